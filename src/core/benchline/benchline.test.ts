@@ -1,0 +1,133 @@
+import fc from 'fast-check';
+import { benchProblemText, complete, understand, type BenchContext } from '.';
+
+const context: BenchContext = {
+  parts: [
+    { ref: 'Q1', kind: 'nmos' },
+    { ref: 'R12', kind: 'resistor' },
+    { ref: 'C5', kind: 'capacitor' },
+    { ref: 'T1', kind: 'transformer' },
+  ],
+  stores: ['VBUS', 'C3'],
+};
+
+const read = (line: string) => {
+  const understanding = understand(line, context);
+  return understanding.ok ? understanding.record : understanding.problem;
+};
+
+describe('what a line means', () => {
+  test.each`
+    line                                  | record
+    ${'q1 nmos to-220 marked 12N65'}      | ${{ kind: 'part', ref: 'Q1', partKind: 'nmos', package: 'TO-220', marking: '12N65' }}
+    ${'q2 nmos marked k 12n65 x'}         | ${{ kind: 'part', ref: 'Q2', marking: 'K 12N65 X' }}
+    ${'c7 82u 400V 105C bulged'}          | ${{ kind: 'part', ref: 'C7', partKind: 'capacitor', damage: ['bulged'], ratings: [{ name: 'capacitance', value: 82e-6 }, { name: 'voltage', value: 400 }, { name: 'temperature', value: 105 }] }}
+    ${'d8 schottky dual-diode to220'}     | ${{ kind: 'part', ref: 'D8', partKind: 'dual-diode' }}
+    ${'d3 zener marked 5V1'}              | ${{ kind: 'part', partKind: 'diode', subtype: 'zener', marking: '5V1' }}
+    ${'cx1 x2 220n 275V'}                 | ${{ kind: 'part', partKind: 'capacitor', subtype: 'x2' }}
+    ${'r20 0R22 5%'}                      | ${{ kind: 'part', partKind: 'resistor', ratings: [{ name: 'resistance', value: 0.22 }, { name: 'tolerance', value: 0.05 }] }}
+    ${'q1 marked 12N65'}                  | ${{ kind: 'part', ref: 'Q1', marking: '12N65' }}
+    ${'r12 = 4k7'}                        | ${{ kind: 'value', ref: 'R12', ratings: [{ name: 'resistance', value: 4700, source: 'decoded' }] }}
+    ${'q1 vds 650V datasheet'}            | ${{ kind: 'value', ref: 'Q1', ratings: [{ name: 'vds', value: 650, source: 'datasheet' }] }}
+    ${'q1 650V 12A typical'}              | ${{ kind: 'value', ratings: [{ name: 'vds', value: 650, source: 'typical' }, { name: 'id', value: 12, source: 'typical' }] }}
+    ${'c5 esr 40m datasheet'}             | ${{ kind: 'value', ratings: [{ name: 'esr', value: 0.04, source: 'datasheet' }] }}
+    ${'r12 measures 4k69'}                | ${{ kind: 'measurement', ref: 'R12', test: 'resistor', values: { resistance: { value: 4690 } } }}
+    ${'c5 measures 78u esr 0.4'}          | ${{ kind: 'measurement', test: 'capacitor', values: { capacitance: { value: 78e-6 }, esr: { value: 0.4 } } }}
+    ${'q1 measures sd 0.51 ds OL gs ol'}  | ${{ kind: 'measurement', test: 'mosfet', values: { body: { value: 0.51 }, blocking: { value: Infinity }, gate: { value: Infinity } } }}
+    ${'c5 reads 78u in-circuit'}          | ${{ kind: 'measurement', inCircuit: true }}
+    ${'vbus 212V @ 15s'}                  | ${{ kind: 'reading', store: 'VBUS', voltage: { value: 212, resolution: 1 }, elapsed: 15 }}
+    ${'c3 61V@1:04'}                      | ${{ kind: 'reading', store: 'C3', elapsed: 64 }}
+    ${'c3 0.4V'}                          | ${{ kind: 'reading', store: 'C3', voltage: { value: 0.4, resolution: 0.1 } }}
+    ${'store c9 82u 400V bleed 470k'}     | ${{ kind: 'store', name: 'C9', capacitance: 82e-6, ratedVoltage: 400, bleed: 470e3 }}
+    ${'# glue under T1'}                  | ${{ kind: 'note', text: 'glue under T1', question: false }}
+    ${'? what is the six-pin part by T2'} | ${{ kind: 'note', question: true }}
+  `('$line', ({ line, record }) => {
+    expect(read(line)).toMatchObject(record);
+  });
+
+  test.each`
+    line                    | problem               | names
+    ${''}                   | ${'empty'}            | ${'Type'}
+    ${'?'}                  | ${'empty'}            | ${'Type'}
+    ${'hello there'}        | ${'no-subject'}       | ${'“hello”'}
+    ${'q1'}                 | ${'nothing-said'}     | ${'Q1'}
+    ${'zz9 4k7'}            | ${'kind-unknown'}     | ${'ZZ9'}
+    ${'c5 blue'}            | ${'word-unknown'}     | ${'“blue”'}
+    ${'q1 vds high'}        | ${'value-unreadable'} | ${'“high”'}
+    ${'c5 measures soup'}   | ${'value-unreadable'} | ${'“soup”'}
+    ${'r99 measures 4k7'}   | ${'no-part'}          | ${'R99'}
+    ${'t1 measures 4k7'}    | ${'no-test'}          | ${'T1'}
+    ${'c99 12V @ 4s'}       | ${'no-store'}         | ${'C99'}
+    ${'vcc 12V @ 4s'}       | ${'no-store'}         | ${'VCC'}
+    ${'vbus high @ 4s'}     | ${'value-unreadable'} | ${'“high”'}
+    ${'vbus 12V @ soon'}    | ${'negative-time'}    | ${'“soon”'}
+    ${'store c9'}           | ${'value-unreadable'} | ${'c9'}
+    ${'store c9 82u bleed'} | ${'value-unreadable'} | ${'bleed'}
+    ${'q1 marked'}          | ${'value-unreadable'} | ${'marked'}
+  `('“$line” is refused: $problem', ({ line, problem, names }) => {
+    const understanding = understand(line, context);
+    expect(understanding.ok ? 'understood' : understanding.problem.kind).toBe(problem);
+    expect(understanding.ok ? '' : benchProblemText(understanding.problem)).toContain(names);
+  });
+
+  test('what was understood is said in plain words', () => {
+    const says = (line: string) => {
+      const understanding = understand(line, context);
+      return understanding.ok ? understanding.says.replace(/\u00a0/g, ' ') : '';
+    };
+    expect(says('q1 nmos to-220 marked 12N65')).toBe('Q1 is an N-FET, in TO-220, marked 12N65');
+    expect(says('c7 82u 400V 105C bulged')).toBe('C7 is a capacitor, 82 µF, 400 V, 105 °C, bulged');
+    expect(says('vbus 212V @ 15s')).toBe('VBUS reads 212 V at 15 s');
+    expect(says('q1 measures sd 0.51 ds OL')).toBe('Q1 measured: source to drain 510 mV, drain to source OL');
+  });
+
+  test('no line makes it throw', () => {
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.constantFrom(
+            'q1',
+            'c5',
+            'vbus',
+            '@',
+            'measures',
+            '4k7',
+            '400V',
+            'marked',
+            '=',
+            'store',
+            'x2',
+            '?',
+            'OL',
+            'esr',
+            '12N65',
+            'to-220',
+            '-',
+            '5%',
+          ),
+          { maxLength: 6 },
+        ),
+        (words) => {
+          expect(typeof understand(words.join(' '), context).ok).toBe('boolean');
+        },
+      ),
+      { seed: 2, numRuns: 2000 },
+    );
+  });
+});
+
+test.each`
+  line                | rest     | why
+  ${'vb'}             | ${'us'}  | ${'a store'}
+  ${'q'}              | ${'1'}   | ${'a part'}
+  ${'q1 nm'}          | ${'os'}  | ${'a kind'}
+  ${'q1 mar'}         | ${'ked'} | ${'a word'}
+  ${'q1 nmos to-22'}  | ${'0'}   | ${'a package'}
+  ${'q1 vd'}          | ${'s'}   | ${'a rating of the kind'}
+  ${'c5 measures es'} | ${'r'}   | ${'a field of the test'}
+  ${'c5 bul'}         | ${'ged'} | ${'damage'}
+  ${'q1 '}            | ${''}    | ${'nothing typed yet'}
+  ${'# the q'}        | ${''}    | ${'free text is left alone'}
+`('“$line” completes with “$rest” ($why)', ({ line, rest }) => {
+  expect(complete(line, context)).toBe(rest);
+});

@@ -1,0 +1,41 @@
+import { OPEN_WORDS, TESTS } from '../measure';
+import { DAMAGE_WORDS, KIND_NAMES, kindRule, PACKAGES, RATINGS, SUBTYPES } from '../part';
+import type { BenchContext } from './record';
+
+/**
+ * The rest of the word being typed, or nothing when no word fits: references and stores first in a
+ * line, then the words that may follow.
+ * @example complete('q1 nm', context) // 'os'
+ */
+export function complete(line: string, context: BenchContext): string {
+  const words = line.split(/\s+/);
+  const typed = (words.at(-1) ?? '').toLowerCase();
+  if (typed === '' || words[0]?.startsWith('#') || words[0]?.startsWith('?')) return '';
+  const candidates = words.length === 1 ? openings(context) : followers(words, context);
+  const found = candidates.find((word) => word.toLowerCase().startsWith(typed) && word.length > typed.length);
+  return found === undefined ? '' : found.slice(typed.length).toLowerCase();
+}
+
+function openings({ parts, stores }: BenchContext): string[] {
+  return [...stores, ...parts.map(({ ref }) => ref), 'store', 'note'];
+}
+
+function followers(words: readonly string[], context: BenchContext): string[] {
+  const kind = context.parts.find(({ ref }) => ref === words[0]?.toUpperCase())?.kind;
+  const test = kind && kindRule(kind).test;
+  if (words.some((word) => /^(measures|measured|reads)$/i.test(word)) && test)
+    return [...TESTS[test].fields.flatMap(({ words: names }) => names), 'in-circuit', ...OPEN_WORDS];
+  if (words[0]?.toLowerCase() === 'store') return ['bleed'];
+  const ratings = kind ? kindRule(kind).ratings.flatMap((name) => RATINGS[name].words) : [];
+  return [
+    'marked',
+    ...(kind ? ['measures', ...ratings] : []),
+    ...KIND_NAMES.flatMap((name) => kindRule(name).words),
+    ...PACKAGES.map(({ name }) => name),
+    ...Object.keys(SUBTYPES),
+    ...DAMAGE_WORDS,
+    'datasheet',
+    'typical',
+    'guessed',
+  ];
+}

@@ -1,0 +1,43 @@
+import { TESTS } from '../measure';
+import { kindRule, RATINGS } from '../part';
+import { formatDuration, formatQuantity } from '../quantity';
+import type { BenchRecord, TypedRating } from './record';
+
+/** A record in plain words: `Q1 is an N-FET in TO-220, marked 12N65`. */
+export function describeRecord(record: BenchRecord): string {
+  switch (record.kind) {
+    case 'part': {
+      const label = kindRule(record.partKind).label;
+      const article = /^[aeio]|^[FHLMNRSX]-/i.test(label) && !/^u/i.test(label) ? 'an' : 'a';
+      const subtype = record.subtype && !label.includes(record.subtype) ? ` (${record.subtype})` : '';
+      const facts = [
+        `${record.ref} is ${article} ${label}${subtype}`,
+        ...(record.package ? [`in ${record.package}`] : []),
+        ...ratingWords(record.ratings),
+        ...(record.marking ? [`marked ${record.marking}`] : []),
+        ...record.damage,
+      ];
+      return facts.join(', ');
+    }
+    case 'value':
+      return `${record.ref}: ${record.ratings.map((rating) => `${RATINGS[rating.name].label} ${formatQuantity(rating.value, RATINGS[rating.name].unit)}, ${rating.source}`).join('; ')}`;
+    case 'measurement':
+      return `${record.ref} measured${record.inCircuit ? ' in circuit' : ''}: ${TESTS[record.test].fields
+        .filter(({ name }) => record.values[name])
+        .map(({ name, label, unit }) => {
+          const measured = record.values[name];
+          return `${label} ${measured === undefined || measured.value === Infinity ? 'OL' : formatQuantity(measured.value, unit, { digits: 4 })}`;
+        })
+        .join(', ')}`;
+    case 'reading':
+      return `${record.store} reads ${formatQuantity(record.voltage.value, 'volt', { resolution: record.voltage.resolution })}${record.elapsed === undefined ? ' now' : ` at ${formatDuration(record.elapsed)}`}`;
+    case 'store':
+      return `${record.name} stores charge: ${formatQuantity(record.capacitance, 'farad')}${record.ratedVoltage === undefined ? '' : `, ${formatQuantity(record.ratedVoltage, 'volt')}`}${record.bleed === undefined ? '' : `, bled by ${formatQuantity(record.bleed, 'ohm')}`}`;
+    case 'note':
+      return `${record.question ? 'question' : 'note'}: ${record.text}`;
+  }
+}
+
+function ratingWords(ratings: readonly TypedRating[]): string[] {
+  return ratings.map(({ name, value }) => formatQuantity(value, RATINGS[name].unit));
+}

@@ -1,0 +1,219 @@
+import { SOURCES, type Source } from '../evidence';
+import { OPEN_WORDS, TESTS, type Measured } from '../measure';
+import {
+  DAMAGE_WORDS,
+  kindFromReference,
+  kindFromWord,
+  kindRule,
+  packageFromWord,
+  SUBTYPES,
+  type KindName,
+} from '../part';
+import { parseQuantity, UNITS } from '../quantity';
+import { describeRecord } from './describeRecord';
+import { ratingFromPair, ratingFromToken } from './readRatings';
+import type { BenchContext, BenchProblem, BenchRecord, TypedRating, Understanding } from './record';
+
+type Outcome = BenchRecord | { readonly problem: BenchProblem };
+
+const REFERENCE = /^[a-z]{1,4}\d{1,4}[a-z]?$/i;
+const MEASURES = ['measures', 'measured', 'reads'];
+
+/**
+ * Reads one bench line: a part (`q1 nmos to-220 marked 12N65`), a value (`q1 vds 650V datasheet`),
+ * a measurement (`r12 measures 4k69`), a reading of a store (`vbus 212V @ 15s`), a store
+ * (`store c3 82u 400V bleed 470k`), a note (`# glue under T1`) or a question (`? who made U1`).
+ * It records nothing; it says what it understood or the first word it did not.
+ */
+export function understand(line: string, context: BenchContext): Understanding {
+  const outcome = read(line.trim(), context);
+  return 'problem' in outcome
+    ? { ok: false, problem: outcome.problem }
+    : { ok: true, record: outcome, says: describeRecord(outcome) };
+}
+
+function read(line: string, context: BenchContext): Outcome {
+  if (line === '') return { problem: { kind: 'empty' } };
+  const note = /^(\?|#|note\b|ask\b)\s*(.*)$/i.exec(line);
+  if (note) {
+    const text = note[2] ?? '';
+    return text
+      ? { kind: 'note', text, question: note[1] === '?' || note[1]?.toLowerCase() === 'ask' }
+      : { problem: { kind: 'empty' } };
+  }
+  const [first = '', ...rest] = line.split(/\s+/);
+  if (first.toLowerCase() === 'store') return readStore(rest);
+
+  const subject = first.toUpperCase();
+  const isStore = context.stores.includes(subject);
+  const part = context.parts.find(({ ref }) => ref === subject);
+  const mentionsTime = rest.some((word) => word.includes('@'));
+  if (!REFERENCE.test(first) && !isStore)
+    return { problem: mentionsTime ? { kind: 'no-store', name: subject } : { kind: 'no-subject', word: first } };
+  if (mentionsTime || (isStore && rest.length === 1 && volts(rest[0] ?? '')))
+    return readReading(subject, rest, isStore);
+  if (rest.length === 0) return { problem: { kind: 'nothing-said', ref: subject } };
+  if (MEASURES.includes(rest[0]?.toLowerCase() ?? '')) {
+    if (!part) return { problem: { kind: 'no-part', ref: subject } };
+    return readMeasurement(subject, part.kind, rest.slice(1));
+  }
+  return readPartOrValue(subject, part?.kind, rest);
+}
+
+function readStore(words: readonly string[]): Outcome {
+  const [name, ...rest] = words;
+  if (!name || !/^[a-z][a-z0-9]{0,7}$/i.test(name)) return { problem: { kind: 'no-subject', word: name ?? 'store' } };
+  const bleedAt = rest.findIndex((word) => word.toLowerCase() === 'bleed');
+  const bleedText = bleedAt >= 0 ? rest[bleedAt + 1] : undefined;
+  const values = bleedAt >= 0 ? [...rest.slice(0, bleedAt), ...rest.slice(bleedAt + 2)] : rest;
+  const bleed = bleedText === undefined ? undefined : parseQuantity(bleedText, 'ohm');
+  if (bleedAt >= 0 && !bleed?.ok)
+    return { problem: { kind: 'value-unreadable', word: bleedText ?? 'bleed', expected: 'a resistance such as 470k' } };
+  let capacitance: number | undefined;
+  let ratedVoltage: number | undefined;
+  for (const word of values) {
+    const asVolts = volts(word);
+    const asFarads = parseQuantity(word, 'farad');
+    if (asVolts) ratedVoltage = asVolts.value;
+    else if (asFarads.ok && asFarads.quantity.value > 0) capacitance = asFarads.quantity.value;
+    else
+      return {
+        problem: { kind: 'value-unreadable', word, expected: 'a capacitance such as 82u or a voltage such as 400V' },
+      };
+  }
+  if (capacitance === undefined)
+    return {
+      problem: { kind: 'value-unreadable', word: name, expected: `a capacitance, like store ${name} 82u 400V,` },
+    };
+  return {
+    kind: 'store',
+    name: name.toUpperCase(),
+    capacitance,
+    ...(ratedVoltage === undefined ? {} : { ratedVoltage }),
+    ...(bleed?.ok ? { bleed: bleed.quantity.value } : {}),
+  };
+}
+
+function readReading(store: string, words: readonly string[], known: boolean): Outcome {
+  if (!known) return { problem: { kind: 'no-store', name: store } };
+  const [before = '', after] = words.join(' ').split('@');
+  const voltage = parseQuantity(before, 'volt');
+  if (!voltage.ok)
+    return { problem: { kind: 'value-unreadable', word: before.trim(), expected: 'a voltage such as 212V' } };
+  if (after === undefined) return { kind: 'reading', store, voltage: voltage.quantity };
+  const elapsed = parseQuantity(after, 'second');
+  if (!elapsed.ok) return { problem: { kind: 'negative-time', word: after.trim() || '@' } };
+  return { kind: 'reading', store, voltage: voltage.quantity, elapsed: elapsed.quantity.value };
+}
+
+function readMeasurement(ref: string, kind: KindName, words: readonly string[]): Outcome {
+  const { test } = kindRule(kind);
+  if (!test) return { problem: { kind: 'no-test', ref, partKind: kind } };
+  const { fields } = TESTS[test];
+  const inCircuit = /\bin[- ]circuit\b/i.test(words.join(' '));
+  const left = words
+    .join(' ')
+    .replace(/\bin[- ]circuit\b/i, '')
+    .split(/\s+/)
+    .filter((word) => word !== '');
+  const values: Record<string, Measured> = {};
+  let index = 0;
+  while (index < left.length) {
+    const word = left[index] ?? '';
+    const named = fields.find(
+      ({ words: names, name }) => name === word.toLowerCase() || names.includes(word.toLowerCase()),
+    );
+    const field = named ?? fields.find(({ name }) => !(name in values));
+    const text = named ? (left[index + 1] ?? '') : word;
+    if (!field) return { problem: { kind: 'word-unknown', word, ref } };
+    const value = readMeasured(text, field);
+    if (!value)
+      return {
+        problem: {
+          kind: 'value-unreadable',
+          word: text || word,
+          expected: `a ${field.label} (${UNITS[field.unit].example}${field.open ? ' or OL' : ''})`,
+        },
+      };
+    values[field.name] = value;
+    index += named ? 2 : 1;
+  }
+  if (Object.keys(values).length === 0) return { problem: { kind: 'nothing-said', ref } };
+  return { kind: 'measurement', ref, test, values, inCircuit };
+}
+
+function readMeasured(
+  text: string,
+  field: { readonly unit: (typeof TESTS)['diode']['fields'][number]['unit']; readonly open: boolean },
+): Measured | undefined {
+  if (field.open && (OPEN_WORDS as readonly string[]).includes(text.toLowerCase()))
+    return { value: Infinity, resolution: 0 };
+  const parsed = parseQuantity(text, field.unit);
+  return parsed.ok ? { value: parsed.quantity.value, resolution: parsed.quantity.resolution } : undefined;
+}
+
+function readPartOrValue(ref: string, knownKind: KindName | undefined, words: readonly string[]): Outcome {
+  const named = words.map(kindFromWord).filter((kind) => kind !== undefined);
+  const stated =
+    named.find((kind) => kind !== 'diode') ??
+    named[0] ??
+    words.map((word) => SUBTYPES[word.toLowerCase()]).find((kind) => kind !== undefined);
+  const partKind = stated ?? knownKind ?? kindFromReference(ref);
+  if (!partKind) return { problem: { kind: 'kind-unknown', ref } };
+
+  const source = words
+    .map((word) => SOURCES.find((name) => name === word.toLowerCase()))
+    .find((found) => found !== undefined);
+  const facts: { subtype?: string; package?: string; marking?: string; damage: string[]; ratings: TypedRating[] } = {
+    damage: [],
+    ratings: [],
+  };
+  let describesPart = stated !== undefined || knownKind === undefined;
+  let index = 0;
+  while (index < words.length) {
+    const word = words[index] ?? '';
+    const lower = word.toLowerCase();
+    const next = words[index + 1];
+    const pair = next === undefined ? undefined : ratingFromPair(word, next, partKind, source ?? 'decoded');
+    const single = ratingFromToken(word, partKind, source ?? 'decoded');
+    if (lower === 'marked') {
+      const marking = words.slice(index + 1).join(' ');
+      if (!marking) return { problem: { kind: 'value-unreadable', word: 'marked', expected: 'the marking behind it' } };
+      facts.marking = marking.toUpperCase();
+      describesPart = true;
+      break;
+    } else if (lower === '=' || source === lower) {
+      // joins a value to its reference, or names its source: carries nothing of its own
+    } else if (kindFromWord(word) === partKind || describesKind(lower, partKind)) {
+      if (SUBTYPES[lower]) facts.subtype = lower;
+      describesPart = true;
+    } else if (packageFromWord(word)) {
+      facts.package = packageFromWord(word) as string;
+      describesPart = true;
+    } else if ((DAMAGE_WORDS as readonly string[]).includes(lower)) {
+      facts.damage.push(lower);
+      describesPart = true;
+    } else if (pair && 'expected' in pair) {
+      return { problem: { kind: 'value-unreadable', word: next ?? '', expected: pair.expected } };
+    } else if (pair) {
+      facts.ratings.push(pair);
+      index += 1;
+    } else if (single) facts.ratings.push(single);
+    else return { problem: { kind: 'word-unknown', word, ref } };
+    index += 1;
+  }
+  if (!describesPart && facts.ratings.length > 0) return { kind: 'value', ref, ratings: facts.ratings };
+  return { kind: 'part', ref, partKind, ...facts };
+}
+
+/** Whether a subtype word such as schottky fits the kind; a dual rectifier takes those of a diode. */
+function describesKind(word: string, kind: KindName): boolean {
+  const owner = SUBTYPES[word];
+  return owner === kind || (owner === 'diode' && kind === 'dual-diode');
+}
+
+function volts(word: string): { value: number } | undefined {
+  if (!/v(?:dc|olts?)?$/i.test(word)) return undefined;
+  const parsed = parseQuantity(word, 'volt');
+  return parsed.ok ? parsed.quantity : undefined;
+}

@@ -1,0 +1,2 @@
+export { CODE_ALPHABET, makeCode, readCode, type CodeOwner } from './code';
+export { makeKey } from './key';

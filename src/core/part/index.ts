@@ -1,0 +1,15 @@
+export {
+  isKindName,
+  KIND_NAMES,
+  kindFromReference,
+  kindFromWord,
+  kindRule,
+  PART_KINDS,
+  type KindName,
+  type PartKind,
+  type TestName,
+} from './kinds';
+export { packageFromWord, PACKAGES } from './packages';
+export { ratingFromUnit, ratingFromWord } from './ratingFromUnit';
+export { isRatingName, RATING_NAMES, RATINGS, type RatingName, type RatingRule } from './ratings';
+export { DAMAGE_WORDS, SUBTYPES, type DamageWord } from './subtypes';

@@ -1,0 +1,202 @@
+import type { RatingName } from './ratings';
+
+/** The bench test that applies to a kind. */
+export type TestName = 'capacitor' | 'mosfet' | 'diode' | 'resistor';
+
+export interface PartKind {
+  /** What the interface calls one. */
+  readonly label: string;
+  /** Words a person may type, lower case; the first is the shortest clear one. */
+  readonly words: readonly string[];
+  /** Letters a board's print puts before the number. */
+  readonly prefixes: readonly string[];
+  readonly pins: readonly string[];
+  /** The ratings that matter, most telling first. */
+  readonly ratings: readonly RatingName[];
+  readonly test?: TestName;
+}
+
+/** Part kinds with their pins, as the board format names them. */
+export const PART_KINDS = {
+  resistor: {
+    label: 'resistor',
+    words: ['resistor', 'res'],
+    prefixes: ['R'],
+    pins: ['1', '2'],
+    ratings: ['resistance', 'power', 'tolerance', 'tempco'],
+    test: 'resistor',
+  },
+  capacitor: {
+    label: 'capacitor',
+    words: ['capacitor', 'cap', 'elko'],
+    prefixes: ['C', 'CX', 'CY'],
+    pins: ['1', '2'],
+    ratings: ['capacitance', 'voltage', 'temperature', 'esr', 'tolerance', 'leakage'],
+    test: 'capacitor',
+  },
+  inductor: {
+    label: 'choke',
+    words: ['choke', 'inductor', 'ind'],
+    prefixes: ['L'],
+    pins: ['1', '2'],
+    ratings: ['inductance', 'current', 'tolerance'],
+  },
+  'common-mode-choke': {
+    label: 'common-mode choke',
+    words: ['common-mode-choke', 'cmc'],
+    prefixes: ['LF', 'L'],
+    pins: ['1', '2', '3', '4'],
+    ratings: ['inductance', 'current'],
+  },
+  transformer: {
+    label: 'transformer',
+    words: ['transformer', 'trafo'],
+    prefixes: ['T', 'TR'],
+    pins: [],
+    ratings: ['inductance', 'power'],
+  },
+  diode: {
+    label: 'diode',
+    words: ['diode', 'rectifier', 'schottky', 'zener', 'tvs'],
+    prefixes: ['D', 'ZD'],
+    pins: ['A', 'K'],
+    ratings: ['vrrm', 'ifav', 'vf', 'vz'],
+    test: 'diode',
+  },
+  'dual-diode': {
+    label: 'dual rectifier',
+    words: ['dual-diode', 'dual'],
+    prefixes: ['D'],
+    pins: ['A1', 'K', 'A2'],
+    ratings: ['vrrm', 'ifav', 'vf'],
+    test: 'diode',
+  },
+  bridge: {
+    label: 'bridge',
+    words: ['bridge'],
+    prefixes: ['BR', 'BD', 'DB'],
+    pins: ['AC1', 'AC2', '+', '-'],
+    ratings: ['vrrm', 'ifav'],
+    test: 'diode',
+  },
+  nmos: {
+    label: 'N-FET',
+    words: ['nmos', 'nfet', 'mosfet'],
+    prefixes: ['Q', 'M'],
+    pins: ['G', 'D', 'S'],
+    ratings: ['vds', 'id', 'rdsOn', 'vgsTh', 'vf'],
+    test: 'mosfet',
+  },
+  pmos: {
+    label: 'P-FET',
+    words: ['pmos', 'pfet'],
+    prefixes: ['Q', 'M'],
+    pins: ['G', 'D', 'S'],
+    ratings: ['vds', 'id', 'rdsOn', 'vgsTh', 'vf'],
+    test: 'mosfet',
+  },
+  igbt: { label: 'IGBT', words: ['igbt'], prefixes: ['Q'], pins: ['G', 'C', 'E'], ratings: ['vces', 'ic'] },
+  npn: { label: 'NPN', words: ['npn'], prefixes: ['Q'], pins: ['B', 'C', 'E'], ratings: ['vceo', 'ic'] },
+  pnp: { label: 'PNP', words: ['pnp'], prefixes: ['Q'], pins: ['B', 'C', 'E'], ratings: ['vceo', 'ic'] },
+  triac: {
+    label: 'triac',
+    words: ['triac'],
+    prefixes: ['Q', 'TR', 'TH'],
+    pins: ['MT1', 'MT2', 'G'],
+    ratings: ['vdrm', 'itRms'],
+  },
+  scr: {
+    label: 'thyristor',
+    words: ['scr', 'thyristor'],
+    prefixes: ['TH', 'Q'],
+    pins: ['A', 'K', 'G'],
+    ratings: ['vdrm', 'itRms'],
+  },
+  optocoupler: {
+    label: 'optocoupler',
+    words: ['optocoupler', 'opto'],
+    prefixes: ['U', 'PC', 'OC', 'IC'],
+    pins: ['A', 'K', 'E', 'C'],
+    ratings: [],
+  },
+  'shunt-reference': {
+    label: 'shunt reference',
+    words: ['shunt-reference', 'reference'],
+    prefixes: ['U', 'IC'],
+    pins: ['R', 'A', 'K'],
+    ratings: ['vout'],
+  },
+  regulator: {
+    label: 'regulator',
+    words: ['regulator', 'reg'],
+    prefixes: ['U', 'IC'],
+    pins: ['IN', 'GND', 'OUT'],
+    ratings: ['vout', 'iout'],
+  },
+  ic: { label: 'chip', words: ['ic', 'chip', 'controller'], prefixes: ['U', 'IC'], pins: [], ratings: [] },
+  fuse: {
+    label: 'fuse',
+    words: ['fuse'],
+    prefixes: ['F', 'FU'],
+    pins: ['1', '2'],
+    ratings: ['current', 'voltage', 'breaking'],
+  },
+  thermistor: {
+    label: 'thermistor',
+    words: ['thermistor', 'ntc', 'ptc'],
+    prefixes: ['NTC', 'TH', 'RT'],
+    pins: ['1', '2'],
+    ratings: ['r25', 'diameter', 'current'],
+  },
+  varistor: {
+    label: 'varistor',
+    words: ['varistor', 'mov', 'vdr'],
+    prefixes: ['VR', 'MOV', 'RV', 'VDR'],
+    pins: ['1', '2'],
+    ratings: ['vn', 'diameter'],
+  },
+  connector: {
+    label: 'connector',
+    words: ['connector', 'jack', 'inlet'],
+    prefixes: ['J', 'CN', 'X', 'P'],
+    pins: [],
+    ratings: ['current'],
+  },
+  relay: {
+    label: 'relay',
+    words: ['relay'],
+    prefixes: ['K', 'RY', 'RL'],
+    pins: ['1', '2', '3', '4'],
+    ratings: ['voltage', 'current'],
+  },
+} as const satisfies Readonly<Record<string, PartKind>>;
+
+export type KindName = keyof typeof PART_KINDS;
+
+export const KIND_NAMES = Object.keys(PART_KINDS) as KindName[];
+
+/** The rules of a kind, typed widely enough to be looped over. */
+export function kindRule(kind: KindName): PartKind {
+  return PART_KINDS[kind];
+}
+
+/** Whether a text names a part kind. */
+export function isKindName(name: string): name is KindName {
+  return Object.hasOwn(PART_KINDS, name);
+}
+
+/** The kind that a typed word means. `schottky`, `x2` and the like also tell the subtype. */
+export function kindFromWord(word: string): KindName | undefined {
+  const wanted = word.toLowerCase();
+  return KIND_NAMES.find((kind) => kind === wanted || kindRule(kind).words.includes(wanted));
+}
+
+/** The kind a reference suggests: `BR1` a bridge, `C5` a capacitor. Longer prefixes win. */
+export function kindFromReference(reference: string): KindName | undefined {
+  const letters = /^[A-Z]+/i.exec(reference)?.[0].toUpperCase();
+  if (!letters) return undefined;
+  return (
+    KIND_NAMES.find((kind) => kindRule(kind).prefixes[0] === letters) ??
+    KIND_NAMES.find((kind) => kindRule(kind).prefixes.includes(letters))
+  );
+}

@@ -1,0 +1,27 @@
+import type { KindName } from './kinds';
+
+/** Words that say more than the kind, with the kind they belong to; from the board format. */
+export const SUBTYPES: Readonly<Record<string, KindName>> = {
+  electrolytic: 'capacitor',
+  polymer: 'capacitor',
+  tantalum: 'capacitor',
+  film: 'capacitor',
+  ceramic: 'capacitor',
+  x1: 'capacitor',
+  x2: 'capacitor',
+  y1: 'capacitor',
+  y2: 'capacitor',
+  rectifier: 'diode',
+  fast: 'diode',
+  schottky: 'diode',
+  zener: 'diode',
+  tvs: 'diode',
+  led: 'diode',
+  ntc: 'thermistor',
+  ptc: 'thermistor',
+  fusible: 'resistor',
+};
+
+/** Visible damage a person can type as one word; each is enough to scrap an electrolytic. */
+export const DAMAGE_WORDS = ['bulged', 'leaking', 'burnt', 'cracked', 'charred', 'corroded', 'lifted'] as const;
+export type DamageWord = (typeof DAMAGE_WORDS)[number];

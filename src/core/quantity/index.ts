@@ -1,0 +1,11 @@
+export { formatDuration } from './formatDuration';
+export {
+  formatQuantity,
+  formatShorthand,
+  printQuantity,
+  type FormatOptions,
+  type PrintedQuantity,
+} from './formatQuantity';
+export { parseQuantity, problemText, type ParsedQuantity, type Quantity, type QuantityProblem } from './parseQuantity';
+export { TOLERANCE_LETTERS } from './tolerance';
+export { UNITS, type Unit } from './units';

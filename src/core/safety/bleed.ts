@@ -1,0 +1,90 @@
+import { METER_LIMIT, SOLDER_LIMIT, TOUCH_LIMIT_DC } from './limits';
+import { storedEnergy } from './storedEnergy';
+import { timeToLimit } from './timeToLimit';
+
+export interface BleedPlan {
+  /** Ohms of the tool. */
+  readonly resistance: number;
+  /** Watts at the first moment. */
+  readonly initialPower: number;
+  /** Amperes at the first moment. */
+  readonly initialCurrent: number;
+  /** Joules that end in the resistor. */
+  readonly energy: number;
+  /** Seconds. */
+  readonly timeConstant: number;
+  readonly timeToTouch: number;
+  readonly timeToSolder: number;
+  readonly timeToMeter: number;
+  /** Smallest usual wirewound rating in watts that takes the pulse; none when even 50 W does not. */
+  readonly wirewound?: number;
+}
+
+/** Usual wirewound ratings in watts. */
+const WIREWOUND_RATINGS = [3, 5, 10, 25, 50] as const;
+/** Usual preferred values for a tool, ohms: E6 with a wide choice. */
+const E6 = [1, 1.5, 2.2, 3.3, 4.7, 6.8] as const;
+/**
+ * A wirewound part takes ten times its rating at the first moment and 6.25 times its rating over
+ * five seconds as energy. Source: common practice, after the overload test of IEC 60115-1 (from memory).
+ */
+const OVERLOAD = { initial: 10, pulse: 6.25 * 5 } as const;
+/** A tool feels right when the store is empty in a few seconds. Source: common practice, no source. */
+const COMFORTABLE_TIME_CONSTANT = { shortest: 0.2, longest: 1 } as const;
+
+/**
+ * What happens when a resistor is put across a charged store: first power and current, energy, and
+ * the time to the limits of touch, soldering and metering. Volts, farads, ohms.
+ * @example bleedThrough({ start: 325, capacitance: 150e-6, resistance: 2200 }).initialPower // 48.0 W
+ */
+export function bleedThrough(of: { start: number; capacitance: number; resistance: number }): BleedPlan {
+  const initialPower = of.start ** 2 / of.resistance;
+  const energy = storedEnergy({ capacitance: of.capacitance, voltage: of.start });
+  const wirewound = WIREWOUND_RATINGS.find(
+    (rating) => initialPower <= OVERLOAD.initial * rating && energy <= OVERLOAD.pulse * rating,
+  );
+  return {
+    resistance: of.resistance,
+    initialPower,
+    initialCurrent: of.start / of.resistance,
+    energy,
+    timeConstant: of.resistance * of.capacitance,
+    timeToTouch: timeToLimit({ ...of, limit: TOUCH_LIMIT_DC.volts }),
+    timeToSolder: timeToLimit({ ...of, limit: SOLDER_LIMIT.volts }),
+    timeToMeter: timeToLimit({ ...of, limit: METER_LIMIT.volts }),
+    ...(wirewound === undefined ? {} : { wirewound }),
+  };
+}
+
+/**
+ * A resistor for the tool: the preferred value with the smallest part that takes the pulse, and of
+ * those the quickest, with a time constant between 0.2 and 1 s where one exists. Small stores take
+ * a tool of at most 100 kΩ instead.
+ */
+export function suggestBleed(of: { start: number; capacitance: number }): BleedPlan {
+  const values = [1, 10, 100, 1e3, 1e4].flatMap((decade) => E6.map((step) => step * decade * 10)).concat(1e5);
+  const plans = values.map((resistance) => bleedThrough({ ...of, resistance }));
+  const comfortable = plans.filter(
+    ({ timeConstant, wirewound }) =>
+      wirewound !== undefined &&
+      timeConstant >= COMFORTABLE_TIME_CONSTANT.shortest &&
+      timeConstant <= COMFORTABLE_TIME_CONSTANT.longest,
+  );
+  const largest = bleedThrough({ ...of, resistance: 1e5 });
+  return (
+    comfortable.sort((a, b) => (a.wirewound ?? 0) - (b.wirewound ?? 0) || a.timeConstant - b.timeConstant)[0] ??
+    (largest.timeConstant < COMFORTABLE_TIME_CONSTANT.shortest ? largest : (slowestThatHolds(plans) ?? largest))
+  );
+}
+
+function slowestThatHolds(plans: readonly BleedPlan[]): BleedPlan | undefined {
+  return plans.filter(({ wirewound }) => wirewound !== undefined).sort((a, b) => a.timeConstant - b.timeConstant)[0];
+}
+
+/**
+ * The largest resistor that brings a store under a limit in the given time, in ohms:
+ * R = t / (C·ln(V0/Vlimit)).
+ */
+export function largestBleed(of: { start: number; limit: number; capacitance: number; within: number }): number {
+  return of.within / (of.capacitance * Math.log(of.start / of.limit));
+}

@@ -1,0 +1,47 @@
+/** Limits of touch and hazard. Standards are quoted from memory; check them before relying on one. */
+
+/** Touch limit for DC. Source: IEC 62368-1, ES1 (from memory). */
+export const TOUCH_LIMIT_DC = { volts: 60, cite: 'IEC 62368-1, ES1 (from memory)' } as const;
+
+/** Below this, parts may be desoldered. Source: common practice, no source. */
+export const SOLDER_LIMIT = { volts: 5, cite: 'common practice' } as const;
+
+/** Below this, a meter may be put in ohm, capacitance or ESR mode. Source: common practice, no source. */
+export const METER_LIMIT = { volts: 1, cite: 'common practice' } as const;
+
+/** Wait before the second reading that looks for dielectric-absorption rebound. Common practice, no source. */
+export const REBOUND_WAIT_SECONDS = 60;
+
+/** Share of the first voltage that may come back in an aluminium electrolytic. Common practice, no source. */
+export const REBOUND_SHARE = { low: 0.01, high: 0.1 } as const;
+
+/** Upper tolerance of a capacitor in a safety figure. Common practice, no source. */
+export const CAPACITANCE_UPPER = 1.2;
+
+/** What a handheld meter adds in parallel. Common practice, no source. */
+export const METER_RESISTANCE = 10e6;
+
+/**
+ * Voltage at which a single charged capacitor stays within ES1, by capacitance in farads: between
+ * rows the larger capacitance counts. Source: IEC 62368-1 table 5 (from memory).
+ */
+export const ES1_CAPACITOR_TABLE: readonly { readonly capacitance: number; readonly volts: number }[] = [
+  { capacitance: 300e-9, volts: 60 },
+  { capacitance: 170e-9, volts: 75 },
+  { capacitance: 91e-9, volts: 100 },
+  { capacitance: 61e-9, volts: 125 },
+  { capacitance: 41e-9, volts: 150 },
+  { capacitance: 28e-9, volts: 200 },
+  { capacitance: 18e-9, volts: 250 },
+  { capacitance: 12e-9, volts: 350 },
+  { capacitance: 8e-9, volts: 500 },
+  { capacitance: 4e-9, volts: 1000 },
+];
+
+/** The ES1 limit for a capacitor of this size, in volts. */
+export function es1CapacitorLimit(capacitance: number): number {
+  return (
+    [...ES1_CAPACITOR_TABLE].reverse().find((row) => capacitance <= row.capacitance * (1 + 1e-9))?.volts ??
+    TOUCH_LIMIT_DC.volts
+  );
+}

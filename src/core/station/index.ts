@@ -1,0 +1,12 @@
+export {
+  HANDS_ON,
+  isStation,
+  STATION_LABEL,
+  stationInHand,
+  stationLine,
+  STATIONS,
+  type DonorFacts,
+  type StationName,
+  type StationState,
+  type StationSummary,
+} from './stations';

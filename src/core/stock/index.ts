@@ -1,0 +1,10 @@
+export { compareMatches, matchLot, type LotFacts, type LotMatch, type MatchCheck } from './matchLot';
+export {
+  demandedRange,
+  filterProblemText,
+  parseFilter,
+  type Comparison,
+  type Demand,
+  type FilterProblem,
+  type StockFilter,
+} from './parseFilter';

@@ -1,0 +1,88 @@
+import { DOUBTFUL_DECODE, isDoubtful, type Evidenced } from '../evidence';
+import type { Grade } from '../measure';
+import { RATINGS, type KindName, type RatingName } from '../part';
+import { formatQuantity } from '../quantity';
+import { demandedRange, type Demand, type StockFilter } from './parseFilter';
+
+/** What a match needs to know of a lot. */
+export interface LotFacts {
+  readonly kind: KindName;
+  readonly grade: Grade | null;
+  readonly ratings: Partial<Record<RatingName, Evidenced>>;
+}
+
+export interface MatchCheck {
+  readonly rating: RatingName;
+  readonly outcome: 'fits' | 'fits-on-paper' | 'fails' | 'unknown';
+  /** How many times over the demand is met: above 1 is spare. */
+  readonly margin?: number;
+  readonly text: string;
+}
+
+export interface LotMatch {
+  readonly verdict: 'fits' | 'limit' | 'unknown' | 'no';
+  /** Smallest margin over all demands. */
+  readonly margin?: number;
+  readonly checks: readonly MatchCheck[];
+}
+
+const GRADE_ORDER = ['A', 'B', 'C'] as const;
+
+/**
+ * Holds a lot against the demands of a need. A voltage that rests on a doubtful decode counts at
+ * half until a datasheet confirms it, so such a lot fits on paper only. Demands are taken as
+ * written: the person has put their own margin in.
+ */
+export function matchLot(need: StockFilter, lot: LotFacts): LotMatch {
+  if (need.kind && need.kind !== lot.kind) return { verdict: 'no', checks: [] };
+  if (need.grade && !GRADE_ORDER.slice(0, GRADE_ORDER.indexOf(need.grade) + 1).some((grade) => grade === lot.grade))
+    return { verdict: 'no', checks: [] };
+  const checks = need.demands.map((demand) => checkDemand(demand, lot.ratings[demand.rating]));
+  const margins = checks.map(({ margin }) => margin).filter((margin) => margin !== undefined);
+  const has = (outcome: MatchCheck['outcome']) => checks.some((check) => check.outcome === outcome);
+  const verdict = has('fails')
+    ? 'no'
+    : has('unknown')
+      ? 'unknown'
+      : has('fits-on-paper') || lot.grade === 'C'
+        ? 'limit'
+        : 'fits';
+  return { verdict, ...(margins.length ? { margin: Math.min(...margins) } : {}), checks };
+}
+
+function checkDemand(demand: Demand, rating: Evidenced | undefined): MatchCheck {
+  const { label, unit, better } = RATINGS[demand.rating];
+  const asked = formatQuantity(demand.value, unit);
+  if (!rating) return { rating: demand.rating, outcome: 'unknown', text: `${label} is not known; ${asked} is asked` };
+  const range = demandedRange(demand);
+  const shown = `${label} ${formatQuantity(rating.value, unit)}`;
+  if (rating.value < range.low || rating.value > range.high)
+    return { rating: demand.rating, outcome: 'fails', text: `${shown}, ${asked} is asked` };
+  const lower = demand.comparison === 'at-most' || demand.comparison === 'below';
+  if (demand.comparison === 'equal' || demand.comparison === 'near')
+    return { rating: demand.rating, outcome: 'fits', text: `${shown} for ${asked}` };
+  const usable =
+    unit === 'volt' && better === 'higher' && isDoubtful(rating)
+      ? rating.value * DOUBTFUL_DECODE.usableShare
+      : rating.value;
+  const margin = lower ? demand.value / usable : usable / demand.value;
+  if (margin < 1 - 1e-9)
+    return {
+      rating: demand.rating,
+      outcome: 'fits-on-paper',
+      margin,
+      text: `${shown} rests on the marking alone: use it up to ${formatQuantity(usable, unit)} until a datasheet is read; ${asked} is asked`,
+    };
+  return {
+    rating: demand.rating,
+    outcome: 'fits',
+    margin,
+    text: `${shown} for ${asked}, ${margin.toFixed(margin < 10 ? 1 : 0)} times over${usable === rating.value ? '' : ' at half its voltage'}`,
+  };
+}
+
+/** Best first: what fits, then the tightest margin, so that a strong part is kept for a strong need. */
+export function compareMatches(a: LotMatch, b: LotMatch): number {
+  const order = { fits: 0, limit: 1, unknown: 2, no: 3 } as const;
+  return order[a.verdict] - order[b.verdict] || (a.margin ?? Infinity) - (b.margin ?? Infinity);
+}

@@ -1,0 +1,190 @@
+import { SOURCES, type Source } from '../evidence';
+import {
+  kindFromWord,
+  kindRule,
+  packageFromWord,
+  RATINGS,
+  ratingFromUnit,
+  ratingFromWord,
+  type KindName,
+  type RatingName,
+} from '../part';
+import { parseQuantity, UNITS, type Unit } from '../quantity';
+
+export type Comparison = 'at-least' | 'at-most' | 'above' | 'below' | 'equal' | 'near';
+
+/** One demand on a rating, in the SI base unit. */
+export interface Demand {
+  readonly rating: RatingName;
+  readonly comparison: Comparison;
+  readonly value: number;
+}
+
+/** What a person asked stock for. */
+export interface StockFilter {
+  readonly kind?: KindName;
+  readonly demands: readonly Demand[];
+  readonly package?: string;
+  readonly bin?: string;
+  readonly donor?: string;
+  readonly source?: Source;
+  /** This grade or better. */
+  readonly grade?: 'A' | 'B' | 'C';
+  /** Words to find in markings, packages and bins. */
+  readonly words: readonly string[];
+}
+
+export type FilterProblem =
+  | { readonly kind: 'bad-value'; readonly token: string; readonly expected: string }
+  | { readonly kind: 'unknown-rating'; readonly token: string }
+  | { readonly kind: 'kind-needed'; readonly token: string }
+  | { readonly kind: 'no-such-rating'; readonly token: string; readonly partKind: KindName };
+
+/** What to tell a person about a filter that cannot be read. */
+export function filterProblemText(problem: FilterProblem): string {
+  switch (problem.kind) {
+    case 'bad-value':
+      return `“${problem.token}”: ${problem.expected} is expected behind the sign.`;
+    case 'unknown-rating':
+      return `“${problem.token}”: no rating of that name. Known: vds, id, rds, vr, if, c, v, r, esr and more.`;
+    case 'kind-needed':
+      return `“${problem.token}”: say the kind first, like nmos >=600V, or name the rating, like vds>=600.`;
+    case 'no-such-rating':
+      return `“${problem.token}”: a ${kindRule(problem.partKind).label} has no such rating.`;
+  }
+}
+
+const SIGNS: Readonly<Record<string, Comparison>> = {
+  '>=': 'at-least',
+  '≥': 'at-least',
+  '<=': 'at-most',
+  '≤': 'at-most',
+  '>': 'above',
+  '<': 'below',
+  '=': 'equal',
+  '~': 'near',
+};
+/** Width of `=` and `~` as a fraction of the value. */
+export const EQUAL_WITHIN = 0.02;
+export const NEAR_WITHIN = 0.2;
+
+/**
+ * Reads the filter language of stock and of a build's needs: a kind, demands on ratings
+ * (`vds>=600`, `rds<1.3`, `c~100u`, or bare `>=600V` once the kind is known), a package,
+ * `bin:C2`, `from:K7F-2QM`, `grade:B`, `evidence:measured`, and plain words for markings.
+ * @example parseFilter('nmos >=600V') // kind nmos, vds at least 600
+ */
+export function parseFilter(text: string): { ok: true; filter: StockFilter } | { ok: false; problem: FilterProblem } {
+  const tokens = text
+    .replace(/(>=|<=|≥|≤|>|<|=|~)\s+/g, '$1')
+    .replace(/(\S+)\s+(?=>|<|=|≥|≤|~)/g, (spaced, word: string) => (ratingFromWord(word) ? word : spaced))
+    .trim()
+    .split(/\s+/)
+    .filter((token) => token !== '');
+  const kind = tokens.map(kindFromWord).find((found) => found !== undefined);
+  const filter: { -readonly [K in keyof StockFilter]: StockFilter[K] } = {
+    ...(kind ? { kind } : {}),
+    demands: [],
+    words: [],
+  };
+  const demands: Demand[] = [];
+  const words: string[] = [];
+  for (const token of tokens) {
+    const compared = /^([a-z0-9]*)(>=|<=|≥|≤|>|<|=|~)(.*)$/i.exec(token);
+    const labelled = /^(bin|from|grade|evidence):(.+)$/i.exec(token);
+    if (compared) {
+      const demand = readDemand(token, compared[1] ?? '', SIGNS[compared[2] ?? ''] ?? 'equal', compared[3] ?? '', kind);
+      if ('problem' in demand) return { ok: false, problem: demand.problem };
+      demands.push(demand);
+    } else if (labelled?.[1] && labelled[2]) {
+      const problem = readLabel(filter, labelled[1].toLowerCase(), labelled[2], token);
+      if (problem) return { ok: false, problem };
+    } else if (kindFromWord(token) === kind && kind !== undefined) {
+      if (!['rectifier', 'schottky', 'zener', 'tvs'].includes(token.toLowerCase())) continue;
+      words.push(token.toLowerCase());
+    } else {
+      const packageName = packageFromWord(token);
+      if (packageName) filter.package = packageName;
+      else words.push(token.toLowerCase());
+    }
+  }
+  return { ok: true, filter: { ...filter, demands, words } };
+}
+
+function readDemand(
+  token: string,
+  name: string,
+  comparison: Comparison,
+  valueText: string,
+  kind: KindName | undefined,
+): Demand | { problem: FilterProblem } {
+  if (name === '') {
+    const unit = (['volt', 'ampere', 'ohm', 'farad', 'henry', 'watt', 'celsius'] as Unit[]).find((candidate) =>
+      endsInUnit(valueText, candidate),
+    );
+    if (!kind || !unit) return { problem: { kind: 'kind-needed', token } };
+    const rating = ratingFromUnit(kind, unit);
+    if (!rating) return { problem: { kind: 'no-such-rating', token, partKind: kind } };
+    return withValue(token, rating, comparison, valueText);
+  }
+  const rating = ratingFromWord(name, kind);
+  if (!rating) return { problem: { kind: 'unknown-rating', token } };
+  return withValue(token, rating, comparison, valueText);
+}
+
+function withValue(
+  token: string,
+  rating: RatingName,
+  comparison: Comparison,
+  text: string,
+): Demand | { problem: FilterProblem } {
+  const { unit } = RATINGS[rating];
+  const parsed = parseQuantity(text, unit);
+  if (!parsed.ok)
+    return { problem: { kind: 'bad-value', token, expected: `a ${UNITS[unit].word} such as ${UNITS[unit].example}` } };
+  return { rating, comparison, value: parsed.quantity.value };
+}
+
+function endsInUnit(text: string, unit: Unit): boolean {
+  return (
+    UNITS[unit].spellings.some((spelling) => text.toLowerCase().endsWith(spelling)) && parseQuantity(text, unit).ok
+  );
+}
+
+function readLabel(
+  filter: { -readonly [K in keyof StockFilter]: StockFilter[K] },
+  label: string,
+  value: string,
+  token: string,
+): FilterProblem | undefined {
+  if (label === 'bin') filter.bin = value.toUpperCase();
+  else if (label === 'from') filter.donor = value.toUpperCase();
+  else if (label === 'grade') {
+    const grade = value.toUpperCase();
+    if (grade !== 'A' && grade !== 'B' && grade !== 'C') return { kind: 'bad-value', token, expected: 'A, B or C' };
+    filter.grade = grade;
+  } else {
+    const source = SOURCES.find((name) => name === value.toLowerCase());
+    if (!source) return { kind: 'bad-value', token, expected: `one of ${SOURCES.join(', ')}` };
+    filter.source = source;
+  }
+  return undefined;
+}
+
+/** The closed interval of values that satisfies a demand. */
+export function demandedRange({ comparison, value }: Demand): { low: number; high: number } {
+  const width = comparison === 'near' ? NEAR_WITHIN : EQUAL_WITHIN;
+  switch (comparison) {
+    case 'at-least':
+      return { low: value * (1 - 1e-9), high: Infinity };
+    case 'above':
+      return { low: value * (1 + 1e-9), high: Infinity };
+    case 'at-most':
+      return { low: -Infinity, high: value * (1 + 1e-9) };
+    case 'below':
+      return { low: -Infinity, high: value * (1 - 1e-9) };
+    case 'equal':
+    case 'near':
+      return { low: value * (1 - width), high: value * (1 + width) };
+  }
+}

@@ -1,0 +1,84 @@
+import { compareMatches, filterProblemText, matchLot, parseFilter, type LotFacts, type StockFilter } from '.';
+
+const filter = (text: string): StockFilter => {
+  const parsed = parseFilter(text);
+  if (!parsed.ok) throw new Error(filterProblemText(parsed.problem));
+  return parsed.filter;
+};
+
+describe('the filter language', () => {
+  test.each`
+    text                           | meaning
+    ${'nmos >=600V'}               | ${{ kind: 'nmos', demands: [{ rating: 'vds', comparison: 'at-least', value: 600 }] }}
+    ${'nmos vds>=600 rds<1.3'}     | ${{ demands: [{ rating: 'vds' }, { rating: 'rdsOn', comparison: 'below', value: 1.3 }] }}
+    ${'nmos v >= 600'}             | ${{ demands: [{ rating: 'vds', value: 600 }] }}
+    ${'diode >=100V if>=3A'}       | ${{ kind: 'diode', demands: [{ rating: 'vrrm', value: 100 }, { rating: 'ifav', value: 3 }] }}
+    ${'capacitor c~100u v>=25'}    | ${{ demands: [{ rating: 'capacitance', comparison: 'near', value: 100e-6 }, { rating: 'voltage', value: 25 }] }}
+    ${'choke =100uH'}              | ${{ kind: 'inductor', demands: [{ rating: 'inductance', comparison: 'equal' }] }}
+    ${'nmos to220 grade:b bin:c2'} | ${{ package: 'TO-220', grade: 'B', bin: 'C2' }}
+    ${'evidence:measured 12n65'}   | ${{ source: 'measured', words: ['12n65'] }}
+    ${'schottky >=60V'}            | ${{ kind: 'diode', words: ['schottky'], demands: [{ rating: 'vrrm', value: 60 }] }}
+    ${''}                          | ${{ demands: [], words: [] }}
+  `('$text', ({ text, meaning }) => {
+    expect(filter(text)).toMatchObject(meaning);
+  });
+
+  test.each`
+    text                | says
+    ${'>=600V'}         | ${/say the kind first/}
+    ${'nmos vds>=high'} | ${/“vds>=high”.*voltage/}
+    ${'nmos foo>=3'}    | ${/“foo>=3”: no rating/}
+    ${'nmos >=3uF'}     | ${/no such rating/}
+    ${'grade:z'}        | ${/A, B or C/}
+    ${'evidence:none'}  | ${/measured/}
+  `('$text is refused', ({ text, says }) => {
+    const parsed = parseFilter(text);
+    expect(parsed.ok ? '' : filterProblemText(parsed.problem)).toMatch(says);
+  });
+});
+
+describe('matching', () => {
+  const lot = (ratings: LotFacts['ratings'], grade: LotFacts['grade'] = 'A'): LotFacts => ({
+    kind: 'nmos',
+    grade,
+    ratings,
+  });
+  const sheet = (value: number) => ({ value, source: 'datasheet' as const });
+  const decoded = (value: number) => ({ value, source: 'decoded' as const, confidence: 0.85 });
+
+  test.each`
+    facts                                            | verdict      | margin       | why
+    ${lot({ vds: sheet(600) })}                      | ${'fits'}    | ${1.5}       | ${'a datasheet value counts in full'}
+    ${lot({ vds: decoded(1000) })}                   | ${'fits'}    | ${1.25}      | ${'a doubtful decode counts half'}
+    ${lot({ vds: decoded(650) })}                    | ${'limit'}   | ${0.8125}    | ${'fits on paper only'}
+    ${lot({ vds: sheet(600) }, 'C')}                 | ${'limit'}   | ${1.5}       | ${'grade C'}
+    ${lot({})}                                       | ${'unknown'} | ${undefined} | ${'a missing rating never fits'}
+    ${lot({ vds: sheet(200) })}                      | ${'no'}      | ${undefined} | ${'too low'}
+    ${{ ...lot({ vds: sheet(600) }), kind: 'pmos' }} | ${'no'}      | ${undefined} | ${'wrong kind'}
+  `('nmos vds>=400: $verdict ($why)', ({ facts, verdict, margin }) => {
+    const match = matchLot(filter('nmos vds>=400'), facts);
+    expect(match.verdict).toBe(verdict);
+    if (margin === undefined) expect(match.margin).toBeUndefined();
+    else expect(match.margin).toBeCloseTo(margin, 6);
+  });
+
+  test('a grade is a floor', () => {
+    expect(matchLot(filter('nmos grade:b'), lot({}, 'A')).verdict).toBe('fits');
+    expect(matchLot(filter('nmos grade:a'), lot({}, 'B')).verdict).toBe('no');
+  });
+
+  test('losses are met from below', () => {
+    expect(matchLot(filter('nmos rds<1'), lot({ rdsOn: sheet(0.5) })).margin).toBeCloseTo(2, 6);
+  });
+
+  test('what fits comes first, and of that the tightest, so that strong parts are kept', () => {
+    const matches = [1200, 450, 600].map((volts) => ({
+      volts,
+      match: matchLot(filter('nmos vds>=400'), lot({ vds: sheet(volts) })),
+    }));
+    matches.push({ volts: 650, match: matchLot(filter('nmos vds>=400'), lot({ vds: decoded(650) })) });
+    expect(matches.sort((a, b) => compareMatches(a.match, b.match)).map(({ volts }) => volts)).toEqual([
+      450, 600, 1200, 650,
+    ]);
+  });
+});

@@ -1,0 +1,31 @@
+/** Whether a measured value keeps to a limit, once its uncertainty is taken into account. */
+export type LimitVerdict = 'within' | 'outside' | 'cannot-tell';
+
+/** Probability above which a side is taken as settled. Source: common practice, no source. */
+const SETTLED = 0.95;
+
+/**
+ * Compares a value with a limit. The probability is that of a normal distribution with the given
+ * standard uncertainty; with no uncertainty the comparison is exact and the limit itself is within.
+ */
+export function withinLimit(of: { value: number; standard: number; limit: number; side: 'at-most' | 'at-least' }): {
+  verdict: LimitVerdict;
+  probability: number;
+} {
+  const slack = of.side === 'at-most' ? of.limit - of.value : of.value - of.limit;
+  const probability = of.standard === 0 ? (slack >= 0 ? 1 : 0) : normalCdf(slack / of.standard);
+  const verdict = probability >= SETTLED ? 'within' : probability <= 1 - SETTLED ? 'outside' : 'cannot-tell';
+  return { verdict, probability };
+}
+
+/**
+ * Standard normal distribution function, absolute error below 1.5e-7.
+ * Method: Abramowitz and Stegun 7.1.26 (from memory), by the error function.
+ */
+export function normalCdf(z: number): number {
+  const x = Math.abs(z) / Math.SQRT2;
+  const t = 1 / (1 + 0.3275911 * x);
+  const series = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
+  const tail = (series * Math.exp(-x * x)) / 2;
+  return z >= 0 ? 1 - tail : tail;
+}
