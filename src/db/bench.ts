@@ -1,0 +1,47 @@
+import { randomBytes } from 'node:crypto';
+import { fileURLToPath } from 'node:url';
+import { makeCode, makeKey, type CodeOwner } from '../core/ident';
+import { openDatabase, type Database } from './client';
+
+/** A database with a clock and a source of ids: all that a use case needs from the world. */
+export interface Bench {
+  readonly db: Database;
+  /** Milliseconds since 1970. */
+  now(): number;
+  newKey(): string;
+  newCode(owner: CodeOwner): string;
+}
+
+/** A bench on a database with the machine's clock and randomness. */
+export function openBench(url: string, authToken?: string): Bench {
+  return benchFrom(openDatabase(url, authToken), Date.now, () => randomBytes(4).readUInt32BE() / 2 ** 32);
+}
+
+/** A bench with a given clock and randomness, so that a scenario comes out the same each time. */
+export function benchFrom(db: Database, now: () => number, random: () => number): Bench {
+  let counter = 0;
+  return {
+    db,
+    now,
+    newKey: () => makeKey(now(), (counter += 1), random()),
+    newCode: (owner) => makeCode(owner, [random(), random(), random(), random(), random()]),
+  };
+}
+
+/** Where the database is: `ZORVEK_DATABASE_URL`, else `data/zorvek.db` in the working directory. */
+export function databaseUrl(): string {
+  return process.env.ZORVEK_DATABASE_URL ?? 'file:data/zorvek.db';
+}
+
+/** The folder of migrations, from any working directory. */
+export function migrationsFolder(): string {
+  return process.env.ZORVEK_MIGRATIONS ?? fileURLToPath(new URL('./migrations', import.meta.url));
+}
+
+const shared = globalThis as { zorvekBench?: Bench };
+
+/** The bench of this server process, opened at first use: building the pages must not open a file. */
+export function bench(): Bench {
+  shared.zorvekBench ??= openBench(databaseUrl(), process.env.ZORVEK_DATABASE_TOKEN);
+  return shared.zorvekBench;
+}

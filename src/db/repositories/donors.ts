@@ -1,0 +1,188 @@
+import { and, count, desc, eq, inArray, isNull, like, or, sql, type SQL } from 'drizzle-orm';
+import { judgeNameplate, parseNameplate } from '../../core/nameplate';
+import { kindRule, type KindName } from '../../core/part';
+import { storeState } from '../../core/safety';
+import { stationLine, type DonorFacts, type StationName, type StationSummary } from '../../core/station';
+import type { Queryable } from '../client';
+import { donors, measurements, notes, parts, stationMarks, storeReadings, stores } from '../schema';
+
+export type Donor = typeof donors.$inferSelect;
+
+/** A donor with what its station line shows. */
+export interface DonorOverview {
+  readonly donor: Donor;
+  readonly line: readonly StationSummary[];
+  readonly facts: DonorFacts;
+  /** Names of stores that no reading shows dead, with the last reading in volts if there is one. */
+  readonly liveStores: readonly { readonly name: string; readonly lastVoltage: number | null }[];
+  readonly wentOn: readonly StationName[];
+}
+
+/** What a person calls a donor: maker, model and what it is. */
+export function donorTitle({ maker, model, description }: Pick<Donor, 'maker' | 'model' | 'description'>): string {
+  return [maker, model, description].filter((word) => word !== '').join(' ');
+}
+
+/** The donor with a code. */
+export async function findDonor(db: Queryable, code: string): Promise<Donor | undefined> {
+  const [row] = await db
+    .select()
+    .from(donors)
+    .where(and(eq(donors.code, code), isNull(donors.deletedMs)));
+  return row;
+}
+
+export interface DonorPage {
+  readonly rows: readonly DonorOverview[];
+  readonly total: number;
+}
+
+/** A page of donors that carry every word of a query, newest first. */
+export async function listDonors(
+  db: Queryable,
+  of: { query?: string; page: number; size: number },
+): Promise<DonorPage> {
+  const where = and(isNull(donors.deletedMs), ...words(of.query ?? ''));
+  const rows = await db
+    .select()
+    .from(donors)
+    .where(where)
+    .orderBy(desc(donors.createdMs))
+    .limit(of.size)
+    .offset(of.page * of.size);
+  const [total] = await db.select({ n: count() }).from(donors).where(where);
+  return { rows: await overviews(db, rows), total: total?.n ?? 0 };
+}
+
+function words(query: string): (SQL | undefined)[] {
+  return query
+    .split(/\s+/)
+    .filter((word) => word !== '')
+    .map((word) =>
+      or(
+        ...[donors.code, donors.maker, donors.model, donors.description, donors.origin, donors.nameplate].map(
+          (column) => like(column, `%${word}%`),
+        ),
+      ),
+    );
+}
+
+/** The overview of one donor. */
+export async function donorOverview(db: Queryable, donor: Donor): Promise<DonorOverview> {
+  const [overview] = await overviews(db, [donor]);
+  return overview as DonorOverview;
+}
+
+/** Overviews of a handful of donors in a fixed number of queries. */
+async function overviews(db: Queryable, rows: readonly Donor[]): Promise<DonorOverview[]> {
+  const ids = rows.map(({ id }) => id);
+  if (ids.length === 0) return [];
+  const [storeRows, readingRows, partRows, measuredRows, noteRows, markRows] = await Promise.all([
+    db
+      .select({ id: stores.id, donorId: stores.donorId, name: stores.name })
+      .from(stores)
+      .where(and(inArray(stores.donorId, ids), isNull(stores.deletedMs))),
+    db
+      .select({
+        storeId: storeReadings.storeId,
+        voltage: storeReadings.voltageV,
+        resolution: storeReadings.resolutionV,
+        takenAt: storeReadings.takenMs,
+      })
+      .from(storeReadings)
+      .innerJoin(stores, eq(stores.id, storeReadings.storeId))
+      .where(and(inArray(stores.donorId, ids), isNull(storeReadings.deletedMs), isNull(stores.deletedMs))),
+    db
+      .select({
+        donorId: parts.donorId,
+        kind: parts.kind,
+        harvested: sql<number>`sum(${parts.state} = 'harvested')`,
+        identified: sql<number>`sum(exists (select 1 from part_ratings r where r.part_id = ${parts.id}) or ${parts.typeId} is not null)`,
+        total: count(),
+      })
+      .from(parts)
+      .where(and(inArray(parts.donorId, ids), isNull(parts.deletedMs)))
+      .groupBy(parts.donorId, parts.kind),
+    db
+      .select({ donorId: parts.donorId, tested: sql<number>`count(distinct ${measurements.partId})` })
+      .from(measurements)
+      .innerJoin(parts, eq(parts.id, measurements.partId))
+      .where(and(inArray(parts.donorId, ids), isNull(parts.deletedMs), isNull(measurements.deletedMs)))
+      .groupBy(parts.donorId),
+    db
+      .select({
+        donorId: notes.donorId,
+        station: notes.station,
+        total: count(),
+        open: sql<number>`sum(${notes.question} and ${notes.answeredMs} is null)`,
+      })
+      .from(notes)
+      .where(and(inArray(notes.donorId, ids), isNull(notes.deletedMs)))
+      .groupBy(notes.donorId, notes.station),
+    db
+      .select()
+      .from(stationMarks)
+      .where(and(inArray(stationMarks.donorId, ids), isNull(stationMarks.deletedMs))),
+  ]);
+
+  return rows.map((donor) => {
+    const own = <T extends { donorId: string }>(all: readonly T[]) => all.filter(({ donorId }) => donorId === donor.id);
+    const states = own(storeRows).map((store) => ({
+      store,
+      state: storeState(readingRows.filter(({ storeId }) => storeId === store.id)),
+    }));
+    const live = states.filter(({ state }) => state.kind !== 'measured-dead');
+    const kinds = own(partRows);
+    const sum = (pick: (row: (typeof kinds)[number]) => number) =>
+      kinds.reduce((total, row) => total + Number(pick(row)), 0);
+    const stationNotes = own(noteRows);
+    const facts: DonorFacts = {
+      ratedPower: judgeNameplate(parseNameplate(donor.nameplate)).ratedPower,
+      stores: { total: states.length, dead: states.length - live.length },
+      parts: {
+        total: sum((row) => row.total),
+        identified: sum((row) => row.identified),
+        testable: sum((row) => (kindRule(row.kind as KindName).test ? row.total : 0)),
+        tested: Number(own(measuredRows)[0]?.tested ?? 0),
+        harvested: sum((row) => row.harvested),
+      },
+      notes: Object.fromEntries(stationNotes.map(({ station, total }) => [station, total])),
+      openQuestions: stationNotes.reduce((total, { open }) => total + Number(open), 0),
+      declaredDone: own(markRows)
+        .filter(({ mark }) => mark === 'done')
+        .map(({ station }) => station),
+    };
+    return {
+      donor,
+      facts,
+      line: stationLine(facts),
+      liveStores: live.map(({ store, state }) => ({
+        name: store.name,
+        lastVoltage: state.kind === 'live' ? state.last.voltage : null,
+      })),
+      wentOn: own(markRows)
+        .filter(({ mark }) => mark === 'went-on')
+        .map(({ station }) => station),
+    };
+  });
+}
+
+/** Open questions over all donors, oldest first. */
+export async function openQuestions(db: Queryable, limit: number) {
+  return db
+    .select({ id: notes.id, text: notes.text, createdMs: notes.createdMs, donorCode: donors.code })
+    .from(notes)
+    .innerJoin(donors, eq(donors.id, notes.donorId))
+    .where(and(notes.question, isNull(notes.answeredMs), isNull(notes.deletedMs), isNull(donors.deletedMs)))
+    .orderBy(notes.id)
+    .limit(limit);
+}
+
+/** Notes and questions of a donor, in order; of one station when given. */
+export async function listNotes(db: Queryable, donorId: string, station?: StationName) {
+  return db
+    .select()
+    .from(notes)
+    .where(and(eq(notes.donorId, donorId), isNull(notes.deletedMs), station ? eq(notes.station, station) : undefined))
+    .orderBy(notes.id);
+}

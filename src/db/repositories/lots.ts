@@ -1,0 +1,257 @@
+import { and, asc, count, desc, eq, exists, gt, inArray, isNull, like, or, sql, type SQL } from 'drizzle-orm';
+import type { Grade } from '../../core/measure';
+import { demandedRange, type StockFilter } from '../../core/stock';
+import type { Bench } from '../bench';
+import type { Queryable } from '../client';
+import { bins, builds, donors, lotRatings, lots, needs, parts, stockLedger } from '../schema';
+import { appendLedger } from './journal';
+import { ratingsOfLots, type Ratings } from './ratings';
+
+export type Lot = typeof lots.$inferSelect;
+
+export interface LotRow {
+  readonly lot: Lot;
+  readonly bin: string;
+  readonly donorCode: string | null;
+  readonly partRef: string | null;
+  readonly ratings: Ratings;
+}
+
+export interface LotPage {
+  readonly rows: readonly LotRow[];
+  readonly total: number;
+  readonly pieces: number;
+}
+
+/** A page of lots with stock left that meet a filter at face value, newest first. */
+export async function searchLots(
+  db: Queryable,
+  filter: StockFilter,
+  of: { page: number; size: number },
+): Promise<LotPage> {
+  const where = whereOf(db, filter);
+  const ids = await db
+    .select({ id: lots.id })
+    .from(lots)
+    .where(where)
+    .orderBy(desc(lots.id))
+    .limit(of.size)
+    .offset(of.page * of.size);
+  const [sums] = await db
+    .select({ total: count(), pieces: sql<number>`coalesce(sum(${lots.onHand}), 0)` })
+    .from(lots)
+    .where(where);
+  return {
+    rows: await lotRows(
+      db,
+      ids.map(({ id }) => id),
+    ),
+    total: sums?.total ?? 0,
+    pieces: Number(sums?.pieces ?? 0),
+  };
+}
+
+/** How many lots of a filter carry each kind, package and grade. */
+export async function lotFacets(db: Queryable, filter: StockFilter) {
+  const where = whereOf(db, filter);
+  const tally = async <T>(column: typeof lots.kind | typeof lots.package | typeof lots.grade) =>
+    (await db
+      .select({ value: column, n: count() })
+      .from(lots)
+      .where(where)
+      .groupBy(column)
+      .orderBy(desc(count()))
+      .limit(8)) as { value: T | null; n: number }[];
+  const [kinds, packages, grades] = await Promise.all([
+    tally<Lot['kind']>(lots.kind),
+    tally<string>(lots.package),
+    tally<Grade>(lots.grade),
+  ]);
+  return { kinds, packages, grades };
+}
+
+function whereOf(db: Queryable, filter: StockFilter): SQL | undefined {
+  const grades = filter.grade ? (['A', 'B', 'C'] as const).slice(0, 'ABC'.indexOf(filter.grade) + 1) : undefined;
+  return and(
+    isNull(lots.deletedMs),
+    gt(lots.onHand, 0),
+    filter.kind ? eq(lots.kind, filter.kind) : undefined,
+    filter.package ? eq(lots.package, filter.package) : undefined,
+    grades ? inArray(lots.grade, grades) : undefined,
+    filter.bin
+      ? inArray(
+          lots.binId,
+          db
+            .select({ id: bins.id })
+            .from(bins)
+            .where(like(bins.code, `${filter.bin}%`)),
+        )
+      : undefined,
+    filter.donor
+      ? inArray(
+          lots.donorId,
+          db
+            .select({ id: donors.id })
+            .from(donors)
+            .where(like(donors.code, `${filter.donor}%`)),
+        )
+      : undefined,
+    filter.source
+      ? exists(
+          db
+            .select({ one: sql`1` })
+            .from(lotRatings)
+            .where(
+              and(eq(lotRatings.lotId, lots.id), eq(lotRatings.source, filter.source), isNull(lotRatings.supersededMs)),
+            ),
+        )
+      : undefined,
+    ...filter.demands.map((demand) => {
+      const { low, high } = demandedRange(demand);
+      return inArray(
+        lots.id,
+        db
+          .select({ id: lotRatings.lotId })
+          .from(lotRatings)
+          .where(
+            and(
+              eq(lotRatings.name, demand.rating),
+              isNull(lotRatings.supersededMs),
+              low === -Infinity ? undefined : sql`${lotRatings.valueSi} >= ${low}`,
+              high === Infinity ? undefined : sql`${lotRatings.valueSi} <= ${high}`,
+            ),
+          ),
+      );
+    }),
+    ...filter.words.map((word) =>
+      or(
+        ...[lots.marking, lots.package, lots.code].map((column) => like(column, `%${word}%`)),
+        eq(lots.subtype, word),
+        eq(lots.technology, word),
+      ),
+    ),
+  );
+}
+
+async function lotRows(db: Queryable, ids: readonly string[]): Promise<LotRow[]> {
+  if (ids.length === 0) return [];
+  const rows = await db
+    .select({ lot: lots, bin: bins.code, donorCode: donors.code, partRef: parts.ref })
+    .from(lots)
+    .innerJoin(bins, eq(bins.id, lots.binId))
+    .leftJoin(donors, eq(donors.id, lots.donorId))
+    .leftJoin(parts, eq(parts.id, lots.partId))
+    .where(inArray(lots.id, [...ids]));
+  const ratings = await ratingsOfLots(db, ids);
+  return ids
+    .flatMap((id) => rows.filter(({ lot }) => lot.id === id))
+    .map((row) => ({ ...row, ratings: ratings.get(row.lot.id) ?? {} }));
+}
+
+/** The lot with a code. */
+export async function findLot(db: Queryable, code: string): Promise<LotRow | undefined> {
+  const [row] = await db
+    .select({ id: lots.id })
+    .from(lots)
+    .where(and(eq(lots.code, code), isNull(lots.deletedMs)));
+  return row && (await lotRows(db, [row.id]))[0];
+}
+
+/** Lots by code, for labels, in the order asked. */
+export async function findLots(db: Queryable, codes: readonly string[]): Promise<LotRow[]> {
+  if (codes.length === 0) return [];
+  const rows = await db
+    .select({ id: lots.id })
+    .from(lots)
+    .where(and(inArray(lots.code, [...codes]), isNull(lots.deletedMs)));
+  const found = await lotRows(
+    db,
+    rows.map(({ id }) => id),
+  );
+  return codes.flatMap((code) => found.filter(({ lot }) => lot.code === code));
+}
+
+/** Every lot that could fill a filter, up to a limit, for matching in core. */
+export async function candidateLots(db: Queryable, filter: StockFilter, limit: number): Promise<LotRow[]> {
+  const { demands, grade: _grade, ...open } = filter;
+  const met = await searchLots(db, { ...open, demands }, { page: 0, size: limit });
+  return [...met.rows];
+}
+
+export interface LedgerLine {
+  readonly atMs: number;
+  readonly onHandDelta: number;
+  readonly reservedDelta: number;
+  readonly reason: (typeof stockLedger.$inferSelect)['reason'];
+  readonly note: string;
+  readonly build: { readonly code: string; readonly title: string } | null;
+}
+
+/** What happened to a lot, oldest first. */
+export async function lotLedger(db: Queryable, lotId: string): Promise<LedgerLine[]> {
+  const rows = await db
+    .select({ line: stockLedger, code: builds.code, title: builds.title })
+    .from(stockLedger)
+    .leftJoin(needs, eq(needs.id, stockLedger.needId))
+    .leftJoin(builds, eq(builds.id, needs.buildId))
+    .where(eq(stockLedger.lotId, lotId))
+    .orderBy(asc(stockLedger.id));
+  return rows.map(({ line, code, title }) => ({
+    atMs: line.atMs,
+    onHandDelta: line.onHandDelta,
+    reservedDelta: line.reservedDelta,
+    reason: line.reason,
+    note: line.note,
+    build: code === null || title === null ? null : { code, title },
+  }));
+}
+
+/** The bin with a code, made when it is new. Codes are upper case. */
+export async function ensureBin(tx: Queryable, bench: Bench, code: string): Promise<string> {
+  const [row] = await tx.select({ id: bins.id }).from(bins).where(eq(bins.code, code));
+  if (row) return row.id;
+  const id = bench.newKey();
+  await tx.insert(bins).values({ id, code, createdMs: bench.now() });
+  return id;
+}
+
+/** Codes of bins, for completion. */
+export async function listBinCodes(db: Queryable): Promise<string[]> {
+  return (await db.select({ code: bins.code }).from(bins).orderBy(bins.code).limit(500)).map(({ code }) => code);
+}
+
+/** A code that no lot has yet. */
+export async function freshCode(tx: Queryable, bench: Bench, owner: 'lot' | 'donor' | 'build'): Promise<string> {
+  const table = { lot: lots, donor: donors, build: builds }[owner];
+  for (;;) {
+    const code = bench.newCode(owner);
+    const [taken] = await tx.select({ id: table.id }).from(table).where(eq(table.code, code));
+    if (!taken) return code;
+  }
+}
+
+/** Totals for the heads of pages. */
+export async function stockTotals(db: Queryable): Promise<{ lots: number; bins: number; pieces: number }> {
+  const [row] = await db
+    .select({
+      lots: count(),
+      bins: sql<number>`count(distinct ${lots.binId})`,
+      pieces: sql<number>`coalesce(sum(${lots.onHand}), 0)`,
+    })
+    .from(lots)
+    .where(and(isNull(lots.deletedMs), gt(lots.onHand, 0)));
+  return { lots: row?.lots ?? 0, bins: Number(row?.bins ?? 0), pieces: Number(row?.pieces ?? 0) };
+}
+
+/** Takes pieces out of a lot for a purpose outside builds. The database refuses more than is free. */
+export function takeFromLot(bench: Bench, of: { lotId: string; quantity: number; note: string }): Promise<void> {
+  return bench.db.write((tx) =>
+    appendLedger(tx, bench, {
+      lotId: of.lotId,
+      onHandDelta: -of.quantity,
+      reservedDelta: 0,
+      reason: 'taken',
+      note: of.note,
+    }),
+  );
+}

@@ -1,0 +1,180 @@
+import { sql } from 'drizzle-orm';
+import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { KindName, TestName } from '../../core/part';
+import type { StationName } from '../../core/station';
+import { createdMs, deletedMs, key, ratingColumns } from './columns';
+import { types } from './type';
+
+/** One discarded unit. The nameplate is kept as typed and read by core whenever it is shown. */
+export const donors = sqliteTable(
+  'donors',
+  {
+    id: key(),
+    code: text('code').notNull().unique(),
+    description: text('description').notNull(),
+    maker: text('maker').notNull().default(''),
+    model: text('model').notNull().default(''),
+    nameplate: text('nameplate').notNull().default(''),
+    origin: text('origin').notNull().default(''),
+    symptom: text('symptom').notNull().default(''),
+    lengthM: real('length_m'),
+    widthM: real('width_m'),
+    heightM: real('height_m'),
+    massKg: real('mass_kg'),
+    createdMs: createdMs(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('donors_created').on(t.createdMs)],
+);
+
+/** A station that the person declared done. */
+export const stationMarks = sqliteTable(
+  'station_marks',
+  {
+    id: key(),
+    donorId: text('donor_id')
+      .notNull()
+      .references(() => donors.id),
+    station: text('station').$type<StationName>().notNull(),
+    /** `done`, or `went-on` when work went on beside a store that was not measured dead. */
+    mark: text('mark').$type<'done' | 'went-on'>().notNull(),
+    createdMs: createdMs(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('station_marks_donor').on(t.donorId)],
+);
+
+/** What was done to a donor, in order, with the rows it changed so that it can be undone. */
+export const journal = sqliteTable(
+  'journal',
+  {
+    id: key(),
+    donorId: text('donor_id')
+      .notNull()
+      .references(() => donors.id),
+    atMs: integer('at_ms').notNull(),
+    station: text('station').$type<StationName>().notNull(),
+    says: text('says').notNull(),
+    changes: text('changes').notNull(),
+    undoneMs: integer('undone_ms'),
+  },
+  (t) => [index('journal_donor').on(t.donorId, t.id)],
+);
+
+/** A note or a question. */
+export const notes = sqliteTable(
+  'notes',
+  {
+    id: key(),
+    donorId: text('donor_id')
+      .notNull()
+      .references(() => donors.id),
+    station: text('station').$type<StationName>().notNull(),
+    text: text('text').notNull(),
+    question: integer('question', { mode: 'boolean' }).notNull(),
+    answeredMs: integer('answered_ms'),
+    createdMs: createdMs(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('notes_donor').on(t.donorId)],
+);
+
+/** Something that stores charge. */
+export const stores = sqliteTable(
+  'stores',
+  {
+    id: key(),
+    donorId: text('donor_id')
+      .notNull()
+      .references(() => donors.id),
+    name: text('name').notNull(),
+    role: text('role').$type<'bulk' | 'filter' | 'other'>().notNull(),
+    capacitanceF: real('capacitance_f').notNull(),
+    ratedV: real('rated_v'),
+    bleedOhm: real('bleed_ohm'),
+    createdMs: createdMs(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [
+    uniqueIndex('stores_name')
+      .on(t.donorId, t.name)
+      .where(sql`${t.deletedMs} is null`),
+    index('stores_donor').on(t.donorId),
+  ],
+);
+
+/** A reading of a store. Readings of one discharge share a run; elapsed seconds count from its first. */
+export const storeReadings = sqliteTable(
+  'store_readings',
+  {
+    id: key(),
+    storeId: text('store_id')
+      .notNull()
+      .references(() => stores.id),
+    run: integer('run').notNull(),
+    elapsedS: real('elapsed_s').notNull(),
+    voltageV: real('voltage_v').notNull(),
+    resolutionV: real('resolution_v').notNull(),
+    takenMs: integer('taken_ms').notNull(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('store_readings_store').on(t.storeId)],
+);
+
+/** A component on a board. */
+export const parts = sqliteTable(
+  'parts',
+  {
+    id: key(),
+    donorId: text('donor_id')
+      .notNull()
+      .references(() => donors.id),
+    ref: text('ref').notNull(),
+    kind: text('kind').$type<KindName>().notNull(),
+    subtype: text('subtype'),
+    package: text('package'),
+    marking: text('marking'),
+    technology: text('technology'),
+    damage: text('damage', { mode: 'json' }).$type<string[]>().notNull(),
+    typeId: text('type_id').references(() => types.id),
+    state: text('state').$type<'on-board' | 'harvested'>().notNull(),
+    createdMs: createdMs(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [
+    uniqueIndex('parts_ref')
+      .on(t.donorId, t.ref)
+      .where(sql`${t.deletedMs} is null`),
+    index('parts_donor').on(t.donorId),
+  ],
+);
+
+export const partRatings = sqliteTable(
+  'part_ratings',
+  {
+    ...ratingColumns(),
+    partId: text('part_id')
+      .notNull()
+      .references(() => parts.id),
+  },
+  (t) => [index('part_ratings_part').on(t.partId)],
+);
+
+/** One bench measurement; `measured` maps field names to value and resolution, null value for OL. */
+export const measurements = sqliteTable(
+  'measurements',
+  {
+    id: key(),
+    partId: text('part_id')
+      .notNull()
+      .references(() => parts.id),
+    test: text('test').$type<TestName>().notNull(),
+    measured: text('measured', { mode: 'json' })
+      .$type<Record<string, { value: number | null; resolution: number }>>()
+      .notNull(),
+    inCircuit: integer('in_circuit', { mode: 'boolean' }).notNull(),
+    takenMs: integer('taken_ms').notNull(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('measurements_part').on(t.partId)],
+);

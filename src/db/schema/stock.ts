@@ -1,0 +1,86 @@
+import { sql } from 'drizzle-orm';
+import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { Grade } from '../../core/measure';
+import type { KindName } from '../../core/part';
+import { needs } from './build';
+import { createdMs, deletedMs, key, ratingColumns } from './columns';
+import { donors, parts } from './donor';
+import { types } from './type';
+
+export const bins = sqliteTable('bins', {
+  id: key(),
+  code: text('code').notNull().unique(),
+  createdMs: createdMs(),
+});
+
+/**
+ * Like parts of one grade from one donor in one bin. `on_hand` and `reserved` are kept by a trigger
+ * of the ledger and never written by hand; the checks make a take beyond stock fail.
+ */
+export const lots = sqliteTable(
+  'lots',
+  {
+    id: key(),
+    code: text('code').notNull().unique(),
+    kind: text('kind').$type<KindName>().notNull(),
+    subtype: text('subtype'),
+    technology: text('technology'),
+    marking: text('marking').notNull().default(''),
+    package: text('package'),
+    grade: text('grade').$type<Grade>(),
+    gradeReason: text('grade_reason').notNull().default(''),
+    binId: text('bin_id')
+      .notNull()
+      .references(() => bins.id),
+    donorId: text('donor_id').references(() => donors.id),
+    partId: text('part_id').references(() => parts.id),
+    typeId: text('type_id').references(() => types.id),
+    onHand: integer('on_hand').notNull().default(0),
+    reserved: integer('reserved').notNull().default(0),
+    createdMs: createdMs(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [
+    check('lots_on_hand_not_negative', sql`${t.onHand} >= 0`),
+    check('lots_reserved_within_stock', sql`${t.reserved} >= 0 and ${t.reserved} <= ${t.onHand}`),
+    index('lots_kind').on(t.kind, t.id),
+    index('lots_bin').on(t.binId),
+    index('lots_donor').on(t.donorId),
+  ],
+);
+
+export const lotRatings = sqliteTable(
+  'lot_ratings',
+  {
+    ...ratingColumns(),
+    lotId: text('lot_id')
+      .notNull()
+      .references(() => lots.id),
+  },
+  (t) => [
+    index('lot_ratings_lot').on(t.lotId),
+    index('lot_ratings_search')
+      .on(t.name, t.valueSi, t.lotId)
+      .where(sql`${t.supersededMs} is null`),
+  ],
+);
+
+/** Every change of stock, append-only (a trigger refuses updates and deletes). */
+export const stockLedger = sqliteTable(
+  'stock_ledger',
+  {
+    id: key(),
+    lotId: text('lot_id')
+      .notNull()
+      .references(() => lots.id),
+    atMs: integer('at_ms').notNull(),
+    onHandDelta: integer('on_hand_delta').notNull(),
+    reservedDelta: integer('reserved_delta').notNull(),
+    reason: text('reason')
+      .$type<'harvested' | 'counted' | 'reserved' | 'released' | 'used' | 'taken' | 'undone'>()
+      .notNull(),
+    needId: text('need_id').references(() => needs.id),
+    note: text('note').notNull().default(''),
+  },
+  (t) => [index('stock_ledger_lot').on(t.lotId, t.id), index('stock_ledger_need').on(t.needId)],
+);
