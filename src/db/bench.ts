@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { makeCode, makeKey, type CodeOwner } from '../core/ident';
 import { openDatabase, type Database } from './client';
 
@@ -33,9 +33,9 @@ export function databaseUrl(): string {
   return process.env.ZORVEK_DATABASE_URL ?? 'file:data/zorvek.db';
 }
 
-/** The folder of migrations, from any working directory. */
+/** The folder of migrations; the server and the scripts run from the project's folder. */
 export function migrationsFolder(): string {
-  return process.env.ZORVEK_MIGRATIONS ?? fileURLToPath(new URL('./migrations', import.meta.url));
+  return join(process.cwd(), 'src', 'db', 'migrations');
 }
 
 const shared = globalThis as { zorvekBench?: Bench };

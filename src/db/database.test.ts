@@ -25,7 +25,9 @@ const donorId = 'donor-1';
 
 async function aDonor() {
   const { db } = fixture.bench;
-  await db.write((tx) => tx.insert(donors).values({ id: donorId, code: 'K7F-2QM', description: 'adapter', createdMs: 0 }));
+  await db.write((tx) =>
+    tx.insert(donors).values({ id: donorId, code: 'K7F-2QM', description: 'adapter', createdMs: 0 }),
+  );
 }
 
 async function aLot(pieces: number) {
@@ -33,7 +35,9 @@ async function aLot(pieces: number) {
   await db.write(async (tx) => {
     await tx.insert(bins).values({ id: 'bin-1', code: 'C2-5', createdMs: 0 });
     await tx.insert(lots).values({ id: 'lot-1', code: 'M4R-9XK', kind: 'nmos', binId: 'bin-1', createdMs: 0 });
-    await tx.insert(stockLedger).values({ id: 'line-1', lotId: 'lot-1', atMs: 0, onHandDelta: pieces, reservedDelta: 0, reason: 'counted' });
+    await tx
+      .insert(stockLedger)
+      .values({ id: 'line-1', lotId: 'lot-1', atMs: 0, onHandDelta: pieces, reservedDelta: 0, reason: 'counted' });
   });
 }
 
@@ -42,9 +46,12 @@ const balance = async () => (await fixture.bench.db.read.select().from(lots).whe
 describe('the stock ledger', () => {
   test('fifty takes at once from twenty pieces: twenty succeed, thirty are refused, nothing goes below zero', async () => {
     await aLot(20);
-    const outcomes = await Promise.allSettled(Array.from({ length: 50 }, () => takeFromLot(fixture.bench, { lotId: 'lot-1', quantity: 1, note: '' })));
+    const outcomes = await Promise.allSettled(
+      Array.from({ length: 50 }, () => takeFromLot(fixture.bench, { lotId: 'lot-1', quantity: 1, note: '' })),
+    );
     expect(outcomes.filter(({ status }) => status === 'fulfilled')).toHaveLength(20);
-    for (const outcome of outcomes) if (outcome.status === 'rejected') expect(isConstraintFailure(outcome.reason)).toBe(true);
+    for (const outcome of outcomes)
+      if (outcome.status === 'rejected') expect(isConstraintFailure(outcome.reason)).toBe(true);
     expect(await balance()).toMatchObject({ onHand: 0, reserved: 0 });
     const [lines] = await fixture.bench.db.read.select({ n: count() }).from(stockLedger);
     expect(lines?.n).toBe(21);
@@ -55,7 +62,9 @@ describe('the stock ledger', () => {
     const { bench } = fixture;
     await bench.db.write(async (tx) => {
       await tx.insert(builds).values({ id: 'build-1', code: 'B', title: 'lamp', createdMs: 0 });
-      await tx.insert(needs).values({ id: 'need-1', buildId: 'build-1', role: 'switch', filter: 'nmos', quantity: 2, createdMs: 0 });
+      await tx
+        .insert(needs)
+        .values({ id: 'need-1', buildId: 'build-1', role: 'switch', filter: 'nmos', quantity: 2, createdMs: 0 });
     });
     const of = { lotId: 'lot-1', needId: 'need-1' };
     await bench.db.write((tx) => reserve(tx, bench, { ...of, quantity: 2 }));
@@ -77,7 +86,11 @@ describe('the stock ledger', () => {
 
   test('killing the writer loses no acknowledged line', async () => {
     await aLot(0);
-    const child = spawn(process.execPath, [join(process.cwd(), 'src/db/testing/ledgerWriter.mjs'), fixture.url, 'lot-1'], { stdio: ['ignore', 'pipe', 'inherit'] });
+    const child = spawn(
+      process.execPath,
+      [join(process.cwd(), 'src/db/testing/ledgerWriter.mjs'), fixture.url, 'lot-1'],
+      { stdio: ['ignore', 'pipe', 'inherit'] },
+    );
     const acknowledged = await new Promise<number>((resolve) => {
       let last = 0;
       child.stdout.on('data', (chunk: Buffer) => {
@@ -98,7 +111,9 @@ describe('migrations', () => {
     const folder = join(fixture.folder, 'migrations');
     cpSync(MIGRATIONS, folder, { recursive: true });
     const file = join(folder, 'meta', '_journal.json');
-    const log = JSON.parse(readFileSync(file, 'utf8')) as { entries: { idx: number; version: string; when: number; tag: string; breakpoints: boolean }[] };
+    const log = JSON.parse(readFileSync(file, 'utf8')) as {
+      entries: { idx: number; version: string; when: number; tag: string; breakpoints: boolean }[];
+    };
     const last = log.entries.at(-1) as (typeof log.entries)[number];
     log.entries.push({ ...last, idx: last.idx + 1, when: last.when + 1000, tag: '0099_next' });
     writeFileSync(file, JSON.stringify(log));
@@ -108,7 +123,9 @@ describe('migrations', () => {
 
   test('one that fails leaves the old file as it was, beside a copy', async () => {
     await aDonor();
-    const folder = brokenMigrations('ALTER TABLE donors ADD COLUMN extra text;\n--> statement-breakpoint\nALTER TABLE nowhere ADD COLUMN extra text;');
+    const folder = brokenMigrations(
+      'ALTER TABLE donors ADD COLUMN extra text;\n--> statement-breakpoint\nALTER TABLE nowhere ADD COLUMN extra text;',
+    );
     await expect(migrate(fixture.url, folder)).rejects.toThrow(/left as it was; a copy lies at .*before-0099/);
     const columns = await fixture.bench.db.client.execute('pragma table_info(donors)');
     expect(columns.rows.map(({ name }) => name)).not.toContain('extra');
@@ -128,12 +145,17 @@ describe('migrations', () => {
   });
 
   test('every connection keeps foreign keys', async () => {
-    await expect(fixture.bench.db.client.execute("insert into parts (id, donor_id, ref, kind, damage, state, created_ms) values ('p', 'nobody', 'Q1', 'nmos', '[]', 'on-board', 0)")).rejects.toThrow(/FOREIGN KEY/);
+    await expect(
+      fixture.bench.db.client.execute(
+        "insert into parts (id, donor_id, ref, kind, damage, state, created_ms) values ('p', 'nobody', 'Q1', 'nmos', '[]', 'on-board', 0)",
+      ),
+    ).rejects.toThrow(/FOREIGN KEY/);
   });
 });
 
 describe('edits', () => {
-  const edit = (work: Parameters<typeof recordEdit>[2]) => recordEdit(fixture.bench, { donorId, station: 'identify' }, work);
+  const edit = (work: Parameters<typeof recordEdit>[2]) =>
+    recordEdit(fixture.bench, { donorId, station: 'identify' }, work);
   const partRows = () => fixture.bench.db.read.select().from(parts);
 
   test('an edit that fails half way leaves nothing', async () => {
@@ -150,7 +172,9 @@ describe('edits', () => {
   test('undo takes back what was added and what was changed', async () => {
     await aDonor();
     await edit(async (open) => (await logPart(open, { ref: 'Q1', kind: 'nmos', marking: '12N65' }), 'first'));
-    const second = await edit(async (open) => (await logPart(open, { ref: 'Q1', kind: 'nmos', marking: '8N60', damage: ['burnt'] }), 'second'));
+    const second = await edit(
+      async (open) => (await logPart(open, { ref: 'Q1', kind: 'nmos', marking: '8N60', damage: ['burnt'] }), 'second'),
+    );
     expect((await partRows())[0]).toMatchObject({ marking: '8N60', damage: ['burnt'] });
     expect(await undoEdit(fixture.bench, second.journalId)).toEqual({ kind: 'undone', says: 'second' });
     expect((await partRows())[0]).toMatchObject({ marking: '12N65', damage: [] });
@@ -160,7 +184,9 @@ describe('edits', () => {
   test('undo stands back when something else changed the row since', async () => {
     await aDonor();
     const first = await edit(async (open) => (await logPart(open, { ref: 'Q1', kind: 'nmos', marking: 'A' }), 'first'));
-    const second = await edit(async (open) => (await logPart(open, { ref: 'Q1', kind: 'nmos', marking: 'B' }), 'second'));
+    const second = await edit(
+      async (open) => (await logPart(open, { ref: 'Q1', kind: 'nmos', marking: 'B' }), 'second'),
+    );
     await edit(async (open) => (await logPart(open, { ref: 'Q1', kind: 'nmos', marking: 'C' }), 'third'));
     expect((await undoEdit(fixture.bench, second.journalId)).kind).toBe('changed-since');
     expect((await partRows())[0]?.marking).toBe('C');
@@ -170,7 +196,8 @@ describe('edits', () => {
   test('a stronger source supersedes a weaker one; a weaker one goes into the history', async () => {
     await aDonor();
     let partId = '';
-    const rate = (value: number, source: 'decoded' | 'datasheet' | 'guessed') => edit(async (open) => (await recordPartRatings(open, partId, [{ name: 'vds', value, source }]), 'rated'));
+    const rate = (value: number, source: 'decoded' | 'datasheet' | 'guessed') =>
+      edit(async (open) => (await recordPartRatings(open, partId, [{ name: 'vds', value, source }]), 'rated'));
     await edit(async (open) => {
       partId = await logPart(open, { ref: 'Q1', kind: 'nmos' });
       return 'logged';
@@ -180,7 +207,9 @@ describe('edits', () => {
     const weaker = await rate(100, 'guessed');
     const present = async () => (await ratingsOfParts(fixture.bench.db.read, [partId])).get(partId)?.vds;
     expect(await present()).toMatchObject({ value: 650, source: 'datasheet' });
-    expect((await ratingHistory(fixture.bench.db.read, partId)).map(({ value, superseded }) => [value, superseded])).toEqual([
+    expect(
+      (await ratingHistory(fixture.bench.db.read, partId)).map(({ value, superseded }) => [value, superseded]),
+    ).toEqual([
       [100, true],
       [650, false],
       [600, true],
@@ -196,7 +225,8 @@ describe('edits', () => {
       return 'store';
     });
     const store = await findStore(fixture.bench.db.read, donorId, 'C3');
-    const read = (voltage: number, elapsed?: number) => edit(async (open) => (await addReading(open, store as never, { voltage, resolution: 0.1, elapsed }), 'read'));
+    const read = (voltage: number, elapsed?: number) =>
+      edit(async (open) => (await addReading(open, store as never, { voltage, resolution: 0.1, elapsed }), 'read'));
     await read(318, 0);
     await read(232, 12);
     await read(0.4);

@@ -1,4 +1,4 @@
-import type { TestName } from '../part';
+import type { RatingName, TestName } from '../part';
 import type { Unit } from '../quantity';
 
 export interface TestField {
@@ -11,6 +11,8 @@ export interface TestField {
   /** Whether “OL” is a legal reading. */
   readonly open: boolean;
   readonly hint?: string;
+  /** The rating of the part that this reading measures. */
+  readonly rating?: RatingName;
 }
 
 export interface TestRule {
@@ -26,8 +28,15 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
     label: 'Capacitance and ESR',
     precondition: 'Out of circuit or one leg lifted, discharged under 1 V.',
     fields: [
-      { name: 'capacitance', label: 'capacitance', unit: 'farad', words: ['c', 'cap', 'capacitance'], open: false },
-      { name: 'esr', label: 'ESR at 100 kHz', unit: 'ohm', words: ['esr'], open: false },
+      {
+        name: 'capacitance',
+        label: 'capacitance',
+        unit: 'farad',
+        words: ['c', 'cap', 'capacitance'],
+        open: false,
+        rating: 'capacitance',
+      },
+      { name: 'esr', label: 'ESR at 100 kHz', unit: 'ohm', words: ['esr'], open: false, rating: 'esr' },
     ],
   },
   mosfet: {
@@ -41,6 +50,7 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
         words: ['sd', 'body'],
         open: true,
         hint: 'diode mode, red on source',
+        rating: 'vf',
       },
       {
         name: 'blocking',
@@ -64,6 +74,7 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
         words: ['vf', 'forward'],
         open: true,
         hint: 'diode mode',
+        rating: 'vf',
       },
       { name: 'reverse', label: 'the other way', unit: 'ohm', words: ['vr', 'reverse'], open: true },
     ],
@@ -71,7 +82,16 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
   resistor: {
     label: 'Resistance',
     precondition: 'One leg lifted; in circuit it can only condemn.',
-    fields: [{ name: 'resistance', label: 'resistance', unit: 'ohm', words: ['r', 'resistance'], open: true }],
+    fields: [
+      {
+        name: 'resistance',
+        label: 'resistance',
+        unit: 'ohm',
+        words: ['r', 'resistance'],
+        open: true,
+        rating: 'resistance',
+      },
+    ],
   },
 };
 

@@ -19,6 +19,7 @@ export {
   SOLDER_LIMIT,
   TOUCH_LIMIT_DC,
 } from './limits';
+export { mayHold, storeRole, type StoreRole } from './mayHold';
 export { afterStringShorted, seriesCapacitance, type StringMember } from './seriesString';
 export { storedEnergy } from './storedEnergy';
 export { storeState, upperBound, type StoreReading, type StoreState } from './storeState';

@@ -6,9 +6,11 @@ import {
   es1CapacitorLimit,
   fitDischarge,
   hazardBand,
+  mayHold,
   largestBleed,
   seriesCapacitance,
   storedEnergy,
+  storeRole,
   storeState,
   suggestBleed,
   timeToLimit,
@@ -232,5 +234,34 @@ describe('storeState', () => {
     expect(storeState([at(0, 0.4), at(30, 0.3)])).toMatchObject({ reboundChecked: false });
     expect(storeState([at(0, 0.4), at(60, 0.3)])).toMatchObject({ reboundChecked: true });
     expect(storeState([at(0, 0.4), at(60, 4)])).toMatchObject({ reboundChecked: false });
+  });
+});
+
+describe('what a store may hold before it is measured', () => {
+  test.each`
+    role        | rated        | plate        | power        | input   | volts  | why
+    ${'bulk'}   | ${400}       | ${373}       | ${60}        | ${'ac'} | ${373} | ${'peak of 240 V plus 10 %'}
+    ${'bulk'}   | ${450}       | ${373}       | ${90}        | ${'ac'} | ${400} | ${'from 75 W a corrected rail is likely'}
+    ${'bulk'}   | ${400}       | ${undefined} | ${undefined} | ${'ac'} | ${400} | ${'plate not read: the worse of worst mains and rating'}
+    ${'bulk'}   | ${undefined} | ${undefined} | ${undefined} | ${'ac'} | ${375} | ${'nothing known: rectified 264 V'}
+    ${'bulk'}   | ${100}       | ${60}        | ${200}       | ${'dc'} | ${60}  | ${'no correction behind a DC input'}
+    ${'filter'} | ${undefined} | ${373}       | ${200}       | ${'ac'} | ${373} | ${'an X capacitor stands before the corrector'}
+    ${'other'}  | ${63}        | ${373}       | ${60}        | ${'ac'} | ${63}  | ${'its rated voltage'}
+    ${'other'}  | ${undefined} | ${373}       | ${60}        | ${'ac'} | ${375} | ${'unknown counts as the mains side'}
+  `('$role rated $rated V: $volts V ($why)', ({ role, rated, plate, power, input, volts }) => {
+    expect(mayHold({ role, ratedVoltage: rated, highestBulkVoltage: plate, ratedPower: power, input }).volts).toBe(
+      volts,
+    );
+  });
+
+  test.each`
+    name      | rated        | role
+    ${'CX1'}  | ${275}       | ${'filter'}
+    ${'VBUS'} | ${undefined} | ${'bulk'}
+    ${'C3'}   | ${400}       | ${'bulk'}
+    ${'C21'}  | ${35}        | ${'other'}
+    ${'C9'}   | ${undefined} | ${'other'}
+  `('$name at $rated V is taken for $role', ({ name, rated, role }) => {
+    expect(storeRole({ name, ratedVoltage: rated })).toBe(role);
   });
 });

@@ -182,10 +182,12 @@ CREATE TABLE `stock_ledger` (
 	`reason` text NOT NULL,
 	`need_id` text,
 	`note` text DEFAULT '' NOT NULL,
+	`undoes_id` text,
 	FOREIGN KEY (`lot_id`) REFERENCES `lots`(`id`) ON UPDATE no action ON DELETE no action,
 	FOREIGN KEY (`need_id`) REFERENCES `needs`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
+CREATE UNIQUE INDEX `stock_ledger_undoes_id_unique` ON `stock_ledger` (`undoes_id`);--> statement-breakpoint
 CREATE INDEX `stock_ledger_lot` ON `stock_ledger` (`lot_id`,`id`);--> statement-breakpoint
 CREATE INDEX `stock_ledger_need` ON `stock_ledger` (`need_id`);--> statement-breakpoint
 CREATE TABLE `store_readings` (

@@ -2,6 +2,7 @@ import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
 import { builds, lots, needs, stockLedger } from '../schema';
+import { freshCode } from './codes';
 import { appendLedger } from './journal';
 
 export type Build = typeof builds.$inferSelect;
@@ -87,7 +88,7 @@ export async function allocationsOf(db: Queryable, needIds: readonly string[]): 
       lotCode: lots.code,
       marking: lots.marking,
       reserved: sql<number>`sum(${stockLedger.reservedDelta})`,
-      used: sql<number>`sum(case when ${stockLedger.reason} = 'used' then -${stockLedger.onHandDelta} else 0 end)`,
+      used: sql<number>`-sum(${stockLedger.onHandDelta})`,
     })
     .from(stockLedger)
     .innerJoin(lots, eq(lots.id, stockLedger.lotId))
@@ -98,14 +99,39 @@ export async function allocationsOf(db: Queryable, needIds: readonly string[]): 
     .filter(({ reserved, used }) => reserved > 0 || used > 0);
 }
 
-/** Sets pieces of a lot aside for a need. The database refuses more than is free. */
-export async function reserve(
+/** Some pieces of a lot for a need. */
+export interface Portion {
+  readonly lotId: string;
+  readonly needId: string;
+  readonly quantity: number;
+}
+
+/** Writes down a build and returns it. */
+export async function insertBuild(tx: Queryable, bench: Bench, of: { title: string; note: string }): Promise<Build> {
+  const build = { id: bench.newKey(), code: await freshCode(tx, bench, 'build'), ...of, createdMs: bench.now() };
+  await tx.insert(builds).values(build);
+  return { ...build, deletedMs: null };
+}
+
+/** Adds a need to a build. */
+export async function insertNeed(
   tx: Queryable,
   bench: Bench,
-  of: { lotId: string; needId: string; quantity: number },
+  of: { buildId: string; role: string; filter: string; quantity: number },
 ): Promise<void> {
-  await appendLedger(tx, bench, {
-    ...ids(of),
+  await tx.insert(needs).values({ id: bench.newKey(), ...of, createdMs: bench.now() });
+}
+
+/** Strikes a need out, or puts it back. */
+export async function markNeedDeleted(tx: Queryable, needId: string, deletedMs: number | null): Promise<void> {
+  await tx.update(needs).set({ deletedMs }).where(eq(needs.id, needId));
+}
+
+/** Sets pieces of a lot aside for a need. The database refuses more than is free. */
+export function reserve(tx: Queryable, bench: Bench, of: Portion): Promise<string> {
+  return appendLedger(tx, bench, {
+    lotId: of.lotId,
+    needId: of.needId,
     onHandDelta: 0,
     reservedDelta: of.quantity,
     reason: 'reserved',
@@ -114,13 +140,10 @@ export async function reserve(
 }
 
 /** Gives reserved pieces back to stock. */
-export async function release(
-  tx: Queryable,
-  bench: Bench,
-  of: { lotId: string; needId: string; quantity: number },
-): Promise<void> {
-  await appendLedger(tx, bench, {
-    ...ids(of),
+export function release(tx: Queryable, bench: Bench, of: Portion): Promise<string> {
+  return appendLedger(tx, bench, {
+    lotId: of.lotId,
+    needId: of.needId,
     onHandDelta: 0,
     reservedDelta: -of.quantity,
     reason: 'released',
@@ -129,20 +152,13 @@ export async function release(
 }
 
 /** Puts reserved pieces into the build: they leave stock. */
-export async function use(
-  tx: Queryable,
-  bench: Bench,
-  of: { lotId: string; needId: string; quantity: number },
-): Promise<void> {
-  await appendLedger(tx, bench, {
-    ...ids(of),
+export function use(tx: Queryable, bench: Bench, of: Portion): Promise<string> {
+  return appendLedger(tx, bench, {
+    lotId: of.lotId,
+    needId: of.needId,
     onHandDelta: -of.quantity,
     reservedDelta: -of.quantity,
     reason: 'used',
     note: '',
   });
-}
-
-function ids({ lotId, needId }: { lotId: string; needId: string }) {
-  return { lotId, needId };
 }

@@ -45,7 +45,7 @@ type Change =
       readonly before: Fields;
       readonly after: Fields;
     }
-  | { readonly op: 'ledger'; readonly lotId: string; readonly onHandDelta: number; readonly reservedDelta: number };
+  | { readonly op: 'ledger'; readonly id: string };
 
 /** An open edit: every row it touches is remembered for undo. */
 export interface Edit {
@@ -53,7 +53,8 @@ export interface Edit {
   readonly bench: Bench;
   readonly donorId: string;
   readonly station: StationName;
-  insert<T extends EditableName>(table: T, row: NewRow<T>): Promise<string>;
+  /** Returns the row's id, a new one unless given. */
+  insert<T extends EditableName>(table: T, row: NewRow<T>, id?: string): Promise<string>;
   update<T extends EditableName>(table: T, id: string, patch: Patch<T>): Promise<void>;
   remove(table: EditableName, id: string): Promise<void>;
   ledger(entry: LedgerEntry): Promise<void>;
@@ -78,16 +79,14 @@ export function recordEdit(
     const changes: Change[] = [];
     const says = await work(openEdit(tx, bench, of, changes));
     const journalId = bench.newKey();
-    await tx
-      .insert(journal)
-      .values({
-        id: journalId,
-        donorId: of.donorId,
-        station: of.station,
-        atMs: bench.now(),
-        says,
-        changes: JSON.stringify(changes),
-      });
+    await tx.insert(journal).values({
+      id: journalId,
+      donorId: of.donorId,
+      station: of.station,
+      atMs: bench.now(),
+      says,
+      changes: JSON.stringify(changes),
+    });
     return { journalId, says };
   });
 }
@@ -106,8 +105,7 @@ function openEdit(tx: Queryable, bench: Bench, of: { donorId: string; station: S
     tx,
     bench,
     ...of,
-    insert: async (table, row) => {
-      const id = bench.newKey();
+    insert: async (table, row, id = bench.newKey()) => {
       await tx.insert(EDITABLE[table]).values({ id, ...row } as never);
       changes.push({ op: 'insert', table, id });
       return id;
@@ -115,20 +113,41 @@ function openEdit(tx: Queryable, bench: Bench, of: { donorId: string; station: S
     update: (table, id, patch) => update(table, id, patch as Fields),
     remove: (table, id) => update(table, id, { deletedMs: bench.now() }),
     ledger: async (entry) => {
-      await appendLedger(tx, bench, entry);
-      changes.push({
-        op: 'ledger',
-        lotId: entry.lotId,
-        onHandDelta: entry.onHandDelta,
-        reservedDelta: entry.reservedDelta,
-      });
+      changes.push({ op: 'ledger', id: await appendLedger(tx, bench, entry) });
     },
   };
 }
 
 /** Adds one line to the stock ledger; the database keeps the balance and refuses to go below zero. */
-export async function appendLedger(tx: Queryable, bench: Bench, entry: LedgerEntry): Promise<void> {
-  await tx.insert(stockLedger).values({ id: bench.newKey(), atMs: bench.now(), ...entry });
+export async function appendLedger(tx: Queryable, bench: Bench, entry: LedgerEntry): Promise<string> {
+  const id = bench.newKey();
+  await tx.insert(stockLedger).values({ id, atMs: bench.now(), ...entry });
+  return id;
+}
+
+/** Takes one ledger line back with an opposite one. A line is taken back at most once. */
+export async function takeBackLedgerLine(tx: Queryable, bench: Bench, id: string, note: string): Promise<void> {
+  const [line] = await tx.select().from(stockLedger).where(eq(stockLedger.id, id));
+  if (!line) throw new ChangedSince(note);
+  await appendLedger(tx, bench, {
+    lotId: line.lotId,
+    onHandDelta: -line.onHandDelta,
+    reservedDelta: -line.reservedDelta,
+    reason: 'undone',
+    needId: line.needId,
+    note,
+    undoesId: id,
+  });
+}
+
+/** Takes one change of stock back on its own, outside any donor's journal. */
+export function undoLedgerLine(bench: Bench, id: string): Promise<UndoOutcome> {
+  return orChangedSince(
+    bench.db.write(async (tx): Promise<UndoOutcome> => {
+      await takeBackLedgerLine(tx, bench, id, '');
+      return { kind: 'undone', says: 'the change of stock' };
+    }),
+  );
 }
 
 export type UndoOutcome =
@@ -142,8 +161,8 @@ export type UndoOutcome =
  * stand in the way: then nothing is touched.
  */
 export function undoEdit(bench: Bench, journalId: string): Promise<UndoOutcome> {
-  return bench.db
-    .write(async (tx): Promise<UndoOutcome> => {
+  return orChangedSince(
+    bench.db.write(async (tx): Promise<UndoOutcome> => {
       const [entry] = await tx.select().from(journal).where(eq(journal.id, journalId));
       if (!entry) return { kind: 'not-found' };
       if (entry.undoneMs !== null) return { kind: 'already-undone' };
@@ -151,30 +170,31 @@ export function undoEdit(bench: Bench, journalId: string): Promise<UndoOutcome> 
         await takeBack(tx, bench, change, entry.says);
       await tx.update(journal).set({ undoneMs: bench.now() }).where(eq(journal.id, journalId));
       return { kind: 'undone', says: entry.says };
-    })
-    .catch((error: unknown) => {
-      if (error instanceof ChangedSince || isConstraintFailure(error))
-        return { kind: 'changed-since', says: error instanceof Error ? error.message : '' };
-      throw error;
-    });
+    }),
+  );
+}
+
+/** A refusal by the database, or a row that changed since, stands in the way of an undo; other errors are bugs. */
+function orChangedSince(work: Promise<UndoOutcome>): Promise<UndoOutcome> {
+  return work.catch((error: unknown) => {
+    if (error instanceof ChangedSince || isConstraintFailure(error))
+      return { kind: 'changed-since', says: error instanceof Error ? error.message : '' };
+    throw error;
+  });
 }
 
 class ChangedSince extends Error {}
 
 async function takeBack(tx: Queryable, bench: Bench, change: Change, says: string): Promise<void> {
   if (change.op === 'ledger') {
-    await appendLedger(tx, bench, {
-      lotId: change.lotId,
-      onHandDelta: -change.onHandDelta,
-      reservedDelta: -change.reservedDelta,
-      reason: 'undone',
-      note: says,
-    });
+    await takeBackLedgerLine(tx, bench, change.id, says);
     return;
   }
   const now = await rowById(tx, change.table, change.id);
   if (!now) throw new ChangedSince(says);
   if (change.op === 'insert') {
+    // Other pieces may have joined a lot since it was begun; they must not vanish with it.
+    if (change.table === 'lots' && now.onHand !== 0) throw new ChangedSince(says);
     if ('deletedMs' in now) await writeRow(tx, change.table, change.id, { deletedMs: bench.now() });
     else await tx.delete(EDITABLE[change.table]).where(eq(EDITABLE[change.table].id, change.id));
     return;

@@ -4,8 +4,9 @@ import { demandedRange, type StockFilter } from '../../core/stock';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
 import { bins, builds, donors, lotRatings, lots, needs, parts, stockLedger } from '../schema';
-import { appendLedger } from './journal';
-import { ratingsOfLots, type Ratings } from './ratings';
+import { freshCode } from './codes';
+import { appendLedger, type Edit } from './journal';
+import { ratingRow, ratingsOfLots, type NewRating, type Ratings } from './ratings';
 
 export type Lot = typeof lots.$inferSelect;
 
@@ -171,11 +172,10 @@ export async function findLots(db: Queryable, codes: readonly string[]): Promise
   return codes.flatMap((code) => found.filter(({ lot }) => lot.code === code));
 }
 
-/** Every lot that could fill a filter, up to a limit, for matching in core. */
+/** Lots of a kind with stock left that carry the filter's words, whatever their ratings, for matching in core. */
 export async function candidateLots(db: Queryable, filter: StockFilter, limit: number): Promise<LotRow[]> {
-  const { demands, grade: _grade, ...open } = filter;
-  const met = await searchLots(db, { ...open, demands }, { page: 0, size: limit });
-  return [...met.rows];
+  const { rows } = await searchLots(db, { ...filter, demands: [] }, { page: 0, size: limit });
+  return [...rows];
 }
 
 export interface LedgerLine {
@@ -215,19 +215,70 @@ export async function ensureBin(tx: Queryable, bench: Bench, code: string): Prom
   return id;
 }
 
+/** A harvested piece as it goes into a drawer. */
+export interface HarvestedPiece {
+  readonly partId: string;
+  readonly ref: string;
+  readonly kind: Lot['kind'];
+  readonly subtype: string | null;
+  readonly technology: string | null;
+  readonly marking: string;
+  readonly package: string | null;
+  readonly typeId: string | null;
+  readonly grade: Grade | null;
+  readonly gradeReason: string;
+  readonly bin: string;
+  /** Ratings with the present one of each name last; earlier ones become its history. */
+  readonly ratings: readonly NewRating[];
+}
+
+/**
+ * Puts a piece into stock: it joins the lot of like parts of the same grade from the same donor in
+ * the same bin, if there is one with the same marking, or begins a lot.
+ * @returns the lot's code
+ */
+export async function stockPiece(edit: Edit, piece: HarvestedPiece): Promise<string> {
+  const { tx, bench, donorId } = edit;
+  const binId = await ensureBin(tx, bench, piece.bin);
+  const like = piece.marking === '' ? undefined : await likeLot(tx, donorId, binId, piece);
+  const note = `${piece.ref} taken from the board`;
+  const entry = { onHandDelta: 1, reservedDelta: 0, reason: 'harvested', note } as const;
+  if (like) {
+    await edit.ledger({ lotId: like.id, ...entry });
+    return like.code;
+  }
+  const { ref: _ref, bin: _bin, ratings, ...facts } = piece;
+  const code = await freshCode(tx, bench, 'lot');
+  const lotId = await edit.insert('lots', { code, binId, donorId, ...facts, createdMs: bench.now() });
+  for (const [index, rating] of ratings.entries()) {
+    const superseded = ratings.slice(index + 1).some(({ name }) => name === rating.name);
+    const now = bench.now();
+    await edit.insert('lotRatings', { lotId, ...ratingRow(rating, now), supersededMs: superseded ? now : null });
+  }
+  await edit.ledger({ lotId, ...entry });
+  return code;
+}
+
+async function likeLot(tx: Queryable, donorId: string, binId: string, piece: HarvestedPiece): Promise<Lot | undefined> {
+  const [lot] = await tx
+    .select()
+    .from(lots)
+    .where(
+      and(
+        eq(lots.donorId, donorId),
+        eq(lots.binId, binId),
+        eq(lots.kind, piece.kind),
+        eq(lots.marking, piece.marking),
+        piece.grade === null ? isNull(lots.grade) : eq(lots.grade, piece.grade),
+        isNull(lots.deletedMs),
+      ),
+    );
+  return lot;
+}
+
 /** Codes of bins, for completion. */
 export async function listBinCodes(db: Queryable): Promise<string[]> {
   return (await db.select({ code: bins.code }).from(bins).orderBy(bins.code).limit(500)).map(({ code }) => code);
-}
-
-/** A code that no lot has yet. */
-export async function freshCode(tx: Queryable, bench: Bench, owner: 'lot' | 'donor' | 'build'): Promise<string> {
-  const table = { lot: lots, donor: donors, build: builds }[owner];
-  for (;;) {
-    const code = bench.newCode(owner);
-    const [taken] = await tx.select({ id: table.id }).from(table).where(eq(table.code, code));
-    if (!taken) return code;
-  }
 }
 
 /** Totals for the heads of pages. */
@@ -244,7 +295,7 @@ export async function stockTotals(db: Queryable): Promise<{ lots: number; bins: 
 }
 
 /** Takes pieces out of a lot for a purpose outside builds. The database refuses more than is free. */
-export function takeFromLot(bench: Bench, of: { lotId: string; quantity: number; note: string }): Promise<void> {
+export function takeFromLot(bench: Bench, of: { lotId: string; quantity: number; note: string }): Promise<string> {
   return bench.db.write((tx) =>
     appendLedger(tx, bench, {
       lotId: of.lotId,

@@ -81,14 +81,12 @@ export async function ratingHistory(
   partId: string,
 ): Promise<(Evidenced & { name: RatingName; recordedMs: number; superseded: boolean })[]> {
   const rows = await db.select().from(partRatings).where(eq(partRatings.partId, partId)).orderBy(partRatings.id);
-  return rows
-    .reverse()
-    .map((row) => ({
-      ...evidenced(row),
-      name: row.name,
-      recordedMs: row.recordedMs,
-      superseded: row.supersededMs !== null,
-    }));
+  return rows.reverse().map((row) => ({
+    ...evidenced(row),
+    name: row.name,
+    recordedMs: row.recordedMs,
+    superseded: row.supersededMs !== null,
+  }));
 }
 
 type RatingRow = { name: RatingName; valueSi: number; source: Source; rule: string | null; confidence: number | null };

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { KindName, TestName } from '../../core/part';
+import type { StoreRole } from '../../core/safety';
 import type { StationName } from '../../core/station';
 import { createdMs, deletedMs, key, ratingColumns } from './columns';
 import { types } from './type';
@@ -88,7 +89,7 @@ export const stores = sqliteTable(
       .notNull()
       .references(() => donors.id),
     name: text('name').notNull(),
-    role: text('role').$type<'bulk' | 'filter' | 'other'>().notNull(),
+    role: text('role').$type<StoreRole>().notNull(),
     capacitanceF: real('capacitance_f').notNull(),
     ratedV: real('rated_v'),
     bleedOhm: real('bleed_ohm'),

@@ -81,6 +81,8 @@ export const stockLedger = sqliteTable(
       .notNull(),
     needId: text('need_id').references(() => needs.id),
     note: text('note').notNull().default(''),
+    /** The line that this one takes back; a line is taken back at most once. */
+    undoesId: text('undoes_id').unique(),
   },
   (t) => [index('stock_ledger_lot').on(t.lotId, t.id), index('stock_ledger_need').on(t.needId)],
 );

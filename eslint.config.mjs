@@ -1,0 +1,19 @@
+import next from 'eslint-config-next';
+import typescript from 'eslint-config-next/typescript';
+
+const config = [
+  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'src/db/migrations/**', 'data/**'] },
+  ...next,
+  ...typescript,
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      'no-console': 'error',
+      eqeqeq: 'error',
+    },
+  },
+];
+
+export default config;

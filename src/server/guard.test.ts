@@ -1,0 +1,22 @@
+import { BODY_LIMIT, guardRequest, securityHeaders } from './guard';
+
+test.each`
+  host                        | length            | allowed           | status       | why
+  ${'127.0.0.1:3000'}         | ${null}           | ${undefined}      | ${undefined} | ${'this machine'}
+  ${'localhost:3000'}         | ${'100'}          | ${undefined}      | ${undefined} | ${'this machine by name'}
+  ${'[::1]:3000'}             | ${null}           | ${undefined}      | ${undefined} | ${'this machine, IPv6'}
+  ${'barn.example:3000'}      | ${null}           | ${undefined}      | ${421}       | ${'a foreign name'}
+  ${'barn.example:3000'}      | ${null}           | ${'barn.example'} | ${undefined} | ${'a name that was allowed'}
+  ${'localhost.evil.example'} | ${null}           | ${undefined}      | ${421}       | ${'a name that begins alike'}
+  ${null}                     | ${null}           | ${undefined}      | ${421}       | ${'no name at all'}
+  ${'127.0.0.1'}              | ${BODY_LIMIT + 1} | ${undefined}      | ${413}       | ${'too large'}
+`('$host with $length bytes: $status ($why)', ({ host, length, allowed, status }) => {
+  expect(guardRequest({ host, contentLength: length, allowedHosts: allowed })?.status).toBe(status);
+});
+
+test('scripts need the nonce, and nothing may frame the pages', () => {
+  const policy = securityHeaders('abc', false)['content-security-policy'];
+  expect(policy).toContain("script-src 'self' 'nonce-abc' 'strict-dynamic'");
+  expect(policy).not.toContain('unsafe-eval');
+  expect(policy).toContain("frame-ancestors 'none'");
+});

@@ -1,0 +1,59 @@
+/** Largest request body in bytes. */
+export const BODY_LIMIT = 1024 * 1024;
+
+const LOCAL_NAMES = ['127.0.0.1', 'localhost', '[::1]'];
+
+/**
+ * Why a request is refused, if it is: a Host header that names another machine (a web page elsewhere
+ * that points its own name at this one), or a body over the limit.
+ * @param allowedHosts further names, separated by commas, for a bench that serves a club's network
+ */
+export function guardRequest(of: {
+  host: string | null;
+  contentLength: string | null;
+  allowedHosts: string | undefined;
+}): { status: number; text: string } | undefined {
+  const name = (of.host ?? '').replace(/:\d+$/, '').toLowerCase();
+  const allowed = [
+    ...LOCAL_NAMES,
+    ...(of.allowedHosts ?? '').split(',').map((host) => host.trim().toLowerCase()),
+  ].filter((host) => host !== '');
+  if (!allowed.includes(name))
+    return {
+      status: 421,
+      text: `Zorvek does not answer for “${name}”. Open it by 127.0.0.1, or name the host in ZORVEK_ALLOWED_HOSTS.`,
+    };
+  if (Number(of.contentLength ?? 0) > BODY_LIMIT)
+    return {
+      status: 413,
+      text: `That is more than ${BODY_LIMIT / 1024 / 1024} MB at once. Send it in smaller pieces.`,
+    };
+  return undefined;
+}
+
+/** Headers of every answer. Scripts and style sheets run only from this server or with the answer's nonce. */
+export function securityHeaders(nonce: string, development: boolean) {
+  const policy = [
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development ? " 'unsafe-eval'" : ''}`,
+    `style-src 'self' 'nonce-${nonce}'${development ? " 'unsafe-inline'" : ''}`,
+    "style-src-attr 'unsafe-inline'",
+    "img-src 'self' data: blob:",
+    "font-src 'self'",
+    `connect-src 'self'${development ? ' ws:' : ''}`,
+    "worker-src 'self' blob:",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ];
+  return {
+    'content-security-policy': policy.join('; '),
+    'x-content-type-options': 'nosniff',
+    'x-frame-options': 'DENY',
+    'referrer-policy': 'no-referrer',
+    'cross-origin-opener-policy': 'same-origin',
+    'cross-origin-resource-policy': 'same-origin',
+    'permissions-policy': 'camera=(self), microphone=(), geolocation=(), serial=(self)',
+  } as const;
+}

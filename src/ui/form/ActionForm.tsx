@@ -1,0 +1,86 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { createContext, use, useId, useRef, useState, useTransition, type FormEvent, type ReactNode } from 'react';
+import { useNotice } from '../feedback/Notices';
+import type { FormAction, FormOutcome, FormProblem } from './outcome';
+
+interface FormState {
+  readonly problems: readonly FormProblem[];
+  readonly pending: boolean;
+  readonly formId: string;
+}
+
+const FormContext = createContext<FormState>({ problems: [], pending: false, formId: '' });
+
+/** The problem of one field of the surrounding form, and the id that ties its message to it. */
+export function useField(name: string) {
+  const { problems, pending, formId } = use(FormContext);
+  const id = `${formId}-${name}`;
+  return { id, messageId: `${id}-says`, pending, problem: problems.find(({ field }) => field === name)?.message };
+}
+
+/**
+ * A form that keeps what was typed when the server refuses it, names the problem beside its field
+ * and moves the focus there. Fields are cleared only after success, and only when asked to.
+ */
+export function ActionForm({
+  action,
+  children,
+  className,
+  clearAfter = false,
+  label,
+}: {
+  action: FormAction;
+  children: ReactNode;
+  className?: string;
+  clearAfter?: boolean;
+  label: string;
+}) {
+  const formId = useId();
+  const form = useRef<HTMLFormElement>(null);
+  const router = useRouter();
+  const notify = useNotice();
+  const [pending, start] = useTransition();
+  const [problems, setProblems] = useState<readonly FormProblem[]>([]);
+  const [round, setRound] = useState(0);
+
+  function submit(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const submitter = (event.nativeEvent as SubmitEvent).submitter;
+    const data = new FormData(event.currentTarget, submitter);
+    start(async () => {
+      const outcome = await action(data).catch((): FormOutcome => ({
+        ok: false,
+        problems: [{ message: 'The server did not answer. Nothing was lost here; try again.' }],
+      }));
+      if (!outcome.ok) {
+        setProblems(outcome.problems);
+        const first = outcome.problems.find(({ field }) => field !== undefined)?.field;
+        if (first) form.current?.querySelector<HTMLElement>(`[name="${CSS.escape(first)}"]`)?.focus();
+        return;
+      }
+      setProblems([]);
+      if (clearAfter) setRound((count) => count + 1);
+      if (outcome.says) notify({ says: outcome.says, ...(outcome.undo ? { undo: outcome.undo } : {}) });
+      if (outcome.goto) router.push(outcome.goto);
+      else router.refresh();
+    });
+  }
+
+  const general = problems.filter(({ field }) => field === undefined);
+  return (
+    <FormContext value={{ problems, pending, formId }}>
+      <form ref={form} onSubmit={submit} aria-label={label} className={className} noValidate>
+        <fieldset key={round} disabled={pending} className="contents">
+          {children}
+        </fieldset>
+        {general.map(({ message }) => (
+          <p key={message} role="alert" className="col-span-full text-[12.5px] text-stop">
+            {message}
+          </p>
+        ))}
+      </form>
+    </FormContext>
+  );
+}

@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import { parseQuantity, problemText, type Quantity, type Unit } from '../../core/quantity';
+import type { FormProblem } from './outcome';
+
+/** A text field, trimmed; the message stands for a blank one. */
+export function requiredText(message: string, longest = 200) {
+  return z.string().trim().min(1, message).max(longest, `At most ${longest} characters, please.`);
+}
+
+/** A text field that may be blank. */
+export function freeText(longest = 2000) {
+  return z.string().trim().max(longest, `At most ${longest} characters, please.`).default('');
+}
+
+/** A field in engineering shorthand; blank is refused. */
+export function requiredQuantity(unit: Unit) {
+  return z.string().transform((text, context): Quantity => read(text, unit, context));
+}
+
+/** A field in engineering shorthand; blank is missing, never 0. */
+export function optionalQuantity(unit: Unit) {
+  return z
+    .string()
+    .default('')
+    .transform((text, context): Quantity | undefined => (text.trim() === '' ? undefined : read(text, unit, context)));
+}
+
+/** A whole number from 1 up. */
+export function pieces(most = 100000) {
+  return z.string().transform((text, context): number => {
+    const value = Number(text.trim());
+    if (text.trim() !== '' && Number.isInteger(value) && value >= 1 && value <= most) return value;
+    context.addIssue({
+      code: 'custom',
+      message: `“${text.trim()}” is not a number of pieces. Write a whole number from 1 to ${most}.`,
+    });
+    return z.NEVER;
+  });
+}
+
+/** A box that is ticked or not. */
+export const tick = z
+  .string()
+  .optional()
+  .transform((value) => value !== undefined);
+
+function read(text: string, unit: Unit, context: z.RefinementCtx): Quantity {
+  const parsed = parseQuantity(text, unit);
+  if (parsed.ok) return parsed.quantity;
+  context.addIssue({ code: 'custom', message: problemText(parsed.problem) });
+  return z.NEVER;
+}
+
+/** A form held against its schema: the values, or a problem for each field that was refused. */
+export function readForm<T extends z.ZodType>(
+  schema: T,
+  data: FormData,
+): { ok: true; values: z.output<T> } | { ok: false; problems: FormProblem[] } {
+  const fields = Object.fromEntries(
+    [...data].filter((entry): entry is [string, string] => typeof entry[1] === 'string'),
+  );
+  const parsed = schema.safeParse(fields);
+  if (parsed.success) return { ok: true, values: parsed.data };
+  return {
+    ok: false,
+    problems: parsed.error.issues.map(({ path, message }) =>
+      path.length ? { field: path.map(String).join('.'), message } : { message },
+    ),
+  };
+}

@@ -1,0 +1,212 @@
+'use client';
+
+import { useState, type ReactNode } from 'react';
+import { formatQuantity, parseQuantity, problemText, type Unit } from '../../core/quantity';
+import { useField } from './ActionForm';
+
+interface FieldProps {
+  readonly name: string;
+  readonly label: string;
+  readonly defaultValue?: string | undefined;
+  readonly hint?: string | undefined;
+  readonly placeholder?: string | undefined;
+  readonly className?: string | undefined;
+}
+
+function Field({
+  name,
+  label,
+  says,
+  problem,
+  mono,
+  className,
+  children,
+}: {
+  name: string;
+  label: string;
+  says?: ReactNode;
+  problem?: string | undefined;
+  mono?: boolean;
+  className?: string | undefined;
+  children: ReactNode;
+}) {
+  const { id, messageId } = useField(name);
+  return (
+    <div
+      className={`field ${className ?? ''}`}
+      data-problem={problem ? '' : undefined}
+      data-mono={mono ? '' : undefined}
+    >
+      <label htmlFor={id}>{label}</label>
+      {children}
+      <p id={messageId} role={problem ? 'alert' : undefined}>
+        {problem ?? says}
+      </p>
+    </div>
+  );
+}
+
+/** A line of text. */
+export function TextField({
+  name,
+  label,
+  defaultValue = '',
+  hint,
+  placeholder,
+  className,
+  mono,
+}: FieldProps & { mono?: boolean }) {
+  const { id, messageId, problem } = useField(name);
+  return (
+    <Field name={name} label={label} says={hint} problem={problem} {...(mono ? { mono } : {})} className={className}>
+      <input
+        id={id}
+        name={name}
+        defaultValue={defaultValue}
+        placeholder={placeholder}
+        aria-describedby={messageId}
+        aria-invalid={problem ? true : undefined}
+        autoComplete="off"
+      />
+    </Field>
+  );
+}
+
+/** Several lines of text; reports each change when asked to. */
+export function TextArea({
+  name,
+  label,
+  defaultValue = '',
+  hint,
+  placeholder,
+  className,
+  rows = 3,
+  onText,
+}: FieldProps & { rows?: number; onText?: (text: string) => void }) {
+  const { id, messageId, problem } = useField(name);
+  return (
+    <Field name={name} label={label} says={hint} problem={problem} mono className={className}>
+      <textarea
+        id={id}
+        name={name}
+        rows={rows}
+        defaultValue={defaultValue}
+        placeholder={placeholder}
+        aria-describedby={messageId}
+        aria-invalid={problem ? true : undefined}
+        onChange={(event) => onText?.(event.target.value)}
+      />
+    </Field>
+  );
+}
+
+/** One of a few choices. */
+export function SelectField({
+  name,
+  label,
+  defaultValue,
+  hint,
+  className,
+  options,
+}: FieldProps & { options: readonly { value: string; label: string }[] }) {
+  const { id, messageId, problem } = useField(name);
+  return (
+    <Field name={name} label={label} says={hint} problem={problem} className={className}>
+      <select id={id} name={name} defaultValue={defaultValue} aria-describedby={messageId}>
+        {options.map((option) => (
+          <option key={option.value} value={option.value}>
+            {option.label}
+          </option>
+        ))}
+      </select>
+    </Field>
+  );
+}
+
+/**
+ * A quantity in engineering shorthand. It says what it understood while a person types, keeps the
+ * text as typed, and puts a refusal in its place.
+ */
+export function QuantityField({
+  name,
+  label,
+  unit,
+  defaultValue = '',
+  hint,
+  placeholder,
+  className,
+  openWord,
+  onValue,
+}: FieldProps & { unit: Unit; openWord?: boolean; onValue?: (value: number | undefined) => void }) {
+  const { id, messageId, problem } = useField(name);
+  const [text, setText] = useState(defaultValue);
+  const [left, setLeft] = useState(false);
+  const open = openWord === true && /^(ol|open|inf)$/i.test(text.trim());
+  const parsed = text.trim() === '' || open ? undefined : parseQuantity(text, unit);
+  const understood = open
+    ? 'open, over range'
+    : parsed?.ok
+      ? `${formatQuantity(parsed.quantity.value, unit, { digits: 4 })}${parsed.quantity.unusual ? ', unusually much: is the unit right?' : ''}`
+      : undefined;
+  const refused = parsed && !parsed.ok && left ? problemText(parsed.problem) : undefined;
+  return (
+    <Field
+      name={name}
+      label={label}
+      says={understood ?? hint}
+      problem={refused ?? (understood ? undefined : problem)}
+      mono
+      className={className}
+    >
+      <input
+        id={id}
+        name={name}
+        value={text}
+        placeholder={placeholder}
+        inputMode="text"
+        autoComplete="off"
+        autoCapitalize="off"
+        spellCheck={false}
+        aria-describedby={messageId}
+        aria-invalid={(refused ?? problem) ? true : undefined}
+        onChange={(event) => {
+          setText(event.target.value);
+          const now = parseQuantity(event.target.value, unit);
+          onValue?.(now.ok ? now.quantity.value : undefined);
+        }}
+        onBlur={() => setLeft(true)}
+      />
+    </Field>
+  );
+}
+
+/** A yes or no. */
+export function CheckField({ name, label, defaultChecked }: { name: string; label: string; defaultChecked?: boolean }) {
+  const { id } = useField(name);
+  return (
+    <label htmlFor={id} className="flex min-h-[34px] items-center gap-2 text-[13px]">
+      <input id={id} type="checkbox" name={name} defaultChecked={defaultChecked} className="size-4 accent-ochre" />
+      {label}
+    </label>
+  );
+}
+
+/** The button that sends a form. */
+export function SubmitButton({
+  children,
+  tone,
+  name,
+  value,
+}: {
+  children: ReactNode;
+  tone?: 'next' | 'quiet' | 'stop';
+  name?: string;
+  value?: string;
+}) {
+  const { pending } = useField('submit');
+  return (
+    <button type="submit" className="btn" data-tone={tone} disabled={pending} name={name} value={value}>
+      {children}
+    </button>
+  );
+}

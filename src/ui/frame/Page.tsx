@@ -1,0 +1,59 @@
+import type { ReactNode } from 'react';
+
+/** A sheet: a head, evidence and judgement side by side, and a line at the foot. */
+export function Page({
+  head,
+  children,
+  judgement,
+  foot,
+}: {
+  head: ReactNode;
+  children: ReactNode;
+  judgement?: ReactNode;
+  foot?: ReactNode;
+}) {
+  return (
+    <main className="page">
+      {head}
+      {judgement ? (
+        <div className="halves">
+          <div className="evidence" tabIndex={0} role="region" aria-label="Evidence">
+            {children}
+          </div>
+          {judgement}
+        </div>
+      ) : (
+        <div className="evidence" tabIndex={0} role="region" aria-label="Evidence">
+          {children}
+        </div>
+      )}
+      {foot ?? <span />}
+    </main>
+  );
+}
+
+/** The head of a page that is not about one thing: its name, a line about it, and its actions. */
+export function PageHead({
+  title,
+  says,
+  actions,
+  children,
+}: {
+  title: string;
+  says?: ReactNode;
+  actions?: ReactNode;
+  children?: ReactNode;
+}) {
+  return (
+    <header className="border-b border-rule px-[22px] pt-3.5 pb-3 max-[899px]:px-4">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+        <div className="flex-none">
+          <h1 className="text-[21px] leading-tight font-semibold tracking-[-0.01em]">{title}</h1>
+          {says && <p className="mt-0.5 text-[12px] text-ink-2">{says}</p>}
+        </div>
+        {children && <div className="min-w-0 flex-1">{children}</div>}
+        {actions && <div className="ml-auto flex flex-none gap-2">{actions}</div>}
+      </div>
+    </header>
+  );
+}

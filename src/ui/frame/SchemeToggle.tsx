@@ -1,0 +1,29 @@
+'use client';
+
+import { useState } from 'react';
+
+const SCHEMES = ['auto', 'light', 'dark'] as const;
+export type Scheme = (typeof SCHEMES)[number];
+
+/** Goes round the schemes and remembers the choice in a cookie, so that the next page comes in it at once. */
+export function SchemeToggle({ initial }: { initial: Scheme }) {
+  const [scheme, setScheme] = useState(initial);
+  function turn() {
+    const next = SCHEMES[(SCHEMES.indexOf(scheme) + 1) % SCHEMES.length] ?? 'auto';
+    document.documentElement.dataset.scheme = next;
+    document.cookie = `scheme=${next}; path=/; max-age=31536000; samesite=strict`;
+    setScheme(next);
+  }
+  return (
+    <button
+      type="button"
+      onClick={turn}
+      className="min-h-9 pr-2 text-left text-[11.5px] leading-tight text-ink-2 hover:text-ink"
+      aria-label={`Colour scheme: ${scheme}. Change`}
+    >
+      light:
+      <br />
+      {scheme === 'light' ? 'day' : scheme === 'dark' ? 'lamp' : 'as system'}
+    </button>
+  );
+}

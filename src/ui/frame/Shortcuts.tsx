@@ -1,0 +1,97 @@
+'use client';
+
+import { Dialog } from 'radix-ui';
+import { useRouter } from 'next/navigation';
+import { createContext, use, useEffect, useState, type ReactNode } from 'react';
+
+export interface Shortcut {
+  /** One character as `KeyboardEvent.key` gives it. */
+  readonly key: string;
+  readonly label: string;
+  /** Where it leads, or the id of the element it puts the focus on. */
+  readonly href?: string;
+  readonly focus?: string;
+}
+
+interface Registry {
+  add(shortcuts: readonly Shortcut[]): () => void;
+}
+
+const ShortcutContext = createContext<Registry>({ add: () => () => undefined });
+
+/** Listens for the keys that the present screen registered; `?` shows them. Keys typed into a field are left alone. */
+export function ShortcutRoot({ children }: { children: ReactNode }) {
+  const [sets, setSets] = useState<readonly (readonly Shortcut[])[]>([]);
+  const [open, setOpen] = useState(false);
+  const [registry] = useState<Registry>(() => ({
+    add(shortcuts) {
+      setSets((present) => [...present, shortcuts]);
+      return () => setSets((present) => present.filter((set) => set !== shortcuts));
+    },
+  }));
+  const router = useRouter();
+  const shortcuts = sets.flat();
+
+  useEffect(() => {
+    function onKey(event: KeyboardEvent) {
+      const target = event.target as HTMLElement;
+      if (
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        target.closest('input, textarea, select, [role=alertdialog]')
+      )
+        return;
+      if (event.key === '?') {
+        event.preventDefault();
+        setOpen(true);
+        return;
+      }
+      const found = sets.flat().find(({ key }) => key === event.key);
+      if (!found) return;
+      event.preventDefault();
+      if (found.href) router.push(found.href);
+      if (found.focus) document.getElementById(found.focus)?.focus();
+    }
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, [sets, router]);
+
+  return (
+    <ShortcutContext value={registry}>
+      {children}
+      <Dialog.Root open={open} onOpenChange={setOpen}>
+        <Dialog.Portal>
+          <Dialog.Overlay className="fixed inset-0 z-50 bg-black/40" />
+          <Dialog.Content
+            aria-describedby={undefined}
+            className="fixed top-1/2 left-1/2 z-50 max-h-[86dvh] w-[min(560px,calc(100vw-32px))] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-[5px] border border-ink bg-lift p-5"
+          >
+            <Dialog.Title className="text-[18px] font-semibold">Keys of this screen</Dialog.Title>
+            <dl className="dotted mt-3 text-[13.5px]">
+              {[...shortcuts, { key: '?', label: 'show this' }, { key: 'Esc', label: 'leave a field or close' }].map(
+                ({ key, label }) => (
+                  <div key={key + label} className="grid grid-cols-[64px_1fr] gap-3 py-1.5">
+                    <dt>
+                      <kbd>{key}</kbd>
+                    </dt>
+                    <dd>{label}</dd>
+                  </div>
+                ),
+              )}
+            </dl>
+            <Dialog.Close className="btn mt-4">Close</Dialog.Close>
+          </Dialog.Content>
+        </Dialog.Portal>
+      </Dialog.Root>
+    </ShortcutContext>
+  );
+}
+
+/** Registers the keys of a screen for as long as it is shown. Pass a list that keeps its identity. */
+export function Shortcuts({ keys }: { keys: readonly Shortcut[] }) {
+  const { add } = use(ShortcutContext);
+  const text = JSON.stringify(keys);
+  useEffect(() => add(JSON.parse(text) as Shortcut[]), [add, text]);
+  return null;
+}

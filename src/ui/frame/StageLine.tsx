@@ -1,0 +1,53 @@
+import Link from 'next/link';
+
+export interface Stage {
+  readonly id: string;
+  readonly label: string;
+  readonly says: string;
+  readonly state: string;
+  readonly href: string;
+}
+
+const STATE_WORD: Readonly<Record<string, string>> = {
+  untouched: 'not begun',
+  'in-hand': 'in hand',
+  done: 'done',
+  blocked: 'not safe',
+};
+
+/** A bus with a joint for each stage of the work; a hatched square where something is not safe. */
+export function StageLine({ label, stages, current }: { label: string; stages: readonly Stage[]; current: string }) {
+  return (
+    <nav aria-label={label} className="line">
+      {stages.map(({ id, label: name, says, state, href }) => (
+        <Link
+          key={id}
+          href={href}
+          prefetch={false}
+          className="joint"
+          data-state={state}
+          aria-current={id === current ? 'step' : undefined}
+          aria-label={`${name}: ${STATE_WORD[state] ?? state}, ${says}`}
+        >
+          <i />
+          {name}
+          <em>{says}</em>
+        </Link>
+      ))}
+    </nav>
+  );
+}
+
+/** The same line in small, for a row of a list. */
+export function SmallStageLine({ stages }: { stages: readonly Pick<Stage, 'id' | 'label' | 'state'>[] }) {
+  const words = stages.map(({ label, state }) => `${label} ${STATE_WORD[state] ?? state}`).join(', ');
+  return (
+    <div className="line w-[200px]" data-small="" role="img" aria-label={words}>
+      {stages.map(({ id, state }) => (
+        <span key={id} className="joint" data-state={state}>
+          <i />
+        </span>
+      ))}
+    </div>
+  );
+}

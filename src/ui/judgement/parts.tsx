@@ -1,0 +1,63 @@
+import type { ReactNode } from 'react';
+import { WeightMark, type Weight } from '../value/marks';
+
+/** The answer in large plain words. */
+export function Claim({ label, children, tone }: { label: string; children: ReactNode; tone?: 'stop' }) {
+  return (
+    <div>
+      <h2 className="label mb-1">{label}</h2>
+      <p className={`say ${tone === 'stop' ? 'text-stop' : ''}`}>{children}</p>
+    </div>
+  );
+}
+
+/** A titled passage of the judgement. */
+export function Section({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <section>
+      <h2 className="label mb-1">{label}</h2>
+      <div className="text-[13.5px] leading-[1.55]">{children}</div>
+    </section>
+  );
+}
+
+/** The one thing to do next. */
+export function Next({
+  label = 'Next',
+  children,
+  actions,
+}: {
+  label?: string;
+  children: ReactNode;
+  actions?: ReactNode;
+}) {
+  return (
+    <section className="next">
+      <h2 className="label mb-1">{label}</h2>
+      <p className="text-[15.5px] leading-snug font-medium">{children}</p>
+      {actions && <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-2 text-[13px]">{actions}</div>}
+    </section>
+  );
+}
+
+/** Reasons with their weights. */
+export function Findings({ items }: { items: readonly { weight: Weight; word?: string; text: string }[] }) {
+  return (
+    <ul className="border-t border-rule">
+      {items.map(({ weight, word, text }) => (
+        <li
+          key={text}
+          className="grid grid-cols-[84px_1fr] gap-2.5 border-b border-rule py-1.5 text-[13px] leading-snug"
+        >
+          <WeightMark weight={weight} {...(word ? { word } : {})} />
+          <span>{text}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** A caution at the foot of a judgement. */
+export function Caution({ children }: { children: ReactNode }) {
+  return <p className="mt-auto pt-2 text-[12px] leading-normal text-ink-2">{children}</p>;
+}
