@@ -1,3 +1,4 @@
+export { describeOutput, describePlate } from './describePlate';
 export {
   judgeNameplate,
   outputPower,

@@ -1,4 +1,4 @@
-import { judgeNameplate, minimumEfficiency, parseNameplate } from '.';
+import { describePlate, judgeNameplate, minimumEfficiency, parseNameplate } from '.';
 
 const near = (value: number | undefined, expected: number, share = 0.005) =>
   expect(Math.abs((value ?? NaN) / expected - 1)).toBeLessThan(share);
@@ -93,4 +93,14 @@ test.each`
   ${'IV'} | ${24} | ${12} | ${2}    | ${78.6}
 `('mark $level at $watts W promises $percent %', ({ level, watts, volts, amperes, percent }) => {
   expect(minimumEfficiency({ level, power: watts, voltage: volts, current: amperes }) * 100).toBeCloseTo(percent, 0);
+});
+
+test.each`
+  text                                              | words
+  ${'INPUT 100-240V~ 50/60Hz 1.5A OUTPUT 24V 2.5A'} | ${'100–240 V~ 1.5 A to 24 V 2.5 A'}
+  ${'INPUT 230V~ OUTPUT +12V 3A -12V 0.5A'}         | ${'230 V~ to 12 V 3 A, −12 V 500 mA'}
+  ${'OUTPUT 5V 3A or 9V 2A'}                        | ${'5 V 3 A or 9 V 2 A'}
+  ${'no figures at all'}                            | ${''}
+`('“$text” in a few words: $words', ({ text, words }) => {
+  expect(describePlate(parseNameplate(text)).replace(/\u00a0/g, ' ')).toBe(words);
 });

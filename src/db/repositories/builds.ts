@@ -113,13 +113,15 @@ export async function insertBuild(tx: Queryable, bench: Bench, of: { title: stri
   return { ...build, deletedMs: null };
 }
 
-/** Adds a need to a build. */
+/** Adds a need to a build. Returns its id. */
 export async function insertNeed(
   tx: Queryable,
   bench: Bench,
   of: { buildId: string; role: string; filter: string; quantity: number },
-): Promise<void> {
-  await tx.insert(needs).values({ id: bench.newKey(), ...of, createdMs: bench.now() });
+): Promise<string> {
+  const id = bench.newKey();
+  await tx.insert(needs).values({ id, ...of, createdMs: bench.now() });
+  return id;
 }
 
 /** Strikes a need out, or puts it back. */

@@ -125,10 +125,10 @@ export async function appendLedger(tx: Queryable, bench: Bench, entry: LedgerEnt
   return id;
 }
 
-/** Takes one ledger line back with an opposite one. A line is taken back at most once. */
-export async function takeBackLedgerLine(tx: Queryable, bench: Bench, id: string, note: string): Promise<void> {
+/** Takes one ledger line back with an opposite one, if there is such a line. A line is taken back at most once. */
+async function takeBackLedgerLine(tx: Queryable, bench: Bench, id: string, note: string): Promise<boolean> {
   const [line] = await tx.select().from(stockLedger).where(eq(stockLedger.id, id));
-  if (!line) throw new ChangedSince(note);
+  if (!line) return false;
   await appendLedger(tx, bench, {
     lotId: line.lotId,
     onHandDelta: -line.onHandDelta,
@@ -138,16 +138,7 @@ export async function takeBackLedgerLine(tx: Queryable, bench: Bench, id: string
     note,
     undoesId: id,
   });
-}
-
-/** Takes one change of stock back on its own, outside any donor's journal. */
-export function undoLedgerLine(bench: Bench, id: string): Promise<UndoOutcome> {
-  return orChangedSince(
-    bench.db.write(async (tx): Promise<UndoOutcome> => {
-      await takeBackLedgerLine(tx, bench, id, '');
-      return { kind: 'undone', says: 'the change of stock' };
-    }),
-  );
+  return true;
 }
 
 export type UndoOutcome =
@@ -157,18 +148,21 @@ export type UndoOutcome =
   | { readonly kind: 'changed-since'; readonly says: string };
 
 /**
- * Takes one journal entry back, whole or not at all. Rows that something else has changed since
- * stand in the way: then nothing is touched.
+ * Takes one journal entry, or one ledger line written outside a journal, back: whole or not at all.
+ * Rows that something else has changed since stand in the way: then nothing is touched.
  */
-export function undoEdit(bench: Bench, journalId: string): Promise<UndoOutcome> {
+export function undoEdit(bench: Bench, id: string): Promise<UndoOutcome> {
   return orChangedSince(
     bench.db.write(async (tx): Promise<UndoOutcome> => {
-      const [entry] = await tx.select().from(journal).where(eq(journal.id, journalId));
-      if (!entry) return { kind: 'not-found' };
+      const [entry] = await tx.select().from(journal).where(eq(journal.id, id));
+      if (!entry)
+        return (await takeBackLedgerLine(tx, bench, id, ''))
+          ? { kind: 'undone', says: 'the change of stock.' }
+          : { kind: 'not-found' };
       if (entry.undoneMs !== null) return { kind: 'already-undone' };
       for (const change of (JSON.parse(entry.changes) as Change[]).reverse())
         await takeBack(tx, bench, change, entry.says);
-      await tx.update(journal).set({ undoneMs: bench.now() }).where(eq(journal.id, journalId));
+      await tx.update(journal).set({ undoneMs: bench.now() }).where(eq(journal.id, id));
       return { kind: 'undone', says: entry.says };
     }),
   );

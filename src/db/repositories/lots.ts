@@ -1,12 +1,12 @@
 import { and, asc, count, desc, eq, exists, gt, inArray, isNull, like, or, sql, type SQL } from 'drizzle-orm';
 import type { Grade } from '../../core/measure';
-import { demandedRange, type StockFilter } from '../../core/stock';
+import type { StockFilter } from '../../core/stock';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
 import { bins, builds, donors, lotRatings, lots, needs, parts, stockLedger } from '../schema';
 import { freshCode } from './codes';
 import { appendLedger, type Edit } from './journal';
-import { ratingRow, ratingsOfLots, type NewRating, type Ratings } from './ratings';
+import { demandWhere, ratingRow, ratingsOfLots, type NewRating, type Ratings } from './ratings';
 
 export type Lot = typeof lots.$inferSelect;
 
@@ -107,23 +107,9 @@ function whereOf(db: Queryable, filter: StockFilter): SQL | undefined {
             ),
         )
       : undefined,
-    ...filter.demands.map((demand) => {
-      const { low, high } = demandedRange(demand);
-      return inArray(
-        lots.id,
-        db
-          .select({ id: lotRatings.lotId })
-          .from(lotRatings)
-          .where(
-            and(
-              eq(lotRatings.name, demand.rating),
-              isNull(lotRatings.supersededMs),
-              low === -Infinity ? undefined : sql`${lotRatings.valueSi} >= ${low}`,
-              high === Infinity ? undefined : sql`${lotRatings.valueSi} <= ${high}`,
-            ),
-          ),
-      );
-    }),
+    ...filter.demands.map((demand) =>
+      inArray(lots.id, db.select({ id: lotRatings.lotId }).from(lotRatings).where(demandWhere(lotRatings, demand))),
+    ),
     ...filter.words.map((word) =>
       or(
         ...[lots.marking, lots.package, lots.code].map((column) => like(column, `%${word}%`)),
@@ -176,6 +162,19 @@ export async function findLots(db: Queryable, codes: readonly string[]): Promise
 export async function candidateLots(db: Queryable, filter: StockFilter, limit: number): Promise<LotRow[]> {
   const { rows } = await searchLots(db, { ...filter, demands: [] }, { page: 0, size: limit });
   return [...rows];
+}
+
+/** The lots that came from a donor, newest first. */
+export async function lotsOfDonor(db: Queryable, donorId: string): Promise<LotRow[]> {
+  const ids = await db
+    .select({ id: lots.id })
+    .from(lots)
+    .where(and(eq(lots.donorId, donorId), isNull(lots.deletedMs)))
+    .orderBy(desc(lots.id));
+  return lotRows(
+    db,
+    ids.map(({ id }) => id),
+  );
 }
 
 export interface LedgerLine {
@@ -292,6 +291,14 @@ export async function stockTotals(db: Queryable): Promise<{ lots: number; bins: 
     .from(lots)
     .where(and(isNull(lots.deletedMs), gt(lots.onHand, 0)));
   return { lots: row?.lots ?? 0, bins: Number(row?.bins ?? 0), pieces: Number(row?.pieces ?? 0) };
+}
+
+/** Puts a lot into another bin. */
+export function moveLot(bench: Bench, of: { lotId: string; bin: string }): Promise<void> {
+  return bench.db.write(async (tx) => {
+    const binId = await ensureBin(tx, bench, of.bin);
+    await tx.update(lots).set({ binId }).where(eq(lots.id, of.lotId));
+  });
 }
 
 /** Takes pieces out of a lot for a purpose outside builds. The database refuses more than is free. */

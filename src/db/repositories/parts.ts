@@ -1,12 +1,13 @@
-import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, like, or } from 'drizzle-orm';
 import type { Source } from '../../core/evidence';
 import type { Measured } from '../../core/measure';
 import type { KindName, RatingName, TestName } from '../../core/part';
+import type { StockFilter } from '../../core/stock';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
-import { measurements, parts, typeRatings, types } from '../schema';
+import { donors, measurements, partRatings, parts, typeRatings, types } from '../schema';
 import type { Edit } from './journal';
-import { ratingRow, ratingsOfParts, type NewRating, type Ratings } from './ratings';
+import { demandWhere, ratingRow, ratingsOfParts, type NewRating, type Ratings } from './ratings';
 
 export type Part = typeof parts.$inferSelect;
 
@@ -76,6 +77,44 @@ async function withDetails(db: Queryable, rows: readonly Part[]): Promise<PartRe
         values: fromStored(row.measured),
       })),
   }));
+}
+
+/** Parts still on boards that meet a filter at face value, with the donor they sit in. */
+export async function searchPartsOnBoards(
+  db: Queryable,
+  filter: StockFilter,
+  limit: number,
+): Promise<{ part: Part; donorCode: string; ratings: Ratings }[]> {
+  const rows = await db
+    .select({ part: parts, donorCode: donors.code })
+    .from(parts)
+    .innerJoin(donors, eq(donors.id, parts.donorId))
+    .where(
+      and(
+        eq(parts.state, 'on-board'),
+        isNull(parts.deletedMs),
+        isNull(donors.deletedMs),
+        filter.kind ? eq(parts.kind, filter.kind) : undefined,
+        filter.package ? eq(parts.package, filter.package) : undefined,
+        filter.donor ? like(donors.code, `${filter.donor}%`) : undefined,
+        ...filter.demands.map((demand) =>
+          inArray(
+            parts.id,
+            db.select({ id: partRatings.partId }).from(partRatings).where(demandWhere(partRatings, demand)),
+          ),
+        ),
+        ...filter.words.map((word) =>
+          or(like(parts.marking, `%${word}%`), eq(parts.subtype, word), eq(parts.technology, word)),
+        ),
+      ),
+    )
+    .orderBy(desc(parts.id))
+    .limit(limit);
+  const ratings = await ratingsOfParts(
+    db,
+    rows.map(({ part }) => part.id),
+  );
+  return rows.map((row) => ({ ...row, ratings: ratings.get(row.part.id) ?? {} }));
 }
 
 /** What a person says of a part; fields left out stay as they are. */

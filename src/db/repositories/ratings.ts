@@ -1,6 +1,7 @@
-import { and, eq, inArray, isNull } from 'drizzle-orm';
+import { and, eq, gte, inArray, isNull, lte, type SQL } from 'drizzle-orm';
 import { replaces, type Evidenced, type Source } from '../../core/evidence';
 import type { RatingName } from '../../core/part';
+import { demandedRange, type Demand } from '../../core/stock';
 import type { Queryable } from '../client';
 import { lotRatings, partRatings } from '../schema';
 import type { Edit } from './journal';
@@ -51,6 +52,17 @@ export function ratingRow(rating: NewRating, recordedMs: number) {
     confidence: rating.confidence ?? null,
     recordedMs,
   };
+}
+
+/** The condition under which a present rating meets a demand at face value. */
+export function demandWhere(table: typeof partRatings | typeof lotRatings, demand: Demand): SQL | undefined {
+  const { low, high } = demandedRange(demand);
+  return and(
+    eq(table.name, demand.rating),
+    isNull(table.supersededMs),
+    low === -Infinity ? undefined : gte(table.valueSi, low),
+    high === Infinity ? undefined : lte(table.valueSi, high),
+  );
 }
 
 /** Present ratings of parts, by part. */

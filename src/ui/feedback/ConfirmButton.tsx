@@ -1,10 +1,9 @@
 'use client';
 
 import { AlertDialog } from 'radix-ui';
-import { useRouter } from 'next/navigation';
-import { useTransition, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import type { FormOutcome } from '../form/outcome';
-import { useNotice } from './Notices';
+import { useAct } from './useAct';
 
 /** A button that asks once before it acts; what it did can be taken back from the notice. */
 export function ConfirmButton({
@@ -22,22 +21,7 @@ export function ConfirmButton({
   children: ReactNode;
   tone?: 'quiet' | 'stop';
 }) {
-  const [pending, start] = useTransition();
-  const notify = useNotice();
-  const router = useRouter();
-
-  function act() {
-    start(async () => {
-      const outcome = await action();
-      if (!outcome.ok) notify({ says: outcome.problems.map(({ message }) => message).join(' ') });
-      else {
-        notify({ says: outcome.says ?? 'Done.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
-        if (outcome.goto) router.push(outcome.goto);
-        else router.refresh();
-      }
-    });
-  }
-
+  const { act, pending } = useAct(action);
   return (
     <AlertDialog.Root>
       <AlertDialog.Trigger className="btn" data-tone={tone} disabled={pending}>

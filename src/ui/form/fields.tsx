@@ -55,7 +55,8 @@ export function TextField({
   placeholder,
   className,
   mono,
-}: FieldProps & { mono?: boolean }) {
+  list,
+}: FieldProps & { mono?: boolean; list?: string }) {
   const { id, messageId, problem } = useField(name);
   return (
     <Field name={name} label={label} says={hint} problem={problem} {...(mono ? { mono } : {})} className={className}>
@@ -64,6 +65,7 @@ export function TextField({
         name={name}
         defaultValue={defaultValue}
         placeholder={placeholder}
+        list={list}
         aria-describedby={messageId}
         aria-invalid={problem ? true : undefined}
         autoComplete="off"

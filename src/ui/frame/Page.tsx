@@ -1,32 +1,11 @@
 import type { ReactNode } from 'react';
 
-/** A sheet: a head, evidence and judgement side by side, and a line at the foot. */
-export function Page({
-  head,
-  children,
-  judgement,
-  foot,
-}: {
-  head: ReactNode;
-  children: ReactNode;
-  judgement?: ReactNode;
-  foot?: ReactNode;
-}) {
+/** A sheet: a head, the two halves or one whole, and a line at the foot. */
+export function Page({ head, children, foot }: { head: ReactNode; children: ReactNode; foot?: ReactNode }) {
   return (
     <main className="page">
       {head}
-      {judgement ? (
-        <div className="halves">
-          <div className="evidence" tabIndex={0} role="region" aria-label="Evidence">
-            {children}
-          </div>
-          {judgement}
-        </div>
-      ) : (
-        <div className="evidence" tabIndex={0} role="region" aria-label="Evidence">
-          {children}
-        </div>
-      )}
+      {children}
       {foot ?? <span />}
     </main>
   );

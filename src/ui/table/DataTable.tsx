@@ -17,28 +17,7 @@ import { useRouter } from 'next/navigation';
 import { Popover } from 'radix-ui';
 import { useMemo, useState, type KeyboardEvent } from 'react';
 import { GradeMark, Tag, VerdictMark, type VerdictWord } from '../value/marks';
-
-/** One cell, plain enough to come from the server. `sort` orders it when the text would not. */
-export interface Cell {
-  readonly text: string;
-  readonly sort?: number;
-  readonly as?: 'mono' | 'value' | 'tag' | 'grade' | 'verdict' | 'quiet' | 'strong';
-}
-
-export interface TableColumn {
-  readonly id: string;
-  readonly label: string;
-  readonly align?: 'end';
-  /** Left out until a person asks for it. */
-  readonly hidden?: boolean;
-}
-
-export interface TableRow {
-  readonly id: string;
-  readonly href?: string;
-  readonly open?: boolean;
-  readonly cells: Readonly<Record<string, Cell>>;
-}
+import type { Cell, TableColumn, TableRow } from './tableTypes';
 
 const features = tableFeatures({
   rowSortingFeature,

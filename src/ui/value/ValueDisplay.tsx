@@ -24,15 +24,17 @@ export function ValueDisplay({
 export function Facts({
   rows,
 }: {
-  rows: readonly { label: string; value: React.ReactNode; evidence?: string | undefined }[];
+  rows: readonly { label: string; value: React.ReactNode; evidence?: string | undefined; title?: string }[];
 }) {
   return (
     <dl className="grid grid-cols-[1fr_auto_auto] gap-x-3.5 gap-y-1 text-[13.5px]">
-      {rows.map(({ label, value, evidence }) => (
+      {rows.map(({ label, value, evidence, title }) => (
         <div key={label} className="col-span-3 grid grid-cols-subgrid items-baseline">
           <dt className="text-ink-2">{label}</dt>
           <dd className="q text-right">{value}</dd>
-          <dd className="text-[11.5px] text-ink-3">{evidence}</dd>
+          <dd className="text-[11.5px] text-ink-3" title={title}>
+            {evidence}
+          </dd>
         </div>
       ))}
     </dl>

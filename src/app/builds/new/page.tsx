@@ -1,0 +1,16 @@
+import { BuildForm } from '../../../features/builds/components/BuildForms';
+import { FindLine } from '../../../features/stock/components/FindLine';
+import { Evidence } from '../../../ui/frame/Halves';
+import { Page, PageHead } from '../../../ui/frame/Page';
+
+export const metadata = { title: 'New build' };
+
+export default function NewBuildPage() {
+  return (
+    <Page head={<PageHead title="New build" says="Something to make from the drawers" />} foot={<FindLine />}>
+      <Evidence>
+        <BuildForm />
+      </Evidence>
+    </Page>
+  );
+}

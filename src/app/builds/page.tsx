@@ -1,0 +1,59 @@
+import Link from 'next/link';
+import { buildLines } from '../../features/builds/views';
+import { FindLine } from '../../features/stock/components/FindLine';
+import { EmptyState } from '../../ui/feedback/EmptyState';
+import { Evidence } from '../../ui/frame/Halves';
+import { Page, PageHead } from '../../ui/frame/Page';
+import { Tag } from '../../ui/value/marks';
+
+export const metadata = { title: 'Builds' };
+
+export default async function BuildsPage() {
+  const lines = await buildLines(200);
+  return (
+    <Page
+      head={
+        <PageHead
+          title="Builds"
+          says="What the drawers are for"
+          actions={
+            <Link href="/builds/new" className="btn" data-tone="next">
+              New build
+            </Link>
+          }
+        />
+      }
+      foot={<FindLine />}
+    >
+      <Evidence>
+        {lines.length === 0 ? (
+          <EmptyState title="No build yet">
+            Write down what you want to make and the parts it needs; stock is matched against each need.
+          </EmptyState>
+        ) : (
+          <ul className="max-w-[980px]">
+            {lines.map(({ code, title, says, hint, hintHref }) => (
+              <li
+                key={code}
+                className="grid grid-cols-[104px_minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,0.9fr)] items-center gap-3.5 border-b border-rule py-3 text-[13px] max-[620px]:grid-cols-[104px_1fr]"
+              >
+                <Tag code={code} />
+                <Link href={`/builds/${code}`} className="text-[14.5px] font-semibold">
+                  {title}
+                </Link>
+                <span className="text-ink-2 max-[620px]:col-start-2">{says}</span>
+                {hintHref ? (
+                  <Link href={hintHref} className="text-ochre max-[620px]:col-start-2">
+                    {hint}
+                  </Link>
+                ) : (
+                  <span className="text-ink-2 max-[620px]:col-start-2">{hint}</span>
+                )}
+              </li>
+            ))}
+          </ul>
+        )}
+      </Evidence>
+    </Page>
+  );
+}

@@ -1,0 +1,14 @@
+import { notFound } from 'next/navigation';
+import { loadDonor } from '../../../features/donor/views/frame';
+import type { Search } from '../../search';
+
+/** What a station's page is given. */
+export interface StationProps {
+  readonly params: Promise<{ code: string }>;
+  readonly searchParams: Search;
+}
+
+/** The donor that the address names, or the page that says there is none. */
+export async function donorOf({ params }: StationProps) {
+  return (await loadDonor((await params).code)) ?? notFound();
+}

@@ -1,0 +1,17 @@
+import { DonorPage } from '../../../../features/donor/components/DonorPage';
+import { SafetySheet } from '../../../../features/donor/components/SafetySheet';
+import { safetyView } from '../../../../features/donor/views/safety';
+import { word } from '../../../search';
+import { donorOf, type StationProps } from '../load';
+
+export const metadata = { title: 'Make safe' };
+
+export default async function MakeSafePage(props: StationProps) {
+  const { donor, frame } = await donorOf(props);
+  const view = await safetyView(donor, word((await props.searchParams).store));
+  return (
+    <DonorPage frame={frame} station="make-safe">
+      <SafetySheet code={donor.code} view={view} />
+    </DonorPage>
+  );
+}

@@ -1,0 +1,17 @@
+import { DonorPage } from '../../../../features/donor/components/DonorPage';
+import { TestSheet } from '../../../../features/donor/components/TestSheet';
+import { partsView } from '../../../../features/donor/views/parts';
+import { word } from '../../../search';
+import { donorOf, type StationProps } from '../load';
+
+export const metadata = { title: 'Test' };
+
+export default async function TestPage(props: StationProps) {
+  const { donor, frame } = await donorOf(props);
+  const wanted = word((await props.searchParams).part);
+  return (
+    <DonorPage frame={frame} station="test">
+      <TestSheet frame={frame} view={await partsView(donor, { station: 'test', wanted })} />
+    </DonorPage>
+  );
+}

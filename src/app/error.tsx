@@ -1,0 +1,35 @@
+'use client';
+
+import { useEffect } from 'react';
+import { EmptyState } from '../ui/feedback/EmptyState';
+import { Evidence } from '../ui/frame/Halves';
+import { Page, PageHead } from '../ui/frame/Page';
+
+/** What a page shows when it failed: what to do, and that nothing stored was lost. */
+export default function ErrorPage({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
+  useEffect(() => {
+    document.title = 'Something went wrong · Zorvek';
+  }, []);
+  return (
+    <Page head={<PageHead title="This page failed" says={error.digest ? `mark ${error.digest}` : ''} />}>
+      <Evidence>
+        <EmptyState
+          title="What is stored is safe"
+          action={
+            <>
+              <button type="button" className="btn" data-tone="next" onClick={reset}>
+                Try again
+              </button>
+              <a className="btn" href="/">
+                To the bench
+              </a>
+            </>
+          }
+        >
+          The server could not finish this page. Try again; if it fails once more, the reason stands in the window where
+          Zorvek was started, beside the mark above.
+        </EmptyState>
+      </Evidence>
+    </Page>
+  );
+}

@@ -1,0 +1,13 @@
+import { GuideSheet } from '../../features/guide/GuideSheet';
+import { FindLine } from '../../features/stock/components/FindLine';
+import { Page, PageHead } from '../../ui/frame/Page';
+
+export const metadata = { title: 'Guide' };
+
+export default function GuidePage() {
+  return (
+    <Page head={<PageHead title="Guide" says="Cautions, and the words Zorvek understands" />} foot={<FindLine />}>
+      <GuideSheet />
+    </Page>
+  );
+}

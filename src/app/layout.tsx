@@ -1,0 +1,61 @@
+import type { Metadata, Viewport } from 'next';
+import { cookies, headers } from 'next/headers';
+import type { ReactNode } from 'react';
+import { undoAction } from '../features/donor/actions';
+import { Notices } from '../ui/feedback/Notices';
+import { Rail } from '../ui/frame/Rail';
+import { SchemeToggle, type Scheme } from '../ui/frame/SchemeToggle';
+import { ShortcutRoot, Shortcuts } from '../ui/frame/Shortcuts';
+import { StyleNonce } from '../ui/frame/StyleNonce';
+import './globals.css';
+
+export const metadata: Metadata = {
+  title: { default: 'Zorvek', template: '%s · Zorvek' },
+  description: 'A bench companion for people who salvage power supplies',
+};
+
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+const AREAS = [
+  { href: '/', label: 'Bench' },
+  { href: '/donors', label: 'Donors' },
+  { href: '/stock', label: 'Stock' },
+  { href: '/builds', label: 'Builds' },
+  { href: '/sums', label: 'Sums' },
+  { href: '/guide', label: 'Guide' },
+];
+const AREA_KEYS = [
+  { key: 'b', label: 'Bench', href: '/' },
+  { key: 'd', label: 'Donors', href: '/donors' },
+  { key: 's', label: 'Stock', href: '/stock' },
+  { key: 'w', label: 'Builds', href: '/builds' },
+  { key: 'n', label: 'a new donor', href: '/donors/new' },
+];
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const scheme = schemeOf((await cookies()).get('scheme')?.value);
+  const nonce = (await headers()).get('x-nonce') ?? '';
+  return (
+    <html lang="en" data-scheme={scheme}>
+      <body>
+        <StyleNonce nonce={nonce} />
+        <ShortcutRoot>
+          <Notices undo={undoAction}>
+            <a href="#page" className="sr-only focus:not-sr-only">
+              Skip to the page
+            </a>
+            <div className="frame">
+              <Rail name="Zorvek" items={AREAS} foot={<SchemeToggle initial={scheme} />} />
+              {children}
+            </div>
+            <Shortcuts keys={AREA_KEYS} />
+          </Notices>
+        </ShortcutRoot>
+      </body>
+    </html>
+  );
+}
+
+function schemeOf(value: string | undefined): Scheme {
+  return value === 'light' || value === 'dark' ? value : 'auto';
+}

@@ -1,0 +1,13 @@
+/** The parameters behind the question mark of an address. */
+export type Search = Promise<Readonly<Record<string, string | string[] | undefined>>>;
+
+/** One parameter as text, the first when it is given twice, cut to a sane length. */
+export function word(value: string | string[] | undefined): string {
+  return ((Array.isArray(value) ? value[0] : value) ?? '').slice(0, 400);
+}
+
+/** A page number, counted from 0; anything else is the first page. */
+export function pageNumber(value: string | string[] | undefined): number {
+  const number = Number(word(value));
+  return Number.isInteger(number) && number > 0 ? Math.min(number, 1_000_000) : 0;
+}

@@ -1,0 +1,14 @@
+import { lotLabels } from '../../../../features/stock/views';
+import { originOf } from '../../origin';
+
+/** The label of a lot as a picture. */
+export async function GET(_request: Request, { params }: { params: Promise<{ code: string }> }) {
+  const { code } = await params;
+  const [label] = await lotLabels([code], await originOf());
+  return label
+    ? new Response(label.svg, { headers: { 'content-type': 'image/svg+xml; charset=utf-8' } })
+    : new Response(`There is no lot ${code}.`, {
+        status: 404,
+        headers: { 'content-type': 'text/plain; charset=utf-8' },
+      });
+}

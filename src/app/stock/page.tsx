@@ -1,0 +1,36 @@
+import Link from 'next/link';
+import { FindLine } from '../../features/stock/components/FindLine';
+import { StockSearch, StockSheet } from '../../features/stock/components/StockSheet';
+import { stockHead, stockView } from '../../features/stock/views';
+import { Page, PageHead } from '../../ui/frame/Page';
+import { pageNumber, word, type Search } from '../search';
+
+export const metadata = { title: 'Stock' };
+
+export default async function StockPage({ searchParams }: { searchParams: Search }) {
+  const search = await searchParams;
+  const view = await stockView(word(search.find).trim(), pageNumber(search.page));
+  const codes = view.rows.map(({ cells }) => cells.lot?.text ?? '').join(',');
+  return (
+    <Page
+      head={
+        <PageHead
+          title="Stock"
+          says={await stockHead()}
+          actions={
+            view.rows.length > 0 && (
+              <Link href={`/stock/labels?lots=${codes}`} className="btn" prefetch={false}>
+                Labels
+              </Link>
+            )
+          }
+        >
+          <StockSearch view={view} />
+        </PageHead>
+      }
+      foot={<FindLine />}
+    >
+      <StockSheet view={view} />
+    </Page>
+  );
+}

@@ -1,0 +1,33 @@
+/** Input that cannot be used; the message is one line that names the place and what was expected. */
+export class UnusableInput extends Error {}
+
+export interface CommandLine {
+  readonly words: readonly string[];
+  readonly options: Readonly<Record<string, string | undefined>>;
+}
+
+/** Options of each command; every one takes a value. */
+const OPTIONS: Readonly<Record<string, readonly string[]>> = {
+  decode: ['kind', 'package'],
+  bands: [],
+  discharge: ['readings', 'target'],
+};
+
+/** Cuts a command's arguments into words and options (`--name value` or `--name=value`). */
+export function readArguments(command: string, argv: readonly string[]): CommandLine {
+  const words: string[] = [];
+  const options: Record<string, string> = {};
+  for (let index = 0; index < argv.length; index += 1) {
+    const [, name, inline] = /^--([a-z]+)(?:=(.*))?$/s.exec(argv[index] ?? '') ?? [];
+    if (name === undefined) {
+      words.push(argv[index] ?? '');
+      continue;
+    }
+    if (!OPTIONS[command]?.includes(name))
+      throw new UnusableInput(`${command}: there is no option --${name}; see --help.`);
+    const value = inline ?? argv[(index += 1)];
+    if (value === undefined) throw new UnusableInput(`${command} --${name}: a value is expected behind it.`);
+    options[name] = value;
+  }
+  return { words, options };
+}

@@ -1,0 +1,114 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { benchProblemText, complete, understand, type BenchContext } from '../../../core/benchline';
+import type { StationName } from '../../../core/station';
+import { useNotice } from '../../../ui/feedback/Notices';
+import { ProgressLine } from '../../../ui/feedback/ProgressLine';
+import type { FormOutcome } from '../../../ui/form/outcome';
+import { CommandLine, type CommandPreview } from '../../../ui/frame/CommandLine';
+import { recordLineAction, undoLatestAction } from '../actions';
+
+const TAKE_BACK = 'undo';
+const said = (outcome: FormOutcome) =>
+  outcome.ok ? (outcome.says ?? '') : outcome.problems.map(({ message }) => message).join(' ');
+
+interface Refused {
+  readonly line: string;
+  readonly why: string;
+}
+
+/** The line at the foot of a donor's screen: a person types what they see and it becomes a record. */
+export function BenchLine({ code, station, context }: { code: string; station: StationName; context: BenchContext }) {
+  const router = useRouter();
+  const notify = useNotice();
+  const [progress, setProgress] = useState<{ done: number; total: number }>();
+  const [refused, setRefused] = useState<readonly Refused[]>([]);
+  const stopped = useRef(false);
+
+  function preview(text: string): CommandPreview {
+    if (text.trim().toLowerCase() === TAKE_BACK) return { ok: true, says: 'take the last step back', ghost: '' };
+    const understood = understand(text, context);
+    const ghost = complete(text, context);
+    return understood.ok
+      ? { ok: true, says: understood.says, ghost }
+      : { ok: false, says: benchProblemText(understood.problem), ghost };
+  }
+
+  async function enter(text: string) {
+    const takeBack = text.trim().toLowerCase() === TAKE_BACK;
+    const outcome = takeBack ? await undoLatestAction(code) : await recordLineAction({ code, station }, text);
+    if (!outcome.ok) return said(outcome);
+    notify({ says: said(outcome), ...(outcome.undo ? { undo: outcome.undo } : {}) });
+    router.refresh();
+    return undefined;
+  }
+
+  async function pasteLines(lines: readonly string[]) {
+    stopped.current = false;
+    const failures: Refused[] = [];
+    for (const [index, line] of lines.entries()) {
+      setProgress({ done: index, total: lines.length });
+      if (stopped.current) failures.push({ line, why: 'not read: you stopped' });
+      else {
+        const outcome = await recordLineAction({ code, station }, line).catch((): FormOutcome => ({
+          ok: false,
+          problems: [{ message: 'the server did not answer' }],
+        }));
+        if (!outcome.ok) failures.push({ line, why: said(outcome) });
+      }
+    }
+    setProgress(undefined);
+    setRefused(failures);
+    notify({ says: `${lines.length - failures.length} of ${lines.length} lines recorded.` });
+    router.refresh();
+  }
+
+  return (
+    <div>
+      {progress && (
+        <div className="border-t border-rule bg-lift px-[22px] py-2 max-[899px]:px-4">
+          <ProgressLine label="Reading the pasted lines" {...progress} onCancel={() => (stopped.current = true)} />
+        </div>
+      )}
+      {refused.length > 0 && (
+        <div
+          role="alert"
+          className="max-h-40 overflow-auto border-t border-rule bg-lift px-[22px] py-2 text-[13px] max-[899px]:px-4"
+        >
+          <div className="flex items-baseline justify-between">
+            <p className="font-semibold">These lines were not understood and are kept here:</p>
+            <button type="button" className="btn" data-tone="quiet" onClick={() => setRefused([])}>
+              put away
+            </button>
+          </div>
+          <ul>
+            {refused.map(({ line, why }) => (
+              <li key={line} className="py-0.5">
+                <span className="font-mono">{line}</span> <span className="text-stop">{why}</span>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <CommandLine
+        id="bench-line"
+        label="Bench line"
+        placeholder="q1 nmos to-220 marked 12N65"
+        preview={preview}
+        onEnter={enter}
+        onPasteLines={(lines) => void pasteLines(lines)}
+        idle={
+          <>
+            type what you see,{' '}
+            <a href="/guide#bench-line" className="underline decoration-dotted">
+              words
+            </a>
+            , <kbd>?</kbd> keys
+          </>
+        }
+      />
+    </div>
+  );
+}

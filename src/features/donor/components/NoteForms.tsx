@@ -1,0 +1,36 @@
+'use client';
+
+import type { StationName } from '../../../core/station';
+import { ActionButton } from '../../../ui/feedback/ActionButton';
+import { ActionForm } from '../../../ui/form/ActionForm';
+import { CheckField, SubmitButton, TextArea } from '../../../ui/form/fields';
+import { addNoteAction, answerQuestionAction, finishStationAction } from '../actions';
+
+/** A note or a question. */
+export function NoteForm({ code, station }: { code: string; station: StationName }) {
+  return (
+    <ActionForm
+      action={addNoteAction.bind(null, code)}
+      label="Note"
+      className="mb-4 grid max-w-[760px] gap-1"
+      clearAfter
+    >
+      <input type="hidden" name="station" value={station} />
+      <TextArea name="text" label="a note" rows={2} />
+      <div className="flex items-center gap-4">
+        <SubmitButton tone="next">Note it</SubmitButton>
+        <CheckField name="question" label="it is a question to chase" />
+      </div>
+    </ActionForm>
+  );
+}
+
+/** Marks a question as answered. */
+export function AnswerButton({ code, noteId }: { code: string; noteId: string }) {
+  return <ActionButton action={() => answerQuestionAction(code, noteId)}>answered</ActionButton>;
+}
+
+/** Declares a station done. */
+export function FinishButton({ code, station }: { code: string; station: StationName }) {
+  return <ActionButton action={() => finishStationAction({ code, station })}>This station is done</ActionButton>;
+}

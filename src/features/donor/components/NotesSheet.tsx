@@ -1,0 +1,160 @@
+import { EmptyState } from '../../../ui/feedback/EmptyState';
+import { Halves } from '../../../ui/frame/Halves';
+import { Judgement } from '../../../ui/judgement/Judgement';
+import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
+import type { StationName } from '../../../core/station';
+import type { DonorFrame } from '../views/frame';
+import type { NoteView } from '../views/notes';
+import { LiveNotice } from './LiveNotice';
+import { AnswerButton, FinishButton, NoteForm } from './NoteForms';
+
+const TEXTS = {
+  open: {
+    label: 'How it comes apart',
+    empty: 'How does it come apart?',
+    hint: 'Screws and where they hide, clips, glue, what broke, how many minutes. The next one of its kind opens faster.',
+    claim: (count: number) =>
+      count === 0 ? 'Nothing is noted yet' : `${count} opening ${count === 1 ? 'note' : 'notes'}`,
+    next: 'Note each screw and clip as you go, and what broke.',
+    caution: 'Before the lid comes off: unplugged, and the stores read at Make safe as soon as leads can reach them.',
+  },
+  trace: {
+    label: 'What circuit it is',
+    empty: 'What does the board say?',
+    hint: 'Which pins beep together, what lies across the slot, what the windings read. Continuity as records, with the topology worked out of it, is not built yet: write it as notes for now.',
+    claim: (count: number) => (count === 0 ? 'Not traced' : `${count} tracing ${count === 1 ? 'note' : 'notes'}`),
+    next: 'Follow the power from the inlet: fuse, bridge, reservoir, switch, transformer.',
+    caution: 'Beep only a board whose stores are measured dead; a charged store kills the meter first, then you.',
+  },
+} as const;
+
+/** A station that holds notes: Open and Trace. */
+export function NotesSheet({
+  frame,
+  station,
+  notes,
+}: {
+  frame: DonorFrame;
+  station: keyof typeof TEXTS;
+  notes: readonly NoteView[];
+}) {
+  const text = TEXTS[station];
+  return (
+    <Halves
+      judgement={
+        <Judgement>
+          <Claim label={text.label}>{text.claim(notes.length)}</Claim>
+          <Next actions={<FinishButton code={frame.code} station={station} />}>{text.next}</Next>
+          <Caution>{text.caution}</Caution>
+        </Judgement>
+      }
+    >
+      {station === 'trace' && <LiveNotice frame={frame} station={station} />}
+      <NoteForm code={frame.code} station={station} />
+      {notes.length === 0 ? (
+        <EmptyState title={text.empty}>{text.hint}</EmptyState>
+      ) : (
+        <NoteList code={frame.code} notes={notes} />
+      )}
+    </Halves>
+  );
+}
+
+/** Record: what was learnt, what is still asked, and everything that was done. */
+export function RecordSheet({
+  frame,
+  notes,
+  journal,
+}: {
+  frame: DonorFrame;
+  notes: readonly NoteView[];
+  journal: readonly { id: string; when: string; station: string; says: string; undone: boolean }[];
+}) {
+  const open = notes.filter(({ question, answered }) => question && !answered);
+  const station: StationName = 'record';
+  return (
+    <Halves
+      judgement={
+        <Judgement>
+          <Claim label="What is still open">
+            {open.length === 0
+              ? 'No open question'
+              : `${open.length} open ${open.length === 1 ? 'question' : 'questions'}`}
+          </Claim>
+          {open.length > 0 && (
+            <Section label="Open questions">
+              <ul className="dotted">
+                {open.map(({ id, text }) => (
+                  <li key={id} className="grid grid-cols-[1fr_auto] items-center gap-3 py-1.5">
+                    {text}
+                    <AnswerButton code={frame.code} noteId={id} />
+                  </li>
+                ))}
+              </ul>
+            </Section>
+          )}
+          <Next actions={<FinishButton code={frame.code} station={station} />}>
+            Write down what the next one of its kind should be told.
+          </Next>
+        </Judgement>
+      }
+    >
+      <NoteForm code={frame.code} station={station} />
+      {notes.length > 0 && <NoteList code={frame.code} notes={notes} withStation />}
+      <h2 className="label mt-5 mb-1">Everything that was done</h2>
+      {journal.length === 0 ? (
+        <p className="text-[13px] text-ink-2">Nothing yet.</p>
+      ) : (
+        <table className="rows plain" aria-label="Journal">
+          <thead>
+            <tr>
+              <th>when</th>
+              <th>station</th>
+              <th>what</th>
+            </tr>
+          </thead>
+          <tbody>
+            {journal.map(({ id, when, station: at, says, undone }) => (
+              <tr key={id}>
+                <td className="font-mono whitespace-nowrap text-ink-2">{when}</td>
+                <td className="whitespace-nowrap">{at}</td>
+                <td>{undone ? <s className="text-ink-2">{says}</s> : says}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Halves>
+  );
+}
+
+function NoteList({
+  code,
+  notes,
+  withStation = false,
+}: {
+  code: string;
+  notes: readonly NoteView[];
+  withStation?: boolean;
+}) {
+  return (
+    <ul aria-label="Notes" className="dotted max-w-[760px] text-[13.5px]">
+      {notes.map(({ id, when, station, text, question, answered }) => (
+        <li key={id} className="grid grid-cols-[104px_1fr_auto] items-baseline gap-x-3 py-2">
+          <span className="font-mono text-[12px] text-ink-2">{when}</span>
+          <span>
+            {question && <b className="font-semibold text-ochre">asked: </b>}
+            <span className="whitespace-pre-wrap">{text}</span>
+            {withStation && <span className="text-[12px] text-ink-3"> {station}</span>}
+          </span>
+          {question &&
+            (answered ? (
+              <span className="text-[12px] text-ink-2">answered</span>
+            ) : (
+              <AnswerButton code={code} noteId={id} />
+            ))}
+        </li>
+      ))}
+    </ul>
+  );
+}

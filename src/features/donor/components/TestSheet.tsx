@@ -1,0 +1,124 @@
+import { EmptyState } from '../../../ui/feedback/EmptyState';
+import { Halves } from '../../../ui/frame/Halves';
+import { Judgement } from '../../../ui/judgement/Judgement';
+import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
+import { DataTable } from '../../../ui/table/DataTable';
+import { VerdictMark } from '../../../ui/value/marks';
+import { Facts } from '../../../ui/value/ValueDisplay';
+import type { DonorFrame } from '../views/frame';
+import type { PartsView, PartView } from '../views/parts';
+import { reasonItems, VERDICT_MEANING } from '../views/verdict';
+import { LiveNotice } from './LiveNotice';
+import { MeasurementForm } from './MeasurementForm';
+
+/** Test: the meter's readings on the left, the verdict with its reasons on the right. */
+export function TestSheet({ frame, view }: { frame: DonorFrame; view: PartsView }) {
+  const { selected } = view;
+  return (
+    <Halves
+      judgement={
+        selected ? <Verdict code={frame.code} part={selected} /> : <TestOverview code={frame.code} view={view} />
+      }
+    >
+      <LiveNotice frame={frame} station="test" />
+      {selected?.test && (
+        <MeasurementForm key={selected.ref} code={frame.code} refName={selected.ref} test={selected.test} />
+      )}
+      {view.rows.length > 0 ? (
+        <DataTable label="Parts to test" columns={view.columns} rows={view.rows} />
+      ) : (
+        <EmptyState title="Nothing to test yet">
+          Log a capacitor, a MOSFET, a diode or a resistor at Identify; then its meter readings are judged here.
+        </EmptyState>
+      )}
+    </Halves>
+  );
+}
+
+function TestOverview({ code, view }: { code: string; view: PartsView }) {
+  const [first] = view.untested;
+  return (
+    <Judgement>
+      <Claim label="Are they any good">
+        {view.testable === 0
+          ? 'No part here has a bench test yet'
+          : `${view.tested} of ${view.testable} parts are tested`}
+      </Claim>
+      <Next
+        actions={
+          first && (
+            <a className="btn" href={`/donors/${code}/test?part=${first}`}>
+              Test {first}
+            </a>
+          )
+        }
+      >
+        {first
+          ? `Take ${first} out of circuit, or lift one leg, and measure it.`
+          : 'Every part that has a bench test is measured.'}
+      </Next>
+      <Caution>
+        Unpowered measurements only. A capacitor over 1 V damages a meter in ohm, capacitance or ESR mode.
+      </Caution>
+    </Judgement>
+  );
+}
+
+function Verdict({ code, part }: { code: string; part: PartView }) {
+  const { judgement } = part;
+  return (
+    <Judgement key={part.ref}>
+      <div>
+        <h2 className="label mb-1">{part.title}</h2>
+        {judgement ? (
+          <>
+            <p className="say flex items-center gap-2.5">
+              <VerdictMark verdict={judgement.verdict} />
+              {judgement.grade && judgement.grade !== 'reject' && <span>grade {judgement.grade}</span>}
+            </p>
+            <p className="mt-1 text-[13px] text-ink-2">{VERDICT_MEANING[judgement.verdict]}</p>
+          </>
+        ) : (
+          <p className="say">Not measured yet</p>
+        )}
+      </div>
+      {judgement && <Findings items={reasonItems(judgement)} />}
+      {part.measured.length > 0 && (
+        <Section label={`Measured, ${part.measuredSays}`}>
+          <Facts rows={part.measured} />
+        </Section>
+      )}
+      {part.ratings.length > 0 && (
+        <Section label="What it should be">
+          <Facts rows={part.ratings.map(({ label, value, source }) => ({ label, value, evidence: source }))} />
+        </Section>
+      )}
+      <Next
+        actions={
+          judgement && judgement.verdict !== 'retest' && judgement.verdict !== 'scrap' && !part.harvested ? (
+            <a className="btn" href={`/donors/${code}/harvest?part=${part.ref}`}>
+              Harvest {part.ref}
+            </a>
+          ) : undefined
+        }
+      >
+        {nextOf(part)}
+      </Next>
+      <Caution>
+        Unpowered measurements only. A capacitor over 1 V damages a meter in ohm, capacitance or ESR mode.
+      </Caution>
+    </Judgement>
+  );
+}
+
+function nextOf({ ref, test, judgement, harvested }: PartView): string {
+  if (harvested) return `${ref} is in stock; its lot carries this verdict.`;
+  if (!test) return `There is no bench test for this kind yet. Note what you find.`;
+  if (!judgement) return test.precondition;
+  return {
+    keep: `Take ${ref} into stock.`,
+    limit: `Take ${ref} into stock; the limit travels with its lot.`,
+    retest: `Measure ${ref} again. ${test.precondition}`,
+    scrap: `Leave ${ref} on the board, or bin it.`,
+  }[judgement.verdict];
+}

@@ -1,0 +1,100 @@
+import { benchProblemText, understand } from '../../../core/benchline';
+import { decodeMarking, type Reading } from '../../../core/marking';
+import { isRatingName, kindRule, RATINGS, type KindName, type RatingName } from '../../../core/part';
+import { formatQuantity, parseQuantity, problemText } from '../../../core/quantity';
+import type { Bench } from '../../../db/bench';
+import { findDonor } from '../../../db/repositories/donors';
+import { isNumbered, rememberType, type Part } from '../../../db/repositories/parts';
+import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
+import type { FormOutcome } from '../../../ui/form/outcome';
+import type { PartForm, ValueForm } from '../schema';
+import { editDonor, refuse } from './outcome';
+import { benchContext, record } from './recordLine';
+import { knownPart } from './writeRecord';
+
+/** Logs a part from a form: the fields mean what they mean on the bench line. */
+export async function logPartForm(bench: Bench, code: string, form: PartForm): Promise<FormOutcome> {
+  const donor = await findDonor(bench.db.read, code);
+  if (!donor) return { ok: false, problems: [{ message: `There is no donor ${code} any more.` }] };
+  const words = [form.ref, form.kind, form.package, form.values, form.marking && `marked ${form.marking}`];
+  const understood = understand(words.filter((word) => word !== '').join(' '), await benchContext(bench, donor));
+  if (!understood.ok) {
+    const { problem } = understood;
+    const field = problem.kind === 'kind-unknown' || problem.kind === 'nothing-said' ? 'kind' : 'values';
+    return { ok: false, problems: [{ field, message: benchProblemText(problem) }] };
+  }
+  return record(bench, { code, station: 'identify' }, understood.record);
+}
+
+/** The readings of a part's marking, best first, as the Identify station ranks them. */
+export function readingsOf(part: Pick<Part, 'kind' | 'package' | 'marking'>): Reading[] {
+  if (!part.marking) return [];
+  return decodeMarking(part.marking, { kind: part.kind, ...(part.package ? { package: part.package } : {}) });
+}
+
+/** Takes one reading of the marking as the part's: its ratings are recorded as decoded, with the rule. */
+export function acceptReading(
+  bench: Bench,
+  of: { code: string; ref: string; kind: string; rule: string },
+): Promise<FormOutcome> {
+  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+    const part = await knownPart(edit, of.ref);
+    const reading = readingsOf(part).find(({ kind, rule }) => kind === of.kind && rule === of.rule);
+    if (!reading) return refuse(`The marking of ${part.ref} was changed meanwhile; look at its readings again.`);
+    const ratings = Object.entries(reading.ratings).map(([name, value]): NewRating => ({
+      name: name as RatingName,
+      value,
+      source: 'decoded',
+      rule: reading.rule,
+      confidence: reading.confidence,
+    }));
+    const technology = reading.facts?.technology ?? part.technology;
+    const typeId = await remember(edit.tx, bench, { ...part, kind: reading.kind, technology }, ratings);
+    await edit.update('parts', part.id, {
+      kind: reading.kind,
+      technology,
+      ...(typeId === undefined ? {} : { typeId }),
+    });
+    await recordPartRatings(edit, part.id, ratings);
+    return `${part.ref} is read as ${reading.why}.`;
+  });
+}
+
+/** Records a rating that the person typed, with where they have it from. */
+export function typeRating(bench: Bench, of: { code: string; ref: string }, form: ValueForm): Promise<FormOutcome> {
+  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+    const part = await knownPart(edit, of.ref);
+    const name = form.rating;
+    if (!isRatingName(name) || !kindRule(part.kind).ratings.includes(name))
+      return refuse(`A ${kindRule(part.kind).label} has no rating “${name}”.`, 'rating');
+    const { unit, label } = RATINGS[name];
+    const parsed = parseQuantity(form.value, unit);
+    if (!parsed.ok) return refuse(problemText(parsed.problem), 'value');
+    const rating: NewRating = { name, value: parsed.quantity.value, source: form.source };
+    const typeId = await remember(edit.tx, bench, part, [rating]);
+    if (typeId !== undefined) await edit.update('parts', part.id, { typeId });
+    const kept = await recordPartRatings(edit, part.id, [rating]);
+    const says = `${part.ref}: ${label} ${formatQuantity(rating.value, unit)}, ${form.source}`;
+    return kept.length > 0 ? `${says}; kept as history, since a stronger value stands.` : `${says}.`;
+  });
+}
+
+/** Strikes a part from the log; it can be taken back. */
+export function strikePart(bench: Bench, of: { code: string; ref: string }): Promise<FormOutcome> {
+  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+    const part = await knownPart(edit, of.ref);
+    if (part.state === 'harvested') return refuse(`${part.ref} is in stock; strike it there.`);
+    await edit.remove('parts', part.id);
+    return `${part.ref} was struck from the log.`;
+  });
+}
+
+async function remember(
+  tx: Parameters<typeof rememberType>[0],
+  bench: Bench,
+  part: { kind: KindName; marking: string | null; technology: string | null },
+  ratings: readonly NewRating[],
+): Promise<string | undefined> {
+  if (!part.marking || !isNumbered(part.kind)) return undefined;
+  return rememberType(tx, bench, { kind: part.kind, name: part.marking, technology: part.technology, ratings });
+}

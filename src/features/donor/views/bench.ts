@@ -1,0 +1,80 @@
+import { formatQuantity } from '../../../core/quantity';
+import { STATION_LABEL, stationInHand } from '../../../core/station';
+import { bench } from '../../../db/bench';
+import { donorTitle, listDonors, openQuestions, type DonorOverview } from '../../../db/repositories/donors';
+import { agoOf } from './words';
+import { stagesOf, type DonorFrame } from './frame';
+
+/** A donor as a row of a list. */
+export interface DonorLine {
+  readonly code: string;
+  readonly title: string;
+  readonly says: string;
+  readonly stages: DonorFrame['stages'];
+  /** What to do next with it, in a few words. */
+  readonly next: string;
+  readonly href: string;
+  readonly live: readonly { name: string; says: string }[];
+}
+
+/** A page of donors that carry every word of a query. */
+export async function donorLines(of: { query: string; page: number; size: number }) {
+  const { rows, total } = await listDonors(bench().db.read, of);
+  return { lines: rows.map(donorLine), total, page: of.page, pages: Math.ceil(total / of.size) };
+}
+
+export type DonorLines = Awaited<ReturnType<typeof donorLines>>;
+
+function donorLine(overview: DonorOverview): DonorLine {
+  const { donor, facts, line, liveStores } = overview;
+  const station = stationInHand(line);
+  const { parts, ratedPower } = facts;
+  return {
+    code: donor.code,
+    title: donorTitle(donor),
+    says: [
+      ratedPower === undefined ? 'rating unread' : formatQuantity(ratedPower, 'watt'),
+      parts.total > 0 ? `${parts.total} parts seen` : '',
+      donor.symptom,
+    ]
+      .filter((word) => word !== '')
+      .join(', '),
+    stages: stagesOf(donor.code, line),
+    next: nextWords(overview, station),
+    href: `/donors/${donor.code}/${station}`,
+    live: liveStores.map(({ name, lastVoltage }) => ({
+      name,
+      says: lastVoltage === null ? 'never read' : `last reading ${formatQuantity(lastVoltage, 'volt')}`,
+    })),
+  };
+}
+
+function nextWords({ facts, liveStores }: DonorOverview, station: ReturnType<typeof stationInHand>): string {
+  const { parts } = facts;
+  switch (station) {
+    case 'make-safe':
+      return liveStores[0] ? `read ${liveStores[0].name}` : 'list what stores charge';
+    case 'identify':
+      return parts.total === 0 ? 'log its parts' : `read ${parts.total - parts.identified} markings`;
+    case 'test':
+      return `test ${parts.testable - parts.tested} of ${parts.testable} parts`;
+    case 'harvest':
+      return 'take what passed';
+    case 'record':
+      return facts.openQuestions > 0 ? 'chase its questions' : 'write down what it taught';
+    default:
+      return STATION_LABEL[station].toLowerCase();
+  }
+}
+
+/** What wants attention across donors: stores that are not dead, and questions that are open. */
+export async function attention() {
+  const { db, now } = bench();
+  const moment = now();
+  return (await openQuestions(db.read, 6)).map(({ id, text, createdMs, donorCode }) => ({
+    id,
+    text,
+    donorCode,
+    since: agoOf(createdMs, moment),
+  }));
+}

@@ -1,0 +1,76 @@
+import type { BenchContext } from '../../../core/benchline';
+import { describePlate, parseNameplate } from '../../../core/nameplate';
+import { formatQuantity } from '../../../core/quantity';
+import { STATION_LABEL, stationInHand, type StationName, type StationSummary } from '../../../core/station';
+import { bench } from '../../../db/bench';
+import { donorOverview, donorTitle, findDonor, type Donor, type DonorOverview } from '../../../db/repositories/donors';
+import { benchContext } from '../usecases/recordLine';
+import { dayOf } from './words';
+
+/** What stands above and below every station of a donor. */
+export interface DonorFrame {
+  readonly code: string;
+  readonly title: string;
+  readonly says: string;
+  readonly stages: readonly { id: StationName; label: string; says: string; state: string; href: string }[];
+  /** The store that is not measured dead, if any: what the badge says. */
+  readonly live: { readonly says: string; readonly volts: string } | null;
+  /** Stations at which the person said that they go on beside it. */
+  readonly wentOn: readonly StationName[];
+  readonly context: BenchContext;
+}
+
+/** The frame of a donor with the donor itself, or nothing when no donor has the code. */
+export async function loadDonor(
+  code: string,
+): Promise<{ donor: Donor; overview: DonorOverview; frame: DonorFrame } | undefined> {
+  const { db, now } = bench();
+  const donor = await findDonor(db.read, code.toUpperCase());
+  if (!donor) return undefined;
+  const [overview, context] = await Promise.all([donorOverview(db.read, donor), benchContext(bench(), donor)]);
+  const plate = describePlate(parseNameplate(donor.nameplate));
+  const power = overview.facts.ratedPower;
+  const origin = [donor.origin, dayOf(donor.createdMs, now())].filter((word) => word !== '').join(', ');
+  return {
+    donor,
+    overview,
+    frame: {
+      code: donor.code,
+      title: donorTitle(donor),
+      says: [plate, power === undefined ? '' : formatQuantity(power, 'watt'), origin]
+        .filter((word) => word !== '')
+        .join(' · '),
+      stages: stagesOf(donor.code, overview.line),
+      live: liveBadge(overview.liveStores),
+      wentOn: overview.wentOn,
+      context,
+    },
+  };
+}
+
+/** The address of the station where a donor's work stands. */
+export async function stationInHandOf(code: string): Promise<string | undefined> {
+  const { db } = bench();
+  const donor = await findDonor(db.read, code.toUpperCase());
+  return donor && `/donors/${donor.code}/${stationInHand((await donorOverview(db.read, donor)).line)}`;
+}
+
+/** The joints of a donor's line with where they lead. */
+export function stagesOf(code: string, line: readonly StationSummary[]): DonorFrame['stages'] {
+  return line.map(({ station, state, says }) => ({
+    id: station,
+    label: STATION_LABEL[station],
+    says,
+    state,
+    href: `/donors/${code}/${station}`,
+  }));
+}
+
+function liveBadge(stores: DonorOverview['liveStores']): DonorFrame['live'] {
+  const [first, ...others] = stores;
+  if (!first) return null;
+  return {
+    says: `${first.name}${others.length ? ` and ${others.length} more` : ''} not measured dead`,
+    volts: first.lastVoltage === null ? '' : formatQuantity(first.lastVoltage, 'volt', { digits: 3 }),
+  };
+}

@@ -1,0 +1,280 @@
+import { isDoubtful, SOURCES, type Evidenced } from '../../core/evidence';
+import { kindRule, RATINGS, type KindName, type RatingName } from '../../core/part';
+import { formatQuantity, type Unit } from '../../core/quantity';
+import { filterProblemText, matchLot, parseFilter, type StockFilter } from '../../core/stock';
+import { bench } from '../../db/bench';
+import { listBuilds } from '../../db/repositories/builds';
+import {
+  findLot,
+  findLots,
+  lotFacets,
+  lotLedger,
+  searchLots,
+  stockTotals,
+  type LotRow,
+} from '../../db/repositories/lots';
+import { searchPartsOnBoards } from '../../db/repositories/parts';
+import type { TableColumn, TableRow } from '../../ui/table/tableTypes';
+import { labelSvg } from './label';
+
+const PAGE_SIZE = 50;
+
+const COLUMNS: readonly TableColumn[] = [
+  { id: 'lot', label: 'lot' },
+  { id: 'marking', label: 'marking' },
+  { id: 'kind', label: 'kind' },
+  { id: 'value', label: 'value', align: 'end' },
+  { id: 'volts', label: 'V', align: 'end' },
+  { id: 'amperes', label: 'I', align: 'end' },
+  { id: 'package', label: 'case' },
+  { id: 'grade', label: 'grade' },
+  { id: 'pieces', label: 'n', align: 'end' },
+  { id: 'bin', label: 'bin' },
+  { id: 'from', label: 'from' },
+  { id: 'evidence', label: 'evidence' },
+  { id: 'reserved', label: 'reserved', align: 'end', hidden: true },
+];
+
+/** The lots that a filter finds, a page of them, with what else there is. */
+export async function stockView(find: string, page: number) {
+  const { db } = bench();
+  const parsed = parseFilter(find);
+  const totals = await stockTotals(db.read);
+  if (!parsed.ok)
+    return {
+      totals,
+      find,
+      problem: filterProblemText(parsed.problem),
+      columns: COLUMNS,
+      rows: [],
+      total: 0,
+      pieces: 0,
+      page: 0,
+      pages: 0,
+      facets: [],
+      onBoards: [],
+    };
+  const [found, facets, onBoards] = await Promise.all([
+    searchLots(db.read, parsed.filter, { page, size: PAGE_SIZE }),
+    lotFacets(db.read, parsed.filter),
+    seenOnBoards(parsed.filter),
+  ]);
+  return {
+    totals,
+    find,
+    problem: null,
+    columns: COLUMNS,
+    rows: found.rows.map(lotTableRow),
+    total: found.total,
+    pieces: found.pieces,
+    page,
+    pages: Math.ceil(found.total / PAGE_SIZE),
+    facets: [
+      {
+        label: 'kind',
+        choices: facets.kinds.map(({ value, n }) => ({
+          word: value && kindRule(value).label,
+          find: value && kindRule(value).words[0],
+          n,
+        })),
+      },
+      {
+        label: 'case',
+        choices: facets.packages.map(({ value, n }) => ({
+          word: value,
+          find: value?.toLowerCase().replace(' ', '-'),
+          n,
+        })),
+      },
+      {
+        label: 'grade',
+        choices: facets.grades.map(({ value, n }) => ({ word: value, find: value && `grade:${value}`, n })),
+      },
+    ].map(({ label, choices }) => ({
+      label,
+      choices: choices
+        .filter((choice): choice is { word: string; find: string; n: number } => Boolean(choice.word && choice.find))
+        .map(({ word, find: added, n }) => ({
+          word,
+          n,
+          href: `/stock?find=${encodeURIComponent(`${find} ${added}`.trim())}`,
+        })),
+    })),
+    onBoards,
+  };
+}
+
+export type StockView = Awaited<ReturnType<typeof stockView>>;
+
+/** Parts that a filter finds on boards that were not harvested yet; only when something is asked for. */
+async function seenOnBoards(filter: StockFilter): Promise<TableRow[]> {
+  const asks = filter.kind !== undefined || filter.demands.length > 0 || filter.words.length > 0;
+  if (!asks || filter.bin || filter.grade || filter.source) return [];
+  return (await searchPartsOnBoards(bench().db.read, filter, 12)).map(({ part, donorCode, ratings }) => ({
+    id: part.id,
+    href: `/donors/${donorCode}/harvest?part=${part.ref}`,
+    cells: {
+      ...ratingCells(part.kind, ratings),
+      lot: { text: '–' },
+      marking: { text: part.marking ?? '', as: 'mono' },
+      kind: { text: kindRule(part.kind).label },
+      package: { text: part.package ?? '' },
+      pieces: { text: '1', as: 'value' },
+      from: { text: `${donorCode} ${part.ref}`, as: 'mono' },
+    },
+  }));
+}
+
+function lotTableRow({ lot, bin, donorCode, partRef, ratings }: LotRow): TableRow {
+  return {
+    id: lot.id,
+    href: `/stock/${lot.code}`,
+    cells: {
+      ...ratingCells(lot.kind, ratings),
+      lot: { text: lot.code, as: 'value' },
+      marking: { text: lot.marking, as: 'mono' },
+      kind: { text: kindRule(lot.kind).label },
+      package: { text: lot.package ?? '' },
+      grade: { text: lot.grade ?? '', as: 'grade' },
+      pieces: { text: String(lot.onHand), sort: lot.onHand, as: 'value' },
+      reserved: { text: lot.reserved > 0 ? String(lot.reserved) : '', sort: lot.reserved, as: 'value' },
+      bin: { text: bin, as: 'mono' },
+      from: { text: [donorCode, partRef].filter(Boolean).join(' '), as: 'mono' },
+    },
+  };
+}
+
+/** Main value, volts and amperes of a part, each by the first rating of its kind with the unit. */
+function ratingCells(kind: KindName, ratings: LotRow['ratings']): TableRow['cells'] {
+  const first = (units: readonly Unit[]) =>
+    kindRule(kind).ratings.find((name) => units.includes(RATINGS[name].unit) && name !== 'tolerance' && ratings[name]);
+  const cell = (name: RatingName | undefined) => {
+    const value = name && ratings[name]?.value;
+    return name === undefined || value === undefined
+      ? { text: '' }
+      : { text: formatQuantity(value, RATINGS[name].unit), sort: value, as: 'value' as const };
+  };
+  const names = [first(['ohm', 'farad', 'henry']), first(['volt']), first(['ampere'])];
+  const sources = names.flatMap((name) => (name && ratings[name] ? [ratings[name].source] : []));
+  const weakest = sources.sort((a, b) => SOURCES.indexOf(b) - SOURCES.indexOf(a))[0];
+  return {
+    value: cell(names[0]),
+    volts: cell(names[1]),
+    amperes: cell(names[2]),
+    evidence: { text: weakest ?? '', as: 'quiet' },
+  };
+}
+
+const REASON: Readonly<Record<string, string>> = {
+  harvested: 'came in',
+  counted: 'counted in',
+  reserved: 'reserved',
+  released: 'given back',
+  used: 'used',
+  taken: 'taken out',
+  undone: 'taken back',
+};
+
+/** One lot in full: ratings with evidence, why its grade, who wants it, where it has been. */
+export async function lotView(code: string) {
+  const { db } = bench();
+  const row = await findLot(db.read, code.toUpperCase());
+  if (!row) return undefined;
+  const { lot, bin, donorCode, partRef, ratings } = row;
+  const [ledger, wanted] = await Promise.all([lotLedger(db.read, lot.id), wantedBy(row)]);
+  const doubtful = (Object.entries(ratings) as [RatingName, Evidenced][]).filter(
+    ([name, rating]) => RATINGS[name].unit === 'volt' && RATINGS[name].better === 'higher' && isDoubtful(rating),
+  );
+  return {
+    code: lot.code,
+    title: lot.marking || kindRule(lot.kind).label,
+    kind: kindRule(lot.kind).label,
+    says: [kindRule(lot.kind).label, lot.subtype ?? lot.technology, lot.package].filter(Boolean).join(', '),
+    grade: lot.grade,
+    gradeReason: lot.gradeReason,
+    onHand: lot.onHand,
+    reserved: lot.reserved,
+    bin,
+    donor: donorCode === null ? null : { code: donorCode, ref: partRef },
+    ratings: kindRule(lot.kind)
+      .ratings.filter((name) => ratings[name])
+      .map((name) => ({
+        label: RATINGS[name].label,
+        value: formatQuantity(ratings[name]?.value ?? 0, RATINGS[name].unit),
+        evidence: ratings[name]?.source ?? '',
+      })),
+    limits: doubtful.map(
+      ([name, { value }]) =>
+        `${RATINGS[name].label[0]?.toUpperCase()}${RATINGS[name].label.slice(1)} rests on the marking alone: use it up to ${formatQuantity(value / 2, RATINGS[name].unit)} until a datasheet is read.`,
+    ),
+    wanted,
+    ledger: ledger.map(({ atMs, onHandDelta, reservedDelta, reason, note, build }) => ({
+      id: `${atMs}${onHandDelta}${reservedDelta}${reason}`,
+      day: new Date(atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }),
+      says: [REASON[reason] ?? reason, build ? `for ${build.title}` : note].filter((part) => part !== '').join(': '),
+      change: signed(onHandDelta !== 0 ? onHandDelta : reservedDelta),
+      build: build?.code ?? null,
+    })),
+  };
+}
+
+export type LotView = NonNullable<Awaited<ReturnType<typeof lotView>>>;
+
+function signed(value: number): string {
+  return value < 0 ? `−${-value}` : `+${value}`;
+}
+
+/** Open needs of builds that this lot fills, with how well. */
+async function wantedBy({ lot, ratings }: LotRow) {
+  const builds = await listBuilds(bench().db.read, 100);
+  return builds.flatMap(({ build, needs }) =>
+    needs
+      .filter(({ need, filled }) => filled < need.quantity)
+      .flatMap(({ need }) => {
+        const parsed = parseFilter(need.filter);
+        if (!parsed.ok || !parsed.filter.kind) return [];
+        const match = matchLot(parsed.filter, { kind: lot.kind, grade: lot.grade, ratings });
+        return match.verdict === 'fits' || match.verdict === 'limit'
+          ? [
+              {
+                build: build.code,
+                title: build.title,
+                role: need.role,
+                verdict: match.verdict,
+                margin: match.margin ?? null,
+              },
+            ]
+          : [];
+      }),
+  );
+}
+
+/** Labels of lots as SVG, each with the address of its page on the server that was asked. */
+export async function lotLabels(codes: readonly string[], origin: string): Promise<{ code: string; svg: string }[]> {
+  const rows = await findLots(bench().db.read, codes.map((code) => code.trim().toUpperCase()).slice(0, 200));
+  return rows.map(({ lot, bin, donorCode, partRef, ratings }) => {
+    const values = kindRule(lot.kind)
+      .ratings.filter((name) => ratings[name])
+      .slice(0, 3)
+      .map((name) => formatQuantity(ratings[name]?.value ?? 0, RATINGS[name].unit));
+    return {
+      code: lot.code,
+      svg: labelSvg({
+        code: lot.code,
+        title: [lot.marking, kindRule(lot.kind).label].filter((word) => word !== '').join(' '),
+        lines: [
+          values.join('  '),
+          [lot.grade ? `grade ${lot.grade}` : 'not graded', lot.package, `bin ${bin}`].filter(Boolean).join(', '),
+          donorCode === null ? '' : `from ${donorCode} ${partRef ?? ''}`,
+        ],
+        url: `${origin}/stock/${lot.code}`,
+      }),
+    };
+  });
+}
+
+/** What is in the drawers, in a few words. */
+export async function stockHead(): Promise<string> {
+  const { lots, bins } = await stockTotals(bench().db.read);
+  return `${lots} ${lots === 1 ? 'lot' : 'lots'} in ${bins} ${bins === 1 ? 'bin' : 'bins'}`;
+}

@@ -1,0 +1,8 @@
+import { databaseUrl, migrationsFolder } from './db/bench';
+import { migrate } from './db/migrate';
+
+const { applied, copy } = await migrate(databaseUrl(), migrationsFolder(), process.env.ZORVEK_DATABASE_TOKEN);
+if (applied.length > 0)
+  process.stdout.write(
+    `Database brought up to date (${applied.join(', ')})${copy ? `; the file as it was lies at ${copy}` : ''}.\n`,
+  );
