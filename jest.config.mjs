@@ -5,10 +5,12 @@ const createJestConfig = nextJest({ dir: './' });
 const base = {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^server-only$': '<rootDir>/scripts/jest/empty.cjs' },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
 };
 
-export default async () => ({
+const config = async () => ({
   ...(await createJestConfig(base)()),
   transformIgnorePatterns: ['/node_modules/(?!(@tanstack)/)'],
 });
+
+export default config;

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useEffect } from 'react';
 import { EmptyState } from '../ui/feedback/EmptyState';
 import { Evidence } from '../ui/frame/Halves';
@@ -20,9 +21,9 @@ export default function ErrorPage({ error, reset }: { error: Error & { digest?: 
               <button type="button" className="btn" data-tone="next" onClick={reset}>
                 Try again
               </button>
-              <a className="btn" href="/">
+              <Link className="btn" href="/">
                 To the bench
-              </a>
+              </Link>
             </>
           }
         >

@@ -12,7 +12,7 @@ export function describeRecord(record: BenchRecord): string {
       const subtype = record.subtype && !label.includes(record.subtype) ? ` (${record.subtype})` : '';
       const facts = [
         `${record.ref} is ${article} ${label}${subtype}`,
-        ...(record.package ? [`in ${record.package}`] : []),
+        ...(record.package ? [/^[A-Z0-9]/.test(record.package) ? `in ${record.package}` : record.package] : []),
         ...ratingWords(record.ratings),
         ...(record.marking ? [`marked ${record.marking}`] : []),
         ...record.damage,

@@ -1,4 +1,4 @@
-import { SOURCES, type Source } from '../evidence';
+import { SOURCES } from '../evidence';
 import { OPEN_WORDS, TESTS, type Measured } from '../measure';
 import {
   DAMAGE_WORDS,
@@ -177,7 +177,10 @@ function readPartOrValue(ref: string, knownKind: KindName | undefined, words: re
     const pair = next === undefined ? undefined : ratingFromPair(word, next, partKind, source ?? 'decoded');
     const single = ratingFromToken(word, partKind, source ?? 'decoded');
     if (lower === 'marked') {
-      const marking = words.slice(index + 1).join(' ');
+      const behind = words.slice(index + 1);
+      // No marking ends in a word such as “burnt”: what is wrong with the part may follow it.
+      while (behind.length > 1 && isDamage(behind.at(-1))) facts.damage.push(behind.pop()?.toLowerCase() ?? '');
+      const marking = behind.join(' ');
       if (!marking) return { problem: { kind: 'value-unreadable', word: 'marked', expected: 'the marking behind it' } };
       facts.marking = marking.toUpperCase();
       describesPart = true;
@@ -190,7 +193,7 @@ function readPartOrValue(ref: string, knownKind: KindName | undefined, words: re
     } else if (packageFromWord(word)) {
       facts.package = packageFromWord(word) as string;
       describesPart = true;
-    } else if ((DAMAGE_WORDS as readonly string[]).includes(lower)) {
+    } else if (isDamage(word)) {
       facts.damage.push(lower);
       describesPart = true;
     } else if (pair && 'expected' in pair) {
@@ -204,6 +207,10 @@ function readPartOrValue(ref: string, knownKind: KindName | undefined, words: re
   }
   if (!describesPart && facts.ratings.length > 0) return { kind: 'value', ref, ratings: facts.ratings };
   return { kind: 'part', ref, partKind, ...facts };
+}
+
+function isDamage(word: string | undefined): boolean {
+  return (DAMAGE_WORDS as readonly string[]).includes(word?.toLowerCase() ?? '');
 }
 
 /** Whether a subtype word such as schottky fits the kind; a dual rectifier takes those of a diode. */

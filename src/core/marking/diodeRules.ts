@@ -43,7 +43,9 @@ export const prefixedRectifier: MarkingRule = (marking, { kind }) => {
   if (ultrafast?.[1] && ultrafast[2]) {
     const current = Number(ultrafast[1]);
     const vrrm = Number(ultrafast[2]) * 10;
-    return [diode(current, vrrm, 'fast', 'prefixed-rectifier', 0.9, `MUR: ${current} A, ${vrrm} V ultrafast`)];
+    const dual = marking.endsWith('CT') || kind === 'dual-diode';
+    const why = `${marking}: ${current} A, ${vrrm} V ultrafast${dual ? ', both legs together' : ''}`;
+    return [diode(current, vrrm, 'fast', 'prefixed-rectifier', 0.9, why, dual ? 'dual-diode' : 'diode')];
   }
   const small = /^S[SRK](\d)(\d{1,2})$/.exec(marking);
   if (small?.[1] && small[2]) {

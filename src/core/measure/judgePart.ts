@@ -1,10 +1,11 @@
-import type { RatingName, TestName } from '../part';
+import type { KindName, RatingName, TestName } from '../part';
 import { judgeCapacitor } from './judgeCapacitor';
 import type { Judgement, Measured } from './judgement';
 import { judgeResistor } from './judgeResistor';
 import { judgeDiode, judgeMosfet } from './judgeSemiconductor';
 
 export interface PartUnderTest {
+  readonly kind: KindName;
   readonly test: TestName;
   readonly subtype?: string | null;
   readonly package?: string | null;
@@ -47,7 +48,7 @@ export function judgePart(
       return judgeDiode({
         forward: values.forward,
         reverse: values.reverse,
-        technology: part.subtype ?? part.technology ?? undefined,
+        technology: part.kind === 'bridge' ? 'rectifier' : (part.subtype ?? part.technology ?? undefined),
         damage,
         inCircuit,
       });

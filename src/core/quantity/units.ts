@@ -65,8 +65,8 @@ export const UNITS: Readonly<Record<Unit, UnitRule>> = {
     word: 'capacitance',
     spellings: ['farad', 'f'],
     prefixes: { p: 1e-12, P: 1e-12, n: 1e-9, N: 1e-9, ...MICRO, U: 1e-6, m: 1e-3 },
+    // The trade prints large electrolytics in microfarads, never in millifarads.
     printed: [
-      ['m', 1e-3],
       ['µ', 1e-6],
       ['n', 1e-9],
       ['p', 1e-12],

@@ -1,7 +1,7 @@
 /** Limits of touch and hazard. Standards are quoted from memory; check them before relying on one. */
 
 /** Touch limit for DC. Source: IEC 62368-1, ES1 (from memory). */
-export const TOUCH_LIMIT_DC = { volts: 60, cite: 'IEC 62368-1, ES1 (from memory)' } as const;
+export const TOUCH_LIMIT_DC = { volts: 60, cite: 'IEC 62368-1, ES1, from memory' } as const;
 
 /** Below this, parts may be desoldered. Source: common practice, no source. */
 export const SOLDER_LIMIT = { volts: 5, cite: 'common practice' } as const;
@@ -17,9 +17,6 @@ export const REBOUND_SHARE = { low: 0.01, high: 0.1 } as const;
 
 /** Upper tolerance of a capacitor in a safety figure. Common practice, no source. */
 export const CAPACITANCE_UPPER = 1.2;
-
-/** What a handheld meter adds in parallel. Common practice, no source. */
-export const METER_RESISTANCE = 10e6;
 
 /**
  * Voltage at which a single charged capacitor stays within ES1, by capacitance in farads: between

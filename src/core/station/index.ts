@@ -1,6 +1,4 @@
 export {
-  HANDS_ON,
-  isStation,
   STATION_LABEL,
   stationInHand,
   stationLine,

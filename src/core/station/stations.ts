@@ -13,9 +13,6 @@ export const STATION_LABEL: Readonly<Record<StationName, string>> = {
   record: 'Record',
 };
 
-/** Stations where hands go to a board that must be dead. */
-export const HANDS_ON: readonly StationName[] = ['trace', 'test', 'harvest'];
-
 export type StationState = 'untouched' | 'in-hand' | 'done' | 'blocked';
 
 export interface StationSummary {
@@ -41,11 +38,6 @@ export interface DonorFacts {
   readonly openQuestions: number;
   /** Stations that the person declared done. */
   readonly declaredDone: readonly StationName[];
-}
-
-/** Whether a station name is one of the eight. */
-export function isStation(name: string): name is StationName {
-  return (STATIONS as readonly string[]).includes(name);
 }
 
 /**
@@ -107,11 +99,12 @@ export function stationLine(facts: DonorFacts): StationSummary[] {
   ];
 }
 
-/** The station where work stands: the first blocked one, else the first that is not done. */
+/** The station where work stands: the first blocked one, else the first that is not done; a closed donor's is Record. */
 export function stationInHand(line: readonly StationSummary[]): StationName {
   return (
     (
       line.find(({ state }) => state === 'blocked') ??
+      line.find(({ station, state }) => station === 'record' && state === 'done') ??
       line.find(({ state }) => state === 'in-hand') ??
       line.find(({ state }) => state === 'untouched')
     )?.station ?? 'record'

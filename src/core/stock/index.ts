@@ -1,4 +1,4 @@
-export { compareMatches, matchLot, type LotFacts, type LotMatch, type MatchCheck } from './matchLot';
+export { compareMatches, matchLot, timesOver, type LotFacts, type LotMatch, type MatchCheck } from './matchLot';
 export {
   demandedRange,
   filterProblemText,

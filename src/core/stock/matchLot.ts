@@ -77,8 +77,16 @@ function checkDemand(demand: Demand, rating: Evidenced | undefined): MatchCheck 
     rating: demand.rating,
     outcome: 'fits',
     margin,
-    text: `${shown} for ${asked}, ${margin.toFixed(margin < 10 ? 1 : 0)} times over${usable === rating.value ? '' : ' at half its voltage'}`,
+    text: `${shown} for ${asked}, ${timesOver(margin)}${usable === rating.value ? '' : ' at half its voltage'}`,
   };
+}
+
+/** Below this a demand is met with nothing to spare. */
+const SPARE_FROM = 1.05;
+
+/** How amply a demand is met: `1.6 times over`, or `with nothing to spare`. */
+export function timesOver(margin: number): string {
+  return margin < SPARE_FROM ? 'with nothing to spare' : `${margin.toFixed(margin < 10 ? 1 : 0)} times over`;
 }
 
 /** Best first: what fits, then the tightest margin, so that a strong part is kept for a strong need. */

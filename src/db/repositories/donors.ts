@@ -97,7 +97,7 @@ async function overviews(db: Queryable, rows: readonly Donor[]): Promise<DonorOv
         donorId: parts.donorId,
         kind: parts.kind,
         harvested: sql<number>`sum(${parts.state} = 'harvested')`,
-        identified: sql<number>`sum(exists (select 1 from part_ratings r where r.part_id = ${parts.id}) or ${parts.typeId} is not null)`,
+        identified: sql<number>`sum(exists (select 1 from part_ratings r where r.part_id = "parts"."id") or ${parts.typeId} is not null)`,
         total: count(),
       })
       .from(parts)

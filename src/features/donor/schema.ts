@@ -3,9 +3,6 @@ import { KIND_NAMES } from '../../core/part';
 import { STATIONS } from '../../core/station';
 import { freeText, optionalQuantity, requiredQuantity, requiredText, tick } from '../../ui/form/fieldSchemas';
 
-/** How a unit came to the bench. */
-export const ORIGINS = ['', 'found', 'given', 'bought', 'work scrap', 'borrowed'] as const;
-
 export const donorForm = z.object({
   description: requiredText('What is it? A few words, like label-printer adapter.', 120),
   maker: freeText(80),

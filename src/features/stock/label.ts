@@ -21,12 +21,12 @@ export function labelSvg({ code, title, lines, url }: LabelText): string {
   const textX = SIZE.margin * 2 + QR;
   const rows = [
     `<text x="${textX}" y="8" font-size="6" font-weight="700" font-family="monospace">${escape(code)}</text>`,
-    `<text x="${textX}" y="13.6" font-size="3.6" font-weight="700" font-family="sans-serif">${escape(cut(title, 19))}</text>`,
+    `<text x="${textX}" y="13.6" font-size="3.4" font-weight="700" font-family="sans-serif">${escape(cut(title, 15))}</text>`,
     ...lines
       .slice(0, 3)
       .map(
         (line, index) =>
-          `<text x="${textX}" y="${18.2 + index * 4}" font-size="3" font-family="sans-serif">${escape(cut(line, 24))}</text>`,
+          `<text x="${textX}" y="${18.2 + index * 4}" font-size="2.7" font-family="sans-serif">${escape(cut(line, 23))}</text>`,
       ),
   ];
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${SIZE.width}mm" height="${SIZE.height}mm" viewBox="0 0 ${SIZE.width} ${SIZE.height}" role="img" aria-label="Label of lot ${escape(code)}"><rect width="${SIZE.width}" height="${SIZE.height}" fill="#fff"/><path transform="translate(${SIZE.margin} ${SIZE.margin})" d="${qrPath(url)}" fill="#000"/>${rows.join('')}</svg>`;

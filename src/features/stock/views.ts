@@ -261,10 +261,10 @@ export async function lotLabels(codes: readonly string[], origin: string): Promi
       code: lot.code,
       svg: labelSvg({
         code: lot.code,
-        title: [lot.marking, kindRule(lot.kind).label].filter((word) => word !== '').join(' '),
+        title: lot.marking || kindRule(lot.kind).label,
         lines: [
           values.join('  '),
-          [lot.grade ? `grade ${lot.grade}` : 'not graded', lot.package, `bin ${bin}`].filter(Boolean).join(', '),
+          [lot.grade ?? 'no grade', lot.package, `bin ${bin}`].filter(Boolean).join(', '),
           donorCode === null ? '' : `from ${donorCode} ${partRef ?? ''}`,
         ],
         url: `${origin}/stock/${lot.code}`,

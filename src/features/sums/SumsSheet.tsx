@@ -6,16 +6,18 @@ import { KIND_NAMES, kindFromWord, kindRule, RATINGS, type RatingName } from '..
 import { formatDuration, formatQuantity, parseQuantity, problemText, type Unit } from '../../core/quantity';
 import { bleedThrough, CAPACITANCE_UPPER, hazardBand, storedEnergy, suggestBleed } from '../../core/safety';
 import { Evidence } from '../../ui/frame/Halves';
-import { Facts } from '../../ui/value/ValueDisplay';
+import { Facts } from '../../ui/value/Facts';
 
 /** Single sums for use without a donor; nothing typed here is stored. */
 export function SumsSheet() {
   return (
     <Evidence>
       <div className="grid gap-x-10 gap-y-8 min-[900px]:grid-cols-2">
-        <MarkingSum />
+        <div className="grid content-start gap-y-8">
+          <MarkingSum />
+          <BandsSum />
+        </div>
         <ChargeSum />
-        <BandsSum />
       </div>
     </Evidence>
   );

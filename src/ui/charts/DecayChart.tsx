@@ -48,7 +48,7 @@ export default function DecayChart({
     ...curve.map(({ time, value, low, high }) => ({ time, curve: value, band: [low, high] })),
     ...points.map(({ time, value }) => ({ time, read: value })),
   ].sort((a, b) => a.time - b.time);
-  const end = Math.max(1, ...rows.map(({ time }) => time));
+  const end = Math.max(1, Math.ceil(Math.max(...rows.map(({ time }) => time)) / 10) * 10);
   const values = [...points.map(({ value }) => value), limit].filter((value) => value > 0);
   const top = Math.max(...values) * 1.25;
   const bottom = Math.max(0.1, Math.min(...values) / 3);
@@ -99,14 +99,17 @@ export default function DecayChart({
               stroke="var(--ochre)"
               strokeDasharray="6 4"
               strokeWidth={1.6}
-              label={{ value: limitLabel, position: 'insideTopRight', fill: 'var(--ochre)', fontSize: 11 }}
+              label={{ value: limitLabel, position: 'insideBottomLeft', fill: 'var(--ochre)', fontSize: 11 }}
             />
             {crossing && (
               <ReferenceLine
-                x={crossing.time}
+                segment={[
+                  { x: crossing.time, y: bottom },
+                  { x: crossing.time, y: limit },
+                ]}
                 stroke="var(--ink)"
                 strokeWidth={1.4}
-                label={{ value: crossing.says, position: 'insideBottomLeft', fill: 'var(--ink)', fontSize: 11 }}
+                label={{ value: crossing.says, position: 'insideBottomRight', fill: 'var(--ink)', fontSize: 11 }}
               />
             )}
             <Line

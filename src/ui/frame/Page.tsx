@@ -31,7 +31,7 @@ export function PageHead({
           {says && <p className="mt-0.5 text-[12px] text-ink-2">{says}</p>}
         </div>
         {children && <div className="min-w-0 flex-1">{children}</div>}
-        {actions && <div className="ml-auto flex flex-none gap-2">{actions}</div>}
+        {actions && <div className="ml-auto flex flex-none items-center gap-3">{actions}</div>}
       </div>
     </header>
   );

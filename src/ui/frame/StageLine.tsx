@@ -39,12 +39,18 @@ export function StageLine({ label, stages, current }: { label: string; stages: r
 }
 
 /** The same line in small, for a row of a list. */
-export function SmallStageLine({ stages }: { stages: readonly Pick<Stage, 'id' | 'label' | 'state'>[] }) {
+export function SmallStageLine({
+  stages,
+  current,
+}: {
+  stages: readonly Pick<Stage, 'id' | 'label' | 'state'>[];
+  current: string;
+}) {
   const words = stages.map(({ label, state }) => `${label} ${STATE_WORD[state] ?? state}`).join(', ');
   return (
     <div className="line w-[200px]" data-small="" role="img" aria-label={words}>
       {stages.map(({ id, state }) => (
-        <span key={id} className="joint" data-state={state}>
+        <span key={id} className="joint" data-state={state} aria-current={id === current ? 'step' : undefined}>
           <i />
         </span>
       ))}

@@ -47,7 +47,7 @@ export function Findings({ items }: { items: readonly { weight: Weight; word?: s
       {items.map(({ weight, word, text }) => (
         <li
           key={text}
-          className="grid grid-cols-[84px_1fr] gap-2.5 border-b border-rule py-1.5 text-[13px] leading-snug"
+          className="grid grid-cols-[84px_1fr] items-baseline gap-2.5 border-b border-rule py-1.5 text-[13px] leading-snug"
         >
           <WeightMark weight={weight} {...(word ? { word } : {})} />
           <span>{text}</span>

@@ -39,11 +39,14 @@ export function DataTable({
   columns,
   rows,
   filter = true,
+  choose = true,
 }: {
   label: string;
   columns: readonly TableColumn[];
   rows: readonly TableRow[];
   filter?: boolean;
+  /** Whether the person may choose columns. */
+  choose?: boolean;
 }) {
   const router = useRouter();
   const definitions = useMemo(
@@ -95,26 +98,31 @@ export function DataTable({
             className="mr-auto h-8 w-44 border-0 border-b border-rule-2 bg-transparent px-0 font-mono text-[13px] outline-none placeholder:text-ink-3 focus:border-ochre"
           />
         )}
-        <Popover.Root modal={false}>
-          <Popover.Trigger className="btn" data-tone="quiet">
-            columns
-          </Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content align="end" className="z-40 rounded-[4px] border border-ink bg-lift px-4 py-2 text-[13px]">
-              {table.getAllLeafColumns().map((column) => (
-                <label key={column.id} className="flex min-h-8 items-center gap-2">
-                  <input
-                    type="checkbox"
-                    className="size-4 accent-ochre"
-                    checked={column.getIsVisible()}
-                    onChange={(event) => column.toggleVisibility(event.target.checked)}
-                  />
-                  {columns.find(({ id }) => id === column.id)?.label || column.id}
-                </label>
-              ))}
-            </Popover.Content>
-          </Popover.Portal>
-        </Popover.Root>
+        {choose && (
+          <Popover.Root modal={false}>
+            <Popover.Trigger className="btn" data-tone="quiet">
+              columns
+            </Popover.Trigger>
+            <Popover.Portal>
+              <Popover.Content
+                align="end"
+                className="z-40 rounded-[4px] border border-ink bg-lift px-4 py-2 text-[13px]"
+              >
+                {table.getAllLeafColumns().map((column) => (
+                  <label key={column.id} className="flex min-h-8 items-center gap-2">
+                    <input
+                      type="checkbox"
+                      className="size-4 accent-ochre"
+                      checked={column.getIsVisible()}
+                      onChange={(event) => column.toggleVisibility(event.target.checked)}
+                    />
+                    {columns.find(({ id }) => id === column.id)?.label || column.id}
+                  </label>
+                ))}
+              </Popover.Content>
+            </Popover.Portal>
+          </Popover.Root>
+        )}
       </div>
       <div className="overflow-x-auto">
         <table className="rows" aria-label={label}>

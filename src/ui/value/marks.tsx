@@ -20,9 +20,9 @@ export function VerdictMark({ verdict }: { verdict: VerdictWord }) {
   return (
     <span
       data-verdict={verdict}
-      className={`inline-flex items-center gap-1.5 font-semibold ${verdict === 'scrap' ? 'text-stop' : ''}`}
+      className={`inline-flex items-baseline gap-1.5 font-semibold ${verdict === 'scrap' ? 'text-stop' : ''}`}
     >
-      <svg width="13" height="13" aria-hidden="true">
+      <svg width="13" height="13" aria-hidden="true" className="flex-none translate-y-[1.5px]">
         {VERDICT_SHAPE[verdict]}
       </svg>
       {verdict}
@@ -45,9 +45,9 @@ export function WeightMark({ weight, word }: { weight: Weight; word?: string }) 
   return (
     <span
       data-weight={weight}
-      className={`inline-flex items-center gap-1.5 text-[12.5px] font-semibold ${weight === 'danger' ? 'text-stop' : ''}`}
+      className={`inline-flex items-baseline gap-1.5 text-[12.5px] font-semibold ${weight === 'danger' ? 'text-stop' : ''}`}
     >
-      <svg width="13" height="13" aria-hidden="true" className="flex-none">
+      <svg width="13" height="13" aria-hidden="true" className="flex-none translate-y-[1.5px]">
         {WEIGHT_SHAPE[weight]}
       </svg>
       {word ?? weight}

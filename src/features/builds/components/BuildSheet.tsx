@@ -35,8 +35,11 @@ function Need({ code, need }: { code: string; need: NeedView }) {
         <h2 className="text-[15px] font-semibold">{need.role}</h2>
         <span className="font-mono text-[13px]">{need.filter}</span>
         <span className="text-[12px] text-ink-2">{need.says}</span>
-        <span className="q ml-auto text-[13px]">
-          {filled} of {need.quantity}
+        <span className="ml-auto flex items-baseline gap-3">
+          {filled === 0 && <StrikeNeed code={code} needId={need.id} role={need.role} />}
+          <span className="q text-[13px]">
+            {filled} of {need.quantity}
+          </span>
         </span>
       </div>
       {need.allocations.map(({ lot, marking, reserved, used }) => (
@@ -83,11 +86,11 @@ function Need({ code, need }: { code: string; need: NeedView }) {
                     {lot}
                   </Link>
                 </td>
-                <td className="font-mono">{marking}</td>
+                <td className="font-mono whitespace-nowrap">{marking}</td>
                 <td>
                   <GradeMark grade={grade} />
                 </td>
-                <td className="font-mono">{bin}</td>
+                <td className="font-mono whitespace-nowrap">{bin}</td>
                 <td data-align="end" className="q">
                   {free}
                 </td>
@@ -120,7 +123,6 @@ function Need({ code, need }: { code: string; need: NeedView }) {
           ))}
         </p>
       )}
-      {filled === 0 && <StrikeNeed code={code} needId={need.id} role={need.role} />}
     </li>
   );
 }

@@ -16,12 +16,12 @@ export function DonorRows({ lines }: { lines: readonly DonorLine[] }) {
         <span>next</span>
       </div>
       <ul>
-        {lines.map(({ code, title, says, stages, next, href, live }) => (
+        {lines.map(({ code, title, says, stages, station, next, href, live }) => (
           <li key={code} className="relative border-t border-rule hover:bg-ochre-wash">
             <Link
               href={href}
               prefetch={false}
-              className={`${grid} items-center py-2.5 max-[620px]:grid-cols-[104px_minmax(0,1fr)]`}
+              className={`${grid} items-center py-2.5 max-[620px]:grid-cols-[104px_minmax(0,1fr)] max-[620px]:gap-y-0.5`}
             >
               <Tag code={code} />
               <span className="min-w-0">
@@ -29,7 +29,7 @@ export function DonorRows({ lines }: { lines: readonly DonorLine[] }) {
                 <span className="block truncate text-[12px] text-ink-2">{says}</span>
               </span>
               <span className="max-[1080px]:hidden">
-                <SmallStageLine stages={stages} />
+                <SmallStageLine stages={stages} current={station} />
               </span>
               <span className={`text-[13px] max-[620px]:col-start-2 ${live.length > 0 ? 'text-stop' : ''}`}>
                 {next}

@@ -3,7 +3,7 @@ import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { DataTable } from '../../../ui/table/DataTable';
-import { Facts } from '../../../ui/value/ValueDisplay';
+import { Facts } from '../../../ui/value/Facts';
 import type { PartsView, PartView } from '../views/parts';
 import { PartForm, RatingForm, ReadingsForm, StrikePart } from './IdentifyForms';
 

@@ -9,7 +9,7 @@ import type { FormAction, FormOutcome } from '../../../ui/form/outcome';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
-import { Facts } from '../../../ui/value/ValueDisplay';
+import { Facts } from '../../../ui/value/Facts';
 import { intakeView } from '../views/intake';
 
 /** What a form of a donor begins with: texts as they are shown in the fields. */
@@ -157,6 +157,17 @@ function IntakeJudgement({ plate, size, nextHref }: { plate: string; size: Size;
           <Facts rows={view.read} />
         </Section>
       )}
+      <Next
+        actions={
+          nextHref && (
+            <a href={nextHref} className="btn">
+              Make safe
+            </a>
+          )
+        }
+      >
+        {view.next}
+      </Next>
       {view.currents.length > 0 && (
         <Section label="Likely input current at full load">
           <Facts rows={view.currents} />
@@ -169,17 +180,6 @@ function IntakeJudgement({ plate, size, nextHref }: { plate: string; size: Size;
         </Section>
       )}
       {view.findings.length > 0 && <Findings items={view.findings} />}
-      <Next
-        actions={
-          nextHref && (
-            <a href={nextHref} className="btn">
-              Make safe
-            </a>
-          )
-        }
-      >
-        {view.next}
-      </Next>
       <Caution>Figures are the label’s own. Nothing here says that the unit is safe to open, or yours to.</Caution>
     </Judgement>
   );

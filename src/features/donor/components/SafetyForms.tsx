@@ -17,7 +17,7 @@ export function ReadingForm({ code, store }: { code: string; store: string }) {
     >
       <input type="hidden" name="store" value={store} />
       <QuantityField name="voltage" label="reading" unit="volt" placeholder="212V" />
-      <QuantityField name="elapsed" label="at" unit="second" placeholder="by the clock" />
+      <QuantityField name="elapsed" label="at" unit="second" placeholder="now" />
       <div className="pt-[21px]">
         <SubmitButton tone="next">Record</SubmitButton>
       </div>

@@ -15,7 +15,7 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
       {cards.length > 0 && (
         <ul
           aria-label="Stores"
-          className="mb-4 grid grid-cols-[repeat(auto-fit,minmax(290px,1fr))] rounded-[3px] border border-rule bg-lift"
+          className="mb-4 grid grid-cols-[repeat(auto-fit,minmax(290px,1fr))] gap-px rounded-[3px] border border-rule bg-rule"
         >
           {cards.map((card) => (
             <StoreEntry key={card.name} card={card} />
@@ -90,7 +90,7 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
 
 function StoreEntry({ card }: { card: StoreCard }) {
   return (
-    <li className="border-rule not-first:border-l" data-selected={card.selected ? '' : undefined}>
+    <li className="bg-lift" data-selected={card.selected ? '' : undefined}>
       <Link
         href={card.href}
         prefetch={false}

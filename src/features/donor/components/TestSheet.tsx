@@ -4,7 +4,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
 import { DataTable } from '../../../ui/table/DataTable';
 import { VerdictMark } from '../../../ui/value/marks';
-import { Facts } from '../../../ui/value/ValueDisplay';
+import { Facts } from '../../../ui/value/Facts';
 import type { DonorFrame } from '../views/frame';
 import type { PartsView, PartView } from '../views/parts';
 import { reasonItems, VERDICT_MEANING } from '../views/verdict';

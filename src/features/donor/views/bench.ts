@@ -1,5 +1,5 @@
 import { formatQuantity } from '../../../core/quantity';
-import { STATION_LABEL, stationInHand } from '../../../core/station';
+import { STATION_LABEL, stationInHand, type StationName } from '../../../core/station';
 import { bench } from '../../../db/bench';
 import { donorTitle, listDonors, openQuestions, type DonorOverview } from '../../../db/repositories/donors';
 import { agoOf } from './words';
@@ -11,6 +11,8 @@ export interface DonorLine {
   readonly title: string;
   readonly says: string;
   readonly stages: DonorFrame['stages'];
+  /** The station where its work stands. */
+  readonly station: StationName;
   /** What to do next with it, in a few words. */
   readonly next: string;
   readonly href: string;
@@ -40,6 +42,7 @@ function donorLine(overview: DonorOverview): DonorLine {
       .filter((word) => word !== '')
       .join(', '),
     stages: stagesOf(donor.code, line),
+    station,
     next: nextWords(overview, station),
     href: `/donors/${donor.code}/${station}`,
     live: liveStores.map(({ name, lastVoltage }) => ({
@@ -61,7 +64,11 @@ function nextWords({ facts, liveStores }: DonorOverview, station: ReturnType<typ
     case 'harvest':
       return 'take what passed';
     case 'record':
-      return facts.openQuestions > 0 ? 'chase its questions' : 'write down what it taught';
+      return facts.declaredDone.includes('record')
+        ? 'closed'
+        : facts.openQuestions > 0
+          ? 'chase its questions'
+          : 'write down what it taught';
     default:
       return STATION_LABEL[station].toLowerCase();
   }

@@ -1,13 +1,12 @@
 import Link from 'next/link';
+import { timesOver } from '../../../core/stock';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { GradeMark } from '../../../ui/value/marks';
-import { Facts } from '../../../ui/value/ValueDisplay';
+import { Facts } from '../../../ui/value/Facts';
 import type { LotView } from '../views';
 import { MoveForm, TakePiecesForm } from './LotForms';
-
-const TIMES = (margin: number) => `${margin.toFixed(margin < 10 ? 1 : 0)} times over`;
 
 /** One lot: where it has been on the left, what it is good for on the right. */
 export function LotSheet({ lot }: { lot: LotView }) {
@@ -102,7 +101,7 @@ function LotJudgement({ lot }: { lot: LotView }) {
         >
           {wish.title} needs a {wish.role}: it fits
           {wish.verdict === 'limit' ? ' on paper' : ''}
-          {wish.margin === null ? '' : `, ${TIMES(wish.margin)}`}.
+          {wish.margin === null ? '' : `, ${timesOver(wish.margin)}`}.
         </Next>
       ) : (
         <Section label="Wanted by">No open build asks for it.</Section>

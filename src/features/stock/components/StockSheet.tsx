@@ -89,7 +89,13 @@ export function StockSheet({ view }: { view: StockView }) {
       {view.onBoards.length > 0 && (
         <section className="mt-6">
           <h2 className="label mb-1">Not harvested yet, but seen on a board</h2>
-          <DataTable label="Parts on boards" columns={view.columns} rows={view.onBoards} filter={false} />
+          <DataTable
+            label="Parts on boards"
+            columns={view.columns}
+            rows={view.onBoards}
+            filter={false}
+            choose={false}
+          />
         </section>
       )}
     </Evidence>
