@@ -21,7 +21,7 @@ import { amendDonor, discardDonor, registerDonor } from './usecases/intake';
 import { addNote, answerQuestion, finishStation, goOn } from './usecases/notes';
 import { recordLine } from './usecases/recordLine';
 import { addStore, readStore, strikeStore } from './usecases/safety';
-import { measurePart } from './usecases/test';
+import { measurePart } from './usecases/measure';
 import { undoLatest, undoStep } from './usecases/undo';
 
 // Arguments arrive from the browser: each is held against its schema before it is used.

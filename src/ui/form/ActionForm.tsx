@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { createContext, use, useId, useRef, useState, useTransition, type FormEvent, type ReactNode } from 'react';
 import { useNotice } from '../feedback/Notices';
 import type { FormAction, FormOutcome, FormProblem } from './outcome';
+import { useHydrated } from './useHydrated';
 
 interface FormState {
   readonly problems: readonly FormProblem[];
@@ -41,6 +42,7 @@ export function ActionForm({
   const form = useRef<HTMLFormElement>(null);
   const router = useRouter();
   const notify = useNotice();
+  const hydrated = useHydrated();
   const [pending, start] = useTransition();
   const [problems, setProblems] = useState<readonly FormProblem[]>([]);
   const [round, setRound] = useState(0);
@@ -72,7 +74,12 @@ export function ActionForm({
   return (
     <FormContext value={{ problems, pending, formId }}>
       <form ref={form} onSubmit={submit} aria-label={label} className={className} noValidate>
-        <fieldset key={round} disabled={pending} className="contents">
+        <fieldset
+          key={round}
+          disabled={pending || !hydrated}
+          data-waiting={hydrated ? undefined : ''}
+          className="contents"
+        >
           {children}
         </fieldset>
         {general.map(({ message }) => (

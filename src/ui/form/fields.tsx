@@ -176,7 +176,10 @@ export function QuantityField({
           const now = parseQuantity(event.target.value, unit);
           onValue?.(now.ok ? now.quantity.value : undefined);
         }}
-        onBlur={() => setLeft(true)}
+        onBlur={(event) => {
+          // A message that appears between press and release would move the pressed button from under the pointer.
+          if (!(event.relatedTarget instanceof HTMLButtonElement)) setLeft(true);
+        }}
       />
     </Field>
   );

@@ -1,6 +1,7 @@
 'use client';
 
 import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { useHydrated } from '../form/useHydrated';
 
 export interface CommandPreview {
   readonly ok: boolean;
@@ -37,6 +38,7 @@ export function CommandLine({
   const [busy, setBusy] = useState(false);
   const past = useRef<string[]>([]);
   const [back, setBack] = useState(0);
+  const hydrated = useHydrated();
   const shown = text.trim() === '' ? undefined : preview(text);
 
   async function enter() {
@@ -99,6 +101,7 @@ export function CommandLine({
           aria-label={label}
           aria-describedby={`${id}-says`}
           value={text}
+          disabled={!hydrated}
           placeholder={placeholder}
           autoComplete="off"
           autoCapitalize="off"

@@ -1,0 +1,81 @@
+import { request as plainRequest } from 'node:http';
+import { expect, test } from '@playwright/test';
+import { donorCode } from './bench';
+
+test('no page causes an error in the browser, and nothing is loaded from elsewhere', async ({ page, baseURL }) => {
+  const complaints: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error') complaints.push(message.text());
+  });
+  page.on('pageerror', (error) => complaints.push(error.message));
+  page.on('request', (request) => {
+    if (!request.url().startsWith(baseURL ?? '') && !/^(data|blob):/.test(request.url()))
+      complaints.push(request.url());
+  });
+  const code = await donorCode(page, 'label-printer');
+  for (const path of [
+    '/',
+    `/donors/${code}/make-safe`,
+    `/donors/${code}/identify`,
+    '/stock',
+    '/builds',
+    '/sums',
+    '/guide',
+  ]) {
+    await page.goto(path);
+    await page.waitForLoadState('networkidle');
+  }
+  await expect(page.locator('body')).toHaveCSS('font-family', /Instrument Sans/);
+  expect(complaints).toEqual([]);
+});
+
+test('answers carry a strict policy', async ({ request }) => {
+  const headers = (await request.get('/')).headers();
+  expect(headers['content-security-policy']).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
+  expect(headers['content-security-policy']).not.toContain('unsafe-eval');
+  expect(headers['x-content-type-options']).toBe('nosniff');
+  expect(headers['x-powered-by']).toBeUndefined();
+});
+
+test('a foreign host is refused, with a word on what to do', async ({ baseURL }) => {
+  const { port } = new URL(baseURL ?? '');
+  const answer = await new Promise<{ status: number | undefined; text: string }>((resolve, reject) => {
+    plainRequest({ host: '127.0.0.1', port, path: '/', headers: { host: 'evil.example' } }, (response) => {
+      let text = '';
+      response.on('data', (chunk: Buffer) => (text += chunk.toString()));
+      response.on('end', () => resolve({ status: response.statusCode, text }));
+    })
+      .on('error', reject)
+      .end();
+  });
+  expect(answer.status).toBe(421);
+  expect(answer.text).toContain('ZORVEK_ALLOWED_HOSTS');
+});
+
+test('a body over the limit is refused', async ({ request }) => {
+  expect((await request.post('/donors/new', { data: 'x'.repeat(1_100_000) })).status()).toBe(413);
+});
+
+test('what does not exist says what to do', async ({ page }) => {
+  for (const path of ['/donors/AAA-AAA/intake', '/stock/AAA-AAA', '/builds/AAA-AAA', '/no/such/page']) {
+    expect((await page.goto(path))?.status(), path).toBe(404);
+    await expect(page.getByRole('heading', { name: 'No such place' })).toBeVisible();
+  }
+});
+
+test('the colour scheme is chosen and kept', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: /Colour scheme: auto/ }).click();
+  await page.getByRole('button', { name: /Colour scheme: light/ }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
+  await page.goto('/guide');
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
+  await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(18, 22, 27)');
+});
+
+test('an empty list says what to do', async ({ page }) => {
+  await page.goto('/donors?find=nothing-is-called-so');
+  await expect(page.getByRole('heading', { name: 'No donor carries “nothing-is-called-so”' })).toBeVisible();
+  await page.goto('/stock?find=igbt');
+  await expect(page.getByRole('heading', { name: 'No lot fits' })).toBeVisible();
+});

@@ -1,0 +1,51 @@
+import { readArguments, UnusableInput } from './arguments';
+import { discharge } from './discharge';
+
+const near = (value: number | undefined, expected: number) => expect((value ?? NaN) / expected).toBeCloseTo(1, 2);
+
+// Least squares of ln V by hand (check F1-4 of the project's formula sheet): tau 50.04 s, V0 299.6 V, 60 V at 80.47 s.
+test('timed readings come out with the fit and its bounds', () => {
+  const fit = discharge({ readings: '0:300,10:245,20:201,30:164,40:135', target: '60' });
+  near(fit.tau, 50.04);
+  near(fit.v0, 299.6);
+  near(fit.timeToTarget, 80.47);
+  near(fit.timeToTargetHigh, 81.0);
+  expect(fit).toMatchObject({ model: 'exponential', warnings: [] });
+});
+
+test.each`
+  readings                                   | model          | why
+  ${'0:100,5:120,10:140'}                    | ${'none'}      | ${'rising'}
+  ${'0:300,10:245'}                          | ${'none'}      | ${'too few'}
+  ${'0:300,5:120,10:70,15:66,20:65,25:64.8'} | ${'undecided'} | ${'a plateau'}
+`('readings that are no discharge give no time ($why)', ({ readings, model }) => {
+  const fit = discharge({ readings, target: '50' });
+  expect(fit).toMatchObject({ model });
+  expect(fit.timeToTarget).toBeUndefined();
+  expect(fit.warnings).toHaveLength(1);
+});
+
+test.each`
+  options                                     | names
+  ${{ target: '50' }}                         | ${'--readings'}
+  ${{ readings: '0:310,5:255' }}              | ${'--target'}
+  ${{ readings: '0:310,x', target: '50' }}    | ${'“x” (number 2)'}
+  ${{ readings: '0:310,5', target: '50' }}    | ${'“5” (number 2)'}
+  ${{ readings: '0:310,5:255', target: '0' }} | ${'“0”'}
+`('input that cannot be used is named: $names', ({ options, names }) => {
+  expect(() => discharge(options)).toThrow(UnusableInput);
+  expect(() => discharge(options)).toThrow(names);
+});
+
+test.each`
+  argv                               | line
+  ${['12N65', '--kind', 'nmos']}     | ${{ words: ['12N65'], options: { kind: 'nmos' } }}
+  ${['--package=TO-220', 'K', '65']} | ${{ words: ['K', '65'], options: { package: 'TO-220' } }}
+`('arguments $argv', ({ argv, line }) => {
+  expect(readArguments('decode', argv)).toEqual(line);
+});
+
+test('an unknown option and one without a value are named', () => {
+  expect(() => readArguments('decode', ['--colour', 'red'])).toThrow('--colour');
+  expect(() => readArguments('decode', ['12N65', '--kind'])).toThrow('--kind');
+});

@@ -1,0 +1,88 @@
+import { parseFilter } from '../../core/stock';
+import { findLot } from '../../db/repositories/lots';
+import { undoEdit } from '../../db/repositories/journal';
+import { bins, lots, stockLedger } from '../../db/schema';
+import { temporaryBench } from '../../db/testing/temporaryBench';
+import { needForm } from './schema';
+import { addNeed, moveParts, startBuild, strikeNeed } from './usecases';
+
+type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+let fixture: Fixture;
+let need: { code: string; needId: string };
+
+const LOT = 'M4R-9XK';
+
+beforeEach(async () => {
+  fixture = await temporaryBench();
+  const { bench } = fixture;
+  await bench.db.write(async (tx) => {
+    await tx.insert(bins).values({ id: 'bin-1', code: 'C2-5', createdMs: 0 });
+    await tx.insert(lots).values({ id: 'lot-1', code: LOT, kind: 'nmos', binId: 'bin-1', createdMs: 0 });
+    await tx
+      .insert(stockLedger)
+      .values({ id: 'line-1', lotId: 'lot-1', atMs: 0, onHandDelta: 3, reservedDelta: 0, reason: 'counted' });
+  });
+  const { code } = await startBuild(bench, { title: 'lamp', note: '' });
+  const { needId = '' } = await addNeed(bench, code, { role: 'switch', filter: 'nmos >=100V', quantity: 2 });
+  need = { code, needId };
+});
+afterEach(() => fixture.dispose());
+
+const move = (step: 'reserve' | 'release' | 'use', quantity: number) =>
+  moveParts(fixture.bench, { step, quantity, lotCode: LOT, needId: need.needId });
+const balance = async () => {
+  const found = await findLot(fixture.bench.db.read, LOT);
+  return [found?.lot.onHand, found?.lot.reserved];
+};
+
+test('parts are set aside, given back and built in, and the stock says so at each step', async () => {
+  await move('reserve', 2);
+  expect(await balance()).toEqual([3, 2]);
+  await move('release', 1);
+  expect(await balance()).toEqual([3, 1]);
+  await move('use', 1);
+  expect(await balance()).toEqual([2, 0]);
+});
+
+test('more than is free or set aside is refused with the numbers, and nothing moves', async () => {
+  expect(await move('reserve', 4)).toMatchObject({
+    ok: false,
+    problems: [{ message: expect.stringContaining('3 of 3 are free') }],
+  });
+  expect(await move('use', 1)).toMatchObject({ ok: false, problems: [{ message: expect.stringContaining('0 are') }] });
+  expect(await balance()).toEqual([3, 0]);
+});
+
+test('each step can be taken back once', async () => {
+  const outcome = await move('reserve', 2);
+  const line = outcome.ok ? (outcome.undo ?? '') : '';
+  expect(await undoEdit(fixture.bench, line)).toMatchObject({ kind: 'undone' });
+  expect(await undoEdit(fixture.bench, line)).toMatchObject({ kind: 'changed-since' });
+  expect(await balance()).toEqual([3, 0]);
+});
+
+test('a need with parts set aside cannot be struck', async () => {
+  await move('reserve', 1);
+  expect(await strikeNeed(fixture.bench, need)).toMatchObject({ ok: false });
+  await move('release', 1);
+  expect(await strikeNeed(fixture.bench, need)).toMatchObject({ ok: true });
+});
+
+test.each`
+  filter               | names
+  ${'>=600V'}          | ${'>=600V'}
+  ${'nmos vds>=tall'}  | ${'vds>=tall'}
+  ${'something'}       | ${'begin with the kind'}
+  ${'resistor >=600F'} | ${'>=600F'}
+`('a need “$filter” is refused and named', ({ filter, names }) => {
+  const parsed = needForm.safeParse({ role: 'switch', filter, quantity: '1' });
+  expect(parsed.error?.issues.map(({ message }) => message).join()).toContain(names);
+});
+
+test('what a need accepts is what the stock search reads', () => {
+  const { filter } = needForm.parse({ role: 'switch', filter: ' nmos >=600V ', quantity: '2' });
+  expect(parseFilter(filter)).toMatchObject({
+    ok: true,
+    filter: { kind: 'nmos', demands: [{ rating: 'vds', value: 600 }] },
+  });
+});
