@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { createContext, use, useState, useTransition, type ReactNode } from 'react';
+import { createContext, use, useEffect, useState, useTransition, type ReactNode } from 'react';
 import type { FormOutcome } from '../form/outcome';
 
 interface Notice {
@@ -17,11 +17,20 @@ export function useNotice() {
   return use(NoticeContext);
 }
 
+/** How long a notice stands before it makes room, in milliseconds; a step can be taken back later by the bench line. */
+const STANDS = 12_000;
+
 /** Holds the line that says what was just done; a new one takes the place of the old. */
 export function Notices({ children, undo }: { children: ReactNode; undo: (id: string) => Promise<FormOutcome> }) {
   const [notice, setNotice] = useState<Notice>();
   const [pending, start] = useTransition();
   const router = useRouter();
+
+  useEffect(() => {
+    if (!notice) return;
+    const timer = setTimeout(() => setNotice(undefined), STANDS);
+    return () => clearTimeout(timer);
+  }, [notice]);
 
   function takeBack(id: string) {
     start(async () => {

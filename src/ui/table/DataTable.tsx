@@ -13,11 +13,14 @@ import {
   useTable,
   type ColumnDef,
 } from '@tanstack/react-table';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import { Popover } from 'radix-ui';
 import { useMemo, useState, type KeyboardEvent } from 'react';
 import { GradeMark, Tag, VerdictMark, type VerdictWord } from '../value/marks';
+import type { ColumnChoiceProps } from './ColumnChoice';
 import type { Cell, TableColumn, TableRow } from './tableTypes';
+
+const ColumnChoice = dynamic(() => import('./ColumnChoice'), { ssr: false });
 
 const features = tableFeatures({
   rowSortingFeature,
@@ -72,6 +75,7 @@ export function DataTable({
     getColumnCanGlobalFilter: () => true,
   });
   const shown = table.getRowModel().rows;
+  const labelOf = (id: string) => columns.find((column) => column.id === id)?.label ?? id;
   const align = (id: string) => columns.find((column) => column.id === id)?.align;
 
   function onKeyDown(event: KeyboardEvent<HTMLTableRowElement>, href: string | undefined) {
@@ -99,29 +103,12 @@ export function DataTable({
           />
         )}
         {choose && (
-          <Popover.Root modal={false}>
-            <Popover.Trigger className="btn" data-tone="quiet">
-              columns
-            </Popover.Trigger>
-            <Popover.Portal>
-              <Popover.Content
-                align="end"
-                className="z-40 rounded-[4px] border border-ink bg-lift px-4 py-2 text-[13px]"
-              >
-                {table.getAllLeafColumns().map((column) => (
-                  <label key={column.id} className="flex min-h-8 items-center gap-2">
-                    <input
-                      type="checkbox"
-                      className="size-4 accent-ochre"
-                      checked={column.getIsVisible()}
-                      onChange={(event) => column.toggleVisibility(event.target.checked)}
-                    />
-                    {columns.find(({ id }) => id === column.id)?.label || column.id}
-                  </label>
-                ))}
-              </Popover.Content>
-            </Popover.Portal>
-          </Popover.Root>
+          <ColumnButton
+            columns={table
+              .getAllLeafColumns()
+              .map((column) => ({ id: column.id, label: labelOf(column.id), shown: column.getIsVisible() }))}
+            onChoose={(id, shown) => table.getColumn(id)?.toggleVisibility(shown)}
+          />
         )}
       </div>
       <div className="overflow-x-auto">
@@ -138,7 +125,7 @@ export function DataTable({
                       aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
                     >
                       <button type="button" className="hover:text-ink" onClick={() => column.toggleSorting()}>
-                        {columns.find((entry) => entry.id === column.id)?.label}
+                        {labelOf(column.id)}
                         {sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}
                       </button>
                     </th>
@@ -187,6 +174,17 @@ export function DataTable({
         {shown.length === 0 && <p className="py-3 text-[13px] text-ink-2">No row fits.</p>}
       </div>
     </div>
+  );
+}
+
+function ColumnButton(props: ColumnChoiceProps) {
+  const [asked, setAsked] = useState(false);
+  return asked ? (
+    <ColumnChoice {...props} />
+  ) : (
+    <button type="button" className="btn" data-tone="quiet" onClick={() => setAsked(true)}>
+      columns
+    </button>
   );
 }
 

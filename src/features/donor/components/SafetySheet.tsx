@@ -6,6 +6,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
 import type { SafetyView, StoreCard } from '../views/safety';
 import { ReadingForm, StoreForm, StrikeStore } from './SafetyForms';
+import { ToolTrial } from './ToolTrial';
 
 /** Make safe: the stores, the discharge of one, and whether it can hurt now. */
 export function SafetySheet({ code, view }: { code: string; view: SafetyView }) {
@@ -132,7 +133,12 @@ function SafetyJudgement({ view }: { view: SafetyView }) {
         </Section>
       )}
       <Next>{view.next}</Next>
-      {view.tool && <Section label="The tool">{view.tool}</Section>}
+      {view.tool && (
+        <Section label="The tool">
+          <p className="mb-2">{view.tool.says}</p>
+          <ToolTrial key={view.selected?.name} start={view.tool.start} capacitance={view.tool.capacitance} />
+        </Section>
+      )}
       <Caution>
         Mains work can kill. This page does arithmetic; only your own reading makes a store safe. Follow your local
         code, and leave live work to licensed people.

@@ -58,7 +58,7 @@ export interface SafetyView {
   readonly hazard: { readonly weight: 'danger' | 'check' | 'note' | 'ok'; readonly text: string } | null;
   readonly says: readonly string[];
   readonly next: string;
-  readonly tool: string | null;
+  readonly tool: { readonly says: string; readonly start: number; readonly capacitance: number } | null;
 }
 
 /** The stores of a donor, the discharge of one of them, and whether it can hurt now. */
@@ -85,7 +85,7 @@ export async function safetyView(donor: Donor, wanted: string | undefined): Prom
     hazard: hazardOf(chosen),
     says: fitSays(chosen),
     next: nextStep(chosen, open),
-    tool: toolSays(chosen),
+    tool: toolOf(chosen),
   };
 }
 
@@ -294,14 +294,16 @@ function toolCase(start: number, capacitance: number) {
   return { start, capacitance: capacitance * CAPACITANCE_UPPER };
 }
 
-function toolSays({ entry, state, present, largest }: Assessed): string | null {
+function toolOf({ entry, state, present, largest }: Assessed): SafetyView['tool'] {
   if (state.kind === 'measured-dead') return null;
-  const plan = suggestBleed({ start: present, capacitance: largest });
+  const of = { start: present, capacitance: largest };
+  const plan = suggestBleed(of);
   const { bleedOhm } = entry.store;
   const power = (value: number) => formatQuantity(value, 'watt', { digits: 2 });
   const size = plan.wirewound === undefined ? 'no common wirewound takes the pulse' : `${plan.wirewound} W wirewound`;
   const tool = `${formatQuantity(plan.resistance, 'ohm')}, ${size}: starts at ${power(plan.initialPower)}, takes ${formatQuantity(plan.energy, 'joule', { digits: 2 })}; under ${volts(TOUCH_LIMIT_DC.volts)} in ${formatDuration(plan.timeToTouch)}, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(plan.timeToSolder)}, under ${volts(METER_LIMIT.volts)} in ${formatDuration(plan.timeToMeter)}. Never short it.`;
-  if (bleedOhm === null) return tool;
-  const alone = bleedThrough({ start: present, capacitance: largest, resistance: bleedOhm });
-  return `${tool} The ${formatQuantity(bleedOhm, 'ohm')} on the board alone needs ${formatDuration(alone.timeToTouch)} and ${formatDuration(alone.timeToSolder)}, if it is not open.`;
+  if (bleedOhm === null) return { ...of, says: tool };
+  const alone = bleedThrough({ ...of, resistance: bleedOhm });
+  const says = `${tool} The ${formatQuantity(bleedOhm, 'ohm')} on the board alone needs ${formatDuration(alone.timeToTouch)} and ${formatDuration(alone.timeToSolder)}, if it is not open.`;
+  return { ...of, says };
 }
