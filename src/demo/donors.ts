@@ -216,7 +216,7 @@ export const DONORS: readonly DonorScript[] = [
       ...lines(
         'q1 measures sd 0.51 ds OL gs OL',
         'c21 measures 640u esr 38m',
-        'c22 measures 601u esr 96m',
+        'c22 measures 601u esr 0.15',
         'r12 measures 4k69',
       ),
     ],

@@ -137,11 +137,13 @@ function esrCriterion(measured: Measured, test: CapacitorTest & { nominalCapacit
     return { grade: 'cannot tell', text: `${says}: too good. Check for shorted leads or a part in parallel.` };
   const limits = (['A', 'B', 'C'] as const).map((grade) => ({ grade, limit: ESR_LIMITS[grade] }));
   const grade = gradeAgainst(ratio, standard / reference, limits, 'at-most');
-  return {
-    grade,
-    text:
-      grade === 'cannot tell'
-        ? `${says}; ± ${formatQuantity(expanded, 'ohm', { digits: 2 })} of the tester straddles the limit.`
-        : `${says}.`,
+  const doubt = `± ${formatQuantity(expanded, 'ohm', { digits: 2 })} of the tester`;
+  const text: Readonly<Record<typeof grade, string>> = {
+    A: `${says}.`,
+    B: ratio <= ESR_LIMITS.A ? `${says}; with ${doubt} that is no sure A.` : `${says}; an A stays below that.`,
+    C: `${says}: only where ripple is low.`,
+    reject: `${says}: worn out.`,
+    'cannot tell': `${says}; ${doubt} straddles the limit.`,
   };
+  return { grade, text: text[grade] };
 }

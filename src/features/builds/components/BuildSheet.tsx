@@ -34,13 +34,13 @@ function Need({ code, need }: { code: string; need: NeedView }) {
       <div className="flex flex-wrap items-baseline gap-x-3 border-b border-rule-2 pb-1">
         <h2 className="text-[15px] font-semibold">{need.role}</h2>
         <span className="font-mono text-[13px]">{need.filter}</span>
-        <span className="text-[12px] text-ink-2">{need.says}</span>
         <span className="ml-auto flex items-baseline gap-3">
           {filled === 0 && <StrikeNeed code={code} needId={need.id} role={need.role} />}
           <span className="q text-[13px]">
             {filled} of {need.quantity}
           </span>
         </span>
+        <p className="w-full text-[12px] text-ink-2">{need.says}</p>
       </div>
       {need.allocations.map(({ lot, marking, reserved, used }) => (
         <div

@@ -20,7 +20,7 @@ export function PartForm({ code, packages }: { code: string; packages: readonly 
     <ActionForm
       action={logPartAction.bind(null, code)}
       label="Log a part"
-      className="mb-1 grid grid-cols-[70px_1fr_1fr_1.4fr_1.2fr_auto] items-start gap-x-2.5 max-[620px]:grid-cols-2"
+      className="-mb-2 grid grid-cols-[70px_1fr_1fr_1.4fr_1.2fr_auto] items-start gap-x-2.5 max-[620px]:grid-cols-2"
       clearAfter
     >
       <TextField name="ref" label="part" placeholder="Q1" mono />

@@ -23,7 +23,8 @@ export function MeasurementForm({
       clearAfter
     >
       <h2 className="col-span-full mb-1 text-[14px] font-semibold">
-        {refName}: {test.label.toLowerCase()} <span className="font-normal text-ink-2">· {test.precondition}</span>
+        {refName}: {test.label.charAt(0).toLowerCase() + test.label.slice(1)}{' '}
+        <span className="font-normal text-ink-2">· {test.precondition}</span>
       </h2>
       {test.fields.map(({ name, label, unit, open, hint }) => (
         <QuantityField

@@ -1,0 +1,90 @@
+// Takes the pictures of docs/screenshots from a freshly seeded demo on the production build.
+import { spawn } from 'node:child_process';
+import { mkdtempSync, mkdirSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { ensureBuild, ensurePackages, freePort, say, seedDemo } from './lib.mjs';
+
+const FOLDER = 'docs/screenshots';
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+await ensurePackages();
+await ensureBuild();
+const file = join(mkdtempSync(join(tmpdir(), 'zorvek-shots-')), 'zorvek.db');
+await seedDemo(file);
+const port = await freePort(3700);
+const server = spawn(
+  'node',
+  [join('node_modules', 'next', 'dist', 'bin', 'next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
+  { env: { ...process.env, ZORVEK_DATABASE_URL: `file:${file}`, NODE_ENV: 'production' }, stdio: 'ignore' },
+);
+const origin = `http://127.0.0.1:${port}`;
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
+});
+mkdirSync(FOLDER, { recursive: true });
+
+try {
+  for (
+    let tries = 0;
+    !(await fetch(`${origin}/guide`).then(
+      (answer) => answer.ok,
+      () => false,
+    ));
+    tries += 1
+  ) {
+    if (tries > 100) throw new Error('The server did not start.');
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  const printer = await donorCode('label-printer');
+  const brick = await donorCode('notebook brick');
+  const console_ = await donorCode('console');
+  await shoot('bench', '/');
+  await shoot('bench-dark', '/', { colorScheme: 'dark' });
+  await shoot('intake', `/donors/${printer}/intake`);
+  await shoot('make-safe', `/donors/${printer}/make-safe`, { type: 'c3 61V @ 64s' });
+  await shoot('make-safe-phone', `/donors/${printer}/make-safe`, { viewport: PHONE });
+  await shoot('identify', `/donors/${printer}/identify?part=D8`, { type: 'q1 vds 650V datasheet' });
+  await shoot('test', `/donors/${brick}/test?part=C22`);
+  await shoot('harvest', `/donors/${console_}/harvest`);
+  await shoot('record', `/donors/${printer}/record`);
+  await shoot('stock', '/stock?find=nmos+%3E%3D600V');
+  await shoot('lot', await href('/stock?find=MBR20100CT', '[aria-label="Lots"] a'));
+  await shoot('build', await href('/builds', 'main li a:has-text("Reading lamp")'));
+  await shoot('sums', '/sums');
+} finally {
+  await browser.close();
+  server.kill();
+}
+
+async function donorCode(title) {
+  const page = await browser.newPage();
+  await page.goto(`${origin}/donors?find=${encodeURIComponent(title)}`);
+  const code = await page.locator('.tag').first().textContent();
+  await page.close();
+  return code;
+}
+
+async function href(path, selector) {
+  const page = await browser.newPage();
+  await page.goto(origin + path);
+  const found = await page.locator(selector).first().getAttribute('href');
+  await page.close();
+  return found;
+}
+
+/** One picture; the scheme is the light one unless told otherwise, and a bench line may stand half typed. */
+async function shoot(name, path, { viewport = DESK, colorScheme = 'light', type } = {}) {
+  const context = await browser.newContext({ viewport, colorScheme });
+  const page = await context.newPage();
+  await page.goto(origin + path);
+  await page.waitForLoadState('networkidle');
+  if (type) await page.getByLabel('Bench line').fill(type);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+  await context.close();
+  say(`${FOLDER}/${name}.png`);
+}
