@@ -4,6 +4,7 @@ import { donorCode } from './bench';
 
 for (const colorScheme of ['light', 'dark'] as const)
   test(`axe finds no serious fault on any main view (${colorScheme})`, async ({ page }) => {
+    test.slow();
     await page.emulateMedia({ colorScheme });
     const code = await donorCode(page, 'label-printer');
     const paths = [

@@ -4,6 +4,7 @@ export {
   kindFromReference,
   kindFromWord,
   kindRule,
+  kindsServing,
   PART_KINDS,
   type KindName,
   type PartKind,

@@ -191,6 +191,14 @@ export function kindFromWord(word: string): KindName | undefined {
   return KIND_NAMES.find((kind) => kind === wanted || kindRule(kind).words.includes(wanted));
 }
 
+/** Kinds that do the work of another: either half of a dual rectifier is a diode. */
+const SERVES: Partial<Record<KindName, readonly KindName[]>> = { diode: ['dual-diode'] };
+
+/** The kinds a person may use where one is asked for, that kind first. */
+export function kindsServing(kind: KindName): KindName[] {
+  return [kind, ...(SERVES[kind] ?? [])];
+}
+
 /** The kind a reference suggests: `BR1` a bridge, `C5` a capacitor. Longer prefixes win. */
 export function kindFromReference(reference: string): KindName | undefined {
   const letters = /^[A-Z]+/i.exec(reference)?.[0].toUpperCase();

@@ -1,6 +1,6 @@
 import { DOUBTFUL_DECODE, isDoubtful, type Evidenced } from '../evidence';
 import type { Grade } from '../measure';
-import { RATINGS, type KindName, type RatingName } from '../part';
+import { kindsServing, RATINGS, type KindName, type RatingName } from '../part';
 import { formatQuantity } from '../quantity';
 import { demandedRange, type Demand, type StockFilter } from './parseFilter';
 
@@ -34,7 +34,7 @@ const GRADE_ORDER = ['A', 'B', 'C'] as const;
  * written: the person has put their own margin in.
  */
 export function matchLot(need: StockFilter, lot: LotFacts): LotMatch {
-  if (need.kind && need.kind !== lot.kind) return { verdict: 'no', checks: [] };
+  if (need.kind && !kindsServing(need.kind).includes(lot.kind)) return { verdict: 'no', checks: [] };
   if (need.grade && !GRADE_ORDER.slice(0, GRADE_ORDER.indexOf(need.grade) + 1).some((grade) => grade === lot.grade))
     return { verdict: 'no', checks: [] };
   const checks = need.demands.map((demand) => checkDemand(demand, lot.ratings[demand.rating]));

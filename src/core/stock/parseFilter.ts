@@ -81,7 +81,9 @@ export function parseFilter(text: string): { ok: true; filter: StockFilter } | {
     .trim()
     .split(/\s+/)
     .filter((token) => token !== '');
-  const kind = tokens.map(kindFromWord).find((found) => found !== undefined);
+  const kinds = tokens.map(kindFromWord).filter((found) => found !== undefined);
+  // “schottky dual-diode”: the word of a subtype stands for a diode, but the closer word decides.
+  const kind = kinds.find((found) => found !== 'diode') ?? kinds[0];
   const filter: { -readonly [K in keyof StockFilter]: StockFilter[K] } = {
     ...(kind ? { kind } : {}),
     demands: [],
@@ -99,7 +101,7 @@ export function parseFilter(text: string): { ok: true; filter: StockFilter } | {
     } else if (labelled?.[1] && labelled[2]) {
       const problem = readLabel(filter, labelled[1].toLowerCase(), labelled[2], token);
       if (problem) return { ok: false, problem };
-    } else if (kindFromWord(token) === kind && kind !== undefined) {
+    } else if (kindFromWord(token) !== undefined) {
       if (!['rectifier', 'schottky', 'zener', 'tvs'].includes(token.toLowerCase())) continue;
       words.push(token.toLowerCase());
     } else {

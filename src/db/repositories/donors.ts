@@ -1,10 +1,11 @@
-import { and, count, desc, eq, inArray, isNull, like, or, sql, type SQL } from 'drizzle-orm';
+import { and, count, desc, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { judgeNameplate, parseNameplate } from '../../core/nameplate';
 import { kindRule, type KindName } from '../../core/part';
 import { storeState } from '../../core/safety';
 import { stationLine, type DonorFacts, type StationName, type StationSummary } from '../../core/station';
 import type { Queryable } from '../client';
 import { donors, measurements, notes, parts, stationMarks, storeReadings, stores } from '../schema';
+import { holds } from './text';
 
 export type Donor = typeof donors.$inferSelect;
 
@@ -61,7 +62,7 @@ function words(query: string): (SQL | undefined)[] {
     .map((word) =>
       or(
         ...[donors.code, donors.maker, donors.model, donors.description, donors.origin, donors.nameplate].map(
-          (column) => like(column, `%${word}%`),
+          (column) => holds(column, word),
         ),
       ),
     );

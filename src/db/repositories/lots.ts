@@ -1,5 +1,6 @@
-import { and, asc, count, desc, eq, exists, gt, inArray, isNull, like, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, exists, gt, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import type { Grade } from '../../core/measure';
+import { kindsServing } from '../../core/part';
 import type { StockFilter } from '../../core/stock';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
@@ -7,6 +8,7 @@ import { bins, builds, donors, lotRatings, lots, needs, parts, stockLedger } fro
 import { freshCode } from './codes';
 import { appendLedger, type Edit } from './journal';
 import { demandWhere, ratingRow, ratingsOfLots, type NewRating, type Ratings } from './ratings';
+import { begins, holds } from './text';
 
 export type Lot = typeof lots.$inferSelect;
 
@@ -76,26 +78,14 @@ function whereOf(db: Queryable, filter: StockFilter): SQL | undefined {
   return and(
     isNull(lots.deletedMs),
     gt(lots.onHand, 0),
-    filter.kind ? eq(lots.kind, filter.kind) : undefined,
+    filter.kind ? inArray(lots.kind, kindsServing(filter.kind)) : undefined,
     filter.package ? eq(lots.package, filter.package) : undefined,
     grades ? inArray(lots.grade, grades) : undefined,
     filter.bin
-      ? inArray(
-          lots.binId,
-          db
-            .select({ id: bins.id })
-            .from(bins)
-            .where(like(bins.code, `${filter.bin}%`)),
-        )
+      ? inArray(lots.binId, db.select({ id: bins.id }).from(bins).where(begins(bins.code, filter.bin)))
       : undefined,
     filter.donor
-      ? inArray(
-          lots.donorId,
-          db
-            .select({ id: donors.id })
-            .from(donors)
-            .where(like(donors.code, `${filter.donor}%`)),
-        )
+      ? inArray(lots.donorId, db.select({ id: donors.id }).from(donors).where(begins(donors.code, filter.donor)))
       : undefined,
     filter.source
       ? exists(
@@ -112,7 +102,7 @@ function whereOf(db: Queryable, filter: StockFilter): SQL | undefined {
     ),
     ...filter.words.map((word) =>
       or(
-        ...[lots.marking, lots.package, lots.code].map((column) => like(column, `%${word}%`)),
+        ...[lots.marking, lots.package, lots.code].map((column) => holds(column, word)),
         eq(lots.subtype, word),
         eq(lots.technology, word),
       ),

@@ -1,13 +1,14 @@
-import { and, desc, eq, inArray, isNull, like, or } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { Source } from '../../core/evidence';
 import type { Measured } from '../../core/measure';
-import type { KindName, RatingName, TestName } from '../../core/part';
+import { kindsServing, type KindName, type RatingName, type TestName } from '../../core/part';
 import type { StockFilter } from '../../core/stock';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
 import { donors, measurements, partRatings, parts, typeRatings, types } from '../schema';
 import type { Edit } from './journal';
 import { demandWhere, ratingRow, ratingsOfParts, type NewRating, type Ratings } from './ratings';
+import { begins, holds } from './text';
 
 export type Part = typeof parts.$inferSelect;
 
@@ -94,9 +95,9 @@ export async function searchPartsOnBoards(
         eq(parts.state, 'on-board'),
         isNull(parts.deletedMs),
         isNull(donors.deletedMs),
-        filter.kind ? eq(parts.kind, filter.kind) : undefined,
+        filter.kind ? inArray(parts.kind, kindsServing(filter.kind)) : undefined,
         filter.package ? eq(parts.package, filter.package) : undefined,
-        filter.donor ? like(donors.code, `${filter.donor}%`) : undefined,
+        filter.donor ? begins(donors.code, filter.donor) : undefined,
         ...filter.demands.map((demand) =>
           inArray(
             parts.id,
@@ -104,7 +105,7 @@ export async function searchPartsOnBoards(
           ),
         ),
         ...filter.words.map((word) =>
-          or(like(parts.marking, `%${word}%`), eq(parts.subtype, word), eq(parts.technology, word)),
+          or(holds(parts.marking, word), eq(parts.subtype, word), eq(parts.technology, word)),
         ),
       ),
     )

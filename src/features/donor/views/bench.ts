@@ -58,7 +58,7 @@ function nextWords({ facts, liveStores }: DonorOverview, station: ReturnType<typ
     case 'make-safe':
       return liveStores[0] ? `read ${liveStores[0].name}` : 'list what stores charge';
     case 'identify':
-      return parts.total === 0 ? 'log its parts' : `read ${parts.total - parts.identified} markings`;
+      return parts.total === 0 ? 'log its parts' : `identify ${parts.total - parts.identified} of ${parts.total} parts`;
     case 'test':
       return `test ${parts.testable - parts.tested} of ${parts.testable} parts`;
     case 'harvest':

@@ -1,0 +1,112 @@
+import { expect, test } from '@playwright/test';
+import { benchLine, donorCode, judgement, station } from './bench';
+
+test('going on beside a store that is not dead is asked once and shown in the record', async ({ page }) => {
+  const code = await donorCode(page, 'scooter');
+  await page.goto(`/donors/${code}/identify`);
+  await benchLine(page, 'r1 4k7');
+  await benchLine(page, 'r1 measures 4k71');
+  await page.goto(`/donors/${code}/harvest?part=R1`);
+  await expect(judgement(page).getByLabel('bin')).toHaveCount(0);
+  await page.getByRole('button', { name: 'I go on all the same' }).click();
+  const dialog = page.getByRole('alertdialog');
+  await expect(dialog).toContainText('can kill');
+  await dialog.getByRole('button', { name: 'I go on' }).click();
+  await expect(page.getByText('You said that you go on')).toBeVisible();
+  await judgement(page).getByLabel('bin').fill('a9');
+  await judgement(page).getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByRole('region', { name: 'Taken from this donor' })).toContainText('A9');
+  await station(page, 'Record');
+  await expect(page.getByRole('table', { name: 'Journal' })).toContainText(
+    'Went on with Harvest while C1 was not measured dead',
+  );
+});
+
+test('a question is asked, chased on the bench, and answered', async ({ page }) => {
+  const code = await donorCode(page, 'lamp driver');
+  await page.goto(`/donors/${code}/trace`);
+  await benchLine(page, '? where does the fifth leg of U1 go');
+  await page.goto('/');
+  await expect(judgement(page)).toContainText('where does the fifth leg of U1 go');
+  await page.goto(`/donors/${code}/record`);
+  await judgement(page).getByRole('button', { name: 'answered' }).first().click();
+  await expect(judgement(page)).toContainText('No open question');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(judgement(page)).toContainText('1 open question');
+});
+
+test('a station is declared done, and the line shows it', async ({ page }) => {
+  await page.goto(`/donors/${await donorCode(page, 'lamp driver')}/open`);
+  await page.getByRole('textbox', { name: 'a note' }).fill('two clips, no glue');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByRole('list', { name: 'Notes' })).toContainText('two clips, no glue');
+  await page.getByRole('button', { name: 'This station is done' }).click();
+  await expect(page.getByRole('link', { name: /^Open: done/ })).toBeVisible();
+});
+
+test('a donor is amended, put away and brought back', async ({ page }) => {
+  const code = await donorCode(page, 'plug-top');
+  await page.goto(`/donors/${code}/intake`);
+  await page.getByLabel('where it came from').fill('the drawer under the kettle');
+  await page.getByRole('button', { name: 'Keep the changes' }).click();
+  await expect(page.getByRole('heading', { level: 1 }).locator('..')).toContainText('the drawer under the kettle');
+  await page.getByRole('button', { name: 'put away' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Put it away' }).click();
+  await expect(page).toHaveURL(/\/donors$/);
+  await expect(page.getByText(code)).toHaveCount(1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('.tag', { hasText: code })).toBeVisible();
+});
+
+test('the table is sorted, filtered and cut to the columns one wants', async ({ page }) => {
+  await page.goto(`/donors/${await donorCode(page, 'PC supply')}/identify`);
+  const table = page.getByRole('table', { name: 'Parts' });
+  const first = table.getByRole('row').nth(1);
+  await table.getByRole('button', { name: 'part' }).click();
+  await expect(first).toContainText('BR1');
+  await table.getByRole('button', { name: 'part' }).click();
+  await expect(first).toContainText('R31');
+  await page.getByLabel('Filter Parts').fill('schottky');
+  await expect(table.getByRole('row')).toHaveCount(2);
+  await page.getByLabel('Filter Parts').fill('nothing is so');
+  await expect(page.getByText('No row fits.')).toBeVisible();
+  await page.getByLabel('Filter Parts').fill('');
+  await page.getByRole('button', { name: 'columns' }).click();
+  await page.getByRole('checkbox', { name: 'damage' }).check();
+  await expect(table.getByRole('columnheader', { name: 'damage' })).toBeVisible();
+  await expect(table.getByRole('row', { name: /C23/ })).toContainText('bulged');
+});
+
+test('the drawers are asked, narrowed by what is offered, and pieces are taken and brought back', async ({ page }) => {
+  await page.goto('/stock');
+  await page
+    .getByRole('link', { name: /^grade A/ })
+    .or(page.getByRole('link', { name: /^A \d/ }))
+    .first()
+    .click();
+  await expect(page.getByLabel('Find in stock')).toHaveValue('grade:A');
+  await page.goto('/stock?find=UF4007');
+  await page.getByRole('table', { name: 'Lots', exact: true }).getByRole('link').first().click();
+  const take = page.getByRole('form', { name: 'Take out' });
+  await take.getByLabel('for what').fill('doorbell');
+  await take.getByRole('button', { name: 'Take out' }).click();
+  await expect(page.getByRole('table', { name: 'Ledger' })).toContainText('taken out: doorbell');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('table', { name: 'Ledger' })).toContainText('taken back');
+});
+
+test('the sums answer while one types, and say what they cannot read', async ({ page }) => {
+  await page.goto('/sums');
+  const charge = page.getByRole('region', { name: 'Stored charge and its bleed' });
+  // 150 uF at 325 V through 2.2 kΩ, by hand: 7.92 J, 48 W, 0.33 s.
+  for (const text of ['7.92 J', '48 W', '330 ms', '0.6 s'])
+    await expect(charge).toContainText(text.replace(' ', '\u00a0'));
+  await charge.getByLabel('charged to').fill('high');
+  await expect(charge).toContainText('“high” is not a voltage');
+  const marking = page.getByRole('region', { name: 'Read a marking' });
+  await marking.getByLabel('marking', { exact: true }).fill('104');
+  await expect(marking).toContainText('100\u00a0nF');
+  const bands = page.getByRole('region', { name: 'Read colour bands' });
+  await bands.getByLabel('bands').fill('brown black black brown mauve');
+  await expect(bands).toContainText('mauve');
+});

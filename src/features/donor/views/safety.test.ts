@@ -1,0 +1,143 @@
+import { findDonor } from '../../../db/repositories/donors';
+import { shareBench } from '../../../db/testing/sharedBench';
+import { temporaryBench } from '../../../db/testing/temporaryBench';
+import { donorForm } from '../schema';
+import { registerDonor } from '../usecases/intake';
+import { recordLine } from '../usecases/recordLine';
+import { safetyView } from './safety';
+
+type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+let fixture: Fixture;
+let code: string;
+
+beforeEach(async () => {
+  fixture = await temporaryBench();
+  shareBench(fixture.bench);
+  code = await aUnit('INPUT 100-240V~ 1.5A OUTPUT 24V 2.5A');
+});
+afterEach(() => fixture.dispose());
+
+async function aUnit(nameplate: string) {
+  return (await registerDonor(fixture.bench, donorForm.parse({ description: 'adapter', nameplate }))).code;
+}
+
+async function type(...lines: string[]) {
+  for (const line of lines) {
+    const outcome = await recordLine(fixture.bench, { code, station: 'make-safe', line });
+    if (!outcome.ok) throw new Error(outcome.problems.map(({ message }) => message).join(' '));
+  }
+}
+
+async function view(store?: string) {
+  const donor = await findDonor(fixture.bench.db.read, code);
+  if (!donor) throw new Error('no donor');
+  const plain = JSON.stringify(await safetyView(donor, store)).replaceAll('\u00a0', ' ');
+  return JSON.parse(plain) as Awaited<ReturnType<typeof safetyView>>;
+}
+
+test('with nothing listed it is assumed to bite', async () => {
+  expect(await view()).toMatchObject({
+    claim: { stop: true, text: expect.stringContaining('Assume that it can') },
+    cards: [],
+  });
+});
+
+describe('one store, reading by reading', () => {
+  // 82 uF and up to 20 % more at 373 V, the peak of 264 V: 98.4 uF × 373² / 2 = 6.9 J.
+  test('never read: what it may hold, and that in words', async () => {
+    await type('store c3 82u 400V bleed 470k');
+    const { claim, hazard, cards, next, tool } = await view();
+    expect(claim).toEqual({ stop: true, text: 'Assume yes. C3 was never read and may hold 373 V' });
+    expect(hazard).toMatchObject({
+      weight: 'danger',
+      text: expect.stringMatching(/373 V and 6\.9 J: injures by shock/),
+    });
+    expect(cards[0]?.facts).toEqual([
+      { label: 'may hold', value: '373 V' },
+      { label: 'energy up to', value: '6.9 J' },
+      { label: 'bleed path', value: '470 kΩ' },
+      { label: 'last reading', value: 'never read' },
+    ]);
+    expect(next).toContain('c3 212V @ 15s');
+    expect(tool?.says).toContain('Never short it');
+  });
+
+  // V = 318.2·e^(−t/38.54 s) at 470 kΩ × 82 uF; ln(318.2/60)·38.5 = 64.3 s.
+  test('falling: the time constant with its bounds, the capacitance it means, and when to look again', async () => {
+    await type(
+      'store c3 82u 400V bleed 470k',
+      'c3 318.2V @ 0s',
+      'c3 233.1V @ 12s',
+      'c3 170.8V @ 24s',
+      'c3 112.7V @ 40s',
+    );
+    const { claim, says, selected } = await view();
+    expect(claim.text).toMatch(/^Yes\. C3 had 113 V at the last reading, under 60 V at about 65 s$/);
+    expect(says[0]).toMatch(/^Time constant 38\.\d s, between 38\.\d s and 38\.\d s \(95 %\)\.$/);
+    expect(says[1]).toBe('Through 470 kΩ that is 82 µF; 82 µF is printed.');
+    expect(selected?.chart?.crossing?.time).toBeCloseTo(64.3, 0);
+    expect(selected?.chart?.curve.every(({ low, volts, high }) => low <= volts && volts <= high)).toBe(true);
+    expect(selected?.readings.map(({ time }) => time)).toEqual(['0 s', '12 s', '24 s', '40 s']);
+  });
+
+  test.each`
+    lines                                                                                                                | says                         | why
+    ${['c3 300V @ 0s', 'c3 245V @ 10s']}                                                                                 | ${/needs three/}             | ${'two readings make no fit'}
+    ${['c3 200V @ 0s', 'c3 210V @ 10s', 'c3 220V @ 20s']}                                                                | ${/still plugged in/}        | ${'it rises'}
+    ${['c3 300V @ 0s', 'c3 120V @ 5s', 'c3 71V @ 10s', 'c3 66V @ 15s', 'c3 65V @ 20s', 'c3 65V @ 25s']}                  | ${/stops falling/}           | ${'the bleed opens on the way down'}
+    ${['c3 300.0V @ 0s', 'c3 280.0V @ 10s', 'c3 260.0V @ 20s', 'c3 240.0V @ 30s', 'c3 220.0V @ 40s', 'c3 160.0V @ 70s']} | ${/constant current/}        | ${'a straight line'}
+    ${['c3 300.0V @ 0s', 'c3 264.6V @ 10s', 'c3 223.6V @ 20s', 'c3 173.2V @ 30s', 'c3 100.0V @ 40s']}                    | ${/converter still running/} | ${'V² falls in a straight line'}
+  `('a discharge that is none gives no time ($why)', async ({ lines, says }) => {
+    await type('store c3 82u 400V bleed 470k', ...(lines as string[]));
+    const seen = await view();
+    expect(seen.says.join(' ')).toMatch(says as RegExp);
+    expect(seen.claim.text).not.toContain('under 60 V');
+    expect(seen.claim.stop).toBe(true);
+    expect(seen.selected?.chart?.crossing).toBeNull();
+  });
+
+  test('a low reading makes it measured dead; a second one a minute later says that it did not recover', async () => {
+    await type('store c3 82u 400V', 'c3 318V @ 0s', 'c3 0.4V');
+    const first = await view();
+    expect(first.claim).toEqual({ stop: false, text: 'C3 is measured dead: 400 mV at the last reading' });
+    expect(first.next).toMatch(/read it again after a minute.*recover by 3\.18 V to 31\.8 V/);
+    expect(first.tool).toBeNull();
+    const { bench } = fixture;
+    const later = { ...bench, now: () => bench.now() + 90_000 };
+    await recordLine(later, { code, station: 'make-safe', line: 'c3 0.5V' });
+    const second = await view();
+    expect(second.claim.text).toBe('C3 is measured dead: 500 mV, and it did not recover');
+    expect(second.hazard).toBeNull();
+    expect(second.next).toContain('Every listed store is measured dead');
+  });
+
+  // 59.9 V on a meter of 0.5 % + 2 digits of 0.1 V may be 60.5 V: the safe side counts.
+  test('a reading that the meter cannot tell from the limit is not dead', async () => {
+    await type('store c3 82u 400V', 'c3 59.9V');
+    expect((await view()).claim.stop).toBe(true);
+    await type('c3 59.0V');
+    expect((await view()).claim.stop).toBe(false);
+  });
+});
+
+describe('several stores', () => {
+  test('the one that is not dead comes first, unless another is asked for', async () => {
+    await type('store cx1 220n 275V', 'store c3 82u 400V', 'cx1 0.2V');
+    const seen = await view();
+    expect(seen.selected?.name).toBe('C3');
+    expect(seen.cards.map(({ name, role, dead }) => [name, role, dead])).toEqual([
+      ['CX1', 'filter', true],
+      ['C3', 'bulk', false],
+    ]);
+    const asked = await view('cx1');
+    expect(asked.selected?.name).toBe('CX1');
+    expect(asked.next).toBe('Go on with C3: not measured dead yet.');
+  });
+
+  test('a corrected rail is expected from 75 W, and a store of unknown voltage counts as the mains side', async () => {
+    code = await aUnit('INPUT 100-240V~ 3A OUTPUT 12V 17A');
+    await type('store c5 150u 450V', 'store c9 10u');
+    const facts = (await view()).cards.map(({ facts: [first] }) => first?.value);
+    expect(facts).toEqual(['400 V', '375 V']);
+  });
+});

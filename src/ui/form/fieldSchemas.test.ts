@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { freeText, optionalQuantity, pieces, readForm, requiredQuantity, requiredText, tick } from './fieldSchemas';
+
+const schema = z.object({
+  name: requiredText('A name is expected.', 10),
+  note: freeText(5),
+  volts: requiredQuantity('volt'),
+  ohms: optionalQuantity('ohm'),
+  count: pieces(50),
+  sure: tick,
+});
+const GOOD = { name: ' C3 ', volts: '0.4 V', count: '2' };
+
+function read(fields: Record<string, string>) {
+  const data = new FormData();
+  for (const [name, value] of Object.entries({ ...GOOD, ...fields })) data.set(name, value);
+  return readForm(schema, data);
+}
+
+test('values come out in base units, trimmed; a blank quantity is missing, never 0', () => {
+  expect(read({})).toEqual({
+    ok: true,
+    values: { name: 'C3', note: '', volts: { value: 0.4, resolution: 0.1 }, ohms: undefined, count: 2, sure: false },
+  });
+  expect(read({ ohms: '4k7', sure: 'on' })).toMatchObject({ values: { ohms: { value: 4700 }, sure: true } });
+  expect(read({ ohms: '0R' })).toMatchObject({ values: { ohms: { value: 0 } } });
+});
+
+test.each`
+  fields                      | field      | message
+  ${{ name: '  ' }}           | ${'name'}  | ${'A name is expected.'}
+  ${{ name: 'a'.repeat(11) }} | ${'name'}  | ${'At most 10 characters, please.'}
+  ${{ note: 'a'.repeat(6) }}  | ${'note'}  | ${'At most 5 characters, please.'}
+  ${{ volts: '' }}            | ${'volts'} | ${/No voltage was typed/}
+  ${{ volts: '4k7 ohm' }}     | ${'volts'} | ${/“4k7 ohm” carries another unit/}
+  ${{ ohms: 'many' }}         | ${'ohms'}  | ${/“many”/}
+  ${{ count: '' }}            | ${'count'} | ${/whole number from 1 to 50/}
+  ${{ count: '1.5' }}         | ${'count'} | ${/“1.5”/}
+  ${{ count: '51' }}          | ${'count'} | ${/“51”/}
+  ${{ count: '-1' }}          | ${'count'} | ${/“-1”/}
+`('$field is refused by name: $message', ({ fields, field, message }) => {
+  const outcome = read(fields);
+  expect(outcome.ok ? [] : outcome.problems).toEqual([{ field, message: expect.stringMatching(message) }]);
+});
+
+test('every wrong field is named at once', () => {
+  const outcome = read({ name: '', volts: 'x', count: '0' });
+  expect(outcome.ok ? [] : outcome.problems.map(({ field }) => field)).toEqual(['name', 'volts', 'count']);
+});
