@@ -51,6 +51,19 @@ test('a unit is taken in, read and searched without a mouse', async ({ page }) =
   await expect(page).toHaveURL(/stock/);
 });
 
+test('a part logged by the form leaves the hands where the next one begins', async ({ page }) => {
+  await page.goto(`/donors/${await donorCode(page, 'lamp driver')}/identify`);
+  const log = page.getByRole('form', { name: 'Log a part' });
+  await log.getByLabel('part', { exact: true }).focus();
+  await page.keyboard.type('r41');
+  await log.getByLabel('values as printed').focus();
+  await page.keyboard.type('10k 1%');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('row', { name: /R41/ })).toContainText('10 kΩ');
+  await expect(log.getByLabel('part', { exact: true })).toBeFocused();
+  await expect(log.getByLabel('part', { exact: true })).toHaveValue('');
+});
+
 test('? shows the keys of the screen, and closing gives the focus back', async ({ page }) => {
   await page.goto(`/donors/${await donorCode(page, 'notebook brick')}/test`);
   await page.locator('body').press('?');

@@ -24,9 +24,14 @@ export default async function DonorsPage({ searchParams }: { searchParams: Searc
           title="Donors"
           says={`${found.total} ${found.total === 1 ? 'unit' : 'units'}`}
           actions={
-            <Link href="/donors/new" className="btn" data-tone="next">
-              New donor
-            </Link>
+            <>
+              <Link href="/donors/put-away" className="btn" data-tone="quiet">
+                put away
+              </Link>
+              <Link href="/donors/new" className="btn" data-tone="next">
+                New donor
+              </Link>
+            </>
           }
         >
           <Form action="/donors" role="search" className="max-w-[520px]">

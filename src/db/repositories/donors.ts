@@ -1,4 +1,4 @@
-import { and, count, desc, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
+import { and, count, desc, eq, inArray, isNotNull, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { judgeNameplate, parseNameplate } from '../../core/nameplate';
 import { kindRule, type KindName } from '../../core/part';
 import { storeState } from '../../core/safety';
@@ -31,6 +31,11 @@ export async function findDonor(db: Queryable, code: string): Promise<Donor | un
     .from(donors)
     .where(and(eq(donors.code, code), isNull(donors.deletedMs)));
   return row;
+}
+
+/** Donors in the waste bin, the latest first. */
+export async function listPutAway(db: Queryable, limit: number): Promise<Donor[]> {
+  return db.select().from(donors).where(isNotNull(donors.deletedMs)).orderBy(desc(donors.deletedMs)).limit(limit);
 }
 
 export interface DonorPage {

@@ -17,7 +17,7 @@ import {
 } from './schema';
 import { takePart } from './usecases/harvest';
 import { acceptReading, logPartForm, strikePart, typeRating } from './usecases/identify';
-import { amendDonor, discardDonor, registerDonor } from './usecases/intake';
+import { amendDonor, bringBackDonor, discardDonor, registerDonor } from './usecases/intake';
 import { addNote, answerQuestion, finishStation, goOn } from './usecases/notes';
 import { recordLine } from './usecases/recordLine';
 import { addStore, readStore, strikeStore } from './usecases/safety';
@@ -49,6 +49,10 @@ export async function amendDonorAction(code: string, data: FormData): Promise<Fo
 
 export async function discardDonorAction(code: string): Promise<FormOutcome> {
   return discardDonor(bench(), word.parse(code));
+}
+
+export async function bringBackDonorAction(code: string): Promise<FormOutcome> {
+  return bringBackDonor(bench(), word.parse(code));
 }
 
 export async function recordLineAction(of: z.input<typeof at>, line: string): Promise<FormOutcome> {

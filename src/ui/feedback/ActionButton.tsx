@@ -9,14 +9,17 @@ export function ActionButton({
   action,
   children,
   tone,
+  label,
 }: {
   action: () => Promise<FormOutcome>;
   children: ReactNode;
-  tone?: 'next' | 'quiet';
+  tone?: 'next' | 'quiet' | 'small';
+  /** What it does, when its words alone do not tell. */
+  label?: string;
 }) {
   const { act, pending } = useAct(action);
   return (
-    <button type="button" className="btn" data-tone={tone} disabled={pending} onClick={act}>
+    <button type="button" className="btn" data-tone={tone} aria-label={label} disabled={pending} onClick={act}>
       {children}
     </button>
   );

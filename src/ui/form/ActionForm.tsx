@@ -1,7 +1,17 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { createContext, use, useId, useRef, useState, useTransition, type FormEvent, type ReactNode } from 'react';
+import {
+  createContext,
+  use,
+  useEffect,
+  useId,
+  useRef,
+  useState,
+  useTransition,
+  type FormEvent,
+  type ReactNode,
+} from 'react';
 import { useNotice } from '../feedback/Notices';
 import type { FormAction, FormOutcome, FormProblem } from './outcome';
 import { useHydrated } from './useHydrated';
@@ -46,6 +56,14 @@ export function ActionForm({
   const [pending, start] = useTransition();
   const [problems, setProblems] = useState<readonly FormProblem[]>([]);
   const [round, setRound] = useState(0);
+  const refocus = useRef(false);
+
+  // A cleared form is ready for the next entry: the hands stay on the keyboard.
+  useEffect(() => {
+    if (pending || !refocus.current) return;
+    refocus.current = false;
+    form.current?.querySelector<HTMLElement>('input:not([type=hidden]), select, textarea')?.focus();
+  }, [round, pending]);
 
   function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
@@ -63,7 +81,10 @@ export function ActionForm({
         return;
       }
       setProblems([]);
-      if (clearAfter) setRound((count) => count + 1);
+      if (clearAfter) {
+        setRound((count) => count + 1);
+        refocus.current = true;
+      }
       if (outcome.says) notify({ says: outcome.says, ...(outcome.undo ? { undo: outcome.undo } : {}) });
       if (outcome.goto) router.push(outcome.goto);
       else router.refresh();

@@ -4,7 +4,7 @@ import type { StationName } from '../../../core/station';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { CheckField, SubmitButton, TextArea } from '../../../ui/form/fields';
-import { addNoteAction, answerQuestionAction, finishStationAction } from '../actions';
+import { addNoteAction, answerQuestionAction, finishStationAction, undoAction } from '../actions';
 
 /** A note or a question. */
 export function NoteForm({ code, station }: { code: string; station: StationName }) {
@@ -33,4 +33,13 @@ export function AnswerButton({ code, noteId }: { code: string; noteId: string })
 /** Declares a station done. */
 export function FinishButton({ code, station }: { code: string; station: StationName }) {
   return <ActionButton action={() => finishStationAction({ code, station })}>This station is done</ActionButton>;
+}
+
+/** Takes one step of the journal back, where nothing was built upon it since. */
+export function UndoButton({ entry, says }: { entry: string; says: string }) {
+  return (
+    <ActionButton tone="small" action={() => undoAction(entry)} label={`Take back: ${says}`}>
+      take back
+    </ActionButton>
+  );
 }

@@ -6,7 +6,7 @@ import type { StationName } from '../../../core/station';
 import type { DonorFrame } from '../views/frame';
 import type { NoteView } from '../views/notes';
 import { LiveNotice } from './LiveNotice';
-import { AnswerButton, FinishButton, NoteForm } from './NoteForms';
+import { AnswerButton, FinishButton, NoteForm, UndoButton } from './NoteForms';
 
 const TEXTS = {
   open: {
@@ -111,6 +111,9 @@ export function RecordSheet({
               <th>when</th>
               <th>station</th>
               <th>what</th>
+              <th>
+                <span className="sr-only">take back</span>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -119,6 +122,13 @@ export function RecordSheet({
                 <td className="font-mono whitespace-nowrap text-ink-2">{when}</td>
                 <td className="whitespace-nowrap">{at}</td>
                 <td>{undone ? <s className="text-ink-2">{says}</s> : says}</td>
+                <td data-align="end">
+                  {undone ? (
+                    <span className="text-[12px] text-ink-2">taken back</span>
+                  ) : (
+                    <UndoButton entry={id} says={says} />
+                  )}
+                </td>
               </tr>
             ))}
           </tbody>

@@ -8,7 +8,7 @@ import { temporaryBench } from '../../../db/testing/temporaryBench';
 import { donorForm } from '../schema';
 import { takePart } from './harvest';
 import { acceptReading, logPartForm, strikePart, typeRating } from './identify';
-import { amendDonor, discardDonor, registerDonor } from './intake';
+import { amendDonor, bringBackDonor, discardDonor, registerDonor } from './intake';
 import { finishStation, goOn } from './notes';
 import { recordLine } from './recordLine';
 import { addStore, strikeStore } from './safety';
@@ -242,5 +242,14 @@ describe('forms', () => {
     expect(await donor()).toMatchObject({ description: 'brick', maker: 'Tarn', nameplate: '', lengthM: null });
     await undoLatest(fixture.bench, code);
     expect(await donor()).toMatchObject({ description: 'adapter', maker: 'Velkin', lengthM: 0.115 });
+  });
+
+  test('a donor is brought back from the waste bin long after', async () => {
+    await type('q1 nmos marked 12N65');
+    expect(await bringBackDonor(fixture.bench, code)).toMatchObject({ ok: false });
+    await discardDonor(fixture.bench, code);
+    expect(await findDonor(fixture.bench.db.read, code)).toBeUndefined();
+    expect(await bringBackDonor(fixture.bench, code)).toMatchObject({ ok: true, goto: `/donors/${code}` });
+    expect((await part('Q1'))?.part.marking).toBe('12N65');
   });
 });

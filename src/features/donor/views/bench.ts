@@ -1,7 +1,13 @@
 import { formatQuantity } from '../../../core/quantity';
 import { STATION_LABEL, stationInHand, type StationName } from '../../../core/station';
 import { bench } from '../../../db/bench';
-import { donorTitle, listDonors, openQuestions, type DonorOverview } from '../../../db/repositories/donors';
+import {
+  donorTitle,
+  listDonors,
+  listPutAway,
+  openQuestions,
+  type DonorOverview,
+} from '../../../db/repositories/donors';
 import { agoOf } from './words';
 import { stagesOf, type DonorFrame } from './frame';
 
@@ -72,6 +78,17 @@ function nextWords({ facts, liveStores }: DonorOverview, station: ReturnType<typ
     default:
       return STATION_LABEL[station].toLowerCase();
   }
+}
+
+/** Donors that were put away, for bringing them back. */
+export async function putAwayLines(): Promise<{ code: string; title: string; says: string }[]> {
+  const { db, now } = bench();
+  const moment = now();
+  return (await listPutAway(db.read, 200)).map((donor) => ({
+    code: donor.code,
+    title: donorTitle(donor),
+    says: `put away ${agoOf(donor.deletedMs ?? moment, moment)}`,
+  }));
 }
 
 /** What wants attention across donors: stores that are not dead, and questions that are open. */

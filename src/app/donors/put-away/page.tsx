@@ -1,0 +1,28 @@
+import { PutAwayRows } from '../../../features/donor/components/PutAwayRows';
+import { putAwayLines } from '../../../features/donor/views/bench';
+import { FindLine } from '../../../features/stock/components/FindLine';
+import { EmptyState } from '../../../ui/feedback/EmptyState';
+import { Evidence } from '../../../ui/frame/Halves';
+import { Page, PageHead } from '../../../ui/frame/Page';
+
+export const metadata = { title: 'Put away' };
+
+export default async function PutAwayPage() {
+  const lines = await putAwayLines();
+  return (
+    <Page
+      head={<PageHead title="Put away" says="Donors that left the lists; nothing of them is lost" />}
+      foot={<FindLine />}
+    >
+      <Evidence>
+        {lines.length > 0 ? (
+          <PutAwayRows lines={lines} />
+        ) : (
+          <EmptyState title="Nothing is put away">
+            A donor that is put away at its Intake station can be brought back here.
+          </EmptyState>
+        )}
+      </Evidence>
+    </Page>
+  );
+}
