@@ -239,4 +239,26 @@ describe('edits', () => {
       [3, 0],
     ]);
   });
+
+  test('a reading by the clock after a long pause is no part of the old discharge', async () => {
+    await aDonor();
+    await edit(async (open) => {
+      await open.insert('stores', { donorId, name: 'C3', role: 'bulk', capacitanceF: 82e-6, createdMs: 0 });
+      return 'store';
+    });
+    const store = await findStore(fixture.bench.db.read, donorId, 'C3');
+    const at = (seconds: number) => ({ ...fixture.bench, now: () => Date.UTC(2026, 10, 15) + seconds * 1000 });
+    for (const seconds of [0, 60, 3600, 3600 + 7201])
+      await recordEdit(at(seconds), { donorId, station: 'make-safe' }, async (open) => {
+        await addReading(open, store as never, { voltage: 300, resolution: 1 });
+        return 'read';
+      });
+    const [listed] = await listStores(fixture.bench.db.read, donorId);
+    expect(listed?.readings.map(({ run, elapsedS }) => [run, elapsedS])).toEqual([
+      [1, 0],
+      [1, 60],
+      [1, 3600],
+      [2, 0],
+    ]);
+  });
 });

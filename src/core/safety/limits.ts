@@ -12,6 +12,9 @@ export const METER_LIMIT = { volts: 1, cite: 'common practice' } as const;
 /** Wait before the second reading that looks for dielectric-absorption rebound. Common practice, no source. */
 export const REBOUND_WAIT_SECONDS = 60;
 
+/** A pause longer than this between readings by the clock begins a new discharge. Common practice, no source. */
+export const RUN_GAP_SECONDS = 2 * 3600;
+
 /** Share of the first voltage that may come back in an aluminium electrolytic. Common practice, no source. */
 export const REBOUND_SHARE = { low: 0.01, high: 0.1 } as const;
 

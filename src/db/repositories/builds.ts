@@ -124,6 +124,15 @@ export async function insertNeed(
   return id;
 }
 
+/** A need that was not struck. */
+export async function findNeed(db: Queryable, id: string): Promise<Need | undefined> {
+  const [need] = await db
+    .select()
+    .from(needs)
+    .where(and(eq(needs.id, id), isNull(needs.deletedMs)));
+  return need;
+}
+
 /** Strikes a need out, or puts it back. */
 export async function markNeedDeleted(tx: Queryable, needId: string, deletedMs: number | null): Promise<void> {
   await tx.update(needs).set({ deletedMs }).where(eq(needs.id, needId));

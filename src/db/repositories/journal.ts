@@ -15,6 +15,8 @@ import {
   stockLedger,
   storeReadings,
   stores,
+  typeRatings,
+  types,
 } from '../schema';
 
 /** Tables whose rows a person changes and may want back as they were. */
@@ -29,6 +31,8 @@ const EDITABLE = {
   measurements,
   lots,
   lotRatings,
+  types,
+  typeRatings,
 };
 type EditableName = keyof typeof EDITABLE;
 type NewRow<T extends EditableName> = Omit<(typeof EDITABLE)[T]['$inferInsert'], 'id'>;

@@ -1,9 +1,8 @@
 import { and, desc, eq, inArray, isNull, or } from 'drizzle-orm';
-import type { Source } from '../../core/evidence';
+import { replaces, type Source } from '../../core/evidence';
 import type { Measured } from '../../core/measure';
 import { kindsServing, type KindName, type RatingName, type TestName } from '../../core/part';
 import type { StockFilter } from '../../core/stock';
-import type { Bench } from '../bench';
 import type { Queryable } from '../client';
 import { donors, measurements, partRatings, parts, typeRatings, types } from '../schema';
 import type { Edit } from './journal';
@@ -227,31 +226,38 @@ export function isNumbered(kind: KindName): boolean {
   return NUMBERED.includes(kind);
 }
 
+/** Sources that say something of the number, not of the one part: the strongest first. */
+const OF_THE_NUMBER: readonly Source[] = ['datasheet', 'decoded', 'remembered'];
+
 /**
  * Remembers a part number with what was learnt of it, so that the next part of the same number is
- * read at once. What one part measured is that part's own and is not remembered.
+ * read at once. What one part measured is that part's own and is not remembered. Part of the edit,
+ * so that taking a wrong reading back also forgets it.
+ * @returns the type's id
  */
 export async function rememberType(
-  tx: Queryable,
-  bench: Bench,
+  edit: Edit,
   of: { kind: KindName; name: string; technology?: string | null | undefined; ratings: readonly NewRating[] },
 ): Promise<string> {
-  const now = bench.now();
-  const known = await findType(tx, of.kind, of.name);
-  const id = known?.id ?? bench.newKey();
-  if (!known)
-    await tx
-      .insert(types)
-      .values({ id, kind: of.kind, name: of.name, technology: of.technology ?? null, createdMs: now });
-  const strength: readonly Source[] = ['datasheet', 'decoded', 'remembered'];
-  for (const rating of of.ratings.filter(({ source }) => strength.includes(source))) {
-    const present = known?.ratings[rating.name as RatingName];
-    if (present && strength.indexOf(present.source) <= strength.indexOf(rating.source)) continue;
-    await tx
-      .update(typeRatings)
-      .set({ supersededMs: now })
-      .where(and(eq(typeRatings.typeId, id), eq(typeRatings.name, rating.name), isNull(typeRatings.supersededMs)));
-    await tx.insert(typeRatings).values({ id: bench.newKey(), typeId: id, ...ratingRow(rating, now) });
+  const now = edit.bench.now();
+  const known = await findType(edit.tx, of.kind, of.name);
+  const typeId =
+    known?.id ??
+    (await edit.insert('types', {
+      kind: of.kind,
+      name: of.name,
+      technology: of.technology ?? null,
+      createdMs: now,
+    }));
+  for (const rating of of.ratings.filter(({ source }) => OF_THE_NUMBER.includes(source))) {
+    const [present] = await edit.tx
+      .select()
+      .from(typeRatings)
+      .where(and(eq(typeRatings.typeId, typeId), eq(typeRatings.name, rating.name), isNull(typeRatings.supersededMs)));
+    const same = present?.source === rating.source && present.valueSi === rating.value;
+    if (same || !replaces(rating.source, present?.source)) continue;
+    if (present) await edit.update('typeRatings', present.id, { supersededMs: now });
+    await edit.insert('typeRatings', { typeId, ...ratingRow(rating, now) });
   }
-  return id;
+  return typeId;
 }

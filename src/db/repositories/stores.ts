@@ -1,4 +1,5 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm';
+import { RUN_GAP_SECONDS } from '../../core/safety';
 import type { Queryable } from '../client';
 import { storeReadings, stores } from '../schema';
 import type { Edit } from './journal';
@@ -47,8 +48,8 @@ export async function findStore(db: Queryable, donorId: string, name: string): P
 }
 
 /**
- * Adds a reading. Without a time it counts by the clock from the run's first reading; a time before
- * the run's last begins a new run, since a discharge never goes back.
+ * Adds a reading. Without a time it counts by the clock from the run's first reading. A time before
+ * the run's last begins a new run, since a discharge never goes back; so does a long pause.
  */
 export async function addReading(
   edit: Edit,
@@ -65,7 +66,8 @@ export async function addReading(
   const now = edit.bench.now();
   const byClock = first ? first.elapsedS + (now - first.takenMs) / 1000 : 0;
   const elapsed = reading.elapsed ?? Math.round(byClock * 10) / 10;
-  const newRun = last !== undefined && elapsed <= last.elapsedS;
+  const paused = last !== undefined && now - last.takenMs > RUN_GAP_SECONDS * 1000 && reading.elapsed === undefined;
+  const newRun = last !== undefined && (elapsed <= last.elapsedS || paused);
   await edit.insert('storeReadings', {
     storeId: store.id,
     run: (last?.run ?? 1) + (newRun ? 1 : 0),

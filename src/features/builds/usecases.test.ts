@@ -44,13 +44,36 @@ test('parts are set aside, given back and built in, and the stock says so at eac
   expect(await balance()).toEqual([2, 0]);
 });
 
-test('more than is free or set aside is refused with the numbers, and nothing moves', async () => {
-  expect(await move('reserve', 4)).toMatchObject({
+test.each`
+  first                           | then         | quantity | says
+  ${[]}                           | ${'reserve'} | ${3}     | ${'switch wants 2 more, not 3'}
+  ${[['reserve', 2]]}             | ${'reserve'} | ${1}     | ${'switch wants 0 more, not 1'}
+  ${[['reserve', 2], ['use', 2]]} | ${'reserve'} | ${1}     | ${'switch wants 0 more, not 1'}
+  ${[]}                           | ${'use'}     | ${1}     | ${'not set aside for switch: 0 are'}
+  ${[['reserve', 1]]}             | ${'release'} | ${2}     | ${'not set aside for switch: 1 are'}
+`(
+  '$then $quantity after $first is refused with the numbers, and nothing moves',
+  async ({ first, then, quantity, says }) => {
+    for (const [step, pieces] of first) await move(step, pieces);
+    const before = await balance();
+    expect(await move(then, quantity)).toMatchObject({
+      ok: false,
+      problems: [{ message: expect.stringContaining(says) }],
+    });
+    expect(await balance()).toEqual(before);
+  },
+);
+
+test('pieces set aside for another need are not this one’s to give back or to take', async () => {
+  const { bench } = fixture;
+  const { needId = '' } = await addNeed(bench, need.code, { role: 'spare', filter: 'nmos', quantity: 2 });
+  await moveParts(bench, { step: 'reserve', quantity: 2, lotCode: LOT, needId });
+  expect(await move('release', 1)).toMatchObject({ ok: false });
+  expect(await move('reserve', 2)).toMatchObject({
     ok: false,
-    problems: [{ message: expect.stringContaining('3 of 3 are free') }],
+    problems: [{ message: expect.stringContaining('1 of 3 are free') }],
   });
-  expect(await move('use', 1)).toMatchObject({ ok: false, problems: [{ message: expect.stringContaining('0 are') }] });
-  expect(await balance()).toEqual([3, 0]);
+  expect(await balance()).toEqual([3, 2]);
 });
 
 test('each step can be taken back once', async () => {

@@ -1,7 +1,10 @@
 import type { z } from 'zod';
 import type { Bench } from '../../db/bench';
+import type { Queryable } from '../../db/client';
 import {
+  allocationsOf,
   findBuild,
+  findNeed,
   insertBuild,
   insertNeed,
   markNeedDeleted,
@@ -67,17 +70,41 @@ export async function moveParts(
   if (!found) return problem(`There is no lot ${of.lotCode} any more.`);
   const portion: Portion = { lotId: found.lot.id, needId: of.needId, quantity: of.quantity };
   try {
-    const undo = await bench.db.write((tx) => STEPS[of.step](tx, bench, portion));
+    const undo = await bench.db.write(async (tx) => {
+      const refusal = await standsInTheWay(tx, of.step, of.lotCode, portion);
+      if (refusal) throw new Refused(refusal);
+      return STEPS[of.step](tx, bench, portion);
+    });
     return { ok: true, says: `${of.quantity} of ${of.lotCode} ${DONE[of.step]}.`, undo };
   } catch (error) {
+    if (error instanceof Refused) return problem(error.message);
     if (!isConstraintFailure(error)) throw error;
     const { onHand, reserved } = found.lot;
-    return problem(
-      of.step === 'reserve'
-        ? `${of.quantity} of ${of.lotCode} cannot be set aside: ${onHand - reserved} of ${onHand} are free.`
-        : `${of.quantity} of ${of.lotCode} are not set aside: ${reserved} are.`,
-    );
+    return problem(`${of.quantity} of ${of.lotCode} cannot be set aside: ${onHand - reserved} of ${onHand} are free.`);
   }
+}
+
+class Refused extends Error {}
+
+/**
+ * Why a step cannot be done by what the need itself says: it is filled, or less of the lot is set
+ * aside for it. Other needs may hold pieces of the same lot; those are not this need's to give.
+ */
+async function standsInTheWay(
+  tx: Queryable,
+  step: keyof typeof STEPS,
+  lotCode: string,
+  { needId, lotId, quantity }: Portion,
+): Promise<string | undefined> {
+  const need = await findNeed(tx, needId);
+  if (!need) return 'That need is gone.';
+  const allocations = await allocationsOf(tx, [needId]);
+  if (step === 'reserve') {
+    const open = need.quantity - allocations.reduce((sum, { reserved, used }) => sum + reserved + used, 0);
+    return quantity > open ? `${need.role} wants ${Math.max(0, open)} more, not ${quantity}.` : undefined;
+  }
+  const held = allocations.find((entry) => entry.lotId === lotId)?.reserved ?? 0;
+  return quantity > held ? `${quantity} of ${lotCode} are not set aside for ${need.role}: ${held} are.` : undefined;
 }
 
 function problem(message: string): FormOutcome {

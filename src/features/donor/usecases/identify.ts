@@ -4,6 +4,7 @@ import { isRatingName, kindRule, RATINGS, type KindName, type RatingName } from 
 import { formatQuantity, parseQuantity, problemText } from '../../../core/quantity';
 import type { Bench } from '../../../db/bench';
 import { findDonor } from '../../../db/repositories/donors';
+import type { Edit } from '../../../db/repositories/journal';
 import { isNumbered, rememberType, type Part } from '../../../db/repositories/parts';
 import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
 import type { FormOutcome } from '../../../ui/form/outcome';
@@ -49,7 +50,7 @@ export function acceptReading(
       confidence: reading.confidence,
     }));
     const technology = reading.facts?.technology ?? part.technology;
-    const typeId = await remember(edit.tx, bench, { ...part, kind: reading.kind, technology }, ratings);
+    const typeId = await remember(edit, { ...part, kind: reading.kind, technology }, ratings);
     await edit.update('parts', part.id, {
       kind: reading.kind,
       technology,
@@ -71,7 +72,7 @@ export function typeRating(bench: Bench, of: { code: string; ref: string }, form
     const parsed = parseQuantity(form.value, unit);
     if (!parsed.ok) return refuse(problemText(parsed.problem), 'value');
     const rating: NewRating = { name, value: parsed.quantity.value, source: form.source };
-    const typeId = await remember(edit.tx, bench, part, [rating]);
+    const typeId = await remember(edit, part, [rating]);
     if (typeId !== undefined) await edit.update('parts', part.id, { typeId });
     const kept = await recordPartRatings(edit, part.id, [rating]);
     const says = `${part.ref}: ${label} ${formatQuantity(rating.value, unit)}, ${form.source}`;
@@ -90,11 +91,10 @@ export function strikePart(bench: Bench, of: { code: string; ref: string }): Pro
 }
 
 async function remember(
-  tx: Parameters<typeof rememberType>[0],
-  bench: Bench,
+  edit: Edit,
   part: { kind: KindName; marking: string | null; technology: string | null },
   ratings: readonly NewRating[],
 ): Promise<string | undefined> {
   if (!part.marking || !isNumbered(part.kind)) return undefined;
-  return rememberType(tx, bench, { kind: part.kind, name: part.marking, technology: part.technology, ratings });
+  return rememberType(edit, { kind: part.kind, name: part.marking, technology: part.technology, ratings });
 }

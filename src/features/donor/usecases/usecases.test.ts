@@ -81,6 +81,40 @@ describe('a line of the bench', () => {
   });
 });
 
+describe('what the shop knows of a number', () => {
+  test('is forgotten again when the step that taught it is taken back', async () => {
+    await type('q1 nmos marked 12N65');
+    await typeRating(fixture.bench, { code, ref: 'Q1' }, { rating: 'vds', value: '6500V', source: 'datasheet' });
+    await undoLatest(fixture.bench, code);
+    expect(await type('q2 nmos marked 12N65')).toMatchObject({ says: expect.not.stringContaining('recalled') });
+  });
+
+  test('gets better: a datasheet value supersedes a decoded one, and stays when the marking is read once more', async () => {
+    await aGoodMosfet('Q1');
+    await typeRating(fixture.bench, { code, ref: 'Q1' }, { rating: 'vds', value: '600V', source: 'datasheet' });
+    await aGoodMosfet('Q2');
+    await type('q3 nmos marked 12N65');
+    expect((await part('Q3'))?.ratings.vds).toMatchObject({ value: 600, source: 'datasheet' });
+  });
+
+  test('cannot be taken back from under another part that rests on it', async () => {
+    await type('q1 nmos marked 12N65');
+    const taught = await acceptReading(fixture.bench, { code, ref: 'Q1', kind: 'nmos', rule: 'current-N-voltage' });
+    const rests = await type('q2 nmos marked 12N65');
+    const undo = async (outcome: typeof taught) => undoStep(fixture.bench, outcome.ok ? (outcome.undo ?? '') : '');
+    expect(await undo(taught)).toMatchObject({ ok: false });
+    expect((await part('Q1'))?.ratings.vds).toMatchObject({ value: 650 });
+    expect(await undo(rests)).toMatchObject({ ok: true });
+  });
+
+  test('what one part measured is its own', async () => {
+    await type('q1 nmos marked 12N65');
+    await type('q1 vds 640V measured');
+    await type('q2 nmos marked 12N65');
+    expect((await part('Q2'))?.ratings.vds).toBeUndefined();
+  });
+});
+
 describe('ratings', () => {
   test('a datasheet value replaces a decoded one, a guess does not, and both stay in the history', async () => {
     await aGoodMosfet('Q1');
