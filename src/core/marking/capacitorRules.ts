@@ -1,4 +1,5 @@
 import { formatQuantity } from '../quantity';
+import { isE24 } from './preferredValues';
 import type { MarkingRule, Reading } from './reading';
 
 /** Voltage code: a digit for the decade, a letter for the mantissa. Source: EIA and JIS practice (from memory). */
@@ -93,23 +94,31 @@ export const capacitorThreeDigits: MarkingRule = (marking) => {
   return [capacitor(capacitance, { tolerance, voltage }, 'picofarad-code', confidence, said.join(', '))];
 };
 
-/** A letter in place of the point: `4p7`, `2n2`, `u22`, `100n`, with tolerance and volts behind. */
+/** Digits that a letter code carries at most: more is another kind of number, such as 1N4007. */
+const MOST_DIGITS = 3;
+
+/**
+ * A letter in place of the point: `4p7`, `2n2`, `u22`, `100n`, with tolerance and volts behind. The
+ * value must stand in E24 to be believed: `4N35` is no 4.35 nF.
+ */
 export const capacitorLetterPoint: MarkingRule = (marking) => {
-  const match =
-    /^(\d?(?=[PNUΜµ]\d{2})|\d{0,3}(?=[PNUΜµ]\d?(?!\d)))([PNUΜµ])(\d*)([BCDFGHJKMNQTSZ])?(?:\s*(\d{2,4})V?)?$/i.exec(
-      marking,
-    );
-  const [, before, letter = '', after, toleranceLetter, plainVolts] = match ?? [];
-  if (!match || (!before && !after)) return [];
+  const match = /^(\d{0,3})([PNUΜµ])(\d{0,2})F?([BCDFGHJKMNQTSZ])?(?:\s+(\d{2,4})V?|([1-9]\d{1,3})V)?$/i.exec(marking);
+  const [, before = '', letter = '', after = '', toleranceLetter, spacedVolts, joinedVolts] = match ?? [];
+  const digits = before.length + after.length;
+  if (!match || digits === 0 || digits > MOST_DIGITS) return [];
   const factor = { P: 1e-12, N: 1e-9 }[letter.toUpperCase()] ?? 1e-6;
   const capacitance = Number((Number(`${before || '0'}.${after || '0'}`) * factor).toPrecision(6));
-  const voltage = plainVolts ? Number(plainVolts) : undefined;
+  if (capacitance === 0) return [];
+  const plainVolts = spacedVolts ?? joinedVolts;
   return [
     capacitor(
       capacitance,
-      { tolerance: toleranceOf(toleranceLetter?.toUpperCase(), capacitance), voltage },
+      {
+        tolerance: toleranceOf(toleranceLetter?.toUpperCase(), capacitance),
+        voltage: plainVolts ? Number(plainVolts) : undefined,
+      },
       'letter-as-point',
-      0.95,
+      isE24(capacitance) ? 0.95 : 0.3,
       `${marking}: ${formatQuantity(capacitance, 'farad')}`,
     ),
   ];
@@ -117,7 +126,7 @@ export const capacitorLetterPoint: MarkingRule = (marking) => {
 
 /** A sleeve that says it in words: `1000uF 16V 105C`, `82µF 400V`, `0.22 MFD 275V~ X2`. */
 export const capacitorSleeve: MarkingRule = (marking) => {
-  const match = /(\d+(?:[.,]\d+)?|[.,]\d+)\s*(UF|ΜF|µF|MFD|NF|PF)/i.exec(marking);
+  const match = /(?<![A-Z\d.,])(\d+(?:[.,]\d+)?|[.,]\d+)\s*(UF|ΜF|µF|MFD|NF|PF)/i.exec(marking);
   if (!match?.[1]) return [];
   const unit = (match[2] ?? '').toUpperCase();
   const factor = unit === 'NF' ? 1e-9 : unit === 'PF' ? 1e-12 : 1e-6;

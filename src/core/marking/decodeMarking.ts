@@ -1,6 +1,6 @@
 import type { KindName } from '../part';
 import { capacitorLetterPoint, capacitorSleeve, capacitorThreeDigits, filmDecimal } from './capacitorRules';
-import { bareRectifierDigits, bridges, diodeFamilies, prefixedRectifier, zeners } from './diodeRules';
+import { bareRectifierDigits, bridges, diodeFamilies, diodeTypes, prefixedRectifier, zeners } from './diodeRules';
 import type { MarkingContext, MarkingRule, Reading } from './reading';
 import { chipResistorDigits, eia96, resistorLetterPoint } from './resistorRules';
 import { currentLetterVoltage, voltageResistance } from './transistorRules';
@@ -16,6 +16,7 @@ const RULES: readonly MarkingRule[] = [
   currentLetterVoltage,
   voltageResistance,
   diodeFamilies,
+  diodeTypes,
   prefixedRectifier,
   bareRectifierDigits,
   bridges,

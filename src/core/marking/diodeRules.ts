@@ -1,4 +1,4 @@
-import { BRIDGE_LETTERS, DIODE_FAMILIES } from './diodeTables';
+import { BRIDGE_LETTERS, DIODE_FAMILIES, DIODE_TYPES } from './diodeTables';
 import type { MarkingRule, Reading } from './reading';
 
 const diode = (
@@ -36,6 +36,12 @@ export const diodeFamilies: MarkingRule = (marking) =>
           ),
         ];
   });
+
+/** Numbers that name one diode: 1N4148. */
+export const diodeTypes: MarkingRule = (marking) =>
+  DIODE_TYPES.filter(({ pattern }) => pattern.test(marking)).map(({ volts, current, technology }) =>
+    diode(current, volts, technology, 'diode-type', 0.9, `${marking}: ${current} A, ${volts} V, ${technology}`),
+  );
 
 /** Schottky and ultrafast numbers with a prefix: MBR20100, SB560, SS34, MUR1560. */
 export const prefixedRectifier: MarkingRule = (marking, { kind }) => {

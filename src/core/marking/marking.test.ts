@@ -128,6 +128,39 @@ describe('markings', () => {
     expect(reading?.why).not.toBe('');
   });
 
+  // The same without a word on what kind of part it is: the first reading must be the one a person would make.
+  test.each`
+    marking       | kind           | ratings                                  | why
+    ${'1N4007'}   | ${'diode'}     | ${{ ifav: 1, vrrm: 1000 }}               | ${'five digits are no capacitance'}
+    ${'1N5822'}   | ${'diode'}     | ${{ ifav: 3, vrrm: 40 }}                 | ${'nor here'}
+    ${'1N4148'}   | ${'diode'}     | ${{ ifav: 0.15, vrrm: 100 }}             | ${'a number of its own'}
+    ${'HER108'}   | ${'diode'}     | ${{ ifav: 1, vrrm: 1000 }}               | ${'a list of its own'}
+    ${'1N5399'}   | ${'diode'}     | ${{ ifav: 1.5, vrrm: 1000 }}             | ${'a family list'}
+    ${'RL207'}    | ${'diode'}     | ${{ ifav: 2, vrrm: 1000 }}               | ${'a family list'}
+    ${'12N65'}    | ${'nmos'}      | ${{ id: 12, vds: 650 }}                  | ${'current and volts'}
+    ${'9N90C'}    | ${'nmos'}      | ${{ id: 9, vds: 900 }}                   | ${'9.9 nF is in no series'}
+    ${'P80NF06'}  | ${'nmos'}      | ${{ id: 80, vds: 60 }}                   | ${'80NF stands inside a longer word'}
+    ${'60R190'}   | ${'nmos'}      | ${{ vds: 600, rdsOn: 0.19 }}             | ${'60.190 Ω has too many digits'}
+    ${'47U35V'}   | ${'capacitor'} | ${{ capacitance: 47e-6, voltage: 35 }}   | ${'volts behind the letter'}
+    ${'82UF400V'} | ${'capacitor'} | ${{ capacitance: 82e-6, voltage: 400 }}  | ${'F is the farad, not a tolerance'}
+    ${'100N 63'}  | ${'capacitor'} | ${{ capacitance: 100e-9, voltage: 63 }}  | ${'volts behind a space'}
+    ${'2E474K'}   | ${'capacitor'} | ${{ capacitance: 470e-9, voltage: 250 }} | ${'2.474 Ω has too many digits'}
+    ${'4K7'}      | ${'resistor'}  | ${{ resistance: 4700 }}                  | ${'a letter as point'}
+    ${'49R9'}     | ${'resistor'}  | ${{ resistance: 49.9 }}                  | ${'E96'}
+    ${'R22'}      | ${'resistor'}  | ${{ resistance: 0.22 }}                  | ${'a sense resistor'}
+  `('$marking alone is $kind first ($why)', ({ marking, kind, ratings }) => {
+    const reading = best(marking);
+    expect(reading?.kind).toBe(kind);
+    expect(reading?.confidence).toBeGreaterThan(0.5);
+    for (const [name, value] of Object.entries<number>(ratings))
+      expect(reading?.ratings[name as 'vds']).toBeCloseTo(value, 12);
+  });
+
+  test.each(['4N35', '2N3904', 'IRF840', '229'])('%s is no sure capacitor or resistor', (marking) => {
+    for (const { kind, confidence } of decodeMarking(marking))
+      if (kind === 'resistor' || kind === 'capacitor') expect(confidence).toBeLessThan(0.85);
+  });
+
   test.each`
     marking     | kind          | why
     ${'4N35'}   | ${'nmos'}     | ${'an optocoupler'}

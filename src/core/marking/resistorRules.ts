@@ -18,6 +18,9 @@ const EIA96_MULTIPLIER: Readonly<Record<string, number>> = {
   F: 1e5,
 };
 
+/** Chip resistors of more ohms are not made in this coding. Common practice, no source. */
+const LARGEST_CHIP = 100e6;
+
 const resistor = (
   resistance: number,
   tolerance: number | undefined,
@@ -39,6 +42,7 @@ export const chipResistorDigits: MarkingRule = (marking) => {
   const match = /^(\d{2,3})(\d)$/.exec(marking);
   if (!match?.[1] || !match[2] || match[1].startsWith('0')) return [];
   const resistance = Number(match[1]) * 10 ** Number(match[2]);
+  if (resistance > LARGEST_CHIP) return [];
   const three = match[1].length === 2;
   const preferred = three ? isE24(resistance) : isE96(resistance) || isE24(resistance);
   return [
@@ -54,7 +58,7 @@ export const chipResistorDigits: MarkingRule = (marking) => {
 
 /** A letter in place of the point: `4K7`, `R47`, `5L00`. IEC 60062 (from memory). */
 export const resistorLetterPoint: MarkingRule = (marking, { kind }) => {
-  if (!/^(?=.*\d)\d*[RELKMG]\d*[A-Z]?$/.test(marking)) return [];
+  if (!/^(?:\d{1,3}[RELKMG]\d{0,2}|[RELKMG]\d{1,3})[A-Z]?$/.test(marking)) return [];
   if (!/[RELKMG]/.test(marking.slice(0, -1)) && !/^\d+[RELKMG]$/.test(marking)) return [];
   const parsed = parseQuantity(marking, 'ohm');
   if (!parsed.ok) return [];
