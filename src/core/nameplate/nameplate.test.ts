@@ -15,6 +15,16 @@ describe('parseNameplate', () => {
     ${'INPUT 12V= 3A OUTPUT 19V 1.6A'}                                   | ${{ kind: 'dc', vMin: 12, vMax: 12, current: 3 }}      | ${[{ v: 19, i: 1.6 }]}
     ${'INPUT 230V~ OUTPUT 12V'}                                          | ${{ kind: 'ac', vMin: 230, vMax: 230 }}                | ${[{ v: 12 }]}
     ${'made on the island'}                                              | ${undefined}                                           | ${[]}
+    ${'Input:100-240VAC,50-60Hz,0.35A Output:5.0VDC,2.0A'}               | ${{ kind: 'ac', vMin: 100, vMax: 240, current: 0.35 }} | ${[{ v: 5, i: 2 }]}
+    ${'OUTPUT: +15V/2A -15V/0.5A INPUT: 230Vac'}                         | ${{ kind: 'ac', vMin: 230, vMax: 230 }}                | ${[{ v: 15, i: 2 }, { v: -15, i: 0.5 }]}
+    ${'Output: 24 V DC 2,5 A; Input: 230 V AC 0,6 A'}                    | ${{ kind: 'ac', vMin: 230, vMax: 230, current: 0.6 }}  | ${[{ v: 24, i: 2.5 }]}
+    ${'100-240V~ 1.5A 19V 3.42A'}                                        | ${{ kind: 'ac', vMin: 100, vMax: 240, current: 1.5 }}  | ${[{ v: 19, i: 3.42 }]}
+    ${'ENTRADA 127/220V~ SAÍDA 12V 1A'}                                  | ${{ kind: 'ac', vMin: 127, vMax: 220 }}                | ${[{ v: 12, i: 1 }]}
+    ${'115V/6A 230V/3A 50-60Hz +3.3V 14A +12V 16A -12V 0.3A'}            | ${{ kind: 'ac', vMin: 115, vMax: 230, current: 6 }}    | ${[{ v: 3.3, i: 14 }, { v: 12, i: 16 }, { v: -12, i: 0.3 }]}
+    ${'INPUT AC 100-240V 0.5A DC 5V 3A'}                                 | ${{ kind: 'ac', vMin: 100, vMax: 240, current: 0.5 }}  | ${[{ v: 5, i: 3 }]}
+    ${'INPUT 18-60VDC 4A OUTPUT 12VDC 5A'}                               | ${{ kind: 'dc', vMin: 18, vMax: 60, current: 4 }}      | ${[{ v: 12, i: 5 }]}
+    ${'IN 12-24V OUT 5V 3A'}                                             | ${{ kind: 'dc', vMin: 12, vMax: 24 }}                  | ${[{ v: 5, i: 3 }]}
+    ${'INPUT 100-240V~ 1.8A OUTPUT USB-C 5V=3A 9V=3A'}                   | ${{ kind: 'ac', vMin: 100, vMax: 240, current: 1.8 }}  | ${[{ v: 5, i: 3, alternative: true }, { v: 9, i: 3, alternative: true }]}
   `('$text', ({ text, input, outputs }) => {
     const plate = parseNameplate(text);
     if (input) expect(plate.input).toMatchObject(input);

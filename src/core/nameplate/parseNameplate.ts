@@ -32,7 +32,7 @@ export interface Nameplate {
 const INPUT_WORD = /\b(?:input|i\/p|in|pri(?:mary)?|supply)\b\s*:?/i;
 const OUTPUT_WORD = /\b(?:output|o\/p|out|sec(?:ondary)?)\b\s*:?/i;
 const AMOUNT =
-  /(?<![\d.])([+\-−])?\s*(\d+(?:[.,]\d+)?)(?:\s*(?:[-–/]|to)\s*(\d+(?:[.,]\d+)?))?\s*(mA|kW|kHz|VA|Hz|A|W|V)(?![a-z]{3})/gi;
+  /(?<![\d.])([+\-−])?\s*(\d+(?:[.,]\d+)?)(?:\s*(?:[-–/]|to)\s*(\d+(?:[.,]\d+)?))?\s*(mA|kW|kHz|VA(?!C)|Hz|A|W|V)(?![a-z]{3})/gi;
 
 /**
  * Reads the text of a nameplate as typed or pasted: input range, current and frequency, every
@@ -58,7 +58,11 @@ export function parseNameplate(text: string): Nameplate {
   };
 }
 
-/** Without the words, the first mains-like voltage with ~ or a range is taken as the input. */
+/** From here up a voltage is taken for mains where no word says so; below the other, for an output. */
+const MAINS_FROM = 90;
+const OUTPUT_BELOW = 60;
+
+/** The words cut the text; without them the first low voltage behind a mains voltage begins the outputs. */
 function sections(text: string): { input: string; output: string } {
   const inputAt = INPUT_WORD.exec(text);
   const outputAt = OUTPUT_WORD.exec(text);
@@ -67,10 +71,19 @@ function sections(text: string): { input: string; output: string } {
       ? { input: text.slice(inputAt.index, outputAt.index), output: text.slice(outputAt.index) }
       : { input: text.slice(inputAt.index), output: text.slice(outputAt.index, inputAt.index) };
   if (outputAt) return { input: text.slice(0, outputAt.index), output: text.slice(outputAt.index) };
+  const split = splitAtLowVoltage(inputAt ? text.slice(inputAt.index) : text);
+  if (split) return split;
   if (inputAt) return { input: text.slice(inputAt.index), output: text.slice(0, inputAt.index) };
   return /\d\s*V?\s*~|\d\s*VAC/i.test(text) && amounts(text).length <= 3
     ? { input: text, output: '' }
     : { input: '', output: text };
+}
+
+function splitAtLowVoltage(text: string): { input: string; output: string } | undefined {
+  const volts = amounts(text).filter(({ unit }) => unit === 'V');
+  const mains = volts.findIndex(({ low, high }) => (high ?? low) >= MAINS_FROM);
+  const first = mains < 0 ? undefined : volts.slice(mains + 1).find(({ low }) => Math.abs(low) < OUTPUT_BELOW);
+  return first && { input: text.slice(0, first.at), output: text.slice(first.at) };
 }
 
 interface Amount {
@@ -106,7 +119,8 @@ function readInput(text: string): NameplateInput | undefined {
   const current = found.find(({ unit }) => unit === 'A')?.low;
   const hertz = found.find(({ unit }) => unit === 'Hz');
   const ends = volts.flatMap(({ low, high }) => (high === undefined ? [low] : [low, high]));
-  const dc = /\d\s*V?\s*(?:=|DC)|DC\s*:?\s*\d/i.test(text) && !/~|AC/i.test(text);
+  const says = { ac: /~|AC/i.test(text), dc: /\d\s*V?\s*(?:=|DC)|DC\s*:?\s*\d/i.test(text) };
+  const dc = !says.ac && (says.dc || Math.max(...ends) < MAINS_FROM);
   return {
     kind: dc ? 'dc' : 'ac',
     vMin: Math.min(...ends),
@@ -139,6 +153,8 @@ function readOutputs(text: string): NameplateOutput[] {
     } else if (amount.unit === 'W' && current && current.p === undefined) current.p = amount.high ?? amount.low;
     previousAt = amount.at;
   }
+  // A USB port offers its voltages one at a time.
+  if (outputs.length > 1 && /USB|\bPD\b|\bPPS\b/i.test(text)) for (const output of outputs) output.alternative = true;
   return outputs;
 }
 
