@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { readArguments, UnusableInput } from './arguments';
 import { discharge } from './discharge';
 
@@ -48,4 +49,48 @@ test.each`
 test('an unknown option and one without a value are named', () => {
   expect(() => readArguments('decode', ['--colour', 'red'])).toThrow('--colour');
   expect(() => readArguments('decode', ['12N65', '--kind'])).toThrow('--kind');
+});
+
+describe('as a command', () => {
+  const zorvek = (...argv: string[]) => {
+    const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/zorvek.mjs', ...argv], {
+      encoding: 'utf8',
+    });
+    return { status, stdout, lines: stderr.trim() === '' ? [] : stderr.trim().split('\n') };
+  };
+
+  test.each`
+    argv                                                                   | answers
+    ${['decode', '12N65']}                                                 | ${{ readings: [{ kind: 'nmos', rule: 'current-N-voltage', ratings: { id: 12, vds: 650 } }] }}
+    ${['decode', '104', '--kind', 'resistor']}                             | ${{ readings: [{ kind: 'resistor', ratings: { resistance: 100e3 } }] }}
+    ${['decode', 'MBR20100CT', '--package', 'to-220']}                     | ${{ readings: [{ kind: 'dual-diode', ratings: { technology: 'schottky' } }] }}
+    ${['decode', 'QQQQQQ']}                                                | ${{ readings: [] }}
+    ${['bands', 'yellow', 'violet', 'red', 'gold']}                        | ${{ readings: [{ kind: 'resistor', ratings: { resistance: 4700, tolerance: 0.05 } }] }}
+    ${['discharge', '--readings', '0:310,5:255,10:209', '--target', '50']} | ${{ model: 'exponential' }}
+  `('$argv answers JSON and nothing else', ({ argv, answers }) => {
+    const { status, stdout, lines } = zorvek(...argv);
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject(answers);
+    expect(lines).toEqual([]);
+  });
+
+  test.each`
+    argv                                       | names
+    ${['decode', '']}                          | ${'marking is empty'}
+    ${['decode', '12N65', '--kind', 'teapot']} | ${'“teapot”'}
+    ${['bands', 'red', 'mauve', 'red']}        | ${'“mauve”'}
+    ${['discharge', '--target', '50']}         | ${'--readings'}
+    ${['fly']}                                 | ${'“fly”'}
+  `('$argv ends with 2 and one line that names $names', ({ argv, names }) => {
+    const { status, stdout, lines } = zorvek(...argv);
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(lines).toEqual([expect.stringContaining(names)]);
+  });
+
+  test('--help documents each command', () => {
+    const { status, stdout } = zorvek('--help');
+    expect(status).toBe(0);
+    for (const command of ['decode MARKING', 'bands COLOUR', 'discharge --readings']) expect(stdout).toContain(command);
+  });
 });

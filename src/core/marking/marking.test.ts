@@ -201,3 +201,95 @@ describe('markings', () => {
     );
   });
 });
+
+describe('whole tables', () => {
+  // Voltage codes of EIA and JIS practice (from memory), the list that capacitor makers print.
+  test.each`
+    code    | volts
+    ${'0J'} | ${6.3}
+    ${'1A'} | ${10}
+    ${'1C'} | ${16}
+    ${'1E'} | ${25}
+    ${'1V'} | ${35}
+    ${'1H'} | ${50}
+    ${'1J'} | ${63}
+    ${'1K'} | ${80}
+    ${'2A'} | ${100}
+    ${'2C'} | ${160}
+    ${'2D'} | ${200}
+    ${'2E'} | ${250}
+    ${'2F'} | ${315}
+    ${'2V'} | ${350}
+    ${'2G'} | ${400}
+    ${'2W'} | ${450}
+    ${'2H'} | ${500}
+    ${'2J'} | ${630}
+    ${'3A'} | ${1000}
+    ${'3D'} | ${2000}
+    ${'3F'} | ${3150}
+  `('$code before a code means $volts V', ({ code, volts }) => {
+    expect(best(`${code}104K`, { kind: 'capacitor' })?.ratings).toEqual({
+      capacitance: 100e-9,
+      tolerance: 0.1,
+      voltage: volts,
+    });
+  });
+
+  // Tolerance letters of IEC 60062 (from memory): from 10 pF up in per cent, below in picofarads.
+  test.each`
+    letter | share
+    ${'F'} | ${0.01}
+    ${'G'} | ${0.02}
+    ${'J'} | ${0.05}
+    ${'K'} | ${0.1}
+    ${'M'} | ${0.2}
+    ${'Z'} | ${0.8}
+  `('$letter behind a code is $share', ({ letter, share }) => {
+    expect(best(`103${letter}`, { kind: 'capacitor' })?.ratings.tolerance).toBe(share);
+  });
+
+  test('under 10 pF the letters are picofarads: 4.7 pF C is 0.25 of 4.7', () => {
+    expect(best('479C', { kind: 'capacitor' })?.ratings.tolerance).toBeCloseTo(0.25 / 4.7, 9);
+  });
+
+  test('every EIA-96 code names its value of E96', () => {
+    const series = preferredSeries(96);
+    series.forEach((value, index) => {
+      const code = `${String(index + 1).padStart(2, '0')}C`;
+      expect(best(code, { kind: 'resistor' })?.ratings.resistance).toBeCloseTo(value * 100, 6);
+    });
+    for (const code of ['00A', '97A', '99C']) expect(decodeMarking(code, { kind: 'resistor' })).toEqual([]);
+  });
+
+  // Lists of multi-source diodes and bridges, from their datasheets (from memory).
+  test.each`
+    stem       | from | volts                                            | amperes
+    ${'1N400'} | ${1} | ${[50, 100, 200, 400, 600, 800, 1000]}           | ${1}
+    ${'UF400'} | ${1} | ${[50, 100, 200, 400, 600, 800, 1000]}           | ${1}
+    ${'FR10'}  | ${1} | ${[50, 100, 200, 400, 600, 800, 1000]}           | ${1}
+    ${'FR30'}  | ${1} | ${[50, 100, 200, 400, 600, 800, 1000]}           | ${3}
+    ${'1N540'} | ${0} | ${[50, 100, 200, 300, 400, 500, 600, 800, 1000]} | ${3}
+    ${'1N539'} | ${1} | ${[50, 100, 200, 300, 400, 500, 600, 800, 1000]} | ${1.5}
+    ${'HER10'} | ${1} | ${[50, 100, 200, 300, 400, 600, 800, 1000]}      | ${1}
+    ${'1N581'} | ${7} | ${[20, 30, 40]}                                  | ${1}
+    ${'1N582'} | ${0} | ${[20, 30, 40]}                                  | ${3}
+  `('$stem and a digit: $volts V', ({ stem, from, volts, amperes }) => {
+    (volts as number[]).forEach((vrrm, index) => {
+      expect(best(`${stem}${from + index}`)).toMatchObject({ kind: 'diode', ratings: { ifav: amperes, vrrm } });
+    });
+    expect(decodeMarking(`${stem}${from + (volts as number[]).length}`, { kind: 'diode' })).toEqual([]);
+  });
+
+  test.each`
+    letter | volts
+    ${'A'} | ${50}
+    ${'B'} | ${100}
+    ${'D'} | ${200}
+    ${'G'} | ${400}
+    ${'J'} | ${600}
+    ${'K'} | ${800}
+    ${'M'} | ${1000}
+  `('a bridge that ends in $letter holds $volts V', ({ letter, volts }) => {
+    expect(best(`GBU4${letter}`)).toMatchObject({ kind: 'bridge', ratings: { ifav: 4, vrrm: volts } });
+  });
+});

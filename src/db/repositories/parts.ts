@@ -1,7 +1,7 @@
 import { and, desc, eq, inArray, isNull, or } from 'drizzle-orm';
 import { replaces, type Source } from '../../core/evidence';
 import type { Measured } from '../../core/measure';
-import { kindsServing, type KindName, type RatingName, type TestName } from '../../core/part';
+import { kindsServing, type KindName, type TestName } from '../../core/part';
 import type { StockFilter } from '../../core/stock';
 import type { Queryable } from '../client';
 import { donors, measurements, partRatings, parts, typeRatings, types } from '../schema';

@@ -109,3 +109,15 @@ test('what a need accepts is what the stock search reads', () => {
     filter: { kind: 'nmos', demands: [{ rating: 'vds', value: 600 }] },
   });
 });
+
+test('fifty hands at once set aside what two needs want, and not one piece more', async () => {
+  const { bench } = fixture;
+  const { needId = '' } = await addNeed(bench, need.code, { role: 'spare', filter: 'nmos', quantity: 50 });
+  const outcomes = await Promise.all(
+    Array.from({ length: 50 }, (_, hand) =>
+      moveParts(bench, { step: 'reserve', quantity: 1, lotCode: LOT, needId: hand % 2 ? need.needId : needId }),
+    ),
+  );
+  expect(outcomes.filter(({ ok }) => ok)).toHaveLength(3);
+  expect(await balance()).toEqual([3, 3]);
+});
