@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { donorCode } from './bench';
+import { donorCode } from './hands';
 
 for (const colorScheme of ['light', 'dark'] as const)
   test(`axe finds no serious fault on any main view (${colorScheme})`, async ({ page }) => {
@@ -40,3 +40,27 @@ for (const colorScheme of ['light', 'dark'] as const)
     }
     expect(faults).toEqual([]);
   });
+
+test('axe finds no serious fault in what opens over a page', async ({ page }) => {
+  const serious = async () =>
+    (await new AxeBuilder({ page }).analyze()).violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
+  await page.goto(`/donors/${await donorCode(page, 'notebook brick')}/identify?part=R9`);
+  await page.getByRole('button', { name: 'columns' }).click();
+  await expect(page.getByRole('checkbox', { name: 'damage' })).toBeVisible();
+  expect(await serious()).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.locator('body').press('?');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(await serious()).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'strike R9' }).click();
+  await expect(page.getByRole('alertdialog')).toBeVisible();
+  expect(await serious()).toEqual([]);
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByLabel('Bench line').fill('r9 measures soup');
+  await page.getByLabel('Bench line').press('Enter');
+  await expect(page.locator('#bench-line-says')).toHaveAttribute('data-understood', 'false');
+  expect(await serious()).toEqual([]);
+});

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { donorCode, judgement } from './bench';
+import { donorCode, judgement } from './hands';
 
 /** The field keeps what was typed and its message names it. */
 async function refused(page: Page, field: ReturnType<Page['getByLabel']>, typed: string, says: RegExp) {

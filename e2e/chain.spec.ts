@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { benchLine, judgement, station } from './bench';
+import { benchLine, judgement, station } from './hands';
 
 // One dead adapter from the pavement to a labelled MOSFET in a bin, and from there into a build.
 test('a dead adapter goes through the whole chain', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { benchLine, donorCode, judgement } from './bench';
+import { benchLine, donorCode, judgement } from './hands';
 
 test('when the server does not answer, nothing typed is lost and the next try goes through', async ({ page }) => {
   const code = await donorCode(page, 'lamp driver');

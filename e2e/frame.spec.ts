@@ -1,6 +1,6 @@
 import { request as plainRequest } from 'node:http';
 import { expect, test } from '@playwright/test';
-import { benchLine, donorCode } from './bench';
+import { benchLine, donorCode } from './hands';
 
 test('no page causes an error in the browser, and nothing is loaded from elsewhere', async ({ page, baseURL }) => {
   const complaints: string[] = [];

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { donorCode } from './bench';
+import { donorCode } from './hands';
 
 test('a unit is taken in, read and searched without a mouse', async ({ page }) => {
   await page.goto('/');

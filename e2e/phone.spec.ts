@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { benchLine, donorCode, judgement } from './bench';
+import { benchLine, donorCode, judgement } from './hands';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 

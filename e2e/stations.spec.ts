@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { benchLine, donorCode, judgement, station } from './bench';
+import { benchLine, donorCode, judgement, station } from './hands';
 
 test('going on beside a store that is not dead is asked once and shown in the record', async ({ page }) => {
   const code = await donorCode(page, 'scooter');

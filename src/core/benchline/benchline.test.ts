@@ -18,30 +18,47 @@ const read = (line: string) => {
 
 describe('what a line means', () => {
   test.each`
-    line                                   | record
-    ${'q1 nmos to-220 marked 12N65'}       | ${{ kind: 'part', ref: 'Q1', partKind: 'nmos', package: 'TO-220', marking: '12N65' }}
-    ${'q2 nmos marked k 12n65 x'}          | ${{ kind: 'part', ref: 'Q2', marking: 'K 12N65 X' }}
-    ${'vr1 varistor marked 14D471K burnt'} | ${{ kind: 'part', marking: '14D471K', damage: ['burnt'] }}
-    ${'c7 82u 400V 105C bulged'}           | ${{ kind: 'part', ref: 'C7', partKind: 'capacitor', damage: ['bulged'], ratings: [{ name: 'capacitance', value: 82e-6 }, { name: 'voltage', value: 400 }, { name: 'temperature', value: 105 }] }}
-    ${'d8 schottky dual-diode to220'}      | ${{ kind: 'part', ref: 'D8', partKind: 'dual-diode' }}
-    ${'d3 zener marked 5V1'}               | ${{ kind: 'part', partKind: 'diode', subtype: 'zener', marking: '5V1' }}
-    ${'cx1 x2 220n 275V'}                  | ${{ kind: 'part', partKind: 'capacitor', subtype: 'x2' }}
-    ${'r20 0R22 5%'}                       | ${{ kind: 'part', partKind: 'resistor', ratings: [{ name: 'resistance', value: 0.22 }, { name: 'tolerance', value: 0.05 }] }}
-    ${'q1 marked 12N65'}                   | ${{ kind: 'part', ref: 'Q1', marking: '12N65' }}
-    ${'r12 = 4k7'}                         | ${{ kind: 'value', ref: 'R12', ratings: [{ name: 'resistance', value: 4700, source: 'decoded' }] }}
-    ${'q1 vds 650V datasheet'}             | ${{ kind: 'value', ref: 'Q1', ratings: [{ name: 'vds', value: 650, source: 'datasheet' }] }}
-    ${'q1 650V 12A typical'}               | ${{ kind: 'value', ratings: [{ name: 'vds', value: 650, source: 'typical' }, { name: 'id', value: 12, source: 'typical' }] }}
-    ${'c5 esr 40m datasheet'}              | ${{ kind: 'value', ratings: [{ name: 'esr', value: 0.04, source: 'datasheet' }] }}
-    ${'r12 measures 4k69'}                 | ${{ kind: 'measurement', ref: 'R12', test: 'resistor', values: { resistance: { value: 4690 } } }}
-    ${'c5 measures 78u esr 0.4'}           | ${{ kind: 'measurement', test: 'capacitor', values: { capacitance: { value: 78e-6 }, esr: { value: 0.4 } } }}
-    ${'q1 measures sd 0.51 ds OL gs ol'}   | ${{ kind: 'measurement', test: 'mosfet', values: { body: { value: 0.51 }, blocking: { value: Infinity }, gate: { value: Infinity } } }}
-    ${'c5 reads 78u in-circuit'}           | ${{ kind: 'measurement', inCircuit: true }}
-    ${'vbus 212V @ 15s'}                   | ${{ kind: 'reading', store: 'VBUS', voltage: { value: 212, resolution: 1 }, elapsed: 15 }}
-    ${'c3 61V@1:04'}                       | ${{ kind: 'reading', store: 'C3', elapsed: 64 }}
-    ${'c3 0.4V'}                           | ${{ kind: 'reading', store: 'C3', voltage: { value: 0.4, resolution: 0.1 } }}
-    ${'store c9 82u 400V bleed 470k'}      | ${{ kind: 'store', name: 'C9', capacitance: 82e-6, ratedVoltage: 400, bleed: 470e3 }}
-    ${'# glue under T1'}                   | ${{ kind: 'note', text: 'glue under T1', question: false }}
-    ${'? what is the six-pin part by T2'}  | ${{ kind: 'note', question: true }}
+    line                                           | record
+    ${'q1 nmos to-220 marked 12N65'}               | ${{ kind: 'part', ref: 'Q1', partKind: 'nmos', package: 'TO-220', marking: '12N65' }}
+    ${'q2 nmos marked k 12n65 x'}                  | ${{ kind: 'part', ref: 'Q2', marking: 'K 12N65 X' }}
+    ${'vr1 varistor marked 14D471K burnt'}         | ${{ kind: 'part', marking: '14D471K', damage: ['burnt'] }}
+    ${'c7 82u 400V 105C bulged'}                   | ${{ kind: 'part', ref: 'C7', partKind: 'capacitor', damage: ['bulged'], ratings: [{ name: 'capacitance', value: 82e-6 }, { name: 'voltage', value: 400 }, { name: 'temperature', value: 105 }] }}
+    ${'d8 schottky dual-diode to220'}              | ${{ kind: 'part', ref: 'D8', partKind: 'dual-diode' }}
+    ${'d3 zener marked 5V1'}                       | ${{ kind: 'part', partKind: 'diode', subtype: 'zener', marking: '5V1' }}
+    ${'cx1 x2 220n 275V'}                          | ${{ kind: 'part', partKind: 'capacitor', subtype: 'x2' }}
+    ${'r20 0R22 5%'}                               | ${{ kind: 'part', partKind: 'resistor', ratings: [{ name: 'resistance', value: 0.22 }, { name: 'tolerance', value: 0.05 }] }}
+    ${'q1 marked 12N65'}                           | ${{ kind: 'part', ref: 'Q1', marking: '12N65' }}
+    ${'r12 = 4k7'}                                 | ${{ kind: 'value', ref: 'R12', ratings: [{ name: 'resistance', value: 4700, source: 'decoded' }] }}
+    ${'q1 vds 650V datasheet'}                     | ${{ kind: 'value', ref: 'Q1', ratings: [{ name: 'vds', value: 650, source: 'datasheet' }] }}
+    ${'q1 650V 12A typical'}                       | ${{ kind: 'value', ratings: [{ name: 'vds', value: 650, source: 'typical' }, { name: 'id', value: 12, source: 'typical' }] }}
+    ${'c5 esr 40m datasheet'}                      | ${{ kind: 'value', ratings: [{ name: 'esr', value: 0.04, source: 'datasheet' }] }}
+    ${'r12 measures 4k69'}                         | ${{ kind: 'measurement', ref: 'R12', test: 'resistor', values: { resistance: { value: 4690 } } }}
+    ${'c5 measures 78u esr 0.4'}                   | ${{ kind: 'measurement', test: 'capacitor', values: { capacitance: { value: 78e-6 }, esr: { value: 0.4 } } }}
+    ${'q1 measures sd 0.51 ds OL gs ol'}           | ${{ kind: 'measurement', test: 'mosfet', values: { body: { value: 0.51 }, blocking: { value: Infinity }, gate: { value: Infinity } } }}
+    ${'c5 reads 78u in-circuit'}                   | ${{ kind: 'measurement', inCircuit: true }}
+    ${'vbus 212V @ 15s'}                           | ${{ kind: 'reading', store: 'VBUS', voltage: { value: 212, resolution: 1 }, elapsed: 15 }}
+    ${'c3 61V@1:04'}                               | ${{ kind: 'reading', store: 'C3', elapsed: 64 }}
+    ${'c3 0.4V'}                                   | ${{ kind: 'reading', store: 'C3', voltage: { value: 0.4, resolution: 0.1 } }}
+    ${'store c9 82u 400V bleed 470k'}              | ${{ kind: 'store', name: 'C9', capacitance: 82e-6, ratedVoltage: 400, bleed: 470e3 }}
+    ${'# glue under T1'}                           | ${{ kind: 'note', text: 'glue under T1', question: false }}
+    ${'? what is the six-pin part by T2'}          | ${{ kind: 'note', question: true }}
+    ${'Q1 MEASURES SD 0.51'}                       | ${{ kind: 'measurement', ref: 'Q1', values: { body: { value: 0.51 } } }}
+    ${'c5  esr   40m   datasheet'}                 | ${{ kind: 'value', ref: 'C5', ratings: [{ name: 'esr', value: 0.04 }] }}
+    ${'r30 fusible 22R 5%'}                        | ${{ kind: 'part', partKind: 'resistor', subtype: 'fusible', ratings: [{ name: 'resistance', value: 22 }, { name: 'tolerance', value: 0.05 }] }}
+    ${'br1 bridge gbu marked GBU806'}              | ${{ kind: 'part', ref: 'BR1', partKind: 'bridge', package: 'GBU', marking: 'GBU806' }}
+    ${'ntc1 marked 5D-9'}                          | ${{ kind: 'part', ref: 'NTC1', partKind: 'thermistor', marking: '5D-9' }}
+    ${'cy1 y1 2n2'}                                | ${{ kind: 'part', partKind: 'capacitor', subtype: 'y1', ratings: [{ name: 'capacitance', value: 2.2e-9 }] }}
+    ${'l5 choke 4u7 cracked'}                      | ${{ kind: 'part', partKind: 'inductor', damage: ['cracked'], ratings: [{ name: 'inductance', value: 4.7e-6 }] }}
+    ${'u3 shunt-reference to-92 marked TL431'}     | ${{ kind: 'part', partKind: 'shunt-reference', package: 'TO-92', marking: 'TL431' }}
+    ${'vr1 varistor marked 14d471k burnt cracked'} | ${{ kind: 'part', marking: '14D471K', damage: expect.arrayContaining(['burnt', 'cracked']) }}
+    ${'q1 marked burnt'}                           | ${{ kind: 'part', marking: 'BURNT', damage: [] }}
+    ${'f1 fuse 3.15A 250V'}                        | ${{ kind: 'part', partKind: 'fuse', ratings: [{ name: 'current', value: 3.15 }, { name: 'voltage', value: 250 }] }}
+    ${'d3 zener vz 5.1V datasheet'}                | ${{ kind: 'part', partKind: 'diode', subtype: 'zener', ratings: [{ name: 'vz', value: 5.1, source: 'datasheet' }] }}
+    ${'note glue under T1'}                        | ${{ kind: 'note', text: 'glue under T1', question: false }}
+    ${'ask what is U4'}                            | ${{ kind: 'note', text: 'what is U4', question: true }}
+    ${'store vcc 22u'}                             | ${{ kind: 'store', name: 'VCC', capacitance: 22e-6 }}
+    ${'vbus -12V @ 0s'}                            | ${{ kind: 'reading', store: 'VBUS', voltage: { value: -12 }, elapsed: 0 }}
+    ${'vbus 1.2kV@2min'}                           | ${{ kind: 'reading', store: 'VBUS', voltage: { value: 1200 }, elapsed: 120 }}
   `('$line', ({ line, record }) => {
     expect(read(line)).toMatchObject(record);
   });
