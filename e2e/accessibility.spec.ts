@@ -14,6 +14,8 @@ for (const colorScheme of ['light', 'dark'] as const)
       '/stock?find=nmos',
       '/builds',
       '/builds/new',
+      '/stock/new',
+      '/donors/put-away',
       '/sums',
       '/guide',
       '/nowhere',

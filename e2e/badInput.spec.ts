@@ -79,6 +79,22 @@ test('bins, takes and moves', async ({ page }) => {
   await refused(page, move.getByLabel('to bin'), '?', /A bin such as C2-5/);
 });
 
+test('a lot counted in by hand', async ({ page }) => {
+  await page.goto('/stock/new');
+  await page.getByLabel('kind').selectOption('nmos');
+  await page.getByLabel('values').fill('vds rather high');
+  await page.getByLabel('pieces').fill('4');
+  await page.getByLabel('bin').fill('e7');
+  await page.getByRole('button', { name: 'Put it in the drawer' }).click();
+  await refused(page, page.getByLabel('values'), 'vds rather high', /“rather”/);
+  await expect(page.getByLabel('bin')).toHaveValue('e7');
+  await page.getByLabel('values').fill('650V 12A datasheet');
+  await page.getByRole('button', { name: 'Put it in the drawer' }).click();
+  await expect(page).toHaveURL(/\/stock\/[A-Z0-9]{3}-[A-Z0-9]{3}$/);
+  await expect(judgement(page)).toContainText('650\u00a0V');
+  await expect(page.getByRole('table', { name: 'Ledger' })).toContainText('counted in: by hand');
+});
+
 test('builds, needs, notes and the search', async ({ page }) => {
   await page.goto('/builds/new');
   await page.getByLabel('a note').fill('some day');

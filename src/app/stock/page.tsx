@@ -18,11 +18,16 @@ export default async function StockPage({ searchParams }: { searchParams: Search
           title="Stock"
           says={await stockHead()}
           actions={
-            view.rows.length > 0 && (
-              <Link href={`/stock/labels?lots=${codes}`} className="btn" prefetch={false}>
-                Labels
+            <>
+              {view.rows.length > 0 && (
+                <Link href={`/stock/labels?lots=${codes}`} className="btn" prefetch={false}>
+                  Labels
+                </Link>
+              )}
+              <Link href="/stock/new" className="btn" data-tone="next">
+                New lot
               </Link>
-            )
+            </>
           }
         >
           <StockSearch view={view} />

@@ -1,2 +1,3 @@
+export { BIN_CODE } from './binCode';
 export { CODE_ALPHABET, makeCode, readCode, type CodeOwner } from './code';
 export { makeKey } from './key';

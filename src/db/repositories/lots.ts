@@ -154,6 +154,29 @@ export async function candidateLots(db: Queryable, filter: StockFilter, limit: n
   return [...rows];
 }
 
+/** A lot that comes from no donor, counted in by hand. Returns its code and the ledger line. */
+export async function insertLot(
+  tx: Queryable,
+  bench: Bench,
+  of: Pick<HarvestedPiece, 'kind' | 'subtype' | 'marking' | 'package' | 'grade' | 'gradeReason' | 'bin' | 'ratings'> & {
+    pieces: number;
+  },
+): Promise<{ code: string; lineId: string }> {
+  const { bin, ratings, pieces, ...facts } = of;
+  const [lotId, code, now] = [bench.newKey(), await freshCode(tx, bench, 'lot'), bench.now()];
+  await tx.insert(lots).values({ id: lotId, code, binId: await ensureBin(tx, bench, bin), ...facts, createdMs: now });
+  for (const rating of ratings)
+    await tx.insert(lotRatings).values({ id: bench.newKey(), lotId, ...ratingRow(rating, now) });
+  const lineId = await appendLedger(tx, bench, {
+    lotId,
+    onHandDelta: pieces,
+    reservedDelta: 0,
+    reason: 'counted',
+    note: 'by hand',
+  });
+  return { code, lineId };
+}
+
 /** The lots that came from a donor, newest first. */
 export async function lotsOfDonor(db: Queryable, donorId: string): Promise<LotRow[]> {
   const ids = await db
@@ -168,6 +191,7 @@ export async function lotsOfDonor(db: Queryable, donorId: string): Promise<LotRo
 }
 
 export interface LedgerLine {
+  readonly id: string;
   readonly atMs: number;
   readonly onHandDelta: number;
   readonly reservedDelta: number;
@@ -186,6 +210,7 @@ export async function lotLedger(db: Queryable, lotId: string): Promise<LedgerLin
     .where(eq(stockLedger.lotId, lotId))
     .orderBy(asc(stockLedger.id));
   return rows.map(({ line, code, title }) => ({
+    id: line.id,
     atMs: line.atMs,
     onHandDelta: line.onHandDelta,
     reservedDelta: line.reservedDelta,

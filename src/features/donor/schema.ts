@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BIN_CODE } from '../../core/ident';
 import { KIND_NAMES } from '../../core/part';
 import { STATIONS } from '../../core/station';
 import { freeText, optionalQuantity, requiredQuantity, requiredText, tick } from '../../ui/form/fieldSchemas';
@@ -66,11 +67,7 @@ export type MeasurementForm = z.output<typeof measurementForm>;
 
 export const harvestForm = z.object({
   ref: z.string(),
-  bin: z
-    .string()
-    .trim()
-    .toUpperCase()
-    .regex(/^[A-Z0-9][A-Z0-9-]{0,11}$/, 'A bin such as C2-5 is expected: letters, digits and dashes.'),
+  bin: z.string().trim().toUpperCase().regex(BIN_CODE.pattern, BIN_CODE.expected),
 });
 
 export const noteForm = z.object({

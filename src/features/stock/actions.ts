@@ -4,10 +4,15 @@ import { z } from 'zod';
 import { bench } from '../../db/bench';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
-import { moveForm, takeForm } from './schema';
-import { moveToBin, takePieces } from './usecases';
+import { lotForm, moveForm, takeForm } from './schema';
+import { addLot, moveToBin, takePieces } from './usecases';
 
 const word = z.string().min(1).max(64);
+
+export async function addLotAction(data: FormData): Promise<FormOutcome> {
+  const form = readForm(lotForm, data);
+  return form.ok ? addLot(bench(), form.values) : form;
+}
 
 export async function takePiecesAction(code: string, data: FormData): Promise<FormOutcome> {
   const form = readForm(takeForm, data);

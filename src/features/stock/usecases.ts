@@ -1,7 +1,47 @@
+import type { z } from 'zod';
+import { benchProblemText, understand } from '../../core/benchline';
+import { kindRule } from '../../core/part';
 import type { Bench } from '../../db/bench';
 import { isConstraintFailure } from '../../db/repositories/journal';
-import { findLot, moveLot, takeFromLot } from '../../db/repositories/lots';
+import { findLot, insertLot, moveLot, takeFromLot } from '../../db/repositories/lots';
 import type { FormOutcome } from '../../ui/form/outcome';
+import type { lotForm } from './schema';
+
+/** A part without a board: the bench line's words describe it all the same. */
+const ANY_REFERENCE = 'x1';
+
+/** Counts a lot in that comes from no donor: what lay in a drawer before, or was bought. */
+export async function addLot(bench: Bench, form: z.output<typeof lotForm>): Promise<FormOutcome> {
+  const words = [ANY_REFERENCE, form.kind, form.package, form.values, form.marking && `marked ${form.marking}`];
+  const understood = understand(words.filter((word) => word !== '').join(' '), { parts: [], stores: [] });
+  if (!understood.ok || understood.record.kind !== 'part') {
+    const message = understood.ok
+      ? 'These values could not be read.'
+      : benchProblemText(understood.problem).replaceAll(` for ${ANY_REFERENCE.toUpperCase()}`, ' here');
+    return { ok: false, problems: [{ field: 'values', message }] };
+  }
+  const { record } = understood;
+  const { code, lineId } = await bench.db.write((tx) =>
+    insertLot(tx, bench, {
+      kind: record.partKind,
+      subtype: record.subtype ?? null,
+      marking: record.marking ?? '',
+      package: record.package ?? null,
+      grade: form.grade === '' ? null : form.grade,
+      gradeReason: form.grade === '' ? 'Not tested here.' : 'As the person said.',
+      bin: form.bin,
+      ratings: record.ratings,
+      pieces: form.pieces,
+    }),
+  );
+  const label = record.marking ?? kindRule(record.partKind).label;
+  return {
+    ok: true,
+    says: `${form.pieces} of ${label} are in ${form.bin} as lot ${code}.`,
+    undo: lineId,
+    goto: `/stock/${code}`,
+  };
+}
 
 /** Takes pieces out of a lot for a purpose outside builds. Reserved pieces stay. */
 export async function takePieces(

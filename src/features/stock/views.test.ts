@@ -2,7 +2,9 @@ import { insertBuild, insertNeed } from '../../db/repositories/builds';
 import { aShop, DONOR_CODE } from '../../db/testing/aShop';
 import { shareBench } from '../../db/testing/sharedBench';
 import { temporaryBench } from '../../db/testing/temporaryBench';
-import { moveToBin, takePieces } from './usecases';
+import { undoEdit } from '../../db/repositories/journal';
+import { lotForm } from './schema';
+import { addLot, moveToBin, takePieces } from './usecases';
 import { lotLabels, lotView, stockHead, stockView } from './views';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
@@ -157,6 +159,58 @@ describe('one lot', () => {
     expect(more).toEqual([]);
     expect(second?.code).toBe('FET-600');
     for (const text of ['CAP-470', '455', 'bin D1', DONOR_CODE]) expect(label?.svg).toContain(text);
+  });
+});
+
+describe('a lot counted in by hand', () => {
+  const form = {
+    kind: 'nmos',
+    package: 'to-220',
+    values: 'vds 650V id 12A datasheet',
+    marking: '12n65',
+    pieces: '4',
+    grade: 'A',
+    bin: 'e7',
+  };
+  const add = (more: Partial<Record<keyof typeof form, string>> = {}) =>
+    addLot(fixture.bench, lotForm.parse({ ...form, ...more }));
+
+  test('is found like any other, and taken back it is gone from the drawer', async () => {
+    const outcome = await add();
+    expect(outcome).toMatchObject({ ok: true, says: expect.stringContaining('4 of 12N65 are in E7') });
+    const code = (outcome.ok && outcome.goto?.split('/').at(-1)) || '';
+    expect(await found('nmos evidence:datasheet bin:E7')).toEqual([code]);
+    expect(await lotView(code)).toMatchObject({
+      onHand: 4,
+      grade: 'A',
+      donor: null,
+      says: 'N-FET, TO-220',
+      ledger: [{ says: 'counted in: by hand' }],
+    });
+    expect(await undoEdit(fixture.bench, (outcome.ok && outcome.undo) || '')).toMatchObject({ kind: 'undone' });
+    expect(await found('bin:E7')).toEqual([]);
+  });
+
+  test.each`
+    more                         | says
+    ${{ values: '650V purple' }} | ${'“purple” is not understood here'}
+    ${{ values: 'vds high' }}    | ${'“high”'}
+  `('with $more is refused by name', async ({ more, says }) => {
+    expect(await add(more)).toMatchObject({
+      ok: false,
+      problems: [{ field: 'values', message: expect.stringContaining(says) }],
+    });
+    expect(await found('bin:E7')).toEqual([]);
+  });
+
+  test.each`
+    more                  | field
+    ${{ kind: 'teapot' }} | ${'kind'}
+    ${{ pieces: '0' }}    | ${'pieces'}
+    ${{ bin: 'the red' }} | ${'bin'}
+    ${{ grade: 'D' }}     | ${'grade'}
+  `('with $more its form blames $field', ({ more, field }) => {
+    expect(lotForm.safeParse({ ...form, ...more }).error?.issues.map(({ path }) => path[0])).toEqual([field]);
   });
 });
 

@@ -208,8 +208,8 @@ export async function lotView(code: string) {
         `${RATINGS[name].label[0]?.toUpperCase()}${RATINGS[name].label.slice(1)} rests on the marking alone: use it up to ${formatQuantity(value / 2, RATINGS[name].unit)} until a datasheet is read.`,
     ),
     wanted,
-    ledger: ledger.map(({ atMs, onHandDelta, reservedDelta, reason, note, build }) => ({
-      id: `${atMs}${onHandDelta}${reservedDelta}${reason}`,
+    ledger: ledger.map(({ id, atMs, onHandDelta, reservedDelta, reason, note, build }) => ({
+      id,
       day: new Date(atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }),
       says: [REASON[reason] ?? reason, build ? `for ${build.title}` : note].filter((part) => part !== '').join(': '),
       change: signed(onHandDelta !== 0 ? onHandDelta : reservedDelta),

@@ -1,8 +1,9 @@
 'use client';
 
 import { ActionForm } from '../../../ui/form/ActionForm';
-import { SubmitButton, TextField } from '../../../ui/form/fields';
-import { moveToBinAction, takePiecesAction } from '../actions';
+import { KIND_NAMES, kindRule } from '../../../core/part';
+import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
+import { addLotAction, moveToBinAction, takePiecesAction } from '../actions';
 
 /** Takes pieces out for something that is no build. */
 export function TakePiecesForm({ code }: { code: string }) {
@@ -34,6 +35,50 @@ export function MoveForm({ code }: { code: string }) {
       <TextField name="bin" label="to bin" placeholder="C2-5" mono />
       <div className="pt-[21px]">
         <SubmitButton>Move it</SubmitButton>
+      </div>
+    </ActionForm>
+  );
+}
+
+const KINDS = KIND_NAMES.map((kind) => ({ value: kind, label: kindRule(kind).label }));
+const GRADES = [
+  { value: '', label: 'not tested' },
+  { value: 'A', label: 'A, as new' },
+  { value: 'B', label: 'B, with a limit' },
+  { value: 'C', label: 'C, undemanding use' },
+];
+
+/** A lot that comes from no donor. */
+export function LotForm() {
+  return (
+    <ActionForm action={addLotAction} label="New lot" className="grid max-w-[640px] grid-cols-6 gap-x-4 gap-y-1.5">
+      <SelectField
+        name="kind"
+        label="kind"
+        options={KINDS}
+        defaultValue="resistor"
+        className="col-span-2 max-[620px]:col-span-6"
+      />
+      <TextField name="package" label="case" placeholder="TO-220" className="col-span-2 max-[620px]:col-span-3" />
+      <TextField
+        name="marking"
+        label="marking"
+        placeholder="12N65"
+        mono
+        className="col-span-2 max-[620px]:col-span-3"
+      />
+      <TextField
+        name="values"
+        label="values, with their source when it is not the print"
+        placeholder="650V 12A datasheet"
+        mono
+        className="col-span-6"
+      />
+      <TextField name="pieces" label="pieces" defaultValue="1" mono className="col-span-2" />
+      <SelectField name="grade" label="grade" options={GRADES} defaultValue="" className="col-span-2" />
+      <TextField name="bin" label="bin" placeholder="C2-5" mono className="col-span-2" />
+      <div className="col-span-6 mt-1">
+        <SubmitButton tone="next">Put it in the drawer</SubmitButton>
       </div>
     </ActionForm>
   );
