@@ -18,7 +18,7 @@ test('going on beside a store that is not dead is asked once and shown in the re
   await expect(page.getByRole('region', { name: 'Taken from this donor' })).toContainText('A9');
   await station(page, 'Record');
   await expect(page.getByRole('table', { name: 'Journal' })).toContainText(
-    'Went on with Harvest while C1 was not measured dead',
+    'Went on with Harvest all the same. C1 not measured dead.',
   );
 });
 

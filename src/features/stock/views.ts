@@ -39,10 +39,8 @@ const COLUMNS: readonly TableColumn[] = [
 export async function stockView(find: string, page: number) {
   const { db } = bench();
   const parsed = parseFilter(find);
-  const totals = await stockTotals(db.read);
   if (!parsed.ok)
     return {
-      totals,
       find,
       problem: filterProblemText(parsed.problem),
       columns: COLUMNS,
@@ -60,7 +58,6 @@ export async function stockView(find: string, page: number) {
     seenOnBoards(parsed.filter),
   ]);
   return {
-    totals,
     find,
     problem: null,
     columns: COLUMNS,

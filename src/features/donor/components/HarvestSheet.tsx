@@ -16,7 +16,7 @@ type HarvestView = Awaited<ReturnType<typeof harvestView>>;
 /** Harvest: what is still on the board, and what a part becomes when it goes into a drawer. */
 export function HarvestSheet({ frame, view, harvest }: { frame: DonorFrame; view: PartsView; harvest: HarvestView }) {
   const { selected } = view;
-  const mayTake = frame.live === null || frame.wentOn.includes('harvest');
+  const mayTake = frame.notDead === null || frame.wentOn.includes('harvest');
   return (
     <Halves
       judgement={
@@ -137,7 +137,7 @@ function TakeJudgement({
       ) : mayTake ? (
         <TakeForm code={code} refName={part.ref} bins={bins} />
       ) : (
-        <Next>Read the store that is not measured dead, or say on the left that you go on.</Next>
+        <Next>Make the board safe first, or say on the left that you go on.</Next>
       )}
       <Caution>
         Hot solder and old flux fumes harm eyes and lungs: glasses, air. Ferrite and glass diodes crack when bent.

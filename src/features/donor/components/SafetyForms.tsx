@@ -26,7 +26,7 @@ export function ReadingForm({ code, store }: { code: string; store: string }) {
 }
 
 /** A store that is not listed yet. */
-export function StoreForm({ code }: { code: string }) {
+export function StoreForm({ code, first }: { code: string; first: boolean }) {
   return (
     <ActionForm
       action={addStoreAction.bind(null, code)}
@@ -34,7 +34,7 @@ export function StoreForm({ code }: { code: string }) {
       className="grid max-w-[760px] grid-cols-[1fr_1.3fr_1fr_1fr_1fr_auto] items-start gap-x-2.5 border-t border-rule pt-2.5 max-[620px]:grid-cols-2"
       clearAfter
     >
-      <h2 className="label col-span-full mb-1">Another store</h2>
+      <h2 className="label col-span-full mb-1">{first ? 'A store of charge' : 'Another store'}</h2>
       <TextField name="name" label="name" placeholder="C3" mono />
       <SelectField
         name="role"

@@ -84,7 +84,7 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
           </EmptyState>
         </div>
       )}
-      <StoreForm code={code} />
+      <StoreForm code={code} first={cards.length === 0} />
     </Halves>
   );
 }

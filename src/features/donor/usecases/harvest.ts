@@ -5,11 +5,12 @@ import { stockPiece } from '../../../db/repositories/lots';
 import { findPart } from '../../../db/repositories/parts';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { judgeRecord, ratingsForStock } from '../judgeRecord';
+import { notDeadSays } from '../notDead';
 import { editDonor, refuse } from './outcome';
 
 /**
- * Takes a part out of the board into a bin. Scrap does not go into stock, and beside a store that is
- * not measured dead the person must have said that they go on.
+ * Takes a part out of the board into a bin. Scrap does not go into stock, and unless every listed
+ * store is measured dead the person must have said that they go on.
  */
 export async function takePart(
   bench: Bench,
@@ -21,11 +22,10 @@ export async function takePart(
     const found = await findPart(edit.tx, donor.id, ref);
     if (!found) return refuse(`${ref} is not logged on this donor.`, 'ref');
     if (found.part.state === 'harvested') return refuse(`${ref} was taken already.`, 'ref');
-    const { liveStores, wentOn } = await donorOverview(edit.tx, donor);
-    if (liveStores.length > 0 && !wentOn.includes('harvest'))
-      return refuse(
-        `${liveStores.map(({ name }) => name).join(', ')} not measured dead. Measure first, or say that you go on.`,
-      );
+    const overview = await donorOverview(edit.tx, donor);
+    const notDead = notDeadSays(overview);
+    if (notDead !== null && !overview.wentOn.includes('harvest'))
+      return refuse(`${notDead}. Measure first, or say that you go on.`);
     const judgement = judgeRecord(found);
     const worst = judgement?.reasons.find(({ severity }) => severity === 'reject');
     if (judgement?.verdict === 'scrap')
@@ -46,8 +46,8 @@ export async function takePart(
       ratings: ratingsForStock(found),
     });
     await edit.update('parts', part.id, { state: 'harvested' });
-    const wentOnAll = liveStores.length > 0 ? ', beside a store not measured dead' : '';
-    return `${ref}, ${kindRule(part.kind).label}, went into bin ${of.bin} as lot ${lot}${wentOnAll}.`;
+    const allTheSame = notDead === null ? '' : ', though not measured dead';
+    return `${ref}, ${kindRule(part.kind).label}, went into bin ${of.bin} as lot ${lot}${allTheSame}.`;
   });
   return outcome.ok && lot ? { ...outcome, lot } : outcome;
 }

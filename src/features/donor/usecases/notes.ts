@@ -2,6 +2,7 @@ import { STATION_LABEL, type StationName } from '../../../core/station';
 import type { Bench } from '../../../db/bench';
 import { donorOverview } from '../../../db/repositories/donors';
 import type { FormOutcome } from '../../../ui/form/outcome';
+import { notDeadSays } from '../notDead';
 import { editDonor, refuse } from './outcome';
 import { record } from './recordLine';
 
@@ -30,18 +31,17 @@ export function finishStation(bench: Bench, of: { code: string; station: Station
   });
 }
 
-/** Records that the person goes on at a station beside a store that was not measured dead. */
+/** Records that the person goes on at a station beside what is not measured dead. */
 export function goOn(bench: Bench, of: { code: string; station: StationName }): Promise<FormOutcome> {
   return editDonor(bench, of, async (edit, donor) => {
-    const { liveStores } = await donorOverview(edit.tx, donor);
-    if (liveStores.length === 0)
-      return refuse('Every listed store is measured dead; there is nothing to go on beside.');
+    const notDead = notDeadSays(await donorOverview(edit.tx, donor));
+    if (notDead === null) return refuse('Every listed store is measured dead; there is nothing to go on beside.');
     await edit.insert('stationMarks', {
       donorId: donor.id,
       station: of.station,
       mark: 'went-on',
       createdMs: bench.now(),
     });
-    return `Went on with ${STATION_LABEL[of.station]} while ${liveStores.map(({ name }) => name).join(', ')} was not measured dead.`;
+    return `Went on with ${STATION_LABEL[of.station]} all the same. ${notDead}.`;
   });
 }

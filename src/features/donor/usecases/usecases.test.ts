@@ -157,6 +157,11 @@ describe('ratings', () => {
 });
 
 describe('harvest', () => {
+  beforeEach(async () => {
+    await type('store c3 82u 400V');
+    await type('c3 0.4V');
+  });
+
   test('like parts of one grade go into one lot; measured values replace the marking’s and leave it as history', async () => {
     await aGoodMosfet('Q1');
     await aGoodMosfet('Q2');
@@ -206,6 +211,13 @@ describe('harvest', () => {
   });
 });
 
+test('a board of which no store was ever listed is not dead: silence is no measurement', async () => {
+  await aGoodMosfet('Q1');
+  expect(messages(await takePart(fixture.bench, { code, ref: 'Q1', bin: 'C2' }))).toContain('No store is listed');
+  await goOn(fixture.bench, { code, station: 'harvest' });
+  expect(await takePart(fixture.bench, { code, ref: 'Q1', bin: 'C2' })).toMatchObject({ ok: true });
+});
+
 describe('beside a store that is not measured dead', () => {
   beforeEach(async () => {
     await type('store c3 82u 400V bleed 470k');
@@ -218,7 +230,7 @@ describe('beside a store that is not measured dead', () => {
     await goOn(fixture.bench, { code, station: 'harvest' });
     expect(await takePart(fixture.bench, { code, ref: 'Q1', bin: 'C2' })).toMatchObject({
       ok: true,
-      says: expect.stringContaining('beside a store not measured dead'),
+      says: expect.stringContaining('though not measured dead'),
     });
     expect(await fixture.bench.db.read.select().from(stationMarks)).toMatchObject([
       { mark: 'went-on', station: 'harvest' },
@@ -233,9 +245,8 @@ describe('beside a store that is not measured dead', () => {
     expect(await makeSafe()).toMatchObject({ state: 'done' });
     await type('c3 75V @ 99s');
     expect(await makeSafe()).toMatchObject({ state: 'blocked' });
-    expect(messages(await goOn(fixture.bench, { code: await aDonor(), station: 'trace' }))).toContain(
-      'nothing to go on beside',
-    );
+    await type('c3 0.4V');
+    expect(messages(await goOn(fixture.bench, { code, station: 'trace' }))).toContain('nothing to go on beside');
   });
 });
 

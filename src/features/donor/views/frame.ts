@@ -4,6 +4,7 @@ import { formatQuantity } from '../../../core/quantity';
 import { STATION_LABEL, stationInHand, type StationName, type StationSummary } from '../../../core/station';
 import { bench } from '../../../db/bench';
 import { donorOverview, donorTitle, findDonor, type Donor, type DonorOverview } from '../../../db/repositories/donors';
+import { liveBadge, notDeadSays } from '../notDead';
 import { benchContext } from '../usecases/recordLine';
 import { dayOf } from './words';
 
@@ -15,7 +16,9 @@ export interface DonorFrame {
   readonly stages: readonly { id: StationName; label: string; says: string; state: string; href: string }[];
   /** The store that is not measured dead, if any: what the badge says. */
   readonly live: { readonly says: string; readonly volts: string } | null;
-  /** Stations at which the person said that they go on beside it. */
+  /** Why hands should stay off the board: stores that are not measured dead, or none that was ever listed. */
+  readonly notDead: string | null;
+  /** Stations at which the person said that they go on all the same. */
   readonly wentOn: readonly StationName[];
   readonly context: BenchContext;
 }
@@ -42,6 +45,7 @@ export async function loadDonor(
         .join(' · '),
       stages: stagesOf(donor.code, overview.line),
       live: liveBadge(overview.liveStores),
+      notDead: notDeadSays(overview),
       wentOn: overview.wentOn,
       context,
     },
@@ -64,13 +68,4 @@ export function stagesOf(code: string, line: readonly StationSummary[]): DonorFr
     state,
     href: `/donors/${code}/${station}`,
   }));
-}
-
-function liveBadge(stores: DonorOverview['liveStores']): DonorFrame['live'] {
-  const [first, ...others] = stores;
-  if (!first) return null;
-  return {
-    says: `${first.name}${others.length ? ` and ${others.length} more` : ''} not measured dead`,
-    volts: first.lastVoltage === null ? '' : formatQuantity(first.lastVoltage, 'volt', { digits: 3 }),
-  };
 }

@@ -155,7 +155,7 @@ describe('the parts of a donor', () => {
   });
 
   test('what was taken is listed with its bin, and offered no more', async () => {
-    await type('r12 measures 4k69');
+    await type('store c3 82u 400V', 'c3 0.4V', 'r12 measures 4k69');
     await takePart(fixture.bench, { code, ref: 'R12', bin: 'A1' });
     expect(plain(await harvestView(await donor()))).toMatchObject({
       bins: ['A1'],
