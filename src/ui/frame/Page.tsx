@@ -30,7 +30,7 @@ export function PageHead({
           <h1 className="text-[21px] leading-tight font-semibold tracking-[-0.01em]">{title}</h1>
           {says && <p className="mt-0.5 text-[12px] text-ink-2">{says}</p>}
         </div>
-        {children && <div className="min-w-0 flex-1">{children}</div>}
+        {children && <div className="min-w-0 flex-1 max-[899px]:order-last max-[899px]:basis-full">{children}</div>}
         {actions && <div className="ml-auto flex flex-none items-center gap-3">{actions}</div>}
       </div>
     </header>

@@ -7,6 +7,9 @@ import { GradeMark } from '../../../ui/value/marks';
 import type { BuildView, NeedView } from '../views';
 import { NeedForm, PortionForm, StrikeNeed } from './BuildForms';
 
+/** Columns that a phone folds into the first one. */
+const DESK_ONLY = 'max-[620px]:hidden';
+
 /** A build: its needs with what the drawers have on the left, what it waits for on the right. */
 export function BuildSheet({ build }: { build: BuildView }) {
   return (
@@ -69,10 +72,12 @@ function Need({ code, need }: { code: string; need: NeedView }) {
           <thead>
             <tr>
               <th>lot</th>
-              <th>marking</th>
-              <th>grade</th>
-              <th>bin</th>
-              <th data-align="end">free</th>
+              <th className={DESK_ONLY}>marking</th>
+              <th className={DESK_ONLY}>grade</th>
+              <th className={DESK_ONLY}>bin</th>
+              <th data-align="end" className={DESK_ONLY}>
+                free
+              </th>
               <th>match</th>
               <th data-align="end">margin</th>
               <th />
@@ -85,13 +90,16 @@ function Need({ code, need }: { code: string; need: NeedView }) {
                   <Link href={`/stock/${lot}`} className="ref">
                     {lot}
                   </Link>
+                  <span className="block text-[11.5px] text-ink-2 min-[621px]:hidden">
+                    {marking}, {bin}
+                  </span>
                 </td>
-                <td className="font-mono whitespace-nowrap">{marking}</td>
-                <td>
+                <td className={`font-mono whitespace-nowrap ${DESK_ONLY}`}>{marking}</td>
+                <td className={DESK_ONLY}>
                   <GradeMark grade={grade} />
                 </td>
-                <td className="font-mono whitespace-nowrap">{bin}</td>
-                <td data-align="end" className="q">
+                <td className={`font-mono whitespace-nowrap ${DESK_ONLY}`}>{bin}</td>
+                <td data-align="end" className={`q ${DESK_ONLY}`}>
                   {free}
                 </td>
                 <td>
