@@ -308,11 +308,13 @@ export async function stockTotals(db: Queryable): Promise<{ lots: number; bins: 
   return { lots: row?.lots ?? 0, bins: Number(row?.bins ?? 0), pieces: Number(row?.pieces ?? 0) };
 }
 
-/** Puts a lot into another bin. */
-export function moveLot(bench: Bench, of: { lotId: string; bin: string }): Promise<void> {
+/** Puts a lot into another bin; the ledger keeps the way it went. */
+export function moveLot(bench: Bench, of: { lotId: string; from: string; to: string }): Promise<void> {
   return bench.db.write(async (tx) => {
-    const binId = await ensureBin(tx, bench, of.bin);
+    const binId = await ensureBin(tx, bench, of.to);
     await tx.update(lots).set({ binId }).where(eq(lots.id, of.lotId));
+    const note = `${of.from} to ${of.to}`;
+    await appendLedger(tx, bench, { lotId: of.lotId, onHandDelta: 0, reservedDelta: 0, reason: 'moved', note });
   });
 }
 

@@ -77,7 +77,7 @@ export const stockLedger = sqliteTable(
     onHandDelta: integer('on_hand_delta').notNull(),
     reservedDelta: integer('reserved_delta').notNull(),
     reason: text('reason')
-      .$type<'harvested' | 'counted' | 'reserved' | 'released' | 'used' | 'taken' | 'undone'>()
+      .$type<'harvested' | 'counted' | 'moved' | 'reserved' | 'released' | 'used' | 'taken' | 'undone'>()
       .notNull(),
     needId: text('need_id').references(() => needs.id),
     note: text('note').notNull().default(''),

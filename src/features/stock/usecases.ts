@@ -72,7 +72,9 @@ export async function takePieces(
 export async function moveToBin(bench: Bench, of: { code: string; bin: string }): Promise<FormOutcome> {
   const found = await findLot(bench.db.read, of.code);
   if (!found) return gone(of.code);
-  await moveLot(bench, { lotId: found.lot.id, bin: of.bin });
+  if (found.bin === of.bin)
+    return { ok: false, problems: [{ field: 'bin', message: `${of.code} is in ${of.bin} already.` }] };
+  await moveLot(bench, { lotId: found.lot.id, from: found.bin, to: of.bin });
   return { ok: true, says: `${of.code} moved from ${found.bin} to ${of.bin}.` };
 }
 

@@ -149,9 +149,16 @@ describe('one lot', () => {
     expect(await lotView('FET-600')).toMatchObject({
       onHand: 1,
       bin: 'Z9',
-      ledger: [{ change: '+3' }, { change: '−2', says: 'taken out: the lathe' }],
+      ledger: [
+        { change: '+3' },
+        { change: '−2', says: 'taken out: the lathe' },
+        { change: '', says: 'moved: C2-4 to Z9' },
+      ],
     });
     expect(await takePieces(fixture.bench, { code: 'NO-SUCH', quantity: 1, note: '' })).toMatchObject({ ok: false });
+    expect(await moveToBin(fixture.bench, { code: 'FET-600', bin: 'Z9' })).toMatchObject({
+      problems: [{ field: 'bin' }],
+    });
   });
 
   test('its label carries what is in the bag and where it belongs', async () => {

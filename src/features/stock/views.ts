@@ -165,6 +165,7 @@ function ratingCells(kind: KindName, ratings: LotRow['ratings']): TableRow['cell
 const REASON: Readonly<Record<string, string>> = {
   harvested: 'came in',
   counted: 'counted in',
+  moved: 'moved',
   reserved: 'reserved',
   released: 'given back',
   used: 'used',
@@ -218,6 +219,7 @@ export async function lotView(code: string) {
 export type LotView = NonNullable<Awaited<ReturnType<typeof lotView>>>;
 
 function signed(value: number): string {
+  if (value === 0) return '';
   return value < 0 ? `−${-value}` : `+${value}`;
 }
 
