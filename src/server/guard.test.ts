@@ -20,3 +20,12 @@ test('scripts need the nonce, and nothing may frame the pages', () => {
   expect(policy).not.toContain('unsafe-eval');
   expect(policy).toContain("frame-ancestors 'none'");
 });
+
+test('inline styles are let in while developing only', () => {
+  const styles = (development: boolean) =>
+    securityHeaders('abc', development)
+      ['content-security-policy'].split('; ')
+      .find((rule) => rule.startsWith('style-src '));
+  expect(styles(false)).toBe("style-src 'self' 'nonce-abc'");
+  expect(styles(true)).toBe("style-src 'self' 'unsafe-inline'");
+});

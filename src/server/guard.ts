@@ -36,7 +36,8 @@ export function securityHeaders(nonce: string, development: boolean) {
   const policy = [
     "default-src 'self'",
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development ? " 'unsafe-eval'" : ''}`,
-    `style-src 'self' 'nonce-${nonce}'${development ? " 'unsafe-inline'" : ''}`,
+    // The development overlay writes styles without a nonce, and a nonce beside 'unsafe-inline' would void it.
+    development ? "style-src 'self' 'unsafe-inline'" : `style-src 'self' 'nonce-${nonce}'`,
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' data: blob:",
     "font-src 'self'",
