@@ -6,7 +6,7 @@ import { EmptyState } from '../ui/feedback/EmptyState';
 import { Evidence } from '../ui/frame/Halves';
 import { Page, PageHead } from '../ui/frame/Page';
 
-/** What a page shows when it failed: what to do, and that nothing stored was lost. */
+/** What a page shows when it failed: what to do next. */
 export default function ErrorPage({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
   useEffect(() => {
     document.title = 'Something went wrong · Zorvek';
@@ -15,7 +15,7 @@ export default function ErrorPage({ error, reset }: { error: Error & { digest?: 
     <Page head={<PageHead title="This page failed" says={error.digest ? `mark ${error.digest}` : ''} />}>
       <Evidence>
         <EmptyState
-          title="What is stored is safe"
+          title="Showing it changed nothing"
           action={
             <>
               <button type="button" className="btn" data-tone="next" onClick={reset}>

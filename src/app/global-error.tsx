@@ -7,7 +7,7 @@ export default function GlobalError({ reset }: { error: Error; reset: () => void
       <body>
         <h1>Zorvek could not show this page</h1>
         <p>
-          What is stored is safe. Try again; if it fails once more, the reason stands in the window where Zorvek was
+          Showing it changed nothing. Try again; if it fails once more, the reason stands in the window where Zorvek was
           started. The database may be in use by another program, or its folder may not be writable.
         </p>
         <button type="button" onClick={reset}>
