@@ -33,6 +33,15 @@ export async function findDonor(db: Queryable, code: string): Promise<Donor | un
   return row;
 }
 
+/** The donor with a code, if it is in the waste bin. */
+export async function findPutAway(db: Queryable, code: string): Promise<Donor | undefined> {
+  const [row] = await db
+    .select()
+    .from(donors)
+    .where(and(eq(donors.code, code), isNotNull(donors.deletedMs)));
+  return row;
+}
+
 /** Donors in the waste bin, the latest first. */
 export async function listPutAway(db: Queryable, limit: number): Promise<Donor[]> {
   return db.select().from(donors).where(isNotNull(donors.deletedMs)).orderBy(desc(donors.deletedMs)).limit(limit);

@@ -1,6 +1,6 @@
 import type { Bench } from '../../../db/bench';
 import { freshCode } from '../../../db/repositories/codes';
-import { donorTitle, listPutAway } from '../../../db/repositories/donors';
+import { donorTitle, findPutAway } from '../../../db/repositories/donors';
 import { recordEdit } from '../../../db/repositories/journal';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import type { DonorForm } from '../schema';
@@ -37,7 +37,7 @@ export function discardDonor(bench: Bench, code: string): Promise<FormOutcome> {
 
 /** Takes a donor out of the waste bin. */
 export async function bringBackDonor(bench: Bench, code: string): Promise<FormOutcome> {
-  const donor = (await listPutAway(bench.db.read, 1000)).find((row) => row.code === code);
+  const donor = await findPutAway(bench.db.read, code);
   if (!donor) return { ok: false, problems: [{ message: `${code} is not in the waste bin.` }] };
   const { journalId, says } = await recordEdit(bench, { donorId: donor.id, station: 'intake' }, async (edit) => {
     await edit.update('donors', donor.id, { deletedMs: null });
