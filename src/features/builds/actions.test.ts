@@ -1,7 +1,7 @@
 import { aShop } from '../../db/testing/aShop';
 import { shareBench } from '../../db/testing/sharedBench';
 import { temporaryBench } from '../../db/testing/temporaryBench';
-import type { FormOutcome } from '../../ui/form/outcome';
+import { blamed, formOf } from '../../ui/form/testing/forms';
 import { addNeedAction, movePartsAction, startBuildAction, strikeNeedAction } from './actions';
 import { buildView } from './views';
 
@@ -9,20 +9,13 @@ type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
 let fixture: Fixture;
 let code: string;
 
-const form = (fields: Record<string, string>) => {
-  const data = new FormData();
-  for (const [name, value] of Object.entries(fields)) data.set(name, value);
-  return data;
-};
-const blamed = (outcome: FormOutcome) => (outcome.ok ? [] : outcome.problems.map(({ field }) => field));
-
 beforeEach(async () => {
   fixture = await temporaryBench();
   shareBench(fixture.bench);
   await aShop(fixture.bench, {
     lots: [{ code: 'FIT-150', kind: 'nmos', pieces: 2, ratings: { vds: [150, 'datasheet'] } }],
   });
-  const outcome = await startBuildAction(form({ title: 'lamp' }));
+  const outcome = await startBuildAction(formOf({ title: 'lamp' }));
   code = (outcome.ok && outcome.goto?.split('/').at(-1)) || '';
 });
 afterEach(() => fixture.dispose());
@@ -37,15 +30,15 @@ test.each`
   ${{ role: 'switch', filter: 'nmos', quantity: 'two' }} | ${['quantity']}
   ${{ role: '', filter: 'x', quantity: '0' }}            | ${['role', 'filter', 'quantity']}
 `('a need $fields is refused at $fault', async ({ fields, fault }) => {
-  expect(blamed(await addNeedAction(code, form(fields)))).toEqual(fault);
+  expect(blamed(await addNeedAction(code, formOf(fields)))).toEqual(fault);
   expect(await need()).toBeUndefined();
 });
 
 test('a need is filled step by step, and each step answers for itself', async () => {
-  await addNeedAction(code, form({ role: 'switch', filter: 'nmos vds>=100', quantity: '1' }));
+  await addNeedAction(code, formOf({ role: 'switch', filter: 'nmos vds>=100', quantity: '1' }));
   const needId = (await need())?.id ?? '';
   const move = (step: 'reserve' | 'use' | 'release', quantity: string, lot = 'FIT-150') =>
-    movePartsAction({ needId, step }, form({ lot, quantity }));
+    movePartsAction({ needId, step }, formOf({ lot, quantity }));
   expect(blamed(await move('reserve', 'some'))).toEqual(['quantity']);
   expect(await move('reserve', '1', 'NO-SUCH')).toMatchObject({ ok: false });
   expect(await move('reserve', '1')).toMatchObject({ ok: true });
@@ -53,12 +46,14 @@ test('a need is filled step by step, and each step answers for itself', async ()
   expect(await move('use', '1')).toMatchObject({ ok: true });
   expect(await need()).toMatchObject({ open: 0, allocations: [{ used: 1 }] });
   await expect(
-    movePartsAction({ needId, step: 'steal' as never }, form({ lot: 'FIT-150', quantity: '1' })),
+    movePartsAction({ needId, step: 'steal' as never }, formOf({ lot: 'FIT-150', quantity: '1' })),
   ).rejects.toThrow();
-  await expect(movePartsAction({ needId: '', step: 'use' }, form({ lot: 'FIT-150', quantity: '1' }))).rejects.toThrow();
+  await expect(
+    movePartsAction({ needId: '', step: 'use' }, formOf({ lot: 'FIT-150', quantity: '1' })),
+  ).rejects.toThrow();
 });
 
 test('a build needs a name', async () => {
-  expect(blamed(await startBuildAction(form({ title: ' ', note: 'x' })))).toEqual(['title']);
-  expect(blamed(await startBuildAction(form({ title: 'x'.repeat(121) })))).toEqual(['title']);
+  expect(blamed(await startBuildAction(formOf({ title: ' ', note: 'x' })))).toEqual(['title']);
+  expect(blamed(await startBuildAction(formOf({ title: 'x'.repeat(121) })))).toEqual(['title']);
 });

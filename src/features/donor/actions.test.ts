@@ -1,6 +1,6 @@
 import { shareBench } from '../../db/testing/sharedBench';
 import { temporaryBench } from '../../db/testing/temporaryBench';
-import type { FormOutcome } from '../../ui/form/outcome';
+import { blamed, formOf } from '../../ui/form/testing/forms';
 import {
   acceptReadingAction,
   addNoteAction,
@@ -25,18 +25,12 @@ type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
 let fixture: Fixture;
 let code: string;
 
-const form = (fields: Record<string, string>) => {
-  const data = new FormData();
-  for (const [name, value] of Object.entries(fields)) data.set(name, value);
-  return data;
-};
-const blamed = (outcome: FormOutcome) => (outcome.ok ? [] : outcome.problems.map(({ field }) => field));
 const DONOR = { description: 'adapter', nameplate: 'INPUT 230V~ 1A OUTPUT 12V 1A' };
 
 beforeEach(async () => {
   fixture = await temporaryBench();
   shareBench(fixture.bench);
-  const outcome = await registerDonorAction(form(DONOR));
+  const outcome = await registerDonorAction(formOf(DONOR));
   code = /donors\/(.{7})\//.exec((outcome.ok && outcome.goto) || '')?.[1] ?? '';
   await recordLineAction({ code, station: 'identify' }, 'q1 nmos to-220 marked 12N65');
   await recordLineAction({ code, station: 'make-safe' }, 'store c3 82u 400V');
@@ -51,8 +45,8 @@ test.each`
   ${{ ...DONOR, length: 'long', mass: '3V' }}  | ${['length', 'mass']}
   ${{ ...DONOR, nameplate: 'x'.repeat(1001) }} | ${['nameplate']}
 `('a unit with $fields is refused at $fault, new or amended', async ({ fields, fault }) => {
-  expect(blamed(await registerDonorAction(form(fields)))).toEqual(fault);
-  expect(blamed(await amendDonorAction(code, form(fields)))).toEqual(fault);
+  expect(blamed(await registerDonorAction(formOf(fields)))).toEqual(fault);
+  expect(blamed(await amendDonorAction(code, formOf(fields)))).toEqual(fault);
 });
 
 test.each`
@@ -64,7 +58,7 @@ test.each`
   ${{ name: 'C4', role: '', capacitance: '82u', bleed: '5V' }} | ${['bleed']}
   ${{ name: 'c3', role: '', capacitance: '82u' }}              | ${['name']}
 `('a store $fields is refused at $fault', async ({ fields, fault }) => {
-  expect(blamed(await addStoreAction(code, form(fields)))).toEqual(fault);
+  expect(blamed(await addStoreAction(code, formOf(fields)))).toEqual(fault);
 });
 
 test.each`
@@ -73,7 +67,7 @@ test.each`
   ${{ store: 'C3', voltage: '12V', elapsed: 'soon' }} | ${['elapsed']}
   ${{ store: 'C9', voltage: '12V' }}                  | ${[undefined]}
 `('a reading $fields is refused at $fault', async ({ fields, fault }) => {
-  expect(blamed(await readStoreAction(code, form(fields)))).toEqual(fault);
+  expect(blamed(await readStoreAction(code, formOf(fields)))).toEqual(fault);
 });
 
 test.each`
@@ -83,25 +77,25 @@ test.each`
   ${{ ref: 'Q2', kind: 'nmos', package: '', values: 'soup', marking: '' }}         | ${['values']}
   ${{ ref: 'Q2', kind: 'nmos', package: '', values: '', marking: 'X'.repeat(61) }} | ${['marking']}
 `('a part $fields is refused at $fault', async ({ fields, fault }) => {
-  expect(blamed(await logPartAction(code, form(fields)))).toEqual(fault);
+  expect(blamed(await logPartAction(code, formOf(fields)))).toEqual(fault);
 });
 
 test('readings, ratings, measurements, bins and notes are held against their schemas', async () => {
   const of = { code, ref: 'Q1' };
-  expect(blamed(await acceptReadingAction(of, form({ reading: 'nonsense' })))).toEqual(['reading']);
-  expect(blamed(await acceptReadingAction(of, form({ reading: 'nmos:no-such-rule' })))).toEqual([undefined]);
-  expect(await acceptReadingAction(of, form({ reading: 'nmos:current-N-voltage' }))).toMatchObject({ ok: true });
-  expect(blamed(await typeRatingAction(of, form({ rating: 'vds', value: '650V', source: 'hearsay' })))).toEqual([
+  expect(blamed(await acceptReadingAction(of, formOf({ reading: 'nonsense' })))).toEqual(['reading']);
+  expect(blamed(await acceptReadingAction(of, formOf({ reading: 'nmos:no-such-rule' })))).toEqual([undefined]);
+  expect(await acceptReadingAction(of, formOf({ reading: 'nmos:current-N-voltage' }))).toMatchObject({ ok: true });
+  expect(blamed(await typeRatingAction(of, formOf({ rating: 'vds', value: '650V', source: 'hearsay' })))).toEqual([
     'source',
   ]);
   // A person cannot claim a measurement here: that takes the meter’s reading at the Test station.
-  expect(blamed(await typeRatingAction(of, form({ rating: 'vds', value: '650V', source: 'measured' })))).toEqual([
+  expect(blamed(await typeRatingAction(of, formOf({ rating: 'vds', value: '650V', source: 'measured' })))).toEqual([
     'source',
   ]);
-  expect(blamed(await measurePartAction(of, form({ body: 'low' })))).toEqual(['body']);
-  expect(blamed(await takePartAction(code, form({ ref: 'Q1', bin: 'the red one' })))).toEqual(['bin']);
-  expect(blamed(await addNoteAction(code, form({ station: 'kitchen', text: 'x' })))).toEqual(['station']);
-  expect(blamed(await addNoteAction(code, form({ station: 'open', text: ' ' })))).toEqual(['text']);
+  expect(blamed(await measurePartAction(of, formOf({ body: 'low' })))).toEqual(['body']);
+  expect(blamed(await takePartAction(code, formOf({ ref: 'Q1', bin: 'the red one' })))).toEqual(['bin']);
+  expect(blamed(await addNoteAction(code, formOf({ station: 'kitchen', text: 'x' })))).toEqual(['station']);
+  expect(blamed(await addNoteAction(code, formOf({ station: 'open', text: ' ' })))).toEqual(['text']);
 });
 
 test('arguments that no page of ours would send are thrown out', async () => {
@@ -126,7 +120,7 @@ test('what does not exist is named, not thrown', async () => {
 
 test('texts are data: markup and SQL come back as they were typed', async () => {
   const hostile = `'); drop table donors; -- <script>alert(1)</script>`;
-  expect(await registerDonorAction(form({ description: hostile }))).toMatchObject({
+  expect(await registerDonorAction(formOf({ description: hostile }))).toMatchObject({
     ok: true,
     says: expect.stringContaining(hostile),
   });

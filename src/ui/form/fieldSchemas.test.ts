@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { freeText, optionalQuantity, pieces, readForm, requiredQuantity, requiredText, tick } from './fieldSchemas';
+import { formOf } from './testing/forms';
 
 const schema = z.object({
   name: requiredText('A name is expected.', 10),
@@ -12,9 +13,7 @@ const schema = z.object({
 const GOOD = { name: ' C3 ', volts: '0.4 V', count: '2' };
 
 function read(fields: Record<string, string>) {
-  const data = new FormData();
-  for (const [name, value] of Object.entries({ ...GOOD, ...fields })) data.set(name, value);
-  return readForm(schema, data);
+  return readForm(schema, formOf({ ...GOOD, ...fields }));
 }
 
 test('values come out in base units, trimmed; a blank quantity is missing, never 0', () => {

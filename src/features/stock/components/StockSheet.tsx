@@ -62,6 +62,7 @@ export function StockSheet({ view }: { view: StockView }) {
       ) : view.problem ? null : view.find === '' ? (
         <EmptyState title="The drawers are empty">
           Take a part out of a board at a donor’s Harvest station; it becomes a lot with its ratings, grade and bin.
+          What lies in your drawers already is counted in as a new lot.
         </EmptyState>
       ) : (
         <EmptyState title="No lot fits">
