@@ -30,6 +30,7 @@ describe('what a line means', () => {
     ${'q1 marked 12N65'}                           | ${{ kind: 'part', ref: 'Q1', marking: '12N65' }}
     ${'r12 = 4k7'}                                 | ${{ kind: 'value', ref: 'R12', ratings: [{ name: 'resistance', value: 4700, source: 'decoded' }] }}
     ${'q1 vds 650V datasheet'}                     | ${{ kind: 'value', ref: 'Q1', ratings: [{ name: 'vds', value: 650, source: 'datasheet' }] }}
+    ${'q1 vds 640V measured'}                      | ${{ kind: 'value', ratings: [{ name: 'vds', value: 640, source: 'measured' }] }}
     ${'q1 650V 12A typical'}                       | ${{ kind: 'value', ratings: [{ name: 'vds', value: 650, source: 'typical' }, { name: 'id', value: 12, source: 'typical' }] }}
     ${'c5 esr 40m datasheet'}                      | ${{ kind: 'value', ratings: [{ name: 'esr', value: 0.04, source: 'datasheet' }] }}
     ${'r12 measures 4k69'}                         | ${{ kind: 'measurement', ref: 'R12', test: 'resistor', values: { resistance: { value: 4690 } } }}
@@ -64,24 +65,28 @@ describe('what a line means', () => {
   });
 
   test.each`
-    line                    | problem               | names
-    ${''}                   | ${'empty'}            | ${'Type'}
-    ${'?'}                  | ${'empty'}            | ${'Type'}
-    ${'hello there'}        | ${'no-subject'}       | ${'“hello”'}
-    ${'q1'}                 | ${'nothing-said'}     | ${'Q1'}
-    ${'zz9 4k7'}            | ${'kind-unknown'}     | ${'ZZ9'}
-    ${'c5 blue'}            | ${'word-unknown'}     | ${'“blue”'}
-    ${'q1 vds high'}        | ${'value-unreadable'} | ${'“high”'}
-    ${'c5 measures soup'}   | ${'value-unreadable'} | ${'“soup”'}
-    ${'r99 measures 4k7'}   | ${'no-part'}          | ${'R99'}
-    ${'t1 measures 4k7'}    | ${'no-test'}          | ${'T1'}
-    ${'c99 12V @ 4s'}       | ${'no-store'}         | ${'C99'}
-    ${'vcc 12V @ 4s'}       | ${'no-store'}         | ${'VCC'}
-    ${'vbus high @ 4s'}     | ${'value-unreadable'} | ${'“high”'}
-    ${'vbus 12V @ soon'}    | ${'negative-time'}    | ${'“soon”'}
-    ${'store c9'}           | ${'value-unreadable'} | ${'c9'}
-    ${'store c9 82u bleed'} | ${'value-unreadable'} | ${'bleed'}
-    ${'q1 marked'}          | ${'value-unreadable'} | ${'marked'}
+    line                     | problem               | names
+    ${''}                    | ${'empty'}            | ${'Type'}
+    ${'?'}                   | ${'empty'}            | ${'Type'}
+    ${'hello there'}         | ${'no-subject'}       | ${'“hello”'}
+    ${'q1'}                  | ${'nothing-said'}     | ${'Q1'}
+    ${'zz9 4k7'}             | ${'kind-unknown'}     | ${'ZZ9'}
+    ${'c5 blue'}             | ${'word-unknown'}     | ${'“blue”'}
+    ${'c5 78u measured'}     | ${'measure-instead'}  | ${'c5 measures'}
+    ${'c5 esr 40m measured'} | ${'measure-instead'}  | ${'ESR'}
+    ${'r12 4k69 measured'}   | ${'measure-instead'}  | ${'resistance'}
+    ${'r7 4k69 measured'}    | ${'measure-instead'}  | ${'resistance'}
+    ${'q1 vds high'}         | ${'value-unreadable'} | ${'“high”'}
+    ${'c5 measures soup'}    | ${'value-unreadable'} | ${'“soup”'}
+    ${'r99 measures 4k7'}    | ${'no-part'}          | ${'R99'}
+    ${'t1 measures 4k7'}     | ${'no-test'}          | ${'T1'}
+    ${'c99 12V @ 4s'}        | ${'no-store'}         | ${'C99'}
+    ${'vcc 12V @ 4s'}        | ${'no-store'}         | ${'VCC'}
+    ${'vbus high @ 4s'}      | ${'value-unreadable'} | ${'“high”'}
+    ${'vbus 12V @ soon'}     | ${'negative-time'}    | ${'“soon”'}
+    ${'store c9'}            | ${'value-unreadable'} | ${'c9'}
+    ${'store c9 82u bleed'}  | ${'value-unreadable'} | ${'bleed'}
+    ${'q1 marked'}           | ${'value-unreadable'} | ${'marked'}
   `('“$line” is refused: $problem', ({ line, problem, names }) => {
     const understanding = understand(line, context);
     expect(understanding.ok ? 'understood' : understanding.problem.kind).toBe(problem);

@@ -1,4 +1,4 @@
-import { kindRule } from '../part';
+import { kindRule, RATINGS } from '../part';
 import type { BenchProblem } from './record';
 
 /** One line that says what was not understood and what to write instead. */
@@ -20,6 +20,8 @@ export function benchProblemText(problem: BenchProblem): string {
       return `${problem.ref} is not logged yet. Log it first, like ${problem.ref.toLowerCase()} capacitor 82u 400V.`;
     case 'no-store':
       return `${problem.name} is not an energy store yet. Type: store ${problem.name.toLowerCase()} 82u 400V.`;
+    case 'measure-instead':
+      return `A measured ${RATINGS[problem.rating].label} does not replace what is printed: it is judged against it. Type ${problem.ref.toLowerCase()} measures and the reading.`;
     case 'no-test':
       return `There is no bench test for a ${kindRule(problem.partKind).label} yet (${problem.ref}).`;
     case 'negative-time':

@@ -48,6 +48,7 @@ export type BenchProblem =
   | { readonly kind: 'value-unreadable'; readonly word: string; readonly expected: string }
   | { readonly kind: 'no-part'; readonly ref: string }
   | { readonly kind: 'no-store'; readonly name: string }
+  | { readonly kind: 'measure-instead'; readonly ref: string; readonly rating: RatingName }
   | { readonly kind: 'no-test'; readonly ref: string; readonly partKind: KindName }
   | { readonly kind: 'negative-time'; readonly word: string };
 

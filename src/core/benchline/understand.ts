@@ -205,8 +205,16 @@ function readPartOrValue(ref: string, knownKind: KindName | undefined, words: re
     else return { problem: { kind: 'word-unknown', word, ref } };
     index += 1;
   }
+  const judged = facts.ratings.find((rating) => rating.source === 'measured' && isJudged(partKind, rating));
+  if (judged) return { problem: { kind: 'measure-instead', ref, rating: judged.name } };
   if (!describesPart && facts.ratings.length > 0) return { kind: 'value', ref, ratings: facts.ratings };
   return { kind: 'part', ref, partKind, ...facts };
+}
+
+/** Whether the bench test of a kind holds this rating against what is printed. */
+function isJudged(kind: KindName, { name }: TypedRating): boolean {
+  const { test } = kindRule(kind);
+  return test !== undefined && TESTS[test].fields.some(({ rating }) => rating === name);
 }
 
 function isDamage(word: string | undefined): boolean {
