@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { benchProblemText, understand } from '../../core/benchline';
+import { benchProblemText, understand, type BenchProblem } from '../../core/benchline';
 import { kindRule } from '../../core/part';
 import type { Bench } from '../../db/bench';
 import { isConstraintFailure } from '../../db/repositories/journal';
@@ -14,12 +14,9 @@ const ANY_REFERENCE = 'x1';
 export async function addLot(bench: Bench, form: z.output<typeof lotForm>): Promise<FormOutcome> {
   const words = [ANY_REFERENCE, form.kind, form.package, form.values, form.marking && `marked ${form.marking}`];
   const understood = understand(words.filter((word) => word !== '').join(' '), { parts: [], stores: [] });
-  if (!understood.ok || understood.record.kind !== 'part') {
-    const message = understood.ok
-      ? 'These values could not be read.'
-      : benchProblemText(understood.problem).replaceAll(` for ${ANY_REFERENCE.toUpperCase()}`, ' here');
-    return { ok: false, problems: [{ field: 'values', message }] };
-  }
+  if (!understood.ok) return { ok: false, problems: [{ field: 'values', message: problemOf(understood.problem) }] };
+  if (understood.record.kind !== 'part')
+    return { ok: false, problems: [{ field: 'values', message: 'These values could not be read.' }] };
   const { record } = understood;
   const { code, lineId } = await bench.db.write((tx) =>
     insertLot(tx, bench, {
@@ -41,6 +38,12 @@ export async function addLot(bench: Bench, form: z.output<typeof lotForm>): Prom
     undo: lineId,
     goto: `/stock/${code}`,
   };
+}
+
+function problemOf(problem: BenchProblem): string {
+  if (problem.kind === 'measure-instead')
+    return 'Leave “measured” out: a lot counted in by hand carries what is printed on it or what a datasheet says.';
+  return benchProblemText(problem).replaceAll(` for ${ANY_REFERENCE.toUpperCase()}`, ' here');
 }
 
 /** Takes pieces out of a lot for a purpose outside builds. Reserved pieces stay. */

@@ -199,9 +199,10 @@ describe('a lot counted in by hand', () => {
   });
 
   test.each`
-    more                         | says
-    ${{ values: '650V purple' }} | ${'“purple” is not understood here'}
-    ${{ values: 'vds high' }}    | ${'“high”'}
+    more                                             | says
+    ${{ values: '650V purple' }}                     | ${'“purple” is not understood here'}
+    ${{ values: 'vds high' }}                        | ${'“high”'}
+    ${{ kind: 'capacitor', values: '78u measured' }} | ${'Leave “measured” out'}
   `('with $more is refused by name', async ({ more, says }) => {
     expect(await add(more)).toMatchObject({
       ok: false,
