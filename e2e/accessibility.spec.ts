@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { donorCode } from './hands';
+import { donorCode, goTo } from './hands';
 
 for (const colorScheme of ['light', 'dark'] as const)
   test(`axe finds no serious fault on any main view (${colorScheme})`, async ({ page }) => {
@@ -24,16 +24,16 @@ for (const colorScheme of ['light', 'dark'] as const)
         (station) => `/donors/${code}/${station}`,
       ),
     );
-    await page.goto('/builds');
+    await goTo(page, '/builds');
     paths.push((await page.getByRole('link', { name: /Reading lamp/ }).getAttribute('href')) ?? '');
-    await page.goto('/stock?find=MBR20100CT');
+    await goTo(page, '/stock?find=MBR20100CT');
     const lot =
       (await page.getByRole('table', { name: 'Lots', exact: true }).getByRole('link').first().getAttribute('href')) ??
       '';
     paths.push(lot, `/stock/labels?lots=${lot.split('/').at(-1)}`);
     const faults: string[] = [];
     for (const path of paths) {
-      await page.goto(path);
+      await goTo(page, path);
       await page.waitForLoadState('networkidle');
       const { violations } = await new AxeBuilder({ page }).analyze();
       for (const { impact, id, nodes } of violations)
@@ -48,7 +48,7 @@ test('axe finds no serious fault in what opens over a page', async ({ page }) =>
     (await new AxeBuilder({ page }).analyze()).violations
       .filter(({ impact }) => impact === 'serious' || impact === 'critical')
       .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
-  await page.goto(`/donors/${await donorCode(page, 'notebook brick')}/identify?part=R9`);
+  await goTo(page, `/donors/${await donorCode(page, 'notebook brick')}/identify?part=R9`);
   await page.getByRole('button', { name: 'columns' }).click();
   await expect(page.getByRole('checkbox', { name: 'damage' })).toBeVisible();
   expect(await serious()).toEqual([]);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { donorCode, judgement } from './hands';
+import { donorCode, goTo, judgement } from './hands';
 
 /** The field keeps what was typed and its message names it. */
 async function refused(page: Page, field: ReturnType<Page['getByLabel']>, typed: string, says: RegExp) {
@@ -10,7 +10,7 @@ async function refused(page: Page, field: ReturnType<Page['getByLabel']>, typed:
 }
 
 test('the sheet of a unit', async ({ page }) => {
-  await page.goto('/donors/new');
+  await goTo(page, '/donors/new');
   await page.getByLabel('maker').fill('Skarn');
   await page.getByLabel('length').fill('longish');
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
@@ -21,7 +21,7 @@ test('the sheet of a unit', async ({ page }) => {
 
 test('stores and their readings', async ({ page }) => {
   const code = await donorCode(page, 'label-printer');
-  await page.goto(`/donors/${code}/make-safe`);
+  await goTo(page, `/donors/${code}/make-safe`);
   const form = page.getByRole('form', { name: 'New store' });
   await form.getByLabel('name').fill('3C!');
   await form.getByLabel('capacitance').fill('82V');
@@ -39,7 +39,7 @@ test('stores and their readings', async ({ page }) => {
 
 test('parts, ratings and measurements', async ({ page }) => {
   const code = await donorCode(page, 'notebook brick');
-  await page.goto(`/donors/${code}/identify?part=Q1`);
+  await goTo(page, `/donors/${code}/identify?part=Q1`);
   const log = page.getByRole('form', { name: 'Log a part' });
   await log.getByLabel('part', { exact: true }).fill('c40');
   await log.getByLabel('values as printed').fill('82u purple');
@@ -49,7 +49,7 @@ test('parts, ratings and measurements', async ({ page }) => {
   await rating.getByLabel('value').fill('high');
   await rating.getByRole('button', { name: 'Record' }).click();
   await refused(page, rating.getByLabel('value'), 'high', /“high”/);
-  await page.goto(`/donors/${code}/test?part=R9`);
+  await goTo(page, `/donors/${code}/test?part=R9`);
   const measure = page.getByRole('form', { name: 'Measure R9' });
   await measure.getByLabel('resistance').fill('about a third');
   await measure.getByRole('button', { name: 'Judge it' }).click();
@@ -58,11 +58,11 @@ test('parts, ratings and measurements', async ({ page }) => {
 
 test('bins, takes and moves', async ({ page }) => {
   const code = await donorCode(page, 'notebook brick');
-  await page.goto(`/donors/${code}/harvest?part=C21`);
+  await goTo(page, `/donors/${code}/harvest?part=C21`);
   await judgement(page).getByLabel('bin').fill('the red one');
   await judgement(page).getByRole('button', { name: 'Take it' }).click();
   await refused(page, judgement(page).getByLabel('bin'), 'the red one', /A bin such as C2-5/);
-  await page.goto('/stock?find=MBR20100CT');
+  await goTo(page, '/stock?find=MBR20100CT');
   await page.getByRole('table', { name: 'Lots', exact: true }).getByRole('link').first().click();
   const take = page.getByRole('form', { name: 'Take out' });
   await take.getByLabel('pieces').fill('99');
@@ -80,7 +80,7 @@ test('bins, takes and moves', async ({ page }) => {
 });
 
 test('a lot counted in by hand', async ({ page }) => {
-  await page.goto('/stock/new');
+  await goTo(page, '/stock/new');
   await page.getByLabel('kind').selectOption('nmos');
   await page.getByLabel('values').fill('vds rather high');
   await page.getByLabel('pieces').fill('4');
@@ -96,22 +96,22 @@ test('a lot counted in by hand', async ({ page }) => {
 });
 
 test('builds, needs, notes and the search', async ({ page }) => {
-  await page.goto('/builds/new');
+  await goTo(page, '/builds/new');
   await page.getByLabel('a note').fill('some day');
   await page.getByRole('button', { name: 'Write it down' }).click();
   await refused(page, page.getByLabel('what it will be'), '', /What will it be\?/);
   await expect(page.getByLabel('a note')).toHaveValue('some day');
-  await page.goto('/builds');
+  await goTo(page, '/builds');
   await page.getByRole('link', { name: /Reading lamp/ }).click();
   await page.getByLabel('what it is for').fill('heat sink');
   await page.getByLabel('what it must be').fill('nmos vds>=tall');
   await page.getByRole('button', { name: 'Add it' }).click();
   await refused(page, page.getByLabel('what it must be'), 'nmos vds>=tall', /“vds>=tall”/);
   const code = await donorCode(page, 'plug-top');
-  await page.goto(`/donors/${code}/open`);
+  await goTo(page, `/donors/${code}/open`);
   await page.getByRole('button', { name: 'Note it' }).click();
   await refused(page, page.getByRole('textbox', { name: 'a note' }), '', /nothing to note yet/);
-  await page.goto('/stock');
+  await goTo(page, '/stock');
   await page.getByLabel('Find in stock').fill('nmos >=purple');
   await page.getByLabel('Find in stock').press('Enter');
   await expect(page.getByRole('alert').filter({ hasText: '“>=purple”' })).toBeVisible();
@@ -121,7 +121,7 @@ test('builds, needs, notes and the search', async ({ page }) => {
 test('the bench line keeps what it refuses, and a pasted list keeps its bad lines', async ({ page, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   const code = await donorCode(page, 'plug-top');
-  await page.goto(`/donors/${code}/identify`);
+  await goTo(page, `/donors/${code}/identify`);
   const line = page.getByLabel('Bench line');
   await line.fill('c5 82u purple');
   await line.press('Enter');

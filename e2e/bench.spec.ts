@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { benchLine, donorCode, judgement } from './hands';
+import { benchLine, donorCode, goTo, judgement } from './hands';
 
 test('the bench shows what is in hand, where it stands, and what is not safe first', async ({ page }) => {
   const printer = await donorCode(page, 'label-printer');
-  await page.goto('/');
+  await goTo(page, '/');
   const row = page.getByRole('region', { name: 'Evidence' }).getByRole('listitem').filter({ hasText: printer });
   await expect(row).toContainText('Velkin VK-2402 label-printer adapter');
   await expect(row).toContainText('60\u00a0W, 20 parts seen, dead');
@@ -20,7 +20,7 @@ test('the bench shows what is in hand, where it stands, and what is not safe fir
 });
 
 test('builds say what they wait for, and which drawer or board has it', async ({ page }) => {
-  await page.goto('/');
+  await goTo(page, '/');
   const builds = page.getByRole('region', { name: 'Builds' });
   await expect(builds.getByRole('listitem').filter({ hasText: 'Bench charger' })).toContainText(
     'lacks 1 choke, 1 output capacitor',
@@ -32,7 +32,7 @@ test('builds say what they wait for, and which drawer or board has it', async ({
 });
 
 test('donors are found by maker, label and origin', async ({ page }) => {
-  await page.goto('/donors');
+  await goTo(page, '/donors');
   await page.getByLabel('Find a donor').fill('ferry');
   await page.getByLabel('Find a donor').press('Enter');
   await expect(page.locator('main .tag')).toHaveCount(1);
@@ -43,23 +43,23 @@ test('donors are found by maker, label and origin', async ({ page }) => {
 
 test('the sums of the demo come out right', async ({ page }) => {
   // 470 uF through 150 kΩ is 70.5 s; 158 V falling to 67.4 V in 60 s is 70.4 s.
-  await page.goto(`/donors/${await donorCode(page, 'PC supply')}/make-safe?store=C1`);
+  await goTo(page, `/donors/${await donorCode(page, 'PC supply')}/make-safe?store=C1`);
   await expect(judgement(page)).toContainText(/Time constant 70\.\d\u00a0s/);
-  await page.goto(`/donors/${await donorCode(page, 'scooter')}/make-safe`);
+  await goTo(page, `/donors/${await donorCode(page, 'scooter')}/make-safe`);
   // 100 uF through 1 MΩ is 100 s; 318 V falling to 213 V in 40 s is 99.8 s.
   await expect(judgement(page)).toContainText(/Time constant (99\.\d|100)\u00a0s/);
   await expect(judgement(page)).toContainText('that is 100\u00a0µF; 100\u00a0µF is printed');
   // 204 W at 0.90 and power factor 0.97: 1.02 A at 230 V.
-  await page.goto(`/donors/${await donorCode(page, 'console')}/intake`);
+  await goTo(page, `/donors/${await donorCode(page, 'console')}/intake`);
   await expect(judgement(page)).toContainText('1.02\u00a0A');
   // 3.3 × 14 + 5 × 16 + 12 × 16 + 12 × 0.3 + 5 × 2 = 331.8 W behind a printed 300 W.
-  await page.goto(`/donors/${await donorCode(page, 'PC supply')}/intake`);
+  await goTo(page, `/donors/${await donorCode(page, 'PC supply')}/intake`);
   await expect(judgement(page)).toContainText('add up to 332\u00a0W');
   await expect(judgement(page)).toContainText('300\u00a0W over 5 outputs');
 });
 
 test('labels print without the frame round them', async ({ page }) => {
-  await page.goto('/stock');
+  await goTo(page, '/stock');
   await page.getByRole('link', { name: 'Labels' }).click();
   await expect(page.getByRole('img', { name: /^Label of lot/ }).first()).toBeVisible();
   await page.emulateMedia({ media: 'print' });
@@ -69,7 +69,7 @@ test('labels print without the frame round them', async ({ page }) => {
 });
 
 test('a reading by the clock, and the wait it saves', async ({ page }) => {
-  await page.goto(`/donors/${await donorCode(page, 'plug-top')}/make-safe`);
+  await goTo(page, `/donors/${await donorCode(page, 'plug-top')}/make-safe`);
   await benchLine(page, 'store c1 22u 400V bleed 220k');
   await page.getByLabel('a resistor you have').fill('10k');
   // 26.4 uF (22 uF and 20 %) at 373 V through 10 kΩ: 13.9 W at first, under 60 V in 0.49 s.

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { benchLine, judgement, station } from './hands';
+import { benchLine, goTo, judgement, station } from './hands';
 
 // One dead adapter from the pavement to a labelled MOSFET in a bin, and from there into a build.
 test('a dead adapter goes through the whole chain', async ({ page }) => {
-  await page.goto('/');
+  await goTo(page, '/');
   await page.getByRole('link', { name: 'New donor' }).first().click();
 
   // Intake: the sums are there while one types.
@@ -75,14 +75,14 @@ test('a dead adapter goes through the whole chain', async ({ page }) => {
   const taken = page.getByRole('region', { name: 'Taken from this donor' });
   await expect(taken).toContainText('C2-9');
   const lot = (await taken.getByRole('link').first().textContent()) ?? '';
-  await page.goto(`/stock/labels?lots=${lot}`);
+  await goTo(page, `/stock/labels?lots=${lot}`);
   await expect(page.getByRole('img', { name: `Label of lot ${lot}` })).toBeVisible();
   const svg = await page.request.get(`/stock/${lot}/label.svg`);
   expect(svg.headers()['content-type']).toContain('image/svg+xml');
   expect(await svg.text()).toContain(lot);
 
   // Stock: found again by what it must be.
-  await page.goto('/stock');
+  await goTo(page, '/stock');
   await page.getByLabel('Find in stock').fill('nmos >=650V');
   await page.getByLabel('Find in stock').press('Enter');
   const row = page.getByRole('row', { name: new RegExp(lot) });
@@ -90,7 +90,7 @@ test('a dead adapter goes through the whole chain', async ({ page }) => {
   await expect(row).toContainText('decoded');
 
   // Builds: a need in the same words, matched, set aside and built in; the ledger shows each step.
-  await page.goto('/builds/new');
+  await goTo(page, '/builds/new');
   await page.getByLabel('what it will be').fill('Test jig for relays');
   await page.getByRole('button', { name: 'Write it down' }).click();
   await page.getByLabel('what it is for').fill('switch');
@@ -103,13 +103,13 @@ test('a dead adapter goes through the whole chain', async ({ page }) => {
   await expect(page.getByText('12N65 1 set aside')).toBeVisible();
   await page.getByRole('button', { name: 'Build in 1' }).click();
   await expect(page.getByText('12N65 1 built in')).toBeVisible();
-  await page.goto(`/stock/${lot}`);
+  await goTo(page, `/stock/${lot}`);
   const ledger = page.getByRole('table', { name: 'Ledger' });
   await expect(ledger).toContainText('came in: Q1 taken from the board');
   await expect(ledger).toContainText('used: for Test jig for relays');
 
   // Record: the journal tells the whole story.
-  await page.goto(`/donors/${code}/record`);
+  await goTo(page, `/donors/${code}/record`);
   const journal = page.getByRole('table', { name: 'Journal' });
   await expect(journal).toContainText('C3 reads 135 V at 40 s');
   await expect(journal).toContainText(`went into bin C2-9 as lot ${lot}`);

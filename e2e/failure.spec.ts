@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { benchLine, donorCode, judgement } from './hands';
+import { benchLine, donorCode, goTo, judgement } from './hands';
 
 test('when the server does not answer, nothing typed is lost and the next try goes through', async ({ page }) => {
   const code = await donorCode(page, 'lamp driver');
-  await page.goto(`/donors/${code}/make-safe`);
+  await goTo(page, `/donors/${code}/make-safe`);
   const reading = page.getByRole('form', { name: 'Reading of C1' });
   await reading.getByLabel('reading').fill('0.3V');
   await page.route('**/*', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()));
@@ -23,12 +23,12 @@ test('when the server does not answer, nothing typed is lost and the next try go
 
 test('two windows on one donor: what the other did since is not undone from under it', async ({ page, context }) => {
   const code = await donorCode(page, 'lamp driver');
-  await page.goto(`/donors/${code}/identify`);
+  await goTo(page, `/donors/${code}/identify`);
   await benchLine(page, 'r60 4k7');
   const other = await context.newPage();
-  await other.goto(`/donors/${code}/identify`);
+  await goTo(other, `/donors/${code}/identify`);
   await benchLine(other, 'r60 axial');
-  await page.goto(`/donors/${code}/record`);
+  await goTo(page, `/donors/${code}/record`);
   const steps = page.getByRole('table', { name: 'Journal' }).getByRole('row').filter({ hasText: 'R60' });
   await expect(steps).toHaveCount(2);
   await steps
@@ -36,17 +36,17 @@ test('two windows on one donor: what the other did since is not undone from unde
     .getByRole('button', { name: /Take back/ })
     .click();
   await expect(steps.first()).toContainText('taken back');
-  await page.goto(`/donors/${code}/identify`);
+  await goTo(page, `/donors/${code}/identify`);
   await expect(page.getByRole('row', { name: /R60/ })).toContainText('4.7\u00a0kΩ');
 });
 
 test('a part that someone struck meanwhile is named, and the page goes on', async ({ page, context }) => {
   const code = await donorCode(page, 'lamp driver');
-  await page.goto(`/donors/${code}/identify`);
+  await goTo(page, `/donors/${code}/identify`);
   await benchLine(page, 'q9 nmos marked 4N60');
-  await page.goto(`/donors/${code}/identify?part=Q9`);
+  await goTo(page, `/donors/${code}/identify?part=Q9`);
   const other = await context.newPage();
-  await other.goto(`/donors/${code}/identify?part=Q9`);
+  await goTo(other, `/donors/${code}/identify?part=Q9`);
   await other.getByRole('button', { name: 'strike Q9' }).click();
   await other.getByRole('alertdialog').getByRole('button', { name: 'Strike it' }).click();
   await expect(other.getByRole('row', { name: /Q9/ })).toHaveCount(0);

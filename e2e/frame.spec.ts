@@ -1,6 +1,6 @@
 import { request as plainRequest } from 'node:http';
 import { expect, test } from '@playwright/test';
-import { benchLine, donorCode } from './hands';
+import { benchLine, donorCode, goTo } from './hands';
 
 test('no page causes an error in the browser, and nothing is loaded from elsewhere', async ({ page, baseURL }) => {
   const complaints: string[] = [];
@@ -22,13 +22,13 @@ test('no page causes an error in the browser, and nothing is loaded from elsewhe
     '/sums',
     '/guide',
   ]) {
-    await page.goto(path);
+    await goTo(page, path);
     await page.waitForLoadState('networkidle');
   }
   await expect(page.locator('body')).toHaveCSS('font-family', /Instrument Sans/);
 
   // A refreshed page comes with a policy of its own; what the document loads later must still pass the first.
-  await page.goto(`/donors/${code}/identify`);
+  await goTo(page, `/donors/${code}/identify`);
   await benchLine(page, '# a note');
   await page.getByRole('button', { name: 'columns' }).click();
   await expect(page.getByRole('checkbox', { name: 'damage' })).toBeVisible();
@@ -67,24 +67,24 @@ test('a body over the limit is refused', async ({ request }) => {
 
 test('what does not exist says what to do', async ({ page }) => {
   for (const path of ['/donors/AAA-AAA/intake', '/stock/AAA-AAA', '/builds/AAA-AAA', '/no/such/page']) {
-    expect((await page.goto(path))?.status(), path).toBe(404);
+    expect((await goTo(page, path))?.status(), path).toBe(404);
     await expect(page.getByRole('heading', { name: 'No such place' })).toBeVisible();
   }
 });
 
 test('the colour scheme is chosen and kept', async ({ page }) => {
-  await page.goto('/');
+  await goTo(page, '/');
   await page.getByRole('button', { name: /Colour scheme: auto/ }).click();
   await page.getByRole('button', { name: /Colour scheme: light/ }).click();
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
-  await page.goto('/guide');
+  await goTo(page, '/guide');
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
   await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(18, 22, 27)');
 });
 
 test('an empty list says what to do', async ({ page }) => {
-  await page.goto('/donors?find=nothing-is-called-so');
+  await goTo(page, '/donors?find=nothing-is-called-so');
   await expect(page.getByRole('heading', { name: 'No donor carries “nothing-is-called-so”' })).toBeVisible();
-  await page.goto('/stock?find=igbt');
+  await goTo(page, '/stock?find=igbt');
   await expect(page.getByRole('heading', { name: 'No lot fits' })).toBeVisible();
 });

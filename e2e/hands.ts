@@ -3,6 +3,14 @@ import { expect, type Page } from '@playwright/test';
 /** The judgement: the right half of a screen. */
 export const judgement = (page: Page) => page.getByRole('complementary', { name: 'Judgement' });
 
+/** Opens a page and waits until it has come alive: keys and clicks before that go nowhere. */
+export async function goTo(page: Page, path: string) {
+  const response = await page.goto(path);
+  const line = page.locator('#bench-line, #find-line');
+  if ((await line.count()) > 0) await expect(line).toBeEnabled();
+  return response;
+}
+
 /** Types a bench line and waits until it was taken; the notice says what was recorded. */
 export async function benchLine(page: Page, line: string) {
   const input = page.getByLabel('Bench line');

@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { donorCode } from './hands';
+import { donorCode, goTo } from './hands';
 
 test('a unit is taken in, read and searched without a mouse', async ({ page }) => {
-  await page.goto('/');
+  await goTo(page, '/');
   await page.keyboard.press('n');
   await expect(page).toHaveURL(/donors\/new/);
   await page.getByLabel('what the label says').focus();
@@ -52,7 +52,7 @@ test('a unit is taken in, read and searched without a mouse', async ({ page }) =
 });
 
 test('a part logged by the form leaves the hands where the next one begins', async ({ page }) => {
-  await page.goto(`/donors/${await donorCode(page, 'lamp driver')}/identify`);
+  await goTo(page, `/donors/${await donorCode(page, 'lamp driver')}/identify`);
   const log = page.getByRole('form', { name: 'Log a part' });
   await log.getByLabel('part', { exact: true }).focus();
   await page.keyboard.type('r41');
@@ -65,7 +65,7 @@ test('a part logged by the form leaves the hands where the next one begins', asy
 });
 
 test('? shows the keys of the screen, and closing gives the focus back', async ({ page }) => {
-  await page.goto(`/donors/${await donorCode(page, 'notebook brick')}/test`);
+  await goTo(page, `/donors/${await donorCode(page, 'notebook brick')}/test`);
   await page.locator('body').press('?');
   const dialog = page.getByRole('dialog', { name: 'Keys of this screen' });
   await expect(dialog).toContainText('go to Make safe');
@@ -76,7 +76,7 @@ test('? shows the keys of the screen, and closing gives the focus back', async (
 
 test('a code off a label jumps to what carries it, in any spelling; a mistyped one is noticed', async ({ page }) => {
   const code = await donorCode(page, 'scooter');
-  await page.goto('/');
+  await goTo(page, '/');
   await page.locator('body').press('/');
   await page.keyboard.type(code.toLowerCase().replace('-', ''));
   await expect(page.locator('#find-line-says')).toContainText(`go to donor ${code}`);
@@ -85,7 +85,7 @@ test('a code off a label jumps to what carries it, in any spelling; a mistyped o
 });
 
 test('a dialog asks before a step that is hard to see, and undo brings the part back', async ({ page }) => {
-  await page.goto(`/donors/${await donorCode(page, 'notebook brick')}/identify?part=R9`);
+  await goTo(page, `/donors/${await donorCode(page, 'notebook brick')}/identify?part=R9`);
   await page.getByRole('button', { name: 'strike R9' }).focus();
   await page.keyboard.press('Enter');
   const dialog = page.getByRole('alertdialog');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { benchLine, donorCode, judgement } from './hands';
+import { benchLine, donorCode, goTo, judgement } from './hands';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -11,7 +11,7 @@ test('at a phone’s width nothing is wider than the screen', async ({ page }) =
     ),
   );
   for (const path of paths) {
-    await page.goto(path);
+    await goTo(page, path);
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(width, path).toBeLessThanOrEqual(390);
   }
@@ -20,7 +20,7 @@ test('at a phone’s width nothing is wider than the screen', async ({ page }) =
 test('the judgement is a sheet pulled up from the bottom edge, and a reading is recorded with one hand', async ({
   page,
 }) => {
-  await page.goto(`/donors/${await donorCode(page, 'scooter')}/make-safe`);
+  await goTo(page, `/donors/${await donorCode(page, 'scooter')}/make-safe`);
   const sheet = judgement(page);
   await expect(sheet).toContainText('Yes. C1 had 213 V');
   const before = await sheet.boundingBox();

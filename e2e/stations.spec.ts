@@ -1,12 +1,12 @@
 import { expect, test } from '@playwright/test';
-import { benchLine, donorCode, judgement, station } from './hands';
+import { benchLine, donorCode, goTo, judgement, station } from './hands';
 
 test('going on beside a store that is not dead is asked once and shown in the record', async ({ page }) => {
   const code = await donorCode(page, 'scooter');
-  await page.goto(`/donors/${code}/identify`);
+  await goTo(page, `/donors/${code}/identify`);
   await benchLine(page, 'r1 4k7');
   await benchLine(page, 'r1 measures 4k71');
-  await page.goto(`/donors/${code}/harvest?part=R1`);
+  await goTo(page, `/donors/${code}/harvest?part=R1`);
   await expect(judgement(page).getByLabel('bin')).toHaveCount(0);
   await page.getByRole('button', { name: 'I go on all the same' }).click();
   const dialog = page.getByRole('alertdialog');
@@ -24,11 +24,11 @@ test('going on beside a store that is not dead is asked once and shown in the re
 
 test('a question is asked, chased on the bench, and answered', async ({ page }) => {
   const code = await donorCode(page, 'lamp driver');
-  await page.goto(`/donors/${code}/trace`);
+  await goTo(page, `/donors/${code}/trace`);
   await benchLine(page, '? where does the fifth leg of U1 go');
-  await page.goto('/');
+  await goTo(page, '/');
   await expect(judgement(page)).toContainText('where does the fifth leg of U1 go');
-  await page.goto(`/donors/${code}/record`);
+  await goTo(page, `/donors/${code}/record`);
   await judgement(page).getByRole('button', { name: 'answered' }).first().click();
   await expect(judgement(page)).toContainText('No open question');
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -36,7 +36,7 @@ test('a question is asked, chased on the bench, and answered', async ({ page }) 
 });
 
 test('a station is declared done, and the line shows it', async ({ page }) => {
-  await page.goto(`/donors/${await donorCode(page, 'lamp driver')}/open`);
+  await goTo(page, `/donors/${await donorCode(page, 'lamp driver')}/open`);
   await page.getByRole('textbox', { name: 'a note' }).fill('two clips, no glue');
   await page.getByRole('button', { name: 'Note it' }).click();
   await expect(page.getByRole('list', { name: 'Notes' })).toContainText('two clips, no glue');
@@ -46,7 +46,7 @@ test('a station is declared done, and the line shows it', async ({ page }) => {
 
 test('a donor is amended, put away and brought back', async ({ page }) => {
   const code = await donorCode(page, 'plug-top');
-  await page.goto(`/donors/${code}/intake`);
+  await goTo(page, `/donors/${code}/intake`);
   await page.getByLabel('where it came from').fill('the drawer under the kettle');
   await page.getByRole('button', { name: 'Keep the changes' }).click();
   await expect(page.getByRole('heading', { level: 1 }).locator('..')).toContainText('the drawer under the kettle');
@@ -60,7 +60,7 @@ test('a donor is amended, put away and brought back', async ({ page }) => {
 });
 
 test('the table is sorted, filtered and cut to the columns one wants', async ({ page }) => {
-  await page.goto(`/donors/${await donorCode(page, 'PC supply')}/identify`);
+  await goTo(page, `/donors/${await donorCode(page, 'PC supply')}/identify`);
   const table = page.getByRole('table', { name: 'Parts' });
   const first = table.getByRole('row').nth(1);
   await table.getByRole('button', { name: 'part' }).click();
@@ -79,14 +79,14 @@ test('the table is sorted, filtered and cut to the columns one wants', async ({ 
 });
 
 test('the drawers are asked, narrowed by what is offered, and pieces are taken and brought back', async ({ page }) => {
-  await page.goto('/stock');
+  await goTo(page, '/stock');
   await page
     .getByRole('link', { name: /^grade A/ })
     .or(page.getByRole('link', { name: /^A \d/ }))
     .first()
     .click();
   await expect(page.getByLabel('Find in stock')).toHaveValue('grade:A');
-  await page.goto('/stock?find=UF4007');
+  await goTo(page, '/stock?find=UF4007');
   await page.getByRole('table', { name: 'Lots', exact: true }).getByRole('link').first().click();
   const take = page.getByRole('form', { name: 'Take out' });
   await take.getByLabel('for what').fill('doorbell');
@@ -97,7 +97,7 @@ test('the drawers are asked, narrowed by what is offered, and pieces are taken a
 });
 
 test('the sums answer while one types, and say what they cannot read', async ({ page }) => {
-  await page.goto('/sums');
+  await goTo(page, '/sums');
   const charge = page.getByRole('region', { name: 'Stored charge and its bleed' });
   // 150 uF at 325 V through 2.2 kΩ, by hand: 7.92 J, 48 W, 0.33 s.
   for (const text of ['7.92 J', '48 W', '330 ms', '0.6 s'])
