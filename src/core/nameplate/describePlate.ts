@@ -1,20 +1,23 @@
 import { formatQuantity } from '../quantity';
-import type { Nameplate, NameplateInput, NameplateOutput } from './parseNameplate';
+import { supplyOf, type Nameplate, type NameplateInput, type NameplateOutput } from './plate';
 
 /** A nameplate in a few words: `100–240 V~ 1.5 A to 24 V 2.5 A`; empty when nothing was read. */
-export function describePlate({ input, outputs }: Nameplate): string {
+export function describePlate(plate: Nameplate): string {
+  const input = supplyOf(plate);
+  const { outputs } = plate;
   const out = outputs.map(describeOutput).join(outputs.some(({ alternative }) => alternative) ? ' or ' : ', ');
   return [input && describeInput(input), out && (input ? `to ${out}` : out)].filter(Boolean).join(' ');
 }
 
 /** One output in a few words: `19 V 4.74 A`. */
-export function describeOutput({ v, vMax, i, p }: NameplateOutput): string {
+export function describeOutput({ v, vMax, i, p, ac, standby }: NameplateOutput): string {
   const volts = vMax === undefined ? formatQuantity(v, 'volt') : `${v}–${formatQuantity(vMax, 'volt')}`;
   const load = i !== undefined ? formatQuantity(i, 'ampere') : p !== undefined ? formatQuantity(p, 'watt') : '';
-  return `${volts} ${load}`.trim();
+  return [`${volts}${ac ? '~' : ''}`, load, standby ? 'standby' : ''].filter((word) => word !== '').join(' ');
 }
 
-function describeInput({ kind, vMin, vMax, current }: NameplateInput): string {
+/** One input in a few words: `100–240 V~ 1.5 A`. */
+export function describeInput({ kind, vMin, vMax, current }: NameplateInput): string {
   const volts = vMin === vMax ? formatQuantity(vMin, 'volt') : `${vMin}–${formatQuantity(vMax, 'volt')}`;
   return `${volts}${kind === 'ac' ? '~' : ' DC'}${current === undefined ? '' : ` ${formatQuantity(current, 'ampere')}`}`;
 }

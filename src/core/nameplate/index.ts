@@ -1,17 +1,17 @@
-export { describeOutput, describePlate } from './describePlate';
-export {
-  judgeNameplate,
-  outputPower,
-  type NameplateFinding,
-  type NameplateJudgement,
-  type Size,
-} from './judgeNameplate';
+export { checkClaims, type ClaimCheck, type PowerBounds } from './checkClaims';
+export { describeDate, isoWeek, judgeAge, readDateCode, type AgeJudgement, type DateReading } from './dateCodes';
+export { type Density, type Size } from './density';
+export { describeInput, describeOutput, describePlate } from './describePlate';
+export { type NameplateFinding } from './findings';
+export { judgeNameplate, outputPower, type NameplateJudgement } from './judgeNameplate';
 export { minimumEfficiency } from './minimumEfficiency';
+export { parseNameplate } from './parseNameplate';
 export {
-  parseNameplate,
+  supplyOf,
   type EfficiencyLevel,
   type Nameplate,
   type NameplateInput,
   type NameplateOutput,
-} from './parseNameplate';
-export { DENSITY_RANGES, MAINS_HIGH } from './tradeRanges';
+  type SafetyClass,
+} from './plate';
+export { BELIEVABLE_EFFICIENCY, DENSITY_RANGES, INLET_NAMES, INLETS, MAINS_HIGH, type InletName } from './tradeRanges';

@@ -1,4 +1,4 @@
-import type { EfficiencyLevel } from './parseNameplate';
+import type { EfficiencyLevel } from './plate';
 
 /**
  * Least average efficiency that a mark promises for a single-output AC-DC supply, as a fraction.

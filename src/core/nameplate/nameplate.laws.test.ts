@@ -70,7 +70,7 @@ test('the sum over the outputs is the rated power, unless a smaller total is pri
       fc.array(output, { minLength: 1, maxLength: 4 }),
       fc.option(fc.integer({ min: 1, max: 400 }), { nil: undefined }),
       (outputs, total) => {
-        const plate = { outputs, ...(total === undefined ? {} : { totalPower: total }) };
+        const plate = { inputs: [], outputs, ...(total === undefined ? {} : { totalPower: total }) };
         const sum = outputs.reduce((watts, entry) => watts + (outputPower(entry) ?? 0), 0);
         expect(judgeNameplate(plate).ratedPower).toBeCloseTo(Math.min(sum, total ?? Infinity), 6);
       },
@@ -82,7 +82,7 @@ test('the sum over the outputs is the rated power, unless a smaller total is pri
 test('more volts at the plug, less current; the product is the same power', () => {
   fc.assert(
     fc.property(output, (entry) => {
-      const { inputCurrents } = judgeNameplate({ input: { kind: 'ac', vMin: 100, vMax: 240 }, outputs: [entry] });
+      const { inputCurrents } = judgeNameplate({ inputs: [{ kind: 'ac', vMin: 100, vMax: 240 }], outputs: [entry] });
       const [low, high] = inputCurrents;
       expect((low?.volts ?? 0) * (low?.amperes ?? 0)).toBeCloseTo((high?.volts ?? 0) * (high?.amperes ?? 1), 6);
     }),

@@ -1,4 +1,14 @@
-import { describePlate, judgeNameplate, minimumEfficiency, parseNameplate } from '.';
+import {
+  checkClaims,
+  describePlate,
+  isoWeek,
+  judgeAge,
+  judgeNameplate,
+  minimumEfficiency,
+  parseNameplate,
+  readDateCode,
+  supplyOf,
+} from '.';
 
 const near = (value: number | undefined, expected: number, share = 0.005) =>
   expect(Math.abs((value ?? NaN) / expected - 1)).toBeLessThan(share);
@@ -15,20 +25,10 @@ describe('parseNameplate', () => {
     ${'INPUT 12V= 3A OUTPUT 19V 1.6A'}                                   | ${{ kind: 'dc', vMin: 12, vMax: 12, current: 3 }}      | ${[{ v: 19, i: 1.6 }]}
     ${'INPUT 230V~ OUTPUT 12V'}                                          | ${{ kind: 'ac', vMin: 230, vMax: 230 }}                | ${[{ v: 12 }]}
     ${'made on the island'}                                              | ${undefined}                                           | ${[]}
-    ${'Input:100-240VAC,50-60Hz,0.35A Output:5.0VDC,2.0A'}               | ${{ kind: 'ac', vMin: 100, vMax: 240, current: 0.35 }} | ${[{ v: 5, i: 2 }]}
-    ${'OUTPUT: +15V/2A -15V/0.5A INPUT: 230Vac'}                         | ${{ kind: 'ac', vMin: 230, vMax: 230 }}                | ${[{ v: 15, i: 2 }, { v: -15, i: 0.5 }]}
-    ${'Output: 24 V DC 2,5 A; Input: 230 V AC 0,6 A'}                    | ${{ kind: 'ac', vMin: 230, vMax: 230, current: 0.6 }}  | ${[{ v: 24, i: 2.5 }]}
-    ${'100-240V~ 1.5A 19V 3.42A'}                                        | ${{ kind: 'ac', vMin: 100, vMax: 240, current: 1.5 }}  | ${[{ v: 19, i: 3.42 }]}
-    ${'ENTRADA 127/220V~ SAÍDA 12V 1A'}                                  | ${{ kind: 'ac', vMin: 127, vMax: 220 }}                | ${[{ v: 12, i: 1 }]}
-    ${'115V/6A 230V/3A 50-60Hz +3.3V 14A +12V 16A -12V 0.3A'}            | ${{ kind: 'ac', vMin: 115, vMax: 230, current: 6 }}    | ${[{ v: 3.3, i: 14 }, { v: 12, i: 16 }, { v: -12, i: 0.3 }]}
-    ${'INPUT AC 100-240V 0.5A DC 5V 3A'}                                 | ${{ kind: 'ac', vMin: 100, vMax: 240, current: 0.5 }}  | ${[{ v: 5, i: 3 }]}
-    ${'INPUT 18-60VDC 4A OUTPUT 12VDC 5A'}                               | ${{ kind: 'dc', vMin: 18, vMax: 60, current: 4 }}      | ${[{ v: 12, i: 5 }]}
-    ${'IN 12-24V OUT 5V 3A'}                                             | ${{ kind: 'dc', vMin: 12, vMax: 24 }}                  | ${[{ v: 5, i: 3 }]}
-    ${'INPUT 100-240V~ 1.8A OUTPUT USB-C 5V=3A 9V=3A'}                   | ${{ kind: 'ac', vMin: 100, vMax: 240, current: 1.8 }}  | ${[{ v: 5, i: 3, alternative: true }, { v: 9, i: 3, alternative: true }]}
   `('$text', ({ text, input, outputs }) => {
     const plate = parseNameplate(text);
-    if (input) expect(plate.input).toMatchObject(input);
-    else expect(plate.input).toBeUndefined();
+    if (input) expect(supplyOf(plate)).toMatchObject(input);
+    else expect(plate.inputs).toEqual([]);
     expect(plate.outputs).toEqual(outputs);
   });
 
@@ -36,7 +36,7 @@ describe('parseNameplate', () => {
     const plate = parseNameplate(
       'INPUT 100-240V~ 50/60Hz 5A OUTPUT 12V 18A 5V 20A TOTAL 300W MAX. EFFICIENCY LEVEL VI',
     );
-    expect(plate).toMatchObject({ totalPower: 300, efficiencyLevel: 'VI', input: { frequencies: [50, 60] } });
+    expect(plate).toMatchObject({ totalPower: 300, efficiencyLevel: 'VI', inputs: [{ frequencies: [50, 60] }] });
     expect(plate.outputs).toHaveLength(2);
   });
 });
@@ -113,4 +113,90 @@ test.each`
   ${'no figures at all'}                            | ${''}
 `('“$text” in a few words: $words', ({ text, words }) => {
   expect(describePlate(parseNameplate(text)).replace(/\u00a0/g, ' ')).toBe(words);
+});
+
+describe('claims against what the unit is built of', () => {
+  // F2-3: T3.15A at 230 V, PF 0.60, efficiency 0.85 gives 296 W at 0.8; here PF 0.55 and 240 V, worked by hand.
+  test.each`
+    label                                      | claimed | found                     | watts    | severity
+    ${'INPUT 230V~ 11A OUTPUT 230V~ 2500W'}    | ${2500} | ${{ fuse: 5 }}            | ${803}   | ${'reject'}
+    ${'INPUT 230V~ 2A OUTPUT 24V 5A'}          | ${120}  | ${{ fuse: 3.15 }}         | ${506}   | ${'ok'}
+    ${'INPUT 100-240V~ 1.5A OUTPUT 19V 3.42A'} | ${65}   | ${{ inlet: 'C7' }}        | ${280.5} | ${'ok'}
+    ${'INPUT 230V~ OUTPUT 12V 60A'}            | ${720}  | ${{ inlet: 'C7' }}        | ${502}   | ${'warn'}
+    ${'INPUT 230V~ OUTPUT 12V 60A'}            | ${2000} | ${{ cable: 0.75e-6 }}     | ${1205}  | ${'reject'}
+    ${'MAINS 230V~ 2000W'}                     | ${2000} | ${{ thyristor: 4 }}       | ${920}   | ${'reject'}
+    ${'INPUT 100-240V~ OUTPUT 19V 3.42A'}      | ${65}   | ${{ bulk: 100e-6 }}       | ${56.7}  | ${'warn'}
+    ${'INPUT 230V~ OUTPUT 12V 5A'}             | ${60}   | ${{ fuse: 5, switch: 1 }} | ${107.5} | ${'ok'}
+  `('$claimed W, $found: $watts W, $severity', ({ label, claimed, found, watts, severity }) => {
+    const check = checkClaims(parseNameplate(label), claimed, found);
+    near(check.plausible, watts, 0.01);
+    expect(check.findings.map((finding) => finding.severity)).toEqual([severity]);
+  });
+
+  test('without a bound, or without a claim, nothing is said', () => {
+    expect(checkClaims(parseNameplate('INPUT 230V~ OUTPUT 12V 1A'), 12, {}).findings).toEqual([]);
+    expect(checkClaims(parseNameplate('INPUT 230V~'), undefined, { fuse: 1 }).findings).toEqual([]);
+  });
+});
+
+describe('date codes', () => {
+  const today = { year: 2026, week: 48 };
+  test.each`
+    code      | first                       | why
+    ${'2314'} | ${{ year: 2023, week: 14 }} | ${'YYWW'}
+    ${'1952'} | ${{ year: 2019, week: 52 }} | ${'YYWW'}
+    ${'9853'} | ${{ year: 1998, week: 53 }} | ${'not yet 2098'}
+    ${'2649'} | ${undefined}                | ${'next week'}
+    ${'2300'} | ${undefined}                | ${'no week 0'}
+    ${'2354'} | ${undefined}                | ${'no week 54'}
+    ${'948'}  | ${{ year: 2019, week: 48 }} | ${'2029 is to come'}
+    ${'412'}  | ${{ year: 2024, week: 12 }} | ${'the latest decade first'}
+    ${'N5'}   | ${{ year: 2021, month: 5 }} | ${'IEC 60062 letter'}
+    ${'TL43'} | ${undefined}                | ${'no code'}
+  `('$code: $first ($why)', ({ code, first }) => {
+    const [reading] = readDateCode(code, today);
+    if (first) expect(reading).toMatchObject(first);
+    else expect(reading).toBeUndefined();
+  });
+
+  // ISO 8601: worked with a calendar; 2314 begins on Monday 2023-04-03, 1952 on 2019-12-23.
+  test.each`
+    day             | year    | week
+    ${'2023-04-03'} | ${2023} | ${14}
+    ${'2019-12-23'} | ${2019} | ${52}
+    ${'2021-01-03'} | ${2020} | ${53}
+    ${'2024-12-30'} | ${2025} | ${1}
+  `('$day lies in week $week of $year', ({ day, year, week }) => {
+    expect(isoWeek(Date.parse(`${day}T12:00:00Z`))).toEqual({ year, week });
+  });
+
+  test('the newest code bounds the age, and a neighbour settles the decade', () => {
+    const age = judgeAge(
+      [
+        { code: '1948', place: 'C3' },
+        { code: '951', place: 'U1' },
+        { code: '7812', place: 'IC2' },
+      ],
+      today,
+    );
+    expect(age.newest).toMatchObject({ year: 2019, week: 51, confidence: 0.9 });
+    expect(age.from).toBe('U1 951');
+    expect(judgeAge([{ code: 'X', place: 'lid' }], today)).toMatchObject({ unreadable: ['lid X'] });
+  });
+});
+
+test('choices of one socket count once, and a shared limit caps its rails', () => {
+  const power = (text: string) => judgeNameplate(parseNameplate(text)).ratedPower;
+  near(power('INPUT 230V~ USB-C1: 5V=3A 20V=3.25A USB-A: 5V=2.4A'), 65 + 12);
+  near(power('INPUT 230V~ 5A +3.3V&+5V=120W MAX +3.3V 20A +5V 20A +12V 10A'), 120 + 120);
+});
+
+test('a density that its year does not fit is doubted', () => {
+  const says = (year?: number) =>
+    judgeNameplate(parseNameplate('OUTPUT 20V 5A'), {
+      ...{ length: 0.06, width: 0.05, height: 0.04 },
+      ...(year ? { year } : {}),
+    }).findings.at(-1);
+  expect(says()).toMatchObject({ severity: 'ok' });
+  expect(says(2004)).toMatchObject({ severity: 'warn', text: expect.stringMatching(/gallium nitride.*Doubt/) });
 });

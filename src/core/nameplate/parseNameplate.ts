@@ -1,163 +1,111 @@
-/** What a nameplate says of the input. Volts, amperes, hertz. */
-export interface NameplateInput {
-  readonly kind: 'ac' | 'dc';
-  readonly vMin: number;
-  readonly vMax: number;
-  readonly current?: number;
-  readonly frequencies?: readonly number[];
-}
+import { amounts } from './amounts';
+import type { EfficiencyLevel, Nameplate, SafetyClass, SharedLimit } from './plate';
+import { readInputs } from './readInputs';
+import { readOutputs } from './readOutputs';
+import { sections } from './sections';
 
-/** One printed output. Volts are signed; `i` or `p` may be missing on a worn plate. */
-export interface NameplateOutput {
-  readonly v: number;
-  /** Upper end when a range is printed, as on LED drivers. */
-  readonly vMax?: number;
-  readonly i?: number;
-  readonly p?: number;
-  /** The output is one choice among several (“5 V 3 A or 9 V 2 A”), not there at the same time. */
-  readonly alternative?: true;
-}
+/** Signs that stand for another on plates; each replaced by one character, so that places stay true. */
+const LOOKALIKES: Readonly<Record<string, string>> = {
+  '⎓': '=', '═': '=', '⎯': '=', '＝': '=', '〜': '~', '∼': '~', '～': '~', '∿': '~', '−': '-', '–': '-', '—': '-',
+  '：': ':', '，': ',', '\u00a0': ' ', '\n': ' ', '\r': ' ', '\t': ' ',
+}; // prettier-ignore
 
-/** International efficiency mark, the Roman numeral in a circle. */
-export type EfficiencyLevel = 'IV' | 'V' | 'VI';
-
-export interface Nameplate {
-  readonly input?: NameplateInput;
-  readonly outputs: readonly NameplateOutput[];
-  /** A printed total in watts. */
-  readonly totalPower?: number;
-  readonly efficiencyLevel?: EfficiencyLevel;
-}
-
-const INPUT_WORD = /\b(?:input|i\/p|in|pri(?:mary)?|supply)\b\s*:?/i;
-const OUTPUT_WORD = /\b(?:output|o\/p|out|sec(?:ondary)?)\b\s*:?/i;
-const AMOUNT =
-  /(?<![\d.])([+\-−])?\s*(\d+(?:[.,]\d+)?)(?:\s*(?:[-–/]|to)\s*(\d+(?:[.,]\d+)?))?\s*(mA|kW|kHz|VA(?!C)|Hz|A|W|V)(?![a-z]{3})/gi;
+const TOTAL_NAMED =
+  /(?:total|max(?:imum)?\.?|peak|rated)?\s*(?:total|output|combined)?\s*(?:total|output|combined)\s*(?:power|load|output)?\s*(?:max(?:imum)?\.?)?\s*[:=]?\s*(\d+(?:[.,]\d+)?\s*k?)(?:W|VA)(?:atts?)?\b\s*(?:max\.?)?/gi;
+const TOTAL_MOST =
+  /(?:p\s?max\.?|max(?:imum)?\.?|total|power)\s*(?:power|load)?\s*[:=]?\s*(\d+(?:[.,]\d+)?\s*k?)W\b(?:\s*max\.?)?|(\d+(?:[.,]\d+)?\s*k?)W\s*\(?(?:total|max(?:imum)?\b\.?)\)?/gi;
+const SHARED =
+  /(\+?\d+(?:\.\d+)?\s*V(?:\d|SB)?(?:\s*(?:&|\+|and|\/)\s*\+?\d+(?:\.\d+)?\s*V(?:\d|SB)?)+)\s*(?:combined|shared|together|total|=|:|max\.?|\s)+\s*(\d+(?:[.,]\d+)?)\s*W(?:\s*max\.?)?/gi;
+const LEVEL = /(?:efficiency|level|eff\.?)\s*(?:level|mark)?\s*:?\s*\(?(VI|IV|V|Ⅵ|Ⅳ|Ⅴ)\b\)?|\((VI|IV|V)\)|[ⅥⅣⅤ]/gi;
+const NUMERAL: Readonly<Record<string, EfficiencyLevel>> = { Ⅵ: 'VI', Ⅴ: 'V', Ⅳ: 'IV', VI: 'VI', V: 'V', IV: 'IV' };
+const DATE =
+  /(?:\bdate(?:\s*code)?|\bd\/c|\bmfg\.?(?:\s*date)?|\bmfd|\bweek|\bwk|\byyww)\s*[:.]?\s*(\d{4}|\d{3})(?!\d|\s*[VAW])/gi;
+/** What says how a unit protects against shock. IEC 61140 and IEC 60417 signs (from memory). */
+const CLASS_SIGNS: readonly { readonly pattern: RegExp; readonly is: SafetyClass }[] = [
+  { pattern: /(?:protection\s*)?class\s*III\b/gi, is: 'III' },
+  { pattern: /(?:protection\s*)?class\s*II\b|double[\s-]*insulat(?:ed|ion)|⧈|▣|回/gi, is: 'II' },
+  { pattern: /(?:protection\s*)?class\s*I\b|⏚|\bPE\b|must be (?:earthed|grounded)|\bearthed?\b|\bgrounded\b/gi, is: 'I' },
+]; // prettier-ignore
+const LIMITED = /\bLPS\b|limited power source|\bclass\s*2\b/gi;
 
 /**
- * Reads the text of a nameplate as typed or pasted: input range, current and frequency, every
- * output with its current or power, a printed total and the efficiency mark.
- * Text it has no use for is passed over; what is missing stays missing.
+ * Reads the text of a nameplate as typed or pasted: inputs with current and frequency, every output
+ * with its current or power, a printed total, shared limits, the efficiency mark, the class of
+ * protection and date codes. What is missing stays missing, and what no rule had a use for comes back
+ * as `unread`, so that a person sees what was passed over.
  * @example parseNameplate('INPUT 100-240V~ 50/60Hz 1.5A OUTPUT 19V 4.74A').outputs // [{ v: 19, i: 4.74 }]
  */
-export function parseNameplate(text: string): Nameplate {
-  const clean = text.replace(/[⎓═]/g, '=').replace(/\s+/g, ' ');
-  const { input, output } = sections(clean);
-  const total =
-    /(?:total|max(?:imum)?\.?)(?: (?:output|power))*\s*[:=]?\s*(\d+(?:[.,]\d+)?)\s*W|(\d+(?:[.,]\d+)?)\s*W\s*(?:total|max(?:imum)?)/i.exec(
-      output,
-    );
-  const level = /(?:efficiency|level|eff\.?)\s*(?:level|mark)?\s*:?\s*\(?(VI|IV|V)\b|\((VI|IV|V)\)|[Ⓥ]/i.exec(clean);
-  const numeral = (level?.[1] ?? level?.[2])?.toUpperCase();
-  const parsedInput = readInput(input);
+export function parseNameplate(typed: string): Nameplate {
+  const original = [...typed].map((sign) => LOOKALIKES[sign] ?? sign).join('');
+  const read = new Array<boolean>(original.length).fill(false);
+  let text = original;
+  /** Marks a stretch as read and takes it out of the text that the next rule sees. */
+  const take = (from: number, length: number) => {
+    read.fill(true, from, from + length);
+    text = text.slice(0, from) + ' '.repeat(length) + text.slice(from + length);
+  };
+  const takeAll = (pattern: RegExp): RegExpMatchArray[] => {
+    const found = [...text.matchAll(pattern)];
+    for (const match of found) take(match.index, match[0].length);
+    return found;
+  };
+
+  const level = takeAll(LEVEL)[0];
+  const numeral = level && NUMERAL[(level[1] ?? level[2] ?? level[0]).toUpperCase()];
+  const limitedPower = takeAll(LIMITED).length > 0;
+  const safetyClass = CLASS_SIGNS.filter(({ pattern }) => takeAll(pattern).length > 0)[0]?.is;
+  const dateCodes = takeAll(DATE).map((match) => match[1] ?? '');
+  const sharedLimits = takeAll(SHARED).map((match): SharedLimit => ({
+    volts: amounts((match[1] ?? '').replace(/[/&+]|and/gi, ' ')).map(({ values }) => values[0] ?? 0),
+    power: watts(match[2]),
+  }));
+  const named = takeAll(TOTAL_NAMED).map((match) => watts(match[1]));
+  const cut = sections(text);
+  const outputSide = cut.sections.filter(({ side }) => side === 'output');
+  const most = (outputSide.length > 0 ? outputSide : [{ from: 0, to: text.length }]).flatMap(({ from, to }) =>
+    [...text.slice(from, to).matchAll(TOTAL_MOST)].map((match) => {
+      const at = from + match.index;
+      return { at, length: match[0].length, power: watts(match[1] ?? match[2]) };
+    }),
+  );
+  for (const { at, length } of most) take(at, length);
+  for (const { from, to } of cut.words) read.fill(true, from, to);
+
+  const totals = [...named, ...most.map(({ power }) => power)];
+  const slice = (side: 'input' | 'output') => cut.sections.filter((section) => section.side === side);
+  const inputs = slice('input').flatMap(({ from, to, kind }) => readInputs(text.slice(from, to), kind));
+  const outputs = slice('output').flatMap(({ from, to, kind }) => readOutputs(text.slice(from, to), kind));
+  for (const { from, to } of cut.sections)
+    for (const { at, end } of amounts(text.slice(from, to))) read.fill(true, from + at, from + end);
+  const unread = leftOver(original, read);
   return {
-    ...(parsedInput ? { input: parsedInput } : {}),
-    outputs: readOutputs(total ? output.replace(total[0], ' ') : output),
-    ...(total ? { totalPower: decimal(total[1] ?? total[2] ?? '') } : {}),
-    ...(numeral === 'IV' || numeral === 'V' || numeral === 'VI' ? { efficiencyLevel: numeral } : {}),
+    inputs,
+    outputs,
+    ...(totals.length > 0 ? { totalPower: Math.max(...totals) } : {}),
+    ...(sharedLimits.length > 0 ? { sharedLimits } : {}),
+    ...(numeral ? { efficiencyLevel: numeral } : {}),
+    ...(safetyClass ? { safetyClass } : {}),
+    ...(limitedPower ? { limitedPower: true as const } : {}),
+    ...(dateCodes.length > 0 ? { dateCodes } : {}),
+    ...(unread === '' ? {} : { unread }),
   };
 }
 
-/** From here up a voltage is taken for mains where no word says so; below the other, for an output. */
-const MAINS_FROM = 90;
-const OUTPUT_BELOW = 60;
-
-/** The words cut the text; without them the first low voltage behind a mains voltage begins the outputs. */
-function sections(text: string): { input: string; output: string } {
-  const inputAt = INPUT_WORD.exec(text);
-  const outputAt = OUTPUT_WORD.exec(text);
-  if (inputAt && outputAt)
-    return inputAt.index < outputAt.index
-      ? { input: text.slice(inputAt.index, outputAt.index), output: text.slice(outputAt.index) }
-      : { input: text.slice(inputAt.index), output: text.slice(outputAt.index, inputAt.index) };
-  if (outputAt) return { input: text.slice(0, outputAt.index), output: text.slice(outputAt.index) };
-  const split = splitAtLowVoltage(inputAt ? text.slice(inputAt.index) : text);
-  if (split) return split;
-  if (inputAt) return { input: text.slice(inputAt.index), output: text.slice(0, inputAt.index) };
-  return /\d\s*V?\s*~|\d\s*VAC/i.test(text) && amounts(text).length <= 3
-    ? { input: text, output: '' }
-    : { input: '', output: text };
+/** Watts from digits with an optional kilo. */
+function watts(text = ''): number {
+  return Number(text.replace(',', '.').replace(/\s*k?$/i, '')) * (/k$/i.test(text) ? 1000 : 1);
 }
 
-function splitAtLowVoltage(text: string): { input: string; output: string } | undefined {
-  const volts = amounts(text).filter(({ unit }) => unit === 'V');
-  const mains = volts.findIndex(({ low, high }) => (high ?? low) >= MAINS_FROM);
-  const first = mains < 0 ? undefined : volts.slice(mains + 1).find(({ low }) => Math.abs(low) < OUTPUT_BELOW);
-  return first && { input: text.slice(0, first.at), output: text.slice(first.at) };
-}
+/** Words between amounts that carry nothing of their own. */
+const JOINERS =
+  /^(?:ac|dc|or|and|max\.?|at|usb|usb-?[ac]\d?|type-?c|pd|pps|qc|pdo|rail|port|v\d|each|adjustable|selectable|[\W_\d])*$/i;
 
-interface Amount {
-  readonly low: number;
-  readonly high?: number;
-  readonly unit: 'V' | 'A' | 'W' | 'Hz';
-  readonly at: number;
-}
-
-function amounts(text: string): Amount[] {
-  return [...text.matchAll(AMOUNT)].map((match) => {
-    const printed = (match[4] ?? '').toLowerCase();
-    const factor = printed === 'ma' ? 1e-3 : printed.startsWith('k') ? 1e3 : 1;
-    const unit = printed.endsWith('hz')
-      ? 'Hz'
-      : printed.endsWith('a') && printed !== 'va'
-        ? 'A'
-        : printed === 'v'
-          ? 'V'
-          : 'W';
-    const sign = match[1] && match[1] !== '+' && unit === 'V' ? -1 : 1;
-    const scaled = (text: string) => Number((factor * decimal(text)).toPrecision(12));
-    const low = sign * scaled(match[2] ?? '');
-    return { low, unit, at: match.index, ...(match[3] ? { high: scaled(match[3]) } : {}) };
-  });
-}
-
-function readInput(text: string): NameplateInput | undefined {
-  const found = amounts(text);
-  const volts = found.filter(({ unit }) => unit === 'V');
-  const first = volts[0];
-  if (!first) return undefined;
-  const current = found.find(({ unit }) => unit === 'A')?.low;
-  const hertz = found.find(({ unit }) => unit === 'Hz');
-  const ends = volts.flatMap(({ low, high }) => (high === undefined ? [low] : [low, high]));
-  const says = { ac: /~|AC/i.test(text), dc: /\d\s*V?\s*(?:=|DC)|DC\s*:?\s*\d/i.test(text) };
-  const dc = !says.ac && (says.dc || Math.max(...ends) < MAINS_FROM);
-  return {
-    kind: dc ? 'dc' : 'ac',
-    vMin: Math.min(...ends),
-    vMax: Math.max(...ends),
-    ...(current === undefined ? {} : { current }),
-    ...(hertz ? { frequencies: hertz.high === undefined ? [hertz.low] : [hertz.low, hertz.high] } : {}),
-  };
-}
-
-function readOutputs(text: string): NameplateOutput[] {
-  const outputs: { -readonly [K in keyof NameplateOutput]: NameplateOutput[K] }[] = [];
-  let pendingCurrent: number | undefined;
-  let previousAt = 0;
-  for (const amount of amounts(text)) {
-    const between = text.slice(previousAt, amount.at);
-    const current = outputs.at(-1);
-    if (amount.unit === 'V') {
-      const isAlternative = /\bor\b/i.test(between) && current !== undefined;
-      if (isAlternative) current.alternative = true;
-      outputs.push({
-        v: amount.low,
-        ...(amount.high === undefined ? {} : { vMax: amount.high }),
-        ...(pendingCurrent === undefined ? {} : { i: pendingCurrent }),
-        ...(isAlternative ? { alternative: true as const } : {}),
-      });
-      pendingCurrent = undefined;
-    } else if (amount.unit === 'A') {
-      if (current && current.i === undefined) current.i = amount.high ?? amount.low;
-      else pendingCurrent = amount.low;
-    } else if (amount.unit === 'W' && current && current.p === undefined) current.p = amount.high ?? amount.low;
-    previousAt = amount.at;
-  }
-  // A USB port offers its voltages one at a time.
-  if (outputs.length > 1 && /USB|\bPD\b|\bPPS\b/i.test(text)) for (const output of outputs) output.alternative = true;
-  return outputs;
-}
-
-function decimal(text: string): number {
-  return Number(text.replace(',', '.'));
+/** The words that no rule took, without lone signs. */
+function leftOver(text: string, read: readonly boolean[]): string {
+  const kept = [...text].map((sign, index) => (read[index] ? ' ' : sign)).join('');
+  return kept
+    .split(/\s+/)
+    .filter((word) => !JOINERS.test(word))
+    .join(' ')
+    .replace(/^[\s:;,/=~.-]+|[\s:;,/=~-]+$/g, '');
 }

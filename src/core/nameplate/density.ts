@@ -1,0 +1,63 @@
+import type { NameplateFinding } from './findings';
+import { DENSEST_WITHOUT_FAN, DENSITY_RANGES } from './tradeRanges';
+
+/** Outside measures in metres, mass in kilograms. */
+export interface Size {
+  readonly length?: number;
+  readonly width?: number;
+  readonly height?: number;
+  readonly mass?: number;
+}
+
+export interface Density {
+  /** Watts per litre and per kilogram. */
+  readonly perLitre?: number;
+  readonly perKilogram?: number;
+  /** Usual builds of such density, in the years the unit may be from. */
+  readonly builds: readonly string[];
+  /** Builds of such density that were not yet, or no longer, sold in its year. */
+  readonly outOfTime: readonly string[];
+}
+
+/** Power per volume and mass, and the usual builds of that density. FORMULAS 2.7. */
+export function densityOf(
+  power: number,
+  { length, width, height, mass, year }: Size & { readonly year?: number },
+): Density | undefined {
+  const litres = length && width && height ? length * width * height * 1000 : undefined;
+  const perLitre = litres && power / litres;
+  const perKilogram = mass ? power / mass : undefined;
+  if (perLitre === undefined && perKilogram === undefined) return undefined;
+  const inside = (value: number | undefined, range: readonly [number, number] | undefined) =>
+    value === undefined || (range !== undefined && value >= range[0] && value <= range[1]);
+  // The volume tells more than the mass; the mass alone has to do where there is nothing else.
+  const dense = DENSITY_RANGES.filter((range) =>
+    perLitre === undefined ? inside(perKilogram, range.perKilogram) : inside(perLitre, range.perLitre),
+  );
+  const inTime = (years: readonly [number, number]) => year === undefined || (year >= years[0] && year <= years[1]);
+  return {
+    ...(perLitre === undefined ? {} : { perLitre }),
+    ...(perKilogram === undefined ? {} : { perKilogram }),
+    builds: dense.filter(({ years }) => inTime(years)).map(({ build }) => build),
+    outOfTime: dense.filter(({ years }) => !inTime(years)).map(({ build }) => build),
+  };
+}
+
+/** What the density says of the claim. */
+export function densityFindings(density: Density | undefined): NameplateFinding[] {
+  if (!density) return [];
+  const { perLitre, perKilogram = 0, builds, outOfTime } = density;
+  const figure =
+    perLitre === undefined ? `${Math.round(perKilogram)} W per kilogram` : `${Math.round(perLitre)} W per litre`;
+  if (perLitre !== undefined && perLitre > DENSEST_WITHOUT_FAN)
+    return [{ severity: 'warn', text: `${figure} is denser than any closed unit without a fan.` }];
+  if (builds.length > 0) return [{ severity: 'ok', text: `${figure} is usual for a ${builds.join(' or a ')}.` }];
+  if (outOfTime.length > 0)
+    return [
+      {
+        severity: 'warn',
+        text: `${figure} is usual for a ${outOfTime.join(' or a ')}, which its year does not fit. Doubt the rating or the date.`,
+      },
+    ];
+  return [{ severity: 'note', text: `${figure} lies between the usual builds.` }];
+}

@@ -1,0 +1,106 @@
+import { parseNameplate, type Nameplate } from '.';
+
+/**
+ * A plate in one line, every field: `ac 100-240V 1.5A 50,60Hz > 19V 4.74A; total 90W; class II`.
+ * Marks behind an output: `|` a choice, `sb` standby, `~` alternating, `@` its socket.
+ */
+function inOneLine(plate: Nameplate): string {
+  const amount = (value: number | undefined, unit: string) => (value === undefined ? '' : ` ${value}${unit}`);
+  const inputs = plate.inputs.map(
+    ({ kind, vMin, vMax, current, power, frequencies }) =>
+      `${kind} ${vMin === vMax ? vMin : `${vMin}-${vMax}`}V${amount(current, 'A')}${amount(power, 'W')}${frequencies ? ` ${frequencies.join(',')}Hz` : ''}`,
+  );
+  const outputs = plate.outputs.map(
+    ({ v, vMax, i, p, alternative, standby, ac, port }) =>
+      `${v}${vMax === undefined ? '' : `..${vMax}`}V${ac ? '~' : ''}${amount(i, 'A')}${amount(p, 'W')}${standby ? ' sb' : ''}${alternative ? ' |' : ''}${port ? ` @${port}` : ''}`,
+  );
+  const more = [
+    plate.totalPower === undefined ? '' : `total ${plate.totalPower}W`,
+    ...(plate.sharedLimits ?? []).map(({ volts, power }) => `${volts.join('&')}V ${power}W`),
+    plate.efficiencyLevel ? `level ${plate.efficiencyLevel}` : '',
+    plate.safetyClass ? `class ${plate.safetyClass}` : '',
+    plate.limitedPower ? 'limited' : '',
+    ...(plate.dateCodes ?? []).map((code) => `dated ${code}`),
+    plate.unread ? `unread ${plate.unread}` : '',
+  ];
+  return [`${inputs.join(', ')} > ${outputs.join(', ')}`, ...more.filter((word) => word !== '')].join('; ');
+}
+
+// Label texts invented in the styles that plates are printed in; the right-hand side was read by eye.
+test.each([
+  // Plain adapters
+  ['INPUT 100-240V~ 50/60Hz 1.5A OUTPUT 19V 4.74A', 'ac 100-240V 1.5A 50,60Hz > 19V 4.74A'],
+  ['INPUT: 100-240V~ 50/60Hz 1.5A\nOUTPUT: 24V ⎓ 2.5A', 'ac 100-240V 1.5A 50,60Hz > 24V 2.5A'],
+  ['Input:100-240VAC,50-60Hz,0.35A Output:5.0VDC,2.0A', 'ac 100-240V 0.35A 50,60Hz > 5V 2A'],
+  ['INPUT:100~240V~50~60Hz 0.8A OUTPUT:12V⎓3A', 'ac 100-240V 0.8A 50,60Hz > 12V 3A'],
+  ['I/P: 100-240Vac 47-63Hz 1.2A  O/P: 15Vdc 3A', 'ac 100-240V 1.2A 47,63Hz > 15V 3A'],
+  ['100-240V~ 1.5A 19V 3.42A', 'ac 100-240V 1.5A > 19V 3.42A'],
+  ['INPUT 230V~50Hz 0,2A OUTPUT 9V=0,66A', 'ac 230V 0.2A 50Hz > 9V 0.66A'],
+  ['Output: 24 V DC 2,5 A; Input: 230 V AC 0,6 A', 'ac 230V 0.6A > 24V 2.5A'],
+  ['INPUT AC 100-240V 0.5A DC 5V 3A', 'ac 100-240V 0.5A > 5V 3A'],
+  ['AC INPUT: 100V-240V 50/60Hz 0.3A DC OUTPUT: 6V 500mA', 'ac 100-240V 0.3A 50,60Hz > 6V 0.5A'],
+  ['Input: AC 220V 50Hz  Output: DC 12V 1,000mA', 'ac 220V 50Hz > 12V 1A'],
+  ['PRI 230V 50Hz 28mA SEC 12V 300mA', 'ac 230V 0.028A 50Hz > 12V 0.3A'],
+  ['INPUT 120VAC 60Hz 15W OUTPUT 9VDC 850mA', 'ac 120V 15W 60Hz > 9V 0.85A'],
+  ['Input 100 to 240 V~, 1.7 A Output 20 V, 3.25 A', 'ac 100-240V 1.7A > 20V 3.25A'],
+  ['INPUT 100–240 V ∼ 1,8 A OUTPUT 19,5 V ⎓ 6,15 A 120 W', 'ac 100-240V 1.8A > 19.5V 6.15A 120W'],
+  ['Input 100-240V~(50-60Hz) 2A(MAX) Output 12V 5A', 'ac 100-240V 2A 50,60Hz > 12V 5A'],
+  ['OUTPUT 5V=2A', ' > 5V 2A'],
+  ['INPUT 100-240V~ 0.2A', 'ac 100-240V 0.2A > '],
+  // Words of other languages
+  ['ENTRADA 127/220V~ SAÍDA 12V 1A', 'ac 127-220V > 12V 1A'],
+  ['EINGANG: 230V~ 50Hz 0,15A AUSGANG: 12V= 1A', 'ac 230V 0.15A 50Hz > 12V 1A'],
+  ['Entrée 230V~ 0,3A Sortie 18V= 1,5A', 'ac 230V 0.3A > 18V 1.5A'],
+  ['输入: 100-240V~50/60Hz 0.5A 输出: 5V⎓2.4A', 'ac 100-240V 0.5A 50,60Hz > 5V 2.4A'],
+  ['INGRESSO 220-240V~ USCITA 24V 1A', 'ac 220-240V > 24V 1A'],
+  // Two mains ranges, two inputs
+  ['115V/6A 230V/3A 50-60Hz +12V 16A', 'ac 115V 6A 50,60Hz, ac 230V 3A 50,60Hz > 12V 16A'],
+  ['AC INPUT 115/230V~ 6A/3A 60/50Hz DC OUTPUT +5V 16A', 'ac 115-230V 6A 60,50Hz > 5V 16A'],
+  ['INPUT 100-127V~ 4A / 200-240V~ 2A 50-60Hz OUTPUT 24V 10A', 'ac 100-127V 4A 50,60Hz, ac 200-240V 2A 50,60Hz > 24V 10A'],
+  ['INPUT 1: 100-240V~ 1.5A INPUT 2: 12-24VDC 5A OUTPUT 5V 2A', 'ac 100-240V 1.5A, dc 12-24V 5A > 5V 2A'],
+  ['INPUT 100-240VAC 2A 140-340VDC 1.5A OUTPUT 48V 3A', 'ac 100-240V 2A, dc 140-340V 1.5A > 48V 3A'],
+  // Direct inputs
+  ['INPUT 18-60VDC 4A OUTPUT 12VDC 5A', 'dc 18-60V 4A > 12V 5A'],
+  ['IN 12-24V OUT 5V 3A', 'dc 12-24V > 5V 3A'],
+  ['Input: 36-72Vdc Output: 5Vdc 6A 30W', 'dc 36-72V > 5V 6A 30W'],
+  ['DC INPUT 10...30V 3A DC OUTPUT 19V 3.4A', 'dc 10-30V 3A > 19V 3.4A'],
+  ['VIN 9-36V VOUT 3.3V 2A', 'dc 9-36V > 3.3V 2A'],
+  // Several rails
+  ['OUTPUT: +15V/2A -15V/0.5A INPUT: 230Vac', 'ac 230V > 15V 2A, -15V 0.5A'],
+  ['INPUT 230V~ OUTPUT ±12V 0.5A +5V 3A', 'ac 230V > 12V 0.5A, -12V 0.5A, 5V 3A'],
+  ['INPUT 230V~ OUTPUT +5V -12V 0.3A', 'ac 230V > 5V 0.3A, -12V 0.3A'],
+  ['+3.3V 14A +5V 16A +12V 16A -12V 0.3A +5VSB 2A MAX. OUTPUT 300W', ' > 3.3V 14A, 5V 16A, 12V 16A, -12V 0.3A, 5V 2A sb; total 300W'],
+  ['INPUT 230V 5A +3.3V&+5V=120W MAX +3.3V 20A +5V 20A +12V 25A TOTAL POWER 400W', 'ac 230V 5A > 3.3V 20A, 5V 20A, 12V 25A; total 400W; 3.3&5V 120W'],
+  ['INPUT 100-240V~ OUTPUT V1: 24V 3A V2: 5V 1A Max. 75W', 'ac 100-240V > 24V 3A, 5V 1A; total 75W'],
+  ['INPUT 220-240V~ OUTPUT 5V 10A, 12V 5A, 24V 2A 150W MAX', 'ac 220-240V > 5V 10A, 12V 5A, 24V 2A; total 150W'],
+  ['INPUT 100-240V~ 2A OUTPUT +5V STANDBY 1A +12V 8A', 'ac 100-240V 2A > 5V 1A sb, 12V 8A'],
+  ['AC 100-240V 5A OUTPUT 12V1 18A 12V2 16A', 'ac 100-240V 5A > 12V 18A, 12V 16A'],
+  // Ranges and choices
+  ['PRI: 220-240V~ 0.2A 50/60Hz SEC: 25-42V 0.9A', 'ac 220-240V 0.2A 50,60Hz > 25..42V 0.9A'],
+  ['INPUT 230V~ OUTPUT 0-30V 0-5A', 'ac 230V > 0..30V 5A'],
+  ['INPUT 220-240V~ 0.35A OUTPUT 27-40Vdc 1050mA 42W max', 'ac 220-240V 0.35A > 27..40V 1.05A; total 42W'],
+  ['INPUT 230V OUTPUT 3/4.5/6/7.5/9/12V 1,000mA selectable', 'ac 230V > 3V 1A |, 4.5V 1A |, 6V 1A |, 7.5V 1A |, 9V 1A |, 12V 1A |'],
+  ['INPUT 230V~ 1A OUTPUT 5V 3A or 9V 2A', 'ac 230V 1A > 5V 3A |, 9V 2A |'],
+  ['OUTPUT 12V/24V 3A INPUT 230V~', 'ac 230V > 12V 3A |, 24V 3A |'],
+  ['INPUT 100-240V 0.6A OUTPUT 5V/9V/12V 3A/2A/1.5A', 'ac 100-240V 0.6A > 5V 3A |, 9V 2A |, 12V 1.5A |'],
+  // USB chargers
+  ['INPUT: 100-240V~ 0.6A OUTPUT: 5V⎓3A / 9V⎓2A / 12V⎓1.5A', 'ac 100-240V 0.6A > 5V 3A |, 9V 2A |, 12V 1.5A |'],
+  ['INPUT 100-240V~ 1.8A OUTPUT USB-C 5V=3A 9V=3A 15V=3A 20V=3.25A', 'ac 100-240V 1.8A > 5V 3A |, 9V 3A |, 15V 3A |, 20V 3.25A |'],
+  ['INPUT 100-240V~ 1.7A USB-C1: 5V=3A 9V=3A 20V=3.25A USB-A: 5V=2.4A total output 65W', 'ac 100-240V 1.7A > 5V 3A | @USB-C1, 9V 3A | @USB-C1, 20V 3.25A | @USB-C1, 5V 2.4A @USB-A; total 65W'],
+  ['INPUT 100-240V~ 0.7A OUTPUT PD 5V/3A 9V/3A 12V/2.5A PPS 3.3-11V/3A', 'ac 100-240V 0.7A > 5V 3A |, 9V 3A |, 12V 2.5A |, 3.3..11V 3A |'],
+  ['INPUT 100-240V~ 0.5A OUTPUT USB 5V 2.1A', 'ac 100-240V 0.5A > 5V 2.1A'],
+  // Alternating outputs, class, marks, dates, what is left over
+  ['INPUT 230V~50Hz 10VA OUTPUT 12V~ 800mA CLASS II', 'ac 230V 10W 50Hz > 12V~ 0.8A; class II'],
+  ['IN 230V~ 50Hz OUT 24VAC 1A', 'ac 230V 50Hz > 24V~ 1A'],
+  ['INPUT 100-240V~ 1.5A OUTPUT 24V=2.5A EFFICIENCY LEVEL VI', 'ac 100-240V 1.5A > 24V 2.5A; level VI'],
+  ['INPUT 100-240V~ OUTPUT 12V 2A (V) LPS ⧈', 'ac 100-240V > 12V 2A; level V; class II; limited'],
+  ['INPUT 230V~ 2A OUTPUT 24V 5A CLASS I must be earthed', 'ac 230V 2A > 24V 5A; class I'],
+  ['INPUT 24VDC 2A OUTPUT 12V 3A CLASS III', 'dc 24V 2A > 12V 3A; class III'],
+  ['INPUT 120V~ 0.3A OUTPUT 12V 1A CLASS 2', 'ac 120V 0.3A > 12V 1A; limited'],
+  ['INPUT 100-240V~ 1A OUTPUT 12V 3A DATE: 2314', 'ac 100-240V 1A > 12V 3A; dated 2314'],
+  ['VK-2402 ADAPTER INPUT 100-240V~ 1A OUTPUT 24V 2A FOR INDOOR USE ONLY', 'ac 100-240V 1A > 24V 2A; unread VK-2402 ADAPTER FOR INDOOR USE ONLY'],
+  ['INPUT 100-240V~ 1A OUTPUT 12V 3A tc 85°C', 'ac 100-240V 1A > 12V 3A; unread tc 85°C'],
+  ['MAX. POWER 2.5kW MAINS 230V~ 11A', 'ac 230V 11A > ; total 2500W'],
+])('%s', (text, expected) => {
+  expect(inOneLine(parseNameplate(text))).toBe(expected);
+}); // prettier-ignore

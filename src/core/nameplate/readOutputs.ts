@@ -1,0 +1,100 @@
+import { amounts, type Amount } from './amounts';
+import type { NameplateOutput } from './plate';
+
+type Draft = { -readonly [K in keyof NameplateOutput]: NameplateOutput[K] };
+
+/** Words that make the voltages of a stretch a list to choose from. Common practice, no source. */
+const CHOICE_WORDS = /USB|\bPD\b|\bPPS\b|\bQC\b|\bPDO\b|quick|fast charge|selectable|switchable|\bor\b/i;
+const PORT =
+  /(?:USB[\s-]*(?:type[\s-]*)?[AC]?\s*\d?|type[\s-]*[AC]\s*\d?|\b[AC][1-4]|port\s*\d)\s*(?:output)?\s*[:.]/gi;
+
+/**
+ * The outputs that a stretch of text speaks of. A current or a power belongs to the voltage before
+ * it; several voltages before one current share it and are a choice; a slash or “or” between two
+ * outputs makes them a choice, as do the words of USB chargers; ± makes two rails.
+ */
+export function readOutputs(text: string, kind?: 'ac' | 'dc'): NameplateOutput[] {
+  const ports = [...text.matchAll(PORT)].map((match) => ({
+    at: match.index,
+    name: match[0]
+      .replace(/output|[:.]/gi, '')
+      .replace(/\s+/g, ' ')
+      .trim()
+      .toUpperCase(),
+  }));
+  const several = ports.length > 1;
+  const outputs: Draft[] = [];
+  let open: Draft[] = [];
+  let pendingCurrent: number | undefined;
+  let previousEnd = 0;
+  // Names of sockets carry digits that are no amounts.
+  for (const amount of amounts(text.replace(PORT, (found) => ' '.repeat(found.length)))) {
+    const last = outputs.at(-1);
+    const settled = last !== undefined && (last.i !== undefined || last.p !== undefined);
+    if (amount.unit === 'V') {
+      const port = several ? ports.filter(({ at }) => at < amount.at).at(-1)?.name : undefined;
+      const between = text.slice(previousEnd, amount.at);
+      const choice = last?.port === port && joins(between, settled && !amount.signed) && last !== undefined;
+      if (choice) last.alternative = true;
+      const fresh = drafts(amount, { choice, pendingCurrent, port, kind });
+      if (settled || open.length === 0) open = [];
+      open.push(...(pendingCurrent === undefined ? fresh : []));
+      outputs.push(...fresh);
+      pendingCurrent = undefined;
+    } else if (amount.unit === 'A') {
+      if (open.length > 0) {
+        giveCurrents(open, amount);
+        if (open.every(({ i }) => i !== undefined)) open = [];
+      } else if (!last || settled) pendingCurrent = amount.values[0];
+    } else if (amount.unit === 'W' && last && last.p === undefined) last.p = amount.values.at(-1) ?? 0;
+    previousEnd = amount.end;
+  }
+  markChoices(outputs, text);
+  return outputs;
+}
+
+/** Whether what stands between two outputs makes them a choice. */
+function joins(between: string, settled: boolean): boolean {
+  return /\bor\b/i.test(between) || (settled && /^\s*[/|]\s*$/.test(between));
+}
+
+function drafts(
+  amount: Amount,
+  of: { choice: boolean; pendingCurrent: number | undefined; port: string | undefined; kind: 'ac' | 'dc' | undefined },
+): Draft[] {
+  const isAc = amount.mark === 'ac' || (of.kind === 'ac' && amount.mark === undefined);
+  const one = (v: number, more: Draft | object = {}): Draft => ({
+    v,
+    ...(of.pendingCurrent === undefined ? {} : { i: of.pendingCurrent }),
+    ...(of.choice ? { alternative: true as const } : {}),
+    ...(amount.standby ? { standby: true as const } : {}),
+    ...(isAc ? { ac: true as const } : {}),
+    ...(of.port === undefined ? {} : { port: of.port }),
+    ...more,
+  });
+  const [first = 0, ...others] = amount.values;
+  if (amount.both) return [one(first), one(-first)];
+  if (amount.joined === 'list') return amount.values.map((v) => one(v, { alternative: true as const }));
+  return [one(first, others.length > 0 ? { vMax: others.at(-1) } : {})];
+}
+
+/** Currents go one to each voltage where the numbers agree; a single one goes to all that wait. */
+function giveCurrents(open: Draft[], amount: Amount): void {
+  const waiting = open.filter(({ i }) => i === undefined);
+  const { values } = amount;
+  if (amount.joined === 'list' && values.length === waiting.length)
+    waiting.forEach((output, index) => (output.i = values[index] ?? 0));
+  else for (const output of waiting) output.i = Math.max(...values);
+  const positive = waiting.filter(({ v }) => v > 0);
+  if (positive.length > 1) for (const output of positive) output.alternative = true;
+}
+
+/** A USB socket offers its voltages one at a time; a lone output is no choice. */
+function markChoices(outputs: readonly Draft[], text: string): void {
+  const byPort = new Map<string | undefined, Draft[]>();
+  for (const output of outputs) byPort.set(output.port, [...(byPort.get(output.port) ?? []), output]);
+  for (const own of byPort.values()) {
+    if (own.length === 1) for (const output of own) delete output.alternative;
+    else if (CHOICE_WORDS.test(text)) for (const output of own) output.alternative = true;
+  }
+}
