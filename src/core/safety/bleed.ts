@@ -37,7 +37,12 @@ const COMFORTABLE_TIME_CONSTANT = { shortest: 0.2, longest: 1 } as const;
  * the time to the limits of touch, soldering and metering. Volts, farads, ohms.
  * @example bleedThrough({ start: 325, capacitance: 150e-6, resistance: 2200 }).initialPower // 48.0 W
  */
-export function bleedThrough(of: { start: number; capacitance: number; resistance: number }): BleedPlan {
+export function bleedThrough(of: {
+  start: number;
+  capacitance: number;
+  resistance: number;
+  touchLimit?: number;
+}): BleedPlan {
   const initialPower = of.start ** 2 / of.resistance;
   const energy = storedEnergy({ capacitance: of.capacitance, voltage: of.start });
   const wirewound = WIREWOUND_RATINGS.find(
@@ -49,7 +54,7 @@ export function bleedThrough(of: { start: number; capacitance: number; resistanc
     initialCurrent: of.start / of.resistance,
     energy,
     timeConstant: of.resistance * of.capacitance,
-    timeToTouch: timeToLimit({ ...of, limit: TOUCH_LIMIT_DC.volts }),
+    timeToTouch: timeToLimit({ ...of, limit: of.touchLimit ?? TOUCH_LIMIT_DC.volts }),
     timeToSolder: timeToLimit({ ...of, limit: SOLDER_LIMIT.volts }),
     timeToMeter: timeToLimit({ ...of, limit: METER_LIMIT.volts }),
     ...(wirewound === undefined ? {} : { wirewound }),
@@ -61,7 +66,7 @@ export function bleedThrough(of: { start: number; capacitance: number; resistanc
  * those the quickest, with a time constant between 0.2 and 1 s where one exists. Small stores take
  * a tool of at most 100 kΩ instead.
  */
-export function suggestBleed(of: { start: number; capacitance: number }): BleedPlan {
+export function suggestBleed(of: { start: number; capacitance: number; touchLimit?: number }): BleedPlan {
   const values = [1, 10, 100, 1e3, 1e4].flatMap((decade) => E6.map((step) => step * decade * 10)).concat(1e5);
   const plans = values.map((resistance) => bleedThrough({ ...of, resistance }));
   const comfortable = plans.filter(

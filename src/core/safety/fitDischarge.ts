@@ -1,3 +1,5 @@
+import { findBreak, relativeNoise, type Break } from './findBreak';
+import { fitLine, type Line } from './fitLine';
 import { studentT95 } from './studentT';
 
 /** One reading of a store as it bleeds: seconds since the first, volts. */
@@ -11,7 +13,9 @@ export interface TimedReading {
 export type DischargeWarning =
   | { readonly kind: 'too-few'; readonly usable: number }
   | { readonly kind: 'rising'; readonly at: number }
-  | { readonly kind: 'plateau' }
+  | { readonly kind: 'rebound'; readonly at: number }
+  | { readonly kind: 'plateau'; readonly from: number; readonly voltage: number }
+  | { readonly kind: 'two-regimes'; readonly from: number; readonly early: number; readonly late: number }
   | { readonly kind: 'constant-current' }
   | { readonly kind: 'converter-running' }
   | { readonly kind: 'does-not-fit'; readonly residual: number }
@@ -20,8 +24,8 @@ export type DischargeWarning =
   | { readonly kind: 'reading-dropped'; readonly at: number; readonly voltage: number };
 
 export interface DischargeFit {
-  readonly model: 'exponential' | 'constant-current' | 'constant-power' | 'undecided' | 'none';
-  /** Time constant in seconds with bounds that hold at 95 %; only for an exponential that holds. */
+  readonly model: 'exponential' | 'two-regimes' | 'constant-current' | 'constant-power' | 'undecided' | 'none';
+  /** Time constant in seconds with bounds that hold at 95 %; of the later regime where there are two. */
   readonly tau?: number;
   readonly tauLow?: number;
   readonly tauHigh?: number;
@@ -34,6 +38,8 @@ export interface DischargeFit {
   readonly voltageAt?: (time: number) => { fit: number; low: number; high: number };
   /** Seconds from time 0 to a voltage, and the bound that is later in 95 of 100 cases. */
   readonly timeTo?: (voltage: number) => { time: number; standard: number; latest: number; spans: number };
+  /** Where the fit begins to hold, in seconds, when the curve changes its pace before. */
+  readonly holdsFrom?: number;
   readonly warnings: readonly DischargeWarning[];
 }
 
@@ -43,25 +49,31 @@ const CLEARLY_BETTER = 2;
 export const FARTHEST_EXTRAPOLATION = 3;
 /** Residuals above this share of the mean voltage are no meter noise. Source: common practice, no source. */
 const LARGEST_RESIDUAL = 0.03;
-/** The last local time constant may be so many times the first before the curve is called a plateau. */
-const PLATEAU_RATIO = 3;
+/** A late pace so many times slower than the early one is a plateau; less so, a second regime. Common practice, no source. */
+const PLATEAU_RATIO = 8;
+/** A rise from under this share of the first reading is a store that recovers, not one that is fed. Common practice, no source. */
+const RECOVERS_BELOW = 0.3;
 /** Readings under this many meter digits say more of the meter than of the store (FORMULAS 1.6). */
 const SMALLEST_DIGITS = 20;
 
 /**
  * Fits timed readings of a bleeding store: least squares of ln V against time, and beside it V and
  * V² for a constant-current and a constant-power discharge. A time comes out only when an
- * exponential clearly describes the readings; otherwise a warning says why not.
- * Method: FORMULAS 1.6 to 1.8, ordinary least squares; the scatter is at least what the meter's
- * last digit causes. Bounds of tau are two-sided 95 %, of a time one-sided 95 % (late).
+ * exponential clearly describes the readings, or the later part of them where the pace changes
+ * once; otherwise a warning says why not.
+ * Method: FORMULAS 1.6 to 1.8, each reading weighted by what its meter's last digit leaves it worth;
+ * the scatter is at least what that digit causes. Bounds of tau are two-sided 95 %, of a time
+ * one-sided 95 % (late).
  */
 export function fitDischarge(readings: readonly TimedReading[]): DischargeFit {
   const warnings: DischargeWarning[] = [];
-  const usable = readings.filter((reading) => {
-    const enough = reading.voltage > 0 && reading.voltage >= SMALLEST_DIGITS * (reading.resolution ?? 0);
-    if (!enough) warnings.push({ kind: 'reading-dropped', at: reading.time, voltage: reading.voltage });
-    return enough;
-  });
+  const usable = [...readings]
+    .sort((a, b) => a.time - b.time)
+    .filter((reading) => {
+      const enough = reading.voltage > 0 && reading.voltage >= SMALLEST_DIGITS * (reading.resolution ?? 0);
+      if (!enough) warnings.push({ kind: 'reading-dropped', at: reading.time, voltage: reading.voltage });
+      return enough;
+    });
   const none = (warning: DischargeWarning, model: DischargeFit['model'] = 'none'): DischargeFit => ({
     model,
     residuals: readings.map(() => 0),
@@ -69,16 +81,19 @@ export function fitDischarge(readings: readonly TimedReading[]): DischargeFit {
   });
   if (usable.length < 3 || spanOf(usable) <= 0) return none({ kind: 'too-few', usable: usable.length });
   const rise = firstRise(usable);
-  if (rise !== undefined) return none({ kind: 'rising', at: rise });
+  if (rise) return none(rise);
 
-  const logLine = fitLine(usable, Math.log);
+  const found = findBreak(usable);
+  if (found && found.ratio > 1) return ofSlowing(readings, usable, found, warnings, none);
+
+  const logLine = fitLine(logPoints(usable));
   const models = [
     { model: 'exponential' as const, error: errorOf(usable, logLine, Math.exp) },
     {
       model: 'constant-current' as const,
       error: errorOf(
         usable,
-        fitLine(usable, (v) => v),
+        plainLine(usable, (v) => v),
         (y) => y,
       ),
     },
@@ -86,7 +101,7 @@ export function fitDischarge(readings: readonly TimedReading[]): DischargeFit {
       model: 'constant-power' as const,
       error: errorOf(
         usable,
-        fitLine(usable, (v) => v * v),
+        plainLine(usable, (v) => v * v),
         (y) => Math.sqrt(Math.max(0, y)),
       ),
     },
@@ -94,38 +109,58 @@ export function fitDischarge(readings: readonly TimedReading[]): DischargeFit {
   const [best, second] = models as [(typeof models)[0], (typeof models)[0]];
   const mean = usable.reduce((sum, { voltage }) => sum + voltage, 0) / usable.length;
 
-  if (isPlateau(usable)) return none({ kind: 'plateau' }, 'undecided');
-  if (Math.max(best.error, digitError(usable)) * CLEARLY_BETTER > second.error)
-    return none({ kind: 'cannot-tell-model' }, 'undecided');
-  if (best.model === 'constant-current') return none({ kind: 'constant-current' }, best.model);
-  if (best.model === 'constant-power') return none({ kind: 'converter-running' }, best.model);
+  const clear = Math.max(best.error, digitError(usable)) * CLEARLY_BETTER <= second.error;
+  if (clear && best.model === 'constant-current') return none({ kind: 'constant-current' }, best.model);
+  if (clear && best.model === 'constant-power') return none({ kind: 'converter-running' }, best.model);
+  if (found) return ofTwoRegimes(readings, usable, found, warnings);
+  if (!clear) return none({ kind: 'cannot-tell-model' }, 'undecided');
   if (best.error > LARGEST_RESIDUAL * mean) return none({ kind: 'does-not-fit', residual: best.error }, 'undecided');
-
   return describe(readings, usable, logLine, warnings);
 }
 
-interface Line {
-  readonly intercept: number;
-  readonly slope: number;
-  readonly scatter: number;
-  readonly spread: number;
-  readonly meanTime: number;
-  readonly count: number;
+/** A curve that slows down: a plateau when it all but stops, else two regimes of which the later one counts. */
+function ofSlowing(
+  readings: readonly TimedReading[],
+  usable: readonly TimedReading[],
+  found: Break,
+  warnings: readonly DischargeWarning[],
+  none: (warning: DischargeWarning, model?: DischargeFit['model']) => DischargeFit,
+): DischargeFit {
+  const late = usable.slice(found.at);
+  if (found.ratio >= PLATEAU_RATIO || !found.lateFalls)
+    return none({ kind: 'plateau', from: late[0]?.time ?? 0, voltage: late.at(-1)?.voltage ?? 0 }, 'undecided');
+  return ofTwoRegimes(readings, usable, found, warnings);
 }
 
-function fitLine(readings: readonly TimedReading[], transform: (voltage: number) => number): Line {
-  const count = readings.length;
-  const meanTime = readings.reduce((sum, { time }) => sum + time, 0) / count;
-  const meanY = readings.reduce((sum, { voltage }) => sum + transform(voltage), 0) / count;
-  const spread = readings.reduce((sum, { time }) => sum + (time - meanTime) ** 2, 0);
-  const slope =
-    readings.reduce((sum, { time, voltage }) => sum + (time - meanTime) * (transform(voltage) - meanY), 0) / spread;
-  const intercept = meanY - slope * meanTime;
-  const squares = readings.reduce(
-    (sum, { time, voltage }) => sum + (transform(voltage) - intercept - slope * time) ** 2,
-    0,
-  );
-  return { intercept, slope, scatter: Math.sqrt(squares / (count - 2)), spread, meanTime, count };
+function ofTwoRegimes(
+  readings: readonly TimedReading[],
+  usable: readonly TimedReading[],
+  found: Break,
+  warnings: readonly DischargeWarning[],
+): DischargeFit {
+  const late = usable.slice(found.at);
+  const from = late[0]?.time ?? 0;
+  const warning: DischargeWarning = { kind: 'two-regimes', from, early: found.early, late: found.late };
+  if (late.length < 3)
+    return { model: 'undecided', residuals: readings.map(() => 0), warnings: [...warnings, warning] };
+  const fit = describe(readings, late, fitLine(logPoints(late)), [...warnings, warning]);
+  const residuals = readings.map(({ time }, index) => (time < from ? 0 : (fit.residuals[index] ?? 0)));
+  return { ...fit, model: 'two-regimes', residuals, holdsFrom: from };
+}
+
+/** ln V against time; a reading that is few digits tall weighs less. */
+function logPoints(readings: readonly TimedReading[]) {
+  const noise = readings.map(relativeNoise);
+  const least = Math.min(...noise);
+  return readings.map(({ time, voltage }, index) => ({
+    x: time,
+    y: Math.log(voltage),
+    weight: (least / (noise[index] ?? least)) ** 2,
+  }));
+}
+
+function plainLine(readings: readonly TimedReading[], transform: (voltage: number) => number): Line {
+  return fitLine(readings.map(({ time, voltage }) => ({ x: time, y: transform(voltage), weight: 1 })));
 }
 
 /** Root mean square error in volts that the meter's last digit causes by itself. */
@@ -146,12 +181,10 @@ function describe(
   all: readonly TimedReading[],
   usable: readonly TimedReading[],
   line: Line,
-  warnings: DischargeWarning[],
+  warnings: readonly DischargeWarning[],
 ): DischargeFit {
-  const digitNoise = Math.sqrt(
-    usable.reduce((sum, { voltage, resolution }) => sum + ((resolution ?? 0) / Math.sqrt(12) / voltage) ** 2, 0) /
-      usable.length,
-  );
+  // Against the best reading of the run, whose weight is 1.
+  const digitNoise = Math.min(...usable.map(({ voltage, resolution }) => (resolution ?? 0) / Math.sqrt(12) / voltage));
   const scatter = Math.max(line.scatter, digitNoise);
   const { oneSided, twoSided } = studentT95(line.count - 2);
   const tau = -1 / line.slope;
@@ -160,21 +193,17 @@ function describe(
   const flattest = line.slope + twoSided * slopeStandard;
   const last = Math.max(...usable.map(({ time }) => time));
   const first = Math.min(...usable.map(({ time }) => time));
+  const standardAt = (time: number) => scatter * Math.sqrt(1 / line.weight + (time - line.mean) ** 2 / line.spread);
 
   const timeTo = (voltage: number) => {
     const time = (line.intercept - Math.log(voltage)) / -line.slope;
-    const standard =
-      (scatter / Math.abs(line.slope)) * Math.sqrt(1 / line.count + (time - line.meanTime) ** 2 / line.spread);
+    const standard = standardAt(time) / Math.abs(line.slope);
     return { time, standard, latest: time + oneSided * standard, spans: (time - first) / (last - first) };
   };
   const voltageAt = (time: number) => {
     const center = line.intercept + line.slope * time;
-    const standard = scatter * Math.sqrt(1 / line.count + (time - line.meanTime) ** 2 / line.spread);
-    return {
-      fit: Math.exp(center),
-      low: Math.exp(center - twoSided * standard),
-      high: Math.exp(center + twoSided * standard),
-    };
+    const reach = twoSided * standardAt(time);
+    return { fit: Math.exp(center), low: Math.exp(center - reach), high: Math.exp(center + reach) };
   };
   return {
     model: 'exponential',
@@ -195,22 +224,15 @@ function spanOf(readings: readonly TimedReading[]): number {
   return Math.max(...times) - Math.min(...times);
 }
 
-/** The time at which a reading is higher than the one before by more than the meter could mistake. */
-function firstRise(readings: readonly TimedReading[]): number | undefined {
-  const inOrder = [...readings].sort((a, b) => a.time - b.time);
-  return inOrder.find(({ voltage, resolution }, index) => {
-    const before = inOrder[index - 1];
-    return before !== undefined && voltage > before.voltage + 2 * (resolution ?? 0) + before.voltage * 0.002;
-  })?.time;
-}
-
-function isPlateau(readings: readonly TimedReading[]): boolean {
-  if (readings.length < 4) return false;
-  const inOrder = [...readings].sort((a, b) => a.time - b.time);
-  const localTau = (a: TimedReading | undefined, b: TimedReading | undefined) => {
-    const drop = Math.log((a?.voltage ?? 1) / (b?.voltage ?? 1));
-    const noise = ((a?.resolution ?? 0) + (b?.resolution ?? 0)) / (b?.voltage ?? 1);
-    return ((b?.time ?? 0) - (a?.time ?? 0)) / Math.max(drop, noise, 1e-9);
-  };
-  return localTau(inOrder.at(-2), inOrder.at(-1)) > PLATEAU_RATIO * localTau(inOrder[0], inOrder[1]);
+/** The first reading that is higher than one before it by more than the meter could mistake. */
+function firstRise(inOrder: readonly TimedReading[]): DischargeWarning | undefined {
+  let lowest = Infinity;
+  for (const { time, voltage, resolution } of inOrder) {
+    if (voltage > lowest + 3 * (resolution ?? 0) + lowest * 0.005) {
+      const recovers = lowest < RECOVERS_BELOW * (inOrder[0]?.voltage ?? 0);
+      return { kind: recovers ? 'rebound' : 'rising', at: time };
+    }
+    lowest = Math.min(lowest, voltage);
+  }
+  return undefined;
 }

@@ -14,37 +14,37 @@ export interface HazardBand {
  * NFPA 70E article 360 pattern and IEC 60950-1 (both from memory) with common practice between.
  */
 const BANDS: readonly (HazardBand & {
-  readonly fits: (store: { voltage: number; energy: number; capacitance: number }) => boolean;
+  readonly fits: (store: { voltage: number; energy: number; capacitance: number; touchLimit: number }) => boolean;
 })[] = [
   {
     severity: 'danger',
     title: 'can kill',
     instruction: 'Insulated resistor tool, one hand, face shield. Never short it.',
-    fits: ({ voltage, energy }) => voltage > TOUCH_LIMIT_DC.volts && energy >= 10,
+    fits: ({ voltage, energy, touchLimit }) => voltage > touchLimit && energy >= 10,
   },
   {
     severity: 'danger',
     title: 'injures by shock',
     instruction: 'Use the resistor tool. Never short it: the flash pits the leads and hides an open bleed.',
-    fits: ({ voltage, energy }) => voltage > TOUCH_LIMIT_DC.volts && energy >= 1,
+    fits: ({ voltage, energy, touchLimit }) => voltage > touchLimit && energy >= 1,
   },
   {
     severity: 'danger',
     title: 'painful shock',
     instruction: 'Use the resistor tool; the jerk of the hand does the harm.',
-    fits: ({ voltage, energy }) => voltage > TOUCH_LIMIT_DC.volts && energy >= 0.25,
+    fits: ({ voltage, energy, touchLimit }) => voltage > touchLimit && energy >= 0.25,
   },
   {
     severity: 'warn',
     title: 'shock',
     instruction: 'Discharge it before work; the reflex can hurt.',
-    fits: ({ voltage, capacitance }) => voltage > TOUCH_LIMIT_DC.volts && voltage > es1CapacitorLimit(capacitance),
+    fits: ({ voltage, capacitance, touchLimit }) => voltage > touchLimit && voltage > es1CapacitorLimit(capacitance),
   },
   {
     severity: 'note',
     title: 'small charge at high voltage',
     instruction: 'Discharge it before work.',
-    fits: ({ voltage }) => voltage > TOUCH_LIMIT_DC.volts,
+    fits: ({ voltage, touchLimit }) => voltage > touchLimit,
   },
   {
     severity: 'warn',
@@ -76,8 +76,13 @@ const BANDS: readonly (HazardBand & {
  * The hazard band of a store. Volts (sign ignored), farads, joules; when unsure pass the upper
  * bounds. It never says `ok`: only a second low reading does (see `storeState`).
  */
-export function hazardBand(store: { voltage: number; energy: number; capacitance: number }): HazardBand {
-  const size = { ...store, voltage: Math.abs(store.voltage) };
+export function hazardBand(store: {
+  voltage: number;
+  energy: number;
+  capacitance: number;
+  touchLimit?: number;
+}): HazardBand {
+  const size = { touchLimit: TOUCH_LIMIT_DC.volts, ...store, voltage: Math.abs(store.voltage) };
   const band = BANDS.find(({ fits }) => fits(size)) as (typeof BANDS)[number];
   return { severity: band.severity, title: band.title, instruction: band.instruction };
 }

@@ -1,3 +1,8 @@
+export { bankProblemText, linkVoltages, parseBank, type BankLink, type CapacitorBank } from './capacitorBank';
+export { cautionsFor, type CautionFacts, type UnitCaution } from './cautions';
+export { checkBleedPath, type BleedPathCheck } from './checkBleedPath';
+export { judgeBleedTool, type BleedReason, type BleedTool, type BleedVerdict } from './judgeBleedTool';
+export { bleedThroughLamp, type LampBleed } from './lampBleed';
 export { bleedThrough, largestBleed, suggestBleed, type BleedPlan } from './bleed';
 export { dischargeWarningText } from './dischargeWarningText';
 export {
@@ -13,14 +18,25 @@ export {
   ES1_CAPACITOR_TABLE,
   es1CapacitorLimit,
   METER_LIMIT,
+  METER_RESISTANCE,
   REBOUND_SHARE,
   REBOUND_WAIT_SECONDS,
   RUN_GAP_SECONDS,
   SOLDER_LIMIT,
+  TOUCH_LIMIT_CHOICES,
   TOUCH_LIMIT_DC,
 } from './limits';
-export { mayHold, storeRole, type StoreRole } from './mayHold';
+export {
+  HOLD_SOURCE_NAMES,
+  HOLD_SOURCES,
+  mayHold,
+  STORE_ROLE_NAMES,
+  STORE_ROLES,
+  storeRole,
+  type HoldSource,
+  type StoreRole,
+} from './mayHold';
 export { afterStringShorted, seriesCapacitance, type StringMember } from './seriesString';
 export { storedEnergy } from './storedEnergy';
-export { storeState, upperBound, type StoreReading, type StoreState } from './storeState';
+export { storeState, upperBound, type PowerHistory, type StoreReading, type StoreState } from './storeState';
 export { timeToLimit } from './timeToLimit';

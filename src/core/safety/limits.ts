@@ -3,6 +3,9 @@
 /** Touch limit for DC. Source: IEC 62368-1, ES1 (from memory). */
 export const TOUCH_LIMIT_DC = { volts: 60, cite: 'IEC 62368-1, ES1, from memory' } as const;
 
+/** Touch limits that a person may hold to: the standard's, or the lower one that some shops and schools keep. */
+export const TOUCH_LIMIT_CHOICES = [60, 50] as const;
+
 /** Below this, parts may be desoldered. Source: common practice, no source. */
 export const SOLDER_LIMIT = { volts: 5, cite: 'common practice' } as const;
 
@@ -10,7 +13,7 @@ export const SOLDER_LIMIT = { volts: 5, cite: 'common practice' } as const;
 export const METER_LIMIT = { volts: 1, cite: 'common practice' } as const;
 
 /** Wait before the second reading that looks for dielectric-absorption rebound. Common practice, no source. */
-export const REBOUND_WAIT_SECONDS = 60;
+export const REBOUND_WAIT_SECONDS = 300;
 
 /** A pause longer than this between readings by the clock begins a new discharge. Common practice, no source. */
 export const RUN_GAP_SECONDS = 2 * 3600;
@@ -45,3 +48,6 @@ export function es1CapacitorLimit(capacitance: number): number {
     TOUCH_LIMIT_DC.volts
   );
 }
+
+/** Input resistance of a usual multimeter on its voltage ranges, in ohms: it bleeds too. Common practice, no source. */
+export const METER_RESISTANCE = 10e6;

@@ -1,5 +1,26 @@
 /** What a store does in the circuit. */
-export type StoreRole = 'bulk' | 'filter' | 'other';
+export const STORE_ROLES = {
+  bulk: { label: 'mains reservoir', short: 'bulk' },
+  filter: { label: 'X or Y filter', short: 'filter' },
+  output: { label: 'output bank', short: 'output' },
+  boosted: { label: 'boosted or pulse store', short: 'pulse store' },
+  battery: { label: 'battery', short: 'battery' },
+  other: { label: 'other', short: 'store' },
+} as const;
+export type StoreRole = keyof typeof STORE_ROLES;
+export const STORE_ROLE_NAMES = Object.keys(STORE_ROLES) as StoreRole[];
+
+/** Where the voltage of a store comes from, as a person may choose it. */
+export const HOLD_SOURCES = {
+  auto: 'by what it is',
+  'rectified-mains': 'rectified mains',
+  'corrected-rail': 'corrected rail, about 400 V',
+  doubler: 'half of a mains doubler',
+  charger: 'the unit’s own output',
+  user: 'a figure of my own',
+} as const;
+export type HoldSource = keyof typeof HOLD_SOURCES;
+export const HOLD_SOURCE_NAMES = Object.keys(HOLD_SOURCES) as HoldSource[];
 
 /** A rectified-mains reservoir is rated at least this. Common practice, no source. */
 const BULK_RATED_FROM = 160;
@@ -12,33 +33,61 @@ const WORST_MAINS = 375;
 export function storeRole({ name, ratedVoltage }: { name: string; ratedVoltage?: number | undefined }): StoreRole {
   if (/^C[XY]/i.test(name)) return 'filter';
   if (/^VBUS$|BULK/i.test(name)) return 'bulk';
+  if (/^BAT|^BT\d/i.test(name)) return 'battery';
   return ratedVoltage !== undefined && ratedVoltage >= BULK_RATED_FROM ? 'bulk' : 'other';
 }
 
 /**
  * The highest voltage a store may hold before anyone measured it, with the reason. Stores on the
  * mains side hold the peak of the plate's highest input, or the rail of a power-factor corrector
- * where the power suggests one; others hold at most what they are rated for.
+ * where the power suggests one; others hold at most what they are rated for. A person may name the
+ * source, or a figure of their own.
  * @param of volts and watts; what is unknown is left out and taken on the safe side
  */
 export function mayHold(of: {
   role: StoreRole;
+  source?: HoldSource | undefined;
+  userVoltage?: number | undefined;
   ratedVoltage?: number | undefined;
   highestBulkVoltage?: number | undefined;
+  highestOutput?: number | undefined;
   ratedPower?: number | undefined;
   input?: 'ac' | 'dc' | undefined;
 }): { volts: number; why: string } {
-  if (of.role === 'other')
+  const mains = of.highestBulkVoltage ?? Math.max(WORST_MAINS, of.ratedVoltage ?? 0);
+  const mainsWhy =
+    of.highestBulkVoltage === undefined
+      ? 'plate not read, so the worst mains or its rating'
+      : of.input === 'dc'
+        ? 'the plate’s highest input'
+        : 'peak of the plate’s highest input plus 10 %';
+  switch (of.source ?? 'auto') {
+    case 'user':
+      if (of.userVoltage !== undefined) return { volts: of.userVoltage, why: 'your figure' };
+      break;
+    case 'rectified-mains':
+      return { volts: mains, why: mainsWhy };
+    case 'corrected-rail':
+      return { volts: Math.max(CORRECTED_RAIL.volts, mains), why: 'the rail behind a power-factor corrector' };
+    case 'doubler':
+      return { volts: mains / 2, why: 'half of the doubled mains, at the highest input' };
+    case 'charger':
+      if (of.highestOutput !== undefined) return { volts: of.highestOutput, why: 'the plate’s highest output' };
+      break;
+    case 'auto':
+      break;
+  }
+  if (of.role === 'output' || of.role === 'battery') {
+    const known = of.ratedVoltage ?? of.highestOutput;
+    if (known !== undefined)
+      return { volts: known, why: of.ratedVoltage === undefined ? 'the plate’s highest output' : 'its rated voltage' };
+  }
+  if (of.role !== 'bulk' && of.role !== 'filter')
     return of.ratedVoltage === undefined
       ? { volts: WORST_MAINS, why: 'nothing is known of it, so as on the mains side' }
       : { volts: of.ratedVoltage, why: 'its rated voltage' };
-  if (of.highestBulkVoltage === undefined)
-    return {
-      volts: Math.max(WORST_MAINS, of.ratedVoltage ?? 0),
-      why: 'plate not read, so the worst mains or its rating',
-    };
   const corrected = of.role === 'bulk' && of.input !== 'dc' && (of.ratedPower ?? 0) >= CORRECTED_RAIL.fromWatts;
-  return corrected && CORRECTED_RAIL.volts > of.highestBulkVoltage
+  return of.highestBulkVoltage !== undefined && corrected && CORRECTED_RAIL.volts > of.highestBulkVoltage
     ? { volts: CORRECTED_RAIL.volts, why: 'a corrected rail is likely at this power' }
-    : { volts: of.highestBulkVoltage, why: 'peak of the plate’s highest input plus 10 %' };
+    : { volts: mains, why: mainsWhy };
 }

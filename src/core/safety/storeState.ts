@@ -10,6 +10,8 @@ export interface StoreReading {
 
 export type StoreState =
   | { readonly kind: 'never-measured' }
+  /** Power was applied after the last reading, so that it says nothing any more; `on` while it still is. */
+  | { readonly kind: 'powered-since'; readonly last?: StoreReading; readonly at: number; readonly on: boolean }
   | { readonly kind: 'live'; readonly last: StoreReading; readonly upper: number }
   | {
       readonly kind: 'measured-dead';
@@ -18,21 +20,40 @@ export type StoreState =
       readonly reboundChecked: boolean;
     };
 
+/** When power was last applied to a unit and taken away again, in milliseconds since 1970. */
+export interface PowerHistory {
+  readonly appliedAt?: number | undefined;
+  readonly removedAt?: number | undefined;
+}
+
 /**
  * Whether a person's own readings show a store under the touch limit. The last reading with its
- * meter uncertainty added must lie under 60 V; a rebound counts as looked for when two readings at
- * least a minute apart both lie under 1 V. Predictions never enter.
+ * meter uncertainty added must lie under it, and no power may have been applied since; a rebound
+ * counts as looked for when two readings at least five minutes apart both lie under 1 V. Predictions
+ * never enter.
  * @param readings in any order; the latest by time counts
  */
-export function storeState(readings: readonly StoreReading[]): StoreState {
+export function storeState(
+  readings: readonly StoreReading[],
+  { touchLimit = TOUCH_LIMIT_DC.volts, power = {} }: { touchLimit?: number; power?: PowerHistory } = {},
+): StoreState {
   const inOrder = [...readings].sort((a, b) => a.takenAt - b.takenAt);
   const last = inOrder.at(-1);
+  const { appliedAt, removedAt } = power;
+  if (appliedAt !== undefined) {
+    const on = removedAt === undefined || removedAt < appliedAt;
+    // A reading in the very moment that power goes says nothing of what is left.
+    const since = removedAt !== undefined && !on ? removedAt : appliedAt;
+    if (on || !last || last.takenAt < since)
+      return { kind: 'powered-since', at: appliedAt, on, ...(last ? { last } : {}) };
+  }
   if (!last) return { kind: 'never-measured' };
   const upper = upperBound(last);
-  if (upper >= TOUCH_LIMIT_DC.volts) return { kind: 'live', last, upper };
+  if (upper >= touchLimit) return { kind: 'live', last, upper };
+  const counting = inOrder.filter(({ takenAt }) => takenAt >= (appliedAt ?? -Infinity));
   const reboundChecked =
     upper <= METER_LIMIT.volts &&
-    inOrder.some(
+    counting.some(
       (reading) =>
         upperBound(reading) <= METER_LIMIT.volts && last.takenAt - reading.takenAt >= REBOUND_WAIT_SECONDS * 1000,
     );

@@ -1,0 +1,98 @@
+import fc from 'fast-check';
+import { SYMPTOM_NAMES, UNIT_KIND_NAMES, kindFromDescription, mayTakeApart } from '../unit';
+import { advise, FACTORS, OPTIONS, USUAL_WEIGHTS, type UnitFacts } from '.';
+
+const brick: UnitFacts = {
+  right: { may: true, why: '' },
+  symptom: 'dead',
+  kind: 'desk-brick',
+  ratedPower: 90,
+  hazards: [],
+  likeDonors: { parts: 0, donors: 0 },
+  needs: [],
+};
+
+// Judged by eye as a careful hand would. Common practice, no source.
+test.each`
+  why                               | more                                                                        | best
+  ${'dead and plain'}               | ${{}}                                                                       | ${'harvest'}
+  ${'it works'}                     | ${{ symptom: 'works' }}                                                     | ${'leave'}
+  ${'intermittent when warm'}       | ${{ symptom: 'warm-intermittent', kind: 'plug-top', ratedPower: 10 }}       | ${'repair'}
+  ${'not cleared'}                  | ${{ right: { may: false, why: 'borrowed' } }}                               | ${'study'}
+  ${'not cleared, though it works'} | ${{ right: { may: false, why: 'borrowed' }, symptom: 'works' }}             | ${'study'}
+  ${'builds wait for its parts'}    | ${{ symptom: 'rail-low', needs: ['switch', 'rectifier'], ratedPower: 200 }} | ${'harvest'}
+  ${'like donors gave a lot'}       | ${{ symptom: 'fuse-blown', likeDonors: { parts: 14, donors: 3 } }}          | ${'harvest'}
+`('$why: $best', ({ more, best }) => {
+  expect(advise({ ...brick, ...more }).best).toBe(best);
+});
+
+test('what is excluded stands last, with the reason', () => {
+  const { options } = advise({ ...brick, right: { may: false, why: 'It is lent.' } });
+  expect(options.map(({ excluded }) => excluded)).toEqual([undefined, 'It is lent.', 'It is lent.', 'It is lent.']);
+});
+
+const facts = fc.record({
+  right: fc.record({ may: fc.boolean(), why: fc.constant('because') }),
+  symptom: fc.constantFrom(...SYMPTOM_NAMES, '' as const),
+  kind: fc.constantFrom(...UNIT_KIND_NAMES),
+  ratedPower: fc.integer({ min: 1, max: 2000 }),
+  hazards: fc.array(fc.record({ name: fc.constant('a battery'), grave: fc.boolean() }), { maxLength: 4 }),
+  likeDonors: fc.record({ parts: fc.integer({ min: 0, max: 30 }), donors: fc.integer({ min: 0, max: 9 }) }),
+  needs: fc.array(fc.constant('switch'), { maxLength: 5 }),
+});
+const weights = fc.record(
+  Object.fromEntries(FACTORS.map((factor) => [factor, fc.integer({ min: 0, max: 5 })])) as Record<
+    (typeof FACTORS)[number],
+    fc.Arbitrary<number>
+  >,
+);
+
+test('every option is scored between 0 and 1, with a reason for each factor', () => {
+  fc.assert(
+    fc.property(facts, weights, (unit, own) => {
+      const { options, best } = advise(unit, own);
+      expect(options.map(({ option }) => option).sort()).toEqual([...OPTIONS].sort());
+      for (const { score, reasons } of options) {
+        expect(score).toBeGreaterThanOrEqual(0);
+        expect(score).toBeLessThanOrEqual(1);
+        expect(reasons.map(({ factor }) => factor)).toEqual([...FACTORS]);
+        for (const { text } of reasons) expect(text).not.toMatch(/NaN|undefined/);
+      }
+      if (!unit.right.may) expect(best).toBe('study');
+    }),
+    { seed: 3, numRuns: 500 },
+  );
+});
+
+test('a factor that counts for nothing changes nothing', () => {
+  const without = { ...USUAL_WEIGHTS, needs: 0 };
+  const order = (needs: string[]) => advise({ ...brick, needs }, without).options.map(({ option }) => option);
+  expect(order([])).toEqual(order(['a', 'b', 'c']));
+});
+
+test.each`
+  origin          | clearance        | may
+  ${'bought'}     | ${''}            | ${true}
+  ${'found'}      | ${''}            | ${true}
+  ${''}           | ${''}            | ${true}
+  ${'borrowed'}   | ${''}            | ${false}
+  ${'work-scrap'} | ${''}            | ${false}
+  ${'work-scrap'} | ${'cleared'}     | ${true}
+  ${'bought'}     | ${'not-cleared'} | ${false}
+`('$origin, $clearance: may be taken apart $may', ({ origin, clearance, may }) => {
+  expect(mayTakeApart({ origin, clearance }).may).toBe(may);
+});
+
+test.each`
+  words                     | kind
+  ${'plug-top charger'}     | ${'plug-top'}
+  ${'notebook brick'}       | ${'desk-brick'}
+  ${'oven control board'}   | ${'appliance-board'}
+  ${'scooter charger'}      | ${'battery-charger'}
+  ${'LED driver'}           | ${'lamp-driver'}
+  ${'microwave inverter'}   | ${'pulse-unit'}
+  ${'console inner supply'} | ${'internal'}
+  ${'thing'}                | ${undefined}
+`('“$words” suggests $kind', ({ words, kind }) => {
+  expect(kindFromDescription(words)).toBe(kind);
+});

@@ -1,0 +1,13 @@
+export {
+  advise,
+  FACTOR_LABEL,
+  FACTORS,
+  OPTION_LABEL,
+  OPTIONS,
+  USUAL_WEIGHTS,
+  type Advice,
+  type Factor,
+  type Option,
+  type UnitFacts,
+  type Weights,
+} from './advise';

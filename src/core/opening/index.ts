@@ -1,0 +1,15 @@
+export {
+  DAMAGE_NAMES,
+  DAMAGES,
+  likeness,
+  METHODS,
+  SEAM_NAMES,
+  seamRecords,
+  SEAMS,
+  type DamageName,
+  type MethodName,
+  type OpeningStep,
+  type SeamName,
+  type SeamRecord,
+  type UnitLikeness,
+} from './opening';

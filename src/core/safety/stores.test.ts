@@ -1,0 +1,172 @@
+import {
+  bankProblemText,
+  bleedThroughLamp,
+  cautionsFor,
+  judgeBleedTool,
+  linkVoltages,
+  mayHold,
+  parseBank,
+  storeState,
+  type CautionFacts,
+} from '.';
+
+const near = (value: number, expected: number, share = 0.005) =>
+  expect(Math.abs(value / expected - 1)).toBeLessThan(share);
+
+describe('banks of capacitors', () => {
+  // Parallel adds, series by reciprocals, worked by hand.
+  test.each`
+    text                               | uF      | links | rated
+    ${'82u'}                           | ${82}   | ${1}  | ${undefined}
+    ${'150u 450V'}                     | ${150}  | ${1}  | ${450}
+    ${'2 x 470u 200V series'}          | ${235}  | ${2}  | ${400}
+    ${'2x470u in series'}              | ${235}  | ${2}  | ${undefined}
+    ${'3 x 100u 400V'}                 | ${300}  | ${1}  | ${400}
+    ${'3 x 100u parallel'}             | ${300}  | ${1}  | ${undefined}
+    ${'470u + 330u'}                   | ${800}  | ${1}  | ${undefined}
+    ${'1000u 16V + 470u 10V'}          | ${1470} | ${1}  | ${10}
+    ${'100u in series with 150u'}      | ${60}   | ${2}  | ${undefined}
+    ${'2 x 100u series with 2 x 100u'} | ${100}  | ${2}  | ${undefined}
+  `('$text is $uF µF in $links links', ({ text, uF, links, rated }) => {
+    const read = parseBank(text);
+    if (!read.ok) throw new Error(bankProblemText(read.problem));
+    near(read.bank.capacitance * 1e6, uF);
+    expect(read.bank.links).toHaveLength(links);
+    expect(read.bank.ratedVoltage).toBe(rated);
+  });
+
+  test.each`
+    text           | says
+    ${''}          | ${/above zero is expected/}
+    ${'big'}       | ${/“big” is not a capacitance/}
+    ${'0u'}        | ${/“0u” is not a capacitance above zero/}
+    ${'470u + x'}  | ${/“x” is not/}
+    ${'500 x 10u'} | ${/500 capacitors/}
+  `('“$text” is refused by name', ({ text, says }) => {
+    const read = parseBank(text);
+    expect(read.ok ? '' : bankProblemText(read.problem)).toMatch(says);
+  });
+
+  test('a series string shares by the reciprocal of its capacitances', () => {
+    const read = parseBank('100u in series with 150u');
+    const links = read.ok ? read.bank.links : [];
+    const shares = linkVoltages(links, 400);
+    // F1-5: 240 V and 160 V of 400 V.
+    near(shares[0]?.nominal ?? 0, 240);
+    near(shares[1]?.nominal ?? 0, 160);
+    // 80 µF against 180 µF: 400 · 180 / 260.
+    near(shares[0]?.worst ?? 0, 276.9);
+  });
+});
+
+describe('a resistor as the bleeder', () => {
+  test.each`
+    start  | uF     | ohm     | watts   | build          | verdict   | first
+    ${325} | ${150} | ${2200} | ${5}    | ${'wirewound'} | ${'good'} | ${'first-power'}
+    ${325} | ${150} | ${2200} | ${3}    | ${'wirewound'} | ${'poor'} | ${'first-power'}
+    ${325} | ${150} | ${2200} | ${0.25} | ${'film'}      | ${'poor'} | ${'first-power'}
+    ${325} | ${150} | ${1e6}  | ${0.25} | ${'film'}      | ${'poor'} | ${'too-slow'}
+    ${325} | ${150} | ${1e5}  | ${3}    | ${'wirewound'} | ${'slow'} | ${'too-slow'}
+    ${400} | ${470} | ${1000} | ${10}   | ${'wirewound'} | ${'poor'} | ${'first-power'}
+    ${700} | ${1}   | ${1e5}  | ${5}    | ${'wirewound'} | ${'poor'} | ${'voltage'}
+    ${48}  | ${100} | ${1000} | ${3}    | ${'film'}      | ${'good'} | ${'first-power'}
+  `('$ohm Ω $watts W $build at $start V on $uF µF is $verdict', ({ start, uF, ohm, watts, build, verdict, first }) => {
+    const judged = judgeBleedTool({ start, capacitance: uF * 1e-6 }, { resistance: ohm, power: watts, build });
+    expect(judged.verdict).toBe(verdict);
+    expect(judged.reasons[0]?.kind).toBe(first);
+    expect(judged.better === undefined).toBe(verdict === 'good');
+  });
+});
+
+test('a 60 W 230 V lamp: cold resistance and first current of F1-8, dark long before it is empty', () => {
+  const bleed = bleedThroughLamp({
+    start: 325,
+    capacitance: 150e-6,
+    lamp: { ratedVoltage: 230, ratedPower: 60 },
+    touchLimit: 60,
+    solderLimit: 5,
+  });
+  near(bleed.hot, 882);
+  near(bleed.cold, 67.8);
+  near(bleed.firstCurrent, 4.8, 0.01);
+  expect(bleed.lamps).toBe(1);
+  expect(bleed.darkBelow).toBeGreaterThan(40);
+  // Between the times through the hot and through the cold resistance alone: 0.224 s and 0.017 s.
+  expect(bleed.timeToTouch).toBeGreaterThan(0.017);
+  expect(bleed.timeToTouch).toBeLessThan(0.224);
+  expect(bleed.timeToSolder).toBeGreaterThan(bleed.timeToTouch);
+});
+
+test('above the peak of one lamp two stand in series', () => {
+  const at = (start: number) =>
+    bleedThroughLamp({
+      start,
+      capacitance: 1e-4,
+      lamp: { ratedVoltage: 230, ratedPower: 60 },
+      touchLimit: 60,
+      solderLimit: 5,
+    });
+  expect([325, 326, 400, 700].map((start) => at(start).lamps)).toEqual([1, 2, 2, 3]);
+});
+
+test.each`
+  role         | source              | user         | volts  | why
+  ${'bulk'}    | ${'auto'}           | ${undefined} | ${373} | ${'peak of the plate’s highest input plus 10 %'}
+  ${'bulk'}    | ${'corrected-rail'} | ${undefined} | ${400} | ${'the rail behind a power-factor corrector'}
+  ${'bulk'}    | ${'doubler'}        | ${undefined} | ${187} | ${'half of the doubled mains, at the highest input'}
+  ${'output'}  | ${'charger'}        | ${undefined} | ${42}  | ${'the plate’s highest output'}
+  ${'boosted'} | ${'user'}           | ${620}       | ${620} | ${'your figure'}
+  ${'battery'} | ${'auto'}           | ${undefined} | ${42}  | ${'the plate’s highest output'}
+`('$role by $source may hold $volts V', ({ role, source, user, volts, why }) => {
+  const hold = mayHold({ role, source, userVoltage: user, highestBulkVoltage: 373, highestOutput: 42, input: 'ac' });
+  near(hold.volts, volts, 0.01);
+  expect(hold.why).toBe(why);
+});
+
+describe('power applied after a reading', () => {
+  const reading = { voltage: 0.4, resolution: 0.01, takenAt: 1_000_000 };
+  test.each`
+    power                                             | kind               | why
+    ${{}}                                             | ${'measured-dead'} | ${'never powered'}
+    ${{ appliedAt: 900_000, removedAt: 950_000 }}     | ${'measured-dead'} | ${'powered before it was read'}
+    ${{ appliedAt: 1_100_000 }}                       | ${'powered-since'} | ${'still on'}
+    ${{ appliedAt: 1_100_000, removedAt: 1_200_000 }} | ${'powered-since'} | ${'read before it was powered'}
+    ${{ appliedAt: 900_000, removedAt: 800_000 }}     | ${'powered-since'} | ${'on since before the reading'}
+  `('$power: $kind ($why)', ({ power, kind }) => {
+    expect(storeState([reading], { power }).kind).toBe(kind);
+  });
+
+  test('the lower limit of a careful shop', () => {
+    const at55 = { voltage: 55, resolution: 0.1, takenAt: 0 };
+    expect(storeState([at55]).kind).toBe('measured-dead');
+    expect(storeState([at55], { touchLimit: 50 }).kind).toBe('live');
+  });
+});
+
+describe('cautions stand only where they apply', () => {
+  const plain: CautionFacts = {
+    kind: 'desk-brick',
+    description: 'notebook brick',
+    fedFromMains: true,
+    stores: [{ role: 'bulk', mayHold: 373, links: 1 }],
+    parts: [],
+    opening: [],
+  };
+  test.each`
+    more                                                                  | names                                              | why
+    ${{}}                                                                 | ${['mains capacitors']}                            | ${'a plain brick'}
+    ${{ kind: 'dc-module', fedFromMains: false, stores: [] }}             | ${[]}                                              | ${'nothing of the mains'}
+    ${{ kind: 'pulse-unit' }}                                             | ${['a pulse store', 'mains capacitors']}           | ${'a flash'}
+    ${{ stores: [{ role: 'battery', mayHold: 42, links: 1 }] }}           | ${['a battery', 'mains capacitors']}               | ${'a pack'}
+    ${{ kind: 'lamp-driver', description: 'energy-saving lamp' }}         | ${['a lamp with mercury', 'mains capacitors']}     | ${'a tube'}
+    ${{ kind: 'lamp-driver', description: 'LED driver' }}                 | ${['mains capacitors']}                            | ${'no tube'}
+    ${{ opening: ['potted'] }}                                            | ${['potting', 'mains capacitors']}                 | ${'potted'}
+    ${{ stores: [{ role: 'bulk', mayHold: 373, links: 2 }] }}             | ${['mains capacitors', 'a series stack']}          | ${'two in series'}
+    ${{ year: 2004 }}                                                     | ${['mains capacitors', 'brittle plastic']}         | ${'old plastic'}
+    ${{ year: 1984, kind: 'appliance-board', description: 'oven board' }} | ${['an asbestos-like washer', 'mains capacitors']} | ${'an old oven'}
+    ${{ year: 1990, kind: 'other', parts: ['to-3'] }}                     | ${['a beryllia washer', 'mains capacitors']}       | ${'an old power stage'}
+    ${{ kind: 'internal' }}                                               | ${['mains capacitors', 'sharp edges']}             | ${'a sheet-metal case'}
+  `('$why: $names', ({ more, names }) => {
+    expect(cautionsFor({ ...plain, ...more }).map(({ name }) => name)).toEqual(names);
+  });
+});

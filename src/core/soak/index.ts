@@ -1,0 +1,1 @@
+export { judgeSoak, type SoakJudgement, type SoakRow } from './judgeSoak';

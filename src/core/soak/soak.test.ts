@@ -1,0 +1,44 @@
+import { judgeSoak, type SoakRow } from '.';
+
+/** A case that warms toward `end` with a time constant of 15 minutes, read every `step` seconds. */
+const warming = (end: number, minutes: number, step = 120): SoakRow[] =>
+  Array.from({ length: Math.floor((minutes * 60) / step) + 1 }, (_, index) => ({
+    time: index * step,
+    celsius: end - (end - 20) * Math.exp(-(index * step) / 900),
+  }));
+const says = (rows: readonly SoakRow[], of = {}) =>
+  judgeSoak(rows, of)
+    .findings.map(({ text }) => text.replace(/\u00a0/g, ' '))
+    .join(' ');
+
+test.each`
+  why                          | rows                                                                                  | says
+  ${'long enough'}             | ${warming(55, 90)}                                                                    | ${/Steady at 55 °C, 35 K above the room/}
+  ${'half way'}                | ${warming(55, 20)}                                                                    | ${/Still rising by .* ends near 55 °C/}
+  ${'hardly begun'}            | ${warming(55, 6)}                                                                     | ${/Still rising .* too early/}
+  ${'hot'}                     | ${warming(95, 60)}                                                                    | ${/too hot to hold/}
+  ${'switched off'}            | ${[{ time: 0, celsius: 60 }, { time: 300, celsius: 50 }, { time: 600, celsius: 42 }]} | ${/Cooling/}
+  ${'two temperatures'}        | ${warming(55, 2)}                                                                     | ${/Three temperatures/}
+  ${'held'}                    | ${[{ time: 0, volts: 12.1, load: 1 }, { time: 600, volts: 12.0, load: 1 }]}           | ${/output held/}
+  ${'dips'}                    | ${[{ time: 0, volts: 12.1, load: 1 }, { time: 900, volts: 11.3, load: 1 }]}           | ${/dips by 7 % after 15 min .* drying capacitors/}
+  ${'goes off'}                | ${[{ time: 0, volts: 19, load: 2 }, { time: 660, volts: 0.2, load: 2 }]}              | ${/went off after 11 min/}
+  ${'more load, less voltage'} | ${[{ time: 0, volts: 12.1, load: 1 }, { time: 60, volts: 11.6, load: 3 }]}            | ${/output held/}
+  ${'losses grow'}             | ${[{ time: 0, watts: 20, load: 1 }, { time: 900, watts: 25, load: 1 }]}               | ${/rose from 20 W to 25 W/}
+  ${'efficiency'}              | ${[{ time: 0, watts: 30, volts: 12, load: 2.2 }]}                                     | ${/88.0 % efficiency measured/}
+  ${'beyond belief'}           | ${[{ time: 0, watts: 24, volts: 12, load: 2 }]}                                       | ${/100.0 % efficiency cannot be/}
+`('$why', ({ rows, says: expected }) => {
+  expect(says(rows)).toMatch(expected);
+});
+
+test('efficiency is held against what the mark promises', () => {
+  const rows = [{ time: 0, watts: 30, volts: 12, load: 2 }];
+  expect(says(rows, { leastEfficiency: 0.88 })).toMatch(/80.0 % measured, 88.0 % or more expected/);
+  expect(judgeSoak(rows).efficiency).toBeCloseTo(0.8, 6);
+});
+
+test('where a warming curve will end is told from its bend', () => {
+  const { warming: fit } = judgeSoak(warming(60, 25));
+  expect(fit?.end).toBeCloseTo(60, 0);
+  expect(fit?.timeConstant).toBeGreaterThan(800);
+  expect(fit?.timeConstant).toBeLessThan(1000);
+});
