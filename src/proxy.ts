@@ -6,6 +6,7 @@ export function proxy(request: NextRequest) {
   const refusal = guardRequest({
     host: request.headers.get('host'),
     contentLength: request.headers.get('content-length'),
+    path: request.nextUrl.pathname,
     allowedHosts: process.env.ZORVEK_ALLOWED_HOSTS,
   });
   if (refusal)

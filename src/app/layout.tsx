@@ -2,6 +2,8 @@ import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { undoAction } from '../features/donor/actions';
+import { MeterRoot } from '../features/shop/components/MeterRoot';
+import { meterLabel } from '../features/shop/views';
 import { Notices } from '../ui/feedback/Notices';
 import { Rail } from '../ui/frame/Rail';
 import { SchemeToggle, type Scheme } from '../ui/frame/SchemeToggle';
@@ -23,6 +25,7 @@ const AREAS = [
   { href: '/builds', label: 'Builds' },
   { href: '/sums', label: 'Sums' },
   { href: '/guide', label: 'Guide' },
+  { href: '/settings', label: 'Settings' },
 ];
 const AREA_KEYS = [
   { key: 'b', label: 'Bench', href: '/' },
@@ -35,6 +38,7 @@ const AREA_KEYS = [
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const scheme = schemeOf((await cookies()).get('scheme')?.value);
   const nonce = (await headers()).get('x-nonce') ?? '';
+  const meter = await meterLabel().catch(() => '');
   return (
     <html lang="en" data-scheme={scheme}>
       <body>
@@ -46,7 +50,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             </a>
             <div className="frame">
               <Rail name="Zorvek" items={AREAS} foot={<SchemeToggle initial={scheme} />} />
-              {children}
+              <MeterRoot address={meter}>{children}</MeterRoot>
             </div>
             <Shortcuts keys={AREA_KEYS} />
           </Notices>

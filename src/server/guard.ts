@@ -1,5 +1,7 @@
-/** Largest request body in bytes. */
+/** Largest request body in bytes; a photo may be larger. */
 export const BODY_LIMIT = 1024 * 1024;
+const PHOTO_BODY_LIMIT = 30 * 1024 * 1024;
+const PHOTO_PATH = /^\/donors\/[^/]+\/photos\/upload$/;
 
 const LOCAL_NAMES = ['127.0.0.1', 'localhost', '[::1]'];
 
@@ -11,6 +13,7 @@ const LOCAL_NAMES = ['127.0.0.1', 'localhost', '[::1]'];
 export function guardRequest(of: {
   host: string | null;
   contentLength: string | null;
+  path?: string;
   allowedHosts: string | undefined;
 }): { status: number; text: string } | undefined {
   const name = (of.host ?? '').replace(/:\d+$/, '').toLowerCase();
@@ -23,10 +26,11 @@ export function guardRequest(of: {
       status: 421,
       text: `Zorvek does not answer for “${name}”. Open it by 127.0.0.1, or name the host in ZORVEK_ALLOWED_HOSTS.`,
     };
-  if (Number(of.contentLength ?? 0) > BODY_LIMIT)
+  const limit = PHOTO_PATH.test(of.path ?? '') ? PHOTO_BODY_LIMIT : BODY_LIMIT;
+  if (Number(of.contentLength ?? 0) > limit)
     return {
       status: 413,
-      text: `That is more than ${BODY_LIMIT / 1024 / 1024} MB at once. Send it in smaller pieces.`,
+      text: `That is more than ${limit / 1024 / 1024} MB at once. Send it in smaller pieces.`,
     };
   return undefined;
 }

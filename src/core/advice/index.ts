@@ -11,3 +11,4 @@ export {
   type UnitFacts,
   type Weights,
 } from './advise';
+export { likeDonors, type PastHarvest } from './likeDonors';

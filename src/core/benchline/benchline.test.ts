@@ -57,6 +57,15 @@ describe('what a line means', () => {
     ${'d3 zener vz 5.1V datasheet'}                | ${{ kind: 'part', partKind: 'diode', subtype: 'zener', ratings: [{ name: 'vz', value: 5.1, source: 'datasheet' }] }}
     ${'note glue under T1'}                        | ${{ kind: 'note', text: 'glue under T1', question: false }}
     ${'ask what is U4'}                            | ${{ kind: 'note', text: 'what is U4', question: true }}
+    ${'c3 dated 1948'}                             | ${{ kind: 'part', ref: 'C3', partKind: 'capacitor', dateCode: '1948' }}
+    ${'u1 ic sop-8 marked XK 22 dated n5'}         | ${{ kind: 'part', ref: 'U1', marking: 'XK 22', dateCode: 'N5' }}
+    ${'store c1 2 x 470u 200V series bleed 150k'}  | ${{ kind: 'store', name: 'C1', bank: '2 x 470u 200V series', ratedVoltage: 400, bleed: 150e3 }}
+    ${'store bat1 battery 36V'}                    | ${{ kind: 'store', name: 'BAT1', role: 'battery', capacitance: 0, ratedVoltage: 36 }}
+    ${'store c9 output 2200u 16V'}                 | ${{ kind: 'store', name: 'C9', role: 'output', ratedVoltage: 16 }}
+    ${'power on'}                                  | ${{ kind: 'power', applied: true }}
+    ${'power off'}                                 | ${{ kind: 'power', applied: false }}
+    ${'soak 42W 51C 19.1V 2A @ 12min fan starts'}  | ${{ kind: 'soak', watts: 42, celsius: 51, volts: 19.1, load: 2, elapsed: 720, remark: 'fan starts' }}
+    ${'soak whine stops'}                          | ${{ kind: 'soak', remark: 'whine stops' }}
     ${'store vcc 22u'}                             | ${{ kind: 'store', name: 'VCC', capacitance: 22e-6 }}
     ${'vbus -12V @ 0s'}                            | ${{ kind: 'reading', store: 'VBUS', voltage: { value: -12 }, elapsed: 0 }}
     ${'vbus 1.2kV@2min'}                           | ${{ kind: 'reading', store: 'VBUS', voltage: { value: 1200 }, elapsed: 120 }}
@@ -85,6 +94,10 @@ describe('what a line means', () => {
     ${'vbus high @ 4s'}      | ${'value-unreadable'} | ${'“high”'}
     ${'vbus 12V @ soon'}     | ${'negative-time'}    | ${'“soon”'}
     ${'store c9'}            | ${'value-unreadable'} | ${'c9'}
+    ${'power up'}            | ${'value-unreadable'} | ${'up'}
+    ${'soak'}                | ${'nothing-said'}     | ${'soak'}
+    ${'soak 40W @ later'}    | ${'negative-time'}    | ${'later'}
+    ${'c3 dated'}            | ${'value-unreadable'} | ${'dated'}
     ${'store c9 82u bleed'}  | ${'value-unreadable'} | ${'bleed'}
     ${'q1 marked'}           | ${'value-unreadable'} | ${'marked'}
   `('“$line” is refused: $problem', ({ line, problem, names }) => {

@@ -17,7 +17,7 @@ export function complete(line: string, context: BenchContext): string {
 }
 
 function openings({ parts, stores }: BenchContext): string[] {
-  return [...stores, ...parts.map(({ ref }) => ref), 'store', 'note'];
+  return [...stores, ...parts.map(({ ref }) => ref), 'store', 'soak', 'power', 'note'];
 }
 
 function followers(words: readonly string[], context: BenchContext): string[] {
@@ -25,7 +25,8 @@ function followers(words: readonly string[], context: BenchContext): string[] {
   const test = kind && kindRule(kind).test;
   if (words.some((word) => /^(measures|measured|reads)$/i.test(word)) && test)
     return [...TESTS[test].fields.flatMap(({ words: names }) => names), 'in-circuit', ...OPEN_WORDS];
-  if (words[0]?.toLowerCase() === 'store') return ['bleed'];
+  if (words[0]?.toLowerCase() === 'store') return ['bleed', 'series', 'battery', 'output', 'pulse'];
+  if (words[0]?.toLowerCase() === 'power') return ['on', 'off'];
   const ratings = kind ? kindRule(kind).ratings.flatMap((name) => RATINGS[name].words) : [];
   return [
     'marked',
@@ -34,6 +35,7 @@ function followers(words: readonly string[], context: BenchContext): string[] {
     ...PACKAGES.map(({ name }) => name),
     ...Object.keys(SUBTYPES),
     ...DAMAGE_WORDS,
+    'dated',
     'datasheet',
     'typical',
     'guessed',

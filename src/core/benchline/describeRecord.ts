@@ -15,6 +15,7 @@ export function describeRecord(record: BenchRecord): string {
         ...(record.package ? [/^[A-Z0-9]/.test(record.package) ? `in ${record.package}` : record.package] : []),
         ...ratingWords(record.ratings),
         ...(record.marking ? [`marked ${record.marking}`] : []),
+        ...(record.dateCode ? [`dated ${record.dateCode}`] : []),
         ...record.damage,
       ];
       return facts.join(', ');
@@ -32,7 +33,21 @@ export function describeRecord(record: BenchRecord): string {
     case 'reading':
       return `${record.store} reads ${formatQuantity(record.voltage.value, 'volt', { resolution: record.voltage.resolution })}${record.elapsed === undefined ? ' now' : ` at ${formatDuration(record.elapsed)}`}`;
     case 'store':
-      return `${record.name} stores charge: ${formatQuantity(record.capacitance, 'farad')}${record.ratedVoltage === undefined ? '' : `, ${formatQuantity(record.ratedVoltage, 'volt')}`}${record.bleed === undefined ? '' : `, bled by ${formatQuantity(record.bleed, 'ohm')}`}`;
+      return `${record.name} stores charge: ${record.role === 'battery' ? 'a battery' : `${record.bank ? `${record.bank}, in all ` : ''}${formatQuantity(record.capacitance, 'farad')}`}${record.ratedVoltage === undefined ? '' : `, ${formatQuantity(record.ratedVoltage, 'volt')}`}${record.bleed === undefined ? '' : `, bled by ${formatQuantity(record.bleed, 'ohm')}`}`;
+    case 'power':
+      return record.applied
+        ? 'power is applied; readings from before count no more'
+        : 'power is taken away; read every store again';
+    case 'soak': {
+      const facts = [
+        record.watts === undefined ? '' : formatQuantity(record.watts, 'watt'),
+        record.celsius === undefined ? '' : `case ${formatQuantity(record.celsius, 'celsius')}`,
+        record.volts === undefined ? '' : formatQuantity(record.volts, 'volt', { digits: 4 }),
+        record.load === undefined ? '' : `load ${formatQuantity(record.load, 'ampere')}`,
+        record.remark,
+      ].filter((word) => word !== '');
+      return `soak${record.elapsed === undefined ? ' now' : ` at ${formatDuration(record.elapsed)}`}: ${facts.join(', ')}`;
+    }
     case 'note':
       return `${record.question ? 'question' : 'note'}: ${record.text}`;
   }

@@ -1,6 +1,7 @@
 import type { Source } from '../evidence';
 import type { Measured } from '../measure';
 import type { KindName, RatingName, TestName } from '../part';
+import type { StoreRole } from '../safety';
 
 /** A rating as typed: SI base unit. */
 export interface TypedRating {
@@ -18,6 +19,8 @@ export type BenchRecord =
       readonly subtype?: string;
       readonly package?: string;
       readonly marking?: string;
+      /** Date code as printed. */
+      readonly dateCode?: string;
       readonly damage: readonly string[];
       readonly ratings: readonly TypedRating[];
     }
@@ -33,9 +36,23 @@ export type BenchRecord =
   | {
       readonly kind: 'store';
       readonly name: string;
+      readonly role?: StoreRole;
+      /** The capacitors as typed, when there are several. */
+      readonly bank?: string;
+      /** Of the whole bank; 0 for a battery. */
       readonly capacitance: number;
       readonly ratedVoltage?: number;
       readonly bleed?: number;
+    }
+  | { readonly kind: 'power'; readonly applied: boolean }
+  | {
+      readonly kind: 'soak';
+      readonly watts?: number;
+      readonly celsius?: number;
+      readonly volts?: number;
+      readonly load?: number;
+      readonly elapsed?: number;
+      readonly remark: string;
     }
   | { readonly kind: 'note'; readonly text: string; readonly question: boolean };
 

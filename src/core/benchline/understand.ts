@@ -12,7 +12,10 @@ import {
 import { parseQuantity, UNITS } from '../quantity';
 import { describeRecord } from './describeRecord';
 import { ratingFromPair, ratingFromToken } from './readRatings';
+import { readSoak } from './readSoak';
+import { readStore } from './readStore';
 import type { BenchContext, BenchProblem, BenchRecord, TypedRating, Understanding } from './record';
+import { volts } from './volts';
 
 type Outcome = BenchRecord | { readonly problem: BenchProblem };
 
@@ -43,6 +46,13 @@ function read(line: string, context: BenchContext): Outcome {
   }
   const [first = '', ...rest] = line.split(/\s+/);
   if (first.toLowerCase() === 'store') return readStore(rest);
+  if (first.toLowerCase() === 'soak') return readSoak(rest);
+  if (first.toLowerCase() === 'power') {
+    const applied = rest[0]?.toLowerCase() === 'on';
+    if (!applied && rest[0]?.toLowerCase() !== 'off')
+      return { problem: { kind: 'value-unreadable', word: rest[0] ?? 'power', expected: '“on” or “off”' } };
+    return { kind: 'power', applied };
+  }
 
   const subject = first.toUpperCase();
   const isStore = context.stores.includes(subject);
@@ -58,40 +68,6 @@ function read(line: string, context: BenchContext): Outcome {
     return readMeasurement(subject, part.kind, rest.slice(1));
   }
   return readPartOrValue(subject, part?.kind, rest);
-}
-
-function readStore(words: readonly string[]): Outcome {
-  const [name, ...rest] = words;
-  if (!name || !/^[a-z][a-z0-9]{0,7}$/i.test(name)) return { problem: { kind: 'no-subject', word: name ?? 'store' } };
-  const bleedAt = rest.findIndex((word) => word.toLowerCase() === 'bleed');
-  const bleedText = bleedAt >= 0 ? rest[bleedAt + 1] : undefined;
-  const values = bleedAt >= 0 ? [...rest.slice(0, bleedAt), ...rest.slice(bleedAt + 2)] : rest;
-  const bleed = bleedText === undefined ? undefined : parseQuantity(bleedText, 'ohm');
-  if (bleedAt >= 0 && !bleed?.ok)
-    return { problem: { kind: 'value-unreadable', word: bleedText ?? 'bleed', expected: 'a resistance such as 470k' } };
-  let capacitance: number | undefined;
-  let ratedVoltage: number | undefined;
-  for (const word of values) {
-    const asVolts = volts(word);
-    const asFarads = parseQuantity(word, 'farad');
-    if (asVolts) ratedVoltage = asVolts.value;
-    else if (asFarads.ok && asFarads.quantity.value > 0) capacitance = asFarads.quantity.value;
-    else
-      return {
-        problem: { kind: 'value-unreadable', word, expected: 'a capacitance such as 82u or a voltage such as 400V' },
-      };
-  }
-  if (capacitance === undefined)
-    return {
-      problem: { kind: 'value-unreadable', word: name, expected: `a capacitance, like store ${name} 82u 400V,` },
-    };
-  return {
-    kind: 'store',
-    name: name.toUpperCase(),
-    capacitance,
-    ...(ratedVoltage === undefined ? {} : { ratedVoltage }),
-    ...(bleed?.ok ? { bleed: bleed.quantity.value } : {}),
-  };
 }
 
 function readReading(store: string, words: readonly string[], known: boolean): Outcome {
@@ -152,7 +128,12 @@ function readMeasured(
   return parsed.ok ? { value: parsed.quantity.value, resolution: parsed.quantity.resolution } : undefined;
 }
 
-function readPartOrValue(ref: string, knownKind: KindName | undefined, words: readonly string[]): Outcome {
+function readPartOrValue(ref: string, knownKind: KindName | undefined, said: readonly string[]): Outcome {
+  const dated = said.findIndex((word) => word.toLowerCase() === 'dated');
+  const code = dated < 0 ? undefined : (said[dated + 1] ?? '');
+  if (code !== undefined && !/^[a-z0-9]{2,6}$/i.test(code))
+    return { problem: { kind: 'value-unreadable', word: code || 'dated', expected: 'a date code such as 2314' } };
+  const words = dated < 0 ? said : [...said.slice(0, dated), ...said.slice(dated + 2)];
   const named = words.map(kindFromWord).filter((kind) => kind !== undefined);
   const stated =
     named.find((kind) => kind !== 'diode') ??
@@ -168,7 +149,7 @@ function readPartOrValue(ref: string, knownKind: KindName | undefined, words: re
     damage: [],
     ratings: [],
   };
-  let describesPart = stated !== undefined || knownKind === undefined;
+  let describesPart = stated !== undefined || knownKind === undefined || code !== undefined;
   let index = 0;
   while (index < words.length) {
     const word = words[index] ?? '';
@@ -208,7 +189,7 @@ function readPartOrValue(ref: string, knownKind: KindName | undefined, words: re
   const judged = facts.ratings.find((rating) => rating.source === 'measured' && isJudged(partKind, rating));
   if (judged) return { problem: { kind: 'measure-instead', ref, rating: judged.name } };
   if (!describesPart && facts.ratings.length > 0) return { kind: 'value', ref, ratings: facts.ratings };
-  return { kind: 'part', ref, partKind, ...facts };
+  return { kind: 'part', ref, partKind, ...facts, ...(code === undefined ? {} : { dateCode: code.toUpperCase() }) };
 }
 
 /** Whether the bench test of a kind holds this rating against what is printed. */
@@ -225,10 +206,4 @@ function isDamage(word: string | undefined): boolean {
 function describesKind(word: string, kind: KindName): boolean {
   const owner = SUBTYPES[word];
   return owner === kind || (owner === 'diode' && kind === 'dual-diode');
-}
-
-function volts(word: string): { value: number } | undefined {
-  if (!/v(?:dc|olts?)?$/i.test(word)) return undefined;
-  const parsed = parseQuantity(word, 'volt');
-  return parsed.ok ? parsed.quantity : undefined;
 }

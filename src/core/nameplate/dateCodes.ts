@@ -119,3 +119,15 @@ export function isoWeek(moment: number): { year: number; week: number } {
   const year = thursday.getUTCFullYear();
   return { year, week: Math.ceil(((thursday.getTime() - Date.UTC(year, 0, 1)) / 86400000 + 1) / 7) };
 }
+
+/** Date codes as a person lists them, each with where it stands: `2314 lid, 1948 C3`. */
+export function listDateCodes(text: string): { code: string; place: string }[] {
+  return text
+    .split(/[,;\n]/)
+    .map((entry) => entry.trim())
+    .filter((entry) => entry !== '')
+    .map((entry) => {
+      const [code = '', ...place] = entry.split(/\s+/);
+      return { code, place: place.join(' ') };
+    });
+}

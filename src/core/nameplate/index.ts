@@ -1,5 +1,13 @@
 export { checkClaims, type ClaimCheck, type PowerBounds } from './checkClaims';
-export { describeDate, isoWeek, judgeAge, readDateCode, type AgeJudgement, type DateReading } from './dateCodes';
+export {
+  describeDate,
+  isoWeek,
+  judgeAge,
+  listDateCodes,
+  readDateCode,
+  type AgeJudgement,
+  type DateReading,
+} from './dateCodes';
 export { type Density, type Size } from './density';
 export { describeInput, describeOutput, describePlate } from './describePlate';
 export { type NameplateFinding } from './findings';

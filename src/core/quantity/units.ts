@@ -7,6 +7,7 @@ export type Unit =
   | 'ampere'
   | 'watt'
   | 'joule'
+  | 'coulomb'
   | 'second'
   | 'hertz'
   | 'celsius'
@@ -141,6 +142,19 @@ export const UNITS: Readonly<Record<Unit, UnitRule>> = {
       ['µ', 1e-6],
     ],
     example: '5.7J',
+  },
+  coulomb: {
+    symbol: 'C',
+    word: 'charge',
+    spellings: ['coulomb', 'c'],
+    prefixes: { n: 1e-9, ...MICRO, m: 1e-3 },
+    printed: [
+      ['', 1],
+      ['m', 1e-3],
+      ['µ', 1e-6],
+      ['n', 1e-9],
+    ],
+    example: '55mC',
   },
   second: {
     symbol: 's',

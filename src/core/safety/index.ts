@@ -39,4 +39,5 @@ export {
 export { afterStringShorted, seriesCapacitance, type StringMember } from './seriesString';
 export { storedEnergy } from './storedEnergy';
 export { storeState, upperBound, type PowerHistory, type StoreReading, type StoreState } from './storeState';
+export { storesFromParts, type StoreOffer, type StorePart } from './storesFromParts';
 export { timeToLimit } from './timeToLimit';

@@ -1,10 +1,13 @@
 import { and, count, desc, eq, inArray, isNotNull, isNull, or, sql, type SQL } from 'drizzle-orm';
-import { judgeNameplate, parseNameplate } from '../../core/nameplate';
+import { judgeNameplate } from '../../core/nameplate';
 import { kindRule, type KindName } from '../../core/part';
 import { storeState } from '../../core/safety';
 import { stationLine, type DonorFacts, type StationName, type StationSummary } from '../../core/station';
 import type { Queryable } from '../client';
-import { donors, measurements, notes, parts, stationMarks, storeReadings, stores } from '../schema';
+import { donors, measurements, notes, openingSteps, parts, stationMarks, storeReadings, stores } from '../schema';
+import { plateOf } from './plate';
+import { powerHistories } from './power';
+import { readSettings } from './settings';
 import { holds } from './text';
 
 export type Donor = typeof donors.$inferSelect;
@@ -15,7 +18,12 @@ export interface DonorOverview {
   readonly line: readonly StationSummary[];
   readonly facts: DonorFacts;
   /** Names of stores that no reading shows dead, with the last reading in volts if there is one. */
-  readonly liveStores: readonly { readonly name: string; readonly lastVoltage: number | null }[];
+  readonly liveStores: readonly {
+    readonly name: string;
+    readonly lastVoltage: number | null;
+    /** Power was applied after its last reading. */
+    readonly poweredSince: boolean;
+  }[];
   readonly wentOn: readonly StationName[];
 }
 
@@ -92,67 +100,80 @@ export async function donorOverview(db: Queryable, donor: Donor): Promise<DonorO
 async function overviews(db: Queryable, rows: readonly Donor[]): Promise<DonorOverview[]> {
   const ids = rows.map(({ id }) => id);
   if (ids.length === 0) return [];
-  const [storeRows, readingRows, partRows, measuredRows, noteRows, markRows] = await Promise.all([
-    db
-      .select({ id: stores.id, donorId: stores.donorId, name: stores.name })
-      .from(stores)
-      .where(and(inArray(stores.donorId, ids), isNull(stores.deletedMs))),
-    db
-      .select({
-        storeId: storeReadings.storeId,
-        voltage: storeReadings.voltageV,
-        resolution: storeReadings.resolutionV,
-        takenAt: storeReadings.takenMs,
-      })
-      .from(storeReadings)
-      .innerJoin(stores, eq(stores.id, storeReadings.storeId))
-      .where(and(inArray(stores.donorId, ids), isNull(storeReadings.deletedMs), isNull(stores.deletedMs))),
-    db
-      .select({
-        donorId: parts.donorId,
-        kind: parts.kind,
-        harvested: sql<number>`sum(${parts.state} = 'harvested')`,
-        identified: sql<number>`sum(exists (select 1 from part_ratings r where r.part_id = "parts"."id") or ${parts.typeId} is not null)`,
-        total: count(),
-      })
-      .from(parts)
-      .where(and(inArray(parts.donorId, ids), isNull(parts.deletedMs)))
-      .groupBy(parts.donorId, parts.kind),
-    db
-      .select({ donorId: parts.donorId, tested: sql<number>`count(distinct ${measurements.partId})` })
-      .from(measurements)
-      .innerJoin(parts, eq(parts.id, measurements.partId))
-      .where(and(inArray(parts.donorId, ids), isNull(parts.deletedMs), isNull(measurements.deletedMs)))
-      .groupBy(parts.donorId),
-    db
-      .select({
-        donorId: notes.donorId,
-        station: notes.station,
-        total: count(),
-        open: sql<number>`sum(${notes.question} and ${notes.answeredMs} is null)`,
-      })
-      .from(notes)
-      .where(and(inArray(notes.donorId, ids), isNull(notes.deletedMs)))
-      .groupBy(notes.donorId, notes.station),
-    db
-      .select()
-      .from(stationMarks)
-      .where(and(inArray(stationMarks.donorId, ids), isNull(stationMarks.deletedMs))),
-  ]);
+  const [{ touchLimit }, power, stepRows, storeRows, readingRows, partRows, measuredRows, noteRows, markRows] =
+    await Promise.all([
+      readSettings(db),
+      powerHistories(db, ids),
+      db
+        .select({ donorId: openingSteps.donorId, total: count() })
+        .from(openingSteps)
+        .where(and(inArray(openingSteps.donorId, ids), isNull(openingSteps.deletedMs)))
+        .groupBy(openingSteps.donorId),
+      db
+        .select({ id: stores.id, donorId: stores.donorId, name: stores.name })
+        .from(stores)
+        .where(and(inArray(stores.donorId, ids), isNull(stores.deletedMs))),
+      db
+        .select({
+          storeId: storeReadings.storeId,
+          voltage: storeReadings.voltageV,
+          resolution: storeReadings.resolutionV,
+          takenAt: storeReadings.takenMs,
+        })
+        .from(storeReadings)
+        .innerJoin(stores, eq(stores.id, storeReadings.storeId))
+        .where(and(inArray(stores.donorId, ids), isNull(storeReadings.deletedMs), isNull(stores.deletedMs))),
+      db
+        .select({
+          donorId: parts.donorId,
+          kind: parts.kind,
+          harvested: sql<number>`sum(${parts.state} = 'harvested')`,
+          identified: sql<number>`sum(exists (select 1 from part_ratings r where r.part_id = "parts"."id") or ${parts.typeId} is not null)`,
+          total: count(),
+        })
+        .from(parts)
+        .where(and(inArray(parts.donorId, ids), isNull(parts.deletedMs)))
+        .groupBy(parts.donorId, parts.kind),
+      db
+        .select({ donorId: parts.donorId, tested: sql<number>`count(distinct ${measurements.partId})` })
+        .from(measurements)
+        .innerJoin(parts, eq(parts.id, measurements.partId))
+        .where(and(inArray(parts.donorId, ids), isNull(parts.deletedMs), isNull(measurements.deletedMs)))
+        .groupBy(parts.donorId),
+      db
+        .select({
+          donorId: notes.donorId,
+          station: notes.station,
+          total: count(),
+          open: sql<number>`sum(${notes.question} and ${notes.answeredMs} is null)`,
+        })
+        .from(notes)
+        .where(and(inArray(notes.donorId, ids), isNull(notes.deletedMs)))
+        .groupBy(notes.donorId, notes.station),
+      db
+        .select()
+        .from(stationMarks)
+        .where(and(inArray(stationMarks.donorId, ids), isNull(stationMarks.deletedMs))),
+    ]);
 
   return rows.map((donor) => {
     const own = <T extends { donorId: string }>(all: readonly T[]) => all.filter(({ donorId }) => donorId === donor.id);
     const states = own(storeRows).map((store) => ({
       store,
-      state: storeState(readingRows.filter(({ storeId }) => storeId === store.id)),
+      state: storeState(
+        readingRows.filter(({ storeId }) => storeId === store.id),
+        { touchLimit, power: power.get(donor.id) ?? {} },
+      ),
     }));
     const live = states.filter(({ state }) => state.kind !== 'measured-dead');
     const kinds = own(partRows);
     const sum = (pick: (row: (typeof kinds)[number]) => number) =>
       kinds.reduce((total, row) => total + Number(pick(row)), 0);
     const stationNotes = own(noteRows);
+    const noted = Object.fromEntries(stationNotes.map(({ station, total }) => [station, total]));
+    const openingTotal = (noted.open ?? 0) + (own(stepRows)[0]?.total ?? 0);
     const facts: DonorFacts = {
-      ratedPower: judgeNameplate(parseNameplate(donor.nameplate)).ratedPower,
+      ratedPower: judgeNameplate(plateOf(donor)).ratedPower,
       stores: { total: states.length, dead: states.length - live.length },
       parts: {
         total: sum((row) => row.total),
@@ -161,7 +182,7 @@ async function overviews(db: Queryable, rows: readonly Donor[]): Promise<DonorOv
         tested: Number(own(measuredRows)[0]?.tested ?? 0),
         harvested: sum((row) => row.harvested),
       },
-      notes: Object.fromEntries(stationNotes.map(({ station, total }) => [station, total])),
+      notes: { ...noted, ...(openingTotal > 0 ? { open: openingTotal } : {}) },
       openQuestions: stationNotes.reduce((total, { open }) => total + Number(open), 0),
       declaredDone: own(markRows)
         .filter(({ mark }) => mark === 'done')
@@ -174,6 +195,7 @@ async function overviews(db: Queryable, rows: readonly Donor[]): Promise<DonorOv
       liveStores: live.map(({ store, state }) => ({
         name: store.name,
         lastVoltage: state.kind === 'live' ? state.last.voltage : null,
+        poweredSince: state.kind === 'powered-since',
       })),
       wentOn: own(markRows)
         .filter(({ mark }) => mark === 'went-on')

@@ -124,6 +124,7 @@ export interface PartSaid {
   readonly subtype?: string | undefined;
   readonly package?: string | undefined;
   readonly marking?: string | undefined;
+  readonly dateCode?: string | undefined;
   readonly damage?: readonly string[] | undefined;
 }
 
@@ -135,6 +136,7 @@ export async function logPart(edit: Edit, said: PartSaid): Promise<string> {
     ...(said.subtype === undefined ? {} : { subtype: said.subtype }),
     ...(said.package === undefined ? {} : { package: said.package }),
     ...(said.marking === undefined ? {} : { marking: said.marking }),
+    ...(said.dateCode === undefined ? {} : { dateCode: said.dateCode }),
   };
   if (present) {
     const damage = [...new Set([...present.damage, ...(said.damage ?? [])])];

@@ -1,8 +1,10 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { KindName, TestName } from '../../core/part';
-import type { StoreRole } from '../../core/safety';
+import type { Nameplate, InletName } from '../../core/nameplate';
+import type { HoldSource, StoreRole } from '../../core/safety';
 import type { StationName } from '../../core/station';
+import type { Clearance, OriginName, SymptomName, UnitKindName } from '../../core/unit';
 import { createdMs, deletedMs, key, ratingColumns } from './columns';
 import { types } from './type';
 
@@ -15,9 +17,23 @@ export const donors = sqliteTable(
     description: text('description').notNull(),
     maker: text('maker').notNull().default(''),
     model: text('model').notNull().default(''),
+    kind: text('kind').$type<UnitKindName>().notNull().default('other'),
     nameplate: text('nameplate').notNull().default(''),
+    /** The plate as a person put it right, field by field; null while the reading of the text stands. */
+    plate: text('plate', { mode: 'json' }).$type<Nameplate>(),
+    originKind: text('origin_kind').$type<OriginName | ''>().notNull().default(''),
     origin: text('origin').notNull().default(''),
+    clearance: text('clearance').$type<Clearance>().notNull().default(''),
+    symptomKind: text('symptom_kind').$type<SymptomName | ''>().notNull().default(''),
     symptom: text('symptom').notNull().default(''),
+    /** Codes as typed, each with where it stands: `2314 lid, 1948 C3`. */
+    dateCodes: text('date_codes').notNull().default(''),
+    fuseA: real('fuse_a'),
+    inlet: text('inlet').$type<InletName>(),
+    cableM2: real('cable_m2'),
+    switchA: real('switch_a'),
+    thyristorA: real('thyristor_a'),
+    ambientC: real('ambient_c'),
     lengthM: real('length_m'),
     widthM: real('width_m'),
     heightM: real('height_m'),
@@ -90,8 +106,13 @@ export const stores = sqliteTable(
       .references(() => donors.id),
     name: text('name').notNull(),
     role: text('role').$type<StoreRole>().notNull(),
+    /** The capacitors as typed, like `2 x 470u series`; empty for a single one. */
+    bank: text('bank').notNull().default(''),
+    /** Of the whole bank; 0 for a battery. */
     capacitanceF: real('capacitance_f').notNull(),
     ratedV: real('rated_v'),
+    holdSource: text('hold_source').$type<HoldSource>().notNull().default('auto'),
+    holdV: real('hold_v'),
     bleedOhm: real('bleed_ohm'),
     createdMs: createdMs(),
     deletedMs: deletedMs(),
@@ -136,6 +157,8 @@ export const parts = sqliteTable(
     package: text('package'),
     marking: text('marking'),
     technology: text('technology'),
+    /** Date code printed on the part, as read. */
+    dateCode: text('date_code'),
     damage: text('damage', { mode: 'json' }).$type<string[]>().notNull(),
     typeId: text('type_id').references(() => types.id),
     state: text('state').$type<'on-board' | 'harvested'>().notNull(),
@@ -178,4 +201,41 @@ export const measurements = sqliteTable(
     deletedMs: deletedMs(),
   },
   (t) => [index('measurements_part').on(t.partId)],
+);
+
+/** When power was put to a unit, and when it was taken away: readings from before say nothing any more. */
+export const powerEvents = sqliteTable(
+  'power_events',
+  {
+    id: key(),
+    donorId: text('donor_id')
+      .notNull()
+      .references(() => donors.id),
+    applied: integer('applied', { mode: 'boolean' }).notNull(),
+    atMs: integer('at_ms').notNull(),
+    note: text('note').notNull().default(''),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('power_events_donor').on(t.donorId)],
+);
+
+/** A row of a run under load; rows of one run share its number. */
+export const soakRows = sqliteTable(
+  'soak_rows',
+  {
+    id: key(),
+    donorId: text('donor_id')
+      .notNull()
+      .references(() => donors.id),
+    run: integer('run').notNull(),
+    elapsedS: real('elapsed_s').notNull(),
+    inputW: real('input_w'),
+    caseC: real('case_c'),
+    outputV: real('output_v'),
+    loadA: real('load_a'),
+    remark: text('remark').notNull().default(''),
+    takenMs: integer('taken_ms').notNull(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('soak_rows_donor').on(t.donorId)],
 );

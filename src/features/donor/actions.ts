@@ -1,6 +1,7 @@
 'use server';
 
 import { z } from 'zod';
+import type { Nameplate } from '../../core/nameplate';
 import { STATIONS } from '../../core/station';
 import { bench } from '../../db/bench';
 import { readForm } from '../../ui/form/fieldSchemas';
@@ -10,17 +11,28 @@ import {
   harvestForm,
   measurementForm,
   noteForm,
+  openingStepForm,
+  pairForm,
   partForm,
+  photoForm,
+  pinForm,
+  plateForm,
   readingForm,
+  reassemblyForm,
+  soakForm,
   storeForm,
   valueForm,
+  weightsForm,
 } from './schema';
 import { takePart } from './usecases/harvest';
 import { acceptReading, logPartForm, strikePart, typeRating } from './usecases/identify';
-import { amendDonor, bringBackDonor, discardDonor, registerDonor } from './usecases/intake';
+import { amendDonor, amendPlate, bringBackDonor, keepWeights, discardDonor, registerDonor } from './usecases/intake';
 import { addNote, answerQuestion, finishStation, goOn } from './usecases/notes';
 import { recordLine } from './usecases/recordLine';
-import { addStore, readStore, strikeStore } from './usecases/safety';
+import { addOpeningStep, noteReassembly, startClock, stopClock, strikeOpeningStep } from './usecases/opening';
+import { addPin, amendPhoto, pairSides, strikePhoto, strikePin } from './usecases/photos';
+import { addStore, listPartAsStore, notePower, readStore, strikeStore } from './usecases/safety';
+import { addSoak, strikeSoak } from './usecases/soak';
 import { measurePart } from './usecases/measure';
 import { undoLatest, undoStep } from './usecases/undo';
 
@@ -88,6 +100,77 @@ export async function readStoreAction(code: string, data: FormData): Promise<For
 
 export async function strikeStoreAction(code: string, name: string): Promise<FormOutcome> {
   return strikeStore(bench(), { code: word.parse(code), name: word.parse(name) });
+}
+
+export async function listPartAsStoreAction(of: z.input<typeof part>): Promise<FormOutcome> {
+  return listPartAsStore(bench(), part.parse(of));
+}
+
+export async function notePowerAction(code: string, applied: boolean): Promise<FormOutcome> {
+  return notePower(bench(), { code: word.parse(code), applied: z.boolean().parse(applied) });
+}
+
+/** The plate as the editor holds it, or null to read the text again. */
+export async function amendPlateAction(code: string, plate: unknown): Promise<FormOutcome> {
+  if (plate === null) return amendPlate(bench(), word.parse(code), null);
+  const parsed = plateForm.safeParse(plate);
+  if (parsed.success) return amendPlate(bench(), word.parse(code), parsed.data as Nameplate);
+  return { ok: false, problems: parsed.error.issues.map(({ message }) => ({ message })) };
+}
+
+/** Weights of the advice for the whole shop; null goes back to those that ship. */
+export async function keepWeightsAction(weights: z.input<typeof weightsForm> | null): Promise<FormOutcome> {
+  return keepWeights(bench(), weights === null ? null : weightsForm.parse(weights));
+}
+
+export async function addSoakAction(code: string, data: FormData): Promise<FormOutcome> {
+  return withForm(soakForm, data, (form) => addSoak(bench(), word.parse(code), form));
+}
+
+export async function strikeSoakAction(code: string, rowId: string): Promise<FormOutcome> {
+  return strikeSoak(bench(), { code: word.parse(code), rowId: word.parse(rowId) });
+}
+
+export async function addOpeningStepAction(code: string, data: FormData): Promise<FormOutcome> {
+  return withForm(openingStepForm, data, (form) => addOpeningStep(bench(), word.parse(code), form));
+}
+
+export async function strikeOpeningStepAction(code: string, stepId: string): Promise<FormOutcome> {
+  return strikeOpeningStep(bench(), { code: word.parse(code), stepId: word.parse(stepId) });
+}
+
+export async function startClockAction(of: z.input<typeof at>): Promise<FormOutcome> {
+  return startClock(bench(), at.parse(of));
+}
+
+export async function stopClockAction(of: z.input<typeof at>): Promise<FormOutcome> {
+  return stopClock(bench(), at.parse(of));
+}
+
+export async function noteReassemblyAction(code: string, data: FormData): Promise<FormOutcome> {
+  return withForm(reassemblyForm, data, (form) => noteReassembly(bench(), word.parse(code), form));
+}
+
+export async function amendPhotoAction(code: string, photoId: string, data: FormData): Promise<FormOutcome> {
+  return withForm(photoForm, data, (form) =>
+    amendPhoto(bench(), { code: word.parse(code), photoId: word.parse(photoId) }, form),
+  );
+}
+
+export async function strikePhotoAction(code: string, photoId: string): Promise<FormOutcome> {
+  return strikePhoto(bench(), { code: word.parse(code), photoId: word.parse(photoId) });
+}
+
+export async function addPinAction(code: string, pin: z.input<typeof pinForm>): Promise<FormOutcome> {
+  return addPin(bench(), word.parse(code), pinForm.parse(pin));
+}
+
+export async function strikePinAction(code: string, pinId: string): Promise<FormOutcome> {
+  return strikePin(bench(), { code: word.parse(code), pinId: word.parse(pinId) });
+}
+
+export async function pairSidesAction(code: string, pair: z.input<typeof pairForm>): Promise<FormOutcome> {
+  return pairSides(bench(), word.parse(code), pairForm.parse(pair));
 }
 
 export async function measurePartAction(of: z.input<typeof part>, data: FormData): Promise<FormOutcome> {

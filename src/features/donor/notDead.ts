@@ -15,7 +15,7 @@ export function liveBadge(
   const [first, ...others] = stores;
   if (!first) return null;
   return {
-    says: `${first.name}${others.length ? ` and ${others.length} more` : ''} not measured dead`,
+    says: `${first.name}${others.length ? ` and ${others.length} more` : ''} not measured dead${first.poweredSince ? ' since power was on' : ''}`,
     volts: first.lastVoltage === null ? '' : formatQuantity(first.lastVoltage, 'volt', { digits: 3 }),
   };
 }

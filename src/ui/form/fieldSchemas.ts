@@ -38,6 +38,25 @@ export function pieces(most = 100000) {
   });
 }
 
+/** A whole number from 1 up, or nothing. */
+export function optionalPieces(most = 100000) {
+  return z
+    .string()
+    .default('')
+    .transform((text, context): number | undefined => {
+      if (text.trim() === '') return undefined;
+      const read = pieces(most).safeParse(text);
+      if (read.success) return read.data;
+      context.addIssue({ code: 'custom', message: read.error.issues[0]?.message ?? 'A whole number is expected.' });
+      return z.NEVER;
+    });
+}
+
+/** One of a few words; a field that is missing counts as the empty one. */
+export function choice<const T extends readonly ['', ...string[]]>(words: T) {
+  return z.enum(words).default('' as never);
+}
+
 /** A box that is ticked or not. */
 export const tick = z
   .string()

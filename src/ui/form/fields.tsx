@@ -1,8 +1,9 @@
 'use client';
 
-import { useState, type ReactNode } from 'react';
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { formatQuantity, parseQuantity, problemText, type Unit } from '../../core/quantity';
 import { useField } from './ActionForm';
+import { useInstrument } from './instrument';
 
 interface FieldProps {
   readonly name: string;
@@ -125,9 +126,17 @@ export function SelectField({
   );
 }
 
+/** Units that a bench instrument reads. */
+const READABLE: readonly Unit[] = ['volt', 'ohm', 'farad'];
+/** The key that takes a reading into the field that has the focus. */
+const TAKE_KEY = 'F8';
+
 /**
  * A quantity in engineering shorthand. It says what it understood while a person types, keeps the
- * text as typed, and puts a refusal in its place.
+ * text as typed, and puts a refusal in its place. Where an instrument is connected, F8 takes its
+ * reading.
+ * @param wants what the instrument should read, when it is not the unit itself; `nothing` for a
+ * quantity that it cannot
  */
 export function QuantityField({
   name,
@@ -138,11 +147,21 @@ export function QuantityField({
   placeholder,
   className,
   openWord,
+  wants = unit,
   onValue,
-}: FieldProps & { unit: Unit; openWord?: boolean; onValue?: (value: number | undefined) => void }) {
+}: FieldProps & {
+  unit: Unit;
+  openWord?: boolean;
+  wants?: string;
+  onValue?: (value: number | undefined) => void;
+}) {
   const { id, messageId, problem } = useField(name);
   const [text, setText] = useState(defaultValue);
   const [left, setLeft] = useState(false);
+  const [focused, setFocused] = useState(false);
+  const [failure, setFailure] = useState<string>();
+  const instrument = useInstrument();
+  const readable = instrument.name !== '' && READABLE.includes(unit) && wants !== 'nothing';
   const open = openWord === true && /^(ol|open|inf)$/i.test(text.trim());
   const parsed = text.trim() === '' || open ? undefined : parseQuantity(text, unit);
   const understood = open
@@ -151,12 +170,27 @@ export function QuantityField({
       ? `${formatQuantity(parsed.quantity.value, unit, { digits: 4 })}${parsed.quantity.unusual ? ', unusually much: is the unit right?' : ''}`
       : undefined;
   const refused = parsed && !parsed.ok && left ? problemText(parsed.problem) : undefined;
+  const change = (next: string) => {
+    setText(next);
+    setFailure(undefined);
+    const now = parseQuantity(next, unit);
+    onValue?.(now.ok ? now.quantity.value : undefined);
+  };
+  async function take(event: KeyboardEvent) {
+    if (event.key !== TAKE_KEY || !readable) return;
+    event.preventDefault();
+    const outcome = await instrument.read(wants, instrument.point);
+    if (!outcome.ok) setFailure(outcome.says);
+    else if (outcome.reading.value !== null) change(shorthand(outcome.reading.value, outcome.reading.resolution, unit));
+    else if (openWord) change('OL');
+    else setFailure('The meter is over range: OL is no value for this field.');
+  }
   return (
     <Field
       name={name}
       label={label}
-      says={understood ?? hint}
-      problem={refused ?? (understood ? undefined : problem)}
+      says={understood ?? (readable && focused ? `${TAKE_KEY} takes the meter’s reading` : hint)}
+      problem={failure ?? refused ?? (understood ? undefined : problem)}
       mono
       className={className}
     >
@@ -171,18 +205,24 @@ export function QuantityField({
         spellCheck={false}
         aria-describedby={messageId}
         aria-invalid={(refused ?? problem) ? true : undefined}
-        onChange={(event) => {
-          setText(event.target.value);
-          const now = parseQuantity(event.target.value, unit);
-          onValue?.(now.ok ? now.quantity.value : undefined);
-        }}
+        onChange={(event) => change(event.target.value)}
+        onKeyDown={(event) => void take(event)}
+        onFocus={() => setFocused(true)}
         onBlur={(event) => {
+          setFocused(false);
           // A message that appears between press and release would move the pressed button from under the pointer.
           if (!(event.relatedTarget instanceof HTMLButtonElement)) setLeft(true);
         }}
       />
     </Field>
   );
+}
+
+/** A reading as a person would type it, with the digits that the instrument gave. */
+export function shorthand(value: number, resolution: number, unit: Unit): string {
+  return formatQuantity(value, unit, { resolution })
+    .replace(/\u00a0/g, '')
+    .replace('−', '-');
 }
 
 /** A yes or no. */

@@ -8,9 +8,10 @@ export interface Shortcut {
   /** One character as `KeyboardEvent.key` gives it. */
   readonly key: string;
   readonly label: string;
-  /** Where it leads, or the id of the element it puts the focus on. */
+  /** Where it leads, or the id of the element it puts the focus on or presses. */
   readonly href?: string;
   readonly focus?: string;
+  readonly press?: string;
 }
 
 interface Registry {
@@ -52,6 +53,7 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
       event.preventDefault();
       if (found.href) router.push(found.href);
       if (found.focus) document.getElementById(found.focus)?.focus();
+      if (found.press) document.getElementById(found.press)?.click();
     }
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);

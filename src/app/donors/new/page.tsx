@@ -1,30 +1,22 @@
 import { registerDonorAction } from '../../../features/donor/actions';
 import { IntakeSheet } from '../../../features/donor/components/IntakeSheet';
+import { intakeFacts } from '../../../features/donor/views/intakeFacts';
+import { BLANK_TEXTS } from '../../../features/donor/views/intakeFields';
 import { FindLine } from '../../../features/stock/components/FindLine';
 import { Page, PageHead } from '../../../ui/frame/Page';
 
 export const metadata = { title: 'New donor' };
 
-const BLANK = {
-  description: '',
-  maker: '',
-  model: '',
-  nameplate: '',
-  origin: '',
-  symptom: '',
-  length: '',
-  width: '',
-  height: '',
-  mass: '',
-};
+export const dynamic = 'force-dynamic';
 
-export default function NewDonorPage() {
+export default async function NewDonorPage() {
+  const facts = await intakeFacts();
   return (
     <Page
       head={<PageHead title="New donor" says="One discarded unit: what its label says, and how it came here" />}
       foot={<FindLine />}
     >
-      <IntakeSheet defaults={BLANK} size={{}} action={registerDonorAction} submit="Put it on the bench" />
+      <IntakeSheet texts={BLANK_TEXTS} facts={facts} action={registerDonorAction} submit="Put it on the bench" />
     </Page>
   );
 }

@@ -1,162 +1,270 @@
 'use client';
 
-import { useState } from 'react';
-import type { Size } from '../../../core/nameplate';
+import { useState, type ReactNode } from 'react';
+import type { UnitFacts } from '../../../core/advice';
+import { likeDonors } from '../../../core/advice';
+import { INLET_NAMES, INLETS } from '../../../core/nameplate';
+import {
+  kindFromDescription,
+  ORIGINS,
+  SYMPTOMS,
+  UNIT_KINDS,
+  ORIGIN_NAMES,
+  SYMPTOM_NAMES,
+  UNIT_KIND_NAMES,
+} from '../../../core/unit';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
-import { QuantityField, SubmitButton, TextArea, TextField } from '../../../ui/form/fields';
+import { QuantityField, SelectField, SubmitButton, TextArea, TextField } from '../../../ui/form/fields';
 import type { FormAction, FormOutcome } from '../../../ui/form/outcome';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
-import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
+import { Caution, Findings, Next, Section } from '../../../ui/judgement/parts';
 import { Facts } from '../../../ui/value/Facts';
 import { intakeView } from '../views/intake';
+import { questionOf, readTexts, type IntakeTexts } from '../views/intakeFields';
+import type { IntakeFacts } from '../views/intakeFacts';
+import type { SoakView } from '../views/soak';
+import { AdvicePanel } from './AdvicePanel';
 
-/** What a form of a donor begins with: texts as they are shown in the fields. */
-export interface IntakeDefaults {
-  readonly description: string;
-  readonly maker: string;
-  readonly model: string;
-  readonly nameplate: string;
-  readonly origin: string;
-  readonly symptom: string;
-  readonly length: string;
-  readonly width: string;
-  readonly height: string;
-  readonly mass: string;
-}
+const SIXTH = 'col-span-1 max-[620px]:col-span-2';
+const THIRD = 'col-span-2 max-[620px]:col-span-6';
 
-/** The sheet of a unit: its plate and size on the left, what they come to on the right, while one types. */
+const options = <T extends string>(names: readonly T[], label: (name: T) => string, blank: string) => [
+  { value: '', label: blank },
+  ...names.map((name) => ({ value: name, label: label(name) })),
+];
+const KINDS = options(UNIT_KIND_NAMES, (name) => UNIT_KINDS[name].label, 'by its description');
+const ORIGIN_CHOICES = options(ORIGIN_NAMES, (name) => ORIGINS[name].label, 'not said');
+const SYMPTOM_CHOICES = options(SYMPTOM_NAMES, (name) => SYMPTOMS[name].label, 'not said');
+const CLEARANCES = [
+  { value: '', label: 'by where it came from' },
+  { value: 'cleared', label: 'cleared to open' },
+  { value: 'not-cleared', label: 'not cleared' },
+];
+const INLET_CHOICES = options(INLET_NAMES, (name) => INLETS[name].label, 'not looked');
+const CABLES = [
+  { value: '', label: 'not looked' },
+  ...['0.5', '0.75', '1', '1.5', '2.5', '4'].map((area) => ({ value: area, label: `${area} mm²` })),
+];
+
+/** The sheet of a unit: what a person sees of it on the left, what to do with it on the right, while one types. */
 export function IntakeSheet({
-  defaults,
-  size: initialSize,
+  texts,
+  facts,
   action,
   submit,
   discard,
   nextHref,
+  soak,
+  children,
 }: {
-  defaults: IntakeDefaults;
-  size: Size;
+  texts: IntakeTexts;
+  facts: IntakeFacts;
   action: FormAction;
   submit: string;
   discard?: () => Promise<FormOutcome>;
   nextHref?: string;
+  soak?: SoakView;
+  /** What stands below the form: the plate's fields, the run under load, the photos. */
+  children?: ReactNode;
 }) {
-  const [plate, setPlate] = useState(defaults.nameplate);
-  const [size, setSize] = useState<Size>(initialSize);
-  const measure = (side: keyof Size) => (value: number | undefined) =>
-    setSize(({ [side]: _old, ...rest }) => (value === undefined ? rest : { ...rest, [side]: value }));
+  const [typed, setTyped] = useState<IntakeTexts>(texts);
+  const read = (form: HTMLFormElement | null) => {
+    if (!form) return;
+    const entries = Object.fromEntries([...new FormData(form)].filter(([, value]) => typeof value === 'string'));
+    setTyped((before) => ({ ...before, ...(entries as Partial<IntakeTexts>) }));
+  };
+  const { right } = readTexts(typed);
   return (
-    <Halves judgement={<IntakeJudgement plate={plate} size={size} nextHref={nextHref} />}>
-      <ActionForm action={action} label="Unit" className="grid max-w-[760px] grid-cols-6 gap-x-4 gap-y-1.5">
-        <TextArea
-          name="nameplate"
-          label="what the label says"
-          defaultValue={defaults.nameplate}
-          placeholder={'INPUT 100-240V~ 50/60Hz 1.5A\nOUTPUT 19V 4.74A'}
-          hint="type or paste it as it stands; several outputs are fine"
-          rows={4}
-          onText={setPlate}
-          className="col-span-6"
-        />
-        <TextField
-          name="description"
-          label="what it is"
-          defaultValue={defaults.description}
-          placeholder="label-printer adapter"
-          className="col-span-2 max-[620px]:col-span-6"
-        />
-        <TextField
-          name="maker"
-          label="maker"
-          defaultValue={defaults.maker}
-          className="col-span-2 max-[620px]:col-span-3"
-        />
-        <TextField
-          name="model"
-          label="model"
-          defaultValue={defaults.model}
-          mono
-          className="col-span-2 max-[620px]:col-span-3"
-        />
-        <TextField
-          name="origin"
-          label="where it came from"
-          defaultValue={defaults.origin}
-          placeholder="skip behind the barn"
-          className="col-span-3 max-[620px]:col-span-6"
-        />
-        <TextField
-          name="symptom"
-          label="what is wrong with it"
-          defaultValue={defaults.symptom}
-          placeholder="dead, fuse blown"
-          className="col-span-3 max-[620px]:col-span-6"
-        />
-        <QuantityField
-          name="length"
-          label="length"
-          unit="metre"
-          defaultValue={defaults.length}
-          placeholder="110mm"
-          onValue={measure('length')}
-          className="col-span-1 max-[620px]:col-span-2"
-        />
-        <QuantityField
-          name="width"
-          label="width"
-          unit="metre"
-          defaultValue={defaults.width}
-          placeholder="50mm"
-          onValue={measure('width')}
-          className="col-span-1 max-[620px]:col-span-2"
-        />
-        <QuantityField
-          name="height"
-          label="height"
-          unit="metre"
-          defaultValue={defaults.height}
-          placeholder="33mm"
-          onValue={measure('height')}
-          className="col-span-1 max-[620px]:col-span-2"
-        />
-        <QuantityField
-          name="mass"
-          label="weight"
-          unit="kilogram"
-          defaultValue={defaults.mass}
-          placeholder="240g"
-          onValue={measure('mass')}
-          className="col-span-1 max-[620px]:col-span-2"
-        />
-        <div className="col-span-6 mt-1 flex items-center gap-3">
-          <SubmitButton tone="next">{submit}</SubmitButton>
-          {discard && (
-            <ConfirmButton
-              action={discard}
-              title="Put this donor away?"
-              detail="It leaves the lists with its journal. Lots that came from it stay in stock. The step can be taken back."
-              confirm="Put it away"
-            >
-              put away
-            </ConfirmButton>
+    <Halves judgement={<IntakeJudgement typed={typed} facts={facts} nextHref={nextHref} soak={soak} />}>
+      <div onChange={(event) => read((event.target as HTMLInputElement).form)}>
+        <ActionForm action={action} label="Unit" className="grid max-w-[820px] grid-cols-6 gap-x-4 gap-y-1.5">
+          <TextArea
+            name="nameplate"
+            label="what the label says"
+            defaultValue={texts.nameplate}
+            placeholder={'INPUT 100-240V~ 50/60Hz 1.5A\nOUTPUT 19V 4.74A'}
+            hint={
+              facts.plate
+                ? 'the fields below were put right by hand and count instead'
+                : 'type or paste it as it stands; several inputs and outputs are fine'
+            }
+            rows={3}
+            className="col-span-6"
+          />
+          <TextField
+            name="description"
+            label="what it is"
+            defaultValue={texts.description}
+            placeholder="label-printer adapter"
+            className={THIRD}
+          />
+          <SelectField
+            name="kind"
+            label="kind"
+            defaultValue={texts.kind}
+            options={KINDS}
+            className={`${SIXTH} max-[620px]:col-span-6`}
+          />
+          <TextField
+            name="maker"
+            label="maker"
+            defaultValue={texts.maker}
+            className="col-span-1 max-[620px]:col-span-3"
+          />
+          <TextField
+            name="model"
+            label="model"
+            defaultValue={texts.model}
+            mono
+            className="col-span-2 max-[620px]:col-span-3"
+          />
+          <SelectField
+            name="originKind"
+            label="how it came"
+            defaultValue={texts.originKind}
+            options={ORIGIN_CHOICES}
+            className="col-span-1 max-[620px]:col-span-3"
+          />
+          <TextField
+            name="origin"
+            label="where it came from"
+            defaultValue={texts.origin}
+            placeholder="skip behind the barn"
+            className="col-span-3 max-[620px]:col-span-6"
+          />
+          <SelectField
+            name="clearance"
+            label="right to take it apart"
+            defaultValue={texts.clearance}
+            options={CLEARANCES}
+            className="col-span-2 max-[620px]:col-span-6"
+          />
+          {facts.wasRefused && right.may && (
+            <TextField
+              name="clearanceReason"
+              label="who cleared it, or what changed"
+              placeholder="the owner said to keep it"
+              className="col-span-6"
+            />
           )}
-        </div>
-      </ActionForm>
+          <SelectField
+            name="symptomKind"
+            label="what is wrong"
+            defaultValue={texts.symptomKind}
+            options={SYMPTOM_CHOICES}
+            className={`${SIXTH} max-[620px]:col-span-3`}
+          />
+          <TextField
+            name="symptom"
+            label="in your words"
+            defaultValue={texts.symptom}
+            placeholder="clicks twice, then nothing"
+            className="col-span-3 max-[620px]:col-span-6"
+          />
+          <TextField
+            name="dateCodes"
+            label="date codes, and where they stand"
+            defaultValue={texts.dateCodes}
+            placeholder="2314 lid, 1948 C3"
+            mono
+            className="col-span-2 max-[620px]:col-span-6"
+          />
+          {(
+            [
+              ['length', 'length', '110mm'],
+              ['width', 'width', '50mm'],
+              ['height', 'height', '33mm'],
+            ] as const
+          ).map(([name, label, placeholder]) => (
+            <QuantityField
+              key={name}
+              name={name}
+              label={label}
+              unit="metre"
+              defaultValue={texts[name]}
+              placeholder={placeholder}
+              className={SIXTH}
+            />
+          ))}
+          <QuantityField
+            name="mass"
+            label="weight"
+            unit="kilogram"
+            defaultValue={texts.mass}
+            placeholder="240g"
+            className={SIXTH}
+          />
+          <QuantityField
+            name="ambient"
+            label="room"
+            unit="celsius"
+            defaultValue={texts.ambient}
+            placeholder="20C"
+            className={SIXTH}
+          />
+          <details className="col-span-6" open={hasBounds(texts)}>
+            <summary className="cursor-pointer text-[12.5px] text-ink-2 underline decoration-dotted underline-offset-3">
+              what bounds its power: fuse, inlet, cable, switch
+            </summary>
+            <div className="mt-1.5 grid grid-cols-5 gap-x-4 max-[620px]:grid-cols-2">
+              <QuantityField name="fuse" label="fuse" unit="ampere" defaultValue={texts.fuse} placeholder="3.15A" />
+              <SelectField name="inlet" label="inlet" defaultValue={texts.inlet} options={INLET_CHOICES} />
+              <SelectField name="cable" label="cable" defaultValue={texts.cable} options={CABLES} />
+              <QuantityField name="switch" label="switch" unit="ampere" defaultValue={texts.switch} placeholder="6A" />
+              <QuantityField
+                name="thyristor"
+                label="triac, if it has one"
+                unit="ampere"
+                defaultValue={texts.thyristor}
+                placeholder="4A"
+              />
+            </div>
+          </details>
+          <div className="col-span-6 mt-1 flex items-center gap-3">
+            <SubmitButton tone="next">{submit}</SubmitButton>
+            {discard && (
+              <ConfirmButton
+                action={discard}
+                title="Put this donor away?"
+                detail="It leaves the lists with its journal. Lots that came from it stay in stock. The step can be taken back."
+                confirm="Put it away"
+              >
+                put away
+              </ConfirmButton>
+            )}
+          </div>
+        </ActionForm>
+      </div>
+      {children}
     </Halves>
   );
 }
 
-function IntakeJudgement({ plate, size, nextHref }: { plate: string; size: Size; nextHref?: string | undefined }) {
-  const view = intakeView(plate, size);
+const hasBounds = ({ fuse, inlet, cable, switch: own, thyristor }: IntakeTexts) =>
+  [fuse, inlet, cable, own, thyristor].some((text) => text !== '');
+
+function IntakeJudgement({
+  typed,
+  facts,
+  nextHref,
+  soak,
+}: {
+  typed: IntakeTexts;
+  facts: IntakeFacts;
+  nextHref?: string | undefined;
+  soak?: SoakView | undefined;
+}) {
+  const view = intakeView(questionOf(typed, facts));
+  const blank = typed.nameplate.trim() === '' && typed.description.trim() === '' && !facts.plate;
   return (
     <Judgement>
-      <Claim label="What it is good for">{view.claim}</Claim>
-      {view.read.length > 0 && (
-        <Section label="Read off the label">
-          <Facts rows={view.read} />
-        </Section>
-      )}
+      <AdvicePanel
+        facts={blank ? undefined : adviceFacts(typed, facts, view.ratedPower)}
+        stored={facts.weights}
+        says={`${view.claim}.`}
+      />
       <Next
         actions={
           nextHref && (
@@ -168,6 +276,25 @@ function IntakeJudgement({ plate, size, nextHref }: { plate: string; size: Size;
       >
         {view.next}
       </Next>
+      {view.findings.length > 0 && <Findings items={view.findings} />}
+      {soak && soak.findings.length > 0 && (
+        <Section label="What the run suggests">
+          <Findings items={soak.findings} />
+        </Section>
+      )}
+      {view.read.length > 0 && (
+        <Section label="Read off the label">
+          <Facts rows={view.read.map((row, index) => ({ ...row, label: row.label || String(index) }))} />
+          {view.unread && <p className="mt-1 text-[12px] text-ink-2">Not read: {view.unread}</p>}
+        </Section>
+      )}
+      {view.age.length > 0 && (
+        <Section label="Age">
+          {view.age.map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </Section>
+      )}
       {view.currents.length > 0 && (
         <Section label="Likely input current at full load">
           <Facts rows={view.currents} />
@@ -179,8 +306,24 @@ function IntakeJudgement({ plate, size, nextHref }: { plate: string; size: Size;
           <Facts rows={view.density} />
         </Section>
       )}
-      {view.findings.length > 0 && <Findings items={view.findings} />}
-      <Caution>Figures are the label’s own. Nothing here says that the unit is safe to open, or yours to.</Caution>
+      <Caution>Figures are the label’s own. Nothing here says that the unit is safe to open.</Caution>
     </Judgement>
   );
+}
+
+/** What the advice rests on: what stands in the form now, and what the shop knows. */
+function adviceFacts(typed: IntakeTexts, facts: IntakeFacts, ratedPower: number | undefined): UnitFacts {
+  const { symptom, right, kind: said } = readTexts(typed);
+  const kind = said === '' ? (kindFromDescription(typed.description) ?? 'other') : said;
+  const like = likeDonors(facts.past, { kind, power: ratedPower });
+  return {
+    right,
+    symptom,
+    kind,
+    hazards: facts.hazards,
+    likeDonors: like.parts,
+    needs: facts.needs,
+    ...(ratedPower === undefined ? {} : { ratedPower }),
+    ...(like.minutes ? { minutesToOpen: like.minutes } : {}),
+  };
 }

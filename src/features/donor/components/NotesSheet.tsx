@@ -9,15 +9,6 @@ import { LiveNotice } from './LiveNotice';
 import { AnswerButton, FinishButton, NoteForm, UndoButton } from './NoteForms';
 
 const TEXTS = {
-  open: {
-    label: 'How it comes apart',
-    empty: 'How does it come apart?',
-    hint: 'Screws and where they hide, clips, glue, what broke, how many minutes. The next one of its kind opens faster.',
-    claim: (count: number) =>
-      count === 0 ? 'Nothing is noted yet' : `${count} opening ${count === 1 ? 'note' : 'notes'}`,
-    next: 'Note each screw and clip as you go, and what broke.',
-    caution: 'Before the lid comes off: unplugged, and the stores read at Make safe as soon as leads can reach them.',
-  },
   trace: {
     label: 'What circuit it is',
     empty: 'What does the board say?',
@@ -28,7 +19,7 @@ const TEXTS = {
   },
 } as const;
 
-/** A station that holds notes: Open and Trace. */
+/** A station that holds notes for now: Trace. */
 export function NotesSheet({
   frame,
   station,
@@ -138,7 +129,8 @@ export function RecordSheet({
   );
 }
 
-function NoteList({
+/** Notes and questions in order. */
+export function NoteList({
   code,
   notes,
   withStation = false,

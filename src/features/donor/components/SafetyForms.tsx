@@ -1,59 +1,81 @@
 'use client';
 
+import { HOLD_SOURCE_NAMES, HOLD_SOURCES, STORE_ROLE_NAMES, STORE_ROLES } from '../../../core/safety';
+import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { QuantityField, SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { addStoreAction, readStoreAction, strikeStoreAction } from '../actions';
+import { addStoreAction, listPartAsStoreAction, notePowerAction, strikeStoreAction } from '../actions';
 
-/** A reading of the store in hand. */
-export function ReadingForm({ code, store }: { code: string; store: string }) {
-  return (
-    <ActionForm
-      key={store}
-      action={readStoreAction.bind(null, code)}
-      label={`Reading of ${store}`}
-      className="grid grid-cols-[1fr_1fr_auto] items-start gap-x-2.5"
-      clearAfter
-    >
-      <input type="hidden" name="store" value={store} />
-      <QuantityField name="voltage" label="reading" unit="volt" placeholder="212V" />
-      <QuantityField name="elapsed" label="at" unit="second" placeholder="now" />
-      <div className="pt-[21px]">
-        <SubmitButton tone="next">Record</SubmitButton>
-      </div>
-    </ActionForm>
-  );
-}
+const ROLES = [
+  { value: '', label: 'by its size' },
+  ...STORE_ROLE_NAMES.map((role) => ({ value: role, label: STORE_ROLES[role].label })),
+];
+const SOURCES = HOLD_SOURCE_NAMES.map((source) => ({ value: source, label: HOLD_SOURCES[source] }));
 
-/** A store that is not listed yet. */
+/** A store that is not listed yet: one capacitor, several, or a battery. */
 export function StoreForm({ code, first }: { code: string; first: boolean }) {
   return (
     <ActionForm
       action={addStoreAction.bind(null, code)}
       label="New store"
-      className="grid max-w-[760px] grid-cols-[1fr_1.3fr_1fr_1fr_1fr_auto] items-start gap-x-2.5 border-t border-rule pt-2.5 max-[620px]:grid-cols-2"
+      className="grid max-w-[820px] grid-cols-[0.7fr_1.2fr_1.6fr_0.8fr_0.8fr] items-start gap-x-2.5 border-t border-rule pt-2.5 max-[620px]:grid-cols-2"
       clearAfter
     >
       <h2 className="label col-span-full mb-1">{first ? 'A store of charge' : 'Another store'}</h2>
       <TextField name="name" label="name" placeholder="C3" mono />
-      <SelectField
-        name="role"
-        label="what it does"
-        defaultValue=""
-        options={[
-          { value: '', label: 'by its size' },
-          { value: 'bulk', label: 'mains reservoir' },
-          { value: 'filter', label: 'X or Y filter' },
-          { value: 'other', label: 'output or other' },
-        ]}
-      />
-      <QuantityField name="capacitance" label="capacitance" unit="farad" placeholder="82u" />
-      <QuantityField name="ratedVoltage" label="rated" unit="volt" placeholder="400V" />
+      <SelectField name="role" label="what it is" defaultValue="" options={ROLES} />
+      <TextField name="capacitance" label="capacitance, or several" placeholder="82u, or 2 x 470u 200V series" mono />
+      <QuantityField name="ratedVoltage" label="rated" unit="volt" placeholder="400V" wants="nothing" />
       <QuantityField name="bleed" label="bleed path" unit="ohm" placeholder="470k" />
-      <div className="pt-[21px]">
+      <SelectField
+        name="holdSource"
+        label="what it may hold comes from"
+        defaultValue="auto"
+        options={SOURCES}
+        className="col-span-2"
+      />
+      <QuantityField name="holdVoltage" label="my own figure" unit="volt" placeholder="620V" wants="nothing" />
+      <div className="col-span-2 pt-[21px]">
         <SubmitButton>List it</SubmitButton>
       </div>
     </ActionForm>
+  );
+}
+
+/** Capacitors of the parts log that could be stores. */
+export function StoreOffers({ code, offers }: { code: string; offers: readonly { ref: string; says: string }[] }) {
+  if (offers.length === 0) return null;
+  return (
+    <section
+      aria-label="From the parts list"
+      className="mb-3 flex max-w-[820px] flex-wrap items-center gap-2 text-[13px]"
+    >
+      <span className="text-ink-2">On the parts list, not listed as stores:</span>
+      {offers.map(({ ref, says }) => (
+        <ActionButton key={ref} action={() => listPartAsStoreAction({ code, ref })} label={`List ${ref} as a store`}>
+          {ref}, {says}
+        </ActionButton>
+      ))}
+    </section>
+  );
+}
+
+/** Whether power is on the unit, and the way to say so. */
+export function PowerRow({ code, power }: { code: string; power: { on: boolean; says: string } }) {
+  return (
+    <p
+      className={`mb-3 flex flex-wrap items-center gap-x-3 gap-y-1.5 text-[13px] ${power.on ? 'border-l-4 border-stop bg-stop-wash px-3 py-1.5' : 'text-ink-2'}`}
+    >
+      <span>{power.says}</span>
+      {power.on ? (
+        <ActionButton action={() => notePowerAction(code, false)}>It is unplugged now</ActionButton>
+      ) : (
+        <ActionButton tone="small" action={() => notePowerAction(code, true)}>
+          power was put to it
+        </ActionButton>
+      )}
+    </p>
   );
 }
 

@@ -5,7 +5,8 @@ import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
 import type { SafetyView, StoreCard } from '../views/safety';
-import { ReadingForm, StoreForm, StrikeStore } from './SafetyForms';
+import { DischargeClock } from './DischargeClock';
+import { PowerRow, StoreForm, StoreOffers, StrikeStore } from './SafetyForms';
 import { ToolTrial } from './ToolTrial';
 
 /** Make safe: the stores, the discharge of one, and whether it can hurt now. */
@@ -13,6 +14,7 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
   const { cards, selected } = view;
   return (
     <Halves judgement={<SafetyJudgement view={view} />}>
+      <PowerRow code={code} power={view.power} />
       {cards.length > 0 && (
         <ul
           aria-label="Stores"
@@ -32,11 +34,17 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
             <h2 className="label">{selected.heading}</h2>
             {selected.last && (
               <p className="my-2 flex items-baseline gap-2">
-                <span className="q text-[42px] leading-none tracking-[-0.03em]">{selected.last.number}</span>
+                <span className="q text-[30px] leading-none tracking-[-0.03em]">{selected.last.number}</span>
                 <span className="ml-auto text-right text-[12px] text-ink-2">{selected.last.says}</span>
               </p>
             )}
-            <ReadingForm code={code} store={selected.name} />
+            <DischargeClock
+              key={selected.name}
+              code={code}
+              store={selected.name}
+              point={selected.point}
+              clock={selected.clock}
+            />
             {selected.readings.length > 0 && (
               <table className="rows plain mt-1 font-mono" aria-label={`Readings on ${selected.name}`}>
                 <thead>
@@ -47,8 +55,8 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
                   </tr>
                 </thead>
                 <tbody>
-                  {selected.readings.map(({ time, reading, offFit }) => (
-                    <tr key={time}>
+                  {selected.readings.map(({ id, time, reading, offFit }) => (
+                    <tr key={id}>
                       <td>{time}</td>
                       <td>{reading}</td>
                       <td data-align="end">{offFit}</td>
@@ -84,6 +92,7 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
           </EmptyState>
         </div>
       )}
+      <StoreOffers code={code} offers={view.offers} />
       <StoreForm code={code} first={cards.length === 0} />
     </Halves>
   );
@@ -133,10 +142,37 @@ function SafetyJudgement({ view }: { view: SafetyView }) {
         </Section>
       )}
       <Next>{view.next}</Next>
+      {view.string.length > 0 && (
+        <Section label="Each capacitor by itself">
+          <ul className="grid gap-0.5">
+            {view.string.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </Section>
+      )}
       {view.tool && (
         <Section label="The tool">
           <p className="mb-2">{view.tool.says}</p>
-          <ToolTrial key={view.selected?.name} start={view.tool.start} capacitance={view.tool.capacitance} />
+          <ToolTrial
+            key={view.selected?.name}
+            start={view.tool.start}
+            capacitance={view.tool.capacitance}
+            touchLimit={view.tool.touchLimit}
+            stocked={view.tool.stocked}
+          />
+        </Section>
+      )}
+      {view.cautions.length > 0 && (
+        <Section label="For this unit">
+          <ul className="dotted" aria-label="Cautions">
+            {view.cautions.map(({ name, text, grave }) => (
+              <li key={name} className="py-1">
+                {grave && <i aria-hidden="true" className="hatch mr-1.5 inline-block size-[11px] align-[-1px]" />}
+                {text}
+              </li>
+            ))}
+          </ul>
         </Section>
       )}
       <Caution>

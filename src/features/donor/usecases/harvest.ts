@@ -1,4 +1,5 @@
 import { kindRule } from '../../../core/part';
+import { mayTakeApart } from '../../../core/unit';
 import type { Bench } from '../../../db/bench';
 import { donorOverview } from '../../../db/repositories/donors';
 import { stockPiece } from '../../../db/repositories/lots';
@@ -22,6 +23,11 @@ export async function takePart(
     const found = await findPart(edit.tx, donor.id, ref);
     if (!found) return refuse(`${ref} is not logged on this donor.`, 'ref');
     if (found.part.state === 'harvested') return refuse(`${ref} was taken already.`, 'ref');
+    const right = mayTakeApart({ origin: donor.originKind, clearance: donor.clearance });
+    if (!right.may)
+      return refuse(
+        `${right.why} No lot can be made of it. If that has changed, say so at Intake, with who cleared it.`,
+      );
     const overview = await donorOverview(edit.tx, donor);
     const notDead = notDeadSays(overview);
     if (notDead !== null && !overview.wentOn.includes('harvest'))

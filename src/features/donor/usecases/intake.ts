@@ -1,10 +1,14 @@
+import type { Weights } from '../../../core/advice';
+import type { Nameplate } from '../../../core/nameplate';
+import { kindFromDescription, mayTakeApart } from '../../../core/unit';
 import type { Bench } from '../../../db/bench';
 import { freshCode } from '../../../db/repositories/codes';
 import { donorTitle, findPutAway } from '../../../db/repositories/donors';
 import { recordEdit } from '../../../db/repositories/journal';
+import { resetSetting, writeSettings } from '../../../db/repositories/settings';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import type { DonorForm } from '../schema';
-import { editDonor } from './outcome';
+import { editDonor, refuse } from './outcome';
 
 /** Makes a donor of a unit and gives it a code for its tag. */
 export async function registerDonor(bench: Bench, form: DonorForm): Promise<FormOutcome & { ok: true; code: string }> {
@@ -22,8 +26,28 @@ export async function registerDonor(bench: Bench, form: DonorForm): Promise<Form
 /** Changes what is written of a donor. */
 export function amendDonor(bench: Bench, code: string, form: DonorForm): Promise<FormOutcome> {
   return editDonor(bench, { code, station: 'intake' }, async (edit, donor) => {
+    const before = mayTakeApart({ origin: donor.originKind, clearance: donor.clearance });
+    const after = mayTakeApart({ origin: form.originKind, clearance: form.clearance });
     await edit.update('donors', donor.id, columns(form));
-    return 'The sheet of the donor was changed';
+    if (before.may || !after.may) return 'The sheet of the donor was changed';
+    if (form.clearanceReason === '')
+      return refuse('It was not cleared to be taken apart. Say who cleared it, or what changed.', 'clearanceReason');
+    await edit.insert('notes', {
+      donorId: donor.id,
+      station: 'intake',
+      text: `Cleared to be taken apart: ${form.clearanceReason}`,
+      question: false,
+      createdMs: bench.now(),
+    });
+    return `Cleared to be taken apart after all: ${form.clearanceReason}`;
+  });
+}
+
+/** Keeps the plate as a person put it right; null goes back to what the text says. */
+export function amendPlate(bench: Bench, code: string, plate: Nameplate | null): Promise<FormOutcome> {
+  return editDonor(bench, { code, station: 'intake' }, async (edit, donor) => {
+    await edit.update('donors', donor.id, { plate });
+    return plate === null ? 'The plate is as its text reads.' : 'The plate was put right by hand.';
   });
 }
 
@@ -46,13 +70,41 @@ export async function bringBackDonor(bench: Bench, code: string): Promise<FormOu
   return { ok: true, says: `${says}.`, undo: journalId, goto: `/donors/${code}` };
 }
 
+/** Keeps how much each reason counts in the advice, for the whole shop. */
+export async function keepWeights(bench: Bench, weights: Weights | null): Promise<FormOutcome> {
+  if (weights === null) await resetSetting(bench, 'weights');
+  else await writeSettings(bench, { weights });
+  return { ok: true, says: weights === null ? 'The weights are as shipped.' : 'The weights are kept for every unit.' };
+}
+
 function columns(form: DonorForm) {
-  const { length, width, height, mass, ...texts } = form;
+  const {
+    length,
+    width,
+    height,
+    mass,
+    ambient,
+    fuse,
+    switch: ownSwitch,
+    thyristor,
+    cable,
+    inlet,
+    kind,
+    clearanceReason: _reason,
+    ...texts
+  } = form;
   return {
     ...texts,
+    kind: kind === '' ? (kindFromDescription(form.description) ?? 'other') : kind,
     lengthM: length?.value ?? null,
     widthM: width?.value ?? null,
     heightM: height?.value ?? null,
     massKg: mass?.value ?? null,
+    ambientC: ambient?.value ?? null,
+    fuseA: fuse?.value ?? null,
+    switchA: ownSwitch?.value ?? null,
+    thyristorA: thyristor?.value ?? null,
+    inlet: inlet === '' ? null : inlet,
+    cableM2: cable === '' ? null : Number(cable) * 1e-6,
   };
 }

@@ -5,7 +5,7 @@ import { findLot } from '../../../db/repositories/lots';
 import { findPart } from '../../../db/repositories/parts';
 import { ratingHistory } from '../../../db/repositories/ratings';
 import { temporaryBench } from '../../../db/testing/temporaryBench';
-import { donorForm } from '../schema';
+import { donorForm, storeForm } from '../schema';
 import { takePart } from './harvest';
 import { acceptReading, logPartForm, strikePart, typeRating } from './identify';
 import { amendDonor, bringBackDonor, discardDonor, registerDonor } from './intake';
@@ -252,13 +252,7 @@ describe('beside a store that is not measured dead', () => {
 
 describe('forms', () => {
   test('a store’s name is taken once, and can be struck and given back', async () => {
-    const store = {
-      name: 'C3',
-      role: '' as const,
-      capacitance: { value: 82e-6, resolution: 1e-6 },
-      ratedVoltage: undefined,
-      bleed: undefined,
-    };
+    const store = storeForm.parse({ name: 'C3', capacitance: '82u' });
     await addStore(fixture.bench, code, store);
     expect(await addStore(fixture.bench, code, store)).toMatchObject({ problems: [{ field: 'name' }] });
     await strikeStore(fixture.bench, { code, name: 'C3' });

@@ -4,6 +4,8 @@ import type { StationName } from '../../../core/station';
 import type { Edit } from '../../../db/repositories/journal';
 import { addMeasurement, findPart, findType, isNumbered, logPart } from '../../../db/repositories/parts';
 import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
+import { powerHistory } from '../../../db/repositories/power';
+import { addSoakRow } from '../../../db/repositories/soaks';
 import { addReading, findStore } from '../../../db/repositories/stores';
 import { refuse } from './outcome';
 
@@ -15,6 +17,8 @@ export function stationOf(record: BenchRecord, here: StationName): StationName {
     measurement: 'test',
     reading: 'make-safe',
     store: 'make-safe',
+    power: 'make-safe',
+    soak: 'intake',
     note: here,
   };
   return stations[record.kind];
@@ -51,13 +55,33 @@ export async function writeRecord(edit: Edit, record: BenchRecord): Promise<stri
       await edit.insert('stores', {
         donorId: edit.donorId,
         name: record.name,
-        role: storeRole(record),
+        role: record.role ?? storeRole(record),
+        bank: record.bank ?? '',
         capacitanceF: record.capacitance,
         ratedV: record.ratedVoltage ?? null,
         bleedOhm: record.bleed ?? null,
         createdMs: edit.bench.now(),
       });
       return says;
+    case 'power':
+      await edit.insert('powerEvents', { donorId: edit.donorId, applied: record.applied, atMs: edit.bench.now() });
+      return says;
+    case 'soak': {
+      await addSoakRow(edit, {
+        inputW: record.watts ?? null,
+        caseC: record.celsius ?? null,
+        outputV: record.volts ?? null,
+        loadA: record.load ?? null,
+        remark: record.remark,
+        elapsed: record.elapsed,
+      });
+      const { appliedAt, removedAt } = await powerHistory(edit.tx, edit.donorId);
+      const on = appliedAt !== undefined && (removedAt === undefined || removedAt < appliedAt);
+      // A run under load is power applied, whether or not anyone said so.
+      if (on) return says;
+      await edit.insert('powerEvents', { donorId: edit.donorId, applied: true, atMs: edit.bench.now(), note: 'soak' });
+      return `${says}; power is on, so no store counts as dead`;
+    }
     case 'note':
       await edit.insert('notes', {
         donorId: edit.donorId,

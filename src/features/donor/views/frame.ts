@@ -1,9 +1,11 @@
 import type { BenchContext } from '../../../core/benchline';
-import { describePlate, parseNameplate } from '../../../core/nameplate';
+import { describePlate } from '../../../core/nameplate';
 import { formatQuantity } from '../../../core/quantity';
 import { STATION_LABEL, stationInHand, type StationName, type StationSummary } from '../../../core/station';
+import { UNIT_KINDS } from '../../../core/unit';
 import { bench } from '../../../db/bench';
 import { donorOverview, donorTitle, findDonor, type Donor, type DonorOverview } from '../../../db/repositories/donors';
+import { plateOf } from '../../../db/repositories/plate';
 import { liveBadge, notDeadSays } from '../notDead';
 import { benchContext } from '../usecases/recordLine';
 import { dayOf } from './words';
@@ -31,9 +33,15 @@ export async function loadDonor(
   const donor = await findDonor(db.read, code.toUpperCase());
   if (!donor) return undefined;
   const [overview, context] = await Promise.all([donorOverview(db.read, donor), benchContext(bench(), donor)]);
-  const plate = describePlate(parseNameplate(donor.nameplate));
+  const plate = describePlate(plateOf(donor));
   const power = overview.facts.ratedPower;
-  const origin = [donor.origin, dayOf(donor.createdMs, now())].filter((word) => word !== '').join(', ');
+  const origin = [
+    UNIT_KINDS[donor.kind].label === 'other' ? '' : UNIT_KINDS[donor.kind].label,
+    donor.origin,
+    dayOf(donor.createdMs, now()),
+  ]
+    .filter((word) => word !== '')
+    .join(', ');
   return {
     donor,
     overview,

@@ -1,6 +1,7 @@
 import { intakeView } from './intake';
 
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value).replaceAll('\u00a0', ' ')) as T;
+const TODAY = { year: 2026, week: 46 };
 const LITRE = { length: 0.115, width: 0.05, height: 0.032, mass: 0.29 };
 
 test.each`
@@ -12,11 +13,13 @@ test.each`
   ${'INPUT 230V~ 5A OUTPUT 5V 20A 12V 18A MAX 300W'}          | ${'300 W over 2 outputs'}
   ${'INPUT 100-240V~ 0.7A OUTPUT 5V 3A or 9V 2A or 12V 1.5A'} | ${'18 W over 3 outputs'}
 `('“$label” comes to: $claim', ({ label, claim }) => {
-  expect(plain(intakeView(label, {})).claim).toBe(claim);
+  expect(plain(intakeView({ nameplate: label, today: TODAY })).claim).toBe(claim);
 });
 
 test('what was read off the label is shown, so that a misreading is seen', () => {
-  const { read } = plain(intakeView('INPUT: 100-240V~ 50/60Hz 1.5A OUTPUT: 24V = 2.5A EFFICIENCY LEVEL VI', {}));
+  const { read } = plain(
+    intakeView({ nameplate: 'INPUT: 100-240V~ 50/60Hz 1.5A OUTPUT: 24V = 2.5A EFFICIENCY LEVEL VI', today: TODAY }),
+  );
   expect(read).toEqual([
     { label: 'input', value: '100–240 V~' },
     { label: 'frequency', value: '50 or 60 Hz' },
@@ -28,7 +31,9 @@ test('what was read off the label is shown, so that a misreading is seen', () =>
 
 // 60 W at the 0.88 that level VI promises and power factor 0.55, by hand: 1.08 A at 115 V, 0.539 A at 230 V.
 test('likely input current, with what was assumed said', () => {
-  const { currents, assumptions } = plain(intakeView('INPUT 100-240V~ 1.5A OUTPUT 24V 2.5A EFFICIENCY LEVEL VI', {}));
+  const { currents, assumptions } = plain(
+    intakeView({ nameplate: 'INPUT 100-240V~ 1.5A OUTPUT 24V 2.5A EFFICIENCY LEVEL VI', today: TODAY }),
+  );
   expect(currents).toEqual([
     { label: 'at 115 V', value: '1.08 A' },
     { label: 'at 230 V', value: '539 mA' },
@@ -38,7 +43,9 @@ test('likely input current, with what was assumed said', () => {
 
 // 60 W in 115 × 50 × 32 mm is 326 W/L, and 60 W of 290 g is 207 W/kg, by hand.
 test('density against what is usual', () => {
-  const { density, findings } = plain(intakeView('INPUT 100-240V~ 1.5A OUTPUT 24V 2.5A', LITRE));
+  const { density, findings } = plain(
+    intakeView({ nameplate: 'INPUT 100-240V~ 1.5A OUTPUT 24V 2.5A', size: LITRE, today: TODAY }),
+  );
   expect(density).toEqual([
     { label: 'per litre', value: '326 W' },
     { label: 'per kilogram', value: '207 W' },
@@ -52,7 +59,9 @@ test.each`
   ${'INPUT 230V~ 1A OUTPUT 12V'}      | ${{}}                                          | ${'note'}   | ${'unknown'}  | ${/no current or power/}
   ${'INPUT 230V~ 2A OUTPUT 19V 10A'}  | ${{ length: 0.05, width: 0.04, height: 0.03 }} | ${'check'}  | ${undefined}  | ${/denser than any closed unit/}
 `('a label that does not add up is marked: $says', ({ label, size, weight, word, says }) => {
-  const found = intakeView(label, size).findings.find(({ text }) => (says as RegExp).test(text));
+  const found = intakeView({ nameplate: label, size, today: TODAY }).findings.find(({ text }) =>
+    (says as RegExp).test(text),
+  );
   expect(found).toMatchObject({ weight, ...(word ? { word } : {}) });
 });
 
@@ -62,5 +71,5 @@ test.each`
   ${'INPUT 230V~ 1A'}               | ${/Add the output/}
   ${'INPUT 230V~ 1A OUTPUT 12V 1A'} | ${/Before the first screw/}
 `('the next step for “$label”', ({ label, next }) => {
-  expect(intakeView(label, {}).next).toMatch(next as RegExp);
+  expect(intakeView({ nameplate: label, today: TODAY }).next).toMatch(next as RegExp);
 });

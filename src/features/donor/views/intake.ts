@@ -1,20 +1,43 @@
 import {
+  checkClaims,
+  describeDate,
+  describeInput,
   describeOutput,
+  judgeAge,
   judgeNameplate,
   parseNameplate,
+  type Nameplate,
   type NameplateFinding,
+  type PowerBounds,
+  type SafetyClass,
   type Size,
 } from '../../../core/nameplate';
 import { formatQuantity } from '../../../core/quantity';
 
+/** What a person said of a unit so far: the label's text, and what was found on the case. */
+export interface IntakeQuestion {
+  readonly nameplate: string;
+  /** The plate as it was put right by hand, when it was. */
+  readonly plate?: Nameplate | null;
+  readonly size?: Size;
+  readonly bounds?: PowerBounds;
+  readonly codes?: readonly { readonly code: string; readonly place: string }[];
+  /** The present day as year and ISO week. */
+  readonly today: { readonly year: number; readonly week: number };
+}
+
 /** What the plate and the size come to, in words and rows. */
 export interface IntakeView {
   readonly claim: string;
+  readonly ratedPower: number | undefined;
   /** What was read off the text, so that a person can see a misreading. */
   readonly read: readonly { label: string; value: string; evidence?: string }[];
+  /** What no rule had a use for. */
+  readonly unread: string;
   readonly currents: readonly { label: string; value: string }[];
   readonly assumptions: string;
   readonly density: readonly { label: string; value: string }[];
+  readonly age: readonly string[];
   readonly findings: readonly { weight: 'danger' | 'check' | 'note' | 'ok'; word?: string; text: string }[];
   readonly next: string;
 }
@@ -27,39 +50,33 @@ const WEIGHT: Readonly<Record<NameplateFinding['severity'], IntakeView['findings
   'cannot tell': 'note',
 };
 const WORD: Partial<Record<NameplateFinding['severity'], string>> = { 'cannot tell': 'unknown', reject: 'doubtful' };
+const CLASS_SAYS: Readonly<Record<SafetyClass, string>> = {
+  I: 'I, earthed: its case hangs on the earth wire',
+  II: 'II, double insulated',
+  III: 'III, fed with low voltage',
+};
 
-/** Judges a nameplate's text with the size of the case; pure, so that it runs while a person types. */
-export function intakeView(nameplate: string, size: Size): IntakeView {
-  const plate = parseNameplate(nameplate);
-  const judged = judgeNameplate(plate, size);
+/** Judges a unit by its plate, size and codes; pure, so that it runs while a person types. */
+export function intakeView({
+  nameplate,
+  plate: own,
+  size = {},
+  bounds = {},
+  codes = [],
+  today,
+}: IntakeQuestion): IntakeView {
+  const plate = own ?? parseNameplate(nameplate);
+  const all = [...(plate.dateCodes ?? []).map((code) => ({ code, place: 'label' })), ...codes];
+  const age = judgeAge(all, today);
+  const judged = judgeNameplate(plate, { ...size, ...(age.newest ? { year: age.newest.year } : {}) });
   const { ratedPower, efficiency, powerFactor, density } = judged;
-  const blank = nameplate.trim() === '';
+  const blank = nameplate.trim() === '' && !own;
+  const claims = checkClaims(plate, ratedPower, bounds);
   return {
     claim: claimOf(blank, ratedPower, plate.outputs.map(describeOutput)),
-    read: [
-      ...(plate.input
-        ? [
-            {
-              label: 'input',
-              value: `${plate.input.vMin === plate.input.vMax ? '' : `${plate.input.vMin}–`}${formatQuantity(plate.input.vMax, 'volt')}${plate.input.kind === 'ac' ? '~' : ' DC'}`,
-            },
-            ...(plate.input.frequencies
-              ? [{ label: 'frequency', value: `${plate.input.frequencies.join(' or ')} Hz` }]
-              : []),
-            ...(plate.input.current === undefined
-              ? []
-              : [{ label: 'input current', value: formatQuantity(plate.input.current, 'ampere') }]),
-          ]
-        : []),
-      ...plate.outputs.map((output, index) => ({
-        label: plate.outputs.length > 1 ? `output ${index + 1}` : 'output',
-        value: describeOutput(output),
-      })),
-      ...(plate.totalPower === undefined
-        ? []
-        : [{ label: 'printed total', value: formatQuantity(plate.totalPower, 'watt') }]),
-      ...(plate.efficiencyLevel ? [{ label: 'efficiency mark', value: plate.efficiencyLevel }] : []),
-    ],
+    ratedPower,
+    read: readRows(plate),
+    unread: plate.unread ?? '',
     currents: judged.inputCurrents.map(({ volts, amperes }) => ({
       label: `at ${formatQuantity(volts, 'volt')}`,
       value: formatQuantity(amperes, 'ampere'),
@@ -76,22 +93,64 @@ export function intakeView(nameplate: string, size: Size): IntakeView {
         ? []
         : [{ label: 'per kilogram', value: `${Math.round(density.perKilogram)} W` }]),
     ],
+    age: [
+      ...(age.newest && age.from
+        ? [
+            `Not older than ${describeDate(age.newest)}, by ${age.from}${age.newest.confidence < 0.6 ? '; the decade is a guess, another code would settle it' : ''}.`,
+          ]
+        : []),
+      ...age.unreadable.map((code) => `${code} is no date code that could be right.`),
+    ],
     findings: blank
       ? []
-      : judged.findings.map(({ severity, text }) => {
+      : [...judged.findings, ...claims.findings].map(({ severity, text }) => {
           const word = WORD[severity];
           return { weight: WEIGHT[severity], text, ...(word ? { word } : {}) };
         }),
     next: blank
       ? 'Type or paste what the label says, as it stands.'
-      : plate.outputs.length === 0
+      : plate.outputs.length === 0 && ratedPower === undefined
         ? 'Add the output as printed, like OUTPUT 19V 4.74A.'
         : 'Before the first screw: list what stores charge, and read it.',
   };
 }
 
+function readRows(plate: Nameplate): IntakeView['read'] {
+  const numbered = (word: string, count: number, index: number) => (count > 1 ? `${word} ${index + 1}` : word);
+  return [
+    ...plate.inputs.flatMap((input, index) => [
+      { label: numbered('input', plate.inputs.length, index), value: describeInput(input) },
+      ...(input.frequencies
+        ? [
+            {
+              label: numbered('frequency', plate.inputs.length, index),
+              value: `${[...new Set(input.frequencies)].join(' or ')} Hz`,
+            },
+          ]
+        : []),
+    ]),
+    ...plate.outputs.map((output, index) => ({
+      label: [numbered('output', plate.outputs.length, index), output.port ?? '', output.alternative ? '(choice)' : '']
+        .filter((word) => word !== '')
+        .join(' '),
+      value: describeOutput(output),
+    })),
+    ...(plate.totalPower === undefined
+      ? []
+      : [{ label: 'printed total', value: formatQuantity(plate.totalPower, 'watt') }]),
+    ...(plate.sharedLimits ?? []).map(({ volts, power }) => ({
+      label: `${volts.map((v) => formatQuantity(v, 'volt')).join(' and ')} together`,
+      value: formatQuantity(power, 'watt'),
+    })),
+    ...(plate.efficiencyLevel ? [{ label: 'efficiency mark', value: plate.efficiencyLevel }] : []),
+    ...(plate.safetyClass ? [{ label: 'class', value: CLASS_SAYS[plate.safetyClass] }] : []),
+    ...(plate.limitedPower ? [{ label: 'output', value: 'limited power' }] : []),
+  ];
+}
+
 function claimOf(blank: boolean, power: number | undefined, outputs: readonly string[]): string {
   if (blank) return 'Nothing is known of it yet';
   if (power === undefined) return 'The rating cannot be read';
-  return `${formatQuantity(power, 'watt')}${outputs.length === 1 ? `, ${outputs[0]}` : ` over ${outputs.length} outputs`}`;
+  const rest = outputs.length === 1 ? `, ${outputs[0]}` : outputs.length > 1 ? ` over ${outputs.length} outputs` : '';
+  return `${formatQuantity(power, 'watt')}${rest}`;
 }

@@ -1,30 +1,20 @@
-import { judgeNameplate, parseNameplate } from '../../../core/nameplate';
 import { formatDuration, formatQuantity } from '../../../core/quantity';
-import {
-  bleedThrough,
-  CAPACITANCE_UPPER,
-  dischargeWarningText,
-  FARTHEST_EXTRAPOLATION,
-  fitDischarge,
-  hazardBand,
-  mayHold,
-  METER_LIMIT,
-  REBOUND_SHARE,
-  SOLDER_LIMIT,
-  storedEnergy,
-  storeState,
-  suggestBleed,
-  TOUCH_LIMIT_DC,
-  type DischargeFit,
-  type StoreState,
-} from '../../../core/safety';
+import { storedEnergy, storesFromParts, STORE_ROLES, type PowerHistory, type UnitCaution } from '../../../core/safety';
+import { parseFilter } from '../../../core/stock';
 import { bench } from '../../../db/bench';
+import type { Queryable } from '../../../db/client';
 import type { Donor } from '../../../db/repositories/donors';
-import { listStores, type StoreReadingRow, type StoreWithReadings } from '../../../db/repositories/stores';
+import { candidateLots } from '../../../db/repositories/lots';
+import { powerHistory } from '../../../db/repositories/power';
+import { readSettings } from '../../../db/repositories/settings';
+import type { StoreReadingRow } from '../../../db/repositories/stores';
+import { toPartFacts } from '../partFacts';
+import { assess, reliableTime, type Assessed } from './safetyAssess';
+import { claimOf, fitSays, hazardOf, nextStep, stringSays, toolSays } from './safetyWords';
+import { unitRecord } from './unitFacts';
 import { agoOf, clockOf } from './words';
 
 const volts = (value: number) => formatQuantity(value, 'volt');
-const ROLE = { bulk: 'bulk', filter: 'filter', other: 'store' } as const;
 
 export interface StoreCard {
   readonly name: string;
@@ -45,130 +35,148 @@ export interface DischargeChart {
   readonly crossing: { readonly time: number; readonly says: string } | null;
 }
 
+/** A resistor of the drawers that could serve as a tool. */
+export interface StockedResistor {
+  readonly lot: string;
+  readonly resistance: number;
+  readonly power: number;
+  readonly says: string;
+}
+
 export interface SafetyView {
   readonly cards: readonly StoreCard[];
   readonly selected: {
     readonly name: string;
     readonly heading: string;
+    /** Where a stand-in meter must put its leads. */
+    readonly point: string;
     readonly last: { readonly number: string; readonly says: string } | null;
-    readonly readings: readonly { time: string; reading: string; offFit: string }[];
+    readonly readings: readonly { id: string; time: string; reading: string; offFit: string }[];
+    /** The clock of the run that goes on: what it showed at a moment, in milliseconds since 1970. */
+    readonly clock: { readonly elapsed: number; readonly at: number } | null;
     readonly chart: DischargeChart | null;
   } | null;
   readonly claim: { readonly text: string; readonly stop: boolean };
   readonly hazard: { readonly weight: 'danger' | 'check' | 'note' | 'ok'; readonly text: string } | null;
   readonly says: readonly string[];
+  readonly string: readonly string[];
   readonly next: string;
-  readonly tool: { readonly says: string; readonly start: number; readonly capacitance: number } | null;
+  readonly tool: {
+    readonly says: string;
+    readonly start: number;
+    readonly capacitance: number;
+    readonly touchLimit: number;
+    readonly stocked: readonly StockedResistor[];
+  } | null;
+  /** Capacitors of the parts log that are not listed yet. */
+  readonly offers: readonly { readonly ref: string; readonly says: string }[];
+  readonly power: { readonly on: boolean; readonly says: string };
+  readonly cautions: readonly UnitCaution[];
 }
 
 /** The stores of a donor, the discharge of one of them, and whether it can hurt now. */
 export async function safetyView(donor: Donor, wanted: string | undefined): Promise<SafetyView> {
   const { db, now } = bench();
-  const stores = await listStores(db.read, donor.id);
-  const plate = parseNameplate(donor.nameplate);
-  const judged = judgeNameplate(plate);
-  const known = stores.map((entry) => assess(entry, { ...judged, input: plate.input?.kind }));
+  const moment = now();
+  const [unit, { touchLimit }, power] = await Promise.all([
+    unitRecord(db.read, donor, moment),
+    readSettings(db.read),
+    powerHistory(db.read, donor.id),
+  ]);
+  const known = unit.stores.map((entry) => assess(entry, { voltages: unit.voltages, touchLimit, power }));
   const open = known.filter(({ state }) => state.kind !== 'measured-dead');
   const chosen = known.find(({ entry }) => entry.store.name === wanted?.toUpperCase()) ?? open[0] ?? known[0];
-  const cards = known.map((store) => card(store, donor.code, store === chosen, now()));
-  if (!chosen) return NOTHING_LISTED;
+  const shared = {
+    cards: known.map((store) => card(store, donor.code, store === chosen, moment)),
+    offers: storesFromParts(
+      unit.parts.map(toPartFacts),
+      unit.stores.map(({ store }) => store.name),
+    ).map(({ ref, role, capacitance, ratedVoltage }) => ({
+      ref,
+      says: `${STORE_ROLES[role].label}, ${formatQuantity(capacitance, 'farad')}${ratedVoltage === undefined ? '' : ` ${volts(ratedVoltage)}`}`,
+    })),
+    power: powerSays(power),
+    cautions: unit.cautions,
+  };
+  if (!chosen) return { ...NOTHING_LISTED, ...shared };
+  const { store } = chosen.entry;
+  const bleeds = chosen.state.kind !== 'measured-dead' && store.role !== 'battery' && store.capacitanceF > 0;
   return {
-    cards,
+    ...shared,
     selected: {
-      name: chosen.entry.store.name,
-      heading: `Readings on ${chosen.entry.store.name}${chosen.entry.store.bleedOhm === null ? '' : `, bled by ${formatQuantity(chosen.entry.store.bleedOhm, 'ohm')}`}`,
-      last: lastReading(chosen.run, now()),
+      name: store.name,
+      heading: `Readings on ${store.name}${store.bleedOhm === null ? '' : `, bled by ${formatQuantity(store.bleedOhm, 'ohm')}`}`,
+      point: [donor.model, store.name].filter((word) => word !== '').join(' '),
+      last: lastReading(chosen.run, moment),
       readings: readingRows(chosen),
+      clock: clockOfRun(chosen, moment),
       chart: chartOf(chosen),
     },
     claim: claimOf(chosen),
     hazard: hazardOf(chosen),
     says: fitSays(chosen),
-    next: nextStep(chosen, open),
-    tool: toolOf(chosen),
+    string: stringSays(chosen),
+    next: nextStep(chosen, open, moment),
+    tool: bleeds
+      ? {
+          says: toolSays(chosen),
+          start: chosen.present,
+          capacitance: chosen.largest,
+          touchLimit,
+          stocked: await stockedResistors(db.read),
+        }
+      : null,
   };
 }
 
-const NOTHING_LISTED: SafetyView = {
-  cards: [],
+const NOTHING_LISTED: Omit<SafetyView, 'cards' | 'offers' | 'power' | 'cautions'> = {
   selected: null,
   claim: { text: 'Assume that it can. No store is listed yet', stop: true },
   hazard: null,
   says: [],
+  string: [],
   next: 'List every capacitor that can hold charge, the mains reservoir first. Then unplug it, wait, and read each one.',
   tool: null,
 };
 
-interface Assessed {
-  readonly entry: StoreWithReadings;
-  readonly state: StoreState;
-  readonly hold: { readonly volts: number; readonly why: string };
-  readonly run: readonly StoreReadingRow[];
-  readonly fit: DischargeFit;
-  /** Volts to reckon with now: the last reading's upper bound, else what it may hold. */
-  readonly present: number;
-  readonly largest: number;
-}
-
-function assess(
-  entry: StoreWithReadings,
-  plate: {
-    highestBulkVoltage?: number | undefined;
-    ratedPower?: number | undefined;
-    input?: 'ac' | 'dc' | undefined;
-  },
-): Assessed {
-  const { store, readings } = entry;
-  const state = storeState(
-    readings.map(({ voltageV, resolutionV, takenMs }) => ({
-      voltage: voltageV,
-      resolution: resolutionV,
-      takenAt: takenMs,
-    })),
-  );
-  const hold = mayHold({ ...plate, role: store.role, ratedVoltage: store.ratedV ?? undefined });
-  const run = readings.filter((reading) => reading.run === readings.at(-1)?.run);
-  const fit = fitDischarge(
-    run.map(({ elapsedS, voltageV, resolutionV }) => ({ time: elapsedS, voltage: voltageV, resolution: resolutionV })),
-  );
-  return {
-    entry,
-    state,
-    hold,
-    run,
-    fit,
-    present: state.kind === 'never-measured' ? hold.volts : state.upper,
-    largest: store.capacitanceF * CAPACITANCE_UPPER,
-  };
+function powerSays({ appliedAt, removedAt }: PowerHistory): SafetyView['power'] {
+  if (appliedAt === undefined) return { on: false, says: 'No power was put to it here.' };
+  const on = removedAt === undefined || removedAt < appliedAt;
+  return on
+    ? { on, says: `Power is on since ${clockOf(appliedAt)}.` }
+    : { on, says: `Power was on from ${clockOf(appliedAt)}, off at ${clockOf(removedAt ?? appliedAt)}.` };
 }
 
 function card({ entry, state, hold, run, largest }: Assessed, code: string, selected: boolean, now: number): StoreCard {
   const { store } = entry;
   const last = run.at(-1);
+  const dead = state.kind === 'measured-dead';
+  const energy = storedEnergy({ capacitance: largest, voltage: hold.volts });
   return {
     name: store.name,
-    role: ROLE[store.role],
+    role: STORE_ROLES[store.role].short,
     size: [
-      formatQuantity(store.capacitanceF, 'farad'),
-      ...(store.ratedV === null ? [] : [formatQuantity(store.ratedV, 'volt')]),
+      ...(store.bank === '' ? [] : [store.bank]),
+      ...(store.capacitanceF > 0 ? [formatQuantity(store.capacitanceF, 'farad')] : []),
+      ...(store.ratedV === null ? [] : [volts(store.ratedV)]),
     ].join(', '),
     selected,
-    dead: state.kind === 'measured-dead',
+    dead,
     href: `/donors/${code}/make-safe?store=${store.name}`,
     facts: [
       { label: 'may hold', value: volts(hold.volts) },
       {
         label: 'energy up to',
-        value: formatQuantity(storedEnergy({ capacitance: largest, voltage: hold.volts }), 'joule', { digits: 2 }),
+        value: store.role === 'battery' ? 'a battery’s' : formatQuantity(energy, 'joule', { digits: 2 }),
       },
       { label: 'bleed path', value: store.bleedOhm === null ? 'none known' : formatQuantity(store.bleedOhm, 'ohm') },
       {
-        label: state.kind === 'measured-dead' ? 'measured dead' : 'last reading',
+        label: dead ? 'measured dead' : 'last reading',
         value: !last
           ? 'never read'
-          : state.kind === 'measured-dead'
-            ? `${volts(last.voltageV)}, ${clockOf(last.takenMs)}`
-            : `${volts(last.voltageV)}, ${agoOf(last.takenMs, now)}`,
+          : state.kind === 'powered-since'
+            ? 'before power'
+            : `${volts(last.voltageV)}, ${dead ? clockOf(last.takenMs) : agoOf(last.takenMs, now)}`,
       },
     ],
   };
@@ -182,9 +190,11 @@ function lastReading(run: readonly StoreReadingRow[], now: number) {
 }
 
 function readingRows({ run, fit }: Assessed) {
-  return run.map(({ elapsedS, voltageV, resolutionV }, index) => {
-    const off = fit.model === 'exponential' ? (fit.residuals[index] ?? 0) : undefined;
+  return run.map(({ id, elapsedS, voltageV, resolutionV }, index) => {
+    const holds = fit.voltageAt !== undefined && elapsedS >= (fit.holdsFrom ?? 0);
+    const off = holds ? (fit.residuals[index] ?? 0) : undefined;
     return {
+      id,
       time: `${Number(elapsedS.toFixed(1))} s`,
       reading: formatQuantity(voltageV, 'volt', { resolution: resolutionV }),
       offFit: off === undefined ? '' : `${off < 0 ? '−' : '+'}${Math.abs(off).toFixed(1)} V`,
@@ -192,118 +202,57 @@ function readingRows({ run, fit }: Assessed) {
   });
 }
 
+/** A run whose last reading is younger than this still goes on by the clock. */
+const CLOCK_RUNS_MS = 15 * 60_000;
+
+/** What the stopwatch of the run showed at its last reading, while the run goes on. */
+function clockOfRun({ run, state }: Assessed, now: number) {
+  const last = run.at(-1);
+  if (!last || state.kind !== 'live' || now - last.takenMs > CLOCK_RUNS_MS) return null;
+  return { elapsed: last.elapsedS, at: last.takenMs };
+}
+
 /** Steps along the curve that is drawn. */
 const CURVE_STEPS = 40;
 
-function chartOf({ run, fit }: Assessed): DischargeChart | null {
+function chartOf({ run, fit, touchLimit }: Assessed): DischargeChart | null {
   if (run.length < 2) return null;
   const points = run.map(({ elapsedS, voltageV }) => ({ time: elapsedS, volts: voltageV }));
   const { voltageAt } = fit;
-  const crossing = reliableTime(fit, TOUCH_LIMIT_DC.volts);
+  const crossing = reliableTime(fit, touchLimit);
+  const begin = fit.holdsFrom ?? 0;
   const end = Math.max(points.at(-1)?.time ?? 0, (crossing?.latest ?? 0) * 1.25);
   return {
     points,
     curve: voltageAt
       ? Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
-          const time = (end * step) / CURVE_STEPS;
+          const time = begin + ((end - begin) * step) / CURVE_STEPS;
           const { fit: center, low, high } = voltageAt(time);
           return { time, volts: center, low, high };
         })
       : [],
-    limit: TOUCH_LIMIT_DC.volts,
+    limit: touchLimit,
     crossing: crossing && crossing.time > 0 ? { time: crossing.time, says: formatDuration(crossing.time) } : null,
   };
 }
 
-/** The time to a voltage, unless it lies so far off that it would be a guess. */
-function reliableTime(fit: DischargeFit, limit: number) {
-  const found = fit.timeTo?.(limit);
-  return found && found.spans <= FARTHEST_EXTRAPOLATION ? found : null;
-}
-
-function claimOf({ entry, state, hold, run, fit }: Assessed): SafetyView['claim'] {
-  const { name } = entry.store;
-  if (state.kind === 'never-measured')
-    return { text: `Assume yes. ${name} was never read and may hold ${volts(hold.volts)}`, stop: true };
-  const last = volts(run.at(-1)?.voltageV ?? state.last.voltage);
-  if (state.kind === 'live') {
-    const crossing = reliableTime(fit, TOUCH_LIMIT_DC.volts);
-    const when = crossing ? `, under ${volts(TOUCH_LIMIT_DC.volts)} at about ${formatDuration(crossing.time)}` : '';
-    return { text: `Yes. ${name} had ${last} at the last reading${when}`, stop: true };
-  }
-  return state.reboundChecked
-    ? { text: `${name} is measured dead: ${last}, and it did not recover`, stop: false }
-    : { text: `${name} is measured dead: ${last} at the last reading`, stop: false };
-}
-
-function hazardOf({ present, largest, state }: Assessed): SafetyView['hazard'] {
-  if (state.kind === 'measured-dead' && state.reboundChecked) return null;
-  const energy = storedEnergy({ capacitance: largest, voltage: present });
-  const band = hazardBand({ voltage: present, energy, capacitance: largest });
-  const weight = band.severity === 'warn' ? 'check' : band.severity;
-  return {
-    weight,
-    text: `${volts(present)} and ${formatQuantity(energy, 'joule', { digits: 2 })}: ${band.title}. ${band.instruction}`,
-  };
-}
-
-function fitSays({ entry, run, fit }: Assessed): string[] {
-  if (run.length === 0) return [];
-  const says: string[] = [];
-  const { tau, tauLow, tauHigh } = fit;
-  if (tau !== undefined && tauLow !== undefined && tauHigh !== undefined) {
-    const seconds = (value: number) => formatQuantity(value, 'second');
-    says.push(`Time constant ${seconds(tau)}, between ${seconds(tauLow)} and ${seconds(tauHigh)} (95 %).`);
-    const { bleedOhm, capacitanceF } = entry.store;
-    if (bleedOhm !== null)
-      says.push(
-        `Through ${formatQuantity(bleedOhm, 'ohm')} that is ${formatQuantity(tau / bleedOhm, 'farad', { digits: 2 })}; ${formatQuantity(capacitanceF, 'farad')} is printed.`,
-      );
-    const crossing = reliableTime(fit, TOUCH_LIMIT_DC.volts);
-    if (crossing && crossing.latest > (run.at(-1)?.elapsedS ?? 0))
-      says.push(
-        `Under ${volts(TOUCH_LIMIT_DC.volts)} by ${formatDuration(crossing.latest)} at the late bound. It says when to measure, not that it is safe.`,
-      );
-  }
-  return [...says, ...fit.warnings.map(dischargeWarningText)];
-}
-
-function nextStep({ entry, state, run, fit }: Assessed, open: readonly Assessed[]): string {
-  const { name } = entry.store;
-  const lower = name.toLowerCase();
-  if (state.kind === 'never-measured')
-    return `Unplug it and wait. Then read ${name}, three times with the seconds, like ${lower} 212V @ 15s.`;
-  if (state.kind === 'live') {
-    const crossing = reliableTime(fit, TOUCH_LIMIT_DC.volts);
-    const { initialPower, resistance, timeToSolder } = suggestBleed(toolCase(state.upper, entry.store.capacitanceF));
-    const wait = crossing ? 'Wait, or put' : 'Put';
-    return `${wait} a ${formatQuantity(resistance, 'ohm')} tool across ${name}: ${formatQuantity(initialPower, 'watt', { digits: 2 })} at first, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(timeToSolder)}. Then read it again.`;
-  }
-  const others = open.filter((other) => other.entry.store.name !== name).map((other) => other.entry.store.name);
-  if (others.length > 0) return `Go on with ${others.join(', ')}: not measured dead yet.`;
-  if (!state.reboundChecked) {
-    const back = run.length > 0 ? Math.max(...run.map(({ voltageV }) => Math.abs(voltageV))) : 0;
-    const rebound =
-      back > 60 ? ` It may recover by ${volts(back * REBOUND_SHARE.low)} to ${volts(back * REBOUND_SHARE.high)}.` : '';
-    return `Bleed ${name} under ${volts(METER_LIMIT.volts)} and read it again after a minute.${rebound}`;
-  }
-  return 'Every listed store is measured dead. Open it, and look for stores that are not listed.';
-}
-
-function toolCase(start: number, capacitance: number) {
-  return { start, capacitance: capacitance * CAPACITANCE_UPPER };
-}
-
-function toolOf({ entry, state, present, largest }: Assessed): SafetyView['tool'] {
-  if (state.kind === 'measured-dead') return null;
-  const of = { start: present, capacitance: largest };
-  const plan = suggestBleed(of);
-  const { bleedOhm } = entry.store;
-  const power = (value: number) => formatQuantity(value, 'watt', { digits: 2 });
-  const size = plan.wirewound === undefined ? 'no common wirewound takes the pulse' : `${plan.wirewound} W wirewound`;
-  const tool = `${formatQuantity(plan.resistance, 'ohm')}, ${size}: starts at ${power(plan.initialPower)}, takes ${formatQuantity(plan.energy, 'joule', { digits: 2 })}; under ${volts(TOUCH_LIMIT_DC.volts)} in ${formatDuration(plan.timeToTouch)}, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(plan.timeToSolder)}, under ${volts(METER_LIMIT.volts)} in ${formatDuration(plan.timeToMeter)}. Never short it.`;
-  if (bleedOhm === null) return { ...of, says: tool };
-  const alone = bleedThrough({ ...of, resistance: bleedOhm });
-  const says = `${tool} The ${formatQuantity(bleedOhm, 'ohm')} on the board alone needs ${formatDuration(alone.timeToTouch)} and ${formatDuration(alone.timeToSolder)}, if it is not open.`;
-  return { ...of, says };
+/** Resistors in the drawers whose value and power are known, the strongest first. */
+async function stockedResistors(db: Queryable): Promise<StockedResistor[]> {
+  const parsed = parseFilter('resistor');
+  const rows = parsed.ok ? await candidateLots(db, parsed.filter, 200) : [];
+  return rows
+    .flatMap(({ lot, bin, ratings }) => {
+      const { resistance, power } = ratings;
+      if (!resistance || !power || lot.onHand <= lot.reserved) return [];
+      return [
+        {
+          lot: lot.code,
+          resistance: resistance.value,
+          power: power.value,
+          says: `${formatQuantity(resistance.value, 'ohm')} ${formatQuantity(power.value, 'watt')}, bin ${bin}`,
+        },
+      ];
+    })
+    .sort((a, b) => b.power - a.power)
+    .slice(0, 12);
 }

@@ -1,24 +1,41 @@
 import { amendDonorAction, discardDonorAction } from '../../../../features/donor/actions';
 import { DonorPage } from '../../../../features/donor/components/DonorPage';
 import { IntakeSheet } from '../../../../features/donor/components/IntakeSheet';
-import { intakeFields } from '../../../../features/donor/views/intakeFields';
+import { PhotoStrip } from '../../../../features/donor/components/PhotoStrip';
+import { PlateEditor } from '../../../../features/donor/components/PlateEditor';
+import { SoakLog } from '../../../../features/donor/components/SoakLog';
+import { intakeTexts } from '../../../../features/donor/views/intakeFields';
+import { intakeFacts } from '../../../../features/donor/views/intakeFacts';
+import { photoStrip } from '../../../../features/donor/views/photos';
+import { soakView } from '../../../../features/donor/views/soak';
+import { plateView } from '../../../../features/donor/views/unitFacts';
 import { donorOf, type StationProps } from '../load';
 
 export const metadata = { title: 'Intake' };
 
 export default async function IntakePage(props: StationProps) {
   const { donor, frame } = await donorOf(props);
-  const { defaults, size } = intakeFields(donor);
+  const [facts, soak, photos] = await Promise.all([intakeFacts(donor), soakView(donor), photoStrip(donor)]);
   return (
     <DonorPage frame={frame} station="intake">
       <IntakeSheet
-        defaults={defaults}
-        size={size}
+        texts={intakeTexts(donor)}
+        facts={facts}
+        soak={soak}
         action={amendDonorAction.bind(null, donor.code)}
         submit="Keep the changes"
         discard={discardDonorAction.bind(null, donor.code)}
         nextHref={`/donors/${donor.code}/make-safe`}
-      />
+      >
+        <PlateEditor
+          key={JSON.stringify(facts.plate) + donor.nameplate}
+          code={donor.code}
+          plate={plateView(donor)}
+          byHand={facts.plate !== null}
+        />
+        <SoakLog code={donor.code} soak={soak} />
+        <PhotoStrip code={donor.code} station="intake" photos={photos} />
+      </IntakeSheet>
     </DonorPage>
   );
 }

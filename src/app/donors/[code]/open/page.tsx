@@ -1,15 +1,17 @@
 import { DonorPage } from '../../../../features/donor/components/DonorPage';
-import { NotesSheet } from '../../../../features/donor/components/NotesSheet';
-import { notesView } from '../../../../features/donor/views/notes';
+import { OpeningSheet } from '../../../../features/donor/components/OpeningSheet';
+import { openingView } from '../../../../features/donor/views/opening';
+import { photoStrip } from '../../../../features/donor/views/photos';
 import { donorOf, type StationProps } from '../load';
 
 export const metadata = { title: 'Open' };
 
 export default async function OpenPage(props: StationProps) {
   const { donor, frame } = await donorOf(props);
+  const [view, photos] = await Promise.all([openingView(donor), photoStrip(donor)]);
   return (
     <DonorPage frame={frame} station="open">
-      <NotesSheet frame={frame} station="open" notes={await notesView(donor, 'open')} />
+      <OpeningSheet frame={frame} view={view} photos={photos} />
     </DonorPage>
   );
 }

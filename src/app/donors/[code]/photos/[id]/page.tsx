@@ -1,0 +1,18 @@
+import { notFound } from 'next/navigation';
+import { DonorPage } from '../../../../../features/donor/components/DonorPage';
+import { PhotoSheet } from '../../../../../features/donor/components/PhotoSheet';
+import { photoPage } from '../../../../../features/donor/views/photos';
+import { donorOf, type StationProps } from '../../load';
+
+export const metadata = { title: 'Photo' };
+
+export default async function PhotoPage(props: StationProps & { params: Promise<{ code: string; id: string }> }) {
+  const { donor, frame } = await donorOf(props);
+  const photo = await photoPage(donor, (await props.params).id);
+  if (!photo) notFound();
+  return (
+    <DonorPage frame={frame} station={photo.station}>
+      <PhotoSheet code={donor.code} photo={photo} />
+    </DonorPage>
+  );
+}

@@ -1,0 +1,18 @@
+import { DonorPage } from '../../../../features/donor/components/DonorPage';
+import { PhotoStrip } from '../../../../features/donor/components/PhotoStrip';
+import { photoStrip } from '../../../../features/donor/views/photos';
+import { Evidence } from '../../../../ui/frame/Halves';
+import { donorOf, type StationProps } from '../load';
+
+export const metadata = { title: 'Photos' };
+
+export default async function PhotosPage(props: StationProps) {
+  const { donor, frame } = await donorOf(props);
+  return (
+    <DonorPage frame={frame} station="intake">
+      <Evidence>
+        <PhotoStrip code={donor.code} station="intake" photos={await photoStrip(donor)} />
+      </Evidence>
+    </DonorPage>
+  );
+}

@@ -1,0 +1,16 @@
+import { SettingsSheet } from '../../features/shop/components/SettingsSheet';
+import { settingsView } from '../../features/shop/views';
+import { FindLine } from '../../features/stock/components/FindLine';
+import { Page, PageHead } from '../../ui/frame/Page';
+
+export const metadata = { title: 'Settings' };
+export const dynamic = 'force-dynamic';
+
+export default async function SettingsPage() {
+  const { touchLimit, meterAddress } = await settingsView();
+  return (
+    <Page head={<PageHead title="Settings" says="What holds for the whole shop" />} foot={<FindLine />}>
+      <SettingsSheet touchLimit={touchLimit} meterAddress={meterAddress} />
+    </Page>
+  );
+}

@@ -1,0 +1,53 @@
+import { eq } from 'drizzle-orm';
+import { FACTORS, USUAL_WEIGHTS, type Weights } from '../../core/advice';
+import { TOUCH_LIMIT_CHOICES, TOUCH_LIMIT_DC } from '../../core/safety';
+import type { Bench } from '../bench';
+import type { Queryable } from '../client';
+import { settings } from '../schema';
+
+/** What holds for the whole shop. */
+export interface ShopSettings {
+  /** Volts DC under which a store counts as touchable. */
+  readonly touchLimit: number;
+  readonly weights: Weights;
+  /** Host and port of the meter, `host:port`; empty for none. */
+  readonly meterAddress: string;
+}
+
+/** The settings, each as shipped where nobody changed it or where what is stored makes no sense. */
+export async function readSettings(db: Queryable): Promise<ShopSettings> {
+  const stored = new Map((await db.select().from(settings)).map(({ name, value }) => [name, value]));
+  const limit = stored.get('touchLimit');
+  const weights = stored.get('weights') as Partial<Record<string, unknown>> | undefined;
+  const address = stored.get('meterAddress');
+  return {
+    touchLimit: TOUCH_LIMIT_CHOICES.find((choice) => choice === limit) ?? TOUCH_LIMIT_DC.volts,
+    weights: Object.fromEntries(
+      FACTORS.map((factor) => {
+        const own = weights?.[factor];
+        return [factor, typeof own === 'number' && own >= 0 && own <= 5 ? own : USUAL_WEIGHTS[factor]];
+      }),
+    ) as Weights,
+    meterAddress: typeof address === 'string' ? address : (process.env.ZORVEK_METER ?? ''),
+  };
+}
+
+/** Changes settings; those not named stay. */
+export function writeSettings(bench: Bench, changed: Partial<ShopSettings>): Promise<void> {
+  return bench.db.write(async (tx) => {
+    for (const [name, value] of Object.entries(changed)) {
+      const row = { name, value: value as unknown };
+      await tx
+        .insert(settings)
+        .values(row)
+        .onConflictDoUpdate({ target: settings.name, set: { value: row.value } });
+    }
+  });
+}
+
+/** Puts a setting back to what is shipped. */
+export function resetSetting(bench: Bench, name: keyof ShopSettings): Promise<void> {
+  return bench.db.write(async (tx) => {
+    await tx.delete(settings).where(eq(settings.name, name));
+  });
+}

@@ -1,0 +1,48 @@
+import { and, desc, eq, isNull } from 'drizzle-orm';
+import type { Queryable } from '../client';
+import { soakRows } from '../schema';
+import type { Edit } from './journal';
+
+export type SoakRowRecord = typeof soakRows.$inferSelect;
+
+/** The rows of a donor's latest run under load, in order. */
+export async function latestSoak(db: Queryable, donorId: string): Promise<SoakRowRecord[]> {
+  const [last] = await db
+    .select({ run: soakRows.run })
+    .from(soakRows)
+    .where(and(eq(soakRows.donorId, donorId), isNull(soakRows.deletedMs)))
+    .orderBy(desc(soakRows.run))
+    .limit(1);
+  if (!last) return [];
+  return db
+    .select()
+    .from(soakRows)
+    .where(and(eq(soakRows.donorId, donorId), eq(soakRows.run, last.run), isNull(soakRows.deletedMs)))
+    .orderBy(soakRows.elapsedS, soakRows.id);
+}
+
+/** A pause longer than this between rows by the clock begins a new run. Common practice, no source. */
+const RUN_GAP_MS = 3600_000;
+
+/** Adds a row; without a time it counts by the clock from the run's first. */
+export async function addSoakRow(
+  edit: Edit,
+  row: Pick<SoakRowRecord, 'inputW' | 'caseC' | 'outputV' | 'loadA' | 'remark'> & { elapsed?: number | undefined },
+): Promise<void> {
+  const earlier = await latestSoak(edit.tx, edit.donorId);
+  const now = edit.bench.now();
+  const lastMs = Math.max(...earlier.map(({ takenMs }) => takenMs));
+  const first = earlier[0];
+  const last = earlier.at(-1);
+  const byClock = first ? first.elapsedS + (now - first.takenMs) / 1000 : 0;
+  const elapsed = row.elapsed ?? Math.round(byClock);
+  const fresh = last !== undefined && (now - lastMs > RUN_GAP_MS || elapsed < last.elapsedS);
+  const { inputW, caseC, outputV, loadA, remark } = row;
+  await edit.insert('soakRows', {
+    ...{ inputW, caseC, outputV, loadA, remark },
+    donorId: edit.donorId,
+    run: (last?.run ?? 1) + (fresh ? 1 : 0),
+    elapsedS: fresh && row.elapsed === undefined ? 0 : elapsed,
+    takenMs: now,
+  });
+}

@@ -1,0 +1,226 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState, useTransition } from 'react';
+import { formatQuantity } from '../../../core/quantity';
+import { useNotice } from '../../../ui/feedback/Notices';
+import { ActionForm } from '../../../ui/form/ActionForm';
+import { QuantityField, shorthand, SubmitButton } from '../../../ui/form/fields';
+import { InstrumentPoint, useInstrument, type InstrumentOutcome } from '../../../ui/form/instrument';
+import { useHydrated } from '../../../ui/form/useHydrated';
+import { Shortcuts } from '../../../ui/frame/Shortcuts';
+import { readStoreAction } from '../actions';
+
+/** Ids that the keys of the screen press. */
+const CLOCK_ID = 'discharge-clock';
+const LATCH_ID = 'discharge-latch';
+
+/**
+ * The discharge of one store as it goes on: a stopwatch, what the meter shows, and the next reading,
+ * typed or latched. A reading without a time takes that of the stopwatch while it runs.
+ */
+export function DischargeClock({
+  code,
+  store,
+  point,
+  clock,
+}: {
+  code: string;
+  store: string;
+  point: string;
+  clock: { elapsed: number; at: number } | null;
+}) {
+  const [startedAt, setStartedAt] = useState<number | null>(clock ? clock.at - clock.elapsed * 1000 : null);
+  const elapsed = useElapsed(startedAt);
+  const seconds = () => (startedAt === null ? undefined : (Date.now() - startedAt) / 1000);
+
+  /** The stopwatch's time goes with a reading that names none. */
+  async function record(data: FormData) {
+    const now = seconds();
+    if (String(data.get('elapsed') ?? '').trim() === '' && now !== undefined)
+      data.set('elapsed', `${Math.max(0, now).toFixed(1)}s`);
+    return readStoreAction(code, data);
+  }
+
+  return (
+    <InstrumentPoint at={point}>
+      <div className="mt-2 flex items-baseline gap-3">
+        <span
+          role="timer"
+          aria-label="Stopwatch"
+          className="q text-[42px] leading-none tracking-[-0.03em]"
+          data-running={startedAt === null ? undefined : ''}
+        >
+          {clockText(elapsed)}
+        </span>
+        <button
+          type="button"
+          id={CLOCK_ID}
+          className="btn ml-auto"
+          onClick={() => setStartedAt(startedAt === null ? Date.now() : null)}
+        >
+          {startedAt === null ? 'Start' : 'Stop'}
+          <kbd>t</kbd>
+        </button>
+      </div>
+      <MeterRow store={store} point={point} record={record} />
+      <ActionForm
+        key={store}
+        action={record}
+        label={`Reading of ${store}`}
+        className="mt-1 grid grid-cols-[1fr_1fr_auto] items-start gap-x-2.5"
+        clearAfter
+      >
+        <input type="hidden" name="store" value={store} />
+        <QuantityField name="voltage" label="reading" unit="volt" placeholder="212V" />
+        <QuantityField
+          name="elapsed"
+          label="at"
+          unit="second"
+          placeholder={startedAt === null ? 'now' : 'by the clock'}
+        />
+        <div className="pt-[21px]">
+          <SubmitButton tone="next">Record</SubmitButton>
+        </div>
+      </ActionForm>
+      <Shortcuts
+        keys={[
+          { key: 't', label: 'start or stop the stopwatch', press: CLOCK_ID },
+          { key: 'm', label: 'record what the meter shows', press: LATCH_ID },
+        ]}
+      />
+    </InstrumentPoint>
+  );
+}
+
+/** What the meter shows while the leads are on the store, and the way to latch it. */
+function MeterRow({
+  store,
+  point,
+  record,
+}: {
+  store: string;
+  point: string;
+  record: (data: FormData) => ReturnType<typeof readStoreAction>;
+}) {
+  const instrument = useInstrument();
+  const notify = useNotice();
+  const router = useRouter();
+  const [watching, setWatching] = useState(false);
+  const [shown, setShown] = useState<InstrumentOutcome>();
+  const [pending, start] = useTransition();
+  const { watch, name } = instrument;
+
+  useEffect(() => {
+    if (!watching) return;
+    return watch('volt', point, (outcome) => {
+      setShown(outcome);
+      if (!outcome.ok) setWatching(false);
+    });
+  }, [watching, watch, point]);
+
+  if (name === '')
+    return (
+      <p className="mt-1.5 text-[12.5px] text-ink-2">
+        No meter is set: type the readings, or name one in{' '}
+        <a href="/settings" className="underline decoration-dotted">
+          Settings
+        </a>
+        .
+      </p>
+    );
+  const reading = shown?.ok ? shown.reading : undefined;
+  const failure = shown && !shown.ok ? shown.says : undefined;
+
+  function latch() {
+    start(async () => {
+      const outcome = shown?.ok && watching ? shown : await instrument.read('volt', point);
+      if (!outcome.ok) {
+        setShown(outcome);
+        return;
+      }
+      if (outcome.reading.value === null) {
+        notify({ says: 'The meter is over range: nothing was recorded. Choose a higher range.' });
+        return;
+      }
+      const data = new FormData();
+      data.set('store', store);
+      data.set('voltage', shorthand(outcome.reading.value, outcome.reading.resolution, 'volt'));
+      const stored = await record(data).catch(() => undefined);
+      notify(
+        stored?.ok
+          ? { says: stored.says ?? 'Recorded.', ...(stored.undo ? { undo: stored.undo } : {}) }
+          : {
+              says: stored
+                ? stored.problems.map(({ message }) => message).join(' ')
+                : 'The server did not answer. Nothing was recorded; try again.',
+            },
+      );
+      router.refresh();
+    });
+  }
+
+  return (
+    <div className="mt-2 border-y border-rule py-2">
+      <div className="flex items-center gap-3">
+        <span className="text-[12px] text-ink-2">meter</span>
+        <span className="q text-[26px] leading-none" aria-label="Meter reading" role="status">
+          {reading
+            ? reading.value === null
+              ? 'OL'
+              : formatQuantity(reading.value, 'volt', { resolution: reading.resolution })
+            : '– – –'}
+        </span>
+        {watching ? (
+          <button type="button" className="btn ml-auto" data-tone="quiet" onClick={() => setWatching(false)}>
+            stop
+          </button>
+        ) : (
+          <button
+            type="button"
+            className="btn ml-auto"
+            onClick={() => {
+              setShown(undefined);
+              setWatching(true);
+            }}
+          >
+            {failure ? 'Try again' : 'Watch'}
+          </button>
+        )}
+        <button type="button" id={LATCH_ID} className="btn" disabled={pending} onClick={latch}>
+          Record it <kbd>m</kbd>
+        </button>
+      </div>
+      {failure && (
+        <p role="alert" className="mt-1 text-[12.5px] text-stop">
+          {failure}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Seconds since a moment, ten times a second while it runs; the last value stays when it stops. */
+function useElapsed(startedAt: number | null): number {
+  const hydrated = useHydrated();
+  const [elapsed, setElapsed] = useState(0);
+  const frame = useRef(0);
+  useEffect(() => {
+    if (startedAt === null) return;
+    const tick = () => setElapsed((Date.now() - startedAt) / 1000);
+    const timer = window.setInterval(tick, 100);
+    frame.current = window.requestAnimationFrame(tick);
+    return () => {
+      window.clearInterval(timer);
+      window.cancelAnimationFrame(frame.current);
+    };
+  }, [startedAt]);
+  return hydrated ? elapsed : 0;
+}
+
+function clockText(seconds: number): string {
+  const tenths = Math.floor(Math.max(0, seconds) * 10);
+  const minutes = Math.floor(tenths / 600);
+  const rest = (tenths % 600) / 10;
+  return `${minutes}:${rest.toFixed(1).padStart(4, '0')}`;
+}

@@ -1,0 +1,51 @@
+import { bench } from '../../db/bench';
+import { readSettings, type ShopSettings } from '../../db/repositories/settings';
+import { meterFailureText, type MeterFailure, type MeterReading } from '../../core/meter';
+import type { InstrumentOutcome } from '../../ui/form/instrument';
+import { meterQuestion } from './schema';
+import { meterName, readMeter, watchMeter } from './usecases';
+import type { MeterQuantity } from '../../core/meter';
+
+/** The settings as they stand. */
+export function settingsView(): Promise<ShopSettings> {
+  return readSettings(bench().db.read);
+}
+
+/** What the meter is called on a page; empty for none. */
+export function meterLabel(): Promise<string> {
+  return meterName(bench());
+}
+
+/** The question in an address, or nothing when it is none. */
+export function questionIn(search: URLSearchParams): { wants: MeterQuantity; point: string } | undefined {
+  const parsed = meterQuestion.safeParse(Object.fromEntries(search));
+  return parsed.success ? { wants: parsed.data.wants as MeterQuantity, point: parsed.data.point } : undefined;
+}
+
+/** One reading for a page. */
+export async function readingFor(question: { wants: MeterQuantity; point: string }): Promise<InstrumentOutcome> {
+  return toOutcome(await readMeter(bench(), question));
+}
+
+/** Readings for a page as server-sent events; the last one is the failure that ended them. */
+export function readingEvents(
+  question: { wants: MeterQuantity; point: string },
+  signal: AbortSignal,
+): ReadableStream<Uint8Array> {
+  const encoder = new TextEncoder();
+  return new ReadableStream({
+    async start(controller) {
+      try {
+        for await (const reading of watchMeter(bench(), question, signal))
+          controller.enqueue(encoder.encode(`data: ${JSON.stringify(toOutcome(reading))}\n\n`));
+      } finally {
+        if (!signal.aborted) controller.close();
+      }
+    },
+  });
+}
+
+function toOutcome(reading: MeterReading | MeterFailure): InstrumentOutcome {
+  if ('kind' in reading) return { ok: false, says: meterFailureText(reading) };
+  return { ok: true, reading: { value: reading.value, resolution: reading.resolution } };
+}

@@ -1,0 +1,11 @@
+export {
+  PHOTO_LIMIT_BYTES,
+  PHOTO_SIZES,
+  photoFile,
+  photoProblemText,
+  photosFolder,
+  storePhoto,
+  type PhotoProblem,
+  type PhotoSize,
+  type StoredPhoto,
+} from './photoStore';
