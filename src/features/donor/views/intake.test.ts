@@ -1,4 +1,5 @@
 import { intakeView } from './intake';
+import { BLANK_TEXTS, questionOf, readTexts } from './intakeFields';
 
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value).replaceAll('\u00a0', ' ')) as T;
 const TODAY = { year: 2026, week: 46 };
@@ -21,9 +22,8 @@ test('what was read off the label is shown, so that a misreading is seen', () =>
     intakeView({ nameplate: 'INPUT: 100-240V~ 50/60Hz 1.5A OUTPUT: 24V = 2.5A EFFICIENCY LEVEL VI', today: TODAY }),
   );
   expect(read).toEqual([
-    { label: 'input', value: '100–240 V~' },
+    { label: 'input', value: '100–240 V~ 1.5 A' },
     { label: 'frequency', value: '50 or 60 Hz' },
-    { label: 'input current', value: '1.5 A' },
     { label: 'output', value: '24 V 2.5 A' },
     { label: 'efficiency mark', value: 'VI' },
   ]);
@@ -72,4 +72,40 @@ test.each`
   ${'INPUT 230V~ 1A OUTPUT 12V 1A'} | ${/Before the first screw/}
 `('the next step for “$label”', ({ label, next }) => {
   expect(intakeView({ nameplate: label, today: TODAY }).next).toMatch(next as RegExp);
+});
+
+test('what bounds the power, the age and what was not read', () => {
+  const { findings, age, unread } = plain(
+    intakeView({
+      nameplate: 'INPUT 230V~ OUTPUT 12V 60A INDOOR USE DATE 1948',
+      bounds: { fuse: 2 },
+      codes: [
+        { code: '951', place: 'U1' },
+        { code: 'XYZ', place: 'lid' },
+      ],
+      today: TODAY,
+    }),
+  );
+  // 2 A at 230 V, 0.8 of the fuse, power factor 0.97, efficiency 0.9: 321 W, by hand.
+  expect(findings.at(-1)).toMatchObject({
+    weight: 'danger',
+    word: 'doubtful',
+    text: expect.stringMatching(/^720 W behind a 2 A fuse, which lets about 320 W through: the claim is not/),
+  });
+  expect(age).toEqual(['Not older than week 51 of 2019, by U1 951.', 'lid XYZ is no date code that could be right.']);
+  expect(unread).toBe('INDOOR USE');
+});
+
+test('a plate put right by hand counts instead of its text', () => {
+  const plate = { inputs: [], outputs: [{ v: 24, i: 3 }] };
+  expect(plain(intakeView({ nameplate: 'OUTPUT 2AV 3A', plate, today: TODAY })).claim).toBe('72 W, 24 V 3 A');
+});
+
+test('the fields are read while one types; what cannot be read yet counts as not said', () => {
+  const texts = { ...BLANK_TEXTS, nameplate: 'OUTPUT 12V 1A', length: '110mm', width: '5', height: 'tall', fuse: '2A' };
+  expect(questionOf(texts, { plate: null, codes: [], today: TODAY, bounds: { fuse: 5, bulk: 1e-4 } })).toMatchObject({
+    size: { length: 0.11, width: 5 },
+    bounds: { fuse: 2, bulk: 1e-4 },
+  });
+  expect(readTexts({ ...texts, originKind: 'borrowed' }).right.may).toBe(false);
 });
