@@ -75,15 +75,27 @@ function isFree(port) {
 }
 
 /** Serves the built application until it is stopped. Without a host it answers this machine only. */
-export async function serve(databaseUrl) {
+export async function serve(databaseUrl, meterAddress) {
   const host = process.env.ZORVEK_HOST ?? '127.0.0.1';
   const port = await freePort(Number(process.env.PORT ?? 3000));
   say(`Zorvek is at http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}  (Ctrl+C stops it)`);
   const code = await run(bin('next'), ['start', '-H', host, '-p', String(port)], {
     NODE_ENV: 'production',
     ...(databaseUrl ? { ZORVEK_DATABASE_URL: databaseUrl } : {}),
+    ...(meterAddress ? { ZORVEK_METER: meterAddress } : {}),
   });
   process.exit(code === 130 ? 0 : code);
+}
+
+/** Starts the simulated bench meter beside the server; resolves to its address. It ends with this process. */
+export async function startMeter() {
+  const port = await freePort(5025);
+  const meter = spawn(bin('tsx'), ['src/server/meter/main.ts'], {
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ZORVEK_METER_PORT: String(port) },
+  });
+  process.on('exit', () => meter.kill());
+  return `127.0.0.1:${port}`;
 }
 
 /** Seeds the demo scenario into a new database file, which must not exist yet. */

@@ -2,8 +2,8 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { seedDemo, serve } from './lib.mjs';
+import { seedDemo, serve, startMeter } from './lib.mjs';
 
 const file = join(mkdtempSync(join(tmpdir(), 'zorvek-e2e-')), 'zorvek.db');
 await seedDemo(file);
-await serve(`file:${file}`);
+await serve(`file:${file}`, await startMeter());

@@ -1,3 +1,4 @@
+import { HOLES } from './pictures';
 import { lines, type DonorScript } from './script';
 
 /** The units of Skerry Barn, a shared tool room on an invented island. Makers and models are invented. */
@@ -5,6 +6,11 @@ export const DONORS: readonly DonorScript[] = [
   {
     unit: {
       description: 'PC supply',
+      kind: 'internal',
+      originKind: 'given',
+      symptomKind: 'rail-low',
+      inlet: 'C13',
+      dateCodes: '0433 lid',
       maker: 'Gantry',
       model: 'GT-300S',
       nameplate:
@@ -29,13 +35,34 @@ export const DONORS: readonly DonorScript[] = [
       ),
       { wait: 240 },
       ...lines('c1 0.6V', 'c2 0.4V'),
-      { wait: 75 },
+      { wait: 330 },
       ...lines('c1 0.7V', 'c2 0.5V'),
-      { line: '# four screws in the lid, two more under the fan grille; 6 min', at: 'open' },
+      { clock: 6 },
+      {
+        opening: {
+          seam: 'screws',
+          count: '4',
+          drive: 'PH2',
+          place: 'in the lid',
+          method: 'screwdriver',
+          damage: 'none',
+          kept: 'screws in a bag',
+        },
+      },
+      {
+        opening: {
+          seam: 'screws',
+          count: '2',
+          drive: 'PH1',
+          place: 'under the fan grille',
+          method: 'screwdriver',
+          damage: 'none',
+        },
+      },
       { done: 'open' },
       { line: '# half bridge: two like NPN on the left fin, coupling capacitor in line with T1', at: 'trace' },
       ...lines(
-        'br1 bridge gbu marked GBU806',
+        'br1 bridge gbu dated 0429 marked GBU806',
         'c1 electrolytic 470u 200V 85C radial',
         'c2 electrolytic 470u 200V 85C radial',
         'cx1 x2 470n 275V',
@@ -78,6 +105,10 @@ export const DONORS: readonly DonorScript[] = [
   {
     unit: {
       description: 'console inner supply',
+      kind: 'internal',
+      originKind: 'found',
+      symptomKind: 'dead',
+      dateCodes: '1637 label',
       maker: 'Orrin',
       model: 'OS-204',
       nameplate: 'INPUT 100-240V~ 50/60Hz 3.0A\nOUTPUT 12V=17A 204W',
@@ -91,9 +122,21 @@ export const DONORS: readonly DonorScript[] = [
     arrived: '2026-11-02T17:40:00',
     steps: [
       ...lines('store c5 150u 450V', 'store cx1 680n 310V bleed 1M', 'c5 1.4V', 'cx1 0.2V'),
-      { wait: 90 },
+      { wait: 310 },
       ...lines('c5 0.9V', 'cx1 0.2V'),
-      { line: '# tamper screws, snap ring round the fan; PFC choke glued to the shell', at: 'open' },
+      { clock: 9 },
+      {
+        opening: {
+          seam: 'screws',
+          count: '4',
+          drive: 'TR8',
+          place: 'under the feet',
+          method: 'screwdriver',
+          damage: 'none',
+        },
+      },
+      { opening: { seam: 'snaps', place: 'ring round the fan', method: 'card or spudger', damage: 'cosmetic' } },
+      { line: '# PFC choke glued to the shell', at: 'open' },
       { done: 'open' },
       { line: '? six-pin part by T2: driver or supervisor', at: 'trace' },
       ...lines(
@@ -136,6 +179,9 @@ export const DONORS: readonly DonorScript[] = [
   {
     unit: {
       description: 'oven control board',
+      kind: 'appliance-board',
+      originKind: 'given',
+      symptomKind: 'dead',
       maker: 'Hesk',
       model: 'OC-7',
       nameplate: 'SUPPLY 230V~ 50Hz 0.05A  OUTPUT 12V 0.3A',
@@ -149,9 +195,19 @@ export const DONORS: readonly DonorScript[] = [
     arrived: '2026-11-05T19:10:00',
     steps: [
       ...lines('store c2 4u7 400V', 'c2 0.3V'),
-      { wait: 65 },
+      { wait: 310 },
       ...lines('c2 0.2V'),
-      { line: '# clips only, no screws. Not isolated: the 12 V ground is the neutral', at: 'open' },
+      {
+        opening: {
+          seam: 'snaps',
+          count: '6',
+          place: 'round the rim',
+          method: 'card or spudger',
+          damage: 'none',
+          minutes: '3min',
+        },
+      },
+      { line: '# not isolated: the 12 V ground is the neutral', at: 'open' },
       { done: 'open' },
       ...lines(
         'u1 ic dip-8',
@@ -178,6 +234,12 @@ export const DONORS: readonly DonorScript[] = [
   {
     unit: {
       description: 'notebook brick',
+      kind: 'desk-brick',
+      originKind: 'found',
+      symptomKind: 'warm-intermittent',
+      inlet: 'C7',
+      dateCodes: '1412 label',
+      ambient: '20C',
       maker: 'Tarn',
       model: 'TB-1990',
       nameplate: 'INPUT 100-240V~ 1.5A 50-60Hz\nOUTPUT 19V = 4.74A\nEFFICIENCY LEVEL V',
@@ -190,10 +252,21 @@ export const DONORS: readonly DonorScript[] = [
     },
     arrived: '2026-11-08T14:20:00',
     steps: [
+      ...lines(
+        'soak 92W 21C 19.2V 4.2A @ 0s',
+        'soak 92W 33C 19.2V 4.2A @ 5min',
+        'soak 93W 43C 19.1V 4.2A @ 12min',
+        'soak 94W 50C 18.4V 4.2A @ 20min whine begins',
+        'soak 95W 53C 17.6V 4.2A @ 26min',
+        'power off',
+      ),
+      { wait: 600 },
       ...lines('store c3 120u 400V bleed 1M5', 'store cx1 330n 275V bleed 1M', 'c3 0.8V', 'cx1 0.1V'),
-      { wait: 80 },
+      { wait: 310 },
       ...lines('c3 0.9V', 'cx1 0.1V'),
-      { line: '# welded shell: cut along the seam with the multi-tool, 14 min', at: 'open' },
+      { clock: 14 },
+      { opening: { seam: 'weld', place: 'all round', method: 'saw or rotary tool', damage: 'cracked' } },
+      { opening: { seam: 'glue', place: 'foam on the choke', method: 'hot knife', damage: 'none' } },
       { done: 'open' },
       ...lines(
         'q1 nmos to-220fp marked 10N65',
@@ -224,6 +297,9 @@ export const DONORS: readonly DonorScript[] = [
   {
     unit: {
       description: 'lamp driver',
+      kind: 'lamp-driver',
+      originKind: 'work-scrap',
+      symptomKind: 'noisy',
       maker: 'Brakken',
       model: 'LD-40',
       nameplate: 'PRI: 220-240V~ 0.2A 50/60Hz  SEC: 25-42V 0.9A',
@@ -237,9 +313,12 @@ export const DONORS: readonly DonorScript[] = [
     arrived: '2026-11-11T09:30:00',
     steps: [
       ...lines('store c1 22u 400V', 'c1 0.5V'),
-      { wait: 70 },
+      { wait: 310 },
       ...lines('c1 0.4V'),
-      { line: '# two clips at the ends; potting only under the choke', at: 'open' },
+      {
+        opening: { seam: 'clips', count: '2', place: 'at the ends', method: 'pliers', damage: 'none', minutes: '2min' },
+      },
+      { line: '# potting only under the choke', at: 'open' },
       ...lines(
         'q1 nmos dpak marked 4N65',
         'd5 diode smb marked SS210',
@@ -252,6 +331,9 @@ export const DONORS: readonly DonorScript[] = [
   {
     unit: {
       description: 'scooter charger',
+      kind: 'battery-charger',
+      originKind: 'found',
+      symptomKind: 'warm-intermittent',
       maker: 'Marlo',
       model: 'MC-42',
       nameplate: 'INPUT AC 100-240V 50/60Hz 2.0A  OUTPUT 42V 2.0A',
@@ -268,9 +350,15 @@ export const DONORS: readonly DonorScript[] = [
   {
     unit: {
       description: 'label-printer adapter',
+      kind: 'desk-brick',
+      originKind: 'found',
+      symptomKind: 'dead',
+      inlet: 'C7',
+      fuse: '3.15A',
+      ambient: '19C',
       maker: 'Velkin',
       model: 'VK-2402',
-      nameplate: 'AC/DC ADAPTER  INPUT: 100-240V~ 50/60Hz 1.5A\nOUTPUT: 24V = 2.5A  EFFICIENCY LEVEL VI',
+      nameplate: 'AC/DC ADAPTER  INPUT: 100-240V~ 50/60Hz 1.5A\nOUTPUT: 24V = 2.5A  EFFICIENCY LEVEL VI  DATE 2148',
       origin: 'skip behind the barn',
       symptom: 'dead',
       length: '115mm',
@@ -280,10 +368,35 @@ export const DONORS: readonly DonorScript[] = [
     },
     arrived: '2026-11-14T13:40:00',
     steps: [
+      { photo: 'label', caption: 'the label', side: 'label', at: 'intake' },
       ...lines('store c3 82u 400V bleed 470k', 'store cx1 220n 275V bleed 1M', 'cx1 0.3V'),
-      { wait: 70 },
+      { wait: 310 },
       ...lines('cx1 0.3V', 'c3 318.2V @ 0s', 'c3 232.9V @ 12s', 'c3 171.0V @ 24s', 'c3 113.1V @ 40s'),
-      { line: '# glued along the seam; hot knife, 11 min', at: 'open' },
+      { clock: 11 },
+      {
+        opening: {
+          seam: 'glue',
+          place: 'along the seam',
+          method: 'hot knife',
+          damage: 'cosmetic',
+          kept: 'both half shells',
+        },
+      },
+      {
+        photo: 'board-front',
+        caption: 'the board, freed',
+        side: 'front',
+        at: 'trace',
+        pins: [
+          [0.44, 0.69, 'six legs, no name: the controller?'],
+          [0.313, 0.533, 'C3, vent flat'],
+          [0.72, 0.24, 'D8 on the shared fin'],
+        ],
+      },
+      { photo: 'board-back', caption: 'copper side', side: 'back', at: 'trace' },
+      {
+        pair: HOLES.map((front) => ({ front: { ...front }, back: { x: 1 - front.x, y: front.y } })),
+      },
       { done: 'open' },
       ...lines(
         'f1 fuse 3.15A 250V',
@@ -316,6 +429,10 @@ export const DONORS: readonly DonorScript[] = [
   {
     unit: {
       description: 'plug-top charger',
+      kind: 'usb-charger',
+      originKind: 'bought',
+      symptomKind: 'dead',
+      inlet: 'plug-top',
       maker: 'Pellow',
       model: 'P5-2',
       nameplate: 'INPUT 100-240V~ 0.3A  OUTPUT 5V = 2A',

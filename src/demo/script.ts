@@ -1,4 +1,6 @@
+import type { Match } from '../core/photo';
 import type { StationName } from '../core/station';
+import type { PictureName } from './pictures';
 
 /** One thing done at the bench, in the words a person would use. */
 export type Step =
@@ -9,16 +11,26 @@ export type Step =
   /** A part goes into a bin. */
   | { readonly harvest: string; readonly bin: string }
   | { readonly done: StationName }
+  /** The clock of the opening runs for so many minutes. */
+  | { readonly clock: number }
+  /** A step of the opening, as the form takes it. */
+  | { readonly opening: Readonly<Record<string, string>> }
+  | { readonly together: Readonly<Record<'result' | 'remark', string>> }
+  /** A drawn picture is added as a photo; pins stand at shares of its width and height. */
+  | {
+      readonly photo: PictureName;
+      readonly caption: string;
+      readonly side: 'front' | 'back' | 'inside' | 'label';
+      readonly at: StationName;
+      readonly pins?: readonly (readonly [x: number, y: number, note: string])[];
+    }
+  /** The two photos that were added last are the front and the back of one board. */
+  | { readonly pair: readonly Match[] }
   | { readonly wait: number };
 
 /** A unit and what was done to it. */
 export interface DonorScript {
-  readonly unit: Readonly<
-    Record<
-      'description' | 'maker' | 'model' | 'nameplate' | 'origin' | 'symptom' | 'length' | 'width' | 'height' | 'mass',
-      string
-    >
-  >;
+  readonly unit: Readonly<Record<string, string>>;
   /** When it came to the bench, ISO 8601. */
   readonly arrived: string;
   readonly steps: readonly Step[];

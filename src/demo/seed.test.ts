@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import { donors, lots, journal } from '../db/schema';
 import { donorOverview, listDonors } from '../db/repositories/donors';
 import { temporaryBench } from '../db/testing/temporaryBench';
@@ -6,7 +7,7 @@ import { seed } from './seed';
 
 async function seeded() {
   const fixture = await temporaryBench();
-  await seed(fixture.bench.db);
+  await seed(fixture.bench.db, join(fixture.folder, 'photos'));
   return fixture;
 }
 
@@ -22,7 +23,7 @@ test('the scenario goes through and comes out the same each time', async () => {
   expect(await everything(second)).toEqual(one);
   first.dispose();
   second.dispose();
-});
+}, 30_000);
 
 test('its units stand at different stations, two of them with a store that is not measured dead', async () => {
   const { bench, dispose } = await seeded();
@@ -36,4 +37,4 @@ test('its units stand at different stations, two of them with a store that is no
   );
   expect(ledger.rows).toHaveLength(0);
   dispose();
-});
+}, 30_000);

@@ -4,14 +4,17 @@ import { benchFrom, type Bench } from '../db/bench';
 import type { Database } from '../db/client';
 import { buildForm, needForm } from '../features/builds/schema';
 import { addNeed, moveParts, startBuild } from '../features/builds/usecases';
-import { donorForm } from '../features/donor/schema';
+import { donorForm, openingStepForm, reassemblyForm } from '../features/donor/schema';
 import { takePart } from '../features/donor/usecases/harvest';
 import { acceptReading } from '../features/donor/usecases/identify';
 import { registerDonor } from '../features/donor/usecases/intake';
 import { finishStation } from '../features/donor/usecases/notes';
+import { addOpeningStep, noteReassembly, startClock, stopClock } from '../features/donor/usecases/opening';
+import { addPin, pairSides, photoIds, receivePhoto } from '../features/donor/usecases/photos';
 import { recordLine } from '../features/donor/usecases/recordLine';
 import { BUILDS } from './builds';
 import { DONORS } from './donors';
+import { drawPicture } from './pictures';
 import type { BuildScript, DonorScript, Step } from './script';
 
 /** Seconds that pass between two steps at the bench. */
@@ -21,39 +24,46 @@ const STEP_SECONDS = 20;
  * Plays the demo scenario through the use cases of the interface, with a clock and randomness of its
  * own: codes, days and sums come out the same each time.
  */
-export async function seed(db: Database): Promise<{ donors: number; lots: number; builds: number }> {
+export async function seed(db: Database, photos: string): Promise<{ donors: number; lots: number; builds: number }> {
   const clock = { now: 0 };
   let state = 20261114;
   const random = () => (state = (state * 48271) % 2147483647) / 2147483647;
   const bench = benchFrom(db, () => clock.now, random);
   const lots = new Map<string, string>();
-  for (const script of DONORS) await playDonor(bench, clock, script, lots);
+  for (const script of DONORS) await playDonor({ bench, clock, photos, lots }, script);
   for (const script of BUILDS) await playBuild(bench, script, lots);
   return { donors: DONORS.length, lots: lots.size, builds: BUILDS.length };
 }
 
-async function playDonor(bench: Bench, clock: { now: number }, script: DonorScript, lots: Map<string, string>) {
+interface Stage {
+  readonly bench: Bench;
+  readonly clock: { now: number };
+  /** The folder of the photos. */
+  readonly photos: string;
+  readonly lots: Map<string, string>;
+}
+
+async function playDonor(stage: Stage, script: DonorScript) {
+  const { bench, clock } = stage;
   clock.now = Date.parse(`${script.arrived}Z`);
   const { code } = await registerDonor(bench, donorForm.parse(script.unit));
-  const known = new Map<string, Extract<BenchRecord, { kind: 'part' }>>();
+  const known = new Map() as KnownParts;
   for (const step of script.steps) {
     clock.now += 1000 * ('wait' in step ? step.wait : STEP_SECONDS);
-    await playStep(bench, code, step, { known, lots });
+    await playStep(stage, code, step, known);
   }
 }
 
-async function playStep(
-  bench: Bench,
-  code: string,
-  step: Step,
-  notes: { known: Map<string, Extract<BenchRecord, { kind: 'part' }>>; lots: Map<string, string> },
-): Promise<void> {
+type KnownParts = Map<string, Extract<BenchRecord, { kind: 'part' }>>;
+
+async function playStep(stage: Stage, code: string, step: Step, known: KnownParts): Promise<void> {
+  const { bench, clock, lots } = stage;
   if ('line' in step) {
     const read = understand(step.line, { parts: [], stores: [] });
-    if (read.ok && read.record.kind === 'part') notes.known.set(read.record.ref, read.record);
+    if (read.ok && read.record.kind === 'part') known.set(read.record.ref, read.record);
     done(step.line, await recordLine(bench, { code, station: step.at ?? 'intake', line: step.line }));
   } else if ('take' in step) {
-    const part = notes.known.get(step.take);
+    const part = known.get(step.take);
     const readings = decodeMarking(part?.marking ?? '', {
       ...(part ? { kind: part.partKind } : {}),
       ...(part?.package ? { package: part.package } : {}),
@@ -64,9 +74,37 @@ async function playStep(
   } else if ('harvest' in step) {
     const outcome = await takePart(bench, { code, ref: step.harvest, bin: step.bin });
     done(step.harvest, outcome);
-    const marking = notes.known.get(step.harvest)?.marking ?? step.harvest;
-    if (outcome.lot) notes.lots.set(marking, outcome.lot);
+    const marking = known.get(step.harvest)?.marking ?? step.harvest;
+    if (outcome.lot) lots.set(marking, outcome.lot);
   } else if ('done' in step) done(step.done, await finishStation(bench, { code, station: step.done }));
+  else if ('clock' in step) {
+    const at = { code, station: 'open' as const };
+    done('clock', await startClock(bench, at));
+    clock.now += step.clock * 60_000;
+    done('clock', await stopClock(bench, at));
+  } else if ('opening' in step) done('opening', await addOpeningStep(bench, code, openingStepForm.parse(step.opening)));
+  else if ('together' in step) done('together', await noteReassembly(bench, code, reassemblyForm.parse(step.together)));
+  else if ('photo' in step || 'pair' in step) await playPhoto(stage, code, step);
+}
+
+async function playPhoto(
+  { bench, photos }: Stage,
+  code: string,
+  step: Extract<Step, { photo: unknown } | { pair: unknown }>,
+): Promise<void> {
+  if ('photo' in step) {
+    const { photo, caption, side, at } = step;
+    const bytes = await drawPicture(photo);
+    done(photo, await receivePhoto(bench, photos, { code, station: at, name: photo, bytes, caption, side }));
+  }
+  const taken = await photoIds(bench, code);
+  if ('pair' in step) {
+    const [frontId = '', backId = ''] = taken.slice(-2);
+    done('pair', await pairSides(bench, code, { frontId, backId, matches: step.pair }));
+    return;
+  }
+  for (const [x, y, note] of step.pins ?? [])
+    done(note, await addPin(bench, code, { photoId: taken.at(-1) ?? '', x, y, note }));
 }
 
 async function playBuild(bench: Bench, { title, note, needs }: BuildScript, lots: Map<string, string>) {

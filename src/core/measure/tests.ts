@@ -11,6 +11,8 @@ export interface TestField {
   /** Whether “OL” is a legal reading. */
   readonly open: boolean;
   readonly hint?: string;
+  /** What a bench meter is asked for, when it is not the unit itself; `nothing` when it cannot tell. */
+  readonly meter?: 'diode' | 'nothing';
   /** The rating of the part that this reading measures. */
   readonly rating?: RatingName;
 }
@@ -36,7 +38,15 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
         open: false,
         rating: 'capacitance',
       },
-      { name: 'esr', label: 'ESR at 100 kHz', unit: 'ohm', words: ['esr'], open: false, rating: 'esr' },
+      {
+        name: 'esr',
+        label: 'ESR at 100 kHz',
+        unit: 'ohm',
+        words: ['esr'],
+        open: false,
+        rating: 'esr',
+        meter: 'nothing',
+      },
     ],
   },
   mosfet: {
@@ -50,6 +60,7 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
         words: ['sd', 'body'],
         open: true,
         hint: 'diode mode, red on source',
+        meter: 'diode',
         rating: 'vf',
       },
       {
@@ -74,6 +85,7 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
         words: ['vf', 'forward'],
         open: true,
         hint: 'diode mode',
+        meter: 'diode',
         rating: 'vf',
       },
       { name: 'reverse', label: 'the other way', unit: 'ohm', words: ['vr', 'reverse'], open: true },

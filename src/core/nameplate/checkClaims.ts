@@ -8,6 +8,7 @@ import {
   CABLE_AMPERES,
   FUSE_SHARE,
   INLETS,
+  isCorrected,
   POWER_FACTOR,
   type InletName,
 } from './tradeRanges';
@@ -36,10 +37,15 @@ export interface ClaimCheck {
  * so that a bound is never too tight. FORMULAS 2.3 to 2.6 and 2.8.
  * @example checkClaims(plate, 2500, { fuse: 5 }).plausible // 892 W behind 5 A at 230 V
  */
-export function checkClaims(plate: Nameplate, claimed: number | undefined, found: PowerBounds): ClaimCheck {
+export function checkClaims(
+  plate: Nameplate,
+  claimed: number | undefined,
+  found: PowerBounds,
+  lighting = false,
+): ClaimCheck {
   const supply = supplyOf(plate);
   if (!supply) return { bounds: [], findings: [] };
-  const { efficiency, factor, corrected } = assumed(supply.kind, claimed ?? 0);
+  const { efficiency, factor, corrected } = assumed(supply.kind, claimed ?? 0, lighting);
   const through = (amperes: number, share = 1) => supply.vMax * amperes * share * factor * efficiency;
   const lowMains = supply.vMax < 150;
   const inlet = found.inlet && INLETS[found.inlet];
@@ -71,7 +77,7 @@ export function checkClaims(plate: Nameplate, claimed: number | undefined, found
 
 function finding(claimed: number, { by, watts }: { by: string; watts: number }): NameplateFinding {
   const ratio = claimed / watts;
-  const says = `${formatQuantity(claimed, 'watt', { digits: 2 })} behind ${by}, which lets about ${formatQuantity(watts, 'watt', { digits: 2 })} through`;
+  const says = `${formatQuantity(claimed, 'watt', { digits: 2 })} behind ${by}, which stands for about ${formatQuantity(watts, 'watt', { digits: 2 })}`;
   if (ratio > AGREEMENT.unbelievable)
     return { severity: 'reject', text: `${says}: the claim is not to be believed. Reckon with the smaller figure.` };
   if (ratio > AGREEMENT.optimistic) return { severity: 'warn', text: `${says}: the claim is optimistic.` };
@@ -80,8 +86,8 @@ function finding(claimed: number, { by, watts }: { by: string; watts: number }):
 
 const amps = (value: number) => formatQuantity(value, 'ampere');
 
-function assumed(kind: 'ac' | 'dc', power: number) {
-  const corrected = kind === 'ac' && power >= POWER_FACTOR.correctionFromWatts;
+function assumed(kind: 'ac' | 'dc', power: number, lighting: boolean) {
+  const corrected = kind === 'ac' && isCorrected(power, lighting);
   return {
     corrected,
     efficiency: power >= 100 ? ASSUMED_EFFICIENCY.fromHundredWatts : ASSUMED_EFFICIENCY.usual,

@@ -2,7 +2,7 @@ import { densityFindings, densityOf, type Density, type Size } from './density';
 import { inputFindings, outputFindings, type NameplateFinding } from './findings';
 import { minimumEfficiency } from './minimumEfficiency';
 import { supplyOf, type Nameplate, type NameplateOutput } from './plate';
-import { ASSUMED_EFFICIENCY, MAINS_HIGH, POWER_FACTOR } from './tradeRanges';
+import { ASSUMED_EFFICIENCY, isCorrected, MAINS_HIGH, POWER_FACTOR } from './tradeRanges';
 
 export interface NameplateJudgement {
   /** Output power the plate stands for, in watts; missing when no output gives volts and amperes. */
@@ -28,9 +28,13 @@ export function outputPower({ v, vMax, i, p }: NameplateOutput): number | undefi
  * The sums on a nameplate: rated power, likely input current with the assumptions stated, power
  * density and whether the printed figures agree with each other. A missing figure never counts as
  * agreement. FORMULAS 2.1, 2.2, 2.7, 2.8.
- * @param of the size, and the year the unit is from when it is known
+ * @param of the size, the year the unit is from when it is known, and whether it feeds lamps, which are
+ * corrected from 25 W
  */
-export function judgeNameplate(plate: Nameplate, of: Size & { readonly year?: number } = {}): NameplateJudgement {
+export function judgeNameplate(
+  plate: Nameplate,
+  of: Size & { readonly year?: number; readonly lighting?: boolean } = {},
+): NameplateJudgement {
   const supply = supplyOf(plate);
   const summedPower = sumOutputs(plate);
   const ratedPower =
@@ -38,7 +42,8 @@ export function judgeNameplate(plate: Nameplate, of: Size & { readonly year?: nu
       ? Math.min(plate.totalPower, summedPower)
       : (summedPower ?? plate.totalPower);
   const efficiency = ratedPower === undefined ? undefined : assumeEfficiency(plate, ratedPower);
-  const powerFactor = ratedPower === undefined || supply?.kind === 'dc' ? undefined : assumePowerFactor(ratedPower);
+  const powerFactor =
+    ratedPower === undefined || supply?.kind === 'dc' ? undefined : assumePowerFactor(ratedPower, of.lighting);
   const currentAt = (volts: number) =>
     ratedPower === undefined || !efficiency
       ? undefined
@@ -111,8 +116,9 @@ function assumeEfficiency(plate: Nameplate, power: number): { value: number; why
   return { value: ASSUMED_EFFICIENCY.usual, why: 'assumed, no mark' };
 }
 
-function assumePowerFactor(power: number): { value: number; why: string } {
-  return power >= POWER_FACTOR.correctionFromWatts
-    ? { value: POWER_FACTOR.withCorrection, why: 'assumed: from 75 W up with correction' }
+function assumePowerFactor(power: number, lighting = false): { value: number; why: string } {
+  const from = lighting ? POWER_FACTOR.lightingFromWatts : POWER_FACTOR.correctionFromWatts;
+  return isCorrected(power, lighting)
+    ? { value: POWER_FACTOR.withCorrection, why: `assumed: from ${from} W up with correction` }
     : { value: POWER_FACTOR.withoutCorrection, why: 'assumed: rectifier and reservoir, no correction' };
 }

@@ -21,12 +21,18 @@ export const DENSITY_RANGES: readonly DensityRange[] = [
 /** Densest build without a fan; a closed unit that claims more claims too much. */
 export const DENSEST_WITHOUT_FAN = 1800;
 
-/** Power factor by input stage; 75 W is the class D threshold of IEC 61000-3-2 (from memory). */
+/** Power factor by input stage; 75 W is the class D threshold of IEC 61000-3-2, 25 W that of lighting, class C (from memory). */
 export const POWER_FACTOR = {
   withoutCorrection: 0.55,
   withCorrection: 0.97,
   correctionFromWatts: 75,
+  lightingFromWatts: 25,
 } as const;
+
+/** Whether an input stage of such power is likely corrected. */
+export function isCorrected(power: number, lighting = false): boolean {
+  return power >= (lighting ? POWER_FACTOR.lightingFromWatts : POWER_FACTOR.correctionFromWatts);
+}
 
 /** Efficiency assumed without a mark. */
 export const ASSUMED_EFFICIENCY = { underFiveWatts: 0.7, usual: 0.85, fromHundredWatts: 0.9 } as const;

@@ -19,7 +19,7 @@ export const SCENE: Readonly<Record<string, ScenePoint>> = {
   'VK-2402 C3': store(318, 80e-6, 470e3),
   'VK-2402 CX1': store(0.3, 215e-9, 1e6),
   'MC-42 C1': store(318, 96e-6, Infinity),
-  'P5-2 C1': store(320, 4.6e-6, 470e3),
+  'P5-2 C1': store(320, 9.6e-6, 470e3),
   'P5-2 C2': store(5.1, 680e-6, 10e3),
   'TB-1990 C3': store(1.2, 118e-6, 1.5e6),
   'VK-2402 R12': part({ ohm: 4692, continuity: Infinity }),

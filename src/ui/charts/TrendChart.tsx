@@ -16,7 +16,9 @@ export default function TrendChart({ label, unit, points, reference }: TrendChar
   const axis = { stroke: 'var(--rule-2)', tick: { fill: 'var(--ink-2)', fontSize: 11 }, tickLine: false } as const;
   const values = [...points.map(({ value }) => value), ...(reference ? [reference.value] : [])];
   const [low, high] = [Math.min(...values), Math.max(...values)];
-  const margin = Math.max((high - low) * 0.1, Math.abs(high) * 0.02, 0.1);
+  const step = roundStep(Math.max((high - low) / 3, Math.abs(high) * 0.01, 0.01));
+  const [bottom, top] = [Math.floor(low / step) * step, Math.ceil(high / step + 1e-9) * step];
+  const ticks = Array.from({ length: Math.round((top - bottom) / step) + 1 }, (_, index) => bottom + index * step);
   return (
     <figure>
       <div
@@ -25,7 +27,7 @@ export default function TrendChart({ label, unit, points, reference }: TrendChar
         className="h-[132px] font-mono"
       >
         <ResponsiveContainer width="100%" height="100%">
-          <LineChart data={[...points]} margin={{ top: 8, right: 14, bottom: 0, left: 0 }} accessibilityLayer={false}>
+          <LineChart data={[...points]} margin={{ top: 8, right: 26, bottom: 0, left: 0 }} accessibilityLayer={false}>
             <CartesianGrid stroke="var(--rule)" />
             <XAxis {...axis} dataKey="time" type="number" unit=" min" tickCount={5} domain={[0, 'dataMax']} />
             <YAxis
@@ -33,8 +35,8 @@ export default function TrendChart({ label, unit, points, reference }: TrendChar
               type="number"
               unit={` ${unit}`}
               width={62}
-              tickCount={4}
-              domain={[low - margin, high + margin]}
+              ticks={ticks}
+              domain={[bottom, top]}
               tickFormatter={(value: number) => String(Number(value.toPrecision(3)))}
             />
             {reference && (
@@ -60,4 +62,10 @@ export default function TrendChart({ label, unit, points, reference }: TrendChar
       </figcaption>
     </figure>
   );
+}
+
+/** The next step of 1, 2 or 5 times a power of ten. */
+function roundStep(least: number): number {
+  const decade = 10 ** Math.floor(Math.log10(least));
+  return [1, 2, 5, 10].map((step) => step * decade).find((step) => step >= least) ?? least;
 }

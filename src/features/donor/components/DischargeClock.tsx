@@ -32,23 +32,22 @@ export function DischargeClock({
 }) {
   const [startedAt, setStartedAt] = useState<number | null>(clock ? clock.at - clock.elapsed * 1000 : null);
   const elapsed = useElapsed(startedAt);
-  const seconds = () => (startedAt === null ? undefined : (Date.now() - startedAt) / 1000);
 
-  /** The stopwatch's time goes with a reading that names none. */
-  async function record(data: FormData) {
-    const now = seconds();
-    if (String(data.get('elapsed') ?? '').trim() === '' && now !== undefined)
-      data.set('elapsed', `${Math.max(0, now).toFixed(1)}s`);
+  /** The stopwatch's time at the reading's moment goes with a reading that names none. */
+  async function record(data: FormData, at = Date.now()) {
+    if (String(data.get('elapsed') ?? '').trim() === '' && startedAt !== null)
+      data.set('elapsed', `${Math.max(0, (at - startedAt) / 1000).toFixed(2)}s`);
     return readStoreAction(code, data);
   }
 
   return (
     <InstrumentPoint at={point}>
-      <div className="mt-2 flex items-baseline gap-3">
+      <div className="mt-2 flex items-center gap-3">
+        <span className="w-[62px] text-[12px] text-ink-2">stopwatch</span>
         <span
           role="timer"
           aria-label="Stopwatch"
-          className="q text-[42px] leading-none tracking-[-0.03em]"
+          className="q text-[38px] leading-none tracking-[-0.03em]"
           data-running={startedAt === null ? undefined : ''}
         >
           {clockText(elapsed)}
@@ -63,10 +62,10 @@ export function DischargeClock({
           <kbd>t</kbd>
         </button>
       </div>
-      <MeterRow store={store} point={point} record={record} />
+      <MeterRow store={store} point={point} startedAt={startedAt} record={record} />
       <ActionForm
         key={store}
-        action={record}
+        action={(data) => record(data)}
         label={`Reading of ${store}`}
         className="mt-1 grid grid-cols-[1fr_1fr_auto] items-start gap-x-2.5"
         clearAfter
@@ -97,17 +96,21 @@ export function DischargeClock({
 function MeterRow({
   store,
   point,
+  startedAt,
   record,
 }: {
   store: string;
   point: string;
-  record: (data: FormData) => ReturnType<typeof readStoreAction>;
+  startedAt: number | null;
+  record: (data: FormData, at: number) => ReturnType<typeof readStoreAction>;
 }) {
   const instrument = useInstrument();
   const notify = useNotice();
   const router = useRouter();
   const [watching, setWatching] = useState(false);
   const [shown, setShown] = useState<InstrumentOutcome>();
+  /** When what is shown came in: the moment that a latched reading belongs to. */
+  const [shownAt, setShownAt] = useState(0);
   const [pending, start] = useTransition();
   const { watch, name } = instrument;
 
@@ -115,6 +118,7 @@ function MeterRow({
     if (!watching) return;
     return watch('volt', point, (outcome) => {
       setShown(outcome);
+      setShownAt(Date.now());
       if (!outcome.ok) setWatching(false);
     });
   }, [watching, watch, point]);
@@ -134,7 +138,10 @@ function MeterRow({
 
   function latch() {
     start(async () => {
-      const outcome = shown?.ok && watching ? shown : await instrument.read('volt', point);
+      // What came in before the stopwatch started belongs to no moment of it.
+      const fresh = shown?.ok && watching && shownAt >= (startedAt ?? 0);
+      const outcome = fresh ? shown : await instrument.read('volt', point);
+      const at = fresh ? shownAt : Date.now();
       if (!outcome.ok) {
         setShown(outcome);
         return;
@@ -146,7 +153,7 @@ function MeterRow({
       const data = new FormData();
       data.set('store', store);
       data.set('voltage', shorthand(outcome.reading.value, outcome.reading.resolution, 'volt'));
-      const stored = await record(data).catch(() => undefined);
+      const stored = await record(data, at).catch(() => undefined);
       notify(
         stored?.ok
           ? { says: stored.says ?? 'Recorded.', ...(stored.undo ? { undo: stored.undo } : {}) }
@@ -162,14 +169,14 @@ function MeterRow({
 
   return (
     <div className="mt-2 border-y border-rule py-2">
-      <div className="flex items-center gap-3">
-        <span className="text-[12px] text-ink-2">meter</span>
-        <span className="q text-[26px] leading-none" aria-label="Meter reading" role="status">
+      <div className="flex items-center gap-2">
+        <span className="w-[44px] flex-none text-[12px] text-ink-2">meter</span>
+        <span className="q text-[24px] leading-none" aria-label="Meter reading" role="status">
           {reading
             ? reading.value === null
               ? 'OL'
               : formatQuantity(reading.value, 'volt', { resolution: reading.resolution })
-            : '– – –'}
+            : '– –'}
         </span>
         {watching ? (
           <button type="button" className="btn ml-auto" data-tone="quiet" onClick={() => setWatching(false)}>
@@ -188,7 +195,7 @@ function MeterRow({
           </button>
         )}
         <button type="button" id={LATCH_ID} className="btn" disabled={pending} onClick={latch}>
-          Record it <kbd>m</kbd>
+          Record <kbd>m</kbd>
         </button>
       </div>
       {failure && (

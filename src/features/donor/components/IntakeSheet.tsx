@@ -4,15 +4,7 @@ import { useState, type ReactNode } from 'react';
 import type { UnitFacts } from '../../../core/advice';
 import { likeDonors } from '../../../core/advice';
 import { INLET_NAMES, INLETS } from '../../../core/nameplate';
-import {
-  kindFromDescription,
-  ORIGINS,
-  SYMPTOMS,
-  UNIT_KINDS,
-  ORIGIN_NAMES,
-  SYMPTOM_NAMES,
-  UNIT_KIND_NAMES,
-} from '../../../core/unit';
+import { ORIGINS, SYMPTOMS, UNIT_KINDS, ORIGIN_NAMES, SYMPTOM_NAMES, UNIT_KIND_NAMES } from '../../../core/unit';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { QuantityField, SelectField, SubmitButton, TextArea, TextField } from '../../../ui/form/fields';
@@ -22,7 +14,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Findings, Next, Section } from '../../../ui/judgement/parts';
 import { Facts } from '../../../ui/value/Facts';
 import { intakeView } from '../views/intake';
-import { questionOf, readTexts, type IntakeTexts } from '../views/intakeFields';
+import { kindOf, questionOf, readTexts, type IntakeTexts } from '../views/intakeFields';
 import type { IntakeFacts } from '../views/intakeFacts';
 import type { SoakView } from '../views/soak';
 import { AdvicePanel } from './AdvicePanel';
@@ -100,13 +92,7 @@ export function IntakeSheet({
             placeholder="label-printer adapter"
             className={THIRD}
           />
-          <SelectField
-            name="kind"
-            label="kind"
-            defaultValue={texts.kind}
-            options={KINDS}
-            className={`${SIXTH} max-[620px]:col-span-6`}
-          />
+          <SelectField name="kind" label="kind" defaultValue={texts.kind} options={KINDS} className={THIRD} />
           <TextField
             name="maker"
             label="maker"
@@ -118,7 +104,7 @@ export function IntakeSheet({
             label="model"
             defaultValue={texts.model}
             mono
-            className="col-span-2 max-[620px]:col-span-3"
+            className="col-span-1 max-[620px]:col-span-3"
           />
           <SelectField
             name="originKind"
@@ -274,7 +260,7 @@ function IntakeJudgement({
           )
         }
       >
-        {view.next}
+        {nextOf(view.next, typed, facts)}
       </Next>
       {view.findings.length > 0 && <Findings items={view.findings} />}
       {soak && soak.findings.length > 0 && (
@@ -311,10 +297,18 @@ function IntakeJudgement({
   );
 }
 
+/** The next thing to do: whose it is comes first, and a unit that is made safe needs no second telling. */
+function nextOf(next: string, typed: IntakeTexts, { stores }: IntakeFacts): string {
+  if (!readTexts(typed).right.may)
+    return 'Ask whose it is. Until it is cleared: look, note what it teaches, and put it back as it was.';
+  if (stores.live.length > 0) return `Read ${stores.live.join(' and ')} before the first screw, or before the next.`;
+  return stores.total > 0 ? 'Every listed store is measured dead. Go on where its work stands.' : next;
+}
+
 /** What the advice rests on: what stands in the form now, and what the shop knows. */
 function adviceFacts(typed: IntakeTexts, facts: IntakeFacts, ratedPower: number | undefined): UnitFacts {
-  const { symptom, right, kind: said } = readTexts(typed);
-  const kind = said === '' ? (kindFromDescription(typed.description) ?? 'other') : said;
+  const { symptom, right } = readTexts(typed);
+  const kind = kindOf(typed);
   const like = likeDonors(facts.past, { kind, power: ratedPower });
   return {
     right,

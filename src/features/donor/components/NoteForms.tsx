@@ -7,7 +7,16 @@ import { CheckField, SubmitButton, TextArea } from '../../../ui/form/fields';
 import { addNoteAction, answerQuestionAction, finishStationAction, undoAction } from '../actions';
 
 /** A note or a question. */
-export function NoteForm({ code, station }: { code: string; station: StationName }) {
+export function NoteForm({
+  code,
+  station,
+  aside = false,
+}: {
+  code: string;
+  station: StationName;
+  /** Something else on the screen is the next thing to do. */
+  aside?: boolean;
+}) {
   return (
     <ActionForm
       action={addNoteAction.bind(null, code)}
@@ -18,7 +27,7 @@ export function NoteForm({ code, station }: { code: string; station: StationName
       <input type="hidden" name="station" value={station} />
       <TextArea name="text" label="a note" rows={2} />
       <div className="flex items-center gap-4">
-        <SubmitButton tone="next">Note it</SubmitButton>
+        <SubmitButton {...(aside ? {} : { tone: 'next' as const })}>Note it</SubmitButton>
         <CheckField name="question" label="it is a question to chase" />
       </div>
     </ActionForm>

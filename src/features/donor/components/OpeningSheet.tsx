@@ -71,7 +71,7 @@ export function OpeningSheet({
           </tbody>
         </table>
       )}
-      <NoteForm code={code} station="open" />
+      <NoteForm code={code} station="open" aside />
       {view.notes.length > 0 && <NoteList code={code} notes={view.notes} />}
       <section aria-label="Together again" className="mt-4 max-w-[820px] border-t border-rule pt-3">
         <h2 className="text-[15px] font-semibold">Together again</h2>

@@ -28,7 +28,7 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
       {selected ? (
         <section
           aria-label={selected.heading}
-          className="mb-5 grid grid-cols-[minmax(250px,300px)_minmax(0,1fr)] gap-x-6 gap-y-3 max-[1080px]:grid-cols-1"
+          className="mb-5 grid grid-cols-[minmax(310px,340px)_minmax(0,1fr)] gap-x-6 gap-y-3 max-[1080px]:grid-cols-1"
         >
           <div>
             <h2 className="label">{selected.heading}</h2>

@@ -22,7 +22,13 @@ export function TestSheet({ frame, view }: { frame: DonorFrame; view: PartsView 
     >
       <LiveNotice frame={frame} station="test" />
       {selected?.test && (
-        <MeasurementForm key={selected.ref} code={frame.code} refName={selected.ref} test={selected.test} />
+        <MeasurementForm
+          key={selected.ref}
+          code={frame.code}
+          refName={selected.ref}
+          point={[frame.model, selected.ref].filter((word) => word !== '').join(' ')}
+          test={selected.test}
+        />
       )}
       {view.rows.length > 0 ? (
         <DataTable label="Parts to test" columns={view.columns} rows={view.rows} />

@@ -127,3 +127,9 @@ async function photoOf(edit: Edit, id: string): Promise<Photo> {
     (await findPhoto(edit.tx, edit.donorId, id)) ?? refuse('That photo is not among those of this donor any more.')
   );
 }
+
+/** Ids of a donor's photos in the order they were added. */
+export async function photoIds(bench: Bench, code: string): Promise<string[]> {
+  const donor = await findDonor(bench.db.read, code);
+  return donor ? (await listPhotos(bench.db.read, donor.id)).map(({ photo }) => photo.id) : [];
+}

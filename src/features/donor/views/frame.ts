@@ -14,6 +14,7 @@ import { dayOf } from './words';
 export interface DonorFrame {
   readonly code: string;
   readonly title: string;
+  readonly model: string;
   readonly says: string;
   readonly stages: readonly { id: StationName; label: string; says: string; state: string; href: string }[];
   /** The store that is not measured dead, if any: what the badge says. */
@@ -48,6 +49,7 @@ export async function loadDonor(
     frame: {
       code: donor.code,
       title: donorTitle(donor),
+      model: donor.model,
       says: [plate, power === undefined ? '' : formatQuantity(power, 'watt'), origin]
         .filter((word) => word !== '')
         .join(' · '),

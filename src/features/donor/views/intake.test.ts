@@ -90,7 +90,7 @@ test('what bounds the power, the age and what was not read', () => {
   expect(findings.at(-1)).toMatchObject({
     weight: 'danger',
     word: 'doubtful',
-    text: expect.stringMatching(/^720 W behind a 2 A fuse, which lets about 320 W through: the claim is not/),
+    text: expect.stringMatching(/^720 W behind a 2 A fuse, which stands for about 320 W: the claim is not/),
   });
   expect(age).toEqual(['Not older than week 51 of 2019, by U1 951.', 'lid XYZ is no date code that could be right.']);
   expect(unread).toBe('INDOOR USE');

@@ -21,6 +21,8 @@ export interface IntakeQuestion {
   readonly plate?: Nameplate | null;
   readonly size?: Size;
   readonly bounds?: PowerBounds;
+  /** It feeds lamps, which are corrected from less power up. */
+  readonly lighting?: boolean;
   readonly codes?: readonly { readonly code: string; readonly place: string }[];
   /** The present day as year and ISO week. */
   readonly today: { readonly year: number; readonly week: number };
@@ -63,15 +65,16 @@ export function intakeView({
   size = {},
   bounds = {},
   codes = [],
+  lighting = false,
   today,
 }: IntakeQuestion): IntakeView {
   const plate = own ?? parseNameplate(nameplate);
   const all = [...(plate.dateCodes ?? []).map((code) => ({ code, place: 'label' })), ...codes];
   const age = judgeAge(all, today);
-  const judged = judgeNameplate(plate, { ...size, ...(age.newest ? { year: age.newest.year } : {}) });
+  const judged = judgeNameplate(plate, { ...size, lighting, ...(age.newest ? { year: age.newest.year } : {}) });
   const { ratedPower, efficiency, powerFactor, density } = judged;
   const blank = nameplate.trim() === '' && !own;
-  const claims = checkClaims(plate, ratedPower, bounds);
+  const claims = checkClaims(plate, ratedPower, bounds, lighting);
   return {
     claim: claimOf(blank, ratedPower, plate.outputs.map(describeOutput)),
     ratedPower,

@@ -5,7 +5,7 @@ import { mayTakeApart } from '../../../core/unit';
 import { bench } from '../../../db/bench';
 import type { Queryable } from '../../../db/client';
 import { listBuilds } from '../../../db/repositories/builds';
-import type { Donor } from '../../../db/repositories/donors';
+import { donorOverview, type Donor } from '../../../db/repositories/donors';
 import { pastHarvests } from '../../../db/repositories/openings';
 import type { PartRecord } from '../../../db/repositories/parts';
 import { readSettings } from '../../../db/repositories/settings';
@@ -23,6 +23,8 @@ export interface IntakeFacts {
   readonly past: readonly PastHarvest[];
   readonly needs: readonly string[];
   readonly weights: Weights;
+  /** Stores that are listed, and those that are not measured dead. */
+  readonly stores: { readonly total: number; readonly live: readonly string[] };
   /** It was not cleared to be taken apart, as it is stored. */
   readonly wasRefused: boolean;
 }
@@ -36,8 +38,21 @@ export async function intakeFacts(donor?: Donor): Promise<IntakeFacts> {
   const { db, now } = bench();
   const [settings, past] = await Promise.all([readSettings(db.read), pastHarvests(db.read, donor?.id ?? '', PAST)]);
   const common = { today: isoWeek(now()), past, weights: settings.weights };
-  if (!donor) return { ...common, plate: null, codes: [], bounds: {}, hazards: [], needs: [], wasRefused: false };
-  const { parts, cautions } = await unitRecord(db.read, donor, now());
+  if (!donor)
+    return {
+      ...common,
+      plate: null,
+      codes: [],
+      bounds: {},
+      hazards: [],
+      needs: [],
+      stores: { total: 0, live: [] },
+      wasRefused: false,
+    };
+  const [{ parts, cautions }, overview] = await Promise.all([
+    unitRecord(db.read, donor, now()),
+    donorOverview(db.read, donor),
+  ]);
   return {
     ...common,
     plate: donor.plate,
@@ -45,6 +60,7 @@ export async function intakeFacts(donor?: Donor): Promise<IntakeFacts> {
     bounds: boundsOf(parts),
     hazards: cautions.map(({ name, grave }) => ({ name, grave })),
     needs: await needsServed(db.read, parts),
+    stores: { total: overview.facts.stores.total, live: overview.liveStores.map(({ name }) => name) },
     wasRefused: !mayTakeApart({ origin: donor.originKind, clearance: donor.clearance }).may,
   };
 }

@@ -1,6 +1,13 @@
 import { listDateCodes, type InletName, type PowerBounds, type Size } from '../../../core/nameplate';
 import { formatQuantity, parseQuantity, type Unit } from '../../../core/quantity';
-import { mayTakeApart, type Clearance, type OriginName, type SymptomName, type UnitKindName } from '../../../core/unit';
+import {
+  kindFromDescription,
+  mayTakeApart,
+  type Clearance,
+  type OriginName,
+  type SymptomName,
+  type UnitKindName,
+} from '../../../core/unit';
 import type { Donor } from '../../../db/repositories/donors';
 import type { IntakeQuestion } from './intake';
 
@@ -40,7 +47,6 @@ export function intakeTexts(donor: Donor): IntakeTexts {
 export function readTexts(texts: IntakeTexts): {
   size: Size;
   bounds: PowerBounds;
-  kind: UnitKindName | '';
   symptom: SymptomName | '';
   right: { may: boolean; why: string };
 } {
@@ -66,10 +72,14 @@ export function readTexts(texts: IntakeTexts): {
       inlet: texts.inlet === '' ? undefined : (texts.inlet as InletName),
       cable: texts.cable === '' ? undefined : Number(texts.cable) * 1e-6,
     }),
-    kind: texts.kind as UnitKindName | '',
     symptom: texts.symptomKind as SymptomName | '',
     right: mayTakeApart({ origin: texts.originKind as OriginName | '', clearance: texts.clearance as Clearance }),
   };
+}
+
+/** The kind that is chosen, else the one that the description suggests. */
+export function kindOf({ kind, description }: IntakeTexts): UnitKindName {
+  return kind === '' ? (kindFromDescription(description) ?? 'other') : (kind as UnitKindName);
 }
 
 /** The question that the fields put, with what the board adds to it. */
@@ -83,6 +93,7 @@ export function questionOf(
     size,
     bounds: { ...more.bounds, ...bounds },
     today: more.today,
+    lighting: kindOf(texts) === 'lamp-driver',
     codes: [...listDateCodes(texts.dateCodes), ...(more.codes ?? [])],
     ...(more.plate ? { plate: more.plate } : {}),
   };

@@ -7,6 +7,7 @@ import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { askMeterAction, keepSettingsAction } from '../actions';
+import { useHydrated } from '../../../ui/form/useHydrated';
 import { useSerialMeter } from './MeterRoot';
 
 /** Bit rates that USB meters use. Common practice, no source. */
@@ -15,6 +16,7 @@ const BAUDS = [2400, 9600, 19200, 115200] as const;
 /** What holds for the whole shop: the touch limit, and the meter. */
 export function SettingsSheet({ touchLimit, meterAddress }: { touchLimit: number; meterAddress: string }) {
   const serial = useSerialMeter();
+  const hydrated = useHydrated();
   return (
     <Halves
       judgement={
@@ -68,7 +70,7 @@ export function SettingsSheet({ touchLimit, meterAddress }: { touchLimit: number
           Meters that stream a line for each reading, such as “212.3 V DC”. While one is connected it comes before the
           one on the network.
         </p>
-        {serial?.available ? (
+        {hydrated && serial?.available ? (
           <div className="mt-2 flex flex-wrap items-center gap-2">
             {serial.connected ? (
               <button type="button" className="btn" onClick={() => serial.disconnect()}>

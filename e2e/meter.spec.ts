@@ -1,0 +1,121 @@
+import { connect } from 'node:net';
+import { expect, test, type Page } from '@playwright/test';
+import { donorCode, goTo, judgement } from './hands';
+
+/** Where the simulated meter listens, as the settings name it. */
+async function meterAddress(page: Page): Promise<string> {
+  await goTo(page, '/settings');
+  return page.getByLabel('meter on the network').inputValue();
+}
+
+/** Tells the simulated meter something over a line of its own. */
+function tell(address: string, line: string): Promise<void> {
+  const [host = '', port = ''] = address.split(':');
+  return new Promise((resolve, reject) => {
+    const socket = connect(Number(port), host, () => socket.end(`${line}\n`));
+    socket.on('error', reject);
+    socket.on('close', () => resolve());
+    socket.resume();
+  });
+}
+
+async function aStore(page: Page, capacitance: string, bleed: string) {
+  const form = page.getByRole('form', { name: 'New store' });
+  await form.getByLabel('name').fill('C1');
+  await form.getByLabel('capacitance, or several').fill(capacitance);
+  await form.getByLabel('rated').fill('400V');
+  await form.getByLabel('bleed path').fill(bleed);
+  await form.getByRole('button', { name: 'List it' }).click();
+  await expect(page.getByRole('list', { name: 'Stores' })).toContainText('C1');
+}
+
+test('a store is watched from 320 V until it is dead, and the fit comes up with the readings', async ({ page }) => {
+  await tell(await meterAddress(page), '*RST');
+  await page.getByRole('button', { name: 'Ask the meter who it is' }).click();
+  await expect(page.getByText('the stand-in that ships')).toBeVisible();
+
+  await goTo(page, `/donors/${await donorCode(page, 'plug-top')}/make-safe`);
+  await aStore(page, '10u', '470k');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Watch' }).click();
+  const shown = page.getByLabel('Meter reading');
+  await expect(shown).toContainText(/\d+(\.\d+)?\s*V/);
+  await page.getByRole('button', { name: /^Start/ }).click();
+  const rows = page.getByRole('table', { name: 'Readings on C1' }).getByRole('row');
+  await page.getByRole('heading', { level: 1 }).click();
+  const volts = async () => parseFloat((await shown.textContent()) ?? 'NaN');
+  for (let count = 1; count <= 5; count += 1) {
+    const before = await volts();
+    await page.keyboard.press('m');
+    await expect(rows).toHaveCount(count + 1);
+    // The next one when the store has fallen by a tenth.
+    await expect.poll(volts, { timeout: 20_000 }).toBeLessThan(before * 0.9);
+  }
+  // 9.6 µF through 470 kΩ beside the meter's 10 MΩ: 4.31 s.
+  await expect(judgement(page)).toContainText(/Time constant 4\.[1-5]\d?\s*s/);
+  await expect(judgement(page)).toContainText('as traced');
+  await expect(page.getByRole('img', { name: /Voltage of C1 against time/ })).toBeVisible();
+  await expect.poll(volts, { timeout: 30_000 }).toBeLessThan(55);
+  await page.getByRole('button', { name: 'stop', exact: true }).click();
+  await page.keyboard.press('m');
+  await expect(judgement(page)).toContainText('C1 is measured dead');
+});
+
+test('a meter that dies in mid-run is told; what was recorded stays, and the run goes on by hand', async ({ page }) => {
+  const address = await meterAddress(page);
+  await tell(address, '*RST');
+  await goTo(page, `/donors/${await donorCode(page, 'scooter')}/make-safe`);
+  await page.getByRole('button', { name: 'Watch' }).click();
+  await expect(page.getByLabel('Meter reading')).toContainText(/31\d/);
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('m');
+  const rows = page.getByRole('table', { name: 'Readings on C1' }).getByRole('row');
+  await expect(rows).toHaveCount(2);
+  try {
+    await tell(address, 'SIM:FAULT drop');
+    await expect(page.getByRole('alert').filter({ hasText: 'The meter has gone' })).toBeVisible();
+    await expect(rows).toHaveCount(2);
+    const form = page.getByRole('form', { name: 'Reading of C1' });
+    await form.getByLabel('reading').fill('310V');
+    await form.getByRole('button', { name: 'Record' }).click();
+    await expect(rows).toHaveCount(3);
+    for (const [fault, says] of [
+      ['garbage', 'is no reading'],
+      ['silent', 'did not answer'],
+    ] as const) {
+      await tell(address, `SIM:FAULT ${fault}`);
+      await page.getByRole('button', { name: 'Try again' }).click();
+      await expect(page.getByRole('alert').filter({ hasText: says })).toBeVisible();
+    }
+    await tell(address, 'SIM:FAULT overrange');
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByLabel('Meter reading')).toHaveText('OL');
+  } finally {
+    await tell(address, 'SIM:FAULT none');
+  }
+});
+
+test('a reading arrives in the field that has the focus, and its unit is checked', async ({ page }) => {
+  await goTo(page, `/donors/${await donorCode(page, 'label-printer')}/test?part=R12`);
+  const field = page.getByLabel('resistance', { exact: true });
+  await field.focus();
+  await page.keyboard.press('F8');
+  await expect(field).toHaveValue(/^4\.69\d?kΩ$|^4\.7\d*kΩ$/);
+});
+
+test('the lower touch limit holds in every place at once', async ({ page }) => {
+  await goTo(page, '/settings');
+  await page.getByLabel('touch limit').selectOption('50');
+  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await expect(judgement(page)).toContainText('50 V DC');
+  await goTo(page, `/donors/${await donorCode(page, 'label-printer')}/make-safe?store=C3`);
+  await expect(judgement(page)).toContainText(/under 50\s*V at about/);
+  await goTo(page, '/settings');
+  await page.getByLabel('meter on the network').fill('somewhere');
+  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await expect(page.getByText('A host and a port are expected')).toBeVisible();
+  await page.reload();
+  await page.getByLabel('touch limit').selectOption('60');
+  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await expect(judgement(page)).toContainText('60 V DC');
+});
