@@ -18,12 +18,17 @@ for (const colorScheme of ['light', 'dark'] as const)
       '/donors/put-away',
       '/sums',
       '/guide',
+      '/settings',
       '/nowhere',
     ].concat(
       ['intake', 'make-safe', 'open', 'trace', 'identify?part=Q1', 'test?part=C21', 'harvest?part=C21', 'record'].map(
         (station) => `/donors/${code}/${station}`,
       ),
     );
+    paths.push(`/donors/${code}/photos`);
+    await goTo(page, `/donors/${code}/photos`);
+    const photo = page.getByRole('list', { name: 'Photos so far' }).getByRole('link').first();
+    paths.push((await photo.getAttribute('href')) ?? '');
     await goTo(page, '/builds');
     paths.push((await page.getByRole('link', { name: /Reading lamp/ }).getAttribute('href')) ?? '');
     await goTo(page, '/stock?find=MBR20100CT');

@@ -14,6 +14,17 @@ test.each`
   expect(guardRequest({ host, contentLength: length, allowedHosts: allowed })?.status).toBe(status);
 });
 
+test.each`
+  path                               | megabytes | status       | why
+  ${'/donors/ABC-DEF/photos/upload'} | ${12}     | ${undefined} | ${'a photo may be large'}
+  ${'/donors/ABC-DEF/photos/upload'} | ${31}     | ${413}       | ${'but not that large'}
+  ${'/donors/ABC-DEF/photos'}        | ${12}     | ${413}       | ${'a form is no photo'}
+  ${'/x/donors/A/photos/upload'}     | ${12}     | ${413}       | ${'another path'}
+`('$megabytes MB to $path: $status ($why)', ({ path, megabytes, status }) => {
+  const contentLength = String(megabytes * 1024 * 1024);
+  expect(guardRequest({ host: 'localhost', contentLength, path, allowedHosts: undefined })?.status).toBe(status);
+});
+
 test('scripts need the nonce, and nothing may frame the pages', () => {
   const policy = securityHeaders('abc', false)['content-security-policy'];
   expect(policy).toContain("script-src 'self' 'nonce-abc' 'strict-dynamic'");

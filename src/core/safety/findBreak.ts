@@ -1,5 +1,5 @@
-import type { TimedReading } from './fitDischarge';
 import { fitLine } from './fitLine';
+import type { TimedReading } from './timedReading';
 
 /** Where a discharge changes its pace. */
 export interface Break {

@@ -1,14 +1,7 @@
 import { findBreak, relativeNoise, type Break } from './findBreak';
 import { fitLine, type Line } from './fitLine';
 import { studentT95 } from './studentT';
-
-/** One reading of a store as it bleeds: seconds since the first, volts. */
-export interface TimedReading {
-  readonly time: number;
-  readonly voltage: number;
-  /** Weight of the meter's last digit in volts. */
-  readonly resolution?: number;
-}
+import type { TimedReading } from './timedReading';
 
 export type DischargeWarning =
   | { readonly kind: 'too-few'; readonly usable: number }

@@ -5,13 +5,7 @@ export { judgeBleedTool, type BleedReason, type BleedTool, type BleedVerdict } f
 export { bleedThroughLamp, type LampBleed } from './lampBleed';
 export { bleedThrough, largestBleed, suggestBleed, type BleedPlan } from './bleed';
 export { dischargeWarningText } from './dischargeWarningText';
-export {
-  FARTHEST_EXTRAPOLATION,
-  fitDischarge,
-  type DischargeFit,
-  type DischargeWarning,
-  type TimedReading,
-} from './fitDischarge';
+export { FARTHEST_EXTRAPOLATION, fitDischarge, type DischargeFit, type DischargeWarning } from './fitDischarge';
 export { hazardBand, type HazardBand, type HazardSeverity } from './hazardBand';
 export {
   CAPACITANCE_UPPER,
@@ -40,4 +34,5 @@ export { afterStringShorted, seriesCapacitance, type StringMember } from './seri
 export { storedEnergy } from './storedEnergy';
 export { storeState, upperBound, type PowerHistory, type StoreReading, type StoreState } from './storeState';
 export { storesFromParts, type StoreOffer, type StorePart } from './storesFromParts';
+export { type TimedReading } from './timedReading';
 export { timeToLimit } from './timeToLimit';

@@ -6,7 +6,9 @@ import {
   type AgeJudgement,
   type Nameplate,
 } from '../../core/nameplate';
-import type { Donor } from './donors';
+import type { donors } from '../schema';
+
+type Donor = typeof donors.$inferSelect;
 
 /** The plate of a donor: as a person put it right, else as the text reads. */
 export function plateOf({ plate, nameplate }: Pick<Donor, 'plate' | 'nameplate'>): Nameplate {

@@ -1,9 +1,7 @@
-import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, inArray, isNull } from 'drizzle-orm';
 import type { PowerHistory } from '../../core/safety';
 import type { Queryable } from '../client';
 import { powerEvents } from '../schema';
-
-export type PowerEvent = typeof powerEvents.$inferSelect;
 
 /** When power was last put to each of some donors, and taken away. */
 export async function powerHistories(db: Queryable, donorIds: readonly string[]): Promise<Map<string, PowerHistory>> {
@@ -21,14 +19,4 @@ export async function powerHistories(db: Queryable, donorIds: readonly string[])
 /** When power was last put to a donor, and taken away. */
 export async function powerHistory(db: Queryable, donorId: string): Promise<PowerHistory> {
   return (await powerHistories(db, [donorId])).get(donorId) ?? {};
-}
-
-/** The latest events of a donor, newest first. */
-export async function listPowerEvents(db: Queryable, donorId: string, limit: number): Promise<PowerEvent[]> {
-  return db
-    .select()
-    .from(powerEvents)
-    .where(and(eq(powerEvents.donorId, donorId), isNull(powerEvents.deletedMs)))
-    .orderBy(desc(powerEvents.atMs), desc(powerEvents.id))
-    .limit(limit);
 }

@@ -1,3 +1,2 @@
 export { type MeterAdapter } from './adapter';
 export { closeMeters, meterAt } from './meterAt';
-export { openTcpMeter } from './tcpMeter';

@@ -1,5 +1,4 @@
 export {
-  PHOTO_LIMIT_BYTES,
   PHOTO_SIZES,
   photoFile,
   photoProblemText,

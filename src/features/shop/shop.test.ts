@@ -1,0 +1,118 @@
+import { connect } from 'node:net';
+import { readSettings } from '../../db/repositories/settings';
+import { shareBench } from '../../db/testing/sharedBench';
+import { temporaryBench } from '../../db/testing/temporaryBench';
+import { startSimulatedMeter, type SimulatedMeter } from '../../server/meter/simulatedMeter';
+import { closeMeters } from '../../server/meter';
+import { settings } from '../../db/schema';
+import { blamed, formOf } from '../../ui/form/testing/forms';
+import { askMeterAction, keepSettingsAction } from './actions';
+import { meterLabel, questionIn, readingEvents, readingFor, settingsView } from './views';
+
+type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+let fixture: Fixture;
+let meter: SimulatedMeter;
+let address: string;
+
+beforeEach(async () => {
+  fixture = await temporaryBench();
+  shareBench(fixture.bench);
+  meter = await startSimulatedMeter({ port: 0, gaussian: () => 0 });
+  address = `127.0.0.1:${meter.port}`;
+});
+afterEach(async () => {
+  closeMeters();
+  await meter.close();
+  fixture.dispose();
+});
+
+const keep = (fields: Record<string, string>) => keepSettingsAction(formOf({ touchLimit: '60', ...fields }));
+
+test('settings are as shipped until they are changed, and what makes no sense counts as not changed', async () => {
+  expect(await settingsView()).toMatchObject({ touchLimit: 60, meterAddress: '', weights: { symptom: 3 } });
+  await fixture.bench.db.write(async (tx) => {
+    await tx.insert(settings).values([
+      { name: 'touchLimit', value: 400 },
+      { name: 'weights', value: { symptom: 99, yield: 4, effort: 'much' } },
+      { name: 'meterAddress', value: 7 },
+    ]);
+  });
+  expect(await readSettings(fixture.bench.db.read)).toEqual({
+    touchLimit: 60,
+    meterAddress: '',
+    weights: { symptom: 3, hazard: 2, yield: 4, needs: 2, effort: 1 },
+  });
+});
+
+test.each`
+  fields                                | blames
+  ${{ meterAddress: '10.0.0.7:5025' }}  | ${[]}
+  ${{ meterAddress: 'bench-meter:55' }} | ${[]}
+  ${{ meterAddress: '[::1]:5025' }}     | ${[]}
+  ${{ meterAddress: '' }}               | ${[]}
+  ${{ meterAddress: 'bench-meter' }}    | ${['meterAddress']}
+  ${{ meterAddress: 'http://a:5025/' }} | ${['meterAddress']}
+  ${{ meterAddress: 'a:5025;b' }}       | ${['meterAddress']}
+  ${{ touchLimit: '400' }}              | ${['touchLimit']}
+`('settings $fields blame $blames', async ({ fields, blames }) => {
+  const outcome = await keep(fields);
+  expect(outcome.ok ? [] : blamed(outcome)).toEqual(blames);
+});
+
+test('the meter says who it is, or what is wrong with it', async () => {
+  const problem = async () => {
+    const outcome = await askMeterAction();
+    return outcome.ok ? outcome.says : outcome.problems[0]?.message;
+  };
+  expect(await problem()).toMatch(/^No meter is set/);
+  await keep({ meterAddress: address });
+  expect(await meterLabel()).toBe(address);
+  expect(await problem()).toBe('Skerry Instruments, Bench meter (simulated), the stand-in that ships.');
+  await meter.close();
+  await keep({ meterAddress: address });
+  expect(await problem()).toMatch(new RegExp(`^Nothing answers at ${address}`));
+});
+
+describe('readings for a page', () => {
+  beforeEach(() => keep({ meterAddress: address }));
+
+  test.each`
+    search                            | question
+    ${'wants=volt&point=VK-2402 C3'}  | ${{ wants: 'volt', point: 'VK-2402 C3' }}
+    ${'wants=diode'}                  | ${{ wants: 'diode', point: '' }}
+    ${'wants=furlongs'}               | ${undefined}
+    ${'point=C3'}                     | ${undefined}
+    ${'wants=volt&point=C3"%0ASIM:X'} | ${undefined}
+  `('the question “$search”', ({ search, question }) => {
+    expect(questionIn(new URLSearchParams(search))).toEqual(question);
+  });
+
+  test('a part reads its value; open leads are over range', async () => {
+    const ohms = await readingFor({ wants: 'ohm', point: 'VK-2402 R12' });
+    expect(ohms.ok && ohms.reading.value).toBeCloseTo(4701, -1);
+    expect(await readingFor({ wants: 'farad', point: 'nowhere C1' })).toMatchObject({
+      ok: true,
+      reading: { value: null },
+    });
+  });
+
+  test('events come until nobody listens, and end with the failure when the meter goes', async () => {
+    const stop = new AbortController();
+    const reader = readingEvents({ wants: 'volt', point: 'VK-2402 C3' }, stop.signal).getReader();
+    const next = async () => {
+      const { value, done } = await reader.read();
+      return done ? 'the end' : new TextDecoder().decode(value);
+    };
+    const first = await next();
+    expect(JSON.parse(first.replace('data: ', ''))).toMatchObject({ ok: true });
+    await new Promise<void>((resolve) => {
+      const line = connect(meter.port, '127.0.0.1', () => line.end('SIM:FAULT drop\n'));
+      line.on('close', () => resolve());
+      line.resume();
+    });
+    let last = await next();
+    while (last.includes('"ok":true')) last = await next();
+    expect(last).toContain('The meter has gone');
+    expect(await next()).toBe('the end');
+  });
+});
