@@ -109,7 +109,7 @@ test('builds, needs, notes and the search', async ({ page }) => {
   await refused(page, page.getByLabel('what it must be'), 'nmos vds>=tall', /“vds>=tall”/);
   const code = await donorCode(page, 'plug-top');
   await goTo(page, `/donors/${code}/open`);
-  await page.getByRole('button', { name: 'Note it' }).click();
+  await page.getByRole('form', { name: 'Note' }).getByRole('button', { name: 'Note it' }).click();
   await refused(page, page.getByRole('textbox', { name: 'a note' }), '', /nothing to note yet/);
   await goTo(page, '/stock');
   await page.getByLabel('Find in stock').fill('nmos >=purple');

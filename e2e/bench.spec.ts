@@ -48,7 +48,8 @@ test('the sums of the demo come out right', async ({ page }) => {
   await goTo(page, `/donors/${await donorCode(page, 'scooter')}/make-safe`);
   // 100 uF through 1 MΩ is 100 s; 318 V falling to 213 V in 40 s is 99.8 s.
   await expect(judgement(page)).toContainText(/Time constant (99\.\d|100)\u00a0s/);
-  await expect(judgement(page)).toContainText('that is 100\u00a0µF; 100\u00a0µF is printed');
+  // 99.8 s through 1 MΩ beside the meter's 10 MΩ, 909 kΩ: 110 µF.
+  await expect(judgement(page)).toContainText('that is 110\u00a0µF; 100\u00a0µF is printed');
   // 204 W at 0.90 and power factor 0.97: 1.02 A at 230 V.
   await goTo(page, `/donors/${await donorCode(page, 'console')}/intake`);
   await expect(judgement(page)).toContainText('1.02\u00a0A');
@@ -70,14 +71,15 @@ test('labels print without the frame round them', async ({ page }) => {
 
 test('a reading by the clock, and the wait it saves', async ({ page }) => {
   await goTo(page, `/donors/${await donorCode(page, 'plug-top')}/make-safe`);
-  await benchLine(page, 'store c1 22u 400V bleed 220k');
-  await page.getByLabel('a resistor you have').fill('10k');
+  await benchLine(page, 'store c7 22u 400V bleed 220k');
+  await page.getByLabel('a resistor at hand').fill('10k');
+  await judgement(page).getByLabel('rated').fill('5W');
   // 26.4 uF (22 uF and 20 %) at 373 V through 10 kΩ: 13.9 W at first, under 60 V in 0.49 s.
   await expect(judgement(page)).toContainText('14\u00a0W, 37\u00a0mA');
   await expect(judgement(page)).toContainText('0.5\u00a0s');
-  const reading = page.getByRole('form', { name: 'Reading of C1' });
+  const reading = page.getByRole('form', { name: 'Reading of C7' });
   await reading.getByLabel('reading').fill('0.2V');
   await reading.getByRole('button', { name: 'Record' }).click();
-  await expect(page.getByRole('table', { name: 'Readings on C1' })).toContainText('200\u00a0mV');
+  await expect(page.getByRole('table', { name: 'Readings on C7' })).toContainText('200\u00a0mV');
   await expect(page.getByText('not measured dead')).toHaveCount(0);
 });

@@ -64,7 +64,13 @@ test('a store is watched from 320 V until it is dead, and the fit comes up with 
 test('a meter that dies in mid-run is told; what was recorded stays, and the run goes on by hand', async ({ page }) => {
   const address = await meterAddress(page);
   await tell(address, '*RST');
-  await goTo(page, `/donors/${await donorCode(page, 'scooter')}/make-safe`);
+  await goTo(page, '/donors/new');
+  await page.getByLabel('what it is').fill('bike charger');
+  await page.getByLabel('model').fill('MC-42');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page).toHaveURL(/intake$/);
+  await page.getByRole('link', { name: /^Make safe:/ }).click();
+  await aStore(page, '100u', '1M');
   await page.getByRole('button', { name: 'Watch' }).click();
   await expect(page.getByLabel('Meter reading')).toContainText(/31\d/);
   await page.getByRole('heading', { level: 1 }).click();

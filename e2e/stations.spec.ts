@@ -38,7 +38,7 @@ test('a question is asked, chased on the bench, and answered', async ({ page }) 
 test('a station is declared done, and the line shows it', async ({ page }) => {
   await goTo(page, `/donors/${await donorCode(page, 'lamp driver')}/open`);
   await page.getByRole('textbox', { name: 'a note' }).fill('two clips, no glue');
-  await page.getByRole('button', { name: 'Note it' }).click();
+  await page.getByRole('form', { name: 'Note' }).getByRole('button', { name: 'Note it' }).click();
   await expect(page.getByRole('list', { name: 'Notes' })).toContainText('two clips, no glue');
   await page.getByRole('button', { name: 'This station is done' }).click();
   await expect(page.getByRole('link', { name: /^Open: done/ })).toBeVisible();

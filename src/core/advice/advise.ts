@@ -114,7 +114,7 @@ const JUDGES: Readonly<Record<Factor, (facts: UnitFacts) => { scores: Scores; te
     const grave = hazards.filter((hazard) => hazard.grave);
     const level = Math.min(1, grave.length * 0.5 + (hazards.length - grave.length) * 0.1);
     return {
-      scores: { repair: 1 - level, harvest: 1 - 0.7 * level, study: 1 - 0.6 * level, leave: 0.5 + 0.5 * level },
+      scores: { repair: 1 - level, harvest: 1 - 0.7 * level, study: 1 - 0.7 * level, leave: 0.5 + 0.5 * level },
       text:
         hazards.length === 0
           ? 'Nothing out of the ordinary can hurt, beyond what every mains unit holds.'
@@ -127,7 +127,7 @@ const JUDGES: Readonly<Record<Factor, (facts: UnitFacts) => { scores: Scores; te
     const worth = Math.min(1, parts / FULL_YIELD);
     const count = `${Math.round(parts)} useful ${Math.round(parts) === 1 ? 'part' : 'parts'}`;
     return {
-      scores: { repair: 0.5, harvest: worth, study: 0.4, leave: 1 - worth },
+      scores: { repair: 0.5, harvest: worth, study: 0.3, leave: 1 - worth },
       text: known
         ? `Like donors gave ${count} on average (${likeDonors.donors} of them).`
         : `A ${UNIT_KINDS[kind].label} usually gives about ${count}; none like it was harvested here yet.`,
@@ -147,7 +147,7 @@ const JUDGES: Readonly<Record<Factor, (facts: UnitFacts) => { scores: Scores; te
     const minutes = minutesToOpen?.minutes ?? UNIT_KINDS[kind].minutesToOpen;
     const ease = Math.max(0, 1 - minutes / LONG_MINUTES);
     return {
-      scores: { repair: ease * 0.8, harvest: ease, study: 0.3 + 0.4 * ease, leave: 1 },
+      scores: { repair: ease * 0.8, harvest: ease, study: ease * 0.9, leave: 1 },
       text: minutesToOpen
         ? `Like donors took ${Math.round(minutes)} min to open (${minutesToOpen.donors} of them).`
         : `A ${UNIT_KINDS[kind].label} usually takes about ${minutes} min to open.`,

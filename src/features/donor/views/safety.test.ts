@@ -127,8 +127,11 @@ describe('one store, reading by reading', () => {
 });
 
 describe('several stores', () => {
-  test('the one that is not dead comes first, unless another is asked for', async () => {
+  test('the one under the leads stays, then the one that is not dead comes first, unless another is asked for', async () => {
     await type('store cx1 220n 275V', 'store c3 82u 400V', 'cx1 0.2V');
+    expect((await view()).selected?.name).toBe('CX1');
+    const { bench } = fixture;
+    shareBench({ ...bench, now: () => bench.now() + 180_000 });
     const seen = await view();
     expect(seen.selected?.name).toBe('C3');
     expect(seen.cards.map(({ name, role, dead }) => [name, role, dead])).toEqual([

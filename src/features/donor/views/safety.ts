@@ -85,7 +85,11 @@ export async function safetyView(donor: Donor, wanted: string | undefined): Prom
   ]);
   const known = unit.stores.map((entry) => assess(entry, { voltages: unit.voltages, touchLimit, power }));
   const open = known.filter(({ state }) => state.kind !== 'measured-dead');
-  const chosen = known.find(({ entry }) => entry.store.name === wanted?.toUpperCase()) ?? open[0] ?? known[0];
+  const chosen =
+    known.find(({ entry }) => entry.store.name === wanted?.toUpperCase()) ??
+    lastRead(known, moment) ??
+    open[0] ??
+    known[0];
   const shared = {
     cards: known.map((store) => card(store, donor.code, store === chosen, moment)),
     offers: storesFromParts(
@@ -128,6 +132,16 @@ export async function safetyView(donor: Donor, wanted: string | undefined): Prom
       : null,
   };
 }
+
+/** The store under the leads: a page that changes to another one in mid-run would mislead. */
+function lastRead(known: readonly Assessed[], now: number): Assessed | undefined {
+  const at = ({ run }: Assessed) => run.at(-1)?.takenMs ?? 0;
+  const [latest] = [...known].sort((a, b) => at(b) - at(a));
+  return latest && now - at(latest) < UNDER_THE_LEADS_MS ? latest : undefined;
+}
+
+/** So long after a reading the leads are taken to be where they were. */
+const UNDER_THE_LEADS_MS = 2 * 60_000;
 
 const NOTHING_LISTED: Omit<SafetyView, 'cards' | 'offers' | 'power' | 'cautions'> = {
   selected: null,
