@@ -26,7 +26,8 @@ async function aStore(page: Page, capacitance: string, bleed: string) {
   await form.getByLabel('rated').fill('400V');
   await form.getByLabel('bleed path').fill(bleed);
   await form.getByRole('button', { name: 'List it' }).click();
-  await expect(page.getByRole('list', { name: 'Stores' })).toContainText('C1');
+  await page.getByRole('list', { name: 'Stores' }).getByRole('link', { name: /^C1/ }).click();
+  await expect(page).toHaveURL(/store=C1$/);
 }
 
 test('a store is watched from 320 V until it is dead, and the fit comes up with the readings', async ({ page }) => {
