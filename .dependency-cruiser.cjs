@@ -62,7 +62,12 @@ module.exports = {
       from: { path: inside('app') },
       to: { path: inside('db', 'server', 'cli', 'demo') },
     },
-    only('demo-uses-use-cases', 'demo', ['core', 'db', 'server', 'features'], 'The demo goes the way of the interface.'),
+    only(
+      'demo-uses-use-cases',
+      'demo',
+      ['core', 'db', 'server', 'features'],
+      'The demo goes the way of the interface.',
+    ),
     {
       name: 'demo-opens-but-does-not-query',
       severity: 'error',

@@ -4,7 +4,7 @@ import { mkdtempSync, mkdirSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import { ensureBuild, ensurePackages, freePort, say, seedDemo } from './lib.mjs';
+import { ensureBuild, ensurePackages, freePort, say, seedDemo, startMeter } from './lib.mjs';
 
 const FOLDER = 'docs/screenshots';
 const DESK = { width: 1280, height: 800 };
@@ -15,10 +15,14 @@ await ensureBuild();
 const file = join(mkdtempSync(join(tmpdir(), 'zorvek-shots-')), 'zorvek.db');
 await seedDemo(file);
 const port = await freePort(3700);
+const meter = await startMeter();
 const server = spawn(
   'node',
   [join('node_modules', 'next', 'dist', 'bin', 'next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
-  { env: { ...process.env, ZORVEK_DATABASE_URL: `file:${file}`, NODE_ENV: 'production' }, stdio: 'ignore' },
+  {
+    env: { ...process.env, ZORVEK_DATABASE_URL: `file:${file}`, ZORVEK_METER: meter, NODE_ENV: 'production' },
+    stdio: 'ignore',
+  },
 );
 const origin = `http://127.0.0.1:${port}`;
 const browser = await chromium.launch({
@@ -45,8 +49,11 @@ try {
   await shoot('bench', '/');
   await shoot('bench-dark', '/', { colorScheme: 'dark' });
   await shoot('intake', `/donors/${printer}/intake`);
+  await shoot('advice', `/donors/${brick}/intake`, { press: 'why, and how much' });
   await shoot('make-safe', `/donors/${printer}/make-safe`, { type: 'c3 61V @ 64s' });
   await shoot('make-safe-phone', `/donors/${printer}/make-safe`, { viewport: PHONE });
+  await shoot('open', `/donors/${printer}/open`);
+  await shoot('photo', await photoHref(printer));
   await shoot('identify', `/donors/${printer}/identify?part=D8`, { type: 'q1 vds 650V datasheet' });
   await shoot('test', `/donors/${brick}/test?part=C22`);
   await shoot('harvest', `/donors/${console_}/harvest`);
@@ -55,6 +62,7 @@ try {
   await shoot('lot', await href('/stock?find=MBR20100CT', '[aria-label="Lots"] a'));
   await shoot('build', await href('/builds', 'main li a:has-text("Reading lamp")'));
   await shoot('sums', '/sums');
+  await shoot('settings', '/settings');
 } finally {
   await browser.close();
   server.kill();
@@ -68,6 +76,11 @@ async function donorCode(title) {
   return code;
 }
 
+/** The page of a donor's second photo: the parts side of its board. */
+async function photoHref(code) {
+  return href(`/donors/${code}/photos`, '[aria-label="Photos so far"] li:nth-child(2) a');
+}
+
 async function href(path, selector) {
   const page = await browser.newPage();
   await page.goto(origin + path);
@@ -77,12 +90,13 @@ async function href(path, selector) {
 }
 
 /** One picture; the scheme is the light one unless told otherwise, and a bench line may stand half typed. */
-async function shoot(name, path, { viewport = DESK, colorScheme = 'light', type } = {}) {
+async function shoot(name, path, { viewport = DESK, colorScheme = 'light', type, press } = {}) {
   const context = await browser.newContext({ viewport, colorScheme });
   const page = await context.newPage();
   await page.goto(origin + path);
   await page.waitForLoadState('networkidle');
   if (type) await page.getByLabel('Bench line').fill(type);
+  if (press) await page.getByText(press).click();
   await page.waitForTimeout(400);
   await page.screenshot({ path: join(FOLDER, `${name}.png`) });
   await context.close();

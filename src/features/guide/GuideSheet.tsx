@@ -12,6 +12,16 @@ const BENCH_LINES: readonly { line: string; means: string }[] = [
   { line: 'r12 measures 4k69', means: 'a measurement; several fields by name: c5 measures 78u esr 0.4' },
   { line: 'q1 measures sd 0.51 ds OL gs OL', means: 'OL is an open reading; end with in-circuit if it was' },
   { line: 'store c3 82u 400V bleed 470k', means: 'something that stores charge, with the bleed path on the board' },
+  {
+    line: 'store c1 2 x 470u 200V series',
+    means: 'several capacitors; also 470u + 330u, and battery, output or pulse',
+  },
+  { line: 'power on', means: 'power is applied: readings from before count no more; power off when it is out' },
+  {
+    line: 'soak 42W 51C 19.1V 2A @ 12min',
+    means: 'a row of a run under load: what goes in, the case, the output, the load',
+  },
+  { line: 'u1 ic sop-8 dated 2148', means: 'a part with its date code, which bounds the age of the unit' },
   { line: 'c3 212V @ 15s', means: 'a reading of a store; without @ the clock counts' },
   { line: '# glue under T1', means: 'a note at the station you are at' },
   { line: '? what is the six-pin part by T2', means: 'a question to chase' },
@@ -60,6 +70,13 @@ export function GuideSheet() {
             Enter; Tab completes; a pasted list is taken line by line.
           </p>
           <Lines lines={BENCH_LINES} />
+        </Chapter>
+        <Chapter id="meter" title="A meter that fills fields">
+          <p>
+            With a meter named under Settings, F8 takes its reading into the field that has the focus: volts, ohms or
+            farads, whichever the field wants. At Make safe, t starts the stopwatch and m records what the meter shows
+            with the time it showed it.
+          </p>
         </Chapter>
         <Chapter id="find" title="Asking the drawers">
           <p>The same words search stock and say what a build needs.</p>
