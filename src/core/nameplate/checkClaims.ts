@@ -1,4 +1,5 @@
 import { formatQuantity } from '../quantity';
+import type { UnitKindName } from '../unit';
 import type { NameplateFinding } from './findings';
 import { supplyOf, type Nameplate } from './plate';
 import {
@@ -41,11 +42,11 @@ export function checkClaims(
   plate: Nameplate,
   claimed: number | undefined,
   found: PowerBounds,
-  lighting = false,
+  kind?: UnitKindName,
 ): ClaimCheck {
   const supply = supplyOf(plate);
   if (!supply) return { bounds: [], findings: [] };
-  const { efficiency, factor, corrected } = assumed(supply.kind, claimed ?? 0, lighting);
+  const { efficiency, factor, corrected } = assumed(supply.kind, claimed ?? 0, kind === 'lamp-driver');
   const through = (amperes: number, share = 1) => supply.vMax * amperes * share * factor * efficiency;
   const lowMains = supply.vMax < 150;
   const inlet = found.inlet && INLETS[found.inlet];
@@ -71,7 +72,7 @@ export function checkClaims(
   return {
     plausible: tightest.watts,
     bounds,
-    findings: claimed === undefined ? [] : [finding(claimed, tightest)],
+    findings: claimed === undefined ? [] : [finding(claimed, tightest), ...bareThyristor(claimed, found, supply.vMax)],
   };
 }
 
@@ -82,6 +83,26 @@ function finding(claimed: number, { by, watts }: { by: string; watts: number }):
     return { severity: 'reject', text: `${says}: the claim is not to be believed. Reckon with the smaller figure.` };
   if (ratio > AGREEMENT.optimistic) return { severity: 'warn', text: `${says}: the claim is optimistic.` };
   return { severity: 'ok', text: `${says}: the claim fits.` };
+}
+
+/**
+ * A thyristor without a heat sink, whatever its case current says: what leaves a bare TO-220 by air at
+ * 85 K above the room, over its drop of about 1.1 V. FORMULAS 2.5, check F2-10; common practice, no source.
+ */
+const BARE_THYRISTOR = { risePermitted: 85, kelvinPerWatt: 60, drop: 1.1 } as const;
+
+function bareThyristor(claimed: number, { thyristor }: PowerBounds, volts: number): NameplateFinding[] {
+  if (thyristor === undefined) return [];
+  const free = BARE_THYRISTOR.risePermitted / BARE_THYRISTOR.kelvinPerWatt / BARE_THYRISTOR.drop;
+  const watts = volts * Math.min(thyristor, free);
+  return watts >= claimed
+    ? []
+    : [
+        {
+          severity: 'note',
+          text: `Without a heat sink a thyristor passes about ${formatQuantity(watts, 'watt', { digits: 2 })}, whatever its current rating says.`,
+        },
+      ];
 }
 
 const amps = (value: number) => formatQuantity(value, 'ampere');

@@ -12,6 +12,7 @@ export { type Density, type Size } from './density';
 export { describeInput, describeOutput, describePlate } from './describePlate';
 export { type NameplateFinding } from './findings';
 export { judgeNameplate, outputPower, type NameplateJudgement } from './judgeNameplate';
+export { reservoirValley } from './reservoirValley';
 export { minimumEfficiency } from './minimumEfficiency';
 export { parseNameplate } from './parseNameplate';
 export {
@@ -22,4 +23,12 @@ export {
   type NameplateOutput,
   type SafetyClass,
 } from './plate';
-export { BELIEVABLE_EFFICIENCY, DENSITY_RANGES, INLET_NAMES, INLETS, MAINS_HIGH, type InletName } from './tradeRanges';
+export {
+  BELIEVABLE_EFFICIENCY,
+  DENSITY_RANGES,
+  INLET_NAMES,
+  INLETS,
+  MAINS_HIGH,
+  MAINS_LOW,
+  type InletName,
+} from './tradeRanges';

@@ -1,4 +1,4 @@
-import { densityFindings, densityOf, type Density, type Size } from './density';
+import { densityFindings, densityOf, type Density, type Size, type UnitAge } from './density';
 import { inputFindings, outputFindings, type NameplateFinding } from './findings';
 import { minimumEfficiency } from './minimumEfficiency';
 import { supplyOf, type Nameplate, type NameplateOutput } from './plate';
@@ -28,13 +28,9 @@ export function outputPower({ v, vMax, i, p }: NameplateOutput): number | undefi
  * The sums on a nameplate: rated power, likely input current with the assumptions stated, power
  * density and whether the printed figures agree with each other. A missing figure never counts as
  * agreement. FORMULAS 2.1, 2.2, 2.7, 2.8.
- * @param of the size, the year the unit is from when it is known, and whether it feeds lamps, which are
- * corrected from 25 W
+ * @param of the size, the year and the kind of the unit when they are known: lamp drivers are corrected from 25 W
  */
-export function judgeNameplate(
-  plate: Nameplate,
-  of: Size & { readonly year?: number; readonly lighting?: boolean } = {},
-): NameplateJudgement {
+export function judgeNameplate(plate: Nameplate, of: Size & UnitAge = {}): NameplateJudgement {
   const supply = supplyOf(plate);
   const summedPower = sumOutputs(plate);
   const ratedPower =
@@ -43,7 +39,9 @@ export function judgeNameplate(
       : (summedPower ?? plate.totalPower);
   const efficiency = ratedPower === undefined ? undefined : assumeEfficiency(plate, ratedPower);
   const powerFactor =
-    ratedPower === undefined || supply?.kind === 'dc' ? undefined : assumePowerFactor(ratedPower, of.lighting);
+    ratedPower === undefined || supply?.kind === 'dc'
+      ? undefined
+      : assumePowerFactor(ratedPower, of.kind === 'lamp-driver');
   const currentAt = (volts: number) =>
     ratedPower === undefined || !efficiency
       ? undefined

@@ -1,21 +1,52 @@
+import type { UnitKindName } from '../unit';
+
 /** Figures of the trade that nameplates are held against. Where no standard is named: common practice, no source. */
 
 interface DensityRange {
   readonly build: string;
+  /** Kinds of unit that are built so. */
+  readonly kinds: readonly UnitKindName[];
   /** The years in which such builds were sold new. */
   readonly years: readonly [number, number];
   readonly perLitre: readonly [number, number];
   readonly perKilogram?: readonly [number, number];
 }
 
+const ADAPTERS = ['plug-top', 'desk-brick', 'usb-charger', 'battery-charger', 'lamp-driver', 'dc-module'] as const;
+const BOXES = ['internal', 'open-frame', 'battery-charger', 'appliance-board'] as const;
+
 /** Power per volume (W/L) and per mass (W/kg) by build. */
 export const DENSITY_RANGES: readonly DensityRange[] = [
-  { build: 'iron transformer with linear regulator', years: [1960, 2012], perLitre: [10, 40], perKilogram: [15, 40] },
-  { build: 'open-frame or PC supply before 2000', years: [1980, 2000], perLitre: [60, 130], perKilogram: [60, 120] },
-  { build: 'PC supply after 2000', years: [2000, 2100], perLitre: [120, 350] },
-  { build: 'closed brick without a fan', years: [1998, 2100], perLitre: [250, 500], perKilogram: [150, 300] },
-  { build: 'gallium nitride charger', years: [2018, 2100], perLitre: [700, 1800], perKilogram: [350, 800] },
-  { build: 'fan-cooled server module', years: [2000, 2100], perLitre: [1000, 4000] },
+  {
+    build: 'iron transformer with linear regulator',
+    kinds: ['plug-top', 'desk-brick', 'battery-charger', 'lamp-driver', 'appliance-board', 'open-frame'],
+    years: [1960, 2012],
+    perLitre: [10, 40],
+    perKilogram: [15, 40],
+  },
+  {
+    build: 'open-frame or PC supply before 2000',
+    kinds: BOXES,
+    years: [1980, 2000],
+    perLitre: [60, 130],
+    perKilogram: [60, 120],
+  },
+  { build: 'PC supply after 2000', kinds: BOXES, years: [2000, 2100], perLitre: [120, 350] },
+  {
+    build: 'closed brick without a fan',
+    kinds: ADAPTERS,
+    years: [1998, 2100],
+    perLitre: [250, 500],
+    perKilogram: [150, 300],
+  },
+  {
+    build: 'gallium nitride charger',
+    kinds: ADAPTERS,
+    years: [2018, 2100],
+    perLitre: [700, 1800],
+    perKilogram: [350, 800],
+  },
+  { build: 'fan-cooled server module', kinds: ['internal', 'open-frame'], years: [2000, 2100], perLitre: [1000, 4000] },
 ];
 
 /** Densest build without a fan; a closed unit that claims more claims too much. */
@@ -40,8 +71,9 @@ export const ASSUMED_EFFICIENCY = { underFiveWatts: 0.7, usual: 0.85, fromHundre
 /** Efficiencies outside these cannot be right, or are worth a second look. */
 export const BELIEVABLE_EFFICIENCY = { least: 0.5, most: 0.98 } as const;
 
-/** Mains tolerance upward, as a factor. */
+/** Mains tolerance upward and downward, as factors. */
 export const MAINS_HIGH = 1.1;
+export const MAINS_LOW = 0.9;
 
 /** What counts as the sums agreeing, and as optimistic or beyond belief. */
 export const AGREEMENT = { rounding: 0.05, optimistic: 1.1, unbelievable: 1.5 } as const;

@@ -4,6 +4,8 @@ export { checkBleedPath, type BleedPathCheck } from './checkBleedPath';
 export { judgeBleedTool, type BleedReason, type BleedTool, type BleedVerdict } from './judgeBleedTool';
 export { bleedThroughLamp, type LampBleed } from './lampBleed';
 export { bleedThrough, largestBleed, suggestBleed, type BleedPlan } from './bleed';
+export { constantPowerLoad, CONVERTER_STOPS_NEAR, timeAtConstantPower } from './converterLoad';
+export { largestFilterBleeds } from './filterBleed';
 export { dischargeWarningText } from './dischargeWarningText';
 export { FARTHEST_EXTRAPOLATION, fitDischarge, type DischargeFit, type DischargeWarning } from './fitDischarge';
 export { hazardBand, type HazardBand, type HazardSeverity } from './hazardBand';

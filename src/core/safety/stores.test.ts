@@ -1,12 +1,18 @@
 import {
   bankProblemText,
+  bleedThrough,
   bleedThroughLamp,
   cautionsFor,
+  constantPowerLoad,
   judgeBleedTool,
+  largestBleed,
+  largestFilterBleeds,
   linkVoltages,
   mayHold,
   parseBank,
+  storedEnergy,
   storeState,
+  timeAtConstantPower,
   type CautionFacts,
 } from '.';
 
@@ -169,4 +175,52 @@ describe('cautions stand only where they apply', () => {
   `('$why: $names', ({ more, names }) => {
     expect(cautionsFor({ ...plain, ...more }).map(({ name }) => name)).toEqual(names);
   });
+});
+
+describe('a converter that still runs from its reservoir', () => {
+  // F1-9: 150 µF from 325 V down to 80 V at 2 W takes 3.72 s.
+  test('the load and the time by V²', () => {
+    const of = { capacitance: 150e-6, from: 325, to: 80 };
+    near(constantPowerLoad({ ...of, seconds: 3.72 }), 2);
+    near(timeAtConstantPower({ ...of, watts: 2 }), 3.72);
+    expect(timeAtConstantPower({ ...of, from: 60, watts: 2 })).toBe(0);
+  });
+});
+
+// F1-7: 0.47 µF and 2.2 µF on 230 V +10 %, 357.8 V peak; limits of the standards from memory.
+test.each`
+  uF      | rules
+  ${0.47} | ${[2.13e6, 2.38e6, 0.904e6]}
+  ${2.2}  | ${[455e3, 509e3, 193e3]}
+  ${0.22} | ${[4.55e6, 1.93e6]}
+  ${0.1}  | ${[]}
+`('the bleeder of an X capacitor of $uF µF: $rules', ({ uF, rules }) => {
+  const found = largestFilterBleeds({ capacitance: uF * 1e-6, peak: 357.8 }).map(({ ohms }) => ohms);
+  expect(found).toHaveLength(rules.length);
+  found.forEach((ohms, index) => near(ohms, rules[index], 0.01));
+});
+
+test.each`
+  start  | uF     | ohm     | first     | tau     | limits
+  ${325} | ${150} | ${2200} | ${48.0}   | ${0.33} | ${[0.558, 1.378, 1.909]}
+  ${325} | ${150} | ${10e6} | ${0.0106} | ${1500} | ${[2534, 6261, 8676]}
+`('F1-2 and F1-6: $uF µF at $start V through $ohm Ω', ({ start, uF, ohm, first, tau, limits }) => {
+  const plan = bleedThrough({ start, capacitance: uF * 1e-6, resistance: ohm });
+  near(plan.initialPower, first);
+  near(plan.timeConstant, tau);
+  [plan.timeToTouch, plan.timeToSolder, plan.timeToMeter].forEach((seconds, index) => near(seconds, limits[index]));
+});
+
+// F1-3: 220 µF from 400 V under 60 V within 5 s; F1-1: energies.
+test('the largest resistor for a time, and stored energies of the sheet', () => {
+  near(largestBleed({ start: 400, limit: 60, capacitance: 220e-6, within: 5 }), 11.98e3);
+  const energy = (text: string, voltage: number) => {
+    const read = parseBank(text);
+    return storedEnergy({ capacitance: read.ok ? read.bank.capacitance : NaN, voltage });
+  };
+  near(energy('150u', 325), 7.92);
+  near(energy('220u', 400), 17.6);
+  near(energy('2 x 470u series', 325), 12.4);
+  near(energy('3 x 100u', 400), 24.0);
+  near(energy('10000u', 12), 0.72);
 });

@@ -37,11 +37,12 @@ const POWER_CREEP = 0.15;
 /**
  * What a run under load suggests: whether the case still warms, where it will end, how far above the
  * room it sits, whether the output dips after a while, and the efficiency where input and load are known.
- * @param ambient room temperature in degrees Celsius; the first reading stands in for it when missing
+ * @param of room temperature in degrees Celsius, for which the first reading stands in when missing; the
+ * least efficiency that its mark promises; the stated output in watts
  */
 export function judgeSoak(
   rows: readonly SoakRow[],
-  of: { ambient?: number; leastEfficiency?: number } = {},
+  of: { ambient?: number; leastEfficiency?: number; statedPower?: number } = {},
 ): SoakJudgement {
   const inOrder = [...rows].sort((a, b) => a.time - b.time);
   const temperatures = inOrder.filter((row): row is SoakRow & { celsius: number } => row.celsius !== undefined);
@@ -56,6 +57,7 @@ export function judgeSoak(
       ...warmingFindings(warming, temperatures),
       ...dipFindings(dipAt, inOrder),
       ...powerFindings(inOrder, efficiency, of.leastEfficiency),
+      ...statedFinding(inOrder, efficiency, of.statedPower),
     ],
   };
 }
@@ -161,6 +163,21 @@ function powerFindings(
       text: `${percent} efficiency measured${least === undefined ? '' : `, ${(least * 100).toFixed(1)} % expected at least`}.`,
     });
   return findings;
+}
+
+/** Input measured, output only stated: what the efficiency would be at full load. */
+function statedFinding(
+  rows: readonly SoakRow[],
+  measured: number | undefined,
+  stated: number | undefined,
+): SoakFinding[] {
+  const most = Math.max(0, ...rows.map(({ watts }) => watts ?? 0));
+  if (measured !== undefined || stated === undefined || most === 0) return [];
+  const share = stated / most;
+  const text = `${formatQuantity(most, 'watt')} went in at most. If the stated ${formatQuantity(stated, 'watt')} came out, that is ${(share * 100).toFixed(0)} %`;
+  return share > 1
+    ? [{ severity: 'note', text: `${text}: it was not at full load, or it does not give what is stated.` }]
+    : [{ severity: 'note', text: `${text} efficiency; read output and load to be sure.` }];
 }
 
 const degrees = (celsius: number) => `${Math.round(celsius)} °C`;

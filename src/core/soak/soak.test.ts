@@ -42,3 +42,11 @@ test('where a warming curve will end is told from its bend', () => {
   expect(fit?.timeConstant).toBeGreaterThan(800);
   expect(fit?.timeConstant).toBeLessThan(1000);
 });
+
+test.each`
+  watts | stated | says
+  ${50} | ${40}  | ${/50 W went in at most. If the stated 40 W came out, that is 80 % efficiency/}
+  ${30} | ${40}  | ${/133 %: it was not at full load/}
+`('$watts W in, $stated W stated and no output read', ({ watts, stated, says: expected }) => {
+  expect(says([{ time: 0, watts }], { statedPower: stated })).toMatch(expected);
+});

@@ -287,6 +287,11 @@ function IntakeJudgement({
           <p className="mt-1 text-[12px] leading-snug text-ink-2">Assumed: {view.assumptions}.</p>
         </Section>
       )}
+      {view.reservoir && (
+        <Section label="The reservoir">
+          <p>{view.reservoir}</p>
+        </Section>
+      )}
       {view.density.length > 0 && (
         <Section label="Power density">
           <Facts rows={view.density} />

@@ -5,14 +5,19 @@ import {
   describeOutput,
   judgeAge,
   judgeNameplate,
+  MAINS_LOW,
   parseNameplate,
+  reservoirValley,
+  supplyOf,
   type Nameplate,
   type NameplateFinding,
+  type NameplateJudgement,
   type PowerBounds,
   type SafetyClass,
   type Size,
 } from '../../../core/nameplate';
 import { formatQuantity } from '../../../core/quantity';
+import type { UnitKindName } from '../../../core/unit';
 
 /** What a person said of a unit so far: the label's text, and what was found on the case. */
 export interface IntakeQuestion {
@@ -21,8 +26,7 @@ export interface IntakeQuestion {
   readonly plate?: Nameplate | null;
   readonly size?: Size;
   readonly bounds?: PowerBounds;
-  /** It feeds lamps, which are corrected from less power up. */
-  readonly lighting?: boolean;
+  readonly kind?: UnitKindName;
   readonly codes?: readonly { readonly code: string; readonly place: string }[];
   /** The present day as year and ISO week. */
   readonly today: { readonly year: number; readonly week: number };
@@ -38,6 +42,8 @@ export interface IntakeView {
   readonly unread: string;
   readonly currents: readonly { label: string; value: string }[];
   readonly assumptions: string;
+  /** How low the reservoir falls between two peaks, where it is known. */
+  readonly reservoir: string;
   readonly density: readonly { label: string; value: string }[];
   readonly age: readonly string[];
   readonly findings: readonly { weight: 'danger' | 'check' | 'note' | 'ok'; word?: string; text: string }[];
@@ -65,16 +71,20 @@ export function intakeView({
   size = {},
   bounds = {},
   codes = [],
-  lighting = false,
+  kind,
   today,
 }: IntakeQuestion): IntakeView {
   const plate = own ?? parseNameplate(nameplate);
   const all = [...(plate.dateCodes ?? []).map((code) => ({ code, place: 'label' })), ...codes];
   const age = judgeAge(all, today);
-  const judged = judgeNameplate(plate, { ...size, lighting, ...(age.newest ? { year: age.newest.year } : {}) });
+  const judged = judgeNameplate(plate, {
+    ...size,
+    ...(kind ? { kind } : {}),
+    ...(age.newest ? { year: age.newest.year } : {}),
+  });
   const { ratedPower, efficiency, powerFactor, density } = judged;
   const blank = nameplate.trim() === '' && !own;
-  const claims = checkClaims(plate, ratedPower, bounds, lighting);
+  const claims = checkClaims(plate, ratedPower, bounds, kind);
   return {
     claim: claimOf(blank, ratedPower, plate.outputs.map(describeOutput)),
     ratedPower,
@@ -90,6 +100,7 @@ export function intakeView({
     ]
       .filter(Boolean)
       .join(', '),
+    reservoir: reservoirSays(plate, judged, bounds),
     density: [
       ...(density?.perLitre === undefined ? [] : [{ label: 'per litre', value: `${Math.round(density.perLitre)} W` }]),
       ...(density?.perKilogram === undefined
@@ -116,6 +127,22 @@ export function intakeView({
         ? 'Add the output as printed, like OUTPUT 19V 4.74A.'
         : 'Before the first screw: list what stores charge, and read it.',
   };
+}
+
+function reservoirSays(
+  plate: Nameplate,
+  { ratedPower, efficiency }: NameplateJudgement,
+  { bulk }: PowerBounds,
+): string {
+  const supply = supplyOf(plate);
+  if (!bulk || !supply || supply.kind !== 'ac' || ratedPower === undefined || !efficiency) return '';
+  const hertz = Math.min(...(supply.frequencies ?? [50]));
+  const volts = supply.vMin * MAINS_LOW;
+  const valley = reservoirValley({ power: ratedPower / efficiency.value, capacitance: bulk, volts, hertz });
+  const at = `at ${formatQuantity(volts, 'volt')} ${hertz} Hz and full load, if nothing corrects the power factor`;
+  return valley === 0
+    ? `${formatQuantity(bulk, 'farad')} does not last from one peak to the next ${at}.`
+    : `${formatQuantity(bulk, 'farad')} falls to ${formatQuantity(valley, 'volt')} between the peaks ${at}.`;
 }
 
 function readRows(plate: Nameplate): IntakeView['read'] {

@@ -93,7 +93,7 @@ export function questionOf(
     size,
     bounds: { ...more.bounds, ...bounds },
     today: more.today,
-    lighting: kindOf(texts) === 'lamp-driver',
+    kind: kindOf(texts),
     codes: [...listDateCodes(texts.dateCodes), ...(more.codes ?? [])],
     ...(more.plate ? { plate: more.plate } : {}),
   };

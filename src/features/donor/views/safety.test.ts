@@ -244,3 +244,24 @@ describe('banks, sources and power', () => {
     ]);
   });
 });
+
+describe('what the size and the shape of a discharge add', () => {
+  test('an X capacitor is held against what the standards ask of its bleeder', async () => {
+    await type('store cx1 470n 275V bleed 10M', 'cx1 0.2V');
+    // 373 V peak: 2 s to 60 V is 2.33 MΩ, the time-constant rule 2.13 MΩ, 1 s to 34 V 0.89 MΩ, by hand.
+    const says = (await view()).says.join(' ');
+    expect(says).toContain('2.1 MΩ for time constant of 1 s (IEC 60950-1), 2.3 MΩ for 60 V within 2 s (IEC 62368-1)');
+    expect(says).toContain('The 10 MΩ traced is more than any of them allows.');
+  });
+
+  test('a converter that still runs: what it draws and when it stops', async () => {
+    // 150 µF, V² falling by 9000 V² a second: 0.675 W; (212.1² − 80²)/9000 = 4.3 s more, by hand.
+    await type(
+      'store c3 150u 400V',
+      ...[300, 284.6, 268.3, 251.0, 232.4, 212.1].map((volts, second) => `c3 ${volts.toFixed(1)}V @ ${second}s`),
+    );
+    const says = (await view()).says.join(' ');
+    expect(says).toContain('It draws about 680 mW, and stops near 80 V after 4.3 s more.');
+    expect(says).toContain('stops near 80 V');
+  });
+});

@@ -10,7 +10,7 @@ import { readSettings } from '../../../db/repositories/settings';
 import type { StoreReadingRow } from '../../../db/repositories/stores';
 import { toPartFacts } from '../partFacts';
 import { assess, reliableTime, type Assessed } from './safetyAssess';
-import { claimOf, fitSays, hazardOf, nextStep, stringSays, toolSays } from './safetyWords';
+import { claimOf, filterSays, fitSays, hazardOf, nextStep, stringSays, toolSays } from './safetyWords';
 import { unitRecord } from './unitFacts';
 import { agoOf, clockOf } from './words';
 
@@ -118,7 +118,7 @@ export async function safetyView(donor: Donor, wanted: string | undefined): Prom
     },
     claim: claimOf(chosen),
     hazard: hazardOf(chosen),
-    says: fitSays(chosen),
+    says: [...fitSays(chosen), ...filterSays(chosen)],
     string: stringSays(chosen),
     next: nextStep(chosen, open, moment),
     tool: bleeds

@@ -2,14 +2,18 @@ import { formatDuration, formatQuantity } from '../../../core/quantity';
 import {
   bleedThrough,
   checkBleedPath,
+  constantPowerLoad,
+  CONVERTER_STOPS_NEAR,
   dischargeWarningText,
   hazardBand,
+  largestFilterBleeds,
   METER_LIMIT,
   REBOUND_SHARE,
   REBOUND_WAIT_SECONDS,
   SOLDER_LIMIT,
   storedEnergy,
   suggestBleed,
+  timeAtConstantPower,
   type BleedPathCheck,
 } from '../../../core/safety';
 import { reliableTime, stringShares, type Assessed } from './safetyAssess';
@@ -97,7 +101,44 @@ export function fitSays({ entry, run, fit, touchLimit }: Assessed): string[] {
         `Under ${volts(touchLimit)} by ${formatDuration(crossing.latest)} at the late bound. It says when to measure, not that it is safe.`,
       );
   }
-  return [...says, ...fit.warnings.map(dischargeWarningText)];
+  return [
+    ...says,
+    ...fit.warnings.map(dischargeWarningText),
+    ...converterSays(run, fit.model, entry.store.capacitanceF),
+  ];
+}
+
+/** A converter that still runs: what it draws, and how long until it stops by itself. */
+function converterSays(run: Assessed['run'], model: Assessed['fit']['model'], capacitance: number): string[] {
+  const [first, last] = [run[0], run.at(-1)];
+  if (model !== 'constant-power' || !first || !last || capacitance <= 0) return [];
+  const watts = constantPowerLoad({
+    capacitance,
+    from: first.voltageV,
+    to: last.voltageV,
+    seconds: last.elapsedS - first.elapsedS,
+  });
+  const stop = timeAtConstantPower({ capacitance, from: last.voltageV, to: CONVERTER_STOPS_NEAR, watts });
+  return [
+    `It draws about ${formatQuantity(watts, 'watt', { digits: 2 })}, and stops near ${volts(CONVERTER_STOPS_NEAR)}${stop > 0 ? ` after ${formatDuration(stop)} more` : ''}. What is left then stays.`,
+  ];
+}
+
+/** What the standards ask of an X capacitor's bleeder. */
+export function filterSays({ entry, hold }: Assessed): string[] {
+  const { role, capacitanceF, bleedOhm } = entry.store;
+  const rules = role === 'filter' ? largestFilterBleeds({ capacitance: capacitanceF, peak: hold.volts }) : [];
+  const [loosest] = [...rules].sort((a, b) => b.ohms - a.ohms);
+  if (!loosest) return [];
+  const asked = rules.map(({ rule, standard, ohms: most }) => `${ohms(most)} for ${rule} (${standard})`).join(', ');
+  return [
+    `Its bleeder may have at most ${asked}; from memory.`,
+    ...(bleedOhm === null
+      ? ['None is traced: expect it to hold its charge.']
+      : bleedOhm > loosest.ohms
+        ? [`The ${ohms(bleedOhm)} traced is more than any of them allows.`]
+        : []),
+  ];
 }
 
 /** What each capacitor of a series string may hold by itself. */

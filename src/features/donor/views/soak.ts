@@ -36,7 +36,8 @@ export async function soakView(donor: Donor): Promise<SoakView> {
   const { db } = bench();
   const [rows, power] = await Promise.all([latestSoak(db.read, donor.id), powerHistory(db.read, donor.id)]);
   const plate = plateOf(donor);
-  const marked = plate.efficiencyLevel ? judgeNameplate(plate).efficiency?.value : undefined;
+  const { ratedPower, efficiency } = judgeNameplate(plate);
+  const marked = plate.efficiencyLevel ? efficiency?.value : undefined;
   const judged = judgeSoak(
     rows.map(({ elapsedS, inputW, caseC, outputV, loadA }) => ({
       time: elapsedS,
@@ -48,6 +49,7 @@ export async function soakView(donor: Donor): Promise<SoakView> {
     {
       ...(donor.ambientC === null ? {} : { ambient: donor.ambientC }),
       ...(marked === undefined ? {} : { leastEfficiency: marked }),
+      ...(ratedPower === undefined ? {} : { statedPower: ratedPower }),
     },
   );
   const curve = (label: string, unit: string, pick: (row: (typeof rows)[number]) => number | null) => ({
