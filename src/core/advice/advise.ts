@@ -118,7 +118,7 @@ const JUDGES: Readonly<Record<Factor, (facts: UnitFacts) => { scores: Scores; te
       text:
         hazards.length === 0
           ? 'Nothing out of the ordinary can hurt, beyond what every mains unit holds.'
-          : `It holds ${hazards.map(({ name }) => name).join(', ')}.`,
+          : `Mind ${hazards.map(({ name }) => name).join(', ')}.`,
     };
   },
   yield: ({ kind, likeDonors, ratedPower }) => {

@@ -140,14 +140,14 @@ export function IntakeSheet({
             label="what is wrong"
             defaultValue={texts.symptomKind}
             options={SYMPTOM_CHOICES}
-            className={`${SIXTH} max-[620px]:col-span-3`}
+            className={THIRD}
           />
           <TextField
             name="symptom"
             label="in your words"
             defaultValue={texts.symptom}
             placeholder="clicks twice, then nothing"
-            className="col-span-3 max-[620px]:col-span-6"
+            className={THIRD}
           />
           <TextField
             name="dateCodes"

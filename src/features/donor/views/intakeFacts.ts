@@ -95,6 +95,6 @@ async function needsServed(db: Queryable, parts: readonly PartRecord[]): Promise
           })
         );
       })
-      .map(({ need }) => `a ${need.role}`),
+      .map(({ need }) => `${/^[aeiou]/i.test(need.role) ? 'an' : 'a'} ${need.role}`),
   );
 }
