@@ -15,6 +15,10 @@ test('no page causes an error in the browser, and nothing is loaded from elsewhe
   const code = await donorCode(page, 'label-printer');
   for (const path of [
     '/',
+    `/donors/${code}/intake`,
+    `/donors/${code}/open`,
+    `/donors/${code}/photos`,
+    '/settings',
     `/donors/${code}/make-safe`,
     `/donors/${code}/identify`,
     '/stock',

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { SYMPTOM_NAMES, UNIT_KIND_NAMES, kindFromDescription, mayTakeApart } from '../unit';
-import { advise, FACTORS, OPTIONS, USUAL_WEIGHTS, type UnitFacts } from '.';
+import { advise, FACTORS, likeDonors, OPTIONS, USUAL_WEIGHTS, type UnitFacts } from '.';
 
 const brick: UnitFacts = {
   right: { may: true, why: '' },
@@ -95,4 +95,27 @@ test.each`
   ${'thing'}                | ${undefined}
 `('“$words” suggests $kind', ({ words, kind }) => {
   expect(kindFromDescription(words)).toBe(kind);
+});
+
+const PAST = [
+  { kind: 'desk-brick', power: 60, parts: 8, minutes: 10 },
+  { kind: 'desk-brick', power: 90, parts: 4, minutes: 20 },
+  { kind: 'desk-brick', power: 500, parts: 30 },
+  { kind: 'desk-brick', parts: 6 },
+  { kind: 'desk-brick', power: 65, parts: 0, minutes: 30 },
+  { kind: 'internal', power: 60, parts: 20, minutes: 5 },
+];
+
+// Means worked by hand over the donors of the kind whose power lies within a factor of three.
+test.each`
+  of                                    | parts | donors | minutes
+  ${{ kind: 'desk-brick', power: 60 }}  | ${6}  | ${3}   | ${20}
+  ${{ kind: 'desk-brick', power: 600 }} | ${18} | ${2}   | ${undefined}
+  ${{ kind: 'desk-brick' }}             | ${12} | ${4}   | ${20}
+  ${{ kind: 'internal', power: 60 }}    | ${20} | ${1}   | ${5}
+  ${{ kind: 'pulse-unit', power: 60 }}  | ${0}  | ${0}   | ${undefined}
+`('like donors of $of gave $parts parts', ({ of, parts, donors, minutes }) => {
+  const like = likeDonors(PAST, of);
+  expect(like.parts).toEqual({ parts, donors });
+  expect(like.minutes?.minutes).toBe(minutes);
 });

@@ -16,17 +16,31 @@ type HarvestView = Awaited<ReturnType<typeof harvestView>>;
 /** Harvest: what is still on the board, and what a part becomes when it goes into a drawer. */
 export function HarvestSheet({ frame, view, harvest }: { frame: DonorFrame; view: PartsView; harvest: HarvestView }) {
   const { selected } = view;
-  const mayTake = frame.notDead === null || frame.wentOn.includes('harvest');
+  const refused = frame.notCleared
+    ? 'It is not cleared: look at the part where it sits, and leave it there.'
+    : frame.notDead !== null && !frame.wentOn.includes('harvest')
+      ? 'Make the board safe first, or say on the left that you go on.'
+      : null;
   return (
     <Halves
       judgement={
         selected ? (
-          <TakeJudgement code={frame.code} part={selected} bins={harvest.bins} mayTake={mayTake} />
+          <TakeJudgement code={frame.code} part={selected} bins={harvest.bins} refused={refused} />
         ) : (
           <HarvestOverview code={frame.code} view={view} harvest={harvest} />
         )
       }
     >
+      {frame.notCleared && (
+        <section role="alert" className="mb-3.5 border-l-4 border-stop bg-stop-wash px-3.5 py-2.5 text-[13px]">
+          <p>
+            <b className="text-stop">{frame.notCleared}</b> No lot can be made of it: study it, and put it back.{' '}
+            <a href={`/donors/${frame.code}/intake`} className="underline decoration-dotted">
+              If that has changed, say so at Intake.
+            </a>
+          </p>
+        </section>
+      )}
       <LiveNotice frame={frame} station="harvest" />
       {view.rows.length > 0 ? (
         <DataTable label="Parts of the board" columns={view.columns} rows={view.rows} />
@@ -107,12 +121,13 @@ function TakeJudgement({
   code,
   part,
   bins,
-  mayTake,
+  refused,
 }: {
   code: string;
   part: PartView;
   bins: readonly string[];
-  mayTake: boolean;
+  /** Why it may not be taken, if it may not. */
+  refused: string | null;
 }) {
   const { judgement } = part;
   const grade = judgement?.grade && judgement.grade !== 'reject' ? `grade ${judgement.grade}` : 'no grade yet';
@@ -134,10 +149,10 @@ function TakeJudgement({
         <Next>{part.ref} was taken; its lot is listed on the left.</Next>
       ) : judgement?.verdict === 'scrap' ? (
         <Next>{part.ref} does not go into stock. Leave it on the board.</Next>
-      ) : mayTake ? (
+      ) : refused === null ? (
         <TakeForm code={code} refName={part.ref} bins={bins} />
       ) : (
-        <Next>Make the board safe first, or say on the left that you go on.</Next>
+        <Next>{refused}</Next>
       )}
       <Caution>
         Hot solder and old flux fumes harm eyes and lungs: glasses, air. Ferrite and glass diodes crack when bent.

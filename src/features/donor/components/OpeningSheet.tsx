@@ -11,6 +11,7 @@ import { FinishButton, NoteForm } from './NoteForms';
 import { NoteList } from './NotesSheet';
 import { ReassemblyForm, StepForm, StrikeStep, WorkClock } from './OpeningForms';
 import { PhotoStrip } from './PhotoStrip';
+import { UnitCautions } from './UnitCautions';
 
 /** Open: the clock and the steps on the left, what worked on its like on the right. */
 export function OpeningSheet({
@@ -135,18 +136,7 @@ function OpeningJudgement({ code, view }: { code: string; view: OpeningView }) {
           </ul>
         </Section>
       )}
-      {view.cautions.length > 0 && (
-        <Section label="For this unit">
-          <ul className="dotted" aria-label="Cautions">
-            {view.cautions.map(({ name, text, grave }) => (
-              <li key={name} className="py-1">
-                {grave && <i aria-hidden="true" className="hatch mr-1.5 inline-block size-[11px] align-[-1px]" />}
-                {text}
-              </li>
-            ))}
-          </ul>
-        </Section>
-      )}
+      <UnitCautions cautions={view.cautions} />
       <Caution>
         Before the lid comes off: unplugged, and the stores read at Make safe as soon as leads can reach them.
       </Caution>

@@ -8,6 +8,7 @@ import type { SafetyView, StoreCard } from '../views/safety';
 import { DischargeClock } from './DischargeClock';
 import { PowerRow, StoreForm, StoreOffers, StrikeStore } from './SafetyForms';
 import { ToolTrial } from './ToolTrial';
+import { UnitCautions } from './UnitCautions';
 
 /** Make safe: the stores, the discharge of one, and whether it can hurt now. */
 export function SafetySheet({ code, view }: { code: string; view: SafetyView }) {
@@ -163,18 +164,7 @@ function SafetyJudgement({ view }: { view: SafetyView }) {
           />
         </Section>
       )}
-      {view.cautions.length > 0 && (
-        <Section label="For this unit">
-          <ul className="dotted" aria-label="Cautions">
-            {view.cautions.map(({ name, text, grave }) => (
-              <li key={name} className="py-1">
-                {grave && <i aria-hidden="true" className="hatch mr-1.5 inline-block size-[11px] align-[-1px]" />}
-                {text}
-              </li>
-            ))}
-          </ul>
-        </Section>
-      )}
+      <UnitCautions cautions={view.cautions} />
       <Caution>
         Mains work can kill. This page does arithmetic; only your own reading makes a store safe. Follow your local
         code, and leave live work to licensed people.

@@ -2,7 +2,7 @@ import type { BenchContext } from '../../../core/benchline';
 import { describePlate } from '../../../core/nameplate';
 import { formatQuantity } from '../../../core/quantity';
 import { STATION_LABEL, stationInHand, type StationName, type StationSummary } from '../../../core/station';
-import { UNIT_KINDS } from '../../../core/unit';
+import { mayTakeApart, UNIT_KINDS } from '../../../core/unit';
 import { bench } from '../../../db/bench';
 import { donorOverview, donorTitle, findDonor, type Donor, type DonorOverview } from '../../../db/repositories/donors';
 import { plateOf } from '../../../db/repositories/plate';
@@ -21,6 +21,8 @@ export interface DonorFrame {
   readonly live: { readonly says: string; readonly volts: string } | null;
   /** Why hands should stay off the board: stores that are not measured dead, or none that was ever listed. */
   readonly notDead: string | null;
+  /** Why no lot can be made of it, when it is not cleared to be taken apart. */
+  readonly notCleared: string | null;
   /** Stations at which the person said that they go on all the same. */
   readonly wentOn: readonly StationName[];
   readonly context: BenchContext;
@@ -36,6 +38,7 @@ export async function loadDonor(
   const [overview, context] = await Promise.all([donorOverview(db.read, donor), benchContext(bench(), donor)]);
   const plate = describePlate(plateOf(donor));
   const power = overview.facts.ratedPower;
+  const right = mayTakeApart({ origin: donor.originKind, clearance: donor.clearance });
   const origin = [
     UNIT_KINDS[donor.kind].label === 'other' ? '' : UNIT_KINDS[donor.kind].label,
     donor.origin,
@@ -56,6 +59,7 @@ export async function loadDonor(
       stages: stagesOf(donor.code, overview.line),
       live: liveBadge(overview.liveStores),
       notDead: notDeadSays(overview),
+      notCleared: right.may ? null : right.why,
       wentOn: overview.wentOn,
       context,
     },

@@ -1,4 +1,5 @@
 import { DAMAGES, likeness, SEAMS, seamRecords, type SeamName, type UnitLikeness } from '../../../core/opening';
+import type { UnitCaution } from '../../../core/safety';
 import { bench } from '../../../db/bench';
 import { donorTitle, type Donor } from '../../../db/repositories/donors';
 import {
@@ -47,7 +48,7 @@ export interface OpeningView {
   readonly records: readonly { readonly label: string; readonly says: string }[];
   /** Tips for the seams of this unit, or of its like. */
   readonly tips: readonly string[];
-  readonly cautions: readonly { readonly name: string; readonly text: string; readonly grave: boolean }[];
+  readonly cautions: readonly UnitCaution[];
 }
 
 const RESULT = {

@@ -179,6 +179,13 @@ describe('banks, sources and power', () => {
     expect(tool).toBeNull();
     expect(hazard?.text).toMatch(/does not run down/);
     expect(cautions[0]?.name).toBe('a battery');
+    await type('bat1 36.1V');
+    const read = await view();
+    expect(read.claim).toEqual({
+      stop: false,
+      text: 'BAT1 has 36.1 V, under the limit of touch; a battery is never dead',
+    });
+    expect(read.next).toMatch(/^Part BAT1 at its connector/);
   });
 
   test('power applied later undoes what was measured, everywhere, until it is off and read anew', async () => {

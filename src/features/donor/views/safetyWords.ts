@@ -40,6 +40,8 @@ export function claimOf({ entry, state, hold, run, fit, touchLimit }: Assessed):
     const when = crossing ? `, under ${volts(touchLimit)} at about ${formatDuration(crossing.time)}` : '';
     return { text: `Yes. ${name} had ${last} at the last reading${when}`, stop: true };
   }
+  if (entry.store.role === 'battery')
+    return { text: `${name} has ${last}, under the limit of touch; a battery is never dead`, stop: false };
   return state.reboundChecked
     ? { text: `${name} is measured dead: ${last}, and it did not recover`, stop: false }
     : { text: `${name} is measured dead: ${last} at the last reading`, stop: false };
@@ -165,7 +167,7 @@ export function nextStep(assessed: Assessed, open: readonly Assessed[], now: num
       : `Read ${name} anew: what was read before power was applied says nothing any more.`;
   if (state.kind === 'never-measured')
     return `Unplug it and wait. Then read ${name}, three times with the seconds, like ${lower} 212V @ 15s.`;
-  if (entry.store.role === 'battery' && state.kind === 'live')
+  if (entry.store.role === 'battery')
     return `Part ${name} at its connector, tape each contact by itself, and read the board’s side of it.`;
   if (state.kind === 'live') {
     const crossing = reliableTime(fit, touchLimit);
