@@ -45,7 +45,8 @@ export function readingEvents(
   });
 }
 
+/** The moment is the server's: on its way to the page a reading may be held up. */
 function toOutcome(reading: MeterReading | MeterFailure): InstrumentOutcome {
   if ('kind' in reading) return { ok: false, says: meterFailureText(reading) };
-  return { ok: true, reading: { value: reading.value, resolution: reading.resolution } };
+  return { ok: true, reading: { value: reading.value, resolution: reading.resolution, at: bench().now() } };
 }

@@ -7,6 +7,8 @@ export interface InstrumentReading {
   readonly value: number | null;
   /** Weight of the last digit. */
   readonly resolution: number;
+  /** When it was read, in milliseconds of this page's clock. */
+  readonly at: number;
 }
 
 export type InstrumentOutcome =

@@ -109,8 +109,6 @@ function MeterRow({
   const router = useRouter();
   const [watching, setWatching] = useState(false);
   const [shown, setShown] = useState<InstrumentOutcome>();
-  /** When what is shown came in: the moment that a latched reading belongs to. */
-  const [shownAt, setShownAt] = useState(0);
   const [pending, start] = useTransition();
   const { watch, name } = instrument;
 
@@ -118,7 +116,6 @@ function MeterRow({
     if (!watching) return;
     return watch('volt', point, (outcome) => {
       setShown(outcome);
-      setShownAt(Date.now());
       if (!outcome.ok) setWatching(false);
     });
   }, [watching, watch, point]);
@@ -139,9 +136,8 @@ function MeterRow({
   function latch() {
     start(async () => {
       // What came in before the stopwatch started belongs to no moment of it.
-      const fresh = shown?.ok && watching && shownAt >= (startedAt ?? 0);
+      const fresh = shown?.ok && watching && shown.reading.at >= (startedAt ?? 0);
       const outcome = fresh ? shown : await instrument.read('volt', point);
-      const at = fresh ? shownAt : Date.now();
       if (!outcome.ok) {
         setShown(outcome);
         return;
@@ -153,7 +149,7 @@ function MeterRow({
       const data = new FormData();
       data.set('store', store);
       data.set('voltage', shorthand(outcome.reading.value, outcome.reading.resolution, 'volt'));
-      const stored = await record(data, at).catch(() => undefined);
+      const stored = await record(data, outcome.reading.at).catch(() => undefined);
       notify(
         stored?.ok
           ? { says: stored.says ?? 'Recorded.', ...(stored.undo ? { undo: stored.undo } : {}) }

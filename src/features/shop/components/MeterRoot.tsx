@@ -25,6 +25,8 @@ export function MeterRoot({ address, children }: { address: string; children: Re
   const serial = useRef<SerialMeter | undefined>(undefined);
   const [says, setSays] = useState('');
   const [connected, setConnected] = useState(false);
+  // The quickest message tells best how far the server's clock is from this page's.
+  const offset = useRef(Infinity);
 
   const instrument = useMemo<Instrument>(() => {
     if (connected)
@@ -40,7 +42,7 @@ export function MeterRoot({ address, children }: { address: string; children: Re
       name: address,
       read: (wants, point) =>
         fetch(`/meter/read?${query(wants, point)}`).then(
-          (answer) => answer.json() as Promise<InstrumentOutcome>,
+          async (answer) => byThisClock((await answer.json()) as InstrumentOutcome, offset),
           () => ({ ok: false, says: 'The server did not answer.' }),
         ),
       watch: (wants, point, onOutcome) => {
@@ -49,7 +51,7 @@ export function MeterRoot({ address, children }: { address: string; children: Re
           const outcome = JSON.parse(event.data) as InstrumentOutcome;
           // The server ends the stream after a failure; the browser would knock again at once.
           if (!outcome.ok) source.close();
-          onOutcome(outcome);
+          onOutcome(byThisClock(outcome, offset));
         };
         source.onerror = () => {
           if (source.readyState === EventSource.CLOSED) return;
@@ -91,8 +93,16 @@ export function MeterRoot({ address, children }: { address: string; children: Re
   );
 }
 
+/** A reading of the server with its moment by this page's clock: the least delay seen so far is taken out. */
+function byThisClock(outcome: InstrumentOutcome, offset: { current: number }): InstrumentOutcome {
+  if (!outcome.ok) return outcome;
+  const { at } = outcome.reading;
+  offset.current = Math.min(offset.current, Date.now() - at);
+  return { ok: true, reading: { ...outcome.reading, at: at + offset.current } };
+}
+
 /** A streamed reading is what the dial says; it fills a field only when that is what the field wants. */
-function fits(reading: MeterReading | MeterFailure, wants: string): InstrumentOutcome {
+function fits(reading: MeterReading | MeterFailure, wants: string, at = Date.now()): InstrumentOutcome {
   if ('kind' in reading) return { ok: false, says: meterFailureText(reading) };
   const wanted = METER_QUANTITIES[wants as keyof typeof METER_QUANTITIES];
   const same = reading.quantity === wants || METER_QUANTITIES[reading.quantity].unit === wanted.unit;
@@ -105,5 +115,5 @@ function fits(reading: MeterReading | MeterFailure, wants: string): InstrumentOu
         wanted: wanted.label,
       }),
     };
-  return { ok: true, reading: { value: reading.value, resolution: reading.resolution } };
+  return { ok: true, reading: { value: reading.value, resolution: reading.resolution, at } };
 }
