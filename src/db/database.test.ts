@@ -3,6 +3,7 @@ import { count, eq } from 'drizzle-orm';
 import { spawn } from 'node:child_process';
 import { cpSync, existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { openDatabase } from './client';
 import { migrate } from './migrate';
 import { allocationsOf, release, reserve, use } from './repositories/builds';
 import { isConstraintFailure, recordEdit, undoEdit } from './repositories/journal';
@@ -142,6 +143,28 @@ describe('migrations', () => {
     expect(outcome.applied).toEqual(['0099_next']);
     expect(existsSync(outcome.copy ?? '')).toBe(true);
     expect(await migrate(fixture.url, folder)).toEqual({ applied: [] });
+  });
+
+  test('a file from before the stations were in full keeps its donors and stores, as nothing more is known of them', async () => {
+    const folder = join(fixture.folder, 'old');
+    cpSync(MIGRATIONS, folder, { recursive: true });
+    const file = join(folder, 'meta', '_journal.json');
+    const log = JSON.parse(readFileSync(file, 'utf8')) as { entries: { idx: number }[] };
+    writeFileSync(file, JSON.stringify({ ...log, entries: log.entries.filter(({ idx }) => idx < 2) }));
+    const url = `file:${join(fixture.folder, 'old.db')}`;
+    await migrate(url, folder);
+    const old = createClient({ url });
+    await old.execute("insert into donors (id, code, description, created_ms) values ('d', 'K7F-2QM', 'brick', 1)");
+    await old.execute(
+      "insert into stores (id, donor_id, name, role, capacitance_f, created_ms) values ('s', 'd', 'C3', 'bulk', 8.2e-5, 1)",
+    );
+    old.close();
+    expect((await migrate(url, MIGRATIONS)).applied).toEqual(['0002_first-stations']);
+    const db = openDatabase(url);
+    const [donor] = await db.read.select().from(donors);
+    expect(donor).toMatchObject({ kind: 'other', plate: null, originKind: '', clearance: '', symptomKind: '' });
+    expect((await listStores(db.read, 'd'))[0]?.store).toMatchObject({ bank: '', holdSource: 'auto', holdV: null });
+    db.close();
   });
 
   test('every connection keeps foreign keys', async () => {

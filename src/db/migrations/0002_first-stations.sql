@@ -56,6 +56,7 @@ CREATE TABLE `photos` (
 );
 --> statement-breakpoint
 CREATE INDEX `photos_donor` ON `photos` (`donor_id`);--> statement-breakpoint
+CREATE INDEX `photos_hash` ON `photos` (`hash`);--> statement-breakpoint
 CREATE TABLE `power_events` (
 	`id` text PRIMARY KEY NOT NULL,
 	`donor_id` text NOT NULL,

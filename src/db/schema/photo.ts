@@ -23,7 +23,7 @@ export const photos = sqliteTable(
     createdMs: createdMs(),
     deletedMs: deletedMs(),
   },
-  (t) => [index('photos_donor').on(t.donorId)],
+  (t) => [index('photos_donor').on(t.donorId), index('photos_hash').on(t.hash)],
 );
 
 /** A numbered pin on a photo, at shares of its width and height. */
