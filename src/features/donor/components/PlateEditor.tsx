@@ -52,7 +52,7 @@ const NEW_INPUT: EditedInput = { kind: 'ac', vMin: '', vMax: '', current: '', he
 const NEW_OUTPUT: EditedOutput = { v: '', vMax: '', i: '', p: '', mark: '', ac: false, port: '' };
 
 /** The plate field by field, for putting right what the text was misread as. */
-export function PlateEditor({ code, plate, byHand }: { code: string; plate: Nameplate; byHand: boolean }) {
+export default function PlateEditor({ code, plate, byHand }: { code: string; plate: Nameplate; byHand: boolean }) {
   const [inputs, setInputs] = useState(plate.inputs.map(toInput));
   const [outputs, setOutputs] = useState(plate.outputs.map(toOutput));
   const [total, setTotal] = useState(typed(plate.totalPower, 'watt'));
@@ -62,13 +62,7 @@ export function PlateEditor({ code, plate, byHand }: { code: string; plate: Name
   const output = (index: number, change: Partial<EditedOutput>) =>
     setOutputs(outputs.map((row, at) => (at === index ? { ...row, ...change } : row)));
   return (
-    <details className="mt-4 max-w-[820px] border-t border-rule pt-2.5" open={byHand}>
-      <summary className="cursor-pointer text-[15px] font-semibold">
-        The plate, field by field
-        <span className="ml-3 text-[12.5px] font-normal text-ink-2">
-          {byHand ? 'put right by hand' : 'as its text reads; put right what was misread'}
-        </span>
-      </summary>
+    <div>
       <table className="rows plain mt-2 text-[13px]" aria-label="Inputs of the plate">
         <thead>
           <tr>
@@ -196,7 +190,7 @@ export function PlateEditor({ code, plate, byHand }: { code: string; plate: Name
           {read.problem}
         </p>
       )}
-    </details>
+    </div>
   );
 }
 

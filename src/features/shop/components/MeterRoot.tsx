@@ -3,7 +3,7 @@
 import { createContext, use, useMemo, useRef, useState, type ReactNode } from 'react';
 import { METER_QUANTITIES, meterFailureText, type MeterFailure, type MeterReading } from '../../../core/meter';
 import { InstrumentProvider, type Instrument, type InstrumentOutcome } from '../../../ui/form/instrument';
-import { openSerialMeter, serialIsThere, type SerialMeter } from './serialMeter';
+import type { SerialMeter } from './serialMeter';
 
 interface SerialState {
   readonly available: boolean;
@@ -64,10 +64,12 @@ export function MeterRoot({ address, children }: { address: string; children: Re
   }, [address, connected]);
 
   const state: SerialState = {
-    available: serialIsThere(),
+    available: typeof navigator !== 'undefined' && 'serial' in navigator,
     connected,
     says,
     connect: async (baud) => {
+      // Loaded only by those who connect one.
+      const { openSerialMeter } = await import('./serialMeter');
       const opened = await openSerialMeter(baud, () => {
         setConnected(false);
         setSays(meterFailureText({ kind: 'disconnected' }));

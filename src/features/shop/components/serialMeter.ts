@@ -19,11 +19,6 @@ export interface SerialMeter {
 
 const serial = () => (globalThis.navigator as (Navigator & { serial?: SerialLike }) | undefined)?.serial;
 
-/** Whether this browser can reach a serial port at all. */
-export function serialIsThere(): boolean {
-  return serial() !== undefined;
-}
-
 /**
  * Asks the person for a port and reads lines from it until it is closed or goes away. A line that is
  * no reading is kept as such, and the next good one takes its place.

@@ -2,7 +2,7 @@ import { amendDonorAction, discardDonorAction } from '../../../../features/donor
 import { DonorPage } from '../../../../features/donor/components/DonorPage';
 import { IntakeSheet } from '../../../../features/donor/components/IntakeSheet';
 import { PhotoStrip } from '../../../../features/donor/components/PhotoStrip';
-import { PlateEditor } from '../../../../features/donor/components/PlateEditor';
+import { PlateFields } from '../../../../features/donor/components/PlateFields';
 import { SoakLog } from '../../../../features/donor/components/SoakLog';
 import { intakeTexts } from '../../../../features/donor/views/intakeFields';
 import { intakeFacts } from '../../../../features/donor/views/intakeFacts';
@@ -27,7 +27,7 @@ export default async function IntakePage(props: StationProps) {
         discard={discardDonorAction.bind(null, donor.code)}
         nextHref={`/donors/${donor.code}/make-safe`}
       >
-        <PlateEditor
+        <PlateFields
           key={JSON.stringify(facts.plate) + donor.nameplate}
           code={donor.code}
           plate={plateView(donor)}
