@@ -67,7 +67,7 @@ const BANDS: readonly (HazardBand & {
   {
     severity: 'note',
     title: 'under 1 V at this reading',
-    instruction: 'Read again after a minute: a store can recover.',
+    instruction: 'Read again after five minutes: a store can recover.',
     fits: () => true,
   },
 ];
