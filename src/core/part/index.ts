@@ -10,7 +10,7 @@ export {
   type PartKind,
   type TestName,
 } from './kinds';
-export { packageFromWord, PACKAGES } from './packages';
+export { packageFromWord, packageRule, PACKAGES, type Package, type PackageGroup } from './packages';
 export { ratingFromUnit, ratingFromWord } from './ratingFromUnit';
 export { isRatingName, RATING_NAMES, RATINGS, type RatingName, type RatingRule } from './ratings';
 export { DAMAGE_WORDS, SUBTYPES, type DamageWord } from './subtypes';

@@ -1,0 +1,65 @@
+import type { KindName } from '../part';
+import type { ChipFamily, ChipPin, ChipRole, Oscillator } from './chip';
+import { PIN_NAMES, type PinFunction } from './pinFunctions';
+
+/** What a row of the catalogue states; the rest follows from it. */
+export interface ChipRow {
+  readonly id: string;
+  readonly role: ChipRole;
+  readonly kind?: KindName;
+  readonly is: string;
+  /** Full numbers, parted by blanks. */
+  readonly names: string;
+  /** Second sources' letters: each is put before every core. */
+  readonly prefixes?: string;
+  readonly cores?: string;
+  readonly suffixes?: string;
+  readonly packages: string;
+  /** Pin names in order from pin 1, parted by blanks; `-` is a missing leg, `?` one not remembered. */
+  readonly pins?: string;
+  /** Functions of pins whose printed name says another thing on this chip. */
+  readonly does?: Readonly<Record<number, PinFunction>>;
+  readonly legs?: number;
+  readonly start?: readonly [start: number, stop: number];
+  readonly range?: readonly [low: number, high: number];
+  readonly duty?: number;
+  readonly oscillator?: Oscillator;
+  readonly frequency?: number;
+  readonly feedback?: number;
+  readonly topologies?: string;
+  readonly tells?: readonly [pin: number, why: string];
+  readonly fair?: true;
+}
+
+/** A family from its row: pins numbered, names of second sources spelled out. */
+export function describe(row: ChipRow): ChipFamily {
+  const words = (text = '') => text.split(' ').filter((word) => word !== '');
+  const cores = words(row.cores);
+  const pinNames = words(row.pins);
+  const pins = pinNames.flatMap((name, index): ChipPin[] =>
+    name === '-' || name === '?'
+      ? []
+      : [{ number: index + 1, name, does: row.does?.[index + 1] ?? PIN_NAMES[name] ?? 'signal' }],
+  );
+  return {
+    id: row.id,
+    role: row.role,
+    kind: row.kind ?? 'ic',
+    function: row.is,
+    names: [...words(row.names), ...words(row.prefixes).flatMap((letters) => cores.map((core) => letters + core))],
+    cores,
+    ...(row.suffixes ? { suffixes: row.suffixes } : {}),
+    packages: row.packages.split(', '),
+    legs: row.legs ?? pinNames.length,
+    pins,
+    ...(row.start ? { supply: { start: row.start[0], stop: row.start[1] } } : {}),
+    ...(row.range ? { range: { low: row.range[0], high: row.range[1] } } : {}),
+    ...(row.duty === undefined ? {} : { dutyLimit: row.duty }),
+    ...(row.oscillator ? { oscillator: row.oscillator } : {}),
+    ...(row.frequency === undefined ? {} : { frequency: row.frequency }),
+    ...(row.feedback === undefined ? {} : { feedback: row.feedback }),
+    topologies: words(row.topologies),
+    ...(row.tells ? { tells: { pin: row.tells[0], why: row.tells[1] } } : {}),
+    memory: row.fair ? 'fair' : 'sure',
+  };
+}

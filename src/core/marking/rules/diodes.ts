@@ -1,0 +1,461 @@
+import { DATASHEETS, PRACTICE, type Draft, type MarkingContext, type MarkingRule } from '../reading';
+import {
+  DIODE_FAMILIES,
+  LETTERED_FAMILIES,
+  VOLTAGE_LETTERS,
+  ZENER_SERIES,
+  type DiodeTechnology,
+} from '../types/diodeTypes';
+
+type DiodeKind = 'diode' | 'dual-diode';
+
+const NAMES: Readonly<Record<string, string>> = { schottky: 'Schottky', fast: 'ultrafast', rectifier: 'rectifier' };
+
+function diode(
+  text: string,
+  of: { ifav: number; vrrm: number; technology: DiodeTechnology | 'silicon carbide'; kind?: DiodeKind; share?: number },
+): Draft {
+  const { ifav, vrrm, technology, kind = 'diode', share = 1 } = of;
+  const both = kind === 'dual-diode' ? ', both legs together' : '';
+  return {
+    kind,
+    ratings: { ifav, vrrm },
+    facts: { technology },
+    why: `${text}: ${ifav} A, ${vrrm} V ${NAMES[technology] ?? technology}${both}`,
+    share,
+  };
+}
+
+const kindOf = (dual: boolean, { kind }: MarkingContext): DiodeKind =>
+  dual || kind === 'dual-diode' ? 'dual-diode' : 'diode';
+
+/** `2045` 20 A 45 V, `20100` 20 A 100 V, `745` 7.5 A 45 V, `1060` 10 A 60 V, `3100` 3 A 100 V. Common practice, no source. */
+function splitCurrentVoltage(digits: string): { current: number; voltage: number } | undefined {
+  if (digits.length === 2) return { current: Number(digits[0]), voltage: Number(digits[1]) * 10 };
+  if (digits.length === 3)
+    return { current: digits.startsWith('7') ? 7.5 : Number(digits[0]), voltage: Number(digits.slice(1)) };
+  // One ampere digit and three of volts, where two and two would leave volts that no part has.
+  if (digits.length === 4 && /^[1-9](?:100|150|200)$/.test(digits))
+    return { current: Number(digits[0]), voltage: Number(digits.slice(1)) };
+  return digits.length <= 5 ? { current: Number(digits.slice(0, 2)), voltage: Number(digits.slice(2)) } : undefined;
+}
+
+/** Silicon Schottky rectifiers hold no more; above, it is silicon carbide. Common practice, no source. */
+const HIGHEST_SCHOTTKY = 250;
+const SCHOTTKY_VOLTS = [15, 20, 25, 30, 35, 40, 45, 50, 60, 80, 90, 100, 120, 150, 200, 250];
+const TAB_PACKAGES = ['TO-220', 'TO-220FP', 'TO-247', 'TO-3P', 'D2PAK', 'DPAK'];
+
+function schottky(text: string, digits: string, dual: boolean, context: MarkingContext, share = 1): Draft | undefined {
+  const amounts = splitCurrentVoltage(digits);
+  if (!amounts || amounts.current < 1 || amounts.voltage > HIGHEST_SCHOTTKY || amounts.voltage < 10) return undefined;
+  return diode(text, {
+    ifav: amounts.current,
+    vrrm: amounts.voltage,
+    technology: 'schottky',
+    kind: kindOf(dual, context),
+    share: share * (SCHOTTKY_VOLTS.includes(amounts.voltage) ? 1 : 0.5),
+  });
+}
+
+/** Rules for diodes and dual rectifiers. */
+export const DIODE_RULES: readonly MarkingRule[] = [
+  {
+    name: 'diode-family',
+    pattern: new RegExp(`^(${DIODE_FAMILIES.map(({ stem }) => stem).join('|')})(\\d)(?:[AGPS]|GP)?$`),
+    yields: 'a place in the family’s list of volts',
+    prior: 0.92,
+    source: DATASHEETS,
+    example: '1N4007',
+    read([text, stem, place]) {
+      const family = DIODE_FAMILIES.find((one) => one.stem === stem);
+      const vrrm = family?.volts[Number(place) - family.first];
+      return family && vrrm !== undefined
+        ? diode(text, { ifav: family.current, vrrm, technology: family.technology })
+        : undefined;
+    },
+  },
+  {
+    name: 'chip-rectifier',
+    pattern: /^M([1-7])$/,
+    yields: 'the 1N4001 list on a chip rectifier',
+    prior: 0.7,
+    alone: 0.4,
+    source: PRACTICE,
+    example: 'M7',
+    read: ([text, place]) =>
+      diode(text, { ifav: 1, vrrm: DIODE_FAMILIES[0]?.volts[Number(place) - 1] ?? 0, technology: 'rectifier' }),
+  },
+  {
+    name: 'lettered-rectifier',
+    pattern: new RegExp(`^(${LETTERED_FAMILIES.map(({ stem }) => stem).join('|')})(\\d{0,2})([ABCDGJKM])[BCF]?$`),
+    yields: 'amperes and a letter for the volts',
+    prior: 0.88,
+    alone: 0.7,
+    source: DATASHEETS,
+    example: 'RS1M',
+    read([text, stem = '', amperes, letter = '']) {
+      const family = LETTERED_FAMILIES.find(
+        (one) => one.stem === stem && (one.current === undefined) === (amperes !== ''),
+      );
+      const vrrm = VOLTAGE_LETTERS[letter];
+      const ifav = family?.current ?? Number(amperes);
+      if (!family || vrrm === undefined || ifav < 1 || ifav > 16) return undefined;
+      return diode(text, { ifav, vrrm, technology: family.technology, share: stem === 'S' ? 0.8 : 1 });
+    },
+  },
+  {
+    name: 'ultrafast-number',
+    pattern: /^(?:MUR|BYR|UR|SFF|UG|F)([1-9]\d?)(100|120|\d{2})(CT|C|PT|G|R|A)*$/,
+    yields: 'amperes, then volts by ten; 100 and 120 are three digits',
+    prior: 0.92,
+    alone: 0.85,
+    source: PRACTICE,
+    example: 'MUR1560',
+    read([text, , volts = ''], context) {
+      const digits = /\d+/.exec(text)?.[0] ?? '';
+      // MUR460 splits into 4 and 60, MUR1560 into 15 and 60, MUR1100 into 1 and 100.
+      const wide = /(?:100|120)$/.test(digits) && digits.length >= 4;
+      const tail = wide ? digits.slice(-3) : digits.slice(-2);
+      const ifav = Number(digits.slice(0, -tail.length));
+      const vrrm = Number(tail) * 10;
+      if (volts === '' || ifav < 1 || vrrm < 50 || (!text.startsWith('MUR') && ![200, 400, 600].includes(vrrm)))
+        return undefined;
+      return diode(text, {
+        ifav,
+        vrrm,
+        technology: 'fast',
+        kind: kindOf(/C?T$|C$/.test(text), context),
+        share: text.startsWith('MUR') ? 1 : 0.7,
+      });
+    },
+  },
+  {
+    name: 'hyperfast-number',
+    pattern: /^(?:RHR|RUR|ISL9R)[A-Z]{0,2}(\d{1,2})(60|80|90|100|120)[A-Z]*\d?$/,
+    yields: 'amperes, then volts by ten',
+    prior: 0.92,
+    source: PRACTICE,
+    example: 'RHRP1560',
+    read: ([text, amperes, volts]) =>
+      diode(text, { ifav: Number(amperes), vrrm: Number(volts) * 10, technology: 'fast' }),
+  },
+  {
+    name: 'fast-hundreds',
+    pattern: /^STTH([1-9]\d{0,2}?)[A-Z]?(\d{2})[A-Z]{0,3}$/,
+    yields: 'amperes, then hundreds of volts',
+    prior: 0.9,
+    source: PRACTICE,
+    example: 'STTH8L06',
+    read([text, amperes, volts], context) {
+      const vrrm = Number(volts) * 100;
+      if (vrrm < 200 || vrrm > 1200) return undefined;
+      return diode(text, {
+        ifav: Number(amperes),
+        vrrm,
+        technology: 'fast',
+        kind: kindOf(/C[TWG]*$/.test(text), context),
+      });
+    },
+  },
+  {
+    name: 'current-C-volts',
+    pattern: /^[FS]?(\d{1,2})C(20|40|60|45|100|150)C?[A-Z]?$/,
+    yields: 'amperes, C, volts: by ten on ultrafast ones',
+    prior: 0.8,
+    alone: 0.6,
+    source: PRACTICE,
+    example: 'F16C20C',
+    read([text, amperes, volts], context) {
+      const schottkyVolts = Number(volts) >= 45;
+      const fast = !text.startsWith('S') && !schottkyVolts;
+      return diode(text, {
+        ifav: Number(amperes),
+        vrrm: Number(volts) * (fast ? 10 : 1),
+        technology: fast ? 'fast' : 'schottky',
+        kind: kindOf(true, context),
+      });
+    },
+  },
+  {
+    name: 'small-schottky',
+    pattern: /^(?:SS|SK|SX|DSK|SL)([1-9])(\d{1,2})[A-F]?$/,
+    yields: 'amperes and tens of volts on a chip Schottky',
+    prior: 0.9,
+    alone: 0.82,
+    source: PRACTICE,
+    example: 'SS34',
+    read([text, amperes, tens]) {
+      const vrrm = tens === '10' || (tens ?? '').length === 1 ? Number(tens) * 10 : Number(tens) * 10;
+      return vrrm < 20 || vrrm > 200 ? undefined : diode(text, { ifav: Number(amperes), vrrm, technology: 'schottky' });
+    },
+  },
+  {
+    name: 'schottky-number',
+    pattern:
+      /^(?:MBR[A-Z]{0,2}|SBL[A-Z]?|SBR|SB|SR[A-Z]?|STPS|SBT|SBG|VB?|S)(\d{2,5})[HLTV]?(?:\d{2,3})?(CT|CP|CW|C|PT|FCT|FT|F|G|T|LCT)*$/,
+    yields: 'amperes, then volts as written',
+    prior: 0.92,
+    alone: 0.88,
+    source: PRACTICE,
+    example: 'MBR20100CT',
+    read([text], context) {
+      // A letter may part the two, as in MBR30H100 or STPS30L60.
+      const stem = /^[A-Z]+/.exec(text)?.[0] ?? '';
+      const parted = /^[A-Z]+(\d{1,2})[HLTV](\d{2,3})/.exec(text);
+      const digits = parted ? `${parted[1]}${parted[2]}` : (/\d+/.exec(text)?.[0] ?? '');
+      if ((stem === 'S' || stem === 'V' || stem === 'VB') && digits.length < 4) return undefined;
+      const dual = /(?:CT|C|CP|CW|PT)G?$/.test(text);
+      const share = stem.length >= 2 ? 1 : 0.6;
+      // SR and SB with three digits say volts in full, SR3100 three amperes and a hundred volts.
+      if (/^S[BR]$/.test(stem) && digits.length === 3) {
+        const ends = Number(digits.slice(1));
+        const vrrm = ends === 10 ? 100 : ends;
+        return diode(text, { ifav: Number(digits[0]), vrrm, technology: 'schottky', kind: kindOf(dual, context) });
+      }
+      return schottky(text, digits, dual, context, share);
+    },
+  },
+  {
+    name: 'silicon-carbide',
+    pattern: /^[A-Z]\dD(\d{2})(060|065|120|170)[A-Z]$/,
+    yields: 'amperes, then volts by ten, on silicon carbide',
+    prior: 0.9,
+    source: PRACTICE,
+    example: 'C3D06060A',
+    read: ([text, amperes, volts]) =>
+      diode(text, { ifav: Number(amperes), vrrm: Number(volts) * 10, technology: 'silicon carbide' }),
+  },
+  {
+    name: 'bare-digits',
+    pattern: /^(\d{3,5})(CT)?$/,
+    yields: 'amperes, then volts; the technology stays open where both are made',
+    prior: 0.9,
+    alone: 0.8,
+    source: PRACTICE,
+    example: '2045CT',
+    read([text, digits = '', dual], context) {
+      const isDiode = context.kind === 'diode' || context.kind === 'dual-diode';
+      const tab = context.package !== undefined && TAB_PACKAGES.includes(context.package);
+      if (!(isDiode || tab || dual) || (digits.length === 3 && !isDiode && !dual)) return undefined;
+      const amounts = splitCurrentVoltage(digits);
+      if (!amounts || amounts.current < 1 || amounts.voltage < 20 || amounts.voltage > HIGHEST_SCHOTTKY)
+        return undefined;
+      const kind = kindOf(dual !== undefined, context);
+      const open = [20, 40, 60].includes(amounts.voltage);
+      const asSchottky = diode(text, {
+        ifav: amounts.current,
+        vrrm: amounts.voltage,
+        technology: 'schottky',
+        kind,
+        share: open ? 0.53 : 0.8,
+      });
+      const known = SCHOTTKY_VOLTS.includes(amounts.voltage);
+      if (!open) return known ? asSchottky : { ...asSchottky, share: 0.3 };
+      return [
+        {
+          ...asSchottky,
+          why: `${text}: ${amounts.current} A, ${amounts.voltage} V if Schottky: it drops under 0.35 V`,
+        },
+        {
+          ...diode(text, { ifav: amounts.current, vrrm: amounts.voltage * 10, technology: 'fast', kind, share: 0.47 }),
+          why: `${text}: ${amounts.current} A, ${amounts.voltage * 10} V if ultrafast: it drops over 0.45 V`,
+        },
+      ];
+    },
+  },
+  {
+    name: 'zener-voltage',
+    pattern: /^(BZ[XVTWY]\d{2}[-/]?|ZD|ZPD|ZPY|MTZJ?|HZ|RD)?([BCDF])?[-]?(\d{1,3})(?:(?:V|\.)(\d{1,2})?)([A-C]\d?)?$/,
+    yields: 'the zener voltage with V as point and a tolerance letter',
+    prior: 0.93,
+    alone: 0.9,
+    source: 'Pro Electron numbering, from memory; C 5 %, B 2 %, D 10 %',
+    example: 'BZX85C5V1',
+    read([text, stem, letter, whole, rest], { kind }) {
+      const vz = Number(`${whole}.${rest ?? '0'}`);
+      if (vz < 1.8 || vz > 270 || (!stem && kind !== 'diode' && !letter)) return undefined;
+      if (!stem && !text.includes('V')) return undefined;
+      const tolerance = { B: 0.02, C: 0.05, D: 0.1, F: 0.03 }[letter ?? ''];
+      return {
+        kind: 'diode',
+        ratings: { vz, ...(tolerance === undefined ? {} : { tolerance }) },
+        facts: { technology: 'zener' },
+        why: `${text}: zener, ${vz} V${tolerance === undefined ? '' : `, ${tolerance * 100} %`}`,
+        share: stem ? 1 : 0.65,
+      };
+    },
+  },
+  {
+    name: 'zener-whole-volts',
+    pattern: /^(BZ[XVTWY]\d{2}[-/]?)([BCD])(\d{1,3})$/,
+    yields: 'the zener voltage in whole volts',
+    prior: 0.93,
+    source: 'Pro Electron numbering, from memory; C 5 %, B 2 %, D 10 %',
+    example: 'BZX55C12',
+    read([text, , letter = '', volts]) {
+      const vz = Number(volts);
+      const tolerance = { B: 0.02, C: 0.05, D: 0.1 }[letter] ?? 0.05;
+      return vz < 2 || vz > 270
+        ? undefined
+        : {
+            kind: 'diode',
+            ratings: { vz, tolerance },
+            facts: { technology: 'zener' },
+            why: `${text}: zener, ${vz} V, ${tolerance * 100} %`,
+          };
+    },
+  },
+  {
+    name: 'zener-series',
+    pattern: /^1N(4[67]\d{2}|5[23]\d{2})([A-D])?$/,
+    yields: 'a place in a JEDEC list of zener volts',
+    prior: 0.93,
+    source: DATASHEETS,
+    example: '1N4733A',
+    read([text, digits, letter]) {
+      const place = Number(digits);
+      const series = ZENER_SERIES.find(({ first, count }) => place >= first && place < first + count);
+      const vz = series?.volts[place - series.first];
+      if (!series || vz === undefined) return undefined;
+      const tolerance = { A: series.first === 4728 ? 0.05 : 0.1, B: 0.05, C: 0.02, D: 0.01 }[letter ?? ''];
+      return {
+        kind: 'diode',
+        ratings: { vz, ...(tolerance === undefined ? {} : { tolerance }) },
+        facts: { technology: 'zener' },
+        why: `${text}: zener, ${vz} V, ${series.watts} W`,
+      };
+    },
+  },
+  {
+    name: 'tvs-breakdown',
+    pattern: /^(P4|P6|1\.5|5)KE(\d{1,3}(?:\.\d)?)(C?A|C)?$/,
+    yields: 'the breakdown volts of a surge clamp',
+    prior: 0.95,
+    source: DATASHEETS,
+    example: 'P6KE200A',
+    read([text, , volts, letters]) {
+      const vz = Number(volts);
+      return {
+        kind: 'diode',
+        ratings: { vz, tolerance: letters?.includes('A') ? 0.05 : 0.1 },
+        facts: { technology: 'tvs' },
+        why: `${text}: surge clamp, breaks down at ${vz} V${letters?.startsWith('C') ? ', both ways' : ''}`,
+      };
+    },
+  },
+  {
+    name: 'tvs-stand-off',
+    pattern: /^(?:SM[ABC]J|SMF|P4SMA|SA|LCE|SMDJ)(\d{1,3}(?:\.\d)?)(C?A|C)$/,
+    yields: 'the stand-off volts of a surge clamp',
+    prior: 0.93,
+    source: DATASHEETS,
+    example: 'SMBJ15CA',
+    read([text, volts, letters]) {
+      const vrrm = Number(volts);
+      return vrrm < 3 || vrrm > 600
+        ? undefined
+        : {
+            kind: 'diode',
+            ratings: { vrrm },
+            facts: { technology: 'tvs' },
+            why: `${text}: surge clamp, stands ${vrrm} V${letters?.startsWith('C') ? ', both ways' : ''}`,
+          };
+    },
+  },
+];
+
+const BRIDGE_DIGITS: Readonly<Record<string, number>> = {
+  '005': 50,
+  '00': 50,
+  '01': 100,
+  '02': 200,
+  '04': 400,
+  '06': 600,
+  '08': 800,
+  '10': 1000,
+  '12': 1200,
+  '16': 1600,
+};
+const FOUR_LEGS = '(?:GB[UJLP]C?|GBPC|KB[UPLJ]C?|KBPC|RS|RBV|RB|TS|PB|BR|D)';
+
+function bridge(text: string, ifav: number, vrrm: number | undefined, share = 1): Draft | undefined {
+  return vrrm === undefined || ifav <= 0
+    ? undefined
+    : { kind: 'bridge', ratings: { ifav, vrrm }, why: `${text}: bridge, ${ifav} A, ${vrrm} V`, share };
+}
+
+/** Rules for bridges. */
+export const BRIDGE_RULES: readonly MarkingRule[] = [
+  {
+    name: 'bridge-letter',
+    pattern: /^(?:GB[UJLP]C?|KB[UPLJ]C?)(\d{1,2})([ABDGJKM])$/,
+    yields: 'amperes and a letter for the volts',
+    prior: 0.9,
+    source: PRACTICE,
+    example: 'GBU4J',
+    read: ([text, amperes, letter = '']) => bridge(text, Number(amperes), VOLTAGE_LETTERS[letter]),
+  },
+  {
+    name: 'bridge-digits',
+    pattern: new RegExp(`^${FOUR_LEGS}-?(\\d{1,2})(005|01|02|04|06|08|10|12|16)[A-Z]?$`),
+    yields: 'amperes and hundreds of volts',
+    prior: 0.9,
+    source: PRACTICE,
+    example: 'GBU806',
+    read([text, amperes, volts = '']) {
+      const lone = /^(?:RS|RB|BR|D|PB|TS)\d/.test(text);
+      return bridge(text, Number(amperes), BRIDGE_DIGITS[volts], lone ? 0.7 : 1);
+    },
+  },
+  {
+    name: 'bridge-list',
+    pattern: /^(DB10|DF10|RB15|RS20|RS40|RS60|KBP30|W0|RC20)([1-7])[A-Z]?$/,
+    yields: 'a place in the 1N4001 list of volts',
+    prior: 0.88,
+    source: PRACTICE,
+    example: 'DB107',
+    read([text, stem = '', place]) {
+      const amperes = { DB10: 1, DF10: 1, RB15: 1.5, RS20: 2, RS40: 4, RS60: 6, RC20: 2 }[stem];
+      return amperes === undefined
+        ? undefined
+        : bridge(text, amperes, DIODE_FAMILIES[0]?.volts[Number(place) - 1], stem === 'DF10' ? 0.5 : 1);
+    },
+  },
+  {
+    name: 'small-bridge',
+    pattern: /^(MB|B|ABS|DF|W|2W|TB|LB)(005|01|02|04|06|08|10|[1246 8])(S|F|M|L|G|SA)?$/,
+    yields: 'hundreds of volts on a small bridge',
+    prior: 0.88,
+    alone: 0.75,
+    source: DATASHEETS,
+    example: 'MB6S',
+    read([text, stem = '', volts = '', letter]) {
+      const ifav = { MB: 0.5, B: 0.5, ABS: 1, DF: 1, W: 1.5, '2W': 2, TB: 1, LB: 0.5 }[stem] ?? 0.5;
+      if (['B', 'W', 'DF'].includes(stem) && letter === undefined && volts.length === 1) return undefined;
+      const vrrm = volts.length === 1 ? Number(volts) * 100 : BRIDGE_DIGITS[volts];
+      return bridge(text, ifav, vrrm, stem === 'B' || stem === 'LB' || stem === 'TB' ? 0.7 : 1);
+    },
+  },
+  {
+    name: 'bridge-current-B-volts',
+    pattern: /^(?:D|LL|T|GBJ)(\d{1,2})[SX]?B[AXT]?(10|20|40|60|80|100)$/,
+    yields: 'amperes, B, volts by ten',
+    prior: 0.9,
+    source: PRACTICE,
+    example: 'D15XB60',
+    read: ([text, amperes, volts]) => bridge(text, Number(amperes), Number(volts) * 10),
+  },
+  {
+    name: 'bridge-B-C',
+    pattern: /^B(40|80|125|250|380|500)C(\d{3,5})(?:[/-]\d{3,5})?[A-Z]?$/,
+    yields: 'B and the AC volts it is fed, C and milliamperes',
+    prior: 0.93,
+    source: PRACTICE,
+    example: 'B250C1500',
+    read([text, fed, milliamperes]) {
+      const vrrm = { 40: 100, 80: 200, 125: 300, 250: 600, 380: 800, 500: 1000 }[fed ?? ''];
+      const draft = bridge(text, Number(milliamperes) / 1000, vrrm);
+      return draft && { ...draft, why: `${draft.why}; fed with ${fed} V AC at most` };
+    },
+  },
+];

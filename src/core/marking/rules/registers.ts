@@ -1,0 +1,118 @@
+import type { KindName } from '../../part';
+import type { Draft, MarkingRule } from '../reading';
+
+/** First letter of a Pro Electron number: the material. Source: Pro Electron numbering, from memory. */
+export const PRO_ELECTRON_MATERIAL: Readonly<Record<string, string>> = {
+  A: 'germanium',
+  B: 'silicon',
+  C: 'gallium arsenide',
+  R: 'compound material',
+};
+
+interface RegisterEntry {
+  readonly says: string;
+  readonly kinds: readonly KindName[];
+}
+
+/** Second letter of a Pro Electron number: the use. Source: Pro Electron numbering, from memory. */
+export const PRO_ELECTRON_USE: Readonly<Record<string, RegisterEntry>> = {
+  A: { says: 'small-signal diode', kinds: ['diode'] },
+  B: { says: 'varicap diode', kinds: ['diode'] },
+  C: { says: 'small-signal audio transistor', kinds: ['npn', 'pnp'] },
+  D: { says: 'audio power transistor', kinds: ['npn', 'pnp'] },
+  E: { says: 'tunnel diode', kinds: ['diode'] },
+  F: { says: 'small high-frequency transistor', kinds: ['npn', 'pnp'] },
+  L: { says: 'high-frequency power transistor', kinds: ['npn'] },
+  N: { says: 'optocoupler', kinds: ['optocoupler'] },
+  P: { says: 'photo diode or transistor', kinds: ['diode'] },
+  Q: { says: 'light-emitting diode', kinds: ['diode'] },
+  R: { says: 'small thyristor', kinds: ['scr'] },
+  S: { says: 'small switching transistor', kinds: ['npn', 'nmos'] },
+  T: { says: 'power thyristor or triac', kinds: ['triac', 'scr'] },
+  U: { says: 'power switching transistor', kinds: ['npn', 'nmos'] },
+  X: { says: 'varactor diode', kinds: ['diode'] },
+  Y: { says: 'rectifier diode', kinds: ['diode'] },
+  Z: { says: 'zener diode', kinds: ['diode'] },
+};
+
+/** JEDEC prefixes by the count of junctions. Source: JEDEC numbering, from memory. */
+export const JEDEC_PREFIX: Readonly<Record<string, RegisterEntry>> = {
+  '1N': { says: 'diode', kinds: ['diode'] },
+  '2N': { says: 'transistor or thyristor', kinds: ['npn', 'pnp', 'nmos'] },
+  '3N': { says: 'dual-gate field-effect transistor', kinds: ['nmos'] },
+  '4N': { says: 'optocoupler', kinds: ['optocoupler'] },
+};
+
+/** JIS letters behind the 2S. Source: JIS numbering, from memory. */
+export const JIS_LETTER: Readonly<Record<string, RegisterEntry>> = {
+  A: { says: 'PNP, high frequency', kinds: ['pnp'] },
+  B: { says: 'PNP, audio', kinds: ['pnp'] },
+  C: { says: 'NPN, high frequency', kinds: ['npn'] },
+  D: { says: 'NPN, audio', kinds: ['npn'] },
+  J: { says: 'P-channel field-effect transistor', kinds: ['pmos'] },
+  K: { says: 'N-channel field-effect transistor', kinds: ['nmos'] },
+  M: { says: 'triac', kinds: ['triac'] },
+};
+
+const drafts = (text: string, entry: RegisterEntry | undefined, share: number): Draft[] =>
+  (entry?.kinds ?? []).map((kind) => ({
+    kind,
+    ratings: {},
+    why: `${text}: ${entry?.says}; the number carries no data, look it up`,
+    share: share / (entry?.kinds.length ?? 1),
+  }));
+
+const JIS_CASES = ['TO-220', 'TO-220FP', 'TO-92', 'TO-126', 'TO-247', 'TO-3P', 'DPAK'];
+
+/** Rules of the number registers: they tell the kind and leave the data to a datasheet. */
+export const REGISTER_RULES: readonly MarkingRule[] = [
+  {
+    name: 'jedec-number',
+    pattern: /^([1-4]N)(\d{2,4})[A-Z]{0,2}$/,
+    yields: 'diode, transistor, dual-gate transistor or optocoupler',
+    prior: 0.7,
+    alone: 0.6,
+    source: 'JEDEC numbering, from memory',
+    example: '2N6688',
+    read([text, prefix = '', digits = '']) {
+      // Two digits are more often amperes and volts, but for the optocouplers 4N25 to 4N38.
+      const few = digits.length < 3 && prefix !== '4N';
+      return drafts(text, JEDEC_PREFIX[prefix], few ? 0.1 : 1);
+    },
+  },
+  {
+    name: 'pro-electron-number',
+    pattern: /^([ABC])([A-FLNPQRSTUXYZ])([A-Z]?)(\d{2,4})[A-Z]{0,3}(?:-\d{2,4}[A-Z]?)?$/,
+    yields: 'material and use by two letters',
+    prior: 0.65,
+    alone: 0.5,
+    source: 'Pro Electron numbering, from memory',
+    example: 'BUX98',
+    read([text, , use = '', third, digits = '']) {
+      if (digits.length === 2 && third === '') return undefined;
+      return drafts(text, PRO_ELECTRON_USE[use], 1);
+    },
+  },
+  {
+    name: 'jis-number',
+    pattern: /^2S([ABCDJKM])-?(\d{2,4})[A-Z]{0,2}$/,
+    yields: 'polarity or channel by the letter behind 2S',
+    prior: 0.8,
+    source: 'JIS numbering, from memory',
+    example: '2SC4242',
+    read: ([text, letter = '']) => drafts(text, JIS_LETTER[letter], 1),
+  },
+  {
+    name: 'jis-number-without-2S',
+    pattern: /^([ABCDJK])(\d{3,4})[A-Z]{0,2}$/,
+    yields: 'the JIS letter with 2S left off the case',
+    prior: 0.72,
+    alone: 0.4,
+    source: 'JIS numbering, from memory; leaving off 2S is common practice',
+    example: 'C4242',
+    read([text, letter = ''], { package: case_ }) {
+      const share = (letter === 'J' ? 0.6 : 1) * (case_ !== undefined && JIS_CASES.includes(case_) ? 1.15 : 0.9);
+      return drafts(`2S${text}`, JIS_LETTER[letter], share);
+    },
+  },
+];

@@ -1,0 +1,119 @@
+import { PRACTICE, type Draft, type MarkingRule } from '../reading';
+
+const FIXED_VOLTS: Readonly<Record<string, number>> = {
+  '33': 3.3,
+  '05': 5,
+  '06': 6,
+  '08': 8,
+  '09': 9,
+  '10': 10,
+  '12': 12,
+  '15': 15,
+  '18': 18,
+  '20': 20,
+  '24': 24,
+};
+const CURRENT_LETTER: Readonly<Record<string, number>> = { '': 1, L: 0.1, M: 0.5, N: 0.3, S: 2, T: 3, R: 1 };
+
+function regulator(text: string, vout: number, iout: number | undefined, share = 1, more = ''): Draft {
+  const current = iout === undefined ? '' : `, ${iout} A`;
+  return {
+    kind: 'regulator',
+    ratings: { vout, ...(iout === undefined ? {} : { iout }) },
+    why: `${text}: regulator, ${vout} V${current}${more}`,
+    share,
+  };
+}
+
+const suffixVolts = (suffix: string) =>
+  /^\d\d$/.test(suffix) ? Number(suffix[0]) + Number(suffix[1]) / 10 : Number(suffix);
+
+/** Rules for regulators. */
+export const REGULATOR_RULES: readonly MarkingRule[] = [
+  {
+    name: 'regulator-78-79',
+    pattern: /^([A-Z]{0,3})7([89])([LMNSTR]?)(33|05|06|08|09|10|12|15|18|20|24)([A-Z]{0,3})$/,
+    yields: '78 positive or 79 negative, a letter for the current, volts',
+    prior: 0.96,
+    alone: 0.9,
+    source: PRACTICE,
+    example: 'L7805CV',
+    read([text, , sign, letter = '', volts = ''], { package: case_, kind }) {
+      const size = FIXED_VOLTS[volts] ?? 0;
+      const share = case_ !== undefined || kind !== undefined || /[A-Z]/.test(text) ? 1 : 0.75;
+      // A bare four-digit number may be a date of week 05 or 12 of 1978 or 1979 as well.
+      const doubt = /^\d{4}$/.test(text) ? '; four digits may be a date code too' : '';
+      return regulator(text, sign === '8' ? size : -size, CURRENT_LETTER[letter], share, doubt);
+    },
+  },
+  {
+    name: 'regulator-1117',
+    pattern: /^[A-Z]{0,4}1117[A-Z]{0,2}[- ]?(ADJ|A|\d\.\d|\d{2})?[A-Z]{0,2}\d?$/,
+    yields: '1117 and the volts behind it, or adjustable from 1.25 V',
+    prior: 0.95,
+    alone: 0.85,
+    source: PRACTICE,
+    example: '1117-3.3',
+    read([text, suffix = '']) {
+      if (suffix === '' || /^A/.test(suffix))
+        return regulator(text, 1.25, 0.8, suffix === '' ? 0.6 : 1, ', adjustable upwards');
+      const vout = suffixVolts(suffix);
+      return vout >= 1.2 && vout <= 12 ? regulator(text, vout, 0.8) : undefined;
+    },
+  },
+  {
+    name: 'regulator-adjustable',
+    pattern: /^[A-Z]{1,3}(317|337|338|350)([LM])?[A-Z]{0,3}$/,
+    yields: 'a type number; adjustable from 1.25 V',
+    prior: 0.95,
+    source: 'multi-source datasheets, from memory',
+    example: 'LM317T',
+    read([text, number = '', letter = '']) {
+      const full = { 317: 1.5, 337: 1.5, 338: 5, 350: 3 }[number] ?? 1.5;
+      const iout = letter === 'L' ? 0.1 : letter === 'M' ? 0.5 : full;
+      return regulator(text, number === '337' ? -1.25 : 1.25, iout, 1, ', adjustable');
+    },
+  },
+  {
+    name: 'regulator-low-drop',
+    pattern:
+      /^[A-Z]{1,3}(2930|2931|2940|29150|29300|1084|1085|1086|1083)[A-Z]{0,3}[- ]?(ADJ|\d\.\d|\d{1,2})?[A-Z]{0,2}$/,
+    yields: 'a low-drop number and the volts behind it',
+    prior: 0.9,
+    source: 'multi-source datasheets, from memory',
+    example: 'LM2940-5.0',
+    read([text, number = '', suffix = '']) {
+      const iout = { 2930: 0.15, 2931: 0.1, 2940: 1, 29150: 1.5, 29300: 3, 1083: 7.5, 1084: 5, 1085: 3, 1086: 1.5 }[
+        number
+      ];
+      if (suffix === '' || suffix === 'ADJ')
+        return regulator(text, 1.25, iout, suffix === '' ? 0.5 : 1, ', adjustable');
+      const vout = /^\d{2}$/.test(suffix) && Number(suffix) > 15 ? suffixVolts(suffix) : Number(suffix);
+      return vout >= 1.2 && vout <= 24 ? regulator(text, vout, iout) : undefined;
+    },
+  },
+  {
+    name: 'regulator-buck',
+    pattern: /^[A-Z]{1,3}(2574|2575|2576|2596|2595)[A-Z]{0,3}[- ]?(ADJ|\d{1,2}(?:\.\d)?)?[A-Z]{0,2}$/,
+    yields: 'a switching regulator number and the volts behind it',
+    prior: 0.95,
+    source: 'multi-source datasheets, from memory',
+    example: 'LM2576-12',
+    read([text, number = '', suffix = '']) {
+      const iout = { 2574: 0.5, 2575: 1, 2576: 3, 2595: 1, 2596: 3 }[number];
+      if (suffix === '' || suffix === 'ADJ')
+        return regulator(text, 1.23, iout, suffix === '' ? 0.6 : 1, ', switching, adjustable');
+      return regulator(text, Number(suffix), iout, 1, ', switching');
+    },
+  },
+  {
+    name: 'regulator-small-volts',
+    pattern: /^HT(71|73|75)(\d{2})[-A-Z\d]{0,3}$/,
+    yields: 'a small low-drop number and tenths of volts',
+    prior: 0.9,
+    source: PRACTICE,
+    example: 'HT7333',
+    read: ([text, family, tenths]) =>
+      regulator(text, Number(tenths) / 10, family === '73' ? 0.25 : family === '75' ? 0.1 : 0.03),
+  },
+];
