@@ -83,14 +83,15 @@ function BenchJudgement({ view }: { view: BenchView }) {
         </ul>
       )}
       {view.questions.length > 0 && (
-        <Section label="Open questions">
+        <Section label="Open questions and claims">
           <ul className="dotted">
-            {view.questions.map(({ id, text, donorCode, since }) => (
+            {view.questions.map(({ id, sign, text, donorCode, href, since }) => (
               <li key={id} className="py-1.5">
-                <Link className="ref" href={`/donors/${donorCode}/record`}>
+                <Link className="ref" href={href}>
                   {donorCode}
                 </Link>{' '}
-                {text} <span className="text-[11.5px] text-ink-3">{since}</span>
+                <b className="font-semibold text-ochre">{sign}</b> {text}{' '}
+                <span className="text-[11.5px] text-ink-3">{since}</span>
               </li>
             ))}
           </ul>

@@ -6,7 +6,7 @@ import { buildForm, needForm } from '../features/builds/schema';
 import { addNeed, moveParts, startBuild } from '../features/builds/usecases';
 import { donorForm, openingStepForm, reassemblyForm } from '../features/donor/schema';
 import { takePart } from '../features/donor/usecases/harvest';
-import { acceptReading } from '../features/donor/usecases/identify';
+import { acceptReading, readingId } from '../features/donor/usecases/identify';
 import { registerDonor } from '../features/donor/usecases/intake';
 import { finishStation } from '../features/donor/usecases/notes';
 import { addOpeningStep, noteReassembly, startClock, stopClock } from '../features/donor/usecases/opening';
@@ -70,7 +70,7 @@ async function playStep(stage: Stage, code: string, step: Step, known: KnownPart
     });
     const reading = readings.find(({ rule }) => step.rule === undefined || rule === step.rule);
     if (!reading) throw new Error(`The demo takes a reading of ${step.take}, but no rule reads “${part?.marking}”.`);
-    done(step.take, await acceptReading(bench, { code, ref: step.take, kind: reading.kind, rule: reading.rule }));
+    done(step.take, await acceptReading(bench, { code, ref: step.take, reading: readingId(reading) }));
   } else if ('harvest' in step) {
     const outcome = await takePart(bench, { code, ref: step.harvest, bin: step.bin });
     done(step.harvest, outcome);

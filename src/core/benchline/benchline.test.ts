@@ -9,6 +9,7 @@ const context: BenchContext = {
     { ref: 'T1', kind: 'transformer' },
   ],
   stores: ['VBUS', 'C3'],
+  types: ['12N65', 'MBR20100CT', 'UC3842', 'UC3843', 'UC3843B'],
 };
 
 const read = (line: string) => {
@@ -68,6 +69,28 @@ describe('what a line means', () => {
     ${'soak whine stops'}                          | ${{ kind: 'soak', remark: 'whine stops' }}
     ${'store vcc 22u'}                             | ${{ kind: 'store', name: 'VCC', capacitance: 22e-6 }}
     ${'vbus -12V @ 0s'}                            | ${{ kind: 'reading', store: 'VBUS', voltage: { value: -12 }, elapsed: 0 }}
+    ${'c11..c20 1000u 16V polymer'}                | ${{ kind: 'part', ref: 'C11', others: ['C12', 'C13', 'C14', 'C15', 'C16', 'C17', 'C18', 'C19', 'C20'], subtype: 'polymer', ratings: [{ name: 'capacitance', value: 1e-3 }, { name: 'voltage', value: 16 }] }}
+    ${'r1..3 10k'}                                 | ${{ kind: 'part', ref: 'R1', others: ['R2', 'R3'] }}
+    ${'d1,d4,d7 marked 1N4007'}                    | ${{ kind: 'part', ref: 'D1', others: ['D4', 'D7'], marking: '1N4007' }}
+    ${'q2 like q1'}                                | ${{ kind: 'part', ref: 'Q2', partKind: 'nmos', like: 'Q1' }}
+    ${'t2 same'}                                   | ${{ kind: 'part', ref: 'T2', partKind: 'transformer', like: 'T1' }}
+    ${'q2 like q1 burnt'}                          | ${{ kind: 'part', ref: 'Q2', like: 'Q1', damage: ['burnt'] }}
+    ${'q3 nmos switch marked 12N65'}               | ${{ kind: 'part', block: 'switch', marking: '12N65' }}
+    ${'d8 dual marked MBR20100CT secondary'}       | ${{ kind: 'part', block: 'secondary', marking: 'MBR20100CT' }}
+    ${'r14 100k clamp'}                            | ${{ kind: 'part', duty: 'clamp', ratings: [{ name: 'resistance', value: 1e5 }] }}
+    ${'c30 unpopulated control'}                   | ${{ kind: 'part', fitments: ['unpopulated'], block: 'control' }}
+    ${'r31 47k hand-added reworked'}               | ${{ kind: 'part', fitments: ['hand-added', 'reworked'] }}
+    ${'c7 leaked'}                                 | ${{ kind: 'part', damage: ['leaking'] }}
+    ${'u2 uc3843b so-8'}                           | ${{ kind: 'part', partKind: 'optocoupler', marking: 'UC3843B', package: 'SO-8' }}
+    ${'rp1 trimmer 10k'}                           | ${{ kind: 'part', partKind: 'potentiometer' }}
+    ${'claim r12 sets the current limit'}          | ${{ kind: 'claim', ref: 'R12', text: 'sets the current limit' }}
+    ${'claim this board is a flyback'}             | ${{ kind: 'claim', text: 'this board is a flyback' }}
+    ${'! q1: was changed before'}                  | ${{ kind: 'claim', ref: 'Q1', text: 'was changed before' }}
+    ${'? q1 who made it'}                          | ${{ kind: 'note', question: true, ref: 'Q1', text: 'who made it' }}
+    ${'settle r12 measured at 2 A'}                | ${{ kind: 'standing', ref: 'R12', standing: 'settled', because: 'measured at 2 A' }}
+    ${'support r12'}                               | ${{ kind: 'standing', standing: 'supported', because: '' }}
+    ${'strike c5'}                                 | ${{ kind: 'strike', ref: 'C5' }}
+    ${'rename c5 to c6'}                           | ${{ kind: 'rename', ref: 'C5', to: 'C6' }}
     ${'vbus 1.2kV@2min'}                           | ${{ kind: 'reading', store: 'VBUS', voltage: { value: 1200 }, elapsed: 120 }}
   `('$line', ({ line, record }) => {
     expect(read(line)).toMatchObject(record);
@@ -100,10 +123,30 @@ describe('what a line means', () => {
     ${'c3 dated'}            | ${'value-unreadable'} | ${'dated'}
     ${'store c9 82u bleed'}  | ${'value-unreadable'} | ${'bleed'}
     ${'q1 marked'}           | ${'value-unreadable'} | ${'marked'}
+    ${'c20..c11 1u'}         | ${'bad-range'}        | ${'upwards'}
+    ${'c1..r5 1u'}           | ${'bad-range'}        | ${'same letters'}
+    ${'c1..c90 1u'}          | ${'bad-range'}        | ${'at most 60'}
+    ${'q2 like q9'}          | ${'nothing-to-copy'}  | ${'“Q9”'}
+    ${'settle r99 done'}     | ${'no-part'}          | ${'R99'}
+    ${'strike'}              | ${'no-subject'}       | ${'strike'}
+    ${'rename c5 r12'}       | ${'taken'}            | ${'R12'}
+    ${'claim'}               | ${'empty'}            | ${'Type'}
   `('“$line” is refused: $problem', ({ line, problem, names }) => {
     const understanding = understand(line, context);
     expect(understanding.ok ? 'understood' : understanding.problem.kind).toBe(problem);
     expect(understanding.ok ? '' : benchProblemText(understanding.problem)).toContain(names);
+  });
+
+  test.each`
+    line                  | word       | why
+    ${'c5 82u blue 400V'} | ${'blue'}  | ${'a word in the middle'}
+    ${'q1 vds high'}      | ${'high'}  | ${'a value'}
+    ${'hello there'}      | ${'hello'} | ${'the first word'}
+    ${'c5 82u  c9x blue'} | ${'c9x'}   | ${'the first of two'}
+  `('of “$line” the place of “$word” is given ($why)', ({ line, word }) => {
+    const understanding = understand(line, context);
+    const at = understanding.ok ? undefined : understanding.at;
+    expect(at && line.slice(at.start, at.end)).toBe(word);
   });
 
   test('what was understood is said in plain words', () => {
@@ -113,6 +156,10 @@ describe('what a line means', () => {
     };
     expect(says('q1 nmos to-220 marked 12N65')).toBe('Q1 is an N-FET, in TO-220, marked 12N65');
     expect(says('c7 82u 400V 105C bulged')).toBe('C7 is a capacitor, 82 µF, 400 V, 105 °C, bulged');
+    expect(says('c11..c13 1000u 16V polymer secondary')).toBe(
+      '3 parts, C11 to C13, are each a capacitor (polymer), 1000 µF, 16 V, in the secondary block',
+    );
+    expect(says('q2 like q1 unpopulated')).toBe('Q2 is an empty footprint of an N-FET, like Q1');
     expect(says('vbus 212V @ 15s')).toBe('VBUS reads 212 V at 15 s');
     expect(says('q1 measures sd 0.51 ds OL')).toBe('Q1 measured: source to drain 510 mV, drain to source OL');
   });
@@ -153,17 +200,21 @@ describe('what a line means', () => {
 });
 
 test.each`
-  line                | rest     | why
-  ${'vb'}             | ${'us'}  | ${'a store'}
-  ${'q'}              | ${'1'}   | ${'a part'}
-  ${'q1 nm'}          | ${'os'}  | ${'a kind'}
-  ${'q1 mar'}         | ${'ked'} | ${'a word'}
-  ${'q1 nmos to-22'}  | ${'0'}   | ${'a package'}
-  ${'q1 vd'}          | ${'s'}   | ${'a rating of the kind'}
-  ${'c5 measures es'} | ${'r'}   | ${'a field of the test'}
-  ${'c5 bul'}         | ${'ged'} | ${'damage'}
-  ${'q1 '}            | ${''}    | ${'nothing typed yet'}
-  ${'# the q'}        | ${''}    | ${'free text is left alone'}
+  line                | rest          | why
+  ${'vb'}             | ${'us'}       | ${'a store'}
+  ${'q'}              | ${'1'}        | ${'a part'}
+  ${'q1 nm'}          | ${'os'}       | ${'a kind'}
+  ${'q1 mar'}         | ${'ked'}      | ${'a word'}
+  ${'q1 nmos to-22'}  | ${'0'}        | ${'a package'}
+  ${'q1 vd'}          | ${'s'}        | ${'a rating of the kind'}
+  ${'c5 measures es'} | ${'r'}        | ${'a field of the test'}
+  ${'c5 bul'}         | ${'ged'}      | ${'damage'}
+  ${'u1 marked uc38'} | ${'42'}       | ${'a number the shop knows'}
+  ${'u1 marked mb'}   | ${'r20100ct'} | ${'another'}
+  ${'q1 sec'}         | ${'ondary'}   | ${'a block'}
+  ${'q1 unpop'}       | ${'ulated'}   | ${'how it is fitted'}
+  ${'q1 '}            | ${''}         | ${'nothing typed yet'}
+  ${'# the q'}        | ${''}         | ${'free text is left alone'}
 `('“$line” completes with “$rest” ($why)', ({ line, rest }) => {
   expect(complete(line, context)).toBe(rest);
 });

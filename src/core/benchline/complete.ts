@@ -1,5 +1,16 @@
 import { OPEN_WORDS, TESTS } from '../measure';
-import { DAMAGE_WORDS, KIND_NAMES, kindRule, PACKAGES, RATINGS, SUBTYPES } from '../part';
+import {
+  BLOCK_NAMES,
+  BLOCKS,
+  DAMAGE_WORDS,
+  DUTY_NAMES,
+  FITMENT_NAMES,
+  KIND_NAMES,
+  kindRule,
+  PACKAGES,
+  RATINGS,
+  SUBTYPES,
+} from '../part';
 import type { BenchContext } from './record';
 
 /**
@@ -11,13 +22,44 @@ export function complete(line: string, context: BenchContext): string {
   const words = line.split(/\s+/);
   const typed = (words.at(-1) ?? '').toLowerCase();
   if (typed === '' || words[0]?.startsWith('#') || words[0]?.startsWith('?')) return '';
+  const number = words.at(-2)?.toLowerCase() === 'marked' ? completeType(typed, context) : undefined;
+  if (number !== undefined) return number;
   const candidates = words.length === 1 ? openings(context) : followers(words, context);
   const found = candidates.find((word) => word.toLowerCase().startsWith(typed) && word.length > typed.length);
-  return found === undefined ? '' : found.slice(typed.length).toLowerCase();
+  return found === undefined ? (completeType(typed, context) ?? '') : found.slice(typed.length).toLowerCase();
+}
+
+/** Letters that a number needs before it is completed: with fewer, too many would fit. */
+const LEAST_OF_TYPE = 2;
+
+/** The rest of the first known number that begins as typed. The list is sorted, so that 20,000 cost no more than 20. */
+function completeType(typed: string, { types = [] }: BenchContext): string | undefined {
+  if (typed.length < LEAST_OF_TYPE || types.length === 0) return undefined;
+  const wanted = typed.toUpperCase();
+  let low = 0;
+  let high = types.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((types[middle] ?? '') < wanted) low = middle + 1;
+    else high = middle;
+  }
+  const found = types[low]?.startsWith(wanted) ? types[low] : undefined;
+  return found === undefined ? undefined : found.slice(typed.length).toLowerCase();
 }
 
 function openings({ parts, stores }: BenchContext): string[] {
-  return [...stores, ...parts.map(({ ref }) => ref), 'store', 'soak', 'power', 'note'];
+  return [
+    ...stores,
+    ...parts.map(({ ref }) => ref),
+    'store',
+    'soak',
+    'power',
+    'note',
+    'claim',
+    'settle',
+    'strike',
+    'rename',
+  ];
 }
 
 function followers(words: readonly string[], context: BenchContext): string[] {
@@ -35,6 +77,11 @@ function followers(words: readonly string[], context: BenchContext): string[] {
     ...PACKAGES.map(({ name }) => name),
     ...Object.keys(SUBTYPES),
     ...DAMAGE_WORDS,
+    ...BLOCK_NAMES.flatMap((name) => BLOCKS[name].words),
+    ...DUTY_NAMES,
+    ...FITMENT_NAMES,
+    'like',
+    'same',
     'dated',
     'datasheet',
     'typical',

@@ -1,25 +1,13 @@
 import { TESTS } from '../measure';
-import { kindRule, RATINGS } from '../part';
+import { BLOCKS, DUTIES, FITMENTS, kindRule, RATINGS } from '../part';
 import { formatDuration, formatQuantity } from '../quantity';
 import type { BenchRecord, TypedRating } from './record';
 
 /** A record in plain words: `Q1 is an N-FET in TO-220, marked 12N65`. */
 export function describeRecord(record: BenchRecord): string {
   switch (record.kind) {
-    case 'part': {
-      const label = kindRule(record.partKind).label;
-      const article = /^[aeio]|^[FHLMNRSX]-/i.test(label) && !/^u/i.test(label) ? 'an' : 'a';
-      const subtype = record.subtype && !label.includes(record.subtype) ? ` (${record.subtype})` : '';
-      const facts = [
-        `${record.ref} is ${article} ${label}${subtype}`,
-        ...(record.package ? [/^[A-Z0-9]/.test(record.package) ? `in ${record.package}` : record.package] : []),
-        ...ratingWords(record.ratings),
-        ...(record.marking ? [`marked ${record.marking}`] : []),
-        ...(record.dateCode ? [`dated ${record.dateCode}`] : []),
-        ...record.damage,
-      ];
-      return facts.join(', ');
-    }
+    case 'part':
+      return describePart(record);
     case 'value':
       return `${record.ref}: ${record.ratings.map((rating) => `${RATINGS[rating.name].label} ${formatQuantity(rating.value, RATINGS[rating.name].unit)}, ${rating.source}`).join('; ')}`;
     case 'measurement':
@@ -49,8 +37,47 @@ export function describeRecord(record: BenchRecord): string {
       return `soak${record.elapsed === undefined ? ' now' : ` at ${formatDuration(record.elapsed)}`}: ${facts.join(', ')}`;
     }
     case 'note':
-      return `${record.question ? 'question' : 'note'}: ${record.text}`;
+      return `${record.question ? 'question' : 'note'}${record.ref ? ` on ${record.ref}` : ''}: ${record.text}`;
+    case 'claim':
+      return `claim${record.ref ? ` on ${record.ref}` : ''}: ${record.text}`;
+    case 'standing':
+      return `${record.ref}: what was claimed or asked is ${record.standing}${record.because ? `, ${record.because}` : ''}`;
+    case 'strike':
+      return `${record.ref} is struck from the log`;
+    case 'rename':
+      return `${record.ref} is called ${record.to}`;
   }
+}
+
+function describePart(record: Extract<BenchRecord, { kind: 'part' }>): string {
+  const label = kindRule(record.partKind).label;
+  const article = /^[aeio]|^[FHLMNRSX]-/i.test(label) && !/^u/i.test(label) ? 'an' : 'a';
+  const subtype = record.subtype && !label.includes(record.subtype) ? ` (${record.subtype})` : '';
+  const { others = [] } = record;
+  const subject =
+    others.length === 0
+      ? `${record.ref} is ${record.fitments.includes('unpopulated') ? 'an empty footprint of ' : ''}${article} ${label}${subtype}`
+      : `${[record.ref, ...others].length} parts, ${rangeWords([record.ref, ...others])}, are each ${article} ${label}${subtype}`;
+  const facts = [
+    subject,
+    ...(record.like ? [`like ${record.like}`] : []),
+    ...(record.package ? [/^[A-Z0-9]/.test(record.package) ? `in ${record.package}` : record.package] : []),
+    ...ratingWords(record.ratings),
+    ...(record.marking ? [`marked ${record.marking}`] : []),
+    ...(record.dateCode ? [`dated ${record.dateCode}`] : []),
+    ...(record.duty ? [DUTIES[record.duty]] : []),
+    ...(record.block ? [`in the ${BLOCKS[record.block].label} block`] : []),
+    ...record.fitments.filter((name) => name !== 'unpopulated').map((name) => FITMENTS[name]),
+    ...record.damage,
+  ];
+  return facts.join(', ');
+}
+
+/** `C11 to C20`, or each of them when they do not follow one another. */
+function rangeWords(refs: readonly string[]): string {
+  const [first = '', last = ''] = [refs[0], refs.at(-1)];
+  const number = (ref: string) => Number(/\d+/.exec(ref)?.[0]);
+  return number(last) - number(first) === refs.length - 1 ? `${first} to ${last}` : refs.join(', ');
 }
 
 function ratingWords(ratings: readonly TypedRating[]): string[] {

@@ -1,5 +1,14 @@
 export { complete } from './complete';
 export { describeRecord } from './describeRecord';
 export { benchProblemText } from './problemText';
-export type { BenchContext, BenchProblem, BenchRecord, TypedRating, Understanding } from './record';
+export {
+  STANDINGS,
+  type BenchContext,
+  type BenchProblem,
+  type BenchRecord,
+  type PartSaying,
+  type Standing,
+  type TypedRating,
+  type Understanding,
+} from './record';
 export { understand } from './understand';

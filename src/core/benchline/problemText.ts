@@ -24,6 +24,12 @@ export function benchProblemText(problem: BenchProblem): string {
       return `A measured ${RATINGS[problem.rating].label} does not replace what is printed: it is judged against it. Type ${problem.ref.toLowerCase()} measures and the reading.`;
     case 'no-test':
       return `There is no bench test for a ${kindRule(problem.partKind).label} yet (${problem.ref}).`;
+    case 'bad-range':
+      return `“${problem.word}”: ${problem.why}.`;
+    case 'nothing-to-copy':
+      return `“${problem.word}” is no logged part to copy from.`;
+    case 'taken':
+      return `There is a part ${problem.ref} already.`;
     case 'negative-time':
       return `“${problem.word}”: a time behind @ such as 15s or 1:30 is expected.`;
   }

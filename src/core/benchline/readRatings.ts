@@ -6,6 +6,7 @@ import type { TypedRating } from './record';
 /** Shorthand without a unit, such as 4k7 or 82u, is read as the main value of these kinds. */
 const MAIN_VALUE: Partial<Record<KindName, RatingName>> = {
   resistor: 'resistance',
+  potentiometer: 'resistance',
   capacitor: 'capacitance',
   inductor: 'inductance',
   'common-mode-choke': 'inductance',

@@ -1,6 +1,6 @@
 import type { Source } from '../evidence';
 import type { Measured } from '../measure';
-import type { KindName, RatingName, TestName } from '../part';
+import type { BlockName, DutyName, FitmentName, KindName, RatingName, TestName } from '../part';
 import type { StoreRole } from '../safety';
 
 /** A rating as typed: SI base unit. */
@@ -10,20 +10,35 @@ export interface TypedRating {
   readonly source: Source;
 }
 
+/** How far a claim has come: made, borne out by something, found wrong, or settled for good. */
+export const STANDINGS = ['claimed', 'supported', 'superseded', 'settled'] as const;
+export type Standing = (typeof STANDINGS)[number];
+
+/** What a line says of a part, or of every part of a range. */
+export interface PartSaying {
+  readonly partKind: KindName;
+  readonly subtype?: string;
+  readonly package?: string;
+  readonly marking?: string;
+  /** Date code as printed. */
+  readonly dateCode?: string;
+  readonly block?: BlockName;
+  readonly duty?: DutyName;
+  readonly fitments: readonly FitmentName[];
+  readonly damage: readonly string[];
+  readonly ratings: readonly TypedRating[];
+}
+
 /** What one bench line means. */
 export type BenchRecord =
-  | {
+  | (PartSaying & {
       readonly kind: 'part';
       readonly ref: string;
-      readonly partKind: KindName;
-      readonly subtype?: string;
-      readonly package?: string;
-      readonly marking?: string;
-      /** Date code as printed. */
-      readonly dateCode?: string;
-      readonly damage: readonly string[];
-      readonly ratings: readonly TypedRating[];
-    }
+      /** The other parts of a range that the same is said of. */
+      readonly others?: readonly string[];
+      /** The part that this one is like. */
+      readonly like?: string;
+    })
   | { readonly kind: 'value'; readonly ref: string; readonly ratings: readonly TypedRating[] }
   | {
       readonly kind: 'measurement';
@@ -54,7 +69,17 @@ export type BenchRecord =
       readonly elapsed?: number;
       readonly remark: string;
     }
-  | { readonly kind: 'note'; readonly text: string; readonly question: boolean };
+  | {
+      readonly kind: 'note';
+      readonly text: string;
+      readonly question: boolean;
+      /** The part it is about. */
+      readonly ref?: string;
+    }
+  | { readonly kind: 'claim'; readonly text: string; readonly ref?: string }
+  | { readonly kind: 'standing'; readonly ref: string; readonly standing: Standing; readonly because: string }
+  | { readonly kind: 'strike'; readonly ref: string }
+  | { readonly kind: 'rename'; readonly ref: string; readonly to: string };
 
 export type BenchProblem =
   | { readonly kind: 'empty' }
@@ -67,14 +92,24 @@ export type BenchProblem =
   | { readonly kind: 'no-store'; readonly name: string }
   | { readonly kind: 'measure-instead'; readonly ref: string; readonly rating: RatingName }
   | { readonly kind: 'no-test'; readonly ref: string; readonly partKind: KindName }
-  | { readonly kind: 'negative-time'; readonly word: string };
+  | { readonly kind: 'negative-time'; readonly word: string }
+  | { readonly kind: 'bad-range'; readonly word: string; readonly why: string }
+  | { readonly kind: 'nothing-to-copy'; readonly word: string }
+  | { readonly kind: 'taken'; readonly ref: string };
 
 export type Understanding =
   | { readonly ok: true; readonly record: BenchRecord; /** The record in plain words. */ readonly says: string }
-  | { readonly ok: false; readonly problem: BenchProblem };
+  | {
+      readonly ok: false;
+      readonly problem: BenchProblem;
+      /** Where in the line the word stands that was not understood, counted from 0. */
+      readonly at?: { readonly start: number; readonly end: number };
+    };
 
 /** What the line may refer to on this donor. References upper case. */
 export interface BenchContext {
   readonly parts: readonly { readonly ref: string; readonly kind: KindName }[];
   readonly stores: readonly string[];
+  /** Numbers of the types that the shop knows, upper case, sorted. */
+  readonly types?: readonly string[] | undefined;
 }

@@ -143,7 +143,7 @@ describe('what is known beside the marking weighs in', () => {
 
 test('a reading of worn print says which text it took', () => {
   expect(decodeMarking('1ZN65', { kind: 'nmos' })[0]).toMatchObject({ readAs: '12N65', ratings: { id: 12, vds: 650 } });
-  expect(decodeMarking('I2N65', { kind: 'nmos' }).map(({ ratings }) => ratings.id)).toEqual([2, 12]);
+  expect(decodeMarking('I2N65', { kind: 'nmos' }).map(({ ratings }) => ratings.id)).toEqual([12, 2]);
   expect(decodeMarking('RNJE13007', { kind: 'npn' })[0]).toMatchObject({ readAs: 'MJE13007' });
   expect(decodeMarking('UC38?3', { kind: 'ic' })[0]).toMatchObject({ readAs: 'UC3843' });
   expect(decodeMarking('12N65')[0]?.readAs).toBeUndefined();

@@ -1,4 +1,4 @@
-import type { KindName, RatingName } from '../part';
+import type { BlockName, KindName, RatingName } from '../part';
 
 /** Ratings that are numbers, in SI base units. */
 export type ReadRatings = Partial<Record<RatingName, number>>;
@@ -28,15 +28,13 @@ export interface Reading {
   readonly apart?: readonly SetApart[];
 }
 
-/** Where on the board a part sits. */
-export type Place = 'input' | 'pfc' | 'switch' | 'secondary' | 'standby' | 'control';
-
 /** What is known of a part beside its marking. */
 export interface MarkingContext {
   readonly kind?: KindName | undefined;
   /** Usual name of the case, such as TO-220. */
   readonly package?: string | undefined;
-  readonly place?: Place | undefined;
+  /** Where on the board it sits. */
+  readonly place?: BlockName | undefined;
 }
 
 /** What a rule makes of a marking, before it is weighed against other readings. */

@@ -13,4 +13,18 @@ export {
 export { packageFromWord, packageRule, PACKAGES, type Package, type PackageGroup } from './packages';
 export { ratingFromUnit, ratingFromWord } from './ratingFromUnit';
 export { isRatingName, RATING_NAMES, RATINGS, type RatingName, type RatingRule } from './ratings';
-export { DAMAGE_WORDS, SUBTYPES, type DamageWord } from './subtypes';
+export {
+  BLOCK_NAMES,
+  blockFromWord,
+  BLOCKS,
+  DUTIES,
+  DUTY_NAMES,
+  dutyFromWord,
+  FITMENT_NAMES,
+  fitmentFromWord,
+  FITMENTS,
+  type BlockName,
+  type DutyName,
+  type FitmentName,
+} from './place';
+export { DAMAGE_WORDS, damageFromWord, SUBTYPES, type DamageWord } from './subtypes';

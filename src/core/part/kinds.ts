@@ -26,6 +26,13 @@ export const PART_KINDS = {
     ratings: ['resistance', 'power', 'tolerance', 'tempco'],
     test: 'resistor',
   },
+  potentiometer: {
+    label: 'trimmer',
+    words: ['trimmer', 'potentiometer', 'pot'],
+    prefixes: ['RP', 'POT'],
+    pins: ['1', '2', 'W'],
+    ratings: ['resistance', 'power'],
+  },
   capacitor: {
     label: 'capacitor',
     words: ['capacitor', 'cap', 'elko'],

@@ -25,3 +25,11 @@ export const SUBTYPES: Readonly<Record<string, KindName>> = {
 /** Visible damage a person can type as one word; each is enough to scrap an electrolytic. */
 export const DAMAGE_WORDS = ['bulged', 'leaking', 'burnt', 'cracked', 'charred', 'corroded', 'lifted'] as const;
 export type DamageWord = (typeof DAMAGE_WORDS)[number];
+
+const SAME_DAMAGE: Readonly<Record<string, DamageWord>> = { leaked: 'leaking', burned: 'burnt', bulging: 'bulged' };
+
+/** The damage that a typed word means. */
+export function damageFromWord(word: string): DamageWord | undefined {
+  const wanted = word.toLowerCase();
+  return SAME_DAMAGE[wanted] ?? DAMAGE_WORDS.find((name) => name === wanted);
+}

@@ -1,6 +1,7 @@
 import { donors, notes } from '../schema';
 import { temporaryBench } from '../testing/temporaryBench';
-import { donorTitle, listDonors, openQuestions } from './donors';
+import { donorTitle, listDonors } from './donors';
+import { openMatters } from './notes';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
 let fixture: Fixture;
@@ -49,7 +50,7 @@ test('pages do not overlap', async () => {
 });
 
 test('open questions are those not answered, of donors not put away', async () => {
-  expect(await openQuestions(fixture.bench.db.read, 10)).toMatchObject([{ text: 'which chip', donorCode: 'AAA-AAA' }]);
+  expect(await openMatters(fixture.bench.db.read, 10)).toMatchObject([{ text: 'which chip', donorCode: 'AAA-AAA' }]);
 });
 
 test('a title leaves out what is blank', () => {

@@ -97,6 +97,9 @@ export async function donorOverview(db: Queryable, donor: Donor): Promise<DonorO
 }
 
 /** Overviews of a handful of donors in a fixed number of queries. */
+/** An empty footprint is no part to identify, test or take. */
+const isFitted = sql`${parts.fitments} not like '%unpopulated%'`;
+
 async function overviews(db: Queryable, rows: readonly Donor[]): Promise<DonorOverview[]> {
   const ids = rows.map(({ id }) => id);
   if (ids.length === 0) return [];
@@ -132,7 +135,7 @@ async function overviews(db: Queryable, rows: readonly Donor[]): Promise<DonorOv
           total: count(),
         })
         .from(parts)
-        .where(and(inArray(parts.donorId, ids), isNull(parts.deletedMs)))
+        .where(and(inArray(parts.donorId, ids), isNull(parts.deletedMs), isFitted))
         .groupBy(parts.donorId, parts.kind),
       db
         .select({ donorId: parts.donorId, tested: sql<number>`count(distinct ${measurements.partId})` })
@@ -145,7 +148,7 @@ async function overviews(db: Queryable, rows: readonly Donor[]): Promise<DonorOv
           donorId: notes.donorId,
           station: notes.station,
           total: count(),
-          open: sql<number>`sum(${notes.question} and ${notes.answeredMs} is null)`,
+          open: sql<number>`sum((${notes.question} or ${notes.claim}) and ${notes.answeredMs} is null and ${notes.standing} not in ('settled', 'superseded'))`,
         })
         .from(notes)
         .where(and(inArray(notes.donorId, ids), isNull(notes.deletedMs)))
@@ -202,24 +205,4 @@ async function overviews(db: Queryable, rows: readonly Donor[]): Promise<DonorOv
         .map(({ station }) => station),
     };
   });
-}
-
-/** Open questions over all donors, oldest first. */
-export async function openQuestions(db: Queryable, limit: number) {
-  return db
-    .select({ id: notes.id, text: notes.text, createdMs: notes.createdMs, donorCode: donors.code })
-    .from(notes)
-    .innerJoin(donors, eq(donors.id, notes.donorId))
-    .where(and(notes.question, isNull(notes.answeredMs), isNull(notes.deletedMs), isNull(donors.deletedMs)))
-    .orderBy(notes.id)
-    .limit(limit);
-}
-
-/** Notes and questions of a donor, in order; of one station when given. */
-export async function listNotes(db: Queryable, donorId: string, station?: StationName) {
-  return db
-    .select()
-    .from(notes)
-    .where(and(eq(notes.donorId, donorId), isNull(notes.deletedMs), station ? eq(notes.station, station) : undefined))
-    .orderBy(notes.id);
 }

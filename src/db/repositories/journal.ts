@@ -7,7 +7,9 @@ import {
   journal,
   lotRatings,
   lots,
+  datasheets,
   measurements,
+  noteEvents,
   notes,
   openingSteps,
   partRatings,
@@ -22,6 +24,7 @@ import {
   stockLedger,
   storeReadings,
   stores,
+  typeAliases,
   typeRatings,
   types,
   workSpells,
@@ -32,6 +35,7 @@ const EDITABLE = {
   donors,
   stationMarks,
   notes,
+  noteEvents,
   powerEvents,
   soakRows,
   stores,
@@ -49,7 +53,11 @@ const EDITABLE = {
   lotRatings,
   types,
   typeRatings,
+  typeAliases,
+  datasheets,
 };
+/** SQLite binds some thousands of values a statement. */
+const ROWS_AT_ONCE = 200;
 type EditableName = keyof typeof EDITABLE;
 type NewRow<T extends EditableName> = Omit<(typeof EDITABLE)[T]['$inferInsert'], 'id'>;
 type Patch<T extends EditableName> = Partial<(typeof EDITABLE)[T]['$inferInsert']>;
@@ -71,10 +79,13 @@ type Change =
 export interface Edit {
   readonly tx: Queryable;
   readonly bench: Bench;
+  /** Empty for a step that is the whole shop's. */
   readonly donorId: string;
   readonly station: StationName;
   /** Returns the row's id, a new one unless given. */
   insert<T extends EditableName>(table: T, row: NewRow<T>, id?: string): Promise<string>;
+  /** Inserts many rows at once, each with its id. */
+  insertMany<T extends EditableName>(table: T, rows: readonly (NewRow<T> & { id: string })[]): Promise<void>;
   update<T extends EditableName>(table: T, id: string, patch: Patch<T>): Promise<void>;
   remove(table: EditableName, id: string): Promise<void>;
   ledger(entry: LedgerEntry): Promise<void>;
@@ -87,7 +98,7 @@ export interface Recorded {
 }
 
 /**
- * Runs one edit of a donor in a transaction and writes its journal entry with the rows it changed.
+ * Runs one edit of a donor, or of the whole shop with an empty id, in a transaction and writes its journal entry with the rows it changed.
  * @param work returns the sentence for the journal
  */
 export function recordEdit(
@@ -101,7 +112,7 @@ export function recordEdit(
     const journalId = bench.newKey();
     await tx.insert(journal).values({
       id: journalId,
-      donorId: of.donorId,
+      donorId: of.donorId || null,
       station: of.station,
       atMs: bench.now(),
       says,
@@ -129,6 +140,13 @@ function openEdit(tx: Queryable, bench: Bench, of: { donorId: string; station: S
       await tx.insert(EDITABLE[table]).values({ id, ...row } as never);
       changes.push({ op: 'insert', table, id });
       return id;
+    },
+    insertMany: async (table, rows) => {
+      for (let start = 0; start < rows.length; start += ROWS_AT_ONCE) {
+        const some = rows.slice(start, start + ROWS_AT_ONCE);
+        await tx.insert(EDITABLE[table]).values(some as never);
+        changes.push(...some.map(({ id }): Change => ({ op: 'insert', table, id })));
+      }
     },
     update: (table, id, patch) => update(table, id, patch as Fields),
     remove: (table, id) => update(table, id, { deletedMs: bench.now() }),
@@ -209,6 +227,7 @@ async function takeBack(tx: Queryable, bench: Bench, change: Change, says: strin
   if (change.op === 'insert') {
     // Other pieces may have joined a lot since it was begun; they must not vanish with it.
     if (change.table === 'lots' && now.onHand !== 0) throw new ChangedSince(says);
+    if (change.table === 'types' && (await isTypeCarried(tx, change.id))) throw new ChangedSince(says);
     if ('deletedMs' in now) await writeRow(tx, change.table, change.id, { deletedMs: bench.now() });
     else await tx.delete(EDITABLE[change.table]).where(eq(EDITABLE[change.table].id, change.id));
     return;
@@ -218,6 +237,23 @@ async function takeBack(tx: Queryable, bench: Bench, change: Change, says: strin
   );
   if (!untouched) throw new ChangedSince(says);
   await writeRow(tx, change.table, change.id, change.before);
+}
+
+/** Whether a part or a lot rests on a type. */
+async function isTypeCarried(tx: Queryable, typeId: string): Promise<boolean> {
+  const [onParts, inLots] = await Promise.all([
+    tx
+      .select({ id: parts.id })
+      .from(parts)
+      .where(and(eq(parts.typeId, typeId), isNull(parts.deletedMs)))
+      .limit(1),
+    tx
+      .select({ id: lots.id })
+      .from(lots)
+      .where(and(eq(lots.typeId, typeId), isNull(lots.deletedMs)))
+      .limit(1),
+  ]);
+  return onParts.length + inLots.length > 0;
 }
 
 async function rowById(tx: Queryable, table: EditableName, id: string): Promise<Fields | undefined> {

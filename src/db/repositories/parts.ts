@@ -1,12 +1,18 @@
-import { and, desc, eq, inArray, isNull, or } from 'drizzle-orm';
-import { replaces, type Source } from '../../core/evidence';
+import { and, desc, eq, inArray, isNull, ne, or, sql } from 'drizzle-orm';
 import type { Measured } from '../../core/measure';
-import { kindsServing, type KindName, type TestName } from '../../core/part';
+import {
+  kindsServing,
+  type BlockName,
+  type DutyName,
+  type FitmentName,
+  type KindName,
+  type TestName,
+} from '../../core/part';
 import type { StockFilter } from '../../core/stock';
 import type { Queryable } from '../client';
-import { donors, measurements, partRatings, parts, typeRatings, types } from '../schema';
+import { donors, measurements, partRatings, parts } from '../schema';
 import type { Edit } from './journal';
-import { demandWhere, ratingRow, ratingsOfParts, type NewRating, type Ratings } from './ratings';
+import { demandWhere, ratingsOfParts, type Ratings } from './ratings';
 import { begins, holds } from './text';
 
 export type Part = typeof parts.$inferSelect;
@@ -125,7 +131,10 @@ export interface PartSaid {
   readonly package?: string | undefined;
   readonly marking?: string | undefined;
   readonly dateCode?: string | undefined;
+  readonly block?: BlockName | undefined;
+  readonly duty?: DutyName | undefined;
   readonly damage?: readonly string[] | undefined;
+  readonly fitments?: readonly FitmentName[] | undefined;
 }
 
 /** Logs a part, or adds to what is known of the one with this reference. Returns its id. */
@@ -137,16 +146,20 @@ export async function logPart(edit: Edit, said: PartSaid): Promise<string> {
     ...(said.package === undefined ? {} : { package: said.package }),
     ...(said.marking === undefined ? {} : { marking: said.marking }),
     ...(said.dateCode === undefined ? {} : { dateCode: said.dateCode }),
+    ...(said.block === undefined ? {} : { block: said.block }),
+    ...(said.duty === undefined ? {} : { duty: said.duty }),
   };
   if (present) {
     const damage = [...new Set([...present.damage, ...(said.damage ?? [])])];
-    await edit.update('parts', present.id, { ...facts, damage });
+    const fitments = [...new Set([...present.fitments, ...(said.fitments ?? [])])];
+    await edit.update('parts', present.id, { ...facts, damage, fitments });
     return present.id;
   }
   return edit.insert('parts', {
     donorId: edit.donorId,
     ref: said.ref,
     damage: [...(said.damage ?? [])],
+    fitments: [...(said.fitments ?? [])],
     state: 'on-board',
     createdMs: edit.bench.now(),
     ...facts,
@@ -184,82 +197,33 @@ function fromStored(stored: Record<string, { value: number | null; resolution: n
   );
 }
 
-/** What is already known of a part number. */
-export async function findType(
+/** Other donors on which the same marking was seen, newest first. */
+export async function donorsWithMarking(
   db: Queryable,
-  kind: KindName,
-  name: string,
-): Promise<{ id: string; technology: string | null; ratings: Ratings } | undefined> {
-  const [type] = await db
-    .select()
-    .from(types)
-    .where(and(eq(types.kind, kind), eq(types.name, name)));
-  if (!type) return undefined;
-  const rows = await db
-    .select()
-    .from(typeRatings)
-    .where(and(eq(typeRatings.typeId, type.id), isNull(typeRatings.supersededMs)));
-  const ratings: Ratings = {};
-  for (const row of rows)
-    ratings[row.name] = { value: row.valueSi, source: row.source, rule: row.rule, confidence: row.confidence };
-  return { id: type.id, technology: type.technology, ratings };
+  of: { marking: string; besides: string },
+  limit: number,
+): Promise<{ code: string; description: string; ref: string; kind: KindName }[]> {
+  return db
+    .select({ code: donors.code, description: donors.description, ref: parts.ref, kind: parts.kind })
+    .from(parts)
+    .innerJoin(donors, eq(donors.id, parts.donorId))
+    .where(
+      and(
+        eq(parts.marking, of.marking),
+        ne(parts.donorId, of.besides),
+        isNull(parts.deletedMs),
+        isNull(donors.deletedMs),
+      ),
+    )
+    .orderBy(desc(parts.id))
+    .limit(limit);
 }
 
-/** Kinds whose marking is a part number rather than a value. */
-const NUMBERED: readonly KindName[] = [
-  'nmos',
-  'pmos',
-  'igbt',
-  'npn',
-  'pnp',
-  'diode',
-  'dual-diode',
-  'bridge',
-  'triac',
-  'scr',
-  'optocoupler',
-  'shunt-reference',
-  'regulator',
-  'ic',
-];
-
-/** Whether markings of this kind name a type. */
-export function isNumbered(kind: KindName): boolean {
-  return NUMBERED.includes(kind);
-}
-
-/** Sources that say something of the number, not of the one part: the strongest first. */
-const OF_THE_NUMBER: readonly Source[] = ['datasheet', 'decoded', 'remembered'];
-
-/**
- * Remembers a part number with what was learnt of it, so that the next part of the same number is
- * read at once. What one part measured is that part's own and is not remembered. Part of the edit,
- * so that taking a wrong reading back also forgets it.
- * @returns the type's id
- */
-export async function rememberType(
-  edit: Edit,
-  of: { kind: KindName; name: string; technology?: string | null | undefined; ratings: readonly NewRating[] },
-): Promise<string> {
-  const now = edit.bench.now();
-  const known = await findType(edit.tx, of.kind, of.name);
-  const typeId =
-    known?.id ??
-    (await edit.insert('types', {
-      kind: of.kind,
-      name: of.name,
-      technology: of.technology ?? null,
-      createdMs: now,
-    }));
-  for (const rating of of.ratings.filter(({ source }) => OF_THE_NUMBER.includes(source))) {
-    const [present] = await edit.tx
-      .select()
-      .from(typeRatings)
-      .where(and(eq(typeRatings.typeId, typeId), eq(typeRatings.name, rating.name), isNull(typeRatings.supersededMs)));
-    const same = present?.source === rating.source && present.valueSi === rating.value;
-    if (same || !replaces(rating.source, present?.source)) continue;
-    if (present) await edit.update('typeRatings', present.id, { supersededMs: now });
-    await edit.insert('typeRatings', { typeId, ...ratingRow(rating, now) });
-  }
-  return typeId;
+/** Whether anything stands under a reference of a donor. */
+export async function isReferenceTaken(db: Queryable, donorId: string, ref: string): Promise<boolean> {
+  const [row] = await db
+    .select({ n: sql<number>`count(*)` })
+    .from(parts)
+    .where(and(eq(parts.donorId, donorId), eq(parts.ref, ref), isNull(parts.deletedMs)));
+  return (row?.n ?? 0) > 0;
 }

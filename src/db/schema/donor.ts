@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { KindName, TestName } from '../../core/part';
+import type { Standing } from '../../core/benchline';
+import type { BlockName, DutyName, FitmentName, KindName, TestName } from '../../core/part';
 import type { Nameplate, InletName } from '../../core/nameplate';
 import type { HoldSource, StoreRole } from '../../core/safety';
 import type { StationName } from '../../core/station';
@@ -66,9 +67,8 @@ export const journal = sqliteTable(
   'journal',
   {
     id: key(),
-    donorId: text('donor_id')
-      .notNull()
-      .references(() => donors.id),
+    /** Empty for a step that is the whole shop's, such as merging two types. */
+    donorId: text('donor_id').references(() => donors.id),
     atMs: integer('at_ms').notNull(),
     station: text('station').$type<StationName>().notNull(),
     says: text('says').notNull(),
@@ -78,7 +78,7 @@ export const journal = sqliteTable(
   (t) => [index('journal_donor').on(t.donorId, t.id)],
 );
 
-/** A note or a question. */
+/** A note, a question or a claim. */
 export const notes = sqliteTable(
   'notes',
   {
@@ -87,13 +87,34 @@ export const notes = sqliteTable(
       .notNull()
       .references(() => donors.id),
     station: text('station').$type<StationName>().notNull(),
+    /** Reference of the part it is about, or empty. */
+    ref: text('ref').notNull().default(''),
     text: text('text').notNull(),
     question: integer('question', { mode: 'boolean' }).notNull(),
+    claim: integer('claim', { mode: 'boolean' }).notNull().default(false),
+    /** How it stands by its latest event; a note has no standing. */
+    standing: text('standing').$type<Standing | ''>().notNull().default(''),
     answeredMs: integer('answered_ms'),
     createdMs: createdMs(),
     deletedMs: deletedMs(),
   },
   (t) => [index('notes_donor').on(t.donorId)],
+);
+
+/** A step in the life of a claim or a question. */
+export const noteEvents = sqliteTable(
+  'note_events',
+  {
+    id: key(),
+    noteId: text('note_id')
+      .notNull()
+      .references(() => notes.id),
+    standing: text('standing').$type<Standing>().notNull(),
+    because: text('because').notNull().default(''),
+    atMs: integer('at_ms').notNull(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('note_events_note').on(t.noteId)],
 );
 
 /** Something that stores charge. */
@@ -160,6 +181,10 @@ export const parts = sqliteTable(
     /** Date code printed on the part, as read. */
     dateCode: text('date_code'),
     damage: text('damage', { mode: 'json' }).$type<string[]>().notNull(),
+    /** Where on the board it sits, and what it is there for. */
+    block: text('block').$type<BlockName>(),
+    duty: text('duty').$type<DutyName>(),
+    fitments: text('fitments', { mode: 'json' }).$type<FitmentName[]>().notNull().default([]),
     typeId: text('type_id').references(() => types.id),
     state: text('state').$type<'on-board' | 'harvested'>().notNull(),
     createdMs: createdMs(),
@@ -170,6 +195,7 @@ export const parts = sqliteTable(
       .on(t.donorId, t.ref)
       .where(sql`${t.deletedMs} is null`),
     index('parts_donor').on(t.donorId),
+    index('parts_marking').on(t.marking),
   ],
 );
 

@@ -3,6 +3,7 @@ export {
   donors,
   journal,
   measurements,
+  noteEvents,
   notes,
   partRatings,
   parts,
@@ -16,4 +17,4 @@ export { openingSteps, reassemblies, workSpells } from './opening';
 export { PHOTO_SIDES, photoPairs, photoPins, photos } from './photo';
 export { settings } from './setting';
 export { bins, lotRatings, lots, stockLedger } from './stock';
-export { types, typeRatings } from './type';
+export { datasheets, typeAliases, typeRatings, types } from './type';

@@ -1,6 +1,7 @@
 import { shareBench } from '../../db/testing/sharedBench';
 import { temporaryBench } from '../../db/testing/temporaryBench';
 import { blamed, formOf } from '../../ui/form/testing/forms';
+import { readingId, readingsOf } from './usecases/identify';
 import {
   acceptReadingAction,
   addNoteAction,
@@ -9,6 +10,7 @@ import {
   finishStationAction,
   logPartAction,
   measurePartAction,
+  placePartAction,
   readStoreAction,
   recordLineAction,
   registerDonorAction,
@@ -82,9 +84,10 @@ test.each`
 
 test('readings, ratings, measurements, bins and notes are held against their schemas', async () => {
   const of = { code, ref: 'Q1' };
-  expect(blamed(await acceptReadingAction(of, formOf({ reading: 'nonsense' })))).toEqual(['reading']);
-  expect(blamed(await acceptReadingAction(of, formOf({ reading: 'nmos:no-such-rule' })))).toEqual([undefined]);
-  expect(await acceptReadingAction(of, formOf({ reading: 'nmos:current-N-voltage' }))).toMatchObject({ ok: true });
+  expect(blamed(await acceptReadingAction(of, formOf({ reading: 'x'.repeat(301) })))).toEqual(['reading']);
+  expect(blamed(await acceptReadingAction(of, formOf({ reading: 'nmos no-such-rule' })))).toEqual([undefined]);
+  const [reading] = readingsOf({ kind: 'nmos', package: null, marking: '12N65', block: null }).map(readingId);
+  expect(await acceptReadingAction(of, formOf({ reading: reading ?? '' }))).toMatchObject({ ok: true });
   expect(blamed(await typeRatingAction(of, formOf({ rating: 'vds', value: '650V', source: 'hearsay' })))).toEqual([
     'source',
   ]);
@@ -94,8 +97,12 @@ test('readings, ratings, measurements, bins and notes are held against their sch
   ]);
   expect(blamed(await measurePartAction(of, formOf({ body: 'low' })))).toEqual(['body']);
   expect(blamed(await takePartAction(code, formOf({ ref: 'Q1', bin: 'the red one' })))).toEqual(['bin']);
-  expect(blamed(await addNoteAction(code, formOf({ station: 'kitchen', text: 'x' })))).toEqual(['station']);
-  expect(blamed(await addNoteAction(code, formOf({ station: 'open', text: ' ' })))).toEqual(['text']);
+  expect(blamed(await addNoteAction(code, formOf({ station: 'kitchen', ref: '', text: 'x' })))).toEqual(['station']);
+  expect(blamed(await addNoteAction(code, formOf({ station: 'open', ref: '', text: ' ' })))).toEqual(['text']);
+  const place = { block: '', duty: '', subtype: '', damage: [], fitments: [] } as const;
+  await expect(
+    placePartAction(of, { ...place, block: 'kitchen' as never, damage: [], fitments: [] }),
+  ).rejects.toThrow();
 });
 
 test('arguments that no page of ours would send are thrown out', async () => {

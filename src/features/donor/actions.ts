@@ -9,6 +9,7 @@ import type { FormOutcome } from '../../ui/form/outcome';
 import {
   donorForm,
   harvestForm,
+  markingQuestion,
   measurementForm,
   noteForm,
   openingStepForm,
@@ -16,18 +17,20 @@ import {
   partForm,
   photoForm,
   pinForm,
+  placeForm,
   plateForm,
   readingForm,
   reassemblyForm,
   soakForm,
+  standingForm,
   storeForm,
   valueForm,
   weightsForm,
 } from './schema';
 import { takePart } from './usecases/harvest';
-import { acceptReading, logPartForm, strikePart, typeRating } from './usecases/identify';
+import { acceptReading, logPartForm, placePart, strikePart, typeRating } from './usecases/identify';
 import { amendDonor, amendPlate, bringBackDonor, keepWeights, discardDonor, registerDonor } from './usecases/intake';
-import { addNote, answerQuestion, finishStation, goOn } from './usecases/notes';
+import { addNote, finishStation, goOn, moveMatter } from './usecases/notes';
 import { recordLine } from './usecases/recordLine';
 import { addOpeningStep, noteReassembly, startClock, stopClock, strikeOpeningStep } from './usecases/opening';
 import { addPin, amendPhoto, pairSides, strikePhoto, strikePin } from './usecases/photos';
@@ -35,6 +38,7 @@ import { addStore, listPartAsStore, notePower, readStore, strikeStore } from './
 import { addSoak, strikeSoak } from './usecases/soak';
 import { measurePart } from './usecases/measure';
 import { undoLatest, undoStep } from './usecases/undo';
+import { markingPreview, typeNames, type MarkingPreview } from './views/markingPreview';
 
 // Arguments arrive from the browser: each is held against its schema before it is used.
 const word = z.string().min(1).max(64);
@@ -76,10 +80,29 @@ export async function logPartAction(code: string, data: FormData): Promise<FormO
 }
 
 export async function acceptReadingAction(of: z.input<typeof part>, data: FormData): Promise<FormOutcome> {
-  return withForm(z.object({ reading: z.string().regex(/^[\w-]+:[\w-]+$/) }), data, ({ reading }) => {
-    const [kind = '', rule = ''] = reading.split(':');
-    return acceptReading(bench(), { ...part.parse(of), kind, rule });
-  });
+  return withForm(z.object({ reading: z.string().max(300) }), data, ({ reading }) =>
+    acceptReading(bench(), { ...part.parse(of), reading }),
+  );
+}
+
+export async function placePartAction(
+  of: z.input<typeof part>,
+  place: z.input<typeof placeForm>,
+): Promise<FormOutcome> {
+  return placePart(bench(), part.parse(of), placeForm.parse(place));
+}
+
+/** What a marking may mean, while it is being typed. */
+export async function readMarkingAction(
+  code: string,
+  question: z.input<typeof markingQuestion>,
+): Promise<MarkingPreview | null> {
+  return markingPreview(word.parse(code), markingQuestion.parse(question));
+}
+
+/** Numbers that the shop knows, for completing the bench line. */
+export async function typeNamesAction(): Promise<readonly string[]> {
+  return typeNames();
 }
 
 export async function typeRatingAction(of: z.input<typeof part>, data: FormData): Promise<FormOutcome> {
@@ -185,8 +208,10 @@ export async function addNoteAction(code: string, data: FormData): Promise<FormO
   return withForm(noteForm, data, (form) => addNote(bench(), word.parse(code), form));
 }
 
-export async function answerQuestionAction(code: string, noteId: string): Promise<FormOutcome> {
-  return answerQuestion(bench(), { code: word.parse(code), noteId: word.parse(noteId) });
+export async function moveMatterAction(code: string, noteId: string, data: FormData): Promise<FormOutcome> {
+  return withForm(standingForm, data, (form) =>
+    moveMatter(bench(), { code: word.parse(code), noteId: word.parse(noteId) }, form),
+  );
 }
 
 export async function finishStationAction(of: z.input<typeof at>): Promise<FormOutcome> {

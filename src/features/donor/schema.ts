@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { FACTORS, type Factor } from '../../core/advice';
 import { BIN_CODE } from '../../core/ident';
-import { KIND_NAMES } from '../../core/part';
+import { STANDINGS } from '../../core/benchline';
+import { BLOCK_NAMES, DAMAGE_WORDS, DUTY_NAMES, FITMENT_NAMES, KIND_NAMES } from '../../core/part';
 import { DAMAGE_NAMES, METHODS, SEAM_NAMES } from '../../core/opening';
 import { INLET_NAMES } from '../../core/nameplate';
 import { bankProblemText, HOLD_SOURCE_NAMES, parseBank, STORE_ROLE_NAMES } from '../../core/safety';
@@ -106,8 +107,36 @@ export const partForm = z.object({
   package: freeText(20),
   values: freeText(200),
   marking: freeText(60),
+  block: choice(['', ...BLOCK_NAMES]),
+  condition: choice(['', ...DAMAGE_WORDS, ...FITMENT_NAMES]),
+  /** How many alike, with references that follow one another. */
+  count: z.coerce
+    .number('A count such as 4 is expected.')
+    .int('A whole count is expected.')
+    .min(1, 'At least one part is expected.')
+    .max(60, 'At most 60 parts are logged at once.')
+    .default(1),
+  /** Whether the part is like the one above it. */
+  same: tick,
 });
 export type PartForm = z.output<typeof partForm>;
+
+export const placeForm = z.object({
+  block: choice(['', ...BLOCK_NAMES]),
+  duty: choice(['', ...DUTY_NAMES]),
+  subtype: freeText(20),
+  damage: z.array(z.enum(DAMAGE_WORDS)).max(8),
+  fitments: z.array(z.enum(FITMENT_NAMES)).max(4),
+});
+export type PlaceForm = z.output<typeof placeForm>;
+
+/** A marking to be read while it is typed. */
+export const markingQuestion = z.object({
+  marking: z.string().max(80),
+  kind: choice(['', ...KIND_NAMES]),
+  package: z.string().max(20),
+  block: choice(['', ...BLOCK_NAMES]),
+});
 
 export const valueForm = z.object({
   rating: z.string(),
@@ -126,9 +155,12 @@ export const harvestForm = z.object({
 
 export const noteForm = z.object({
   station: z.enum(STATIONS),
+  ref: freeText(10),
   text: requiredText('There is nothing to note yet. Write what you saw.', 2000),
-  question: tick,
+  sort: z.enum(['note', 'question', 'claim']).default('note'),
 });
+
+export const standingForm = z.object({ standing: z.enum(STANDINGS), because: freeText(300) });
 
 /** A number of a plate that was put right by hand: empty, or a finite figure. */
 const figure = z.number().finite();

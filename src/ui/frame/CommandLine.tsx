@@ -22,6 +22,7 @@ export function CommandLine({
   preview,
   onEnter,
   onPasteLines,
+  onBegin,
   idle,
 }: {
   id: string;
@@ -31,6 +32,8 @@ export function CommandLine({
   /** Resolves to a refusal to show, or nothing when the line was taken. */
   onEnter: (text: string) => Promise<string | undefined>;
   onPasteLines?: (lines: readonly string[]) => void;
+  /** A line is about to be typed. */
+  onBegin?: () => void;
   idle: React.ReactNode;
 }) {
   const [text, setText] = useState('');
@@ -110,6 +113,7 @@ export function CommandLine({
             setText(event.target.value);
             setRefusal(undefined);
           }}
+          onFocus={onBegin}
           onKeyDown={onKeyDown}
           onPaste={onPaste}
           className="relative w-full border-0 bg-transparent p-0 outline-none placeholder:text-ink-3"

@@ -27,7 +27,7 @@ function readCurrentVoltage(
   context: MarkingContext,
 ): Draft[] | undefined {
   // A leading zero counts no amperes: such numbers begin with the on resistance.
-  if (NOT_CURRENT_VOLTAGE.test(text ?? '') || amperes.startsWith('0') || /^[OIQ]/.test(tail)) return undefined;
+  if (NOT_CURRENT_VOLTAGE.test(text ?? '') || amperes.startsWith('0') || /^(?:[OIQ]|D\d)/.test(tail)) return undefined;
   if (/^(?:IP[A-Z]|BS[CZGPO])$/.test(stem) && amperes.length === 3) return undefined;
   const current = Number(amperes);
   const literal = (digits === '55' || digits === '75') && current >= 20;

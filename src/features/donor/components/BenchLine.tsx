@@ -8,7 +8,7 @@ import { useNotice } from '../../../ui/feedback/Notices';
 import { ProgressLine } from '../../../ui/feedback/ProgressLine';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { CommandLine, type CommandPreview } from '../../../ui/frame/CommandLine';
-import { recordLineAction, undoLatestAction } from '../actions';
+import { recordLineAction, typeNamesAction, undoLatestAction } from '../actions';
 
 const TAKE_BACK = 'undo';
 const said = (outcome: FormOutcome) =>
@@ -26,11 +26,23 @@ export function BenchLine({ code, station, context }: { code: string; station: S
   const [progress, setProgress] = useState<{ done: number; total: number }>();
   const [refused, setRefused] = useState<readonly Refused[]>([]);
   const stopped = useRef(false);
+  const [types, setTypes] = useState<readonly string[]>();
+  const asked = useRef(false);
+  const known = types === undefined ? context : { ...context, types };
+
+  /** Known numbers are many; they are fetched when a line is first begun. */
+  function fetchTypes() {
+    if (asked.current) return;
+    asked.current = true;
+    void typeNamesAction()
+      .then(setTypes)
+      .catch(() => (asked.current = false));
+  }
 
   function preview(text: string): CommandPreview {
     if (text.trim().toLowerCase() === TAKE_BACK) return { ok: true, says: 'take the last step back', ghost: '' };
-    const understood = understand(text, context);
-    const ghost = complete(text, context);
+    const understood = understand(text, known);
+    const ghost = complete(text, known);
     return understood.ok
       ? { ok: true, says: understood.says, ghost }
       : { ok: false, says: benchProblemText(understood.problem), ghost };
@@ -96,6 +108,7 @@ export function BenchLine({ code, station, context }: { code: string; station: S
         id="bench-line"
         label="Bench line"
         placeholder="q1 nmos to-220 marked 12N65"
+        onBegin={fetchTypes}
         preview={preview}
         onEnter={enter}
         onPasteLines={(lines) => void pasteLines(lines)}

@@ -1,66 +1,44 @@
 'use client';
 
-import { useId } from 'react';
-import { KIND_NAMES, kindRule, PACKAGES } from '../../../core/part';
+import { DAMAGE_WORDS, FITMENT_NAMES } from '../../../core/part';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { acceptReadingAction, logPartAction, strikePartAction, typeRatingAction } from '../actions';
-import type { ReadingView } from '../views/parts';
-
-const KINDS = [
-  { value: '', label: 'by reference' },
-  ...KIND_NAMES.map((kind) => ({ value: kind, label: kindRule(kind).label })),
-];
-
-/** Logs one part; the bench line does the same faster. */
-export function PartForm({ code, packages }: { code: string; packages: readonly string[] }) {
-  const listId = useId();
-  return (
-    <ActionForm
-      action={logPartAction.bind(null, code)}
-      label="Log a part"
-      className="-mb-2 grid grid-cols-[70px_1fr_1fr_1.4fr_1.2fr_auto] items-start gap-x-2.5 max-[620px]:grid-cols-2"
-      clearAfter
-    >
-      <TextField name="ref" label="part" placeholder="Q1" mono />
-      <SelectField name="kind" label="kind" options={KINDS} defaultValue="" />
-      <TextField name="package" label="case" placeholder="TO-220" list={listId} />
-      <TextField name="values" label="values as printed" placeholder="82u 400V 105C" mono />
-      <TextField name="marking" label="marking" placeholder="12N65" mono />
-      <div className="pt-[21px]">
-        <SubmitButton>Log it</SubmitButton>
-      </div>
-      <datalist id={listId}>
-        {[...new Set([...packages, ...PACKAGES.map(({ name }) => name)])].map((name) => (
-          <option key={name} value={name} />
-        ))}
-      </datalist>
-    </ActionForm>
-  );
-}
+import { ScoreRule } from '../../../ui/judgement/ScoreRule';
+import { acceptReadingAction, placePartAction, strikePartAction, typeRatingAction } from '../actions';
+import type { PartIdentity, ReadingView } from '../views/partIdentity';
 
 /** The ranked readings of a marking; one is taken as the part's. */
 export function ReadingsForm({
   code,
   refName,
   readings,
+  taken = [],
+  label = `Readings of ${refName}`,
 }: {
   code: string;
   refName: string;
   readings: readonly ReadingView[];
+  /** Ids of readings that were taken already. */
+  taken?: readonly string[];
+  label?: string;
 }) {
   return (
-    <ActionForm action={acceptReadingAction.bind(null, { code, ref: refName })} label={`Readings of ${refName}`}>
+    <ActionForm action={acceptReadingAction.bind(null, { code, ref: refName })} label={label}>
       <ol className="dotted">
-        {readings.map(({ id, kind, why, percent, rule, taken }) => (
-          <li key={id} className="grid grid-cols-[48px_1fr_auto] items-baseline gap-x-3 py-2">
-            <span className="q">{percent}</span>
+        {readings.map(({ id, kind, why, percent, confidence, rule, readAs }) => (
+          <li key={id} className="grid grid-cols-[58px_1fr_auto] items-baseline gap-x-3 py-2">
+            <span className="q">
+              {percent}
+              <ScoreRule value={confidence} label={`believed at ${percent}`} />
+            </span>
             <span className="leading-snug">
               <span className="font-medium">{kind}</span>: {why}
-              <span className="block text-[11.5px] text-ink-3">rule {rule}; check the datasheet</span>
+              <span className="block text-[11.5px] text-ink-3">
+                {readAs && <>taking the worn print as {readAs}; </>}rule {rule}; check the datasheet
+              </span>
             </span>
-            {taken ? (
+            {taken.includes(id) ? (
               <span className="text-[12px] text-ink-2">taken</span>
             ) : (
               <SubmitButton name="reading" value={id}>
@@ -71,6 +49,47 @@ export function ReadingsForm({
         ))}
       </ol>
     </ActionForm>
+  );
+}
+
+/** Where a part sits, what it is there for and what is wrong with it. */
+export function PlaceForm({ code, refName, place }: { code: string; refName: string; place: PartIdentity['place'] }) {
+  const { blocks, duties, subtypes } = place;
+  const save = (data: FormData) =>
+    placePartAction(
+      { code, ref: refName },
+      {
+        block: data.get('block') as PartIdentity['place']['block'],
+        duty: data.get('duty') as PartIdentity['place']['duty'],
+        subtype: String(data.get('subtype') ?? ''),
+        damage: data.getAll('damage') as never,
+        fitments: data.getAll('fitments') as never,
+      },
+    );
+  return (
+    <ActionForm action={save} label={`Place of ${refName}`} className="grid grid-cols-3 items-start gap-x-2.5">
+      <SelectField name="block" label="block" options={blocks} defaultValue={place.block} />
+      <SelectField name="duty" label="there as" options={duties} defaultValue={place.duty} />
+      <SelectField name="subtype" label="sort" options={subtypes} defaultValue={place.subtype} />
+      <div className="col-span-full flex flex-wrap gap-x-3.5">
+        {DAMAGE_WORDS.map((word) => (
+          <Tick key={word} name="damage" word={word} on={place.damage.includes(word)} />
+        ))}
+        {FITMENT_NAMES.map((word) => (
+          <Tick key={word} name="fitments" word={word} on={place.fitments.includes(word)} />
+        ))}
+      </div>
+      <SubmitButton>Keep it so</SubmitButton>
+    </ActionForm>
+  );
+}
+
+function Tick({ name, word, on }: { name: string; word: string; on: boolean }) {
+  return (
+    <label className="flex min-h-[28px] items-center gap-1.5 text-[12.5px]">
+      <input type="checkbox" name={name} value={word} defaultChecked={on} className="size-3.5 accent-ochre" />
+      {word}
+    </label>
   );
 }
 

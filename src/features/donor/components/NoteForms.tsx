@@ -3,8 +3,8 @@
 import type { StationName } from '../../../core/station';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
-import { CheckField, SubmitButton, TextArea } from '../../../ui/form/fields';
-import { addNoteAction, answerQuestionAction, finishStationAction, undoAction } from '../actions';
+import { SelectField, SubmitButton, TextArea } from '../../../ui/form/fields';
+import { addNoteAction, finishStationAction, undoAction } from '../actions';
 
 /** A note or a question. */
 export function NoteForm({
@@ -28,15 +28,18 @@ export function NoteForm({
       <TextArea name="text" label="a note" rows={2} />
       <div className="flex items-center gap-4">
         <SubmitButton {...(aside ? {} : { tone: 'next' as const })}>Note it</SubmitButton>
-        <CheckField name="question" label="it is a question to chase" />
+        <SelectField
+          name="sort"
+          label="it is"
+          options={[
+            { value: 'note', label: 'a note' },
+            { value: 'question', label: 'a question to chase' },
+            { value: 'claim', label: 'a claim to prove' },
+          ]}
+        />
       </div>
     </ActionForm>
   );
-}
-
-/** Marks a question as answered. */
-export function AnswerButton({ code, noteId }: { code: string; noteId: string }) {
-  return <ActionButton action={() => answerQuestionAction(code, noteId)}>answered</ActionButton>;
 }
 
 /** Declares a station done. */

@@ -6,7 +6,8 @@ import type { StationName } from '../../../core/station';
 import type { DonorFrame } from '../views/frame';
 import type { NoteView } from '../views/notes';
 import { LiveNotice } from './LiveNotice';
-import { AnswerButton, FinishButton, NoteForm, UndoButton } from './NoteForms';
+import { MatterList, signOf } from './MatterList';
+import { FinishButton, NoteForm, UndoButton } from './NoteForms';
 
 const TEXTS = {
   trace: {
@@ -42,11 +43,7 @@ export function NotesSheet({
     >
       {station === 'trace' && <LiveNotice frame={frame} station={station} />}
       <NoteForm code={frame.code} station={station} />
-      {notes.length === 0 ? (
-        <EmptyState title={text.empty}>{text.hint}</EmptyState>
-      ) : (
-        <NoteList code={frame.code} notes={notes} />
-      )}
+      {notes.length === 0 ? <EmptyState title={text.empty}>{text.hint}</EmptyState> : <NoteList notes={notes} />}
     </Halves>
   );
 }
@@ -61,7 +58,7 @@ export function RecordSheet({
   notes: readonly NoteView[];
   journal: readonly { id: string; when: string; station: string; says: string; undone: boolean }[];
 }) {
-  const open = notes.filter(({ question, answered }) => question && !answered);
+  const open = notes.filter((note) => note.open);
   const station: StationName = 'record';
   return (
     <Halves
@@ -69,19 +66,12 @@ export function RecordSheet({
         <Judgement>
           <Claim label="What is still open">
             {open.length === 0
-              ? 'No open question'
-              : `${open.length} open ${open.length === 1 ? 'question' : 'questions'}`}
+              ? 'No open question or claim'
+              : `${open.length} ${open.length === 1 ? 'matter is' : 'matters are'} open`}
           </Claim>
           {open.length > 0 && (
-            <Section label="Open questions">
-              <ul className="dotted">
-                {open.map(({ id, text }) => (
-                  <li key={id} className="grid grid-cols-[1fr_auto] items-center gap-3 py-1.5">
-                    {text}
-                    <AnswerButton code={frame.code} noteId={id} />
-                  </li>
-                ))}
-              </ul>
+            <Section label="Open questions and claims">
+              <MatterList code={frame.code} matters={open} />
             </Section>
           )}
           <Next actions={<FinishButton code={frame.code} station={station} />}>
@@ -91,7 +81,7 @@ export function RecordSheet({
       }
     >
       <NoteForm code={frame.code} station={station} />
-      {notes.length > 0 && <NoteList code={frame.code} notes={notes} withStation />}
+      {notes.length > 0 && <NoteList notes={notes} withStation />}
       <h2 className="label mt-5 mb-1">Everything that was done</h2>
       {journal.length === 0 ? (
         <p className="text-[13px] text-ink-2">Nothing yet.</p>
@@ -130,31 +120,20 @@ export function RecordSheet({
 }
 
 /** Notes and questions in order. */
-export function NoteList({
-  code,
-  notes,
-  withStation = false,
-}: {
-  code: string;
-  notes: readonly NoteView[];
-  withStation?: boolean;
-}) {
+export function NoteList({ notes, withStation = false }: { notes: readonly NoteView[]; withStation?: boolean }) {
   return (
     <ul aria-label="Notes" className="dotted max-w-[760px] text-[13.5px]">
-      {notes.map(({ id, when, station, text, question, answered }) => (
-        <li key={id} className="grid grid-cols-[104px_1fr_auto] items-baseline gap-x-3 py-2">
-          <span className="font-mono text-[12px] text-ink-2">{when}</span>
+      {notes.map((note) => (
+        <li key={note.id} className="grid grid-cols-[104px_1fr] items-baseline gap-x-3 py-2">
+          <span className="font-mono text-[12px] text-ink-2">{note.when}</span>
           <span>
-            {question && <b className="font-semibold text-ochre">asked: </b>}
-            <span className="whitespace-pre-wrap">{text}</span>
-            {withStation && <span className="text-[12px] text-ink-3"> {station}</span>}
+            {signOf(note) && (
+              <b className={`font-semibold ${note.open ? 'text-ochre' : 'text-ink-2'}`}>{signOf(note)}: </b>
+            )}
+            {note.ref && <span className="ref">{note.ref}</span>}{' '}
+            <span className="whitespace-pre-wrap">{note.text}</span>
+            {withStation && <span className="text-[12px] text-ink-3"> {note.station}</span>}
           </span>
-          {question &&
-            (answered ? (
-              <span className="text-[12px] text-ink-2">answered</span>
-            ) : (
-              <AnswerButton code={code} noteId={id} />
-            ))}
         </li>
       ))}
     </ul>

@@ -73,7 +73,7 @@ export function OpeningSheet({
         </table>
       )}
       <NoteForm code={code} station="open" aside />
-      {view.notes.length > 0 && <NoteList code={code} notes={view.notes} />}
+      {view.notes.length > 0 && <NoteList notes={view.notes} />}
       <section aria-label="Together again" className="mt-4 max-w-[820px] border-t border-rule pt-3">
         <h2 className="text-[15px] font-semibold">Together again</h2>
         {view.reassembly && <p className="mt-0.5 text-[13.5px]">The last word on it: {view.reassembly}.</p>}

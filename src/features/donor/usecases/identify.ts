@@ -1,14 +1,25 @@
 import { benchProblemText, understand } from '../../../core/benchline';
 import { decodeMarking, type Reading } from '../../../core/marking';
-import { isRatingName, kindRule, RATINGS, type KindName, type RatingName } from '../../../core/part';
+import {
+  BLOCKS,
+  DUTIES,
+  FITMENTS,
+  isRatingName,
+  kindRule,
+  RATINGS,
+  SUBTYPES,
+  type KindName,
+  type RatingName,
+} from '../../../core/part';
 import { formatQuantity, parseQuantity, problemText } from '../../../core/quantity';
 import type { Bench } from '../../../db/bench';
 import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
-import { isNumbered, rememberType, type Part } from '../../../db/repositories/parts';
+import type { Part } from '../../../db/repositories/parts';
+import { isNumbered, rememberType } from '../../../db/repositories/types';
 import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
 import type { FormOutcome } from '../../../ui/form/outcome';
-import type { PartForm, ValueForm } from '../schema';
+import type { PartForm, PlaceForm, ValueForm } from '../schema';
 import { editDonor, refuse } from './outcome';
 import { benchContext, record } from './recordLine';
 import { knownPart } from './writeRecord';
@@ -17,7 +28,16 @@ import { knownPart } from './writeRecord';
 export async function logPartForm(bench: Bench, code: string, form: PartForm): Promise<FormOutcome> {
   const donor = await findDonor(bench.db.read, code);
   if (!donor) return { ok: false, problems: [{ message: `There is no donor ${code} any more.` }] };
-  const words = [form.ref, form.kind, form.package, form.values, form.marking && `marked ${form.marking}`];
+  const words = [
+    rangeOf(form.ref, form.count),
+    form.same ? 'same' : '',
+    form.kind,
+    form.package,
+    form.values,
+    form.block,
+    form.condition,
+    form.marking && `marked ${form.marking}`,
+  ];
   const understood = understand(words.filter((word) => word !== '').join(' '), await benchContext(bench, donor));
   if (!understood.ok) {
     const { problem } = understood;
@@ -27,20 +47,67 @@ export async function logPartForm(bench: Bench, code: string, form: PartForm): P
   return record(bench, { code, station: 'identify' }, understood.record);
 }
 
-/** The readings of a part's marking, best first, as the Identify station ranks them. */
-export function readingsOf(part: Pick<Part, 'kind' | 'package' | 'marking'>): Reading[] {
-  if (!part.marking) return [];
-  return decodeMarking(part.marking, { kind: part.kind, ...(part.package ? { package: part.package } : {}) });
+/** `Q1` once, or `Q1..Q4` for four alike. */
+function rangeOf(ref: string, count: number): string {
+  const [, letters = '', number = ''] = /^([a-z]+)(\d+)$/i.exec(ref) ?? [];
+  return count > 1 && number ? `${ref}..${letters}${Number(number) + count - 1}` : ref;
 }
 
-/** Takes one reading of the marking as the part's: its ratings are recorded as decoded, with the rule. */
-export function acceptReading(
-  bench: Bench,
-  of: { code: string; ref: string; kind: string; rule: string },
-): Promise<FormOutcome> {
+/** Says where a part sits, what it is there for and what is wrong with it: what was said before is replaced. */
+export function placePart(bench: Bench, of: { code: string; ref: string }, form: PlaceForm): Promise<FormOutcome> {
   return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
     const part = await knownPart(edit, of.ref);
-    const reading = readingsOf(part).find(({ kind, rule }) => kind === of.kind && rule === of.rule);
+    const { block, duty, subtype, damage, fitments } = form;
+    if (subtype !== '' && SUBTYPES[subtype] === undefined)
+      return refuse(`“${subtype}” is no word for a part.`, 'subtype');
+    await edit.update('parts', part.id, {
+      block: block || null,
+      duty: duty || null,
+      subtype: subtype || null,
+      damage,
+      fitments,
+    });
+    const said = [
+      block && `in the ${BLOCKS[block].label} block`,
+      duty && DUTIES[duty],
+      ...fitments.map((name) => FITMENTS[name]),
+      ...damage,
+    ].filter((word) => word !== '');
+    return `${part.ref}: ${said.join(', ') || 'nothing special'}.`;
+  });
+}
+
+/** A name for one reading of a marking, the same each time it is read. */
+export function readingId({ kind, rule, ratings, readAs = '' }: Reading): string {
+  return [kind, rule, ...Object.entries(ratings).flat(), readAs].join(' ');
+}
+
+/** The readings of a part's marking, best first, as the Identify station ranks them. */
+export function readingsOf(part: Pick<Part, 'kind' | 'package' | 'marking' | 'block'>): Reading[] {
+  if (!part.marking) return [];
+  return decodeMarking(part.marking, {
+    kind: part.kind,
+    package: part.package ?? undefined,
+    place: part.block ?? undefined,
+  });
+}
+
+/** Readings of a part's marking as another kind, when none of its own kind is likely. */
+export function readingsAsOtherKind(part: Pick<Part, 'kind' | 'package' | 'marking' | 'block'>): Reading[] {
+  if (!part.marking || (readingsOf(part)[0]?.confidence ?? 0) > UNLIKELY) return [];
+  return decodeMarking(part.marking, { package: part.package ?? undefined }).filter(
+    ({ kind, confidence }) => kind !== part.kind && confidence > UNLIKELY,
+  );
+}
+
+/** A best reading under this leaves the kind itself in doubt. */
+const UNLIKELY = 0.3;
+
+/** Takes one reading of the marking as the part's: its ratings are recorded as decoded, with the rule. */
+export function acceptReading(bench: Bench, of: { code: string; ref: string; reading: string }): Promise<FormOutcome> {
+  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+    const part = await knownPart(edit, of.ref);
+    const reading = [...readingsOf(part), ...readingsAsOtherKind(part)].find((one) => readingId(one) === of.reading);
     if (!reading) return refuse(`The marking of ${part.ref} was changed meanwhile; look at its readings again.`);
     const ratings = Object.entries(reading.ratings).map(([name, value]): NewRating => ({
       name: name as RatingName,
@@ -50,14 +117,15 @@ export function acceptReading(
       confidence: reading.confidence,
     }));
     const technology = reading.facts?.technology ?? part.technology;
-    const typeId = await remember(edit, { ...part, kind: reading.kind, technology }, ratings);
+    const name = reading.readAs ?? part.marking;
+    const typeId = await remember(edit, { ...part, kind: reading.kind, technology, marking: name }, ratings);
     await edit.update('parts', part.id, {
       kind: reading.kind,
       technology,
       ...(typeId === undefined ? {} : { typeId }),
     });
     await recordPartRatings(edit, part.id, ratings);
-    return `${part.ref} is read as ${reading.why}.`;
+    return `${part.ref} is read as ${reading.why.replace(/\.$/, '')}.`;
   });
 }
 
@@ -92,9 +160,10 @@ export function strikePart(bench: Bench, of: { code: string; ref: string }): Pro
 
 async function remember(
   edit: Edit,
-  part: { kind: KindName; marking: string | null; technology: string | null },
+  part: { kind: KindName; marking: string | null; technology: string | null; package: string | null },
   ratings: readonly NewRating[],
 ): Promise<string | undefined> {
   if (!part.marking || !isNumbered(part.kind)) return undefined;
-  return rememberType(edit, { kind: part.kind, name: part.marking, technology: part.technology, ratings });
+  const { kind, marking: name, technology, package: case_ } = part;
+  return rememberType(edit, { kind, name, technology, package: case_, ratings });
 }

@@ -1,25 +1,40 @@
 import { STATION_LABEL, type StationName } from '../../../core/station';
+import type { Standing } from '../../../core/benchline';
 import type { Bench } from '../../../db/bench';
 import { donorOverview } from '../../../db/repositories/donors';
+import { moveNote, noteById } from '../../../db/repositories/notes';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { notDeadSays } from '../notDead';
 import { editDonor, refuse } from './outcome';
 import { record } from './recordLine';
 
-/** Writes down a note or a question at a station. */
+/** Writes down a note, a question or a claim at a station, about a part when one is named. */
 export function addNote(
   bench: Bench,
   code: string,
-  form: { station: StationName; text: string; question: boolean },
+  form: { station: StationName; ref: string; text: string; sort: 'note' | 'question' | 'claim' },
 ): Promise<FormOutcome> {
-  return record(bench, { code, station: form.station }, { kind: 'note', text: form.text, question: form.question });
+  const about = form.ref === '' ? {} : { ref: form.ref.toUpperCase() };
+  return record(
+    bench,
+    { code, station: form.station },
+    form.sort === 'claim'
+      ? { kind: 'claim', text: form.text, ...about }
+      : { kind: 'note', text: form.text, question: form.sort === 'question', ...about },
+  );
 }
 
-/** Marks a question as answered. */
-export function answerQuestion(bench: Bench, of: { code: string; noteId: string }): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'record' }, async (edit) => {
-    await edit.update('notes', of.noteId, { answeredMs: bench.now() });
-    return 'The question is answered.';
+/** Moves a claim or a question on: supported, superseded, settled, with the reason. */
+export function moveMatter(
+  bench: Bench,
+  of: { code: string; noteId: string },
+  to: { standing: Standing; because: string },
+): Promise<FormOutcome> {
+  return editDonor(bench, { code: of.code, station: 'record' }, async (edit, donor) => {
+    const note = await noteById(edit.tx, donor.id, of.noteId);
+    if (!note) return refuse('That note is not there any more.');
+    await moveNote(edit, note, to);
+    return `“${note.text}” is ${to.standing}${to.because ? `: ${to.because}` : ''}.`;
   });
 }
 

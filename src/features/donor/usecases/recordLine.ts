@@ -4,17 +4,23 @@ import type { Bench } from '../../../db/bench';
 import { findDonor, type Donor } from '../../../db/repositories/donors';
 import { listReferences } from '../../../db/repositories/parts';
 import { listStores } from '../../../db/repositories/stores';
+import { listTypeNames } from '../../../db/repositories/types';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { editDonor } from './outcome';
 import { stationOf, writeRecord } from './writeRecord';
 
-/** What a bench line may refer to on a donor. */
-export async function benchContext(bench: Bench, donor: Donor): Promise<BenchContext> {
-  const [parts, stores] = await Promise.all([
+/** What a bench line may refer to on a donor; with the numbers of all known types when asked. */
+export async function benchContext(
+  bench: Bench,
+  donor: Donor,
+  of: { types: boolean } = { types: false },
+): Promise<BenchContext> {
+  const [parts, stores, types] = await Promise.all([
     listReferences(bench.db.read, donor.id),
     listStores(bench.db.read, donor.id),
+    of.types ? listTypeNames(bench.db.read) : undefined,
   ]);
-  return { parts, stores: stores.map(({ store }) => store.name) };
+  return { parts, stores: stores.map(({ store }) => store.name), ...(types ? { types } : {}) };
 }
 
 /** Reads one bench line and stores what it means, or says which word was not understood. */
@@ -24,7 +30,7 @@ export async function recordLine(
 ): Promise<FormOutcome> {
   const donor = await findDonor(bench.db.read, of.code);
   if (!donor) return { ok: false, problems: [{ message: `There is no donor ${of.code} any more.` }] };
-  const understood = understand(of.line, await benchContext(bench, donor));
+  const understood = understand(of.line, await benchContext(bench, donor, { types: true }));
   if (!understood.ok) return { ok: false, problems: [{ message: benchProblemText(understood.problem) }] };
   return record(bench, of, understood.record);
 }

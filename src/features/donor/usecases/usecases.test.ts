@@ -5,9 +5,9 @@ import { findLot } from '../../../db/repositories/lots';
 import { findPart } from '../../../db/repositories/parts';
 import { ratingHistory } from '../../../db/repositories/ratings';
 import { temporaryBench } from '../../../db/testing/temporaryBench';
-import { donorForm, storeForm } from '../schema';
+import { donorForm, partForm, storeForm } from '../schema';
 import { takePart } from './harvest';
-import { acceptReading, logPartForm, strikePart, typeRating } from './identify';
+import { acceptReading, logPartForm, readingId, readingsOf, strikePart, typeRating } from './identify';
 import { amendDonor, bringBackDonor, discardDonor, registerDonor } from './intake';
 import { finishStation, goOn } from './notes';
 import { recordLine } from './recordLine';
@@ -43,9 +43,12 @@ const part = async (ref: string) => findPart(fixture.bench.db.read, (await donor
 const messages = (outcome: { ok: boolean; problems?: readonly { message: string }[] }) =>
   outcome.problems?.map(({ message }) => message).join(' ') ?? '';
 
+const READING_12N65 =
+  readingsOf({ kind: 'nmos', package: null, marking: '12N65', block: null }).map(readingId)[0] ?? '';
+
 async function aGoodMosfet(ref: string) {
   await type(`${ref} nmos to-220 marked 12N65`);
-  await acceptReading(fixture.bench, { code, ref, kind: 'nmos', rule: 'current-N-voltage' });
+  await acceptReading(fixture.bench, { code, ref, reading: READING_12N65 });
   await type(`${ref} measures sd 0.51 ds OL gs OL`);
 }
 
@@ -99,7 +102,7 @@ describe('what the shop knows of a number', () => {
 
   test('cannot be taken back from under another part that rests on it', async () => {
     await type('q1 nmos marked 12N65');
-    const taught = await acceptReading(fixture.bench, { code, ref: 'Q1', kind: 'nmos', rule: 'current-N-voltage' });
+    const taught = await acceptReading(fixture.bench, { code, ref: 'Q1', reading: READING_12N65 });
     const rests = await type('q2 nmos marked 12N65');
     const undo = async (outcome: typeof taught) => undoStep(fixture.bench, outcome.ok ? (outcome.undo ?? '') : '');
     expect(await undo(taught)).toMatchObject({ ok: false });
@@ -145,7 +148,7 @@ describe('ratings', () => {
   });
 
   test('a form of a part blames the field that is wrong', async () => {
-    const blank = { ref: 'ZZ1', kind: '' as const, package: '', values: '', marking: '' };
+    const blank = partForm.parse({ ref: 'ZZ1', kind: '', package: '', values: '', marking: '' });
     expect(await logPartForm(fixture.bench, code, blank)).toMatchObject({ problems: [{ field: 'kind' }] });
     expect(await logPartForm(fixture.bench, code, { ...blank, ref: 'C1', values: '82u blue' })).toMatchObject({
       problems: [{ field: 'values', message: expect.stringContaining('“blue”') }],

@@ -1,8 +1,11 @@
 import { describeRecord, type BenchRecord } from '../../../core/benchline';
 import { storeRole } from '../../../core/safety';
 import type { StationName } from '../../../core/station';
+import type { Evidenced } from '../../../core/evidence';
 import type { Edit } from '../../../db/repositories/journal';
-import { addMeasurement, findPart, findType, isNumbered, logPart } from '../../../db/repositories/parts';
+import { addNote, moveNote, openNoteOn } from '../../../db/repositories/notes';
+import { addMeasurement, findPart, isReferenceTaken, logPart, type Part } from '../../../db/repositories/parts';
+import { findType, isNumbered } from '../../../db/repositories/types';
 import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
 import { powerHistory } from '../../../db/repositories/power';
 import { addSoakRow } from '../../../db/repositories/soaks';
@@ -20,6 +23,10 @@ export function stationOf(record: BenchRecord, here: StationName): StationName {
     power: 'make-safe',
     soak: 'intake',
     note: here,
+    claim: here,
+    standing: here,
+    strike: 'identify',
+    rename: 'identify',
   };
   return stations[record.kind];
 }
@@ -28,12 +35,8 @@ export function stationOf(record: BenchRecord, here: StationName): StationName {
 export async function writeRecord(edit: Edit, record: BenchRecord): Promise<string> {
   const says = describeRecord(record);
   switch (record.kind) {
-    case 'part': {
-      const partId = await logPart(edit, { ...record, kind: record.partKind });
-      await recordPartRatings(edit, partId, record.ratings);
-      const recalled = record.marking ? await recallType(edit, partId, record.partKind, record.marking) : 0;
-      return recalled > 0 ? `${says}; this number is known, ${recalled} ratings recalled` : says;
-    }
+    case 'part':
+      return writeParts(edit, record, says);
     case 'value': {
       const kept = await recordPartRatings(edit, (await knownPart(edit, record.ref)).id, record.ratings);
       return kept.length > 0 ? `${says}; kept as history, since a stronger value stands` : says;
@@ -83,16 +86,68 @@ export async function writeRecord(edit: Edit, record: BenchRecord): Promise<stri
       return `${says}; power is on, so no store counts as dead`;
     }
     case 'note':
-      await edit.insert('notes', {
-        donorId: edit.donorId,
-        station: edit.station,
+    case 'claim':
+      await addNote(edit, {
         text: record.text,
-        question: record.question,
-        createdMs: edit.bench.now(),
+        ref: record.ref,
+        question: record.kind === 'note' && record.question,
+        claim: record.kind === 'claim',
+        station: edit.station,
       });
       return says;
+    case 'standing': {
+      const note = await openNoteOn(edit.tx, edit.donorId, record.ref);
+      if (!note) return refuse(`Nothing is claimed or asked about ${record.ref} that is still open.`);
+      await moveNote(edit, note, record);
+      return `${record.ref}: “${note.text}” is ${record.standing}${record.because ? `, ${record.because}` : ''}`;
+    }
+    case 'strike': {
+      const part = await knownPart(edit, record.ref);
+      if (part.state === 'harvested') return refuse(`${part.ref} is in stock; strike it there.`);
+      await edit.remove('parts', part.id);
+      return says;
+    }
+    case 'rename': {
+      if (await isReferenceTaken(edit.tx, edit.donorId, record.to))
+        return refuse(`There is a part ${record.to} already.`);
+      await edit.update('parts', (await knownPart(edit, record.ref)).id, { ref: record.to });
+      return says;
+    }
   }
 }
+
+type PartEntry = Extract<BenchRecord, { kind: 'part' }>;
+
+/** Logs a part, or every part of a range, as said: what another part is like first, then the words, then what its number is known for. */
+async function writeParts(edit: Edit, record: PartEntry, says: string): Promise<string> {
+  const model = record.like ? await findPart(edit.tx, edit.donorId, record.like) : undefined;
+  let recalled = 0;
+  for (const ref of [record.ref, ...(record.others ?? [])]) {
+    const said = model ? { ...likeness(model.part), ...record } : record;
+    const partId = await logPart(edit, { ...said, ref, kind: record.partKind });
+    const copied = model ? Object.entries(model.ratings).map(asRating).filter(isCopied) : [];
+    await recordPartRatings(edit, partId, [...copied, ...record.ratings]);
+    const marking = said.marking;
+    const known = marking ? await recallType(edit, partId, record.partKind, marking) : 0;
+    recalled = Math.max(recalled, known);
+  }
+  return recalled > 0 ? `${says}; this number is known, ${recalled} ratings recalled` : says;
+}
+
+/** What a part hands on to one that is like it: not its damage, its state or its date code. */
+function likeness({ subtype, package: case_, marking, block, duty }: Part) {
+  return {
+    ...(subtype ? { subtype } : {}),
+    ...(case_ ? { package: case_ } : {}),
+    ...(marking ? { marking } : {}),
+    ...(block ? { block } : {}),
+    ...(duty ? { duty } : {}),
+  };
+}
+
+const asRating = ([name, rating]: [string, Evidenced]) => ({ name, ...rating }) as NewRating;
+/** What one part measured is that part's own. */
+const isCopied = ({ source }: NewRating) => source !== 'measured';
 
 /** A part of the donor, or a refusal. */
 export async function knownPart(edit: Edit, ref: string) {
@@ -103,10 +158,10 @@ export async function knownPart(edit: Edit, ref: string) {
 
 /** Gives a part what is already known of its number. Returns how many ratings that were. */
 async function recallType(edit: Edit, partId: string, kind: Parameters<typeof isNumbered>[0], marking: string) {
-  const type = isNumbered(kind) ? await findType(edit.tx, kind, marking) : undefined;
-  if (!type) return 0;
-  await edit.update('parts', partId, { typeId: type.id, technology: type.technology });
-  const ratings = Object.entries(type.ratings).map(([name, rating]) => ({ name, ...rating }) as NewRating);
+  const known = isNumbered(kind) ? await findType(edit.tx, kind, marking) : undefined;
+  if (!known) return 0;
+  await edit.update('parts', partId, { typeId: known.type.id, technology: known.type.technology });
+  const ratings = Object.entries(known.ratings).map(asRating);
   await recordPartRatings(edit, partId, ratings);
   return ratings.length;
 }

@@ -1,13 +1,8 @@
 import { formatQuantity } from '../../../core/quantity';
 import { STATION_LABEL, stationInHand, type StationName } from '../../../core/station';
 import { bench } from '../../../db/bench';
-import {
-  donorTitle,
-  listDonors,
-  listPutAway,
-  openQuestions,
-  type DonorOverview,
-} from '../../../db/repositories/donors';
+import { donorTitle, listDonors, listPutAway, type DonorOverview } from '../../../db/repositories/donors';
+import { openMatters } from '../../../db/repositories/notes';
 import { agoOf } from './words';
 import { stagesOf, type DonorFrame } from './frame';
 
@@ -91,14 +86,16 @@ export async function putAwayLines(): Promise<{ code: string; title: string; say
   }));
 }
 
-/** What wants attention across donors: stores that are not dead, and questions that are open. */
+/** What wants attention across donors: questions and claims that are open. */
 export async function attention() {
   const { db, now } = bench();
   const moment = now();
-  return (await openQuestions(db.read, 6)).map(({ id, text, createdMs, donorCode }) => ({
+  return (await openMatters(db.read, 8)).map(({ id, text, ref, claim, standing, createdMs, donorCode }) => ({
     id,
-    text,
+    text: ref ? `${ref}: ${text}` : text,
+    sign: claim ? standing : 'asked',
     donorCode,
+    href: ref ? `/donors/${donorCode}/identify?part=${ref}` : `/donors/${donorCode}/record`,
     since: agoOf(createdMs, moment),
   }));
 }

@@ -1,30 +1,59 @@
+import { STANDINGS, type Standing } from '../../../core/benchline';
 import { STATION_LABEL, type StationName } from '../../../core/station';
 import { bench } from '../../../db/bench';
-import { listNotes, type Donor } from '../../../db/repositories/donors';
+import type { Donor } from '../../../db/repositories/donors';
 import { listJournal } from '../../../db/repositories/journal';
+import { eventsOfNotes, isOpen, listNotes } from '../../../db/repositories/notes';
 import { clockOf, dayOf } from './words';
 
 export interface NoteView {
   readonly id: string;
   readonly when: string;
   readonly station: string;
+  /** Reference of the part it is about, or empty. */
+  readonly ref: string;
   readonly text: string;
   readonly question: boolean;
-  readonly answered: boolean;
+  readonly claim: boolean;
+  /** Whether it still waits for something. */
+  readonly open: boolean;
+  readonly standing: Standing | '';
+  /** How it came to stand so, oldest first. */
+  readonly steps: readonly { readonly when: string; readonly standing: string; readonly because: string }[];
+  /** Where it may go from here. */
+  readonly next: readonly Standing[];
 }
 
-/** Notes and questions of a donor, of one station when given. */
-export async function notesView(donor: Donor, station?: StationName): Promise<NoteView[]> {
+/** Notes, questions and claims of a donor, of one station or one part when given. */
+export async function notesView(donor: Donor, of: { station?: StationName; ref?: string } = {}): Promise<NoteView[]> {
   const { db, now } = bench();
   const moment = now();
-  return (await listNotes(db.read, donor.id, station)).map((note) => ({
+  const rows = await listNotes(db.read, donor.id, of);
+  const events = await eventsOfNotes(
+    db.read,
+    rows.map(({ id }) => id),
+  );
+  const when = (ms: number) => `${dayOf(ms, moment)} ${clockOf(ms)}`;
+  return rows.map((note) => ({
     id: note.id,
-    when: `${dayOf(note.createdMs, moment)} ${clockOf(note.createdMs)}`,
+    when: when(note.createdMs),
     station: STATION_LABEL[note.station],
+    ref: note.ref,
     text: note.text,
     question: note.question,
-    answered: note.answeredMs !== null,
+    claim: note.claim,
+    open: isOpen(note),
+    standing: note.standing || (note.answeredMs === null ? '' : 'settled'),
+    steps: (events.get(note.id) ?? []).map(({ atMs, standing, because }) => ({ when: when(atMs), standing, because })),
+    next: nextStandings(note.standing, note.claim),
   }));
+}
+
+/** A claim may be supported, a question only settled; what is settled may be superseded by what is learnt later. */
+function nextStandings(standing: Standing | '', claim: boolean): Standing[] {
+  return STANDINGS.filter(
+    (next) => next !== 'claimed' && next !== standing && (claim || next === 'settled') && standing !== 'superseded',
+  );
 }
 
 /** What was done to a donor, newest first. */

@@ -70,7 +70,7 @@ export async function openingView(donor: Donor): Promise<OpeningView> {
   const moment = now();
   const [steps, notes, spells, reassembly, others, everyStep, unit] = await Promise.all([
     listOpeningSteps(db.read, donor.id),
-    notesView(donor, 'open'),
+    notesView(donor, { station: 'open' }),
     listSpells(db.read, donor.id, 'open'),
     latestReassembly(db.read, donor.id),
     openedDonors(db.read, donor.id, LOOKED_THROUGH),

@@ -1,26 +1,29 @@
-import { RATINGS, kindRule, type KindName, type RatingName } from '../../../core/part';
+import {
+  BLOCK_NAMES,
+  BLOCKS,
+  DUTIES,
+  FITMENTS,
+  RATINGS,
+  kindRule,
+  type KindName,
+  type RatingName,
+} from '../../../core/part';
 import { TESTS, type Judgement } from '../../../core/measure';
 import { formatQuantity } from '../../../core/quantity';
+import { senseCheck, unitStress, type UnitStress } from '../../../core/sense';
 import { SOURCE_MEANING } from '../../../core/evidence';
+import type { Reading } from '../../../core/marking';
 import { bench } from '../../../db/bench';
 import type { Donor } from '../../../db/repositories/donors';
 import { listBinCodes, lotsOfDonor } from '../../../db/repositories/lots';
 import { listParts, type PartRecord } from '../../../db/repositories/parts';
+import { plateOf } from '../../../db/repositories/plate';
 import { ratingHistory } from '../../../db/repositories/ratings';
 import type { Cell, TableColumn, TableRow } from '../../../ui/table/tableTypes';
 import { judgeRecord, ratingsForStock } from '../judgeRecord';
-import { readingsOf } from '../usecases/identify';
+import { readingId, readingsOf } from '../usecases/identify';
+import { partIdentity, type PartIdentity } from './partIdentity';
 import { clockOf, ratingSummary, weakestSource } from './words';
-
-/** One of the readings of a marking. */
-export interface ReadingView {
-  readonly id: string;
-  readonly kind: string;
-  readonly why: string;
-  readonly percent: string;
-  readonly rule: string;
-  readonly taken: boolean;
-}
 
 export interface PartView {
   readonly ref: string;
@@ -29,7 +32,10 @@ export interface PartView {
   readonly kind: KindName;
   readonly marking: string;
   readonly harvested: boolean;
-  readonly readings: readonly ReadingView[];
+  /** What is made of it at Identify. */
+  readonly identity: PartIdentity | null;
+  /** Ids of readings whose ratings it carries. */
+  readonly taken: readonly string[];
   readonly ratings: readonly { label: string; value: string; source: string; meaning: string }[];
   readonly history: readonly { label: string; value: string; source: string; when: string }[];
   readonly ratingChoices: readonly { value: string; label: string }[];
@@ -51,6 +57,12 @@ export interface PartsView {
   readonly selected: PartView | null;
   readonly total: number;
   readonly identified: number;
+  /** Parts by block, with what is left to identify. */
+  readonly blocks: readonly { label: string; total: number; left: number }[];
+  /** References of parts that do not fit where they sit. */
+  readonly misfits: readonly string[];
+  /** The reference that follows the last one logged. */
+  readonly nextRef: string;
   readonly testable: number;
   readonly tested: number;
   readonly onBoard: number;
@@ -61,16 +73,21 @@ export interface PartsView {
   readonly packages: readonly string[];
 }
 
-const COLUMNS: readonly TableColumn[] = [
-  { id: 'ref', label: 'part' },
-  { id: 'kind', label: 'kind' },
-  { id: 'marking', label: 'marking' },
-  { id: 'ratings', label: 'ratings' },
-  { id: 'package', label: 'case' },
-  { id: 'verdict', label: 'verdict' },
-  { id: 'evidence', label: 'evidence' },
-  { id: 'damage', label: 'damage', hidden: true },
-];
+/** Columns of the log; what a station is not about is left out until it is asked for. */
+function columnsOf(station: 'identify' | 'test' | 'harvest'): TableColumn[] {
+  const here = station === 'identify';
+  return [
+    { id: 'ref', label: 'part' },
+    { id: 'kind', label: 'kind' },
+    { id: 'marking', label: 'marking' },
+    { id: 'ratings', label: 'ratings' },
+    { id: 'package', label: 'case' },
+    { id: 'block', label: 'block', hidden: !here },
+    { id: 'verdict', label: 'verdict', hidden: here },
+    { id: 'evidence', label: 'evidence' },
+    { id: 'condition', label: 'condition', hidden: !here },
+  ];
+}
 
 /** The parts of a donor as a table, and one of them in full. */
 export async function partsView(
@@ -79,41 +96,72 @@ export async function partsView(
 ): Promise<PartsView> {
   const { db } = bench();
   const all = await listParts(db.read, donor.id);
+  const unit = unitStress(plateOf(donor));
+  const fitted = all.filter(({ part }) => !part.fitments.includes('unpopulated'));
   const judged = all.map((record) => ({ record, judgement: judgeRecord(record) }));
   const shown = judged.filter(
     ({ record: { part } }) => of.station !== 'test' || kindRule(part.kind).test !== undefined,
   );
   const chosen = judged.find(({ record }) => record.part.ref === of.wanted?.toUpperCase());
-  const testable = judged.filter(({ record: { part } }) => kindRule(part.kind).test !== undefined);
-  const onBoard = judged.filter(({ record }) => record.part.state === 'on-board');
+  const there = judged.filter(({ record }) => fitted.includes(record));
+  const testable = there.filter(({ record: { part } }) => kindRule(part.kind).test !== undefined);
+  const onBoard = there.filter(({ record }) => record.part.state === 'on-board');
   const refs = (entries: typeof judged) => entries.map(({ record }) => record.part.ref);
   return {
-    columns: COLUMNS,
+    columns: columnsOf(of.station),
     rows: shown.map(({ record, judgement }) =>
-      row(donor.code, of.station, record, judgement, chosen?.record === record),
+      row({ code: donor.code, station: of.station, unit }, record, judgement, chosen?.record === record),
     ),
-    selected: chosen ? await partView(chosen.record, chosen.judgement) : null,
-    total: all.length,
-    identified: all.filter(({ ratings }) => Object.keys(ratings).length > 0).length,
+    selected: chosen ? await partView(donor, of.station, chosen.record, chosen.judgement) : null,
+    total: fitted.length,
+    identified: fitted.filter(isIdentified).length,
+    blocks: BLOCK_NAMES.flatMap((name) => {
+      const inBlock = fitted.filter(({ part }) => part.block === name);
+      return inBlock.length === 0
+        ? []
+        : [
+            {
+              label: BLOCKS[name].label,
+              total: inBlock.length,
+              left: inBlock.filter((one) => !isIdentified(one)).length,
+            },
+          ];
+    }),
+    misfits: judged.filter(({ record }) => isMisfit(record, unit)).map(({ record }) => record.part.ref),
+    nextRef: nextReference(all.at(-1)?.part.ref),
     testable: testable.length,
     tested: testable.filter(({ judgement }) => judgement).length,
     onBoard: onBoard.length,
-    unread: refs(
-      judged.filter(({ record }) => Object.keys(record.ratings).length === 0 && readingsOf(record.part).length > 0),
-    ),
+    unread: refs(judged.filter(({ record }) => !isIdentified(record) && readingsOf(record.part).length > 0)),
     untested: refs(testable.filter(({ record, judgement }) => !judgement && record.part.state === 'on-board')),
     worthTaking: refs(onBoard.filter(({ judgement }) => judgement && ['keep', 'limit'].includes(judgement.verdict))),
     packages: [...new Set(all.map(({ part }) => part.package ?? '').filter((name) => name !== ''))],
   };
 }
 
+/** Whether anything is known of a part: a rating, or the number it carries. */
+function isIdentified({ part, ratings }: PartRecord): boolean {
+  return Object.keys(ratings).length > 0 || part.typeId !== null;
+}
+
+function isMisfit({ part, ratings }: PartRecord, unit: UnitStress): boolean {
+  const values = Object.fromEntries(Object.entries(ratings).map(([name, { value }]) => [name, value]));
+  return senseCheck({ ...part, ratings: values }, unit).some(({ severity }) => severity === 'wrong');
+}
+
+/** The reference that follows one: `C12` behind `C11`. */
+function nextReference(last = ''): string {
+  const [, letters = '', number = ''] = /^([A-Z]+)(\d+)$/.exec(last) ?? [];
+  return number ? `${letters}${Number(number) + 1}` : '';
+}
+
 function row(
-  code: string,
-  station: string,
-  { part, ratings }: PartRecord,
+  { code, station, unit }: { code: string; station: string; unit: UnitStress },
+  record: PartRecord,
   judgement: Judgement | undefined,
   open: boolean,
 ): TableRow {
+  const { part, ratings } = record;
   const summary = ratingSummary(part.kind, ratings);
   const cells: Record<string, Cell> = {
     ref: { text: part.ref, as: 'value' },
@@ -127,13 +175,21 @@ function row(
         : judgement
           ? { text: judgement.verdict, as: 'verdict' }
           : { text: '' },
-    evidence: { text: weakestSource(summary), as: 'quiet' },
-    damage: { text: part.damage.join(', ') },
+    block: { text: part.block ? BLOCKS[part.block].label : '' },
+    evidence: isMisfit(record, unit)
+      ? { text: 'does not fit', as: 'strong' }
+      : { text: weakestSource(summary), as: 'quiet' },
+    condition: { text: [...part.fitments, ...part.damage].join(', ') },
   };
   return { id: part.id, href: `/donors/${code}/${station}?part=${part.ref}`, open, cells };
 }
 
-async function partView(record: PartRecord, judgement: Judgement | undefined): Promise<PartView> {
+async function partView(
+  donor: Donor,
+  station: string,
+  record: PartRecord,
+  judgement: Judgement | undefined,
+): Promise<PartView> {
   const { part, ratings, measurements } = record;
   const rule = kindRule(part.kind);
   const history = await ratingHistory(bench().db.read, part.id);
@@ -142,23 +198,22 @@ async function partView(record: PartRecord, judgement: Judgement | undefined): P
     ref: part.ref,
     kind: part.kind,
     title: `${part.ref}, ${/^[aeiou]|^[FHLMNRSX]-/i.test(rule.label) ? 'an' : 'a'} ${rule.label}`,
-    says: [part.subtype ?? part.technology, part.package && `in ${part.package}`, ...part.damage]
+    says: [
+      part.subtype ?? part.technology,
+      part.duty && DUTIES[part.duty],
+      part.package && `in ${part.package}`,
+      part.block && `${BLOCKS[part.block].label} block`,
+      ...part.fitments.map((name) => FITMENTS[name]),
+      ...part.damage,
+    ]
       .filter(Boolean)
       .join(', '),
     marking: part.marking ?? '',
     harvested: part.state === 'harvested',
-    readings: readingsOf(part).map((reading) => ({
-      id: `${reading.kind}:${reading.rule}`,
-      kind: kindRule(reading.kind).label,
-      why: reading.why,
-      percent: `${Math.round(reading.confidence * 100)} %`,
-      rule: reading.rule,
-      taken:
-        reading.kind === part.kind &&
-        Object.entries(reading.ratings).every(([name, value]) =>
-          history.some((entry) => entry.name === name && entry.rule === reading.rule && entry.value === value),
-        ),
-    })),
+    identity: station === 'identify' ? await partIdentity(donor, record) : null,
+    taken: readingsOf(part)
+      .filter((reading) => isTaken(reading, part, history))
+      .map(readingId),
     ratings: rule.ratings.flatMap((name) => {
       const rating = ratings[name];
       return rating
@@ -208,6 +263,19 @@ async function partView(record: PartRecord, judgement: Judgement | undefined): P
       ),
     ),
   };
+}
+
+/** Whether a part carries what a reading says: its ratings by that rule, or its number when it has none. */
+function isTaken(
+  { kind, rule, ratings }: Reading,
+  part: PartRecord['part'],
+  history: Awaited<ReturnType<typeof ratingHistory>>,
+): boolean {
+  const said = Object.entries(ratings);
+  if (kind !== part.kind || (said.length === 0 && part.typeId === null)) return false;
+  return said.every(([name, value]) =>
+    history.some((entry) => entry.name === name && entry.rule === rule && entry.value === value),
+  );
 }
 
 function show(name: RatingName, value: number): string {

@@ -9,7 +9,8 @@ import { SEAMS } from '../../../core/opening';
 import { cautionsFor, mayHold, parseBank, type CautionFacts, type UnitCaution } from '../../../core/safety';
 import { UNIT_KINDS } from '../../../core/unit';
 import type { Queryable } from '../../../db/client';
-import { listNotes, type Donor } from '../../../db/repositories/donors';
+import type { Donor } from '../../../db/repositories/donors';
+import { listNotes } from '../../../db/repositories/notes';
 import { listOpeningSteps } from '../../../db/repositories/openings';
 import { listParts, type PartRecord } from '../../../db/repositories/parts';
 import { ageOf, plateOf } from '../../../db/repositories/plate';
@@ -73,7 +74,7 @@ export async function unitRecord(db: Queryable, donor: Donor, now: number): Prom
     listParts(db, donor.id),
     listStores(db, donor.id),
     listOpeningSteps(db, donor.id),
-    listNotes(db, donor.id, 'open'),
+    listNotes(db, donor.id, { station: 'open' }),
   ]);
   const year = ageOf(
     donor,

@@ -9,7 +9,7 @@ export default async function TracePage(props: StationProps) {
   const { donor, frame } = await donorOf(props);
   return (
     <DonorPage frame={frame} station="trace">
-      <NotesSheet frame={frame} station="trace" notes={await notesView(donor, 'trace')} />
+      <NotesSheet frame={frame} station="trace" notes={await notesView(donor, { station: 'trace' })} />
     </DonorPage>
   );
 }

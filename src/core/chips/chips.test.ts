@@ -1,0 +1,118 @@
+import {
+  CHIP_FAMILIES,
+  CHIP_ROLES,
+  chipFacts,
+  chipFamily,
+  oscillatorFrequency,
+  outlineOf,
+  PIN_FUNCTIONS,
+  regulatorFamily,
+} from '.';
+import { decodeMarking } from '../marking';
+
+describe('the catalogue', () => {
+  test('it holds at least 80 families over every role, each named once', () => {
+    expect(CHIP_FAMILIES.length).toBeGreaterThanOrEqual(80);
+    expect(new Set(CHIP_FAMILIES.map(({ id }) => id)).size).toBe(CHIP_FAMILIES.length);
+    expect(new Set(CHIP_FAMILIES.map(({ role }) => role))).toEqual(new Set(Object.keys(CHIP_ROLES)));
+    const names = CHIP_FAMILIES.flatMap((family) => family.names);
+    const twice = names.filter((name, index) => names.indexOf(name) !== index);
+    expect(twice).toEqual([]);
+  });
+
+  test.each(CHIP_FAMILIES.map((family) => [family.id, family] as const))('%s is sound', (_id, family) => {
+    const numbers = family.pins.map(({ number }) => number);
+    expect(new Set(numbers).size).toBe(numbers.length);
+    for (const number of numbers) expect(number).toBeLessThanOrEqual(family.legs);
+    for (const { does } of family.pins) expect(PIN_FUNCTIONS).toHaveProperty(does);
+    if (family.supply) expect(family.supply.start).toBeGreaterThan(family.supply.stop);
+    if (family.tells && family.pins.length > 0) expect(numbers).toContain(family.tells.pin);
+    if (family.dutyLimit !== undefined) expect(family.dutyLimit).toBeLessThanOrEqual(1);
+    if (family.pins.length >= 8) {
+      const does = family.pins.map((pin) => pin.does);
+      expect(does.some((one) => one === 'ground' || one === 'source' || one === 'signal' || one === 'emitter')).toBe(
+        true,
+      );
+    }
+    for (const name of family.names)
+      expect(decodeMarking(name, { kind: family.kind })[0]).toMatchObject({ facts: { family: family.id } });
+  });
+
+  // Pins of multi-source families, from memory: datasheets of the UC384x, TL494, TL431 and 817 classes.
+  test.each`
+    id             | pin   | name        | does
+    ${'UC3842'}    | ${3}  | ${'ISENSE'} | ${'current-sense'}
+    ${'UC3842'}    | ${7}  | ${'VCC'}    | ${'supply'}
+    ${'UC3845'}    | ${6}  | ${'OUT'}    | ${'gate'}
+    ${'TL494'}     | ${12} | ${'VCC'}    | ${'supply'}
+    ${'TL431'}     | ${3}  | ${'K'}      | ${'cathode'}
+    ${'817 class'} | ${4}  | ${'C'}      | ${'collector'}
+    ${'VIPer22'}   | ${5}  | ${'D'}      | ${'drain'}
+    ${'L6599'}     | ${14} | ${'OUT'}    | ${'midpoint'}
+    ${'LM358'}     | ${8}  | ${'V+'}     | ${'supply'}
+  `('pin $pin of $id is $name, $does', ({ id, pin, name, does }) => {
+    expect(chipFamily(id)?.pins.find(({ number }) => number === pin)).toMatchObject({ name, does });
+  });
+
+  test('missing legs stay missing: the TNY26x has no pin 6', () => {
+    const family = chipFamily('TNY26x');
+    expect(family?.legs).toBe(8);
+    expect(family?.pins.map(({ number }) => number)).toEqual([1, 2, 3, 4, 5, 7, 8]);
+  });
+});
+
+// UC384x: f = 1.72 / (RT·CT), half of it at the gate of the 3844 and 3845; from memory of the datasheet.
+test.each`
+  id          | ohms    | farads  | hertz
+  ${'UC3842'} | ${10e3} | ${1e-9} | ${172e3}
+  ${'UC3845'} | ${10e3} | ${1e-9} | ${86e3}
+  ${'TL494'}  | ${12e3} | ${1e-9} | ${91667}
+`('$id with $ohms Ω and $farads F oscillates at $hertz Hz', ({ id, ohms, farads, hertz }) => {
+  const family = chipFamily(id);
+  expect(family && oscillatorFrequency(family, ohms, farads)).toBeCloseTo(hertz, -2);
+});
+
+test('no frequency without an oscillator, or without parts', () => {
+  const [plain, timed] = [chipFamily('LM358'), chipFamily('UC3842')];
+  expect(plain && oscillatorFrequency(plain, 1e4, 1e-9)).toBeUndefined();
+  expect(timed && oscillatorFrequency(timed, 0, 1e-9)).toBeUndefined();
+});
+
+describe('the drawing of a case', () => {
+  test('from the top pin 1 is at the upper left and 8 faces it; from the solder side they change places', () => {
+    const [top, below] = [false, true].map((mirrored) => outlineOf({ packages: ['DIP-8'], legs: 8 }, mirrored));
+    const at = (outline: typeof top, number: number) => outline?.legs.find((leg) => leg.number === number);
+    expect(at(top, 1)).toMatchObject({ x: 0, side: 'left' });
+    expect(at(top, 8)).toMatchObject({ x: 1, side: 'right' });
+    expect(at(top, 8)?.y).toBe(at(top, 1)?.y);
+    expect(at(top, 4)?.y).toBe(at(top, 5)?.y);
+    expect(at(below, 1)).toMatchObject({ x: 1, side: 'right' });
+  });
+
+  test('a tab case stands in one row', () => {
+    const { style, legs } = outlineOf({ packages: ['TO-220'], legs: 3 }, false);
+    expect(style).toBe('row');
+    expect(legs.map(({ x }) => x)).toEqual([...legs.map(({ x }) => x)].sort((a, b) => a - b));
+  });
+});
+
+test('what is remembered is told in words, what is not is left out', () => {
+  const family = chipFamily('UC3842');
+  const facts = family ? chipFacts(family) : [];
+  expect(facts.find(({ label }) => label === 'starts and stops at')?.value.replace(/\u00a0/g, ' ')).toBe(
+    '16 V and 10 V',
+  );
+  const bare = chipFamily('NCP4810');
+  expect(bare && chipFacts(bare).map(({ label }) => label)).toEqual(['cases']);
+});
+
+test.each`
+  marking      | id
+  ${'L7805CV'} | ${'78xx'}
+  ${'LM7912'}  | ${'79xx'}
+  ${'LM317T'}  | ${'LM317'}
+  ${'LM2596S'} | ${'LM2576'}
+  ${'12N65'}   | ${undefined}
+`('$marking has the pins of $id', ({ marking, id }) => {
+  expect(regulatorFamily(marking)?.id).toBe(id);
+});

@@ -1,0 +1,129 @@
+import { and, desc, eq, inArray, isNull, ne, or } from 'drizzle-orm';
+import type { Standing } from '../../core/benchline';
+import type { StationName } from '../../core/station';
+import type { Queryable } from '../client';
+import { donors, noteEvents, notes } from '../schema';
+import type { Edit } from './journal';
+
+export type Note = typeof notes.$inferSelect;
+
+/** A step in the life of a claim or a question. */
+export type NoteEvent = typeof noteEvents.$inferSelect;
+
+/** Standings that end the matter. */
+const CLOSED: readonly Standing[] = ['settled', 'superseded'];
+
+/** Whether a claim or question still waits for something. */
+export function isOpen({ question, claim, answeredMs, standing }: Note): boolean {
+  return (question || claim) && answeredMs === null && !CLOSED.includes(standing as Standing);
+}
+
+const stillOpen = and(
+  or(notes.question, notes.claim),
+  isNull(notes.answeredMs),
+  ne(notes.standing, 'settled'),
+  ne(notes.standing, 'superseded'),
+  isNull(notes.deletedMs),
+);
+
+/** Open questions and claims over all donors, oldest first. */
+export async function openMatters(db: Queryable, limit: number) {
+  return db
+    .select({
+      id: notes.id,
+      text: notes.text,
+      ref: notes.ref,
+      claim: notes.claim,
+      standing: notes.standing,
+      createdMs: notes.createdMs,
+      donorCode: donors.code,
+    })
+    .from(notes)
+    .innerJoin(donors, eq(donors.id, notes.donorId))
+    .where(and(stillOpen, isNull(donors.deletedMs)))
+    .orderBy(notes.id)
+    .limit(limit);
+}
+
+/** Notes, questions and claims of a donor, in order; of one station or one part when given. */
+export async function listNotes(
+  db: Queryable,
+  donorId: string,
+  of: { station?: StationName | undefined; ref?: string | undefined } = {},
+): Promise<Note[]> {
+  return db
+    .select()
+    .from(notes)
+    .where(
+      and(
+        eq(notes.donorId, donorId),
+        isNull(notes.deletedMs),
+        of.station ? eq(notes.station, of.station) : undefined,
+        of.ref ? eq(notes.ref, of.ref) : undefined,
+      ),
+    )
+    .orderBy(notes.id);
+}
+
+/** The steps of claims and questions, by note, oldest first. */
+export async function eventsOfNotes(db: Queryable, noteIds: readonly string[]): Promise<Map<string, NoteEvent[]>> {
+  const rows = noteIds.length
+    ? await db
+        .select()
+        .from(noteEvents)
+        .where(and(inArray(noteEvents.noteId, [...noteIds]), isNull(noteEvents.deletedMs)))
+        .orderBy(noteEvents.id)
+    : [];
+  const byNote = new Map<string, NoteEvent[]>();
+  for (const row of rows) byNote.set(row.noteId, [...(byNote.get(row.noteId) ?? []), row]);
+  return byNote;
+}
+
+/** Writes a note, a question or a claim down; a claim begins its life as claimed. */
+export async function addNote(
+  edit: Edit,
+  of: { text: string; ref?: string | undefined; question: boolean; claim: boolean; station: StationName },
+): Promise<void> {
+  const now = edit.bench.now();
+  const noteId = await edit.insert('notes', {
+    donorId: edit.donorId,
+    station: of.station,
+    ref: of.ref ?? '',
+    text: of.text,
+    question: of.question,
+    claim: of.claim,
+    standing: of.claim ? 'claimed' : '',
+    createdMs: now,
+  });
+  if (of.claim) await edit.insert('noteEvents', { noteId, standing: 'claimed', because: '', atMs: now });
+}
+
+/** Moves a claim or a question on. A question that is settled counts as answered. */
+export async function moveNote(edit: Edit, note: Note, to: { standing: Standing; because: string }): Promise<void> {
+  const now = edit.bench.now();
+  await edit.insert('noteEvents', { noteId: note.id, standing: to.standing, because: to.because, atMs: now });
+  await edit.update('notes', note.id, {
+    standing: to.standing,
+    answeredMs: note.question && CLOSED.includes(to.standing) ? now : null,
+  });
+}
+
+/** The latest open claim or question about a part. */
+export async function openNoteOn(db: Queryable, donorId: string, ref: string): Promise<Note | undefined> {
+  const [row] = await db
+    .select()
+    .from(notes)
+    .where(and(eq(notes.donorId, donorId), eq(notes.ref, ref), stillOpen))
+    .orderBy(desc(notes.id))
+    .limit(1);
+  return row;
+}
+
+/** A note of a donor by its id. */
+export async function noteById(db: Queryable, donorId: string, id: string): Promise<Note | undefined> {
+  const [row] = await db
+    .select()
+    .from(notes)
+    .where(and(eq(notes.donorId, donorId), eq(notes.id, id), isNull(notes.deletedMs)));
+  return row;
+}
