@@ -1,7 +1,7 @@
-/** Largest request body in bytes; a photo may be larger. */
+/** Largest request body in bytes; a photo, a datasheet or a list of types may be larger. */
 export const BODY_LIMIT = 1024 * 1024;
-const PHOTO_BODY_LIMIT = 30 * 1024 * 1024;
-const PHOTO_PATH = /^\/donors\/[^/]+\/photos\/upload$/;
+const FILE_BODY_LIMIT = 30 * 1024 * 1024;
+const FILE_PATHS = /^(?:\/donors\/[^/]+\/photos\/upload|\/types\/import|\/types\/[^/]+\/datasheet)$/;
 
 const LOCAL_NAMES = ['127.0.0.1', 'localhost', '[::1]'];
 
@@ -26,7 +26,7 @@ export function guardRequest(of: {
       status: 421,
       text: `Zorvek does not answer for “${name}”. Open it by 127.0.0.1, or name the host in ZORVEK_ALLOWED_HOSTS.`,
     };
-  const limit = PHOTO_PATH.test(of.path ?? '') ? PHOTO_BODY_LIMIT : BODY_LIMIT;
+  const limit = FILE_PATHS.test(of.path ?? '') ? FILE_BODY_LIMIT : BODY_LIMIT;
   if (Number(of.contentLength ?? 0) > limit)
     return {
       status: 413,

@@ -24,6 +24,9 @@ export default async function StockPage({ searchParams }: { searchParams: Search
                   Labels
                 </Link>
               )}
+              <Link href="/types" className="btn" prefetch={false}>
+                Types
+              </Link>
               <Link href="/stock/new" className="btn" data-tone="next">
                 New lot
               </Link>

@@ -3,6 +3,7 @@ import {
   CHIP_ROLES,
   chipFacts,
   chipFamily,
+  guessFamilies,
   oscillatorFrequency,
   outlineOf,
   PIN_FUNCTIONS,
@@ -115,4 +116,38 @@ test.each`
   ${'12N65'}   | ${undefined}
 `('$marking has the pins of $id', ({ marking, id }) => {
   expect(regulatorFamily(marking)?.id).toBe(id);
+});
+
+describe('an unknown chip', () => {
+  const best = (chip: Parameters<typeof guessFamilies>[0]) => guessFamilies(chip)[0];
+
+  test.each`
+    chip                                                                                                                    | id                                | why
+    ${{ package: 'DIP-8', pins: { 3: 'current-sense', 4: 'timing', 5: 'ground', 6: 'gate', 7: 'supply', 8: 'reference' } }} | ${/^UC/}                          | ${'six pins of the UC384x'}
+    ${{ package: 'SO-8', block: 'pfc', pins: { 5: 'zero-current', 6: 'ground', 7: 'gate', 8: 'supply' } }}                  | ${/L656|MC34262|FAN7530|NCP1606/} | ${'a transition-mode corrector'}
+    ${{ package: 'SOT-23-6', block: 'switch', pins: {} }}                                                                   | ${/SOT-23-6|NCP1251/}             | ${'case and place alone'}
+    ${{ package: 'DIP-8', pins: { 1: 'ground', 5: 'drain', 6: 'drain', 7: 'drain' } }}                                      | ${undefined}                      | ${'no family has these'}
+  `('$why', ({ chip, id }) => {
+    const guess = best(chip);
+    if (id === undefined) expect(guess).toBeUndefined();
+    else expect(guess?.family.id).toMatch(id);
+    if (guess) expect(guess.reasons.length).toBeGreaterThan(0);
+  });
+
+  test('a family whose ground lies elsewhere is out, and nothing is believed without the marking', () => {
+    const pins = {
+      3: 'current-sense',
+      5: 'ground',
+      6: 'gate',
+      7: 'supply',
+      8: 'reference',
+      1: 'compensation',
+    } as const;
+    const ids = guessFamilies({ package: 'DIP-8', pins }, 50).map(({ family }) => family.id);
+    expect(ids).toEqual(expect.arrayContaining(['UC3842', 'UC3843', 'UC3844', 'UC3845']));
+    expect(ids).not.toContain('L6562');
+    for (const { score } of guessFamilies({ package: 'DIP-8', block: 'control', pins }))
+      expect(score).toBeLessThanOrEqual(0.6);
+    expect(guessFamilies({ pins: {} })).toEqual([]);
+  });
 });

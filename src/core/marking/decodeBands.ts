@@ -38,6 +38,7 @@ export function decodeBands(
           rule: 'colour-bands',
           ratings: { resistance: 0 },
           why: 'one black band: a 0 Ω link',
+          number: 'black',
         },
       ],
     };
@@ -82,6 +83,7 @@ function readOneWay(bands: readonly string[], direction: string): (Reading & { o
     rule: 'colour-bands',
     ratings: { resistance, tolerance, ...(tempco === undefined ? {} : { tempco }) },
     why: `${bands.join(' ')} (${direction}): ${formatQuantity(resistance, 'ohm')}, ${formatQuantity(tolerance, 'ratio')}${onSeries ? '' : ', not a preferred value'}`,
+    number: bands.join(' '),
     onSeries,
   };
 }

@@ -3,7 +3,7 @@ import { contextFit } from './context';
 import { knownNames, namesLike } from './knownNames';
 import type { Draft, MarkingContext, Reading, SetApart } from './reading';
 import { REGISTER_RULES, RULES } from './rules';
-import { spansOf } from './spans';
+import { spansOf, type Span } from './spans';
 import { AFTER_CHANGES, changed, CHANGE_COST, filled, respelled, type Variant } from './wear';
 
 /** A draft with what it is worth. */
@@ -16,6 +16,8 @@ interface Candidate {
   /** How likely the filled characters are beside their neighbours, 0 to 1. */
   readonly fill: number;
   readonly readAs: string | undefined;
+  /** The run of the text that was read. */
+  readonly number: string;
   readonly apart: readonly SetApart[];
 }
 
@@ -73,13 +75,12 @@ function totalOf(candidates: readonly Candidate[]): number {
 function candidatesOf(typed: string, text: string, context: MarkingContext): Candidate[] {
   const found: Candidate[] = [];
   for (const span of spansOf(text)) {
-    const beside = { apart: span.apart, weight: span.weight };
-    collect(found, span.text, context, beside);
+    collect(found, span.text, context, span);
   }
   for (const rule of RULES) {
     if (!rule.spaced && !rule.keepCase) continue;
     const match = rule.pattern.exec(rule.keepCase ? typed : text);
-    if (match) add(found, rule, rule.read(match, context), context, { apart: [], weight: 1 });
+    if (match) add(found, rule, rule.read(match, context), context, { text, apart: [], weight: 1 });
   }
   if (totalOf(found) >= GOOD_ENOUGH) return found;
   // The registers tell a kind and no data: they speak when nothing else does.
@@ -92,13 +93,7 @@ function candidatesOf(typed: string, text: string, context: MarkingContext): Can
 }
 
 /** Readings by names and patterns of one run of characters without blanks. */
-function collect(
-  found: Candidate[],
-  text: string,
-  context: MarkingContext,
-  beside: { apart: readonly SetApart[]; weight: number },
-  variant?: Variant,
-): void {
+function collect(found: Candidate[], text: string, context: MarkingContext, beside: Span, variant?: Variant): void {
   for (const rule of RULES) {
     if (rule.spaced || rule.keepCase) continue;
     const match = rule.pattern.exec(text);
@@ -107,7 +102,8 @@ function collect(
   if (variant) return;
   for (const { rule, prior, draft } of knownNames(text, context)) {
     const score = prior * contextFit(draft, context) * beside.weight;
-    if (score > 0) found.push({ rule, draft, score, changes: 0, fill: 1, readAs: undefined, apart: beside.apart });
+    if (score > 0)
+      found.push({ rule, draft, score, changes: 0, fill: 1, readAs: undefined, number: text, apart: beside.apart });
   }
 }
 
@@ -116,7 +112,7 @@ function add(
   rule: { name: string; prior: number; alone?: number },
   drafts: Draft | readonly Draft[] | undefined,
   context: MarkingContext,
-  beside: { apart: readonly SetApart[]; weight: number },
+  beside: Span,
   variant?: Variant,
 ): void {
   if (drafts === undefined) return;
@@ -131,6 +127,7 @@ function add(
         changes: variant?.changes ?? 0,
         fill: variant?.fill ?? 1,
         readAs: variant?.text,
+        number: beside.text,
         apart: beside.apart,
       });
   }
@@ -154,7 +151,16 @@ function wornCandidates(text: string, context: MarkingContext): Candidate[] {
       for (const { rule, prior, draft, changes, name } of namesLike(like)) {
         const score = prior * contextFit(draft, context) * span.weight;
         if (score > 0 && before + changes <= 2)
-          found.push({ rule, draft, score, changes: before + changes, readAs: name, fill: 1, apart: span.apart });
+          found.push({
+            rule,
+            draft,
+            score,
+            changes: before + changes,
+            readAs: name,
+            fill: 1,
+            number: span.text,
+            apart: span.apart,
+          });
       }
     throughVariants(span.text, found, (variant) => collect(found, variant.text, context, span, variant));
   }
@@ -162,7 +168,7 @@ function wornCandidates(text: string, context: MarkingContext): Candidate[] {
     throughVariants(text, found, (variant) => {
       for (const rule of SPACED_RULES) {
         const match = rule.pattern.exec(variant.text);
-        if (match) add(found, rule, rule.read(match, context), context, { apart: [], weight: 1 }, variant);
+        if (match) add(found, rule, rule.read(match, context), context, { text, apart: [], weight: 1 }, variant);
       }
     });
   return found;
@@ -192,7 +198,7 @@ function rank(candidates: readonly Candidate[], { worn, doubt = 0 }: { worn: boo
   return best
     .sort((a, b) => b.worth - a.worth)
     .slice(0, MOST_READINGS)
-    .map(({ candidate: { rule, draft, readAs, apart }, worth }): Reading => {
+    .map(({ candidate: { rule, draft, readAs, number, apart }, worth }): Reading => {
       const { kind, ratings, facts, why } = draft;
       return {
         kind,
@@ -201,6 +207,7 @@ function rank(candidates: readonly Candidate[], { worn, doubt = 0 }: { worn: boo
         ratings,
         ...(facts ? { facts } : {}),
         why,
+        number,
         ...(readAs === undefined ? {} : { readAs }),
         ...(apart.length > 0 ? { apart } : {}),
       };

@@ -22,6 +22,8 @@ export interface Reading {
   readonly facts?: Readonly<Record<string, string>>;
   /** One sentence that lets a person check the reading. */
   readonly why: string;
+  /** The number that was read, without what was set apart; as typed where print is worn. */
+  readonly number: string;
   /** The text that was read, when characters had to be filled in or changed for it. */
   readonly readAs?: string;
   /** What else stood in the text. */

@@ -62,5 +62,6 @@ ALTER TABLE `notes` ADD `standing` text DEFAULT '' NOT NULL;--> statement-breakp
 ALTER TABLE `parts` ADD `block` text;--> statement-breakpoint
 ALTER TABLE `parts` ADD `duty` text;--> statement-breakpoint
 ALTER TABLE `parts` ADD `fitments` text DEFAULT '[]' NOT NULL;--> statement-breakpoint
+ALTER TABLE `parts` ADD `pin_hints` text DEFAULT '{}' NOT NULL;--> statement-breakpoint
 CREATE INDEX `parts_marking` ON `parts` (`marking`);--> statement-breakpoint
 ALTER TABLE `type_ratings` ADD `page` integer;

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Standing } from '../../core/benchline';
+import type { PinFunction } from '../../core/chips';
 import type { BlockName, DutyName, FitmentName, KindName, TestName } from '../../core/part';
 import type { Nameplate, InletName } from '../../core/nameplate';
 import type { HoldSource, StoreRole } from '../../core/safety';
@@ -185,6 +186,8 @@ export const parts = sqliteTable(
     block: text('block').$type<BlockName>(),
     duty: text('duty').$type<DutyName>(),
     fitments: text('fitments', { mode: 'json' }).$type<FitmentName[]>().notNull().default([]),
+    /** What pins of an unknown chip seem to be, by number. */
+    pinHints: text('pin_hints', { mode: 'json' }).$type<Record<number, PinFunction>>().notNull().default({}),
     typeId: text('type_id').references(() => types.id),
     state: text('state').$type<'on-board' | 'harvested'>().notNull(),
     createdMs: createdMs(),

@@ -17,6 +17,7 @@ import {
   partForm,
   photoForm,
   pinForm,
+  pinHintsForm,
   placeForm,
   plateForm,
   readingForm,
@@ -28,7 +29,7 @@ import {
   weightsForm,
 } from './schema';
 import { takePart } from './usecases/harvest';
-import { acceptReading, logPartForm, placePart, strikePart, typeRating } from './usecases/identify';
+import { acceptReading, hintPins, logPartForm, placePart, strikePart, typeRating } from './usecases/identify';
 import { amendDonor, amendPlate, bringBackDonor, keepWeights, discardDonor, registerDonor } from './usecases/intake';
 import { addNote, finishStation, goOn, moveMatter } from './usecases/notes';
 import { recordLine } from './usecases/recordLine';
@@ -90,6 +91,11 @@ export async function placePartAction(
   place: z.input<typeof placeForm>,
 ): Promise<FormOutcome> {
   return placePart(bench(), part.parse(of), placeForm.parse(place));
+}
+
+/** What the pins of an unknown chip seem to be. */
+export async function hintPinsAction(of: z.input<typeof part>, hints: Record<string, string>): Promise<FormOutcome> {
+  return hintPins(bench(), part.parse(of), pinHintsForm.parse(hints));
 }
 
 /** What a marking may mean, while it is being typed. */

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { FACTORS, type Factor } from '../../core/advice';
 import { BIN_CODE } from '../../core/ident';
 import { STANDINGS } from '../../core/benchline';
+import { PIN_FUNCTIONS, type PinFunction } from '../../core/chips';
 import { BLOCK_NAMES, DAMAGE_WORDS, DUTY_NAMES, FITMENT_NAMES, KIND_NAMES } from '../../core/part';
 import { DAMAGE_NAMES, METHODS, SEAM_NAMES } from '../../core/opening';
 import { INLET_NAMES } from '../../core/nameplate';
@@ -129,6 +130,12 @@ export const placeForm = z.object({
   fitments: z.array(z.enum(FITMENT_NAMES)).max(4),
 });
 export type PlaceForm = z.output<typeof placeForm>;
+
+/** What pins of a chip seem to be, by number. */
+export const pinHintsForm = z.record(
+  z.coerce.number().int().min(1).max(64),
+  z.enum(Object.keys(PIN_FUNCTIONS) as [PinFunction, ...PinFunction[]]),
+);
 
 /** A marking to be read while it is typed. */
 export const markingQuestion = z.object({

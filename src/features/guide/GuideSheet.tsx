@@ -1,12 +1,28 @@
+import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { SOURCE_MEANING, SOURCES } from '../../core/evidence';
 import { TESTS } from '../../core/measure';
-import { KIND_NAMES, kindRule, RATINGS } from '../../core/part';
+import { BLOCK_NAMES, DAMAGE_WORDS, DUTY_NAMES, FITMENT_NAMES, KIND_NAMES, kindRule, RATINGS } from '../../core/part';
 import { METER_LIMIT, SOLDER_LIMIT, TOUCH_LIMIT_DC } from '../../core/safety';
 import { Evidence } from '../../ui/frame/Halves';
 
 const BENCH_LINES: readonly { line: string; means: string }[] = [
-  { line: 'q1 nmos to-220 marked 12N65', means: 'a part: reference, kind, case, and the marking last' },
+  {
+    line: 'q1 nmos to-220 marked 12N65',
+    means: 'a part: reference, kind, case, and the marking last; ? for what is worn off',
+  },
+  { line: 'c11..c20 1000u 16V polymer', means: 'ten parts alike; also c1,c4,c7, or both mixed' },
+  { line: 'q2 like q1', means: 'a part like another; same takes the one above; what differs may follow' },
+  { line: 'c5 secondary', means: `where it sits: ${BLOCK_NAMES.join(', ')}` },
+  { line: 'r14 100k clamp', means: `what it is there for: ${DUTY_NAMES.join(', ')}` },
+  { line: 'c30 unpopulated', means: `how it is fitted: ${FITMENT_NAMES.join(', ')}` },
+  { line: 'c5 bulged', means: `what is wrong with it: ${DAMAGE_WORDS.join(', ')}` },
+  { line: 'u1 uc3843', means: 'a number the shop knows needs no “marked”' },
+  {
+    line: 'claim rv1 sets the current limit',
+    means: 'a claim to prove; then support, settle or supersede rv1 with the reason',
+  },
+  { line: 'strike c5', means: 'takes a part out of the log; rename c5 to c6 calls it otherwise' },
   { line: 'c5 82u 400V 105C bulged', means: 'a part with the values printed on it and what is wrong' },
   { line: 'q1 vds 650V datasheet', means: 'a value, with where it comes from' },
   { line: 'r12 measures 4k69', means: 'a measurement; several fields by name: c5 measures 78u esr 0.4' },
@@ -76,6 +92,24 @@ export function GuideSheet() {
             With a meter named under Settings, F8 takes its reading into the field that has the focus: volts, ohms or
             farads, whichever the field wants. At Make safe, t starts the stopwatch and m records what the meter shows
             with the time it showed it.
+          </p>
+        </Chapter>
+        <Chapter id="markings" title="Reading markings">
+          <p>
+            Type what you can read, and ? for a character that is worn off. Every reading names its rule and is a guess
+            with a reason. The{' '}
+            <Link href="/guide/markings" className="underline decoration-dotted">
+              rules
+            </Link>{' '}
+            and the{' '}
+            <Link href="/guide/chips" className="underline decoration-dotted">
+              chip families
+            </Link>{' '}
+            are listed;{' '}
+            <Link href="/types" className="underline decoration-dotted">
+              Types
+            </Link>{' '}
+            holds what this shop has learnt.
           </p>
         </Chapter>
         <Chapter id="find" title="Asking the drawers">

@@ -1,7 +1,7 @@
-import { createHash, randomUUID } from 'node:crypto';
-import { mkdir, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { createHash } from 'node:crypto';
 import { dirname, join, resolve } from 'node:path';
 import sharp from 'sharp';
+import { keepFile } from '../files';
 
 /** Longest side in pixels of each size that is kept. */
 export const PHOTO_SIZES = { small: 360, medium: 1400, large: 3600 } as const;
@@ -75,9 +75,9 @@ export async function storePhoto(
       .jpeg({ quality: 84, mozjpeg: true })
       .toBuffer({ resolveWithObject: true });
     const hash = createHash('sha256').update(large.data).digest('hex');
-    await keep(photoFile(folder, hash, 'large'), large.data);
+    await keepFile(photoFile(folder, hash, 'large'), large.data);
     for (const size of ['medium', 'small'] as const)
-      await keep(
+      await keepFile(
         photoFile(folder, hash, size),
         await sharp(large.data)
           .resize({ width: PHOTO_SIZES[size], height: PHOTO_SIZES[size], fit: 'inside', withoutEnlargement: true })
@@ -110,22 +110,5 @@ async function inspect(bytes: Uint8Array): Promise<PhotoProblem | undefined> {
     return (ACCEPTED as readonly string[]).includes(format) ? undefined : { kind: 'format', format };
   } catch {
     return { kind: 'not-a-picture' };
-  }
-}
-
-/** Writes a file whole or not at all. */
-async function keep(path: string, data: Buffer): Promise<void> {
-  const present = await stat(path).then(
-    ({ size }) => size === data.length,
-    () => false,
-  );
-  if (present) return;
-  await mkdir(dirname(path), { recursive: true });
-  const draft = `${path}.${randomUUID()}`;
-  try {
-    await writeFile(draft, data);
-    await rename(draft, path);
-  } finally {
-    await rm(draft, { force: true });
   }
 }

@@ -36,7 +36,6 @@ export function PinOutline({
   const left = style === 'dual' ? NAMES : 8;
   const width = bodyWidth + 2 * left;
   const height = TOP + bodyHeight + (style === 'dual' ? 12 : 62);
-  const first = legs.find(({ number }) => number === 1);
   return (
     <svg viewBox={`0 0 ${width} ${height}`} className="max-h-[330px] w-full" role="group" aria-label={label}>
       <rect
@@ -49,12 +48,10 @@ export function PinOutline({
         stroke="var(--ink)"
         strokeWidth="1.6"
       />
-      {first && style === 'dual' && (
-        <circle
-          cx={left + (first.x === 0 ? 11 : bodyWidth - 11)}
-          cy={TOP + 9}
-          r="3.2"
-          fill="none"
+      {style === 'dual' && (
+        <path
+          d={`M${left + bodyWidth / 2 - 8} ${TOP}a8 8 0 0 0 16 0`}
+          fill="var(--margin)"
           stroke="var(--ink)"
           strokeWidth="1.3"
         />

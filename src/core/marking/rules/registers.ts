@@ -88,9 +88,11 @@ export const REGISTER_RULES: readonly MarkingRule[] = [
     alone: 0.5,
     source: 'Pro Electron numbering, from memory',
     example: 'BUX98',
-    read([text, , use = '', third, digits = '']) {
+    read([text, material = '', use = '', third, digits = '']) {
       if (digits.length === 2 && third === '') return undefined;
-      return drafts(text, PRO_ELECTRON_USE[use], 1);
+      const entry = PRO_ELECTRON_USE[use];
+      const stuff = PRO_ELECTRON_MATERIAL[material];
+      return drafts(text, entry && { ...entry, says: `${stuff} ${entry.says}` }, 1);
     },
   },
   {

@@ -103,7 +103,6 @@ export function RatingForm({
   refName: string;
   choices: readonly { value: string; label: string }[];
 }) {
-  if (choices.length === 0) return <p>No ratings are kept for this kind yet; note what you know.</p>;
   return (
     <ActionForm
       action={typeRatingAction.bind(null, { code, ref: refName })}

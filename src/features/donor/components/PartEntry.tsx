@@ -70,7 +70,7 @@ export function PartEntry({
       <ActionForm
         action={log}
         label="Log a part"
-        className="-mb-1 grid grid-cols-[64px_1fr_92px_1.3fr_1.3fr] items-start gap-x-2.5 max-[620px]:grid-cols-2"
+        className="-mt-1 grid grid-cols-[64px_1fr_92px_1.3fr_1.3fr] gap-y-0 [&_.field>p:empty]:hidden items-start gap-x-2.5 max-[620px]:grid-cols-2"
         clearAfter
       >
         <TextField name="ref" label="part" placeholder="Q1" mono defaultValue={kept.ref} />
@@ -78,7 +78,7 @@ export function PartEntry({
         <TextField name="package" label="case" placeholder="TO-220" list={listId} defaultValue={kept.package} />
         <TextField name="values" label="values as printed" placeholder="82u 400V 105C" mono />
         <TextField name="marking" label="marking, ? for what is worn off" placeholder="12N65" mono />
-        <div className="col-span-full grid grid-cols-[104px_120px_64px_1fr] items-start gap-x-2.5 max-[620px]:grid-cols-2">
+        <div className="col-span-full mt-1 grid grid-cols-[104px_120px_64px_1fr] items-start gap-x-2.5 max-[620px]:grid-cols-2">
           <SelectField name="block" label="block" options={BLOCK_CHOICES} defaultValue={kept.block} />
           <SelectField name="condition" label="condition" options={CONDITIONS} defaultValue="" />
           <TextField name="count" label="how many" defaultValue="1" mono />
@@ -150,7 +150,12 @@ function useMarkingPreview(code: string, holder: React.RefObject<HTMLDivElement 
 
 function LiveReading({ preview }: { preview: MarkingPreview | null }) {
   return (
-    <div aria-live="polite" aria-label="What the marking may mean" className="min-h-[22px] text-[13px]" role="status">
+    <div
+      aria-live="polite"
+      aria-label="What the marking may mean"
+      className="mt-1.5 min-h-[20px] text-[13px]"
+      role="status"
+    >
       {preview && (
         <>
           <p>

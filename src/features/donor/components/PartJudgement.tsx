@@ -7,6 +7,7 @@ import type { PartView } from '../views/parts';
 import { ChipCard } from './ChipCard';
 import { PlaceForm, RatingForm, ReadingsForm, StrikePart } from './IdentifyForms';
 import { MatterForm, MatterList } from './MatterList';
+import { UnknownChip } from './UnknownChip';
 
 /** What one part probably is, why, what else it could be, and whether that makes sense where it sits. */
 export function PartJudgement({ code, part, identity }: { code: string; part: PartView; identity: PartIdentity }) {
@@ -37,9 +38,12 @@ export function PartJudgement({ code, part, identity }: { code: string; part: Pa
         </Section>
       )}
       {identity.chip && <ChipCard chip={identity.chip} />}
-      <Section label="Type a rating">
-        <RatingForm code={code} refName={part.ref} choices={part.ratingChoices} />
-      </Section>
+      {identity.unknown && <UnknownChip code={code} refName={part.ref} chip={identity.unknown} />}
+      {part.ratingChoices.length > 0 && (
+        <Section label="Type a rating">
+          <RatingForm code={code} refName={part.ref} choices={part.ratingChoices} />
+        </Section>
+      )}
       <Section label="Where it sits and what is wrong with it">
         <PlaceForm code={code} refName={part.ref} place={identity.place} />
         <p className="text-[12.5px]">

@@ -24,7 +24,16 @@ const SIDES = [
 ];
 
 /** One photo: large on the left with its other side below, what is written on it on the right. */
-export function PhotoSheet({ code, photo }: { code: string; photo: PhotoPageView }) {
+export function PhotoSheet({
+  code,
+  photo,
+  place,
+}: {
+  code: string;
+  photo: PhotoPageView;
+  /** A part whose place is to be pinned, or empty. */
+  place: string;
+}) {
   const keys: Shortcut[] = [
     ...(photo.previous ? [{ key: ',', label: 'the photo before', href: photo.previous }] : []),
     ...(photo.next ? [{ key: '.', label: 'the next photo', href: photo.next }] : []),
@@ -99,7 +108,7 @@ export function PhotoSheet({ code, photo }: { code: string; photo: PhotoPageView
           {photo.next && <Link href={photo.next}>next ›</Link>}
         </span>
       </nav>
-      <PhotoViewer key={photo.id} code={code} photo={photo} />
+      <PhotoViewer key={photo.id} code={code} photo={photo} place={place} />
       <section aria-label="Other side" className="mt-4 border-t border-rule pt-3">
         <h2 className="mb-1 text-[15px] font-semibold">The other side</h2>
         <PhotoPairing key={photo.id} code={code} photo={photo} />

@@ -19,10 +19,10 @@ const STEP = 1.35;
 const held = (value: number) => Math.max(0, Math.min(1, value));
 
 /** One photo that can be zoomed and moved by wheel, finger or key, with its numbered pins. */
-export function PhotoViewer({ code, photo }: { code: string; photo: PhotoPageView }) {
+export function PhotoViewer({ code, photo, place }: { code: string; photo: PhotoPageView; place: string }) {
   const [view, setView] = useState<View>(WHOLE);
-  const [pinning, setPinning] = useState(false);
-  const [note, setNote] = useState('');
+  const [pinning, setPinning] = useState(place !== '');
+  const [note, setNote] = useState(place);
   const [spot, setSpot] = useState<{ x: number; y: number }>();
   const drag = useRef<{ x: number; y: number; view: View } | undefined>(undefined);
   const frame = useRef<HTMLDivElement>(null);

@@ -1,4 +1,5 @@
 import { benchProblemText, understand } from '../../../core/benchline';
+import type { PinFunction } from '../../../core/chips';
 import { decodeMarking, type Reading } from '../../../core/marking';
 import {
   BLOCKS,
@@ -77,6 +78,20 @@ export function placePart(bench: Bench, of: { code: string; ref: string }, form:
   });
 }
 
+/** Keeps what the pins of a chip seem to be. */
+export function hintPins(
+  bench: Bench,
+  of: { code: string; ref: string },
+  hints: Record<number, PinFunction>,
+): Promise<FormOutcome> {
+  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+    const part = await knownPart(edit, of.ref);
+    await edit.update('parts', part.id, { pinHints: hints });
+    const count = Object.keys(hints).length;
+    return `${part.ref}: ${count} ${count === 1 ? 'pin is' : 'pins are'} noted.`;
+  });
+}
+
 /** A name for one reading of a marking, the same each time it is read. */
 export function readingId({ kind, rule, ratings, readAs = '' }: Reading): string {
   return [kind, rule, ...Object.entries(ratings).flat(), readAs].join(' ');
@@ -117,7 +132,7 @@ export function acceptReading(bench: Bench, of: { code: string; ref: string; rea
       confidence: reading.confidence,
     }));
     const technology = reading.facts?.technology ?? part.technology;
-    const name = reading.readAs ?? part.marking;
+    const name = reading.readAs ?? reading.number;
     const typeId = await remember(edit, { ...part, kind: reading.kind, technology, marking: name }, ratings);
     await edit.update('parts', part.id, {
       kind: reading.kind,

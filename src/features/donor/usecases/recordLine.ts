@@ -7,7 +7,7 @@ import { listStores } from '../../../db/repositories/stores';
 import { listTypeNames } from '../../../db/repositories/types';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { editDonor } from './outcome';
-import { stationOf, writeRecord } from './writeRecord';
+import { doubtOf, stationOf, writeRecord } from './writeRecord';
 
 /** What a bench line may refer to on a donor; with the numbers of all known types when asked. */
 export async function benchContext(
@@ -50,6 +50,10 @@ export function record(
         ? { taken: { field: 'name', message: `There is a store ${entry.name} already.` } }
         : {}),
     },
-    async (edit) => `${await writeRecord(edit, entry)}.`,
+    async (edit, donor) => {
+      const says = await writeRecord(edit, entry);
+      const doubt = await doubtOf(edit, donor, entry);
+      return doubt === undefined ? `${says}.` : `${says}. But does it fit? ${doubt}`;
+    },
   );
 }

@@ -2,7 +2,11 @@ import { describeRecord, type BenchRecord } from '../../../core/benchline';
 import { storeRole } from '../../../core/safety';
 import type { StationName } from '../../../core/station';
 import type { Evidenced } from '../../../core/evidence';
+import { decodeMarking } from '../../../core/marking';
+import { senseCheck, unitStress } from '../../../core/sense';
+import type { Donor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
+import { plateOf } from '../../../db/repositories/plate';
 import { addNote, moveNote, openNoteOn } from '../../../db/repositories/notes';
 import { addMeasurement, findPart, isReferenceTaken, logPart, type Part } from '../../../db/repositories/parts';
 import { findType, isNumbered } from '../../../db/repositories/types';
@@ -116,6 +120,16 @@ export async function writeRecord(edit: Edit, record: BenchRecord): Promise<stri
   }
 }
 
+/** Why a part that was just written does not fit where it sits, if it does not. */
+export async function doubtOf(edit: Edit, donor: Donor, record: BenchRecord): Promise<string | undefined> {
+  if (record.kind !== 'part' && record.kind !== 'value') return undefined;
+  const found = await findPart(edit.tx, donor.id, record.ref);
+  if (!found) return undefined;
+  const ratings = Object.fromEntries(Object.entries(found.ratings).map(([name, { value }]) => [name, value]));
+  const worst = senseCheck({ ...found.part, ratings }, unitStress(plateOf(donor)))[0];
+  return worst?.severity === 'wrong' ? worst.says : undefined;
+}
+
 type PartEntry = Extract<BenchRecord, { kind: 'part' }>;
 
 /** Logs a part, or every part of a range, as said: what another part is like first, then the words, then what its number is known for. */
@@ -158,7 +172,11 @@ export async function knownPart(edit: Edit, ref: string) {
 
 /** Gives a part what is already known of its number. Returns how many ratings that were. */
 async function recallType(edit: Edit, partId: string, kind: Parameters<typeof isNumbered>[0], marking: string) {
-  const known = isNumbered(kind) ? await findType(edit.tx, kind, marking) : undefined;
+  if (!isNumbered(kind)) return 0;
+  // A date code or a maker’s letters beside the number do not hide it.
+  const [best] = decodeMarking(marking, { kind });
+  const known =
+    (await findType(edit.tx, kind, marking)) ?? (best && (await findType(edit.tx, kind, best.readAs ?? best.number)));
   if (!known) return 0;
   await edit.update('parts', partId, { typeId: known.type.id, technology: known.type.technology });
   const ratings = Object.entries(known.ratings).map(asRating);

@@ -1,11 +1,13 @@
 import {
   chipFacts,
   chipFamily,
+  guessFamilies,
   outlineOf,
   PIN_FUNCTIONS,
   regulatorFamily,
   type ChipFamily,
   type Outline,
+  type PinFunction,
 } from '../../../core/chips';
 import { tellApart, type Reading } from '../../../core/marking';
 import {
@@ -14,6 +16,7 @@ import {
   DUTIES,
   DUTY_NAMES,
   kindRule,
+  packageRule,
   SUBTYPES,
   type BlockName,
   type DutyName,
@@ -61,6 +64,20 @@ export interface ChipView {
   readonly below: Outline;
 }
 
+/** A chip that stays unknown for now. */
+export interface UnknownChipView {
+  readonly legs: number;
+  readonly hints: Readonly<Record<number, PinFunction>>;
+  readonly functions: readonly { value: string; label: string }[];
+  readonly guesses: readonly {
+    readonly id: string;
+    readonly href: string;
+    readonly percent: string;
+    readonly says: string;
+    readonly reasons: string;
+  }[];
+}
+
 /** What a part is and whether that makes sense where it sits. */
 export interface PartIdentity {
   readonly readings: readonly ReadingView[];
@@ -72,6 +89,8 @@ export interface PartIdentity {
   /** The next reading that would fit its place. */
   readonly instead: ReadingView | null;
   readonly chip: ChipView | null;
+  /** For a chip that no reading names: its legs, what they seem to be, and what it may be. */
+  readonly unknown: UnknownChipView | null;
   /** Other donors on which the same marking was seen. */
   readonly seenOn: readonly { readonly code: string; readonly says: string; readonly href: string }[];
   readonly matters: readonly NoteView[];
@@ -118,6 +137,7 @@ export async function partIdentity(donor: Donor, { part, ratings }: PartRecord):
     misfits,
     instead: instead ? readingView(instead) : null,
     chip: chipView(best, part),
+    unknown: part.kind === 'ic' && (best?.confidence ?? 0) < NAMED ? unknownChip(part) : null,
     seenOn: seen.map(({ code, description, ref }) => ({
       code,
       says: `${ref} of ${description}`,
@@ -170,6 +190,32 @@ function chipView(best: Reading | undefined, part: Part): ChipView | null {
     (best?.facts?.family === undefined ? undefined : chipFamily(best.facts.family)) ??
     (part.kind === 'regulator' && part.marking ? regulatorFamily(part.marking) : undefined);
   return family ? describeChip(family) : null;
+}
+
+/** A chip whose best reading is believed less than this counts as unknown. */
+const NAMED = 0.3;
+/** Legs shown when the case was not said. */
+const USUAL_LEGS = 8;
+
+function unknownChip(part: Part): UnknownChipView {
+  const { pinHints: hints, block } = part;
+  const package_ = part.package ?? undefined;
+  const guesses = guessFamilies({ package: package_, block: block ?? undefined, pins: hints });
+  return {
+    legs: (package_ && packageRule(package_)?.legs) || USUAL_LEGS,
+    hints,
+    functions: [
+      { value: '', label: 'not known' },
+      ...Object.entries(PIN_FUNCTIONS).map(([value, { label }]) => ({ value, label })),
+    ],
+    guesses: guesses.map(({ family, score, reasons }) => ({
+      id: family.id,
+      href: `/guide/chips/${encodeURIComponent(family.id)}`,
+      percent: `${Math.round(score * 100)} %`,
+      says: family.function,
+      reasons: reasons.join('; '),
+    })),
+  };
 }
 
 function describeChip(family: ChipFamily): ChipView {

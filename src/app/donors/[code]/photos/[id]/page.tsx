@@ -2,6 +2,7 @@ import { notFound } from 'next/navigation';
 import { DonorPage } from '../../../../../features/donor/components/DonorPage';
 import { PhotoSheet } from '../../../../../features/donor/components/PhotoSheet';
 import { photoPage } from '../../../../../features/donor/views/photos';
+import { word } from '../../../../search';
 import { donorOf, type StationProps } from '../../load';
 
 export const metadata = { title: 'Photo' };
@@ -12,7 +13,7 @@ export default async function PhotoPage(props: StationProps & { params: Promise<
   if (!photo) notFound();
   return (
     <DonorPage frame={frame} station={photo.station}>
-      <PhotoSheet code={donor.code} photo={photo} />
+      <PhotoSheet code={donor.code} photo={photo} place={word((await props.searchParams).place)} />
     </DonorPage>
   );
 }

@@ -1,0 +1,18 @@
+import { notFound } from 'next/navigation';
+import { FindLine } from '../../../features/stock/components/FindLine';
+import { TypeSheet } from '../../../features/types/components/TypeSheet';
+import { typeView } from '../../../features/types/views';
+import { Page, PageHead } from '../../../ui/frame/Page';
+
+export const metadata = { title: 'Type' };
+
+export default async function TypePage({ params }: { params: Promise<{ id: string }> }) {
+  const type = await typeView((await params).id);
+  if (!type) notFound();
+  const says = [type.kindLabel, type.technology, type.package, type.note].filter((word) => word !== '').join(' · ');
+  return (
+    <Page head={<PageHead title={type.name} says={says} />} foot={<FindLine />}>
+      <TypeSheet type={type} />
+    </Page>
+  );
+}

@@ -1,0 +1,16 @@
+import { FindLine } from '../../../features/stock/components/FindLine';
+import { ImportSheet } from '../../../features/types/components/ImportSheet';
+import { Page, PageHead } from '../../../ui/frame/Page';
+
+export const metadata = { title: 'Bring types in' };
+
+export default function BringTypesPage() {
+  return (
+    <Page
+      head={<PageHead title="Bring types in" says="from a spreadsheet, or from another bench" />}
+      foot={<FindLine />}
+    >
+      <ImportSheet />
+    </Page>
+  );
+}

@@ -1,0 +1,17 @@
+import { KIND_NAMES, kindRule } from '../../../core/part';
+import { FindLine } from '../../../features/stock/components/FindLine';
+import { TypeForm } from '../../../features/types/components/TypeForms';
+import { Evidence } from '../../../ui/frame/Halves';
+import { Page, PageHead } from '../../../ui/frame/Page';
+
+export const metadata = { title: 'New type' };
+
+export default function NewTypePage() {
+  return (
+    <Page head={<PageHead title="New type" says="a part number that no donor has taught yet" />} foot={<FindLine />}>
+      <Evidence>
+        <TypeForm kinds={KIND_NAMES.map((name) => ({ value: name, label: kindRule(name).label }))} />
+      </Evidence>
+    </Page>
+  );
+}

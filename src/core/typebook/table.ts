@@ -1,0 +1,113 @@
+import { isRatingName, RATING_NAMES, RATINGS } from '../part';
+import { formatShorthand } from '../quantity';
+import type { EntryRating, ReadEntry, ReadFile, RefusedEntry, TypeEntry } from './entry';
+import { readEntry } from './readEntry';
+
+const TEXT_COLUMNS = ['kind', 'name', 'aliases', 'technology', 'package', 'note', 'source'] as const;
+type TextColumn = (typeof TEXT_COLUMNS)[number];
+
+/** Spreadsheets run cells that begin so as formulas. Source: OWASP, CSV injection, from memory. */
+const FORMULA = /^[=+\-@\t\r]/;
+
+/** A text that no spreadsheet takes for a formula; the mark is taken off again on reading. */
+export function neutralised(text: string): string {
+  return FORMULA.test(text) ? `'${text}` : text;
+}
+
+const plain = (text: string) => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
+
+/**
+ * Reads a table of types: a heading with `kind` and `name`, further text columns, and one column a
+ * rating by its name. Rows that cannot be used are refused with the value that is wrong.
+ * @param rows cells by row, the heading first
+ */
+export function readTypeTable(rows: readonly (readonly string[])[]): ReadFile {
+  const [heading = [], ...body] = rows;
+  const columns = heading.map((cell) => cell.trim());
+  const missing = ['kind', 'name'].filter((name) => !columns.some((column) => column.toLowerCase() === name));
+  if (missing.length > 0)
+    return {
+      read: [],
+      refused: [
+        {
+          line: 1,
+          what: columns.join(', ').slice(0, 80),
+          why: `The heading has no column “${missing.join('” and “')}”; at least kind and name are expected.`,
+        },
+      ],
+    };
+  const strange = columns.filter((column) => column !== '' && !isTextColumn(column) && !ratingOf(column));
+  const read: ReadEntry[] = [];
+  const refused: RefusedEntry[] = strange.map((column) => ({
+    line: 1,
+    what: column,
+    why: `Column “${column}” is no text column and no rating; it is left out.`,
+  }));
+  const seen = new Map<string, number>();
+  body.forEach((cells, index) => {
+    const line = index + 2;
+    if (cells.every((cell) => cell.trim() === '')) return;
+    const texts: Record<TextColumn, string> = {
+      kind: '',
+      name: '',
+      aliases: '',
+      technology: '',
+      package: '',
+      note: '',
+      source: '',
+    };
+    const ratings: Record<string, string> = {};
+    columns.forEach((column, place) => {
+      const cell = plain((cells[place] ?? '').trim());
+      const rating = ratingOf(column);
+      if (isTextColumn(column)) texts[column.toLowerCase() as TextColumn] = cell;
+      else if (rating) ratings[rating] = cell;
+    });
+    const entry = readEntry({ ...texts, ratings });
+    const what = [texts.kind, texts.name].filter((text) => text !== '').join(' ');
+    if ('why' in entry) {
+      refused.push({ line, what, why: entry.why });
+      return;
+    }
+    const key = `${entry.kind} ${entry.name}`;
+    const before = seen.get(key);
+    if (before !== undefined) {
+      refused.push({ line, what, why: `Line ${before} names the same type already; one line a type is expected.` });
+      return;
+    }
+    seen.set(key, line);
+    read.push({ line, entry });
+  });
+  return { read, refused };
+}
+
+function isTextColumn(column: string): boolean {
+  return (TEXT_COLUMNS as readonly string[]).includes(column.toLowerCase());
+}
+
+/** The rating that a column is headed by: its name, with or without a unit in brackets. */
+function ratingOf(column: string): string | undefined {
+  const name = column.replace(/\s*[([].*$/, '');
+  if (isRatingName(name)) return name;
+  return RATING_NAMES.find((rating) => rating.toLowerCase() === name.toLowerCase());
+}
+
+/** Types as a table: a heading, then a row each; only ratings that some type has get a column. */
+export function typeTable(types: readonly TypeEntry[]): string[][] {
+  const used = RATING_NAMES.filter((name) => types.some(({ ratings }) => ratings[name]));
+  const texts = TEXT_COLUMNS.filter((column) => column !== 'source');
+  return [
+    [...texts, ...used],
+    ...types.map((type) => [
+      ...[type.kind, type.name, type.aliases.join(', '), type.technology, type.package, type.note].map(neutralised),
+      ...used.map((name) => {
+        const rating = type.ratings[name];
+        return rating ? neutralised(ratingCell(name, rating)) : '';
+      }),
+    ]),
+  ];
+}
+
+function ratingCell(name: (typeof RATING_NAMES)[number], { value, source, page }: EntryRating): string {
+  return `${formatShorthand(value, RATINGS[name].unit)}; ${source}${page === undefined ? '' : ` p. ${page}`}`;
+}

@@ -1,0 +1,62 @@
+'use server';
+
+import { z } from 'zod';
+import { bench } from '../../db/bench';
+import { readForm } from '../../ui/form/fieldSchemas';
+import type { FormOutcome } from '../../ui/form/outcome';
+import { aliasForm, mergeForm, typeForm, typeRatingForm } from './schema';
+import {
+  addAlias,
+  addType,
+  amendType,
+  detachDatasheet,
+  forgetType,
+  mergeType,
+  rateType,
+  splitType,
+  unrateType,
+} from './usecases';
+
+// Arguments arrive from the browser: each is held against its schema before it is used.
+const key = z.string().min(1).max(64);
+
+export async function addTypeAction(data: FormData): Promise<FormOutcome> {
+  const form = readForm(typeForm, data);
+  return form.ok ? addType(bench(), form.values) : form;
+}
+
+export async function amendTypeAction(id: string, data: FormData): Promise<FormOutcome> {
+  const form = readForm(typeForm, data);
+  return form.ok ? amendType(bench(), key.parse(id), form.values) : form;
+}
+
+export async function rateTypeAction(id: string, data: FormData): Promise<FormOutcome> {
+  const form = readForm(typeRatingForm, data);
+  return form.ok ? rateType(bench(), key.parse(id), form.values) : form;
+}
+
+export async function unrateTypeAction(id: string, name: string): Promise<FormOutcome> {
+  return unrateType(bench(), key.parse(id), key.parse(name));
+}
+
+export async function addAliasAction(id: string, data: FormData): Promise<FormOutcome> {
+  const form = readForm(aliasForm, data);
+  return form.ok ? addAlias(bench(), key.parse(id), form.values.name) : form;
+}
+
+export async function mergeTypeAction(id: string, data: FormData): Promise<FormOutcome> {
+  const form = readForm(mergeForm, data);
+  return form.ok ? mergeType(bench(), key.parse(id), form.values.name) : form;
+}
+
+export async function splitTypeAction(id: string, aliasId: string): Promise<FormOutcome> {
+  return splitType(bench(), key.parse(id), key.parse(aliasId));
+}
+
+export async function forgetTypeAction(id: string): Promise<FormOutcome> {
+  return forgetType(bench(), key.parse(id));
+}
+
+export async function detachDatasheetAction(sheetId: string): Promise<FormOutcome> {
+  return detachDatasheet(bench(), key.parse(sheetId));
+}

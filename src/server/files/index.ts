@@ -1,0 +1,8 @@
+export {
+  datasheetFile,
+  datasheetProblemText,
+  datasheetsFolder,
+  storeDatasheet,
+  type DatasheetProblem,
+} from './datasheetStore';
+export { keepFile } from './keepFile';
