@@ -29,10 +29,13 @@ test('a question is asked, chased on the bench, and answered', async ({ page }) 
   await goTo(page, '/');
   await expect(judgement(page)).toContainText('where does the fifth leg of U1 go');
   await goTo(page, `/donors/${code}/record`);
-  await judgement(page).getByRole('button', { name: 'answered' }).first().click();
+  await judgement(page)
+    .getByRole('button', { name: /^Answered:/ })
+    .first()
+    .click();
   await expect(judgement(page)).toContainText('No open question');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(judgement(page)).toContainText('1 open question');
+  await expect(judgement(page)).toContainText('1 matter is open');
 });
 
 test('a station is declared done, and the line shows it', async ({ page }) => {

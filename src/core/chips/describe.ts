@@ -10,7 +10,7 @@ export interface ChipRow {
   readonly is: string;
   /** Full numbers, parted by blanks. */
   readonly names: string;
-  /** Second sources' letters: each is put before every core. */
+  /** Second sources' letters: each is put before the first core. */
   readonly prefixes?: string;
   readonly cores?: string;
   readonly suffixes?: string;
@@ -46,7 +46,7 @@ export function describe(row: ChipRow): ChipFamily {
     role: row.role,
     kind: row.kind ?? 'ic',
     function: row.is,
-    names: [...words(row.names), ...words(row.prefixes).flatMap((letters) => cores.map((core) => letters + core))],
+    names: [...words(row.names), ...words(row.prefixes).map((letters) => letters + (cores[0] ?? ''))],
     cores,
     ...(row.suffixes ? { suffixes: row.suffixes } : {}),
     packages: row.packages.split(', '),

@@ -1,5 +1,6 @@
 'use client';
 
+import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
 import { addNoteAction, moveMatterAction } from '../actions';
@@ -39,6 +40,11 @@ function Matter({ code, matter }: { code: string; matter: NoteView }) {
           .map((step) => `; ${step.standing} ${step.when}${step.because ? `, ${step.because}` : ''}`)
           .join('')}
       </span>
+      {open && matter.question && (
+        <ActionButton tone="small" action={() => settle(code, id)} label={`Answered: ${text}`}>
+          answered
+        </ActionButton>
+      )}
       {open && next.length > 0 && (
         <details className="text-[12.5px]">
           <summary className="cursor-pointer text-ink-2 underline decoration-dotted">move it on</summary>
@@ -62,6 +68,12 @@ function Matter({ code, matter }: { code: string; matter: NoteView }) {
       )}
     </>
   );
+}
+
+function settle(code: string, id: string) {
+  const data = new FormData();
+  data.set('standing', 'settled');
+  return moveMatterAction(code, id, data);
 }
 
 /** A claim, a question or a note about one part. */

@@ -159,7 +159,7 @@ function LiveReading({ preview }: { preview: MarkingPreview | null }) {
       {preview && (
         <>
           <p>
-            <span className="font-mono">{preview.marking}</span>{' '}
+            <span className="mr-1.5 font-mono">{preview.marking}</span>
             {preview.readings.length === 0
               ? 'is known to no rule'
               : preview.readings.map(({ kind, why, percent }, index) => (
