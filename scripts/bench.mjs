@@ -1,5 +1,5 @@
 // Benchmarks on a generated shop of 1,000 donors and 20,000 lots: the list queries against bare SQL,
-// and the first load of each main view of the production build against the Guide, which asks no database.
+// markings and the bench line against a plain lookup, and the first load of each main view of the production build against the Guide, which asks no database.
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -21,6 +21,11 @@ await must(bin('tsx'), ['scripts/bench/generate.ts', url]);
 const queries = spawnSync(bin('tsx'), ['scripts/bench/queries.ts', url], { encoding: 'utf8' });
 say('\nList queries, median of 15');
 console.table(JSON.parse(queries.stdout));
+
+const markings = spawnSync(bin('tsx'), ['scripts/bench/marking.ts'], { encoding: 'utf8' });
+say('\nMarkings and the bench line, median of 25');
+console.table(JSON.parse(markings.stdout));
+if (markings.status !== 0) say('An aim was missed.');
 
 const port = await freePort(3600);
 const server = spawn(
@@ -50,6 +55,7 @@ const VIEWS = [
   '/stock?find=nmos+%3E%3D600V',
   '/builds',
   '/sums',
+  '/types',
 ];
 const results = [];
 for (const path of VIEWS) results.push(await measure(path));

@@ -20,15 +20,8 @@ export function MatterList({ code, matters }: { code: string; matters: readonly 
   );
 }
 
-/** The word that stands before a note: what sort it is, and how it stands. */
-export function signOf({ claim, question, standing, open }: NoteView): string {
-  if (claim) return standing;
-  return question ? (open ? 'asked' : 'answered') : '';
-}
-
 function Matter({ code, matter }: { code: string; matter: NoteView }) {
-  const { id, ref, text, steps, next, open, when } = matter;
-  const sign = signOf(matter);
+  const { id, ref, text, sign, steps, next, open, when } = matter;
   return (
     <>
       {sign && <b className={`font-semibold ${open ? 'text-ochre' : 'text-ink-2'}`}>{sign}: </b>}

@@ -6,7 +6,7 @@ import type { StationName } from '../../../core/station';
 import type { DonorFrame } from '../views/frame';
 import type { NoteView } from '../views/notes';
 import { LiveNotice } from './LiveNotice';
-import { MatterList, signOf } from './MatterList';
+import { MatterList } from './MatterList';
 import { FinishButton, NoteForm, UndoButton } from './NoteForms';
 
 const TEXTS = {
@@ -127,9 +127,7 @@ export function NoteList({ notes, withStation = false }: { notes: readonly NoteV
         <li key={note.id} className="grid grid-cols-[104px_1fr] items-baseline gap-x-3 py-2">
           <span className="font-mono text-[12px] text-ink-2">{note.when}</span>
           <span>
-            {signOf(note) && (
-              <b className={`font-semibold ${note.open ? 'text-ochre' : 'text-ink-2'}`}>{signOf(note)}: </b>
-            )}
+            {note.sign && <b className={`font-semibold ${note.open ? 'text-ochre' : 'text-ink-2'}`}>{note.sign}: </b>}
             {note.ref && <span className="ref">{note.ref}</span>}{' '}
             <span className="whitespace-pre-wrap">{note.text}</span>
             {withStation && <span className="text-[12px] text-ink-3"> {note.station}</span>}

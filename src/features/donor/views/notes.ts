@@ -3,7 +3,7 @@ import { STATION_LABEL, type StationName } from '../../../core/station';
 import { bench } from '../../../db/bench';
 import type { Donor } from '../../../db/repositories/donors';
 import { listJournal } from '../../../db/repositories/journal';
-import { eventsOfNotes, isOpen, listNotes } from '../../../db/repositories/notes';
+import { eventsOfNotes, isOpen, listNotes, type Note } from '../../../db/repositories/notes';
 import { clockOf, dayOf } from './words';
 
 export interface NoteView {
@@ -17,7 +17,8 @@ export interface NoteView {
   readonly claim: boolean;
   /** Whether it still waits for something. */
   readonly open: boolean;
-  readonly standing: Standing | '';
+  /** The word that stands before it: what sort it is, and how it stands. */
+  readonly sign: string;
   /** How it came to stand so, oldest first. */
   readonly steps: readonly { readonly when: string; readonly standing: string; readonly because: string }[];
   /** Where it may go from here. */
@@ -43,10 +44,15 @@ export async function notesView(donor: Donor, of: { station?: StationName; ref?:
     question: note.question,
     claim: note.claim,
     open: isOpen(note),
-    standing: note.standing || (note.answeredMs === null ? '' : 'settled'),
+    sign: signOf(note),
     steps: (events.get(note.id) ?? []).map(({ atMs, standing, because }) => ({ when: when(atMs), standing, because })),
     next: nextStandings(note.standing, note.claim),
   }));
+}
+
+function signOf(note: Note): string {
+  if (note.claim) return note.standing;
+  return note.question ? (isOpen(note) ? 'asked' : 'answered') : '';
 }
 
 /** A claim may be supported, a question only settled; what is settled may be superseded by what is learnt later. */

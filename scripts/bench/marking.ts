@@ -1,0 +1,74 @@
+// Times the marking reader and the completion of the bench line: against a table of the same markings
+// looked up in a Map, and against the 20 types that a small shop knows.
+import { complete, type BenchContext } from '../../src/core/benchline';
+import { decodeMarking } from '../../src/core/marking';
+import { MARKING_CASES } from '../../src/core/marking/testing/markings';
+
+const ROUNDS = 25;
+const TYPES = 20_000;
+/** Markings a second that the reader must read at least, and milliseconds that a completion may take. */
+const READ_AIM = 10_000;
+const COMPLETE_AIM_MS = 16;
+
+function perSecond(count: number, work: () => void): number {
+  const times: number[] = [];
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const began = performance.now();
+    work();
+    times.push(performance.now() - began);
+  }
+  return (count / (times.sort((a, b) => a - b)[Math.floor(ROUNDS / 2)] ?? 1)) * 1000;
+}
+
+const table = new Map(MARKING_CASES.map(({ marking, ratings }) => [marking.toUpperCase(), ratings]));
+let found = 0;
+const looked = perSecond(MARKING_CASES.length, () => {
+  for (const { marking } of MARKING_CASES)
+    found += table.has(marking.trim().toUpperCase().replace(/\s+/g, ' ')) ? 1 : 0;
+});
+const read = perSecond(MARKING_CASES.length, () => {
+  for (const { marking, kind } of MARKING_CASES) decodeMarking(marking, { kind });
+});
+const worn = MARKING_CASES.filter(({ marking }) => marking.length >= 6).slice(0, 60);
+const readWorn = perSecond(worn.length, () => {
+  for (const { marking, kind } of worn) decodeMarking(`${marking.slice(0, 3)}?${marking.slice(4)}`, { kind });
+});
+
+const shop = (count: number): BenchContext => ({
+  parts: [{ ref: 'Q1', kind: 'nmos' }],
+  stores: [],
+  types: Array.from({ length: count }, (_, index) => `T${String(index).padStart(6, '0')}`).sort(),
+});
+const [large, small] = [shop(TYPES), shop(20)];
+const LINES = ['q1 marked t0', 'q1 marked t0199', 'q1 nmos to-2', 'q1 marked zz', 'u'];
+const completions = (context: BenchContext) =>
+  1000 / perSecond(LINES.length, () => LINES.forEach((line) => complete(line, context)));
+const [largeMs, smallMs] = [completions(large), completions(small)];
+
+const ratio = (ours: number, theirs: number) => (ours / theirs).toFixed(2);
+process.stdout.write(
+  JSON.stringify([
+    {
+      what: `${MARKING_CASES.length} clean markings`,
+      ours: `${Math.round(read)} a second`,
+      aim: `${READ_AIM} a second`,
+      reference: `looked up in a Map: ${Math.round(looked)} a second`,
+      ratio: ratio(looked, read),
+    },
+    {
+      what: `${worn.length} with one character lost`,
+      ours: `${Math.round(readWorn)} a second`,
+      aim: '',
+      reference: `clean: ${Math.round(read)} a second`,
+      ratio: ratio(read, readWorn),
+    },
+    {
+      what: `completion with ${TYPES} types`,
+      ours: `${largeMs.toFixed(4)} ms`,
+      aim: `${COMPLETE_AIM_MS} ms`,
+      reference: `20 types: ${smallMs.toFixed(4)} ms`,
+      ratio: ratio(largeMs, smallMs),
+    },
+  ]),
+);
+if (found === 0 || read < READ_AIM || largeMs > COMPLETE_AIM_MS) process.exitCode = 1;
