@@ -18,12 +18,27 @@ for (const colorScheme of ['light', 'dark'] as const)
       '/donors/put-away',
       '/sums',
       '/guide',
+      '/guide/chips',
+      '/guide/chips/TL494',
+      '/guide/markings',
+      '/types',
+      '/types/new',
+      '/types/bring',
       '/settings',
       '/nowhere',
     ].concat(
-      ['intake', 'make-safe', 'open', 'trace', 'identify?part=Q1', 'test?part=C21', 'harvest?part=C21', 'record'].map(
-        (station) => `/donors/${code}/${station}`,
-      ),
+      [
+        'intake',
+        'make-safe',
+        'open',
+        'trace',
+        'identify?part=U3',
+        'identify?part=U1',
+        'identify?part=C23',
+        'test?part=C21',
+        'harvest?part=C21',
+        'record',
+      ].map((station) => `/donors/${code}/${station}`),
     );
     paths.push(`/donors/${code}/photos`);
     await goTo(page, `/donors/${code}/photos`);
@@ -35,6 +50,9 @@ for (const colorScheme of ['light', 'dark'] as const)
     const lot =
       (await page.getByRole('table', { name: 'Lots', exact: true }).getByRole('link').first().getAttribute('href')) ??
       '';
+    await goTo(page, '/types?find=KBP206');
+    const type = page.getByRole('table', { name: 'Types' }).getByRole('link').first();
+    paths.push((await type.getAttribute('href')) ?? '');
     paths.push(lot, `/stock/labels?lots=${lot.split('/').at(-1)}`);
     const faults: string[] = [];
     for (const path of paths) {
@@ -54,8 +72,11 @@ test('axe finds no serious fault in what opens over a page', async ({ page }) =>
       .filter(({ impact }) => impact === 'serious' || impact === 'critical')
       .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
   await goTo(page, `/donors/${await donorCode(page, 'notebook brick')}/identify?part=R9`);
+  await page.getByRole('button', { name: 'point instead of typing' }).click();
+  expect(await serious()).toEqual([]);
+  await page.getByRole('button', { name: 'put the keys away' }).click();
   await page.getByRole('button', { name: 'columns' }).click();
-  await expect(page.getByRole('checkbox', { name: 'damage' })).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: 'verdict' })).toBeVisible();
   expect(await serious()).toEqual([]);
   await page.keyboard.press('Escape');
   await page.locator('body').press('?');

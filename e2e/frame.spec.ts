@@ -25,6 +25,9 @@ test('no page causes an error in the browser, and nothing is loaded from elsewhe
     '/builds',
     '/sums',
     '/guide',
+    '/guide/chips/TL494',
+    '/types',
+    `/donors/${code}/identify?part=U3`,
   ]) {
     await goTo(page, path);
     await page.waitForLoadState('networkidle');
@@ -35,7 +38,7 @@ test('no page causes an error in the browser, and nothing is loaded from elsewhe
   await goTo(page, `/donors/${code}/identify`);
   await benchLine(page, '# a note');
   await page.getByRole('button', { name: 'columns' }).click();
-  await expect(page.getByRole('checkbox', { name: 'damage' })).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: 'verdict' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.locator('body').press('?');
   await expect(page.getByRole('dialog')).toBeVisible();

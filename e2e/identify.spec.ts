@@ -39,6 +39,12 @@ test('a board of 40 parts is logged by bench line alone', async ({ page }) => {
   await expect(judgement(page)).toContainText('They do not fit where they sit');
   await benchLine(page, 'undo');
   await expect(parts(page).getByRole('row')).toHaveCount(1 + 38);
+  // What is clear is taken in one step; C11 to C20 stay to be looked at.
+  await judgement(page)
+    .getByRole('button', { name: /^Take the \d+ clear readings/ })
+    .click();
+  await expect(page.getByText(/clear readings are taken: F1, BR1/)).toBeVisible();
+  await expect(parts(page).getByRole('row', { name: /^Q1 / })).toContainText('650 V');
 });
 
 test('a board of 40 parts is logged by mouse alone', async ({ page }) => {

@@ -61,7 +61,7 @@ test('a part logged by the form leaves the hands where the next one begins', asy
   await page.keyboard.press('Enter');
   await expect(page.getByRole('row', { name: /R41/ })).toContainText('10 kΩ');
   await expect(log.getByLabel('part', { exact: true })).toBeFocused();
-  await expect(log.getByLabel('part', { exact: true })).toHaveValue('');
+  await expect(log.getByLabel('part', { exact: true })).toHaveValue('R42');
 });
 
 test('? shows the keys of the screen, and closing gives the focus back', async ({ page }) => {
@@ -70,6 +70,7 @@ test('? shows the keys of the screen, and closing gives the focus back', async (
   const dialog = page.getByRole('dialog', { name: 'Keys of this screen' });
   await expect(dialog).toContainText('go to Make safe');
   await expect(dialog).toContainText('type into the bench line');
+  await expect(dialog).toContainText('c11..c20 1000u 16V polymer');
   await page.keyboard.press('Escape');
   await expect(dialog).toHaveCount(0);
 });

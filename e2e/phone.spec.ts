@@ -5,10 +5,30 @@ test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
 test('at a phone’s width nothing is wider than the screen', async ({ page }) => {
   const code = await donorCode(page, 'label-printer');
-  const paths = ['/', '/donors', '/donors/new', '/stock', '/stock/new', '/builds', '/sums', '/guide'].concat(
-    ['intake', 'make-safe', 'open', 'trace', 'identify?part=Q1', 'test?part=Q1', 'harvest', 'record'].map(
-      (station) => `/donors/${code}/${station}`,
-    ),
+  const paths = [
+    '/',
+    '/donors',
+    '/donors/new',
+    '/stock',
+    '/stock/new',
+    '/builds',
+    '/sums',
+    '/guide',
+    '/guide/chips/TL494',
+    '/types',
+    '/types/bring',
+  ].concat(
+    [
+      'intake',
+      'make-safe',
+      'open',
+      'trace',
+      'identify?part=U3',
+      'identify?part=U1',
+      'test?part=Q1',
+      'harvest',
+      'record',
+    ].map((station) => `/donors/${code}/${station}`),
   );
   for (const path of paths) {
     await goTo(page, path);

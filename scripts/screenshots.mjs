@@ -54,7 +54,9 @@ try {
   await shoot('make-safe-phone', `/donors/${printer}/make-safe`, { viewport: PHONE });
   await shoot('open', `/donors/${printer}/open`);
   await shoot('photo', await photoHref(printer));
-  await shoot('identify', `/donors/${printer}/identify?part=D8`, { type: 'q1 vds 650V datasheet' });
+  await shoot('identify', `/donors/${printer}/identify?part=D3`, { type: 'c31..c34 470u 35V secondary' });
+  await shoot('chip', `/donors/${printer}/identify?part=U3`);
+  await shoot('types', '/types');
   await shoot('test', `/donors/${brick}/test?part=C22`);
   await shoot('harvest', `/donors/${console_}/harvest`);
   await shoot('record', `/donors/${printer}/record`);

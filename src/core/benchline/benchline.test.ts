@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { benchProblemText, complete, understand, type BenchContext } from '.';
+import { benchProblemText, complete, GRAMMAR, understand, type BenchContext } from '.';
 
 const context: BenchContext = {
   parts: [
@@ -16,6 +16,11 @@ const read = (line: string) => {
   const understanding = understand(line, context);
   return understanding.ok ? understanding.record : understanding.problem;
 };
+
+test.each(GRAMMAR.map(({ line }) => line))('the documented line “%s” is understood', (line) => {
+  const logged: BenchContext = { ...context, parts: [...context.parts, { ref: 'C5', kind: 'capacitor' }] };
+  expect(understand(line, logged)).toMatchObject({ ok: true });
+});
 
 describe('what a line means', () => {
   test.each`

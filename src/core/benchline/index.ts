@@ -1,5 +1,6 @@
 export { complete } from './complete';
 export { describeRecord } from './describeRecord';
+export { GRAMMAR, type GrammarLine } from './grammar';
 export { benchProblemText } from './problemText';
 export {
   STANDINGS,

@@ -29,7 +29,15 @@ import {
   weightsForm,
 } from './schema';
 import { takePart } from './usecases/harvest';
-import { acceptReading, hintPins, logPartForm, placePart, strikePart, typeRating } from './usecases/identify';
+import {
+  acceptClearReadings,
+  acceptReading,
+  hintPins,
+  logPartForm,
+  placePart,
+  strikePart,
+  typeRating,
+} from './usecases/identify';
 import { amendDonor, amendPlate, bringBackDonor, keepWeights, discardDonor, registerDonor } from './usecases/intake';
 import { addNote, finishStation, goOn, moveMatter } from './usecases/notes';
 import { recordLine } from './usecases/recordLine';
@@ -84,6 +92,10 @@ export async function acceptReadingAction(of: z.input<typeof part>, data: FormDa
   return withForm(z.object({ reading: z.string().max(300) }), data, ({ reading }) =>
     acceptReading(bench(), { ...part.parse(of), reading }),
   );
+}
+
+export async function acceptClearReadingsAction(code: string): Promise<FormOutcome> {
+  return acceptClearReadings(bench(), word.parse(code));
 }
 
 export async function placePartAction(

@@ -1,48 +1,11 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import { GRAMMAR } from '../../core/benchline';
 import { SOURCE_MEANING, SOURCES } from '../../core/evidence';
 import { TESTS } from '../../core/measure';
-import { BLOCK_NAMES, DAMAGE_WORDS, DUTY_NAMES, FITMENT_NAMES, KIND_NAMES, kindRule, RATINGS } from '../../core/part';
+import { KIND_NAMES, kindRule, RATINGS } from '../../core/part';
 import { METER_LIMIT, SOLDER_LIMIT, TOUCH_LIMIT_DC } from '../../core/safety';
 import { Evidence } from '../../ui/frame/Halves';
-
-const BENCH_LINES: readonly { line: string; means: string }[] = [
-  {
-    line: 'q1 nmos to-220 marked 12N65',
-    means: 'a part: reference, kind, case, and the marking last; ? for what is worn off',
-  },
-  { line: 'c11..c20 1000u 16V polymer', means: 'ten parts alike; also c1,c4,c7, or both mixed' },
-  { line: 'q2 like q1', means: 'a part like another; same takes the one above; what differs may follow' },
-  { line: 'c5 secondary', means: `where it sits: ${BLOCK_NAMES.join(', ')}` },
-  { line: 'r14 100k clamp', means: `what it is there for: ${DUTY_NAMES.join(', ')}` },
-  { line: 'c30 unpopulated', means: `how it is fitted: ${FITMENT_NAMES.join(', ')}` },
-  { line: 'c5 bulged', means: `what is wrong with it: ${DAMAGE_WORDS.join(', ')}` },
-  { line: 'u1 uc3843', means: 'a number the shop knows needs no “marked”' },
-  {
-    line: 'claim rv1 sets the current limit',
-    means: 'a claim to prove; then support, settle or supersede rv1 with the reason',
-  },
-  { line: 'strike c5', means: 'takes a part out of the log; rename c5 to c6 calls it otherwise' },
-  { line: 'c5 82u 400V 105C bulged', means: 'a part with the values printed on it and what is wrong' },
-  { line: 'q1 vds 650V datasheet', means: 'a value, with where it comes from' },
-  { line: 'r12 measures 4k69', means: 'a measurement; several fields by name: c5 measures 78u esr 0.4' },
-  { line: 'q1 measures sd 0.51 ds OL gs OL', means: 'OL is an open reading; end with in-circuit if it was' },
-  { line: 'store c3 82u 400V bleed 470k', means: 'something that stores charge, with the bleed path on the board' },
-  {
-    line: 'store c1 2 x 470u 200V series',
-    means: 'several capacitors; also 470u + 330u, and battery, output or pulse',
-  },
-  { line: 'power on', means: 'power is applied: readings from before count no more; power off when it is out' },
-  {
-    line: 'soak 42W 51C 19.1V 2A @ 12min',
-    means: 'a row of a run under load: what goes in, the case, the output, the load',
-  },
-  { line: 'u1 ic sop-8 dated 2148', means: 'a part with its date code, which bounds the age of the unit' },
-  { line: 'c3 212V @ 15s', means: 'a reading of a store; without @ the clock counts' },
-  { line: '# glue under T1', means: 'a note at the station you are at' },
-  { line: '? what is the six-pin part by T2', means: 'a question to chase' },
-  { line: 'undo', means: 'takes the last step of this donor back' },
-];
 
 const FINDS: readonly { line: string; means: string }[] = [
   { line: 'nmos >=600V', means: 'a kind, and a demand on the rating with that unit' },
@@ -85,7 +48,7 @@ export function GuideSheet() {
             One line at the foot of every donor’s screen, reached with / . It shows what it understood before you press
             Enter; Tab completes; a pasted list is taken line by line.
           </p>
-          <Lines lines={BENCH_LINES} />
+          <Lines lines={[...GRAMMAR, { line: 'undo', means: 'takes the last step of this donor back' }]} />
         </Chapter>
         <Chapter id="meter" title="A meter that fills fields">
           <p>

@@ -9,6 +9,8 @@ export interface CommandPreview {
   readonly says: string;
   /** The rest of the word being typed, if it can be told. */
   readonly ghost: string;
+  /** Where the word stands that was not understood. */
+  readonly at?: { readonly start: number; readonly end: number };
 }
 
 /**
@@ -96,7 +98,17 @@ export function CommandLine({
       </span>
       <div className="relative font-mono text-[15px]">
         <div aria-hidden="true" className="pointer-events-none absolute inset-0 overflow-hidden whitespace-pre">
-          <span className="invisible">{text}</span>
+          {shown?.at ? (
+            <span className="text-transparent">
+              {text.slice(0, shown.at.start)}
+              <span className="underline decoration-stop decoration-wavy underline-offset-4">
+                {text.slice(shown.at.start, shown.at.end)}
+              </span>
+              {text.slice(shown.at.end)}
+            </span>
+          ) : (
+            <span className="invisible">{text}</span>
+          )}
           <span className="text-ink-3">{shown?.ghost}</span>
         </div>
         <input

@@ -45,7 +45,12 @@ export function BenchLine({ code, station, context }: { code: string; station: S
     const ghost = complete(text, known);
     return understood.ok
       ? { ok: true, says: understood.says, ghost }
-      : { ok: false, says: benchProblemText(understood.problem), ghost };
+      : {
+          ok: false,
+          says: benchProblemText(understood.problem),
+          ghost,
+          ...(understood.at ? { at: understood.at } : {}),
+        };
   }
 
   async function enter(text: string) {

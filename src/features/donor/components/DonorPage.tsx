@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { GRAMMAR } from '../../../core/benchline';
 import type { StationName } from '../../../core/station';
 import { Page } from '../../../ui/frame/Page';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
@@ -28,7 +29,10 @@ export function DonorPage({
       foot={<BenchLine code={frame.code} station={station} context={frame.context} />}
     >
       {children}
-      <Shortcuts keys={[...keys, { key: '/', label: 'type into the bench line', focus: 'bench-line' }]} />
+      <Shortcuts
+        keys={[...keys, { key: '/', label: 'type into the bench line', focus: 'bench-line' }]}
+        lines={GRAMMAR}
+      />
     </Page>
   );
 }

@@ -1,11 +1,18 @@
 'use client';
 
 import { DAMAGE_WORDS, FITMENT_NAMES } from '../../../core/part';
+import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
 import { ScoreRule } from '../../../ui/judgement/ScoreRule';
-import { acceptReadingAction, placePartAction, strikePartAction, typeRatingAction } from '../actions';
+import {
+  acceptClearReadingsAction,
+  acceptReadingAction,
+  placePartAction,
+  strikePartAction,
+  typeRatingAction,
+} from '../actions';
 import type { PartIdentity, ReadingView } from '../views/partIdentity';
 
 /** The ranked readings of a marking; one is taken as the part's. */
@@ -122,6 +129,17 @@ export function RatingForm({
         <SubmitButton>Record</SubmitButton>
       </div>
     </ActionForm>
+  );
+}
+
+/** Takes every reading that is clear and fits its place. */
+export function TakeClear({ code, count }: { code: string; count: number }) {
+  return (
+    <div className="mt-2">
+      <ActionButton action={() => acceptClearReadingsAction(code)}>
+        {count === 1 ? 'Take the clear reading' : `Take the ${count} clear readings`}
+      </ActionButton>
+    </div>
   );
 }
 

@@ -7,6 +7,7 @@ import { DataTable } from '../../../ui/table/DataTable';
 import type { NoteView } from '../views/notes';
 import type { PartsView } from '../views/parts';
 import { MatterList } from './MatterList';
+import { TakeClear } from './IdentifyForms';
 import { PartEntry } from './PartEntry';
 import { PartJudgement } from './PartJudgement';
 
@@ -74,6 +75,7 @@ function LogJudgement({ code, view, matters }: { code: string; view: PartsView; 
       {view.unread.length > 0 && (
         <Section label="Marked, but not read yet">
           <References code={code} refs={view.unread} />
+          {view.clear > 0 && <TakeClear code={code} count={view.clear} />}
         </Section>
       )}
       {view.blocks.length > 0 && (

@@ -66,7 +66,14 @@ export function PartEntry({
   }
 
   return (
-    <div ref={holder} onInput={ask}>
+    <div
+      ref={holder}
+      onInput={ask}
+      onFocus={({ target }) => {
+        // The reference that was counted on is typed over, not added to.
+        if (target instanceof HTMLInputElement && target.name === 'ref') target.select();
+      }}
+    >
       <ActionForm
         action={log}
         label="Log a part"

@@ -13,10 +13,12 @@ import {
   type RatingName,
 } from '../../../core/part';
 import { formatQuantity, parseQuantity, problemText } from '../../../core/quantity';
+import { senseCheck, unitStress, type UnitStress } from '../../../core/sense';
 import type { Bench } from '../../../db/bench';
 import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
-import type { Part } from '../../../db/repositories/parts';
+import { listParts, type Part, type PartRecord } from '../../../db/repositories/parts';
+import { plateOf } from '../../../db/repositories/plate';
 import { isNumbered, rememberType } from '../../../db/repositories/types';
 import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
 import type { FormOutcome } from '../../../ui/form/outcome';
@@ -118,30 +120,64 @@ export function readingsAsOtherKind(part: Pick<Part, 'kind' | 'package' | 'marki
 /** A best reading under this leaves the kind itself in doubt. */
 const UNLIKELY = 0.3;
 
+/** A best reading this sure, and this far ahead of the next, is taken without asking for each. */
+const CLEAR = { confidence: 0.8, ahead: 3 };
+
+/** The reading of a part's marking that is clear and fits where the part sits, if there is one. */
+export function clearReading({ part, ratings }: PartRecord, unit: UnitStress): Reading | undefined {
+  if (Object.keys(ratings).length > 0 || part.typeId !== null) return undefined;
+  const [best, next] = readingsOf(part);
+  if (!best || best.confidence < CLEAR.confidence) return undefined;
+  if (next && next.confidence * CLEAR.ahead > best.confidence) return undefined;
+  const { technology } = best.facts ?? {};
+  const misfits = senseCheck({ ...part, kind: best.kind, ratings: best.ratings, technology }, unit);
+  return misfits.length === 0 ? best : undefined;
+}
+
+/** Takes every clear reading of a board at once, in one step. What is doubtful or does not fit is left. */
+export function acceptClearReadings(bench: Bench, code: string): Promise<FormOutcome> {
+  return editDonor(bench, { code, station: 'identify' }, async (edit, donor) => {
+    const unit = unitStress(plateOf(donor));
+    const taken: string[] = [];
+    for (const record of await listParts(edit.tx, donor.id)) {
+      const reading = clearReading(record, unit);
+      if (!reading) continue;
+      await takeReading(edit, record.part, reading);
+      taken.push(record.part.ref);
+    }
+    if (taken.length === 0) return refuse('No reading is clear enough to be taken without a look at it.');
+    return `${taken.length} clear ${taken.length === 1 ? 'reading is' : 'readings are'} taken: ${taken.join(', ')}.`;
+  });
+}
+
 /** Takes one reading of the marking as the part's: its ratings are recorded as decoded, with the rule. */
 export function acceptReading(bench: Bench, of: { code: string; ref: string; reading: string }): Promise<FormOutcome> {
   return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
     const part = await knownPart(edit, of.ref);
     const reading = [...readingsOf(part), ...readingsAsOtherKind(part)].find((one) => readingId(one) === of.reading);
     if (!reading) return refuse(`The marking of ${part.ref} was changed meanwhile; look at its readings again.`);
-    const ratings = Object.entries(reading.ratings).map(([name, value]): NewRating => ({
-      name: name as RatingName,
-      value,
-      source: 'decoded',
-      rule: reading.rule,
-      confidence: reading.confidence,
-    }));
-    const technology = reading.facts?.technology ?? part.technology;
-    const name = reading.readAs ?? reading.number;
-    const typeId = await remember(edit, { ...part, kind: reading.kind, technology, marking: name }, ratings);
-    await edit.update('parts', part.id, {
-      kind: reading.kind,
-      technology,
-      ...(typeId === undefined ? {} : { typeId }),
-    });
-    await recordPartRatings(edit, part.id, ratings);
+    await takeReading(edit, part, reading);
     return `${part.ref} is read as ${reading.why.replace(/\.$/, '')}.`;
   });
+}
+
+async function takeReading(edit: Edit, part: Part, reading: Reading): Promise<void> {
+  const ratings = Object.entries(reading.ratings).map(([name, value]): NewRating => ({
+    name: name as RatingName,
+    value,
+    source: 'decoded',
+    rule: reading.rule,
+    confidence: reading.confidence,
+  }));
+  const technology = reading.facts?.technology ?? part.technology;
+  const name = reading.readAs ?? reading.number;
+  const typeId = await remember(edit, { ...part, kind: reading.kind, technology, marking: name }, ratings);
+  await edit.update('parts', part.id, {
+    kind: reading.kind,
+    technology,
+    ...(typeId === undefined ? {} : { typeId }),
+  });
+  await recordPartRatings(edit, part.id, ratings);
 }
 
 /** Records a rating that the person typed, with where they have it from. */

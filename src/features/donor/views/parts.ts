@@ -21,7 +21,7 @@ import { plateOf } from '../../../db/repositories/plate';
 import { ratingHistory } from '../../../db/repositories/ratings';
 import type { Cell, TableColumn, TableRow } from '../../../ui/table/tableTypes';
 import { judgeRecord, ratingsForStock } from '../judgeRecord';
-import { readingId, readingsOf } from '../usecases/identify';
+import { clearReading, readingId, readingsOf } from '../usecases/identify';
 import { partIdentity, type PartIdentity } from './partIdentity';
 import { clockOf, ratingSummary, weakestSource } from './words';
 
@@ -61,6 +61,8 @@ export interface PartsView {
   readonly blocks: readonly { label: string; total: number; left: number }[];
   /** References of parts that do not fit where they sit. */
   readonly misfits: readonly string[];
+  /** How many readings are clear enough to be taken at once. */
+  readonly clear: number;
   /** The reference that follows the last one logged. */
   readonly nextRef: string;
   readonly testable: number;
@@ -128,6 +130,7 @@ export async function partsView(
           ];
     }),
     misfits: judged.filter(({ record }) => isMisfit(record, unit)).map(({ record }) => record.part.ref),
+    clear: of.station === 'identify' ? all.filter((record) => clearReading(record, unit)).length : 0,
     nextRef: nextReference(all.at(-1)?.part.ref),
     testable: testable.length,
     tested: testable.filter(({ judgement }) => judgement).length,
