@@ -6,7 +6,7 @@ import { temporaryBench } from '../../../db/testing/temporaryBench';
 import { donorForm, partForm } from '../schema';
 import { markingPreview } from '../views/markingPreview';
 import { partsView } from '../views/parts';
-import { hintPins, logPartForm, placePart } from './identify';
+import { acceptClearReadings, hintPins, logPartForm, placePart } from './identify';
 import { registerDonor } from './intake';
 import { addNote, moveMatter } from './notes';
 import { recordLine } from './recordLine';
@@ -132,6 +132,29 @@ describe('does it make sense there', () => {
     expect(identity?.instead?.why).toContain('ultrafast');
     expect(identity?.tell).toContain('Diode mode');
   });
+});
+
+test('clear readings are taken in one step; the doubtful and what does not fit are left', async () => {
+  await type(
+    'f1 input marked T3.15AL250V',
+    'br1 bridge input marked KBP206',
+    'd1,d2 marked 1N4007',
+    'u1 ic so-8 control marked UC3843B 2146',
+    'd3 diode to-220 marked 1660',
+    'q1 nmos switch marked 50N06',
+  );
+  const outcome = await acceptClearReadings(fixture.bench, code);
+  expect(outcome).toMatchObject({
+    ok: true,
+    says: expect.stringContaining('5 clear readings are taken: F1, BR1, D1, D2, U1.'),
+  });
+  const byRef = Object.fromEntries((await parts()).map((record) => [record.part.ref, record]));
+  expect(byRef.D2?.ratings).toMatchObject({ vrrm: { value: 1000, source: 'decoded' } });
+  expect(byRef.D1?.part.typeId).toBe(byRef.D2?.part.typeId);
+  expect([byRef.D3, byRef.Q1].map((record) => record?.ratings)).toEqual([{}, {}]);
+  expect(await acceptClearReadings(fixture.bench, code)).toMatchObject({ ok: false });
+  await undoLatest(fixture.bench, code);
+  expect((await parts()).every(({ ratings }) => Object.keys(ratings).length === 0)).toBe(true);
 });
 
 test('where a part sits and what is wrong with it is said anew, and an unknown word is refused', async () => {
