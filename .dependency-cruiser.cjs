@@ -1,6 +1,6 @@
 /** Imports run one way; the table stands in docs/architecture.md. */
 const inside = (...folders) => `^src/(${folders.join('|')})/`;
-const NOT_TEST = '\\.test\\.tsx?$|/testing/';
+const NOT_TEST = '\\.test\\.tsx?$|/(?:testing|fixtures)/';
 
 /** A folder may import only itself and the named ones. */
 const only = (name, from, allowed, comment) => ({

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { filesBelow, say } from './lib.mjs';
 
-const isTest = (file) => /\.test\.tsx?$|^e2e\/|\/testing\//.test(file);
+const isTest = (file) => /\.test\.tsx?$|^e2e\/|\/(?:testing|fixtures)\//.test(file);
 const lines = (files) =>
   files.reduce(
     (sum, file) =>

@@ -2,7 +2,7 @@
 // looked up in a Map, and against the 20 types that a small shop knows.
 import { complete, type BenchContext } from '../../src/core/benchline';
 import { decodeMarking } from '../../src/core/marking';
-import { MARKING_CASES } from '../../src/core/marking/testing/markings';
+import { MARKING_CASES } from '../../src/core/marking/fixtures/markings';
 
 const ROUNDS = 25;
 const TYPES = 20_000;

@@ -1,6 +1,6 @@
-import { bandProblemText, decodeBands, decodeMarking, type Reading } from '../core/marking';
-import { isKindName, KIND_NAMES, packageFromWord, PACKAGES } from '../core/part';
+import { bandProblemText, decodeBands } from '../core/marking';
 import { UnusableInput, readArguments, type CommandLine } from './arguments';
+import { decode, shown } from './decode';
 import { discharge } from './discharge';
 
 interface Command {
@@ -13,26 +13,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   decode: {
     usage: 'decode MARKING [--kind KIND] [--package PACKAGE]',
     says: 'Ranked readings of a marking, best first; confidences add up to at most 1. Ratings are in SI base units.',
-    run: ({ words, options }) => {
-      const marking = words.join(' ').trim();
-      if (marking === '') throw new UnusableInput('decode: the marking is empty; a text such as 12N65 is expected.');
-      const { kind, package: typed } = options;
-      if (kind !== undefined && !isKindName(kind))
-        throw new UnusableInput(
-          `decode --kind: “${kind}” is no part kind; one of ${KIND_NAMES.join(', ')} is expected.`,
-        );
-      const case_ = typed === undefined ? undefined : packageFromWord(typed);
-      if (typed !== undefined && case_ === undefined)
-        process.stderr.write(
-          `decode --package: “${typed}” is not known (${PACKAGES.length} are, such as TO-220) and is left out.\n`,
-        );
-      return {
-        readings: decodeMarking(marking, {
-          ...(kind === undefined ? {} : { kind }),
-          ...(case_ === undefined ? {} : { package: case_ }),
-        }).map(shown),
-      };
-    },
+    run: (line) => decode(line, (text) => process.stderr.write(`${text}\n`)),
   },
   bands: {
     usage: 'bands COLOUR...',
@@ -49,10 +30,6 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     run: ({ options }) => discharge(options),
   },
 };
-
-function shown({ kind, confidence, rule, ratings, facts, why }: Reading) {
-  return { kind, confidence, rule, ratings: { ...ratings, ...facts }, why };
-}
 
 function help(): string {
   const entries = Object.values(COMMANDS).map(({ usage, says }) => `  ${usage}\n      ${says}`);

@@ -41,16 +41,62 @@ describe('the catalogue', () => {
 
   // Pins of multi-source families, from memory: datasheets of the UC384x, TL494, TL431 and 817 classes.
   test.each`
-    id             | pin   | name        | does
-    ${'UC3842'}    | ${3}  | ${'ISENSE'} | ${'current-sense'}
-    ${'UC3842'}    | ${7}  | ${'VCC'}    | ${'supply'}
-    ${'UC3845'}    | ${6}  | ${'OUT'}    | ${'gate'}
-    ${'TL494'}     | ${12} | ${'VCC'}    | ${'supply'}
-    ${'TL431'}     | ${3}  | ${'K'}      | ${'cathode'}
-    ${'817 class'} | ${4}  | ${'C'}      | ${'collector'}
-    ${'VIPer22'}   | ${5}  | ${'D'}      | ${'drain'}
-    ${'L6599'}     | ${14} | ${'OUT'}    | ${'midpoint'}
-    ${'LM358'}     | ${8}  | ${'V+'}     | ${'supply'}
+    id              | pin   | name        | does
+    ${'UC3842'}     | ${3}  | ${'ISENSE'} | ${'current-sense'}
+    ${'UC3842'}     | ${7}  | ${'VCC'}    | ${'supply'}
+    ${'UC3845'}     | ${6}  | ${'OUT'}    | ${'gate'}
+    ${'TL494'}      | ${12} | ${'VCC'}    | ${'supply'}
+    ${'TL431'}      | ${3}  | ${'K'}      | ${'cathode'}
+    ${'817 class'}  | ${4}  | ${'C'}      | ${'collector'}
+    ${'VIPer22'}    | ${5}  | ${'D'}      | ${'drain'}
+    ${'UC3842'}     | ${4}  | ${'RT/CT'}  | ${'timing'}
+    ${'UC3842'}     | ${8}  | ${'VREF'}   | ${'reference'}
+    ${'TL494'}      | ${5}  | ${'CT'}     | ${'timing'}
+    ${'TL494'}      | ${7}  | ${'GND'}    | ${'ground'}
+    ${'TL494'}      | ${3}  | ${'FB'}     | ${'compensation'}
+    ${'SG3525'}     | ${11} | ${'OUTA'}   | ${'gate'}
+    ${'SG3525'}     | ${16} | ${'VREF'}   | ${'reference'}
+    ${'UC3846'}     | ${13} | ${'VC'}     | ${'supply'}
+    ${'SG6841'}     | ${6}  | ${'SENSE'}  | ${'current-sense'}
+    ${'NCP1200'}    | ${8}  | ${'HV'}     | ${'high-voltage'}
+    ${'NCP1207'}    | ${1}  | ${'DMG'}    | ${'zero-current'}
+    ${'TEA1507'}    | ${4}  | ${'DEM'}    | ${'zero-current'}
+    ${'TOP22x'}     | ${2}  | ${'SOURCE'} | ${'source'}
+    ${'TOP22x'}     | ${3}  | ${'DRAIN'}  | ${'drain'}
+    ${'TNY27x'}     | ${4}  | ${'D'}      | ${'drain'}
+    ${'LNK30x'}     | ${4}  | ${'FB'}     | ${'feedback'}
+    ${'KA5M0380R'}  | ${3}  | ${'VCC'}    | ${'supply'}
+    ${'L6562'}      | ${5}  | ${'ZCD'}    | ${'zero-current'}
+    ${'L6562'}      | ${7}  | ${'GD'}     | ${'gate'}
+    ${'MC34262'}    | ${3}  | ${'MULT'}   | ${'line-sense'}
+    ${'UC3854'}     | ${16} | ${'GTDRV'}  | ${'gate'}
+    ${'UC3854'}     | ${6}  | ${'IAC'}    | ${'line-sense'}
+    ${'ML4800'}     | ${11} | ${'PWMOUT'} | ${'gate'}
+    ${'ML4800'}     | ${14} | ${'VREF'}   | ${'reference'}
+    ${'L6599'}      | ${16} | ${'VBOOT'}  | ${'boot'}
+    ${'L6599'}      | ${15} | ${'HVG'}    | ${'gate-high'}
+    ${'IR2153'}     | ${6}  | ${'VS'}     | ${'midpoint'}
+    ${'IR2153'}     | ${7}  | ${'HO'}     | ${'gate-high'}
+    ${'IR2110'}     | ${6}  | ${'VB'}     | ${'boot'}
+    ${'IR2104'}     | ${2}  | ${'IN'}     | ${'input'}
+    ${'TC4427'}     | ${6}  | ${'VDD'}    | ${'supply'}
+    ${'TLP250'}     | ${8}  | ${'VCC'}    | ${'supply'}
+    ${'IR1167'}     | ${5}  | ${'VD'}     | ${'input'}
+    ${'4N35 class'} | ${5}  | ${'C'}      | ${'collector'}
+    ${'6N137'}      | ${8}  | ${'VCC'}    | ${'supply'}
+    ${'LM393'}      | ${4}  | ${'GND'}    | ${'ground'}
+    ${'LM324'}      | ${4}  | ${'V+'}     | ${'supply'}
+    ${'LM339'}      | ${12} | ${'GND'}    | ${'ground'}
+    ${'NE555'}      | ${1}  | ${'GND'}    | ${'ground'}
+    ${'78xx'}       | ${2}  | ${'GND'}    | ${'ground'}
+    ${'79xx'}       | ${2}  | ${'VIN'}    | ${'power-in'}
+    ${'LM317'}      | ${2}  | ${'VOUT'}   | ${'output'}
+    ${'LM2576'}     | ${2}  | ${'SW'}     | ${'switch'}
+    ${'MC34063'}    | ${7}  | ${'IPK'}    | ${'current-sense'}
+    ${'MP2307'}     | ${3}  | ${'SW'}     | ${'switch'}
+    ${'TPS54331'}   | ${8}  | ${'PH'}     | ${'switch'}
+    ${'L6599'}      | ${14} | ${'OUT'}    | ${'midpoint'}
+    ${'LM358'}      | ${8}  | ${'V+'}     | ${'supply'}
   `('pin $pin of $id is $name, $does', ({ id, pin, name, does }) => {
     expect(chipFamily(id)?.pins.find(({ number }) => number === pin)).toMatchObject({ name, does });
   });

@@ -39,6 +39,7 @@ export function decodeBands(
           ratings: { resistance: 0 },
           why: 'one black band: a 0 Ω link',
           number: 'black',
+          source: 'decoded',
         },
       ],
     };
@@ -84,6 +85,7 @@ function readOneWay(bands: readonly string[], direction: string): (Reading & { o
     ratings: { resistance, tolerance, ...(tempco === undefined ? {} : { tempco }) },
     why: `${bands.join(' ')} (${direction}): ${formatQuantity(resistance, 'ohm')}, ${formatQuantity(tolerance, 'ratio')}${onSeries ? '' : ', not a preferred value'}`,
     number: bands.join(' '),
+    source: 'decoded',
     onSeries,
   };
 }

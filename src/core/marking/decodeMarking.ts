@@ -18,6 +18,7 @@ interface Candidate {
   readonly readAs: string | undefined;
   /** The run of the text that was read. */
   readonly number: string;
+  readonly source: Reading['source'];
   readonly apart: readonly SetApart[];
 }
 
@@ -103,7 +104,17 @@ function collect(found: Candidate[], text: string, context: MarkingContext, besi
   for (const { rule, prior, draft } of knownNames(text, context)) {
     const score = prior * contextFit(draft, context) * beside.weight;
     if (score > 0)
-      found.push({ rule, draft, score, changes: 0, fill: 1, readAs: undefined, number: text, apart: beside.apart });
+      found.push({
+        rule,
+        draft,
+        score,
+        changes: 0,
+        fill: 1,
+        readAs: undefined,
+        number: text,
+        source: 'remembered',
+        apart: beside.apart,
+      });
   }
 }
 
@@ -128,6 +139,7 @@ function add(
         fill: variant?.fill ?? 1,
         readAs: variant?.text,
         number: beside.text,
+        source: 'decoded',
         apart: beside.apart,
       });
   }
@@ -159,6 +171,7 @@ function wornCandidates(text: string, context: MarkingContext): Candidate[] {
             readAs: name,
             fill: 1,
             number: span.text,
+            source: 'remembered',
             apart: span.apart,
           });
       }
@@ -198,7 +211,7 @@ function rank(candidates: readonly Candidate[], { worn, doubt = 0 }: { worn: boo
   return best
     .sort((a, b) => b.worth - a.worth)
     .slice(0, MOST_READINGS)
-    .map(({ candidate: { rule, draft, readAs, number, apart }, worth }): Reading => {
+    .map(({ candidate: { rule, draft, readAs, number, source, apart }, worth }): Reading => {
       const { kind, ratings, facts, why } = draft;
       return {
         kind,
@@ -208,6 +221,7 @@ function rank(candidates: readonly Candidate[], { worn, doubt = 0 }: { worn: boo
         ...(facts ? { facts } : {}),
         why,
         number,
+        source,
         ...(readAs === undefined ? {} : { readAs }),
         ...(apart.length > 0 ? { apart } : {}),
       };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { decodeMarking, type MarkingContext, type Reading } from '.';
-import { MARKING_CASES, type MarkingCase } from './testing/markings';
+import { MARKING_CASES, type MarkingCase } from './fixtures/markings';
 
 /** Whether a reading says what the table says. */
 function says(reading: Reading | undefined, { kind, ratings, facts }: MarkingCase): boolean {
@@ -122,13 +122,29 @@ describe('what stands beside the number', () => {
 describe('what is known beside the marking weighs in', () => {
   const firstOf = (marking: string, context: MarkingContext) => decodeMarking(marking, context)[0];
   test.each`
-    marking    | context                  | kind           | why
-    ${'104'}   | ${{ package: '0805' }}   | ${'resistor'}  | ${'chip capacitors carry no print'}
-    ${'104'}   | ${{ package: 'disc' }}   | ${'capacitor'} | ${'a disc'}
-    ${'C106D'} | ${{ package: 'TO-220' }} | ${'scr'}       | ${'a tab package'}
-    ${'1660'}  | ${{ package: 'TO-220' }} | ${'diode'}     | ${'bare digits on a tab package'}
-    ${'40N60'} | ${{ package: 'TO-220' }} | ${'nmos'}      | ${'too small a case for an IGBT of 40 A'}
-    ${'3843'}  | ${{ kind: 'ic' }}        | ${'ic'}        | ${'bare digits of a family'}
+    marking     | context                                      | kind                 | why
+    ${'104'}    | ${{ package: '0805' }}                       | ${'resistor'}        | ${'chip capacitors carry no print'}
+    ${'104'}    | ${{ package: 'disc' }}                       | ${'capacitor'}       | ${'a disc'}
+    ${'C106D'}  | ${{ package: 'TO-220' }}                     | ${'scr'}             | ${'a tab package'}
+    ${'1660'}   | ${{ package: 'TO-220' }}                     | ${'diode'}           | ${'bare digits on a tab package'}
+    ${'103'}    | ${{ package: '0603' }}                       | ${'resistor'}        | ${'a chip'}
+    ${'4R7'}    | ${{ package: '1206' }}                       | ${'resistor'}        | ${'a chip'}
+    ${'01C'}    | ${{ package: '0603' }}                       | ${'resistor'}        | ${'EIA-96 on a chip'}
+    ${'223J'}   | ${{ package: 'radial' }}                     | ${'capacitor'}       | ${'a tolerance that films have'}
+    ${'100'}    | ${{ package: 'SMD can', kind: 'capacitor' }} | ${'capacitor'}       | ${'a can'}
+    ${'M7'}     | ${{ package: 'SMA' }}                        | ${'diode'}           | ${'a rectifier of the 4001 list'}
+    ${'SS34'}   | ${{ package: 'SMB' }}                        | ${'diode'}           | ${'a chip Schottky'}
+    ${'13003'}  | ${{ kind: 'npn', package: 'TO-126' }}        | ${'npn'}             | ${'bare digits of a switch'}
+    ${'C1815'}  | ${{ package: 'TO-92' }}                      | ${'npn'}             | ${'2S left off'}
+    ${'817C'}   | ${{ kind: 'optocoupler' }}                   | ${'optocoupler'}     | ${'bare digits of a family'}
+    ${'817C'}   | ${{ package: 'DIP-4' }}                      | ${'optocoupler'}     | ${'the case tells'}
+    ${'431'}    | ${{ kind: 'shunt-reference' }}               | ${'shunt-reference'} | ${'the kind tells'}
+    ${'7805'}   | ${{ package: 'TO-220' }}                     | ${'regulator'}       | ${'a tab package is no date code'}
+    ${'TYN612'} | ${{ package: 'TO-220' }}                     | ${'scr'}             | ${'a thyristor'}
+    ${'GBU806'} | ${{ package: 'GBU' }}                        | ${'bridge'}          | ${'four legs'}
+    ${'5D-9'}   | ${{ package: 'disc' }}                       | ${'thermistor'}      | ${'a disc'}
+    ${'40N60'}  | ${{ package: 'TO-220' }}                     | ${'nmos'}            | ${'too small a case for an IGBT of 40 A'}
+    ${'3843'}   | ${{ kind: 'ic' }}                            | ${'ic'}              | ${'bare digits of a family'}
   `('$marking in $context is $kind ($why)', ({ marking, context, kind }) => {
     expect(firstOf(marking, context)?.kind).toBe(kind);
   });

@@ -7,6 +7,7 @@ interface Leg {
 }
 
 const PITCH = 25;
+const SCALE = 1.15;
 const BODY = 96;
 const NAMES = 92;
 const TOP = 14;
@@ -37,7 +38,13 @@ export function PinOutline({
   const width = bodyWidth + 2 * left;
   const height = TOP + bodyHeight + (style === 'dual' ? 12 : 62);
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="max-h-[330px] w-full" role="group" aria-label={label}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      width={width * SCALE}
+      className="mx-auto h-auto max-w-full"
+      role="group"
+      aria-label={label}
+    >
       <rect
         x={left}
         y={TOP}

@@ -1,3 +1,5 @@
+import { TOLERANCE_LETTERS } from '../../quantity';
+
 /** Mantissa letters of voltage codes. Source: EIA and JIS practice, from memory. */
 const VOLTAGE_MANTISSA: Readonly<Record<string, number>> = {
   A: 1,
@@ -36,30 +38,15 @@ export const CHIP_VOLTAGE: Readonly<Record<string, number>> = {
   H: 50,
 };
 
-/** Tolerance letters from 10 pF up. Source: IEC 60062, from memory; asymmetric ones are given by their wider side. */
-const TOLERANCE: Readonly<Record<string, number>> = {
-  B: 0.001,
-  C: 0.0025,
-  D: 0.005,
-  F: 0.01,
-  G: 0.02,
-  H: 0.03,
-  J: 0.05,
-  K: 0.1,
-  M: 0.2,
-  N: 0.3,
-  Q: 0.3,
-  T: 0.5,
-  S: 0.5,
-  Z: 0.8,
-};
+/** Asymmetric tolerances by their wider side, beside the letters that resistors share. Source: IEC 60062, from memory. */
+const ASYMMETRIC: Readonly<Record<string, number>> = { Q: 0.3, T: 0.5, S: 0.5, Z: 0.8 };
 /** The same letters under 10 pF are picofarads. Source: IEC 60062, from memory. */
 const TOLERANCE_PICOFARADS: Readonly<Record<string, number>> = { B: 0.1, C: 0.25, D: 0.5, F: 1, G: 2 };
 
 /** Tolerance of a letter as a share of the value, or nothing when the letter says none at this value. */
 export function toleranceOf(letter: string | undefined, capacitance: number): number | undefined {
   if (!letter) return undefined;
-  if (capacitance >= 9.99e-12) return TOLERANCE[letter];
+  if (capacitance >= 9.99e-12) return ASYMMETRIC[letter] ?? TOLERANCE_LETTERS[letter];
   const width = TOLERANCE_PICOFARADS[letter];
   return width === undefined ? undefined : (width * 1e-12) / capacitance;
 }

@@ -12,7 +12,7 @@ function inductor(inductance: number, letter: string | undefined, text: string, 
     kind: 'inductor',
     ratings: { inductance: value, ...(tolerance === undefined ? {} : { tolerance }) },
     why: `${text}: ${formatQuantity(value, 'henry')}${tolerance === undefined ? '' : `, ±${tolerance * 100} %`}`,
-    share: share * (isE24(value) ? 1 : 0.4),
+    share: share * (isE24(value) ? 1 : 0.15),
   };
 }
 
@@ -38,7 +38,8 @@ export const INDUCTOR_RULES: readonly MarkingRule[] = [
     source: PRACTICE,
     example: '4R7',
     read([text, before = '', letter, after = '', tolerance]) {
-      if (before === '' && after === '') return undefined;
+      const digits = before.length + after.length;
+      if (digits === 0 || digits > 3) return undefined;
       const value = Number(`${before || '0'}.${after || '0'}`) * (letter === 'N' ? 1e-9 : 1e-6);
       return value > 0 ? inductor(value, tolerance, text) : undefined;
     },

@@ -165,7 +165,7 @@ async function takeReading(edit: Edit, part: Part, reading: Reading): Promise<vo
   const ratings = Object.entries(reading.ratings).map(([name, value]): NewRating => ({
     name: name as RatingName,
     value,
-    source: 'decoded',
+    source: reading.source,
     rule: reading.rule,
     confidence: reading.confidence,
   }));

@@ -1,0 +1,83 @@
+import { benchProblemText, describeRecord, understand, type BenchContext, type BenchRecord } from '.';
+import { readReferences } from './readReferences';
+
+const context: BenchContext = {
+  parts: [
+    { ref: 'Q1', kind: 'nmos' },
+    { ref: 'RP1', kind: 'potentiometer' },
+  ],
+  stores: [],
+};
+
+test.each`
+  word           | refs                     | why
+  ${'q1'}        | ${['Q1']}                | ${'one'}
+  ${'CX2'}       | ${['CX2']}               | ${'two letters'}
+  ${'r12a'}      | ${['R12A']}              | ${'a letter behind'}
+  ${'c11..c13'}  | ${['C11', 'C12', 'C13']} | ${'a range'}
+  ${'c11..13'}   | ${['C11', 'C12', 'C13']} | ${'the letter once'}
+  ${'c11-c13'}   | ${['C11', 'C12', 'C13']} | ${'a dash'}
+  ${'c11…c13'}   | ${['C11', 'C12', 'C13']} | ${'three dots in one'}
+  ${'c1,c4'}     | ${['C1', 'C4']}          | ${'a list'}
+  ${'c1,c4,'}    | ${['C1', 'C4']}          | ${'a comma too many'}
+  ${'r1..r2,r7'} | ${['R1', 'R2', 'R7']}    | ${'both'}
+  ${'d3..d3'}    | ${['D3']}                | ${'a range of one'}
+  ${'c1,c1'}     | ${['C1']}                | ${'the same twice'}
+  ${'u1,q2,d3'}  | ${['U1', 'Q2', 'D3']}    | ${'different letters'}
+  ${'hello'}     | ${undefined}             | ${'a word'}
+  ${'12'}        | ${undefined}             | ${'a number'}
+  ${''}          | ${undefined}             | ${'nothing'}
+  ${'vbus'}      | ${undefined}             | ${'a store'}
+`('“$word” names $refs ($why)', ({ word, refs }) => {
+  expect(readReferences(word)).toEqual(refs);
+});
+
+test.each`
+  word         | names             | why
+  ${'c9..c2'}  | ${'upwards'}      | ${'backwards'}
+  ${'c1..r4'}  | ${'same letters'} | ${'two letters'}
+  ${'c1..cc'}  | ${'does not end'} | ${'no number'}
+  ${'c1..'}    | ${'does not end'} | ${'cut off'}
+  ${'c1..c99'} | ${'at most 60'}   | ${'too many'}
+  ${'c1,,r..'} | ${'no reference'} | ${'half a reference'}
+`('“$word” is refused: $why', ({ word, names }) => {
+  const outcome = readReferences(word);
+  expect(outcome && 'problem' in outcome ? benchProblemText(outcome.problem) : '').toContain(names);
+});
+
+describe('a record in plain words', () => {
+  const words = (record: BenchRecord) => describeRecord(record).replace(/\u00a0/g, ' ');
+  const part = { kind: 'part', ref: 'C1', partKind: 'capacitor', fitments: [], damage: [], ratings: [] } as const;
+  test.each`
+    record                                                                           | says
+    ${part}                                                                          | ${'C1 is a capacitor'}
+    ${{ ...part, partKind: 'igbt' }}                                                 | ${'C1 is an IGBT'}
+    ${{ ...part, subtype: 'polymer', package: 'radial' }}                            | ${'C1 is a capacitor (polymer), radial'}
+    ${{ ...part, block: 'pfc', duty: 'clamp' }}                                      | ${'C1 is a capacitor, clamp across the primary, in the PFC block'}
+    ${{ ...part, fitments: ['unpopulated', 'reworked'] }}                            | ${'C1 is an empty footprint of a capacitor, soldered again'}
+    ${{ ...part, others: ['C2', 'C3'], damage: ['bulged'] }}                         | ${'3 parts, C1 to C3, are each a capacitor, bulged'}
+    ${{ ...part, others: ['C4'] }}                                                   | ${'2 parts, C1, C4, are each a capacitor'}
+    ${{ ...part, like: 'C9', marking: '104', dateCode: '2148' }}                     | ${'C1 is a capacitor, like C9, marked 104, dated 2148'}
+    ${{ kind: 'claim', ref: 'Q1', text: 'was changed' }}                             | ${'claim on Q1: was changed'}
+    ${{ kind: 'claim', text: 'it is a flyback' }}                                    | ${'claim: it is a flyback'}
+    ${{ kind: 'note', question: true, ref: 'U1', text: 'who made it' }}              | ${'question on U1: who made it'}
+    ${{ kind: 'standing', ref: 'Q1', standing: 'settled', because: '' }}             | ${'Q1: what was claimed or asked is settled'}
+    ${{ kind: 'standing', ref: 'Q1', standing: 'superseded', because: 'it is not' }} | ${'Q1: what was claimed or asked is superseded, it is not'}
+    ${{ kind: 'strike', ref: 'C5' }}                                                 | ${'C5 is struck from the log'}
+    ${{ kind: 'rename', ref: 'C5', to: 'C6' }}                                       | ${'C5 is called C6'}
+  `('$says', ({ record, says }) => {
+    expect(words(record)).toBe(says);
+  });
+});
+
+// Words that move a claim on, in the forms people write them.
+test.each`
+  line                         | standing
+  ${'support rp1 it moves'}    | ${'supported'}
+  ${'supports rp1'}            | ${'supported'}
+  ${'supersede rp1 it is R12'} | ${'superseded'}
+  ${'settle rp1'}              | ${'settled'}
+  ${'SETTLED RP1 done'}        | ${'settled'}
+`('“$line” makes it $standing', ({ line, standing }) => {
+  expect(understand(line, context)).toMatchObject({ ok: true, record: { kind: 'standing', ref: 'RP1', standing } });
+});
