@@ -1,6 +1,7 @@
 import type { MarkingRule } from '../reading';
 import { CAPACITOR_RULES } from './capacitors';
-import { BRIDGE_RULES, DIODE_RULES } from './diodes';
+import { BRIDGE_RULES } from './bridges';
+import { DIODE_RULES } from './diodes';
 import { INDUCTOR_RULES } from './inductors';
 import { PROTECTION_RULES } from './protection';
 import { REGULATOR_RULES } from './regulators';
