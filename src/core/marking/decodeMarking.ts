@@ -2,7 +2,7 @@ import { commonness } from './commonness';
 import { contextFit } from './context';
 import { knownNames, namesLike } from './knownNames';
 import type { Draft, MarkingContext, Reading, SetApart } from './reading';
-import { REGISTER_RULES, RULES } from './rules';
+import { REGISTER_RULES, rulesFor } from './rules';
 import { spansOf, type Span } from './spans';
 import { AFTER_CHANGES, changed, CHANGE_COST, filled, respelled, type Variant } from './wear';
 
@@ -39,7 +39,6 @@ const MOST_READINGS = 12;
 const MOST_COMPARED = 60;
 const LONGEST_WORN = 16;
 const LONGEST_PRINT = 40;
-const SPACED_RULES = RULES.filter(({ spaced }) => spaced);
 
 /**
  * Reads a part's marking by every rule that knows it and ranks the readings, best first. Knowing
@@ -78,7 +77,7 @@ function candidatesOf(typed: string, text: string, context: MarkingContext): Can
   for (const span of spansOf(text)) {
     collect(found, span.text, context, span);
   }
-  for (const rule of RULES) {
+  for (const rule of rulesFor(context.kind)) {
     if (!rule.spaced && !rule.keepCase) continue;
     const match = rule.pattern.exec(rule.keepCase ? typed : text);
     if (match) add(found, rule, rule.read(match, context), context, { text, apart: [], weight: 1 });
@@ -95,7 +94,7 @@ function candidatesOf(typed: string, text: string, context: MarkingContext): Can
 
 /** Readings by names and patterns of one run of characters without blanks. */
 function collect(found: Candidate[], text: string, context: MarkingContext, beside: Span, variant?: Variant): void {
-  for (const rule of RULES) {
+  for (const rule of rulesFor(context.kind)) {
     if (rule.spaced || rule.keepCase) continue;
     const match = rule.pattern.exec(text);
     if (match) add(found, rule, rule.read(match, context), context, beside, variant);
@@ -177,9 +176,10 @@ function wornCandidates(text: string, context: MarkingContext): Candidate[] {
       }
     throughVariants(span.text, found, (variant) => collect(found, variant.text, context, span, variant));
   }
-  if (text.length <= LONGEST_PRINT)
+  const spaced = rulesFor(context.kind).filter((rule) => rule.spaced);
+  if (text.length <= LONGEST_PRINT && spaced.length > 0)
     throughVariants(text, found, (variant) => {
-      for (const rule of SPACED_RULES) {
+      for (const rule of spaced) {
         const match = rule.pattern.exec(variant.text);
         if (match) add(found, rule, rule.read(match, context), context, { text, apart: [], weight: 1 }, variant);
       }
