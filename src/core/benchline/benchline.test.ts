@@ -87,6 +87,8 @@ describe('what a line means', () => {
     ${'r31 47k hand-added reworked'}               | ${{ kind: 'part', fitments: ['hand-added', 'reworked'] }}
     ${'c7 leaked'}                                 | ${{ kind: 'part', damage: ['leaking'] }}
     ${'u2 uc3843b so-8'}                           | ${{ kind: 'part', partKind: 'optocoupler', marking: 'UC3843B', package: 'SO-8' }}
+    ${'r9 marked 5m0'}                             | ${{ kind: 'part', marking: '5m0' }}
+    ${'r9 marked 5M0'}                             | ${{ kind: 'part', marking: '5M0' }}
     ${'rp1 trimmer 10k'}                           | ${{ kind: 'part', partKind: 'potentiometer' }}
     ${'claim r12 sets the current limit'}          | ${{ kind: 'claim', ref: 'R12', text: 'sets the current limit' }}
     ${'claim this board is a flyback'}             | ${{ kind: 'claim', text: 'this board is a flyback' }}

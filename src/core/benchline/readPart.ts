@@ -34,6 +34,8 @@ interface Said {
   describes: boolean;
 }
 
+/** A small m as the point means milliohms, a large one megohms: 5m0 is no 5 MΩ. */
+const MILLIOHMS = /^\d{1,3}m\d{0,2}$/;
 const COPY_WORDS = ['like', 'as', 'same'];
 
 /**
@@ -198,7 +200,7 @@ function takeMarking(behind: readonly string[], said: Said): number | { problem:
   }
   const marking = text.join(' ');
   if (!marking) return { problem: { kind: 'value-unreadable', word: 'marked', expected: 'the marking behind it' } };
-  said.marking = marking.toUpperCase();
+  said.marking = MILLIOHMS.test(marking) ? marking : marking.toUpperCase();
   said.describes = true;
   return behind.length + 1;
 }
