@@ -165,7 +165,7 @@ test('a reading of worn print says which text it took', () => {
   expect(decodeMarking('12N65')[0]?.readAs).toBeUndefined();
 });
 
-test('worn readings stay under one half, whatever is filled in or changed', () => {
+test('confidences stay over nothing and add up to at most 1, whatever is filled in or changed', () => {
   fc.assert(
     fc.property(fc.stringMatching(/^[0-9A-Z?]{2,7}$/), (text) => {
       const readings = decodeMarking(text);

@@ -1,11 +1,5 @@
 import { DATASHEETS, PRACTICE, type Draft, type MarkingContext, type MarkingRule } from '../reading';
-import {
-  DIODE_FAMILIES,
-  LETTERED_FAMILIES,
-  VOLTAGE_LETTERS,
-  ZENER_SERIES,
-  type DiodeTechnology,
-} from '../types/diodeTypes';
+import { DIODE_FAMILIES, LETTERED_FAMILIES, VOLTAGE_LETTERS, type DiodeTechnology } from '../types/diodeTypes';
 
 type DiodeKind = 'diode' | 'dual-diode';
 
@@ -57,7 +51,7 @@ function schottky(text: string, digits: string, dual: boolean, context: MarkingC
   });
 }
 
-/** Rules for diodes and dual rectifiers. */
+/** Rules for rectifiers, single and dual. */
 export const DIODE_RULES: readonly MarkingRule[] = [
   {
     name: 'diode-family',
@@ -261,105 +255,6 @@ export const DIODE_RULES: readonly MarkingRule[] = [
           why: `${text}: ${amounts.current} A, ${amounts.voltage * 10} V if ultrafast: it drops over 0.45 V`,
         },
       ];
-    },
-  },
-  {
-    name: 'zener-voltage',
-    pattern: /^(BZ[XVTWY]\d{2}[-/]?|ZD|ZPD|ZPY|MTZJ?|HZ|RD)?([BCDF])?[-]?(\d{1,3})(?:(?:V|\.)(\d{1,2})?)([A-C]\d?)?$/,
-    yields: 'the zener voltage with V as point and a tolerance letter',
-    prior: 0.93,
-    alone: 0.9,
-    source: 'Pro Electron numbering, from memory; C 5 %, B 2 %, D 10 %',
-    example: 'BZX85C5V1',
-    read([text, stem, letter, whole, rest], { kind }) {
-      const vz = Number(`${whole}.${rest ?? '0'}`);
-      if (vz < 1.8 || vz > 270 || (!stem && kind !== 'diode' && !letter)) return undefined;
-      if (!stem && !text.includes('V')) return undefined;
-      const tolerance = { B: 0.02, C: 0.05, D: 0.1, F: 0.03 }[letter ?? ''];
-      return {
-        kind: 'diode',
-        ratings: { vz, ...(tolerance === undefined ? {} : { tolerance }) },
-        facts: { technology: 'zener' },
-        why: `${text}: zener, ${vz} V${tolerance === undefined ? '' : `, ${tolerance * 100} %`}`,
-        share: stem ? 1 : 0.65,
-      };
-    },
-  },
-  {
-    name: 'zener-whole-volts',
-    pattern: /^(BZ[XVTWY]\d{2}[-/]?)([BCD])(\d{1,3})$/,
-    yields: 'the zener voltage in whole volts',
-    prior: 0.93,
-    source: 'Pro Electron numbering, from memory; C 5 %, B 2 %, D 10 %',
-    example: 'BZX55C12',
-    read([text, , letter = '', volts]) {
-      const vz = Number(volts);
-      const tolerance = { B: 0.02, C: 0.05, D: 0.1 }[letter] ?? 0.05;
-      return vz < 2 || vz > 270
-        ? undefined
-        : {
-            kind: 'diode',
-            ratings: { vz, tolerance },
-            facts: { technology: 'zener' },
-            why: `${text}: zener, ${vz} V, ${tolerance * 100} %`,
-          };
-    },
-  },
-  {
-    name: 'zener-series',
-    pattern: /^1N(4[67]\d{2}|5[23]\d{2})([A-D])?$/,
-    yields: 'a place in a JEDEC list of zener volts',
-    prior: 0.93,
-    source: DATASHEETS,
-    example: '1N4733A',
-    read([text, digits, letter]) {
-      const place = Number(digits);
-      const series = ZENER_SERIES.find(({ first, count }) => place >= first && place < first + count);
-      const vz = series?.volts[place - series.first];
-      if (!series || vz === undefined) return undefined;
-      const tolerance = { A: series.first === 4728 ? 0.05 : 0.1, B: 0.05, C: 0.02, D: 0.01 }[letter ?? ''];
-      return {
-        kind: 'diode',
-        ratings: { vz, ...(tolerance === undefined ? {} : { tolerance }) },
-        facts: { technology: 'zener' },
-        why: `${text}: zener, ${vz} V, ${series.watts} W`,
-      };
-    },
-  },
-  {
-    name: 'tvs-breakdown',
-    pattern: /^(P4|P6|1\.5|5)KE(\d{1,3}(?:\.\d)?)(C?A|C)?$/,
-    yields: 'the breakdown volts of a surge clamp',
-    prior: 0.95,
-    source: DATASHEETS,
-    example: 'P6KE200A',
-    read([text, , volts, letters]) {
-      const vz = Number(volts);
-      return {
-        kind: 'diode',
-        ratings: { vz, tolerance: letters?.includes('A') ? 0.05 : 0.1 },
-        facts: { technology: 'tvs' },
-        why: `${text}: surge clamp, breaks down at ${vz} V${letters?.startsWith('C') ? ', both ways' : ''}`,
-      };
-    },
-  },
-  {
-    name: 'tvs-stand-off',
-    pattern: /^(?:SM[ABC]J|SMF|P4SMA|SA|LCE|SMDJ)(\d{1,3}(?:\.\d)?)(C?A|C)$/,
-    yields: 'the stand-off volts of a surge clamp',
-    prior: 0.93,
-    source: DATASHEETS,
-    example: 'SMBJ15CA',
-    read([text, volts, letters]) {
-      const vrrm = Number(volts);
-      return vrrm < 3 || vrrm > 600
-        ? undefined
-        : {
-            kind: 'diode',
-            ratings: { vrrm },
-            facts: { technology: 'tvs' },
-            why: `${text}: surge clamp, stands ${vrrm} V${letters?.startsWith('C') ? ', both ways' : ''}`,
-          };
     },
   },
 ];

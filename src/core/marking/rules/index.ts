@@ -2,6 +2,7 @@ import type { KindName } from '../../part';
 import type { MarkingRule } from '../reading';
 import { BRIDGE_RULES } from './bridges';
 import { CAPACITOR_RULES } from './capacitors';
+import { CLAMPING_DIODE_RULES } from './clampingDiodes';
 import { DIODE_RULES } from './diodes';
 import { INDUCTOR_RULES } from './inductors';
 import { PROTECTION_RULES } from './protection';
@@ -15,7 +16,7 @@ const GROUPS: readonly { readonly kinds: readonly KindName[]; readonly rules: re
   { kinds: ['capacitor'], rules: CAPACITOR_RULES },
   { kinds: ['inductor', 'common-mode-choke'], rules: INDUCTOR_RULES },
   { kinds: ['varistor', 'thermistor', 'fuse'], rules: PROTECTION_RULES },
-  { kinds: ['diode', 'dual-diode'], rules: DIODE_RULES },
+  { kinds: ['diode', 'dual-diode'], rules: [...DIODE_RULES, ...CLAMPING_DIODE_RULES] },
   { kinds: ['bridge'], rules: BRIDGE_RULES },
   { kinds: ['nmos', 'pmos', 'igbt'], rules: TRANSISTOR_RULES },
   { kinds: ['triac', 'scr'], rules: THYRISTOR_RULES },
