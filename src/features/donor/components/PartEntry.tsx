@@ -127,6 +127,7 @@ function counted(ref: string, count: number): string {
 function useMarkingPreview(code: string, holder: React.RefObject<HTMLDivElement | null>) {
   const [preview, setPreview] = useState<MarkingPreview | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const latest = useRef(0);
   useEffect(() => () => clearTimeout(timer.current), []);
 
   function ask() {
@@ -137,6 +138,7 @@ function useMarkingPreview(code: string, holder: React.RefObject<HTMLDivElement 
       const data = new FormData(form);
       const text = (name: string) => String(data.get(name) ?? '');
       const marking = text('marking').trim();
+      const asked = (latest.current += 1);
       if (marking === '') {
         setPreview(null);
         return;
@@ -147,8 +149,8 @@ function useMarkingPreview(code: string, holder: React.RefObject<HTMLDivElement 
         package: text('package').toUpperCase(),
         block: text('block') as '',
       })
-        // An answer that comes late is of no use; the next key asks again.
-        .then((answer) => setPreview(answer))
+        // An answer to what stood there before must not take the place of a newer one.
+        .then((answer) => asked === latest.current && setPreview(answer))
         .catch(() => setPreview(null));
     }, READING_PAUSE);
   }
