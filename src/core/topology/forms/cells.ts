@@ -1,0 +1,60 @@
+import { apart, coupled, held, joined, swinging, type Form } from './form';
+
+/** Converters without a barrier, by the parts that meet in the swinging point. Textbook forms, from memory. */
+export const CELLS: readonly Form[] = [
+  {
+    id: 'sepic',
+    roles: { L: 'choke', Q: 'switch', M: 'choke', D: 'passive' },
+    relations: [
+      held('L.a'),
+      swinging('L.b'),
+      joined('L.b', 'Q.near'),
+      held('Q.far'),
+      coupled('L.b', 'M.a'),
+      swinging('M.a'),
+      joined('M.b', 'Q.far'),
+      joined('D.a', 'M.a'),
+      held('D.b'),
+      apart('D.b', 'Q.far'),
+      apart('D.b', 'L.a'),
+    ],
+    source: ['L.a', 'Q.far'],
+    says: ['A capacitor couples {Q.near} to {M.a}; {D} charges the output from there and {M} returns to ground.'],
+  },
+  {
+    id: 'cuk',
+    roles: { L: 'choke', Q: 'switch', M: 'choke', D: 'passive' },
+    relations: [
+      held('L.a'),
+      swinging('L.b'),
+      joined('L.b', 'Q.near'),
+      held('Q.far'),
+      coupled('L.b', 'M.a'),
+      swinging('M.a'),
+      joined('D.a', 'M.a'),
+      joined('D.b', 'Q.far'),
+      held('M.b'),
+      apart('M.b', 'Q.far'),
+      apart('M.b', 'L.a'),
+    ],
+    source: ['L.a', 'Q.far'],
+    says: ['A capacitor couples {Q.near} to {M.a}; {D} returns to ground and {M} leads to the output.'],
+  },
+  {
+    id: 'cell',
+    roles: { L: 'choke', Q: 'switch', D: 'passive' },
+    relations: [
+      swinging('L.b'),
+      held('L.a'),
+      joined('L.b', 'Q.near'),
+      held('Q.far'),
+      joined('L.b', 'D.a'),
+      held('D.b'),
+      apart('L.a', 'Q.far'),
+      apart('L.a', 'D.b'),
+      apart('Q.far', 'D.b'),
+    ],
+    source: [],
+    says: ['{L}, {Q} and {D} meet in one swinging point ({Q.near}).'],
+  },
+];

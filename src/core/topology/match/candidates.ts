@@ -1,0 +1,82 @@
+import type { BoardPart } from '../../board';
+import type { RoleKind } from '../forms/form';
+import type { Model } from '../model';
+import { RESERVOIR_AT_LEAST } from '../model/parts';
+import type { Binding } from './matchForm';
+
+const bothWays = (binding: Binding): readonly Binding[] => [
+  binding,
+  {
+    ...binding,
+    rails: [binding.rails[1], binding.rails[0]],
+    pins: [binding.pins[1], binding.pins[0]],
+    forward: !(binding.forward ?? true),
+  },
+];
+
+/** Everything on the board that could fill a role, by kind of role. */
+export function candidatesOf(model: Model): Readonly<Record<RoleKind, readonly Binding[]>> {
+  const { elements, board, rails } = model;
+  const transistors: readonly Binding[] = elements.switches.map(({ part, hi, lo, hiPin, loPin }) => ({
+    part,
+    rails: [hi, lo],
+    pins: [hiPin, loPin],
+    forward: true,
+  }));
+  const bodies = elements.switches.filter(({ part }) => part.kind === 'nmos' || part.kind === 'pmos');
+  return {
+    piece: inductive(model, 'transformer'),
+    choke: [...inductive(model, 'inductor'), ...inductive(model, 'transformer')],
+    switch: [
+      ...transistors.filter(({ part }) => part.kind !== 'scr').flatMap(bothWays),
+      ...elements.chips.flatMap((chip) => chipSwitches(chip, model)),
+    ],
+    thyristor: transistors.filter(({ part }) => part.kind === 'scr').flatMap(bothWays),
+    rectifier: [],
+    passive: [
+      ...elements.rectifiers
+        .filter(({ isBody }) => !isBody)
+        .flatMap(({ part, from, to, fromPin, toPin }) =>
+          bothWays({ part, rails: [from, to], pins: [fromPin, toPin], forward: true }),
+        ),
+      ...bodies.flatMap(({ part, hi, lo, hiPin, loPin }) => bothWays({ part, rails: [lo, hi], pins: [loPin, hiPin], forward: true })),
+    ],
+    store: elements.capacitors
+      .filter(({ part, polarised }) => polarised || (part.value?.capacitance ?? 1) >= RESERVOIR_AT_LEAST)
+      .flatMap(({ part, a, b }) => {
+        const [first = '', second = ''] = Object.keys(part.pins);
+        return bothWays({ part, rails: [a, b], pins: [first, second] });
+      }),
+    lamp: board.parts
+      .filter(({ kind, role }) => kind === 'connector' && role === 'lamp')
+      .flatMap((part) =>
+        Object.keys(part.pins).map(
+          (pin): Binding => ({ part, rails: [rails.at(part, pin), rails.at(part, pin)], pins: [pin, pin] }),
+        ),
+      ),
+  };
+}
+
+const inductive = ({ elements }: Model, kind: 'transformer' | 'inductor'): readonly Binding[] =>
+  elements.inductive
+    .filter(({ part }) => part.kind === kind)
+    .flatMap(({ part, a, b, aPin, bPin, winding }) => bothWays({ part, winding, rails: [a, b], pins: [aPin, bPin] }));
+
+/** A chip with its switch inside: between a pin on a swinging, inductive rail and a pin on a held one. */
+function chipSwitches(chip: BoardPart, { rails, elements, held }: Model): readonly Binding[] {
+  const pins = Object.keys(chip.pins).map((pin) => ({ pin, rail: rails.at(chip, pin) }));
+  const isInductive = (rail: number) => elements.inductive.some(({ a, b }) => a === rail || b === rail);
+  const isTaken = (rail: number) =>
+    chip.subtype !== 'switcher' && elements.switches.some(({ hi, lo }) => hi === rail || lo === rail);
+  const near = pins.filter(({ rail }) => !held.isHeld(rail) && isInductive(rail) && !isTaken(rail));
+  const far = pins.filter(({ rail }) => held.isHeld(rail));
+  const seen = new Set<string>();
+  return near.flatMap((at) =>
+    far.flatMap((to) => {
+      const key = `${at.rail} ${to.rail}`;
+      if (seen.has(key)) return [];
+      seen.add(key);
+      return [{ part: chip, rails: [at.rail, to.rail] as const, pins: [at.pin, to.pin] as const }];
+    }),
+  );
+}

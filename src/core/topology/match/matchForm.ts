@@ -1,0 +1,120 @@
+import type { BoardPart } from '../../board';
+import type { End, Form, FormRelation, RoleKind } from '../forms/form';
+import type { Model } from '../model';
+import { COUPLING_AT_LEAST } from '../model/parts';
+import { reachOf, type Reach } from '../model/series';
+
+/** A part in a role, one way round: rails and pins of its ends. */
+export interface Binding {
+  readonly part: BoardPart;
+  readonly winding?: number;
+  readonly rails: readonly [number, number];
+  readonly pins: readonly [string, string];
+  /** Whether current would flow from the first end to the second. */
+  readonly forward?: boolean;
+}
+
+export interface FormMatch {
+  readonly form: Form;
+  readonly roles: Readonly<Record<string, Binding>>;
+}
+
+export type Candidates = Readonly<Partial<Record<RoleKind, readonly Binding[]>>>;
+
+const END_INDEX: Readonly<Record<string, 0 | 1>> = { a: 0, near: 0, b: 1, far: 1 };
+
+export const railOf = (roles: Readonly<Record<string, Binding>>, end: End): number => {
+  const [role = '', side = 'a'] = end.split('.');
+  return roles[role]?.rails[END_INDEX[side] ?? 0] ?? -1;
+};
+
+/**
+ * Every way to fill the roles of a form so that all its relations hold: depth-first over the roles, each relation
+ * tried as soon as its ends are bound. Gives up after `budget` bindings.
+ */
+export function matchForm(
+  form: Form,
+  candidates: Candidates,
+  model: Model,
+  budget: { left: number },
+): readonly FormMatch[] {
+  const names = Object.keys(form.roles);
+  const roleOf = (end: End) => end.split('.')[0] ?? '';
+  const due = names.map((_, index) =>
+    form.relations.filter(({ ends }) => Math.max(...ends.map((end) => names.indexOf(roleOf(end)))) === index),
+  );
+  const holds = relationTest(model);
+  const found: FormMatch[] = [];
+  const roles: Record<string, Binding> = {};
+  const fill = (index: number): void => {
+    const name = names[index];
+    if (name === undefined) {
+      found.push({ form, roles: { ...roles } });
+      return;
+    }
+    for (const binding of candidates[form.roles[name] ?? 'switch'] ?? []) {
+      if (budget.left <= 0) return;
+      budget.left -= 1;
+      if (isTaken(roles, binding)) continue;
+      roles[name] = binding;
+      if ((due[index] ?? []).every((relation) => holds(relation, roles))) fill(index + 1);
+      delete roles[name];
+    }
+  };
+  fill(0);
+  return found;
+}
+
+const isTaken = (roles: Readonly<Record<string, Binding>>, { part, winding, rails }: Binding) =>
+  Object.values(roles).some(
+    (other) =>
+      other.part === part &&
+      (winding === undefined ||
+        other.winding === undefined ||
+        (other.winding === winding &&
+          other.rails.includes(rails[0]) &&
+          other.rails.includes(rails[1]))),
+  );
+
+function relationTest({ rails, elements, held }: Model) {
+  const reaches = new Map<string, readonly Reach[]>();
+  const reach = (from: number, without: BoardPart | undefined) => {
+    const key = `${from} ${without?.ref ?? ''}`;
+    const known = reaches.get(key) ?? reachOf(from, elements, held, without ? { without } : {});
+    reaches.set(key, known);
+    return known;
+  };
+  return ({ is, ends }: FormRelation, roles: Readonly<Record<string, Binding>>): boolean => {
+    const [first, second] = ends;
+    const a = railOf(roles, first);
+    const b = second ? railOf(roles, second) : -1;
+    const own = roles[first.split('.')[0] ?? '']?.part;
+    switch (is) {
+      case 'joined':
+        return a === b && a >= 0;
+      case 'apart':
+        return a !== b;
+      case 'in-series':
+        return a === b || reach(a, own).some(({ rail }) => rail === b);
+      case 'coupled':
+        return elements.capacitors.some(
+          (capacitor) =>
+            ((capacitor.a === a && capacitor.b === b) || (capacitor.a === b && capacitor.b === a)) &&
+            (capacitor.part.value?.capacitance ?? 1) >= 47 * COUPLING_AT_LEAST,
+        );
+      case 'held':
+        return held.isHeld(a);
+      case 'swinging':
+        return !held.isHeld(a);
+      case 'returned':
+        return held.isHeld(a) || reach(a, own).some(({ rail, hasCapacitor }) => hasCapacitor && held.isHeld(rail));
+      case 'stored':
+        return rails
+          .on(a)
+          .every(
+            ({ part }) =>
+              part === own || part.kind === 'capacitor' || part.kind === 'resistor' || part.kind === 'varistor' || part.kind === 'diode',
+          ) && rails.on(a).some(({ part }) => part.kind === 'capacitor');
+    }
+  };
+}

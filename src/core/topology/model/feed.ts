@@ -1,0 +1,53 @@
+import type { BoardPart } from '../../board';
+import type { Elements } from './elements';
+import type { Held } from './held';
+import { SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS } from './parts';
+import type { Rails } from './rails';
+
+/**
+ * Rails that power reaches from the given ones through chokes, small resistors, diodes, pass transistors, regulators
+ * and contacts, without some parts. Only held rails are reached; switching nodes end the way.
+ */
+export function fedRails(
+  seeds: Iterable<number>,
+  { parts, rails, elements, held }: { parts: readonly BoardPart[]; rails: Rails; elements: Elements; held: Held },
+  without: ReadonlySet<BoardPart>,
+): Set<number> {
+  const fed = new Set([...seeds].filter((rail) => rail >= 0));
+  const links: (readonly [number, number])[] = [];
+  for (const part of parts) {
+    if (without.has(part)) continue;
+    const between = (a: string, b: string) => links.push([rails.at(part, a), rails.at(part, b)]);
+    const terminals = TRANSISTOR_TERMINALS[part.kind];
+    if (terminals) between(terminals.hi, terminals.lo);
+    else if (part.kind === 'regulator') between('IN', 'OUT');
+    else if (part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= SUPPLY_RESISTOR_AT_MOST) {
+      const [a, b] = [rails.at(part, '1'), rails.at(part, '2')];
+      const isLoad = elements.capacitors.some((other) => (other.a === a && other.b === b) || (other.a === b && other.b === a));
+      if (!isLoad) links.push([a, b]);
+    }
+    else if (part.kind === 'relay') contactPairs(part).forEach(([a, b]) => between(a, b));
+  }
+  for (const { part, a, b } of elements.inductive)
+    if (part.kind === 'inductor' && !without.has(part)) links.push([a, b]);
+  for (const { part, from, to, isBody } of elements.rectifiers) if (!isBody && !without.has(part)) links.push([from, to]);
+  for (let grown = true; grown; ) {
+    grown = false;
+    for (const [a, b] of links)
+      for (const [near, far] of [
+        [a, b],
+        [b, a],
+      ] as const)
+        if (fed.has(near) && far >= 0 && !fed.has(far) && held.isHeld(far) && !held.mains.has(far)) {
+          fed.add(far);
+          grown = true;
+        }
+  }
+  return fed;
+}
+
+/** Contacts of a relay: every pin but the coil's, in pairs. */
+export function contactPairs({ pins }: BoardPart): readonly (readonly [string, string])[] {
+  const contacts = Object.keys(pins).filter((pin) => pin !== '1' && pin !== '2');
+  return contacts.slice(1).map((pin, index) => [contacts[index] ?? '', pin] as const);
+}

@@ -1,0 +1,139 @@
+import type { Board, BoardPart } from '../../board';
+import type { CapacitorElement, Elements } from './elements';
+import { isEarthPin, isPolarised, isReservoirPart, SERIES_RESISTOR_AT_MOST, twoPins } from './parts';
+import type { Rails } from './rails';
+
+/** Which rails stand still over a switching period, and where the power comes in. */
+export interface Held {
+  /** Live and neutral, and what is in series with them. */
+  readonly mains: ReadonlySet<number>;
+  /** Behind a dropper capacitor. */
+  readonly dropped: ReadonlySet<number>;
+  /** Ends of transformer windings whose primary lies across the mains. */
+  readonly lineSecondary: ReadonlySet<number>;
+  /** Both sides of what rectifies the mains, a dropped voltage or a line transformer. */
+  readonly rectified: ReadonlySet<number>;
+  /** Rails of a DC input. */
+  readonly input: ReadonlySet<number>;
+  /** Rails held by a reservoir, a connector or a rectified source. */
+  readonly isHeld: (rail: number) => boolean;
+}
+
+const LINE_PARTS: ReadonlySet<string> = new Set(['bridge', 'triac', 'scr', 'varistor', 'diode', 'dual-diode', 'transformer']);
+/** Dropper capacitors start here. Common practice, no source. */
+const DROPPER_AT_LEAST = 47e-9;
+
+export function heldRails(board: Board, rails: Rails, elements: Elements): Held {
+  const parts = board.parts;
+  const connectorRails = (role: string, wanted: (pin: string) => boolean = () => true) =>
+    parts
+      .filter((part) => part.kind === 'connector' && part.role === role)
+      .flatMap((part) => Object.keys(part.pins).filter(wanted).map((pin) => rails.at(part, pin)));
+  const mains = mainsRails(board, rails, connectorRails('mains-inlet', (pin) => !isEarthPin(pin)));
+  const input = new Set(connectorRails('dc-input'));
+  const outputs = new Set(connectorRails('output'));
+  const dropped = new Set(
+    elements.capacitors.flatMap(({ part, a, b, polarised }) => {
+      if (polarised || part.subtype === 'y' || (part.value?.capacitance ?? 1) < DROPPER_AT_LEAST) return [];
+      const ends = [a, b];
+      const far = ends.filter((rail) => !mains.has(rail));
+      return far.length === 1 && rails.on(far[0] ?? -1).some((pin) => pin.part !== part && (pin.part.kind === 'diode' || pin.part.kind === 'bridge' || pin.part.kind === 'dual-diode'))
+        ? far
+        : [];
+    }),
+  );
+  const lineSecondary = new Set<number>();
+  for (const line of elements.windings) {
+    const ends = [line.rails[0] ?? -1, line.rails.at(-1) ?? -1];
+    if (line.part.kind !== 'transformer' || ends[0] === ends[1] || !ends.every((rail) => mains.has(rail))) continue;
+    for (const other of elements.windings)
+      if (other.part === line.part && other !== line && !other.rails.every((rail) => mains.has(rail)))
+        for (const rail of other.rails) lineSecondary.add(rail);
+  }
+  const rectified = new Set<number>();
+  const alternating = (rail: number) => mains.has(rail) || dropped.has(rail);
+  const isGround = (rail: number) => rails.on(rail).some(({ part }) => isPolarised(part));
+  const lines = [...elements.rectifiers, ...thyristors(elements)];
+  const isFromLine = (far: number) =>
+    lines.some(
+      ({ from, to }) =>
+        (from === far && alternating(to) && !isGround(to)) || (to === far && alternating(from) && !isGround(from)),
+    );
+  for (const { from, to } of lines)
+    for (const [near, far] of [
+      [from, to],
+      [to, from],
+    ] as const) {
+      if (alternating(near) && !alternating(far) && isFromLine(far)) rectified.add(far);
+      if (lineSecondary.has(near) && !lineSecondary.has(far)) rectified.add(far);
+    }
+  const held = new Set<number>([...rectified, ...input, ...outputs]);
+  for (const rail of [...held]) if (mains.has(rail) && !rectified.has(rail)) held.delete(rail);
+  const reservoirs = elements.capacitors.filter((capacitor) => isReservoirPart(capacitor.part) && !isInSeries(capacitor, rails));
+  for (let grown = true; grown; ) {
+    grown = false;
+    for (const { a, b, polarised } of reservoirs)
+      for (const [near, far] of [
+        [a, b],
+        [b, a],
+      ] as const)
+        if (held.has(near) && !held.has(far) && (polarised || !mains.has(far))) {
+          held.add(far);
+          grown = true;
+        }
+  }
+  return { mains, dropped, lineSecondary, rectified, input, isHeld: (rail) => held.has(rail) };
+}
+
+const thyristors = ({ switches }: Elements) =>
+  switches.filter(({ part }) => part.kind === 'scr').map(({ hi, lo }) => ({ from: hi, to: lo }));
+
+/** Live and neutral, grown through what stands in series with them. */
+function mainsRails({ parts }: Board, rails: Rails, seeds: readonly number[]): Set<number> {
+  const mains = new Set(seeds.filter((rail) => rail >= 0));
+  const leadsOn = (rail: number, via: BoardPart) =>
+    rails
+      .on(rail)
+      .some(
+        ({ part }) =>
+          part !== via &&
+          (LINE_PARTS.has(part.kind) || (part.kind === 'capacitor' && (part.subtype === 'x' || part.subtype === 'film'))),
+      ) && !rails.on(rail).some(({ part, pin }) => part.kind === 'capacitor' && (pin === '+' || pin === '-'));
+  for (let grown = true; grown; ) {
+    grown = false;
+    for (const part of parts) {
+      const pins = lineSeriesPins(part);
+      if (!pins) continue;
+      const [a, b] = [rails.at(part, pins[0]), rails.at(part, pins[1])];
+      for (const [near, far] of [
+        [a, b],
+        [b, a],
+      ] as const)
+        if (mains.has(near) && far >= 0 && !mains.has(far) && leadsOn(far, part)) {
+          mains.add(far);
+          grown = true;
+        }
+    }
+  }
+  return mains;
+}
+
+function lineSeriesPins(part: BoardPart): readonly [string, string] | undefined {
+  if (part.kind === 'inductor') return twoPins(part);
+  if (part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= SERIES_RESISTOR_AT_MOST) return ['1', '2'];
+  if (part.kind === 'triac') return ['MT1', 'MT2'];
+  return undefined;
+}
+
+/** A capacitor with one end on a winding and nothing else that draws current there passes alternating current only. */
+export function isInSeries({ part, a, b, polarised }: CapacitorElement, rails: Rails): boolean {
+  if (polarised) return false;
+  return [a, b].some((rail) => {
+    const others = rails.on(rail).filter((pin) => pin.part !== part && !rails.isPass(pin.part));
+    const drawing = others.filter(
+      ({ part: other }) =>
+        other.kind !== 'capacitor' && !(other.kind === 'resistor' && (other.value?.resistance ?? Infinity) >= 10e3) && other.kind !== 'varistor',
+    );
+    return drawing.length === 1 && ['transformer', 'inductor'].includes(drawing[0]?.part.kind ?? '');
+  });
+}
