@@ -63,9 +63,7 @@ export function islandsOf(board: Board, nets: Nets, without?: BoardPart): Island
     }
   }
   const rootsOf = (wanted: (part: BoardPart) => boolean, pins: (part: BoardPart) => readonly string[]) =>
-    new Set(
-      board.parts.filter(wanted).flatMap((part) => pins(part).map((pin) => sets.find(netAt(part, pin)))),
-    );
+    new Set(board.parts.filter(wanted).flatMap((part) => pins(part).map((pin) => sets.find(netAt(part, pin)))));
   const isOutput = ({ kind, role }: BoardPart) => kind === 'connector' && role === 'output';
   const within = (part: BoardPart) => Object.keys(part.pins);
   const capacitors = board.parts

@@ -19,9 +19,7 @@ export const DRIVES: readonly Form[] = [
       joined('L1.far', 'L2.far'),
     ],
     source: ['H1.far', 'L1.far'],
-    says: [
-      '{H1} and {L1} drive one end of {P} ({P.a}), {H2} and {L2} the other ({P.b}).',
-    ],
+    says: ['{H1} and {L1} drive one end of {P} ({P.a}), {H2} and {L2} the other ({P.b}).'],
   },
   {
     id: 'push-pull',
@@ -39,7 +37,9 @@ export const DRIVES: readonly Form[] = [
       apart('P1.a', 'Q1.far'),
     ],
     source: ['P1.a', 'Q1.far'],
-    says: ['{Q1} and {Q2} pull the two ends of the tapped winding of {P1} ({P1.b}, {P2.b}) in turn; its tap {P1.a} lies on the supply.'],
+    says: [
+      '{Q1} and {Q2} pull the two ends of the tapped winding of {P1} ({P1.b}, {P2.b}) in turn; its tap {P1.a} lies on the supply.',
+    ],
   },
   {
     id: 'pair',
@@ -69,7 +69,9 @@ export const DRIVES: readonly Form[] = [
       returned('P.b'),
     ],
     source: ['H.far', 'L.far'],
-    says: ['{H} and {L} stand one on the other; their middle drives {P} at {P.a}, and {P.b} comes back through a capacitor.'],
+    says: [
+      '{H} and {L} stand one on the other; their middle drives {P} at {P.a}, and {P.b} comes back through a capacitor.',
+    ],
   },
   {
     id: 'clamped',
@@ -94,13 +96,7 @@ export const DRIVES: readonly Form[] = [
   {
     id: 'single',
     roles: { P: 'piece', Q: 'switch' },
-    relations: [
-      held('P.a'),
-      swinging('P.b'),
-      joined('P.b', 'Q.near'),
-      held('Q.far'),
-      apart('P.a', 'Q.far'),
-    ],
+    relations: [held('P.a'), swinging('P.b'), joined('P.b', 'Q.near'), held('Q.far'), apart('P.a', 'Q.far')],
     source: ['P.a', 'Q.far'],
     says: ['{P} lies between the supply ({P.a}) and {Q} ({Q.near}).'],
   },

@@ -39,7 +39,9 @@ export function candidatesOf(model: Model): Readonly<Record<RoleKind, readonly B
         .flatMap(({ part, from, to, fromPin, toPin }) =>
           bothWays({ part, rails: [from, to], pins: [fromPin, toPin], forward: true }),
         ),
-      ...bodies.flatMap(({ part, hi, lo, hiPin, loPin }) => bothWays({ part, rails: [lo, hi], pins: [loPin, hiPin], forward: true })),
+      ...bodies.flatMap(({ part, hi, lo, hiPin, loPin }) =>
+        bothWays({ part, rails: [lo, hi], pins: [loPin, hiPin], forward: true }),
+      ),
     ],
     store: elements.capacitors
       .filter(({ part, polarised }) => polarised || (part.value?.capacitance ?? 1) >= RESERVOIR_AT_LEAST)
@@ -50,9 +52,11 @@ export function candidatesOf(model: Model): Readonly<Record<RoleKind, readonly B
     lamp: board.parts
       .filter(({ kind, role }) => kind === 'connector' && role === 'lamp')
       .flatMap((part) =>
-        Object.keys(part.pins).map(
-          (pin): Binding => ({ part, rails: [rails.at(part, pin), rails.at(part, pin)], pins: [pin, pin] }),
-        ),
+        Object.keys(part.pins).map((pin): Binding => ({
+          part,
+          rails: [rails.at(part, pin), rails.at(part, pin)],
+          pins: [pin, pin],
+        })),
       ),
   };
 }

@@ -14,10 +14,17 @@ export type FedWithout = (parts: ReadonlySet<BoardPart>) => ReadonlySet<number>;
  * the one that nothing else feeds is the output. At the choke it is a buck, at the passive switch a boost, or, when
  * both ends of the input lie at the choke and the active switch, an inverting converter.
  */
-export function cellStages(model: Model, candidates: Candidates, budget: { left: number }, fedWithout: FedWithout): readonly FoundStage[] {
+export function cellStages(
+  model: Model,
+  candidates: Candidates,
+  budget: { left: number },
+  fedWithout: FedWithout,
+): readonly FoundStage[] {
   const matches = CELLS.flatMap((form) => matchForm(form, candidates, model, budget));
   return [
-    ...matches.flatMap((match) => (match.form.id === 'cell' ? cellStage(match, model, fedWithout) : coupledStage(match, model))),
+    ...matches.flatMap((match) =>
+      match.form.id === 'cell' ? cellStage(match, model, fedWithout) : coupledStage(match, model),
+    ),
     ...insideChip(model, candidates, fedWithout),
   ];
 }
@@ -127,13 +134,21 @@ function insideChip(model: Model, candidates: Candidates, fedWithout: FedWithout
             const isBuck = !fed.has(c);
             const out = isBuck ? c : pins.find((rail) => !fed.has(rail) && isUsed(rail, [choke, chip], model));
             if (out === undefined || !isUsed(out, [choke, chip], model)) return [];
-            const stage = { topology: isBuck ? 'buck' : 'boost', form: 'chip', switches: [chip], rectifiers: [], magnetics: [choke] };
+            const stage = {
+              topology: isBuck ? 'buck' : 'boost',
+              form: 'chip',
+              switches: [chip],
+              rectifiers: [],
+              magnetics: [choke],
+            };
             return [
               {
                 ...stage,
                 sources: isBuck ? inputs.slice(0, 1) : [c],
                 outputs: [out],
-                evidence: [`${chip.ref} holds both switches; ${choke.ref} leads to ${isBuck ? 'the output' : 'the input'}.`],
+                evidence: [
+                  `${chip.ref} holds both switches; ${choke.ref} leads to ${isBuck ? 'the output' : 'the input'}.`,
+                ],
                 score: scoreOf(stage) - 1,
                 controllers: [chip],
               },
@@ -181,5 +196,7 @@ const rectifiersLike = (binding: Binding | undefined, { elements }: Model): read
 const chipsOf = (switches: readonly BoardPart[], model: Model): readonly BoardPart[] =>
   uniqueParts([
     ...switches.filter(({ kind }) => kind === 'ic'),
-    ...model.elements.switches.filter(({ part }) => switches.includes(part)).flatMap((element) => controlOf(element, model).chips),
+    ...model.elements.switches
+      .filter(({ part }) => switches.includes(part))
+      .flatMap((element) => controlOf(element, model).chips),
   ]);

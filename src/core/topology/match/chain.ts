@@ -52,7 +52,10 @@ export function chainStages(model: Model): Chain {
       rejected.push(...open);
       break;
     }
-    const rivals = feasible.filter((stage) => stage !== best && partsOf(stage).some((part) => best.switches.includes(part) || best.magnetics.includes(part)));
+    const rivals = feasible.filter(
+      (stage) =>
+        stage !== best && partsOf(stage).some((part) => best.switches.includes(part) || best.magnetics.includes(part)),
+    );
     rejected.push(...rivals.filter(({ topology }) => topology !== best.topology));
     const phases = best.form === 'cell' ? otherPhases(best, feasible) : [];
     stages.push(phases.reduce(withPhase, best));
@@ -97,7 +100,12 @@ function inOrder(stages: readonly FoundStage[]): readonly FoundStage[] {
   const ordered: FoundStage[] = [];
   while (left.length > 0) {
     const next = left.findIndex(
-      (stage) => !left.some((other) => other !== stage && other.outputs.some((rail) => stage.sources.includes(rail) && !other.sources.includes(rail))),
+      (stage) =>
+        !left.some(
+          (other) =>
+            other !== stage &&
+            other.outputs.some((rail) => stage.sources.includes(rail) && !other.sources.includes(rail)),
+        ),
     );
     ordered.push(...left.splice(Math.max(next, 0), 1));
   }

@@ -15,7 +15,8 @@ import { scoreOf, uniqueParts, type FoundStage } from './stage';
 export function isolatedStages(model: Model, candidates: Candidates, budget: { left: number }): readonly FoundStage[] {
   const islands = islandsOf(model.board, model.nets);
   const transformers = uniqueParts(model.elements.windings.map(({ part }) => part)).filter(
-    (part) => part.kind === 'transformer' && model.elements.windings.filter((winding) => winding.part === part).length > 1,
+    (part) =>
+      part.kind === 'transformer' && model.elements.windings.filter((winding) => winding.part === part).length > 1,
   );
   return transformers.flatMap((transformer) => {
     const own: Candidates = {
@@ -58,7 +59,9 @@ function stageOf(
   const primaries = elements.windings.filter(
     (winding) =>
       winding.part === transformer &&
-      pieces.some((piece) => piece.winding === winding.winding || piece.rails.every((rail) => winding.rails.includes(rail))),
+      pieces.some(
+        (piece) => piece.winding === winding.winding || piece.rails.every((rail) => winding.rails.includes(rail)),
+      ),
   );
   const sources = match.form.source.map((end) => railOf(match.roles, end));
   const controls = elements.switches
@@ -70,7 +73,8 @@ function stageOf(
   ]);
   const isSelf =
     controllers.length === 0 &&
-    (controls.some(({ windings }) => windings.includes(transformer)) || controls.every(({ windings }) => windings.length === 0)) &&
+    (controls.some(({ windings }) => windings.includes(transformer)) ||
+      controls.every(({ windings }) => windings.length === 0)) &&
     !elements.windings.every(({ part }) => part !== transformer);
   const island = (rail: number) => islandOfRail(rail, model, islands);
   const primaryIslands = new Set(switchBindings.flatMap((binding) => binding.rails.map(island)));
@@ -104,22 +108,23 @@ function stageOf(
       .flatMap((winding) => outputOf(winding, model)?.rectifiers ?? [])
       .filter(({ from, to }) => held.isHeld(from) || held.isHeld(to)),
   );
-  const resonant =
-    topology.id === 'llc-half-bridge' ? resonantChokes(match, transformer, model) : [];
+  const resonant = topology.id === 'llc-half-bridge' ? resonantChokes(match, transformer, model) : [];
   const stage = {
     topology: topology.id,
     form: match.form.id,
     switches,
-    rectifiers: uniqueParts([...given.flatMap((entry) => entry.rectifiers), ...fromChokes].map(({ part }) => part)).filter(
-      (part) => !switches.includes(part),
-    ),
+    rectifiers: uniqueParts(
+      [...given.flatMap((entry) => entry.rectifiers), ...fromChokes].map(({ part }) => part),
+    ).filter((part) => !switches.includes(part)),
     magnetics: uniqueParts([transformer, ...chokes, ...resonant]),
   };
   return [
     {
       ...stage,
       sources,
-      outputs: [...new Set([...given.flatMap((entry) => entry.rails), ...fromChokes.flatMap(({ from, to }) => [from, to])])].filter((rail) => held.isHeld(rail)),
+      outputs: [
+        ...new Set([...given.flatMap((entry) => entry.rails), ...fromChokes.flatMap(({ from, to }) => [from, to])]),
+      ].filter((rail) => held.isHeld(rail)),
       evidence: [...sayMatch(match), ...new Set(given.flatMap((entry) => entry.evidence).map((text) => `${text}.`))],
       score: scoreOf(stage),
       controllers,
@@ -160,7 +165,8 @@ function feedsOthers(
   const fed = fedRails(made, { ...model, parts: board.parts }, new Set());
   for (const source of sources) fed.delete(source);
   const reached = [...fed].flatMap((rail) => rails.on(rail));
-  if (reached.some(({ part }) => part.kind === 'connector' && (part.role === 'output' || part.role === 'load'))) return true;
+  if (reached.some(({ part }) => part.kind === 'connector' && (part.role === 'output' || part.role === 'load')))
+    return true;
   const chips = uniqueParts(reached.filter(({ part }) => part.kind === 'ic').map(({ part }) => part));
   const behindResistor = reached.flatMap(({ part }) =>
     part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= 22e3

@@ -81,7 +81,9 @@ function droppers({ elements, held, rails }: Model): readonly FoundStage[] {
         magnetics: [],
         sources: [],
         outputs: [...far],
-        evidence: [`${dropper?.part.ref ?? 'A capacitor'} stands in series between the mains and ${rectifiers[0]?.ref ?? ''}.`],
+        evidence: [
+          `${dropper?.part.ref ?? 'A capacitor'} stands in series between the mains and ${rectifiers[0]?.ref ?? ''}.`,
+        ],
       },
       'dropper',
     ),
@@ -154,7 +156,10 @@ function ballasts(model: Model, candidates: Candidates, budget: { left: number }
   const seen = new Set<string>();
   return matchForm(BALLAST, candidates, model, budget).flatMap((match) => {
     const switches = uniqueParts([match.roles.H?.part, match.roles.L?.part].filter((part) => part !== undefined));
-    const key = switches.map(({ ref }) => ref).toSorted().join(' ');
+    const key = switches
+      .map(({ ref }) => ref)
+      .toSorted()
+      .join(' ');
     if (seen.has(key)) return [];
     seen.add(key);
     const lampRails = (candidates.lamp ?? []).map(({ rails }) => rails[0]);
@@ -191,19 +196,23 @@ function discharges(model: Model, candidates: Candidates, budget: { left: number
     const [thyristor, transformer] = [match.roles.Q?.part, match.roles.P?.part];
     if (!thyristor || !transformer || seen.has(thyristor.ref)) return [];
     seen.add(thyristor.ref);
+    const stores = match.roles.C ? [match.roles.C.part] : [];
     return [
-      made(
-        {
-          topology: 'capacitor-discharge',
-          switches: [thyristor],
-          rectifiers: [],
-          magnetics: [transformer],
-          sources: [Math.max(railOf(match.roles, 'C.a'), -1)],
-          outputs: [],
-          evidence: sayMatch(match),
-        },
-        'dump',
-      ),
+      {
+        stores,
+        ...made(
+          {
+            topology: 'capacitor-discharge',
+            switches: [thyristor],
+            rectifiers: [],
+            magnetics: [transformer],
+            sources: [Math.max(railOf(match.roles, 'C.a'), -1)],
+            outputs: [],
+            evidence: sayMatch(match),
+          },
+          'dump',
+        ),
+      },
     ];
   });
 }

@@ -71,9 +71,7 @@ const isTaken = (roles: Readonly<Record<string, Binding>>, { part, winding, rail
       other.part === part &&
       (winding === undefined ||
         other.winding === undefined ||
-        (other.winding === winding &&
-          other.rails.includes(rails[0]) &&
-          other.rails.includes(rails[1]))),
+        (other.winding === winding && other.rails.includes(rails[0]) && other.rails.includes(rails[1]))),
   );
 
 function relationTest({ rails, elements, held }: Model) {
@@ -109,12 +107,18 @@ function relationTest({ rails, elements, held }: Model) {
       case 'returned':
         return held.isHeld(a) || reach(a, own).some(({ rail, hasCapacitor }) => hasCapacitor && held.isHeld(rail));
       case 'stored':
-        return rails
-          .on(a)
-          .every(
-            ({ part }) =>
-              part === own || part.kind === 'capacitor' || part.kind === 'resistor' || part.kind === 'varistor' || part.kind === 'diode',
-          ) && rails.on(a).some(({ part }) => part.kind === 'capacitor');
+        return (
+          rails
+            .on(a)
+            .every(
+              ({ part }) =>
+                part === own ||
+                part.kind === 'capacitor' ||
+                part.kind === 'resistor' ||
+                part.kind === 'varistor' ||
+                part.kind === 'diode',
+            ) && rails.on(a).some(({ part }) => part.kind === 'capacitor')
+        );
     }
   };
 }

@@ -50,7 +50,9 @@ export function outputOf(winding: Winding, model: Model): WindingOutput | undefi
   for (const [point, { sources, rectifiers: fed }] of behind) {
     const out = chokesFrom(point, winding.part, model);
     const freewheels = elements.rectifiers.filter((element) =>
-      ends(element).some(([near, far]) => near === point && !sources.has(far) && (held.isHeld(far) || swinging.has(far))),
+      ends(element).some(
+        ([near, far]) => near === point && !sources.has(far) && (held.isHeld(far) || swinging.has(far)),
+      ),
     );
     if (out.length === 0 && !rails.on(point).some(({ part }) => part.kind === 'capacitor')) continue;
     for (const element of fed) rectifiers.add(element);
@@ -83,7 +85,10 @@ export function outputOf(winding: Winding, model: Model): WindingOutput | undefi
       evidence.push(`${part.ref} lies between the winding and the output`);
     }
   if (rectifiers.size === 0) return undefined;
-  const form = chokes.size > 0 && (chokes.size > 0 && (middleChokes.length > 0 ? straight.length > 1 : reservoirs === 0)) ? 'choke' : 'reservoir';
+  const form =
+    chokes.size > 0 && chokes.size > 0 && (middleChokes.length > 0 ? straight.length > 1 : reservoirs === 0)
+      ? 'choke'
+      : 'reservoir';
   const first = straight[0];
   if (form === 'reservoir' && first)
     evidence.push(
@@ -119,5 +124,8 @@ function chokesFrom(rail: number, without: BoardPart, { elements, held }: Model)
 /** A saturable reactor, a coupling capacitor or the winding of a current transformer may stand between winding and rectifier. */
 function isSecondaryPath(part: BoardPart, { rails }: Model): boolean {
   if (part.kind !== 'capacitor') return true;
-  return Object.keys(part.pins).every((pin) => rails.on(rails.at(part, pin)).length <= 6) && (part.value?.capacitance ?? 1) >= 47e-9;
+  return (
+    Object.keys(part.pins).every((pin) => rails.on(rails.at(part, pin)).length <= 6) &&
+    (part.value?.capacitance ?? 1) >= 47e-9
+  );
 }

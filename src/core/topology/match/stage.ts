@@ -17,6 +17,8 @@ export interface FoundStage {
   readonly controllers: readonly BoardPart[];
   /** The form it was matched by. */
   readonly form: string;
+  /** Capacitors it dumps. */
+  readonly stores?: readonly BoardPart[];
   /** Parts beside it that power may take round it, such as a bypass diode: they are no source of its output. */
   readonly beside?: readonly BoardPart[];
 }

@@ -165,7 +165,7 @@ function pairedPins({ pins }: BoardPart): readonly (readonly string[])[] {
 /** Joins windings of one transformer that meet at a point where nothing else is. */
 function inSeries(groups: readonly Winding[], rails: Rails): readonly Winding[] {
   const list = [...groups];
-  for (let changed = true; changed; ) {
+  for (let changed = true; changed;) {
     changed = false;
     outer: for (let first = 0; first < list.length; first += 1)
       for (let second = first + 1; second < list.length; second += 1) {

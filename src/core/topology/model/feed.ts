@@ -23,15 +23,17 @@ export function fedRails(
     else if (part.kind === 'regulator') between('IN', 'OUT');
     else if (part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= SUPPLY_RESISTOR_AT_MOST) {
       const [a, b] = [rails.at(part, '1'), rails.at(part, '2')];
-      const isLoad = elements.capacitors.some((other) => (other.a === a && other.b === b) || (other.a === b && other.b === a));
+      const isLoad = elements.capacitors.some(
+        (other) => (other.a === a && other.b === b) || (other.a === b && other.b === a),
+      );
       if (!isLoad) links.push([a, b]);
-    }
-    else if (part.kind === 'relay') contactPairs(part).forEach(([a, b]) => between(a, b));
+    } else if (part.kind === 'relay') contactPairs(part).forEach(([a, b]) => between(a, b));
   }
   for (const { part, a, b } of elements.inductive)
     if (part.kind === 'inductor' && !without.has(part)) links.push([a, b]);
-  for (const { part, from, to, isBody } of elements.rectifiers) if (!isBody && !without.has(part)) links.push([from, to]);
-  for (let grown = true; grown; ) {
+  for (const { part, from, to, isBody } of elements.rectifiers)
+    if (!isBody && !without.has(part)) links.push([from, to]);
+  for (let grown = true; grown;) {
     grown = false;
     for (const [a, b] of links)
       for (const [near, far] of [

@@ -19,7 +19,15 @@ export interface Held {
   readonly isHeld: (rail: number) => boolean;
 }
 
-const LINE_PARTS: ReadonlySet<string> = new Set(['bridge', 'triac', 'scr', 'varistor', 'diode', 'dual-diode', 'transformer']);
+const LINE_PARTS: ReadonlySet<string> = new Set([
+  'bridge',
+  'triac',
+  'scr',
+  'varistor',
+  'diode',
+  'dual-diode',
+  'transformer',
+]);
 /** Dropper capacitors start here. Common practice, no source. */
 const DROPPER_AT_LEAST = 47e-9;
 
@@ -28,8 +36,16 @@ export function heldRails(board: Board, rails: Rails, elements: Elements): Held 
   const connectorRails = (role: string, wanted: (pin: string) => boolean = () => true) =>
     parts
       .filter((part) => part.kind === 'connector' && part.role === role)
-      .flatMap((part) => Object.keys(part.pins).filter(wanted).map((pin) => rails.at(part, pin)));
-  const mains = mainsRails(board, rails, connectorRails('mains-inlet', (pin) => !isEarthPin(pin)));
+      .flatMap((part) =>
+        Object.keys(part.pins)
+          .filter(wanted)
+          .map((pin) => rails.at(part, pin)),
+      );
+  const mains = mainsRails(
+    board,
+    rails,
+    connectorRails('mains-inlet', (pin) => !isEarthPin(pin)),
+  );
   const input = new Set(connectorRails('dc-input'));
   const outputs = new Set(connectorRails('output'));
   const dropped = new Set(
@@ -37,7 +53,14 @@ export function heldRails(board: Board, rails: Rails, elements: Elements): Held 
       if (polarised || part.subtype === 'y' || (part.value?.capacitance ?? 1) < DROPPER_AT_LEAST) return [];
       const ends = [a, b];
       const far = ends.filter((rail) => !mains.has(rail));
-      return far.length === 1 && rails.on(far[0] ?? -1).some((pin) => pin.part !== part && (pin.part.kind === 'diode' || pin.part.kind === 'bridge' || pin.part.kind === 'dual-diode'))
+      return far.length === 1 &&
+        rails
+          .on(far[0] ?? -1)
+          .some(
+            (pin) =>
+              pin.part !== part &&
+              (pin.part.kind === 'diode' || pin.part.kind === 'bridge' || pin.part.kind === 'dual-diode'),
+          )
         ? far
         : [];
     }),
@@ -69,8 +92,10 @@ export function heldRails(board: Board, rails: Rails, elements: Elements): Held 
     }
   const held = new Set<number>([...rectified, ...input, ...outputs]);
   for (const rail of [...held]) if (mains.has(rail) && !rectified.has(rail)) held.delete(rail);
-  const reservoirs = elements.capacitors.filter((capacitor) => isReservoirPart(capacitor.part) && !isInSeries(capacitor, rails));
-  for (let grown = true; grown; ) {
+  const reservoirs = elements.capacitors.filter(
+    (capacitor) => isReservoirPart(capacitor.part) && !isInSeries(capacitor, rails),
+  );
+  for (let grown = true; grown;) {
     grown = false;
     for (const { a, b, polarised } of reservoirs)
       for (const [near, far] of [
@@ -97,9 +122,10 @@ function mainsRails({ parts }: Board, rails: Rails, seeds: readonly number[]): S
       .some(
         ({ part }) =>
           part !== via &&
-          (LINE_PARTS.has(part.kind) || (part.kind === 'capacitor' && (part.subtype === 'x' || part.subtype === 'film'))),
+          (LINE_PARTS.has(part.kind) ||
+            (part.kind === 'capacitor' && (part.subtype === 'x' || part.subtype === 'film'))),
       ) && !rails.on(rail).some(({ part, pin }) => part.kind === 'capacitor' && (pin === '+' || pin === '-'));
-  for (let grown = true; grown; ) {
+  for (let grown = true; grown;) {
     grown = false;
     for (const part of parts) {
       const pins = lineSeriesPins(part);
@@ -132,7 +158,9 @@ export function isInSeries({ part, a, b, polarised }: CapacitorElement, rails: R
     const others = rails.on(rail).filter((pin) => pin.part !== part && !rails.isPass(pin.part));
     const drawing = others.filter(
       ({ part: other }) =>
-        other.kind !== 'capacitor' && !(other.kind === 'resistor' && (other.value?.resistance ?? Infinity) >= 10e3) && other.kind !== 'varistor',
+        other.kind !== 'capacitor' &&
+        !(other.kind === 'resistor' && (other.value?.resistance ?? Infinity) >= 10e3) &&
+        other.kind !== 'varistor',
     );
     return drawing.length === 1 && ['transformer', 'inductor'].includes(drawing[0]?.part.kind ?? '');
   });

@@ -34,11 +34,13 @@ function modelWith(board: Board, nets: Nets, sensing: readonly Winding[]): Model
 function sensingWindings({ elements, held, rails }: Model): readonly Winding[] {
   const sidesOf = (part: BoardPart) => elements.windings.filter((winding) => winding.part === part);
   const behindResistor = (rail: number) =>
-    rails.on(rail).flatMap(({ part }) =>
-      part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= SERIES_RESISTOR_AT_MOST
-        ? Object.keys(part.pins).map((pin) => rails.at(part, pin))
-        : [],
-    );
+    rails
+      .on(rail)
+      .flatMap(({ part }) =>
+        part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= SERIES_RESISTOR_AT_MOST
+          ? Object.keys(part.pins).map((pin) => rails.at(part, pin))
+          : [],
+      );
   const chargesReservoir = ({ rails: own }: Winding) =>
     own
       .filter((rail) => !held.isHeld(rail))
@@ -47,9 +49,7 @@ function sensingWindings({ elements, held, rails }: Model): readonly Winding[] {
         elements.rectifiers.some(
           ({ from, to }) =>
             (from === rail || to === rail) &&
-            rails
-              .on(from === rail ? to : from)
-              .some(({ part }) => isReservoirPart(part) || part.kind === 'inductor'),
+            rails.on(from === rail ? to : from).some(({ part }) => isReservoirPart(part) || part.kind === 'inductor'),
         ),
       );
   return elements.windings.filter((winding) => {
@@ -57,12 +57,16 @@ function sensingWindings({ elements, held, rails }: Model): readonly Winding[] {
     const [a = -1, b = -1] = winding.rails;
     const far = held.isHeld(a) ? b : held.isHeld(b) ? a : -1;
     if (far < 0 || held.isHeld(far)) return false;
-    const pins = rails.on(far).filter(({ part }) => part !== winding.part && part.kind !== 'capacitor' && part.kind !== 'resistor');
+    const pins = rails
+      .on(far)
+      .filter(({ part }) => part !== winding.part && part.kind !== 'capacitor' && part.kind !== 'resistor');
     const others = sidesOf(winding.part).filter((other) => other !== winding);
     return (
       pins.length > 0 &&
       others.length > 0 &&
-      pins.every(({ part, pin }) => elements.switches.some((element) => element.part === part && (element.hiPin === pin || element.loPin === pin))) &&
+      pins.every(({ part, pin }) =>
+        elements.switches.some((element) => element.part === part && (element.hiPin === pin || element.loPin === pin)),
+      ) &&
       others.every((other) => !chargesReservoir(other))
     );
   });

@@ -46,7 +46,11 @@ export function passesOf(part: BoardPart): readonly (readonly [string, string])[
         ['3', '4'],
       ];
     case 'thermistor':
-      return resistance === undefined ? [] : resistance <= (part.subtype === 'ptc' ? 20 : INRUSH_AT_MOST) ? [['1', '2']] : [];
+      return resistance === undefined
+        ? []
+        : resistance <= (part.subtype === 'ptc' ? 20 : INRUSH_AT_MOST)
+          ? [['1', '2']]
+          : [];
     case 'resistor':
       return (resistance ?? Infinity) <= SHUNT_AT_MOST || (part.subtype === 'fusible' && (resistance ?? 0) <= 50)
         ? [['1', '2']]

@@ -1,0 +1,141 @@
+import type { BoardPart } from '../board';
+import type { Recognition } from '../topology';
+import { stackedRails } from './levels';
+import { outputGroups, type OutputGroup } from './outputGroups';
+
+/** The voltage between two rails with the reason for it. */
+export interface RailVoltage {
+  readonly high: number;
+  readonly low: number;
+  /** Volt, never below zero. */
+  readonly volts: number;
+  readonly why: string;
+}
+
+export interface Voltages {
+  readonly known: readonly RailVoltage[];
+  /** Largest voltage known between two rails; `undefined` when nothing is known. */
+  across(a: number, b: number): number | undefined;
+  readonly outputs: readonly OutputGroup[];
+}
+
+/** What the reference of a power factor controller regulates to. Common practice, no source. */
+const PFC_REFERENCE = 2.5;
+/** Output of a power factor front end without a readable divider. Common practice, no source. */
+const PFC_USUAL = 385;
+
+/** Voltages that follow from the nameplate, the mains and the feedback dividers. */
+export function voltagesOf(recognition: Recognition): Voltages {
+  const { model, stages, bulk } = recognition;
+  const { board, held, rails, elements } = model;
+  const known: RailVoltage[] = [];
+  const set = (a: number, b: number, volts: number, why: string) => {
+    if (a !== b && a >= 0 && b >= 0) known.push({ high: a, low: b, volts: Math.abs(volts), why });
+  };
+  const input = board.nameplate?.input;
+  const highest = input?.vMax ?? input?.vMin;
+  const outputs = outputGroups(recognition);
+  for (const group of outputs)
+    if (group.volts !== undefined) for (const rail of group.rails) set(rail, group.ground, group.volts, group.why);
+  for (const one of outputs)
+    for (const other of outputs)
+      if (one !== other && one.ground === other.ground && one.volts !== undefined && other.volts !== undefined)
+        for (const a of one.rails)
+          for (const b of other.rails) set(a, b, one.volts - other.volts, `${one.why}; ${other.why}`);
+  if (highest !== undefined && input?.kind === 'dc') {
+    for (const part of board.parts.filter(({ role }) => role === 'dc-input')) {
+      const pins = Object.keys(part.pins).map((pin) => rails.at(part, pin));
+      for (const a of pins) for (const b of pins) if (a < b) set(a, b, highest, `the input may reach ${highest} V`);
+    }
+  }
+  if (highest !== undefined && input?.kind === 'ac') {
+    const peak = highest * Math.SQRT2;
+    const why = `${highest} V of mains has a peak of ${Math.round(peak)} V`;
+    if (stages.some(({ form }) => form === 'dropper'))
+      for (const a of held.mains) for (const b of held.dropped) set(a, b, peak, why);
+    const middles = new Set(stackedRails(recognition).map(({ middle }) => middle));
+    const isDoubler = (rail: number) => held.mains.has(rail);
+    const pfc = stages.find(({ topology }) => topology === 'boost-pfc');
+    const isLine = stages.some(({ form }) => form === 'line' || form === 'dropper');
+    if (pfc) {
+      const [common] = pfc.sources;
+      const volts = pfcVoltage(pfc.outputs[0] ?? -1, recognition) ?? PFC_USUAL;
+      for (const rail of pfc.outputs)
+        set(rail, common ?? -1, Math.max(volts, peak), `the power factor front end makes about ${Math.round(volts)} V`);
+      for (const rail of pfc.sources.slice(1)) set(rail, common ?? -1, peak, why);
+    } else if (!isLine) {
+      for (const group of bulk.rails)
+        for (const a of group)
+          for (const b of group) {
+            if (a >= b) continue;
+            const middle = [a, b].find((rail) => middles.has(rail));
+            const isSide = areOneSide(a, b, group, recognition);
+            if (isSide) continue;
+            set(a, b, middle === undefined || isDoubler(middle) ? peak : peak / 2, why);
+          }
+    }
+  }
+  return {
+    known,
+    outputs,
+    across(a, b) {
+      const found = known.filter(({ high, low }) => (high === a && low === b) || (high === b && low === a));
+      return found.length > 0 ? Math.max(...found.map(({ volts }) => volts)) : undefined;
+    },
+  };
+}
+
+/** Both rails on one side of the store, with a choke or a small resistor between. */
+function areOneSide(a: number, b: number, group: readonly number[], { model }: Recognition): boolean {
+  const { elements, board, rails } = model;
+  const seen = new Set([a]);
+  for (const rail of seen) {
+    for (const { part, a: one, b: other } of elements.inductive)
+      if (part.kind === 'inductor') {
+        if (one === rail && group.includes(other)) seen.add(other);
+        if (other === rail && group.includes(one)) seen.add(one);
+      }
+    for (const part of board.parts)
+      if (part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= 22) {
+        const [one, other] = [rails.at(part, '1'), rails.at(part, '2')];
+        if (one === rail && group.includes(other)) seen.add(other);
+        if (other === rail && group.includes(one)) seen.add(one);
+      }
+  }
+  return seen.has(b);
+}
+
+/** Output of a power factor stage by the divider from it to a chip: its lower resistor goes to the common rail. */
+function pfcVoltage(out: number, { model, stages }: Recognition): number | undefined {
+  const { board, rails } = model;
+  const stage = stages.find(({ topology }) => topology === 'boost-pfc');
+  const common = stage?.sources[0] ?? -1;
+  const between = (part: BoardPart, rail: number) =>
+    part.kind === 'resistor' && Object.keys(part.pins).some((pin) => rails.at(part, pin) === rail);
+  const other = (part: BoardPart, rail: number) =>
+    Object.keys(part.pins)
+      .map((pin) => rails.at(part, pin))
+      .find((at) => at !== rail) ?? -1;
+  const tops: { tap: number; resistance: number }[] = [];
+  const grow = (rail: number, resistance: number, depth: number) => {
+    for (const part of board.parts)
+      if (between(part, rail) && part.value?.resistance !== undefined && depth < 4) {
+        const next = other(part, rail);
+        if (next === common || next === out || next < 0) continue;
+        tops.push({ tap: next, resistance: resistance + part.value.resistance });
+        if (rails.on(next).filter((pin) => pin.part.kind !== 'capacitor').length === 2)
+          grow(next, resistance + part.value.resistance, depth + 1);
+      }
+  };
+  grow(out, 0, 0);
+  for (const { tap, resistance } of tops) {
+    if (!rails.on(tap).some(({ part }) => part.kind === 'ic')) continue;
+    const bottom = board.parts.find(
+      (part) => between(part, tap) && other(part, tap) === common && part.value?.resistance !== undefined,
+    );
+    if (!bottom?.value?.resistance) continue;
+    const volts = PFC_REFERENCE * (1 + resistance / bottom.value.resistance);
+    if (volts > 300 && volts < 460) return volts;
+  }
+  return undefined;
+}

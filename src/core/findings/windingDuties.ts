@@ -1,0 +1,82 @@
+import { outputOf, type Model, type RectifierElement, type Recognition, type Winding } from '../topology';
+
+/** Which way a rectifier would have to conduct: its cathode on the first rail, its anode on the second. */
+export interface Duty {
+  readonly element: RectifierElement;
+  readonly high: number;
+  readonly low: number;
+  /** Whether the cathode belongs on the rail that `at` names. */
+  readonly cathode: number;
+  readonly because: string;
+}
+
+/** Windings that give power away or carry a signal: those that no switch of a stage drives. */
+export function secondaryWindings({ model, stages }: Recognition): readonly Winding[] {
+  const { elements, held } = model;
+  const driven = new Set(
+    elements.switches
+      .filter(({ part }) => stages.some(({ switches }) => switches.includes(part)))
+      .flatMap(({ hi, lo }) => [hi, lo])
+      .filter((rail) => !held.isHeld(rail)),
+  );
+  const rectifies = (winding: Winding) =>
+    stages.some(
+      ({ rectifiers, magnetics }) =>
+        magnetics.includes(winding.part) &&
+        elements.switches.some(
+          ({ part, hi, lo }) => rectifiers.includes(part) && (winding.rails.includes(hi) || winding.rails.includes(lo)),
+        ),
+    );
+  return elements.windings.filter(
+    (winding) =>
+      winding.part.kind === 'transformer' && (rectifies(winding) || !winding.rails.some((rail) => driven.has(rail))),
+  );
+}
+
+/** Rectifiers of a winding: from the winding into a rail that is higher than its other end, and out of a lower one. */
+export function windingDuties(winding: Winding, model: Model): readonly Duty[] {
+  const output = outputOf(winding, model);
+  if (!output) return [];
+  const { held, elements } = model;
+  const ends = winding.rails.filter((rail) => held.isHeld(rail));
+  const because = `it should carry the current of ${winding.part.ref} into its rail`;
+  return output.rectifiers.flatMap((element): readonly Duty[] => {
+    const still = held.isHeld(element.from) ? element.from : held.isHeld(element.to) ? element.to : undefined;
+    if (still === undefined) {
+      const out = elements.inductive.flatMap(({ part, a, b }) =>
+        output.chokes.includes(part)
+          ? [element.from, element.to].flatMap((point) =>
+              a === point && held.isHeld(b)
+                ? [{ point, rail: b }]
+                : b === point && held.isHeld(a)
+                  ? [{ point, rail: a }]
+                  : [],
+            )
+          : [],
+      )[0];
+      const [back] = ends;
+      return out && back !== undefined ? [{ element, high: out.rail, low: back, cathode: out.point, because }] : [];
+    }
+    const swinging = still === element.from ? element.to : element.from;
+    const chokeOut = elements.inductive.flatMap(({ part, a, b }) =>
+      output.chokes.includes(part)
+        ? [a, b].flatMap((rail, index) => ([a, b][1 - index] === swinging && held.isHeld(rail) ? [rail] : []))
+        : [],
+    )[0];
+    if (chokeOut !== undefined && chokeOut !== still)
+      return [{ element, high: chokeOut, low: still, cathode: swinging, because }];
+    const middle = output.rails.find((rail) => rail !== still && output.chokes.length > 0);
+    const other = ends.find((rail) => rail !== still) ?? middle ?? pairedRail(still, output.rails, model);
+    return other === undefined ? [] : [{ element, high: still, low: other, cathode: still, because }];
+  });
+}
+
+/** The rail that most capacitors lead to from another. */
+export function pairedRail(rail: number, among: readonly number[], { elements }: Model): number | undefined {
+  const counts = new Map<number, number>();
+  for (const { a, b, polarised } of elements.capacitors) {
+    const other = a === rail ? b : b === rail ? a : -1;
+    if (other >= 0) counts.set(other, (counts.get(other) ?? 0) + (polarised ? 2 : 1) + (among.includes(other) ? 1 : 0));
+  }
+  return [...counts].toSorted((one, other) => other[1] - one[1])[0]?.[0];
+}
