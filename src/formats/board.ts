@@ -27,9 +27,7 @@ const PART = {
   fitted: optional(z.boolean()),
 };
 const NAMEPLATE = z.object({
-  input: optional(
-    z.object({ kind: z.enum(['ac', 'dc']), vMin: optional(amount), vMax: optional(amount) }),
-  ),
+  input: optional(z.object({ kind: z.enum(['ac', 'dc']), vMin: optional(amount), vMax: optional(amount) })),
   outputs: optional(z.array(z.object({ v: amount, i: optional(amount) }))),
 });
 const BOARD = {
@@ -39,9 +37,7 @@ const BOARD = {
   parts: z.array(z.object(PART)),
   joined: optional(z.array(pair)),
   separate: optional(z.array(pair)),
-  through: optional(
-    z.array(z.object({ a: text, b: text, ohms: optional(amount), drop: optional(amount) })),
-  ),
+  through: optional(z.array(z.object({ a: text, b: text, ohms: optional(amount), drop: optional(amount) }))),
   swept: optional(z.array(text)),
 };
 const SCHEMA = z.object(BOARD);
@@ -65,8 +61,18 @@ export function readBoard(content: string): BoardFile {
   const { format: _, ...data } = parsed.data;
   const refs = new Set<string>();
   for (const [index, { ref }] of data.parts.entries()) {
-    if (ref.includes('.')) return { ok: false, where: `parts[${index}].ref`, expected: `“${ref}” holds a dot; a reference such as Q1 is expected` };
-    if (refs.has(ref)) return { ok: false, where: `parts[${index}].ref`, expected: `“${ref}” is given twice; every reference may stand once` };
+    if (ref.includes('.'))
+      return {
+        ok: false,
+        where: `parts[${index}].ref`,
+        expected: `“${ref}” holds a dot; a reference such as Q1 is expected`,
+      };
+    if (refs.has(ref))
+      return {
+        ok: false,
+        where: `parts[${index}].ref`,
+        expected: `“${ref}” is given twice; every reference may stand once`,
+      };
     refs.add(ref);
   }
   const parts = data.parts.map(partFrom);
@@ -78,14 +84,28 @@ export function readBoard(content: string): BoardFile {
   for (const list of ['joined', 'separate'] as const)
     for (const [index, pins] of (data[list] ?? []).entries())
       for (const pin of pins)
-        if (!isPin(pin)) return { ok: false, where: `${list}[${index}]`, expected: `“${pin}” is no pin of a part on this board; one such as Q1.D is expected` };
+        if (!isPin(pin))
+          return {
+            ok: false,
+            where: `${list}[${index}]`,
+            expected: `“${pin}” is no pin of a part on this board; one such as Q1.D is expected`,
+          };
   for (const [index, part] of parts.entries())
     for (const winding of part.windings ?? [])
       for (const pin of winding)
-        if (!(pin in part.pins)) return { ok: false, where: `parts[${index}].windings`, expected: `“${pin}” is no pin of ${part.ref}; one of ${Object.keys(part.pins).join(', ')} is expected` };
+        if (!(pin in part.pins))
+          return {
+            ok: false,
+            where: `parts[${index}].windings`,
+            expected: `“${pin}” is no pin of ${part.ref}; one of ${Object.keys(part.pins).join(', ')} is expected`,
+          };
   return {
     ok: true,
-    board: dropUndefined({ ...data, parts, nameplate: data.nameplate ? dropUndefined(data.nameplate) : undefined }) as Board,
+    board: dropUndefined({
+      ...data,
+      parts,
+      nameplate: data.nameplate ? dropUndefined(data.nameplate) : undefined,
+    }) as Board,
     notes: unknownFields(json),
   };
 }
@@ -105,17 +125,28 @@ function partFrom(part: z.infer<typeof SCHEMA>['parts'][number]): BoardPart {
     (isPolarised ? ['+', '-'] : names).filter((pin) => !(pin in part.pins)).map((pin) => [pin, null]),
   );
   const value = part.value
-    ? Object.fromEntries(Object.entries(part.value).filter(([, amount]) => typeof amount === 'number' && Number.isFinite(amount)))
+    ? Object.fromEntries(
+        Object.entries(part.value).filter(([, amount]) => typeof amount === 'number' && Number.isFinite(amount)),
+      )
     : undefined;
-  return dropUndefined({ ...part, pins: { ...part.pins, ...missing }, value, fitted: part.fitted === false ? false : undefined }) as BoardPart;
+  return dropUndefined({
+    ...part,
+    pins: { ...part.pins, ...missing },
+    value,
+    fitted: part.fitted === false ? false : undefined,
+  }) as BoardPart;
 }
 
-const dropUndefined = (record: object) => Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined));
+const dropUndefined = (record: object) =>
+  Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined));
 
 /** The place of a problem as a person finds it: the part's reference stands beside its number. */
 function placeOf(path: readonly PropertyKey[], json: unknown): string {
   if (path.length === 0) return 'the file';
-  const spelled = path.map((step) => (typeof step === 'number' ? `[${step}]` : `.${String(step)}`)).join('').replace(/^\./, '');
+  const spelled = path
+    .map((step) => (typeof step === 'number' ? `[${step}]` : `.${String(step)}`))
+    .join('')
+    .replace(/^\./, '');
   if (path[0] !== 'parts' || typeof path[1] !== 'number') return spelled;
   const ref = (json as { parts?: { ref?: unknown }[] }).parts?.[path[1]]?.ref;
   return typeof ref === 'string' ? `${spelled} (${ref})` : spelled;

@@ -1,4 +1,4 @@
-import { outputOf, type Model, type RectifierElement, type Recognition, type Winding } from '../topology';
+import { outputOf, reachOf, type Model, type RectifierElement, type Recognition, type Winding } from '../topology';
 
 /** Which way a rectifier would have to conduct: its cathode on the first rail, its anode on the second. */
 export interface Duty {
@@ -27,9 +27,12 @@ export function secondaryWindings({ model, stages }: Recognition): readonly Wind
           ({ part, hi, lo }) => rectifiers.includes(part) && (winding.rails.includes(hi) || winding.rails.includes(lo)),
         ),
     );
+  const isDriven = (winding: Winding) =>
+    winding.rails.some((start) =>
+      reachOf(start, elements, held, { without: winding.part }).some(({ rail }) => driven.has(rail)),
+    );
   return elements.windings.filter(
-    (winding) =>
-      winding.part.kind === 'transformer' && (rectifies(winding) || !winding.rails.some((rail) => driven.has(rail))),
+    (winding) => winding.part.kind === 'transformer' && (rectifies(winding) || !isDriven(winding)),
   );
 }
 

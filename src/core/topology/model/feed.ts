@@ -33,6 +33,9 @@ export function fedRails(
     if (part.kind === 'inductor' && !without.has(part)) links.push([a, b]);
   for (const { part, from, to, isBody } of elements.rectifiers)
     if (!isBody && !without.has(part)) links.push([from, to]);
+  /** Two parts in series with nothing else between, such as a protection diode and a filter choke. */
+  const isJunction = (rail: number) =>
+    rails.on(rail).length === 2 && rails.on(rail).every(({ part }) => IN_SERIES.has(part.kind));
   for (let grown = true; grown;) {
     grown = false;
     for (const [a, b] of links)
@@ -40,13 +43,15 @@ export function fedRails(
         [a, b],
         [b, a],
       ] as const)
-        if (fed.has(near) && far >= 0 && !fed.has(far) && held.isHeld(far) && !held.mains.has(far)) {
+        if (fed.has(near) && far >= 0 && !fed.has(far) && (held.isHeld(far) || isJunction(far)) && !held.mains.has(far)) {
           fed.add(far);
           grown = true;
         }
   }
   return fed;
 }
+
+const IN_SERIES: ReadonlySet<string> = new Set(['diode', 'inductor', 'resistor', 'relay']);
 
 /** Contacts of a relay: every pin but the coil's, in pairs. */
 export function contactPairs({ pins }: BoardPart): readonly (readonly [string, string])[] {
