@@ -1,6 +1,7 @@
 import { DisjointSets, type BoardPart } from '../board';
 import { SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS, type Recognition } from '../topology';
-import { secondaryWindings, windingDuties } from './windingDuties';
+import { railDuties } from './duties';
+import { outputGroups } from './outputGroups';
 
 /** A part's word on which of two rails is the higher one. */
 export interface Vote {
@@ -35,14 +36,26 @@ export function levelsOf(recognition: Recognition): Levels {
   for (const { part, a, b, polarised } of elements.capacitors)
     if (polarised && '+' in part.pins) vote(part, a, b, WEIGHT.capacitor);
   for (const part of board.parts) voteOfPart(part);
-  for (const stage of stages) voteOfSwitches(stage.sources, stage.switches);
-  for (const { element, high, low, cathode } of secondaryWindings(recognition).flatMap((winding) =>
-    windingDuties(winding, model),
-  )) {
-    if (element.isBody || elements.switches.some(({ hi, lo }) => hi === element.to && lo === element.from)) continue;
-    if (element.to === cathode) vote(element.part, high, low, WEIGHT.rectifier);
-    else vote(element.part, low, high, WEIGHT.rectifier);
+  for (const stage of stages) {
+    voteOfSwitches(stage.sources, stage.switches);
+    if (stage.topology !== 'capacitor-discharge') continue;
+    for (const { part, lo } of elements.switches)
+      if (stage.switches.includes(part)) for (const store of stage.sources) vote(part, store, lo, WEIGHT.switch);
   }
+  for (const { element, high, low, cathode } of railDuties(recognition)) {
+    const isBeside = elements.switches.some(
+      ({ part, hi, lo }) => part !== element.part && hi === element.to && lo === element.from,
+    );
+    if (isBeside && !element.isBody) continue;
+    const weight = element.isBody ? WEIGHT.clue : WEIGHT.rectifier;
+    if (element.to === cathode) vote(element.part, high, low, weight);
+    else vote(element.part, low, high, weight);
+  }
+  for (const { rails: own, ground, volts, connector } of outputGroups(recognition))
+    if (volts !== undefined && connector)
+      for (const rail of own)
+        if (volts < 0) vote(connector, ground, rail, WEIGHT.clue);
+        else vote(connector, rail, ground, WEIGHT.clue);
   const lines = elements.rectifiers.filter(({ isBody }) => !isBody);
   const isAlternating = (rail: number) =>
     held.mains.has(rail) || held.lineSecondary.has(rail) || held.dropped.has(rail);

@@ -1,7 +1,10 @@
+import type { BoardPart } from '../board';
 import { TRANSISTOR_TERMINALS, type Recognition } from '../topology';
 
 /** Rails of one output: the connector's, and those behind filter chokes and disconnect switches. */
 export interface OutputGroup {
+  /** The connector it leaves by. */
+  readonly connector: BoardPart | undefined;
   readonly rails: readonly number[];
   readonly ground: number;
   /** Signed, volt; `undefined` while the nameplate cannot be told apart. */
@@ -96,7 +99,12 @@ function groupsOf({ model, barrier }: Recognition): readonly Group[] {
         (polarised || (part.value?.capacitance ?? 0) >= 0.9e-6) &&
         [...group].some((rail) => (a === rail && b === ground) || (b === rail && a === ground)),
     );
-    if (isPower) groups.push({ rails: [...group], ground });
+    if (isPower)
+      groups.push({
+        rails: [...group],
+        ground,
+        connector: rails.on(start).find(({ part }) => part.kind === 'connector' && part.role === 'output')?.part,
+      });
   }
   return groups;
 }

@@ -43,7 +43,13 @@ export function fedRails(
         [a, b],
         [b, a],
       ] as const)
-        if (fed.has(near) && far >= 0 && !fed.has(far) && (held.isHeld(far) || isJunction(far)) && !held.mains.has(far)) {
+        if (
+          fed.has(near) &&
+          far >= 0 &&
+          !fed.has(far) &&
+          (held.isHeld(far) || isJunction(far)) &&
+          !held.mains.has(far)
+        ) {
           fed.add(far);
           grown = true;
         }

@@ -1,14 +1,5 @@
-import { outputOf, reachOf, type Model, type RectifierElement, type Recognition, type Winding } from '../topology';
-
-/** Which way a rectifier would have to conduct: its cathode on the first rail, its anode on the second. */
-export interface Duty {
-  readonly element: RectifierElement;
-  readonly high: number;
-  readonly low: number;
-  /** Whether the cathode belongs on the rail that `at` names. */
-  readonly cathode: number;
-  readonly because: string;
-}
+import { outputOf, reachOf, type Model, type Recognition, type Winding } from '../../topology';
+import { pairedRail, type Duty } from './duty';
 
 /** Windings that give power away or carry a signal: those that no switch of a stage drives. */
 export function secondaryWindings({ model, stages }: Recognition): readonly Winding[] {
@@ -28,8 +19,10 @@ export function secondaryWindings({ model, stages }: Recognition): readonly Wind
         ),
     );
   const isDriven = (winding: Winding) =>
-    winding.rails.some((start) =>
-      reachOf(start, elements, held, { without: winding.part }).some(({ rail }) => driven.has(rail)),
+    winding.rails.some(
+      (start) =>
+        !held.isHeld(start) &&
+        reachOf(start, elements, held, { without: winding.part }).some(({ rail }) => driven.has(rail)),
     );
   return elements.windings.filter(
     (winding) => winding.part.kind === 'transformer' && (rectifies(winding) || !isDriven(winding)),
@@ -72,14 +65,4 @@ export function windingDuties(winding: Winding, model: Model): readonly Duty[] {
     const other = ends.find((rail) => rail !== still) ?? middle ?? pairedRail(still, output.rails, model);
     return other === undefined ? [] : [{ element, high: still, low: other, cathode: still, because }];
   });
-}
-
-/** The rail that most capacitors lead to from another. */
-export function pairedRail(rail: number, among: readonly number[], { elements }: Model): number | undefined {
-  const counts = new Map<number, number>();
-  for (const { a, b, polarised } of elements.capacitors) {
-    const other = a === rail ? b : b === rail ? a : -1;
-    if (other >= 0) counts.set(other, (counts.get(other) ?? 0) + (polarised ? 2 : 1) + (among.includes(other) ? 1 : 0));
-  }
-  return [...counts].toSorted((one, other) => other[1] - one[1])[0]?.[0];
 }
