@@ -250,8 +250,19 @@ function sameSign({ model }: Recognition): (rail: number) => number {
     )
       join(rails.at(part, terminals.hi), rails.at(part, terminals.lo));
   }
+  const neighbours = (rail: number) =>
+    elements.capacitors.flatMap(({ a, b, polarised }) => (polarised ? (a === rail ? [b] : b === rail ? [a] : []) : []));
+  for (const part of board.parts) {
+    if (part.kind !== 'resistor' || (part.value?.resistance ?? 0) < START_UP_AT_LEAST) continue;
+    const [a, b] = [rails.at(part, '1'), rails.at(part, '2')];
+    const common = neighbours(a).filter((rail) => rail !== b && neighbours(b).includes(rail));
+    if (common.length > 0 && !neighbours(a).includes(b)) join(a, b);
+  }
   return (rail) => (rail < 0 ? rail : sets.find(rail));
 }
+
+/** A resistor from one rail to another that both have their store against a third feeds it: a start-up resistor. */
+const START_UP_AT_LEAST = 10e3;
 
 /** A rail below its common one is rarer than one above. Common practice, no source. */
 const NEGATIVE_RAIL = 0.3;

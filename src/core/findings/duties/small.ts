@@ -180,9 +180,14 @@ function inputs({ model }: Recognition): readonly Duty[] {
     const [inlet, inside] = held.input.has(from) ? [from, to] : [to, from];
     const back = pins.find((rail) => rail !== inlet);
     if (back === undefined || pairedRail(inlet, [], model) === inside) return [];
-    const isSupply = held.isHeld(inside) && pairedRail(inside, [], model) === back;
+    const beyond = held.isHeld(inside)
+      ? inside
+      : elements.inductive
+          .map(({ a, b }) => (a === inside ? b : b === inside ? a : -1))
+          .find((rail) => held.isHeld(rail));
+    const isSupply = beyond !== undefined && pairedRail(beyond, [], model) === back;
     return isSupply
-      ? [{ element, high: inside, low: back, cathode: inside, because: 'it should let the input’s current in' }]
+      ? [{ element, high: beyond, low: back, cathode: inside, because: 'it should let the input’s current in' }]
       : [];
   });
 }
