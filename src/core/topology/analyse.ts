@@ -1,6 +1,8 @@
 import { sidesOf, type Board } from '../board';
 import { partsOf, type FoundStage } from './match/stage';
+import { judgeSlots } from './partial/judge';
 import { recognise, type Recognition } from './recognise';
+import { againstOf, rivalsOf } from './rivals';
 
 export interface Alternative {
   readonly topology: string;
@@ -30,3 +32,102 @@ export interface Analysis {
   readonly limits: readonly string[];
   readonly recognition: Recognition;
 }
+
+/** How sure a stage is that was found whole on a wholly traced board; less where a rival explains as many parts. */
+const WHOLE = 0.97;
+const WITH_RIVAL = 0.85;
+const CLAIMED = 0.5;
+/** Readings below this are not worth a line. */
+const WORTH_SAYING = 0.01;
+
+/** What circuit a board is, how sure that is and why; wholly or partly traced. */
+export function analyse(board: Board): Analysis {
+  const recognition = recognise(board);
+  const { model, barrier, bulk, isCut } = recognition;
+  const { nets } = model;
+  const claims = nets.complete ? wholeClaims(recognition) : partialClaims(recognition);
+  const stages = claims.filter(({ probability }) => probability >= CLAIMED);
+  const untraced = board.parts.reduce(
+    (sum, { pins }) => sum + Object.values(pins).filter((net) => net === null).length,
+    0,
+  );
+  return {
+    stages,
+    hypotheses: claims.toSorted((a, b) => b.probability - a.probability),
+    bulk: refs(bulk.parts),
+    isolation: { isolated: barrier.isIsolated, crossing: refs(barrier.crossing) },
+    sides: Object.fromEntries(sidesOf(board, nets, barrier.islands)),
+    limits: [
+      ...(isCut ? ['The search was cut off at its budget; what is said here is not all.'] : []),
+      ...(untraced > 0 ? [`${untraced} pins have no net of their own yet; what hangs on them is not known.`] : []),
+    ],
+    recognition,
+  };
+}
+
+const refs = (parts: readonly { readonly ref: string }[]) => parts.map(({ ref }) => ref).toSorted();
+
+function wholeClaims({ stages, rejected }: Recognition): readonly StageClaim[] {
+  const won = stages.map((stage) => {
+    const own = new Set(partsOf(stage));
+    const rivals = rejected.filter(
+      (other) =>
+        other.topology !== stage.topology && partsOf(other).some((part) => own.has(part)) && other.score >= stage.score,
+    );
+    return claim(stage, rivals.length > 0 ? WITH_RIVAL : WHOLE);
+  });
+  const lost = rejected
+    .filter((stage) => stage.score >= 4)
+    .map((stage) => claim(stage, WORTH_SAYING))
+    .slice(0, 10);
+  return [...won, ...lost];
+}
+
+function claim(stage: FoundStage, probability: number): StageClaim {
+  return {
+    topology: stage.topology,
+    probability,
+    switches: refs(stage.switches),
+    rectifiers: refs(stage.rectifiers),
+    magnetics: refs(stage.magnetics),
+    evidence: stage.evidence,
+    alternatives: rivalsOf(stage.topology).map((topology, _, { length }) => ({
+      topology,
+      probability: ((1 - probability) / length) * 0.8,
+      against: againstOf(topology),
+    })),
+  };
+}
+
+function partialClaims({ model, stages }: Recognition): readonly StageClaim[] {
+  const slots = judgeSlots(model, stages);
+  const claims = slots.flatMap(({ readings }) => {
+    const named = readings.filter(({ topology, probability }) => topology !== 'none' && probability >= WORTH_SAYING);
+    return named.map((entry): StageClaim => ({
+      topology: entry.topology,
+      probability: round(entry.probability),
+      switches: refs(entry.switches),
+      rectifiers: refs(entry.rectifiers),
+      magnetics: refs(entry.magnetics),
+      evidence: entry.evidence,
+      alternatives: named
+        .filter((other) => other !== entry)
+        .slice(0, 3)
+        .map((other) => ({
+          topology: other.topology,
+          probability: round(other.probability),
+          against: againstOf(other.topology),
+        })),
+    }));
+  });
+  const dumps = stages.filter(({ topology }) => topology === 'capacitor-discharge').map((stage) => claim(stage, 0.9));
+  const order = new Map(stages.map((stage, index) => [`${stage.topology} ${refs(stage.magnetics).join()}`, index]));
+  const rank = ({ topology, magnetics }: StageClaim) =>
+    order.get(`${topology} ${magnetics.join()}`) ?? (topology === 'boost-pfc' ? -1 : 99);
+  return [
+    ...claims.filter(({ magnetics }) => !dumps.some((dump) => dump.magnetics.join() === magnetics.join())),
+    ...dumps,
+  ].toSorted((a, b) => rank(a) - rank(b));
+}
+
+const round = (value: number) => Math.round(value * 1000) / 1000;

@@ -1,3 +1,4 @@
+export { analyse, type Alternative, type Analysis, type StageClaim } from './analyse';
 export { recognise, type Recognition } from './recognise';
 export { controlOf } from './match/control';
 export { outputOf } from './match/outputs';

@@ -4,6 +4,9 @@ import type { Model } from '../model';
 import { RESERVOIR_AT_LEAST } from '../model/parts';
 import type { Binding } from './matchForm';
 
+/** Coupling capacitors of converters start here. Common practice, no source. */
+const COUPLING_CAPACITOR_AT_LEAST = 470e-9;
+
 const bothWays = (binding: Binding): readonly Binding[] => [
   binding,
   {
@@ -24,6 +27,12 @@ export function candidatesOf(model: Model): Readonly<Record<RoleKind, readonly B
     forward: true,
   }));
   const bodies = elements.switches.filter(({ part }) => part.kind === 'nmos' || part.kind === 'pmos');
+  const stores: readonly Binding[] = elements.capacitors
+    .filter(({ part, polarised }) => polarised || (part.value?.capacitance ?? 1) >= RESERVOIR_AT_LEAST)
+    .flatMap(({ part, a, b }) => {
+      const [first = '', second = ''] = Object.keys(part.pins);
+      return bothWays({ part, rails: [a, b], pins: [first, second] });
+    });
   return {
     piece: inductive(model, 'transformer'),
     choke: [...inductive(model, 'inductor'), ...inductive(model, 'transformer')],
@@ -32,7 +41,6 @@ export function candidatesOf(model: Model): Readonly<Record<RoleKind, readonly B
       ...elements.chips.flatMap((chip) => chipSwitches(chip, model)),
     ],
     thyristor: transistors.filter(({ part }) => part.kind === 'scr').flatMap(bothWays),
-    rectifier: [],
     passive: [
       ...elements.rectifiers
         .filter(({ isBody }) => !isBody)
@@ -43,12 +51,21 @@ export function candidatesOf(model: Model): Readonly<Record<RoleKind, readonly B
         bothWays({ part, rails: [lo, hi], pins: [loPin, hiPin], forward: true }),
       ),
     ],
-    store: elements.capacitors
-      .filter(({ part, polarised }) => polarised || (part.value?.capacitance ?? 1) >= RESERVOIR_AT_LEAST)
+    'output-choke': [...inductive(model, 'inductor'), ...inductive(model, 'transformer')],
+    coupling: elements.capacitors
+      .filter(
+        ({ part, polarised }) =>
+          !polarised &&
+          part.subtype !== 'x' &&
+          part.subtype !== 'y' &&
+          (part.value?.capacitance ?? 1e-6) >= COUPLING_CAPACITOR_AT_LEAST,
+      )
       .flatMap(({ part, a, b }) => {
         const [first = '', second = ''] = Object.keys(part.pins);
         return bothWays({ part, rails: [a, b], pins: [first, second] });
       }),
+    reservoir: stores,
+    store: stores,
     lamp: board.parts
       .filter(({ kind, role }) => kind === 'connector' && role === 'lamp')
       .flatMap((part) =>

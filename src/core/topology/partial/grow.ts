@@ -1,0 +1,118 @@
+import type { BoardPart } from '../../board';
+import type { End, Form, FormRelation } from '../forms/form';
+import { railOf, type Binding, type Candidates } from '../match/matchForm';
+import type { Model } from '../model';
+
+/** A form filled as far as what is known goes; roles may be open. */
+export interface PartialMatch {
+  readonly form: Form;
+  readonly roles: Readonly<Record<string, Binding>>;
+  /** Log-odds that what is known gives for it. */
+  readonly score: number;
+}
+
+/**
+ * What a relation's state weighs, in nats. A join that a form asks for is rarely there by chance; one that has not
+ * been found yet says little; one that is known not to be there says no. Tuned on composed boards.
+ */
+export const STATE_WEIGHT = {
+  joined: 2.4,
+  bothBoundUnknown: -0.7,
+  separate: -6,
+  closedWithout: -3.5,
+  heldAsAsked: 0.4,
+  heldAgainst: -2.5,
+  nothingLeft: -4,
+} as const;
+const BEAM = 10;
+
+/** The best ways to fill a form's open roles from some filled ones, along joins that are known. */
+export function growForm(
+  form: Form,
+  start: Readonly<Record<string, Binding>>,
+  candidates: Candidates,
+  model: Model,
+): readonly PartialMatch[] {
+  let beam: PartialMatch[] = [scored(form, start, candidates, model)];
+  for (const name of Object.keys(form.roles)) {
+    if (name in start) continue;
+    const kind = form.roles[name] ?? 'switch';
+    const relations = form.relations.filter(({ ends }) => ends.some((end) => roleOf(end) === name));
+    const next: PartialMatch[] = [];
+    for (const state of beam) {
+      next.push(state);
+      for (const binding of candidates[kind] ?? []) {
+        if (isTaken(state.roles, binding)) continue;
+        const roles = { ...state.roles, [name]: binding };
+        if (relations.some((relation) => isKnownJoin(relation, roles, name)))
+          next.push(scored(form, roles, candidates, model));
+      }
+    }
+    beam = next.toSorted((a, b) => b.score - a.score).slice(0, BEAM);
+  }
+  return beam;
+}
+
+const roleOf = (end: End) => end.split('.')[0] ?? '';
+
+const isTaken = (roles: Readonly<Record<string, Binding>>, { part, winding, rails }: Binding) =>
+  Object.values(roles).some(
+    (other) =>
+      other.part === part &&
+      (winding === undefined ||
+        other.winding === undefined ||
+        (other.winding === winding &&
+          other.rails.some((rail) => rails.includes(rail)) &&
+          other.rails.every((rail) => rails.includes(rail)))),
+  );
+
+const isKnownJoin = ({ is, ends }: FormRelation, roles: Readonly<Record<string, Binding>>, name: string) => {
+  if (is !== 'joined' && is !== 'in-series') return false;
+  const [first, second] = ends;
+  const other = roleOf(first) === name ? second : first;
+  if (!second || !other || !(roleOf(other) in roles) || roleOf(other) === name) return false;
+  return railOf(roles, first) === railOf(roles, second);
+};
+
+function scored(
+  form: Form,
+  roles: Readonly<Record<string, Binding>>,
+  candidates: Candidates,
+  model: Model,
+): PartialMatch {
+  let score = 0;
+  for (const relation of form.relations) score += weigh(relation, roles, model);
+  const used = new Set(Object.values(roles).map(({ part }) => part));
+  const open = Object.entries(form.roles).filter(([name]) => !(name in roles));
+  const wanted = new Map<string, number>();
+  for (const [, kind] of open) wanted.set(kind, (wanted.get(kind) ?? 0) + 1);
+  for (const [kind, count] of wanted) {
+    const left = new Set<BoardPart>((candidates[kind as keyof Candidates] ?? []).map(({ part }) => part));
+    for (const part of used) if (kind !== 'piece') left.delete(part);
+    if (left.size < count) score += STATE_WEIGHT.nothingLeft;
+  }
+  return { form, roles, score };
+}
+
+function weigh({ is, ends }: FormRelation, roles: Readonly<Record<string, Binding>>, { rails, held }: Model): number {
+  const [first, second] = ends;
+  const isBound = (end: End) => roleOf(end) in roles;
+  if (!second) {
+    if (!isBound(first)) return 0;
+    const isHeld = held.isHeld(railOf(roles, first));
+    if (is === 'held' || is === 'returned') return isHeld ? STATE_WEIGHT.heldAsAsked : 0;
+    if (is === 'swinging') return isHeld ? STATE_WEIGHT.heldAgainst : 0;
+    return 0;
+  }
+  if (!isBound(first) || !isBound(second)) {
+    const bound = isBound(first) ? first : isBound(second) ? second : undefined;
+    if (is !== 'joined' || !bound) return 0;
+    return rails.closed(railOf(roles, bound)) ? STATE_WEIGHT.closedWithout : 0;
+  }
+  const relation = rails.relation(railOf(roles, first), railOf(roles, second));
+  if (is === 'apart') return relation === 'joined' ? STATE_WEIGHT.separate : 0;
+  if (is === 'coupled') return relation === 'joined' ? STATE_WEIGHT.separate : 0;
+  if (relation === 'joined') return STATE_WEIGHT.joined;
+  if (is === 'in-series') return relation === 'unknown' ? STATE_WEIGHT.bothBoundUnknown / 2 : -1;
+  return relation === 'separate' ? STATE_WEIGHT.separate : STATE_WEIGHT.bothBoundUnknown;
+}
