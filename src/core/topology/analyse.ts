@@ -1,6 +1,7 @@
 import { sidesOf, type Board } from '../board';
 import { partsOf, type FoundStage } from './match/stage';
-import { judgeSlots } from './partial/judge';
+import { SLOT_CLASSES } from './partial/features';
+import { COUPLED_MAGNETICS, judgeSlots } from './partial/judge';
 import { recognise, type Recognition } from './recognise';
 import { againstOf, rivalsOf } from './rivals';
 
@@ -100,34 +101,66 @@ function claim(stage: FoundStage, probability: number): StageClaim {
 }
 
 function partialClaims({ model, stages }: Recognition): readonly StageClaim[] {
-  const slots = judgeSlots(model, stages);
-  const claims = slots.flatMap(({ readings }) => {
-    const named = readings.filter(({ topology, probability }) => topology !== 'none' && probability >= WORTH_SAYING);
-    return named.map((entry): StageClaim => ({
-      topology: entry.topology,
-      probability: round(entry.probability),
-      switches: refs(entry.switches),
-      rectifiers: refs(entry.rectifiers),
-      magnetics: refs(entry.magnetics),
-      evidence: entry.evidence,
-      alternatives: named
-        .filter((other) => other !== entry)
-        .slice(0, 3)
-        .map((other) => ({
-          topology: other.topology,
-          probability: round(other.probability),
-          against: againstOf(other.topology),
-        })),
-    }));
-  });
-  const dumps = stages.filter(({ topology }) => topology === 'capacitor-discharge').map((stage) => claim(stage, 0.9));
+  const claims: StageClaim[] = [];
+  for (const { slot, heart, probabilities } of judgeSlots(model, stages)) {
+    const named = SLOT_CLASSES.map((topology, index) => ({ topology, probability: probabilities[index] ?? 0 }))
+      .filter(({ topology, probability }) => topology !== 'none' && probability >= WORTH_SAYING)
+      .toSorted((a, b) => b.probability - a.probability);
+    for (const { topology, probability } of named) {
+      const cast = slot.castOf(topology);
+      const twin = COUPLED_MAGNETICS.has(topology)
+        ? claims.find(
+            (other) =>
+              other.topology === topology && (other.magnetics.includes(heart.ref) || isTwin(other, cast, heart)),
+          )
+        : undefined;
+      const next: StageClaim = {
+        topology,
+        probability: round(probability),
+        switches: refs(cast.switches),
+        rectifiers: refs(cast.rectifiers),
+        magnetics: refs(cast.magnetics),
+        evidence: cast.evidence,
+        alternatives: named
+          .filter((other) => other.topology !== topology)
+          .slice(0, 3)
+          .map((other) => ({
+            topology: other.topology,
+            probability: round(other.probability),
+            against: againstOf(other.topology),
+          })),
+      };
+      if (!twin) claims.push(next);
+      else if (next.probability > twin.probability) claims[claims.indexOf(twin)] = merged(next, twin);
+      else claims[claims.indexOf(twin)] = merged(twin, next);
+    }
+  }
+  const heartless = stages.filter(({ magnetics }) => magnetics.length === 0).map((stage) => claim(stage, HEARTLESS));
   const order = new Map(stages.map((stage, index) => [`${stage.topology} ${refs(stage.magnetics).join()}`, index]));
   const rank = ({ topology, magnetics }: StageClaim) =>
     order.get(`${topology} ${magnetics.join()}`) ?? (topology === 'boost-pfc' ? -1 : 99);
-  return [
-    ...claims.filter(({ magnetics }) => !dumps.some((dump) => dump.magnetics.join() === magnetics.join())),
-    ...dumps,
-  ].toSorted((a, b) => rank(a) - rank(b));
+  return [...heartless, ...claims].toSorted((a, b) => rank(a) - rank(b));
 }
+
+/** How sure a stage without a magnetic heart is on a board traced in part. */
+const HEARTLESS = 0.9;
+
+/** Two claims on different chokes that are one stage: both coupled, or the phases of a stage that was found whole. */
+const isTwin = (
+  other: StageClaim,
+  cast: { readonly magnetics: readonly { readonly ref: string }[] },
+  heart: { readonly ref: string },
+) =>
+  other.topology === 'sepic' ||
+  other.topology === 'cuk' ||
+  cast.magnetics.some(({ ref }) => ref !== heart.ref && other.magnetics.includes(ref));
+
+const merged = (first: StageClaim, second: StageClaim): StageClaim => ({
+  ...first,
+  switches: union(first.switches, second.switches),
+  rectifiers: union(first.rectifiers, second.rectifiers),
+  magnetics: union(first.magnetics, second.magnetics),
+});
+const union = (a: readonly string[], b: readonly string[]) => [...new Set([...a, ...b])].toSorted();
 
 const round = (value: number) => Math.round(value * 1000) / 1000;

@@ -1,4 +1,3 @@
-import type { BoardPart } from '../../board';
 import type { End, Form, FormRelation } from '../forms/form';
 import { railOf, type Binding, type Candidates } from '../match/matchForm';
 import type { Model } from '../model';
@@ -26,27 +25,59 @@ export const STATE_WEIGHT = {
 } as const;
 const BEAM = 10;
 
+/** Candidates by kind of role and by the rails their ends are on, so that growing looks only at what a join reaches. */
+export interface CandidateIndex {
+  readonly all: Candidates;
+  /** Number of different parts of each kind. */
+  readonly counts: ReadonlyMap<string, number>;
+  at(kind: string, rail: number): readonly Binding[];
+}
+
+export function indexCandidates(all: Candidates): CandidateIndex {
+  const byRail = new Map<string, Map<number, Binding[]>>();
+  const counts = new Map<string, number>();
+  for (const [kind, bindings] of Object.entries(all)) {
+    const rails = new Map<number, Binding[]>();
+    for (const binding of bindings)
+      for (const rail of new Set(binding.rails)) {
+        const list = rails.get(rail);
+        if (list) list.push(binding);
+        else rails.set(rail, [binding]);
+      }
+    byRail.set(kind, rails);
+    counts.set(kind, new Set(bindings.map(({ part }) => part)).size);
+  }
+  return { all, counts, at: (kind, rail) => byRail.get(kind)?.get(rail) ?? [] };
+}
+
 /** The best ways to fill a form's open roles from some filled ones, along joins that are known. */
 export function growForm(
   form: Form,
   start: Readonly<Record<string, Binding>>,
-  candidates: Candidates,
+  candidates: CandidateIndex,
   model: Model,
 ): readonly PartialMatch[] {
   let beam: PartialMatch[] = [scored(form, start, candidates, model)];
   for (const name of Object.keys(form.roles)) {
     if (name in start) continue;
     const kind = form.roles[name] ?? 'switch';
-    const relations = form.relations.filter(({ ends }) => ends.some((end) => roleOf(end) === name));
-    const next: PartialMatch[] = [];
+    const relations = form.relations.filter(
+      ({ is, ends }) => (is === 'joined' || is === 'in-series') && ends.some((end) => roleOf(end) === name),
+    );
+    const next: PartialMatch[] = [...beam];
     for (const state of beam) {
-      next.push(state);
-      for (const binding of candidates[kind] ?? []) {
-        if (isTaken(state.roles, binding)) continue;
-        const roles = { ...state.roles, [name]: binding };
-        if (relations.some((relation) => isKnownJoin(relation, roles, name)))
-          next.push(scored(form, roles, candidates, model));
+      const reached = new Set<Binding>();
+      for (const { ends } of relations) {
+        const other = roleOf(ends[0]) === name ? ends[1] : ends[0];
+        if (!other || roleOf(other) === name || !(roleOf(other) in state.roles)) continue;
+        const rail = railOf(state.roles, other);
+        const own = roleOf(ends[0]) === name ? ends[0] : ends[1];
+        for (const binding of candidates.at(kind, rail))
+          if (own && railOf({ [name]: binding }, own) === rail) reached.add(binding);
       }
+      for (const binding of reached)
+        if (!isTaken(state.roles, binding))
+          next.push(scored(form, { ...state.roles, [name]: binding }, candidates, model));
     }
     beam = next.toSorted((a, b) => b.score - a.score).slice(0, BEAM);
   }
@@ -66,31 +97,17 @@ const isTaken = (roles: Readonly<Record<string, Binding>>, { part, winding, rail
           other.rails.every((rail) => rails.includes(rail)))),
   );
 
-const isKnownJoin = ({ is, ends }: FormRelation, roles: Readonly<Record<string, Binding>>, name: string) => {
-  if (is !== 'joined' && is !== 'in-series') return false;
-  const [first, second] = ends;
-  const other = roleOf(first) === name ? second : first;
-  if (!second || !other || !(roleOf(other) in roles) || roleOf(other) === name) return false;
-  return railOf(roles, first) === railOf(roles, second);
-};
-
 function scored(
   form: Form,
   roles: Readonly<Record<string, Binding>>,
-  candidates: Candidates,
+  candidates: CandidateIndex,
   model: Model,
 ): PartialMatch {
   let score = 0;
   for (const relation of form.relations) score += weigh(relation, roles, model);
-  const used = new Set(Object.values(roles).map(({ part }) => part));
-  const open = Object.entries(form.roles).filter(([name]) => !(name in roles));
   const wanted = new Map<string, number>();
-  for (const [, kind] of open) wanted.set(kind, (wanted.get(kind) ?? 0) + 1);
-  for (const [kind, count] of wanted) {
-    const left = new Set<BoardPart>((candidates[kind as keyof Candidates] ?? []).map(({ part }) => part));
-    for (const part of used) if (kind !== 'piece') left.delete(part);
-    if (left.size < count) score += STATE_WEIGHT.nothingLeft;
-  }
+  for (const kind of Object.values(form.roles)) if (kind !== 'piece') wanted.set(kind, (wanted.get(kind) ?? 0) + 1);
+  for (const [kind, count] of wanted) if ((candidates.counts.get(kind) ?? 0) < count) score += STATE_WEIGHT.nothingLeft;
   return { form, roles, score };
 }
 

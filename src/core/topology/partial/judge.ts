@@ -1,66 +1,51 @@
 import type { BoardPart } from '../../board';
-import { candidatesOf } from '../match/candidates';
 import type { FoundStage } from '../match/stage';
 import type { Model } from '../model';
-import { inventoryOf } from './inventory';
-import { slotsOf, type Slot, type SlotReading } from './slots';
+import { classify, withOthers } from './classify';
+import { SLOT_CLASSES } from './features';
+import { FIRST_READING, SECOND_READING } from './fitted';
+import { slotsOf, type Slot } from './slots';
 
-/** A slot with a probability for each of its readings. */
+/** A slot with a probability for each class, in the order of `SLOT_CLASSES`. */
 export interface JudgedSlot {
+  readonly slot: Slot;
   readonly heart: BoardPart;
-  readonly readings: readonly (SlotReading & { readonly probability: number })[];
+  readonly probabilities: readonly number[];
 }
-
-/** Softens scores to what their claims turn out to be worth; measured on composed boards. */
-const TEMPERATURE = 1.5;
-/** No claim is surer than this before a whole stage has been found. */
-const CEILING = 0.97;
 
 /**
- * Probabilities of all readings of a board traced in part. Slots are settled from the surest on: parts a settled stage
- * uses speak against every other reading that wants them.
+ * What every transformer and choke of a board traced in part is the heart of, with probabilities. Each slot is read
+ * twice: alone, and again with what the others were taken for, since a board has few stages. The weights were fitted
+ * to boards composed by seed and the reference boards, each traced to different degrees (`npm run fit`).
  */
 export function judgeSlots(model: Model, found: readonly FoundStage[]): readonly JudgedSlot[] {
-  const ground = { model, candidates: candidatesOf(model), inventory: inventoryOf(model.board), found };
-  const open: Slot[] = [...slotsOf(ground)];
-  const taken = new Map<BoardPart, number>();
-  const settled: JudgedSlot[] = [];
-  while (open.length > 0) {
-    const judged = open.map((slot) => judge(slot, taken));
-    const sureness = ({ readings }: JudgedSlot) => readings[0]?.probability ?? 0;
-    let best = 0;
-    judged.forEach((slot, index) => {
-      const leader = judged[best];
-      if (leader && sureness(slot) > sureness(leader)) best = index;
-    });
-    const slot = judged[best];
-    open.splice(best, 1);
-    if (!slot) continue;
-    settled.push(slot);
-    const [top] = slot.readings;
-    if (top && top.topology !== 'none')
-      for (const part of [...top.switches, ...top.rectifiers, ...top.magnetics])
-        taken.set(part, Math.max(taken.get(part) ?? 0, top.probability));
-  }
-  return settled;
+  const slots = slotsOf(model, found);
+  const first = slots.map(({ features }) => classify(FIRST_READING, features));
+  return slots.map((slot, index) => ({
+    slot,
+    heart: slot.heart,
+    probabilities: withFound(classify(SECOND_READING, withOthers(slot.features, index, first)), slot, found),
+  }));
 }
 
-/** What it costs a reading to want a part that another stage has, and a choke to be a stage of its own when it has a place. */
-const TAKEN = 4;
+/** From this share of joined pins on, what was found whole counts, and from the other on it settles the matter. */
+const FOUND_COUNTS = { from: 0.45, to: 0.8, most: 0.97 } as const;
 
-function judge({ heart, readings }: Slot, taken: ReadonlyMap<BoardPart, number>): JudgedSlot {
-  const scores = readings.map((entry) => {
-    const wanted = [...entry.switches, ...entry.rectifiers, ...entry.magnetics];
-    const lost = wanted.reduce((sum, part) => sum + (taken.get(part) ?? 0), 0);
-    return entry.topology === 'none' ? entry.score : entry.score - TAKEN * lost;
-  });
-  const most = Math.max(...scores);
-  const weights = scores.map((score) => Math.exp((score - most) / TEMPERATURE));
-  const total = weights.reduce((sum, weight) => sum + weight, 0);
-  return {
-    heart,
-    readings: readings
-      .map((entry, index) => ({ ...entry, probability: Math.min(CEILING, (weights[index] ?? 0) / total) }))
-      .toSorted((a, b) => b.probability - a.probability),
-  };
+/** Leans on the stages that were found whole, the more the farther the board is traced. */
+function withFound(
+  probabilities: readonly number[],
+  { heart, features }: Slot,
+  found: readonly FoundStage[],
+): readonly number[] {
+  const { from, to, most } = FOUND_COUNTS;
+  const trust = most * Math.min(1, Math.max(0, ((features.traced ?? 0) - from) / (to - from)));
+  const stage = found.find(
+    ({ topology, magnetics }) =>
+      magnetics[0] === heart || (COUPLED_MAGNETICS.has(topology) && magnetics.includes(heart)),
+  );
+  const at = SLOT_CLASSES.indexOf((stage?.topology ?? 'none') as (typeof SLOT_CLASSES)[number]);
+  return probabilities.map((probability, index) => (1 - trust) * probability + (index === at ? trust : 0));
 }
+
+/** Topologies with more than one magnetic heart. */
+export const COUPLED_MAGNETICS: ReadonlySet<string> = new Set(['sepic', 'cuk', 'buck', 'boost', 'boost-pfc']);
