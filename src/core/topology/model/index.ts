@@ -65,7 +65,9 @@ function sensingWindings({ elements, held, rails }: Model): readonly Winding[] {
       pins.length > 0 &&
       others.length > 0 &&
       pins.every(({ part, pin }) =>
-        elements.switches.some((element) => element.part === part && (element.hiPin === pin || element.loPin === pin)),
+        elements.switches.some(
+          (element) => element.part === part && part.kind !== 'scr' && (element.hiPin === pin || element.loPin === pin),
+        ),
       ) &&
       others.every((other) => !chargesReservoir(other))
     );
