@@ -132,6 +132,9 @@ function stageOf(
   ];
 }
 
+/** A chip takes its supply through a resistor of up to this. Common practice, no source. */
+const SUPPLY_RESISTANCE_AT_MOST = 22e3;
+
 const withParallel = (bindings: readonly Binding[], elements: readonly SwitchElement[]): readonly BoardPart[] =>
   uniqueParts([
     ...bindings.map(({ part }) => part),
@@ -169,8 +172,11 @@ function feedsOthers(
     return true;
   const chips = uniqueParts(reached.filter(({ part }) => part.kind === 'ic').map(({ part }) => part));
   const behindResistor = reached.flatMap(({ part }) =>
-    part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= 22e3
-      ? Object.keys(part.pins).flatMap((pin) => rails.on(rails.at(part, pin)).map((other) => other.part))
+    part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= SUPPLY_RESISTANCE_AT_MOST
+      ? Object.keys(part.pins)
+          .map((pin) => rails.at(part, pin))
+          .filter((rail) => !sources.includes(rail))
+          .flatMap((rail) => rails.on(rail).map((other) => other.part))
       : [],
   );
   if ([...chips, ...behindResistor].some((part) => controllers.includes(part))) return false;
