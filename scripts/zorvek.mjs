@@ -8,7 +8,7 @@ const FOLDER = join(ROOT, 'node_modules', '.cache', 'zorvek');
 const BUNDLE = join(FOLDER, 'cli.cjs');
 
 const changed = (path) => statSync(path, { throwIfNoEntry: false })?.mtimeMs ?? 0;
-const newest = Math.max(...['src/core', 'src/cli'].flatMap(filesBelow).map(changed));
+const newest = Math.max(...['src/core', 'src/formats', 'src/cli'].flatMap(filesBelow).map(changed));
 
 if (changed(BUNDLE) < newest) {
   const { build } = await import('esbuild');

@@ -11,6 +11,8 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   decode: ['kind', 'package'],
   bands: [],
   discharge: ['readings', 'target'],
+  analyse: [],
+  convert: ['to'],
 };
 
 /** Cuts a command's arguments into words and options (`--name value` or `--name=value`). */

@@ -1,19 +1,24 @@
 import { bandProblemText, decodeBands } from '../core/marking';
 import { UnusableInput, readArguments, type CommandLine } from './arguments';
+import { analyseFile, convertFile } from './board';
 import { decode, shown } from './decode';
 import { discharge } from './discharge';
 
 interface Command {
   readonly usage: string;
+  /** Whether it prints text as it is instead of JSON. */
+  readonly isText?: boolean;
   readonly says: string;
   run(line: CommandLine): unknown;
 }
+
+const note = (text: string) => process.stderr.write(`${text}\n`);
 
 const COMMANDS: Readonly<Record<string, Command>> = {
   decode: {
     usage: 'decode MARKING [--kind KIND] [--package PACKAGE]',
     says: 'Ranked readings of a marking, best first; confidences add up to at most 1. Ratings are in SI base units.',
-    run: (line) => decode(line, (text) => process.stderr.write(`${text}\n`)),
+    run: (line) => decode(line, note),
   },
   bands: {
     usage: 'bands COLOUR...',
@@ -23,6 +28,17 @@ const COMMANDS: Readonly<Record<string, Command>> = {
       if (!decoded.ok) throw new UnusableInput(`bands: ${bandProblemText(decoded.problem)}`);
       return { readings: decoded.readings.map(shown) };
     },
+  },
+  analyse: {
+    usage: 'analyse BOARD.json',
+    says: 'Stages with topology and probability, bulk, barrier, sides and findings of a traced board.',
+    run: (line) => analyseFile(line, note),
+  },
+  convert: {
+    usage: 'convert FILE --to board|spice|csv',
+    says: 'Board files to SPICE netlists and CSV net lists, and back; what is lost is named on standard error.',
+    isText: true,
+    run: (line) => convertFile(line, note),
   },
   discharge: {
     usage: 'discharge --readings "0:310,5:255,10:209" --target 50',
@@ -50,7 +66,8 @@ function main(argv: readonly string[]): number {
       process.stdout.write(`${command.usage}\n${command.says}\n`);
       return 0;
     }
-    process.stdout.write(`${JSON.stringify(command.run(readArguments(name, rest)))}\n`);
+    const result = command.run(readArguments(name, rest));
+    process.stdout.write(command.isText ? String(result) : `${JSON.stringify(result)}\n`);
     return 0;
   } catch (error) {
     if (!(error instanceof UnusableInput)) throw error;

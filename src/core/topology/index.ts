@@ -8,3 +8,5 @@ export type { CapacitorElement, RectifierElement, SwitchElement, Winding } from 
 export { isPolarised, SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS, twoPins } from './model/parts';
 export { reachOf } from './model/series';
 export { TOPOLOGY_WORDS } from './topologies';
+export { factsOf, tracedSoFar } from './tracing/order';
+export { Random } from './tracing/random';
