@@ -24,6 +24,8 @@ export interface StageClaim {
 export interface Analysis {
   /** Stages claimed at 0.5 or more, from the input to the outputs; auxiliary converters last. */
   readonly stages: readonly StageClaim[];
+  /** The most probable topologies: for every part that may be the heart of a stage the likeliest reading. */
+  readonly likeliest: readonly string[];
   /** Every stage that came into question, the likeliest first. */
   readonly hypotheses: readonly StageClaim[];
   readonly bulk: readonly string[];
@@ -46,7 +48,7 @@ export function analyse(board: Board): Analysis {
   const recognition = recognise(board);
   const { model, barrier, bulk, isCut } = recognition;
   const { nets } = model;
-  const claims = nets.complete ? wholeClaims(recognition) : partialClaims(recognition);
+  const { claims, leading } = nets.complete ? wholeClaims(recognition) : partialClaims(recognition);
   const stages = claims.filter(({ probability }) => probability >= CLAIMED);
   const untraced = board.parts.reduce(
     (sum, { pins }) => sum + Object.values(pins).filter((net) => net === null).length,
@@ -54,6 +56,7 @@ export function analyse(board: Board): Analysis {
   );
   return {
     stages,
+    likeliest: leading.map(({ topology }) => topology).toSorted(),
     hypotheses: claims.toSorted((a, b) => b.probability - a.probability),
     bulk: refs(bulk.parts),
     isolation: { isolated: barrier.isIsolated, crossing: refs(barrier.crossing) },
@@ -68,7 +71,13 @@ export function analyse(board: Board): Analysis {
 
 const refs = (parts: readonly { readonly ref: string }[]) => parts.map(({ ref }) => ref).toSorted();
 
-function wholeClaims({ stages, rejected }: Recognition): readonly StageClaim[] {
+interface Claims {
+  readonly claims: readonly StageClaim[];
+  /** Those that lead among the readings of their parts. */
+  readonly leading: readonly StageClaim[];
+}
+
+function wholeClaims({ stages, rejected }: Recognition): Claims {
   const won = stages.map((stage) => {
     const own = new Set(partsOf(stage));
     const rivals = rejected.filter(
@@ -81,7 +90,7 @@ function wholeClaims({ stages, rejected }: Recognition): readonly StageClaim[] {
     .filter((stage) => stage.score >= 4)
     .map((stage) => claim(stage, WORTH_SAYING))
     .slice(0, 10);
-  return [...won, ...lost];
+  return { claims: [...won, ...lost], leading: won };
 }
 
 function claim(stage: FoundStage, probability: number): StageClaim {
@@ -100,12 +109,15 @@ function claim(stage: FoundStage, probability: number): StageClaim {
   };
 }
 
-function partialClaims({ model, stages }: Recognition): readonly StageClaim[] {
+function partialClaims({ model, stages }: Recognition): Claims {
   const claims: StageClaim[] = [];
+  const leading = new Set<StageClaim>();
   for (const { slot, heart, probabilities } of judgeSlots(model, stages)) {
     const named = SLOT_CLASSES.map((topology, index) => ({ topology, probability: probabilities[index] ?? 0 }))
       .filter(({ topology, probability }) => topology !== 'none' && probability >= WORTH_SAYING)
       .toSorted((a, b) => b.probability - a.probability);
+    const nothing = probabilities[SLOT_CLASSES.indexOf('none')] ?? 0;
+    const [top] = named;
     for (const { topology, probability } of named) {
       const cast = slot.castOf(topology);
       const twin = COUPLED_MAGNETICS.has(topology)
@@ -130,16 +142,22 @@ function partialClaims({ model, stages }: Recognition): readonly StageClaim[] {
             against: againstOf(other.topology),
           })),
       };
-      if (!twin) claims.push(next);
-      else if (next.probability > twin.probability) claims[claims.indexOf(twin)] = merged(next, twin);
-      else claims[claims.indexOf(twin)] = merged(twin, next);
+      const isLeading = topology === top?.topology && probability > nothing;
+      const whole = !twin ? next : next.probability > twin.probability ? merged(next, twin) : merged(twin, next);
+      if (twin) claims[claims.indexOf(twin)] = whole;
+      else claims.push(whole);
+      if (isLeading || (twin && leading.delete(twin))) leading.add(whole);
     }
   }
   const heartless = stages.filter(({ magnetics }) => magnetics.length === 0).map((stage) => claim(stage, HEARTLESS));
   const order = new Map(stages.map((stage, index) => [`${stage.topology} ${refs(stage.magnetics).join()}`, index]));
   const rank = ({ topology, magnetics }: StageClaim) =>
     order.get(`${topology} ${magnetics.join()}`) ?? (topology === 'boost-pfc' ? -1 : 99);
-  return [...heartless, ...claims].toSorted((a, b) => rank(a) - rank(b));
+  const all = [...heartless, ...claims].toSorted((a, b) => rank(a) - rank(b));
+  return {
+    claims: all,
+    leading: all.filter((entry) => entry.magnetics.length === 0 || leading.has(entry)),
+  };
 }
 
 /** How sure a stage without a magnetic heart is on a board traced in part. */

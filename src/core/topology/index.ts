@@ -10,3 +10,4 @@ export { reachOf } from './model/series';
 export { TOPOLOGY_WORDS } from './topologies';
 export { factsOf, tracedSoFar } from './tracing/order';
 export { Random } from './tracing/random';
+export { areJoined, nextProbes, withAnswer, type Probe, type ProbeAdvice } from './probe/nextProbes';

@@ -29,7 +29,7 @@ export function judgeSlots(model: Model, found: readonly FoundStage[]): readonly
 }
 
 /** From this share of joined pins on, what was found whole counts, and from the other on it settles the matter. */
-const FOUND_COUNTS = { from: 0.45, to: 0.8, most: 0.97 } as const;
+const FOUND_COUNTS = { from: 0.3, to: 0.85, most: 0.97 } as const;
 
 /** Leans on the stages that were found whole, the more the farther the board is traced. */
 function withFound(
@@ -43,6 +43,8 @@ function withFound(
     ({ topology, magnetics }) =>
       magnetics[0] === heart || (COUPLED_MAGNETICS.has(topology) && magnetics.includes(heart)),
   );
+  const isPartner = !stage && found.some(({ magnetics }) => magnetics.includes(heart));
+  if (!stage && !isPartner) return probabilities;
   const at = SLOT_CLASSES.indexOf((stage?.topology ?? 'none') as (typeof SLOT_CLASSES)[number]);
   return probabilities.map((probability, index) => (1 - trust) * probability + (index === at ? trust : 0));
 }

@@ -26,6 +26,8 @@ export interface Slot {
   readonly heart: BoardPart;
   readonly features: Readonly<Record<string, number>>;
   readonly castOf: (topology: string) => Cast;
+  /** The best ways in which the forms of a topology fit what is known, best first: what a probe may decide between. */
+  readonly fitsOf: (topology: string) => readonly PartialMatch[];
 }
 
 /** Slots of a board: every transformer with two windings or more, and every choke. */
@@ -44,6 +46,7 @@ export function slotsOf(model: Model, found: readonly FoundStage[]): readonly Sl
         heart,
         features: featuresOf(heart, model, inventory, found, grown.scores),
         castOf: (topology) => castFrom(topology, heart, grown, found),
+        fitsOf: (topology) => fitsFrom(topology, grown),
       };
     });
 }
@@ -73,6 +76,18 @@ function growAll(heart: BoardPart, candidates: CandidateIndex, model: Model): Gr
     return scores;
   };
   return { drives, outputs, cells, scores: { drives: top(drives), outputs: top(outputs), cells: top(cells) } };
+}
+
+const FITS = 4;
+
+function fitsFrom(topology: string, { drives, outputs, cells }: Grown): readonly PartialMatch[] {
+  const row = ISOLATED.find(({ id }) => id === topology);
+  if (!row)
+    return cells.filter(({ form }) => form.id === (topology === 'boost-pfc' ? 'boost' : topology)).slice(0, FITS);
+  return [
+    ...drives.filter(({ form }) => form.id === row.drive).slice(0, FITS),
+    ...outputs.filter(({ form }) => row.output === undefined || form.id.startsWith(row.output)).slice(0, FITS),
+  ];
 }
 
 const NOBODY: Cast = { switches: [], rectifiers: [], magnetics: [], evidence: [], matches: [] };

@@ -1,0 +1,214 @@
+import { pinName, splitPin, type Board, type BoardPart, type NetPin } from '../../board';
+import type { End, Form } from '../forms/form';
+import { candidatesOf } from '../match/candidates';
+import type { Binding } from '../match/matchForm';
+import type { Model } from '../model';
+import { SLOT_CLASSES } from '../partial/features';
+import { judgeSlots, type JudgedSlot } from '../partial/judge';
+import { recognise } from '../recognise';
+import { pinWords } from './words';
+
+export interface Probe {
+  readonly a: string;
+  readonly b: string;
+  /** Expected information in bits. */
+  readonly gain: number;
+  readonly question: string;
+}
+
+export interface ProbeAdvice {
+  /** What is still open about the topologies, in bits. */
+  readonly entropy: number;
+  /** Best first. */
+  readonly probes: readonly Probe[];
+}
+
+/** How likely a join is when a hypothesis asks for it, and when none does. Measured on composed boards. */
+const JOIN = { asked: 0.85, background: 0.05 } as const;
+/** Hypotheses below this decide nothing worth a probe. */
+const LEAST = 0.01;
+/** At most this many candidates of one kind are considered for an open role. */
+const MOST_OPEN = 8;
+/** Where a probe slips or the pins stand close. Common practice, no source. */
+const REACH: Partial<Record<BoardPart['kind'], number>> = { ic: 0.8, optocoupler: 0.9, 'shunt-reference': 0.85 };
+
+/**
+ * The pin pairs whose continuity answer would tell most about the topology. Every reading of a slot says how likely
+ * each pair is joined; the gain is the mutual information between that answer and the readings, summed over the slots
+ * (a pair is worth asking when the leading readings differ on it). Pairs that are known, or implied, are skipped.
+ */
+export function nextProbes(board: Board, count = 5): ProbeAdvice {
+  const { model, stages } = recognise(board);
+  const slots = judgeSlots(model, stages);
+  const entropy = slots.reduce((sum, { probabilities }) => sum + entropyOf(probabilities), 0);
+  const gains = new Map<string, { a: NetPin; b: NetPin; gain: number }>();
+  const pool = candidatesOf(model);
+  for (const slot of slots) {
+    const asked = askedJoins(slot, pool, model);
+    for (const [key, { a, b, likelihood }] of asked) {
+      const gain = information(slot.probabilities, likelihood) * reach(a.part) * reach(b.part);
+      const known = gains.get(key);
+      if (known) known.gain += gain;
+      else gains.set(key, { a, b, gain });
+    }
+  }
+  explore(model, slots, gains);
+  const ranked = [...gains.values()].toSorted((one, other) => other.gain - one.gain).slice(0, Math.max(count, 1));
+  return {
+    entropy,
+    probes: ranked.map(({ a, b, gain }) => ({
+      a: pinName(a),
+      b: pinName(b),
+      gain,
+      question: questionOf(a, b, ranked),
+    })),
+  };
+}
+
+/** What a probe is worth that no hypothesis asks for: less than any that one does. */
+const EXPLORING = 1e-4;
+const POWER: ReadonlySet<BoardPart['kind']> = new Set([
+  'nmos',
+  'pmos',
+  'npn',
+  'igbt',
+  'scr',
+  'diode',
+  'dual-diode',
+  'bridge',
+  'inductor',
+  'transformer',
+  'connector',
+  'ic',
+]);
+
+/** Pairs of a pin of an open slot's part with a pin of another part that carries power, for when the hypotheses have nothing left to ask. */
+function explore(
+  { board, rails }: Model,
+  slots: readonly JudgedSlot[],
+  gains: Map<string, { a: NetPin; b: NetPin; gain: number }>,
+): void {
+  const others = board.parts.filter(
+    (part) => POWER.has(part.kind) || (part.kind === 'capacitor' && ('+' in part.pins || part.subtype === 'film')),
+  );
+  for (const { heart, probabilities } of slots) {
+    const open = entropyOf(probabilities);
+    for (const pin of Object.keys(heart.pins)) {
+      const from = rails.at(heart, pin);
+      const lonely = rails.on(from).length === 1 ? 2 : 1;
+      for (const part of others) {
+        if (part === heart) continue;
+        for (const other of Object.keys(part.pins)) {
+          if (other === 'G' || other === 'B') continue;
+          const to = rails.at(part, other);
+          const key = [from, to].toSorted((x, y) => x - y).join(' ');
+          if (gains.has(key) || rails.relation(from, to) !== 'unknown') continue;
+          gains.set(key, {
+            a: { part: heart, pin },
+            b: { part, pin: other },
+            gain: EXPLORING * lonely * (0.1 + open) * reach(part),
+          });
+        }
+      }
+    }
+  }
+}
+
+const reach = ({ kind }: BoardPart) => REACH[kind] ?? 1;
+
+interface AskedJoin {
+  readonly a: NetPin;
+  readonly b: NetPin;
+  /** Probability of the join under each class of `SLOT_CLASSES`. */
+  readonly likelihood: number[];
+}
+
+/** Every pair that some reading of a slot asks for and that is not known, with its likelihood under all readings. */
+function askedJoins(
+  { slot, probabilities }: JudgedSlot,
+  pool: ReturnType<typeof candidatesOf>,
+  model: Model,
+): Map<string, AskedJoin> {
+  const asked = new Map<string, AskedJoin>();
+  SLOT_CLASSES.forEach((topology, index) => {
+    if ((probabilities[index] ?? 0) < LEAST || topology === 'none') return;
+    for (const { form, roles } of slot.fitsOf(topology))
+      for (const { a, b, share } of unknownJoins(form, roles, pool, model)) {
+        const key = [model.rails.at(a.part, a.pin), model.rails.at(b.part, b.pin)].toSorted((x, y) => x - y).join(' ');
+        const entry = asked.get(key) ?? { a, b, likelihood: SLOT_CLASSES.map(() => JOIN.background) };
+        entry.likelihood[index] = Math.max(
+          entry.likelihood[index] ?? 0,
+          JOIN.background + (JOIN.asked - JOIN.background) * share,
+        );
+        asked.set(key, entry);
+      }
+  });
+  return asked;
+}
+
+function unknownJoins(
+  form: Form,
+  roles: Readonly<Record<string, Binding>>,
+  pool: ReturnType<typeof candidatesOf>,
+  { rails }: Model,
+) {
+  const found: { a: NetPin; b: NetPin; share: number }[] = [];
+  const pinAt = (binding: Binding, end: End): NetPin => ({
+    part: binding.part,
+    pin: binding.pins[end.endsWith('.b') || end.endsWith('.far') ? 1 : 0],
+  });
+  const add = (a: NetPin, b: NetPin, share: number) => {
+    if (a.part === b.part) return;
+    if (rails.relation(rails.at(a.part, a.pin), rails.at(b.part, b.pin)) === 'unknown') found.push({ a, b, share });
+  };
+  for (const { is, ends } of form.relations) {
+    const [first, second] = ends;
+    if (is !== 'joined' || !second) continue;
+    const [one, other] = [roles[first.split('.')[0] ?? ''], roles[second.split('.')[0] ?? '']];
+    if (one && other) add(pinAt(one, first), pinAt(other, second), 1);
+    else if (one ?? other) {
+      const [bound, boundEnd, openEnd] = one ? [one, first, second] : [other as Binding, second, first];
+      const kind = form.roles[openEnd.split('.')[0] ?? ''];
+      const options = (kind ? pool[kind] : []).filter(
+        ({ part }) => part !== bound.part && !Object.values(roles).some((role) => role.part === part),
+      );
+      for (const option of options.slice(0, MOST_OPEN))
+        add(pinAt(bound, boundEnd), pinAt(option, openEnd), 1 / Math.max(1, options.length));
+    }
+  }
+  return found;
+}
+
+const entropyOf = (probabilities: readonly number[]) =>
+  probabilities.reduce((sum, p) => (p > 1e-9 ? sum - p * Math.log2(p) : sum), 0);
+const binary = (p: number) => entropyOf([p, 1 - p]);
+
+/** Mutual information between readings and the answer, in bits. */
+function information(probabilities: readonly number[], likelihood: readonly number[]): number {
+  const joined = probabilities.reduce((sum, p, index) => sum + p * (likelihood[index] ?? 0), 0);
+  const given = probabilities.reduce((sum, p, index) => sum + p * binary(likelihood[index] ?? 0), 0);
+  return Math.max(0, binary(joined) - given);
+}
+
+/** The question as a person would ask it; with the runner-up from the same pin where there is one. */
+function questionOf(a: NetPin, b: NetPin, all: readonly { a: NetPin; b: NetPin }[]): string {
+  const other = all.find((entry) => entry.a.part === a.part && entry.a.pin === a.pin && entry.b.part !== b.part);
+  const start = `Does ${pinWords(a.part, a.pin)} go straight to ${pinWords(b.part, b.pin)}`;
+  return other ? `${start}, or to ${other.b.part.ref}?` : `${start}?`;
+}
+
+/** A board with the answer to a probe added. */
+export const withAnswer = (board: Board, a: string, b: string, isJoined: boolean): Board =>
+  isJoined
+    ? { ...board, joined: [...(board.joined ?? []), [a, b]] }
+    : { ...board, separate: [...(board.separate ?? []), [a, b]] };
+
+/** Whether two pins are on one net of a wholly traced board: what a meter would say. */
+export function areJoined(board: Board, a: string, b: string): boolean {
+  const netOf = (name: string) => {
+    const [ref, pin] = splitPin(name);
+    return board.parts.find((part) => part.ref === ref)?.pins[pin];
+  };
+  const net = netOf(a);
+  return net != null && net === netOf(b);
+}
