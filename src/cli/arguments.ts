@@ -12,6 +12,8 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   bands: [],
   discharge: ['readings', 'target'],
   analyse: [],
+  probe: ['count'],
+  evaluate: ['seed'],
   convert: ['to'],
 };
 

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { fromNetCsv, fromSpice, toNetCsv, toSpice, type Board } from '../core/board';
 import { findingsOf } from '../core/findings';
-import { analyse } from '../core/topology';
+import { analyse, nextProbes } from '../core/topology';
 import { readBoard, writeBoard } from '../formats/board';
 import { UnusableInput, type CommandLine } from './arguments';
 
@@ -35,6 +35,15 @@ export function analyseFile(line: CommandLine, note: Note) {
   const { name, content } = contentOf(line, 'analyse');
   const { recognition, ...analysis } = analyse(boardFrom(content, name, note));
   return { ...analysis, findings: findingsOf(recognition) };
+}
+
+/** The pin pairs most worth probing next. */
+export function probeFile(line: CommandLine, note: Note) {
+  const count = Number(line.options.count ?? 5);
+  if (!Number.isInteger(count) || count < 1)
+    throw new UnusableInput(`probe --count: “${line.options.count}” is no whole number above 0.`);
+  const { name, content } = contentOf(line, 'probe');
+  return nextProbes(boardFrom(content, name, note), count);
 }
 
 const WRITERS = {

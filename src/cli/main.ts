@@ -1,6 +1,7 @@
 import { bandProblemText, decodeBands } from '../core/marking';
 import { UnusableInput, readArguments, type CommandLine } from './arguments';
-import { analyseFile, convertFile } from './board';
+import { analyseFile, convertFile, probeFile } from './board';
+import { evaluateFolder } from './evaluate';
 import { decode, shown } from './decode';
 import { discharge } from './discharge';
 
@@ -33,6 +34,16 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     usage: 'analyse BOARD.json',
     says: 'Stages with topology and probability, bulk, barrier, sides and findings of a traced board.',
     run: (line) => analyseFile(line, note),
+  },
+  probe: {
+    usage: 'probe BOARD.json [--count N]',
+    says: 'Pin pairs whose continuity answer would tell most about the topology, best first; the gain is in bits.',
+    run: (line) => probeFile(line, note),
+  },
+  evaluate: {
+    usage: 'evaluate FOLDER [--seed N]',
+    says: 'Scores the engine over boards with answers/: whole, partly traced, with and without the advice on probes.',
+    run: (line) => evaluateFolder(line, note),
   },
   convert: {
     usage: 'convert FILE --to board|spice|csv',

@@ -11,3 +11,13 @@ export { TOPOLOGY_WORDS } from './topologies';
 export { factsOf, tracedSoFar } from './tracing/order';
 export { Random } from './tracing/random';
 export { areJoined, nextProbes, withAnswer, type Probe, type ProbeAdvice } from './probe/nextProbes';
+export {
+  Calibration,
+  hasRightTopologies,
+  MOST_PROBES,
+  probesAtRandom,
+  probesWithAdvice,
+  rightWhileTraced,
+  TRACED_SHARES,
+  type KnownBoard,
+} from './tracing/evaluate';
