@@ -14,6 +14,7 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   analyse: [],
   probe: ['count'],
   evaluate: ['seed'],
+  schematic: [],
   convert: ['to'],
 };
 

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { fromNetCsv, fromSpice, toNetCsv, toSpice, type Board } from '../core/board';
 import { findingsOf } from '../core/findings';
+import { drawSchematic, schematicSvg } from '../core/schematic';
 import { analyse, nextProbes } from '../core/topology';
 import { readBoard, writeBoard } from '../formats/board';
 import { UnusableInput, type CommandLine } from './arguments';
@@ -44,6 +45,12 @@ export function probeFile(line: CommandLine, note: Note) {
     throw new UnusableInput(`probe --count: “${line.options.count}” is no whole number above 0.`);
   const { name, content } = contentOf(line, 'probe');
   return nextProbes(boardFrom(content, name, note), count);
+}
+
+/** The schematic of a board, as an SVG document. */
+export function schematicFile(line: CommandLine, note: Note): string {
+  const { name, content } = contentOf(line, 'schematic');
+  return schematicSvg(drawSchematic(analyse(boardFrom(content, name, note))).schematic);
 }
 
 const WRITERS = {

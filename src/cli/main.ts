@@ -1,6 +1,6 @@
 import { bandProblemText, decodeBands } from '../core/marking';
 import { UnusableInput, readArguments, type CommandLine } from './arguments';
-import { analyseFile, convertFile, probeFile } from './board';
+import { analyseFile, convertFile, probeFile, schematicFile } from './board';
 import { evaluateFolder } from './evaluate';
 import { decode, shown } from './decode';
 import { discharge } from './discharge';
@@ -44,6 +44,12 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     usage: 'evaluate FOLDER [--seed N]',
     says: 'Scores the engine over boards with answers/: whole, partly traced, with and without the advice on probes.',
     run: (line) => evaluateFolder(line, note),
+  },
+  schematic: {
+    usage: 'schematic BOARD.json',
+    says: 'The schematic as SVG: from input to output, the barrier as a gap, untraced pins dashed.',
+    isText: true,
+    run: (line) => schematicFile(line, note),
   },
   convert: {
     usage: 'convert FILE --to board|spice|csv',

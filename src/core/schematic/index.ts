@@ -1,0 +1,3 @@
+export { drawSchematic } from './draw';
+export { schematicSvg } from './svg';
+export type { NetLabel, PlacedSymbol, Places, Point, Schematic, Shape, Wire } from './types';

@@ -1,0 +1,343 @@
+import type { BoardPart } from '../board';
+import type { Analysis } from '../topology';
+import { symbolOf } from './symbols';
+import type { PartSymbol, Places } from './types';
+
+/** Drawing units of a cell; symbols stand in its middle with room for wires and words about them. */
+export const CELL = { width: 160, height: 120 } as const;
+
+export interface Placement {
+  readonly part: BoardPart;
+  readonly symbol: PartSymbol;
+  readonly column: number;
+  readonly row: number;
+  readonly zone: string;
+}
+
+export interface Placed {
+  readonly placements: readonly Placement[];
+  readonly columns: number;
+  readonly rows: number;
+  /** Column behind which the barrier runs. */
+  readonly barrierAfter: number | undefined;
+  readonly places: Places;
+}
+
+/** Zones from left to right; those on the isolated side come after the barrier. */
+interface ZoneOf {
+  readonly name: string;
+  readonly isIsolated: boolean;
+}
+
+const INPUT_KINDS: ReadonlySet<string> = new Set([
+  'fuse',
+  'common-mode-choke',
+  'varistor',
+  'thermistor',
+  'bridge',
+  'spark-gap',
+]);
+
+/** Nets with more pins than this say little on what belongs together. */
+const FEW = 6;
+
+/**
+ * Places every part by its role: input, the stages in the order in which power reaches them, the barrier, outputs;
+ * what belongs to no role stands near what it is joined to. Parts that had a place in the same zone keep it.
+ */
+export function placeParts(analysis: Analysis, before: Places = {}): Placed {
+  const { recognition, sides } = analysis;
+  const { board, nets } = recognition.model;
+  const parts = board.parts;
+  const netsOfPart = new Map(
+    parts.map((part) => [part.ref, Object.keys(part.pins).map((pin) => nets.of(`${part.ref}.${pin}`))]),
+  );
+  const neighbours = neighboursOf(parts, netsOfPart, (net) => nets.pins[net]?.length ?? 0);
+  const zones = zonesOf(analysis, parts, neighbours, sides);
+  const order = zoneOrder(analysis, zones);
+  const isolated = order.filter(({ isIsolated }) => isIsolated);
+  const ordered = [...order.filter(({ isIsolated }) => !isIsolated), ...isolated];
+  const depthOf = depthsOf(parts, netsOfPart, (net) => nets.pins[net]?.length ?? 0);
+  const height = Math.max(3, Math.min(10, Math.ceil(Math.sqrt(parts.length * 0.75))));
+  const placements: Placement[] = [];
+  let column = 0;
+  let barrierAfter: number | undefined;
+  let rows = 0;
+  for (const [index, zone] of ordered.entries()) {
+    if (zone.isIsolated && barrierAfter === undefined && index > 0) barrierAfter = column - 1;
+    const own = parts.filter(({ ref }) => zones.get(ref)?.name === zone.name);
+    if (own.length === 0) continue;
+    const block = placeBlock(own, zone.name, column, neighbours, placements, before, analysis, height, depthOf);
+    placements.push(...block.placements);
+    column = block.end;
+    rows = Math.max(rows, block.rows);
+  }
+  return {
+    placements,
+    columns: column,
+    rows,
+    barrierAfter,
+    places: Object.fromEntries(
+      placements.map(({ part, column: at, row, zone }) => [part.ref, { column: at, row, zone }]),
+    ),
+  };
+}
+
+/** Steps from the inlets along nets that few pins share. */
+function depthsOf(
+  parts: readonly BoardPart[],
+  netsOfPart: ReadonlyMap<string, readonly number[]>,
+  size: (net: number) => number,
+): (ref: string) => number {
+  const depths = new Map<string, number>();
+  const queue = parts.filter(({ role }) => role === 'mains-inlet' || role === 'dc-input').map(({ ref }) => ref);
+  for (const ref of queue) depths.set(ref, 0);
+  for (const ref of queue)
+    for (const net of netsOfPart.get(ref) ?? [])
+      if (size(net) <= FEW * 3)
+        for (const other of parts)
+          if (!depths.has(other.ref) && netsOfPart.get(other.ref)?.includes(net)) {
+            depths.set(other.ref, (depths.get(ref) ?? 0) + 1);
+            queue.push(other.ref);
+          }
+  return (ref) => depths.get(ref) ?? 3;
+}
+
+type Neighbours = ReadonlyMap<string, ReadonlyMap<string, number>>;
+
+function neighboursOf(
+  parts: readonly BoardPart[],
+  netsOfPart: ReadonlyMap<string, readonly number[]>,
+  size: (net: number) => number,
+): Neighbours {
+  const onNet = new Map<number, string[]>();
+  for (const { ref } of parts)
+    for (const net of new Set(netsOfPart.get(ref))) onNet.set(net, [...(onNet.get(net) ?? []), ref]);
+  const result = new Map<string, Map<string, number>>(parts.map(({ ref }) => [ref, new Map()]));
+  for (const [net, refs] of onNet) {
+    if (refs.length < 2) continue;
+    const weight = 1 / (size(net) - 1) ** (size(net) > FEW ? 1.5 : 1);
+    for (const a of refs)
+      for (const b of refs) if (a !== b) result.get(a)?.set(b, (result.get(a)?.get(b) ?? 0) + weight);
+  }
+  return result;
+}
+
+function zonesOf(
+  analysis: Analysis,
+  parts: readonly BoardPart[],
+  neighbours: Neighbours,
+  sides: Analysis['sides'],
+): Map<string, ZoneOf> {
+  const zones = new Map<string, ZoneOf>();
+  const sideOf = (part: BoardPart) => Object.keys(part.pins).map((pin) => sides[`${part.ref}.${pin}`] ?? 'unknown');
+  const isIsolated = (part: BoardPart) => sideOf(part).every((side) => side.startsWith('isolated'));
+  const set = (ref: string, name: string, isolated: boolean) => {
+    if (!zones.has(ref)) zones.set(ref, { name: isolated ? `${name} out` : name, isIsolated: isolated });
+  };
+  const byRef = new Map(parts.map((part) => [part.ref, part]));
+  for (const part of parts) {
+    if (part.kind === 'connector') {
+      const isInlet = part.role === 'mains-inlet' || part.role === 'dc-input' || part.role === 'line-selector';
+      if (isInlet) set(part.ref, 'input', false);
+      else zones.set(part.ref, { name: 'outputs', isIsolated: isIsolated(part) });
+    }
+  }
+  analysis.recognition.stages.forEach((stage, index) => {
+    const name = `stage ${index + 1}`;
+    for (const { ref } of [...stage.switches, ...stage.magnetics.slice(0, 1)])
+      set(ref, name, isIsolated(byRef.get(ref) as BoardPart));
+    for (const { ref } of [...stage.rectifiers, ...stage.magnetics.slice(1)])
+      set(ref, name, isIsolated(byRef.get(ref) as BoardPart));
+  });
+  for (const ref of analysis.bulk) set(ref, 'input', false);
+  for (const part of parts) {
+    if (part.kind === 'optocoupler' || part.kind === 'relay') set(part.ref, 'link', false);
+    if (part.kind === 'capacitor' && (part.subtype === 'x' || part.subtype === 'y'))
+      set(part.ref, 'input', isIsolated(part));
+    if (INPUT_KINDS.has(part.kind) && !isIsolated(part)) set(part.ref, 'input', false);
+  }
+  // What is left goes where its strongest neighbour went, nearest first.
+  for (let grown = true; grown;) {
+    grown = false;
+    const next: [string, ZoneOf][] = [];
+    for (const part of parts) {
+      if (zones.has(part.ref)) continue;
+      const pull = new Map<string, number>();
+      for (const [other, weight] of neighbours.get(part.ref) ?? []) {
+        const zone = zones.get(other);
+        if (zone) pull.set(zone.name.replace(/ out$/, ''), (pull.get(zone.name.replace(/ out$/, '')) ?? 0) + weight);
+      }
+      const [best] = [...pull].toSorted((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
+      if (best)
+        next.push([part.ref, { name: best[0] === 'outputs' ? 'outputs' : best[0], isIsolated: isIsolated(part) }]);
+    }
+    for (const [ref, zone] of next) {
+      set(ref, zone.name, zone.isIsolated);
+      grown = true;
+    }
+  }
+  for (const part of parts) set(part.ref, 'loose', isIsolated(part));
+  return zones;
+}
+
+function zoneOrder(analysis: Analysis, zones: ReadonlyMap<string, ZoneOf>): readonly ZoneOf[] {
+  const names = new Map<string, ZoneOf>();
+  for (const zone of zones.values()) names.set(zone.name, zone);
+  const stages = analysis.recognition.stages.map((_, index) => `stage ${index + 1}`);
+  const order = [
+    'input',
+    ...stages,
+    'link',
+    'loose',
+    'input out',
+    ...stages.map((name) => `${name} out`),
+    'link out',
+    'loose out',
+    'outputs out',
+    'outputs',
+  ];
+  return [...names.values()].toSorted((a, b) => order.indexOf(a.name) - order.indexOf(b.name));
+}
+
+/** A zone as a block of columns: power parts above, each part in the free cell nearest to what it is joined to. */
+function placeBlock(
+  parts: readonly BoardPart[],
+  zone: string,
+  start: number,
+  neighbours: Neighbours,
+  placed: readonly Placement[],
+  before: Places,
+  analysis: Analysis,
+  height: number,
+  depthOf: (ref: string) => number,
+) {
+  const { ground, isPower } = lookOf(analysis);
+  const sized = parts.map((part) => {
+    const symbol = symbolFor(part, ground);
+    return { part, symbol, span: Math.max(1, Math.ceil((symbol.height + 50) / CELL.height)) };
+  });
+  const cells = sized.reduce((sum, { span }) => sum + span, 0);
+  const width = Math.max(1, Math.ceil(cells / height) + (sized.some(({ span }) => span > 1) ? 1 : 0));
+  const taken = new Set<string>();
+  const at = new Map<string, { column: number; row: number }>(
+    placed.map(({ part, column, row }) => [part.ref, { column, row }]),
+  );
+  const fits = (column: number, row: number, span: number) => {
+    for (let extra = 0; extra < span; extra += 1) if (taken.has(`${column} ${row + extra}`)) return false;
+    return true;
+  };
+  const take = (part: BoardPart, column: number, row: number, span: number) => {
+    for (let extra = 0; extra < span; extra += 1) taken.add(`${column} ${row + extra}`);
+    at.set(part.ref, { column, row });
+  };
+  const first = firstColumn(before, zone);
+  const rank = (part: BoardPart) => (isPower(part) ? 0 : part.kind === 'ic' ? 1 : 2);
+  const queue = sized.toSorted(
+    (a, b) => rank(a.part) - rank(b.part) || b.span - a.span || (a.part.ref < b.part.ref ? -1 : 1),
+  );
+  let end = start + width;
+  for (const { part, span } of queue) {
+    const kept = before[part.ref];
+    if (kept?.zone === zone && first !== undefined && fits(kept.column - first + start, kept.row, span)) {
+      take(part, kept.column - first + start, kept.row, span);
+      end = Math.max(end, kept.column - first + start + 1);
+    }
+  }
+  for (const { part, span } of queue) {
+    if (at.has(part.ref)) continue;
+    let [x, y, total] = [0, 0, 0];
+    for (const [other, weight] of neighbours.get(part.ref) ?? []) {
+      const place = at.get(other);
+      if (!place) continue;
+      x += place.column * weight;
+      y += place.row * weight;
+      total += weight;
+    }
+    const along = start + shareOf(part, parts, depthOf) * (end - 1 - start);
+    const aim =
+      total > 0
+        ? { x: isPower(part) ? along : (x / total) * 0.7 + along * 0.3, y: y / total }
+        : { x: along, y: isPower(part) ? 0 : 2 };
+    let best: { column: number; row: number; cost: number } | undefined;
+    for (let column = start; column < end; column += 1)
+      for (let row = 0; row < 24; row += 1) {
+        if (!fits(column, row, span)) continue;
+        const cost =
+          Math.abs(column - aim.x) +
+          Math.abs(row - aim.y) * 1.1 +
+          (isPower(part) ? row * 0.35 : row < 1 ? 0.8 : 0) +
+          (row >= height ? 4 : 0);
+        if (!best || cost < best.cost - 1e-9) best = { column, row, cost };
+      }
+    if (best) take(part, best.column, best.row, span);
+  }
+  const placements = sized.map(({ part, symbol }): Placement => ({
+    part,
+    symbol,
+    zone,
+    ...(at.get(part.ref) ?? { column: start, row: 0 }),
+  }));
+  return { placements, end, rows: Math.max(...sized.map(({ part, span }) => (at.get(part.ref)?.row ?? 0) + span)) };
+}
+
+/** Where along its zone a part belongs, from 0 at the left to 1 at the right: by its distance from the inlet. */
+function shareOf(part: BoardPart, zone: readonly BoardPart[], depthOf: (ref: string) => number): number {
+  if (part.kind === 'connector') return part.role === 'output' || part.role === 'load' || part.role === 'lamp' ? 1 : 0;
+  if (part.kind === 'transformer') return 1;
+  const depths = zone.map(({ ref }) => depthOf(ref));
+  const [least, most] = [Math.min(...depths), Math.max(...depths)];
+  return most > least ? (depthOf(part.ref) - least) / (most - least) : 0.5;
+}
+
+function firstColumn(before: Places, zone: string): number | undefined {
+  const columns = Object.values(before)
+    .filter((place) => place.zone === zone)
+    .map(({ column }) => column);
+  return columns.length > 0 ? Math.min(...columns) : undefined;
+}
+
+const SIGNAL_KINDS: ReadonlySet<string> = new Set([
+  'resistor',
+  'ic',
+  'optocoupler',
+  'shunt-reference',
+  'potentiometer',
+]);
+
+/** Which nets are grounds, and which parts carry power. */
+export function lookOf({ recognition, bulk }: Analysis) {
+  const { model, stages } = recognition;
+  const power = new Set([
+    ...bulk,
+    ...stages.flatMap(({ switches, rectifiers, magnetics }) =>
+      [...switches, ...rectifiers, ...magnetics].map(({ ref }) => ref),
+    ),
+  ]);
+  const isPower = (part: BoardPart) =>
+    power.has(part.ref) ||
+    (!SIGNAL_KINDS.has(part.kind) &&
+      (part.kind === 'connector' ||
+        part.kind === 'fuse' ||
+        part.kind === 'bridge' ||
+        part.kind === 'common-mode-choke'));
+  const best = new Map<number, number>();
+  for (let net = 0; net < model.nets.count; net += 1) {
+    const island = recognition.barrier.islands.of(net);
+    const size = model.nets.pins[net]?.length ?? 0;
+    if (size > FEW && size > (model.nets.pins[best.get(island) ?? -1]?.length ?? 0)) best.set(island, net);
+  }
+  const grounds = new Set(best.values());
+  const ground = (part: BoardPart, pin: string) => grounds.has(model.nets.of(`${part.ref}.${pin}`));
+  return { isPower, ground, grounds };
+}
+
+/** Two-terminal parts with one end on ground stand, the ground end down. */
+function symbolFor(part: BoardPart, ground: (part: BoardPart, pin: string) => boolean): PartSymbol {
+  const lying = symbolOf(part, false, false);
+  const [first, second] = lying.pins;
+  if (lying.pins.length !== 2 || !first || !second || part.kind === 'connector' || part.kind === 'ic') return lying;
+  if (ground(part, second.pin) && !ground(part, first.pin)) return symbolOf(part, true, false);
+  if (ground(part, first.pin) && !ground(part, second.pin)) return symbolOf(part, true, true);
+  return lying;
+}

@@ -1,0 +1,60 @@
+import type { NetLabel, PlacedSymbol, Schematic, Shape, Wire } from './types';
+
+const escape = (text: string) =>
+  text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);
+
+/** The schematic as an SVG document in ink on a plain ground; line weight and pattern carry the meaning. */
+export function schematicSvg(schematic: Schematic): string {
+  const { width, height, symbols, wires, labels, dots, barrier, title } = schematic;
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" role="img" aria-label="${escape(title)}">`,
+    `<title>${escape(title)}</title>`,
+    `<rect width="${width}" height="${height}" fill="#fff"/>`,
+    `<g fill="none" stroke="#1b2430" stroke-width="1.2" stroke-linecap="round" stroke-linejoin="round" font-family="'Spline Sans Mono', monospace" font-size="10">`,
+    barrier ? barrierSvg(barrier, height) : '',
+    ...wires.map(wireSvg),
+    ...dots.map(({ x, y }) => `<circle cx="${x}" cy="${y}" r="2.5" fill="#1b2430"/>`),
+    ...symbols.map(symbolSvg),
+    ...labels.map(labelSvg),
+    '</g>',
+    '</svg>',
+    '',
+  ].join('\n');
+}
+
+const words = (x: number, y: number, text: string, anchor: string) =>
+  `<text x="${x}" y="${y}" text-anchor="${anchor}" fill="#1b2430" stroke="none">${escape(text)}</text>`;
+
+function barrierSvg({ x, width }: { x: number; width: number }, height: number): string {
+  const middle = x + width / 2;
+  return `<g class="barrier"><path d="M${middle} 10V${height - 10}" stroke-dasharray="2 6" stroke-width="2"/>${words(middle, 24, 'barrier', 'middle')}</g>`;
+}
+
+const wireSvg = ({ points, isPower }: Wire) =>
+  `<path class="wire" d="M${points.map(({ x, y }) => `${x} ${y}`).join('L')}" stroke-width="${isPower ? 2 : 1}"/>`;
+
+export const shapeSvg = (shape: Shape): string =>
+  'text' in shape
+    ? words(shape.at.x, shape.at.y, shape.text, shape.anchor).replace('<text', '<text font-size="8"')
+    : `<path d="${shape.path}"${shape.isFilled ? ' fill="#1b2430"' : ''}${shape.isHeavy ? ' stroke-width="2"' : ''}/>`;
+
+function symbolSvg({ ref, symbol, at, value, caption, isPower }: PlacedSymbol): string {
+  const { x, y } = caption.at;
+  const name = words(x, y, ref, caption.anchor).replace('<text', '<text font-weight="600"');
+  const amount = value ? words(x, y + 10, value, caption.anchor).replace('<text', '<text font-size="8.5"') : '';
+  return `<g class="part" data-ref="${escape(ref)}" transform="translate(${at.x} ${at.y})"${isPower ? ' stroke-width="1.7"' : ''}>${symbol.shapes.map(shapeSvg).join('')}${name}${amount}</g>`;
+}
+
+function labelSvg({ text, at: { x, y }, side, kind }: NetLabel): string {
+  if (kind === 'ground') return groundSvg(x, y, side);
+  if (kind === 'open')
+    return `<path class="open" d="M${x - 4} ${y}A4 4 0 1 1 ${x + 4} ${y}A4 4 0 1 1 ${x - 4} ${y}" stroke-dasharray="2 2"/>`;
+  const [dx, anchor] = side === 'left' ? [-3, 'end'] : side === 'right' ? [3, 'start'] : [0, 'middle'];
+  const dy = side === 'top' ? -3 : side === 'bottom' ? 10 : 3;
+  return `<g class="net-name">${words(x + dx, y + dy, text, anchor).replace('<text', '<text font-size="8.5"')}</g>`;
+}
+
+function groundSvg(x: number, y: number, side: NetLabel['side']): string {
+  if (side === 'left' || side === 'right') return `<path class="ground" d="M${x} ${y - 6}V${y + 6}" stroke-width="3"/>`;
+  return `<path class="ground" d="M${x - 8} ${y}H${x + 8}" stroke-width="3"/>`;
+}
