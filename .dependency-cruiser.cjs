@@ -42,7 +42,12 @@ module.exports = {
       from: { path: inside('ui') },
       to: { path: '^src/core/', pathNot: '^src/core/quantity/' },
     },
-    only('features-below-app', 'features', ['core', 'db', 'server', 'workers', 'ui'], 'Features do not know pages.'),
+    only(
+      'features-below-app',
+      'features',
+      ['core', 'formats', 'db', 'server', 'workers', 'ui'],
+      'Features do not know pages.',
+    ),
     {
       name: 'features-do-not-meet',
       severity: 'error',
@@ -65,7 +70,7 @@ module.exports = {
     only(
       'demo-uses-use-cases',
       'demo',
-      ['core', 'db', 'server', 'features'],
+      ['core', 'formats', 'db', 'server', 'features'],
       'The demo goes the way of the interface.',
     ),
     {
@@ -74,7 +79,8 @@ module.exports = {
       from: { path: inside('demo'), pathNot: NOT_TEST },
       to: { path: '^src/db/(repositories|schema)/' },
     },
-    only('cli-knows-core', 'cli', ['core'], 'The command line runs core on files.'),
+    only('cli-knows-core', 'cli', ['core', 'formats'], 'The command line runs core on files.'),
+    only('formats-know-core', 'formats', ['core'], 'Open file formats are read into core types.'),
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],
   options: {

@@ -16,7 +16,7 @@ export function contradictions(board: Board): readonly (readonly Observation[])[
     const [ref = '', name = ''] = splitPin(pin);
     const part = board.parts.find((candidate) => candidate.ref === ref);
     const net = part?.pins[name];
-    return net == null ? pin : `net ${net}`;
+    return net === null || net === undefined ? pin : `net ${net}`;
   };
   const edges = new Map<string, { to: string; pins: PinPair }[]>();
   const link = (from: string, to: string, pins: PinPair) => edges.set(from, [...(edges.get(from) ?? []), { to, pins }]);

@@ -33,12 +33,12 @@ const CARDS: Partial<Record<BoardKind, Card>> = {
 };
 
 /** Nets by name; pins without one are given a net of their own. */
-function netNames(board: Board): (part: BoardPart, pin: string) => string {
+function netNames(): (part: BoardPart, pin: string) => string {
   let own = 0;
   const given = new Map<string, string>();
   return (part, pin) => {
     const name = part.pins[pin];
-    if (name != null) return name.replace(/\s+/g, '_');
+    if (name !== null && name !== undefined) return name.replace(/\s+/g, '_');
     const key = `${part.ref}.${pin}`;
     if (!given.has(key)) given.set(key, `open${(own += 1)}`);
     return given.get(key) ?? '';
@@ -47,7 +47,7 @@ function netNames(board: Board): (part: BoardPart, pin: string) => string {
 
 /** A SPICE netlist: R, C, L, D, Q and M cards, and one subcircuit call for every other part. */
 export function toSpice(board: Board): Converted<string> {
-  const net = netNames(board);
+  const net = netNames();
   const lost = new Set<string>();
   if (board.nameplate) lost.add('the nameplate');
   if (board.joined?.length || board.separate?.length || board.through?.length)

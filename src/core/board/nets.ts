@@ -89,7 +89,7 @@ export function netsOf(board: Board): Nets {
   pins.forEach((pin, index) => {
     const net = netOfPin[index] ?? 0;
     onNet[net]?.push(pin);
-    if (pin.part.pins[pin.pin] != null) named[net] = 1;
+    if (typeof pin.part.pins[pin.pin] === 'string') named[net] = 1;
     else complete = false;
   });
   const of = (pin: string) => {

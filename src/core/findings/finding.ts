@@ -36,5 +36,3 @@ export interface FoundFault {
   readonly advice: string;
   readonly severity?: FindingSeverity;
 }
-
-export const PRACTICE = 'common practice, no source';

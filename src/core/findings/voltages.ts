@@ -27,7 +27,7 @@ const PFC_USUAL = 385;
 /** Voltages that follow from the nameplate, the mains and the feedback dividers. */
 export function voltagesOf(recognition: Recognition): Voltages {
   const { model, stages, bulk } = recognition;
-  const { board, held, rails, elements } = model;
+  const { board, held, rails } = model;
   const known: RailVoltage[] = [];
   const set = (a: number, b: number, volts: number, why: string) => {
     if (a !== b && a >= 0 && b >= 0) known.push({ high: a, low: b, volts: Math.abs(volts), why });

@@ -210,5 +210,5 @@ export function areJoined(board: Board, a: string, b: string): boolean {
     return board.parts.find((part) => part.ref === ref)?.pins[pin];
   };
   const net = netOf(a);
-  return net != null && net === netOf(b);
+  return typeof net === 'string' && net === netOf(b);
 }

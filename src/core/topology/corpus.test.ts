@@ -1,0 +1,21 @@
+import { analyse } from '.';
+import { CORPUS, stageLines } from './fixtures/corpus';
+
+test.each(CORPUS.map((entry) => [entry.name, entry] as const))(
+  '%s: stages, roles, bulk, barrier',
+  (_, { board, answer }) => {
+    const { stages, bulk, isolation } = analyse(board);
+    expect(stageLines(stages)).toEqual(stageLines(answer.stages));
+    expect(bulk).toEqual(answer.bulk.toSorted());
+    expect(isolation).toEqual({ isolated: answer.isolation.isolated, crossing: answer.isolation.crossing.toSorted() });
+  },
+);
+
+test('every stage says why, and what speaks against its rivals', () => {
+  for (const { board } of CORPUS)
+    for (const { evidence, alternatives, probability } of analyse(board).stages) {
+      expect(evidence.length).toBeGreaterThan(0);
+      expect(evidence.every((sentence) => /[A-Z]+\d/.test(sentence))).toBe(true);
+      expect(alternatives.reduce((sum, other) => sum + other.probability, probability)).toBeLessThanOrEqual(1);
+    }
+});

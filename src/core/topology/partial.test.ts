@@ -1,0 +1,107 @@
+import fc from 'fast-check';
+import { BOARD_KINDS, DUAL_DIODE_PINS, type BoardKind, type BoardPart } from '../board';
+import {
+  analyse,
+  Calibration,
+  nextProbes,
+  probesAtRandom,
+  probesWithAdvice,
+  rightWhileTraced,
+  TRACED_SHARES,
+  type KnownBoard,
+} from '.';
+import { CORPUS } from './fixtures/corpus';
+import { composeBoard } from './fixtures/generator/compose';
+
+const REFERENCE: readonly KnownBoard[] = CORPUS.map(({ board, answer }) => ({ board, truth: answer }));
+const composed = (from: number, count: number): readonly KnownBoard[] =>
+  Array.from({ length: count }, (_, index) => composeBoard(from + index));
+
+test('at half the facts from the power path outward the likeliest topologies are right in 85 % of the boards', () => {
+  const calibration = new Calibration();
+  const half = TRACED_SHARES.indexOf(0.5);
+  const right = [...REFERENCE, ...composed(9000, 40)].map(
+    (entry, index) => rightWhileTraced(entry, 'power', index, calibration)[half],
+  );
+  expect(right.filter(Boolean).length / right.length).toBeGreaterThanOrEqual(0.85);
+}, 120_000);
+
+test('probabilities mean what they say: no bin of claims is right a quarter less often than it says', () => {
+  const calibration = new Calibration();
+  for (const [index, entry] of composed(9300, 60).entries()) {
+    rightWhileTraced(entry, 'power', index, calibration);
+    rightWhileTraced(entry, 'random', index, calibration);
+  }
+  for (const { from, to, claims, right } of calibration.table())
+    if (claims >= 30 && right !== null) expect(right).toBeGreaterThan((from + to) / 2 - 0.25);
+}, 120_000);
+
+test('following the advice needs at most half the probes of a random order', () => {
+  const median = (values: number[]) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
+  const boards = composed(9500, 9);
+  const advised = median(boards.map((entry) => probesWithAdvice(entry)));
+  const random = median(boards.map((entry, index) => probesAtRandom(entry, index + 1)));
+  expect(advised).toBeLessThanOrEqual(random / 2);
+}, 240_000);
+
+test('advice asks for pairs that are not known, phrases them, and puts the best first', () => {
+  const board = CORPUS.find(({ name }) => name === 'router-adapter-12v')?.board;
+  if (!board) throw new Error('the board is missing');
+  const partly = {
+    ...board,
+    parts: board.parts.map((part) =>
+      part.kind === 'resistor'
+        ? part
+        : { ...part, pins: Object.fromEntries(Object.keys(part.pins).map((pin) => [pin, null])) },
+    ),
+  };
+  const { entropy, probes } = nextProbes(partly, 6);
+  expect(entropy).toBeGreaterThan(0);
+  expect(probes.map(({ gain }) => gain)).toEqual(probes.map(({ gain }) => gain).toSorted((a, b) => b - a));
+  for (const { a, b, question } of probes) {
+    expect(a).not.toBe(b);
+    expect(question).toMatch(/^Does .+ go straight to .+\?$/);
+  }
+  expect(nextProbes(board, 5).probes.every(({ gain }) => gain >= 0)).toBe(true);
+});
+
+/** Parts of any kind on nets by chance: no circuit, whatever it looks like. */
+const KINDS = Object.keys(BOARD_KINDS) as BoardKind[];
+const randomPart = (index: number) =>
+  fc
+    .tuple(fc.constantFrom(...KINDS), fc.array(fc.integer({ min: 0, max: 14 }), { minLength: 8, maxLength: 8 }))
+    .map(([kind, nets]): BoardPart => {
+      const own = BOARD_KINDS[kind].pins;
+      const pins =
+        own.length > 0 ? own : kind === 'dual-diode' ? (DUAL_DIODE_PINS['common-cathode'] ?? []) : ['1', '2', '3', '4'];
+      return {
+        ref: `P${index}`,
+        kind,
+        pins: Object.fromEntries(pins.map((pin, at) => [pin, `n${nets[at] ?? 0}`])),
+        ...(kind === 'transformer'
+          ? {
+              windings: [
+                ['1', '2'],
+                ['3', '4'],
+              ],
+            }
+          : {}),
+      };
+    });
+
+test('boards by chance never crash the analysis, and are never surely anything', () => {
+  fc.assert(
+    fc.property(
+      fc
+        .integer({ min: 3, max: 24 })
+        .chain((size) => fc.tuple(...Array.from({ length: size }, (_, index) => randomPart(index)))),
+      (parts) => {
+        const { stages, hypotheses } = analyse({ parts });
+        expect(stages.every(({ probability }) => probability > 0 && probability < 1)).toBe(true);
+        expect(hypotheses.every(({ topology }) => topology !== 'none')).toBe(true);
+        nextProbes({ parts }, 2);
+      },
+    ),
+    { seed: 11, numRuns: 150 },
+  );
+});
