@@ -173,7 +173,7 @@ describe('netlists', () => {
     );
   });
   test.each([
-    ['R1 a b', 'R1', 1],
+    ['* x\nR1 a b', 'R1', 2],
     ['* x\nR1 a b 4k7x9', '4k7x9', 2],
     ['* x\nX1 a b thing', 'thing', 2],
   ])('“%s” names what is wrong', (text, said, line) => {

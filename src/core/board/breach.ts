@@ -50,7 +50,7 @@ function bothPowered(board: Board, nets: Nets, islands: Islands): boolean {
     board.parts
       .filter(({ role }) => role === 'output')
       .every((part) =>
-        Object.keys(part.pins).some((pin) => islands.outputs.has(islands.of(nets.of(`${part.ref}.${pin}`)))),
+        Object.keys(part.pins).every((pin) => !islands.input.has(islands.of(nets.of(`${part.ref}.${pin}`)))),
       )
   );
 }

@@ -137,7 +137,7 @@ export function fromSpice(text: string): Converted<Board> | NetlistProblem {
       return problem(`“${line}”: ${card?.pins.length ?? 2} nodes are expected behind ${name}`);
     const amount = card.value ? spiceNumber(words[card.pins.length + 1] ?? '') : undefined;
     if (card.value && amount === undefined)
-      return problem(`“${words[card.pins.length + 1] ?? ''}” is no value such as 4.7k`);
+      return problem(`${name}: “${words[card.pins.length + 1] ?? ''}” is no value such as 4.7k`);
     parts.push({
       ref,
       kind,

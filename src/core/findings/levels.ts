@@ -1,5 +1,5 @@
 import { DisjointSets, type BoardPart } from '../board';
-import { SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS, type Recognition } from '../topology';
+import { isReservoirPart, SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS, type Recognition } from '../topology';
 import { railDuties } from './duties';
 import { outputGroups } from './outputGroups';
 
@@ -252,11 +252,16 @@ function sameSign({ model }: Recognition): (rail: number) => number {
   }
   const neighbours = (rail: number) =>
     elements.capacitors.flatMap(({ a, b, polarised }) => (polarised ? (a === rail ? [b] : b === rail ? [a] : []) : []));
+  const storesWith = (rail: number) =>
+    elements.capacitors.flatMap(({ part, a, b }) =>
+      isReservoirPart(part) ? (a === rail ? [b] : b === rail ? [a] : []) : [],
+    );
   for (const part of board.parts) {
     if (part.kind !== 'resistor' || (part.value?.resistance ?? 0) < START_UP_AT_LEAST) continue;
     const [a, b] = [rails.at(part, '1'), rails.at(part, '2')];
-    const common = neighbours(a).filter((rail) => rail !== b && neighbours(b).includes(rail));
-    if (common.length > 0 && !neighbours(a).includes(b)) join(a, b);
+    const isFed = (supply: number, rail: number) =>
+      neighbours(rail).some((other) => other !== supply && storesWith(supply).includes(other));
+    if ((isFed(a, b) || isFed(b, a)) && !storesWith(a).includes(b)) join(a, b);
   }
   return (rail) => (rail < 0 ? rail : sets.find(rail));
 }

@@ -21,20 +21,29 @@ export const stubEnd = ({ x, y, side }: Terminal): Point => ({
 });
 
 /**
- * Routes wires on a grid around boxes: breadth-first with a price for bends (Dijkstra over point and direction). Wires
+ * Routes wires on a grid around boxes: Dijkstra over point and direction, with a price for bends and crossings. Wires
  * of different nets may cross at right angles, and never run along each other or bend on each other.
  */
 export class Router {
   private readonly blocked: Uint8Array;
   /** Net whose wire runs along a track through a point: level in the first half, upright in the second. */
   private readonly along: Int32Array;
+  /** Work of one search; a state counts only when it was seen in the present round. */
+  private readonly cost: Float64Array;
+  private readonly cameFrom: Int32Array;
+  private readonly seenIn: Int32Array;
+  private round = 0;
   private readonly columns: number;
   private readonly rows: number;
   constructor(width: number, height: number) {
     this.columns = Math.ceil(width / STEP) + 1;
     this.rows = Math.ceil(height / STEP) + 1;
     this.blocked = new Uint8Array(this.columns * this.rows);
-    this.along = new Int32Array(this.columns * this.rows * 2).fill(-1);
+    const states = this.columns * this.rows * 2;
+    this.along = new Int32Array(states).fill(-1);
+    this.cost = new Float64Array(states);
+    this.cameFrom = new Int32Array(states);
+    this.seenIn = new Int32Array(states);
   }
   block(x: number, y: number, width: number, height: number): void {
     for (let row = Math.ceil(y / STEP); row <= Math.floor((y + height) / STEP); row += 1)
@@ -47,87 +56,72 @@ export class Router {
   /** Keeps a pin's stub for its net. */
   reserve(net: number, terminal: Terminal): void {
     const { x, y } = stubEnd(terminal);
-    const at = Math.round(y / STEP) * this.columns + Math.round(x / STEP);
+    const at = this.index({ x, y });
     const half = this.columns * this.rows;
     this.along[at] = net;
     this.along[half + at] = net;
   }
   /** A path from a stub to any of the net's points, or `undefined` when none is within reach. */
   route(net: number, from: Point, goals: readonly Point[], farthest: number): readonly Point[] | undefined {
-    const half = this.columns * this.rows;
-    const index = (point: Point) => Math.round(point.y / STEP) * this.columns + Math.round(point.x / STEP);
-    const targets = new Set(goals.map(index));
-    const start = index(from);
-    const cost = new Map<number, number>();
-    const cameFrom = new Map<number, number>();
-    const queue: { state: number; cost: number }[] = [];
-    const push = (state: number, price: number, previous: number) => {
-      if (price >= (cost.get(state) ?? Infinity) || price > farthest) return;
-      cost.set(state, price);
-      cameFrom.set(state, previous);
-      let at = queue.length;
-      queue.push({ state, cost: price });
-      while (at > 0) {
-        const up = (at - 1) >> 1;
-        if ((queue[up]?.cost ?? 0) <= price) break;
-        queue[at] = queue[up] as { state: number; cost: number };
-        at = up;
-      }
-      queue[at] = { state, cost: price };
-    };
-    const pop = () => {
-      const top = queue[0];
-      const last = queue.pop();
-      if (!top || !last || queue.length === 0) return top;
-      let at = 0;
-      for (;;) {
-        const left = at * 2 + 1;
-        if (left >= queue.length) break;
-        const right = left + 1;
-        const child = right < queue.length && (queue[right]?.cost ?? 0) < (queue[left]?.cost ?? 0) ? right : left;
-        if ((queue[child]?.cost ?? 0) >= last.cost) break;
-        queue[at] = queue[child] as { state: number; cost: number };
-        at = child;
-      }
-      queue[at] = last;
-      return top;
-    };
-    push(start, 0, -1);
-    push(start + half, 0, -1);
-    for (let here = pop(); here; here = pop()) {
-      if (here.cost > (cost.get(here.state) ?? 0)) continue;
-      const isUpright = here.state >= half;
-      const at = isUpright ? here.state - half : here.state;
-      if (targets.has(at)) return this.traced(here.state, cameFrom, half);
-      const [column, row] = [at % this.columns, Math.floor(at / this.columns)];
-      for (const [dx, dy] of [
-        [1, 0],
-        [-1, 0],
-        [0, 1],
-        [0, -1],
-      ] as const) {
-        const [nextColumn, nextRow] = [column + dx, row + dy];
-        if (!this.isInside(nextColumn, nextRow)) continue;
-        const next = nextRow * this.columns + nextColumn;
-        if (this.blocked[next] && !targets.has(next)) continue;
-        const toUpright = dy !== 0;
-        const turns = toUpright !== isUpright;
-        const isFree = (point: number, upright: boolean) => {
-          const owner = this.along[upright ? point + half : point] ?? -1;
-          return owner === -1 || owner === net;
-        };
-        if (!isFree(next, toUpright) || !isFree(at, toUpright)) continue;
-        // A bend needs the point for itself.
-        if (turns && (!isFree(at, true) || !isFree(at, false))) continue;
-        const crosses = !isFree(next, !toUpright);
-        push(toUpright ? next + half : next, here.cost + 1 + (turns ? 2.5 : 0) + (crosses ? 1.5 : 0), here.state);
+    const { cost, cameFrom, seenIn, along, blocked, columns, rows } = this;
+    const half = columns * rows;
+    const targets = new Set(goals.map((goal) => this.index(goal)));
+    this.round += 1;
+    const { round } = this;
+    // Prices are halves, so that states wait in buckets by price and need no heap.
+    const buckets: number[][] = Array.from({ length: farthest * 2 + 1 }, () => []);
+    const start = this.index(from);
+    for (const state of [start, start + half]) {
+      seenIn[state] = round;
+      cost[state] = 0;
+      cameFrom[state] = -1;
+      buckets[0]?.push(state);
+    }
+    for (let price = 0; price < buckets.length; price += 1) {
+      const bucket = buckets[price] ?? [];
+      for (let taken = 0; taken < bucket.length; taken += 1) {
+        const state = bucket[taken] ?? 0;
+        if ((cost[state] ?? 0) < price) continue;
+        const isUpright = state >= half;
+        const at = isUpright ? state - half : state;
+        if (targets.has(at)) return this.traced(state, half);
+        const column = at % columns;
+        const row = (at - column) / columns;
+        const ownLevel = along[at] ?? -1;
+        const ownUpright = along[at + half] ?? -1;
+        const mayBend = (ownLevel === -1 || ownLevel === net) && (ownUpright === -1 || ownUpright === net);
+        for (let way = 0; way < 4; way += 1) {
+          const dx = way === 0 ? 1 : way === 1 ? -1 : 0;
+          const dy = way === 2 ? 1 : way === 3 ? -1 : 0;
+          if (column + dx < 0 || column + dx >= columns || row + dy < 0 || row + dy >= rows) continue;
+          const next = at + dx + dy * columns;
+          if (blocked[next] && !targets.has(next)) continue;
+          const toUpright = dy !== 0;
+          const turns = toUpright !== isUpright;
+          if (turns && !mayBend) continue;
+          const track = along[toUpright ? next + half : next] ?? -1;
+          const here = toUpright ? ownUpright : ownLevel;
+          if ((track !== -1 && track !== net) || (here !== -1 && here !== net)) continue;
+          const across = along[toUpright ? next : next + half] ?? -1;
+          const total = price + 2 + (turns ? 5 : 0) + (across !== -1 && across !== net ? 3 : 0);
+          if (total >= buckets.length) continue;
+          const to = toUpright ? next + half : next;
+          if (seenIn[to] === round && (cost[to] ?? 0) <= total) continue;
+          seenIn[to] = round;
+          cost[to] = total;
+          cameFrom[to] = state;
+          buckets[total]?.push(to);
+        }
       }
     }
     return undefined;
   }
-  private traced(end: number, cameFrom: ReadonlyMap<number, number>, half: number): readonly Point[] {
+  private index({ x, y }: Point): number {
+    return Math.round(y / STEP) * this.columns + Math.round(x / STEP);
+  }
+  private traced(end: number, half: number): readonly Point[] {
     const points: Point[] = [];
-    for (let state = end; state >= 0; state = cameFrom.get(state) ?? -1) {
+    for (let state = end; state >= 0; state = this.cameFrom[state] ?? -1) {
       const at = state >= half ? state - half : state;
       const point = { x: (at % this.columns) * STEP, y: Math.floor(at / this.columns) * STEP };
       const last = points.at(-1);
@@ -139,7 +133,7 @@ export class Router {
   claim(net: number, points: readonly Point[]): void {
     const half = this.columns * this.rows;
     const set = (point: Point, upright: boolean) => {
-      const at = Math.round(point.y / STEP) * this.columns + Math.round(point.x / STEP);
+      const at = this.index(point);
       this.along[upright ? at + half : at] = net;
     };
     points.forEach((point, index) => {

@@ -4,7 +4,7 @@ import { dutiesOf } from '../duties';
 import type { Evidence, FindingRule, FoundFault } from '../finding';
 
 /** Below this the rest of the board says too little to call a part turned round. */
-const SURE = 0.9;
+const SURE = 0.65;
 
 export const reversedPolarity: FindingRule = {
   rule: 'reversed-polarity',
