@@ -39,6 +39,7 @@ const BOARD = {
   separate: optional(z.array(pair)),
   through: optional(z.array(z.object({ a: text, b: text, ohms: optional(amount), drop: optional(amount) }))),
   swept: optional(z.array(text)),
+  complete: optional(z.boolean()),
 };
 const SCHEMA = z.object(BOARD);
 

@@ -42,11 +42,25 @@ export function describeRecord(record: BenchRecord): string {
       return `claim${record.ref ? ` on ${record.ref}` : ''}: ${record.text}`;
     case 'standing':
       return `${record.ref}: what was claimed or asked is ${record.standing}${record.because ? `, ${record.because}` : ''}`;
+    case 'join':
+      return describeJoin(record);
+    case 'sweep':
+      return `nothing else is on the net of ${record.pin}`;
     case 'strike':
       return `${record.ref} is struck from the log`;
     case 'rename':
       return `${record.ref} is called ${record.to}`;
   }
+}
+
+function describeJoin({ relation, pins, ohms, drop }: Extract<BenchRecord, { kind: 'join' }>): string {
+  const read = [
+    ...(ohms === undefined ? [] : [formatQuantity(ohms, 'ohm')]),
+    ...(drop === undefined ? [] : [`${formatQuantity(drop, 'volt')} in diode mode`]),
+  ].join(', ');
+  if (relation === 'separate') return `${pins.join(' and ')} are not joined`;
+  if (relation === 'through') return `${pins.join(' to ')} reads through a part${read ? `: ${read}` : ''}`;
+  return `${pins.join(' joined to ')}`;
 }
 
 function describePart(record: Extract<BenchRecord, { kind: 'part' }>): string {

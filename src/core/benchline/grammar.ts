@@ -31,6 +31,14 @@ export const GRAMMAR: readonly GrammarLine[] = [
     line: 'store c1 2 x 470u 200V series',
     means: 'several capacitors; also 470u + 330u, and battery, output or pulse',
   },
+  { line: 'q1.d - t1.2', means: 'two pins beep: one net; more may follow, q1.d - t1.2 - d3.a' },
+  { line: 'q1.s x br1.-', means: 'two pins that do not beep' },
+  {
+    line: 't1.1 ~ t1.2 0R8',
+    means:
+      'a beep or reading through a part is no join; through a winding it tells which pins are one; 0.52V is diode mode',
+  },
+  { line: 'q1.d only', means: 'the probe was held there and every other pin tried: nothing else is on that net' },
   { line: 'c3 212V @ 15s', means: 'a reading of a store; without @ the clock counts' },
   { line: 'power on', means: 'power is applied: readings from before count no more; “power off” when it is out' },
   {

@@ -8,6 +8,7 @@ export {
   type BenchProblem,
   type BenchRecord,
   type PartSaying,
+  type PinRelation,
   type Standing,
   type TypedRating,
   type Understanding,

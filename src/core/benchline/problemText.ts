@@ -30,6 +30,10 @@ export function benchProblemText(problem: BenchProblem): string {
       return `“${problem.word}” is no logged part to copy from.`;
     case 'taken':
       return `There is a part ${problem.ref} already.`;
+    case 'no-pin':
+      return `“${problem.word}” is no pin of ${problem.ref}; its pins are ${problem.pins.join(', ')}.`;
+    case 'same-pin':
+      return `${problem.word} cannot be probed against itself; two different pins are expected.`;
     case 'negative-time':
       return `“${problem.word}”: a time behind @ such as 15s or 1:30 is expected.`;
   }

@@ -14,6 +14,9 @@ export interface TypedRating {
 export const STANDINGS = ['claimed', 'supported', 'superseded', 'settled'] as const;
 export type Standing = (typeof STANDINGS)[number];
 
+/** How two pins stand to each other: one net, two nets, or a current path through a part between them. */
+export type PinRelation = 'joined' | 'separate' | 'through';
+
 /** What a line says of a part, or of every part of a range. */
 export interface PartSaying {
   readonly partKind: KindName;
@@ -78,6 +81,17 @@ export type BenchRecord =
     }
   | { readonly kind: 'claim'; readonly text: string; readonly ref?: string }
   | { readonly kind: 'standing'; readonly ref: string; readonly standing: Standing; readonly because: string }
+  | {
+      readonly kind: 'join';
+      readonly relation: PinRelation;
+      /** Two pins or more, each joined to the next: `Q1.D`. */
+      readonly pins: readonly string[];
+      /** What the meter read between them, in ohm. */
+      readonly ohms?: number;
+      /** What it read in diode mode, in volt. */
+      readonly drop?: number;
+    }
+  | { readonly kind: 'sweep'; readonly pin: string }
   | { readonly kind: 'strike'; readonly ref: string }
   | { readonly kind: 'rename'; readonly ref: string; readonly to: string };
 
@@ -95,7 +109,9 @@ export type BenchProblem =
   | { readonly kind: 'negative-time'; readonly word: string }
   | { readonly kind: 'bad-range'; readonly word: string; readonly why: string }
   | { readonly kind: 'nothing-to-copy'; readonly word: string }
-  | { readonly kind: 'taken'; readonly ref: string };
+  | { readonly kind: 'taken'; readonly ref: string }
+  | { readonly kind: 'no-pin'; readonly word: string; readonly ref: string; readonly pins: readonly string[] }
+  | { readonly kind: 'same-pin'; readonly word: string };
 
 export type Understanding =
   | { readonly ok: true; readonly record: BenchRecord; /** The record in plain words. */ readonly says: string }

@@ -3,6 +3,7 @@ import { parseQuantity } from '../quantity';
 import { describeRecord } from './describeRecord';
 import { readMeasurement } from './readMeasurement';
 import { readPart } from './readPart';
+import { readPins } from './readPins';
 import { isReference, readReferences } from './readReferences';
 import { readSoak } from './readSoak';
 import { readStore } from './readStore';
@@ -50,6 +51,8 @@ function read(line: string, context: BenchContext): Outcome {
   if (line === '') return { problem: { kind: 'empty' } };
   const note = /^(\?|#|note\b|ask\b|claim\b|!)\s*(.*)$/i.exec(line);
   if (note) return readNote(note[1]?.toLowerCase() ?? '', note[2] ?? '', context);
+  const pins = readPins(line, context);
+  if (pins) return pins;
   const [first = '', ...rest] = line.split(/\s+/);
   const verb = readVerb(first.toLowerCase(), rest, context);
   if (verb) return verb;

@@ -86,6 +86,7 @@ export function netsOf(board: Board): Nets {
   const named = new Uint8Array(count);
   const swept = new Uint8Array(count);
   let complete = true;
+  const isDeclared = board.complete === true;
   pins.forEach((pin, index) => {
     const net = netOfPin[index] ?? 0;
     onNet[net]?.push(pin);
@@ -113,12 +114,12 @@ export function netsOf(board: Board): Nets {
     count,
     pins: onNet,
     of,
-    complete,
+    complete: complete || isDeclared,
     clashes,
-    closed: (net) => swept[net] === 1 || (complete && named[net] === 1),
+    closed: (net) => isDeclared || swept[net] === 1 || (complete && named[net] === 1),
     relation(a, b) {
       if (a === b) return 'joined';
-      if (named[a] && named[b]) return 'separate';
+      if (isDeclared || (named[a] && named[b])) return 'separate';
       return swept[a] || swept[b] || apart.has(key(a, b)) ? 'separate' : 'unknown';
     },
   };

@@ -53,6 +53,8 @@ export interface Board {
   readonly joined?: readonly PinPair[];
   readonly separate?: readonly PinPair[];
   readonly through?: readonly ThroughReading[];
+  /** The person says that every join is in: what is not joined is separate. */
+  readonly complete?: boolean;
   /** Pins whose net was swept to its end: what is not known to be on it is not on it. */
   readonly swept?: readonly string[];
 }

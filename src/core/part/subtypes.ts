@@ -20,6 +20,17 @@ export const SUBTYPES: Readonly<Record<string, KindName>> = {
   ntc: 'thermistor',
   ptc: 'thermistor',
   fusible: 'resistor',
+  'common-cathode': 'dual-diode',
+  'common-anode': 'dual-diode',
+  'mains-inlet': 'connector',
+  'dc-input': 'connector',
+  output: 'connector',
+  load: 'connector',
+  'lamp-socket': 'connector',
+  'line-selector': 'connector',
+  'gate-driver': 'ic',
+  'sync-rectifier': 'ic',
+  switcher: 'ic',
 };
 
 /** Visible damage a person can type as one word; each is enough to scrap an electrolytic. */

@@ -35,6 +35,8 @@ export interface DonorFacts {
     readonly harvested: number;
   };
   readonly notes: Readonly<Partial<Record<StationName, number>>>;
+  /** What the meter said of the board. */
+  readonly probes?: number;
   readonly openQuestions: number;
   /** Stations that the person declared done. */
   readonly declaredDone: readonly StationName[];
@@ -72,7 +74,11 @@ export function stationLine(facts: DonorFacts): StationSummary[] {
       says: stores.total === 0 ? 'no store listed' : `${stores.dead} of ${stores.total} dead`,
     },
     { station: 'open', state: noted('open'), says: notes('open') },
-    { station: 'trace', state: noted('trace'), says: notes('trace') },
+    {
+      station: 'trace',
+      state: facts.probes && noted('trace') === 'untouched' ? 'in-hand' : noted('trace'),
+      says: facts.probes ? `${facts.probes} ${facts.probes === 1 ? 'probe' : 'probes'}` : notes('trace'),
+    },
     {
       station: 'identify',
       state: progress('identify', parts.identified, parts.total),

@@ -3,6 +3,7 @@ import type { StationName } from '../../core/station';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
 import {
+  boardFacts,
   donors,
   journal,
   lotRatings,
@@ -32,6 +33,7 @@ import {
 
 /** Tables whose rows a person changes and may want back as they were. */
 const EDITABLE = {
+  boardFacts,
   donors,
   stationMarks,
   notes,

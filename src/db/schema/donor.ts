@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Standing } from '../../core/benchline';
+import type { PinRelation, Standing } from '../../core/benchline';
 import type { PinFunction } from '../../core/chips';
 import type { BlockName, DutyName, FitmentName, KindName, TestName } from '../../core/part';
 import type { Nameplate, InletName } from '../../core/nameplate';
@@ -211,6 +211,26 @@ export const partRatings = sqliteTable(
       .references(() => parts.id),
   },
   (t) => [index('part_ratings_part').on(t.partId)],
+);
+
+/** What a meter said between two pins of a board; a swept net names one pin only. */
+export const boardFacts = sqliteTable(
+  'board_facts',
+  {
+    id: key(),
+    donorId: text('donor_id')
+      .notNull()
+      .references(() => donors.id),
+    relation: text('relation').$type<PinRelation | 'swept'>().notNull(),
+    /** Pins by reference and name, such as `Q1.D`. */
+    a: text('a').notNull(),
+    b: text('b').notNull().default(''),
+    ohms: real('ohms'),
+    dropV: real('drop_v'),
+    createdMs: createdMs(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('board_facts_donor').on(t.donorId)],
 );
 
 /** One bench measurement; `measured` maps field names to value and resolution, null value for OL. */

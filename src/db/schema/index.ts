@@ -1,5 +1,6 @@
 export { builds, needs } from './build';
 export {
+  boardFacts,
   donors,
   journal,
   measurements,

@@ -46,6 +46,7 @@ import { addPin, amendPhoto, pairSides, strikePhoto, strikePin } from './usecase
 import { addStore, listPartAsStore, notePower, readStore, strikeStore } from './usecases/safety';
 import { addSoak, strikeSoak } from './usecases/soak';
 import { measurePart } from './usecases/measure';
+import { strikeFact } from './usecases/trace';
 import { undoLatest, undoStep } from './usecases/undo';
 import { markingPreview, typeNames, type MarkingPreview } from './views/markingPreview';
 
@@ -82,6 +83,11 @@ export async function bringBackDonorAction(code: string): Promise<FormOutcome> {
 
 export async function recordLineAction(of: z.input<typeof at>, line: string): Promise<FormOutcome> {
   return recordLine(bench(), { ...at.parse(of), line: z.string().max(2000).parse(line) });
+}
+
+/** Drops one thing the meter was said to have told of a board. */
+export async function strikeFactAction(code: string, factId: string): Promise<FormOutcome> {
+  return strikeFact(bench(), { code: word.parse(code), factId: word.parse(factId) });
 }
 
 export async function logPartAction(code: string, data: FormData): Promise<FormOutcome> {

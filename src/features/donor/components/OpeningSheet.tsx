@@ -8,7 +8,7 @@ import type { DonorFrame } from '../views/frame';
 import type { OpeningView } from '../views/opening';
 import type { PhotoThumb } from '../views/photos';
 import { FinishButton, NoteForm } from './NoteForms';
-import { NoteList } from './NotesSheet';
+import { NoteList } from './RecordSheet';
 import { ReassemblyForm, StepForm, StrikeStep, WorkClock } from './OpeningForms';
 import { PhotoStrip } from './PhotoStrip';
 import { UnitCautions } from './UnitCautions';

@@ -4,6 +4,7 @@ import type { StationName } from '../../../core/station';
 import type { Evidenced } from '../../../core/evidence';
 import { decodeMarking } from '../../../core/marking';
 import { senseCheck, unitStress } from '../../../core/sense';
+import { addBoardFact } from '../../../db/repositories/boardFacts';
 import type { Donor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { plateOf } from '../../../db/repositories/plate';
@@ -29,6 +30,8 @@ export function stationOf(record: BenchRecord, here: StationName): StationName {
     note: here,
     claim: here,
     standing: here,
+    join: 'trace',
+    sweep: 'trace',
     strike: 'identify',
     rename: 'identify',
   };
@@ -105,6 +108,19 @@ export async function writeRecord(edit: Edit, record: BenchRecord): Promise<stri
       await moveNote(edit, note, record);
       return `${record.ref}: “${note.text}” is ${record.standing}${record.because ? `, ${record.because}` : ''}`;
     }
+    case 'join':
+      for (const [index, b] of record.pins.slice(1).entries())
+        await addBoardFact(edit, {
+          relation: record.relation,
+          a: record.pins[index] ?? '',
+          b,
+          ohms: record.ohms,
+          drop: record.drop,
+        });
+      return says;
+    case 'sweep':
+      await addBoardFact(edit, { relation: 'swept', a: record.pin });
+      return says;
     case 'strike': {
       const part = await knownPart(edit, record.ref);
       if (part.state === 'harvested') return refuse(`${part.ref} is in stock; strike it there.`);

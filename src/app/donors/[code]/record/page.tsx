@@ -1,5 +1,5 @@
 import { DonorPage } from '../../../../features/donor/components/DonorPage';
-import { RecordSheet } from '../../../../features/donor/components/NotesSheet';
+import { RecordSheet } from '../../../../features/donor/components/RecordSheet';
 import { journalView, notesView } from '../../../../features/donor/views/notes';
 import { donorOf, type StationProps } from '../load';
 

@@ -1,52 +1,11 @@
-import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
-import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
+import { Claim, Next, Section } from '../../../ui/judgement/parts';
 import type { StationName } from '../../../core/station';
 import type { DonorFrame } from '../views/frame';
 import type { NoteView } from '../views/notes';
-import { LiveNotice } from './LiveNotice';
 import { MatterList } from './MatterList';
 import { FinishButton, NoteForm, UndoButton } from './NoteForms';
-
-const TEXTS = {
-  trace: {
-    label: 'What circuit it is',
-    empty: 'What does the board say?',
-    hint: 'Which pins beep together, what lies across the slot, what the windings read. Continuity as records, with the topology worked out of it, is not built yet: write it as notes for now.',
-    claim: (count: number) => (count === 0 ? 'Not traced' : `${count} tracing ${count === 1 ? 'note' : 'notes'}`),
-    next: 'Follow the power from the inlet: fuse, bridge, reservoir, switch, transformer.',
-    caution: 'Beep only a board whose stores are measured dead; a charged store kills the meter first, then you.',
-  },
-} as const;
-
-/** A station that holds notes for now: Trace. */
-export function NotesSheet({
-  frame,
-  station,
-  notes,
-}: {
-  frame: DonorFrame;
-  station: keyof typeof TEXTS;
-  notes: readonly NoteView[];
-}) {
-  const text = TEXTS[station];
-  return (
-    <Halves
-      judgement={
-        <Judgement>
-          <Claim label={text.label}>{text.claim(notes.length)}</Claim>
-          <Next actions={<FinishButton code={frame.code} station={station} />}>{text.next}</Next>
-          <Caution>{text.caution}</Caution>
-        </Judgement>
-      }
-    >
-      {station === 'trace' && <LiveNotice frame={frame} station={station} />}
-      <NoteForm code={frame.code} station={station} />
-      {notes.length === 0 ? <EmptyState title={text.empty}>{text.hint}</EmptyState> : <NoteList notes={notes} />}
-    </Halves>
-  );
-}
 
 /** Record: what was learnt, what is still asked, and everything that was done. */
 export function RecordSheet({

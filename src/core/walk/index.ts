@@ -1,0 +1,2 @@
+export { powerWalk } from './powerWalk';
+export { railEstimates, type RailEstimate } from './rails';

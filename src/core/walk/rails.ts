@@ -1,0 +1,93 @@
+import { voltagesOf } from '../findings';
+import { formatQuantity } from '../quantity';
+import { isPolarised, type Analysis } from '../topology';
+
+/** What a rail probably carries, and what it never exceeds, each with the reason. */
+export interface RailEstimate {
+  /** A pin on the rail that a person finds at once. */
+  readonly at: string;
+  /** Volt against its return; `undefined` when only a bound is known. */
+  readonly volts: number | undefined;
+  /** Volt that the parts on it stand at most. */
+  readonly most: number | undefined;
+  readonly why: string;
+}
+
+/** Capacitors on a rail are usually run at about this share of their rating. Common practice, no source. */
+const USUAL_SHARE = 0.8;
+/** Reference of the shunt regulators of the 431 family, in volt; from memory. */
+const REFERENCE = 2.495;
+
+/**
+ * Rails with a store: by nameplate and mains where those tell, by the divider at a shunt reference, by a regulator's
+ * marking or a zener across it, else by the rating of the capacitors on it.
+ */
+export function railEstimates({ recognition }: Analysis): readonly RailEstimate[] {
+  const { model } = recognition;
+  const { board, rails, elements } = model;
+  const voltages = voltagesOf(recognition);
+  const seen = new Set<string>();
+  const estimates: RailEstimate[] = [];
+  for (const { part, a, b } of elements.capacitors.filter(({ part: capacitor }) => isPolarised(capacitor))) {
+    const key = [a, b].toSorted((x, y) => x - y).join(' ');
+    if (seen.has(key) || a === b) continue;
+    seen.add(key);
+    const between = elements.capacitors.filter(
+      (other) => [other.a, other.b].includes(a) && [other.a, other.b].includes(b),
+    );
+    const ratings = between.flatMap(({ part: capacitor }) => capacitor.value?.voltage ?? []);
+    const most = ratings.length > 0 ? Math.min(...ratings) : undefined;
+    const known = voltages.known.find(({ high, low }) => (high === a && low === b) || (high === b && low === a));
+    const divided = dividerAt(a, b) ?? dividerAt(b, a);
+    const zener = board.parts.find(
+      (entry) =>
+        entry.subtype === 'zener' &&
+        entry.value?.voltage !== undefined &&
+        [rails.at(entry, 'A'), rails.at(entry, 'K')].every((rail) => rail === a || rail === b),
+    );
+    const regulator = board.parts.find(
+      (entry) =>
+        entry.kind === 'regulator' &&
+        [a, b].includes(rails.at(entry, 'OUT')) &&
+        [a, b].includes(rails.at(entry, 'GND')),
+    );
+    const marked = /7[89]\D?(\d\d)/.exec(regulator?.marking ?? '')?.[1];
+    const [volts, why] = divided
+      ? [divided.volts, `the divider at ${divided.ref} holds 2.5 V at its tap`]
+      : known
+        ? [known.volts, known.why]
+        : marked
+          ? [Number(marked), `${regulator?.ref ?? ''} is marked ${regulator?.marking ?? ''}`]
+          : zener
+            ? [zener.value?.voltage, `${zener.ref} limits it`]
+            : most
+              ? [
+                  most * USUAL_SHARE,
+                  `${part.ref} is rated ${formatQuantity(most, 'volt')}, and is usually run at about 80 % of that`,
+                ]
+              : [undefined, `nothing on it says; ${part.ref} carries no rating yet`];
+    const plus = '+' in part.pins ? '+' : (Object.keys(part.pins)[0] ?? '');
+    estimates.push({ at: `${part.ref}.${plus}`, volts, most, why });
+  }
+  return estimates.toSorted((one, other) => (other.volts ?? 0) - (one.volts ?? 0));
+
+  function dividerAt(rail: number, ground: number): { readonly volts: number; readonly ref: string } | undefined {
+    for (const reference of board.parts.filter(({ kind }) => kind === 'shunt-reference')) {
+      const tap = rails.at(reference, 'R');
+      if (rails.at(reference, 'A') !== ground) continue;
+      const resistors = board.parts.filter(({ kind, value }) => kind === 'resistor' && value?.resistance !== undefined);
+      const between = (one: number, other: number) =>
+        resistors.filter(
+          (part) =>
+            [rails.at(part, '1'), rails.at(part, '2')].includes(one) &&
+            [rails.at(part, '1'), rails.at(part, '2')].includes(other),
+        );
+      const parallel = (list: typeof resistors) =>
+        1 / list.reduce((sum, part) => sum + 1 / (part.value?.resistance ?? Infinity), 0);
+      const [top, bottom] = [between(tap, rail), between(tap, ground)];
+      if (top.length > 0 && bottom.length > 0)
+        return { volts: REFERENCE * (1 + parallel(top) / parallel(bottom)), ref: reference.ref };
+    }
+    return undefined;
+  }
+}

@@ -1,0 +1,47 @@
+import { and, eq, isNull } from 'drizzle-orm';
+import type { PinRelation } from '../../core/benchline';
+import type { Queryable } from '../client';
+import { boardFacts } from '../schema';
+import type { Edit } from './journal';
+
+export type BoardFact = typeof boardFacts.$inferSelect;
+
+/** What the meter said of a donor's board, in the order it was said. */
+export async function listBoardFacts(db: Queryable, donorId: string): Promise<BoardFact[]> {
+  return db
+    .select()
+    .from(boardFacts)
+    .where(and(eq(boardFacts.donorId, donorId), isNull(boardFacts.deletedMs)))
+    .orderBy(boardFacts.id);
+}
+
+/** One fact of a donor's board that still stands. */
+export async function findBoardFact(db: Queryable, donorId: string, id: string): Promise<BoardFact | undefined> {
+  const rows = await db
+    .select()
+    .from(boardFacts)
+    .where(and(eq(boardFacts.donorId, donorId), eq(boardFacts.id, id), isNull(boardFacts.deletedMs)));
+  return rows[0];
+}
+
+/** Writes down what the meter said between two pins, or that a net was swept to its end. */
+export async function addBoardFact(
+  edit: Edit,
+  fact: {
+    relation: PinRelation | 'swept';
+    a: string;
+    b?: string;
+    ohms?: number | undefined;
+    drop?: number | undefined;
+  },
+): Promise<void> {
+  await edit.insert('boardFacts', {
+    donorId: edit.donorId,
+    relation: fact.relation,
+    a: fact.a,
+    b: fact.b ?? '',
+    ohms: fact.ohms ?? null,
+    dropV: fact.drop ?? null,
+    createdMs: edit.bench.now(),
+  });
+}

@@ -1,0 +1,183 @@
+import {
+  BOARD_KINDS,
+  contradictions,
+  DUAL_DIODE_PINS,
+  isBoardKind,
+  splitPin,
+  type Board,
+  type BoardPart,
+  type PartValue,
+} from '../../../core/board';
+import { packageRule } from '../../../core/part';
+import { formatQuantity } from '../../../core/quantity';
+import { supplyOf } from '../../../core/nameplate';
+import { bench } from '../../../db/bench';
+import { listBoardFacts, type BoardFact } from '../../../db/repositories/boardFacts';
+import type { Donor } from '../../../db/repositories/donors';
+import { listParts, type PartRecord } from '../../../db/repositories/parts';
+import { plateOf } from '../../../db/repositories/plate';
+import { clockOf } from './words';
+
+export interface FactView {
+  readonly id: string;
+  readonly when: string;
+  readonly a: string;
+  readonly b: string;
+  readonly says: string;
+}
+
+export interface TraceView {
+  readonly board: Board;
+  readonly facts: readonly FactView[];
+  /** Sets of facts that cannot all hold. */
+  readonly conflicts: readonly (readonly FactView[])[];
+}
+
+/**
+ * The board of a donor as it is known so far: its parts, and what the meter said. Once the station is declared done,
+ * every join is taken to be in.
+ */
+export async function traceView(donor: Donor, isDone: boolean): Promise<TraceView> {
+  const db = bench().db.read;
+  const [parts, facts] = await Promise.all([listParts(db, donor.id), listBoardFacts(db, donor.id)]);
+  const board: Board = { ...boardFrom(donor, parts, facts), ...(isDone ? { complete: true } : {}) };
+  const views = facts.map(viewOf);
+  const conflicts = contradictions(board).map((set) =>
+    set.flatMap(({ kind, pins }) => {
+      const at = facts.findIndex(
+        ({ relation, a, b }) =>
+          relation === kind && ((a === pins[0] && b === pins[1]) || (a === pins[1] && b === pins[0])),
+      );
+      return views[at] ?? [];
+    }),
+  );
+  return { board, facts: views.toReversed(), conflicts };
+}
+
+const WORDS: Readonly<Record<BoardFact['relation'], string>> = {
+  joined: 'joined',
+  separate: 'not joined',
+  through: 'through',
+  swept: 'nothing else on it',
+};
+
+function viewOf({ id, relation, a, b, ohms, dropV, createdMs }: BoardFact): FactView {
+  const read = [
+    ...(ohms === null ? [] : [formatQuantity(ohms, 'ohm')]),
+    ...(dropV === null ? [] : [formatQuantity(dropV, 'volt')]),
+  ];
+  return { id, when: clockOf(createdMs), a, b, says: [WORDS[relation], ...read].join(' ') };
+}
+
+function boardFrom(donor: Donor, parts: readonly PartRecord[], facts: readonly BoardFact[]): Board {
+  const named = new Map<string, Set<string>>();
+  for (const pin of facts.flatMap(({ a, b }) => [a, b]).filter((name) => name !== '')) {
+    const [ref, name] = splitPin(pin);
+    named.set(ref, (named.get(ref) ?? new Set()).add(name));
+  }
+  const windings = windingsFrom(facts);
+  const pairs = (relation: BoardFact['relation']) =>
+    facts.filter((fact) => fact.relation === relation).map(({ a, b }) => [a, b] as const);
+  const plate = plateOf(donor);
+  const supply = supplyOf(plate);
+  const outputs = plate.outputs.map(({ v }) => ({ v })).filter(({ v }) => v !== 0);
+  return {
+    title: donor.description,
+    ...(supply || outputs.length > 0
+      ? {
+          nameplate: {
+            ...(supply ? { input: { kind: supply.kind, vMin: supply.vMin, vMax: supply.vMax } } : {}),
+            ...(outputs.length > 0 ? { outputs } : {}),
+          },
+        }
+      : {}),
+    parts: parts.flatMap((record) =>
+      partFrom(record, named.get(record.part.ref) ?? new Set(), windings.get(record.part.ref)),
+    ),
+    joined: pairs('joined'),
+    separate: pairs('separate'),
+    through: facts
+      .filter(({ relation, a, b }) => relation === 'through' && splitPin(a)[0] !== splitPin(b)[0])
+      .map(({ a, b, ohms, dropV }) => ({
+        a,
+        b,
+        ...(ohms === null ? {} : { ohms }),
+        ...(dropV === null ? {} : { drop: dropV }),
+      })),
+    swept: facts.filter(({ relation }) => relation === 'swept').map(({ a }) => a),
+  };
+}
+
+/** Pins of one part that read through each other are one winding, in the order in which they were read. */
+function windingsFrom(facts: readonly BoardFact[]): ReadonlyMap<string, readonly (readonly string[])[]> {
+  const found = new Map<string, string[][]>();
+  for (const { relation, a, b } of facts) {
+    const [[ref, first], [other, second]] = [splitPin(a), splitPin(b)];
+    if (relation !== 'through' || ref !== other) continue;
+    const list = found.get(ref) ?? [];
+    found.set(ref, list);
+    const winding = list.find((pins) => pins.includes(first) || pins.includes(second));
+    if (!winding) list.push([first, second]);
+    else if (!winding.includes(second)) winding.splice(winding.indexOf(first) === 0 ? 0 : winding.length, 0, second);
+    else if (!winding.includes(first)) winding.splice(winding.indexOf(second) === 0 ? 0 : winding.length, 0, first);
+  }
+  return found;
+}
+
+const SUBTYPES: Readonly<Record<string, string>> = { x1: 'x', x2: 'x', y1: 'y', y2: 'y' };
+const POLARISED: ReadonlySet<string> = new Set(['electrolytic', 'polymer', 'tantalum']);
+
+function partFrom(
+  { part, ratings }: PartRecord,
+  named: ReadonlySet<string>,
+  windings: readonly (readonly string[])[] | undefined,
+): readonly BoardPart[] {
+  if (!isBoardKind(part.kind)) return [];
+  const subtype = part.subtype ? (SUBTYPES[part.subtype] ?? part.subtype) : undefined;
+  const isConnector = part.kind === 'connector';
+  const names = pinsOf(part, subtype, named);
+  const volts = ratings.vz?.value ?? ratings.vn?.value ?? ratings.voltage?.value;
+  const value: PartValue = {
+    ...given('resistance', ratings.resistance?.value ?? ratings.r25?.value),
+    ...given('capacitance', ratings.capacitance?.value),
+    ...given('inductance', ratings.inductance?.value),
+    ...given('voltage', volts),
+    ...given('current', ratings.current?.value),
+    ...given('power', ratings.power?.value),
+  };
+  return [
+    {
+      ref: part.ref,
+      kind: part.kind,
+      pins: Object.fromEntries(names.map((name) => [name, null])),
+      ...(subtype && !isConnector ? { subtype } : {}),
+      ...(subtype && isConnector ? { role: subtype === 'lamp-socket' ? 'lamp' : subtype } : {}),
+      ...(Object.keys(value).length > 0 ? { value } : {}),
+      ...(part.marking ? { marking: part.marking } : {}),
+      ...(windings ? { windings } : {}),
+      ...(part.fitments.includes('unpopulated') ? { fitted: false as const } : {}),
+    },
+  ];
+}
+
+const given = (name: keyof PartValue, value: number | undefined) => (value === undefined ? {} : { [name]: value });
+
+/** Pins of a part: its kind's, else those of its case, else those that were probed. */
+function pinsOf(
+  { kind, package: case_ }: PartRecord['part'],
+  subtype: string | undefined,
+  named: ReadonlySet<string>,
+): readonly string[] {
+  if (kind === 'capacitor')
+    return named.has('+') || named.has('-') || (!named.has('1') && !named.has('2') && POLARISED.has(subtype ?? ''))
+      ? ['+', '-']
+      : ['1', '2'];
+  if (kind === 'dual-diode')
+    return named.has('K1') || named.has('K2')
+      ? (DUAL_DIODE_PINS['common-anode'] ?? [])
+      : (DUAL_DIODE_PINS[subtype ?? 'common-cathode'] ?? DUAL_DIODE_PINS['common-cathode'] ?? []);
+  if (isBoardKind(kind) && BOARD_KINDS[kind].pins.length > 0) return BOARD_KINDS[kind].pins;
+  const legs = kind === 'ic' && case_ ? (packageRule(case_)?.legs ?? 0) : 0;
+  const numbered = Array.from({ length: legs }, (_, index) => `${index + 1}`);
+  return [...new Set([...numbered, ...named])];
+}

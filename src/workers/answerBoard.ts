@@ -1,0 +1,31 @@
+import { pinName } from '../core/board';
+import { findingsOf } from '../core/findings';
+import { drawSchematic } from '../core/schematic';
+import { analyse, nextProbes } from '../core/topology';
+import { powerWalk, railEstimates } from '../core/walk';
+import type { BoardAnswer, BoardQuestion } from './board.contract';
+
+const PROBES = 4;
+
+/** Works everything out of a board that the Trace station shows. */
+export function answerBoard({ id, board, places }: BoardQuestion): BoardAnswer {
+  const whole = analyse(board);
+  const { recognition, ...analysis } = whole;
+  const { nets } = recognition.model;
+  const drawn = drawSchematic(whole, places);
+  return {
+    id,
+    analysis,
+    findings: findingsOf(recognition),
+    advice: nextProbes(board, PROBES),
+    rails: railEstimates(whole),
+    walk: powerWalk(whole),
+    schematic: drawn.schematic,
+    places: drawn.places,
+    nets: Object.fromEntries(
+      Array.from({ length: nets.count }, (_, net) =>
+        (nets.pins[net] ?? []).map((pin) => [pinName(pin), net] as const),
+      ).flat(),
+    ),
+  };
+}
