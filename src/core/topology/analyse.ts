@@ -50,10 +50,9 @@ export function analyse(board: Board): Analysis {
   const { nets } = model;
   const { claims, leading } = nets.complete ? wholeClaims(recognition) : partialClaims(recognition);
   const stages = claims.filter(({ probability }) => probability >= CLAIMED);
-  const untraced = board.parts.reduce(
-    (sum, { pins }) => sum + Object.values(pins).filter((net) => net === null).length,
-    0,
-  );
+  const untraced = nets.complete
+    ? 0
+    : nets.pins.filter((pins) => pins.length === 1 && pins[0]?.part.pins[pins[0].pin] === null).length;
   return {
     stages,
     likeliest: leading.map(({ topology }) => topology).toSorted(),
@@ -63,7 +62,7 @@ export function analyse(board: Board): Analysis {
     sides: Object.fromEntries(sidesOf(board, nets, barrier.islands)),
     limits: [
       ...(isCut ? ['The search was cut off at its budget; what is said here is not all.'] : []),
-      ...(untraced > 0 ? [`${untraced} pins have no net of their own yet; what hangs on them is not known.`] : []),
+      ...(untraced > 0 ? [`${untraced} pins are not joined to anything yet; what hangs on them is not known.`] : []),
     ],
     recognition,
   };

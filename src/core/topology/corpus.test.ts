@@ -1,5 +1,6 @@
 import { analyse } from '.';
 import { CORPUS, stageLines } from './fixtures/corpus';
+import { TEXTBOOK, textbookBoard } from './fixtures/textbook';
 
 test.each(CORPUS.map((entry) => [entry.name, entry] as const))(
   '%s: stages, roles, bulk, barrier',
@@ -18,4 +19,8 @@ test('every stage says why, and what speaks against its rivals', () => {
       expect(evidence.every((sentence) => /[A-Z]+\d/.test(sentence))).toBe(true);
       expect(alternatives.reduce((sum, other) => sum + other.probability, probability)).toBeLessThanOrEqual(1);
     }
+});
+
+test.each(TEXTBOOK.map((entry) => [entry.name, entry.source, entry] as const))('%s (%s)', (_, __, entry) => {
+  expect(stageLines(analyse(textbookBoard(entry)).stages)).toEqual(entry.stages.toSorted());
 });

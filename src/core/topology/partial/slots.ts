@@ -7,6 +7,7 @@ import type { Binding } from '../match/matchForm';
 import { sayMatch } from '../match/say';
 import type { FoundStage } from '../match/stage';
 import type { Model } from '../model';
+import { TRANSISTOR_TERMINALS } from '../model/parts';
 import { ISOLATED } from '../topologies';
 import { featuresOf, type FormScores } from './features';
 import { growForm, indexCandidates, type CandidateIndex, type PartialMatch } from './grow';
@@ -90,6 +91,9 @@ function fitsFrom(topology: string, { drives, outputs, cells }: Grown): readonly
   ];
 }
 
+/** What it costs to read a transistor as a rectifier while the stage still lacks a switch. */
+const SWITCH_AS_RECTIFIER = 5;
+
 const NOBODY: Cast = { switches: [], rectifiers: [], magnetics: [], evidence: [], matches: [] };
 
 function castFrom(topology: string, heart: BoardPart, grown: Grown, found: readonly FoundStage[]): Cast {
@@ -138,7 +142,14 @@ function isolatedMatches(
           !taken.has(roles.S?.winding) &&
           !Object.entries(roles).some(([name, { part }]) => name !== 'S' && switches.has(part)),
       );
-      return { matches: [drive, ...(output ? [output] : [])], score: drive.score + (output?.score ?? 0) };
+      const isOpen = Object.entries(drive.form.roles).some(
+        ([name, kind]) => kind === 'switch' && !(name in drive.roles),
+      );
+      const takesSwitch = Object.values(output?.roles ?? {}).some(({ part }) => TRANSISTOR_TERMINALS[part.kind]);
+      return {
+        matches: [drive, ...(output ? [output] : [])],
+        score: drive.score + (output?.score ?? 0) - (isOpen && takesSwitch ? SWITCH_AS_RECTIFIER : 0),
+      };
     });
   return options.toSorted((a, b) => b.score - a.score)[0]?.matches ?? [];
 }

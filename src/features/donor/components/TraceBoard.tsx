@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useEffect, useEffectEvent, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { splitPin } from '../../../core/board';
 import { formatQuantity } from '../../../core/quantity';
 import { TOPOLOGY_WORDS } from '../../../core/topology';
@@ -9,6 +9,7 @@ import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { useNotice } from '../../../ui/feedback/Notices';
 import { Halves } from '../../../ui/frame/Halves';
+import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
 import { ProbabilityRule } from '../../../ui/judgement/ProbabilityRule';
@@ -194,7 +195,7 @@ function FactLog({
           <span>
             {a} {b} <span className="text-ink-2">{says}</span>
           </span>
-          <ActionButton action={() => strikeFactAction(code, id)} tone="quiet" label={`Drop ${a} ${b} ${says}`}>
+          <ActionButton action={() => strikeFactAction(code, id)} tone="small" label={`Drop ${a} ${b} ${says}`}>
             drop
           </ActionButton>
         </li>
@@ -378,36 +379,26 @@ function NextProbe({
   record: (line: string) => Promise<void>;
 }) {
   const [probe] = answer.advice.probes;
-  const act = useEffectEvent((sign: string) => {
+  const act = (sign: string) => {
     if (probe && isFresh) void record(`${probe.a} ${sign} ${probe.b}`);
-  });
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement | null;
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        target?.closest('input, textarea, select, [contenteditable]')
-      )
-        return;
-      if (event.key === 'j') act('-');
-      if (event.key === 'n') act('x');
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  };
   if (!probe) return null;
   return (
     <Next
       label="Probe next, it tells most"
       actions={
         <>
-          <button type="button" className="btn" disabled={!isFresh} onClick={() => act('-')}>
+          <Shortcuts
+            keys={[
+              { key: 'j', label: 'the pins asked for beep', press: 'probe-joined' },
+              { key: 'x', label: 'they do not', press: 'probe-separate' },
+            ]}
+          />
+          <button id="probe-joined" type="button" className="btn" disabled={!isFresh} onClick={() => act('-')}>
             <kbd>j</kbd> they beep
           </button>
-          <button type="button" className="btn" disabled={!isFresh} onClick={() => act('x')}>
-            <kbd>n</kbd> they do not
+          <button id="probe-separate" type="button" className="btn" disabled={!isFresh} onClick={() => act('x')}>
+            <kbd>x</kbd> they do not
           </button>
           <span className="font-mono text-[12px] text-ink-2">
             {probe.a} {probe.b}
