@@ -25,7 +25,7 @@ module.exports = {
       comment: 'The index is the only door of a core module.',
       severity: 'error',
       from: { path: '^src/core/([^/]+)/' },
-      to: { path: '^src/core/', pathNot: ['^src/core/$1/', '/index\\.ts$'] },
+      to: { path: '^src/core/', pathNot: ['^src/core/$1/', '/index\\.ts$', '/fixtures/'] },
     },
     {
       name: 'others-use-core-by-its-index',

@@ -18,7 +18,7 @@ const read = (line: string) => {
 };
 
 test.each(GRAMMAR.map(({ line }) => line))('the documented line “%s” is understood', (line) => {
-  const logged: BenchContext = { ...context, parts: [...context.parts, { ref: 'C5', kind: 'capacitor' }] };
+  const logged: BenchContext = { ...context, parts: [...context.parts, { ref: 'BR1', kind: 'bridge' }] };
   expect(understand(line, logged)).toMatchObject({ ok: true });
 });
 

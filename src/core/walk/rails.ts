@@ -24,7 +24,7 @@ const REFERENCE = 2.495;
  */
 export function railEstimates({ recognition }: Analysis): readonly RailEstimate[] {
   const { model } = recognition;
-  const { board, rails, elements } = model;
+  const { board, rails, elements, held } = model;
   const voltages = voltagesOf(recognition);
   const seen = new Set<string>();
   const estimates: RailEstimate[] = [];
@@ -85,7 +85,13 @@ export function railEstimates({ recognition }: Analysis): readonly RailEstimate[
       const parallel = (list: typeof resistors) =>
         1 / list.reduce((sum, part) => sum + 1 / (part.value?.resistance ?? Infinity), 0);
       const [top, bottom] = [between(tap, rail), between(tap, ground)];
-      if (top.length > 0 && bottom.length > 0)
+      // A second rail that feeds the tap shares in the sum; the divider then tells no single voltage.
+      const isShared = resistors.some((part) => {
+        const ends = [rails.at(part, '1'), rails.at(part, '2')];
+        const far = ends.find((end) => end !== tap);
+        return ends.includes(tap) && far !== rail && far !== ground && far !== undefined && held.isHeld(far);
+      });
+      if (!isShared && top.length > 0 && bottom.length > 0)
         return { volts: REFERENCE * (1 + parallel(top) / parallel(bottom)), ref: reference.ref };
     }
     return undefined;

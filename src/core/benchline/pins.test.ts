@@ -1,0 +1,51 @@
+import { benchProblemText, understand, type BenchContext } from '.';
+
+const context: BenchContext = {
+  parts: [
+    { ref: 'Q1', kind: 'nmos' },
+    { ref: 'T1', kind: 'transformer' },
+    { ref: 'D3', kind: 'diode' },
+    { ref: 'C3', kind: 'capacitor' },
+    { ref: 'BR1', kind: 'bridge' },
+    { ref: 'D8', kind: 'dual-diode' },
+  ],
+  stores: ['C3'],
+};
+
+test.each([
+  ['q1.d - t1.2', { kind: 'join', relation: 'joined', pins: ['Q1.D', 'T1.2'] }],
+  ['Q1.d – t1.2 - d3.a', { kind: 'join', relation: 'joined', pins: ['Q1.D', 'T1.2', 'D3.A'] }],
+  ['q1.s x br1.-', { kind: 'join', relation: 'separate', pins: ['Q1.S', 'BR1.-'] }],
+  ['q1.s x br1.ac1', { kind: 'join', relation: 'separate', pins: ['Q1.S', 'BR1.AC1'] }],
+  ['t1.1 ~ t1.2 0R8', { kind: 'join', relation: 'through', pins: ['T1.1', 'T1.2'], ohms: 0.8 }],
+  ['d3.a ~ d3.k 0.52V', { kind: 'join', relation: 'through', pins: ['D3.A', 'D3.K'], drop: 0.52 }],
+  ['d8.k - c3.+', { kind: 'join', relation: 'joined', pins: ['D8.K', 'C3.+'] }],
+  ['q1.d only', { kind: 'sweep', pin: 'Q1.D' }],
+])('“%s”', (line, record) => {
+  expect(understand(line, context)).toMatchObject({ ok: true, record });
+});
+
+test.each([
+  ['q1.x - t1.2', 'no-pin', 'its pins are G, D, S'],
+  ['q9.d - t1.2', 'no-part', 'Q9 is not logged yet'],
+  ['q1.d - q1.d', 'same-pin', 'Q1.D cannot be probed against itself'],
+  ['q1.d', 'nothing-said', 'Q1.D'],
+  ['q1.d -', 'nothing-said', 'Q1.D'],
+  ['q1.d & t1.2', 'word-unknown', '“&”'],
+  ['t1.1 ~ t1.2 soup', 'value-unreadable', '“soup”: a resistance such as 0R22'],
+  ['q1.s x t1.1 x t1.2', 'word-unknown', '“x”'],
+])('“%s” is not understood, and says why', (line, kind, says) => {
+  const understood = understand(line, context);
+  expect(understood).toMatchObject({ ok: false, problem: { kind } });
+  expect(understood.ok ? '' : benchProblemText(understood.problem)).toContain(says);
+});
+
+test('what was understood is said in plain words', () => {
+  const says = (line: string) => {
+    const understood = understand(line, context);
+    return understood.ok ? understood.says.replace(/\u00a0/g, ' ') : '';
+  };
+  expect(says('q1.d - t1.2 - d3.a')).toBe('Q1.D joined to T1.2 joined to D3.A');
+  expect(says('t1.1 ~ t1.2 0R8')).toBe('T1.1 to T1.2 reads through a part: 800 mΩ');
+  expect(says('q1.d only')).toBe('nothing else is on the net of Q1.D');
+});

@@ -1,0 +1,50 @@
+import { analyse } from '../topology';
+import { CORPUS } from '../topology/fixtures/corpus';
+import { powerWalk, railEstimates } from '.';
+
+const analysed = (name: string) => {
+  const entry = CORPUS.find((board) => board.name === name);
+  if (!entry) throw new Error(`no board ${name}`);
+  return analyse(entry.board);
+};
+const rail = (name: string, at: string) => railEstimates(analysed(name)).find((estimate) => estimate.at === at);
+
+// 2.495 V (1 + R1/R2) at a shunt reference of the 431 family; the square root of two times the highest mains.
+test.each`
+  board                    | at          | volts    | most   | because
+  ${'printer-adapter-24v'} | ${'C303.+'} | ${23.29} | ${35}  | ${'divider at Q301'}
+  ${'router-adapter-12v'}  | ${'C312.+'} | ${12.23} | ${16}  | ${'divider at U301'}
+  ${'printer-adapter-24v'} | ${'C105.+'} | ${339.4} | ${400} | ${'240 V of mains'}
+  ${'tower-supply-200'}    | ${'C12.+'}  | ${169.7} | ${200} | ${'240 V of mains'}
+  ${'room-thermostat'}     | ${'C1.+'}   | ${24}    | ${35}  | ${''}
+  ${'door-chime-supply'}   | ${'C13.+'}  | ${12}    | ${16}  | ${''}
+`('$board: about $volts V at $at', ({ board, at, volts, most, because }) => {
+  const estimate = rail(board, at);
+  expect(estimate?.volts).toBeCloseTo(volts, 1);
+  expect(estimate?.most).toBe(most);
+  expect(estimate?.why).toContain(because);
+});
+
+test('a rail that nothing tells of is put at four fifths of what its capacitor stands', () => {
+  const { nameplate: _, ...board } = CORPUS.find(({ name }) => name === 'step-down-5v')?.board ?? { parts: [] };
+  const estimate = railEstimates(analyse(board)).find(({ at }) => at === 'C5.+');
+  expect(estimate?.volts).toBeCloseTo(6.3 * 0.8, 2);
+  expect(estimate?.why).toContain('usually run at about 80 %');
+});
+
+test('no estimate lies above what the parts on the rail stand, unless a part there is underrated', () => {
+  for (const { board, answer } of CORPUS)
+    for (const { volts, most } of railEstimates(analyse(board)))
+      if (!answer.faults.some(({ rule }) => rule === 'capacitor-underrated'))
+        expect(volts ?? 0).toBeLessThanOrEqual((most ?? Infinity) * 1.001);
+});
+
+test('the walk leads from the inlet to the output, with this board’s parts', () => {
+  const steps = powerWalk(analysed('console-supply'));
+  expect(steps[0]).toContain('P4');
+  expect(steps.at(-1)).toContain('P3');
+  const order = ['L2', 'TR1', 'TR2'].map((ref) => steps.findIndex((step) => step.includes(`${ref}`)));
+  expect(order.every((at) => at > 0)).toBe(true);
+  expect(steps.join(' ')).toMatch(/C53 holds the rectified voltage: about 3\d\d.V/);
+  for (const { board } of CORPUS) expect(powerWalk(analyse(board)).join(' ')).not.toMatch(/undefined|NaN|\{/);
+});
