@@ -1,5 +1,5 @@
 // Benchmarks on a generated shop of 1,000 donors and 20,000 lots: the list queries against bare SQL,
-// markings and the bench line against a plain lookup, and the first load of each main view of the production build against the Guide, which asks no database.
+// markings and the bench line against a plain lookup, boards against parsing their files, and the first load of each main view of the production build against the Guide, which asks no database.
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -26,6 +26,13 @@ const markings = spawnSync(bin('tsx'), ['scripts/bench/marking.ts'], { encoding:
 say('\nMarkings and the bench line, median of 25');
 console.table(JSON.parse(markings.stdout));
 if (markings.status !== 0) say('An aim was missed.');
+
+const boards = spawnSync(bin('tsx'), ['scripts/bench/boards.ts'], { encoding: 'utf8' });
+const { speed, calibration } = JSON.parse(boards.stdout);
+say('\nBoards, median of 4 warm runs');
+console.table(speed);
+say('\nClaims on composed boards traced in part: how many are right');
+console.table(calibration);
 
 const port = await freePort(3600);
 const server = spawn(

@@ -49,11 +49,12 @@ try {
   await shoot('bench', '/');
   await shoot('bench-dark', '/', { colorScheme: 'dark' });
   await shoot('intake', `/donors/${printer}/intake`);
-  await shoot('advice', `/donors/${brick}/intake`, { press: 'why, and how much' });
   await shoot('make-safe', `/donors/${printer}/make-safe`, { type: 'c3 61V @ 64s' });
   await shoot('make-safe-phone', `/donors/${printer}/make-safe`, { viewport: PHONE });
   await shoot('open', `/donors/${printer}/open`);
   await shoot('photo', await photoHref(printer));
+  await shoot('trace', `/donors/${printer}/trace`, { until: '[aria-label^="Probability"]', type: 'd8.k - l5.1' });
+  await shoot('schematic', `/donors/${printer}/trace`, { until: '[aria-label^="Probability"]', tab: 'Schematic' });
   await shoot('identify', `/donors/${printer}/identify?part=D3`, { type: 'c31..c34 470u 35V secondary' });
   await shoot('chip', `/donors/${printer}/identify?part=U3`);
   await shoot('types', '/types');
@@ -61,7 +62,6 @@ try {
   await shoot('harvest', `/donors/${console_}/harvest`);
   await shoot('record', `/donors/${printer}/record`);
   await shoot('stock', '/stock?find=nmos+%3E%3D600V');
-  await shoot('lot', await href('/stock?find=MBR20100CT', '[aria-label="Lots"] a'));
   await shoot('build', await href('/builds', 'main li a:has-text("Reading lamp")'));
   await shoot('sums', '/sums');
   await shoot('settings', '/settings');
@@ -92,11 +92,13 @@ async function href(path, selector) {
 }
 
 /** One picture; the scheme is the light one unless told otherwise, and a bench line may stand half typed. */
-async function shoot(name, path, { viewport = DESK, colorScheme = 'light', type, press } = {}) {
+async function shoot(name, path, { viewport = DESK, colorScheme = 'light', type, press, tab, until } = {}) {
   const context = await browser.newContext({ viewport, colorScheme });
   const page = await context.newPage();
   await page.goto(origin + path);
   await page.waitForLoadState('networkidle');
+  if (until) await page.locator(until).waitFor();
+  if (tab) await page.getByRole('tab', { name: tab }).click();
   if (type) await page.getByLabel('Bench line').fill(type);
   if (press) await page.getByText(press).click();
   await page.waitForTimeout(400);
