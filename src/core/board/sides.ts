@@ -62,29 +62,32 @@ export function islandsOf(board: Board, nets: Nets, without?: BoardPart): Island
       for (const net of rails.slice(1)) sets.union(rails[0] ?? 0, net);
     }
   }
-  const rootsOf = (wanted: (part: BoardPart) => boolean, pins: (part: BoardPart) => readonly string[]) =>
-    new Set(board.parts.filter(wanted).flatMap((part) => pins(part).map((pin) => sets.find(netAt(part, pin)))));
+  const netsAt = (wanted: (part: BoardPart) => boolean, pins: (part: BoardPart) => readonly string[]) =>
+    board.parts.filter(wanted).flatMap((part) => pins(part).map((pin) => netAt(part, pin)));
+  const rootsOf = (list: readonly number[]) => new Set(list.map((net) => sets.find(net)));
   const isOutput = ({ kind, role }: BoardPart) => kind === 'connector' && role === 'output';
-  const within = (part: BoardPart) => Object.keys(part.pins);
+  const inputNets = netsAt(isInlet, inletPins);
+  const outputNets = netsAt(isOutput, (part) => Object.keys(part.pins));
   const capacitors = board.parts
     .filter((part) => part.kind === 'capacitor' && part.subtype !== 'y' && part !== without && part.fitted !== false)
     .toSorted((a, b) => (b.value?.capacitance ?? 0) - (a.value?.capacitance ?? 0));
   for (const part of capacitors) {
     const [a = -1, b = -1] = Object.keys(part.pins).map((pin) => netAt(part, pin));
     if (a < 0 || b < 0) continue;
-    const [input, output] = [rootsOf(isInlet, inletPins), rootsOf(isOutput, within)];
     const [first, second] = [sets.find(a), sets.find(b)];
+    if (first === second) continue;
+    const [input, output] = [rootsOf(inputNets), rootsOf(outputNets)];
     const ties = (one: number, other: number) => input.has(one) && !input.has(other) && output.has(other);
     if (!ties(first, second) && !ties(second, first)) sets.union(a, b);
   }
   const { of, count } = sets.numbering();
   const numbersOf = (roots: ReadonlySet<number>) => new Set([...roots].map((root) => of[root] ?? -1));
-  const input = numbersOf(rootsOf(isInlet, inletPins));
+  const input = numbersOf(rootsOf(inputNets));
   return {
     of: (net) => of[net] ?? -1,
     count,
     input,
-    outputs: new Set([...numbersOf(rootsOf(isOutput, within))].filter((island) => !input.has(island))),
+    outputs: new Set([...numbersOf(rootsOf(outputNets))].filter((island) => !input.has(island))),
   };
 }
 

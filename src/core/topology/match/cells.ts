@@ -15,12 +15,11 @@ export type FedWithout = (parts: ReadonlySet<BoardPart>) => ReadonlySet<number>;
  * both ends of the input lie at the choke and the active switch, an inverting converter.
  */
 export function cellStages(
+  matches: readonly FormMatch[],
   model: Model,
   candidates: Candidates,
-  budget: { left: number },
   fedWithout: FedWithout,
 ): readonly FoundStage[] {
-  const matches = CELLS.flatMap((form) => matchForm(form, candidates, model, budget));
   return [
     ...matches.flatMap((match) =>
       match.form.id === 'cell' ? cellStage(match, model, fedWithout) : coupledStage(match, model),
@@ -28,6 +27,10 @@ export function cellStages(
     ...insideChip(model, candidates, fedWithout),
   ];
 }
+
+/** Ways to fill the forms of the cells, whatever feeds them. */
+export const cellMatches = (model: Model, candidates: Candidates, budget: { left: number }): readonly FormMatch[] =>
+  CELLS.flatMap((form) => matchForm(form, candidates, model, budget));
 
 const partOf = ({ roles }: FormMatch, role: string) => roles[role]?.part as BoardPart;
 

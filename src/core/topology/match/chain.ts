@@ -1,7 +1,7 @@
 import type { BoardPart } from '../../board';
 import type { Model } from '../model';
 import { fedRails } from '../model/feed';
-import { cellStages } from './cells';
+import { cellMatches, cellStages } from './cells';
 import { candidatesOf } from './candidates';
 import { isolatedStages } from './isolated';
 import { lineStages } from './line';
@@ -28,6 +28,7 @@ export function chainStages(model: Model): Chain {
   const candidates = candidatesOf(model);
   const line = lineStages(model, candidates, budget);
   const isolated = isolatedStages(model, candidates, budget);
+  const cells = cellMatches(model, candidates, budget);
   const stages: FoundStage[] = [];
   const seeds = new Set<number>([...model.held.rectified, ...model.held.input]);
   for (const rail of model.held.mains) if (model.held.isHeld(rail)) seeds.add(rail);
@@ -36,7 +37,7 @@ export function chainStages(model: Model): Chain {
   for (;;) {
     const claimed = new Set(stages.flatMap(partsOf));
     const fedWithout = (parts: ReadonlySet<BoardPart>) => fedRails(seeds, world, parts);
-    const open = [...line, ...isolated, ...cellStages(model, candidates, budget, fedWithout)].filter(
+    const open = [...line, ...isolated, ...cellStages(cells, model, candidates, fedWithout)].filter(
       (stage) => !partsOf(stage).some((part) => claimed.has(part)),
     );
     const feasible = open.filter((stage) => {

@@ -23,10 +23,21 @@ export type Candidates = Readonly<Partial<Record<RoleKind, readonly Binding[]>>>
 
 const END_INDEX: Readonly<Record<string, 0 | 1>> = { a: 0, near: 0, b: 1, far: 1 };
 
-export const railOf = (roles: Readonly<Record<string, Binding>>, end: End): number => {
+/** Role and side of an end, cut once: ends are looked at far more often than there are any. */
+const CUT = new Map<End, readonly [role: string, side: 0 | 1]>();
+export function cutEnd(end: End): readonly [role: string, side: 0 | 1] {
+  const known = CUT.get(end);
+  if (known) return known;
   const [role = '', side = 'a'] = end.split('.');
-  return roles[role]?.rails[END_INDEX[side] ?? 0] ?? -1;
-};
+  const cut = [role, END_INDEX[side] ?? 0] as const;
+  CUT.set(end, cut);
+  return cut;
+}
+
+export function railOf(roles: Readonly<Record<string, Binding>>, end: End): number {
+  const [role, side] = cutEnd(end);
+  return roles[role]?.rails[side] ?? -1;
+}
 
 /**
  * Every way to fill the roles of a form so that all its relations hold: depth-first over the roles, each relation
@@ -39,9 +50,8 @@ export function matchForm(
   budget: { left: number },
 ): readonly FormMatch[] {
   const names = Object.keys(form.roles);
-  const roleOf = (end: End) => end.split('.')[0] ?? '';
   const due = names.map((_, index) =>
-    form.relations.filter(({ ends }) => Math.max(...ends.map((end) => names.indexOf(roleOf(end)))) === index),
+    form.relations.filter(({ ends }) => Math.max(...ends.map((end) => names.indexOf(cutEnd(end)[0]))) === index),
   );
   const holds = relationTest(model);
   const found: FormMatch[] = [];
@@ -86,7 +96,7 @@ function relationTest({ rails, elements, held }: Model) {
     const [first, second] = ends;
     const a = railOf(roles, first);
     const b = second ? railOf(roles, second) : -1;
-    const own = roles[first.split('.')[0] ?? '']?.part;
+    const own = roles[cutEnd(first)[0]]?.part;
     switch (is) {
       case 'joined':
         return a === b && a >= 0;

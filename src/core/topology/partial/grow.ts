@@ -1,5 +1,5 @@
 import type { End, Form, FormRelation } from '../forms/form';
-import { railOf, type Binding, type Candidates } from '../match/matchForm';
+import { cutEnd, railOf, type Binding, type Candidates } from '../match/matchForm';
 import type { Model } from '../model';
 
 /** A form filled as far as what is known goes; roles may be open. */
@@ -84,7 +84,7 @@ export function growForm(
   return beam;
 }
 
-const roleOf = (end: End) => end.split('.')[0] ?? '';
+const roleOf = (end: End) => cutEnd(end)[0];
 
 const isTaken = (roles: Readonly<Record<string, Binding>>, { part, winding, rails }: Binding) =>
   Object.values(roles).some(
