@@ -4,6 +4,7 @@ import { noDischargePath } from './discharge';
 import { missingFuse } from './fuse';
 import { floatingGate } from './gate';
 import { reversedBridge, reversedDiode, reversedPolarity } from './polarity';
+import { bareInput, emptyFootprints, outputReference, sharedRectifiers, touchCurrent } from './remarks';
 import { snubberValue } from './snubber';
 import { unprotectedStandby } from './standby';
 import { capacitorUnderrated } from './underrated';
@@ -20,4 +21,9 @@ export const FINDING_RULES: readonly FindingRule[] = [
   unprotectedStandby,
   noDischargePath,
   snubberValue,
+  touchCurrent,
+  sharedRectifiers,
+  bareInput,
+  outputReference,
+  emptyFootprints,
 ];
