@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
-import { findingsOf } from '../core/findings';
+import { FAULT_RULES, findingsOf } from '../core/findings';
 import {
   analyse,
   Calibration,
@@ -91,19 +91,6 @@ function readFolder(folder: string, note: (text: string) => void) {
 }
 
 const same = (a: readonly string[], b: readonly string[]) => a.toSorted().join(' ') === b.toSorted().join(' ');
-const RULES: ReadonlySet<string> = new Set([
-  'reversed-bridge',
-  'reversed-polarity',
-  'reversed-diode',
-  'barrier-breach',
-  'capacitor-underrated',
-  'snubber-value',
-  'no-discharge-path',
-  'unprotected-standby',
-  'floating-gate',
-  'missing-fuse',
-]);
-
 function scoreFull(analysis: Analysis, findings: ReturnType<typeof findingsOf>, answer: BoardAnswer) {
   const role = ({
     topology,
@@ -124,7 +111,7 @@ function scoreFull(analysis: Analysis, findings: ReturnType<typeof findingsOf>, 
     faults: answer.faults.every(({ rule, parts }) =>
       findings.some((finding) => finding.rule === rule && parts.some((ref) => finding.parts.includes(ref))),
     ),
-    falseFaults: findings.some(({ rule }) => RULES.has(rule) && !wanted.has(rule)),
+    falseFaults: findings.some(({ rule }) => FAULT_RULES.has(rule) && !wanted.has(rule)),
   };
 }
 

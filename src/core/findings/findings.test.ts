@@ -3,21 +3,8 @@ import { CORPUS } from '../topology/fixtures/corpus';
 import { composeBoard } from '../topology/fixtures/generator/compose';
 import { reversals } from '../topology/fixtures/generator/mutate';
 import { recognise } from '../topology';
-import { FINDING_RULES, findingsOf } from '.';
+import { FAULT_RULES, FINDING_RULES, findingsOf } from '.';
 
-/** Rules whose findings the reference answers list; the others remark on what is neither right nor wrong. */
-const FAULT_RULES: ReadonlySet<string> = new Set([
-  'reversed-bridge',
-  'reversed-polarity',
-  'reversed-diode',
-  'barrier-breach',
-  'capacitor-underrated',
-  'snubber-value',
-  'no-discharge-path',
-  'unprotected-standby',
-  'floating-gate',
-  'missing-fuse',
-]);
 const faultsOf = (board: Board) => findingsOf(recognise(board)).filter(({ rule }) => FAULT_RULES.has(rule));
 
 const lines = (findings: readonly { rule: string; parts: readonly string[] }[]) =>

@@ -2,4 +2,4 @@ export type { Finding, FindingSeverity } from './finding';
 export { findingsOf } from './findingsOf';
 export { levelsOf, type Levels } from './levels';
 export { voltagesOf, type RailVoltage, type Voltages } from './voltages';
-export { FINDING_RULES } from './rules';
+export { FAULT_RULES, FINDING_RULES } from './rules';

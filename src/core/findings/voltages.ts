@@ -1,6 +1,6 @@
 import type { BoardPart } from '../board';
 import type { Recognition } from '../topology';
-import { stackedRails } from './levels';
+import { stackedRails } from './railGroups';
 import { outputGroups, type OutputGroup } from './outputGroups';
 
 /** The voltage between two rails with the reason for it. */

@@ -9,8 +9,8 @@ import { snubberValue } from './snubber';
 import { unprotectedStandby } from './standby';
 import { capacitorUnderrated } from './underrated';
 
-/** Every rule, the worst first. */
-export const FINDING_RULES: readonly FindingRule[] = [
+/** Rules that the board format names as faults, the worst first. */
+const FAULTS: readonly FindingRule[] = [
   barrierBreach,
   missingFuse,
   reversedBridge,
@@ -21,9 +21,10 @@ export const FINDING_RULES: readonly FindingRule[] = [
   unprotectedStandby,
   noDischargePath,
   snubberValue,
-  touchCurrent,
-  sharedRectifiers,
-  bareInput,
-  outputReference,
-  emptyFootprints,
 ];
+
+/** Rules that remark on what is neither right nor wrong. */
+const REMARKS: readonly FindingRule[] = [touchCurrent, sharedRectifiers, bareInput, outputReference, emptyFootprints];
+
+export const FINDING_RULES: readonly FindingRule[] = [...FAULTS, ...REMARKS];
+export const FAULT_RULES: ReadonlySet<string> = new Set(FAULTS.map(({ rule }) => rule));

@@ -4,20 +4,15 @@ import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { splitPin } from '../../../core/board';
 import { formatQuantity } from '../../../core/quantity';
-import { TOPOLOGY_WORDS } from '../../../core/topology';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { useNotice } from '../../../ui/feedback/Notices';
 import { Halves } from '../../../ui/frame/Halves';
-import { Shortcuts } from '../../../ui/frame/Shortcuts';
-import { Judgement } from '../../../ui/judgement/Judgement';
-import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
-import { ProbabilityRule } from '../../../ui/judgement/ProbabilityRule';
 import type { BoardAnswer } from '../../../workers/board.contract';
 import { recordLineAction, strikeFactAction } from '../actions';
 import type { FactView, TraceView } from '../views/trace';
-import { FinishButton } from './NoteForms';
 import { SchematicView } from './SchematicView';
+import { TraceJudgement } from './TraceJudgement';
 import { useBoardAnswer } from './useBoardAnswer';
 
 const TABS = { pins: 'Parts and pins', schematic: 'Schematic', walk: 'Power walk' } as const;
@@ -242,171 +237,5 @@ function Walk({ answer }: { answer: BoardAnswer }) {
         </table>
       )}
     </div>
-  );
-}
-
-const WEIGHT = { danger: 'danger', warn: 'check', note: 'note' } as const;
-const wordsOf = (topology: string) => TOPOLOGY_WORDS[topology] ?? topology;
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-
-function TraceJudgement({
-  code,
-  view,
-  answer,
-  isFresh,
-  record,
-}: {
-  code: string;
-  view: TraceView;
-  answer: BoardAnswer | undefined;
-  isFresh: boolean;
-  record: (line: string) => Promise<void>;
-}) {
-  const [first] = answer?.analysis.hypotheses ?? [];
-  const stages = answer?.analysis.stages ?? [];
-  const main =
-    stages.length > 0
-      ? stages.toSorted(
-          (a, b) => b.magnetics.length + b.rectifiers.length - a.magnetics.length - a.rectifiers.length,
-        )[0]
-      : first;
-  const rival = main?.alternatives.toSorted((a, b) => b.probability - a.probability)[0];
-  const others = stages.filter((stage) => stage !== main);
-  return (
-    <Judgement>
-      <Claim label="What this board is">
-        {!answer
-          ? view.board.parts.length === 0
-            ? 'Nothing is logged yet'
-            : 'Looking'
-          : main
-            ? capital(wordsOf(main.topology))
-            : 'Too little is known'}
-      </Claim>
-      {main && (
-        <ProbabilityRule
-          value={main.probability}
-          rival={rival ? { label: rival.topology, value: rival.probability } : undefined}
-        />
-      )}
-      {others.length > 0 && (
-        <Section label="With it">
-          <ul>
-            {others.map(({ topology, magnetics, switches, probability }) => (
-              <li key={`${topology} ${magnetics.join()}`}>
-                {wordsOf(topology)} <span className="ref">{[...switches, ...magnetics].join(' ')}</span>{' '}
-                <span className="font-mono text-ink-2">{probability.toFixed(2)}</span>
-              </li>
-            ))}
-          </ul>
-        </Section>
-      )}
-      {view.conflicts.length > 0 && <Conflicts code={code} conflicts={view.conflicts} />}
-      {answer && view.board.parts.length > 0 && <NextProbe answer={answer} isFresh={isFresh} record={record} />}
-      {main && main.evidence.length > 0 && (
-        <Section label="Why">
-          <ul>
-            {main.evidence.slice(0, 4).map((sentence) => (
-              <li key={sentence}>{sentence}</li>
-            ))}
-            {rival && rival.probability >= 0.02 && (
-              <li className="text-ink-2">
-                Against {wordsOf(rival.topology)}: {rival.against}.
-              </li>
-            )}
-          </ul>
-        </Section>
-      )}
-      {answer && answer.findings.length > 0 && (
-        <section>
-          <h2 className="label mb-1">Findings</h2>
-          <Findings
-            items={answer.findings.map(({ severity, message, advice }) => ({
-              weight: WEIGHT[severity],
-              text: `${message} ${advice}`,
-            }))}
-          />
-        </section>
-      )}
-      <FinishButton code={code} station="trace" />
-      {answer?.analysis.limits.map((text) => (
-        <p key={text} className="text-[12.5px] text-ink-2">
-          {text}
-        </p>
-      ))}
-      <Caution>
-        Beep only a board whose stores are measured dead; a charged store kills the meter first, then you. What is said
-        here comes from what was traced, and proves nothing about what was not.
-      </Caution>
-    </Judgement>
-  );
-}
-
-function Conflicts({ code, conflicts }: { code: string; conflicts: TraceView['conflicts'] }) {
-  return (
-    <section role="alert">
-      <h2 className="label mb-1 text-stop">These cannot all be so</h2>
-      {conflicts.map((set, index) => (
-        <ul key={index} className="mb-2 border-l-2 border-stop pl-3 text-[13px]">
-          {set.map(({ id, a, b, says }) => (
-            <li key={id} className="flex items-baseline justify-between gap-3">
-              <span className="font-mono">
-                {a} {b} <span className="text-ink-2">{says}</span>
-              </span>
-              <ActionButton
-                action={() => strikeFactAction(code, id)}
-                tone="small"
-                label={`Drop that ${a} and ${b} are ${says}`}
-              >
-                drop this
-              </ActionButton>
-            </li>
-          ))}
-        </ul>
-      ))}
-    </section>
-  );
-}
-
-/** The probe that would tell most, answered in one key. */
-function NextProbe({
-  answer,
-  isFresh,
-  record,
-}: {
-  answer: BoardAnswer;
-  isFresh: boolean;
-  record: (line: string) => Promise<void>;
-}) {
-  const [probe] = answer.advice.probes;
-  const act = (sign: string) => {
-    if (probe && isFresh) void record(`${probe.a} ${sign} ${probe.b}`);
-  };
-  if (!probe) return null;
-  return (
-    <Next
-      label="Probe next, it tells most"
-      actions={
-        <>
-          <Shortcuts
-            keys={[
-              { key: 'j', label: 'the pins asked for beep', press: 'probe-joined' },
-              { key: 'x', label: 'they do not', press: 'probe-separate' },
-            ]}
-          />
-          <button id="probe-joined" type="button" className="btn" disabled={!isFresh} onClick={() => act('-')}>
-            <kbd>j</kbd> they beep
-          </button>
-          <button id="probe-separate" type="button" className="btn" disabled={!isFresh} onClick={() => act('x')}>
-            <kbd>x</kbd> they do not
-          </button>
-          <span className="font-mono text-[12px] text-ink-2">
-            {probe.a} {probe.b}
-          </span>
-        </>
-      }
-    >
-      {probe.question}
-    </Next>
   );
 }
