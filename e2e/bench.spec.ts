@@ -6,7 +6,7 @@ test('the bench shows what is in hand, where it stands, and what is not safe fir
   await goTo(page, '/');
   const row = page.getByRole('region', { name: 'Evidence' }).getByRole('listitem').filter({ hasText: printer });
   await expect(row).toContainText('Velkin VK-2402 label-printer adapter');
-  await expect(row).toContainText('60\u00a0W, 23 parts seen, dead');
+  await expect(row).toContainText('60\u00a0W, 25 parts seen, dead');
   await expect(row).toContainText('read C3');
   await expect(row.getByRole('img', { name: /Make safe not safe/ })).toBeVisible();
   await expect(judgement(page)).toContainText(/(Two|Three) units are not measured dead/);

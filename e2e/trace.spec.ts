@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { benchLine, donorCode, goTo, judgement } from './hands';
+import { benchLine, donorCode, goTo, judgement, station } from './hands';
 
 /** A plug-top flyback of forty parts: what is seen, then what beeps from the inlet on. */
 const PARTS = [
@@ -66,7 +66,12 @@ test('forty parts are beeped together by keyboard until the circuit has a name, 
   page,
 }) => {
   test.setTimeout(150_000);
-  await goTo(page, `/donors/${await donorCode(page, 'plug-top')}/trace`);
+  await goTo(page, '/donors/new');
+  await page.getByLabel('what the label says').fill('INPUT 100-240V~ 0.5A OUTPUT 9V 1A');
+  await page.getByLabel('what it is').fill('plug-top of forty parts');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page).toHaveURL(/\/donors\/[A-Z0-9]{3}-[A-Z0-9]{3}/);
+  await station(page, 'Trace');
   await expect(judgement(page)).toContainText('Nothing is logged yet');
   await pasteLines(page, PARTS);
   await expect(page.getByRole('list', { name: 'Parts and their pins' }).getByRole('listitem')).toHaveCount(42);

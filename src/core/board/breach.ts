@@ -20,12 +20,13 @@ const mayCross = ({ kind, subtype }: BoardPart) => MAY_CROSS.has(kind) || (kind 
 export function barrierOf(board: Board, nets: Nets): Barrier {
   const islands = islandsOf(board, nets);
   const whole = { islands, isIsolated: islands.outputs.size > 0, crossing: crossingParts(board, nets, islands) };
-  if (whole.isIsolated) {
-    const breaches = whole.crossing.filter((part) => !mayCross(part));
-    return { ...whole, breaches };
-  }
-  const hasOutput = board.parts.some(({ role }) => role === 'output');
-  if (hasOutput && board.parts.some(({ kind }) => kind === 'transformer'))
+  // A floating pin of a connector alone makes no isolated output: it is looked at whether power pins lie on the input's side.
+  const isTied = board.parts.some(
+    (part) =>
+      part.role === 'output' &&
+      Object.keys(part.pins).some((pin) => islands.input.has(islands.of(nets.of(`${part.ref}.${pin}`)))),
+  );
+  if (isTied && board.parts.some(({ kind }) => kind === 'transformer'))
     for (const part of board.parts) {
       if (mayCross(part) || part.kind === 'connector' || Object.keys(part.pins).length < 2) continue;
       const without = islandsOf(board, nets, part);
@@ -34,7 +35,7 @@ export function barrierOf(board: Board, nets: Nets): Barrier {
       if (!crossing.includes(part) || !crossing.some((other) => spans(other, part))) continue;
       return { islands: without, isIsolated: true, crossing, breaches: [part] };
     }
-  return { ...whole, breaches: [] };
+  return { ...whole, breaches: whole.crossing.filter((part) => !mayCross(part)) };
 }
 
 const spans = (other: BoardPart, part: BoardPart) =>

@@ -2,6 +2,7 @@ import type { Board } from '../board';
 import { CORPUS } from '../topology/fixtures/corpus';
 import { composeBoard } from '../topology/fixtures/generator/compose';
 import { reversals } from '../topology/fixtures/generator/mutate';
+import { plantedFaults } from '../topology/fixtures/generator/plant';
 import { recognise } from '../topology';
 import { FAULT_RULES, FINDING_RULES, findingsOf } from '.';
 
@@ -48,6 +49,24 @@ test('of single reversed diodes, capacitors and bridges at least 90 % are found,
     }
   for (const { all: most, found } of counts.values()) expect(found / most).toBeGreaterThanOrEqual(0.9);
   expect(others / all).toBeLessThan(0.02);
+}, 60_000);
+
+test('planted faults of the other rules are found on at least 95 % of the boards', () => {
+  const boards = [
+    // An active clamp's capacitor and its bleeder are no snubber, by the conventions of the reference boards.
+    ...CORPUS.filter(({ name }) => name !== 'tablet-adapter-45w').map(({ board }) => board),
+    ...Array.from({ length: 20 }, (_, index) => composeBoard(100 + index).board),
+  ];
+  const missed: string[] = [];
+  let all = 0;
+  for (const board of boards)
+    for (const fault of plantedFaults(board)) {
+      all += 1;
+      if (!faultsOf(fault.board).some(({ rule, parts }) => rule === fault.rule && parts.includes(fault.ref)))
+        missed.push(`${board.title ?? ''}: ${fault.rule} ${fault.ref}`);
+    }
+  expect(all).toBeGreaterThan(150);
+  expect(missed.length / all <= 0.05 ? [] : missed).toEqual([]);
 }, 60_000);
 
 test('a board traced in part gets no finding that rests on what is not known', () => {

@@ -75,14 +75,19 @@ export function voltagesOf(recognition: Recognition): Voltages {
           }
     }
   }
-  return {
-    known,
-    outputs,
-    across(a, b) {
-      const found = known.filter(({ high, low }) => (high === a && low === b) || (high === b && low === a));
-      return found.length > 0 ? Math.max(...found.map(({ volts }) => volts)) : undefined;
-    },
-  };
+  for (const part of board.parts) {
+    const limit = part.subtype === 'zener' ? part.value?.voltage : undefined;
+    const [anode, cathode] = [rails.at(part, 'A'), rails.at(part, 'K')];
+    if (limit === undefined || !held.isHeld(anode) || !held.isHeld(cathode) || across(anode, cathode) !== undefined)
+      continue;
+    set(cathode, anode, limit, `${part.ref} limits it`);
+  }
+  return { known, outputs, across };
+
+  function across(a: number, b: number): number | undefined {
+    const found = known.filter(({ high, low }) => (high === a && low === b) || (high === b && low === a));
+    return found.length > 0 ? Math.max(...found.map(({ volts }) => volts)) : undefined;
+  }
 }
 
 /** Both rails on one side of the store, with a choke or a small resistor between. */

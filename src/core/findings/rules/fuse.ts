@@ -38,7 +38,7 @@ function reachesStage(line: number, lines: readonly number[], parts: readonly Bo
   for (const net of seen)
     for (const { part, pin } of nets.pins[net] ?? []) {
       if (part.fitted === false || isFuse(part)) continue;
-      if (FIRST_STAGE.has(part.kind)) return true;
+      if (FIRST_STAGE.has(part.kind) || (part.kind === 'connector' && part.role === 'load')) return true;
       if (part.kind === 'capacitor' && part.subtype === 'film' && (part.value?.capacitance ?? 0) >= DROPPER_AT_LEAST) {
         const far = Object.keys(part.pins).map((other) => at(part, other));
         if (!far.every((other) => lines.includes(other) || seen.has(other))) return true;

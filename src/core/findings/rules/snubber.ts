@@ -87,27 +87,20 @@ function clamps({ model, stages }: Evidence): readonly Network[] {
         )
         .map(farther),
     ];
-    const isCharged = elements.rectifiers.some(
-      ({ part, from, to, isBody }) =>
-        !isBody &&
-        reached.some((rail) => {
-          const other = from === rail ? to : to === rail ? from : -1;
-          const isSwitched = (at: number) =>
-            elements.inductive.some(({ part: magnetic, a, b }) => magnetics.has(magnetic) && (a === at || b === at)) &&
-            !held.isHeld(at) &&
-            at !== point;
-          return (
-            other >= 0 &&
-            part !== undefined &&
-            (isSwitched(other) ||
-              resistors.some(
-                (r) =>
-                  (r.value?.resistance ?? 0) <= DAMPING_AT_MOST &&
-                  ends(r).includes(other) &&
-                  ends(r).some((end) => end !== other && isSwitched(end)),
-              ))
-          );
-        }),
+    const isSwitched = (rail: number) =>
+      rail !== point &&
+      !held.isHeld(rail) &&
+      elements.inductive.some(({ part, a, b }) => magnetics.has(part) && (a === rail || b === rail));
+    const isDamped = (rail: number) =>
+      resistors.some(
+        (part) =>
+          (part.value?.resistance ?? 0) <= DAMPING_AT_MOST && ends(part).includes(rail) && ends(part).some(isSwitched),
+      );
+    const isCharged = elements.rectifiers.some(({ from, to, isBody }) =>
+      reached.some((rail) => {
+        const other = from === rail ? to : to === rail ? from : -1;
+        return !isBody && other >= 0 && (isSwitched(other) || isDamped(other));
+      }),
     );
     if (!isCharged || on.some(({ part }) => switches.has(part)) || on.some(({ part }) => part.kind === 'ic')) continue;
     found.push({ use: 'clamp', resistors: bleeding, capacitors: storing.map(({ part }) => part) });

@@ -85,10 +85,8 @@ export function outputOf(winding: Winding, model: Model): WindingOutput | undefi
       evidence.push(`${part.ref} lies between the winding and the output`);
     }
   if (rectifiers.size === 0) return undefined;
-  const form =
-    chokes.size > 0 && chokes.size > 0 && (middleChokes.length > 0 ? straight.length > 1 : reservoirs === 0)
-      ? 'choke'
-      : 'reservoir';
+  const isThroughChoke = middleChokes.length > 0 ? straight.length > 1 : reservoirs === 0;
+  const form = chokes.size > 0 && isThroughChoke ? 'choke' : 'reservoir';
   const first = straight[0];
   if (form === 'reservoir' && first)
     evidence.push(
