@@ -2,6 +2,7 @@ import type { BoardPart } from '../board';
 import type { FoundStage } from './match/stage';
 import type { Model } from './model';
 import { SUPPLY_RESISTOR_AT_MOST } from './model/parts';
+import { spreadAlong } from './model/spread';
 
 /** Rails between which the bulk store lies, and the capacitors that make it. */
 export interface Bulk {
@@ -40,18 +41,7 @@ function spread(seeds: readonly number[], { elements, held, board, rails }: Mode
       .filter(({ kind, value }) => kind === 'resistor' && (value?.resistance ?? Infinity) <= SUPPLY_RESISTOR_AT_MOST)
       .map((part) => [rails.at(part, '1'), rails.at(part, '2')] as const),
   ];
-  for (let grown = true; grown;) {
-    grown = false;
-    for (const [a, b] of links)
-      for (const [near, far] of [
-        [a, b],
-        [b, a],
-      ] as const)
-        if (found.has(near) && !found.has(far) && held.isHeld(far)) {
-          found.add(far);
-          grown = true;
-        }
-  }
+  spreadAlong(found, links, held.isHeld);
   const polarised = elements.capacitors.filter((capacitor) => capacitor.polarised);
   const neighbours = new Map<number, Set<number>>();
   for (const { a, b } of polarised) {

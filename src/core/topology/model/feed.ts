@@ -3,6 +3,7 @@ import type { Elements } from './elements';
 import type { Held } from './held';
 import { SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS } from './parts';
 import type { Rails } from './rails';
+import { spreadAlong } from './spread';
 
 /**
  * Rails that power reaches from the given ones through chokes, small resistors, diodes, pass transistors, regulators
@@ -36,24 +37,7 @@ export function fedRails(
   /** Two parts in series with nothing else between, such as a protection diode and a filter choke. */
   const isJunction = (rail: number) =>
     rails.on(rail).length === 2 && rails.on(rail).every(({ part }) => IN_SERIES.has(part.kind));
-  for (let grown = true; grown;) {
-    grown = false;
-    for (const [a, b] of links)
-      for (const [near, far] of [
-        [a, b],
-        [b, a],
-      ] as const)
-        if (
-          fed.has(near) &&
-          far >= 0 &&
-          !fed.has(far) &&
-          (held.isHeld(far) || isJunction(far)) &&
-          !held.mains.has(far)
-        ) {
-          fed.add(far);
-          grown = true;
-        }
-  }
+  spreadAlong(fed, links, (rail) => rail >= 0 && (held.isHeld(rail) || isJunction(rail)) && !held.mains.has(rail));
   return fed;
 }
 
