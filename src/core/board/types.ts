@@ -1,3 +1,4 @@
+import type { FixedPart } from './fixed';
 import type { BoardKind } from './kinds';
 
 /** Two pins by their names, such as `['Q1.D', 'T1.2']`. */
@@ -57,6 +58,8 @@ export interface Board {
   readonly complete?: boolean;
   /** Pins whose net was swept to its end: what is not known to be on it is not on it. */
   readonly swept?: readonly string[];
+  /** What a person has fixed; it goes before what the evidence says. */
+  readonly fixed?: readonly FixedPart[];
 }
 
 export const BOARD_FORMAT = 'zorvek.board/1';

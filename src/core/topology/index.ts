@@ -1,4 +1,5 @@
-export { analyse, type Alternative, type Analysis, type StageClaim } from './analyse';
+export { analyse, type Analysis } from './analyse';
+export type { Alternative, StageClaim } from './claims';
 export { recognise, type Recognition } from './recognise';
 export { controlOf } from './match/control';
 export { outputOf } from './match/outputs';
@@ -7,7 +8,6 @@ export type { Model } from './model';
 export type { CapacitorElement, RectifierElement, SwitchElement, Winding } from './model/elements';
 export { isPolarised, isReservoirPart, SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS, twoPins } from './model/parts';
 export { reachOf } from './model/series';
-export { TOPOLOGY_WORDS } from './topologies';
 export { factsOf, tracedSoFar } from './tracing/order';
 export { Random } from './tracing/random';
 export { areJoined, nextProbes, withAnswer, type Probe, type ProbeAdvice } from './probe/nextProbes';

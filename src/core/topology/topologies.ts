@@ -21,28 +21,3 @@ export const ISOLATED: readonly IsolatedTopology[] = [
   { id: 'flyback', drive: 'single', output: 'reservoir' },
   { id: 'forward', drive: 'single', output: 'choke' },
 ];
-
-/** Names a hobbyist reads. */
-export const TOPOLOGY_WORDS: Readonly<Record<string, string>> = {
-  buck: 'step-down converter (buck)',
-  boost: 'step-up converter (boost)',
-  'inverting-buck-boost': 'inverting converter (buck-boost)',
-  sepic: 'SEPIC',
-  cuk: 'Ćuk converter',
-  'boost-pfc': 'power factor front end (boost)',
-  flyback: 'flyback converter',
-  'active-clamp-flyback': 'active-clamp flyback converter',
-  'two-switch-flyback': 'two-switch flyback converter',
-  'rcc-flyback': 'self-oscillating flyback converter',
-  forward: 'forward converter',
-  'two-switch-forward': 'two-switch forward converter',
-  'push-pull': 'push-pull converter',
-  'half-bridge': 'half-bridge converter',
-  'full-bridge': 'full-bridge converter',
-  'llc-half-bridge': 'resonant half-bridge (LLC)',
-  'resonant-ballast': 'lamp ballast (resonant half-bridge)',
-  'phase-control': 'phase control',
-  'capacitive-dropper': 'capacitive dropper',
-  'line-transformer': 'mains-frequency transformer',
-  'capacitor-discharge': 'capacitor discharge',
-};

@@ -1,5 +1,6 @@
+import { TOPOLOGY_WORDS } from '../board';
 import { formatQuantity } from '../quantity';
-import { TOPOLOGY_WORDS, type Analysis } from '../topology';
+import type { Analysis } from '../topology';
 import { railEstimates } from './rails';
 
 /** What a stage does, in one sentence; `{name}` stands for its parts. */

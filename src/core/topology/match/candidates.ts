@@ -1,4 +1,4 @@
-import type { BoardPart } from '../../board';
+import type { Board, BoardPart } from '../../board';
 import type { RoleKind } from '../forms/form';
 import type { Model } from '../model';
 import { RESERVOIR_AT_LEAST } from '../model/parts';
@@ -17,8 +17,33 @@ const bothWays = (binding: Binding): readonly Binding[] => [
   },
 ];
 
-/** Everything on the board that could fill a role, by kind of role. */
-export function candidatesOf(model: Model): Readonly<Record<RoleKind, readonly Binding[]>> {
+/** Kinds of role that a part may fill once a person has fixed what it is; every kind when its topology was. */
+const FIXED_KINDS: Readonly<Record<string, readonly RoleKind[]>> = {
+  switch: ['switch', 'thyristor'],
+  rectifier: ['passive'],
+  'output-choke': ['output-choke'],
+  nothing: [],
+};
+
+/** Everything on the board that could fill a role, by kind of role, and that no person has fixed as something else. */
+export function candidatesOf(model: Model): Candidates {
+  const all = unfixedCandidates(model);
+  const { fixed } = model.board;
+  return fixed && fixed.length > 0 ? withFixed(all, fixed) : all;
+}
+
+function withFixed(all: Candidates, fixed: NonNullable<Board['fixed']>): Candidates {
+  const allowed = new Map(fixed.map(({ ref, as }) => [ref, FIXED_KINDS[as]]));
+  const entries = Object.entries(all).map(([kind, bindings]) => [
+    kind,
+    bindings.filter(({ part }) => allowed.get(part.ref)?.includes(kind as RoleKind) ?? true),
+  ]);
+  return Object.fromEntries(entries) as Candidates;
+}
+
+type Candidates = Readonly<Record<RoleKind, readonly Binding[]>>;
+
+function unfixedCandidates(model: Model): Candidates {
   const { elements, board, rails } = model;
   const transistors: readonly Binding[] = elements.switches.map(({ part, hi, lo, hiPin, loPin }) => ({
     part,

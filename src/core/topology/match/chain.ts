@@ -1,4 +1,5 @@
 import type { BoardPart } from '../../board';
+import { fixedHearts } from '../model/fixed';
 import type { Model } from '../model';
 import { fedRails } from '../model/feed';
 import { cellMatches, cellStages } from './cells';
@@ -34,11 +35,14 @@ export function chainStages(model: Model): Chain {
   for (const rail of model.held.mains) if (model.held.isHeld(rail)) seeds.add(rail);
   const world = { ...model, parts: model.board.parts };
   const rejected: FoundStage[] = [];
+  const fixed = fixedHearts(model.board);
+  const agrees = ({ topology, magnetics }: FoundStage) =>
+    magnetics.every(({ ref }) => (fixed.get(ref) ?? topology) === topology);
   for (;;) {
     const claimed = new Set(stages.flatMap(partsOf));
     const fedWithout = (parts: ReadonlySet<BoardPart>) => fedRails(seeds, world, parts);
     const open = [...line, ...isolated, ...cellStages(cells, model, candidates, fedWithout)].filter(
-      (stage) => !partsOf(stage).some((part) => claimed.has(part)),
+      (stage) => agrees(stage) && !partsOf(stage).some((part) => claimed.has(part)),
     );
     const feasible = open.filter((stage) => {
       const fed = fedWithout(new Set([...partsOf(stage), ...(stage.beside ?? [])]));

@@ -1,6 +1,7 @@
 import type { BoardPart } from '../../board';
 import type { FoundStage } from '../match/stage';
 import type { Model } from '../model';
+import { fixedHearts } from '../model/fixed';
 import { classify, withOthers } from './classify';
 import { SLOT_CLASSES } from './features';
 import { FIRST_READING, SECOND_READING } from './fitted';
@@ -16,15 +17,22 @@ export interface JudgedSlot {
 /**
  * What every transformer and choke of a board traced in part is the heart of, with probabilities. Each slot is read
  * twice: alone, and again with what the others were taken for, since a board has few stages. The weights were fitted
- * to boards composed by seed and the reference boards, each traced to different degrees (`npm run fit`).
+ * to boards composed by seed and the reference boards, each traced to different degrees (`npm run fit`). What a person
+ * has fixed is certain, and the others are read in its light.
  */
 export function judgeSlots(model: Model, found: readonly FoundStage[]): readonly JudgedSlot[] {
   const slots = slotsOf(model, found);
-  const first = slots.map(({ features }) => classify(FIRST_READING, features));
+  const fixed = fixedHearts(model.board);
+  const sure = ({ heart }: Slot) => {
+    const at = SLOT_CLASSES.findIndex((name) => name === fixed.get(heart.ref));
+    return at < 0 ? undefined : SLOT_CLASSES.map((_, index) => Number(index === at));
+  };
+  const first = slots.map((slot) => sure(slot) ?? classify(FIRST_READING, slot.features));
   return slots.map((slot, index) => ({
     slot,
     heart: slot.heart,
-    probabilities: withFound(classify(SECOND_READING, withOthers(slot.features, index, first)), slot, found),
+    probabilities:
+      sure(slot) ?? withFound(classify(SECOND_READING, withOthers(slot.features, index, first)), slot, found),
   }));
 }
 

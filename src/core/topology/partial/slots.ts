@@ -35,10 +35,14 @@ export interface Slot {
 export function slotsOf(model: Model, found: readonly FoundStage[]): readonly Slot[] {
   const candidates = indexCandidates(candidatesOf(model));
   const inventory = inventoryOf(model.board);
+  const noHearts = new Set(
+    (model.board.fixed ?? []).filter(({ as }) => as === 'nothing' || as === 'output-choke').map(({ ref }) => ref),
+  );
   return model.board.parts
     .filter(
-      ({ kind, windings, pins, fitted }) =>
+      ({ ref, kind, windings, pins, fitted }) =>
         fitted !== false &&
+        !noHearts.has(ref) &&
         (kind === 'inductor' || (kind === 'transformer' && (windings?.length ?? Object.keys(pins).length / 2) >= 2)),
     )
     .map((heart) => {

@@ -1,6 +1,6 @@
 'use client';
 
-import { TOPOLOGY_WORDS } from '../../../core/topology';
+import { TOPOLOGY_WORDS } from '../../../core/board';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { Judgement } from '../../../ui/judgement/Judgement';
