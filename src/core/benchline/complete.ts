@@ -1,3 +1,4 @@
+import { fixableAs, isBoardKind } from '../board';
 import { OPEN_WORDS, TESTS } from '../measure';
 import {
   BLOCK_NAMES,
@@ -69,6 +70,7 @@ function followers(words: readonly string[], context: BenchContext): string[] {
     return [...TESTS[test].fields.flatMap(({ words: names }) => names), 'in-circuit', ...OPEN_WORDS];
   if (words[0]?.toLowerCase() === 'store') return ['bleed', 'series', 'battery', 'output', 'pulse'];
   if (words[0]?.toLowerCase() === 'power') return ['on', 'off'];
+  if (words[1]?.toLowerCase() === 'as') return kind && isBoardKind(kind) ? [...fixableAs(kind)] : [];
   const ratings = kind ? kindRule(kind).ratings.flatMap((name) => RATINGS[name].words) : [];
   return [
     'marked',

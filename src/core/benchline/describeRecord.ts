@@ -1,3 +1,4 @@
+import { fixedWords } from '../board';
 import { TESTS } from '../measure';
 import { BLOCKS, DUTIES, FITMENTS, kindRule, RATINGS } from '../part';
 import { formatDuration, formatQuantity } from '../quantity';
@@ -46,6 +47,8 @@ export function describeRecord(record: BenchRecord): string {
       return describeJoin(record);
     case 'sweep':
       return `nothing else is on the net of ${record.pin}`;
+    case 'fix':
+      return `${record.ref} is taken for ${fixedWords(record.as)}`;
     case 'strike':
       return `${record.ref} is struck from the log`;
     case 'rename':

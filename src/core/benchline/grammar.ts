@@ -39,6 +39,10 @@ export const GRAMMAR: readonly GrammarLine[] = [
       'a beep or reading through a part is no join; through a winding it tells which pins are one; 0.52V is diode mode',
   },
   { line: 'q1.d only', means: 'the probe was held there and every other pin tried: nothing else is on that net' },
+  {
+    line: 't1 as forward',
+    means: 'you fix what a part is the heart of, or its role: q3 as rectifier, d9 as nothing',
+  },
   { line: 'c3 212V @ 15s', means: 'a reading of a store; without @ the clock counts' },
   { line: 'power on', means: 'power is applied: readings from before count no more; “power off” when it is out' },
   {

@@ -21,6 +21,8 @@ test.each([
   ['d3.a ~ d3.k 0.52V', { kind: 'join', relation: 'through', pins: ['D3.A', 'D3.K'], drop: 0.52 }],
   ['d8.k - c3.+', { kind: 'join', relation: 'joined', pins: ['D8.K', 'C3.+'] }],
   ['q1.d only', { kind: 'sweep', pin: 'Q1.D' }],
+  ['t1 as forward', { kind: 'fix', ref: 'T1', as: 'forward' }],
+  ['q1 as rectifier', { kind: 'fix', ref: 'Q1', as: 'rectifier' }],
 ])('“%s”', (line, record) => {
   expect(understand(line, context)).toMatchObject({ ok: true, record });
 });
@@ -33,6 +35,8 @@ test.each([
   ['q1.d -', 'nothing-said', 'Q1.D'],
   ['q1.d & t1.2', 'word-unknown', '“&”'],
   ['t1.1 ~ t1.2 soup', 'value-unreadable', '“soup”: a resistance such as 0R22'],
+  ['q1 as forward', 'value-unreadable', 'switch, rectifier, nothing'],
+  ['q9 as switch', 'no-part', 'Q9'],
   ['q1.s x t1.1 x t1.2', 'word-unknown', '“x”'],
 ])('“%s” is not understood, and says why', (line, kind, says) => {
   const understood = understand(line, context);
@@ -47,5 +51,6 @@ test('what was understood is said in plain words', () => {
   };
   expect(says('q1.d - t1.2 - d3.a')).toBe('Q1.D joined to T1.2 joined to D3.A');
   expect(says('t1.1 ~ t1.2 0R8')).toBe('T1.1 to T1.2 reads through a part: 800 mΩ');
+  expect(says('t1 as forward')).toBe('T1 is taken for the heart of a forward converter');
   expect(says('q1.d only')).toBe('nothing else is on the net of Q1.D');
 });

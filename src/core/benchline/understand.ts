@@ -1,3 +1,4 @@
+import { fixableAs, isBoardKind } from '../board';
 import type { KindName } from '../part';
 import { parseQuantity } from '../quantity';
 import { describeRecord } from './describeRecord';
@@ -70,7 +71,16 @@ function read(line: string, context: BenchContext): Outcome {
   const known = kindOf(refs?.[0] ?? subject, context);
   if (MEASURES.includes(rest[0]?.toLowerCase() ?? ''))
     return known ? readMeasurement(subject, known, rest.slice(1)) : { problem: { kind: 'no-part', ref: subject } };
+  if (rest[0]?.toLowerCase() === 'as') return readFixed(subject, known, rest[1] ?? '');
   return readPart(refs ?? [subject], known, rest, context);
+}
+
+/** `t1 as forward`, `q3 as rectifier`: a person goes before the evidence. */
+function readFixed(ref: string, kind: KindName | undefined, word: string): Outcome {
+  if (!kind) return { problem: { kind: 'no-part', ref } };
+  const open = isBoardKind(kind) ? fixableAs(kind) : [];
+  const as = open.find((entry) => entry === word.toLowerCase());
+  return as ? { kind: 'fix', ref, as } : { problem: { kind: 'value-unreadable', word, expected: open.join(', ') } };
 }
 
 const kindOf = (ref: string, { parts }: BenchContext): KindName | undefined =>

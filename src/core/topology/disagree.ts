@@ -22,10 +22,10 @@ export function disagreements(
     if (as in TOPOLOGY_WORDS) {
       const own = free.find(({ magnetics }) => magnetics.includes(ref));
       if (own?.topology === as) return [];
-      const doubt = `against a ${nameOf(as)}: ${againstOf(as)}.`;
+      const doubt = `Were it a ${nameOf(as)}, ${againstOf(as)}.`;
       return own
-        ? [`${said}the evidence reads as a ${nameOf(own.topology)} (${own.probability.toFixed(2)}), ${doubt}`]
-        : [`${said}the evidence makes it the heart of nothing, ${doubt}`];
+        ? [`${said}the evidence reads as a ${nameOf(own.topology)} (${own.probability.toFixed(2)}). ${doubt}`]
+        : [`${said}the evidence makes it the heart of nothing. ${doubt}`];
     }
     const stage = told.find(({ switches, rectifiers, magnetics }) =>
       [switches, rectifiers, magnetics].some((refs) => refs.includes(ref)),

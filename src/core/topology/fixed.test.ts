@@ -28,7 +28,7 @@ test('a topology fixed against the evidence stands, and the evidence is told', (
     { topology: 'forward', probability: 1 },
   ]);
   expect(disagreements[0]).toMatch(
-    /^You take T303 for the heart of a forward converter; the evidence reads as a flyback converter \(0\.97\), against a forward/,
+    /^You take T303 for the heart of a forward converter; the evidence reads as a flyback converter \(0\.97\)\. Were it a forward/,
   );
 });
 

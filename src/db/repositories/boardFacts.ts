@@ -24,11 +24,17 @@ export async function findBoardFact(db: Queryable, donorId: string, id: string):
   return rows[0];
 }
 
+/** What a person has fixed a part as, if anything. */
+export async function fixedOn(db: Queryable, donorId: string, ref: string): Promise<BoardFact | undefined> {
+  const facts = await listBoardFacts(db, donorId);
+  return facts.find(({ relation, a }) => relation === 'fixed' && a === ref);
+}
+
 /** Writes down what the meter said between two pins, or that a net was swept to its end. */
 export async function addBoardFact(
   edit: Edit,
   fact: {
-    relation: PinRelation | 'swept';
+    relation: PinRelation | 'swept' | 'fixed';
     a: string;
     b?: string;
     ohms?: number | undefined;

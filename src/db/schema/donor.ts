@@ -221,8 +221,8 @@ export const boardFacts = sqliteTable(
     donorId: text('donor_id')
       .notNull()
       .references(() => donors.id),
-    relation: text('relation').$type<PinRelation | 'swept'>().notNull(),
-    /** Pins by reference and name, such as `Q1.D`. */
+    relation: text('relation').$type<PinRelation | 'swept' | 'fixed'>().notNull(),
+    /** Pins by reference and name, such as `Q1.D`; of what a person has fixed the part and what it is taken for. */
     a: text('a').notNull(),
     b: text('b').notNull().default(''),
     ohms: real('ohms'),

@@ -9,6 +9,7 @@ import { ProbabilityRule } from '../../../ui/judgement/ProbabilityRule';
 import type { BoardAnswer } from '../../../workers/board.contract';
 import { strikeFactAction } from '../actions';
 import type { TraceView } from '../views/trace';
+import { FixedParts } from './FixedParts';
 import { FinishButton } from './NoteForms';
 
 const WEIGHT = { danger: 'danger', warn: 'check', note: 'note' } as const;
@@ -38,6 +39,9 @@ export function TraceJudgement({
         )[0]
       : first;
   const rival = main?.alternatives.toSorted((a, b) => b.probability - a.probability)[0];
+  const isFixed = main?.magnetics.some((ref) =>
+    view.board.fixed?.some((entry) => entry.ref === ref && entry.as === main.topology),
+  );
   const others = stages.filter((stage) => stage !== main);
   return (
     <Judgement>
@@ -50,7 +54,8 @@ export function TraceJudgement({
             ? capital(wordsOf(main.topology))
             : 'Too little is known'}
       </Claim>
-      {main && (
+      {main && isFixed && <p className="text-[13.5px] text-ink-2">because you have fixed it</p>}
+      {main && !isFixed && (
         <ProbabilityRule
           value={main.probability}
           rival={rival ? { label: rival.topology, value: rival.probability } : undefined}
@@ -94,6 +99,15 @@ export function TraceJudgement({
             }))}
           />
         </section>
+      )}
+      {view.board.parts.length > 0 && (
+        <FixedParts
+          code={code}
+          parts={view.board.parts}
+          fixed={view.fixed}
+          disagreements={answer?.analysis.disagreements ?? []}
+          record={record}
+        />
       )}
       <FinishButton code={code} station="trace" />
       {answer?.analysis.limits.map((text) => (

@@ -9,6 +9,7 @@ export function strikeFact(bench: Bench, of: { code: string; factId: string }): 
     const fact = await findBoardFact(edit.tx, donor.id, of.factId);
     if (!fact) return refuse('That is not there any more.');
     await edit.remove('boardFacts', fact.id);
+    if (fact.relation === 'fixed') return `${fact.a} is read by the evidence again.`;
     return `Dropped: ${fact.b === '' ? `${fact.a} and nothing else` : `${fact.a} and ${fact.b}, ${fact.relation}`}.`;
   });
 }

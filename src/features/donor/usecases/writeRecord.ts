@@ -4,7 +4,7 @@ import type { StationName } from '../../../core/station';
 import type { Evidenced } from '../../../core/evidence';
 import { decodeMarking } from '../../../core/marking';
 import { senseCheck, unitStress } from '../../../core/sense';
-import { addBoardFact } from '../../../db/repositories/boardFacts';
+import { addBoardFact, fixedOn } from '../../../db/repositories/boardFacts';
 import type { Donor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { plateOf } from '../../../db/repositories/plate';
@@ -32,6 +32,7 @@ export function stationOf(record: BenchRecord, here: StationName): StationName {
     standing: here,
     join: 'trace',
     sweep: 'trace',
+    fix: 'trace',
     strike: 'identify',
     rename: 'identify',
   };
@@ -121,6 +122,13 @@ export async function writeRecord(edit: Edit, record: BenchRecord): Promise<stri
     case 'sweep':
       await addBoardFact(edit, { relation: 'swept', a: record.pin });
       return says;
+    case 'fix': {
+      await knownPart(edit, record.ref);
+      const earlier = await fixedOn(edit.tx, edit.donorId, record.ref);
+      if (earlier) await edit.remove('boardFacts', earlier.id);
+      await addBoardFact(edit, { relation: 'fixed', a: record.ref, b: record.as });
+      return says;
+    }
     case 'strike': {
       const part = await knownPart(edit, record.ref);
       if (part.state === 'harvested') return refuse(`${part.ref} is in stock; strike it there.`);

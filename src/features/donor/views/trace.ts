@@ -2,6 +2,7 @@ import {
   BOARD_KINDS,
   contradictions,
   DUAL_DIODE_PINS,
+  fixedWords,
   isBoardKind,
   splitPin,
   type Board,
@@ -31,6 +32,8 @@ export interface TraceView {
   readonly facts: readonly FactView[];
   /** Sets of facts that cannot all hold. */
   readonly conflicts: readonly (readonly FactView[])[];
+  /** What a person has fixed. */
+  readonly fixed: readonly FactView[];
 }
 
 /**
@@ -51,7 +54,13 @@ export async function traceView(donor: Donor, isDone: boolean): Promise<TraceVie
       return views[at] ?? [];
     }),
   );
-  return { board, facts: views.toReversed(), conflicts };
+  const isFixed = (view: FactView) => facts.some(({ id, relation }) => id === view.id && relation === 'fixed');
+  return {
+    board,
+    facts: views.filter((view) => !isFixed(view)).toReversed(),
+    conflicts,
+    fixed: views.filter(isFixed),
+  };
 }
 
 const WORDS: Readonly<Record<BoardFact['relation'], string>> = {
@@ -59,9 +68,11 @@ const WORDS: Readonly<Record<BoardFact['relation'], string>> = {
   separate: 'not joined',
   through: 'through',
   swept: 'nothing else on it',
+  fixed: 'taken for',
 };
 
 function viewOf({ id, relation, a, b, ohms, dropV, createdMs }: BoardFact): FactView {
+  if (relation === 'fixed') return { id, when: clockOf(createdMs), a, b, says: `${WORDS.fixed} ${fixedWords(b)}` };
   const read = [
     ...(ohms === null ? [] : [formatQuantity(ohms, 'ohm')]),
     ...(dropV === null ? [] : [formatQuantity(dropV, 'volt')]),
@@ -71,11 +82,12 @@ function viewOf({ id, relation, a, b, ohms, dropV, createdMs }: BoardFact): Fact
 
 function boardFrom(donor: Donor, parts: readonly PartRecord[], facts: readonly BoardFact[]): Board {
   const named = new Map<string, Set<string>>();
-  for (const pin of facts.flatMap(({ a, b }) => [a, b]).filter((name) => name !== '')) {
+  const probed = facts.filter(({ relation }) => relation !== 'fixed');
+  for (const pin of probed.flatMap(({ a, b }) => [a, b]).filter((name) => name !== '')) {
     const [ref, name] = splitPin(pin);
     named.set(ref, (named.get(ref) ?? new Set()).add(name));
   }
-  const windings = windingsFrom(facts);
+  const windings = windingsFrom(probed);
   const pairs = (relation: BoardFact['relation']) =>
     facts.filter((fact) => fact.relation === relation).map(({ a, b }) => [a, b] as const);
   const plate = plateOf(donor);
@@ -105,6 +117,7 @@ function boardFrom(donor: Donor, parts: readonly PartRecord[], facts: readonly B
         ...(dropV === null ? {} : { drop: dropV }),
       })),
     swept: facts.filter(({ relation }) => relation === 'swept').map(({ a }) => a),
+    fixed: facts.filter(({ relation }) => relation === 'fixed').map(({ a, b }) => ({ ref: a, as: b })),
   };
 }
 
