@@ -159,7 +159,12 @@ describe('migrations', () => {
       "insert into stores (id, donor_id, name, role, capacitance_f, created_ms) values ('s', 'd', 'C3', 'bulk', 8.2e-5, 1)",
     );
     old.close();
-    expect((await migrate(url, MIGRATIONS)).applied).toEqual(['0002_first-stations', '0003_identify', '0004_trace']);
+    expect((await migrate(url, MIGRATIONS)).applied).toEqual([
+      '0002_first-stations',
+      '0003_identify',
+      '0004_trace',
+      '0005_photo-spots',
+    ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);
     expect(donor).toMatchObject({ kind: 'other', plate: null, originKind: '', clearance: '', symptomKind: '' });

@@ -2,9 +2,19 @@ export {
   mapPoint,
   PAIRING_PROBLEM_TEXT,
   pairPhotos,
+  type Affine,
   type Match,
   type Pairing,
   type PairingProblem,
   type PictureSize,
   type Point,
 } from './pairing';
+export { preparePicture, type Picture } from './prepare';
+export {
+  CORNERS_PROBLEM_TEXT,
+  cornersProblem,
+  preparationMaps,
+  preparedSize,
+  type Corners,
+  type Preparation,
+} from './straighten';

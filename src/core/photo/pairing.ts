@@ -19,13 +19,15 @@ export interface Match {
 /** Affine map in pixels: x' = a·x + b·y + c, y' = d·x + e·y + f. */
 export type Affine = readonly [number, number, number, number, number, number];
 
-export type PairingProblem = 'on-one-line' | 'not-mirrored' | 'skewed';
+export type PairingProblem = 'on-one-line' | 'not-mirrored' | 'mirrored-twice' | 'skewed';
 
 export const PAIRING_PROBLEM_TEXT: Readonly<Record<PairingProblem, string>> = {
   'on-one-line':
     'The three points lie nearly on one line. Choose three that span the board, like three of its corners.',
   'not-mirrored':
     'The points turn the same way on both pictures, but a back is the mirror image of its front. Are they in the same order, and is one picture flipped?',
+  'mirrored-twice':
+    'The points turn opposite ways, but one of the pictures was mirrored, so both should turn the same way. Are they in the same order?',
   skewed: 'The three points do not fit one flat board: one of them is likely off. Choose each hole again.',
 };
 
@@ -47,19 +49,22 @@ const MOST_SKEW = 1.35;
  * Pairs the front and the back of a board by three spots that show on both, such as mounting holes:
  * the affine map through them, which must be a mirror, since a board is turned over to see its back.
  * The map is exact at the three spots; lens distortion and strong tilt are left out.
+ * @param isTurned whether one of the two pictures was mirrored already, so that the map must be none
  */
 export function pairPhotos(
   matches: readonly [Match, Match, Match],
   sizes: { front: PictureSize; back: PictureSize },
+  isTurned = false,
 ): { ok: true; pairing: Pairing } | { ok: false; problem: PairingProblem } {
   const front = matches.map((match) => pixels(match.front, sizes.front));
   const back = matches.map((match) => pixels(match.back, sizes.back));
   if (isThin(front, sizes.front) || isThin(back, sizes.back)) return { ok: false, problem: 'on-one-line' };
   const toBack = throughThree(front, back);
   const determinant = toBack[0] * toBack[4] - toBack[1] * toBack[3];
-  if (determinant >= 0) return { ok: false, problem: 'not-mirrored' };
+  if (isTurned ? determinant <= 0 : determinant >= 0)
+    return { ok: false, problem: isTurned ? 'mirrored-twice' : 'not-mirrored' };
   if (skewOf(toBack) > MOST_SKEW) return { ok: false, problem: 'skewed' };
-  return { ok: true, pairing: { toBack, toFront: invert(toBack), scale: Math.sqrt(-determinant) } };
+  return { ok: true, pairing: { toBack, toFront: invert(toBack), scale: Math.sqrt(Math.abs(determinant)) } };
 }
 
 /** Where a spot of one picture lies on the other, both as shares; it may lie outside the picture. */

@@ -1,10 +1,11 @@
 import { and, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { Queryable } from '../client';
-import { donors, photoPairs, photoPins, photos } from '../schema';
+import { donors, photoPairs, photoPins, photos, pinSpots } from '../schema';
 
 export type Photo = typeof photos.$inferSelect;
 export type PhotoPin = typeof photoPins.$inferSelect;
 export type PhotoPair = typeof photoPairs.$inferSelect;
+export type PinSpot = typeof pinSpots.$inferSelect;
 
 export interface PhotoWithPins {
   readonly photo: Photo;
@@ -63,4 +64,14 @@ export async function knowsPhotoHash(db: Queryable, hash: string): Promise<boole
     .where(eq(photos.hash, hash))
     .limit(1);
   return row !== undefined;
+}
+
+/** Where pins of parts are seen on photos. */
+export async function listPinSpots(db: Queryable, photoIds: readonly string[]): Promise<PinSpot[]> {
+  if (photoIds.length === 0) return [];
+  return db
+    .select()
+    .from(pinSpots)
+    .where(and(inArray(pinSpots.photoId, [...photoIds]), isNull(pinSpots.deletedMs)))
+    .orderBy(pinSpots.id);
 }

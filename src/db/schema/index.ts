@@ -15,7 +15,7 @@ export {
   stores,
 } from './donor';
 export { openingSteps, reassemblies, workSpells } from './opening';
-export { PHOTO_SIDES, photoPairs, photoPins, photos } from './photo';
+export { PHOTO_SIDES, photoPairs, photoPins, photos, pinSpots } from './photo';
 export { settings } from './setting';
 export { bins, lotRatings, lots, stockLedger } from './stock';
 export { datasheets, typeAliases, typeRatings, types } from './type';

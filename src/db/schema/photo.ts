@@ -20,6 +20,8 @@ export const photos = sqliteTable(
     caption: text('caption').notNull().default(''),
     station: text('station').$type<StationName>().notNull(),
     side: text('side').$type<(typeof PHOTO_SIDES)[number]>().notNull().default(''),
+    /** Left and right have changed places, as when a back is shown the way the front lies. */
+    isMirrored: integer('is_mirrored', { mode: 'boolean' }).notNull().default(false),
     createdMs: createdMs(),
     deletedMs: deletedMs(),
   },
@@ -42,6 +44,23 @@ export const photoPins = sqliteTable(
     deletedMs: deletedMs(),
   },
   (t) => [index('photo_pins_photo').on(t.photoId)],
+);
+
+/** Where a pin of a part, such as `Q1.D`, is seen on a photo, at shares of its width and height. */
+export const pinSpots = sqliteTable(
+  'pin_spots',
+  {
+    id: key(),
+    photoId: text('photo_id')
+      .notNull()
+      .references(() => photos.id),
+    pin: text('pin').notNull(),
+    xShare: real('x_share').notNull(),
+    yShare: real('y_share').notNull(),
+    createdMs: createdMs(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('pin_spots_photo').on(t.photoId)],
 );
 
 /** Front and back of a board, paired by three spots. */

@@ -16,6 +16,7 @@ import {
   pairForm,
   partForm,
   photoForm,
+  spotsForm,
   pinForm,
   pinHintsForm,
   placeForm,
@@ -42,6 +43,7 @@ import { amendDonor, amendPlate, bringBackDonor, keepWeights, discardDonor, regi
 import { addNote, finishStation, goOn, moveMatter } from './usecases/notes';
 import { recordLine } from './usecases/recordLine';
 import { addOpeningStep, noteReassembly, startClock, stopClock, strikeOpeningStep } from './usecases/opening';
+import { liftPins, placePins } from './usecases/boardPhotos';
 import { addPin, amendPhoto, pairSides, strikePhoto, strikePin } from './usecases/photos';
 import { addStore, listPartAsStore, notePower, readStore, strikeStore } from './usecases/safety';
 import { addSoak, strikeSoak } from './usecases/soak';
@@ -218,6 +220,14 @@ export async function strikePinAction(code: string, pinId: string): Promise<Form
 
 export async function pairSidesAction(code: string, pair: z.input<typeof pairForm>): Promise<FormOutcome> {
   return pairSides(bench(), word.parse(code), pairForm.parse(pair));
+}
+
+export async function placePinsAction(code: string, of: z.input<typeof spotsForm>): Promise<FormOutcome> {
+  return placePins(bench(), word.parse(code), spotsForm.parse(of));
+}
+
+export async function liftPinsAction(code: string, of: { photoId: string; ref: string }): Promise<FormOutcome> {
+  return liftPins(bench(), word.parse(code), { photoId: word.parse(of.photoId), ref: word.parse(of.ref) });
 }
 
 export async function measurePartAction(of: z.input<typeof part>, data: FormData): Promise<FormOutcome> {

@@ -101,10 +101,14 @@ export function pairSides(
   return editDonor(bench, { code, station: 'trace' }, async (edit) => {
     const [front, back] = [await photoOf(edit, form.frontId), await photoOf(edit, form.backId)];
     if (front.id === back.id) return refuse('A photo cannot be its own other side. Choose two photos.');
-    const paired = pairPhotos(form.matches as [Match, Match, Match], {
-      front: { width: front.widthPx, height: front.heightPx },
-      back: { width: back.widthPx, height: back.heightPx },
-    });
+    const paired = pairPhotos(
+      form.matches as [Match, Match, Match],
+      {
+        front: { width: front.widthPx, height: front.heightPx },
+        back: { width: back.widthPx, height: back.heightPx },
+      },
+      front.isMirrored !== back.isMirrored,
+    );
     if (!paired.ok) return refuse(PAIRING_PROBLEM_TEXT[paired.problem]);
     for (const photo of [front, back]) {
       const earlier = await pairOf(edit.tx, photo.id);

@@ -1,13 +1,15 @@
+import { splitPin } from '../../../core/board';
 import { describeRecord, type BenchRecord } from '../../../core/benchline';
 import { storeRole } from '../../../core/safety';
 import type { StationName } from '../../../core/station';
 import type { Evidenced } from '../../../core/evidence';
 import { decodeMarking } from '../../../core/marking';
 import { senseCheck, unitStress } from '../../../core/sense';
-import { addBoardFact, fixedOn } from '../../../db/repositories/boardFacts';
+import { addBoardFact, fixedOn, listBoardFacts } from '../../../db/repositories/boardFacts';
 import type { Donor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { plateOf } from '../../../db/repositories/plate';
+import { listPhotos, listPinSpots } from '../../../db/repositories/photos';
 import { addNote, moveNote, openNoteOn } from '../../../db/repositories/notes';
 import { addMeasurement, findPart, isReferenceTaken, logPart, type Part } from '../../../db/repositories/parts';
 import { findType, isNumbered } from '../../../db/repositories/types';
@@ -139,9 +141,26 @@ export async function writeRecord(edit: Edit, record: BenchRecord): Promise<stri
       if (await isReferenceTaken(edit.tx, edit.donorId, record.to))
         return refuse(`There is a part ${record.to} already.`);
       await edit.update('parts', (await knownPart(edit, record.ref)).id, { ref: record.to });
+      await renameOnBoard(edit, record);
       return says;
     }
   }
+}
+
+/** What was probed, fixed and placed under a part's old name goes on under the new one. */
+async function renameOnBoard(edit: Edit, { ref, to }: { ref: string; to: string }) {
+  const renamed = (name: string) => {
+    const [own, pin] = splitPin(name);
+    return own !== ref ? name : pin === '' ? to : `${to}.${pin}`;
+  };
+  for (const { id, a, b } of await listBoardFacts(edit.tx, edit.donorId))
+    if (renamed(a) !== a || renamed(b) !== b) await edit.update('boardFacts', id, { a: renamed(a), b: renamed(b) });
+  const photos = await listPhotos(edit.tx, edit.donorId);
+  const spots = await listPinSpots(
+    edit.tx,
+    photos.map(({ photo }) => photo.id),
+  );
+  for (const { id, pin } of spots) if (renamed(pin) !== pin) await edit.update('pinSpots', id, { pin: renamed(pin) });
 }
 
 /** Why a part that was just written does not fit where it sits, if it does not. */

@@ -1,10 +1,18 @@
-import { mapPoint, pairPhotos, type Match, type Point } from '../../../core/photo';
+import { mapPoint, pairPhotos, type Affine, type Match, type Point } from '../../../core/photo';
 import { STATION_LABEL, type StationName } from '../../../core/station';
 import { bench, databaseUrl } from '../../../db/bench';
 import type { Donor } from '../../../db/repositories/donors';
-import { knowsPhotoHash, listPhotos, pairOf, type Photo, type PhotoWithPins } from '../../../db/repositories/photos';
+import {
+  knowsPhotoHash,
+  listPhotos,
+  listPinSpots,
+  pairOf,
+  type Photo,
+  type PhotoWithPins,
+} from '../../../db/repositories/photos';
 import { PHOTO_SIZES, photoFile, photosFolder, type PhotoSize } from '../../../server/photos';
 import type { FormOutcome } from '../../../ui/form/outcome';
+import { receivePrepared } from '../usecases/boardPhotos';
 import { receivePhoto } from '../usecases/photos';
 import { dayOf } from './words';
 
@@ -120,15 +128,13 @@ export async function photoPage(donor: Donor, id: string): Promise<PhotoPageView
 }
 
 async function pairView(entry: PhotoWithPins, all: readonly PhotoWithPins[]): Promise<PhotoPageView['pair']> {
-  const { photo } = entry;
-  const pair = await pairOf(bench().db.read, photo.id);
-  const isFront = pair?.frontId === photo.id;
-  const other = all.find((candidate) => candidate.photo.id === (isFront ? pair?.backId : pair?.frontId));
-  if (!pair || !other) return null;
-  const size = ({ widthPx, heightPx }: Photo) => ({ width: widthPx, height: heightPx });
-  const [front, back] = isFront ? [photo, other.photo] : [other.photo, photo];
-  const paired = pairPhotos(pair.matches as [Match, Match, Match], { front: size(front), back: size(back) });
-  const there = paired.ok ? (isFront ? paired.pairing.toBack : paired.pairing.toFront) : undefined;
+  const paired = await pairedWith(
+    entry.photo,
+    all.map(({ photo }) => photo),
+  );
+  const other = all.find(({ photo }) => photo === paired?.photo);
+  if (!paired || !other) return null;
+  const { isFront, matches, toOther } = paired;
   return {
     id: other.photo.id,
     medium: pictureUrl(other.photo, 'medium'),
@@ -137,11 +143,95 @@ async function pairView(entry: PhotoWithPins, all: readonly PhotoWithPins[]): Pr
     width: other.photo.widthPx,
     height: other.photo.heightPx,
     isFront,
-    matches: pair.matches,
-    mapped: there
-      ? pinsOf(entry).map((pin) => ({ ...pin, ...mapPoint(there, pin, size(photo), size(other.photo)) }))
-      : [],
+    matches,
+    mapped: toOther ? pinsOf(entry).map((pin) => ({ ...pin, ...toOther(pin) })) : [],
   };
+}
+
+/** The other side that a photo is paired with, and how the spots of one come to lie on the other. */
+async function pairedWith(photo: Photo, all: readonly Photo[]) {
+  const pair = await pairOf(bench().db.read, photo.id);
+  const isFront = pair?.frontId === photo.id;
+  const other = all.find(({ id }) => id === (isFront ? pair?.backId : pair?.frontId));
+  if (!pair || !other) return undefined;
+  const [front, back] = isFront ? [photo, other] : [other, photo];
+  const sizes = { front: sizeOf(front), back: sizeOf(back) };
+  const paired = pairPhotos(pair.matches as [Match, Match, Match], sizes, front.isMirrored !== back.isMirrored);
+  const along = (map: Affine, from: Photo, to: Photo) => (point: Point) =>
+    mapPoint(map, point, sizeOf(from), sizeOf(to));
+  return {
+    photo: other,
+    isFront,
+    matches: pair.matches,
+    ...(paired.ok
+      ? {
+          toOther: along(isFront ? paired.pairing.toBack : paired.pairing.toFront, photo, other),
+          toHere: along(isFront ? paired.pairing.toFront : paired.pairing.toBack, other, photo),
+        }
+      : {}),
+  };
+}
+
+const sizeOf = ({ widthPx, heightPx }: Photo) => ({ width: widthPx, height: heightPx });
+
+/** A pin of a part on a photo. */
+export interface SpotView extends Point {
+  readonly pin: string;
+  /** Placed on this photo; else on the other side, and seen through the board. */
+  readonly isOwn: boolean;
+}
+
+/** A photo of the board for tracing, with the pins that are placed on it or on its other side. */
+export interface BoardPhoto {
+  readonly id: string;
+  readonly href: string;
+  readonly medium: string;
+  readonly large: string;
+  readonly width: number;
+  readonly height: number;
+  readonly says: string;
+  readonly side: Photo['side'];
+  readonly spots: readonly SpotView[];
+}
+
+const SIDE_ORDER: readonly Photo['side'][] = ['front', 'back', 'inside', ''];
+
+/** Photos that show a board, fronts first; of a picture and the one made ready from it both. */
+export async function boardPhotos(donor: Donor): Promise<readonly BoardPhoto[]> {
+  const db = bench().db.read;
+  const all = (await listPhotos(db, donor.id)).map(({ photo }) => photo).filter(({ side }) => side !== 'label');
+  const spots = await listPinSpots(
+    db,
+    all.map(({ id }) => id),
+  );
+  const placedOn = (photo: Photo) =>
+    spots
+      .filter(({ photoId }) => photoId === photo.id)
+      .map(({ pin, xShare, yShare }) => ({ pin, x: xShare, y: yShare }));
+  const shown = all.map(async (photo): Promise<BoardPhoto> => {
+    const own = placedOn(photo);
+    const { photo: other, toHere } = (await pairedWith(photo, all)) ?? {};
+    const seen =
+      other && toHere
+        ? placedOn(other)
+            .filter(({ pin }) => !own.some((spot) => spot.pin === pin))
+            .map((spot) => ({ ...spot, ...toHere(spot) }))
+            .filter(({ x, y }) => x >= 0 && x <= 1 && y >= 0 && y <= 1)
+        : [];
+    return {
+      id: photo.id,
+      href: `/donors/${donor.code}/photos/${photo.id}`,
+      medium: pictureUrl(photo, 'medium'),
+      large: pictureUrl(photo, 'large'),
+      width: photo.widthPx,
+      height: photo.heightPx,
+      says: captionOf(photo),
+      side: photo.side,
+      spots: [...own.map((spot) => ({ ...spot, isOwn: true })), ...seen.map((spot) => ({ ...spot, isOwn: false }))],
+    };
+  });
+  const rank = ({ side }: BoardPhoto) => SIDE_ORDER.indexOf(side);
+  return (await Promise.all(shown)).toSorted((a, b) => rank(a) - rank(b));
 }
 
 function pinsOf({ pins }: PhotoWithPins): PinView[] {
@@ -156,6 +246,11 @@ export function receiveUpload(of: {
   bytes: Uint8Array;
 }): Promise<FormOutcome> {
   return receivePhoto(bench(), photosFolder(databaseUrl()), of);
+}
+
+/** Takes a picture in that was made ready from a photo of the donor. */
+export function receivePreparedUpload(of: Parameters<typeof receivePrepared>[2]): Promise<FormOutcome> {
+  return receivePrepared(bench(), photosFolder(databaseUrl()), of);
 }
 
 /** Where a known picture lies, or nothing when it is none of ours. */
