@@ -18,3 +18,4 @@ export {
   type Corners,
   type Preparation,
 } from './straighten';
+export { spanningLines } from './spanning';

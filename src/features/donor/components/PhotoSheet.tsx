@@ -13,6 +13,7 @@ import { Claim, Next, Section } from '../../../ui/judgement/parts';
 import { amendPhotoAction, strikePhotoAction, strikePinAction } from '../actions';
 import type { PhotoPageView } from '../views/photos';
 import { PhotoPairing } from './PhotoPairing';
+import { PhotoReady } from './PhotoReady';
 import { PhotoViewer } from './PhotoViewer';
 
 const SIDES = [
@@ -109,6 +110,10 @@ export function PhotoSheet({
         </span>
       </nav>
       <PhotoViewer key={photo.id} code={code} photo={photo} place={place} />
+      <section aria-label="Made ready for tracing" className="mt-4 border-t border-rule pt-3">
+        <h2 className="mb-1 text-[15px] font-semibold">Make it ready for tracing</h2>
+        <PhotoReady key={photo.id} code={code} photo={photo} />
+      </section>
       <section aria-label="Other side" className="mt-4 border-t border-rule pt-3">
         <h2 className="mb-1 text-[15px] font-semibold">The other side</h2>
         <PhotoPairing key={photo.id} code={code} photo={photo} />

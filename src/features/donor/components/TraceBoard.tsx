@@ -1,39 +1,59 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { splitPin } from '../../../core/board';
 import { formatQuantity } from '../../../core/quantity';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
-import { useNotice } from '../../../ui/feedback/Notices';
 import { Halves } from '../../../ui/frame/Halves';
 import type { BoardAnswer } from '../../../workers/board.contract';
 import { recordLineAction, strikeFactAction } from '../actions';
 import type { FactView, TraceView } from '../views/trace';
+import { BoardPhotoView } from './BoardPhotoView';
+import { MeterLatch } from './MeterLatch';
 import { SchematicView } from './SchematicView';
 import { TraceJudgement } from './TraceJudgement';
 import { useBoardAnswer } from './useBoardAnswer';
+import { useMeterProbe } from './useMeterProbe';
+import { useTell } from './useTell';
 
-const TABS = { pins: 'Parts and pins', schematic: 'Schematic', walk: 'Power walk' } as const;
+const TABS = { pins: 'Parts and pins', photo: 'Photo', schematic: 'Schematic', walk: 'Power walk' } as const;
 type Tab = keyof typeof TABS;
 
 /** Trace: parts and pins as evidence, the circuit, and what it is. */
-export function TraceBoard({ code, view, children }: { code: string; view: TraceView; children: ReactNode }) {
+export function TraceBoard({
+  code,
+  model,
+  view,
+  children,
+}: {
+  code: string;
+  /** Names the unit to a stand-in meter. */
+  model: string;
+  view: TraceView;
+  children: ReactNode;
+}) {
   const { answer, isFresh } = useBoardAnswer(view.board);
   const [tab, setTab] = useState<Tab>('pins');
   const [held, setHeld] = useState<string>();
-  const record = useRecorder(code);
+  const tell = useTell();
+  const record = async (line: string) => void (await tell(() => recordLineAction({ code, station: 'trace' }, line)));
+  const probe = useMeterProbe(model, record);
   const lit = held === undefined ? undefined : answer?.nets[held];
   const isLit = (pin: string) => pin === held || (lit !== undefined && answer?.nets[pin] === lit);
 
   function touch(pin: string) {
     if (held === undefined || held === pin) setHeld(held === pin ? undefined : pin);
+    else if (probe.latched) void probe.read(held, pin);
     else void record(`${held} - ${pin}`);
   }
 
   return (
-    <Halves judgement={<TraceJudgement code={code} view={view} answer={answer} isFresh={isFresh} record={record} />}>
+    <Halves
+      judgement={
+        <TraceJudgement code={code} view={view} answer={answer} isFresh={isFresh} record={record} probe={probe} />
+      }
+    >
       {children}
       <div className="mb-3 flex items-baseline gap-5" role="tablist" aria-label="Ways to see the board">
         {(Object.keys(TABS) as Tab[]).map((name) => (
@@ -48,6 +68,7 @@ export function TraceBoard({ code, view, children }: { code: string; view: Trace
             {TABS[name]}
           </button>
         ))}
+        <MeterLatch probe={probe} />
         {!isFresh && view.board.parts.length > 0 && (
           <span role="status" className="text-[12px] text-ink-2">
             working it out
@@ -62,6 +83,15 @@ export function TraceBoard({ code, view, children }: { code: string; view: Trace
         </EmptyState>
       ) : tab === 'pins' ? (
         <PinTable view={view} answer={answer} held={held} isLit={isLit} onTouch={touch} />
+      ) : tab === 'photo' ? (
+        <BoardPhotoView
+          code={code}
+          photos={view.photos}
+          parts={view.board.parts}
+          held={held}
+          isLit={isLit}
+          onTouch={touch}
+        />
       ) : tab === 'schematic' && answer ? (
         <SchematicView
           schematic={answer.schematic}
@@ -73,10 +103,11 @@ export function TraceBoard({ code, view, children }: { code: string; view: Trace
       ) : (
         answer && <Walk answer={answer} />
       )}
-      {held !== undefined && tab === 'pins' && (
+      {held !== undefined && (tab === 'pins' || tab === 'photo') && (
         <p className="mt-2 flex flex-wrap items-center gap-3 text-[13px]" role="status">
           <span>
-            One probe is held on <span className="ref">{held}</span>: touch every pin that beeps.
+            One probe is held on <span className="ref">{held}</span>:{' '}
+            {probe.latched ? 'touch a pin, and the meter is read.' : 'touch every pin that beeps.'}
           </span>
           <button
             type="button"
@@ -94,19 +125,6 @@ export function TraceBoard({ code, view, children }: { code: string; view: Trace
       {view.facts.length > 0 && <FactLog code={code} facts={view.facts} isLit={isLit} />}
     </Halves>
   );
-}
-
-/** Records a bench line from a click or key, and says what came of it. */
-function useRecorder(code: string): (line: string) => Promise<void> {
-  const router = useRouter();
-  const notify = useNotice();
-  return async (line) => {
-    const outcome = await recordLineAction({ code, station: 'trace' }, line).catch(() => undefined);
-    if (!outcome) notify({ says: 'The server did not answer. Nothing was recorded; try again.' });
-    else if (!outcome.ok) notify({ says: outcome.problems.map(({ message }) => message).join(' ') });
-    else notify({ says: outcome.says ?? 'Recorded.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
-    router.refresh();
-  };
 }
 
 function PinTable({

@@ -2,15 +2,16 @@
 
 import { TOPOLOGY_WORDS } from '../../../core/board';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
-import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { Judgement } from '../../../ui/judgement/Judgement';
-import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
+import { Caution, Claim, Findings, Section } from '../../../ui/judgement/parts';
 import { ProbabilityRule } from '../../../ui/judgement/ProbabilityRule';
 import type { BoardAnswer } from '../../../workers/board.contract';
 import { strikeFactAction } from '../actions';
 import type { TraceView } from '../views/trace';
 import { FixedParts } from './FixedParts';
+import { NextProbe } from './NextProbe';
 import { FinishButton } from './NoteForms';
+import type { MeterProbe } from './useMeterProbe';
 
 const WEIGHT = { danger: 'danger', warn: 'check', note: 'note' } as const;
 const wordsOf = (topology: string) => TOPOLOGY_WORDS[topology] ?? topology;
@@ -23,12 +24,14 @@ export function TraceJudgement({
   answer,
   isFresh,
   record,
+  probe,
 }: {
   code: string;
   view: TraceView;
   answer: BoardAnswer | undefined;
   isFresh: boolean;
   record: (line: string) => Promise<void>;
+  probe: MeterProbe;
 }) {
   const [first] = answer?.analysis.hypotheses ?? [];
   const stages = answer?.analysis.stages ?? [];
@@ -74,7 +77,9 @@ export function TraceJudgement({
         </Section>
       )}
       {view.conflicts.length > 0 && <Conflicts code={code} conflicts={view.conflicts} />}
-      {answer && view.board.parts.length > 0 && <NextProbe answer={answer} isFresh={isFresh} record={record} />}
+      {answer && view.board.parts.length > 0 && (
+        <NextProbe answer={answer} isFresh={isFresh} record={record} meter={probe} />
+      )}
       {main && main.evidence.length > 0 && (
         <Section label="Why">
           <ul>
@@ -146,48 +151,5 @@ function Conflicts({ code, conflicts }: { code: string; conflicts: TraceView['co
         </ul>
       ))}
     </section>
-  );
-}
-
-/** The probe that would tell most, answered in one key. */
-function NextProbe({
-  answer,
-  isFresh,
-  record,
-}: {
-  answer: BoardAnswer;
-  isFresh: boolean;
-  record: (line: string) => Promise<void>;
-}) {
-  const [probe] = answer.advice.probes;
-  const act = (sign: string) => {
-    if (probe && isFresh) void record(`${probe.a} ${sign} ${probe.b}`);
-  };
-  if (!probe) return null;
-  return (
-    <Next
-      label="Probe next, it tells most"
-      actions={
-        <>
-          <Shortcuts
-            keys={[
-              { key: 'j', label: 'the pins asked for beep', press: 'probe-joined' },
-              { key: 'x', label: 'they do not', press: 'probe-separate' },
-            ]}
-          />
-          <button id="probe-joined" type="button" className="btn" disabled={!isFresh} onClick={() => act('-')}>
-            <kbd>j</kbd> they beep
-          </button>
-          <button id="probe-separate" type="button" className="btn" disabled={!isFresh} onClick={() => act('x')}>
-            <kbd>x</kbd> they do not
-          </button>
-          <span className="font-mono text-[12px] text-ink-2">
-            {probe.a} {probe.b}
-          </span>
-        </>
-      }
-    >
-      {probe.question}
-    </Next>
   );
 }

@@ -1,3 +1,4 @@
+import type { Preparation } from '../../../core/photo';
 import type { StationName } from '../../../core/station';
 import type { FormOutcome } from '../../../ui/form/outcome';
 
@@ -30,4 +31,25 @@ export function sendPhoto(of: {
     request.setRequestHeader('content-type', 'application/octet-stream');
     request.send(file);
   });
+}
+
+/** Sends a picture that was made ready from a photo, with how it was made. */
+export async function sendPrepared(of: {
+  code: string;
+  fromId: string;
+  preparation: Preparation;
+  blob: Blob;
+}): Promise<FormOutcome> {
+  const { corners, mirror } = of.preparation;
+  const query = new URLSearchParams({
+    from: of.fromId,
+    mirror: mirror ? 'yes' : 'no',
+    ...(corners ? { corners: JSON.stringify(corners) } : {}),
+  });
+  const answer = await fetch(`/donors/${of.code}/photos/prepared?${query.toString()}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/octet-stream' },
+    body: of.blob,
+  });
+  return (await answer.json()) as FormOutcome;
 }

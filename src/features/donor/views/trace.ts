@@ -17,6 +17,7 @@ import { listBoardFacts, type BoardFact } from '../../../db/repositories/boardFa
 import type { Donor } from '../../../db/repositories/donors';
 import { listParts, type PartRecord } from '../../../db/repositories/parts';
 import { plateOf } from '../../../db/repositories/plate';
+import { boardPhotos, type BoardPhoto } from './photos';
 import { clockOf } from './words';
 
 export interface FactView {
@@ -34,6 +35,7 @@ export interface TraceView {
   readonly conflicts: readonly (readonly FactView[])[];
   /** What a person has fixed. */
   readonly fixed: readonly FactView[];
+  readonly photos: readonly BoardPhoto[];
 }
 
 /**
@@ -42,7 +44,11 @@ export interface TraceView {
  */
 export async function traceView(donor: Donor, isDone: boolean): Promise<TraceView> {
   const db = bench().db.read;
-  const [parts, facts] = await Promise.all([listParts(db, donor.id), listBoardFacts(db, donor.id)]);
+  const [parts, facts, photos] = await Promise.all([
+    listParts(db, donor.id),
+    listBoardFacts(db, donor.id),
+    boardPhotos(donor),
+  ]);
   const board: Board = { ...boardFrom(donor, parts, facts), ...(isDone ? { complete: true } : {}) };
   const views = facts.map(viewOf);
   const conflicts = contradictions(board).map((set) =>
@@ -60,6 +66,7 @@ export async function traceView(donor: Donor, isDone: boolean): Promise<TraceVie
     facts: views.filter((view) => !isFixed(view)).toReversed(),
     conflicts,
     fixed: views.filter(isFixed),
+    photos,
   };
 }
 

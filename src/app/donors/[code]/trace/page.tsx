@@ -19,7 +19,7 @@ export default async function TracePage(props: StationProps) {
   ]);
   return (
     <DonorPage frame={frame} station="trace">
-      <TraceBoard code={frame.code} view={view}>
+      <TraceBoard code={frame.code} model={donor.model} view={view}>
         <LiveNotice frame={frame} station="trace" />
         {notes.length > 0 && <NoteList notes={notes} />}
       </TraceBoard>
