@@ -1,6 +1,5 @@
-import type { Match } from '../core/photo';
 import type { StationName } from '../core/station';
-import type { PictureName } from './pictures';
+import type { SceneBoard } from '../server/meter';
 
 /** One thing done at the bench, in the words a person would use. */
 export type Step =
@@ -16,16 +15,15 @@ export type Step =
   /** A step of the opening, as the form takes it. */
   | { readonly opening: Readonly<Record<string, string>> }
   | { readonly together: Readonly<Record<'result' | 'remark', string>> }
-  /** A drawn picture is added as a photo; pins stand at shares of its width and height. */
-  | {
-      readonly photo: PictureName;
-      readonly caption: string;
-      readonly side: 'front' | 'back' | 'inside' | 'label';
-      readonly at: StationName;
-      readonly pins?: readonly (readonly [x: number, y: number, note: string])[];
-    }
-  /** The two photos that were added last are the front and the back of one board. */
-  | { readonly pair: readonly Match[] }
+  /** The drawn label of the unit is added as a photo. */
+  | { readonly label: readonly string[]; readonly caption: string }
+  /**
+   * The board is photographed from both sides, drawn, with the parts logged so far; the photos are paired, the pins
+   * of the parts are placed on the copper side, and numbered pins with notes on parts on the other.
+   */
+  | { readonly photographed: SceneBoard; readonly notes?: Readonly<Record<string, string>> }
+  /** Everything that beeps on a board is probed; or no more than the nets of these pins. */
+  | { readonly traced: SceneBoard; readonly only?: readonly string[] }
   | { readonly wait: number };
 
 /** A unit and what was done to it. */

@@ -2,6 +2,8 @@ import { understand, type BenchRecord } from '../core/benchline';
 import { decodeMarking } from '../core/marking';
 import { benchFrom, type Bench } from '../db/bench';
 import type { Database } from '../db/client';
+import { findDonor } from '../db/repositories/donors';
+import { listParts, type PartRecord } from '../db/repositories/parts';
 import { buildForm, needForm } from '../features/builds/schema';
 import { addNeed, moveParts, startBuild } from '../features/builds/usecases';
 import { donorForm, openingStepForm, reassemblyForm } from '../features/donor/schema';
@@ -10,15 +12,20 @@ import { acceptReading, readingId } from '../features/donor/usecases/identify';
 import { registerDonor } from '../features/donor/usecases/intake';
 import { finishStation } from '../features/donor/usecases/notes';
 import { addOpeningStep, noteReassembly, startClock, stopClock } from '../features/donor/usecases/opening';
+import { placePins } from '../features/donor/usecases/boardPhotos';
 import { addPin, pairSides, photoIds, receivePhoto } from '../features/donor/usecases/photos';
 import { recordLine } from '../features/donor/usecases/recordLine';
 import { BUILDS } from './builds';
 import { DONORS } from './donors';
-import { drawPicture } from './pictures';
+import { drawBoard, drawLabel, HOLES } from './boards/draw';
+import { HEIGHT, layOut, WIDTH, type LoggedPart } from './boards/layout';
+import { tracingLines } from './boards/tracing';
 import type { BuildScript, DonorScript, Step } from './script';
 
 /** Seconds that pass between two steps at the bench. */
 const STEP_SECONDS = 20;
+/** Seconds that a net takes to probe. */
+const PROBE_SECONDS = 12;
 
 /**
  * Plays the demo scenario through the use cases of the interface, with a clock and randomness of its
@@ -84,28 +91,59 @@ async function playStep(stage: Stage, code: string, step: Step, known: KnownPart
     done('clock', await stopClock(bench, at));
   } else if ('opening' in step) done('opening', await addOpeningStep(bench, code, openingStepForm.parse(step.opening)));
   else if ('together' in step) done('together', await noteReassembly(bench, code, reassemblyForm.parse(step.together)));
-  else if ('photo' in step || 'pair' in step) await playPhoto(stage, code, step);
+  else if ('label' in step) {
+    const bytes = await drawLabel(step.label);
+    const of = {
+      code,
+      station: 'intake' as const,
+      name: 'label',
+      bytes,
+      caption: step.caption,
+      side: 'label' as const,
+    };
+    done('label', await receivePhoto(bench, stage.photos, of));
+  } else if ('photographed' in step) await photographBoard(stage, code, step);
+  else if ('traced' in step)
+    for (const line of tracingLines(step.traced, step.only)) {
+      clock.now += 1000 * PROBE_SECONDS;
+      done(line, await recordLine(bench, { code, station: 'trace', line: line.toLowerCase() }));
+    }
 }
 
-async function playPhoto(
+/** Both sides of a board are photographed, paired by their holes, and every pin is placed where its joint is. */
+async function photographBoard(
   { bench, photos }: Stage,
   code: string,
-  step: Extract<Step, { photo: unknown } | { pair: unknown }>,
+  { photographed, notes = {} }: Extract<Step, { photographed: unknown }>,
 ): Promise<void> {
-  if ('photo' in step) {
-    const { photo, caption, side, at } = step;
-    const bytes = await drawPicture(photo);
-    done(photo, await receivePhoto(bench, photos, { code, station: at, name: photo, bytes, caption, side }));
+  const donor = await findDonor(bench.db.read, code);
+  const logged = donor ? await listParts(bench.db.read, donor.id) : [];
+  const layout = layOut(photographed, logged.map(loggedFrom));
+  for (const side of ['front', 'back'] as const) {
+    const caption = side === 'front' ? 'the board, freed' : 'copper side';
+    const bytes = await drawBoard(layout, side);
+    done(side, await receivePhoto(bench, photos, { code, station: 'trace', name: side, bytes, caption, side }));
   }
-  const taken = await photoIds(bench, code);
-  if ('pair' in step) {
-    const [frontId = '', backId = ''] = taken.slice(-2);
-    done('pair', await pairSides(bench, code, { frontId, backId, matches: step.pair }));
-    return;
+  const [frontId = '', backId = ''] = (await photoIds(bench, code)).slice(-2);
+  const matches = HOLES.map((front) => ({ front: { ...front }, back: { x: 1 - front.x, y: front.y } }));
+  done('pair', await pairSides(bench, code, { frontId, backId, matches }));
+  const spots = layout.pads.map(({ pin, x, y }) => ({ pin, x: 1 - x / WIDTH, y: y / HEIGHT }));
+  done('pins', await placePins(bench, code, { photoId: backId, spots }));
+  for (const [ref, note] of Object.entries(notes)) {
+    const body = layout.bodies.find(({ part }) => part.ref === ref);
+    if (body) done(note, await addPin(bench, code, { photoId: frontId, x: body.x / WIDTH, y: body.y / HEIGHT, note }));
   }
-  for (const [x, y, note] of step.pins ?? [])
-    done(note, await addPin(bench, code, { photoId: taken.at(-1) ?? '', x, y, note }));
 }
+
+const loggedFrom = ({ part, ratings }: PartRecord): LoggedPart => ({
+  ref: part.ref,
+  kind: part.kind,
+  subtype: part.subtype ?? undefined,
+  package: part.package ?? undefined,
+  capacitance: ratings.capacitance?.value,
+  voltage: ratings.voltage?.value,
+  isEmpty: part.fitments.includes('unpopulated'),
+});
 
 async function playBuild(bench: Bench, { title, note, needs }: BuildScript, lots: Map<string, string>) {
   const { code } = await startBuild(bench, buildForm.parse({ title, note }));

@@ -45,13 +45,18 @@ test('a store bleeds while one watches, by its own time constant with the meter 
 });
 
 test.each`
-  point                | quantity        | reads     | why
-  ${'VK-2402 R12'}     | ${'ohm'}        | ${4.7e3}  | ${'a good resistor'}
-  ${'OS-204 Q3'}       | ${'diode'}      | ${0.002}  | ${'a shorted FET'}
-  ${'OS-204 Q3'}       | ${'continuity'} | ${0.3}    | ${'it beeps'}
-  ${'GT-300S C23'}     | ${'farad'}      | ${3.1e-4} | ${'a dried can'}
-  ${'VK-2402 Q1'}      | ${'ohm'}        | ${null}   | ${'over range'}
-  ${'nothing is here'} | ${'ohm'}        | ${null}   | ${'open leads'}
+  point                  | quantity        | reads     | why
+  ${'VK-2402 R12'}       | ${'ohm'}        | ${4.7e3}  | ${'a good resistor'}
+  ${'OS-204 Q3'}         | ${'diode'}      | ${0.002}  | ${'a shorted FET'}
+  ${'OS-204 Q3'}         | ${'continuity'} | ${0.3}    | ${'it beeps'}
+  ${'GT-300S C23'}       | ${'farad'}      | ${3.1e-4} | ${'a dried can'}
+  ${'VK-2402 Q1'}        | ${'ohm'}        | ${null}   | ${'over range'}
+  ${'nothing is here'}   | ${'ohm'}        | ${null}   | ${'open leads'}
+  ${'VK-2402 Q1.D T1.2'} | ${'continuity'} | ${0.12}   | ${'one net'}
+  ${'VK-2402 C3.+ Q1.D'} | ${'continuity'} | ${1.32}   | ${'through the primary'}
+  ${'VK-2402 T1.1 T1.7'} | ${'continuity'} | ${null}   | ${'two windings'}
+  ${'VK-2402 T1.2 D3.K'} | ${'diode'}      | ${0.54}   | ${'a junction, forward'}
+  ${'VK-2402 D3.K T1.2'} | ${'diode'}      | ${null}   | ${'and backward'}
 `('$point in $quantity: $reads ($why)', async ({ point, quantity, reads }) => {
   const read = value(await meter.read(quantity, point));
   if (reads === null) expect(read).toBeNull();

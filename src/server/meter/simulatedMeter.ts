@@ -1,5 +1,6 @@
 import { createServer, type Server, type Socket } from 'node:net';
 import { METER_QUANTITIES, simulateAnswer, storeVoltage, type MeterQuantity } from '../../core/meter';
+import { boardReading } from './boardReading';
 import { SCENE, type ScenePoint } from './scene';
 
 /** How the stand-in misbehaves when told to, as meters do. */
@@ -74,6 +75,8 @@ export async function startSimulatedMeter(of: {
   });
 
   function truth(quantity: MeterQuantity, point: string): number {
+    const between = boardReading(point, quantity);
+    if (between !== undefined) return between;
     const found: ScenePoint | undefined = SCENE[point];
     if (found?.kind === 'part') return found.reads[quantity] ?? (quantity === 'volt' ? PICKUP_VOLTS : Infinity);
     if (!found || quantity !== 'volt') return quantity === 'volt' ? PICKUP_VOLTS : Infinity;

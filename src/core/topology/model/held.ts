@@ -52,17 +52,17 @@ export function heldRails(board: Board, rails: Rails, elements: Elements): Held 
     elements.capacitors.flatMap(({ part, a, b, polarised }) => {
       if (polarised || part.subtype === 'y' || (part.value?.capacitance ?? 1) < DROPPER_AT_LEAST) return [];
       const ends = [a, b];
-      const far = ends.filter((rail) => !mains.has(rail));
-      return far.length === 1 &&
+      const [far, ...others] = ends.filter((rail) => !mains.has(rail));
+      if (far === undefined || others.length > 0) return [];
+      const isRectified = (rail: number) =>
         rails
-          .on(far[0] ?? -1)
+          .on(rail)
           .some(
-            (pin) =>
-              pin.part !== part &&
-              (pin.part.kind === 'diode' || pin.part.kind === 'bridge' || pin.part.kind === 'dual-diode'),
-          )
-        ? far
-        : [];
+            ({ part: other }) =>
+              other !== part && (other.kind === 'diode' || other.kind === 'bridge' || other.kind === 'dual-diode'),
+          );
+      const behind = behindResistors(far, rails).filter((rail) => !mains.has(rail) && isRectified(rail));
+      return isRectified(far) ? [far] : behind.length > 0 ? [far, ...behind] : [];
     }),
   );
   const lineSecondary = new Set<number>();
@@ -109,6 +109,13 @@ export function heldRails(board: Board, rails: Rails, elements: Elements): Held 
   }
   return { mains, dropped, lineSecondary, rectified, input, isHeld: (rail) => held.has(rail) };
 }
+
+/** Rails that a small resistor, such as one against surges, stands before. */
+const behindResistors = (rail: number, rails: Rails): readonly number[] =>
+  rails.on(rail).flatMap(({ part }) => {
+    const pins = part.kind === 'resistor' ? lineSeriesPins(part) : undefined;
+    return pins ? pins.map((pin) => rails.at(part, pin)).filter((other) => other !== rail) : [];
+  });
 
 const thyristors = ({ switches }: Elements) =>
   switches.filter(({ part }) => part.kind === 'scr').map(({ hi, lo }) => ({ from: hi, to: lo }));

@@ -69,7 +69,9 @@ function growAll(heart: BoardPart, candidates: CandidateIndex, model: Model): Gr
   const drives = DRIVES.flatMap((form) =>
     best(starts(form.id, pieces).flatMap((start) => growForm(form, start, candidates, model))),
   );
-  const outputs = OUTPUT_FORMS.flatMap((form) => best(pieces.flatMap((S) => growForm(form, { S }, candidates, model))));
+  const outputs = OUTPUT_FORMS.flatMap((form) =>
+    pieces.flatMap((S) => best(growForm(form, { S }, candidates, model)).slice(0, OUTPUTS_OF_A_WINDING)),
+  ).toSorted((a, b) => b.score - a.score);
   const cells = CELL_STORIES.flatMap((form) =>
     heart.kind === 'transformer' && form.id !== 'boost'
       ? []
@@ -83,15 +85,24 @@ function growAll(heart: BoardPart, candidates: CandidateIndex, model: Model): Gr
   return { drives, outputs, cells, scores: { drives: top(drives), outputs: top(outputs), cells: top(cells) } };
 }
 
+/** Readings of one winding as an output that are kept; the next winding has its own. */
+const OUTPUTS_OF_A_WINDING = 3;
 const FITS = 4;
 
 function fitsFrom(topology: string, { drives, outputs, cells }: Grown): readonly PartialMatch[] {
   const row = ISOLATED.find(({ id }) => id === topology);
   if (!row)
     return cells.filter(({ form }) => form.id === (topology === 'boost-pfc' ? 'boost' : topology)).slice(0, FITS);
+  const driven = drives.filter(({ form }) => form.id === row.drive).slice(0, FITS);
+  const primary = Object.values(driven[0]?.roles ?? {}).find(({ winding }) => winding !== undefined)?.winding;
   return [
-    ...drives.filter(({ form }) => form.id === row.drive).slice(0, FITS),
-    ...outputs.filter(({ form }) => row.output === undefined || form.id.startsWith(row.output)).slice(0, FITS),
+    ...driven,
+    ...outputs
+      .filter(
+        ({ form, roles }) =>
+          (row.output === undefined || form.id.startsWith(row.output)) && roles.S?.winding !== primary,
+      )
+      .slice(0, FITS),
   ];
 }
 
