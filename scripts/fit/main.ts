@@ -1,4 +1,5 @@
-// Fits the weights that read boards traced in part, and writes them to src/core/topology/partial/fitted.ts.
+// Fits the weights that read boards traced in part (src/core/topology/partial/fitted.ts), and counts which pins are
+// usually joined (src/core/topology/probe/affinities.ts).
 // Composed boards and the reference boards are traced to different degrees in two orders; takes a few minutes.
 import { writeFileSync } from 'node:fs';
 import type { Board } from '../../src/core/board';
@@ -9,6 +10,7 @@ import { decorate } from '../../src/core/topology/fixtures/generator/decorate';
 import { classify, withOthers } from '../../src/core/topology/partial/classify';
 import { SLOT_CLASSES } from '../../src/core/topology/partial/features';
 import { slotsOf } from '../../src/core/topology/partial/slots';
+import { fitAffinities } from './affinities';
 import { train, type Sample } from './train';
 
 const TARGET = 'src/core/topology/partial/fitted.ts';
@@ -76,3 +78,4 @@ writeFileSync(
   TARGET,
   `// Written by \`npm run fit\`; not edited by hand.\nimport type { SlotClassifier } from './classify';\n\n${tables.map(written).join('\n')}`,
 );
+fitAffinities();

@@ -6,6 +6,7 @@ import type { Model } from '../model';
 import { SLOT_CLASSES } from '../partial/features';
 import { judgeSlots, type JudgedSlot } from '../partial/judge';
 import { recognise } from '../recognise';
+import { affinityOf, pinClass } from './pinClass';
 import { pinWords } from './words';
 
 export interface Probe {
@@ -29,6 +30,8 @@ const JOIN = { asked: 0.85, background: 0.05 } as const;
 const LEAST = 0.01;
 /** At most this many candidates of one kind are considered for an open role. */
 const MOST_OPEN = 8;
+/** Weight of the chance that none of those who could play an open role does. */
+const NOBODY = 0.1;
 /** Where a probe slips or the pins stand close. Common practice, no source. */
 const REACH: Partial<Record<BoardPart['kind'], number>> = { ic: 0.8, optocoupler: 0.9, 'shunt-reference': 0.85 };
 
@@ -45,8 +48,10 @@ export function nextProbes(board: Board, count = 5): ProbeAdvice {
   const pool = candidatesOf(model);
   for (const slot of slots) {
     const asked = askedJoins(slot, pool, model);
+    const casting = rolesAsked(slot, pool, model);
     for (const [key, { a, b, likelihood }] of asked) {
-      const gain = information(slot.probabilities, likelihood) * reach(a.part) * reach(b.part);
+      const told = information(slot.probabilities, likelihood) + ROLE_WORTH * (casting.get(key) ?? 0);
+      const gain = told * reach(a.part) * reach(b.part) * plausibility(a, b, model);
       const known = gains.get(key);
       if (known) known.gain += gain;
       else gains.set(key, { a, b, gain });
@@ -66,7 +71,7 @@ export function nextProbes(board: Board, count = 5): ProbeAdvice {
 }
 
 /** What a probe is worth that no hypothesis asks for: less than any that one does. */
-const EXPLORING = 1e-4;
+const EXPLORING = 1e-3;
 const POWER: ReadonlySet<BoardPart['kind']> = new Set([
   'nmos',
   'pmos',
@@ -84,10 +89,11 @@ const POWER: ReadonlySet<BoardPart['kind']> = new Set([
 
 /** Pairs of a pin of an open slot's part with a pin of another part that carries power, for when the hypotheses have nothing left to ask. */
 function explore(
-  { board, rails }: Model,
+  model: Model,
   slots: readonly JudgedSlot[],
   gains: Map<string, { a: NetPin; b: NetPin; gain: number }>,
 ): void {
+  const { board, rails } = model;
   const others = board.parts.filter(
     (part) => POWER.has(part.kind) || (part.kind === 'capacitor' && ('+' in part.pins || part.subtype === 'film')),
   );
@@ -101,12 +107,13 @@ function explore(
         for (const other of Object.keys(part.pins)) {
           if (other === 'G' || other === 'B') continue;
           const to = rails.at(part, other);
-          const key = [from, to].toSorted((x, y) => x - y).join(' ');
+          const key = keyOf({ part: heart, pin }, { part, pin: other }, model);
           if (gains.has(key) || rails.relation(from, to) !== 'unknown') continue;
           gains.set(key, {
             a: { part: heart, pin },
             b: { part, pin: other },
-            gain: EXPLORING * lonely * (0.1 + open) * reach(part),
+            gain:
+              EXPLORING * lonely * (0.1 + open) * reach(part) * affinity({ part: heart, pin }, { part, pin: other }),
           });
         }
       }
@@ -114,7 +121,45 @@ function explore(
   }
 }
 
+const affinity = (a: NetPin, b: NetPin) => affinityOf(pinClass(a.part, a.pin), pinClass(b.part, b.pin));
 const reach = ({ kind }: BoardPart) => REACH[kind] ?? 1;
+
+/** A bit about who plays a role is worth this share of one about the topology. Set on composed boards. */
+const ROLE_WORTH = 0.1;
+
+/** Information about the roles of the leading topology of a slot, by pair of rails. */
+function rolesAsked(
+  { slot, probabilities }: JudgedSlot,
+  pool: ReturnType<typeof candidatesOf>,
+  model: Model,
+): ReadonlyMap<string, number> {
+  const most = Math.max(...probabilities);
+  const topology = SLOT_CLASSES[probabilities.indexOf(most)] ?? 'none';
+  const gains = new Map<string, number>();
+  for (const { form, roles } of slot.fitsOf(topology))
+    for (const { a, b, share } of unknownJoins(form, roles, pool, model)) {
+      const gain = most * information([share, 1 - share], [JOIN.asked, JOIN.background]);
+      const key = keyOf(a, b, model);
+      gains.set(key, Math.max(gains.get(key) ?? 0, gain));
+    }
+  return gains;
+}
+
+const keyOf = (a: NetPin, b: NetPin, { rails }: Model) =>
+  [rails.at(a.part, a.pin), rails.at(b.part, b.pin)].toSorted((x, y) => x - y).join(' ');
+
+/** A join against the sense of both parts: a cathode on a minus, an anode on a plus. */
+const AGAINST_SENSE = 0.2;
+/** Two nets that were traced to some length would mostly have been found to be one. Common practice, no source. */
+const BOTH_TRACED = 0.5;
+
+/** How likely a join is that no hypothesis looks at: by the sense of the parts, and by what was traced already. */
+function plausibility(a: NetPin, b: NetPin, { rails }: Model): number {
+  const isAgainst = (one: NetPin, other: NetPin) =>
+    (/^K\d?$/.test(one.pin) && other.pin === '-') || (/^A\d?$/.test(one.pin) && other.pin === '+');
+  const isTraced = ({ part, pin }: NetPin) => rails.on(rails.at(part, pin)).length > 2;
+  return (isAgainst(a, b) || isAgainst(b, a) ? AGAINST_SENSE : 1) * (isTraced(a) && isTraced(b) ? BOTH_TRACED : 1);
+}
 
 interface AskedJoin {
   readonly a: NetPin;
@@ -134,7 +179,7 @@ function askedJoins(
     if ((probabilities[index] ?? 0) < LEAST || topology === 'none') return;
     for (const { form, roles } of slot.fitsOf(topology))
       for (const { a, b, share } of unknownJoins(form, roles, pool, model)) {
-        const key = [model.rails.at(a.part, a.pin), model.rails.at(b.part, b.pin)].toSorted((x, y) => x - y).join(' ');
+        const key = keyOf(a, b, model);
         const entry = asked.get(key) ?? { a, b, likelihood: SLOT_CLASSES.map(() => JOIN.background) };
         entry.likelihood[index] = Math.max(
           entry.likelihood[index] ?? 0,
@@ -172,8 +217,13 @@ function unknownJoins(
       const options = (kind ? pool[kind] : []).filter(
         ({ part }) => part !== bound.part && !Object.values(roles).some((role) => role.part === part),
       );
-      for (const option of options.slice(0, MOST_OPEN))
-        add(pinAt(bound, boundEnd), pinAt(option, openEnd), 1 / Math.max(1, options.length));
+      const from = pinAt(bound, boundEnd);
+      const likely = options
+        .map((option) => pinAt(option, openEnd))
+        .map((pin) => ({ pin, weight: affinity(from, pin) }))
+        .toSorted((one, next) => next.weight - one.weight);
+      const whole = likely.reduce((sum, { weight }) => sum + weight, 0);
+      for (const { pin, weight } of likely.slice(0, MOST_OPEN)) add(from, pin, weight / (whole + NOBODY));
     }
   }
   return found;

@@ -1,0 +1,52 @@
+// Counts how often pins of two classes are joined, for the advice on the next probe.
+import { writeFileSync } from 'node:fs';
+import { netsOf, type Board } from '../../src/core/board';
+import { CORPUS } from '../../src/core/topology/fixtures/corpus';
+import { composeBoard } from '../../src/core/topology/fixtures/generator/compose';
+import { classPair, pinClass } from '../../src/core/topology/probe/pinClass';
+
+const TARGET = 'src/core/topology/probe/affinities.ts';
+const COMPOSED = { boards: 500, from: 20_001 } as const;
+/** A reference board counts as much as so many composed ones. */
+const REFERENCE = 4;
+/** Pairs seen fewer times than this tell nothing. */
+const LEAST_PAIRS = 40;
+
+const counts = new Map<string, { pairs: number; joined: number }>();
+
+function count(board: Board, weight: number): void {
+  const nets = netsOf(board);
+  const pins = board.parts.flatMap((part) =>
+    Object.keys(part.pins).map((pin) => ({
+      ref: part.ref,
+      name: pinClass(part, pin),
+      net: nets.of(`${part.ref}.${pin}`),
+    })),
+  );
+  pins.forEach((one, index) => {
+    for (const other of pins.slice(index + 1)) {
+      if (one.ref === other.ref) continue;
+      const key = classPair(one.name, other.name);
+      const entry = counts.get(key) ?? { pairs: 0, joined: 0 };
+      counts.set(key, entry);
+      entry.pairs += weight;
+      if (one.net === other.net) entry.joined += weight;
+    }
+  });
+}
+
+/** Counts over composed and reference boards, and writes the table. */
+export function fitAffinities(): void {
+  for (let index = 0; index < COMPOSED.boards; index += 1) count(composeBoard(COMPOSED.from + index).board, 1);
+  for (const { board } of CORPUS) count(board, REFERENCE);
+  const all = [...counts.values()];
+  const usual = all.reduce((sum, { joined }) => sum + joined, 0) / all.reduce((sum, { pairs }) => sum + pairs, 0);
+  const rows = [...counts]
+    .filter(([, { pairs }]) => pairs >= LEAST_PAIRS)
+    .toSorted(([a], [b]) => (a < b ? -1 : 1))
+    .map(([key, { pairs, joined }]) => `  ${JSON.stringify(key)}: ${((joined + usual) / (pairs + 1)).toFixed(4)},`);
+  writeFileSync(
+    TARGET,
+    `// Written by \`npm run fit\`; not edited by hand.\nexport const USUAL_AFFINITY = ${usual.toFixed(4)};\n// prettier-ignore\nexport const AFFINITIES: Readonly<Record<string, number>> = {\n${rows.join('\n')}\n};\n`,
+  );
+}

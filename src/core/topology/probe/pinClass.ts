@@ -1,0 +1,25 @@
+import { BOARD_KINDS, type BoardPart } from '../../board';
+import { AFFINITIES, USUAL_AFFINITY } from './affinities';
+
+/** Resistors up to this carry power or sense it. Common practice, no source. */
+const SMALL_RESISTOR_AT_MOST = 10;
+const TWO_ALIKE: ReadonlySet<string> = new Set(['capacitor', 'resistor', 'inductor', 'fuse', 'thermistor', 'varistor']);
+
+/** What a pin is as far as one sees without knowing the circuit: a drain, the minus of an electrolytic, an output. */
+export function pinClass({ kind, subtype, role, value }: BoardPart, pin: string): string {
+  if (kind === 'capacitor' && (pin === '+' || pin === '-')) return `store ${pin}`;
+  if (kind === 'capacitor') return subtype ?? 'capacitor';
+  if (kind === 'connector') return `${role ?? 'connector'} ${/^(L|N)$/i.test(pin) ? 'line' : ''}`.trim();
+  if (kind === 'resistor')
+    return (value?.resistance ?? Infinity) <= SMALL_RESISTOR_AT_MOST ? 'small resistor' : 'resistor';
+  if (kind === 'diode' || kind === 'dual-diode')
+    return `${subtype === 'zener' || subtype === 'tvs' ? 'zener' : 'diode'} ${pin.charAt(0)}`;
+  const isNamed = BOARD_KINDS[kind].pins.length > 0 && !TWO_ALIKE.has(kind);
+  return isNamed ? `${kind} ${pin.startsWith('AC') ? 'AC' : pin}` : kind;
+}
+
+/** Pins of two classes as one key, whichever comes first. */
+export const classPair = (a: string, b: string): string => (a < b ? `${a}|${b}` : `${b}|${a}`);
+
+/** How often two such pins of one board are joined: counted on composed and reference boards (`npm run fit`). */
+export const affinityOf = (a: string, b: string): number => AFFINITIES[classPair(a, b)] ?? USUAL_AFFINITY;
