@@ -119,9 +119,10 @@ async function photographBoard(
   const donor = await findDonor(bench.db.read, code);
   const logged = donor ? await listParts(bench.db.read, donor.id) : [];
   const layout = layOut(photographed, logged.map(loggedFrom));
+  const pictures = await drawBoard(layout);
   for (const side of ['front', 'back'] as const) {
+    const bytes = pictures[side];
     const caption = side === 'front' ? 'the board, freed' : 'copper side';
-    const bytes = await drawBoard(layout, side);
     done(side, await receivePhoto(bench, photos, { code, station: 'trace', name: side, bytes, caption, side }));
   }
   const [frontId = '', backId = ''] = (await photoIds(bench, code)).slice(-2);

@@ -28,28 +28,28 @@ const BODY_FILLS: Readonly<Record<string, string>> = {
 };
 const FILMS: Readonly<Record<string, string>> = { x: '#c9b23c', y: '#4b6f9c', film: '#8f3b30' };
 
-/** The parts' side or the copper side of a board as PNG bytes, the same each time: drawn, nobody's real board. */
-export async function drawBoard(layout: Layout, side: 'front' | 'back'): Promise<Buffer> {
+/** Pictures are read once more and stored as JPEG; squeezing them would be time lost. */
+const QUICK = { compressionLevel: 1 } as const;
+
+/** The parts' side and the copper side of a board as PNG bytes, the same each time: drawn, nobody's real board. */
+export async function drawBoard(layout: Layout): Promise<{ readonly front: Buffer; readonly back: Buffer }> {
   const copper = routeCopper(layout.pads);
-  const sheet = sharp(Buffer.from(side === 'front' ? frontSvg(layout, copper) : svg(board(LAMINATE.back))));
-  if (side === 'front') return sheet.png().toBuffer();
-  const pour = await sharp(pourPixels(copper), {
-    raw: { width: copper.columns, height: copper.rows, channels: 4 },
-  })
+  const pour = await sharp(pourPixels(copper), { raw: { width: copper.columns, height: copper.rows, channels: 4 } })
     .resize(WIDTH, HEIGHT, { kernel: 'cubic' })
     .flop()
-    .png()
+    .png(QUICK)
     .toBuffer();
-  const joints = sharp(Buffer.from(jointsSvg(layout)));
-  return sharp(
-    await sheet
-      .composite([{ input: pour }])
-      .png()
+  const back = sharp(Buffer.from(svg(board(LAMINATE.back)))).composite([
+    { input: pour },
+    { input: Buffer.from(jointsSvg(layout)) },
+    { input: Buffer.from(lampSvg()), blend: 'multiply' },
+  ]);
+  return {
+    front: await sharp(Buffer.from(frontSvg(layout, copper)))
+      .png(QUICK)
       .toBuffer(),
-  )
-    .composite([{ input: await joints.png().toBuffer() }, { input: Buffer.from(lampSvg()), blend: 'multiply' }])
-    .png()
-    .toBuffer();
+    back: await back.png(QUICK).toBuffer(),
+  };
 }
 
 /** The label of a unit as PNG bytes, line by line. */

@@ -53,7 +53,11 @@ function unfixedCandidates(model: Model): Candidates {
   }));
   const bodies = elements.switches.filter(({ part }) => part.kind === 'nmos' || part.kind === 'pmos');
   const stores: readonly Binding[] = elements.capacitors
-    .filter(({ part, polarised }) => polarised || (part.value?.capacitance ?? 1) >= RESERVOIR_AT_LEAST)
+    .filter(
+      ({ part, polarised }) =>
+        polarised ||
+        (part.subtype !== 'x' && part.subtype !== 'y' && (part.value?.capacitance ?? 1) >= RESERVOIR_AT_LEAST),
+    )
     .flatMap(({ part, a, b }) => {
       const [first = '', second = ''] = Object.keys(part.pins);
       return bothWays({ part, rails: [a, b], pins: [first, second] });

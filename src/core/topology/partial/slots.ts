@@ -33,7 +33,13 @@ export interface Slot {
 
 /** Slots of a board: every transformer with two windings or more, and every choke. */
 export function slotsOf(model: Model, found: readonly FoundStage[]): readonly Slot[] {
-  const candidates = indexCandidates(candidatesOf(model));
+  const all = candidatesOf(model);
+  const candidates = indexCandidates(all);
+  // What rectifies the mains is no output of a transformer.
+  const behind = indexCandidates({
+    ...all,
+    passive: all.passive.filter(({ rails }) => !rails.some((rail) => model.held.mains.has(rail))),
+  });
   const inventory = inventoryOf(model.board);
   const noHearts = new Set(
     (model.board.fixed ?? []).filter(({ as }) => as === 'nothing' || as === 'output-choke').map(({ ref }) => ref),
@@ -43,10 +49,10 @@ export function slotsOf(model: Model, found: readonly FoundStage[]): readonly Sl
       ({ ref, kind, windings, pins, fitted }) =>
         fitted !== false &&
         !noHearts.has(ref) &&
-        (kind === 'inductor' || (kind === 'transformer' && (windings?.length ?? Object.keys(pins).length / 2) >= 2)),
+        (kind === 'inductor' || (kind === 'transformer' && windingsAtLeast(windings ?? [], pins) >= 2)),
     )
     .map((heart) => {
-      const grown = growAll(heart, candidates, model);
+      const grown = growAll(heart, candidates, behind, model);
       return {
         heart,
         features: featuresOf(heart, model, inventory, found, grown.scores),
@@ -56,6 +62,10 @@ export function slotsOf(model: Model, found: readonly FoundStage[]): readonly Sl
     });
 }
 
+/** Windings that are known, and one for every two pins that are on none yet. */
+const windingsAtLeast = (windings: readonly (readonly string[])[], pins: BoardPart['pins']): number =>
+  windings.length + Math.ceil(Object.keys(pins).filter((pin) => !windings.some((own) => own.includes(pin))).length / 2);
+
 interface Grown {
   readonly scores: FormScores;
   readonly drives: readonly PartialMatch[];
@@ -63,14 +73,14 @@ interface Grown {
   readonly cells: readonly PartialMatch[];
 }
 
-function growAll(heart: BoardPart, candidates: CandidateIndex, model: Model): Grown {
+function growAll(heart: BoardPart, candidates: CandidateIndex, behind: CandidateIndex, model: Model): Grown {
   const pieces = (candidates.all.piece ?? []).filter(({ part }) => part === heart);
   const chokes = (candidates.all.choke ?? []).filter(({ part }) => part === heart);
   const drives = DRIVES.flatMap((form) =>
     best(starts(form.id, pieces).flatMap((start) => growForm(form, start, candidates, model))),
   );
   const outputs = OUTPUT_FORMS.flatMap((form) =>
-    pieces.flatMap((S) => best(growForm(form, { S }, candidates, model)).slice(0, OUTPUTS_OF_A_WINDING)),
+    pieces.flatMap((S) => best(growForm(form, { S }, behind, model)).slice(0, OUTPUTS_OF_A_WINDING)),
   ).toSorted((a, b) => b.score - a.score);
   const cells = CELL_STORIES.flatMap((form) =>
     heart.kind === 'transformer' && form.id !== 'boost'

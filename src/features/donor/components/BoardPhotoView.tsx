@@ -9,7 +9,7 @@ import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { useZoom, ZoomButtons, ZoomPicture } from '../../../ui/picture/ZoomPicture';
 import { liftPinsAction, placePinsAction } from '../actions';
 import type { BoardPhoto, SpotView } from '../views/photos';
-import { pinAfter, PlacingLine } from './PlacingLine';
+import { firstPin, pinAfter, PlacingLine } from './PlacingLine';
 import { useTell } from './useTell';
 
 /** The board as it was photographed: pins lie where they were placed, light up with their net, and are joined by touching them. */
@@ -18,6 +18,7 @@ export function BoardPhotoView({
   photos,
   parts,
   held,
+  asked,
   isLit,
   onTouch,
 }: {
@@ -25,6 +26,8 @@ export function BoardPhotoView({
   photos: readonly BoardPhoto[];
   parts: readonly BoardPart[];
   held: string | undefined;
+  /** Pins that the next probe asks for. */
+  asked: readonly string[];
   isLit: (pin: string) => boolean;
   onTouch: (pin: string) => void;
 }) {
@@ -68,7 +71,7 @@ export function BoardPhotoView({
   const lit = spots.filter(({ pin }) => isLit(pin));
   return (
     <div>
-      <Shortcuts keys={[{ key: 'b', label: 'turn the board over', press: 'turn-board' }]} />
+      <Shortcuts keys={[{ key: 'v', label: 'turn the board over', press: 'turn-board' }]} />
       <ZoomPicture zoom={zoom} picture={photo} onSpot={placing === undefined ? undefined : place}>
         {(scale) => (
           <>
@@ -81,6 +84,7 @@ export function BoardPhotoView({
                 scale={scale}
                 isHeld={spot.pin === held}
                 isLit={isLit(spot.pin)}
+                isAsked={asked.includes(spot.pin)}
                 {...(placing === undefined ? { onTouch } : {})}
               />
             ))}
@@ -91,7 +95,7 @@ export function BoardPhotoView({
         <ZoomButtons zoom={zoom} />
         {photos.length > 1 && (
           <button id="turn-board" type="button" className="btn" onClick={turn}>
-            <kbd>b</kbd> turn over
+            <kbd>v</kbd> turn over
           </button>
         )}
         <span className="text-ink-2">{photo.says}</span>
@@ -102,7 +106,9 @@ export function BoardPhotoView({
           type="button"
           className="btn ml-auto"
           aria-pressed={placing !== undefined}
-          onClick={() => setPlacing(placing === undefined ? pinAfter(undefined, parts, placed) : undefined)}
+          onClick={() =>
+            setPlacing(placing === undefined ? (pinAfter(undefined, parts, placed) ?? firstPin(parts)) : undefined)
+          }
         >
           {placing === undefined ? 'Place pins' : 'Done placing'}
         </button>
@@ -178,12 +184,14 @@ function SpotMark({
   scale,
   isHeld,
   isLit,
+  isAsked,
   onTouch,
 }: {
   spot: SpotView;
   scale: number;
   isHeld: boolean;
   isLit: boolean;
+  isAsked: boolean;
   onTouch?: (pin: string) => void;
 }) {
   return (
@@ -192,8 +200,9 @@ function SpotMark({
       className="spot"
       data-own={isOwn}
       data-lit={isLit}
+      data-asked={isAsked}
       aria-pressed={isHeld}
-      aria-label={`${pin} on the photo`}
+      aria-label={`${pin} on the photo${isAsked ? ', asked for next' : ''}`}
       title={isOwn ? pin : `${pin}, placed on the other side`}
       disabled={!onTouch}
       style={{ left: `${x * 100}%`, top: `${y * 100}%`, transform: `translate(-50%, -50%) scale(${1 / scale})` }}
@@ -202,7 +211,7 @@ function SpotMark({
         onTouch?.(pin);
       }}
     >
-      {isLit && <span>{pin}</span>}
+      {(isLit || isAsked) && <span>{pin}</span>}
     </button>
   );
 }

@@ -4,6 +4,9 @@ import { splitPin, type BoardPart } from '../../../core/board';
 
 const pinsOf = ({ ref, pins }: BoardPart) => Object.keys(pins).map((name) => `${ref}.${name}`);
 
+/** Where placing begins when every pin has a place already. */
+export const firstPin = ([part]: readonly BoardPart[]): string | undefined => (part ? pinsOf(part)[0] : undefined);
+
 /** The next pin that has no place, first on the same part. */
 export function pinAfter(
   pin: string | undefined,

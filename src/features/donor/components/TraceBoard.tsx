@@ -89,6 +89,7 @@ export function TraceBoard({
           photos={view.photos}
           parts={view.board.parts}
           held={held}
+          asked={answer?.advice.probes.slice(0, 1).flatMap(({ a, b }) => [a, b]) ?? []}
           isLit={isLit}
           onTouch={touch}
         />

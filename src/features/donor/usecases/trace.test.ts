@@ -97,3 +97,20 @@ test('everything the station shows is worked out of the board, and crosses a thr
   expect(answer.schematic.symbols).toHaveLength(7);
   expect(answer.analysis.hypotheses.length).toBeGreaterThan(0);
 });
+
+test('what a person fixes goes before the evidence, is fixed anew, and is let go', async () => {
+  await type('t1 as forward', 't1 as flyback', 'q1 as rectifier');
+  const { board, fixed, facts } = await view();
+  expect(board.fixed).toEqual([
+    { ref: 'T1', as: 'flyback' },
+    { ref: 'Q1', as: 'rectifier' },
+  ]);
+  expect(fixed.map(({ a, says }) => `${a} ${says}`)).toEqual([
+    'T1 taken for the heart of a flyback converter',
+    'Q1 taken for a rectifier',
+  ]);
+  expect(facts).toEqual([]);
+  const outcome = await strikeFact(fixture.bench, { code, factId: fixed[0]?.id ?? '' });
+  expect(outcome).toMatchObject({ ok: true, says: 'T1 is read by the evidence again.' });
+  expect((await view()).board.fixed).toEqual([{ ref: 'Q1', as: 'rectifier' }]);
+});

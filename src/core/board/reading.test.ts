@@ -1,0 +1,29 @@
+import { FIXED_ROLES, fixableAs, fixedWords, lineOfReading, TOPOLOGY_WORDS } from '.';
+
+// A meter beeps below some tens of ohms, but a join is a trace and two leads: below half an ohm. Common practice, no source.
+test.each`
+  a         | b         | quantity        | value    | line
+  ${'Q1.D'} | ${'T1.2'} | ${'continuity'} | ${0.12}  | ${'Q1.D - T1.2'}
+  ${'Q1.D'} | ${'T1.2'} | ${'continuity'} | ${1.2}   | ${'Q1.D ~ T1.2 1.2'}
+  ${'Q1.D'} | ${'T1.2'} | ${'continuity'} | ${null}  | ${'Q1.D x T1.2'}
+  ${'T1.7'} | ${'T1.9'} | ${'continuity'} | ${0.03}  | ${'T1.7 ~ T1.9 0.03'}
+  ${'D3.A'} | ${'D3.K'} | ${'diode'}      | ${0.541} | ${'D3.A ~ D3.K 0.541V'}
+  ${'Q1.D'} | ${'T1.2'} | ${'diode'}      | ${0.001} | ${'Q1.D - T1.2'}
+  ${'D3.K'} | ${'D3.A'} | ${'diode'}      | ${null}  | ${'D3.K x D3.A'}
+`('$quantity $value between $a and $b: “$line”', ({ a, b, quantity, value, line }) => {
+  expect(lineOfReading(a, b, { quantity, value })).toBe(line);
+});
+
+test('a transformer may be the heart of any stage that has one, a choke of fewer, a FET of none', () => {
+  expect(fixableAs('transformer')).toEqual(expect.arrayContaining(['flyback', 'sepic', 'line-transformer', 'nothing']));
+  expect(fixableAs('transformer')).not.toContain('capacitive-dropper');
+  expect(fixableAs('inductor')).toEqual(expect.arrayContaining(['buck', 'boost-pfc', 'output-choke']));
+  expect(fixableAs('inductor')).not.toContain('flyback');
+  expect(fixableAs('nmos')).toEqual(['switch', 'rectifier', 'nothing']);
+  expect(fixableAs('resistor')).toEqual(['nothing']);
+});
+
+test('everything that can be fixed has words', () => {
+  for (const name of [...Object.keys(TOPOLOGY_WORDS), ...Object.keys(FIXED_ROLES)])
+    expect(fixedWords(name)).toMatch(/^(the heart of a |an? |no )/);
+});
