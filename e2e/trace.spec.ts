@@ -90,14 +90,14 @@ test('forty parts are beeped together by keyboard until the circuit has a name, 
 
 test('a contradiction names the smallest set, and dropping one of it ends it', async ({ page }) => {
   await goTo(page, `/donors/${await donorCode(page, 'label-printer')}/trace`);
-  await benchLine(page, 'q1.d x d3.a');
+  await benchLine(page, 'br1.+ x c3.+');
   const alert = judgement(page).getByRole('alert');
   await expect(alert).toContainText('These cannot all be so');
   await expect(alert.getByRole('listitem')).toHaveCount(2);
-  await alert.getByRole('button', { name: 'Drop that Q1.D and D3.A are not joined' }).click();
+  await alert.getByRole('button', { name: 'Drop that BR1.+ and C3.+ are not joined' }).click();
   await expect(alert).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(alert).toContainText('Q1.D D3.A not joined');
+  await expect(alert).toContainText('BR1.+ C3.+ not joined');
   await benchLine(page, 'undo');
 });
 

@@ -72,7 +72,7 @@ test('the meter answers the probe, and is read by touching two pins', async ({ p
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await page.getByLabel('What touching a second pin means').selectOption('diode');
   await page.getByRole('button', { name: 'D3.K beeps with T1.2' }).click();
-  await expect(page.getByText(/T1\.2 to D3\.K reads through a part: 54\d mV in diode mode/)).toBeVisible();
+  await expect(page.getByText(/T1\.2 to D3\.K reads through a part: 54\d\smV in diode mode/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).first().click();
 });
 

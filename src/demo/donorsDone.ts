@@ -300,7 +300,7 @@ export const DONORS_DONE: readonly DonorScript[] = [
       maker: 'Hesk',
       model: 'PL-3',
       nameplate: 'SUPPLY 230V~ 50Hz 3W  OUTPUT 24V 0.03A',
-      origin: 'Elder Lane, with the oven',
+      origin: 'Elder Lane, from beside the door',
       symptom: 'never switches',
       length: '60mm',
       width: '48mm',

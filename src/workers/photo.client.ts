@@ -1,17 +1,20 @@
-import type { Picture } from '../core/photo';
-import type { PhotoAnswer, PhotoQuestion } from './photo.contract';
+import type { PhotoAnswer, PhotoQuestion, PreparedPhoto } from './photo.contract';
 
 /** Makes a picture ready in a worker of its own. `stop` ends it; then nothing comes. */
 export function preparePictureAside(
   question: PhotoQuestion,
-  on: { readonly share: (share: number) => void; readonly done: (picture: Picture) => void; readonly fail: () => void },
+  on: {
+    readonly share: (share: number) => void;
+    readonly done: (prepared: PreparedPhoto) => void;
+    readonly fail: () => void;
+  },
 ): { readonly stop: () => void } {
   const worker = new Worker(new URL('./photo.worker.ts', import.meta.url), { type: 'module' });
   worker.addEventListener('message', ({ data }: MessageEvent<PhotoAnswer>) => {
     if ('share' in data) on.share(data.share);
     else {
       worker.terminate();
-      on.done(data.picture);
+      on.done(data);
     }
   });
   worker.addEventListener('error', () => {

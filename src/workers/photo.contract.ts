@@ -6,5 +6,11 @@ export interface PhotoQuestion {
   readonly preparation: Preparation;
 }
 
-/** How far it is, or the picture made ready. */
-export type PhotoAnswer = { readonly share: number } | { readonly picture: Picture };
+/** A picture made ready, as pixels to be shown and as a file to be kept. */
+export interface PreparedPhoto {
+  readonly picture: Picture;
+  readonly file: Blob;
+}
+
+/** How far it is, or what came of it. */
+export type PhotoAnswer = { readonly share: number } | PreparedPhoto;

@@ -11,6 +11,7 @@ import {
 } from '../../../core/photo';
 import { ProgressLine } from '../../../ui/feedback/ProgressLine';
 import { preparePictureAside } from '../../../workers/photo.client';
+import type { PreparedPhoto } from '../../../workers/photo.contract';
 import type { PhotoPageView } from '../views/photos';
 import { sendPrepared } from './sendPhoto';
 import { useTell } from './useTell';
@@ -23,7 +24,6 @@ const START: Corners = [
 ];
 const CORNER_NAMES = ['top left', 'top right', 'bottom right', 'bottom left'] as const;
 const NUDGE = 0.004;
-const JPEG_QUALITY = 0.92;
 
 /** Makes a photo ready for tracing: its board squared by four corners, mirrored, its copper raised; kept as a photo of its own. */
 export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView }) {
@@ -31,7 +31,7 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
   const [isSquared, setSquared] = useState(true);
   const [mirror, setMirror] = useState(false);
   const [contrast, setContrast] = useState(0);
-  const [made, setMade] = useState<Picture>();
+  const [made, setMade] = useState<PreparedPhoto>();
   const [share, setShare] = useState<number>();
   const [says, setSays] = useState('');
   const work = useRef<{ stop: () => void }>(undefined);
@@ -42,7 +42,7 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
 
   useEffect(() => () => work.current?.stop(), []);
   useEffect(() => {
-    if (made && canvas.current) paint(canvas.current, made);
+    if (made && canvas.current) paint(canvas.current, made.picture);
   }, [made]);
 
   async function make() {
@@ -75,11 +75,8 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
     setSays('Stopped. The photo is as it was.');
   }
   async function keep() {
-    const blob = await new Promise<Blob | null>(
-      (resolve) => canvas.current?.toBlob(resolve, 'image/jpeg', JPEG_QUALITY) ?? resolve(null),
-    );
-    if (!blob) return;
-    const outcome = await tell(() => sendPrepared({ code, fromId: photo.id, preparation, blob }));
+    if (!made) return;
+    const outcome = await tell(() => sendPrepared({ code, fromId: photo.id, preparation, blob: made.file }));
     if (outcome?.ok) setMade(undefined);
   }
   const change =
