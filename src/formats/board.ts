@@ -40,6 +40,7 @@ const BOARD = {
   through: optional(z.array(z.object({ a: text, b: text, ohms: optional(amount), drop: optional(amount) }))),
   swept: optional(z.array(text)),
   complete: optional(z.boolean()),
+  notes: optional(z.array(z.string())),
   fixed: optional(z.array(z.object({ ref: text, as: text }))),
 };
 const SCHEMA = z.object(BOARD);

@@ -60,6 +60,8 @@ export interface Board {
   readonly swept?: readonly string[];
   /** What a person has fixed; it goes before what the evidence says. */
   readonly fixed?: readonly FixedPart[];
+  /** What a person noted about the board, in their words. */
+  readonly notes?: readonly string[];
 }
 
 export const BOARD_FORMAT = 'zorvek.board/1';

@@ -78,7 +78,9 @@ test('a board traced in part gets no finding that rests on what is not known', (
         pins: Object.fromEntries(Object.keys(part.pins).map((pin) => [pin, null])),
       })),
     };
-    expect(findingsOf(recognise(untraced))).toEqual([]);
+    // A rank is read off the part, whatever it is joined to.
+    const findings = findingsOf(recognise(untraced)).filter(({ rule }) => rule !== 'optocoupler-rank');
+    expect(findings).toEqual([]);
   }
 });
 
@@ -121,6 +123,43 @@ describe('remarks', () => {
     }));
     expect(has(bare, 'bare-input')?.message).toMatch(/no varistor.*inrush/);
     expect(has(bare, 'empty-footprints')?.parts).toEqual(['C306']);
+  });
+
+  test('grounds of both sides in one net are a danger where an optocoupler keeps them apart', () => {
+    expect(has(found('printer-adapter-24v'), 'confused-grounds')).toBeUndefined();
+    const joined = found('printer-adapter-24v', (board) => {
+      const output = board.parts.find(({ role }) => role === 'output');
+      const bridge = board.parts.find(({ kind }) => kind === 'bridge');
+      const ground = board.parts.find(({ kind }) => kind === 'shunt-reference')?.pins.A;
+      const pin = Object.entries(output?.pins ?? {}).find(([, net]) => net === ground)?.[0] ?? '';
+      return { ...board, joined: [[`${output?.ref ?? ''}.${pin}`, `${bridge?.ref ?? ''}.-`]] };
+    });
+    expect(has(joined, 'confused-grounds')?.message).toContain('the return of the mains side');
+  });
+
+  test.each([
+    ['PC817C 2146', 'is of rank C: it passes 200 to 400 %'],
+    ['817-A', 'is of rank A: it passes 80 to 160 %'],
+    ['817B', 'is of rank B: it passes 130 to 260 %'],
+    ['PC817', 'shows no rank'],
+    ['4N35', undefined],
+  ])('optocoupler marked %s: %s', (marking, says) => {
+    const remarks = found('printer-adapter-24v', (board) => ({
+      ...board,
+      parts: board.parts.map((part) => (part.kind === 'optocoupler' ? { ...part, marking } : part)),
+    }));
+    const rank = has(remarks, 'optocoupler-rank')?.message;
+    expect(rank?.includes(says ?? 'rank')).toBe(says === undefined ? undefined : true);
+  });
+
+  test.each([
+    ['slot under the optocoupler bridged by solder', true],
+    ['the creepage cut-out is full of carbon', true],
+    ['slot is clean, not bridged', false],
+    ['burnt varistor', false],
+  ])('“%s”: a bridged slot %s', (note, isFound) => {
+    const findings = found('printer-adapter-24v', (board) => ({ ...board, notes: [note] }));
+    expect(has(findings, 'bridged-slot') !== undefined).toBe(isFound);
   });
 
   test('two diodes side by side are remarked', () => {

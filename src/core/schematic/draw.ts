@@ -35,7 +35,12 @@ export function drawSchematic(
   const width = xOf(placed.columns) + MARGIN;
   const height = MARGIN * 2 + placed.rows * CELL.height;
   const router = new Router(width, height);
-  for (const { at, symbol } of symbols) router.block(at.x, at.y, symbol.width, symbol.height);
+  for (const drawn of symbols) {
+    const { at, symbol } = drawn;
+    router.block(at.x, at.y, symbol.width, symbol.height);
+    const { left, width: long } = captionBox(drawn);
+    router.crowd(left, at.y + drawn.caption.at.y - CAPTION.ascent, long, CAPTION.height);
+  }
   const terminals = new Map<number, (Terminal & { readonly ref: string; readonly pin: string })[]>();
   for (const { ref, at, symbol } of symbols)
     for (const { pin, x, y, side } of symbol.pins) {
@@ -65,7 +70,10 @@ export function drawSchematic(
       continue;
     }
     if (grounds.has(net)) {
-      for (const terminal of pins) label(terminal, 'ground');
+      for (const terminal of pins) {
+        const side = analysis.sides[`${terminal.ref}.${terminal.pin}`] ?? '';
+        label(terminal, side.startsWith('isolated') ? 'isolated-ground' : 'ground');
+      }
       continue;
     }
     if (pins.length > WIRED_UP_TO) {
@@ -118,6 +126,15 @@ function captionOf({ pins, width }: PartSymbol): PlacedSymbol['caption'] {
   return isStanding
     ? { at: { x: width - 8, y: 26 }, anchor: 'start' }
     : { at: { x: width / 2, y: -12 }, anchor: 'middle' };
+}
+
+/** Words of a caption: what a letter takes, and how high two lines stand. */
+const CAPTION = { letter: 6.2, ascent: 10, height: 22 } as const;
+
+function captionBox({ ref, value, at, caption }: PlacedSymbol): { readonly left: number; readonly width: number } {
+  const width = Math.max(ref.length, value.length * 0.85) * CAPTION.letter;
+  const x = at.x + caption.at.x;
+  return { left: caption.anchor === 'middle' ? x - width / 2 : x, width };
 }
 
 const cornerOf = ({ symbol, row }: Placement, left: number): Point => ({

@@ -1,3 +1,4 @@
+export { groundPath } from './ground';
 export { drawSchematic } from './draw';
 export { schematicSvg } from './svg';
 export type { NetLabel, PlacedSymbol, Places, Point, Schematic, Shape, Wire } from './types';

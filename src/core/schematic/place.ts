@@ -58,7 +58,7 @@ export function placeParts(analysis: Analysis, before: Places = {}): Placed {
   const isolated = order.filter(({ isIsolated }) => isIsolated);
   const ordered = [...order.filter(({ isIsolated }) => !isIsolated), ...isolated];
   const depthOf = depthsOf(parts, netsOfPart, (net) => nets.pins[net]?.length ?? 0);
-  const height = Math.max(3, Math.min(10, Math.ceil(Math.sqrt(parts.length * 0.75))));
+  const height = Math.max(3, Math.min(14, Math.ceil(Math.sqrt(parts.length * 1.1))));
   const placements: Placement[] = [];
   let column = 0;
   let barrierAfter: number | undefined;
@@ -143,6 +143,11 @@ function zonesOf(
       else zones.set(part.ref, { name: 'outputs', isIsolated: isIsolated(part) });
     }
   }
+  const isCrossing = (part: BoardPart) =>
+    sideOf(part).some((side) => side.startsWith('isolated')) && sideOf(part).some((side) => side === 'mains');
+  for (const part of parts)
+    if ((part.kind === 'transformer' || part.kind === 'optocoupler') && isCrossing(part))
+      set(part.ref, 'across', false);
   analysis.recognition.stages.forEach((stage, index) => {
     const name = `stage ${index + 1}`;
     for (const { ref } of [...stage.switches, ...stage.magnetics.slice(0, 1)])
@@ -166,7 +171,8 @@ function zonesOf(
       const pull = new Map<string, number>();
       for (const [other, weight] of neighbours.get(part.ref) ?? []) {
         const zone = zones.get(other);
-        if (zone) pull.set(zone.name.replace(/ out$/, ''), (pull.get(zone.name.replace(/ out$/, '')) ?? 0) + weight);
+        if (zone && zone.name !== 'across')
+          pull.set(zone.name.replace(/ out$/, ''), (pull.get(zone.name.replace(/ out$/, '')) ?? 0) + weight);
       }
       const [best] = [...pull].toSorted((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
       if (best)
@@ -190,6 +196,7 @@ function zoneOrder(analysis: Analysis, zones: ReadonlyMap<string, ZoneOf>): read
     ...stages,
     'link',
     'loose',
+    'across',
     'input out',
     ...stages.map((name) => `${name} out`),
     'link out',
@@ -218,7 +225,8 @@ function placeBlock(
     return { part, symbol, span: Math.max(1, Math.ceil((symbol.height + 50) / CELL.height)) };
   });
   const cells = sized.reduce((sum, { span }) => sum + span, 0);
-  const width = Math.max(1, Math.ceil(cells / height) + (sized.some(({ span }) => span > 1) ? 1 : 0));
+  const isUneven = zone !== 'across' && sized.some(({ span }) => span > 1);
+  const width = Math.max(1, Math.ceil(cells / height) + (isUneven ? 1 : 0));
   const taken = new Set<string>();
   const at = new Map<string, { column: number; row: number }>(
     placed.map(({ part, column, row }) => [part.ref, { column, row }]),

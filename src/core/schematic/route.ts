@@ -20,12 +20,17 @@ export const stubEnd = ({ x, y, side }: Terminal): Point => ({
   y: y + AWAY[side].y * STEP,
 });
 
+/** Price of a step through words, in halves of a step. */
+const CROWDED = 7;
+
 /**
  * Routes wires on a grid around boxes: Dijkstra over point and direction, with a price for bends and crossings. Wires
  * of different nets may cross at right angles, and never run along each other or bend on each other.
  */
 export class Router {
   private readonly blocked: Uint8Array;
+  /** Where words stand: a wire may run there when it has no better way. */
+  private readonly crowded: Uint8Array;
   /** Net whose wire runs along a track through a point: level in the first half, upright in the second. */
   private readonly along: Int32Array;
   /** Work of one search; a state counts only when it was seen in the present round. */
@@ -39,6 +44,7 @@ export class Router {
     this.columns = Math.ceil(width / STEP) + 1;
     this.rows = Math.ceil(height / STEP) + 1;
     this.blocked = new Uint8Array(this.columns * this.rows);
+    this.crowded = new Uint8Array(this.columns * this.rows);
     const states = this.columns * this.rows * 2;
     this.along = new Int32Array(states).fill(-1);
     this.cost = new Float64Array(states);
@@ -46,9 +52,15 @@ export class Router {
     this.seenIn = new Int32Array(states);
   }
   block(x: number, y: number, width: number, height: number): void {
+    this.mark(this.blocked, x, y, width, height);
+  }
+  crowd(x: number, y: number, width: number, height: number): void {
+    this.mark(this.crowded, x, y, width, height);
+  }
+  private mark(points: Uint8Array, x: number, y: number, width: number, height: number): void {
     for (let row = Math.ceil(y / STEP); row <= Math.floor((y + height) / STEP); row += 1)
       for (let column = Math.ceil(x / STEP); column <= Math.floor((x + width) / STEP); column += 1)
-        if (this.isInside(column, row)) this.blocked[row * this.columns + column] = 1;
+        if (this.isInside(column, row)) points[row * this.columns + column] = 1;
   }
   private isInside(column: number, row: number): boolean {
     return column >= 0 && row >= 0 && column < this.columns && row < this.rows;
@@ -63,7 +75,7 @@ export class Router {
   }
   /** A path from a stub to any of the net's points, or `undefined` when none is within reach. */
   route(net: number, from: Point, goals: readonly Point[], farthest: number): readonly Point[] | undefined {
-    const { cost, cameFrom, seenIn, along, blocked, columns, rows } = this;
+    const { cost, cameFrom, seenIn, along, blocked, crowded, columns, rows } = this;
     const half = columns * rows;
     const targets = new Set(goals.map((goal) => this.index(goal)));
     this.round += 1;
@@ -103,7 +115,8 @@ export class Router {
           const here = toUpright ? ownUpright : ownLevel;
           if ((track !== -1 && track !== net) || (here !== -1 && here !== net)) continue;
           const across = along[toUpright ? next : next + half] ?? -1;
-          const total = price + 2 + (turns ? 5 : 0) + (across !== -1 && across !== net ? 3 : 0);
+          const total =
+            price + 2 + (turns ? 5 : 0) + (across !== -1 && across !== net ? 3 : 0) + (crowded[next] ? CROWDED : 0);
           if (total >= buckets.length) continue;
           const to = toUpright ? next + half : next;
           if (seenIn[to] === round && (cost[to] ?? 0) <= total) continue;

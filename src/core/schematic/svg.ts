@@ -1,3 +1,4 @@
+import { groundPath } from './ground';
 import type { NetLabel, PlacedSymbol, Schematic, Shape, Wire } from './types';
 
 const escape = (text: string) =>
@@ -45,16 +46,14 @@ function symbolSvg({ ref, symbol, at, value, caption, isPower }: PlacedSymbol): 
   return `<g class="part" data-ref="${escape(ref)}" transform="translate(${at.x} ${at.y})"${isPower ? ' stroke-width="1.7"' : ''}>${symbol.shapes.map(shapeSvg).join('')}${name}${amount}</g>`;
 }
 
-function labelSvg({ text, at: { x, y }, side, kind }: NetLabel): string {
-  if (kind === 'ground') return groundSvg(x, y, side);
+function labelSvg(label: NetLabel): string {
+  const { text, at, side, kind } = label;
+  const { x, y } = at;
+  if (kind === 'ground' || kind === 'isolated-ground')
+    return `<path class="ground" d="${groundPath(label)}" stroke-width="${kind === 'ground' ? 3 : 2}"/>`;
   if (kind === 'open')
     return `<path class="open" d="M${x - 4} ${y}A4 4 0 1 1 ${x + 4} ${y}A4 4 0 1 1 ${x - 4} ${y}" stroke-dasharray="2 2"/>`;
   const [dx, anchor] = side === 'left' ? [-3, 'end'] : side === 'right' ? [3, 'start'] : [0, 'middle'];
   const dy = side === 'top' ? -3 : side === 'bottom' ? 10 : 3;
   return `<g class="net-name">${words(x + dx, y + dy, text, anchor).replace('<text', '<text font-size="8.5"')}</g>`;
-}
-
-function groundSvg(x: number, y: number, side: NetLabel['side']): string {
-  if (side === 'left' || side === 'right') return `<path class="ground" d="M${x} ${y - 6}V${y + 6}" stroke-width="3"/>`;
-  return `<path class="ground" d="M${x - 8} ${y}H${x + 8}" stroke-width="3"/>`;
 }

@@ -48,7 +48,7 @@ export interface NetLabel {
   readonly text: string;
   readonly at: Point;
   readonly side: Side;
-  readonly kind: 'name' | 'ground' | 'open';
+  readonly kind: 'name' | 'ground' | 'isolated-ground' | 'open';
 }
 
 export interface Schematic {

@@ -1,4 +1,5 @@
 import type { FindingRule } from '../finding';
+import { bridgedSlot, confusedGrounds, optocouplerRank } from './across';
 import { barrierBreach } from './barrier';
 import { noDischargePath } from './discharge';
 import { missingFuse } from './fuse';
@@ -23,8 +24,17 @@ const FAULTS: readonly FindingRule[] = [
   snubberValue,
 ];
 
-/** Rules that remark on what is neither right nor wrong. */
-const REMARKS: readonly FindingRule[] = [touchCurrent, sharedRectifiers, bareInput, outputReference, emptyFootprints];
+/** Rules beyond those of the board format: dangers by what was traced or noted, then what is neither right nor wrong. */
+const REMARKS: readonly FindingRule[] = [
+  confusedGrounds,
+  bridgedSlot,
+  touchCurrent,
+  sharedRectifiers,
+  bareInput,
+  outputReference,
+  optocouplerRank,
+  emptyFootprints,
+];
 
 export const FINDING_RULES: readonly FindingRule[] = [...FAULTS, ...REMARKS];
 export const FAULT_RULES: ReadonlySet<string> = new Set(FAULTS.map(({ rule }) => rule));

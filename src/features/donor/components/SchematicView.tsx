@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef, useState, type PointerEvent, type WheelEvent } from 'react';
-import { schematicSvg, type PlacedSymbol, type Schematic, type Shape } from '../../../core/schematic';
+import { groundPath, schematicSvg, type PlacedSymbol, type Schematic, type Shape } from '../../../core/schematic';
 
 interface Frame {
   readonly x: number;
@@ -224,11 +224,11 @@ function LabelView({
   onClick,
 }: Omit<Schematic['labels'][number], 'net'> & { isLit: boolean; onClick: () => void }) {
   const ink = isLit ? 'var(--ochre)' : 'var(--ink)';
-  if (kind === 'ground')
+  if (kind === 'ground' || kind === 'isolated-ground')
     return (
       <path
-        d={side === 'left' || side === 'right' ? `M${x} ${y - 7}V${y + 7}` : `M${x - 8} ${y}H${x + 8}`}
-        strokeWidth="3"
+        d={groundPath({ at: { x, y }, side, kind })}
+        strokeWidth={kind === 'ground' ? 3 : 2}
         stroke={ink}
         onClick={onClick}
       />

@@ -15,6 +15,7 @@ import { supplyOf } from '../../../core/nameplate';
 import { bench } from '../../../db/bench';
 import { listBoardFacts, type BoardFact } from '../../../db/repositories/boardFacts';
 import type { Donor } from '../../../db/repositories/donors';
+import { listNotes } from '../../../db/repositories/notes';
 import { listParts, type PartRecord } from '../../../db/repositories/parts';
 import { plateOf } from '../../../db/repositories/plate';
 import { boardPhotos, type BoardPhoto } from './photos';
@@ -44,12 +45,17 @@ export interface TraceView {
  */
 export async function traceView(donor: Donor, isDone: boolean): Promise<TraceView> {
   const db = bench().db.read;
-  const [parts, facts, photos] = await Promise.all([
+  const [parts, facts, photos, notes] = await Promise.all([
     listParts(db, donor.id),
     listBoardFacts(db, donor.id),
     boardPhotos(donor),
+    listNotes(db, donor.id),
   ]);
-  const board: Board = { ...boardFrom(donor, parts, facts), ...(isDone ? { complete: true } : {}) };
+  const board: Board = {
+    ...boardFrom(donor, parts, facts),
+    ...(notes.length > 0 ? { notes: notes.map(({ text }) => text) } : {}),
+    ...(isDone ? { complete: true } : {}),
+  };
   const views = facts.map(viewOf);
   const conflicts = contradictions(board).map((set) =>
     set.flatMap(({ kind, pins }) => {
