@@ -1,7 +1,7 @@
 import { pinName } from '../core/board';
 import { findingsOf } from '../core/findings';
 import { drawSchematic } from '../core/schematic';
-import { analyse, nextProbes } from '../core/topology';
+import { analyse, probesFrom } from '../core/topology';
 import { powerWalk, railEstimates } from '../core/walk';
 import type { BoardAnswer, BoardQuestion } from './board.contract';
 
@@ -17,7 +17,7 @@ export function answerBoard({ id, board, places }: BoardQuestion): BoardAnswer {
     id,
     analysis,
     findings: findingsOf(recognition),
-    advice: nextProbes(board, PROBES),
+    advice: probesFrom(recognition, PROBES),
     rails: railEstimates(whole),
     walk: powerWalk(whole),
     schematic: drawn.schematic,

@@ -10,7 +10,7 @@ export { isPolarised, isReservoirPart, SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMI
 export { reachOf } from './model/series';
 export { factsOf, tracedSoFar } from './tracing/order';
 export { Random } from './tracing/random';
-export { areJoined, nextProbes, withAnswer, type Probe, type ProbeAdvice } from './probe/nextProbes';
+export { areJoined, nextProbes, probesFrom, withAnswer, type Probe, type ProbeAdvice } from './probe/nextProbes';
 export {
   Calibration,
   hasRightTopologies,

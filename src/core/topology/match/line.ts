@@ -96,7 +96,8 @@ function phaseControls(model: Model): readonly FoundStage[] {
     .filter(({ kind }) => kind === 'triac')
     .flatMap((part) => {
       const ends = [rails.at(part, 'MT1'), rails.at(part, 'MT2')];
-      if (!ends.some((rail) => held.mains.has(rail)) || !hasTiming(part, model)) return [];
+      const isSane = ends[0] !== ends[1] && !ends.includes(rails.at(part, 'G')) && !held.mains.has(rails.at(part, 'G'));
+      if (!isSane || !ends.some((rail) => held.mains.has(rail)) || !hasTiming(part, model)) return [];
       return [
         made(
           {
@@ -113,7 +114,11 @@ function phaseControls(model: Model): readonly FoundStage[] {
       ];
     });
   const ac = (rail: number) => held.mains.has(rail) || held.lineSecondary.has(rail);
-  const thyristors = elements.switches.filter(({ part, hi, lo }) => part.kind === 'scr' && ac(hi) !== ac(lo));
+  const leadsOn = (rail: number) => rails.on(rail).some(({ part }) => isPolarised(part) || usesCurrent(part));
+  const thyristors = elements.switches.filter(
+    ({ part, hi, lo }) =>
+      part.kind === 'scr' && ac(hi) !== ac(lo) && leadsOn(ac(hi) ? lo : hi) && isCommanded(part, model),
+  );
   if (thyristors.length === 0) return triacs;
   const direct = new Set(thyristors.flatMap(({ hi, lo }) => [hi, lo]).filter((rail) => !ac(rail)));
   const lines = new Set(thyristors.flatMap(({ hi, lo }) => [hi, lo]).filter(ac));
@@ -135,6 +140,31 @@ function phaseControls(model: Model): readonly FoundStage[] {
       'phase',
     ),
   ];
+}
+
+/** Parts that take what a rectifier gives: an output, a load, a choke. */
+const usesCurrent = ({ kind, role }: BoardPart) =>
+  kind === 'inductor' || kind === 'lamp' || (kind === 'connector' && (role === 'output' || role === 'load'));
+
+const COMMANDS: ReadonlySet<string> = new Set([
+  'resistor',
+  'potentiometer',
+  'diac',
+  'ic',
+  'optocoupler',
+  'transformer',
+  'npn',
+  'pnp',
+]);
+
+/** Whether something fires a gate, and the gate is no power rail itself. */
+function isCommanded(part: BoardPart, { rails, held }: Model): boolean {
+  const gate = rails.at(part, 'G');
+  return (
+    !held.mains.has(gate) &&
+    gate !== rails.at(part, 'A') &&
+    rails.on(gate).some(({ part: other }) => other !== part && COMMANDS.has(other.kind))
+  );
 }
 
 /** Whether a gate hangs on a network that delays: a diac, a potentiometer or a capacitor before it. */

@@ -5,7 +5,7 @@ import type { Binding } from '../match/matchForm';
 import type { Model } from '../model';
 import { SLOT_CLASSES } from '../partial/features';
 import { judgeSlots, type JudgedSlot } from '../partial/judge';
-import { recognise } from '../recognise';
+import { recognise, type Recognition } from '../recognise';
 import { affinityOf, pinClass } from './pinClass';
 import { pinWords } from './words';
 
@@ -40,8 +40,10 @@ const REACH: Partial<Record<BoardPart['kind'], number>> = { ic: 0.8, optocoupler
  * each pair is joined; the gain is the mutual information between that answer and the readings, summed over the slots
  * (a pair is worth asking when the leading readings differ on it). Pairs that are known, or implied, are skipped.
  */
-export function nextProbes(board: Board, count = 5): ProbeAdvice {
-  const { model, stages } = recognise(board);
+export const nextProbes = (board: Board, count = 5): ProbeAdvice => probesFrom(recognise(board), count);
+
+/** The same for a board that was recognised already. */
+export function probesFrom({ model, stages }: Recognition, count: number): ProbeAdvice {
   const slots = judgeSlots(model, stages);
   const entropy = slots.reduce((sum, { probabilities }) => sum + entropyOf(probabilities), 0);
   const gains = new Map<string, { a: NetPin; b: NetPin; gain: number }>();

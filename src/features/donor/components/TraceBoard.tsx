@@ -1,16 +1,17 @@
 'use client';
 
+import { Tabs } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import { splitPin } from '../../../core/board';
-import { formatQuantity } from '../../../core/quantity';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
-import type { BoardAnswer } from '../../../workers/board.contract';
 import { recordLineAction, strikeFactAction } from '../actions';
 import type { FactView, TraceView } from '../views/trace';
 import { BoardPhotoView } from './BoardPhotoView';
 import { MeterLatch } from './MeterLatch';
+import { PinTable } from './PinTable';
+import { PowerWalk } from './PowerWalk';
 import { SchematicView } from './SchematicView';
 import { TraceJudgement } from './TraceJudgement';
 import { useBoardAnswer } from './useBoardAnswer';
@@ -48,52 +49,22 @@ export function TraceBoard({
     else void record(`${held} - ${pin}`);
   }
 
-  return (
-    <Halves
-      judgement={
-        <TraceJudgement code={code} view={view} answer={answer} isFresh={isFresh} record={record} probe={probe} />
-      }
-    >
-      {children}
-      <div className="mb-3 flex items-baseline gap-5" role="tablist" aria-label="Ways to see the board">
-        {(Object.keys(TABS) as Tab[]).map((name) => (
-          <button
-            key={name}
-            type="button"
-            role="tab"
-            aria-selected={tab === name}
-            className="way"
-            onClick={() => setTab(name)}
-          >
-            {TABS[name]}
-          </button>
-        ))}
-        <MeterLatch probe={probe} />
-        {!isFresh && view.board.parts.length > 0 && (
-          <span role="status" className="text-[12px] text-ink-2">
-            working it out
-          </span>
-        )}
-      </div>
-      {view.board.parts.length === 0 ? (
-        <EmptyState title="No part is logged yet">
-          Log what you see, one part a line: <span className="font-mono">q1 nmos to-220</span>, then beep pins together:{' '}
-          <span className="font-mono">q1.d - t1.2</span>. Pins that do not beep are worth a line too:{' '}
-          <span className="font-mono">q1.s x br1.-</span>.
-        </EmptyState>
-      ) : tab === 'pins' ? (
-        <PinTable view={view} answer={answer} held={held} isLit={isLit} onTouch={touch} />
-      ) : tab === 'photo' ? (
-        <BoardPhotoView
-          code={code}
-          photos={view.photos}
-          parts={view.board.parts}
-          held={held}
-          asked={answer?.advice.probes.slice(0, 1).flatMap(({ a, b }) => [a, b]) ?? []}
-          isLit={isLit}
-          onTouch={touch}
-        />
-      ) : tab === 'schematic' && answer ? (
+  const isEmpty = view.board.parts.length === 0;
+  const ways: Readonly<Record<Tab, () => ReactNode>> = {
+    pins: () => <PinTable view={view} answer={answer} held={held} isLit={isLit} onTouch={touch} />,
+    photo: () => (
+      <BoardPhotoView
+        code={code}
+        photos={view.photos}
+        parts={view.board.parts}
+        held={held}
+        asked={answer?.advice.probes.slice(0, 1).flatMap(({ a, b }) => [a, b]) ?? []}
+        isLit={isLit}
+        onTouch={touch}
+      />
+    ),
+    schematic: () =>
+      answer && (
         <SchematicView
           schematic={answer.schematic}
           lit={lit}
@@ -101,9 +72,45 @@ export function TraceBoard({
           onPart={(ref) => setHeld(Object.keys(answer.nets).find((pin) => splitPin(pin)[0] === ref))}
           onNet={(net) => setHeld(Object.keys(answer.nets).find((pin) => answer.nets[pin] === net))}
         />
-      ) : (
-        answer && <Walk answer={answer} />
-      )}
+      ),
+    walk: () => answer && <PowerWalk answer={answer} />,
+  };
+
+  return (
+    <Halves
+      judgement={
+        <TraceJudgement code={code} view={view} answer={answer} isFresh={isFresh} record={record} probe={probe} />
+      }
+    >
+      {children}
+      <Tabs.Root value={tab} onValueChange={(name) => setTab(name as Tab)}>
+        <div className="mb-3 flex items-baseline gap-5">
+          <Tabs.List className="flex items-baseline gap-5" aria-label="Ways to see the board">
+            {(Object.keys(TABS) as Tab[]).map((name) => (
+              <Tabs.Trigger key={name} value={name} className="way">
+                {TABS[name]}
+              </Tabs.Trigger>
+            ))}
+          </Tabs.List>
+          <MeterLatch probe={probe} />
+          {!isFresh && !isEmpty && (
+            <span role="status" className="text-[12px] text-ink-2">
+              working it out
+            </span>
+          )}
+        </div>
+        <Tabs.Content value={tab}>
+          {isEmpty ? (
+            <EmptyState title="No part is logged yet">
+              Log what you see, one part a line: <span className="font-mono">q1 nmos to-220</span>, then beep pins
+              together: <span className="font-mono">q1.d - t1.2</span>. Pins that do not beep are worth a line too:{' '}
+              <span className="font-mono">q1.s x br1.-</span>.
+            </EmptyState>
+          ) : (
+            ways[tab]()
+          )}
+        </Tabs.Content>
+      </Tabs.Root>
       {held !== undefined && (tab === 'pins' || tab === 'photo') && (
         <p className="mt-2 flex flex-wrap items-center gap-3 text-[13px]" role="status">
           <span>
@@ -127,67 +134,6 @@ export function TraceBoard({
     </Halves>
   );
 }
-
-function PinTable({
-  view,
-  answer,
-  held,
-  isLit,
-  onTouch,
-}: {
-  view: TraceView;
-  answer: BoardAnswer | undefined;
-  held: string | undefined;
-  isLit: (pin: string) => boolean;
-  onTouch: (pin: string) => void;
-}) {
-  const joined = new Set(
-    [...(view.board.joined ?? []), ...(view.board.through ?? []).map(({ a, b }) => [a, b] as const)].flat(),
-  );
-  return (
-    <ul className="columns-2 gap-x-8 max-[1099px]:columns-1" aria-label="Parts and their pins">
-      {view.board.parts.map(({ ref, kind, subtype, pins }) => (
-        <li
-          key={ref}
-          className="grid break-inside-avoid grid-cols-[52px_1fr_auto] items-baseline gap-x-2 border-b border-dotted border-rule py-1 text-[13px]"
-        >
-          <span className="ref">{ref}</span>
-          <span className="truncate text-ink-2">
-            {subtype ?? kind}
-            <span className="text-[11.5px]">
-              {' '}
-              {sideWord(answer?.analysis.sides[`${ref}.${Object.keys(pins)[0] ?? ''}`])}
-            </span>
-          </span>
-          <span className="flex flex-wrap justify-end gap-1">
-            {Object.keys(pins).map((pin) => {
-              const name = `${ref}.${pin}`;
-              return (
-                <button
-                  key={pin}
-                  type="button"
-                  className="pin"
-                  data-lit={isLit(name)}
-                  data-traced={joined.has(name)}
-                  aria-pressed={held === name}
-                  aria-label={
-                    held === undefined || held === name ? `Hold a probe on ${name}` : `${name} beeps with ${held}`
-                  }
-                  onClick={() => onTouch(name)}
-                >
-                  {pin}
-                </button>
-              );
-            })}
-          </span>
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-const sideWord = (side: string | undefined) =>
-  side === undefined || side === 'unknown' ? '' : side === 'mains' ? 'mains side' : side;
 
 function FactLog({
   code,
@@ -215,46 +161,5 @@ function FactLog({
         </li>
       ))}
     </ul>
-  );
-}
-
-function Walk({ answer }: { answer: BoardAnswer }) {
-  return (
-    <div className="grid max-w-[860px] gap-4">
-      <ol className="dotted text-[14px]" aria-label="Power walk">
-        {answer.walk.map((sentence, index) => (
-          <li key={sentence} className="grid grid-cols-[26px_1fr] py-1.5">
-            <span className="font-mono text-ink-2">{index + 1}</span>
-            {sentence}
-          </li>
-        ))}
-      </ol>
-      {answer.rails.length > 0 && (
-        <table className="rows plain" aria-label="Rails">
-          <thead>
-            <tr>
-              <th>rail</th>
-              <th data-align="end">about</th>
-              <th data-align="end">at most</th>
-              <th>because</th>
-            </tr>
-          </thead>
-          <tbody>
-            {answer.rails.map(({ at, volts, most, why }) => (
-              <tr key={at}>
-                <td className="ref">{at}</td>
-                <td className="font-mono" data-align="end">
-                  {volts === undefined ? '' : formatQuantity(volts, 'volt', { digits: 3 })}
-                </td>
-                <td className="font-mono" data-align="end">
-                  {most === undefined ? '' : formatQuantity(most, 'volt', { digits: 3 })}
-                </td>
-                <td className="text-ink-2">{why}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
-    </div>
   );
 }
