@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { fromNetCsv, fromSpice, toNetCsv, toSpice, type Board } from '../core/board';
+import type { Board } from '../core/board';
 import { findingsOf } from '../core/findings';
 import { drawSchematic, schematicSvg } from '../core/schematic';
 import { analyse, nextProbes } from '../core/topology';
-import { readBoard, writeBoard } from '../formats/board';
+import { BOARD_TARGETS, boardAs, readAnyBoard, type BoardTarget } from '../formats/anyBoard';
+import { readBoard, type BoardFile } from '../formats/board';
 import { UnusableInput, type CommandLine } from './arguments';
 
 type Note = (text: string) => void;
@@ -24,8 +25,9 @@ export function contentOf(
   }
 }
 
-export function boardFrom(content: string, name: string, note: Note): Board {
-  const file = readBoard(content);
+export const boardFrom = (content: string, name: string, note: Note): Board => usable(readBoard(content), name, note);
+
+function usable(file: BoardFile, name: string, note: Note): Board {
   if (!file.ok) throw new UnusableInput(`${name}, ${file.where}: ${file.expected}.`);
   for (const text of file.notes) note(`${name}: ${text}`);
   return file.board;
@@ -34,8 +36,10 @@ export function boardFrom(content: string, name: string, note: Note): Board {
 /** What circuit a board is, and what is wrong with it. */
 export function analyseFile(line: CommandLine, note: Note) {
   const { name, content } = contentOf(line, 'analyse');
-  const { recognition, ...analysis } = analyse(boardFrom(content, name, note));
-  return { ...analysis, findings: findingsOf(recognition) };
+  const { recognition, stages, likeliest, hypotheses, bulk, isolation, sides, limits } = analyse(
+    boardFrom(content, name, note),
+  );
+  return { stages, likeliest, hypotheses, bulk, isolation, sides, limits, findings: findingsOf(recognition) };
 }
 
 /** The pin pairs most worth probing next. */
@@ -53,31 +57,14 @@ export function schematicFile(line: CommandLine, note: Note): string {
   return schematicSvg(drawSchematic(analyse(boardFrom(content, name, note))).schematic);
 }
 
-const WRITERS = {
-  board: (board: Board) => ({ result: writeBoard(board), lost: [] as readonly string[] }),
-  spice: toSpice,
-  csv: toNetCsv,
-} as const;
-
 /** A board in another notation, as text; what is lost goes to standard error. */
 export function convertFile(line: CommandLine, note: Note): string {
   const target = line.options.to ?? '';
-  if (!Object.hasOwn(WRITERS, target))
+  if (!Object.hasOwn(BOARD_TARGETS, target))
     throw new UnusableInput(`convert --to: “${target}” is no target; board, spice or csv is expected.`);
   const { name, content } = contentOf(line, 'convert');
-  const board = readAny(content, name, note);
-  const { result, lost } = WRITERS[target as keyof typeof WRITERS](board);
+  const board = usable(readAnyBoard(content), name, note);
+  const { result, lost } = boardAs(target as BoardTarget, board);
   if (lost.length > 0) note(`${name}: lost in ${target}: ${lost.join('; ')}.`);
   return result;
-}
-
-function readAny(content: string, name: string, note: Note): Board {
-  const start = content.trimStart();
-  if (start.startsWith('{')) return boardFrom(content, name, note);
-  const read = /^ref\s*,/i.test(start) ? fromNetCsv(content) : fromSpice(content);
-  if ('line' in read) throw new UnusableInput(`${name}, line ${read.line}: ${read.expected}.`);
-  if (read.lost.length > 0) note(`${name}: not part of a board: ${read.lost.join('; ')}.`);
-  if (read.result.parts.length === 0)
-    throw new UnusableInput(`${name}: no part was found; a board file, a SPICE netlist or a CSV net list is expected.`);
-  return read.result;
 }

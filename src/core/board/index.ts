@@ -3,6 +3,7 @@ export { FIXED_ROLES, fixableAs, fixedWords, TOPOLOGY_WORDS, type FixedPart } fr
 export { contradictions, splitPin, type Observation } from './contradiction';
 export { fromNetCsv, fromSpice, toNetCsv, toSpice, type Converted, type NetlistProblem } from './netlist';
 export { lineOfReading, type PinReading } from './reading';
+export { withNetNames } from './named';
 export { DisjointSets, netsOf, pinName, type NetPin, type Nets, type Relation } from './nets';
 export { barrierOf, type Barrier } from './breach';
 export { conductingGroups, crossingParts, inletPins, islandsOf, isInlet, sidesOf, type Islands } from './sides';

@@ -1,6 +1,7 @@
 import { sidesOf, type Board } from '../board';
 import { CLAIMED, claimsOf, refs, type StageClaim } from './claims';
 import { disagreements } from './disagree';
+import { powerPath, type PowerPath } from './powerPath';
 import { recognise, type Recognition } from './recognise';
 
 export interface Analysis {
@@ -17,6 +18,7 @@ export interface Analysis {
   readonly limits: readonly string[];
   /** Where what a person has fixed goes against the evidence, in sentences. */
   readonly disagreements: readonly string[];
+  readonly power: PowerPath;
   readonly recognition: Recognition;
 }
 
@@ -45,6 +47,7 @@ export function analyse(board: Board): Analysis {
       ...(untraced > 0 ? [`${untraced} pins are not joined to anything yet; what hangs on them is not known.`] : []),
     ],
     disagreements: freely(board, stages),
+    power: powerPath(recognition, leading),
     recognition,
   };
 }

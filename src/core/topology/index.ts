@@ -1,5 +1,6 @@
 export { analyse, type Analysis } from './analyse';
 export type { Alternative, StageClaim } from './claims';
+export type { PowerPath } from './powerPath';
 export { recognise, type Recognition } from './recognise';
 export { controlOf } from './match/control';
 export { outputOf } from './match/outputs';

@@ -8,6 +8,7 @@ import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { recordLineAction, strikeFactAction } from '../actions';
 import type { FactView, TraceView } from '../views/trace';
+import { BoardFiles } from './BoardFiles';
 import { BoardPhotoView } from './BoardPhotoView';
 import { MeterLatch } from './MeterLatch';
 import { PinTable } from './PinTable';
@@ -131,6 +132,7 @@ export function TraceBoard({
         </p>
       )}
       {view.facts.length > 0 && <FactLog code={code} facts={view.facts} isLit={isLit} />}
+      <BoardFiles code={code} />
     </Halves>
   );
 }
