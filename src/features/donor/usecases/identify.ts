@@ -13,16 +13,16 @@ import {
   type RatingName,
 } from '../../../core/part';
 import { formatQuantity, parseQuantity, problemText } from '../../../core/quantity';
-import { senseCheck, unitStress, type UnitStress } from '../../../core/sense';
+import { senseCheck, type UnitStress } from '../../../core/sense';
 import type { Bench } from '../../../db/bench';
 import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { listParts, type Part, type PartRecord } from '../../../db/repositories/parts';
-import { plateOf } from '../../../db/repositories/plate';
 import { isNumbered, rememberType } from '../../../db/repositories/types';
 import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import type { PartForm, PlaceForm, ValueForm } from '../schema';
+import { donorStress } from '../donorStress';
 import { editDonor, refuse } from './outcome';
 import { benchContext, record } from './recordLine';
 import { knownPart } from './writeRecord';
@@ -137,7 +137,7 @@ export function clearReading({ part, ratings }: PartRecord, unit: UnitStress): R
 /** Takes every clear reading of a board at once, in one step. What is doubtful or does not fit is left. */
 export function acceptClearReadings(bench: Bench, code: string): Promise<FormOutcome> {
   return editDonor(bench, { code, station: 'identify' }, async (edit, donor) => {
-    const unit = unitStress(plateOf(donor));
+    const unit = await donorStress(edit.tx, donor);
     const taken: string[] = [];
     for (const record of await listParts(edit.tx, donor.id)) {
       const reading = clearReading(record, unit);

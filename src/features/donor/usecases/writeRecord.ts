@@ -4,11 +4,10 @@ import { storeRole } from '../../../core/safety';
 import type { StationName } from '../../../core/station';
 import type { Evidenced } from '../../../core/evidence';
 import { decodeMarking } from '../../../core/marking';
-import { senseCheck, unitStress } from '../../../core/sense';
+import { senseCheck } from '../../../core/sense';
 import { addBoardFact, fixedOn, listBoardFacts } from '../../../db/repositories/boardFacts';
 import type { Donor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
-import { plateOf } from '../../../db/repositories/plate';
 import { listPhotos, listPinSpots } from '../../../db/repositories/photos';
 import { addNote, moveNote, openNoteOn } from '../../../db/repositories/notes';
 import { addMeasurement, findPart, isReferenceTaken, logPart, type Part } from '../../../db/repositories/parts';
@@ -17,6 +16,7 @@ import { recordPartRatings, type NewRating } from '../../../db/repositories/rati
 import { powerHistory } from '../../../db/repositories/power';
 import { addSoakRow } from '../../../db/repositories/soaks';
 import { addReading, findStore } from '../../../db/repositories/stores';
+import { donorStress } from '../donorStress';
 import { refuse } from './outcome';
 
 /** The station a record belongs to; a note belongs to where it was made. */
@@ -169,7 +169,7 @@ export async function doubtOf(edit: Edit, donor: Donor, record: BenchRecord): Pr
   const found = await findPart(edit.tx, donor.id, record.ref);
   if (!found) return undefined;
   const ratings = Object.fromEntries(Object.entries(found.ratings).map(([name, { value }]) => [name, value]));
-  const worst = senseCheck({ ...found.part, ratings }, unitStress(plateOf(donor)))[0];
+  const worst = senseCheck({ ...found.part, ratings }, await donorStress(edit.tx, donor))[0];
   return worst?.severity === 'wrong' ? worst.says : undefined;
 }
 

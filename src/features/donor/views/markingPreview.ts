@@ -1,12 +1,12 @@
 import type { z } from 'zod';
 import { decodeMarking, tellApart } from '../../../core/marking';
 import { kindRule, type KindName } from '../../../core/part';
-import { nextFitting, senseCheck, unitStress } from '../../../core/sense';
+import { nextFitting, senseCheck } from '../../../core/sense';
 import { bench } from '../../../db/bench';
 import { findDonor } from '../../../db/repositories/donors';
-import { plateOf } from '../../../db/repositories/plate';
 import { findType, isNumbered, listTypeNames } from '../../../db/repositories/types';
 import type { markingQuestion } from '../schema';
+import { donorStress } from '../donorStress';
 import { ratingSummary } from './words';
 
 /** What a marking may mean, for showing while it is typed. */
@@ -40,7 +40,7 @@ export async function markingPreview(
     place: block || undefined,
   });
   const [best] = readings;
-  const unit = unitStress(plateOf(donor));
+  const unit = await donorStress(bench().db.read, donor);
   const place = { block: block || null };
   const misfit =
     best &&

@@ -22,13 +22,13 @@ import {
   type DutyName,
   type FitmentName,
 } from '../../../core/part';
-import { nextFitting, senseCheck, unitStress, type Misfit } from '../../../core/sense';
+import { nextFitting, senseCheck, type Misfit } from '../../../core/sense';
 import { bench } from '../../../db/bench';
 import type { Donor } from '../../../db/repositories/donors';
 import { donorsWithMarking, type Part, type PartRecord } from '../../../db/repositories/parts';
 import { listPhotos } from '../../../db/repositories/photos';
-import { plateOf } from '../../../db/repositories/plate';
 import { readingId, readingsAsOtherKind, readingsOf } from '../usecases/identify';
+import { donorStress } from '../donorStress';
 import { notesView, type NoteView } from './notes';
 
 /** One of the readings of a marking. */
@@ -115,7 +115,7 @@ export interface PartIdentity {
 export async function partIdentity(donor: Donor, { part, ratings }: PartRecord): Promise<PartIdentity> {
   const { read } = bench().db;
   const readings = readingsOf(part);
-  const unit = unitStress(plateOf(donor));
+  const unit = await donorStress(read, donor);
   const values = Object.fromEntries(Object.entries(ratings).map(([name, { value }]) => [name, value]));
   const [best] = readings;
   const place = { block: part.block, duty: part.duty, subtype: part.subtype };

@@ -10,18 +10,18 @@ import {
 } from '../../../core/part';
 import { TESTS, type Judgement } from '../../../core/measure';
 import { formatQuantity } from '../../../core/quantity';
-import { senseCheck, unitStress, type UnitStress } from '../../../core/sense';
+import { senseCheck, type UnitStress } from '../../../core/sense';
 import { SOURCE_MEANING } from '../../../core/evidence';
 import type { Reading } from '../../../core/marking';
 import { bench } from '../../../db/bench';
 import type { Donor } from '../../../db/repositories/donors';
 import { listBinCodes, lotsOfDonor } from '../../../db/repositories/lots';
 import { listParts, type PartRecord } from '../../../db/repositories/parts';
-import { plateOf } from '../../../db/repositories/plate';
 import { ratingHistory } from '../../../db/repositories/ratings';
 import type { Cell, TableColumn, TableRow } from '../../../ui/table/tableTypes';
 import { judgeRecord, ratingsForStock } from '../judgeRecord';
 import { clearReading, readingId, readingsOf } from '../usecases/identify';
+import { donorStress } from '../donorStress';
 import { partIdentity, type PartIdentity } from './partIdentity';
 import { clockOf, ratingSummary, weakestSource } from './words';
 
@@ -98,7 +98,7 @@ export async function partsView(
 ): Promise<PartsView> {
   const { db } = bench();
   const all = await listParts(db.read, donor.id);
-  const unit = unitStress(plateOf(donor));
+  const unit = await donorStress(db.read, donor);
   const fitted = all.filter(({ part }) => !part.fitments.includes('unpopulated'));
   const judged = all.map((record) => ({ record, judgement: judgeRecord(record) }));
   const shown = judged.filter(

@@ -1,23 +1,9 @@
-import {
-  BOARD_KINDS,
-  contradictions,
-  DUAL_DIODE_PINS,
-  fixedWords,
-  isBoardKind,
-  splitPin,
-  type Board,
-  type BoardPart,
-  type PartValue,
-} from '../../../core/board';
-import { packageRule } from '../../../core/part';
+import { contradictions, fixedWords, type Board } from '../../../core/board';
 import { formatQuantity } from '../../../core/quantity';
-import { supplyOf } from '../../../core/nameplate';
 import { bench } from '../../../db/bench';
 import { listBoardFacts, type BoardFact } from '../../../db/repositories/boardFacts';
 import type { Donor } from '../../../db/repositories/donors';
-import { listNotes } from '../../../db/repositories/notes';
-import { listParts, type PartRecord } from '../../../db/repositories/parts';
-import { plateOf } from '../../../db/repositories/plate';
+import { tracedBoard } from '../tracedBoard';
 import { boardPhotos, type BoardPhoto } from './photos';
 import { clockOf } from './words';
 
@@ -45,17 +31,11 @@ export interface TraceView {
  */
 export async function traceView(donor: Donor, isDone: boolean): Promise<TraceView> {
   const db = bench().db.read;
-  const [parts, facts, photos, notes] = await Promise.all([
-    listParts(db, donor.id),
+  const [board, facts, photos] = await Promise.all([
+    tracedBoard(db, donor, isDone),
     listBoardFacts(db, donor.id),
     boardPhotos(donor),
-    listNotes(db, donor.id),
   ]);
-  const board: Board = {
-    ...boardFrom(donor, parts, facts),
-    ...(notes.length > 0 ? { notes: notes.map(({ text }) => text) } : {}),
-    ...(isDone ? { complete: true } : {}),
-  };
   const views = facts.map(viewOf);
   const conflicts = contradictions(board).map((set) =>
     set.flatMap(({ kind, pins }) => {
@@ -91,119 +71,4 @@ function viewOf({ id, relation, a, b, ohms, dropV, createdMs }: BoardFact): Fact
     ...(dropV === null ? [] : [formatQuantity(dropV, 'volt')]),
   ];
   return { id, when: clockOf(createdMs), a, b, says: [WORDS[relation], ...read].join(' ') };
-}
-
-function boardFrom(donor: Donor, parts: readonly PartRecord[], facts: readonly BoardFact[]): Board {
-  const named = new Map<string, Set<string>>();
-  const probed = facts.filter(({ relation }) => relation !== 'fixed');
-  for (const pin of probed.flatMap(({ a, b }) => [a, b]).filter((name) => name !== '')) {
-    const [ref, name] = splitPin(pin);
-    named.set(ref, (named.get(ref) ?? new Set()).add(name));
-  }
-  const windings = windingsFrom(probed);
-  const pairs = (relation: BoardFact['relation']) =>
-    facts.filter((fact) => fact.relation === relation).map(({ a, b }) => [a, b] as const);
-  const plate = plateOf(donor);
-  const supply = supplyOf(plate);
-  const outputs = plate.outputs.map(({ v }) => ({ v })).filter(({ v }) => v !== 0);
-  return {
-    title: donor.description,
-    ...(supply || outputs.length > 0
-      ? {
-          nameplate: {
-            ...(supply ? { input: { kind: supply.kind, vMin: supply.vMin, vMax: supply.vMax } } : {}),
-            ...(outputs.length > 0 ? { outputs } : {}),
-          },
-        }
-      : {}),
-    parts: parts.flatMap((record) =>
-      partFrom(record, named.get(record.part.ref) ?? new Set(), windings.get(record.part.ref)),
-    ),
-    joined: pairs('joined'),
-    separate: pairs('separate'),
-    through: facts
-      .filter(({ relation, a, b }) => relation === 'through' && splitPin(a)[0] !== splitPin(b)[0])
-      .map(({ a, b, ohms, dropV }) => ({
-        a,
-        b,
-        ...(ohms === null ? {} : { ohms }),
-        ...(dropV === null ? {} : { drop: dropV }),
-      })),
-    swept: facts.filter(({ relation }) => relation === 'swept').map(({ a }) => a),
-    fixed: facts.filter(({ relation }) => relation === 'fixed').map(({ a, b }) => ({ ref: a, as: b })),
-  };
-}
-
-/** Pins of one part that read through each other are one winding, in the order in which they were read. */
-function windingsFrom(facts: readonly BoardFact[]): ReadonlyMap<string, readonly (readonly string[])[]> {
-  const found = new Map<string, string[][]>();
-  for (const { relation, a, b } of facts) {
-    const [[ref, first], [other, second]] = [splitPin(a), splitPin(b)];
-    if (relation !== 'through' || ref !== other) continue;
-    const list = found.get(ref) ?? [];
-    found.set(ref, list);
-    const winding = list.find((pins) => pins.includes(first) || pins.includes(second));
-    if (!winding) list.push([first, second]);
-    else if (!winding.includes(second)) winding.splice(winding.indexOf(first) === 0 ? 0 : winding.length, 0, second);
-    else if (!winding.includes(first)) winding.splice(winding.indexOf(second) === 0 ? 0 : winding.length, 0, first);
-  }
-  return found;
-}
-
-const SUBTYPES: Readonly<Record<string, string>> = { x1: 'x', x2: 'x', y1: 'y', y2: 'y' };
-const POLARISED: ReadonlySet<string> = new Set(['electrolytic', 'polymer', 'tantalum']);
-
-function partFrom(
-  { part, ratings }: PartRecord,
-  named: ReadonlySet<string>,
-  windings: readonly (readonly string[])[] | undefined,
-): readonly BoardPart[] {
-  if (!isBoardKind(part.kind)) return [];
-  const subtype = part.subtype ? (SUBTYPES[part.subtype] ?? part.subtype) : undefined;
-  const isConnector = part.kind === 'connector';
-  const names = pinsOf(part, subtype, named);
-  const volts = ratings.vz?.value ?? ratings.vn?.value ?? ratings.voltage?.value;
-  const value: PartValue = {
-    ...given('resistance', ratings.resistance?.value ?? ratings.r25?.value),
-    ...given('capacitance', ratings.capacitance?.value),
-    ...given('inductance', ratings.inductance?.value),
-    ...given('voltage', volts),
-    ...given('current', ratings.current?.value),
-    ...given('power', ratings.power?.value),
-  };
-  return [
-    {
-      ref: part.ref,
-      kind: part.kind,
-      pins: Object.fromEntries(names.map((name) => [name, null])),
-      ...(subtype && !isConnector ? { subtype } : {}),
-      ...(subtype && isConnector ? { role: subtype === 'lamp-socket' ? 'lamp' : subtype } : {}),
-      ...(Object.keys(value).length > 0 ? { value } : {}),
-      ...(part.marking ? { marking: part.marking } : {}),
-      ...(windings ? { windings } : {}),
-      ...(part.fitments.includes('unpopulated') ? { fitted: false as const } : {}),
-    },
-  ];
-}
-
-const given = (name: keyof PartValue, value: number | undefined) => (value === undefined ? {} : { [name]: value });
-
-/** Pins of a part: its kind's, else those of its case, else those that were probed. */
-function pinsOf(
-  { kind, package: case_ }: PartRecord['part'],
-  subtype: string | undefined,
-  named: ReadonlySet<string>,
-): readonly string[] {
-  if (kind === 'capacitor')
-    return named.has('+') || named.has('-') || (!named.has('1') && !named.has('2') && POLARISED.has(subtype ?? ''))
-      ? ['+', '-']
-      : ['1', '2'];
-  if (kind === 'dual-diode')
-    return named.has('K1') || named.has('K2')
-      ? (DUAL_DIODE_PINS['common-anode'] ?? [])
-      : (DUAL_DIODE_PINS[subtype ?? 'common-cathode'] ?? DUAL_DIODE_PINS['common-cathode'] ?? []);
-  if (isBoardKind(kind) && BOARD_KINDS[kind].pins.length > 0) return BOARD_KINDS[kind].pins;
-  const legs = kind === 'ic' && case_ ? (packageRule(case_)?.legs ?? 0) : 0;
-  const numbered = Array.from({ length: legs }, (_, index) => `${index + 1}`);
-  return [...new Set([...numbered, ...named])];
 }
