@@ -45,16 +45,22 @@ try {
   }
   const printer = await donorCode('label-printer');
   const brick = await donorCode('notebook brick');
+  const gauge = await donorCode('tide-gauge');
   const console_ = await donorCode('console');
   await shoot('bench', '/');
-  await shoot('bench-dark', '/', { colorScheme: 'dark' });
   await shoot('intake', `/donors/${printer}/intake`);
   await shoot('make-safe', `/donors/${printer}/make-safe`, { type: 'c3 61V @ 64s' });
   await shoot('make-safe-phone', `/donors/${printer}/make-safe`, { viewport: PHONE });
   await shoot('open', `/donors/${printer}/open`);
   await shoot('photo', await photoHref(printer));
-  await shoot('trace', `/donors/${printer}/trace`, { until: '[aria-label^="Probability"]', type: 'd8.k - l5.1' });
-  await shoot('schematic', `/donors/${printer}/trace`, { until: '[aria-label^="Probability"]', tab: 'Schematic' });
+  await shoot('trace', `/donors/${printer}/trace`, { until: '[aria-label^="Probability"]', type: 'd8.k - c21.+' });
+  await shoot('schematic', `/donors/${brick}/trace`, { until: '[aria-label^="Probability"]', tab: 'Schematic' });
+  await shoot('trace-photo', `/donors/${gauge}/trace`, {
+    until: '[aria-label^="Probability"]',
+    tab: 'Photo',
+    touch: 'T1.2 on the photo',
+    colorScheme: 'dark',
+  });
   await shoot('identify', `/donors/${printer}/identify?part=D3`, { type: 'c31..c34 470u 35V secondary' });
   await shoot('chip', `/donors/${printer}/identify?part=U3`);
   await shoot('types', '/types');
@@ -92,13 +98,14 @@ async function href(path, selector) {
 }
 
 /** One picture; the scheme is the light one unless told otherwise, and a bench line may stand half typed. */
-async function shoot(name, path, { viewport = DESK, colorScheme = 'light', type, press, tab, until } = {}) {
+async function shoot(name, path, { viewport = DESK, colorScheme = 'light', type, press, tab, touch, until } = {}) {
   const context = await browser.newContext({ viewport, colorScheme });
   const page = await context.newPage();
   await page.goto(origin + path);
   await page.waitForLoadState('networkidle');
   if (until) await page.locator(until).waitFor();
   if (tab) await page.getByRole('tab', { name: tab }).click();
+  if (touch) await page.getByRole('button', { name: touch }).click();
   if (type) await page.getByLabel('Bench line').fill(type);
   if (press) await page.getByText(press).click();
   await page.waitForTimeout(400);

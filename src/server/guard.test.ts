@@ -15,14 +15,15 @@ test.each`
 });
 
 test.each`
-  path                               | megabytes | status       | why
-  ${'/donors/ABC-DEF/photos/upload'} | ${12}     | ${undefined} | ${'a photo may be large'}
-  ${'/donors/ABC-DEF/photos/upload'} | ${31}     | ${413}       | ${'but not that large'}
-  ${'/donors/ABC-DEF/photos'}        | ${12}     | ${413}       | ${'a form is no photo'}
-  ${'/types/import'}                 | ${12}     | ${undefined} | ${'a list of types'}
-  ${'/types/01abc/datasheet'}        | ${12}     | ${undefined} | ${'a datasheet'}
-  ${'/types/01abc'}                  | ${12}     | ${413}       | ${'a form is no datasheet'}
-  ${'/x/donors/A/photos/upload'}     | ${12}     | ${413}       | ${'another path'}
+  path                                 | megabytes | status       | why
+  ${'/donors/ABC-DEF/photos/upload'}   | ${12}     | ${undefined} | ${'a photo may be large'}
+  ${'/donors/ABC-DEF/photos/upload'}   | ${31}     | ${413}       | ${'but not that large'}
+  ${'/donors/ABC-DEF/photos/prepared'} | ${12}     | ${undefined} | ${'nor is one made ready smaller'}
+  ${'/donors/ABC-DEF/photos'}          | ${12}     | ${413}       | ${'a form is no photo'}
+  ${'/types/import'}                   | ${12}     | ${undefined} | ${'a list of types'}
+  ${'/types/01abc/datasheet'}          | ${12}     | ${undefined} | ${'a datasheet'}
+  ${'/types/01abc'}                    | ${12}     | ${413}       | ${'a form is no datasheet'}
+  ${'/x/donors/A/photos/upload'}       | ${12}     | ${413}       | ${'another path'}
 `('$megabytes MB to $path: $status ($why)', ({ path, megabytes, status }) => {
   const contentLength = String(megabytes * 1024 * 1024);
   expect(guardRequest({ host: 'localhost', contentLength, path, allowedHosts: undefined })?.status).toBe(status);

@@ -90,3 +90,12 @@ test('the document is well formed and names its parts', () => {
   for (const { ref } of board.parts) expect(svg).toContain(`data-ref="${ref}"`);
   expect(svg).not.toContain('NaN');
 });
+
+test('every schematic fits one sheet of A4 laid across', () => {
+  for (const { board } of CORPUS) {
+    const [, width = '', height = ''] = /width="([\d.]+)mm" height="([\d.]+)mm"/.exec(
+      schematicSvg(drawSchematic(analyse(board)).schematic),
+    ) ?? [''];
+    expect([Number(width) > 20, Number(width) <= 277, Number(height) > 20, Number(height) <= 190]).not.toContain(false);
+  }
+});

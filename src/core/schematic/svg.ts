@@ -4,11 +4,21 @@ import type { NetLabel, PlacedSymbol, Schematic, Shape, Wire } from './types';
 const escape = (text: string) =>
   text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);
 
-/** The schematic as an SVG document in ink on a plain ground; line weight and pattern carry the meaning. */
+/** Millimetres that a drawing may take on a sheet of A4 laid across, and those of a drawing unit where there is room. */
+const SHEET = { width: 277, height: 190 } as const;
+const UNIT_MM = 0.254;
+
+/** Size on paper: as it is drawn, or smaller to stay on one sheet. */
+function paperSize(width: number, height: number): string {
+  const scale = Math.min(UNIT_MM, SHEET.width / width, SHEET.height / height);
+  return `width="${(width * scale).toFixed(1)}mm" height="${(height * scale).toFixed(1)}mm"`;
+}
+
+/** The schematic as an SVG document in ink on a plain ground, sized for A4; line weight and pattern carry the meaning. */
 export function schematicSvg(schematic: Schematic): string {
   const { width, height, symbols, wires, labels, dots, barrier, title } = schematic;
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" role="img" aria-label="${escape(title)}">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" ${paperSize(width, height)} role="img" aria-label="${escape(title)}">`,
     `<title>${escape(title)}</title>`,
     `<rect width="${width}" height="${height}" fill="#fff"/>`,
     `<g fill="none" stroke="#1b2430" stroke-width="1.2" stroke-linecap="round" stroke-linejoin="round" font-family="'Spline Sans Mono', monospace" font-size="10">`,

@@ -11,7 +11,7 @@ export function ProbabilityRule({
   return (
     <svg
       viewBox="0 0 300 44"
-      className="w-full max-w-[420px] font-mono"
+      className="w-full max-w-[420px] shrink-0 font-mono"
       role="img"
       aria-label={`Probability ${shown}${rival ? `; ${rival.label} ${rival.value.toFixed(2)}` : ''}`}
     >

@@ -78,7 +78,7 @@ export function SchematicView({
       </div>
       <svg
         viewBox={`${shown.x} ${shown.y} ${shown.width} ${shown.height}`}
-        className="h-[min(56vh,560px)] w-full touch-none rounded-[3px] border border-rule bg-lift font-mono"
+        className="h-[min(64dvh,640px)] w-full touch-none rounded-[3px] border border-rule bg-lift font-mono"
         role="img"
         aria-label={`Schematic: ${schematic.title}`}
         fill="none"
