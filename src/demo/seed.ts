@@ -2,8 +2,6 @@ import { understand, type BenchRecord } from '../core/benchline';
 import { decodeMarking } from '../core/marking';
 import { benchFrom, type Bench } from '../db/bench';
 import type { Database } from '../db/client';
-import { findDonor } from '../db/repositories/donors';
-import { listParts, type PartRecord } from '../db/repositories/parts';
 import { buildForm, needForm } from '../features/builds/schema';
 import { addNeed, moveParts, startBuild } from '../features/builds/usecases';
 import { donorForm, openingStepForm, reassemblyForm } from '../features/donor/schema';
@@ -12,7 +10,7 @@ import { acceptReading, readingId } from '../features/donor/usecases/identify';
 import { registerDonor } from '../features/donor/usecases/intake';
 import { finishStation } from '../features/donor/usecases/notes';
 import { addOpeningStep, noteReassembly, startClock, stopClock } from '../features/donor/usecases/opening';
-import { placePins } from '../features/donor/usecases/boardPhotos';
+import { loggedParts, placePins } from '../features/donor/usecases/boardPhotos';
 import { addPin, pairSides, photoIds, receivePhoto } from '../features/donor/usecases/photos';
 import { recordLine } from '../features/donor/usecases/recordLine';
 import { BUILDS } from './builds';
@@ -116,9 +114,7 @@ async function photographBoard(
   code: string,
   { photographed, notes = {} }: Extract<Step, { photographed: unknown }>,
 ): Promise<void> {
-  const donor = await findDonor(bench.db.read, code);
-  const logged = donor ? await listParts(bench.db.read, donor.id) : [];
-  const layout = layOut(photographed, logged.map(loggedFrom));
+  const layout = layOut(photographed, (await loggedParts(bench, code)).map(loggedFrom));
   const pictures = await drawBoard(layout);
   for (const side of ['front', 'back'] as const) {
     const bytes = pictures[side];
@@ -136,7 +132,7 @@ async function photographBoard(
   }
 }
 
-const loggedFrom = ({ part, ratings }: PartRecord): LoggedPart => ({
+const loggedFrom = ({ part, ratings }: Awaited<ReturnType<typeof loggedParts>>[number]): LoggedPart => ({
   ref: part.ref,
   kind: part.kind,
   subtype: part.subtype ?? undefined,

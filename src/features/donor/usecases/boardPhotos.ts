@@ -3,6 +3,7 @@ import { preparationMaps, type Match, type Point, type Preparation } from '../..
 import type { Bench } from '../../../db/bench';
 import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
+import { listParts, type PartRecord } from '../../../db/repositories/parts';
 import { findPhoto, listPhotos, listPinSpots, pairOf, type Photo } from '../../../db/repositories/photos';
 import { storePhoto, photoProblemText } from '../../../server/photos';
 import type { FormOutcome } from '../../../ui/form/outcome';
@@ -27,6 +28,12 @@ export function placePins(
     const [first] = spots;
     return spots.length === 1 && first ? `${first.pin} is placed.` : `${spots.length} pins are placed.`;
   });
+}
+
+/** The parts logged on a donor, with their ratings. */
+export async function loggedParts(bench: Bench, code: string): Promise<readonly PartRecord[]> {
+  const donor = await findDonor(bench.db.read, code);
+  return donor ? listParts(bench.db.read, donor.id) : [];
 }
 
 /** Takes the pins of a part off a photo again. */
