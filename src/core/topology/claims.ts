@@ -2,6 +2,7 @@ import { partsOf, type FoundStage } from './match/stage';
 import type { Model } from './model';
 import { fixedHearts } from './model/fixed';
 import { SLOT_CLASSES } from './partial/features';
+import { heartlessByParts } from './partial/heartless';
 import { COUPLED_MAGNETICS, judgeSlots } from './partial/judge';
 import { slotsOf } from './partial/slots';
 import type { Recognition } from './recognise';
@@ -143,7 +144,11 @@ function partialClaims({ model, stages }: Recognition): Claims {
       if (isLeading || (twin && leading.delete(twin))) leading.add(whole);
     }
   }
-  const heartless = stages.filter(({ magnetics }) => magnetics.length === 0).map((stage) => claim(stage, HEARTLESS));
+  const found = stages.filter(({ magnetics }) => magnetics.length === 0).map((stage) => claim(stage, HEARTLESS));
+  const suggested = heartlessByParts(model.board)
+    .filter(({ topology }) => !found.some((stage) => stage.topology === topology))
+    .map((stage) => claim(stage, stage.probability));
+  const heartless = [...found, ...suggested];
   const order = new Map(stages.map((stage, index) => [`${stage.topology} ${refs(stage.magnetics).join()}`, index]));
   const rank = ({ topology, magnetics }: StageClaim) =>
     order.get(`${topology} ${magnetics.join()}`) ?? (topology === 'boost-pfc' ? -1 : 99);

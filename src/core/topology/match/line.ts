@@ -55,8 +55,14 @@ function lineTransformers(model: Model): readonly FoundStage[] {
   });
 }
 
-function droppers({ elements, held, rails }: Model): readonly FoundStage[] {
+function droppers({ board, nets, elements, held, rails }: Model): readonly FoundStage[] {
   if (held.dropped.size === 0) return [];
+  // A filter capacitor whose far end is not traced yet looks the same, so that the end must be known to stand apart.
+  const isApart = [...held.dropped].every((rail) =>
+    [...held.mains].every((line) => rails.relation(rail, line) === 'separate'),
+  );
+  if (!nets.complete && !isApart && board.parts.some(({ kind }) => kind === 'transformer' || kind === 'inductor'))
+    return [];
   const touching = elements.rectifiers.filter(({ from, to }) => held.dropped.has(from) || held.dropped.has(to));
   const far = new Set(
     touching.flatMap(({ from, to }) => [from, to]).filter((rail) => !held.dropped.has(rail) && !held.mains.has(rail)),
