@@ -60,7 +60,10 @@ export function probesFrom({ model, stages }: Recognition, count: number): Probe
     }
   }
   explore(model, slots, gains);
-  const ranked = [...gains.values()].toSorted((one, other) => other.gain - one.gain).slice(0, Math.max(count, 1));
+  const ranked = [...gains.values()]
+    .toSorted((one, other) => other.gain - one.gain)
+    .slice(0, Math.max(count, 1))
+    .map(({ a, b, gain }) => ({ a: handyPin(a, b, model), b: handyPin(b, a, model), gain }));
   return {
     entropy,
     probes: ranked.map(({ a, b, gain }) => ({
@@ -70,6 +73,13 @@ export function probesFrom({ model, stages }: Recognition, count: number): Probe
       question: questionOf(a, b, ranked),
     })),
   };
+}
+
+/** The pin of a net that a person knows it by and reaches best: that of its store, where it has one. */
+function handyPin(pin: NetPin, other: NetPin, { nets }: Model): NetPin {
+  const on = nets.pins[nets.of(pinName(pin))] ?? [];
+  const store = on.find(({ part, pin: name }) => part.kind === 'capacitor' && (name === '+' || name === '-'));
+  return store && on.length > 2 && store.part !== other.part ? store : pin;
 }
 
 /** What a probe is worth that no hypothesis asks for: less than any that one does. */
