@@ -9,7 +9,7 @@ export type { Model } from './model';
 export type { CapacitorElement, RectifierElement, SwitchElement, Winding } from './model/elements';
 export { isPolarised, isReservoirPart, SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS, twoPins } from './model/parts';
 export { reachOf } from './model/series';
-export { factsOf, tracedSoFar } from './tracing/order';
+export { factsOf, powerFactsOf, tracedSoFar } from './tracing/order';
 export { Random } from './tracing/random';
 export { areJoined, nextProbes, probesFrom, withAnswer, type Probe, type ProbeAdvice } from './probe/nextProbes';
 export {
