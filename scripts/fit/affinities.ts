@@ -11,6 +11,7 @@ const COMPOSED = { boards: 500, from: 20_001 } as const;
 const REFERENCE = 4;
 /** Pairs seen fewer times than this tell nothing. */
 const LEAST_PAIRS = 40;
+const IN_A_LINE = 12;
 
 const counts = new Map<string, { pairs: number; joined: number }>();
 
@@ -44,9 +45,13 @@ export function fitAffinities(): void {
   const rows = [...counts]
     .filter(([, { pairs }]) => pairs >= LEAST_PAIRS)
     .toSorted(([a], [b]) => (a < b ? -1 : 1))
-    .map(([key, { pairs, joined }]) => `  ${JSON.stringify(key)}: ${((joined + usual) / (pairs + 1)).toFixed(4)},`);
+    .map(([key, { pairs, joined }]) => `${JSON.stringify(key)}: ${((joined + usual) / (pairs + 1)).toFixed(4)},`);
+  const lines = Array.from(
+    { length: Math.ceil(rows.length / IN_A_LINE) },
+    (_, index) => `  ${rows.slice(index * IN_A_LINE, (index + 1) * IN_A_LINE).join(' ')}`,
+  );
   writeFileSync(
     TARGET,
-    `// Written by \`npm run fit\`; not edited by hand.\nexport const USUAL_AFFINITY = ${usual.toFixed(4)};\n// prettier-ignore\nexport const AFFINITIES: Readonly<Record<string, number>> = {\n${rows.join('\n')}\n};\n`,
+    `// Written by \`npm run fit\`; not edited by hand.\nexport const USUAL_AFFINITY = ${usual.toFixed(4)};\n// prettier-ignore\nexport const AFFINITIES: Readonly<Record<string, number>> = {\n${lines.join('\n')}\n};\n`,
   );
 }

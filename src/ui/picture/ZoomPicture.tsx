@@ -111,7 +111,7 @@ export function ZoomPicture({
       tabIndex={0}
       role="group"
       aria-label={`${picture.says}, enlarged ${view.scale.toFixed(1)} times. Plus and minus zoom, arrows move, 0 shows all.`}
-      className={`relative h-[min(58dvh,560px)] touch-none overflow-hidden border border-rule-2 bg-bench ${onSpot ? 'cursor-crosshair' : 'cursor-grab'}`}
+      className={`relative h-[min(58dvh,560px)] touch-none max-[899px]:h-[64vw] overflow-hidden border border-rule-2 bg-bench ${onSpot ? 'cursor-crosshair' : 'cursor-grab'}`}
       onKeyDown={onKey}
       onWheel={(event) => zoom.zoom(event.deltaY < 0 ? STEP : 1 / STEP)}
       onPointerDown={(event) => {

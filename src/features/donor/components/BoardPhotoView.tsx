@@ -156,6 +156,9 @@ function NetLines({ spots }: { spots: readonly SpotView[] }) {
   );
 }
 
+/** On a narrow screen names come out from this enlargement on; before, they would hide the board. */
+const NAMED_FROM = 1.8;
+
 /** The reference of every part amid its pins. */
 function PartNames({ spots, scale }: { spots: readonly SpotView[]; scale: number }) {
   const refs = new Set(spots.map(({ pin }) => splitPin(pin)[0]));
@@ -165,7 +168,7 @@ function PartNames({ spots, scale }: { spots: readonly SpotView[]; scale: number
       <span
         key={ref}
         aria-hidden="true"
-        className="pointer-events-none absolute rounded-[2px] bg-sheet/85 px-1 font-mono text-[10.5px] leading-[14px] text-ink"
+        className={`pointer-events-none absolute rounded-[2px] bg-sheet/85 px-1 font-mono text-[10.5px] leading-[14px] text-ink ${scale < NAMED_FROM ? 'max-[899px]:hidden' : ''}`}
         style={{
           left: `${(100 * own.reduce((sum, { x }) => sum + x, 0)) / own.length}%`,
           top: `${(100 * own.reduce((sum, { y }) => sum + y, 0)) / own.length}%`,
