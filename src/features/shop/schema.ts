@@ -19,7 +19,8 @@ export const meterQuestion = z.object({
   wants: z.enum(METER_QUANTITY_NAMES as [string, ...string[]]),
   point: z
     .string()
-    .max(64)
-    .regex(/^[\w .-]*$/)
+    .max(200)
+    // It goes into a quoted line to the meter: anything a model or a pin is called, but no quote and no line end.
+    .regex(/^[^"\p{Cc}]*$/u)
     .default(''),
 });

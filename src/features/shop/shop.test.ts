@@ -77,12 +77,14 @@ describe('readings for a page', () => {
   beforeEach(() => keep({ meterAddress: address }));
 
   test.each`
-    search                            | question
-    ${'wants=volt&point=VK-2402 C3'}  | ${{ wants: 'volt', point: 'VK-2402 C3' }}
-    ${'wants=diode'}                  | ${{ wants: 'diode', point: '' }}
-    ${'wants=furlongs'}               | ${undefined}
-    ${'point=C3'}                     | ${undefined}
-    ${'wants=volt&point=C3"%0ASIM:X'} | ${undefined}
+    search                               | question
+    ${'wants=volt&point=VK-2402 C3'}     | ${{ wants: 'volt', point: 'VK-2402 C3' }}
+    ${'wants=diode'}                     | ${{ wants: 'diode', point: '' }}
+    ${'wants=ohm&point=A/1 C3.%2B Q1.D'} | ${{ wants: 'ohm', point: 'A/1 C3.+ Q1.D' }}
+    ${'wants=ohm&point=A/1 C3.- Q1.~'}   | ${{ wants: 'ohm', point: 'A/1 C3.- Q1.~' }}
+    ${'wants=furlongs'}                  | ${undefined}
+    ${'point=C3'}                        | ${undefined}
+    ${'wants=volt&point=C3"%0ASIM:X'}    | ${undefined}
   `('the question “$search”', ({ search, question }) => {
     expect(questionIn(new URLSearchParams(search))).toEqual(question);
   });
