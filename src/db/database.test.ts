@@ -164,6 +164,7 @@ describe('migrations', () => {
       '0003_identify',
       '0004_trace',
       '0005_photo-spots',
+      '0006_meters-and-limits',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -1,5 +1,5 @@
 import { SettingsSheet } from '../../features/shop/components/SettingsSheet';
-import { settingsView } from '../../features/shop/views';
+import { metersView, settingsView } from '../../features/shop/views';
 import { FindLine } from '../../features/stock/components/FindLine';
 import { Page, PageHead } from '../../ui/frame/Page';
 
@@ -7,10 +7,10 @@ export const metadata = { title: 'Settings' };
 export const dynamic = 'force-dynamic';
 
 export default async function SettingsPage() {
-  const { touchLimit, meterAddress } = await settingsView();
+  const [{ touchLimit, meterAddress }, meters] = await Promise.all([settingsView(), metersView()]);
   return (
     <Page head={<PageHead title="Settings" says="What holds for the whole shop" />} foot={<FindLine />}>
-      <SettingsSheet touchLimit={touchLimit} meterAddress={meterAddress} />
+      <SettingsSheet touchLimit={touchLimit} meterAddress={meterAddress} meters={meters} />
     </Page>
   );
 }

@@ -1,5 +1,5 @@
 import { fixedWords } from '../board';
-import { TESTS } from '../measure';
+import { testField, type Measured, type TestField } from '../measure';
 import { BLOCKS, DUTIES, FITMENTS, kindRule, RATINGS } from '../part';
 import { formatDuration, formatQuantity } from '../quantity';
 import type { BenchRecord, TypedRating } from './record';
@@ -12,12 +12,8 @@ export function describeRecord(record: BenchRecord): string {
     case 'value':
       return `${record.ref}: ${record.ratings.map((rating) => `${RATINGS[rating.name].label} ${formatQuantity(rating.value, RATINGS[rating.name].unit)}, ${rating.source}`).join('; ')}`;
     case 'measurement':
-      return `${record.ref} measured${record.inCircuit ? ' in circuit' : ''}: ${TESTS[record.test].fields
-        .filter(({ name }) => record.values[name])
-        .map(({ name, label, unit }) => {
-          const measured = record.values[name];
-          return `${label} ${measured === undefined || measured.value === Infinity ? 'OL' : formatQuantity(measured.value, unit, { digits: 4 })}`;
-        })
+      return `${record.ref} measured${record.inCircuit ? ' in circuit' : ''}: ${Object.entries(record.values)
+        .map(([name, measured]) => describeReading(testField(record.test, name), measured))
         .join(', ')}`;
     case 'reading':
       return `${record.store} reads ${formatQuantity(record.voltage.value, 'volt', { resolution: record.voltage.resolution })}${record.elapsed === undefined ? ' now' : ` at ${formatDuration(record.elapsed)}`}`;
@@ -54,6 +50,12 @@ export function describeRecord(record: BenchRecord): string {
     case 'rename':
       return `${record.ref} is called ${record.to}`;
   }
+}
+
+function describeReading(field: TestField | undefined, { value }: Measured): string {
+  if (!field) return '';
+  const chosen = field.choices?.find((choice) => choice.value === value)?.label;
+  return `${field.label} ${chosen ?? (value === Infinity ? 'OL' : formatQuantity(value, field.unit, { digits: 4 }))}`;
 }
 
 function describeJoin({ relation, pins, ohms, drop }: Extract<BenchRecord, { kind: 'join' }>): string {

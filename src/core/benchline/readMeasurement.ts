@@ -1,7 +1,10 @@
-import { OPEN_WORDS, TESTS, type Measured } from '../measure';
+import { OPEN_WORDS, testFields, type Measured, type TestField } from '../measure';
 import { kindRule, type KindName } from '../part';
 import { parseQuantity, UNITS } from '../quantity';
 import type { BenchProblem, BenchRecord } from './record';
+
+/** Pins that a fingerprint on the line may name. */
+const MOST_PINS = 64;
 
 /** What a meter said of a part: `4k69`, `78u esr 0.4`, `sd 0.51 ds OL in-circuit`. */
 export function readMeasurement(
@@ -11,7 +14,7 @@ export function readMeasurement(
 ): BenchRecord | { readonly problem: BenchProblem } {
   const { test } = kindRule(kind);
   if (!test) return { problem: { kind: 'no-test', ref, partKind: kind } };
-  const { fields } = TESTS[test];
+  const fields = testFields(test, MOST_PINS);
   const inCircuit = /\bin[- ]circuit\b/i.test(words.join(' '));
   const left = words
     .join(' ')
@@ -34,7 +37,9 @@ export function readMeasurement(
         problem: {
           kind: 'value-unreadable',
           word: text || word,
-          expected: `a ${field.label} (${UNITS[field.unit].example}${field.open ? ' or OL' : ''})`,
+          expected: field.choices
+            ? `${field.label}: ${field.choices.map(({ label }) => label).join(' or ')}`
+            : `a ${field.label} (${UNITS[field.unit].example}${field.open ? ' or OL' : ''})`,
         },
       };
     values[field.name] = value;
@@ -44,12 +49,13 @@ export function readMeasurement(
   return { kind: 'measurement', ref, test, values, inCircuit };
 }
 
-function readMeasured(
-  text: string,
-  field: { readonly unit: (typeof TESTS)['diode']['fields'][number]['unit']; readonly open: boolean },
-): Measured | undefined {
+function readMeasured(text: string, field: TestField): Measured | undefined {
   if (field.open && (OPEN_WORDS as readonly string[]).includes(text.toLowerCase()))
     return { value: Infinity, resolution: 0 };
+  if (field.choices) {
+    const chosen = field.choices.find(({ label }) => label === text.toLowerCase());
+    return chosen && { value: chosen.value, resolution: 0 };
+  }
   const parsed = parseQuantity(text, field.unit);
   return parsed.ok ? { value: parsed.quantity.value, resolution: parsed.quantity.resolution } : undefined;
 }

@@ -49,6 +49,8 @@ export type BenchRecord =
       readonly test: TestName;
       readonly values: Readonly<Record<string, Measured>>;
       readonly inCircuit: boolean;
+      /** Name of the meter, when it was told. */
+      readonly meter?: string;
     }
   | { readonly kind: 'reading'; readonly store: string; readonly voltage: Measured; readonly elapsed?: number }
   | {

@@ -48,3 +48,17 @@ export function expectedEsr(of: { capacitance: number; voltage: number; series?:
   );
   return general * ESR_SERIES[of.series ?? 'general'];
 }
+
+/** Below this rated voltage the simple rule of low-voltage parts holds. */
+const HIGH_VOLTAGE = 160;
+
+/**
+ * Largest leakage of an electrolytic at its rated voltage and 20 °C, in amperes: 0.01·C·V or 3 µA after two minutes;
+ * from 160 V 3·√(C·V) µA after five (C in µF). Pattern of IEC 60384-4 and of makers of snap-in cans, from memory.
+ * @example largestLeakage({ capacitance: 1e-3, voltage: 16 }) // 160e-6
+ */
+export function largestLeakage({ capacitance, voltage }: { capacitance: number; voltage: number }): number {
+  const product = capacitance * 1e6 * voltage;
+  const microamperes = voltage >= HIGH_VOLTAGE ? 3 * Math.sqrt(product) : Math.max(0.01 * product, 3);
+  return microamperes * 1e-6;
+}

@@ -1,7 +1,31 @@
-export { ESR_SERIES, esrFromLossFactor, expectedEsr, largestLossFactor, type EsrSeries } from './expectedEsr';
-export { judgeCapacitor, type CapacitorTest } from './judgeCapacitor';
-export type { Grade, Judgement, Measured, Reason, Verdict } from './judgement';
-export { judgePart, type PartUnderTest } from './judgePart';
-export { judgeResistor } from './judgeResistor';
-export { judgeDiode, judgeMosfet } from './judgeSemiconductor';
-export { OPEN_WORDS, TESTS, type TestField, type TestRule } from './tests';
+export {
+  ESR_SERIES,
+  esrFromLossFactor,
+  expectedEsr,
+  largestLeakage,
+  largestLossFactor,
+  type EsrSeries,
+} from './expectedEsr';
+export { expectationsOf, type Expectations } from './expectations';
+export type {
+  AccuracyName,
+  Grade,
+  Judgement,
+  Measured,
+  MeterAccuracies,
+  Reading,
+  Readings,
+  Reason,
+  Verdict,
+} from './judgement';
+export { ringQuality } from './judgeChoke';
+export type { ChipTest, Fingerprint } from './judgeChip';
+export { thermalResistance } from './judgeMechanical';
+export { onResistance } from './judgeMosfet';
+export { capacitorBuild, judgePart, type CapacitorBuild, type PartUnderTest } from './judgePart';
+export { lifeOf, lifeText } from './lifeCriteria';
+export { isUse, limitsFrom, limitText, mergeLimits, USE_NAMES, USES, type Limit, type Use } from './limits';
+export { mergeReadings, type MeasuredSet } from './mergeReadings';
+export { remainingLife, usualLife, type LifeFacts, type RemainingLife } from './remainingLife';
+export { OPEN_WORDS, testField, testFields, TESTS, type TestField, type TestRule } from './tests';
+export { ohmReadings, ohmsField, transformerReport, type TransformerReport } from './transformerReport';

@@ -1,149 +1,254 @@
 import { formatQuantity } from '../quantity';
-import { DEFAULT_ACCURACY, uncertaintyOf } from '../uncertainty';
-import { expectedEsr, type EsrSeries } from './expectedEsr';
-import { gradeAgainst, judge, type Criterion, type Judgement, type Measured } from './judgement';
+import { esrFromLossFactor, expectedEsr, largestLeakage, type EsrSeries } from './expectedEsr';
+import {
+  criterionOf,
+  damageCriteria,
+  doubtOf,
+  gradeAgainst,
+  judge,
+  worseOf,
+  type Criterion,
+  type Judgement,
+  type Reading,
+  type Readings,
+} from './judgement';
+import type { Limit } from './limits';
+
+/** How a capacitor is built, as far as its test differs. */
+export type CapacitorBuild = 'electrolytic' | 'film' | 'x' | 'y';
 
 export interface CapacitorTest {
-  readonly capacitance?: Measured | undefined;
-  readonly esr?: Measured | undefined;
-  /** Printed or known: farads, volts, fraction. */
+  readonly readings: Readings;
+  /** Printed or known: farads, volts, fraction, ohms. */
   readonly nominal: {
     readonly capacitance?: number | undefined;
     readonly voltage?: number | undefined;
     readonly tolerance?: number | undefined;
     readonly esr?: number | undefined;
   };
-  readonly electrolytic: boolean;
+  readonly build: CapacitorBuild;
   readonly series?: EsrSeries;
   readonly damage: readonly string[];
-  readonly inCircuit: boolean;
+  /** What else speaks on the part, such as the hours it ran. */
+  readonly more?: readonly Criterion[];
 }
 
 /** From this rated voltage an electrolytic is a mains reservoir: never better than B without a leakage test. */
 const MAINS_BULK_VOLTS = 160;
+/** Share of its rated voltage that a mains reservoir must have held in a leakage test. Common practice, no source. */
+const HELD_SHARE = 0.8;
 const DEFAULT_TOLERANCE = 0.2;
 /** Share of the nominal value by grade, and above which leakage mimics capacitance. Common practice, no source. */
 const CAPACITANCE_LIMITS = { B: { low: 0.8, high: 1.3 }, C: { low: 0.7 }, mimicry: 1.5 } as const;
 /** Multiple of the expected ESR by grade. Common practice: end of life is two to three times the first limit. */
 const ESR_LIMITS = { A: 1, B: 2, C: 3, suspicious: 0.2 } as const;
+/** Multiple of the leakage limit from which reforming is no use. Common practice, no source. */
+const LEAKAGE_HOPELESS = 3;
+/** X capacitors by the share of their value that is left. Common practice, no source. */
+const X_SHARE = { warn: 0.9, reject: 0.8 } as const;
+/** Insulation at 500 V of what stands across the barrier. Common practice, no source. */
+const INSULATION = 100e6;
+/** Lead resistance above this share of an ESR limit spoils a two-wire reading. Common practice, no source. */
+const LEAD_SHARE = 0.2;
+
+const NOT_FOR_C: readonly Limit[] = [
+  { kind: 'not-for', use: 'ripple' },
+  { kind: 'not-for', use: 'timing' },
+  { kind: 'not-for', use: 'mains' },
+];
+const limitsOf = (grade: Criterion['grade'], atB: readonly Limit[]): readonly Limit[] =>
+  grade === 'B' ? atB : grade === 'C' ? NOT_FOR_C : [];
 
 /**
- * Judges a capacitor by capacitance and ESR against what its marking promises; the worst criterion
- * decides. Electrolytics are graded, film and ceramic parts pass at their tolerance or are scrapped.
+ * Judges a capacitor by capacitance, ESR, leakage and insulation against what its marking promises; the worst
+ * criterion decides. Electrolytics are graded, film and ceramic parts pass at their tolerance or are scrapped.
  */
 export function judgeCapacitor(test: CapacitorTest): Judgement {
-  const criteria: Criterion[] = test.damage.map((word) => ({ grade: 'reject', text: `It is ${word}.` }));
-  if (test.nominal.capacitance === undefined)
-    return judge(
-      [...criteria, { grade: 'cannot tell', text: 'The printed capacitance is not known; read the marking first.' }],
-      test.inCircuit,
-    );
-  if (!test.capacitance && !test.esr)
+  const { readings, nominal, build } = test;
+  const criteria: Criterion[] = [...damageCriteria(test.damage), ...(test.more ?? [])];
+  if (nominal.capacitance === undefined)
+    return judge([
+      ...criteria,
+      { grade: 'cannot tell', text: 'The printed capacitance is not known; read the marking first.' },
+    ]);
+  const printed = { ...nominal, capacitance: nominal.capacitance };
+  const esr = readings.esr ?? esrFromLoss(readings, printed.capacitance);
+  if (!readings.capacitance && !esr && !readings.leakage)
     criteria.push({ grade: 'cannot tell', text: 'Neither capacitance nor ESR was measured.' });
-  if (test.capacitance)
+  const tolerance = nominal.tolerance ?? DEFAULT_TOLERANCE;
+  criteria.push(
+    ...criterionOf(readings.capacitance, null, (reading) =>
+      build === 'electrolytic'
+        ? canCriterion(reading, printed.capacitance, tolerance)
+        : build === 'x'
+          ? suppressorCriterion(reading, printed.capacitance)
+          : filmCriterion(reading, printed.capacitance, tolerance),
+    ),
+  );
+  if (build === 'electrolytic') criteria.push(...electrolyticCriteria(test, printed, esr));
+  if (build === 'y' || readings.insulation)
     criteria.push(
-      capacitanceCriterion(
-        test.capacitance,
-        test.nominal.capacitance,
-        test.nominal.tolerance ?? DEFAULT_TOLERANCE,
-        test.electrolytic,
+      ...criterionOf(
+        readings.insulation,
+        'Its insulation at 500 V was not measured: no word on a Y capacitor without it.',
+        insulationCriterion,
       ),
     );
-  if (test.electrolytic) {
-    if (test.esr) criteria.push(esrCriterion(test.esr, { ...test, nominalCapacitance: test.nominal.capacitance }));
-    else if (test.capacitance) criteria.push({ grade: 'B', text: 'ESR was not measured, so no better than B.' });
-    if ((test.nominal.voltage ?? 0) >= MAINS_BULK_VOLTS)
-      criteria.push({
-        grade: 'B',
-        text: 'A mains reservoir is no better than B until it passed a leakage test at 80 % of its rated voltage.',
-      });
-  }
-  return judge(criteria, test.inCircuit);
+  return judge(criteria);
 }
 
-function capacitanceCriterion(
-  measured: Measured,
-  nominal: number,
-  tolerance: number,
-  electrolytic: boolean,
-): Criterion {
-  const { standard } = uncertaintyOf({
-    reading: measured.value,
-    resolution: measured.resolution,
-    accuracy: DEFAULT_ACCURACY.capacitance,
-  });
-  const ratio = measured.value / nominal;
-  const u = standard / nominal;
-  const says = `${formatQuantity(measured.value, 'farad')} is ${Math.round(ratio * 100)} % of ${formatQuantity(nominal, 'farad')}`;
+function esrFromLoss({ loss, lossAt }: Readings, capacitance: number): Reading | undefined {
+  if (!loss) return undefined;
+  const frequency = lossAt?.value ?? 120;
+  return { ...loss, value: esrFromLossFactor({ lossFactor: loss.value, frequency, capacitance }), resolution: 0 };
+}
+
+function electrolyticCriteria(
+  test: CapacitorTest,
+  printed: CapacitorTest['nominal'] & { capacitance: number },
+  esr: Reading | undefined,
+): Criterion[] {
+  const { readings } = test;
+  const criteria: Criterion[] = [...criterionOf(esr, null, (reading) => esrCriterion(reading, test, printed))];
+  if (!esr && readings.capacitance)
+    criteria.push({
+      grade: 'B',
+      text: 'ESR was not measured, so no better than B.',
+      limits: [{ kind: 'not-for', use: 'ripple' }],
+    });
+  criteria.push(...criterionOf(readings.leakage, null, (reading) => leakageCriterion(reading, printed)));
+  const volts = printed.voltage ?? 0;
+  if (volts < MAINS_BULK_VOLTS) return criteria;
+  const held = readings.held?.value ?? 0;
+  if (!readings.leakage || held < HELD_SHARE * volts)
+    criteria.push({
+      grade: 'B',
+      text: `A mains reservoir is no better than B until it passed a leakage test at ${formatQuantity(HELD_SHARE * volts, 'volt')}, 80 % of its rated voltage.`,
+      limits: [{ kind: 'derated', rating: 'voltage', share: HELD_SHARE }],
+    });
+  return criteria;
+}
+
+const shareOf = (reading: Reading, nominal: number) => ({
+  ratio: reading.value / nominal,
+  u: doubtOf(reading, 'capacitance').standard / nominal,
+  says: `${formatQuantity(reading.value, 'farad')} is ${Math.round((reading.value / nominal) * 100)} % of ${formatQuantity(nominal, 'farad')}`,
+});
+
+function canCriterion(reading: Reading, nominal: number, tolerance: number): Criterion {
+  const { ratio, u, says } = shareOf(reading, nominal);
   if (ratio > CAPACITANCE_LIMITS.mimicry) return { grade: 'reject', text: `${says}: leakage reads as capacitance.` };
-  if (!electrolytic) {
-    const low = gradeAgainst(ratio, u, [{ grade: 'A', limit: 1 - tolerance }], 'at-least');
-    const high = gradeAgainst(ratio, u, [{ grade: 'A', limit: 1 + tolerance }], 'at-most');
-    const grade = [low, high].includes('reject') ? 'reject' : [low, high].includes('cannot tell') ? 'cannot tell' : 'A';
-    return {
-      grade,
-      text:
-        grade === 'cannot tell'
-          ? `${says}; with this meter that straddles the ${Math.round(tolerance * 100)} % limit.`
-          : `${says}.`,
-    };
-  }
-  const low = gradeAgainst(
+  const low = [
+    { grade: 'A' as const, limit: 1 - tolerance },
+    { grade: 'B' as const, limit: CAPACITANCE_LIMITS.B.low },
+    { grade: 'C' as const, limit: CAPACITANCE_LIMITS.C.low },
+  ];
+  const high = [
+    { grade: 'A' as const, limit: 1 + tolerance },
+    { grade: 'B' as const, limit: CAPACITANCE_LIMITS.B.high },
+    { grade: 'C' as const, limit: CAPACITANCE_LIMITS.mimicry },
+  ];
+  const grade = worseOf(gradeAgainst(ratio, u, low, 'at-least'), gradeAgainst(ratio, u, high, 'at-most'));
+  const text = grade === 'cannot tell' ? `${says}; the meter cannot settle that against 70 %.` : `${says}.`;
+  return { grade, text, limits: limitsOf(grade, [{ kind: 'not-for', use: 'timing' }]) };
+}
+
+function filmCriterion(reading: Reading, nominal: number, tolerance: number): Criterion {
+  const { ratio, u, says } = shareOf(reading, nominal);
+  if (ratio > CAPACITANCE_LIMITS.mimicry) return { grade: 'reject', text: `${says}: leakage reads as capacitance.` };
+  const grade = worseOf(
+    gradeAgainst(ratio, u, [{ grade: 'A', limit: 1 - tolerance }], 'at-least'),
+    gradeAgainst(ratio, u, [{ grade: 'A', limit: 1 + tolerance }], 'at-most'),
+  );
+  return {
+    grade,
+    text:
+      grade === 'cannot tell'
+        ? `${says}; with this meter that straddles the ${Math.round(tolerance * 100)} % limit.`
+        : `${says}.`,
+  };
+}
+
+/** An X capacitor heals its breakdowns at the price of its value: what is lost tells how often. */
+function suppressorCriterion(reading: Reading, nominal: number): Criterion {
+  const { ratio, u, says } = shareOf(reading, nominal);
+  const grade = gradeAgainst(
     ratio,
     u,
     [
-      { grade: 'A', limit: 1 - tolerance },
-      { grade: 'B', limit: CAPACITANCE_LIMITS.B.low },
-      { grade: 'C', limit: CAPACITANCE_LIMITS.C.low },
+      { grade: 'A', limit: X_SHARE.warn },
+      { grade: 'B', limit: X_SHARE.reject },
     ],
     'at-least',
   );
-  const high = gradeAgainst(
-    ratio,
-    u,
-    [
-      { grade: 'A', limit: 1 + tolerance },
-      { grade: 'B', limit: CAPACITANCE_LIMITS.B.high },
-      { grade: 'C', limit: CAPACITANCE_LIMITS.mimicry },
-    ],
-    'at-most',
-  );
-  const order = ['reject', 'cannot tell', 'C', 'B', 'A'] as const;
-  const grade = order.find((candidate) => candidate === low || candidate === high) ?? 'cannot tell';
-  return { grade, text: grade === 'cannot tell' ? `${says}; the meter cannot settle that against 70 %.` : `${says}.` };
+  const text: Readonly<Record<typeof grade, string>> = {
+    A: `${says}.`,
+    B: `${says}: it has healed many breakdowns.`,
+    C: `${says}.`,
+    reject: `${says}: it has burnt away too much of itself.`,
+    'cannot tell': `${says}; with this meter that straddles the 80 % limit.`,
+  };
+  return { grade, text: text[grade], limits: limitsOf(grade, [{ kind: 'not-for', use: 'mains' }]) };
 }
 
-function esrCriterion(measured: Measured, test: CapacitorTest & { nominalCapacitance: number }): Criterion {
-  const { standard, expanded } = uncertaintyOf({
-    reading: measured.value,
-    resolution: measured.resolution,
-    accuracy: DEFAULT_ACCURACY.esr,
-  });
-  const known = test.nominal.esr;
+function insulationCriterion({ value }: Reading): Criterion {
+  const says = `Insulation ${value === Infinity ? 'beyond the meter' : formatQuantity(value, 'ohm')}`;
+  return value >= INSULATION
+    ? { grade: 'A', text: `${says}.` }
+    : { grade: 'reject', text: `${says}, at least ${formatQuantity(INSULATION, 'ohm')} is wanted.` };
+}
+
+function esrCriterion(
+  reading: Reading,
+  test: CapacitorTest,
+  printed: CapacitorTest['nominal'] & { capacitance: number },
+): Criterion {
   const reference =
-    known ??
-    (test.nominal.voltage === undefined
+    printed.esr ??
+    (printed.voltage === undefined
       ? undefined
       : expectedEsr({
-          capacitance: test.nominalCapacitance,
-          voltage: test.nominal.voltage,
+          capacitance: printed.capacitance,
+          voltage: printed.voltage,
           ...(test.series ? { series: test.series } : {}),
         }));
   if (reference === undefined)
     return { grade: 'cannot tell', text: 'The rated voltage is not known, so no ESR can be expected.' };
-  const ratio = measured.value / reference;
-  const says = `ESR ${formatQuantity(measured.value, 'ohm', { digits: 2 })} is ${ratio.toFixed(1)} times the ${known === undefined ? 'expected' : 'datasheet’s'} ${formatQuantity(reference, 'ohm', { digits: 2 })}`;
-  if (ratio < ESR_LIMITS.suspicious && measured.value + expanded < reference)
+  const leads = test.readings.leads?.value ?? 0;
+  const value = Math.max(0, reading.value - leads);
+  const { standard, expanded } = doubtOf({ ...reading, value }, 'esr');
+  const ratio = value / reference;
+  const show = (ohms: number) => formatQuantity(ohms, 'ohm', { digits: 2 });
+  const says = `ESR ${show(value)}${leads > 0 ? ` without the leads’ ${show(leads)}` : ''} is ${ratio.toFixed(1)} times the ${printed.esr === undefined ? 'expected' : 'datasheet’s'} ${show(reference)}`;
+  if (ratio < ESR_LIMITS.suspicious && value + expanded < reference)
     return { grade: 'cannot tell', text: `${says}: too good. Check for shorted leads or a part in parallel.` };
   const limits = (['A', 'B', 'C'] as const).map((grade) => ({ grade, limit: ESR_LIMITS[grade] }));
   const grade = gradeAgainst(ratio, standard / reference, limits, 'at-most');
-  const doubt = `± ${formatQuantity(expanded, 'ohm', { digits: 2 })} of the tester`;
+  const doubt = `± ${show(expanded)} of the tester`;
+  const zero =
+    leads === 0 && reference * ESR_LIMITS.C < 0.5 && LEAD_SHARE * reference < 0.1
+      ? ' Retest with the leads zeroed.'
+      : '';
   const text: Readonly<Record<typeof grade, string>> = {
     A: `${says}.`,
-    B: ratio <= ESR_LIMITS.A ? `${says}; with ${doubt} that is no sure A.` : `${says}; an A stays below that.`,
+    B: ratio <= ESR_LIMITS.A ? `${says}; with ${doubt} that is no sure A.${zero}` : `${says}; an A stays below that.`,
     C: `${says}: only where ripple is low.`,
     reject: `${says}: worn out.`,
-    'cannot tell': `${says}; ${doubt} straddles the limit.`,
+    'cannot tell': `${says}; limit ${show(reference * ESR_LIMITS.C)}, and ${doubt} straddles it.${zero}`,
   };
-  return { grade, text: text[grade] };
+  return { grade, text: text[grade], limits: limitsOf(grade, [{ kind: 'not-for', use: 'ripple' }]) };
+}
+
+function leakageCriterion(reading: Reading, printed: { capacitance: number; voltage?: number | undefined }): Criterion {
+  if (printed.voltage === undefined)
+    return { grade: 'cannot tell', text: 'The rated voltage is not known, so no leakage can be expected.' };
+  const limit = largestLeakage({ capacitance: printed.capacitance, voltage: printed.voltage });
+  const { standard } = doubtOf(reading, 'current');
+  const says = `Leakage ${formatQuantity(reading.value, 'ampere')}, limit ${formatQuantity(limit, 'ampere')}`;
+  const outcome = gradeAgainst(reading.value / limit, standard / limit, [{ grade: 'A', limit: 1 }], 'at-most');
+  if (outcome === 'A') return { grade: 'A', text: `${says}.` };
+  if (outcome === 'cannot tell') return { grade: 'cannot tell', text: `${says}: the meter cannot tell.` };
+  if (reading.value > LEAKAGE_HOPELESS * limit)
+    return { grade: 'reject', text: `${says}: more than three times as much.` };
+  return { grade: 'cannot tell', text: `${says}: reform it at its rated voltage through a resistor, and repeat.` };
 }

@@ -1,8 +1,20 @@
 import type { KindName, RatingName, TestName } from '../part';
-import { judgeCapacitor } from './judgeCapacitor';
-import type { Judgement, Measured } from './judgement';
-import { judgeResistor } from './judgeResistor';
-import { judgeDiode, judgeMosfet } from './judgeSemiconductor';
+import type { EsrSeries } from './expectedEsr';
+import { judgeCapacitor, type CapacitorBuild } from './judgeCapacitor';
+import { judgeChip, type ChipTest } from './judgeChip';
+import { judgeChoke, judgeCommonModeChoke } from './judgeChoke';
+import { judgeBridge, judgeDiode, judgeDualDiode } from './judgeDiode';
+import type { Judgement, Readings } from './judgement';
+import { judgeFan, judgeHeatSink, judgeRelay } from './judgeMechanical';
+import { judgeMosfet } from './judgeMosfet';
+import { judgeOptocoupler } from './judgeOptocoupler';
+import { judgeFuse, judgeThermistor, judgeVaristor } from './judgeProtection';
+import { judgeReference, judgeRegulator } from './judgeReference';
+import { judgeResistor, judgeTrimmer } from './judgeResistor';
+import { judgeThyristor, judgeTriac } from './judgeThyristor';
+import { judgeIgbt, judgeTransistor } from './judgeTransistor';
+import { judgeTransformer } from './judgeTransformer';
+import { lifeCriteria } from './lifeCriteria';
 
 export interface PartUnderTest {
   readonly kind: KindName;
@@ -10,8 +22,11 @@ export interface PartUnderTest {
   readonly subtype?: string | null;
   readonly package?: string | null;
   readonly technology?: string | null;
+  readonly marking?: string | null;
   readonly ratings: Partial<Record<RatingName, number>>;
   readonly damage: readonly string[];
+  /** Fingerprints of good chips of the same number. */
+  readonly known?: ChipTest['known'];
 }
 
 /** Cases that only wet or polymer electrolytics come in. */
@@ -19,52 +34,91 @@ const CAN_PACKAGES = ['radial', 'snap-in', 'SMD can'];
 /** From this size a capacitor of unknown build is an electrolytic. Common practice, no source. */
 const ELECTROLYTIC_FROM = 1e-6;
 
-/** The judgement of one measurement of a part, by the test that its kind calls for. */
-export function judgePart(
-  part: PartUnderTest,
-  values: Readonly<Record<string, Measured>>,
-  inCircuit: boolean,
-): Judgement {
+/** The judgement of a part by the readings of the test that its kind calls for. */
+export function judgePart(part: PartUnderTest, readings: Readings): Judgement {
   const { damage, ratings } = part;
+  const technology = part.subtype ?? part.technology ?? undefined;
   switch (part.test) {
-    case 'capacitor':
+    case 'capacitor': {
+      const build = capacitorBuild(part);
+      const series = esrSeries(part);
       return judgeCapacitor({
-        capacitance: values.capacitance,
-        esr: values.esr,
-        nominal: {
-          capacitance: ratings.capacitance,
-          voltage: ratings.voltage,
-          tolerance: ratings.tolerance,
-          esr: ratings.esr,
-        },
-        electrolytic: isElectrolytic(part),
-        ...(part.subtype === 'polymer' ? { series: 'polymer' as const } : {}),
+        readings,
+        nominal: ratings,
+        build,
+        ...(series ? { series } : {}),
         damage,
-        inCircuit,
+        more: build === 'electrolytic' ? lifeCriteria(readings, ratings) : [],
       });
+    }
     case 'mosfet':
-      return judgeMosfet({ body: values.body, blocking: values.blocking, gate: values.gate, damage, inCircuit });
+      return judgeMosfet({ readings, nominal: ratings, damage });
     case 'diode':
-      return judgeDiode({
-        forward: values.forward,
-        reverse: values.reverse,
-        technology: part.kind === 'bridge' ? 'rectifier' : (part.subtype ?? part.technology ?? undefined),
-        damage,
-        inCircuit,
-      });
+      return judgeDiode({ readings, technology, nominal: ratings, damage });
+    case 'dual-diode':
+      return judgeDualDiode({ readings, technology: dualTechnology(part), nominal: ratings, damage });
+    case 'bridge':
+      return judgeBridge({ readings, damage });
     case 'resistor':
-      return judgeResistor({
-        resistance: values.resistance,
-        nominal: ratings.resistance,
-        tolerance: ratings.tolerance,
-        damage,
-        inCircuit,
-      });
+      return judgeResistor({ readings, nominal: ratings.resistance, tolerance: ratings.tolerance, damage });
+    case 'trimmer':
+      return judgeTrimmer({ readings, nominal: ratings.resistance, tolerance: ratings.tolerance, damage });
+    case 'transistor':
+      return judgeTransistor({ readings, damage });
+    case 'igbt':
+      return judgeIgbt({ readings, damage });
+    case 'triac':
+      return judgeTriac({ readings, damage });
+    case 'thyristor':
+      return judgeThyristor({ readings, damage });
+    case 'optocoupler':
+      return judgeOptocoupler({ readings, marking: part.marking, damage });
+    case 'shunt-reference':
+      return judgeReference({ readings, nominal: ratings.vout, damage });
+    case 'regulator':
+      return judgeRegulator({ readings, nominal: ratings.vout, damage });
+    case 'chip':
+      return judgeChip({ readings, known: part.known ?? [], damage });
+    case 'fuse':
+      return judgeFuse({ readings, damage });
+    case 'varistor':
+      return judgeVaristor({ readings, nominal: ratings.vn, damage });
+    case 'thermistor':
+      return judgeThermistor({ readings, nominal: ratings.r25, positive: part.subtype === 'ptc', damage });
+    case 'choke':
+      return judgeChoke({ readings, nominal: ratings, damage });
+    case 'common-mode-choke':
+      return judgeCommonModeChoke({ readings, nominal: ratings, damage });
+    case 'transformer':
+      return judgeTransformer({ readings, damage });
+    case 'relay':
+      return judgeRelay({ readings, nominal: ratings, damage });
+    case 'fan':
+      return judgeFan({ readings, nominal: ratings, damage });
+    case 'heat-sink':
+      return judgeHeatSink({ readings, damage });
   }
 }
 
-function isElectrolytic({ subtype, package: case_, ratings }: PartUnderTest): boolean {
-  if (subtype) return subtype === 'electrolytic' || subtype === 'polymer';
-  if (case_ && CAN_PACKAGES.includes(case_)) return true;
-  return (ratings.capacitance ?? 0) >= ELECTROLYTIC_FROM;
+/** How a capacitor is built, by what is known of it. */
+export function capacitorBuild({ subtype, package: case_, ratings }: PartUnderTest): CapacitorBuild {
+  if (subtype === 'x1' || subtype === 'x2') return 'x';
+  if (subtype === 'y1' || subtype === 'y2') return 'y';
+  if (subtype) return ['electrolytic', 'polymer', 'tantalum'].includes(subtype) ? 'electrolytic' : 'film';
+  if (case_ && CAN_PACKAGES.includes(case_)) return 'electrolytic';
+  return (ratings.capacitance ?? 0) >= ELECTROLYTIC_FROM ? 'electrolytic' : 'film';
 }
+
+/** The series an electrolytic belongs to, where its build or a word of its marking says so. */
+export function esrSeries({ subtype, technology, marking }: PartUnderTest): EsrSeries | undefined {
+  if (subtype === 'polymer') return 'polymer';
+  if (technology === 'low-impedance' || /\blow[- ]?(?:z|esr|impedance)\b/i.test(marking ?? '')) return 'low-impedance';
+  return undefined;
+}
+
+/** A dual rectifier is a Schottky or silicon by its technology; its subtype names how the halves are joined. */
+function dualTechnology({ technology }: PartUnderTest): string | undefined {
+  return technology ?? undefined;
+}
+
+export type { CapacitorBuild };

@@ -1,4 +1,5 @@
-import { withinLimit } from '../uncertainty';
+import { DEFAULT_ACCURACY, uncertaintyOf, withinLimit, type Accuracy, type Uncertainty } from '../uncertainty';
+import type { Limit } from './limits';
 
 /** What to do with a part. */
 export type Verdict = 'keep' | 'limit' | 'retest' | 'scrap';
@@ -15,6 +16,8 @@ export interface Judgement {
   readonly verdict: Verdict;
   readonly grade?: Grade;
   readonly reasons: readonly Reason[];
+  /** What the part may not be used for, or only in part; it travels with the lot. */
+  readonly limits: readonly Limit[];
 }
 
 /** A meter reading; an open circuit (“OL”) is Infinity. */
@@ -23,36 +26,67 @@ export interface Measured {
   readonly resolution: number;
 }
 
-/** One criterion's outcome: a grade, or undecided. */
+/** What a meter can be stated for. */
+export type AccuracyName = keyof typeof DEFAULT_ACCURACY;
+export type MeterAccuracies = Partial<Readonly<Record<AccuracyName, Accuracy>>>;
+
+/** A reading with how it was taken. */
+export interface Reading extends Measured {
+  /** The rest of the board lay in parallel, and what it adds is not known to be nothing. */
+  readonly inCircuit?: boolean;
+  /** Of the meter it was taken with; the usual figures stand in for what is not stated. */
+  readonly meter?: MeterAccuracies | undefined;
+}
+
+/** Readings by the field of the test they belong to. */
+export type Readings = Readonly<Partial<Record<string, Reading>>>;
+
+/** One criterion's outcome: a grade, or undecided, with the limits that grade carries. */
 export interface Criterion {
   readonly grade: Grade | 'cannot tell';
   readonly text: string;
+  readonly limits?: readonly Limit[];
 }
 
 const WORST_FIRST = ['reject', 'cannot tell', 'C', 'B', 'A'] as const;
 const SEVERITY = { A: 'ok', B: 'note', C: 'warn', reject: 'reject', 'cannot tell': 'cannot tell' } as const;
 const VERDICT = { A: 'keep', B: 'limit', C: 'limit', reject: 'scrap', 'cannot tell': 'retest' } as const;
 
-/**
- * Puts criteria together: the worst decides. A reading taken in circuit can condemn a part or leave
- * it open, never pass it, since the board lies in parallel.
- */
-export function judge(criteria: readonly Criterion[], inCircuit: boolean): Judgement {
+/** Puts criteria together: the worst decides. */
+export function judge(criteria: readonly Criterion[]): Judgement {
   const worst = WORST_FIRST.find((grade) => criteria.some((criterion) => criterion.grade === grade)) ?? 'cannot tell';
   const reasons: Reason[] = criteria.map(({ grade, text }) => ({ severity: SEVERITY[grade], text }));
-  if (inCircuit && worst !== 'reject')
-    return {
-      verdict: 'retest',
-      reasons: [
-        ...reasons,
-        {
-          severity: 'cannot tell',
-          text: 'Measured in circuit: the board lies in parallel. Lift one leg and measure again.',
-        },
-      ],
-    };
-  if (worst === 'cannot tell') return { verdict: 'retest', reasons };
-  return { verdict: VERDICT[worst], grade: worst, reasons };
+  if (worst === 'cannot tell') return { verdict: 'retest', reasons, limits: [] };
+  const limits = worst === 'reject' ? [] : criteria.flatMap((criterion) => criterion.limits ?? []);
+  return { verdict: VERDICT[worst], grade: worst, reasons, limits };
+}
+
+/**
+ * The criterion of one reading, if it was taken. A reading taken in circuit can condemn a part or leave
+ * it open, never pass it, since the board lies in parallel.
+ * @param missing what to say when it was not taken; null when it is not needed
+ */
+export function criterionOf(
+  reading: Reading | undefined,
+  missing: string | null,
+  of: (reading: Reading) => Criterion,
+): readonly Criterion[] {
+  if (!reading) return missing === null ? [] : [{ grade: 'cannot tell', text: missing }];
+  const found = of(reading);
+  if (!reading.inCircuit || found.grade === 'reject') return [found];
+  const text = `${found.text} Measured in circuit, where the board lies in parallel: lift one leg and measure again.`;
+  return [{ grade: 'cannot tell', text }];
+}
+
+/** What is wrong to the eye; each word is enough to scrap a part. */
+export function damageCriteria(damage: readonly string[]): readonly Criterion[] {
+  return damage.map((word) => ({ grade: 'reject', text: `It is ${word}.` }));
+}
+
+/** The doubt of a reading by the meter it was taken with, in the unit of the reading. */
+export function doubtOf(reading: Reading, name: AccuracyName): Uncertainty {
+  const accuracy = reading.meter?.[name] ?? DEFAULT_ACCURACY[name];
+  return uncertaintyOf({ reading: reading.value, resolution: reading.resolution, accuracy });
 }
 
 /**
@@ -72,4 +106,9 @@ export function gradeAgainst(
   const kept = outcomes.find(({ verdict }) => verdict === 'within');
   if (kept) return kept.grade;
   return outcomes.some(({ verdict }) => verdict === 'cannot-tell') ? 'cannot tell' : 'reject';
+}
+
+/** The worse of two outcomes. */
+export function worseOf(...grades: readonly Criterion['grade'][]): Criterion['grade'] {
+  return WORST_FIRST.find((grade) => grades.includes(grade)) ?? 'cannot tell';
 }

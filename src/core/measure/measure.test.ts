@@ -1,9 +1,8 @@
-import { esrFromLossFactor, expectedEsr, judgeCapacitor, judgeDiode, judgeMosfet, judgeResistor } from '.';
-import { DEFAULT_ACCURACY, normalCdf, uncertaintyOf, withinLimit } from '../uncertainty';
+import { esrFromLossFactor, expectedEsr, largestLeakage } from '.';
+import { accuracyText, DEFAULT_ACCURACY, normalCdf, parseAccuracy, uncertaintyOf, withinLimit } from '../uncertainty';
 
 const near = (value: number, expected: number, share = 0.01) =>
   expect(Math.abs(value / expected - 1)).toBeLessThan(share);
-const at = (value: number, resolution = 0) => ({ value, resolution });
 
 describe('uncertainty, JCGM 100 (GUM) with a rectangular limit', () => {
   test.each`
@@ -51,98 +50,25 @@ describe('expected ESR, by hand from tan δ/(2π·f·C) and the documented model
   });
 });
 
-describe('capacitors: the worst criterion decides', () => {
-  const base = { electrolytic: true, damage: [], inCircuit: false, nominal: { capacitance: 100e-6, voltage: 25 } };
-  // Expected ESR of 100 uF 25 V is 0.65 Ω.
-  test.each`
-    uF           | esr          | more                      | grade        | verdict     | why
-    ${98}        | ${0.3}       | ${{}}                     | ${'A'}       | ${'keep'}   | ${'both as new'}
-    ${98}        | ${1.0}       | ${{}}                     | ${'B'}       | ${'limit'}  | ${'ESR 1.5 times'}
-    ${98}        | ${1.6}       | ${{}}                     | ${'C'}       | ${'limit'}  | ${'ESR 2.5 times'}
-    ${98}        | ${4}         | ${{}}                     | ${'reject'}  | ${'scrap'}  | ${'ESR six times'}
-    ${78}        | ${0.3}       | ${{}}                     | ${'C'}       | ${'limit'}  | ${'78 %'}
-    ${40}        | ${0.3}       | ${{}}                     | ${'reject'}  | ${'scrap'}  | ${'far too little, ESR fine'}
-    ${170}       | ${0.3}       | ${{}}                     | ${'reject'}  | ${'scrap'}  | ${'leakage reads high'}
-    ${98}        | ${0.02}      | ${{}}                     | ${undefined} | ${'retest'} | ${'too good to be true'}
-    ${98}        | ${undefined} | ${{}}                     | ${'B'}       | ${'limit'}  | ${'no ESR, no A'}
-    ${98}        | ${0.3}       | ${{ damage: ['bulged'] }} | ${'reject'}  | ${'scrap'}  | ${'looks decide'}
-    ${98}        | ${0.3}       | ${{ inCircuit: true }}    | ${undefined} | ${'retest'} | ${'the board lies in parallel'}
-    ${40}        | ${0.3}       | ${{ inCircuit: true }}    | ${'reject'}  | ${'scrap'}  | ${'in circuit it can condemn'}
-    ${70}        | ${0.3}       | ${{}}                     | ${undefined} | ${'retest'} | ${'straddles 70 %'}
-    ${undefined} | ${undefined} | ${{}}                     | ${undefined} | ${'retest'} | ${'nothing measured'}
-  `('$uF uF, $esr Ω: $verdict ($why)', ({ uF, esr, more, grade, verdict }) => {
-    const judged = judgeCapacitor({
-      ...base,
-      capacitance: uF && at(uF * 1e-6, 1e-7),
-      esr: esr && at(esr, 0.01),
-      ...more,
-    });
-    expect({ verdict: judged.verdict, grade: judged.grade }).toEqual({ verdict, grade });
-    expect(judged.reasons.length).toBeGreaterThan(0);
-  });
-
-  test('a mains reservoir is never better than B without a leakage test', () => {
-    expect(
-      judgeCapacitor({
-        ...base,
-        nominal: { capacitance: 82e-6, voltage: 400 },
-        capacitance: at(80e-6, 1e-7),
-        esr: at(0.6, 0.01),
-      }).grade,
-    ).toBe('B');
-  });
-
-  test('a film part passes at its tolerance or is scrapped', () => {
-    const film = { ...base, electrolytic: false, nominal: { capacitance: 220e-9, tolerance: 0.1 } };
-    expect(judgeCapacitor({ ...film, capacitance: at(218e-9, 1e-10) }).grade).toBe('A');
-    expect(judgeCapacitor({ ...film, capacitance: at(150e-9, 1e-10) }).grade).toBe('reject');
-  });
-
-  test('without a printed value there is no verdict', () => {
-    expect(judgeCapacitor({ ...base, nominal: {}, capacitance: at(98e-6) }).verdict).toBe('retest');
-  });
-});
-
-describe('semiconductors by handheld meter; windows are common practice, no source', () => {
-  const OL = at(Infinity);
-  test.each`
-    body         | blocking     | gate       | verdict     | why
-    ${at(0.51)}  | ${OL}        | ${OL}      | ${'keep'}   | ${'a sound FET'}
-    ${at(0.002)} | ${at(0.4)}   | ${OL}      | ${'scrap'}  | ${'shorted'}
-    ${at(0.51)}  | ${OL}        | ${at(2e3)} | ${'scrap'}  | ${'punched gate'}
-    ${at(0.51)}  | ${at(300e3)} | ${OL}      | ${'retest'} | ${'gate still charged?'}
-    ${OL}        | ${OL}        | ${OL}      | ${'retest'} | ${'open or wide-gap'}
-    ${undefined} | ${OL}        | ${OL}      | ${'retest'} | ${'one reading missing is no pass'}
-  `('FET $verdict ($why)', ({ body, blocking, gate, verdict }) => {
-    expect(judgeMosfet({ body, blocking, gate, damage: [], inCircuit: false }).verdict).toBe(verdict);
-  });
-
-  test.each`
-    forward     | reverse      | technology     | verdict     | why
-    ${at(0.22)} | ${OL}        | ${'schottky'}  | ${'keep'}   | ${'usual drop'}
-    ${at(0.55)} | ${OL}        | ${'rectifier'} | ${'keep'}   | ${'usual drop'}
-    ${at(0.55)} | ${OL}        | ${'schottky'}  | ${'retest'} | ${'not a Schottky’s drop'}
-    ${at(0.55)} | ${OL}        | ${undefined}   | ${'limit'}  | ${'marking not read'}
-    ${at(0.4)}  | ${OL}        | ${undefined}   | ${'retest'} | ${'between the kinds'}
-    ${at(0.02)} | ${at(3)}     | ${'schottky'}  | ${'scrap'}  | ${'shorted'}
-    ${OL}       | ${OL}        | ${'schottky'}  | ${'scrap'}  | ${'open'}
-    ${at(0.22)} | ${at(200e3)} | ${'schottky'}  | ${'scrap'}  | ${'leaks'}
-    ${at(0.22)} | ${undefined} | ${'schottky'}  | ${'retest'} | ${'one way only'}
-  `('diode $technology $verdict ($why)', ({ forward, reverse, technology, verdict }) => {
-    expect(judgeDiode({ forward, reverse, technology, damage: [], inCircuit: false }).verdict).toBe(verdict);
-  });
+test.each`
+  uF      | volts  | microamperes | why
+  ${100}  | ${25}  | ${25}        | ${'0.01 C V'}
+  ${1000} | ${16}  | ${160}       | ${'0.01 C V'}
+  ${10}   | ${16}  | ${3}         | ${'never under 3 uA'}
+  ${150}  | ${400} | ${735}       | ${'3 sqrt(C V) from 160 V'}
+`('a can of $uF uF $volts V leaks up to $microamperes uA ($why)', ({ uF, volts, microamperes }) => {
+  near(largestLeakage({ capacitance: uF * 1e-6, voltage: volts }) * 1e6, microamperes);
 });
 
 test.each`
-  ohms        | resolution | nominal      | verdict     | why
-  ${4690}     | ${10}      | ${4700}      | ${'keep'}   | ${'inside 5 %'}
-  ${5600}     | ${10}      | ${4700}      | ${'scrap'}  | ${'drifted'}
-  ${4930}     | ${10}      | ${4700}      | ${'retest'} | ${'straddles 5 %'}
-  ${0.27}     | ${0.1}     | ${0.22}      | ${'retest'} | ${'the meter’s error is larger'}
-  ${Infinity} | ${0}       | ${4700}      | ${'scrap'}  | ${'open'}
-  ${4690}     | ${10}      | ${undefined} | ${'retest'} | ${'value not known'}
-`('resistor $ohms Ω against $nominal Ω: $verdict ($why)', ({ ohms, resolution, nominal, verdict }) => {
-  expect(judgeResistor({ resistance: at(ohms, resolution), nominal, damage: [], inCircuit: false }).verdict).toBe(
-    verdict,
-  );
+  text                   | accuracy
+  ${'0.5 % + 2'}         | ${{ share: 0.005, digits: 2 }}
+  ${'0,8% + 3 digits'}   | ${{ share: 0.008, digits: 3 }}
+  ${'± 10 % + 0 + 0.05'} | ${{ share: 0.1, digits: 0, floor: 0.05 }}
+  ${'2 %'}               | ${{ share: 0.02, digits: 0 }}
+  ${'good'}              | ${undefined}
+`('an accuracy “$text”', ({ text, accuracy }) => {
+  const read = parseAccuracy(text);
+  expect(read).toEqual(accuracy);
+  if (read) expect(parseAccuracy(accuracyText(read))).toEqual(read);
 });

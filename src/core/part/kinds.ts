@@ -1,7 +1,31 @@
 import type { RatingName } from './ratings';
 
 /** The bench test that applies to a kind. */
-export type TestName = 'capacitor' | 'mosfet' | 'diode' | 'resistor';
+export type TestName =
+  | 'capacitor'
+  | 'mosfet'
+  | 'diode'
+  | 'dual-diode'
+  | 'bridge'
+  | 'resistor'
+  | 'trimmer'
+  | 'transistor'
+  | 'igbt'
+  | 'triac'
+  | 'thyristor'
+  | 'optocoupler'
+  | 'shunt-reference'
+  | 'regulator'
+  | 'chip'
+  | 'fuse'
+  | 'varistor'
+  | 'thermistor'
+  | 'choke'
+  | 'common-mode-choke'
+  | 'transformer'
+  | 'relay'
+  | 'fan'
+  | 'heat-sink';
 
 export interface PartKind {
   /** What the interface calls one. */
@@ -32,13 +56,14 @@ export const PART_KINDS = {
     prefixes: ['RP', 'POT'],
     pins: ['1', '2', 'W'],
     ratings: ['resistance', 'power'],
+    test: 'trimmer',
   },
   capacitor: {
     label: 'capacitor',
     words: ['capacitor', 'cap', 'elko'],
     prefixes: ['C', 'CX', 'CY'],
     pins: ['1', '2'],
-    ratings: ['capacitance', 'voltage', 'temperature', 'esr', 'tolerance', 'leakage'],
+    ratings: ['capacitance', 'voltage', 'temperature', 'esr', 'tolerance', 'leakage', 'life', 'ripple'],
     test: 'capacitor',
   },
   inductor: {
@@ -46,21 +71,24 @@ export const PART_KINDS = {
     words: ['choke', 'inductor', 'ind'],
     prefixes: ['L'],
     pins: ['1', '2'],
-    ratings: ['inductance', 'current', 'tolerance'],
+    ratings: ['inductance', 'current', 'tolerance', 'dcr', 'saturation'],
+    test: 'choke',
   },
   'common-mode-choke': {
     label: 'common-mode choke',
     words: ['common-mode-choke', 'cmc'],
     prefixes: ['LF', 'L'],
     pins: ['1', '2', '3', '4'],
-    ratings: ['inductance', 'current'],
+    ratings: ['inductance', 'current', 'dcr', 'coupling'],
+    test: 'common-mode-choke',
   },
   transformer: {
     label: 'transformer',
     words: ['transformer', 'trafo'],
     prefixes: ['T', 'TR'],
     pins: [],
-    ratings: ['inductance', 'power'],
+    ratings: ['inductance', 'power', 'turnsRatio', 'coupling', 'saturation'],
+    test: 'transformer',
   },
   diode: {
     label: 'diode',
@@ -76,7 +104,7 @@ export const PART_KINDS = {
     prefixes: ['D'],
     pins: ['A1', 'K', 'A2'],
     ratings: ['vrrm', 'ifav', 'vf'],
-    test: 'diode',
+    test: 'dual-diode',
   },
   bridge: {
     label: 'bridge',
@@ -84,7 +112,7 @@ export const PART_KINDS = {
     prefixes: ['BR', 'BD', 'DB'],
     pins: ['AC1', 'AC2', '+', '-'],
     ratings: ['vrrm', 'ifav'],
-    test: 'diode',
+    test: 'bridge',
   },
   nmos: {
     label: 'N-FET',
@@ -102,15 +130,37 @@ export const PART_KINDS = {
     ratings: ['vds', 'id', 'rdsOn', 'vgsTh', 'vf'],
     test: 'mosfet',
   },
-  igbt: { label: 'IGBT', words: ['igbt'], prefixes: ['Q'], pins: ['G', 'C', 'E'], ratings: ['vces', 'ic'] },
-  npn: { label: 'NPN', words: ['npn'], prefixes: ['Q'], pins: ['B', 'C', 'E'], ratings: ['vceo', 'ic'] },
-  pnp: { label: 'PNP', words: ['pnp'], prefixes: ['Q'], pins: ['B', 'C', 'E'], ratings: ['vceo', 'ic'] },
+  igbt: {
+    label: 'IGBT',
+    words: ['igbt'],
+    prefixes: ['Q'],
+    pins: ['G', 'C', 'E'],
+    ratings: ['vces', 'ic'],
+    test: 'igbt',
+  },
+  npn: {
+    label: 'NPN',
+    words: ['npn'],
+    prefixes: ['Q'],
+    pins: ['B', 'C', 'E'],
+    ratings: ['vceo', 'ic', 'gain'],
+    test: 'transistor',
+  },
+  pnp: {
+    label: 'PNP',
+    words: ['pnp'],
+    prefixes: ['Q'],
+    pins: ['B', 'C', 'E'],
+    ratings: ['vceo', 'ic', 'gain'],
+    test: 'transistor',
+  },
   triac: {
     label: 'triac',
     words: ['triac'],
     prefixes: ['Q', 'TR', 'TH'],
     pins: ['MT1', 'MT2', 'G'],
     ratings: ['vdrm', 'itRms'],
+    test: 'triac',
   },
   scr: {
     label: 'thyristor',
@@ -118,13 +168,15 @@ export const PART_KINDS = {
     prefixes: ['TH', 'Q'],
     pins: ['A', 'K', 'G'],
     ratings: ['vdrm', 'itRms'],
+    test: 'thyristor',
   },
   optocoupler: {
     label: 'optocoupler',
     words: ['optocoupler', 'opto'],
     prefixes: ['U', 'PC', 'OC', 'IC'],
     pins: ['A', 'K', 'E', 'C'],
-    ratings: [],
+    ratings: ['ctr'],
+    test: 'optocoupler',
   },
   'shunt-reference': {
     label: 'shunt reference',
@@ -132,6 +184,7 @@ export const PART_KINDS = {
     prefixes: ['U', 'IC'],
     pins: ['R', 'A', 'K'],
     ratings: ['vout'],
+    test: 'shunt-reference',
   },
   regulator: {
     label: 'regulator',
@@ -139,14 +192,23 @@ export const PART_KINDS = {
     prefixes: ['U', 'IC'],
     pins: ['IN', 'GND', 'OUT'],
     ratings: ['vout', 'iout'],
+    test: 'regulator',
   },
-  ic: { label: 'chip', words: ['ic', 'chip', 'controller'], prefixes: ['U', 'IC'], pins: [], ratings: [] },
+  ic: {
+    label: 'chip',
+    words: ['ic', 'chip', 'controller'],
+    prefixes: ['U', 'IC'],
+    pins: [],
+    ratings: [],
+    test: 'chip',
+  },
   fuse: {
     label: 'fuse',
     words: ['fuse'],
     prefixes: ['F', 'FU'],
     pins: ['1', '2'],
     ratings: ['current', 'voltage', 'breaking'],
+    test: 'fuse',
   },
   thermistor: {
     label: 'thermistor',
@@ -154,6 +216,7 @@ export const PART_KINDS = {
     prefixes: ['NTC', 'TH', 'RT'],
     pins: ['1', '2'],
     ratings: ['r25', 'diameter', 'current'],
+    test: 'thermistor',
   },
   varistor: {
     label: 'varistor',
@@ -161,6 +224,7 @@ export const PART_KINDS = {
     prefixes: ['VR', 'MOV', 'RV', 'VDR'],
     pins: ['1', '2'],
     ratings: ['vn', 'diameter'],
+    test: 'varistor',
   },
   connector: {
     label: 'connector',
@@ -175,7 +239,32 @@ export const PART_KINDS = {
     prefixes: ['K', 'RY', 'RL'],
     pins: ['1', '2', '3', '4'],
     ratings: ['voltage', 'current'],
+    test: 'relay',
   },
+  fan: {
+    label: 'fan',
+    words: ['fan', 'blower'],
+    prefixes: ['FAN'],
+    pins: [],
+    ratings: ['voltage', 'current', 'starts'],
+    test: 'fan',
+  },
+  'heat-sink': {
+    label: 'heat sink',
+    words: ['heat-sink', 'heatsink', 'sink'],
+    prefixes: ['HS'],
+    pins: [],
+    ratings: ['thermal'],
+    test: 'heat-sink',
+  },
+  assembly: {
+    label: 'subassembly',
+    words: ['assembly', 'module', 'subassembly'],
+    prefixes: ['A', 'PCB'],
+    pins: [],
+    ratings: ['vout', 'iout', 'power'],
+  },
+  wire: { label: 'wire', words: ['wire', 'cable'], prefixes: ['W'], pins: [], ratings: ['current', 'voltage'] },
 } as const satisfies Readonly<Record<string, PartKind>>;
 
 export type KindName = keyof typeof PART_KINDS;

@@ -32,6 +32,16 @@ export const RATING_NAMES = [
   'r25',
   'diameter',
   'breaking',
+  'life',
+  'ripple',
+  'dcr',
+  'saturation',
+  'ctr',
+  'gain',
+  'turnsRatio',
+  'coupling',
+  'thermal',
+  'starts',
 ] as const;
 
 export type RatingName = (typeof RATING_NAMES)[number];
@@ -80,6 +90,16 @@ export const RATINGS: Readonly<Record<RatingName, RatingRule>> = {
   r25: { label: 'resistance at 25 °C', unit: 'ohm', words: ['r25'], better: 'equal' },
   diameter: { label: 'disc diameter', unit: 'metre', words: ['disc', 'diameter'], better: 'higher' },
   breaking: { label: 'breaking current', unit: 'ampere', words: ['breaking'], better: 'higher' },
+  life: { label: 'rated life', unit: 'hour', words: ['life'], better: 'higher' },
+  ripple: { label: 'rated ripple current', unit: 'ampere', words: ['ripple'], better: 'higher', derating: 0.9 },
+  dcr: { label: 'winding resistance', unit: 'ohm', words: ['dcr'], better: 'lower' },
+  saturation: { label: 'saturation current', unit: 'ampere', words: ['isat', 'saturation'], better: 'higher' },
+  ctr: { label: 'transfer ratio', unit: 'ratio', words: ['ctr'], better: 'higher' },
+  gain: { label: 'current gain', unit: 'count', words: ['hfe', 'gain'], better: 'higher' },
+  turnsRatio: { label: 'turns ratio', unit: 'ratio', words: ['ratio', 'turns'], better: 'equal' },
+  coupling: { label: 'coupling', unit: 'ratio', words: ['coupling'], better: 'higher' },
+  thermal: { label: 'thermal resistance', unit: 'kelvinPerWatt', words: ['rth', 'thermal'], better: 'lower' },
+  starts: { label: 'starts from', unit: 'volt', words: ['starts'], better: 'lower' },
 };
 
 /** Whether a text names a rating. */

@@ -9,6 +9,8 @@ export type Unit =
   | 'joule'
   | 'coulomb'
   | 'second'
+  | 'hour'
+  | 'kelvinPerWatt'
   | 'hertz'
   | 'celsius'
   | 'metre'
@@ -168,6 +170,24 @@ export const UNITS: Readonly<Record<Unit, UnitRule>> = {
       ['n', 1e-9],
     ],
     example: '15s, 2min or 1:30',
+  },
+  // Service lives are printed in hours, and told apart from the seconds of a discharge.
+  hour: {
+    symbol: 'h',
+    word: 'number of hours',
+    spellings: ['hours', 'hour', 'hrs', 'h'],
+    prefixes: { ...KILO },
+    printed: [['', 1]],
+    example: '2000h',
+    unusualAbove: 500e3,
+  },
+  kelvinPerWatt: {
+    symbol: 'K/W',
+    word: 'thermal resistance',
+    spellings: ['k/w', '°c/w', 'c/w'],
+    prefixes: { m: 1e-3 },
+    printed: [['', 1]],
+    example: '6.5K/W',
   },
   hertz: {
     symbol: 'Hz',

@@ -14,6 +14,8 @@ export const DEFAULT_ACCURACY = {
   current: { share: 0.012, digits: 3 },
   diode: { share: 0.015, digits: 3 },
   esr: { share: 0.1, digits: 0, floor: 0.05 },
+  inductance: { share: 0.05, digits: 5 },
+  temperature: { share: 0, digits: 0, floor: 2 },
 } as const satisfies Readonly<Record<string, Accuracy>>;
 
 export interface Uncertainty {

@@ -1,5 +1,5 @@
 import { and, asc, count, desc, eq, exists, gt, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
-import type { Grade } from '../../core/measure';
+import type { Grade, Limit } from '../../core/measure';
 import { kindsServing } from '../../core/part';
 import type { StockFilter } from '../../core/stock';
 import type { Bench } from '../bench';
@@ -241,6 +241,7 @@ export interface HarvestedPiece {
   readonly typeId: string | null;
   readonly grade: Grade | null;
   readonly gradeReason: string;
+  readonly limits: readonly Limit[];
   readonly bin: string;
   /** Ratings with the present one of each name last; earlier ones become its history. */
   readonly ratings: readonly NewRating[];

@@ -22,6 +22,8 @@ export interface PartMeasurement {
   readonly test: TestName;
   readonly values: Readonly<Record<string, Measured>>;
   readonly inCircuit: boolean;
+  /** Name of the meter, empty for a usual one. */
+  readonly meter: string;
   readonly takenMs: number;
 }
 
@@ -79,6 +81,7 @@ async function withDetails(db: Queryable, rows: readonly Part[]): Promise<PartRe
         id: row.id,
         test: row.test,
         inCircuit: row.inCircuit,
+        meter: row.meter,
         takenMs: row.takenMs,
         values: fromStored(row.measured),
       })),
@@ -170,12 +173,18 @@ export async function logPart(edit: Edit, said: PartSaid): Promise<string> {
 export async function addMeasurement(
   edit: Edit,
   partId: string,
-  measured: { test: TestName; values: Readonly<Record<string, Measured>>; inCircuit: boolean },
+  measured: {
+    test: TestName;
+    values: Readonly<Record<string, Measured>>;
+    inCircuit: boolean;
+    meter?: string | undefined;
+  },
 ): Promise<void> {
   await edit.insert('measurements', {
     partId,
     test: measured.test,
     inCircuit: measured.inCircuit,
+    meter: measured.meter ?? '',
     takenMs: edit.bench.now(),
     measured: toStored(measured.values),
   });
@@ -194,6 +203,44 @@ function toStored(values: Readonly<Record<string, Measured>>) {
 function fromStored(stored: Record<string, { value: number | null; resolution: number }>): Record<string, Measured> {
   return Object.fromEntries(
     Object.entries(stored).map(([name, { value, resolution }]) => [name, { value: value ?? Infinity, resolution }]),
+  );
+}
+
+/** How many fingerprints are held against at most. */
+const FINGERPRINTS = 500;
+
+/** Fingerprints of marked chips of other donors, read out of circuit, with where each was taken. */
+export async function chipReadings(
+  db: Queryable,
+  besides: string,
+): Promise<{ marking: string; from: string; pins: Record<string, number> }[]> {
+  const rows = await db
+    .select({ marking: parts.marking, ref: parts.ref, code: donors.code, measured: measurements.measured })
+    .from(measurements)
+    .innerJoin(parts, eq(parts.id, measurements.partId))
+    .innerJoin(donors, eq(donors.id, parts.donorId))
+    .where(
+      and(
+        eq(measurements.test, 'chip'),
+        eq(measurements.inCircuit, false),
+        isNull(measurements.deletedMs),
+        isNull(parts.deletedMs),
+        ne(parts.donorId, besides),
+        sql`${parts.damage} = '[]'`,
+      ),
+    )
+    .orderBy(desc(measurements.id))
+    .limit(FINGERPRINTS);
+  return rows.flatMap(({ marking, ref, code, measured }) =>
+    marking
+      ? [
+          {
+            marking,
+            from: `${ref} of ${code}`,
+            pins: Object.fromEntries(Object.entries(fromStored(measured)).map(([pin, { value }]) => [pin, value])),
+          },
+        ]
+      : [],
   );
 }
 

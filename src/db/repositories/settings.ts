@@ -1,9 +1,16 @@
 import { eq } from 'drizzle-orm';
 import { FACTORS, USUAL_WEIGHTS, type Weights } from '../../core/advice';
+import type { MeterAccuracies } from '../../core/measure';
 import { TOUCH_LIMIT_CHOICES, TOUCH_LIMIT_DC } from '../../core/safety';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
 import { settings } from '../schema';
+
+/** A meter of the shop, with what its sheet says of its accuracy. */
+export interface ShopMeter {
+  readonly name: string;
+  readonly accuracies: MeterAccuracies;
+}
 
 /** What holds for the whole shop. */
 export interface ShopSettings {
@@ -12,6 +19,7 @@ export interface ShopSettings {
   readonly weights: Weights;
   /** Host and port of the meter, `host:port`; empty for none. */
   readonly meterAddress: string;
+  readonly meters: readonly ShopMeter[];
 }
 
 /** The settings, each as shipped where nobody changed it or where what is stored makes no sense. */
@@ -29,7 +37,19 @@ export async function readSettings(db: Queryable): Promise<ShopSettings> {
       }),
     ) as Weights,
     meterAddress: typeof address === 'string' ? address : (process.env.ZORVEK_METER ?? ''),
+    meters: metersFrom(stored.get('meters')),
   };
+}
+
+function metersFrom(stored: unknown): ShopMeter[] {
+  if (!Array.isArray(stored)) return [];
+  return stored.filter(
+    (entry): entry is ShopMeter =>
+      typeof entry === 'object' &&
+      entry !== null &&
+      typeof (entry as ShopMeter).name === 'string' &&
+      typeof (entry as ShopMeter).accuracies === 'object',
+  );
 }
 
 /** Changes settings; those not named stay. */

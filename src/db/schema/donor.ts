@@ -246,6 +246,8 @@ export const measurements = sqliteTable(
       .$type<Record<string, { value: number | null; resolution: number }>>()
       .notNull(),
     inCircuit: integer('in_circuit', { mode: 'boolean' }).notNull(),
+    /** Name of the meter as the settings list it; empty for a usual one. */
+    meter: text('meter').notNull().default(''),
     takenMs: integer('taken_ms').notNull(),
     deletedMs: deletedMs(),
   },

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { Grade } from '../../core/measure';
+import type { Grade, Limit } from '../../core/measure';
 import type { KindName } from '../../core/part';
 import { needs } from './build';
 import { createdMs, deletedMs, key, ratingColumns } from './columns';
@@ -29,6 +29,8 @@ export const lots = sqliteTable(
     package: text('package'),
     grade: text('grade').$type<Grade>(),
     gradeReason: text('grade_reason').notNull().default(''),
+    /** What the grade keeps it from; matching honours it. */
+    limits: text('limits', { mode: 'json' }).$type<readonly Limit[]>().notNull().default([]),
     binId: text('bin_id')
       .notNull()
       .references(() => bins.id),

@@ -1,36 +1,69 @@
 import type { Evidenced } from '../../core/evidence';
-import { judgePart, TESTS, type Judgement, type Measured } from '../../core/measure';
+import {
+  judgePart,
+  mergeReadings,
+  testField,
+  type Judgement,
+  type PartUnderTest,
+  type Readings,
+} from '../../core/measure';
 import { kindRule, type RatingName } from '../../core/part';
 import type { PartRecord } from '../../db/repositories/parts';
 import type { NewRating } from '../../db/repositories/ratings';
+import { fingerprintsOf, isClearInPlace, type TestContext } from './testContext';
 
-/** The judgement of a part by its latest measurement; none while it was not measured. */
-export function judgeRecord({ part, ratings, measurements }: PartRecord): Judgement | undefined {
-  const [latest] = measurements;
+/** A part as its bench test takes it; none when its kind has no test. */
+export function underTest(record: PartRecord, context: TestContext): PartUnderTest | undefined {
+  const { part, ratings } = record;
   const { test } = kindRule(part.kind);
-  if (!latest || latest.test !== test) return undefined;
+  if (!test) return undefined;
   const values: Partial<Record<RatingName, number>> = {};
   for (const [name, rating] of Object.entries(ratings) as [RatingName, Evidenced][]) values[name] = rating.value;
-  return judgePart({ ...part, test, ratings: values }, latest.values, latest.inCircuit);
+  return { ...part, test, ratings: values, known: fingerprintsOf(context, record) };
+}
+
+/** The readings of a part that count, each with the accuracy of its meter and whether the board lay in parallel. */
+export function readingsThatCount({ part, measurements }: PartRecord, context: TestContext): Readings {
+  const { test } = kindRule(part.kind);
+  if (!test) return {};
+  const clear = new Map<string, boolean>();
+  const isClear = (name: string) => {
+    const known = clear.get(name) ?? isClearInPlace(context.board, part.ref, testField(test, name));
+    clear.set(name, known);
+    return known;
+  };
+  const sets = measurements.map(({ values, inCircuit, meter }) => ({
+    values,
+    inCircuit,
+    meter: context.meters.get(meter),
+  }));
+  return mergeReadings(sets, isClear);
+}
+
+/** The judgement of a part by the readings that count; none while it was not measured. */
+export function judgeRecord(record: PartRecord, context: TestContext): Judgement | undefined {
+  const part = underTest(record, context);
+  if (!part || record.measurements.length === 0) return undefined;
+  return judgePart(part, readingsThatCount(record, context));
 }
 
 /**
  * The ratings a part takes into stock: what is known of it, then what was measured out of circuit,
  * which takes the place of the nominal value and leaves it as history.
  */
-export function ratingsForStock({ ratings, measurements }: PartRecord): NewRating[] {
+export function ratingsForStock(record: PartRecord, context: TestContext): NewRating[] {
+  const { part, ratings } = record;
   const known = (Object.entries(ratings) as [RatingName, Evidenced][]).map(([name, rating]): NewRating => ({
     name,
     ...rating,
   }));
-  const latest = measurements.find(({ inCircuit }) => !inCircuit);
-  const measured = latest
-    ? TESTS[latest.test].fields.flatMap(({ name, rating }): NewRating[] => {
-        const reading: Measured | undefined = latest.values[name];
-        return rating && reading && Number.isFinite(reading.value)
-          ? [{ name: rating, value: reading.value, source: 'measured' }]
-          : [];
-      })
-    : [];
+  const { test } = kindRule(part.kind);
+  if (!test) return known;
+  const measured = Object.entries(readingsThatCount(record, context)).flatMap(([name, reading]): NewRating[] => {
+    const rating = testField(test, name)?.rating;
+    return rating && reading && !reading.inCircuit && Number.isFinite(reading.value)
+      ? [{ name: rating, value: reading.value, source: 'measured' }]
+      : [];
+  });
   return [...known, ...measured];
 }

@@ -152,7 +152,9 @@ export const valueForm = z.object({
 });
 export type ValueForm = z.output<typeof valueForm>;
 
-export const measurementForm = z.object({ inCircuit: tick }).catchall(z.string());
+export const measurementForm = z
+  .object({ inCircuit: tick, meter: freeText(60), ohms: freeText(4000) })
+  .catchall(z.string());
 export type MeasurementForm = z.output<typeof measurementForm>;
 
 export const harvestForm = z.object({

@@ -1,5 +1,8 @@
 import { z } from 'zod';
+import type { AccuracyName, MeterAccuracies } from '../../core/measure';
 import { METER_QUANTITY_NAMES } from '../../core/meter';
+import { DEFAULT_ACCURACY, parseAccuracy } from '../../core/uncertainty';
+import { freeText, requiredText } from '../../ui/form/fieldSchemas';
 
 export const settingsForm = z.object({
   touchLimit: z.enum(['60', '50']).transform(Number),
@@ -24,3 +27,27 @@ export const meterQuestion = z.object({
     .regex(/^[^"\p{Cc}]*$/u)
     .default(''),
 });
+
+export const ACCURACY_NAMES = Object.keys(DEFAULT_ACCURACY) as AccuracyName[];
+
+/** A meter with what its sheet says; a blank accuracy is the usual one. */
+export const meterForm = z
+  .object({ name: requiredText('What is the meter called?', 60) })
+  .catchall(freeText(40))
+  .transform(({ name, ...texts }, context): { name: string; accuracies: MeterAccuracies } => {
+    const accuracies: Partial<Record<AccuracyName, NonNullable<MeterAccuracies[AccuracyName]>>> = {};
+    for (const quantity of ACCURACY_NAMES) {
+      const text = texts[quantity] ?? '';
+      if (text === '') continue;
+      const accuracy = parseAccuracy(text);
+      if (accuracy) accuracies[quantity] = accuracy;
+      else
+        context.addIssue({
+          code: 'custom',
+          path: [quantity],
+          message: `“${text}” is no accuracy. Write it like 0.5 % + 2, as the meter’s sheet does.`,
+        });
+    }
+    return { name, accuracies };
+  });
+export type MeterForm = z.output<typeof meterForm>;

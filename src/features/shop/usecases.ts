@@ -9,13 +9,27 @@ import type { Bench } from '../../db/bench';
 import { readSettings, writeSettings } from '../../db/repositories/settings';
 import { closeMeters, meterAt } from '../../server/meter';
 import type { FormOutcome } from '../../ui/form/outcome';
-import type { SettingsForm } from './schema';
+import type { MeterForm, SettingsForm } from './schema';
 
 /** Keeps what holds for the whole shop. */
 export async function keepSettings(bench: Bench, form: SettingsForm): Promise<FormOutcome> {
   await writeSettings(bench, form);
   closeMeters();
   return { ok: true, says: 'The settings are kept.' };
+}
+
+/** Keeps a meter of the shop with its accuracies; one of the same name is replaced. */
+export async function keepMeter(bench: Bench, meter: MeterForm): Promise<FormOutcome> {
+  const { meters } = await readSettings(bench.db.read);
+  await writeSettings(bench, { meters: [...meters.filter(({ name }) => name !== meter.name), meter] });
+  return { ok: true, says: `${meter.name} is kept; readings taken with it are judged by its sheet.` };
+}
+
+/** Strikes a meter off the list; its readings are judged as a usual meter's from now on. */
+export async function dropMeter(bench: Bench, name: string): Promise<FormOutcome> {
+  const { meters } = await readSettings(bench.db.read);
+  await writeSettings(bench, { meters: meters.filter((meter) => meter.name !== name) });
+  return { ok: true, says: `${name} is off the list; its readings count as a usual meter’s.` };
 }
 
 /** Asks the meter who it is: the answer in words, or what is wrong. */

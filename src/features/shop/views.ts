@@ -2,13 +2,50 @@ import { bench } from '../../db/bench';
 import { readSettings, type ShopSettings } from '../../db/repositories/settings';
 import { meterFailureText, type MeterFailure, type MeterReading } from '../../core/meter';
 import type { InstrumentOutcome } from '../../ui/form/instrument';
-import { meterQuestion } from './schema';
+import { DEFAULT_ACCURACY, accuracyText } from '../../core/uncertainty';
+import type { AccuracyName } from '../../core/measure';
+import { ACCURACY_NAMES, meterQuestion } from './schema';
 import { meterName, readMeter, watchMeter } from './usecases';
 import type { MeterQuantity } from '../../core/meter';
+
+export interface MetersView {
+  readonly quantities: readonly { readonly name: string; readonly label: string; readonly usual: string }[];
+  readonly meters: readonly { readonly name: string; readonly says: string }[];
+}
+
+const QUANTITY_LABEL: Readonly<Record<AccuracyName, string>> = {
+  dcVolt: 'volts DC',
+  ohm: 'ohms',
+  capacitance: 'capacitance',
+  current: 'amperes DC',
+  diode: 'diode mode',
+  esr: 'ESR',
+  inductance: 'inductance',
+  temperature: 'temperature',
+};
 
 /** The settings as they stand. */
 export function settingsView(): Promise<ShopSettings> {
   return readSettings(bench().db.read);
+}
+
+/** The shop's meters with their accuracies as a person types them, and what stands in for a blank. */
+export async function metersView(): Promise<MetersView> {
+  const { meters } = await settingsView();
+  return {
+    quantities: ACCURACY_NAMES.map((name) => ({
+      name,
+      label: QUANTITY_LABEL[name],
+      usual: accuracyText(DEFAULT_ACCURACY[name]),
+    })),
+    meters: meters.map(({ name, accuracies }) => ({
+      name,
+      says: ACCURACY_NAMES.flatMap((quantity) => {
+        const accuracy = accuracies[quantity];
+        return accuracy ? [`${QUANTITY_LABEL[quantity]} ${accuracyText(accuracy)}`] : [];
+      }).join(', '),
+    })),
+  };
 }
 
 /** What the meter is called on a page; empty for none. */

@@ -7,9 +7,12 @@ import { VerdictMark } from '../../../ui/value/marks';
 import { Facts } from '../../../ui/value/Facts';
 import type { DonorFrame } from '../views/frame';
 import type { PartsView, PartView } from '../views/parts';
+import type { PartTestView } from '../views/partTest';
 import { reasonItems, VERDICT_MEANING } from '../views/verdict';
+import { LifeForm } from './LifeForm';
 import { LiveNotice } from './LiveNotice';
 import { MeasurementForm } from './MeasurementForm';
+import { TransformerFacts } from './TransformerFacts';
 
 /** Test: the meter's readings on the left, the verdict with its reasons on the right. */
 export function TestSheet({ frame, view }: { frame: DonorFrame; view: PartsView }) {
@@ -22,22 +25,59 @@ export function TestSheet({ frame, view }: { frame: DonorFrame; view: PartsView 
     >
       <LiveNotice frame={frame} station="test" />
       {selected?.test && (
-        <MeasurementForm
-          key={selected.ref}
-          code={frame.code}
-          refName={selected.ref}
-          point={[frame.model, selected.ref].filter((word) => word !== '').join(' ')}
-          test={selected.test}
-        />
+        <>
+          <MeasurementForm
+            key={selected.ref}
+            code={frame.code}
+            refName={selected.ref}
+            point={[frame.model, selected.ref].filter((word) => word !== '').join(' ')}
+            test={selected.test}
+          />
+          <InPlace code={frame.code} refName={selected.ref} test={selected.test} />
+        </>
       )}
       {view.rows.length > 0 ? (
         <DataTable label="Parts to test" columns={view.columns} rows={view.rows} />
       ) : (
         <EmptyState title="Nothing to test yet">
-          Log a capacitor, a MOSFET, a diode or a resistor at Identify; then its meter readings are judged here.
+          Log the parts at Identify; then their meter readings are judged here.
         </EmptyState>
       )}
     </Halves>
+  );
+}
+
+/** What the leads find while the part is still on the board, from what is traced around it. */
+function InPlace({ code, refName, test }: { code: string; refName: string; test: PartTestView }) {
+  if (test.inPlace.length === 0 && test.untraced.length === 0) return null;
+  return (
+    <section aria-label={`${refName} as it sits`} className="mb-3 border-b border-rule pb-2 text-[13px]">
+      <h2 className="label mb-1">As it sits on the board</h2>
+      {test.inPlace.length > 0 && (
+        <ul>
+          {test.inPlace.map(({ label, reads, says, lift }) => (
+            <li
+              key={label}
+              data-lift={lift ? '' : undefined}
+              className="grid grid-cols-[150px_110px_1fr] gap-x-3 max-[620px]:grid-cols-2"
+            >
+              <span className="text-ink-2">{label}</span>
+              <span className="q">{reads}</span>
+              <span className={lift ? '' : 'text-ink-2'}>{says}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {test.untraced.length > 0 && (
+        <p className="text-ink-2">
+          What lies across {test.untraced.join(' and ')} is not traced, so lift one leg, or{' '}
+          <a href={`/donors/${code}/trace`} className="underline decoration-dotted">
+            trace it
+          </a>
+          .
+        </p>
+      )}
+    </section>
   );
 }
 
@@ -71,7 +111,7 @@ function TestOverview({ code, view }: { code: string; view: PartsView }) {
 }
 
 function Verdict({ code, part }: { code: string; part: PartView }) {
-  const { judgement } = part;
+  const { judgement, test } = part;
   return (
     <Judgement key={part.ref}>
       <div>
@@ -89,9 +129,19 @@ function Verdict({ code, part }: { code: string; part: PartView }) {
         )}
       </div>
       {judgement && <Findings items={reasonItems(judgement)} />}
-      {part.measured.length > 0 && (
-        <Section label={`Measured, ${part.measuredSays}`}>
-          <Facts rows={part.measured} />
+      {part.limits.length > 0 && (
+        <Section label="Limits that go with it">
+          <ul>
+            {part.limits.map((limit) => (
+              <li key={limit}>{limit}</li>
+            ))}
+          </ul>
+        </Section>
+      )}
+      {test?.transformer && <TransformerFacts view={test.transformer} />}
+      {test && test.measured.length > 0 && (
+        <Section label={`Measured, ${test.measuredSays}`}>
+          <Facts rows={test.measured} />
         </Section>
       )}
       {part.ratings.length > 0 && (
@@ -99,6 +149,7 @@ function Verdict({ code, part }: { code: string; part: PartView }) {
           <Facts rows={part.ratings.map(({ label, value, source }) => ({ label, value, evidence: source }))} />
         </Section>
       )}
+      {test && test.service.length > 0 && <LifeForm code={code} refName={part.ref} test={test} />}
       <Next
         actions={
           judgement && judgement.verdict !== 'retest' && judgement.verdict !== 'scrap' && !part.harvested ? (
@@ -119,7 +170,7 @@ function Verdict({ code, part }: { code: string; part: PartView }) {
 
 function nextOf({ ref, test, judgement, harvested }: PartView): string {
   if (harvested) return `${ref} is in stock; its lot carries this verdict.`;
-  if (!test) return `There is no bench test for this kind yet. Note what you find.`;
+  if (!test) return `There is no bench test for this kind. Note what you find.`;
   if (!judgement) return test.precondition;
   return {
     keep: `Take ${ref} into stock.`,

@@ -1,3 +1,4 @@
+import { mergeLimits } from '../../../core/measure';
 import { kindRule } from '../../../core/part';
 import { mayTakeApart } from '../../../core/unit';
 import type { Bench } from '../../../db/bench';
@@ -6,6 +7,7 @@ import { stockPiece } from '../../../db/repositories/lots';
 import { findPart } from '../../../db/repositories/parts';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { judgeRecord, ratingsForStock } from '../judgeRecord';
+import { testContext } from '../testContext';
 import { notDeadSays } from '../notDead';
 import { editDonor, refuse } from './outcome';
 
@@ -32,7 +34,8 @@ export async function takePart(
     const notDead = notDeadSays(overview);
     if (notDead !== null && !overview.wentOn.includes('harvest'))
       return refuse(`${notDead}. Measure first, or say that you go on.`);
-    const judgement = judgeRecord(found);
+    const context = await testContext(edit.tx, donor);
+    const judgement = judgeRecord(found, context);
     const worst = judgement?.reasons.find(({ severity }) => severity === 'reject');
     if (judgement?.verdict === 'scrap')
       return refuse(`${ref} is scrap and does not go into stock. ${worst?.text ?? ''}`, 'ref');
@@ -48,8 +51,9 @@ export async function takePart(
       typeId: part.typeId,
       grade: judgement?.grade ?? null,
       gradeReason: gradeReason(judgement),
+      limits: mergeLimits(judgement?.limits ?? []),
       bin: of.bin,
-      ratings: ratingsForStock(found),
+      ratings: ratingsForStock(found, context),
     });
     await edit.update('parts', part.id, { state: 'harvested' });
     const allTheSame = notDead === null ? '' : ', though not measured dead';

@@ -8,7 +8,7 @@ import {
   type KindName,
   type RatingName,
 } from '../../../core/part';
-import { TESTS, type Judgement } from '../../../core/measure';
+import { limitText, mergeLimits, type Judgement } from '../../../core/measure';
 import { formatQuantity } from '../../../core/quantity';
 import { senseCheck, type UnitStress } from '../../../core/sense';
 import { SOURCE_MEANING } from '../../../core/evidence';
@@ -22,6 +22,8 @@ import type { Cell, TableColumn, TableRow } from '../../../ui/table/tableTypes';
 import { judgeRecord, ratingsForStock } from '../judgeRecord';
 import { clearReading, readingId, readingsOf } from '../usecases/identify';
 import { donorStress } from '../donorStress';
+import { testContext, type TestContext } from '../testContext';
+import { partTest, type PartTestView } from './partTest';
 import { partIdentity, type PartIdentity } from './partIdentity';
 import { clockOf, ratingSummary, weakestSource } from './words';
 
@@ -39,14 +41,10 @@ export interface PartView {
   readonly ratings: readonly { label: string; value: string; source: string; meaning: string }[];
   readonly history: readonly { label: string; value: string; source: string; when: string }[];
   readonly ratingChoices: readonly { value: string; label: string }[];
-  readonly test: {
-    readonly label: string;
-    readonly precondition: string;
-    readonly fields: readonly (typeof TESTS)[keyof typeof TESTS]['fields'][number][];
-  } | null;
+  readonly test: PartTestView | null;
   readonly judgement: Judgement | null;
-  readonly measured: readonly { label: string; value: string }[];
-  readonly measuredSays: string;
+  /** What its grade keeps it from. */
+  readonly limits: readonly string[];
   /** What the lot will carry, should it be taken now. */
   readonly forStock: readonly { label: string; value: string; source: string }[];
 }
@@ -98,9 +96,9 @@ export async function partsView(
 ): Promise<PartsView> {
   const { db } = bench();
   const all = await listParts(db.read, donor.id);
-  const unit = await donorStress(db.read, donor);
+  const [unit, context] = await Promise.all([donorStress(db.read, donor), testContext(db.read, donor)]);
   const fitted = all.filter(({ part }) => !part.fitments.includes('unpopulated'));
-  const judged = all.map((record) => ({ record, judgement: judgeRecord(record) }));
+  const judged = all.map((record) => ({ record, judgement: judgeRecord(record, context) }));
   const shown = judged.filter(
     ({ record: { part } }) => of.station !== 'test' || kindRule(part.kind).test !== undefined,
   );
@@ -114,7 +112,9 @@ export async function partsView(
     rows: shown.map(({ record, judgement }) =>
       row({ code: donor.code, station: of.station, unit }, record, judgement, chosen?.record === record),
     ),
-    selected: chosen ? await partView(donor, of.station, chosen.record, chosen.judgement) : null,
+    selected: chosen
+      ? await partView(donor, of.station, chosen.record, { judgement: chosen.judgement, context })
+      : null,
     total: fitted.length,
     identified: fitted.filter(isIdentified).length,
     blocks: BLOCK_NAMES.flatMap((name) => {
@@ -191,12 +191,11 @@ async function partView(
   donor: Donor,
   station: string,
   record: PartRecord,
-  judgement: Judgement | undefined,
+  { judgement, context }: { judgement: Judgement | undefined; context: TestContext },
 ): Promise<PartView> {
-  const { part, ratings, measurements } = record;
+  const { part, ratings } = record;
   const rule = kindRule(part.kind);
   const history = await ratingHistory(bench().db.read, part.id);
-  const [latest] = measurements;
   return {
     ref: part.ref,
     kind: part.kind,
@@ -239,27 +238,12 @@ async function partView(
         when: clockOf(recordedMs),
       })),
     ratingChoices: rule.ratings.map((name) => ({ value: name, label: RATINGS[name].label })),
-    test: rule.test ? TESTS[rule.test] : null,
+    test: station === 'test' ? partTest(record, context) : null,
     judgement: judgement ?? null,
-    measured: latest
-      ? TESTS[latest.test].fields.flatMap(({ name, label, unit }) => {
-          const reading = latest.values[name];
-          return reading
-            ? [
-                {
-                  label,
-                  value: reading.value === Infinity ? 'OL' : formatQuantity(reading.value, unit, { digits: 4 }),
-                },
-              ]
-            : [];
-        })
-      : [],
-    measuredSays: latest
-      ? `${latest.inCircuit ? 'in circuit' : 'out of circuit'}, ${clockOf(latest.takenMs)}${measurements.length > 1 ? `, the latest of ${measurements.length}` : ''}`
-      : '',
+    limits: mergeLimits(judgement?.limits ?? []).map(limitText),
     forStock: Object.values(
       Object.fromEntries(
-        ratingsForStock(record).map(({ name, value, source }) => [
+        ratingsForStock(record, context).map(({ name, value, source }) => [
           name,
           { label: RATINGS[name].label, value: show(name, value), source },
         ]),

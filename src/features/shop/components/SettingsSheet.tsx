@@ -8,13 +8,23 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { askMeterAction, keepSettingsAction } from '../actions';
 import { useHydrated } from '../../../ui/form/useHydrated';
+import type { MetersView } from '../views';
+import { MeterList } from './MeterList';
 import { useSerialMeter } from './MeterRoot';
 
 /** Bit rates that USB meters use. Common practice, no source. */
 const BAUDS = [2400, 9600, 19200, 115200] as const;
 
 /** What holds for the whole shop: the touch limit, and the meter. */
-export function SettingsSheet({ touchLimit, meterAddress }: { touchLimit: number; meterAddress: string }) {
+export function SettingsSheet({
+  touchLimit,
+  meterAddress,
+  meters,
+}: {
+  touchLimit: number;
+  meterAddress: string;
+  meters: MetersView;
+}) {
   const serial = useSerialMeter();
   const hydrated = useHydrated();
   return (
@@ -93,6 +103,7 @@ export function SettingsSheet({ touchLimit, meterAddress }: { touchLimit: number
           </p>
         )}
       </section>
+      <MeterList view={meters} />
     </Halves>
   );
 }

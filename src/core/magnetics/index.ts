@@ -1,0 +1,44 @@
+export { CORES, matchCore, type Core, type CoreDimensions, type CoreMatch } from './cores';
+export {
+  couplingOf,
+  mutualOf,
+  qualityFromFall,
+  ratioFromInjection,
+  ringFrequency,
+  selfCapacitance,
+  type Coupling,
+} from './coupling';
+export {
+  effectivePermeability,
+  FLUX,
+  fluxSwing,
+  gapEnergy,
+  gapLength,
+  peakFlux,
+  ringFactor,
+  ringField,
+  sineArea,
+  squareTurns,
+} from './flux';
+export {
+  estimateTurns,
+  findGap,
+  goodFor,
+  type GapFinding,
+  type GoodFor,
+  type TransformerFacts,
+  type TurnsEstimate,
+} from './goodFor';
+export { parseOhms, type OhmLineProblem } from './parseOhms';
+export { rampInductance, SATURATED_SHARE, type RampPoint } from './saturation';
+export { findWindings, type FoundWinding, type OhmReading, type WindingFinding, type WindingGuess } from './windings';
+export {
+  copperResistance,
+  CURRENT_DENSITY,
+  gaugeDiameter,
+  gaugeOf,
+  skinDepth,
+  strandsFor,
+  windowFill,
+  wireArea,
+} from './wire';

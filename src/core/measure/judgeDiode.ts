@@ -1,0 +1,183 @@
+import { formatQuantity } from '../quantity';
+import {
+  criterionOf,
+  damageCriteria,
+  doubtOf,
+  gradeAgainst,
+  judge,
+  type Criterion,
+  type Judgement,
+  type Reading,
+  type Readings,
+} from './judgement';
+
+export interface DiodeTest {
+  readonly readings: Readings;
+  /** What the marking says, when it says so. */
+  readonly technology?: string | undefined;
+  readonly nominal: { readonly vz?: number | undefined; readonly tolerance?: number | undefined };
+  readonly damage: readonly string[];
+}
+
+/** Forward drop at about 1 mA by technology, volts. Common practice, no source. */
+export const FORWARD_DROP: Readonly<
+  Record<string, { readonly low: number; readonly high: number; readonly words: string }>
+> = {
+  schottky: { low: 0.15, high: 0.35, words: 'a Schottky' },
+  fast: { low: 0.45, high: 0.65, words: 'a fast silicon diode' },
+  rectifier: { low: 0.45, high: 0.65, words: 'a silicon rectifier' },
+  zener: { low: 0.6, high: 0.75, words: 'a zener' },
+  tvs: { low: 0.5, high: 0.8, words: 'a suppressor diode' },
+  led: { low: 1.6, high: 3.5, words: 'an LED' },
+};
+const FORWARD_SHORTED = 0.1;
+const REVERSE_GOOD = 1e6;
+/** How far the halves of a dual may differ, in volts. Common practice, no source. */
+const HALVES = { alike: 0.01, apart: 0.03 } as const;
+/** Reverse leakage at rated voltage, amperes; a Schottky leaks more. Common practice, no source. */
+const LEAKAGE = { schottky: 500e-6, silicon: 10e-6 } as const;
+const ZENER_TOLERANCE = 0.05;
+
+/** Judges a diode by its forward drop in diode mode, its reverse reading, its leakage and its zener voltage. */
+export function judgeDiode({ readings, technology, nominal, damage }: DiodeTest): Judgement {
+  const criteria: Criterion[] = [
+    ...damageCriteria(damage),
+    ...criterionOf(readings.forward, 'The forward drop was not measured.', (reading) =>
+      forwardCriterion(reading.value, technology),
+    ),
+    ...criterionOf(readings.reverse, 'The other way round was not measured.', ({ value }) => reverseCriterion(value)),
+    ...criterionOf(readings.leakage, null, ({ value }) => leakageCriterion(value, technology)),
+    ...criterionOf(readings.zener, null, (reading) => zenerCriterion(reading, nominal)),
+  ];
+  if (technology === 'zener' && !readings.zener)
+    criteria.push({
+      grade: 'B',
+      text: 'Its zener voltage was not measured: no better than B.',
+      limits: [{ kind: 'not-for', use: 'precision' }],
+    });
+  return judge([...criteria, ...speedCriteria(technology)]);
+}
+
+/** Judges a dual rectifier: both halves, how far apart they are, and what they leak. */
+export function judgeDualDiode({ readings, technology, damage }: DiodeTest): Judgement {
+  const { forward, second } = readings;
+  return judge([
+    ...damageCriteria(damage),
+    ...criterionOf(forward, 'The first half was not measured.', ({ value }) => forwardCriterion(value, technology)),
+    ...criterionOf(second, null, ({ value }) => forwardCriterion(value, technology)),
+    ...(forward && second && Number.isFinite(forward.value + second.value)
+      ? criterionOf(second, null, () => halvesCriterion(Math.abs(forward.value - second.value)))
+      : [
+          {
+            grade: 'B' as const,
+            text: 'The second half was not measured: use it as a single diode.',
+            limits: [{ kind: 'not-for', use: 'parallel' }] as const,
+          },
+        ]),
+    ...criterionOf(readings.reverse, 'The other way round was not measured.', ({ value }) => reverseCriterion(value)),
+    ...criterionOf(readings.leakage, null, ({ value }) => leakageCriterion(value, technology)),
+    ...speedCriteria(technology),
+  ]);
+}
+
+/** Judges a bridge by its four diodes and what it blocks. */
+export function judgeBridge({ readings, damage }: Pick<DiodeTest, 'readings' | 'damage'>): Judgement {
+  const drops = [
+    ['forward', 'one ~ to +'],
+    ['second', 'the other ~ to +'],
+    ['third', '− to one ~'],
+    ['fourth', '− to the other ~'],
+  ] as const;
+  return judge([
+    ...damageCriteria(damage),
+    ...drops.flatMap(([name, words]) =>
+      criterionOf(readings[name], `The diode from ${words} was not measured.`, ({ value }) => {
+        const found = forwardCriterion(value, 'rectifier');
+        return { ...found, text: `From ${words}: ${found.text}` };
+      }),
+    ),
+    ...criterionOf(readings.reverse, '+ to − was not measured.', ({ value }) => reverseCriterion(value)),
+    ...criterionOf(readings.across, null, ({ value }) => reverseCriterion(value)),
+    ...speedCriteria('rectifier'),
+  ]);
+}
+
+function forwardCriterion(volts: number, technology: string | undefined): Criterion {
+  const usual = technology === undefined ? undefined : FORWARD_DROP[technology];
+  if (volts === Infinity)
+    return technology === 'led'
+      ? { grade: 'cannot tell', text: 'Forward reads OL: many meters cannot light an LED. Try 5 mA from a supply.' }
+      : { grade: 'reject', text: 'Forward reads OL: the diode is open.' };
+  const says = `Forward drop ${formatQuantity(volts, 'volt')}`;
+  if (volts < FORWARD_SHORTED) return { grade: 'reject', text: `${says}: shorted.` };
+  if (!usual) {
+    const like = Object.values(FORWARD_DROP).find(({ low, high }) => volts >= low && volts <= high);
+    return like
+      ? { grade: 'B', text: `${says}: that of ${like.words}, but the marking is not read.` }
+      : { grade: 'cannot tell', text: `${says}: between a Schottky and a silicon diode. Measure its leakage.` };
+  }
+  if (volts >= usual.low && volts <= usual.high)
+    return { grade: 'A', text: `${says}, usual ${usual.low} to ${usual.high} V for ${usual.words}.` };
+  return {
+    grade: 'cannot tell',
+    text: `${says}, but ${usual.words} shows ${usual.low} to ${usual.high} V. Is the marking read right?`,
+  };
+}
+
+function reverseCriterion(ohms: number): Criterion {
+  return ohms < REVERSE_GOOD
+    ? { grade: 'reject', text: `The other way it reads ${formatQuantity(ohms, 'ohm')}: it leaks.` }
+    : { grade: 'A', text: 'It blocks the other way.' };
+}
+
+function halvesCriterion(apart: number): Criterion {
+  const says = `The halves differ by ${formatQuantity(apart, 'volt')}`;
+  if (apart <= HALVES.alike) return { grade: 'A', text: `${says}.` };
+  return {
+    grade: apart <= HALVES.apart ? 'B' : 'C',
+    text: `${says}: ${apart <= HALVES.apart ? 'they share no current evenly' : 'one half is not like the other'}.`,
+    limits: [{ kind: 'not-for', use: 'parallel' }],
+  };
+}
+
+function leakageCriterion(amperes: number, technology: string | undefined): Criterion {
+  const limit = technology === 'schottky' ? LEAKAGE.schottky : LEAKAGE.silicon;
+  const says = `Reverse leakage ${formatQuantity(amperes, 'ampere')}, up to ${formatQuantity(limit, 'ampere')} is usual`;
+  if (amperes <= limit) return { grade: 'A', text: `${says}.` };
+  return amperes > 10 * limit
+    ? { grade: 'reject', text: `${says}.` }
+    : { grade: 'B', text: `${says}.`, limits: [{ kind: 'derated', rating: 'vrrm', share: 0.5 }] };
+}
+
+function zenerCriterion(reading: Reading, nominal: DiodeTest['nominal']): Criterion {
+  const says = `Zener voltage ${formatQuantity(reading.value, 'volt')}`;
+  if (nominal.vz === undefined) return { grade: 'B', text: `${says}; the marking does not say what it should be.` };
+  const tolerance = nominal.tolerance ?? ZENER_TOLERANCE;
+  const off = Math.abs(reading.value / nominal.vz - 1);
+  const grade = gradeAgainst(
+    off,
+    doubtOf(reading, 'dcVolt').standard / nominal.vz,
+    [
+      { grade: 'A', limit: tolerance },
+      { grade: 'B', limit: 2 * tolerance },
+    ],
+    'at-most',
+  );
+  return {
+    grade,
+    text: `${says}, ${formatQuantity(nominal.vz, 'volt')} ± ${formatQuantity(tolerance, 'ratio')} is printed.`,
+    ...(grade === 'B' ? { limits: [{ kind: 'not-for', use: 'precision' }] as const } : {}),
+  };
+}
+
+/** Forward drop tells no speed: only the marking or a fixture does. */
+function speedCriteria(technology: string | undefined): readonly Criterion[] {
+  if (technology !== 'rectifier') return [];
+  return [
+    {
+      grade: 'A',
+      text: 'The meter cannot tell a mains rectifier from a fast one: never use it at switching frequency.',
+      limits: [{ kind: 'not-for', use: 'switching' }],
+    },
+  ];
+}

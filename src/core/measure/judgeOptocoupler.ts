@@ -1,0 +1,110 @@
+import { formatQuantity } from '../quantity';
+import {
+  criterionOf,
+  damageCriteria,
+  doubtOf,
+  judge,
+  type Criterion,
+  type Judgement,
+  type Readings,
+} from './judgement';
+
+/** Transfer ratio at 5 mA and 5 V by rank of the 817 class. Multi-source datasheets, from memory; common practice. */
+export const TRANSFER_RANKS: Readonly<Record<string, readonly [low: number, high: number]>> = {
+  A: [0.8, 1.6],
+  B: [1.3, 2.6],
+  C: [2, 4],
+  D: [3, 6],
+  '': [0.5, 6],
+};
+/** LED in diode mode, volts. Common practice, no source. */
+const LED = { low: 0.9, high: 1.4 } as const;
+const DARK = 1e6;
+const INSULATION = 100e6;
+
+export interface OptocouplerTest {
+  readonly readings: Readings;
+  /** As read; the letter behind an 817 number tells the rank. */
+  readonly marking?: string | null | undefined;
+  readonly damage: readonly string[];
+}
+
+/** The rank that a marking of the 817 class names, or none. */
+export function transferRank(marking: string | null | undefined): string {
+  return /817\s*-?([A-D])(?![A-Z])/i.exec(marking ?? '')?.[1]?.toUpperCase() ?? '';
+}
+
+/** Judges an optocoupler by its LED, its transistor, its transfer ratio and its insulation. */
+export function judgeOptocoupler({ readings, marking, damage }: OptocouplerTest): Judgement {
+  const { drive, output } = readings;
+  const criteria: Criterion[] = [
+    ...damageCriteria(damage),
+    ...criterionOf(readings.led, 'The LED was not measured.', ({ value }) => ledCriterion(value)),
+    ...criterionOf(readings.dark, 'Collector to emitter was not measured.', ({ value }) =>
+      value < DARK
+        ? {
+            grade: 'reject',
+            text: `Dark it reads ${formatQuantity(value, 'ohm')} from collector to emitter: it leaks.`,
+          }
+        : { grade: 'A', text: 'Dark it blocks.' },
+    ),
+    ...criterionOf(readings.insulation, null, ({ value }) =>
+      value < INSULATION
+        ? {
+            grade: 'reject',
+            text: `LED to transistor ${formatQuantity(value, 'ohm')}: over 100 MΩ is wanted across a barrier.`,
+          }
+        : { grade: 'A', text: 'LED and transistor are insulated, as far as a meter can tell.' },
+    ),
+  ];
+  if (drive && output) {
+    criteria.push(
+      ...criterionOf(output, null, () =>
+        transferCriterion(output.value / drive.value, { drive, output }, transferRank(marking)),
+      ),
+    );
+  } else
+    criteria.push({
+      grade: 'B',
+      text: 'Its transfer ratio was not measured: LEDs fade, so no better than B.',
+      limits: [{ kind: 'not-for', use: 'precision' }],
+    });
+  if (!readings.insulation)
+    criteria.push({
+      grade: 'B',
+      text: 'LED to transistor was not measured at 500 V.',
+      limits: [{ kind: 'not-for', use: 'barrier' }],
+    });
+  return judge(criteria);
+}
+
+function ledCriterion(volts: number): Criterion {
+  if (volts === Infinity)
+    return {
+      grade: 'cannot tell',
+      text: 'The LED reads OL: open, or the meter cannot drive it. Try 5 mA from a supply.',
+    };
+  const says = `LED ${formatQuantity(volts, 'volt')}`;
+  if (volts < 0.1) return { grade: 'reject', text: `${says}: shorted.` };
+  return volts < LED.low || volts > LED.high
+    ? { grade: 'cannot tell', text: `${says}, 0.9 to 1.4 V is usual.` }
+    : { grade: 'A', text: `${says}.` };
+}
+
+function transferCriterion(
+  ratio: number,
+  { drive, output }: { drive: NonNullable<Readings[string]>; output: NonNullable<Readings[string]> },
+  rank: string,
+): Criterion {
+  const [low, high] = TRANSFER_RANKS[rank] ?? [0.5, 6];
+  const u =
+    ratio *
+    Math.hypot(doubtOf(drive, 'current').standard / drive.value, doubtOf(output, 'current').standard / output.value);
+  const says = `Transfer ratio ${Math.round(ratio * 100)} ± ${Math.max(1, Math.round(200 * u))} %, ${rank ? `rank ${rank} has` : 'without a rank'} ${low * 100} to ${high * 100} %`;
+  if (ratio < low / 2) return { grade: 'reject', text: `${says}: the LED has faded.` };
+  if (ratio < low)
+    return { grade: 'C', text: `${says}: the LED is fading.`, limits: [{ kind: 'not-for', use: 'precision' }] };
+  if (ratio > high)
+    return { grade: 'B', text: `${says}: is the rank read right?`, limits: [{ kind: 'not-for', use: 'precision' }] };
+  return { grade: 'A', text: `${says}.` };
+}

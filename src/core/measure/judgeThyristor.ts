@@ -1,0 +1,85 @@
+import { formatQuantity } from '../quantity';
+import { criterionOf, damageCriteria, judge, type Criterion, type Judgement, type Readings } from './judgement';
+
+/** Ohms that a good one shows when it blocks, and below which it does not. Common practice, no source. */
+const BLOCKING = { good: 1e6, bad: 100e3 } as const;
+/** Ohms from gate to MT1 of a triac. Common practice, no source. */
+const TRIAC_GATE = { low: 30, high: 500, shorted: 5 } as const;
+/** Volts from gate to cathode of a thyristor; large ones read like a resistor. Common practice, no source. */
+const SCR_GATE = { low: 0.02, high: 0.9 } as const;
+
+export interface ThyristorTest {
+  readonly readings: Readings;
+  readonly damage: readonly string[];
+}
+
+/** Judges a triac by its blocking, its gate, and whether it latches in the quadrants it is used in. */
+export function judgeTriac({ readings, damage }: ThyristorTest): Judgement {
+  const { latch, latchThird } = readings;
+  const criteria: Criterion[] = [
+    ...damageCriteria(damage),
+    ...criterionOf(readings.blocking, 'MT2 to MT1 was not measured.', ({ value }) => blockingCriterion(value)),
+    ...criterionOf(readings.gate, 'Gate to MT1 was not measured.', ({ value }) => triacGate(value)),
+    ...latchCriteria(latch?.value, 'with gate and MT2 positive'),
+    ...latchCriteria(latchThird?.value, 'with both negative'),
+  ];
+  if (latch?.value === 1 && latchThird === undefined)
+    criteria.push({
+      grade: 'B',
+      text: 'It was latched one way only: it may serve direct current, not the mains.',
+      limits: [{ kind: 'not-for', use: 'mains' }],
+    });
+  return judge(criteria);
+}
+
+/** Judges a thyristor by its blocking, its gate, and whether it latches and stays on. */
+export function judgeThyristor({ readings, damage }: ThyristorTest): Judgement {
+  return judge([
+    ...damageCriteria(damage),
+    ...criterionOf(readings.blocking, 'Anode to cathode was not measured.', ({ value }) => blockingCriterion(value)),
+    ...criterionOf(readings.gate, 'Gate to cathode was not measured.', ({ value }) => scrGate(value)),
+    ...latchCriteria(readings.latch?.value, 'and stays on'),
+  ]);
+}
+
+function blockingCriterion(ohms: number): Criterion {
+  const says = ohms === Infinity ? 'It blocks' : `Blocking it reads ${formatQuantity(ohms, 'ohm')}`;
+  if (ohms < BLOCKING.bad) return { grade: 'reject', text: `${says}: it conducts before it is told to.` };
+  return ohms < BLOCKING.good
+    ? { grade: 'cannot tell', text: `${says}, over 1 MΩ is wanted.` }
+    : { grade: 'A', text: `${says}.` };
+}
+
+function triacGate(ohms: number): Criterion {
+  if (ohms === Infinity) return { grade: 'reject', text: 'Gate to MT1 reads OL: the gate is open.' };
+  const says = `Gate to MT1 ${formatQuantity(ohms, 'ohm')}`;
+  if (ohms < TRIAC_GATE.shorted) return { grade: 'reject', text: `${says}: shorted.` };
+  return ohms < TRIAC_GATE.low || ohms > TRIAC_GATE.high
+    ? { grade: 'cannot tell', text: `${says}, 50 to 300 Ω is usual.` }
+    : { grade: 'A', text: `${says}, 50 to 300 Ω is usual.` };
+}
+
+function scrGate(volts: number): Criterion {
+  if (volts === Infinity) return { grade: 'reject', text: 'Gate to cathode reads OL: the gate is open.' };
+  const says = `Gate to cathode ${formatQuantity(volts, 'volt')}`;
+  return volts < SCR_GATE.low
+    ? { grade: 'reject', text: `${says}: shorted.` }
+    : volts > SCR_GATE.high
+      ? { grade: 'cannot tell', text: `${says}, under 0.9 V is usual.` }
+      : { grade: 'A', text: `${says}.` };
+}
+
+function latchCriteria(latched: number | undefined, how: string): readonly Criterion[] {
+  if (latched === undefined)
+    return how === 'with both negative'
+      ? []
+      : [
+          {
+            grade: 'cannot tell',
+            text: 'Whether it latches was not tried: 12 V, 120 Ω, a short pulse of 10 to 50 mA at the gate.',
+          },
+        ];
+  return [
+    latched === 1 ? { grade: 'A', text: `It latches ${how}.` } : { grade: 'reject', text: `It does not latch ${how}.` },
+  ];
+}

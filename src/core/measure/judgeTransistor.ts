@@ -1,0 +1,107 @@
+import { formatQuantity } from '../quantity';
+import { criterionOf, damageCriteria, judge, type Criterion, type Judgement, type Readings } from './judgement';
+import { gateCriterion } from './judgeMosfet';
+
+/** Junction drops at about 1 mA, volts; below `shorted` a junction is a short. Common practice, no source. */
+const JUNCTION = { shorted: 0.1, low: 0.55, high: 0.75 } as const;
+const BLOCKING = { good: 1e6, bad: 100e3 } as const;
+/** A resistor built in between base and emitter, of darlington and damper types, ohms. Common practice, no source. */
+const BUILT_IN = { low: 30, high: 10e3 } as const;
+/** Smallest gain that is no fault, whatever the type: high-voltage switching types show 8 to 40. Common practice, no source. */
+const SMALLEST_GAIN = 8;
+/** Saturation voltage of an IGBT at half its current, volts. Common practice, no source. */
+const SATURATION = { low: 1.2, high: 2.2, bad: 3.5 } as const;
+/** The diode beside an IGBT, volts. Common practice, no source. */
+const BESIDE = { low: 0.35, high: 0.7 } as const;
+
+export interface TransistorTest {
+  readonly readings: Readings;
+  readonly damage: readonly string[];
+}
+
+/** Judges a bipolar transistor by its junctions, its blocking and its gain. */
+export function judgeTransistor({ readings, damage }: TransistorTest): Judgement {
+  const { be, bc } = readings;
+  const criteria: Criterion[] = [
+    ...damageCriteria(damage),
+    ...criterionOf(be, 'Base to emitter was not measured.', ({ value }) => junctionCriterion('Base to emitter', value)),
+    ...criterionOf(bc, 'Base to collector was not measured.', ({ value }) =>
+      junctionCriterion('Base to collector', value),
+    ),
+    ...criterionOf(readings.ce, 'Collector to emitter was not measured.', ({ value }) => blockingCriterion(value)),
+    ...criterionOf(readings.gain, null, ({ value }) => gainCriterion(value)),
+  ];
+  if (be && bc && Number.isFinite(be.value + bc.value) && be.value + 0.02 < bc.value)
+    criteria.push({
+      grade: 'cannot tell',
+      text: 'Base to emitter is usually the higher of the two: collector and emitter may be swapped.',
+    });
+  return judge(criteria);
+}
+
+function junctionCriterion(name: string, volts: number): Criterion {
+  if (volts === Infinity) return { grade: 'reject', text: `${name} reads OL: the junction is open.` };
+  const says = `${name} ${formatQuantity(volts, 'volt')}`;
+  if (volts < JUNCTION.shorted) return { grade: 'reject', text: `${says}: shorted.` };
+  if (volts >= JUNCTION.low && volts <= JUNCTION.high) return { grade: 'A', text: `${says}, usual 0.55 to 0.75 V.` };
+  return {
+    grade: 'cannot tell',
+    text: `${says}, usual 0.55 to 0.75 V. A resistor built in (${formatQuantity(BUILT_IN.low, 'ohm')} to ${formatQuantity(BUILT_IN.high, 'ohm')}) pulls it down: is it a darlington or damper type?`,
+  };
+}
+
+function blockingCriterion(ohms: number): Criterion {
+  const says = `Collector to emitter ${ohms === Infinity ? 'OL' : formatQuantity(ohms, 'ohm')}`;
+  if (ohms < BLOCKING.bad) return { grade: 'reject', text: `${says}: it does not block.` };
+  return ohms < BLOCKING.good
+    ? { grade: 'cannot tell', text: `${says}, over 1 MΩ is wanted.` }
+    : { grade: 'A', text: 'It blocks.' };
+}
+
+function gainCriterion(gain: number): Criterion {
+  const says = `Current gain ${Math.round(gain)}`;
+  if (gain < 1) return { grade: 'reject', text: `${says}: it does not amplify. Are its legs in the right holes?` };
+  if (gain < SMALLEST_GAIN)
+    return {
+      grade: 'C',
+      text: `${says}, 8 to 40 for high-voltage switching types and more for others.`,
+      limits: [{ kind: 'derated', rating: 'ic', share: 0.5 }],
+    };
+  return {
+    grade: 'A',
+    text: `${says}; 100 to 600 is usual for small ones, 40 to 200 for power, 8 to 40 for high-voltage switching.`,
+  };
+}
+
+/** Judges an IGBT by its gate, its blocking and its saturation; an on resistance says nothing of it. */
+export function judgeIgbt({ readings, damage }: TransistorTest): Judgement {
+  return judge([
+    ...damageCriteria(damage),
+    ...criterionOf(
+      readings.blocking,
+      'Collector to emitter was not measured with the gate tied to the emitter.',
+      ({ value }) => blockingCriterion(value),
+    ),
+    ...criterionOf(readings.reverse, 'Emitter to collector was not measured.', ({ value }) => besideCriterion(value)),
+    ...criterionOf(readings.gate, 'The gate’s insulation was not measured.', gateCriterion),
+    ...criterionOf(readings.saturation, null, ({ value }) => saturationCriterion(value)),
+  ]);
+}
+
+function besideCriterion(volts: number): Criterion {
+  if (volts === Infinity)
+    return { grade: 'A', text: 'Emitter to collector reads OL: no diode inside. It needs one outside in a bridge.' };
+  const says = `Emitter to collector ${formatQuantity(volts, 'volt')}`;
+  if (volts < 0.05) return { grade: 'reject', text: `${says}: shorted.` };
+  return volts >= BESIDE.low && volts <= BESIDE.high
+    ? { grade: 'A', text: `${says}: the diode inside is whole.` }
+    : { grade: 'cannot tell', text: `${says}, 0.35 to 0.7 V is usual for the diode inside.` };
+}
+
+function saturationCriterion(volts: number): Criterion {
+  const says = `Saturation ${formatQuantity(volts, 'volt')}, ${SATURATION.low} to ${SATURATION.high} V is usual at half its current`;
+  if (volts > SATURATION.bad) return { grade: 'reject', text: `${says}.` };
+  return volts > SATURATION.high
+    ? { grade: 'B', text: `${says}.`, limits: [{ kind: 'derated', rating: 'ic', share: 0.7 }] }
+    : { grade: 'A', text: `${says}.` };
+}
