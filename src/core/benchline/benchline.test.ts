@@ -6,6 +6,7 @@ const context: BenchContext = {
     { ref: 'Q1', kind: 'nmos' },
     { ref: 'R12', kind: 'resistor' },
     { ref: 'C5', kind: 'capacitor' },
+    { ref: 'J1', kind: 'connector' },
     { ref: 'T1', kind: 'transformer' },
   ],
   stores: ['VBUS', 'C3'],
@@ -118,7 +119,7 @@ describe('what a line means', () => {
     ${'q1 vds high'}         | ${'value-unreadable'} | ${'“high”'}
     ${'c5 measures soup'}    | ${'value-unreadable'} | ${'“soup”'}
     ${'r99 measures 4k7'}    | ${'no-part'}          | ${'R99'}
-    ${'t1 measures 4k7'}     | ${'no-test'}          | ${'T1'}
+    ${'j1 measures 4k7'}     | ${'no-test'}          | ${'J1'}
     ${'c99 12V @ 4s'}        | ${'no-store'}         | ${'C99'}
     ${'vcc 12V @ 4s'}        | ${'no-store'}         | ${'VCC'}
     ${'vbus high @ 4s'}      | ${'value-unreadable'} | ${'“high”'}

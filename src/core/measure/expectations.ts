@@ -3,6 +3,7 @@ import { expectedEsr, largestLeakage } from './expectedEsr';
 import { transferRank, TRANSFER_RANKS } from './judgeOptocoupler';
 import { FORWARD_DROP } from './judgeDiode';
 import { capacitorBuild, esrSeries, type PartUnderTest } from './judgePart';
+import { TESTS } from './tests';
 
 /** What a field should read, in a few words, such as `80 to 120 µF`. */
 export type Expectations = Readonly<Partial<Record<string, string>>>;
@@ -131,4 +132,25 @@ function capacitorExpectations(part: PartUnderTest): Expectations {
       : {}),
     ...(build === 'electrolytic' ? {} : { insulation: 'over 100 MΩ' }),
   };
+}
+
+/** Fields that say nothing about this part: a can has no insulation test, a film capacitor no ESR to judge. */
+export function idleFields(part: PartUnderTest): readonly string[] {
+  if (part.test === 'capacitor')
+    return capacitorBuild(part) === 'electrolytic'
+      ? ['insulation']
+      : ['esr', 'leads', 'loss', 'lossAt', 'leakage', 'held', 'hours', 'around', 'rippleShare'];
+  if (part.test === 'diode' && part.subtype && part.subtype !== 'zener') return ['zener'];
+  return [];
+}
+
+/** Above this a charge on the part can hurt, and its leakage test with it. */
+const TOUCHABLE_VOLTS = 60;
+
+/** What can hurt in the test of this part, if anything. */
+export function cautionOf(part: PartUnderTest): string | undefined {
+  const harmless =
+    part.test === 'capacitor' &&
+    (idleFields(part).includes('leakage') || (part.ratings.voltage ?? Infinity) <= TOUCHABLE_VOLTS);
+  return harmless ? undefined : TESTS[part.test].caution;
 }

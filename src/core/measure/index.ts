@@ -6,7 +6,7 @@ export {
   largestLossFactor,
   type EsrSeries,
 } from './expectedEsr';
-export { expectationsOf, type Expectations } from './expectations';
+export { cautionOf, expectationsOf, idleFields, type Expectations } from './expectations';
 export type {
   AccuracyName,
   Grade,

@@ -77,7 +77,7 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
         hint: '2 min, 5 min from 160 V',
       }),
       field('held', 'voltage it held', 'volt', 'held', { hint: 'during the leakage test', meter: 'nothing' }),
-      field('insulation', 'insulation', 'ohm', 'insulation', { open: true, hint: 'film, X and Y: at 500 V' }),
+      field('insulation', 'insulation', 'ohm', 'insulation', { open: true, hint: 'at 500 V' }),
       field('hours', 'hours it ran', 'hour', 'ran hours', { service: true, hint: 'like 20000h' }),
       field('around', 'air at the can', 'celsius', 'around', { service: true, hint: 'blank is 55 °C' }),
       field('rippleShare', 'ripple of its rating', 'ratio', 'ripple', { service: true, hint: 'blank is 70 %' }),
@@ -316,7 +316,7 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
       field('dark', 'collector to emitter, dark', 'ohm', 'ce dark', { open: true, needed: true, pins: ['C', 'E'] }),
       field('drive', 'LED current', 'ampere', 'if drive', { hint: '5 mA' }),
       field('output', 'collector current', 'ampere', 'ic output', { hint: '5 V at the collector' }),
-      field('insulation', 'LED to transistor', 'ohm', 'insulation', { open: true, hint: 'over 100 MΩ' }),
+      field('insulation', 'LED to transistor', 'ohm', 'insulation', { open: true, hint: 'at 500 V' }),
     ],
   },
   'shunt-reference': {
@@ -389,7 +389,7 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
       field('second', 'second winding', 'henry', 'l2 second', { needed: true }),
       field('leakage', 'in series, opposing', 'henry', 'opp leakage', { hint: 'the smaller of both ways' }),
       field('dcr', 'first winding', 'ohm', 'dcr', { rating: 'dcr' }),
-      field('insulation', 'winding to winding', 'ohm', 'insulation', { open: true, hint: 'over 100 MΩ' }),
+      field('insulation', 'winding to winding', 'ohm', 'insulation', { open: true, hint: 'at 500 V' }),
     ],
   },
   transformer: {
@@ -416,7 +416,7 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
         meter: 'nothing',
       }),
       field('wire', 'primary wire', 'metre', 'wire', { hint: 'bare, like 0.35mm' }),
-      field('insulation', 'primary to output', 'ohm', 'insulation', { open: true, hint: '500 V: over 100 MΩ' }),
+      field('insulation', 'primary to output', 'ohm', 'insulation', { open: true, hint: 'at 500 V' }),
     ],
   },
   relay: {

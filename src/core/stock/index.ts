@@ -8,3 +8,4 @@ export {
   type FilterProblem,
   type StockFilter,
 } from './parseFilter';
+export { demandText, looseningFor, withoutDemand, type Loosening } from './nearMisses';

@@ -1,5 +1,5 @@
 import { DOUBTFUL_DECODE, isDoubtful, type Evidenced } from '../evidence';
-import type { Grade } from '../measure';
+import { USES, type Grade, type Limit, type Use } from '../measure';
 import { kindsServing, RATINGS, type KindName, type RatingName } from '../part';
 import { formatQuantity } from '../quantity';
 import { demandedRange, type Demand, type StockFilter } from './parseFilter';
@@ -9,10 +9,13 @@ export interface LotFacts {
   readonly kind: KindName;
   readonly grade: Grade | null;
   readonly ratings: Partial<Record<RatingName, Evidenced>>;
+  /** What its grade keeps it from. */
+  readonly limits?: readonly Limit[];
 }
 
 export interface MatchCheck {
-  readonly rating: RatingName;
+  /** The rating it is about; none when it is about what the lot may be used for. */
+  readonly rating?: RatingName;
   readonly outcome: 'fits' | 'fits-on-paper' | 'fails' | 'unknown';
   /** How many times over the demand is met: above 1 is spare. */
   readonly margin?: number;
@@ -30,14 +33,19 @@ const GRADE_ORDER = ['A', 'B', 'C'] as const;
 
 /**
  * Holds a lot against the demands of a need. A voltage that rests on a doubtful decode counts at
- * half until a datasheet confirms it, so such a lot fits on paper only. Demands are taken as
- * written: the person has put their own margin in.
+ * half until a datasheet confirms it, so such a lot fits on paper only. Limits travel with the lot: a derated
+ * rating counts at its share, a use that is forbidden does not fit, and a forbidden use that was not asked about is
+ * told. Demands are taken as written: the person has put their own margin in.
  */
 export function matchLot(need: StockFilter, lot: LotFacts): LotMatch {
   if (need.kind && !kindsServing(need.kind).includes(lot.kind)) return { verdict: 'no', checks: [] };
   if (need.grade && !GRADE_ORDER.slice(0, GRADE_ORDER.indexOf(need.grade) + 1).some((grade) => grade === lot.grade))
     return { verdict: 'no', checks: [] };
-  const checks = need.demands.map((demand) => checkDemand(demand, lot.ratings[demand.rating]));
+  const limits = lot.limits ?? [];
+  const checks = [
+    ...need.demands.map((demand) => checkDemand(demand, lot.ratings[demand.rating], shareOf(demand.rating, limits))),
+    ...limits.flatMap((limit) => (limit.kind === 'not-for' ? [checkUse(limit.use, need)] : [])),
+  ];
   const margins = checks.map(({ margin }) => margin).filter((margin) => margin !== undefined);
   const has = (outcome: MatchCheck['outcome']) => checks.some((check) => check.outcome === outcome);
   const verdict = has('fails')
@@ -50,7 +58,23 @@ export function matchLot(need: StockFilter, lot: LotFacts): LotMatch {
   return { verdict, ...(margins.length ? { margin: Math.min(...margins) } : {}), checks };
 }
 
-function checkDemand(demand: Demand, rating: Evidenced | undefined): MatchCheck {
+/** Share of a rating that its limits leave. */
+function shareOf(rating: RatingName, limits: readonly Limit[]): number {
+  return Math.min(
+    1,
+    ...limits.flatMap((limit) => (limit.kind === 'derated' && limit.rating === rating ? [limit.share] : [])),
+  );
+}
+
+function checkUse(use: Use, need: StockFilter): MatchCheck {
+  const asked = need.uses?.includes(use) === true;
+  return {
+    outcome: asked ? 'fails' : 'fits-on-paper',
+    text: `${USES[use].not}${asked ? `, and it is to stand ${USES[use].label}` : ''}`,
+  };
+}
+
+function checkDemand(demand: Demand, rating: Evidenced | undefined, share: number): MatchCheck {
   const { label, unit, better } = RATINGS[demand.rating];
   const asked = formatQuantity(demand.value, unit);
   if (!rating) return { rating: demand.rating, outcome: 'unknown', text: `${label} is not known; ${asked} is asked` };
@@ -59,25 +83,25 @@ function checkDemand(demand: Demand, rating: Evidenced | undefined): MatchCheck 
   if (rating.value < range.low || rating.value > range.high)
     return { rating: demand.rating, outcome: 'fails', text: `${shown}, ${asked} is asked` };
   const lower = demand.comparison === 'at-most' || demand.comparison === 'below';
-  if (demand.comparison === 'equal' || demand.comparison === 'near')
+  if (demand.comparison === 'equal' || demand.comparison === 'near' || demand.comparison === 'between')
     return { rating: demand.rating, outcome: 'fits', text: `${shown} for ${asked}` };
-  const usable =
-    unit === 'volt' && better === 'higher' && isDoubtful(rating)
-      ? rating.value * DOUBTFUL_DECODE.usableShare
-      : rating.value;
+  const doubtful = unit === 'volt' && better === 'higher' && isDoubtful(rating);
+  const usable = rating.value * Math.min(share, doubtful ? DOUBTFUL_DECODE.usableShare : 1);
   const margin = lower ? demand.value / usable : usable / demand.value;
   if (margin < 1 - 1e-9)
     return {
       rating: demand.rating,
-      outcome: 'fits-on-paper',
+      outcome: doubtful && usable === rating.value * DOUBTFUL_DECODE.usableShare ? 'fits-on-paper' : 'fails',
       margin,
-      text: `${shown} rests on the marking alone: use it up to ${formatQuantity(usable, unit)} until a datasheet is read; ${asked} is asked`,
+      text: doubtful
+        ? `${shown} rests on the marking alone: use it up to ${formatQuantity(usable, unit)} until a datasheet is read; ${asked} is asked`
+        : `${shown}, but its grade lets it be used up to ${formatQuantity(usable, unit)}; ${asked} is asked`,
     };
   return {
     rating: demand.rating,
     outcome: 'fits',
     margin,
-    text: `${shown} for ${asked}, ${timesOver(margin)}${usable === rating.value ? '' : ' at half its voltage'}`,
+    text: `${shown} for ${asked}, ${timesOver(margin)}${usable === rating.value ? '' : ` at ${Math.round((100 * usable) / rating.value)} % of it`}`,
   };
 }
 

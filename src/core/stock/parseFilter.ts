@@ -1,4 +1,5 @@
 import { SOURCES, type Source } from '../evidence';
+import { isUse, USE_NAMES, type Use } from '../measure';
 import {
   kindFromWord,
   kindRule,
@@ -11,13 +12,15 @@ import {
 } from '../part';
 import { parseQuantity, UNITS, type Unit } from '../quantity';
 
-export type Comparison = 'at-least' | 'at-most' | 'above' | 'below' | 'equal' | 'near';
+export type Comparison = 'at-least' | 'at-most' | 'above' | 'below' | 'equal' | 'near' | 'between';
 
 /** One demand on a rating, in the SI base unit. */
 export interface Demand {
   readonly rating: RatingName;
   readonly comparison: Comparison;
   readonly value: number;
+  /** Upper end of a range. */
+  readonly upper?: number;
 }
 
 /** What a person asked stock for. */
@@ -30,6 +33,8 @@ export interface StockFilter {
   readonly source?: Source;
   /** This grade or better. */
   readonly grade?: 'A' | 'B' | 'C';
+  /** What it is to be used for; a lot whose limits forbid it does not fit. */
+  readonly uses?: readonly Use[];
   /** Words to find in markings, packages and bins. */
   readonly words: readonly string[];
 }
@@ -70,8 +75,9 @@ export const NEAR_WITHIN = 0.2;
 
 /**
  * Reads the filter language of stock and of a build's needs: a kind, demands on ratings
- * (`vds>=600`, `rds<1.3`, `c~100u`, or bare `>=600V` once the kind is known), a package,
- * `bin:C2`, `from:K7F-2QM`, `grade:B`, `evidence:measured`, and plain words for markings.
+ * (`vds>=600`, `rds<1.3`, `c~100u`, a range `1000u..2200u`, or bare `>=600V` once the kind is known), a package,
+ * `low` for a low-impedance series, what it is for (`for:mains`), `bin:C2`, `from:K7F-2QM`, `grade:B`,
+ * `evidence:measured`, and plain words for markings.
  * @example parseFilter('nmos >=600V') // kind nmos, vds at least 600
  */
 export function parseFilter(text: string): { ok: true; filter: StockFilter } | { ok: false; problem: FilterProblem } {
@@ -93,14 +99,21 @@ export function parseFilter(text: string): { ok: true; filter: StockFilter } | {
   const words: string[] = [];
   for (const token of tokens) {
     const compared = /^([a-z0-9]*)(>=|<=|≥|≤|>|<|=|~)(.*)$/i.exec(token);
-    const labelled = /^(bin|from|grade|evidence):(.+)$/i.exec(token);
-    if (compared) {
+    const labelled = /^(bin|from|grade|evidence|for):(.+)$/i.exec(token);
+    const range = /^(?:([a-z0-9]+)[=:])?([^=:<>]+)\.\.([^=:<>]+)$/i.exec(token);
+    if (range) {
+      const demand = readRange(token, range, kind);
+      if ('problem' in demand) return { ok: false, problem: demand.problem };
+      demands.push(demand);
+    } else if (compared) {
       const demand = readDemand(token, compared[1] ?? '', SIGNS[compared[2] ?? ''] ?? 'equal', compared[3] ?? '', kind);
       if ('problem' in demand) return { ok: false, problem: demand.problem };
       demands.push(demand);
     } else if (labelled?.[1] && labelled[2]) {
       const problem = readLabel(filter, labelled[1].toLowerCase(), labelled[2], token);
       if (problem) return { ok: false, problem };
+    } else if (token.toLowerCase() === 'low' && kind === 'capacitor') {
+      words.push('low-impedance');
     } else if (kindFromWord(token) !== undefined) {
       if (!['rectifier', 'schottky', 'zener', 'tvs'].includes(token.toLowerCase())) continue;
       words.push(token.toLowerCase());
@@ -134,6 +147,29 @@ function readDemand(
   return withValue(token, rating, comparison, valueText);
 }
 
+/** A range of one rating; a bare one is the main value of the kind. */
+function readRange(
+  token: string,
+  [, name, lowText = '', highText = '']: RegExpExecArray,
+  kind: KindName | undefined,
+): Demand | { problem: FilterProblem } {
+  const named = name === undefined ? undefined : ratingFromWord(name, kind);
+  if (name !== undefined && !named) return { problem: { kind: 'unknown-rating', token } };
+  if (!named && !kind) return { problem: { kind: 'kind-needed', token } };
+  const candidates = named ? [named] : kind ? kindRule(kind).ratings : [];
+  for (const rating of candidates) {
+    const { unit } = RATINGS[rating];
+    // In `10..47u` the unit behind the range is that of both ends.
+    const suffix = /^[\d.,]+$/.test(lowText) ? highText.replace(/^[\d.,]+/, '') : '';
+    const [low, high] = [parseQuantity(lowText + suffix, unit), parseQuantity(highText, unit)];
+    if (!low.ok || !high.ok) continue;
+    if (low.quantity.value > high.quantity.value)
+      return { problem: { kind: 'bad-value', token, expected: 'the smaller value first, like 10u..47u,' } };
+    return { rating, comparison: 'between', value: low.quantity.value, upper: high.quantity.value };
+  }
+  return { problem: { kind: 'bad-value', token, expected: 'a range such as 1000u..2200u' } };
+}
+
 function withValue(
   token: string,
   rating: RatingName,
@@ -165,6 +201,10 @@ function readLabel(
     const grade = value.toUpperCase();
     if (grade !== 'A' && grade !== 'B' && grade !== 'C') return { kind: 'bad-value', token, expected: 'A, B or C' };
     filter.grade = grade;
+  } else if (label === 'for') {
+    const use = value.toLowerCase();
+    if (!isUse(use)) return { kind: 'bad-value', token, expected: `one of ${USE_NAMES.join(', ')}` };
+    filter.uses = [...(filter.uses ?? []), use];
   } else {
     const source = SOURCES.find((name) => name === value.toLowerCase());
     if (!source) return { kind: 'bad-value', token, expected: `one of ${SOURCES.join(', ')}` };
@@ -174,7 +214,7 @@ function readLabel(
 }
 
 /** The closed interval of values that satisfies a demand. */
-export function demandedRange({ comparison, value }: Demand): { low: number; high: number } {
+export function demandedRange({ comparison, value, upper = value }: Demand): { low: number; high: number } {
   const width = comparison === 'near' ? NEAR_WITHIN : EQUAL_WITHIN;
   switch (comparison) {
     case 'at-least':
@@ -185,6 +225,8 @@ export function demandedRange({ comparison, value }: Demand): { low: number; hig
       return { low: -Infinity, high: value * (1 + 1e-9) };
     case 'below':
       return { low: -Infinity, high: value * (1 - 1e-9) };
+    case 'between':
+      return { low: value * (1 - 1e-9), high: upper * (1 + 1e-9) };
     case 'equal':
     case 'near':
       return { low: value * (1 - width), high: value * (1 + width) };

@@ -1,4 +1,13 @@
-import { compareMatches, filterProblemText, matchLot, parseFilter, type LotFacts, type StockFilter } from '.';
+import {
+  compareMatches,
+  demandText,
+  filterProblemText,
+  looseningFor,
+  matchLot,
+  parseFilter,
+  type LotFacts,
+  type StockFilter,
+} from '.';
 
 const filter = (text: string): StockFilter => {
   const parsed = parseFilter(text);
@@ -30,6 +39,10 @@ describe('the filter language', () => {
     ${'nmos foo>=3'}    | ${/“foo>=3”: no rating/}
     ${'nmos >=3uF'}     | ${/no such rating/}
     ${'grade:z'}        | ${/A, B or C/}
+    ${'for:soup'}       | ${/mains, switching/}
+    ${'cap 47u..10u'}   | ${/smaller value first/}
+    ${'cap x..yu'}      | ${/range such as/}
+    ${'10u..47u'}       | ${/say the kind first/}
     ${'evidence:none'}  | ${/measured/}
   `('$text is refused', ({ text, says }) => {
     const parsed = parseFilter(text);
@@ -80,5 +93,46 @@ describe('matching', () => {
     expect(matches.sort((a, b) => compareMatches(a.match, b.match)).map(({ volts }) => volts)).toEqual([
       450, 600, 1200, 650,
     ]);
+  });
+});
+
+describe('limits travel with the lot', () => {
+  const can = (limits: LotFacts['limits']): LotFacts => ({
+    kind: 'capacitor',
+    grade: 'B',
+    ratings: { voltage: { value: 400, source: 'datasheet' } },
+    ...(limits ? { limits } : {}),
+  });
+  test.each`
+    need                       | limits                                                  | verdict    | why
+    ${'cap v>=350'}            | ${[]}                                                   | ${'fits'}  | ${'none'}
+    ${'cap v>=350'}            | ${[{ kind: 'derated', rating: 'voltage', share: 0.8 }]} | ${'no'}    | ${'320 V are left'}
+    ${'cap v>=300'}            | ${[{ kind: 'derated', rating: 'voltage', share: 0.8 }]} | ${'fits'}  | ${'320 V are enough'}
+    ${'cap v>=300'}            | ${[{ kind: 'not-for', use: 'ripple' }]}                 | ${'limit'} | ${'nothing was said about ripple'}
+    ${'cap v>=300 for:ripple'} | ${[{ kind: 'not-for', use: 'ripple' }]}                 | ${'no'}    | ${'it is to stand ripple'}
+    ${'cap v>=300 for:timing'} | ${[{ kind: 'not-for', use: 'ripple' }]}                 | ${'limit'} | ${'another use'}
+  `('“$need” of a lot with $limits: $verdict ($why)', ({ need, limits, verdict }) => {
+    expect(matchLot(filter(need as string), can(limits)).verdict).toBe(verdict);
+  });
+});
+
+describe('near misses', () => {
+  test.each`
+    need               | value    | says                | again
+    ${'nmos vds>=600'} | ${550}   | ${'550 V will do'}  | ${'vds>=550V'}
+    ${'nmos rds<0.5'}  | ${0.6}   | ${'600 mΩ will do'} | ${'rds<=600m'}
+    ${'cap 10u..47u'}  | ${56e-6} | ${'56 µF will do'}  | ${'c=10uF..56uF'}
+    ${'nmos vds>=600'} | ${200}   | ${undefined}        | ${undefined}
+    ${'nmos vds>=600'} | ${650}   | ${undefined}        | ${undefined}
+  `('$need, $value: $says', ({ need, value, says, again }) => {
+    const [demand] = filter(need as string).demands;
+    if (!demand) throw new Error('no demand');
+    const found = looseningFor(demand, value as number);
+    expect(found?.says.replaceAll('\u00a0', ' ')).toBe(says);
+    if (!found) return;
+    const text = demandText(found.loosened);
+    expect(text).toBe(again);
+    // What is written for the person reads back as the same demand.
+    expect(filter(`${(need as string).split(' ')[0]} ${text}`).demands[0]?.rating).toBe(demand.rating);
   });
 });

@@ -136,6 +136,7 @@ const COMPARED = {
   below: 'below',
   equal: '',
   near: 'about',
+  between: 'from',
 } as const;
 
 /** A filter in words: `N-FET, drain to source at least 600 V`. */
@@ -143,8 +144,13 @@ function inWords({ kind, demands, package: case_, words }: StockFilter): string 
   return [
     kind ? kindRule(kind).label : 'any part',
     ...words,
-    ...demands.map(({ rating, comparison, value }) =>
-      [RATINGS[rating].label, COMPARED[comparison], formatQuantity(value, RATINGS[rating].unit)]
+    ...demands.map(({ rating, comparison, value, upper }) =>
+      [
+        RATINGS[rating].label,
+        COMPARED[comparison],
+        formatQuantity(value, RATINGS[rating].unit),
+        upper === undefined ? '' : `to ${formatQuantity(upper, RATINGS[rating].unit)}`,
+      ]
         .filter((word) => word !== '')
         .join(' '),
     ),

@@ -7,7 +7,7 @@ import {
   type PartUnderTest,
   type Readings,
 } from '../../core/measure';
-import { kindRule, type RatingName } from '../../core/part';
+import { kindRule, RATINGS, type RatingName } from '../../core/part';
 import type { PartRecord } from '../../db/repositories/parts';
 import type { NewRating } from '../../db/repositories/ratings';
 import { fingerprintsOf, isClearInPlace, type TestContext } from './testContext';
@@ -48,8 +48,9 @@ export function judgeRecord(record: PartRecord, context: TestContext): Judgement
 }
 
 /**
- * The ratings a part takes into stock: what is known of it, then what was measured out of circuit,
- * which takes the place of the nominal value and leaves it as history.
+ * The ratings a part takes into stock: what is known of it and what was measured out of circuit; the worse of the two
+ * governs and stands last, the other becomes its history. A value that is neither better nor worse, such as a
+ * capacitance, is what was measured.
  */
 export function ratingsForStock(record: PartRecord, context: TestContext): NewRating[] {
   const { part, ratings } = record;
@@ -65,5 +66,11 @@ export function ratingsForStock(record: PartRecord, context: TestContext): NewRa
       ? [{ name: rating, value: reading.value, source: 'measured' }]
       : [];
   });
-  return [...known, ...measured];
+  const isBetter = ({ name, value }: NewRating) => {
+    const { better } = RATINGS[name];
+    const printed = ratings[name]?.value;
+    if (printed === undefined || better === 'equal') return false;
+    return better === 'higher' ? value > printed : value < printed;
+  };
+  return [...measured.filter(isBetter), ...known, ...measured.filter((rating) => !isBetter(rating))];
 }

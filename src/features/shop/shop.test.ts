@@ -7,7 +7,9 @@ import { closeMeters } from '../../server/meter';
 import { settings } from '../../db/schema';
 import { blamed, formOf } from '../../ui/form/testing/forms';
 import { askMeterAction, keepSettingsAction } from './actions';
-import { meterLabel, questionIn, readingEvents, readingFor, settingsView } from './views';
+import { meterForm } from './schema';
+import { dropMeter, keepMeter } from './usecases';
+import { meterLabel, metersView, questionIn, readingEvents, readingFor, settingsView } from './views';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
 let fixture: Fixture;
@@ -35,11 +37,13 @@ test('settings are as shipped until they are changed, and what makes no sense co
       { name: 'touchLimit', value: 400 },
       { name: 'weights', value: { symptom: 99, yield: 4, effort: 'much' } },
       { name: 'meterAddress', value: 7 },
+      { name: 'meters', value: ['a', { name: 3 }] },
     ]);
   });
   expect(await readSettings(fixture.bench.db.read)).toEqual({
     touchLimit: 60,
     meterAddress: '',
+    meters: [],
     weights: { symptom: 3, hazard: 2, yield: 4, needs: 2, effort: 1 },
   });
 });
@@ -117,4 +121,19 @@ describe('readings for a page', () => {
     expect(last).toContain('The meter has gone');
     expect(await next()).toBe('the end');
   });
+});
+
+test('a meter is kept with what its sheet says, replaced by one of its name, and struck', async () => {
+  const parse = (fields: Record<string, string>) => meterForm.parse({ name: 'blue tester', ...fields });
+  await keepMeter(fixture.bench, parse({ esr: '5 % + 0 + 0.02', ohm: '' }));
+  await keepMeter(fixture.bench, parse({ esr: '2 % + 0 + 0.01' }));
+  const { meters, quantities } = await metersView();
+  expect(meters).toEqual([{ name: 'blue tester', says: 'ESR 2 % + 0 + 0.01' }]);
+  expect(quantities.find(({ name }) => name === 'esr')?.usual).toBe('10 % + 0 + 0.05');
+  expect(meterForm.safeParse({ name: 'x', ohm: 'good' }).error?.issues[0]).toMatchObject({
+    path: ['ohm'],
+    message: expect.stringContaining('“good”'),
+  });
+  await dropMeter(fixture.bench, 'blue tester');
+  expect((await metersView()).meters).toEqual([]);
 });

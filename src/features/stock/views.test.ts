@@ -115,10 +115,10 @@ test('the row shows the weakest evidence of what it shows', async () => {
 
 describe('one lot', () => {
   test('a voltage that rests on the marking alone may be used at half', async () => {
-    expect(plain(await lotView('fet-600'))?.limits).toEqual([
+    expect(plain(await lotView('fet-600'))?.doubts).toEqual([
       'Drain to source rests on the marking alone: use it up to 300 V until a datasheet is read.',
     ]);
-    expect((await lotView('FET-100'))?.limits).toEqual([]);
+    expect((await lotView('FET-100'))?.doubts).toEqual([]);
     expect((await lotView('SCH-100'))?.limits).toEqual([]);
     expect(await lotView('NO-SUCH')).toBeUndefined();
   });

@@ -1,3 +1,4 @@
+import { limitText } from '../../core/measure';
 import { isDoubtful, SOURCES, type Evidenced } from '../../core/evidence';
 import { kindRule, RATINGS, type KindName, type RatingName } from '../../core/part';
 import { formatQuantity, type Unit } from '../../core/quantity';
@@ -201,7 +202,8 @@ export async function lotView(code: string) {
         value: formatQuantity(ratings[name]?.value ?? 0, RATINGS[name].unit),
         evidence: ratings[name]?.source ?? '',
       })),
-    limits: doubtful.map(
+    limits: lot.limits.map(limitText),
+    doubts: doubtful.map(
       ([name, { value }]) =>
         `${RATINGS[name].label[0]?.toUpperCase()}${RATINGS[name].label.slice(1)} rests on the marking alone: use it up to ${formatQuantity(value / 2, RATINGS[name].unit)} until a datasheet is read.`,
     ),
@@ -232,7 +234,7 @@ async function wantedBy({ lot, ratings }: LotRow) {
       .flatMap(({ need }) => {
         const parsed = parseFilter(need.filter);
         if (!parsed.ok || !parsed.filter.kind) return [];
-        const match = matchLot(parsed.filter, { kind: lot.kind, grade: lot.grade, ratings });
+        const match = matchLot(parsed.filter, { ...lot, ratings });
         return match.verdict === 'fits' || match.verdict === 'limit'
           ? [
               {

@@ -41,6 +41,16 @@ export function MeasurementForm({
           <TestFieldInput key={field.name} field={field} />
         ))}
         {test.transformer && <OhmTable />}
+        {test.further.length > 0 && (
+          <details className="col-span-full mb-1">
+            <summary className="cursor-pointer py-1 text-[13px] underline decoration-dotted">further readings</summary>
+            <div className="mt-1 grid grid-cols-4 items-start gap-x-3 max-[1100px]:grid-cols-3 max-[620px]:grid-cols-2">
+              {test.further.map((field) => (
+                <TestFieldInput key={field.name} field={field} />
+              ))}
+            </div>
+          </details>
+        )}
         <div className="col-span-full flex flex-wrap items-end gap-x-4 gap-y-1">
           {test.meters.length > 0 && (
             <SelectField

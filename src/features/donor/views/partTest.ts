@@ -1,7 +1,9 @@
 import type { Board } from '../../../core/board';
 import { parallelCapacitors, readingInPlace } from '../../../core/incircuit';
 import {
+  cautionOf,
   expectationsOf,
+  idleFields,
   lifeOf,
   lifeText,
   testField,
@@ -11,7 +13,7 @@ import {
   type Readings,
   type TestField,
 } from '../../../core/measure';
-import { kindRule, packageRule } from '../../../core/part';
+import { packageRule, type TestName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import type { PartRecord } from '../../../db/repositories/parts';
 import { readingsThatCount, underTest } from '../judgeRecord';
@@ -45,6 +47,8 @@ export interface PartTestView {
   readonly precondition: string;
   readonly caution: string | undefined;
   readonly fields: readonly TestFieldView[];
+  /** Readings that sharpen the verdict, which most parts do without. */
+  readonly further: readonly TestFieldView[];
   /** Facts of its service, such as the hours it ran. */
   readonly service: readonly TestFieldView[];
   readonly inPlace: readonly InPlaceView[];
@@ -62,6 +66,10 @@ export interface PartTestView {
 /** Legs of a chip whose case is not known. */
 const USUAL_LEGS = 8;
 
+/** The needed ones and as many as fill a row; of a chip every pin. */
+const isUsual = ({ needed }: TestField, index: number, test: TestName) =>
+  test === 'chip' || needed === true || index < 4;
+
 /** The test of a part: its fields with what they should read, what the board adds, and what was measured. */
 export function partTest(record: PartRecord, context: TestContext): PartTestView | null {
   const { part, measurements } = record;
@@ -72,18 +80,21 @@ export function partTest(record: PartRecord, context: TestContext): PartTestView
   const should = expectationsOf(subject);
   const readings = readingsThatCount(record, context);
   const legs = packageRule(part.package ?? '')?.legs ?? USUAL_LEGS;
-  const fields = testFields(test, legs);
+  const idle = idleFields(subject);
+  const fields = testFields(test, legs).filter(({ name }) => !idle.includes(name));
   const toView = ({ name, label, unit, open, hint, meter, choices }: TestField): TestFieldView => ({
     ...{ name, label, unit, open, hint, meter, choices },
     should: should[name],
   });
+  const shown = fields.filter(({ service }) => !service);
   const [latest] = measurements;
   const places = fields.filter(({ pins }) => pins).map((field) => placeOf(context.board, part.ref, field));
   return {
     label: rule.label,
     precondition: rule.precondition,
-    caution: rule.caution,
-    fields: fields.filter(({ service }) => !service).map(toView),
+    caution: cautionOf(subject),
+    fields: shown.filter((field, index) => isUsual(field, index, test)).map(toView),
+    further: shown.filter((field, index) => !isUsual(field, index, test)).map(toView),
     service: fields.filter(({ service }) => service).map(toView),
     inPlace: places.flatMap((place) => (place && 'label' in place ? [place] : [])),
     untraced: [...new Set(places.flatMap((place) => (place && 'pin' in place ? [place.pin] : [])))],
@@ -98,7 +109,7 @@ export function partTest(record: PartRecord, context: TestContext): PartTestView
   };
 }
 
-function measuredRows(readings: Readings, test: NonNullable<ReturnType<typeof kindRule>['test']>) {
+function measuredRows(readings: Readings, test: TestName) {
   return Object.entries(readings).flatMap(([name, reading]) => {
     const field = testField(test, name);
     if (!field || !reading) return [];

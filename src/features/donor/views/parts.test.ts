@@ -79,18 +79,19 @@ describe('the parts of a donor', () => {
 
   test('what to look at next: markings not read, parts not tested, parts worth taking', async () => {
     expect(await parts('identify')).toMatchObject({ total: 5, identified: 2, unread: ['Q1', 'D3'] });
-    expect(await parts('test')).toMatchObject({ testable: 4, tested: 0, untested: ['Q1', 'C5', 'R12', 'D3'] });
+    expect(await parts('test')).toMatchObject({ testable: 5, tested: 0, untested: ['Q1', 'C5', 'U1', 'R12', 'D3'] });
     await type('r12 measures 4k69', 'c5 measures 40u esr 9');
     expect(await parts('harvest')).toMatchObject({
       tested: 2,
       onBoard: 5,
       worthTaking: ['R12'],
-      untested: ['Q1', 'D3'],
+      untested: ['Q1', 'U1', 'D3'],
     });
   });
 
   test('the station Test leaves out what has no bench test', async () => {
-    expect((await parts('test')).rows.map(({ cells }) => cells.ref?.text)).toEqual(['Q1', 'C5', 'R12', 'D3']);
+    await type('j1 connector output');
+    expect((await parts('test')).rows.map(({ cells }) => cells.ref?.text)).toEqual(['Q1', 'C5', 'U1', 'R12', 'D3']);
   });
 
   test('a reading is offered with its rule, and marked once it is taken', async () => {
@@ -127,10 +128,12 @@ describe('the parts of a donor', () => {
     const { selected } = await parts('test', 'C5');
     expect(selected).toMatchObject({
       title: 'C5, a capacitor',
-      measured: [
-        { label: 'capacitance', value: '95 µF' },
-        { label: 'ESR at 100 kHz', value: '300 mΩ' },
-      ],
+      test: {
+        measured: [
+          { label: 'capacitance', value: '95 µF' },
+          { label: 'ESR at 100 kHz', value: '300 mΩ' },
+        ],
+      },
       judgement: { verdict: 'keep', grade: 'A' },
       forStock: expect.arrayContaining([{ label: 'capacitance', value: '95 µF', source: 'measured' }]),
     });
@@ -144,7 +147,7 @@ describe('the parts of a donor', () => {
   });
 
   test('a bridge is judged as the mains rectifier it is', async () => {
-    await type('br1 bridge marked KBP206', 'br1 measures vf 0.52 vr OL');
+    await type('br1 bridge marked KBP206', 'br1 measures 0.52 0.52 0.51 0.52 OL');
     expect((await parts('test', 'BR1')).selected?.judgement).toMatchObject({ verdict: 'keep', grade: 'A' });
   });
 

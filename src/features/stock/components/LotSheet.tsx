@@ -81,9 +81,20 @@ function LotJudgement({ lot }: { lot: LotView }) {
         </span>
       </Claim>
       {lot.ratings.length > 0 && <Facts rows={lot.ratings} />}
-      {(lot.gradeReason || lot.limits.length > 0) && (
+      {lot.limits.length > 0 && (
+        <Section label="Limits that go with it">
+          <ul>
+            {lot.limits.map((limit) => (
+              <li key={limit} className="font-medium">
+                {limit}
+              </li>
+            ))}
+          </ul>
+        </Section>
+      )}
+      {(lot.gradeReason || lot.doubts.length > 0) && (
         <Section label={lot.grade ? `Why grade ${lot.grade}` : 'Not graded'}>
-          {[lot.gradeReason, ...lot.limits]
+          {[lot.gradeReason, ...lot.doubts]
             .filter((line) => line !== '')
             .map((line) => (
               <p key={line}>{line}</p>
