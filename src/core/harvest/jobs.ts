@@ -1,0 +1,175 @@
+import { kindRule, type KindName } from '../part';
+import { effortOf, hazardsOf, MOUNTINGS, TOOLS, type EffortClass, type MountingName, type ToolName } from './effort';
+import type { Job } from './plan';
+import { valueOf, type Value, type Worth } from './value';
+
+/** How a part is held on the board. */
+export interface Mounting {
+  readonly ways: readonly MountingName[];
+  /** The heat sink it sits on, as the person calls it, such as `HS1`. */
+  readonly sink?: string | undefined;
+  /** References that must go first. */
+  readonly behind: readonly string[];
+}
+
+/** A part still on the board, as the plan takes it. */
+export interface HarvestPart extends Worth {
+  readonly ref: string;
+  readonly marking?: string | null | undefined;
+  /** Its main value in words, such as `100 nF`. */
+  readonly says: string;
+  readonly mounting: Mounting;
+}
+
+/** A job of the plan with all that a person has to know to do it. */
+export interface HarvestJob extends Job {
+  readonly title: string;
+  /** Parts it takes; none when it only clears the way. */
+  readonly refs: readonly string[];
+  readonly value: Value | undefined;
+  readonly class: EffortClass;
+  readonly tool: ToolName;
+  readonly tip: string;
+  readonly hazards: readonly string[];
+  readonly held: number;
+}
+
+/** Minutes to free a heat sink with its screws or joints. Common practice, no source. */
+const FREE_SINK = 2.5;
+/** Like small parts are taken in one go when there are this many. */
+const HANDFUL = 3;
+/** Each further piece of a handful takes this share of the first. Common practice, no source. */
+const FURTHER = 0.7;
+/** A handful is made of kinds that are taken by the dozen. */
+const BY_THE_HANDFUL: readonly KindName[] = ['resistor', 'capacitor', 'diode', 'npn', 'pnp'];
+/** More points than these and a part is worth a job of its own. */
+const OWN_JOB = 8;
+
+/**
+ * The jobs of a board: one for each part, one for a handful of like small ones, and what has to be done once: freeing
+ * a heat sink, warming the hot air up.
+ * @param pace how the person's minutes compare with the table's, by class
+ */
+export function jobsOf(
+  parts: readonly HarvestPart[],
+  of: { pace: Readonly<Record<EffortClass, number>>; live: boolean; done: ReadonlySet<string> },
+): readonly HarvestJob[] {
+  const onBoard = new Set(parts.map(({ ref }) => ref));
+  const sinks = [...new Set(parts.flatMap(({ mounting }) => (mounting.sink ? [mounting.sink] : [])))];
+  const jobs = handfuls(parts).map((group) => jobOf(group, { ...of, onBoard }));
+  const isAsked = (id: string) => jobs.some(({ after }) => after.includes(id));
+  const setups: HarvestJob[] = [
+    ...sinks.map((sink) =>
+      setup(
+        `sink:${sink}`,
+        `Free ${sink}`,
+        FREE_SINK,
+        'mechanical',
+        'Its screws, then its joints; note which part sat where and which insulator was between.',
+      ),
+    ),
+    setup(
+      'tool:hot-air',
+      `Warm up ${TOOLS['hot-air'].label}`,
+      TOOLS['hot-air'].setup,
+      'surface',
+      'Air moving away from you, foil over cans and plastic.',
+    ),
+  ].filter(({ id }) => isAsked(id) && !of.done.has(id));
+  const jobTaking = new Map(jobs.flatMap(({ id, refs }) => refs.map((ref) => [ref, id] as const)));
+  const open = jobs.map((job) => ({
+    ...job,
+    after: [...new Set(job.after.filter((id) => !of.done.has(id)).map((id) => jobTaking.get(id) ?? id))].filter(
+      (id) => id !== job.id,
+    ),
+  }));
+  return [...setups, ...open];
+}
+
+function setup(id: string, title: string, minutes: number, class_: EffortClass, tip: string): HarvestJob {
+  return {
+    id,
+    title,
+    minutes,
+    points: 0,
+    after: [],
+    refs: [],
+    value: undefined,
+    class: class_,
+    tool: 'hands',
+    tip,
+    hazards: [],
+    held: 0,
+  };
+}
+
+/** Like small parts together; every other part alone. */
+function handfuls(parts: readonly HarvestPart[]): readonly (readonly HarvestPart[])[] {
+  const groups = new Map<string, HarvestPart[]>();
+  for (const part of parts) {
+    const small =
+      BY_THE_HANDFUL.includes(part.kind) &&
+      valueOf(part).points < OWN_JOB &&
+      part.mounting.ways.length === 0 &&
+      !part.mounting.sink;
+    const key = small
+      ? [
+          part.kind,
+          part.subtype,
+          part.package,
+          part.says,
+          part.marking,
+          part.grade,
+          part.wish,
+          part.mounting.behind.join(),
+        ].join('|')
+      : part.ref;
+    groups.set(key, [...(groups.get(key) ?? []), part]);
+  }
+  return [...groups.values()].flatMap((group) => (group.length >= HANDFUL ? [group] : group.map((part) => [part])));
+}
+
+function jobOf(
+  group: readonly HarvestPart[],
+  of: { pace: Readonly<Record<EffortClass, number>>; live: boolean; onBoard: ReadonlySet<string> },
+): HarvestJob {
+  const [part] = group as [HarvestPart];
+  const { mounting } = part;
+  const effort = effortOf({ kind: part.kind, package: part.package, mountings: mounting.ways });
+  const value = valueOf(part);
+  const one = effort.minutes * of.pace[effort.class];
+  const many = group.length > 1;
+  const label = [part.says, kindRule(part.kind).label].filter((word) => word !== '').join(' ');
+  return {
+    id: many ? group.map(({ ref }) => ref).join(',') : part.ref,
+    title: many ? `${group.length} × ${label}` : `${part.ref}, ${part.marking || label}`,
+    refs: group.map(({ ref }) => ref),
+    minutes: one * (1 + FURTHER * (group.length - 1)),
+    points: handfulPoints(group),
+    value,
+    after: [
+      ...(mounting.sink ? [`sink:${mounting.sink}`] : []),
+      ...(effort.tool === 'hot-air' ? ['tool:hot-air'] : []),
+      ...mounting.behind.filter((ref) => ref !== part.ref && of.onBoard.has(ref)),
+    ],
+    class: effort.class,
+    tool: effort.tool,
+    tip: effort.tip,
+    hazards: hazardsOf({ kind: part.kind, tool: effort.tool, mountings: mounting.ways, live: of.live }),
+    held: part.held,
+  };
+}
+
+/** Each piece taken makes the next one less scarce. */
+function handfulPoints(group: readonly HarvestPart[]): number {
+  return group.reduce((sum, part, index) => sum + valueOf({ ...part, held: part.held + index }).points, 0);
+}
+
+/** What is fixed to the board in words, for the list of a person's own making. */
+export function mountingText({ ways, sink, behind }: Mounting): string {
+  return [
+    ...ways.map((way) => MOUNTINGS[way].label),
+    ...(sink ? [`on ${sink}`] : []),
+    ...(behind.length > 0 ? [`behind ${behind.join(', ')}`] : []),
+  ].join(', ');
+}

@@ -1,0 +1,51 @@
+import type { HarvestJob } from './jobs';
+import type { Plan } from './plan';
+
+/** A job that the plan leaves, and why. */
+export interface LeftJob {
+  readonly job: HarvestJob;
+  readonly why: string;
+}
+
+/** Under this many points a minute a part is hardly worth the iron. Common practice, no source. */
+const HARDLY = 3;
+
+/** Why each job that takes something was left out of a plan, the most worth first. */
+export function whyLeft(jobs: readonly HarvestJob[], plan: Plan, budget: number): readonly LeftJob[] {
+  const chosen = new Set(plan.order);
+  const byId = new Map(jobs.map((job) => [job.id, job]));
+  return jobs
+    .filter(({ id, refs }) => refs.length > 0 && !chosen.has(id))
+    .map((job) => ({ job, why: whyOf(job) }))
+    .sort((a, b) => b.job.points - a.job.points);
+
+  function whyOf(job: HarvestJob): string {
+    const before = chainOf(job, byId).filter(({ id }) => !chosen.has(id));
+    const minutes = before.reduce((total, one) => total + one.minutes, job.minutes);
+    const first =
+      before.length > 0
+        ? `, ${before.map((one) => one.title.toLowerCase().replace(/^free hs/, 'free HS')).join(' and ')} first`
+        : '';
+    const time = `${showMinutes(minutes)}${first}`;
+    const [reason] = job.value?.reasons ?? [];
+    if (job.points <= 0) return `${reason ?? 'nothing speaks for it'}.`;
+    if (minutes > budget) return `${time}: more than all the time there is.`;
+    if (job.points / minutes < HARDLY)
+      return `${time} for ${job.held > 0 ? `${job.refs.length > 1 ? 'parts' : 'a part'} you hold ${job.held} of` : `little: ${job.value?.reasons.at(-1) ?? ''}`}.`;
+    return `${time}; the others give more for it.`;
+  }
+}
+
+function chainOf(job: HarvestJob, byId: ReadonlyMap<string, HarvestJob>, seen = new Set<string>()): HarvestJob[] {
+  return job.after.flatMap((id) => {
+    const before = byId.get(id);
+    if (!before || seen.has(id)) return [];
+    seen.add(id);
+    return [...chainOf(before, byId, seen), before];
+  });
+}
+
+/** Minutes as a person says them. */
+export function showMinutes(minutes: number): string {
+  return minutes < 10 ? `${Number(minutes.toFixed(1))} min` : `${Math.round(minutes)} min`;
+}

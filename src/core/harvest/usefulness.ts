@@ -1,0 +1,79 @@
+import type { KindName } from '../part';
+
+/** How much a part of a kind is worth having, whoever builds what. */
+export interface Usefulness {
+  readonly points: number;
+  /** So many in the drawers halve the worth of one more. */
+  readonly plenty: number;
+  readonly why: string;
+}
+
+/**
+ * General usefulness by kind, in points; ten points are worth a minute of most people's time. Common practice, no
+ * source.
+ */
+export const USEFULNESS: Readonly<Record<KindName, Usefulness>> = {
+  resistor: { points: 1, plenty: 50, why: 'resistors cost next to nothing new' },
+  potentiometer: { points: 4, plenty: 10, why: 'trimmers are handy, and cheap' },
+  capacitor: { points: 8, plenty: 12, why: 'capacitors age, new ones are cheap' },
+  inductor: { points: 22, plenty: 6, why: 'power chokes are dear and hard to match' },
+  'common-mode-choke': { points: 20, plenty: 4, why: 'line chokes are dear and do not age' },
+  transformer: { points: 24, plenty: 4, why: 'a wound transformer is hours of work' },
+  diode: { points: 5, plenty: 20, why: 'diodes are cheap' },
+  'dual-diode': { points: 16, plenty: 6, why: 'output rectifiers are dear' },
+  bridge: { points: 12, plenty: 5, why: 'a bridge suits any mains supply' },
+  nmos: { points: 22, plenty: 8, why: 'power MOSFETs are used in every build' },
+  pmos: { points: 22, plenty: 5, why: 'P-channel MOSFETs are rare' },
+  igbt: { points: 24, plenty: 4, why: 'IGBTs are dear' },
+  npn: { points: 6, plenty: 12, why: 'transistors are cheap' },
+  pnp: { points: 6, plenty: 12, why: 'transistors are cheap' },
+  triac: { points: 12, plenty: 5, why: 'a triac switches mains loads' },
+  scr: { points: 10, plenty: 5, why: 'thyristors are seldom needed' },
+  optocoupler: { points: 10, plenty: 8, why: 'every feedback loop takes one' },
+  'shunt-reference': { points: 6, plenty: 10, why: 'a reference is cheap, and always wanted' },
+  regulator: { points: 8, plenty: 8, why: 'regulators are cheap' },
+  ic: { points: 12, plenty: 4, why: 'a controller repairs its like' },
+  fuse: { points: 0, plenty: 1, why: 'a used fuse is replaced new' },
+  thermistor: { points: 6, plenty: 6, why: 'inrush limiters suit any supply' },
+  varistor: { points: 2, plenty: 6, why: 'a used varistor has a past nobody knows' },
+  connector: { points: 10, plenty: 8, why: 'connectors and inlets are dear for what they are' },
+  relay: { points: 14, plenty: 5, why: 'relays are dear' },
+  fan: { points: 22, plenty: 4, why: 'a quiet fan cools anything' },
+  'heat-sink': { points: 18, plenty: 5, why: 'extruded sinks are dear' },
+  assembly: { points: 40, plenty: 2, why: 'a working board saves building one' },
+  wire: { points: 5, plenty: 10, why: 'good wire is dear by the metre' },
+};
+
+/** Small cases hold small parts: their share of the points. Common practice, no source. */
+export const CASE_SHARE: Readonly<Record<string, number>> = {
+  tab: 1,
+  'power-chip': 1,
+  bridge: 1,
+  radial: 1,
+  dip: 0.9,
+  'dip-4': 1,
+  so: 0.7,
+  axial: 0.8,
+  diode: 0.8,
+  small: 0.4,
+  chip: 0.15,
+};
+
+/** Capacitors by build, as a share of the points: films outlive what they come from. Common practice, no source. */
+export const CAPACITOR_SHARE: Readonly<Record<string, number>> = {
+  film: 1.3,
+  x1: 1,
+  x2: 1,
+  y1: 0.3,
+  y2: 0.3,
+  ceramic: 0.2,
+  tantalum: 0.6,
+  polymer: 1.2,
+  electrolytic: 0.8,
+};
+
+/** What a grade leaves of the points. Common practice, no source. */
+export const GRADE_SHARE = { A: 1, B: 0.8, C: 0.35, untested: 0.6, reject: 0 } as const;
+
+/** What an open need adds, and what a person's wish does. */
+export const WANTED = { fits: 60, limit: 35, wish: 120 } as const;
