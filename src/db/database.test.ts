@@ -165,6 +165,7 @@ describe('migrations', () => {
       '0004_trace',
       '0005_photo-spots',
       '0006_meters-and-limits',
+      '0007_harvest-runs',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -1,3 +1,4 @@
+import type { MountingName } from '../core/harvest';
 import type { StationName } from '../core/station';
 import type { SceneBoard } from '../server/meter';
 
@@ -9,6 +10,13 @@ export type Step =
   | { readonly take: string; readonly rule?: string }
   /** A part goes into a bin. */
   | { readonly harvest: string; readonly bin: string }
+  /** How a part is held on its board. */
+  | {
+      readonly mounted: string;
+      readonly ways: readonly MountingName[];
+      readonly sink?: string;
+      readonly behind?: string;
+    }
   | { readonly done: StationName }
   /** The clock of the opening runs for so many minutes. */
   | { readonly clock: number }

@@ -4,8 +4,9 @@ import { benchFrom, type Bench } from '../db/bench';
 import type { Database } from '../db/client';
 import { buildForm, needForm } from '../features/builds/schema';
 import { addNeed, moveParts, startBuild } from '../features/builds/usecases';
-import { donorForm, openingStepForm, reassemblyForm } from '../features/donor/schema';
+import { donorForm, mountingForm, openingStepForm, reassemblyForm } from '../features/donor/schema';
 import { takePart } from '../features/donor/usecases/harvest';
+import { mountPart } from '../features/donor/usecases/harvestRun';
 import { acceptReading, readingId } from '../features/donor/usecases/identify';
 import { registerDonor } from '../features/donor/usecases/intake';
 import { finishStation } from '../features/donor/usecases/notes';
@@ -13,12 +14,20 @@ import { addOpeningStep, noteReassembly, startClock, stopClock } from '../featur
 import { loggedParts, placePins } from '../features/donor/usecases/boardPhotos';
 import { addPin, pairSides, photoIds, receivePhoto } from '../features/donor/usecases/photos';
 import { recordLine } from '../features/donor/usecases/recordLine';
+import { meterForm } from '../features/shop/schema';
+import { keepMeter } from '../features/shop/usecases';
 import { BUILDS } from './builds';
 import { DONORS } from './donors';
 import { drawBoard, drawLabel, HOLES } from './boards/draw';
 import { HEIGHT, layOut, WIDTH, type LoggedPart } from './boards/layout';
 import { tracingLines } from './boards/tracing';
 import type { BuildScript, DonorScript, Step } from './script';
+
+/** What the tool room measures with; invented. */
+const METERS = [
+  { name: 'Bench meter', dcVolt: '0.05 % + 3', ohm: '0.2 % + 2', capacitance: '2 % + 5', diode: '0.5 % + 2' },
+  { name: 'ESR tester', esr: '3 % + 1 + 0.02', capacitance: '3 % + 3' },
+];
 
 /** Seconds that pass between two steps at the bench. */
 const STEP_SECONDS = 20;
@@ -35,6 +44,7 @@ export async function seed(db: Database, photos: string): Promise<{ donors: numb
   const random = () => (state = (state * 48271) % 2147483647) / 2147483647;
   const bench = benchFrom(db, () => clock.now, random);
   const lots = new Map<string, string>();
+  for (const meter of METERS) done(meter.name, await keepMeter(bench, meterForm.parse(meter)));
   for (const script of DONORS) await playDonor({ bench, clock, photos, lots }, script);
   for (const script of BUILDS) await playBuild(bench, script, lots);
   return { donors: DONORS.length, lots: lots.size, builds: BUILDS.length };
@@ -81,6 +91,9 @@ async function playStep(stage: Stage, code: string, step: Step, known: KnownPart
     done(step.harvest, outcome);
     const marking = known.get(step.harvest)?.marking ?? step.harvest;
     if (outcome.lot) lots.set(marking, outcome.lot);
+  } else if ('mounted' in step) {
+    const { mounted: ref, ways, sink = '', behind = '' } = step;
+    done(ref, await mountPart(bench, { code, ref }, mountingForm.parse({ ways, sink, behind, wish: '' })));
   } else if ('done' in step) done(step.done, await finishStation(bench, { code, station: step.done }));
   else if ('clock' in step) {
     const at = { code, station: 'open' as const };

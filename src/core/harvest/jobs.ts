@@ -1,6 +1,7 @@
 import { kindRule, type KindName } from '../part';
 import { effortOf, hazardsOf, MOUNTINGS, TOOLS, type EffortClass, type MountingName, type ToolName } from './effort';
 import type { Job } from './plan';
+import { MINUTE_PRICE } from './usefulness';
 import { valueOf, type Value, type Worth } from './value';
 
 /** How a part is held on the board. */
@@ -26,6 +27,8 @@ export interface HarvestJob extends Job {
   readonly title: string;
   /** Parts it takes; none when it only clears the way. */
   readonly refs: readonly string[];
+  /** What it is worth before the price of its minutes. */
+  readonly worth: number;
   readonly value: Value | undefined;
   readonly class: EffortClass;
   readonly tool: ToolName;
@@ -91,7 +94,8 @@ function setup(id: string, title: string, minutes: number, class_: EffortClass, 
     id,
     title,
     minutes,
-    points: 0,
+    points: -MINUTE_PRICE * minutes,
+    worth: 0,
     after: [],
     refs: [],
     value: undefined,
@@ -139,13 +143,16 @@ function jobOf(
   const value = valueOf(part);
   const one = effort.minutes * of.pace[effort.class];
   const many = group.length > 1;
+  const minutes = one * (1 + FURTHER * (group.length - 1));
+  const worth = handfulPoints(group);
   const label = [part.says, kindRule(part.kind).label].filter((word) => word !== '').join(' ');
   return {
     id: many ? group.map(({ ref }) => ref).join(',') : part.ref,
     title: many ? `${group.length} × ${label}` : `${part.ref}, ${part.marking || label}`,
     refs: group.map(({ ref }) => ref),
-    minutes: one * (1 + FURTHER * (group.length - 1)),
-    points: handfulPoints(group),
+    minutes,
+    points: worth - MINUTE_PRICE * minutes,
+    worth,
     value,
     after: [
       ...(mounting.sink ? [`sink:${mounting.sink}`] : []),

@@ -3,7 +3,7 @@ export interface Job {
   readonly id: string;
   /** Minutes of its own. */
   readonly minutes: number;
-  /** Points for it; nothing for what only clears the way. */
+  /** Points for it, less the price of its minutes; below zero for what only clears the way. */
   readonly points: number;
   /** Jobs that must be done before. */
   readonly after: readonly string[];

@@ -1,14 +1,12 @@
 import type { HarvestJob } from './jobs';
 import type { Plan } from './plan';
+import { MINUTE_PRICE } from './usefulness';
 
 /** A job that the plan leaves, and why. */
 export interface LeftJob {
   readonly job: HarvestJob;
   readonly why: string;
 }
-
-/** Under this many points a minute a part is hardly worth the iron. Common practice, no source. */
-const HARDLY = 3;
 
 /** Why each job that takes something was left out of a plan, the most worth first. */
 export function whyLeft(jobs: readonly HarvestJob[], plan: Plan, budget: number): readonly LeftJob[] {
@@ -17,7 +15,7 @@ export function whyLeft(jobs: readonly HarvestJob[], plan: Plan, budget: number)
   return jobs
     .filter(({ id, refs }) => refs.length > 0 && !chosen.has(id))
     .map((job) => ({ job, why: whyOf(job) }))
-    .sort((a, b) => b.job.points - a.job.points);
+    .sort((a, b) => b.job.worth - a.job.worth);
 
   function whyOf(job: HarvestJob): string {
     const before = chainOf(job, byId).filter(({ id }) => !chosen.has(id));
@@ -28,10 +26,10 @@ export function whyLeft(jobs: readonly HarvestJob[], plan: Plan, budget: number)
         : '';
     const time = `${showMinutes(minutes)}${first}`;
     const [reason] = job.value?.reasons ?? [];
-    if (job.points <= 0) return `${reason ?? 'nothing speaks for it'}.`;
+    if (job.worth <= 0) return `${reason ?? 'nothing speaks for it'}.`;
     if (minutes > budget) return `${time}: more than all the time there is.`;
-    if (job.points / minutes < HARDLY)
-      return `${time} for ${job.held > 0 ? `${job.refs.length > 1 ? 'parts' : 'a part'} you hold ${job.held} of` : `little: ${job.value?.reasons.at(-1) ?? ''}`}.`;
+    if (job.worth < MINUTE_PRICE * minutes)
+      return `${time} for ${job.held > 0 ? `${job.refs.length > 1 ? 'parts' : 'a part'} you hold ${job.held} of` : `little: ${reason ?? ''}`}.`;
     return `${time}; the others give more for it.`;
   }
 }

@@ -8,18 +8,18 @@ export interface Usefulness {
   readonly why: string;
 }
 
-/**
- * General usefulness by kind, in points; ten points are worth a minute of most people's time. Common practice, no
- * source.
- */
+/** Points that a minute at the bench costs: what gives less for its time stays on the board. Common practice, no source. */
+export const MINUTE_PRICE = 3;
+
+/** General usefulness by kind, in points. Common practice, no source. */
 export const USEFULNESS: Readonly<Record<KindName, Usefulness>> = {
   resistor: { points: 1, plenty: 50, why: 'resistors cost next to nothing new' },
   potentiometer: { points: 4, plenty: 10, why: 'trimmers are handy, and cheap' },
-  capacitor: { points: 8, plenty: 12, why: 'capacitors age, new ones are cheap' },
+  capacitor: { points: 8, plenty: 12, why: 'a small capacitor is cheap' },
   inductor: { points: 22, plenty: 6, why: 'power chokes are dear and hard to match' },
   'common-mode-choke': { points: 20, plenty: 4, why: 'line chokes are dear and do not age' },
   transformer: { points: 24, plenty: 4, why: 'a wound transformer is hours of work' },
-  diode: { points: 5, plenty: 20, why: 'diodes are cheap' },
+  diode: { points: 5, plenty: 20, why: 'diodes serve anywhere, and are cheap' },
   'dual-diode': { points: 16, plenty: 6, why: 'output rectifiers are dear' },
   bridge: { points: 12, plenty: 5, why: 'a bridge suits any mains supply' },
   nmos: { points: 22, plenty: 8, why: 'power MOSFETs are used in every build' },
@@ -59,17 +59,17 @@ export const CASE_SHARE: Readonly<Record<string, number>> = {
   chip: 0.15,
 };
 
-/** Capacitors by build, as a share of the points: films outlive what they come from. Common practice, no source. */
-export const CAPACITOR_SHARE: Readonly<Record<string, number>> = {
-  film: 1.3,
-  x1: 1,
-  x2: 1,
-  y1: 0.3,
-  y2: 0.3,
-  ceramic: 0.2,
-  tantalum: 0.6,
-  polymer: 1.2,
-  electrolytic: 0.8,
+/** Capacitors by build: their share of the points, and why. Common practice, no source. */
+export const CAPACITOR_BUILDS: Readonly<Record<string, { readonly share: number; readonly why: string }>> = {
+  film: { share: 1.3, why: 'films do not age' },
+  x1: { share: 1, why: 'every mains input takes one' },
+  x2: { share: 1, why: 'every mains input takes one' },
+  y1: { share: 0.3, why: 'across the barrier a new one belongs' },
+  y2: { share: 0.3, why: 'across the barrier a new one belongs' },
+  ceramic: { share: 0.2, why: 'ceramics cost next to nothing new' },
+  tantalum: { share: 0.6, why: 'tantalums fail short' },
+  polymer: { share: 1.2, why: 'polymers are dear and last' },
+  electrolytic: { share: 0.8, why: 'cans age, but a good one serves a repair' },
 };
 
 /** What a grade leaves of the points. Common practice, no source. */

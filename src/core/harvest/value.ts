@@ -1,6 +1,6 @@
 import type { Grade } from '../measure';
 import { packageRule, type KindName } from '../part';
-import { CAPACITOR_SHARE, CASE_SHARE, GRADE_SHARE, USEFULNESS, WANTED } from './usefulness';
+import { CAPACITOR_BUILDS, CASE_SHARE, GRADE_SHARE, USEFULNESS, WANTED } from './usefulness';
 
 /** What a person said of a part: take it, or leave it. */
 export type Wish = 'take' | 'leave';
@@ -32,30 +32,30 @@ export interface Value {
  * left.
  */
 export function valueOf(part: Worth): Value {
-  const { points, plenty, why } = USEFULNESS[part.kind];
+  const { points, plenty, why: general } = USEFULNESS[part.kind];
   if (part.wish === 'leave') return { points: 0, reasons: ['you said to leave it'] };
   if (part.grade === 'reject') return { points: 0, reasons: ['it did not pass'] };
   const size = part.package ? (CASE_SHARE[packageRule(part.package)?.group ?? ''] ?? 1) : 1;
-  const build = part.kind === 'capacitor' ? (CAPACITOR_SHARE[part.subtype ?? ''] ?? 1) : 1;
+  const build = part.kind === 'capacitor' ? CAPACITOR_BUILDS[part.subtype ?? ''] : undefined;
+  const why = build?.why ?? general;
   const grade = part.grade ?? 'untested';
   const scarcity = 1 / (1 + part.held / plenty);
-  const general = points * size * build * GRADE_SHARE[grade] * scarcity;
+  const useful = points * size * (build?.share ?? 1) * GRADE_SHARE[grade] * scarcity;
   const [need] = part.needs;
   const wanted = need ? WANTED[need.verdict] * (part.grade === undefined ? GRADE_SHARE.untested : 1) : 0;
   const wish = part.wish === 'take' ? WANTED.wish : 0;
-  return { points: general + wanted + wish, reasons: reasonsOf() };
+  return { points: useful + wanted + wish, reasons: reasonsOf() };
 
   function reasonsOf(): string[] {
     const reasons: string[] = [];
     if (wish > 0) reasons.push('you want it');
     if (need) reasons.push(`${need.title} needs one${need.verdict === 'limit' ? ', with a limit' : ''}`);
     if (part.held >= plenty) reasons.push(`you hold ${part.held}`);
-    else if (part.held > 0) reasons.push(`you hold only ${part.held}`);
-    else reasons.push('you hold none');
+    reasons.push(why);
     if (part.unsettled) reasons.push('its readings did not settle it');
     else if (part.grade === undefined) reasons.push('not tested yet');
-    else if (part.grade !== 'A') reasons.push(`grade ${part.grade}`);
-    reasons.push(why);
+    else reasons.push(`grade ${part.grade}`);
+    if (part.held < plenty) reasons.push(part.held > 0 ? `you hold ${part.held}` : 'you hold none');
     return reasons;
   }
 }

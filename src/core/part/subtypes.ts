@@ -34,7 +34,16 @@ export const SUBTYPES: Readonly<Record<string, KindName>> = {
 };
 
 /** Visible damage a person can type as one word; each is enough to scrap an electrolytic. */
-export const DAMAGE_WORDS = ['bulged', 'leaking', 'burnt', 'cracked', 'charred', 'corroded', 'lifted'] as const;
+export const DAMAGE_WORDS = [
+  'bulged',
+  'leaking',
+  'burnt',
+  'cracked',
+  'charred',
+  'corroded',
+  'lifted',
+  'broken',
+] as const;
 export type DamageWord = (typeof DAMAGE_WORDS)[number];
 
 const SAME_DAMAGE: Readonly<Record<string, DamageWord>> = { leaked: 'leaking', burned: 'burnt', bulging: 'bulged' };

@@ -5,6 +5,8 @@ import type { Queryable } from '../client';
 import {
   boardFacts,
   donors,
+  harvestRuns,
+  harvestSteps,
   journal,
   lotRatings,
   lots,
@@ -43,6 +45,8 @@ const EDITABLE = {
   soakRows,
   stores,
   storeReadings,
+  harvestRuns,
+  harvestSteps,
   openingSteps,
   workSpells,
   reassemblies,

@@ -252,12 +252,12 @@ export interface HarvestedPiece {
  * the same bin, if there is one with the same marking, or begins a lot.
  * @returns the lot's code
  */
-export async function stockPiece(edit: Edit, piece: HarvestedPiece): Promise<string> {
+export async function stockPiece(edit: Edit, piece: HarvestedPiece, pieces = 1): Promise<string> {
   const { tx, bench, donorId } = edit;
   const binId = await ensureBin(tx, bench, piece.bin);
   const like = piece.marking === '' ? undefined : await likeLot(tx, donorId, binId, piece);
   const note = `${piece.ref} taken from the board`;
-  const entry = { onHandDelta: 1, reservedDelta: 0, reason: 'harvested', note } as const;
+  const entry = { onHandDelta: pieces, reservedDelta: 0, reason: 'harvested', note } as const;
   if (like) {
     await edit.ledger({ lotId: like.id, ...entry });
     return like.code;

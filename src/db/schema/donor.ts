@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { PinRelation, Standing } from '../../core/benchline';
 import type { PinFunction } from '../../core/chips';
+import type { Mounting, Wish } from '../../core/harvest';
 import type { BlockName, DutyName, FitmentName, KindName, TestName } from '../../core/part';
 import type { Nameplate, InletName } from '../../core/nameplate';
 import type { HoldSource, StoreRole } from '../../core/safety';
@@ -189,6 +190,10 @@ export const parts = sqliteTable(
     /** What pins of an unknown chip seem to be, by number. */
     pinHints: text('pin_hints', { mode: 'json' }).$type<Record<number, PinFunction>>().notNull().default({}),
     typeId: text('type_id').references(() => types.id),
+    /** What a person said of taking it. */
+    wish: text('wish').$type<Wish>(),
+    /** How it is held on the board. */
+    mounting: text('mounting', { mode: 'json' }).$type<Mounting>().notNull().default({ ways: [], behind: [] }),
     state: text('state').$type<'on-board' | 'harvested'>().notNull(),
     createdMs: createdMs(),
     deletedMs: deletedMs(),

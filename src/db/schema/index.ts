@@ -14,6 +14,7 @@ export {
   storeReadings,
   stores,
 } from './donor';
+export { harvestRuns, harvestSteps, STEP_OUTCOMES } from './harvest';
 export { openingSteps, reassemblies, workSpells } from './opening';
 export { PHOTO_SIDES, photoPairs, photoPins, photos, pinSpots } from './photo';
 export { settings } from './setting';

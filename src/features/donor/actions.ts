@@ -8,9 +8,12 @@ import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
 import {
   donorForm,
+  assemblyForm,
   harvestForm,
+  harvestStepForm,
   markingQuestion,
   measurementForm,
+  mountingForm,
   noteForm,
   openingStepForm,
   pairForm,
@@ -23,6 +26,7 @@ import {
   plateForm,
   readingForm,
   reassemblyForm,
+  runForm,
   soakForm,
   standingForm,
   storeForm,
@@ -30,6 +34,7 @@ import {
   weightsForm,
 } from './schema';
 import { takePart } from './usecases/harvest';
+import { endRun, mountPart, startRun, stepRun, takeAssembly } from './usecases/harvestRun';
 import {
   acceptClearReadings,
   acceptReading,
@@ -236,6 +241,35 @@ export async function measurePartAction(of: z.input<typeof part>, data: FormData
 
 export async function takePartAction(code: string, data: FormData): Promise<FormOutcome> {
   return withForm(harvestForm, data, (form) => takePart(bench(), { code: word.parse(code), ...form }));
+}
+
+export async function startRunAction(code: string, data: FormData): Promise<FormOutcome> {
+  return withForm(runForm, data, (form) => startRun(bench(), word.parse(code), form));
+}
+
+export async function endRunAction(code: string): Promise<FormOutcome> {
+  return endRun(bench(), word.parse(code));
+}
+
+export async function stepRunAction(code: string, data: FormData): Promise<FormOutcome> {
+  return withForm(harvestStepForm, data, (form) => stepRun(bench(), word.parse(code), form));
+}
+
+export async function mountPartAction(
+  of: z.input<typeof part>,
+  form: z.input<typeof mountingForm>,
+): Promise<FormOutcome> {
+  const parsed = mountingForm.safeParse(form);
+  if (!parsed.success)
+    return {
+      ok: false,
+      problems: parsed.error.issues.map(({ path, message }) => ({ field: path.map(String).join('.'), message })),
+    };
+  return mountPart(bench(), part.parse(of), parsed.data);
+}
+
+export async function takeAssemblyAction(code: string, data: FormData): Promise<FormOutcome> {
+  return withForm(assemblyForm, data, (form) => takeAssembly(bench(), word.parse(code), form));
 }
 
 export async function addNoteAction(code: string, data: FormData): Promise<FormOutcome> {

@@ -40,10 +40,10 @@ export function readingsThatCount({ part, measurements }: PartRecord, context: T
   return mergeReadings(sets, isClear);
 }
 
-/** The judgement of a part by the readings that count; none while it was not measured. */
+/** The judgement of a part by the readings that count and by its looks; none while there is neither. */
 export function judgeRecord(record: PartRecord, context: TestContext): Judgement | undefined {
   const part = underTest(record, context);
-  if (!part || record.measurements.length === 0) return undefined;
+  if (!part || (record.measurements.length === 0 && part.damage.length === 0)) return undefined;
   return judgePart(part, readingsThatCount(record, context));
 }
 

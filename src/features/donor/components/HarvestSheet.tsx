@@ -3,17 +3,19 @@ import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
 import { DataTable } from '../../../ui/table/DataTable';
-import { GradeMark } from '../../../ui/value/marks';
 import { Facts } from '../../../ui/value/Facts';
 import type { DonorFrame } from '../views/frame';
-import type { harvestView, PartsView, PartView } from '../views/parts';
+import type { HarvestView } from '../views/harvest';
+import type { PartsView, PartView } from '../views/parts';
 import { reasonItems } from '../views/verdict';
+import { AssemblyForm } from './AssemblyForm';
+import { HarvestPlan, MinutesForm, TakenLots } from './HarvestPlan';
 import { LiveNotice } from './LiveNotice';
+import { MountingForm } from './MountingForm';
 import { TakeForm } from './TakeForm';
+import { StartRun, WorkMode } from './WorkMode';
 
-type HarvestView = Awaited<ReturnType<typeof harvestView>>;
-
-/** Harvest: what is still on the board, and what a part becomes when it goes into a drawer. */
+/** Harvest: the plan for the minutes at hand, the job in hand, and what a part becomes when it goes into a drawer. */
 export function HarvestSheet({ frame, view, harvest }: { frame: DonorFrame; view: PartsView; harvest: HarvestView }) {
   const { selected } = view;
   const refused = frame.notCleared
@@ -27,7 +29,7 @@ export function HarvestSheet({ frame, view, harvest }: { frame: DonorFrame; view
         selected ? (
           <TakeJudgement code={frame.code} part={selected} bins={harvest.bins} refused={refused} />
         ) : (
-          <HarvestOverview code={frame.code} view={view} harvest={harvest} />
+          <HarvestOverview code={frame.code} harvest={harvest} refused={refused} />
         )
       }
     >
@@ -42,6 +44,16 @@ export function HarvestSheet({ frame, view, harvest }: { frame: DonorFrame; view
         </section>
       )}
       <LiveNotice frame={frame} station="harvest" />
+      {harvest.run ? (
+        <WorkMode code={frame.code} view={harvest} />
+      ) : (
+        view.onBoard > 0 && (
+          <div className="mb-3">
+            <MinutesForm code={frame.code} minutes={harvest.minutes} />
+          </div>
+        )
+      )}
+      <HarvestPlan code={frame.code} view={harvest} />
       {view.rows.length > 0 ? (
         <DataTable label="Parts of the board" columns={view.columns} rows={view.rows} />
       ) : (
@@ -49,67 +61,71 @@ export function HarvestSheet({ frame, view, harvest }: { frame: DonorFrame; view
           Log the parts at Identify; what is worth taking shows here.
         </EmptyState>
       )}
-      {harvest.lots.length > 0 && (
-        <section className="mt-6" aria-label="Taken from this donor">
-          <h2 className="label">Taken from this donor</h2>
-          <ul className="dotted text-[13px]">
-            {harvest.lots.map(({ code, says, grade, pieces, bin }) => (
-              <li key={code} className="grid grid-cols-[84px_1fr_30px_60px_70px] items-baseline gap-x-3 py-1.5">
-                <a className="ref" href={`/stock/${code}`}>
-                  {code}
-                </a>
-                <span>{says}</span>
-                <GradeMark grade={grade} />
-                <span className="q text-right">{pieces}</span>
-                <span className="font-mono">{bin}</span>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      <TakenLots lots={harvest.lots} />
+      <AssemblyForm code={frame.code} bin={harvest.bin} />
     </Halves>
   );
 }
 
-function HarvestOverview({ code, view, harvest }: { code: string; view: PartsView; harvest: HarvestView }) {
-  const [first] = view.worthTaking;
-  const pieces = harvest.lots.reduce((sum, lot) => sum + lot.pieces, 0);
-  const codes = harvest.lots.map((lot) => lot.code).join(',');
+function HarvestOverview({
+  code,
+  harvest,
+  refused,
+}: {
+  code: string;
+  harvest: HarvestView;
+  /** Why nothing may be taken, if nothing may. */
+  refused: string | null;
+}) {
+  const { plan, run, whole, lots } = harvest;
+  const pieces = lots.reduce((sum, lot) => sum + lot.pieces, 0);
+  const codes = lots.map((lot) => lot.code).join(',');
   return (
     <Judgement>
-      <Claim label="What to take">
-        {view.worthTaking.length === 0
-          ? 'Nothing on the board has passed a test yet'
-          : `${view.worthTaking.length} tested ${view.worthTaking.length === 1 ? 'part is' : 'parts are'} worth taking`}
+      <Claim label={run ? 'What still fits' : `With ${harvest.minutes} minutes`}>
+        {plan.taken === 0 ? 'Nothing on the board is worth the time' : plan.says}
       </Claim>
-      {view.worthTaking.length > 0 && (
-        <Section label="Passed, still on the board">
-          <ul className="flex flex-wrap gap-x-3 gap-y-1.5">
-            {view.worthTaking.map((ref) => (
-              <li key={ref}>
-                <a className="ref" href={`/donors/${code}/harvest?part=${ref}`}>
-                  {ref}
-                </a>
-              </li>
-            ))}
-          </ul>
+      {plan.taken > 0 && <p className="text-[13px] text-ink-2">{plan.exact}</p>}
+      {whole && (
+        <Section label={whole.leave ? 'Leave it whole' : 'Whole or in parts'}>
+          <p>{whole.says}</p>
         </Section>
       )}
-      <Next
-        actions={
-          harvest.lots.length > 0 && (
-            <a className="btn" href={`/stock/labels?lots=${codes}`}>
-              Labels of its {harvest.lots.length} lots
-            </a>
-          )
-        }
-      >
-        {first
-          ? `Open ${first}, name a bin, and take it.`
-          : view.untested.length > 0
-            ? `Test ${view.untested[0]} first; an untested part goes into stock without a grade.`
-            : `${pieces} ${pieces === 1 ? 'piece is' : 'pieces are'} in stock from this donor.`}
-      </Next>
+      {plan.untested.length > 0 && (
+        <Section label="Worth testing first">
+          <p>
+            An untested part counts less and goes into stock without a grade:{' '}
+            {plan.untested.slice(0, 6).map((ref) => (
+              <a key={ref} className="ref mr-2" href={`/donors/${code}/test?part=${ref}`}>
+                {ref}
+              </a>
+            ))}
+          </p>
+        </Section>
+      )}
+      {plan.taken > 0 && !run && refused === null ? (
+        <section className="next">
+          <h2 className="label mb-1">Next</h2>
+          <p className="mb-2 text-[15.5px] leading-snug font-medium">Lay a bag and a bin ready, and start the clock.</p>
+          <StartRun code={code} view={harvest} />
+        </section>
+      ) : (
+        <Next
+          actions={
+            lots.length > 0 && (
+              <a className="btn" href={`/stock/labels?lots=${codes}`}>
+                {lots.length === 1 ? 'Label of its lot' : `Labels of its ${lots.length} lots`}
+              </a>
+            )
+          }
+        >
+          {refused && plan.taken > 0
+            ? refused
+            : run?.inHand
+              ? `${run.inHand.title}: the key below it says what came of it.`
+              : `${pieces} ${pieces === 1 ? 'piece is' : 'pieces are'} in stock from this donor.`}
+        </Next>
+      )}
       <Caution>
         Hot solder and old flux fumes harm eyes and lungs: glasses, air. Ferrite and glass diodes crack when bent.
       </Caution>
@@ -140,11 +156,21 @@ function TakeJudgement({
         </p>
       </div>
       {judgement && <Findings items={reasonItems(judgement)} />}
+      {part.limits.length > 0 && (
+        <Section label="Limits that go with it">
+          <ul>
+            {part.limits.map((limit) => (
+              <li key={limit}>{limit}</li>
+            ))}
+          </ul>
+        </Section>
+      )}
       {part.forStock.length > 0 && (
         <Section label="What the lot will carry">
           <Facts rows={part.forStock.map(({ label, value, source }) => ({ label, value, evidence: source }))} />
         </Section>
       )}
+      {!part.harvested && <MountingForm code={code} refName={part.ref} mounting={part.mounting} wish={part.wish} />}
       {part.harvested ? (
         <Next>{part.ref} was taken; its lot is listed on the left.</Next>
       ) : judgement?.verdict === 'scrap' ? (

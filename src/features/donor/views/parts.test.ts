@@ -11,7 +11,8 @@ import { undoLatest } from '../usecases/undo';
 import { donorLines } from './bench';
 import { loadDonor, stationInHandOf } from './frame';
 import { journalView, notesView } from './notes';
-import { harvestView, partsView } from './parts';
+import { harvestView } from './harvest';
+import { partsView } from './parts';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
 let fixture: Fixture;

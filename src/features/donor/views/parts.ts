@@ -8,6 +8,7 @@ import {
   type KindName,
   type RatingName,
 } from '../../../core/part';
+import type { Mounting } from '../../../core/harvest';
 import { limitText, mergeLimits, type Judgement } from '../../../core/measure';
 import { formatQuantity } from '../../../core/quantity';
 import { senseCheck, type UnitStress } from '../../../core/sense';
@@ -15,7 +16,6 @@ import { SOURCE_MEANING } from '../../../core/evidence';
 import type { Reading } from '../../../core/marking';
 import { bench } from '../../../db/bench';
 import type { Donor } from '../../../db/repositories/donors';
-import { listBinCodes, lotsOfDonor } from '../../../db/repositories/lots';
 import { listParts, type PartRecord } from '../../../db/repositories/parts';
 import { ratingHistory } from '../../../db/repositories/ratings';
 import type { Cell, TableColumn, TableRow } from '../../../ui/table/tableTypes';
@@ -45,6 +45,8 @@ export interface PartView {
   readonly judgement: Judgement | null;
   /** What its grade keeps it from. */
   readonly limits: readonly string[];
+  readonly wish: 'take' | 'leave' | null;
+  readonly mounting: Mounting;
   /** What the lot will carry, should it be taken now. */
   readonly forStock: readonly { label: string; value: string; source: string }[];
 }
@@ -240,6 +242,8 @@ async function partView(
     ratingChoices: rule.ratings.map((name) => ({ value: name, label: RATINGS[name].label })),
     test: station === 'test' ? partTest(record, context) : null,
     judgement: judgement ?? null,
+    wish: part.wish,
+    mounting: part.mounting,
     limits: mergeLimits(judgement?.limits ?? []).map(limitText),
     forStock: Object.values(
       Object.fromEntries(
@@ -267,22 +271,4 @@ function isTaken(
 
 function show(name: RatingName, value: number): string {
   return formatQuantity(value, RATINGS[name].unit);
-}
-
-/** The lots that came from a donor, and the bins there are, for the Harvest station. */
-export async function harvestView(donor: Donor) {
-  const { db } = bench();
-  const [lots, bins] = await Promise.all([lotsOfDonor(db.read, donor.id), listBinCodes(db.read)]);
-  return {
-    bins,
-    lots: lots.map(({ lot, bin, ratings }) => ({
-      code: lot.code,
-      says: [kindRule(lot.kind).label, lot.marking, ...ratingSummary(lot.kind, ratings, 2).map(({ text }) => text)]
-        .filter((word) => word !== '')
-        .join(' '),
-      grade: lot.grade,
-      pieces: lot.onHand,
-      bin,
-    })),
-  };
 }
