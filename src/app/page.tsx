@@ -14,9 +14,14 @@ export default async function BenchPage() {
           title="On the bench"
           says={view.says}
           actions={
-            <Link href="/donors/new" className="btn" data-tone="next">
-              New donor
-            </Link>
+            <>
+              <Link href="/stock/scan" className="btn" prefetch={false}>
+                Scan a label
+              </Link>
+              <Link href="/donors/new" className="btn" data-tone="next">
+                New donor
+              </Link>
+            </>
           }
         />
       }

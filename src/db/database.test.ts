@@ -166,6 +166,7 @@ describe('migrations', () => {
       '0005_photo-spots',
       '0006_meters-and-limits',
       '0007_harvest-runs',
+      '0008_bins-and-filters',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -1,7 +1,8 @@
 /** Largest request body in bytes; a photo, a datasheet or a list of types may be larger. */
 export const BODY_LIMIT = 1024 * 1024;
 const FILE_BODY_LIMIT = 30 * 1024 * 1024;
-const FILE_PATHS = /^(?:\/donors\/[^/]+\/photos\/(?:upload|prepared)|\/types\/import|\/types\/[^/]+\/datasheet)$/;
+const FILE_PATHS =
+  /^(?:\/donors\/[^/]+\/photos\/(?:upload|prepared)|\/(?:types|stock)\/import|\/types\/[^/]+\/datasheet)$/;
 
 const LOCAL_NAMES = ['127.0.0.1', 'localhost', '[::1]'];
 

@@ -24,6 +24,12 @@ export default async function StockPage({ searchParams }: { searchParams: Search
                   Labels
                 </Link>
               )}
+              <Link href="/stock/scan" className="btn" prefetch={false}>
+                Scan
+              </Link>
+              <Link href="/stock/bins" className="btn" prefetch={false}>
+                Bins
+              </Link>
               <Link href="/types" className="btn" prefetch={false}>
                 Types
               </Link>

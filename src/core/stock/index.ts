@@ -8,4 +8,6 @@ export {
   type FilterProblem,
   type StockFilter,
 } from './parseFilter';
-export { demandText, looseningFor, withoutDemand, type Loosening } from './nearMisses';
+export { demandText, filterText, looseningFor, nearRange, withoutDemand, type Loosening } from './nearMisses';
+export { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot, type RefusedLot } from './lotTable';
+export { LIE_YEARS, reformAdvice, yearsBefore, yearsBetween } from './ageing';

@@ -101,7 +101,7 @@ function checkDemand(demand: Demand, rating: Evidenced | undefined, share: numbe
     rating: demand.rating,
     outcome: 'fits',
     margin,
-    text: `${shown} for ${asked}, ${timesOver(margin)}${usable === rating.value ? '' : ` at ${Math.round((100 * usable) / rating.value)} % of it`}`,
+    text: `${shown} for ${asked}, ${timesOver(margin)}${usable === rating.value ? '' : doubtful && share === 1 ? ' at half its voltage' : ` at ${Math.round((100 * usable) / rating.value)} % of it`}`,
   };
 }
 

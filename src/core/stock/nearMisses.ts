@@ -1,4 +1,4 @@
-import { RATINGS, type RatingName } from '../part';
+import { kindRule, RATINGS, type RatingName } from '../part';
 import { formatQuantity } from '../quantity';
 import { demandedRange, type Demand, type StockFilter } from './parseFilter';
 
@@ -8,6 +8,8 @@ export interface Loosening {
   /** The demand as it would have to read. */
   readonly loosened: Demand;
   readonly says: string;
+  /** How far the demand is missed, as a share. */
+  readonly reach: number;
 }
 
 /** How far a demand may be missed to count as near. Common practice, no source. */
@@ -20,7 +22,7 @@ export function looseningFor(demand: Demand, value: number): Loosening | undefin
   if (!loosened) return undefined;
   const reach = value < low ? 1 - value / low : value / high - 1;
   if (reach > NEAR) return undefined;
-  return { demand, loosened, says: `${formatQuantity(value, RATINGS[demand.rating].unit)} will do` };
+  return { demand, loosened, says: `${formatQuantity(value, RATINGS[demand.rating].unit)} will do`, reach };
 }
 
 function lowered(demand: Demand, value: number): Demand {
@@ -29,6 +31,42 @@ function lowered(demand: Demand, value: number): Demand {
 
 function raised(demand: Demand, value: number): Demand {
   return demand.comparison === 'between' ? { ...demand, upper: value } : { ...demand, comparison: 'at-most', value };
+}
+
+/** Demands that hold exactly the values which miss one by a little. */
+export function nearRange(demand: Demand): readonly Demand[] {
+  const { low, high } = demandedRange(demand);
+  const below: Demand[] =
+    low === -Infinity
+      ? []
+      : [
+          { rating: demand.rating, comparison: 'at-least', value: low * (1 - NEAR) },
+          { rating: demand.rating, comparison: 'below', value: low },
+        ];
+  if (high === Infinity) return below;
+  const above: Demand[] = [
+    { rating: demand.rating, comparison: 'above', value: high },
+    { rating: demand.rating, comparison: 'at-most', value: high * (1 + NEAR) },
+  ];
+  // A range is missed more usefully on its upper side: more is seldom in the way.
+  return above;
+}
+
+/** A filter in the words a person would type. */
+export function filterText(filter: StockFilter): string {
+  return [
+    filter.kind && kindRule(filter.kind).words[0],
+    ...filter.demands.map(demandText),
+    filter.package?.toLowerCase().replace(' ', '-'),
+    filter.bin && `bin:${filter.bin}`,
+    filter.donor && `from:${filter.donor}`,
+    filter.grade && `grade:${filter.grade}`,
+    filter.source && `evidence:${filter.source}`,
+    ...(filter.uses ?? []).map((use) => `for:${use}`),
+    ...filter.words.map((word) => (word === 'low-impedance' ? 'low' : word)),
+  ]
+    .filter(Boolean)
+    .join(' ');
 }
 
 /** The filter without one of its demands, to look for what misses only that one. */

@@ -1,4 +1,4 @@
 export type { EntryRating, ReadFile, RefusedEntry, TypeEntry } from './entry';
 export { planImport, type ImportPlan, type KnownTypes, type PlannedEntry } from './planImport';
 export { readEntry, type RawEntry } from './readEntry';
-export { neutralised, readTypeTable, typeTable } from './table';
+export { readTypeTable, typeTable } from './table';

@@ -1,20 +1,11 @@
 import { isRatingName, RATING_NAMES, RATINGS } from '../part';
 import { formatShorthand } from '../quantity';
+import { neutralised, plainCell } from '../table';
 import type { EntryRating, ReadEntry, ReadFile, RefusedEntry, TypeEntry } from './entry';
 import { readEntry } from './readEntry';
 
 const TEXT_COLUMNS = ['kind', 'name', 'aliases', 'technology', 'package', 'note', 'source'] as const;
 type TextColumn = (typeof TEXT_COLUMNS)[number];
-
-/** Spreadsheets run cells that begin so as formulas. Source: OWASP, CSV injection, from memory. */
-const FORMULA = /^[=+\-@\t\r]/;
-
-/** A text that no spreadsheet takes for a formula; the mark is taken off again on reading. */
-export function neutralised(text: string): string {
-  return FORMULA.test(text) ? `'${text}` : text;
-}
-
-const plain = (text: string) => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
 
 /**
  * Reads a table of types: a heading with `kind` and `name`, further text columns, and one column a
@@ -58,7 +49,7 @@ export function readTypeTable(rows: readonly (readonly string[])[]): ReadFile {
     };
     const ratings: Record<string, string> = {};
     columns.forEach((column, place) => {
-      const cell = plain((cells[place] ?? '').trim());
+      const cell = plainCell((cells[place] ?? '').trim());
       const rating = ratingOf(column);
       if (isTextColumn(column)) texts[column.toLowerCase() as TextColumn] = cell;
       else if (rating) ratings[rating] = cell;

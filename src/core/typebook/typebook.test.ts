@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { neutralised, planImport, readTypeTable, typeTable, type KnownTypes, type TypeEntry } from '.';
+import { neutralised } from '../table';
+import { planImport, readTypeTable, typeTable, type KnownTypes, type TypeEntry } from '.';
 
 const HEADING = ['kind', 'name', 'aliases', 'vds', 'id', 'rdsOn', 'note', 'source'];
 const row = (...cells: string[]) => readTypeTable([HEADING, cells]);

@@ -2,7 +2,9 @@ import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { StationName } from '../../core/station';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
+import { sendBack } from './lotImport';
 import {
+  bins,
   boardFacts,
   donors,
   harvestRuns,
@@ -23,6 +25,7 @@ import {
   pinSpots,
   powerEvents,
   reassemblies,
+  savedFilters,
   soakRows,
   stationMarks,
   stockLedger,
@@ -59,6 +62,8 @@ const EDITABLE = {
   measurements,
   lots,
   lotRatings,
+  bins,
+  savedFilters,
   types,
   typeRatings,
   typeAliases,
@@ -81,7 +86,9 @@ type Change =
       readonly before: Fields;
       readonly after: Fields;
     }
-  | { readonly op: 'ledger'; readonly id: string };
+  | { readonly op: 'ledger'; readonly id: string }
+  /** Lots that came in together; the lines of the ledger that brought them carry the note. */
+  | { readonly op: 'lots-in'; readonly note: string };
 
 /** An open edit: every row it touches is remembered for undo. */
 export interface Edit {
@@ -97,6 +104,8 @@ export interface Edit {
   update<T extends EditableName>(table: T, id: string, patch: Patch<T>): Promise<void>;
   remove(table: EditableName, id: string): Promise<void>;
   ledger(entry: LedgerEntry): Promise<void>;
+  /** Remembers lots that `bringIn` wrote all at once, by the note on their ledger lines. */
+  broughtIn(note: string): void;
 }
 
 /** What an edit left behind: its journal entry, for undo. */
@@ -160,6 +169,9 @@ function openEdit(tx: Queryable, bench: Bench, of: { donorId: string; station: S
     remove: (table, id) => update(table, id, { deletedMs: bench.now() }),
     ledger: async (entry) => {
       changes.push({ op: 'ledger', id: await appendLedger(tx, bench, entry) });
+    },
+    broughtIn: (note) => {
+      changes.push({ op: 'lots-in', note });
     },
   };
 }
@@ -228,6 +240,10 @@ class ChangedSince extends Error {}
 async function takeBack(tx: Queryable, bench: Bench, change: Change, says: string): Promise<void> {
   if (change.op === 'ledger') {
     await takeBackLedgerLine(tx, bench, change.id, says);
+    return;
+  }
+  if (change.op === 'lots-in') {
+    if (!(await sendBack(tx, bench, change.note))) throw new ChangedSince(says);
     return;
   }
   const now = await rowById(tx, change.table, change.id);

@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, exists, gt, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, countDistinct, desc, eq, exists, gt, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import type { Grade, Limit } from '../../core/measure';
 import { kindsServing } from '../../core/part';
 import type { StockFilter } from '../../core/stock';
@@ -25,6 +25,9 @@ export interface LotPage {
   readonly total: number;
   readonly pieces: number;
 }
+
+/** Choices shown of each facet. */
+const FACET_CHOICES = 8;
 
 /** A page of lots with stock left that meet a filter at face value, newest first. */
 export async function searchLots(
@@ -54,7 +57,7 @@ export async function searchLots(
   };
 }
 
-/** How many lots of a filter carry each kind, package and grade. */
+/** How many lots of a filter carry each kind, package, grade, source and bin. */
 export async function lotFacets(db: Queryable, filter: StockFilter) {
   const where = whereOf(db, filter);
   const tally = async <T>(column: typeof lots.kind | typeof lots.package | typeof lots.grade) =>
@@ -64,13 +67,28 @@ export async function lotFacets(db: Queryable, filter: StockFilter) {
       .where(where)
       .groupBy(column)
       .orderBy(desc(count()))
-      .limit(8)) as { value: T | null; n: number }[];
-  const [kinds, packages, grades] = await Promise.all([
+      .limit(FACET_CHOICES)) as { value: T | null; n: number }[];
+  const [kinds, packages, grades, sources, binCounts] = await Promise.all([
     tally<Lot['kind']>(lots.kind),
     tally<string>(lots.package),
     tally<Grade>(lots.grade),
+    db
+      .select({ value: lotRatings.source, n: countDistinct(lotRatings.lotId) })
+      .from(lotRatings)
+      .innerJoin(lots, eq(lots.id, lotRatings.lotId))
+      .where(and(where, isNull(lotRatings.supersededMs)))
+      .groupBy(lotRatings.source)
+      .orderBy(desc(countDistinct(lotRatings.lotId))),
+    db
+      .select({ value: bins.code, n: count() })
+      .from(lots)
+      .innerJoin(bins, eq(bins.id, lots.binId))
+      .where(where)
+      .groupBy(lots.binId)
+      .orderBy(desc(count()))
+      .limit(FACET_CHOICES),
   ]);
-  return { kinds, packages, grades };
+  return { kinds, packages, grades, sources, bins: binCounts };
 }
 
 function whereOf(db: Queryable, filter: StockFilter): SQL | undefined {
@@ -309,16 +327,6 @@ export async function stockTotals(db: Queryable): Promise<{ lots: number; bins: 
   return { lots: row?.lots ?? 0, bins: Number(row?.bins ?? 0), pieces: Number(row?.pieces ?? 0) };
 }
 
-/** Puts a lot into another bin; the ledger keeps the way it went. */
-export function moveLot(bench: Bench, of: { lotId: string; from: string; to: string }): Promise<void> {
-  return bench.db.write(async (tx) => {
-    const binId = await ensureBin(tx, bench, of.to);
-    await tx.update(lots).set({ binId }).where(eq(lots.id, of.lotId));
-    const note = `${of.from} to ${of.to}`;
-    await appendLedger(tx, bench, { lotId: of.lotId, onHandDelta: 0, reservedDelta: 0, reason: 'moved', note });
-  });
-}
-
 /** Takes pieces out of a lot for a purpose outside builds. The database refuses more than is free. */
 export function takeFromLot(bench: Bench, of: { lotId: string; quantity: number; note: string }): Promise<string> {
   return bench.db.write((tx) =>
@@ -330,4 +338,55 @@ export function takeFromLot(bench: Bench, of: { lotId: string; quantity: number;
       note: of.note,
     }),
   );
+}
+
+/** The present ratings of a lot with their rows, for splitting and joining. */
+export async function ratingRowsOf(db: Queryable, lotId: string): Promise<(typeof lotRatings.$inferSelect)[]> {
+  return db
+    .select()
+    .from(lotRatings)
+    .where(and(eq(lotRatings.lotId, lotId), isNull(lotRatings.supersededMs)));
+}
+
+/** Lots of one kind, marking and grade besides one, which could be joined with it. */
+export async function likeLots(db: Queryable, lot: Lot, limit: number): Promise<LotRow[]> {
+  const rows = await db
+    .select({ id: lots.id })
+    .from(lots)
+    .where(
+      and(
+        eq(lots.kind, lot.kind),
+        eq(lots.marking, lot.marking),
+        lot.package === null ? isNull(lots.package) : eq(lots.package, lot.package),
+        lot.grade === null ? isNull(lots.grade) : eq(lots.grade, lot.grade),
+        sql`${lots.id} <> ${lot.id}`,
+        gt(lots.onHand, 0),
+        isNull(lots.deletedMs),
+      ),
+    )
+    .limit(limit);
+  return lotRows(
+    db,
+    rows.map(({ id }) => id),
+  );
+}
+
+/** Every lot with stock left that a filter finds, for a file, in pieces of a page each. */
+export async function* allLots(db: Queryable, filter: StockFilter, pageSize: number): AsyncGenerator<LotRow[]> {
+  const where = whereOf(db, filter);
+  let after = '';
+  for (;;) {
+    const ids = await db
+      .select({ id: lots.id })
+      .from(lots)
+      .where(and(where, gt(lots.id, after)))
+      .orderBy(asc(lots.id))
+      .limit(pageSize);
+    if (ids.length === 0) return;
+    after = ids.at(-1)?.id ?? '';
+    yield await lotRows(
+      db,
+      ids.map(({ id }) => id),
+    );
+  }
 }

@@ -18,5 +18,5 @@ export { harvestRuns, harvestSteps, STEP_OUTCOMES } from './harvest';
 export { openingSteps, reassemblies, workSpells } from './opening';
 export { PHOTO_SIDES, photoPairs, photoPins, photos, pinSpots } from './photo';
 export { settings } from './setting';
-export { bins, lotRatings, lots, stockLedger } from './stock';
+export { bins, lotRatings, lots, savedFilters, stockLedger } from './stock';
 export { datasheets, typeAliases, typeRatings, types } from './type';

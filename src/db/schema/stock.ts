@@ -10,7 +10,18 @@ import { types } from './type';
 export const bins = sqliteTable('bins', {
   id: key(),
   code: text('code').notNull().unique(),
+  /** Pieces that fit, as a person said; none when nobody did. */
+  capacity: integer('capacity'),
   createdMs: createdMs(),
+});
+
+/** A question asked of stock again and again. */
+export const savedFilters = sqliteTable('saved_filters', {
+  id: key(),
+  name: text('name').notNull(),
+  filter: text('filter').notNull(),
+  createdMs: createdMs(),
+  deletedMs: deletedMs(),
 });
 
 /**
@@ -46,6 +57,7 @@ export const lots = sqliteTable(
     check('lots_on_hand_not_negative', sql`${t.onHand} >= 0`),
     check('lots_reserved_within_stock', sql`${t.reserved} >= 0 and ${t.reserved} <= ${t.onHand}`),
     index('lots_kind').on(t.kind, t.id),
+    index('lots_age').on(t.createdMs),
     index('lots_bin').on(t.binId),
     index('lots_donor').on(t.donorId),
   ],
@@ -79,7 +91,19 @@ export const stockLedger = sqliteTable(
     onHandDelta: integer('on_hand_delta').notNull(),
     reservedDelta: integer('reserved_delta').notNull(),
     reason: text('reason')
-      .$type<'harvested' | 'counted' | 'moved' | 'reserved' | 'released' | 'used' | 'taken' | 'undone'>()
+      .$type<
+        | 'harvested'
+        | 'counted'
+        | 'moved'
+        | 'split'
+        | 'joined'
+        | 'imported'
+        | 'reserved'
+        | 'released'
+        | 'used'
+        | 'taken'
+        | 'undone'
+      >()
       .notNull(),
     needId: text('need_id').references(() => needs.id),
     note: text('note').notNull().default(''),

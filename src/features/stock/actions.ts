@@ -4,8 +4,9 @@ import { z } from 'zod';
 import { bench } from '../../db/bench';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
-import { lotForm, moveForm, takeForm } from './schema';
-import { addLot, moveToBin, takePieces } from './usecases';
+import { countBin, dropFilter, joinLots, moveToBin, saveFilter, sizeBin, splitLot } from './moves';
+import { capacityForm, countForm, filterForm, joinForm, lotForm, moveForm, splitForm, takeForm } from './schema';
+import { addLot, takePieces } from './usecases';
 
 const word = z.string().min(1).max(64);
 
@@ -22,4 +23,33 @@ export async function takePiecesAction(code: string, data: FormData): Promise<Fo
 export async function moveToBinAction(code: string, data: FormData): Promise<FormOutcome> {
   const form = readForm(moveForm, data);
   return form.ok ? moveToBin(bench(), { code: word.parse(code), ...form.values }) : form;
+}
+
+export async function splitLotAction(code: string, data: FormData): Promise<FormOutcome> {
+  const form = readForm(splitForm, data);
+  return form.ok ? splitLot(bench(), { code: word.parse(code), ...form.values }) : form;
+}
+
+export async function joinLotsAction(code: string, data: FormData): Promise<FormOutcome> {
+  const form = readForm(joinForm, data);
+  return form.ok ? joinLots(bench(), { code: word.parse(code), ...form.values }) : form;
+}
+
+export async function countBinAction(bin: string, data: FormData): Promise<FormOutcome> {
+  const form = readForm(countForm, data);
+  return form.ok ? countBin(bench(), { bin: word.parse(bin), counts: form.values }) : form;
+}
+
+export async function sizeBinAction(bin: string, data: FormData): Promise<FormOutcome> {
+  const form = readForm(capacityForm, data);
+  return form.ok ? sizeBin(bench(), { bin: word.parse(bin), ...form.values }) : form;
+}
+
+export async function saveFilterAction(data: FormData): Promise<FormOutcome> {
+  const form = readForm(filterForm, data);
+  return form.ok ? saveFilter(bench(), form.values) : form;
+}
+
+export async function dropFilterAction(id: string): Promise<FormOutcome> {
+  return dropFilter(bench(), word.parse(id));
 }

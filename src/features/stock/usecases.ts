@@ -3,7 +3,7 @@ import { benchProblemText, understand, type BenchProblem } from '../../core/benc
 import { kindRule } from '../../core/part';
 import type { Bench } from '../../db/bench';
 import { isConstraintFailure } from '../../db/repositories/journal';
-import { findLot, insertLot, moveLot, takeFromLot } from '../../db/repositories/lots';
+import { findLot, insertLot, takeFromLot } from '../../db/repositories/lots';
 import type { FormOutcome } from '../../ui/form/outcome';
 import type { lotForm } from './schema';
 
@@ -71,16 +71,7 @@ export async function takePieces(
   }
 }
 
-/** Moves a lot to another bin, which is made when it is new. */
-export async function moveToBin(bench: Bench, of: { code: string; bin: string }): Promise<FormOutcome> {
-  const found = await findLot(bench.db.read, of.code);
-  if (!found) return gone(of.code);
-  if (found.bin === of.bin)
-    return { ok: false, problems: [{ field: 'bin', message: `${of.code} is in ${of.bin} already.` }] };
-  await moveLot(bench, { lotId: found.lot.id, from: found.bin, to: of.bin });
-  return { ok: true, says: `${of.code} moved from ${found.bin} to ${of.bin}.` };
-}
-
-function gone(code: string): FormOutcome {
+/** What to say when a lot is not there any more. */
+export function gone(code: string): FormOutcome {
   return { ok: false, problems: [{ message: `There is no lot ${code} any more.` }] };
 }

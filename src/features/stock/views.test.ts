@@ -4,7 +4,8 @@ import { shareBench } from '../../db/testing/sharedBench';
 import { temporaryBench } from '../../db/testing/temporaryBench';
 import { undoEdit } from '../../db/repositories/journal';
 import { lotForm } from './schema';
-import { addLot, moveToBin, takePieces } from './usecases';
+import { moveToBin } from './moves';
+import { addLot, takePieces } from './usecases';
 import { lotLabels, lotView, stockHead, stockView } from './views';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;

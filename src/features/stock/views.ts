@@ -2,12 +2,24 @@ import { limitText } from '../../core/measure';
 import { isDoubtful, SOURCES, type Evidenced } from '../../core/evidence';
 import { kindRule, RATINGS, type KindName, type RatingName } from '../../core/part';
 import { formatQuantity, type Unit } from '../../core/quantity';
-import { filterProblemText, matchLot, parseFilter, type StockFilter } from '../../core/stock';
+import {
+  compareMatches,
+  filterProblemText,
+  filterText,
+  looseningFor,
+  matchLot,
+  nearRange,
+  parseFilter,
+  withoutDemand,
+  type StockFilter,
+} from '../../core/stock';
 import { bench } from '../../db/bench';
+import { listFilters } from '../../db/repositories/bins';
 import { listBuilds } from '../../db/repositories/builds';
 import {
   findLot,
   findLots,
+  likeLots,
   lotFacets,
   lotLedger,
   searchLots,
@@ -16,9 +28,13 @@ import {
 } from '../../db/repositories/lots';
 import { searchPartsOnBoards } from '../../db/repositories/parts';
 import type { TableColumn, TableRow } from '../../ui/table/tableTypes';
-import { labelSvg } from './label';
+import { labelSvg, type LabelText } from './label';
+import { labelsPdf } from './labelPdf';
+import { labelSize } from './labelSizes';
 
 const PAGE_SIZE = 50;
+/** Near misses shown for each demand. */
+const NEAR_ROWS = 5;
 
 const COLUMNS: readonly TableColumn[] = [
   { id: 'lot', label: 'lot' },
@@ -51,11 +67,16 @@ export async function stockView(find: string, page: number) {
       page: 0,
       pages: 0,
       facets: [],
+      near: [],
+      saved: [],
+      best: null,
       onBoards: [],
     };
-  const [found, facets, onBoards] = await Promise.all([
+  const [found, facets, near, saved, onBoards] = await Promise.all([
     searchLots(db.read, parsed.filter, { page, size: PAGE_SIZE }),
     lotFacets(db.read, parsed.filter),
+    page === 0 ? nearMisses(parsed.filter) : [],
+    listFilters(db.read),
     seenOnBoards(parsed.filter),
   ]);
   return {
@@ -88,6 +109,11 @@ export async function stockView(find: string, page: number) {
         label: 'grade',
         choices: facets.grades.map(({ value, n }) => ({ word: value, find: value && `grade:${value}`, n })),
       },
+      {
+        label: 'evidence',
+        choices: facets.sources.map(({ value, n }) => ({ word: value, find: `evidence:${value}`, n })),
+      },
+      { label: 'bin', choices: facets.bins.map(({ value, n }) => ({ word: value, find: `bin:${value}`, n })) },
     ].map(({ label, choices }) => ({
       label,
       choices: choices
@@ -98,11 +124,73 @@ export async function stockView(find: string, page: number) {
           href: `/stock?find=${encodeURIComponent(`${find} ${added}`.trim())}`,
         })),
     })),
+    near,
+    best: bestOf(parsed.filter, found.rows),
+    saved: saved.map(({ id, name, filter }) => ({
+      id,
+      name,
+      filter,
+      href: `/stock?find=${encodeURIComponent(filter)}`,
+    })),
     onBoards,
   };
 }
 
 export type StockView = Awaited<ReturnType<typeof stockView>>;
+
+/** The lot of a page that meets a question best: what fits, then the tightest, so that a strong part is kept. */
+function bestOf(filter: StockFilter, rows: readonly LotRow[]) {
+  if (!filter.kind || filter.demands.length === 0) return null;
+  const [best] = rows
+    .map((row) => ({ row, match: matchLot(filter, { ...row.lot, ratings: row.ratings }) }))
+    .filter(({ row, match }) => match.verdict !== 'no' && row.lot.onHand > row.lot.reserved)
+    .sort((a, b) => compareMatches(a.match, b.match));
+  if (!best) return null;
+  const { lot, bin } = best.row;
+  return {
+    code: lot.code,
+    title: lot.marking || kindRule(lot.kind).label,
+    grade: lot.grade,
+    bin,
+    free: lot.onHand - lot.reserved,
+    verdict: best.match.verdict,
+    checks: best.match.checks.map(({ outcome, text }) => ({ outcome, text })),
+    limits: lot.limits.map(limitText),
+  };
+}
+
+/** Lots that miss one demand by a little, by the value that would have to do. */
+async function nearMisses(filter: StockFilter): Promise<{ says: string; href: string; rows: TableRow[] }[]> {
+  const found = await Promise.all(
+    filter.demands.map(async (demand) => {
+      const rest = withoutDemand(filter, demand.rating);
+      const { rows } = await searchLots(
+        bench().db.read,
+        { ...rest, demands: [...rest.demands, ...nearRange(demand)] },
+        { page: 0, size: NEAR_ROWS },
+      );
+      return rows.flatMap((row) => {
+        const value = row.ratings[demand.rating]?.value;
+        const loosened = value === undefined ? undefined : looseningFor(demand, value);
+        return loosened ? [{ row, loosened, rest }] : [];
+      });
+    }),
+  );
+  return found.flatMap((misses) => {
+    const [first] = misses;
+    if (!first) return [];
+    // The one furthest off lets all the others in.
+    const widest = misses.reduce((a, b) => (b.loosened.reach > a.loosened.reach ? b : a));
+    const asked = [...filter.demands.filter((one) => one !== first.loosened.demand), widest.loosened.loosened];
+    return [
+      {
+        says: `${misses.length} more if ${widest.loosened.says}`,
+        href: `/stock?find=${encodeURIComponent(filterText({ ...filter, demands: asked }))}`,
+        rows: misses.map(({ row }) => lotTableRow(row)),
+      },
+    ];
+  });
+}
 
 /** Parts that a filter finds on boards that were not harvested yet; only when something is asked for. */
 async function seenOnBoards(filter: StockFilter): Promise<TableRow[]> {
@@ -167,6 +255,9 @@ const REASON: Readonly<Record<string, string>> = {
   harvested: 'came in',
   counted: 'counted in',
   moved: 'moved',
+  split: 'parted',
+  joined: 'joined',
+  imported: 'brought in',
   reserved: 'reserved',
   released: 'given back',
   used: 'used',
@@ -180,7 +271,11 @@ export async function lotView(code: string) {
   const row = await findLot(db.read, code.toUpperCase());
   if (!row) return undefined;
   const { lot, bin, donorCode, partRef, ratings } = row;
-  const [ledger, wanted] = await Promise.all([lotLedger(db.read, lot.id), wantedBy(row)]);
+  const [ledger, wanted, like] = await Promise.all([
+    lotLedger(db.read, lot.id),
+    wantedBy(row),
+    likeLots(db.read, lot, 12),
+  ]);
   const doubtful = (Object.entries(ratings) as [RatingName, Evidenced][]).filter(
     ([name, rating]) => RATINGS[name].unit === 'volt' && RATINGS[name].better === 'higher' && isDoubtful(rating),
   );
@@ -208,6 +303,7 @@ export async function lotView(code: string) {
         `${RATINGS[name].label[0]?.toUpperCase()}${RATINGS[name].label.slice(1)} rests on the marking alone: use it up to ${formatQuantity(value / 2, RATINGS[name].unit)} until a datasheet is read.`,
     ),
     wanted,
+    like: like.map((other) => ({ code: other.lot.code, bin: other.bin, pieces: other.lot.onHand })),
     ledger: ledger.map(({ id, atMs, onHandDelta, reservedDelta, reason, note, build }) => ({
       id,
       day: new Date(atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }),
@@ -250,8 +346,8 @@ async function wantedBy({ lot, ratings }: LotRow) {
   );
 }
 
-/** Labels of lots as SVG, each with the address of its page on the server that was asked. */
-export async function lotLabels(codes: readonly string[], origin: string): Promise<{ code: string; svg: string }[]> {
+/** What stands on the labels of lots, each with the address of its page on the server that was asked. */
+export async function labelTexts(codes: readonly string[], origin: string): Promise<LabelText[]> {
   const rows = await findLots(bench().db.read, codes.map((code) => code.trim().toUpperCase()).slice(0, 200));
   return rows.map(({ lot, bin, donorCode, partRef, ratings }) => {
     const values = kindRule(lot.kind)
@@ -260,18 +356,40 @@ export async function lotLabels(codes: readonly string[], origin: string): Promi
       .map((name) => formatQuantity(ratings[name]?.value ?? 0, RATINGS[name].unit));
     return {
       code: lot.code,
-      svg: labelSvg({
-        code: lot.code,
-        title: lot.marking || kindRule(lot.kind).label,
-        lines: [
-          values.join('  '),
-          [lot.grade ?? 'no grade', lot.package, `bin ${bin}`].filter(Boolean).join(', '),
-          donorCode === null ? '' : `from ${donorCode} ${partRef ?? ''}`,
-        ],
-        url: `${origin}/stock/${lot.code}`,
-      }),
+      title: lot.marking || kindRule(lot.kind).label,
+      lines: [
+        [`bin ${bin}`, lot.grade && `grade ${lot.grade}`].filter(Boolean).join(', '),
+        [...values, lot.package].filter(Boolean).join('  '),
+        lot.limits.length > 0
+          ? lot.limits.map(limitText).join(', ')
+          : donorCode === null
+            ? ''
+            : `from ${donorCode} ${partRef ?? ''}`,
+      ],
+      url: `${origin}/stock/${lot.code}`,
     };
   });
+}
+
+/** Labels of lots as SVG. */
+export async function lotLabels(
+  codes: readonly string[],
+  origin: string,
+  size?: string,
+): Promise<{ code: string; svg: string }[]> {
+  return (await labelTexts(codes, origin)).map((label) => ({
+    code: label.code,
+    svg: labelSvg(label, labelSize(size)),
+  }));
+}
+
+/** Labels of lots as a PDF for a sheet or a roll. */
+export async function lotLabelsPdf(
+  codes: readonly string[],
+  origin: string,
+  of: { size: string | undefined; skip: number },
+): Promise<Uint8Array> {
+  return labelsPdf(await labelTexts(codes, origin), labelSize(of.size), of.skip);
 }
 
 /** What is in the drawers, in a few words. */

@@ -1,4 +1,5 @@
 import { LabelSheet } from '../../../features/stock/components/LabelSheet';
+import { labelSize } from '../../../features/stock/labelSizes';
 import { lotLabels } from '../../../features/stock/views';
 import { Page, PageHead } from '../../../ui/frame/Page';
 import { word, type Search } from '../../search';
@@ -7,22 +8,25 @@ import { originOf } from '../origin';
 export const metadata = { title: 'Labels' };
 
 export default async function LabelsPage({ searchParams }: { searchParams: Search }) {
-  const codes = word((await searchParams).lots)
+  const search = await searchParams;
+  const codes = word(search.lots)
     .split(',')
     .filter((code) => code.trim() !== '');
-  const labels = await lotLabels(codes, await originOf());
+  const size = labelSize(word(search.size));
+  const skip = Math.max(0, Math.min(200, Math.floor(Number(word(search.skip)) || 0)));
+  const labels = await lotLabels(codes, await originOf(), size.id);
   return (
     <Page
       head={
         <div className="no-print">
           <PageHead
             title="Labels"
-            says={`${labels.length} ${labels.length === 1 ? 'label' : 'labels'}, 62 by 29 mm each`}
+            says={`${labels.length} ${labels.length === 1 ? 'label' : 'labels'}, ${size.label}`}
           />
         </div>
       }
     >
-      <LabelSheet labels={labels} />
+      <LabelSheet labels={labels} size={size.id} skip={skip} />
     </Page>
   );
 }

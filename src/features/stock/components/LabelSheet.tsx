@@ -1,10 +1,20 @@
 'use client';
 
+import Form from 'next/form';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Evidence } from '../../../ui/frame/Halves';
+import { LABEL_SIZES, labelSize } from '../labelSizes';
 
-/** Labels to print, as many on a sheet as fit. */
-export function LabelSheet({ labels }: { labels: readonly { code: string; svg: string }[] }) {
+/** Labels to print: as they come out, on which paper, and as a file. */
+export function LabelSheet({
+  labels,
+  size,
+  skip,
+}: {
+  labels: readonly { code: string; svg: string }[];
+  size: string;
+  skip: number;
+}) {
   if (labels.length === 0)
     return (
       <Evidence>
@@ -13,13 +23,40 @@ export function LabelSheet({ labels }: { labels: readonly { code: string; svg: s
         </EmptyState>
       </Evidence>
     );
+  const lots = labels.map(({ code }) => code).join(',');
+  const { sheet } = labelSize(size);
   return (
     <Evidence>
-      <div className="no-print mb-4 flex items-center gap-4">
-        <button type="button" className="btn" data-tone="next" onClick={() => window.print()}>
+      <div className="no-print mb-4 flex flex-wrap items-end gap-4">
+        <Form action="/stock/labels" className="flex flex-wrap items-end gap-2.5">
+          <input type="hidden" name="lots" value={lots} />
+          <div className="field">
+            <label htmlFor="label-size">paper</label>
+            <select id="label-size" name="size" defaultValue={size} key={size}>
+              {LABEL_SIZES.map(({ id, label }) => (
+                <option key={id} value={id}>
+                  {label}
+                </option>
+              ))}
+            </select>
+          </div>
+          {sheet && (
+            <div className="field w-32" data-mono="">
+              <label htmlFor="label-skip">labels used already</label>
+              <input id="label-skip" name="skip" inputMode="numeric" defaultValue={skip} />
+            </div>
+          )}
+          <button type="submit" className="btn">
+            Show it so
+          </button>
+        </Form>
+        <a className="btn" data-tone="next" href={`/stock/labels/pdf?lots=${lots}&size=${size}&skip=${skip}`}>
+          PDF to print
+        </a>
+        <button type="button" className="btn" onClick={() => window.print()}>
           Print
         </button>
-        <p className="text-[12.5px] text-ink-2">
+        <p className="max-w-[46ch] text-[12.5px] text-ink-2">
           The square leads to the lot’s page at the address you have open now; print from the address your phone can
           reach.
         </p>
@@ -31,7 +68,7 @@ export function LabelSheet({ labels }: { labels: readonly { code: string; svg: s
             <div dangerouslySetInnerHTML={{ __html: svg }} />
             <a
               className="no-print block bg-lift px-2 py-1 text-[12px]"
-              href={`/stock/${code}/label.svg`}
+              href={`/stock/${code}/label.svg?size=${size}`}
               download={`${code}.svg`}
             >
               keep as SVG

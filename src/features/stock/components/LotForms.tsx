@@ -3,7 +3,7 @@
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { KIND_NAMES, kindRule } from '../../../core/part';
 import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { addLotAction, moveToBinAction, takePiecesAction } from '../actions';
+import { addLotAction, joinLotsAction, moveToBinAction, splitLotAction, takePiecesAction } from '../actions';
 
 /** Takes pieces out for something that is no build. */
 export function TakePiecesForm({ code }: { code: string }) {
@@ -35,6 +35,52 @@ export function MoveForm({ code }: { code: string }) {
       <TextField name="bin" label="to bin" placeholder="C2-5" mono />
       <div className="pt-[21px]">
         <SubmitButton>Move it</SubmitButton>
+      </div>
+    </ActionForm>
+  );
+}
+
+/** Parts some pieces off into a lot of their own. */
+export function SplitForm({ code, bin }: { code: string; bin: string }) {
+  return (
+    <ActionForm
+      action={splitLotAction.bind(null, code)}
+      label="Part off"
+      className="grid grid-cols-[70px_1fr_auto] items-start gap-x-2.5"
+      clearAfter
+    >
+      <TextField name="quantity" label="pieces" defaultValue="1" mono />
+      <TextField name="bin" label="into bin" defaultValue={bin} mono />
+      <div className="pt-[21px]">
+        <SubmitButton>Part off</SubmitButton>
+      </div>
+    </ActionForm>
+  );
+}
+
+/** Puts another lot of like parts into this one. */
+export function JoinForm({
+  code,
+  like,
+}: {
+  code: string;
+  like: readonly { code: string; bin: string; pieces: number }[];
+}) {
+  if (like.length === 0) return null;
+  return (
+    <ActionForm
+      action={joinLotsAction.bind(null, code)}
+      label="Join"
+      className="grid grid-cols-[1fr_auto] items-start gap-x-2.5"
+      clearAfter
+    >
+      <SelectField
+        name="from"
+        label="a like lot comes into this one"
+        options={like.map((lot) => ({ value: lot.code, label: `${lot.code}, ${lot.pieces} in ${lot.bin}` }))}
+      />
+      <div className="pt-[21px]">
+        <SubmitButton>Join it</SubmitButton>
       </div>
     </ActionForm>
   );

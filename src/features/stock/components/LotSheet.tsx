@@ -6,7 +6,7 @@ import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { GradeMark } from '../../../ui/value/marks';
 import { Facts } from '../../../ui/value/Facts';
 import type { LotView } from '../views';
-import { MoveForm, TakePiecesForm } from './LotForms';
+import { JoinForm, MoveForm, SplitForm, TakePiecesForm } from './LotForms';
 
 /** One lot: where it has been on the left, what it is good for on the right. */
 export function LotSheet({ lot }: { lot: LotView }) {
@@ -66,6 +66,8 @@ export function LotSheet({ lot }: { lot: LotView }) {
       <div className="mt-6 grid max-w-[760px] grid-cols-2 gap-6 max-[620px]:grid-cols-1">
         <TakePiecesForm code={lot.code} />
         <MoveForm code={lot.code} />
+        {lot.onHand > 1 && <SplitForm code={lot.code} bin={lot.bin} />}
+        <JoinForm code={lot.code} like={lot.like} />
       </div>
     </Halves>
   );

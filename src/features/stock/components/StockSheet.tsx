@@ -1,9 +1,13 @@
 import Form from 'next/form';
 import Link from 'next/link';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
-import { Evidence } from '../../../ui/frame/Halves';
+import { Halves } from '../../../ui/frame/Halves';
+import { Judgement } from '../../../ui/judgement/Judgement';
+import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
+import { GradeMark } from '../../../ui/value/marks';
 import { DataTable } from '../../../ui/table/DataTable';
 import type { StockView } from '../views';
+import { DropFilter, KeepFilter } from './KeptFilters';
 
 /** The question asked of the drawers, with what else could be asked. */
 export function StockSearch({ view }: { view: StockView }) {
@@ -34,6 +38,7 @@ export function StockSearch({ view }: { view: StockView }) {
           {view.problem}
         </p>
       )}
+      <SavedFilters view={view} />
       {facets.length > 0 && (
         <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[12.5px]">
           {facets.map(({ label, choices }) => (
@@ -52,11 +57,30 @@ export function StockSearch({ view }: { view: StockView }) {
   );
 }
 
+/** Questions that were kept, and the way to keep the present one. */
+function SavedFilters({ view: { find, saved, problem } }: { view: StockView }) {
+  const isKept = saved.some(({ filter }) => filter === find);
+  if (saved.length === 0 && (find === '' || problem)) return null;
+  return (
+    <div className="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[12.5px]" aria-label="Kept questions">
+      {saved.map(({ id, name, filter, href }) => (
+        <span key={id} className="inline-flex items-baseline gap-1">
+          <Link href={href} prefetch={false} title={filter} className="underline decoration-dotted">
+            {name}
+          </Link>
+          {filter === find && <DropFilter id={id} name={name} />}
+        </span>
+      ))}
+      {find !== '' && !problem && !isKept && <KeepFilter find={find} />}
+    </div>
+  );
+}
+
 /** The lots found, and the parts that would fit but still sit on a board. */
 export function StockSheet({ view }: { view: StockView }) {
   const page = (to: number) => `/stock?find=${encodeURIComponent(view.find)}&page=${to}`;
   return (
-    <Evidence>
+    <Halves judgement={<StockJudgement view={view} />}>
       {view.rows.length > 0 ? (
         <DataTable label="Lots" columns={view.columns} rows={view.rows} filter={false} />
       ) : view.problem ? null : view.find === '' ? (
@@ -87,6 +111,16 @@ export function StockSheet({ view }: { view: StockView }) {
           )}
         </nav>
       )}
+      {view.near.map(({ says, href, rows }) => (
+        <section key={says} className="mt-6" aria-label={says}>
+          <h2 className="label mb-1">
+            <Link href={href} prefetch={false} className="underline decoration-dotted">
+              {says}
+            </Link>
+          </h2>
+          <DataTable label={says} columns={view.columns} rows={rows} filter={false} choose={false} />
+        </section>
+      ))}
       {view.onBoards.length > 0 && (
         <section className="mt-6">
           <h2 className="label mb-1">Not harvested yet, but seen on a board</h2>
@@ -99,6 +133,92 @@ export function StockSheet({ view }: { view: StockView }) {
           />
         </section>
       )}
-    </Evidence>
+      <p className="mt-6 flex flex-wrap gap-x-4 text-[12.5px] text-ink-2">
+        <span>
+          These lots as a file:{' '}
+          {(['csv', 'json'] as const).map((as) => (
+            <a
+              key={as}
+              href={`/stock/export?as=${as}&find=${encodeURIComponent(view.find)}`}
+              className="mr-2 underline decoration-dotted"
+            >
+              {as.toUpperCase()}
+            </a>
+          ))}
+        </span>
+        <Link href="/stock/bring" className="underline decoration-dotted" prefetch={false}>
+          bring lots in from a list
+        </Link>
+      </p>
+    </Halves>
+  );
+}
+
+const WEIGHT = { fits: 'ok', 'fits-on-paper': 'note', unknown: 'check', fails: 'danger' } as const;
+
+/** Which of the lots found to use, and why; without a question, what can be asked. */
+function StockJudgement({ view }: { view: StockView }) {
+  const { best, near, total, pieces } = view;
+  return (
+    <Judgement>
+      {best ? (
+        <>
+          <Claim label={best.verdict === 'fits' ? 'Use this one' : 'This one, with a limit'}>
+            <span className="inline-flex items-center gap-2.5">
+              {best.title} <GradeMark grade={best.grade} />
+            </span>
+          </Claim>
+          <p className="text-[13px] text-ink-2">
+            {best.code}, {best.free} free in {best.bin}. The tightest that fits, so that a strong part is kept for a
+            strong need.
+          </p>
+          <Findings
+            items={best.checks.map(({ outcome, text }) => ({
+              weight: WEIGHT[outcome],
+              word: outcome.replaceAll('-', ' '),
+              text,
+            }))}
+          />
+          <Next
+            actions={
+              <Link className="btn" href={`/stock/${best.code}`}>
+                Open {best.code}
+              </Link>
+            }
+          >
+            Take it out, or set it aside from a build.
+          </Next>
+        </>
+      ) : (
+        <>
+          <Claim label="In the drawers">
+            {view.problem
+              ? 'The question cannot be read'
+              : `${total} ${total === 1 ? 'lot' : 'lots'}, ${pieces} pieces`}
+          </Claim>
+          <Next>
+            {view.find === ''
+              ? 'Ask for a kind and what it must stand: nmos >=600V, or cap 1000u..2200u >=25V esr<50m low.'
+              : total === 0
+                ? 'Loosen a demand, or leave one out; a board may still hold what you need.'
+                : 'Say what it must stand, and the tightest that fits is shown here.'}
+          </Next>
+        </>
+      )}
+      {near.length > 0 && (
+        <Section label="Nearly">
+          {near.map(({ says, href }) => (
+            <p key={says}>
+              <Link href={href} prefetch={false} className="underline decoration-dotted">
+                {says}
+              </Link>
+            </p>
+          ))}
+        </Section>
+      )}
+      <Caution>
+        A used part is not type-tested. Fuses, X and Y capacitors and what bridges the barrier are replaced new.
+      </Caution>
+    </Judgement>
   );
 }

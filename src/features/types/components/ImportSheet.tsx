@@ -3,13 +3,13 @@
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { useNotice } from '../../../ui/feedback/Notices';
+import { sendBytes } from '../../../ui/form/sendBytes';
 import { useHydrated } from '../../../ui/form/useHydrated';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next } from '../../../ui/judgement/parts';
 import type { ImportPreview } from '../views';
-import { sendBytes } from './SendFile';
 
 type Answer = { ok: true; preview: ImportPreview } | Extract<FormOutcome, { ok: false }>;
 type Stage = 'idle' | 'reading' | 'writing';

@@ -3,21 +3,9 @@
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { useNotice } from '../../../ui/feedback/Notices';
+import { sendBytes } from '../../../ui/form/sendBytes';
 import { useHydrated } from '../../../ui/form/useHydrated';
 import type { FormOutcome } from '../../../ui/form/outcome';
-
-const PLAIN = { 'content-type': 'application/octet-stream' };
-
-/** Sends bytes to a route of this server; an answer that is none counts as a refusal. */
-export async function sendBytes<T>(url: string, bytes: BodyInit, signal?: AbortSignal): Promise<T | undefined> {
-  const response = await fetch(url, {
-    method: 'POST',
-    body: bytes,
-    headers: PLAIN,
-    ...(signal ? { signal } : {}),
-  }).catch(() => undefined);
-  return (await response?.json().catch(() => undefined)) as T | undefined;
-}
 
 /** Attaches a PDF to a type. */
 export function DatasheetUpload({ id, name }: { id: string; name: string }) {

@@ -1,0 +1,25 @@
+import { BinsSheet } from '../../../features/stock/components/BinsSheet';
+import { FindLine } from '../../../features/stock/components/FindLine';
+import { ageingView, binsView } from '../../../features/stock/storeViews';
+import { Page, PageHead } from '../../../ui/frame/Page';
+
+export const metadata = { title: 'Bins' };
+export const dynamic = 'force-dynamic';
+
+export default async function BinsPage() {
+  const [view, ageing] = await Promise.all([binsView(), ageingView()]);
+  const drawers = view.cabinets.reduce((sum, cabinet) => sum + cabinet.drawers.length, 0);
+  return (
+    <Page
+      head={
+        <PageHead
+          title="Bins"
+          says={`${drawers} in ${view.cabinets.length} ${view.cabinets.length === 1 ? 'place' : 'places'}`}
+        />
+      }
+      foot={<FindLine />}
+    >
+      <BinsSheet view={view} ageing={ageing} />
+    </Page>
+  );
+}

@@ -1,0 +1,16 @@
+import { BringSheet } from '../../../features/stock/components/BringSheet';
+import { FindLine } from '../../../features/stock/components/FindLine';
+import { Page, PageHead } from '../../../ui/frame/Page';
+
+export const metadata = { title: 'Bring lots in' };
+
+export default function BringLotsPage() {
+  return (
+    <Page
+      head={<PageHead title="Bring lots in" says="from a spreadsheet, or from another bench" />}
+      foot={<FindLine />}
+    >
+      <BringSheet />
+    </Page>
+  );
+}

@@ -1,0 +1,20 @@
+import { notFound } from 'next/navigation';
+import { FindLine } from '../../../../features/stock/components/FindLine';
+import { StocktakeSheet } from '../../../../features/stock/components/StocktakeSheet';
+import { stocktakeView } from '../../../../features/stock/storeViews';
+import { Page, PageHead } from '../../../../ui/frame/Page';
+
+export const metadata = { title: 'Stocktake' };
+
+export default async function CountPage({ params }: { params: Promise<{ bin: string }> }) {
+  const view = await stocktakeView(decodeURIComponent((await params).bin));
+  if (!view) notFound();
+  return (
+    <Page
+      head={<PageHead title={`Stocktake of ${view.bin}`} says="what lies here, against what is booked" />}
+      foot={<FindLine />}
+    >
+      <StocktakeSheet view={view} />
+    </Page>
+  );
+}

@@ -1,0 +1,229 @@
+import { SOURCES, type Source } from '../evidence';
+import { BIN_CODE, readCode } from '../ident';
+import { isUse, USE_NAMES, type Limit } from '../measure';
+import {
+  isKindName,
+  isRatingName,
+  kindFromWord,
+  kindRule,
+  RATING_NAMES,
+  RATINGS,
+  type KindName,
+  type RatingName,
+} from '../part';
+import { formatShorthand, parseQuantity, problemText } from '../quantity';
+import { neutralised, plainCell } from '../table';
+
+/** A lot as a file carries it. */
+export interface LotEntry {
+  /** Empty for one that gets a code of its own. */
+  readonly code: string;
+  readonly kind: KindName;
+  readonly subtype: string;
+  readonly technology: string;
+  readonly marking: string;
+  readonly package: string;
+  readonly grade: '' | 'A' | 'B' | 'C';
+  readonly limits: readonly Limit[];
+  readonly pieces: number;
+  readonly bin: string;
+  readonly note: string;
+  readonly ratings: Readonly<Partial<Record<RatingName, { readonly value: number; readonly source: Source }>>>;
+}
+
+export interface ReadLot {
+  readonly line: number;
+  readonly entry: LotEntry;
+}
+
+/** A row that cannot be used, with the value that is wrong and what was expected. */
+export interface RefusedLot {
+  readonly line: number;
+  readonly what: string;
+  readonly why: string;
+}
+
+const TEXTS = [
+  'code',
+  'kind',
+  'subtype',
+  'technology',
+  'marking',
+  'package',
+  'grade',
+  'limits',
+  'pieces',
+  'bin',
+  'note',
+] as const;
+type TextColumn = (typeof TEXTS)[number];
+const LONGEST = 120;
+const MOST_PIECES = 1_000_000;
+
+/** Lots as a table: a heading, then a row each; only ratings that some lot has get a column. No cell begins a formula. */
+export function lotTable(lots: readonly LotEntry[]): string[][] {
+  const used = RATING_NAMES.filter((name) => lots.some(({ ratings }) => ratings[name]));
+  return [
+    [...TEXTS, ...used],
+    ...lots.map((lot) => [
+      ...TEXTS.map((column) =>
+        neutralised(column === 'limits' ? lot.limits.map(limitWord).join(', ') : String(lot[column])),
+      ),
+      ...used.map((name) => {
+        const rating = lot.ratings[name];
+        return rating ? neutralised(`${formatShorthand(rating.value, RATINGS[name].unit, 9)}; ${rating.source}`) : '';
+      }),
+    ]),
+  ];
+}
+
+/** A limit as a file has it: the use it forbids, or a rating with its share, like `vds 80%`. */
+const limitWord = (limit: Limit): string =>
+  limit.kind === 'not-for' ? `no ${limit.use}` : `${limit.rating} ${Number((100 * limit.share).toPrecision(6))}%`;
+
+/**
+ * Reads a table of lots: a heading with `kind`, `pieces` and `bin`, further text columns, and one column a rating.
+ * Every row is read, or refused with the value that is wrong.
+ * @param rows cells by row, the heading first
+ */
+export function readLotTable(rows: readonly (readonly string[])[]): {
+  read: readonly ReadLot[];
+  refused: readonly RefusedLot[];
+} {
+  const [heading = [], ...body] = rows;
+  const columns = heading.map((cell) => cell.trim());
+  const lower = columns.map((column) => column.toLowerCase());
+  const missing = ['kind', 'pieces', 'bin'].filter((name) => !lower.includes(name));
+  if (missing.length > 0)
+    return {
+      read: [],
+      refused: [
+        {
+          line: 1,
+          what: columns.join(', ').slice(0, 80),
+          why: `The heading has no column “${missing.join('” and “')}”; at least kind, pieces and bin are expected.`,
+        },
+      ],
+    };
+  const refused: RefusedLot[] = columns
+    .filter((column) => column !== '' && !isText(column) && !ratingOf(column))
+    .map((column) => ({
+      line: 1,
+      what: column,
+      why: `Column “${column}” is no text column and no rating; it is left out.`,
+    }));
+  const read: ReadLot[] = [];
+  const seen = new Map<string, number>();
+  body.forEach((cells, index) => {
+    const line = index + 2;
+    if (cells.every((cell) => cell.trim() === '')) return;
+    const texts: Partial<Record<TextColumn, string>> = {};
+    const ratings: Record<string, string> = {};
+    columns.forEach((column, place) => {
+      const cell = plainCell((cells[place] ?? '').trim());
+      const rating = ratingOf(column);
+      if (isText(column)) texts[column.toLowerCase() as TextColumn] = cell;
+      else if (rating) ratings[rating] = cell;
+    });
+    const entry = readLotEntry(texts, ratings);
+    const what = [texts.code, texts.kind, texts.marking].filter(Boolean).join(' ').slice(0, 60);
+    if ('why' in entry) refused.push({ line, what, why: entry.why });
+    else if (entry.code !== '' && seen.has(entry.code))
+      refused.push({ line, what, why: `Line ${seen.get(entry.code)} has the code ${entry.code} already.` });
+    else {
+      if (entry.code !== '') seen.set(entry.code, line);
+      read.push({ line, entry });
+    }
+  });
+  return { read, refused };
+}
+
+const isText = (column: string): boolean => (TEXTS as readonly string[]).includes(column.toLowerCase());
+
+function ratingOf(column: string): RatingName | undefined {
+  const name = column.replace(/\s*[([].*$/, '');
+  return isRatingName(name) ? name : RATING_NAMES.find((rating) => rating.toLowerCase() === name.toLowerCase());
+}
+
+/** Reads one row, or says which of its values is wrong and what was expected. */
+export function readLotEntry(
+  texts: Partial<Record<TextColumn, string>>,
+  ratingTexts: Readonly<Record<string, string>>,
+): LotEntry | { readonly why: string } {
+  const text = (column: TextColumn) => (texts[column] ?? '').trim();
+  const long = TEXTS.find((column) => text(column).length > LONGEST);
+  if (long) return { why: `The ${long} has ${text(long).length} characters; ${LONGEST} at most are expected.` };
+  const word = text('kind').toLowerCase();
+  const kind = isKindName(word) ? word : kindFromWord(word);
+  if (!kind)
+    return { why: `Kind “${text('kind')}” is not known; a word such as nmos, capacitor or choke is expected.` };
+  const code = text('code') === '' ? '' : readCode(text('code'));
+  if (code === undefined || (code !== '' && code.owner !== 'lot'))
+    return { why: `Code “${text('code')}” is no lot’s code; leave it out to get a new one.` };
+  const pieces = Number(text('pieces'));
+  if (text('pieces') === '' || !Number.isInteger(pieces) || pieces < 1 || pieces > MOST_PIECES)
+    return { why: `Pieces “${text('pieces')}”: a whole number from 1 to ${MOST_PIECES} is expected.` };
+  const bin = text('bin').toUpperCase();
+  if (!BIN_CODE.pattern.test(bin)) return { why: `Bin “${text('bin')}”: ${BIN_CODE.expected}` };
+  const grade = text('grade').toUpperCase();
+  if (grade !== '' && grade !== 'A' && grade !== 'B' && grade !== 'C')
+    return { why: `Grade “${text('grade')}”: A, B, C or nothing is expected.` };
+  const limits = readLimits(text('limits'));
+  if ('why' in limits) return limits;
+  const ratings = readRatings(kind, ratingTexts);
+  if ('why' in ratings) return ratings;
+  return {
+    code: code === '' ? '' : code.code,
+    kind,
+    subtype: text('subtype'),
+    technology: text('technology'),
+    marking: text('marking'),
+    package: text('package'),
+    grade,
+    limits: limits.limits,
+    pieces,
+    bin,
+    note: text('note'),
+    ratings: ratings.ratings,
+  };
+}
+
+function readLimits(text: string): { limits: readonly Limit[] } | { why: string } {
+  const limits: Limit[] = [];
+  for (const word of text
+    .split(/[,;]/)
+    .map((part) => part.trim())
+    .filter((part) => part !== '')) {
+    const use = /^(?:no|not for)\s+(\S+)$/i.exec(word)?.[1]?.toLowerCase() ?? '';
+    const share = /^(\S+)\s+(?:to\s+)?(\d+(?:\.\d+)?)\s*%$/.exec(word);
+    const rating = share?.[1] ? ratingOf(share[1]) : undefined;
+    if (isUse(use)) limits.push({ kind: 'not-for', use });
+    else if (rating && share?.[2]) limits.push({ kind: 'derated', rating, share: Number(share[2]) / 100 });
+    else
+      return {
+        why: `Limit “${word}”: a use such as no mains (${USE_NAMES.join(', ')}) or a share such as vds 80% is expected.`,
+      };
+  }
+  return { limits };
+}
+
+function readRatings(
+  kind: KindName,
+  texts: Readonly<Record<string, string>>,
+): { ratings: LotEntry['ratings'] } | { why: string } {
+  const ratings: Partial<Record<RatingName, { value: number; source: Source }>> = {};
+  for (const [name, cell] of Object.entries(texts)) {
+    if (cell.trim() === '' || !isRatingName(name)) continue;
+    if (!kindRule(kind).ratings.includes(name))
+      return {
+        why: `A ${kindRule(kind).label} has no rating “${name}”; ${kindRule(kind).ratings.join(', ') || 'none'} are expected.`,
+      };
+    const [valueText = '', sourceText = 'datasheet'] = cell.split(';').map((part) => part.trim());
+    const parsed = parseQuantity(valueText, RATINGS[name].unit);
+    if (!parsed.ok) return { why: `${RATINGS[name].label}: ${problemText(parsed.problem)}` };
+    const source = SOURCES.find((one) => one === sourceText.toLowerCase());
+    if (!source) return { why: `Source “${sourceText}”: one of ${SOURCES.join(', ')} is expected.` };
+    ratings[name] = { value: parsed.quantity.value, source };
+  }
+  return { ratings };
+}

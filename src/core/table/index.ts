@@ -1,0 +1,1 @@
+export { neutralised, plainCell } from './neutralise';

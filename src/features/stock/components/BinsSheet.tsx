@@ -1,0 +1,143 @@
+'use client';
+
+import Link from 'next/link';
+import { ActionForm } from '../../../ui/form/ActionForm';
+import { SubmitButton, TextField } from '../../../ui/form/fields';
+import { EmptyState } from '../../../ui/feedback/EmptyState';
+import { Halves } from '../../../ui/frame/Halves';
+import { Judgement } from '../../../ui/judgement/Judgement';
+import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
+import { sizeBinAction } from '../actions';
+import type { AgeingView, BinsView } from '../storeViews';
+
+/** The cabinets with their drawers on the left; what asks for a look on the right. */
+export function BinsSheet({ view, ageing }: { view: BinsView; ageing: AgeingView }) {
+  return (
+    <Halves judgement={<BinsJudgement view={view} ageing={ageing} />}>
+      {view.cabinets.length === 0 && (
+        <EmptyState title="There is no bin yet">A bin is made when the first part goes into it.</EmptyState>
+      )}
+      {view.cabinets.map(({ name, drawers }) => (
+        <section key={name} aria-label={`Cabinet ${name}`} className="mb-5 max-w-[760px]">
+          <h2 className="label mb-1">{name}</h2>
+          <table className="rows plain" aria-label={`Drawers of ${name}`}>
+            <thead>
+              <tr>
+                <th>bin</th>
+                <th data-align="end">lots</th>
+                <th data-align="end">pieces</th>
+                <th>room for</th>
+                <th>last counted</th>
+                <th>
+                  <span className="sr-only">count it</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {drawers.map(({ code, lots, pieces, capacity, full, counted }) => (
+                <tr key={code}>
+                  <td>
+                    <Link href={`/stock?find=bin%3A${code}`} className="ref" prefetch={false}>
+                      {code}
+                    </Link>
+                  </td>
+                  <td data-align="end" className="q">
+                    {lots}
+                  </td>
+                  <td data-align="end" className={`q ${full ? 'font-semibold text-stop' : ''}`}>
+                    {pieces}
+                    {full && ', over-full'}
+                  </td>
+                  <td>
+                    <ActionForm
+                      action={sizeBinAction.bind(null, code)}
+                      label={`Room of ${code}`}
+                      className="bare flex items-center gap-2"
+                    >
+                      <TextField
+                        name="capacity"
+                        label={`room for, in ${code}`}
+                        defaultValue={capacity === null ? '' : `${capacity}`}
+                        mono
+                        className="w-20"
+                      />
+                      <SubmitButton tone="quiet">keep</SubmitButton>
+                    </ActionForm>
+                  </td>
+                  <td className="text-ink-2">{counted || 'never'}</td>
+                  <td>
+                    <Link href={`/stock/count/${code}`} className="underline decoration-dotted" prefetch={false}>
+                      count it
+                    </Link>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+    </Halves>
+  );
+}
+
+function BinsJudgement({ view, ageing }: { view: BinsView; ageing: AgeingView }) {
+  const { cans, unwanted, full } = ageing;
+  const calm = cans.length + unwanted.length + full.length === 0;
+  return (
+    <Judgement>
+      <Claim label="What asks for a look">
+        {calm
+          ? 'Nothing has lain too long'
+          : [
+              cans.length > 0 && `${cans.length} old ${cans.length === 1 ? 'can' : 'cans'}`,
+              unwanted.length > 0 && `${unwanted.length} unwanted`,
+              full.length > 0 && `${full.length} over-full`,
+            ]
+              .filter(Boolean)
+              .join(', ')}
+      </Claim>
+      {full.length > 0 && (
+        <Section label="Over-full">
+          {full.map(({ code, says }) => (
+            <p key={code}>
+              <Link className="ref" href={`/stock?find=bin%3A${code}`} prefetch={false}>
+                {code}
+              </Link>{' '}
+              {says}
+            </p>
+          ))}
+        </Section>
+      )}
+      <OldLots label="Electrolytics that lay long" lots={cans} />
+      <OldLots label="Nobody wanted these" lots={unwanted} />
+      <Next>
+        {calm
+          ? `Count a drawer when you have a minute: ${view.cabinets[0]?.drawers[0]?.code ?? 'none yet'}.`
+          : 'Form old cans before a build asks for them; give away what nobody wants.'}
+      </Next>
+      <Caution>
+        A can that lay for years may gas when it is formed: glasses, an enclosure from 60 V, discharged and measured
+        dead after.
+      </Caution>
+    </Judgement>
+  );
+}
+
+function OldLots({ label, lots }: { label: string; lots: AgeingView['cans'] }) {
+  if (lots.length === 0) return null;
+  return (
+    <Section label={label}>
+      <ul>
+        {lots.slice(0, 8).map(({ code, title, bin, says }) => (
+          <li key={code} className="mb-1.5">
+            <Link className="ref" href={`/stock/${code}`} prefetch={false}>
+              {code}
+            </Link>{' '}
+            {title}, {bin}: <span className="text-ink-2">{says}</span>
+          </li>
+        ))}
+      </ul>
+      {lots.length > 8 && <p className="text-ink-2">and {lots.length - 8} more</p>}
+    </Section>
+  );
+}

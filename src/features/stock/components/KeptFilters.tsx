@@ -1,0 +1,31 @@
+'use client';
+
+import { ActionButton } from '../../../ui/feedback/ActionButton';
+import { ActionForm } from '../../../ui/form/ActionForm';
+import { SubmitButton, TextField } from '../../../ui/form/fields';
+import { dropFilterAction, saveFilterAction } from '../actions';
+
+/** Keeps the present question under a name. */
+export function KeepFilter({ find }: { find: string }) {
+  return (
+    <details>
+      <summary className="cursor-pointer text-ink-2 underline decoration-dotted">keep this question</summary>
+      <ActionForm action={saveFilterAction} label="Keep this question" className="mt-1 flex items-start gap-2">
+        <input type="hidden" name="filter" value={find} />
+        <TextField name="name" label="under the name" placeholder="switches for 230 V" />
+        <div className="pt-[21px]">
+          <SubmitButton>Keep it</SubmitButton>
+        </div>
+      </ActionForm>
+    </details>
+  );
+}
+
+/** Strikes a kept question. */
+export function DropFilter({ id, name }: { id: string; name: string }) {
+  return (
+    <ActionButton action={() => dropFilterAction(id)} tone="small" label={`strike ${name}`}>
+      strike
+    </ActionButton>
+  );
+}

@@ -1,0 +1,220 @@
+import { limitText } from '../../core/measure';
+import { kindRule, type RatingName } from '../../core/part';
+import { LIE_YEARS, parseFilter, reformAdvice, yearsBefore, yearsBetween, type LotEntry } from '../../core/stock';
+import { bench } from '../../db/bench';
+import {
+  findBin,
+  lastCounts,
+  listBins,
+  lotsInBin,
+  neverWanted,
+  oldElectrolytics,
+  type OldLot,
+} from '../../db/repositories/bins';
+import { recordEdit } from '../../db/repositories/journal';
+import { bringIn, codesTaken } from '../../db/repositories/lotImport';
+import { allLots, findLots, type LotRow } from '../../db/repositories/lots';
+import { readStock, stockAsCsv, stockAsJson, type ReadStock } from '../../formats/stock';
+import type { FormOutcome } from '../../ui/form/outcome';
+
+/** A drawer of a cabinet. */
+export interface DrawerView {
+  readonly code: string;
+  readonly lots: number;
+  readonly pieces: number;
+  readonly capacity: number | null;
+  readonly full: boolean;
+  readonly counted: string;
+}
+
+const dayOf = (ms: number) =>
+  new Date(ms).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+
+/** Cabinets by the beginning of their drawers' codes, each with its drawers. */
+export async function binsView(): Promise<{
+  cabinets: readonly { name: string; drawers: readonly DrawerView[] }[];
+  full: number;
+}> {
+  const { db } = bench();
+  const [bins, counts] = await Promise.all([listBins(db.read), lastCounts(db.read)]);
+  const cabinets = new Map<string, DrawerView[]>();
+  for (const { code, lots, pieces, capacity } of bins) {
+    const name = /^(.+)-[^-]+$/.exec(code)?.[1] ?? code;
+    const at = counts.get(code);
+    const drawer = {
+      code,
+      lots,
+      pieces,
+      capacity,
+      full: capacity !== null && pieces > capacity,
+      counted: at === undefined ? '' : dayOf(at),
+    };
+    cabinets.set(name, [...(cabinets.get(name) ?? []), drawer]);
+  }
+  const all = [...cabinets].map(([name, drawers]) => ({ name, drawers }));
+  return { cabinets: all, full: all.flatMap(({ drawers }) => drawers).filter(({ full }) => full).length };
+}
+
+export type BinsView = Awaited<ReturnType<typeof binsView>>;
+
+/** A drawer to be counted: each lot with what is booked. */
+export async function stocktakeView(code: string) {
+  const { db } = bench();
+  const bin = await findBin(db.read, code.toUpperCase());
+  if (!bin) return undefined;
+  const rows = await findLots(db.read, await lotsInBin(db.read, bin.id));
+  return {
+    bin: bin.code,
+    lots: rows.map(({ lot }) => ({
+      code: lot.code,
+      says: [lot.marking, kindRule(lot.kind).label, lot.package].filter(Boolean).join(', '),
+      booked: lot.onHand,
+      reserved: lot.reserved,
+    })),
+  };
+}
+
+export type StocktakeView = NonNullable<Awaited<ReturnType<typeof stocktakeView>>>;
+
+/** Rows shown of what lies too long. */
+const OLD_ROWS = 60;
+
+/** What asks for a look: cans that lay long, lots nobody wanted, drawers that are over-full. */
+export async function ageingView() {
+  const { db, now } = bench();
+  const at = now();
+  const [cans, unwanted, { cabinets }] = await Promise.all([
+    oldElectrolytics(db.read, yearsBefore(at, LIE_YEARS.electrolytic), OLD_ROWS),
+    neverWanted(db.read, yearsBefore(at, LIE_YEARS.unwanted), OLD_ROWS),
+    binsView(),
+  ]);
+  const named = ({ code, marking, kind, bin, pieces }: OldLot) => ({
+    code,
+    title: marking || kindRule(kind).label,
+    bin,
+    pieces,
+  });
+  return {
+    cans: cans.map((lot) => ({
+      ...named(lot),
+      says: reformAdvice({ years: yearsBetween(lot.createdMs, at), volts: lot.voltageV }),
+    })),
+    unwanted: unwanted.map((lot) => ({
+      ...named(lot),
+      says: `in the drawer since ${dayOf(lot.createdMs)}; no build has asked for it in two years`,
+    })),
+    full: cabinets
+      .flatMap(({ drawers }) => drawers)
+      .filter(({ full }) => full)
+      .map(({ code, pieces, capacity }) => ({ code, says: `${pieces} pieces, ${capacity} fit` })),
+  };
+}
+
+export type AgeingView = Awaited<ReturnType<typeof ageingView>>;
+
+const EXPORT_PAGE = 500;
+
+/** All lots of a filter as CSV or JSON; nothing when the filter cannot be read. */
+export async function exportStock(find: string, as: 'csv' | 'json'): Promise<string | undefined> {
+  const parsed = parseFilter(find);
+  if (!parsed.ok) return undefined;
+  const entries: LotEntry[] = [];
+  for await (const rows of allLots(bench().db.read, parsed.filter, EXPORT_PAGE)) entries.push(...rows.map(entryOf));
+  return as === 'csv' ? stockAsCsv(entries) : stockAsJson(entries);
+}
+
+function entryOf({ lot, bin, ratings }: LotRow): LotEntry {
+  return {
+    code: lot.code,
+    kind: lot.kind,
+    subtype: lot.subtype ?? '',
+    technology: lot.technology ?? '',
+    marking: lot.marking,
+    package: lot.package ?? '',
+    grade: lot.grade === 'A' || lot.grade === 'B' || lot.grade === 'C' ? lot.grade : '',
+    limits: lot.limits,
+    pieces: lot.onHand,
+    bin,
+    note: lot.gradeReason.slice(0, 120),
+    ratings: Object.fromEntries(
+      kindRule(lot.kind).ratings.flatMap((name: RatingName) => {
+        const rating = ratings[name];
+        return rating ? [[name, { value: rating.value, source: rating.source }]] : [];
+      }),
+    ),
+  };
+}
+
+/** Rows of a preview. */
+const SHOWN = 50;
+
+export interface StockPreview {
+  readonly lots: number;
+  readonly pieces: number;
+  readonly bins: number;
+  readonly rows: readonly { line: number; what: string; says: string }[];
+  readonly refusedCount: number;
+  readonly refused: readonly { line: number; what: string; why: string }[];
+}
+
+/** What a file of lots would bring. */
+export async function previewStock(text: string): Promise<StockPreview> {
+  const { read, refused } = await sound(readStock(text));
+  return {
+    lots: read.length,
+    pieces: read.reduce((sum, { entry }) => sum + entry.pieces, 0),
+    bins: new Set(read.map(({ entry }) => entry.bin)).size,
+    rows: read.slice(0, SHOWN).map(({ line, entry }) => ({
+      line,
+      what: [entry.marking, kindRule(entry.kind).label].filter((word) => word !== '').join(', '),
+      says: [
+        `${entry.pieces} into ${entry.bin}`,
+        entry.grade && `grade ${entry.grade}`,
+        entry.limits.map(limitText).join(', '),
+      ]
+        .filter(Boolean)
+        .join(', '),
+    })),
+    refusedCount: refused.length,
+    refused: refused.slice(0, SHOWN),
+  };
+}
+
+/** Rows whose code is free; the others are refused, so that nothing is counted in twice. */
+async function sound({ read, refused }: ReadStock): Promise<ReadStock> {
+  const codes = read.flatMap(({ entry }) => (entry.code ? [entry.code] : []));
+  const taken = await codesTaken(bench().db.read, codes);
+  const clash = read.filter(({ entry }) => taken.has(entry.code));
+  return {
+    read: read.filter(({ entry }) => !taken.has(entry.code)),
+    refused: [
+      ...refused,
+      ...clash.map(({ line, entry }) => ({
+        line,
+        what: entry.code,
+        why: `${entry.code} is in stock already; leave its code out to count the pieces in as a new lot.`,
+      })),
+    ].sort((a, b) => a.line - b.line),
+  };
+}
+
+/** Takes the sound rows of a file in: all of them or none, as one step that can be taken back. */
+export async function importStock(text: string): Promise<FormOutcome> {
+  const present = bench();
+  const { read, refused } = await sound(readStock(text));
+  if (read.length === 0)
+    return { ok: false, problems: [{ message: `No row can be taken in. ${refused[0]?.why ?? 'The file has none.'}` }] };
+  const note = `list ${present.newKey()}`;
+  const { journalId } = await recordEdit(present, { donorId: '', station: 'harvest' }, async (edit) => {
+    await bringIn(
+      edit.tx,
+      present,
+      read.map(({ entry }) => entry),
+      note,
+    );
+    edit.broughtIn(note);
+    return `${read.length} lots came in from a list.`;
+  });
+  const left = refused.length > 0 ? `; ${refused.length} rows were refused` : '';
+  return { ok: true, says: `${read.length} lots came in${left}.`, undo: journalId };
+}
