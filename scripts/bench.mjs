@@ -1,4 +1,4 @@
-// Benchmarks on a generated shop of 1,000 donors and 20,000 lots: the list queries against bare SQL,
+// Benchmarks on a generated shop of 1,000 donors and 100,000 lots: the list queries against bare SQL,
 // markings and the bench line against a plain lookup, boards against parsing their files, and the first load of each main view of the production build against the Guide, which asks no database.
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -15,7 +15,7 @@ await ensurePackages();
 await ensureBuild();
 const folder = mkdtempSync(join(tmpdir(), 'zorvek-bench-'));
 const url = `file:${join(folder, 'bench.db')}`;
-say('Generating 1,000 donors and 20,000 lots …');
+say('Generating 1,000 donors and 100,000 lots …');
 await must(bin('tsx'), ['scripts/bench/generate.ts', url]);
 
 const queries = spawnSync(bin('tsx'), ['scripts/bench/queries.ts', url], { encoding: 'utf8' });

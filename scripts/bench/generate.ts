@@ -1,10 +1,10 @@
-// Fills a fresh database with a large shop: 1,000 donors and 20,000 lots, the same each time.
+// Fills a fresh database with a large shop: 1,000 donors and 100,000 lots, the same each time.
 import { openDatabase } from '../../src/db/client';
 import { migrate } from '../../src/db/migrate';
 import { makeCode, makeKey, type CodeOwner } from '../../src/core/ident';
 
 const DONORS = 1000;
-const LOTS = 20000;
+const LOTS = 100_000;
 const PARTS_PER_DONOR = 12;
 const BINS = 400;
 const CHUNK = 500;

@@ -7,4 +7,5 @@ CREATE TABLE `saved_filters` (
 );
 --> statement-breakpoint
 ALTER TABLE `bins` ADD `capacity` integer;--> statement-breakpoint
-CREATE INDEX `lots_age` ON `lots` (`created_ms`);
+CREATE INDEX `lots_age` ON `lots` (`created_ms`);--> statement-breakpoint
+CREATE INDEX `lots_in_stock` ON `lots` (`kind`,`package`,`grade`,`bin_id`,`on_hand`) WHERE "lots"."deleted_ms" is null and "lots"."on_hand" > 0;

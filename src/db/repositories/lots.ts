@@ -1,4 +1,5 @@
 import { and, asc, count, countDistinct, desc, eq, exists, gt, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
+import type { Source } from '../../core/evidence';
 import type { Grade, Limit } from '../../core/measure';
 import { kindsServing } from '../../core/part';
 import type { StockFilter } from '../../core/stock';
@@ -57,45 +58,76 @@ export async function searchLots(
   };
 }
 
-/** How many lots of a filter carry each kind, package, grade, source and bin. */
-export async function lotFacets(db: Queryable, filter: StockFilter) {
+/** Beyond so many lots evidence and bins are not told apart: nobody narrows thousands down by a drawer. */
+const FINE_FACETS_UP_TO = 3000;
+
+export interface FacetCount<T> {
+  readonly value: T;
+  readonly n: number;
+}
+
+/** How many lots of a filter carry each kind, package and grade; of a list that is not too long also each source and bin. */
+export async function lotFacets(
+  db: Queryable,
+  filter: StockFilter,
+  total: number,
+): Promise<{
+  kinds: readonly FacetCount<Lot['kind']>[];
+  packages: readonly FacetCount<string>[];
+  grades: readonly FacetCount<Grade>[];
+  sources: readonly FacetCount<Source>[];
+  bins: readonly FacetCount<string>[];
+}> {
   const where = whereOf(db, filter);
-  const tally = async <T>(column: typeof lots.kind | typeof lots.package | typeof lots.grade) =>
-    (await db
-      .select({ value: column, n: count() })
-      .from(lots)
-      .where(where)
-      .groupBy(column)
-      .orderBy(desc(count()))
-      .limit(FACET_CHOICES)) as { value: T | null; n: number }[];
-  const [kinds, packages, grades, sources, binCounts] = await Promise.all([
-    tally<Lot['kind']>(lots.kind),
-    tally<string>(lots.package),
-    tally<Grade>(lots.grade),
-    db
-      .select({ value: lotRatings.source, n: countDistinct(lotRatings.lotId) })
-      .from(lotRatings)
-      .innerJoin(lots, eq(lots.id, lotRatings.lotId))
-      .where(and(where, isNull(lotRatings.supersededMs)))
-      .groupBy(lotRatings.source)
-      .orderBy(desc(countDistinct(lotRatings.lotId))),
-    db
-      .select({ value: bins.code, n: count() })
-      .from(lots)
-      .innerJoin(bins, eq(bins.id, lots.binId))
-      .where(where)
-      .groupBy(lots.binId)
-      .orderBy(desc(count()))
-      .limit(FACET_CHOICES),
-  ]);
-  return { kinds, packages, grades, sources, bins: binCounts };
+  // One pass for three facets: the rows of it are few, and it is read off an index.
+  const rows = await db
+    .select({ kind: lots.kind, package: lots.package, grade: lots.grade, n: count() })
+    .from(lots)
+    .where(where)
+    .groupBy(lots.kind, lots.package, lots.grade);
+  const ids =
+    total <= FINE_FACETS_UP_TO ? (await db.select({ id: lots.id }).from(lots).where(where)).map(({ id }) => id) : [];
+  const [sources, binCounts] =
+    ids.length === 0
+      ? [[], []]
+      : await Promise.all([
+          db
+            .select({ value: lotRatings.source, n: countDistinct(lotRatings.lotId) })
+            .from(lotRatings)
+            .where(and(inArray(lotRatings.lotId, ids), isNull(lotRatings.supersededMs)))
+            .groupBy(lotRatings.source),
+          db
+            .select({ value: bins.code, n: count() })
+            .from(lots)
+            .innerJoin(bins, eq(bins.id, lots.binId))
+            .where(inArray(lots.id, ids))
+            .groupBy(lots.binId),
+        ]);
+  return {
+    kinds: tally(rows.map(({ kind, n }) => ({ value: kind, n }))),
+    packages: tally(rows.map((row) => ({ value: row.package, n: row.n }))),
+    grades: tally(rows.map(({ grade, n }) => ({ value: grade, n }))),
+    sources: tally(sources),
+    bins: tally(binCounts),
+  };
+}
+
+/** Counts by value, the most first. */
+function tally<T extends string>(rows: readonly { value: T | null; n: number }[]): FacetCount<T>[] {
+  const counts = new Map<T, number>();
+  for (const { value, n } of rows) if (value !== null) counts.set(value, (counts.get(value) ?? 0) + n);
+  return [...counts]
+    .map(([value, n]) => ({ value, n }))
+    .sort((a, b) => b.n - a.n)
+    .slice(0, FACET_CHOICES);
 }
 
 function whereOf(db: Queryable, filter: StockFilter): SQL | undefined {
   const grades = filter.grade ? (['A', 'B', 'C'] as const).slice(0, 'ABC'.indexOf(filter.grade) + 1) : undefined;
   return and(
     isNull(lots.deletedMs),
-    gt(lots.onHand, 0),
+    // Written out, so that the index of lots with stock left is seen to serve.
+    sql`${lots.onHand} > 0`,
     filter.kind ? inArray(lots.kind, kindsServing(filter.kind)) : undefined,
     filter.package ? eq(lots.package, filter.package) : undefined,
     grades ? inArray(lots.grade, grades) : undefined,

@@ -72,9 +72,9 @@ export async function stockView(find: string, page: number) {
       best: null,
       onBoards: [],
     };
-  const [found, facets, near, saved, onBoards] = await Promise.all([
-    searchLots(db.read, parsed.filter, { page, size: PAGE_SIZE }),
-    lotFacets(db.read, parsed.filter),
+  const found = await searchLots(db.read, parsed.filter, { page, size: PAGE_SIZE });
+  const [facets, near, saved, onBoards] = await Promise.all([
+    lotFacets(db.read, parsed.filter, found.total),
     page === 0 ? nearMisses(parsed.filter) : [],
     listFilters(db.read),
     seenOnBoards(parsed.filter),
