@@ -33,6 +33,16 @@ export function TestSheet({ frame, view }: { frame: DonorFrame; view: PartsView 
             point={[frame.model, selected.ref].filter((word) => word !== '').join(' ')}
             test={selected.test}
           />
+          {['choke', 'capacitor', 'transformer'].includes(selected.test.name) && (
+            <p className="-mt-1.5 mb-3 text-[13px]">
+              <a
+                href={`/donors/${frame.code}/test/wave?part=${selected.ref}`}
+                className="text-ink-2 underline decoration-dotted"
+              >
+                from a recording of the oscilloscope
+              </a>
+            </p>
+          )}
           <InPlace code={frame.code} refName={selected.ref} test={selected.test} />
         </>
       )}

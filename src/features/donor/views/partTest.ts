@@ -43,6 +43,7 @@ export interface InPlaceView {
 
 /** All the Test station shows of one part. */
 export interface PartTestView {
+  readonly name: TestName;
   readonly label: string;
   readonly precondition: string;
   readonly caution: string | undefined;
@@ -90,6 +91,7 @@ export function partTest(record: PartRecord, context: TestContext): PartTestView
   const [latest] = measurements;
   const places = fields.filter(({ pins }) => pins).map((field) => placeOf(context.board, part.ref, field));
   return {
+    name: test,
     label: rule.label,
     precondition: rule.precondition,
     caution: cautionOf(subject),

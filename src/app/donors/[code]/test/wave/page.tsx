@@ -1,0 +1,17 @@
+import { DonorPage } from '../../../../../features/donor/components/DonorPage';
+import { WaveBench } from '../../../../../features/donor/components/WaveBench';
+import { wavePart } from '../../../../../features/donor/views/wavePart';
+import { word } from '../../../../search';
+import { donorOf, type StationProps } from '../../load';
+
+export const metadata = { title: 'Waveform' };
+
+export default async function WavePage(props: StationProps) {
+  const { donor, frame } = await donorOf(props);
+  const part = await wavePart(donor, word((await props.searchParams).part));
+  return (
+    <DonorPage frame={frame} station="test">
+      <WaveBench code={frame.code} part={part} />
+    </DonorPage>
+  );
+}

@@ -1,0 +1,315 @@
+import { rampInductance } from '../magnetics';
+import { lineThrough, smoothed } from './line';
+import type { Stretch } from './wave';
+
+/** Why a stretch does not give what was asked. */
+export interface WaveFailure {
+  readonly kind: 'failure';
+  readonly says: string;
+}
+const failure = (says: string): WaveFailure => ({ kind: 'failure', says });
+
+/** Values at the ends of a stretch, noise averaged out: a share of the samples, and three at least. */
+const meanOf = (values: Float64Array): number =>
+  values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
+
+export interface RampFinding {
+  readonly kind: 'ramp';
+  /** Of the first third of the ramp. */
+  readonly inductance: number;
+  readonly inductanceDoubt: number;
+  /** Where 70 % of it is left; none when the ramp never got there. */
+  readonly saturation: number | undefined;
+  readonly peak: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+const RAMP_SEGMENTS = 12;
+
+/**
+ * Inductance and saturation from a current ramp at a steady voltage: the rise is cut into twelve, each fitted by a
+ * line, L = V·dt/di less the drop across the loop's resistance.
+ * @param amperesPerUnit of the channel, when it shows volts of a probe or a shunt
+ */
+export function analyseRamp(
+  stretch: Stretch,
+  of: { volts: number; loopOhms?: number; amperesPerUnit?: number },
+): RampFinding | WaveFailure {
+  const { time, values } = stretch;
+  const current = values.map((value) => value * (of.amperesPerUnit ?? 1));
+  const calm = smoothed(current, Math.max(3, Math.round(current.length / 200)));
+  let peakAt = 0;
+  for (let index = 1; index < calm.length; index += 1) if ((calm[index] ?? 0) > (calm[peakAt] ?? 0)) peakAt = index;
+  const floor = calm.slice(0, peakAt + 1).reduce((low, value) => Math.min(low, value), Infinity);
+  const peak = calm[peakAt] ?? 0;
+  const low = floor + 0.04 * (peak - floor);
+  let start = peakAt;
+  while (start > 0 && (calm[start] ?? 0) > low) start -= 1;
+  const length = peakAt - start;
+  if (length < 3 * RAMP_SEGMENTS)
+    return failure('There is no ramp of 36 samples or more in this stretch; zoom in on one.');
+  const points = Array.from({ length: RAMP_SEGMENTS + 1 }, (_, index) => {
+    const at = start + Math.round((index * length) / RAMP_SEGMENTS);
+    const reach = Math.max(2, Math.round(length / (3 * RAMP_SEGMENTS)));
+    const line = lineThrough(time, current, Math.max(start, at - reach), Math.min(peakAt + 1, at + reach + 1));
+    return { t: time[at] ?? 0, i: line.at0 + line.slope * (time[at] ?? 0) };
+  });
+  const { segments, saturation } = rampInductance({
+    points,
+    volts: of.volts,
+    ...(of.loopOhms ? { loopOhms: of.loopOhms } : {}),
+  });
+  if (segments.length < RAMP_SEGMENTS / 2)
+    return failure('The current does not rise steadily in this stretch; zoom in on one ramp.');
+  const third = start + Math.round(length / 3);
+  const { slope, slopeDoubt } = lineThrough(time, current, start, third);
+  const drop = (((current[start] ?? 0) + (current[third] ?? 0)) / 2) * (of.loopOhms ?? 0);
+  const inductance = (of.volts - drop) / slope;
+  return {
+    kind: 'ramp',
+    inductance,
+    inductanceDoubt: inductance * (slopeDoubt / slope),
+    saturation,
+    peak,
+    from: time[start] ?? 0,
+    to: time[peakAt] ?? 0,
+  };
+}
+
+export interface RingFinding {
+  readonly kind: 'ring';
+  readonly frequency: number;
+  readonly frequencyDoubt: number;
+  readonly quality: number;
+  /** Whole periods that stay above a tenth of the first. */
+  readonly periods: number;
+  /** First amplitude, and what the ring settles to. */
+  readonly amplitude: number;
+  readonly settles: number;
+}
+
+/**
+ * Frequency and quality of a ring: the crossings of what it settles to give the frequency by a line through their
+ * times, the extremes between them the decrement by a line through their logarithms, as long as they stand out of the
+ * noise.
+ */
+export function analyseRing(stretch: Stretch): RingFinding | WaveFailure {
+  const rough = ringOf(stretch);
+  if (rough.kind === 'failure') return rough;
+  const { time, values } = stretch;
+  const span = (time.at(-1) ?? 0) - (time[0] ?? 0);
+  const perPeriod = values.length / Math.max(1, rough.frequency * span);
+  // A tenth of a period evens the noise out and takes as much off every swing, so that the decrement stays.
+  return perPeriod < 20 ? rough : ringOf({ time, values: smoothed(values, Math.round(perPeriod / 10)) });
+}
+
+function ringOf({ time, values }: Stretch): RingFinding | WaveFailure {
+  const tail = values.subarray(Math.floor(values.length * 0.85));
+  const settles = meanOf(tail);
+  const noise = Math.sqrt(meanOf(tail.map((value) => (value - settles) ** 2)));
+  let first = 0;
+  for (let index = 1; index < values.length; index += 1)
+    if (Math.abs((values[index] ?? 0) - settles) > Math.abs((values[first] ?? 0) - settles)) first = index;
+  const amplitude = Math.abs((values[first] ?? 0) - settles);
+  const stands = Math.max(4 * noise, 0.02 * amplitude);
+  const crossings: number[] = [];
+  const extremes: { index: number; t: number; size: number }[] = [];
+  let sign = Math.sign((values[first] ?? 0) - settles);
+  let extreme = { t: time[first] ?? 0, size: amplitude };
+  let candidate: number | undefined;
+  for (let index = first + 1; index < values.length; index += 1) {
+    const [before, now] = [(values[index - 1] ?? 0) - settles, (values[index] ?? 0) - settles];
+    if (Math.sign(now) !== sign && Math.sign(before) === sign && candidate === undefined) {
+      const share = before === now ? 0 : before / (before - now);
+      candidate = (time[index - 1] ?? 0) + share * ((time[index] ?? 0) - (time[index - 1] ?? 0));
+    }
+    if (Math.sign(now) === sign && Math.abs(now) > extreme.size) extreme = { t: time[index] ?? 0, size: Math.abs(now) };
+    // Only a swing that stands out of the noise on the other side makes the crossing count.
+    if (candidate !== undefined && Math.sign(now) === -sign && Math.abs(now) > stands / 2) {
+      crossings.push(candidate);
+      extremes.push({ index: extremes.length, ...extreme });
+      if (extreme.size < stands) break;
+      sign = -sign;
+      extreme = { t: time[index] ?? 0, size: Math.abs(now) };
+      candidate = undefined;
+    }
+  }
+  if (crossings.length < 4)
+    return failure('There are fewer than two periods of a ring in this stretch; zoom in on it.');
+  const { slope, slopeDoubt } = lineThrough(
+    crossings.map((_, index) => index),
+    crossings,
+  );
+  const frequency = 1 / (2 * slope);
+  const sure = extremes.filter(({ size }) => size > stands);
+  const decay = lineThrough(
+    sure.map(({ index }) => index),
+    sure.map(({ size }) => Math.log(size)),
+  );
+  const decrement = -2 * decay.slope;
+  const quality = decrement > 0 ? Math.sqrt(0.25 + (Math.PI / decrement) ** 2) : Infinity;
+  return {
+    kind: 'ring',
+    frequency,
+    frequencyDoubt: frequency * (slopeDoubt / slope),
+    quality,
+    periods: decrement > 0 ? Math.floor(Math.log(10) / decrement) : crossings.length / 2,
+    amplitude,
+    settles,
+  };
+}
+
+export interface Parasitics {
+  readonly inductance: number;
+  readonly capacitance: number;
+  /** Series resistor and capacitor across what rings. */
+  readonly snubber: { readonly resistance: number; readonly capacitance: number };
+}
+
+/** The snubber's capacitor is this many times the parasitic one. Common practice, no source. */
+const SNUBBER_TIMES = 3;
+
+/**
+ * Leakage inductance and parasitic capacitance from the ring, and once more with a known capacitor across it:
+ * C = Cadd/((f0/f1)² − 1), L = 1/((2π·f0)²·C); or from the ring and a known inductance. The snubber: R = √(L/C) in
+ * series with three times C. Common practice in application notes, from memory.
+ */
+export function parasiticsOf(
+  of: { frequency: number } & ({ loaded: number; added: number } | { inductance: number }),
+): Parasitics | WaveFailure {
+  const omega = 2 * Math.PI * of.frequency;
+  let capacitance: number;
+  if ('inductance' in of) capacitance = 1 / (omega ** 2 * of.inductance);
+  else {
+    const fall = (of.frequency / of.loaded) ** 2 - 1;
+    if (fall <= 0)
+      return failure('With more capacitance it must ring slower: the two frequencies are swapped or one is wrong.');
+    capacitance = of.added / fall;
+  }
+  const inductance = 1 / (omega ** 2 * capacitance);
+  return {
+    inductance,
+    capacitance,
+    snubber: { resistance: Math.sqrt(inductance / capacitance), capacitance: SNUBBER_TIMES * capacitance },
+  };
+}
+
+export interface DischargeFinding {
+  readonly kind: 'discharge';
+  readonly tau: number;
+  readonly tauDoubt: number;
+  readonly start: number;
+}
+
+/** Time constant of a discharge: a line through the logarithms of what lies between 95 % and 15 % of its start. */
+export function analyseDischarge({ time, values }: Stretch): DischargeFinding | WaveFailure {
+  const calm = smoothed(values, Math.max(3, Math.round(values.length / 300)));
+  let top = 0;
+  for (let index = 1; index < calm.length; index += 1) if ((calm[index] ?? 0) > (calm[top] ?? 0)) top = index;
+  const start = calm[top] ?? 0;
+  const picked: { t: number; v: number }[] = [];
+  for (let index = top; index < calm.length; index += 1) {
+    const value = calm[index] ?? 0;
+    if (value < 0.15 * start) break;
+    if (value <= 0.95 * start) picked.push({ t: time[index] ?? 0, v: Math.log(value) });
+  }
+  if (start <= 0 || picked.length < 10) return failure('There is no discharge from above nought in this stretch.');
+  const { slope, slopeDoubt } = lineThrough(
+    picked.map(({ t }) => t),
+    picked.map(({ v }) => v),
+  );
+  if (slope >= 0) return failure('The voltage does not fall in this stretch.');
+  return { kind: 'discharge', tau: -1 / slope, tauDoubt: slopeDoubt / slope ** 2, start };
+}
+
+export interface StepFinding {
+  readonly kind: 'step';
+  readonly esr: number;
+  readonly capacitance: number | undefined;
+  readonly jump: number;
+}
+
+/**
+ * ESR and capacitance from a step of current: the voltage jumps by I·ESR and then runs away by I/C. Lines before and
+ * behind the step, each carried to its moment, give the jump; the change of their slopes gives C.
+ */
+export function analyseStep({ time, values }: Stretch, current: number): StepFinding | WaveFailure {
+  const reach = Math.max(4, Math.round(values.length / 60));
+  let [at, largest] = [0, 0];
+  const calm = smoothed(values, Math.max(1, Math.round(values.length / 500)));
+  for (let index = reach; index < values.length - reach; index += 1) {
+    const change = Math.abs((calm[index + Math.ceil(reach / 4)] ?? 0) - (calm[index - Math.ceil(reach / 4)] ?? 0));
+    if (change > largest) [at, largest] = [index, change];
+  }
+  const gap = Math.ceil(reach / 2);
+  const [endBefore, startAfter] = [at - gap, at + gap];
+  if (current <= 0 || endBefore < 10 || values.length - startAfter < 10)
+    return failure('A step with some time before and behind it, and its current, are needed.');
+  const before = lineThrough(time, values, 0, endBefore);
+  const after = lineThrough(time, values, startAfter, values.length);
+  const moment = time[at] ?? 0;
+  const jump = Math.abs(after.at0 + after.slope * moment - (before.at0 + before.slope * moment));
+  const turn = Math.abs(after.slope - before.slope);
+  const sure = turn > 4 * Math.hypot(after.slopeDoubt, before.slopeDoubt);
+  return { kind: 'step', esr: jump / current, capacitance: sure ? current / turn : undefined, jump };
+}
+
+export interface RippleFinding {
+  readonly kind: 'ripple';
+  readonly peakToPeak: number;
+  /** Of what is left without the mean. */
+  readonly rms: number;
+  readonly mean: number;
+}
+
+/** Ripple of a rail: its mean, and what lies on it; the extremes less the share that noise would give. */
+export function analyseRipple({ values }: Stretch): RippleFinding {
+  const mean = meanOf(values);
+  const sorted = Float64Array.from(values).sort();
+  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
+  return {
+    kind: 'ripple',
+    peakToPeak: at(0.999) - at(0.001),
+    rms: Math.sqrt(meanOf(values.map((value) => (value - mean) ** 2))),
+    mean,
+  };
+}
+
+export interface ChoppingFinding {
+  readonly kind: 'chopping';
+  /** Degrees of each half wave before it is let through. */
+  readonly angle: number;
+  readonly frequency: number;
+}
+
+/** Shares of the peak: below the one a half wave is over, above the other the next has begun; noise lies between. */
+const DARK_BELOW = 0.08;
+const LIT_ABOVE = 0.15;
+
+/**
+ * The angle at which a dimmer lets the mains through: what is dark between the end of one half wave and the start of
+ * the next, against the time between ends, which is half a period.
+ */
+export function analyseChopping({ time, values }: Stretch): ChoppingFinding | WaveFailure {
+  const calm = smoothed(values, Math.max(1, Math.round(values.length / 800)));
+  const peak = calm.reduce((most, value) => Math.max(most, Math.abs(value)), 0);
+  const ends: number[] = [];
+  const darks: number[] = [];
+  let lit = Math.abs(calm[0] ?? 0) > DARK_BELOW * peak;
+  for (let index = 1; index < calm.length; index += 1) {
+    const now = Math.abs(calm[index] ?? 0) > (lit ? DARK_BELOW : LIT_ABOVE) * peak;
+    if (lit && !now) ends.push(time[index] ?? 0);
+    if (!lit && now && ends.length > 0) darks.push((time[index] ?? 0) - (ends.at(-1) ?? 0));
+    lit = now;
+  }
+  if (ends.length < 3 || darks.length < 2) return failure('Two half waves at least are needed in this stretch.');
+  const half = lineThrough(
+    ends.map((_, index) => index),
+    ends,
+  ).slope;
+  // A sine falls under the threshold a little before its end.
+  const own = (half * Math.asin(DARK_BELOW)) / Math.PI;
+  const dark = darks.reduce((sum, value) => sum + value, 0) / darks.length;
+  return { kind: 'chopping', angle: Math.max(0, (180 * (dark - own)) / half), frequency: 1 / (2 * half) };
+}

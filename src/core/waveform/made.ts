@@ -1,0 +1,54 @@
+import type { Wave } from './wave';
+
+/** Recordings made by formula, to try the analysis on; they say so. */
+export const MADE_WAVES = {
+  ramp: { label: 'a choke that saturates, 12 V across 100 µH', channel: 'current, made by formula', unit: 'A' },
+  ring: { label: 'a ring of 600 µH with 10 nF, Q of 20', channel: 'volts, made by formula', unit: 'V' },
+  discharge: { label: 'a discharge of 150 µF through 2.2 kΩ', channel: 'volts, made by formula', unit: 'V' },
+  step: { label: 'a step of 2 A into 680 µF with 38 mΩ', channel: 'volts, made by formula', unit: 'V' },
+  chopping: { label: 'a dimmer at 70° on 50 Hz', channel: 'volts, made by formula', unit: 'V' },
+} as const;
+export type MadeWave = keyof typeof MADE_WAVES;
+
+/** Closed forms by time in seconds, with the span they fill. */
+const FORMS: Readonly<Record<MadeWave, { readonly span: number; readonly of: (t: number) => number }>> = {
+  ramp: { span: 60e-6, of: rampCurrent },
+  ring: {
+    span: 600e-6,
+    of: (t) =>
+      t < 20e-6
+        ? 10
+        : 10 * Math.exp((-Math.PI * 64974 * (t - 20e-6)) / 20) * Math.cos(2 * Math.PI * 64974 * (t - 20e-6)),
+  },
+  discharge: { span: 1.6, of: (t) => (t < 0.05 ? 325 : 325 * Math.exp(-(t - 0.05) / 0.33)) },
+  step: { span: 200e-6, of: (t) => (t < 60e-6 ? 19 : 19 - 2 * 0.038 - (2 * (t - 60e-6)) / 680e-6) },
+  chopping: {
+    span: 60e-3,
+    of: (t) => {
+      const phase = (t * 100) % 1;
+      return phase < 70 / 180 ? 0 : 325 * Math.sin(2 * Math.PI * 50 * t);
+    },
+  },
+};
+
+/** 100 µH that lose half of themselves above 5 A, at 12 V from 5 µs to 55 µs. */
+function rampCurrent(t: number): number {
+  const x = Math.min(Math.max(t - 5e-6, 0), 50e-6) * 12;
+  const knee = 100e-6 * 5;
+  const current = x <= knee ? x / 100e-6 : 5 + (x - knee) / 50e-6;
+  return t > 55e-6 ? Math.max(0, 7 * (1 - (t - 55e-6) / 5e-6)) : current;
+}
+
+/**
+ * A recording by formula with noise and the steps of an eight-bit oscilloscope.
+ * @param gaussian draws from the standard normal distribution; @param noise as a share of the full scale
+ */
+export function makeWave(name: MadeWave, of: { points: number; noise: number; gaussian: () => number }): Wave {
+  const { span, of: form } = FORMS[name];
+  const time = Float64Array.from({ length: of.points }, (_, index) => (index * span) / of.points);
+  const clean = time.map(form);
+  const full = clean.reduce((most, value) => Math.max(most, Math.abs(value)), 0);
+  const step = (2 * full) / 256;
+  const values = clean.map((value) => Math.round((value + of.noise * full * of.gaussian()) / step) * step);
+  return { time, channels: [{ name: MADE_WAVES[name].channel, unit: MADE_WAVES[name].unit, values }] };
+}

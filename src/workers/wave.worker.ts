@@ -1,0 +1,103 @@
+import Papa from 'papaparse';
+import {
+  analyseChopping,
+  analyseDischarge,
+  analyseRamp,
+  analyseRing,
+  analyseRipple,
+  analyseStep,
+  makeWave,
+  reduceWave,
+  stretchOf,
+  WaveReader,
+  waveProblemText,
+  type Stretch,
+  type Wave,
+} from '../core/waveform';
+import type { WaveAnswer, WaveFinding, WaveParameters, WaveQuestion, WaveTask } from './wave.contract';
+
+/** Spans of the picture: each shows its smallest and its largest value. */
+const SPANS = 600;
+const CHUNK_BYTES = 1 << 20;
+const MADE = { points: 6000, noise: 0.008 } as const;
+
+let wave: Wave | undefined;
+const answer = (message: WaveAnswer) => postMessage(message);
+
+addEventListener('message', ({ data }: MessageEvent<WaveQuestion>) => {
+  if (data.kind === 'open') open(data.file);
+  else if (data.kind === 'make') opened(makeWave(data.name, { ...MADE, gaussian: drawGaussian }));
+  else if (!wave) answer({ kind: 'refused', says: 'Open a recording first.' });
+  else if (data.kind === 'view') {
+    const points = reduceWave(stretchOf(wave, data.channel, data.from, data.to), SPANS);
+    answer({ kind: 'points', channel: data.channel, points });
+  } else {
+    const finding = analyse(data.task, stretchOf(wave, data.channel, data.from, data.to), data.parameters);
+    answer({ kind: 'found', task: data.task, finding });
+  }
+});
+
+/** Reads a file piece by piece, so that two million points need no second copy of their text. */
+function open(file: Blob): void {
+  const reader = new WaveReader();
+  let done = 0;
+  Papa.parse<string[]>(file as File, {
+    skipEmptyLines: true,
+    chunkSize: CHUNK_BYTES,
+    chunk: ({ data }, parser) => {
+      done += CHUNK_BYTES;
+      answer({ kind: 'share', share: Math.min(1, done / file.size) });
+      if (!reader.push(data)) parser.abort();
+    },
+    complete: () => {
+      const read = reader.end();
+      if (read.ok) opened(read.wave);
+      else answer({ kind: 'refused', says: waveProblemText(read.problem) });
+    },
+    error: () => answer({ kind: 'refused', says: 'The file could not be read.' }),
+  });
+}
+
+function opened(next: Wave): void {
+  wave = next;
+  const { time, channels } = next;
+  answer({
+    kind: 'opened',
+    wave: {
+      channels: channels.map(({ name, unit }) => ({ name, unit })),
+      points: time.length,
+      from: time[0] ?? 0,
+      to: time.at(-1) ?? 0,
+    },
+  });
+}
+
+function analyse(task: WaveTask, stretch: Stretch, of: WaveParameters): WaveFinding {
+  switch (task) {
+    case 'ramp':
+      return of.volts === undefined
+        ? { kind: 'failure', says: 'The voltage across the winding while the current rises is needed.' }
+        : analyseRamp(stretch, {
+            volts: of.volts,
+            ...(of.loopOhms === undefined ? {} : { loopOhms: of.loopOhms }),
+            ...(of.amperesPerUnit === undefined ? {} : { amperesPerUnit: of.amperesPerUnit }),
+          });
+    case 'ring':
+      return analyseRing(stretch);
+    case 'discharge':
+      return analyseDischarge(stretch);
+    case 'step':
+      return of.current === undefined
+        ? { kind: 'failure', says: 'The current of the step is needed.' }
+        : analyseStep(stretch, of.current);
+    case 'ripple':
+      return analyseRipple(stretch);
+    case 'chopping':
+      return analyseChopping(stretch);
+  }
+}
+
+/** Method: Box and Muller. */
+function drawGaussian(): number {
+  return Math.sqrt(-2 * Math.log(1 - Math.random())) * Math.cos(2 * Math.PI * Math.random());
+}
