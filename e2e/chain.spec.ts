@@ -74,7 +74,7 @@ test('a dead adapter goes through the whole chain', async ({ page }) => {
   await judgement(page).getByRole('button', { name: 'Take it' }).click();
   const taken = page.getByRole('region', { name: 'Taken from this donor' });
   await expect(taken).toContainText('C2-9');
-  const lot = (await taken.getByRole('link').first().textContent()) ?? '';
+  const lot = (await taken.getByRole('listitem').getByRole('link').first().textContent()) ?? '';
   await goTo(page, `/stock/labels?lots=${lot}`);
   await expect(page.getByRole('img', { name: `Label of lot ${lot}` })).toBeVisible();
   const svg = await page.request.get(`/stock/${lot}/label.svg`);

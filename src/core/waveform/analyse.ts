@@ -26,6 +26,8 @@ export interface RampFinding {
 }
 
 const RAMP_SEGMENTS = 12;
+/** What an oscilloscope's scales promise: volts, and time. Common practice, no source. */
+const SCOPE = { volts: 0.03 / Math.sqrt(3), time: 1e-4 / Math.sqrt(3) } as const;
 
 /**
  * Inductance and saturation from a current ramp at a steady voltage: the rise is cut into twelve, each fitted by a
@@ -69,7 +71,7 @@ export function analyseRamp(
   return {
     kind: 'ramp',
     inductance,
-    inductanceDoubt: inductance * (slopeDoubt / slope),
+    inductanceDoubt: inductance * Math.hypot(slopeDoubt / slope, SCOPE.volts),
     saturation,
     peak,
     from: time[start] ?? 0,
@@ -152,7 +154,7 @@ function ringOf({ time, values }: Stretch): RingFinding | WaveFailure {
   return {
     kind: 'ring',
     frequency,
-    frequencyDoubt: frequency * (slopeDoubt / slope),
+    frequencyDoubt: frequency * Math.hypot(slopeDoubt / slope, SCOPE.time),
     quality,
     periods: decrement > 0 ? Math.floor(Math.log(10) / decrement) : crossings.length / 2,
     amplitude,

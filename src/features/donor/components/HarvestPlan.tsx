@@ -90,7 +90,15 @@ export function TakenLots({ lots }: { lots: HarvestView['lots'] }) {
   if (lots.length === 0) return null;
   return (
     <section className="mt-6" aria-label="Taken from this donor">
-      <h2 className="label">Taken from this donor</h2>
+      <h2 className="label">
+        Taken from this donor,{' '}
+        <a
+          href={`/stock/labels?lots=${lots.map(({ code }) => code).join(',')}`}
+          className="underline decoration-dotted"
+        >
+          {lots.length === 1 ? 'label of its lot' : `labels of its ${lots.length} lots`}
+        </a>
+      </h2>
       <ul className="dotted text-[13px]">
         {lots.map(({ code, says, grade, pieces, bin }) => (
           <li key={code} className="grid grid-cols-[84px_1fr_30px_60px_70px] items-baseline gap-x-3 py-1.5">

@@ -79,7 +79,6 @@ function HarvestOverview({
 }) {
   const { plan, run, whole, lots } = harvest;
   const pieces = lots.reduce((sum, lot) => sum + lot.pieces, 0);
-  const codes = lots.map((lot) => lot.code).join(',');
   return (
     <Judgement>
       <Claim label={run ? 'What still fits' : `With ${harvest.minutes} minutes`}>
@@ -110,15 +109,7 @@ function HarvestOverview({
           <StartRun code={code} view={harvest} />
         </section>
       ) : (
-        <Next
-          actions={
-            lots.length > 0 && (
-              <a className="btn" href={`/stock/labels?lots=${codes}`}>
-                {lots.length === 1 ? 'Label of its lot' : `Labels of its ${lots.length} lots`}
-              </a>
-            )
-          }
-        >
+        <Next>
           {refused && plan.taken > 0
             ? refused
             : run?.inHand
