@@ -2,7 +2,7 @@ import next from 'eslint-config-next';
 import typescript from 'eslint-config-next/typescript';
 
 const config = [
-  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'src/db/migrations/**', 'data/**'] },
+  { ignores: ['.next/**', 'test-results/**', 'node_modules/**', 'next-env.d.ts', 'src/db/migrations/**', 'data/**'] },
   ...next,
   ...typescript,
   {

@@ -27,6 +27,10 @@ say('\nMarkings and the bench line, median of 25');
 console.table(JSON.parse(markings.stdout));
 if (markings.status !== 0) say('An aim was missed.');
 
+const harvest = spawnSync(bin('tsx'), ['scripts/bench/harvest.ts'], { encoding: 'utf8' });
+say('\nThe plan of a board, and a recording of an oscilloscope');
+console.table(JSON.parse(harvest.stdout));
+
 const boards = spawnSync(bin('tsx'), ['scripts/bench/boards.ts'], { encoding: 'utf8' });
 const { speed, calibration } = JSON.parse(boards.stdout);
 say('\nBoards, median of 4 warm runs');

@@ -46,13 +46,11 @@ try {
   const printer = await donorCode('label-printer');
   const brick = await donorCode('notebook brick');
   const gauge = await donorCode('tide-gauge');
-  const console_ = await donorCode('console');
   await shoot('bench', '/');
   await shoot('intake', `/donors/${printer}/intake`);
   await shoot('make-safe', `/donors/${printer}/make-safe`, { type: 'c3 61V @ 64s' });
   await shoot('make-safe-phone', `/donors/${printer}/make-safe`, { viewport: PHONE });
   await shoot('open', `/donors/${printer}/open`);
-  await shoot('photo', await photoHref(printer));
   await shoot('trace', `/donors/${printer}/trace`, { until: '[aria-label^="Probability"]', type: 'd8.k - c21.+' });
   await shoot('schematic', `/donors/${brick}/trace`, { until: '[aria-label^="Probability"]', tab: 'Schematic' });
   await shoot('trace-photo', `/donors/${gauge}/trace`, {
@@ -64,8 +62,9 @@ try {
   await shoot('identify', `/donors/${printer}/identify?part=D3`, { type: 'c31..c34 470u 35V secondary' });
   await shoot('chip', `/donors/${printer}/identify?part=U3`);
   await shoot('types', '/types');
-  await shoot('test', `/donors/${brick}/test?part=C22`);
-  await shoot('harvest', `/donors/${console_}/harvest`);
+  await shoot('test', `/donors/${brick}/test?part=T1`);
+  await shoot('waveform', `/donors/${brick}/test/wave?part=T1`, { made: 'ring' });
+  await shoot('harvest', `/donors/${brick}/harvest`, { work: 'C2-9' });
   await shoot('record', `/donors/${printer}/record`);
   await shoot('stock', '/stock?find=nmos+%3E%3D600V');
   await shoot('build', await href('/builds', 'main li a:has-text("Reading lamp")'));
@@ -85,10 +84,6 @@ async function donorCode(title) {
 }
 
 /** The page of a donor's second photo: the parts side of its board. */
-async function photoHref(code) {
-  return href(`/donors/${code}/photos`, '[aria-label="Photos so far"] li:nth-child(2) a');
-}
-
 async function href(path, selector) {
   const page = await browser.newPage();
   await page.goto(origin + path);
@@ -98,7 +93,11 @@ async function href(path, selector) {
 }
 
 /** One picture; the scheme is the light one unless told otherwise, and a bench line may stand half typed. */
-async function shoot(name, path, { viewport = DESK, colorScheme = 'light', type, press, tab, touch, until } = {}) {
+async function shoot(
+  name,
+  path,
+  { viewport = DESK, colorScheme = 'light', type, press, tab, touch, until, made, work } = {},
+) {
   const context = await browser.newContext({ viewport, colorScheme });
   const page = await context.newPage();
   await page.goto(origin + path);
@@ -107,6 +106,18 @@ async function shoot(name, path, { viewport = DESK, colorScheme = 'light', type,
   if (tab) await page.getByRole('tab', { name: tab }).click();
   if (touch) await page.getByRole('button', { name: touch }).click();
   if (type) await page.getByLabel('Bench line').fill(type);
+  if (made) {
+    await page.getByLabel('or one made by formula').selectOption(made);
+    await page.getByLabel('what it shows').selectOption(made);
+    await page.getByRole('button', { name: 'Work it out' }).click();
+  }
+  if (work) {
+    const start = page.getByRole('form', { name: 'Start working' });
+    await start.getByLabel('parts go into bin').fill(work);
+    await start.getByRole('button', { name: 'Start the clock' }).click();
+    await page.getByRole('region', { name: 'Job in hand' }).waitFor();
+    await page.waitForTimeout(1200);
+  }
   if (press) await page.getByText(press).click();
   await page.waitForTimeout(400);
   await page.screenshot({ path: join(FOLDER, `${name}.png`) });

@@ -2,7 +2,7 @@
 import { parseFilter } from '../../src/core/stock';
 import { openDatabase } from '../../src/db/client';
 import { listDonors } from '../../src/db/repositories/donors';
-import { searchLots } from '../../src/db/repositories/lots';
+import { lotFacets, searchLots } from '../../src/db/repositories/lots';
 
 const ROUNDS = 15;
 
@@ -63,6 +63,9 @@ async function main(url: string) {
       );
     });
     add(name, ours, bare);
+    const { total } = await searchLots(db.read, parsed.filter, { page: 0, size: 1 });
+    const facets = await median(() => lotFacets(db.read, parsed.filter, total));
+    add('its facets, against the same rows', facets, bare);
   }
   const ours = await median(() => listDonors(db.read, { page: 0, size: 30 }));
   const bare = await median(async () => {

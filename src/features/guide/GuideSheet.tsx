@@ -11,6 +11,8 @@ const FINDS: readonly { line: string; means: string }[] = [
   { line: 'nmos >=600V', means: 'a kind, and a demand on the rating with that unit' },
   { line: 'nmos vds>=600 rds<1.3', means: 'demands by name' },
   { line: 'capacitor c~470u v>=35', means: '~ is within 20 %, = within 2 %' },
+  { line: 'cap 1000u..2200u >=25V esr<50m low', means: 'a range; low is a low-impedance series' },
+  { line: 'cap ~100u for:ripple', means: 'what it is for: a lot whose limits forbid that does not fit' },
   { line: 'diode to-220 grade:B', means: 'a case; this grade or better' },
   { line: 'bin:C2 from:K7F evidence:measured', means: 'where it lies, where it came from, how well it is known' },
 ];
