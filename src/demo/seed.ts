@@ -17,7 +17,9 @@ import { recordLine } from '../features/donor/usecases/recordLine';
 import { meterForm } from '../features/shop/schema';
 import { keepMeter } from '../features/shop/usecases';
 import { BUILDS } from './builds';
+import { importStock } from '../features/stock/lists';
 import { DONORS } from './donors';
+import { DRAWERS } from './drawers';
 import { drawBoard, drawLabel, HOLES } from './boards/draw';
 import { HEIGHT, layOut, WIDTH, type LoggedPart } from './boards/layout';
 import { tracingLines } from './boards/tracing';
@@ -28,6 +30,9 @@ const METERS = [
   { name: 'Bench meter', dcVolt: '0.05 % + 3', ohm: '0.2 % + 2', capacitance: '2 % + 5', diode: '0.5 % + 2' },
   { name: 'ESR tester', esr: '3 % + 1 + 0.02', capacitance: '3 % + 3' },
 ];
+
+/** When the drawers were listed: long enough ago for some of it to have lain too long. */
+const DRAWERS_FILLED = Date.UTC(2024, 1, 10, 19);
 
 /** Seconds that pass between two steps at the bench. */
 const STEP_SECONDS = 20;
@@ -45,6 +50,8 @@ export async function seed(db: Database, photos: string): Promise<{ donors: numb
   const bench = benchFrom(db, () => clock.now, random);
   const lots = new Map<string, string>();
   for (const meter of METERS) done(meter.name, await keepMeter(bench, meterForm.parse(meter)));
+  clock.now = DRAWERS_FILLED;
+  done('the drawers', await importStock(bench, DRAWERS));
   for (const script of DONORS) await playDonor({ bench, clock, photos, lots }, script);
   for (const script of BUILDS) await playBuild(bench, script, lots);
   return { donors: DONORS.length, lots: lots.size, builds: BUILDS.length };

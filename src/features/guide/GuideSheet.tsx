@@ -98,7 +98,9 @@ export function GuideSheet() {
               <div key={label} className="contents">
                 <dt className="font-semibold">{label}</dt>
                 <dd>
-                  {fields.map((field) => `${field.label} (${field.words.join(', ')})`).join('; ')}. {precondition}
+                  {fields.length > 0 &&
+                    `${fields.map((field) => `${field.label} (${field.words.join(', ')})`).join('; ')}. `}
+                  {precondition}
                 </dd>
               </div>
             ))}

@@ -12,7 +12,14 @@ import { stockAsCsv, stockAsJson, readStock } from '../../formats/stock';
 import { placeOf } from './components/ScanSheet';
 import { countBin, dropFilter, joinLots, moveToBin, saveFilter, sizeBin, splitLot } from './moves';
 import { countForm, filterForm, joinForm } from './schema';
-import { ageingView, binsView, exportStock, importStock, previewStock, stocktakeView } from './storeViews';
+import {
+  ageingView,
+  binsView,
+  exportStock,
+  previewStock,
+  stocktakeView,
+  takeStockIn as importStock,
+} from './storeViews';
 import { stockView } from './views';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;

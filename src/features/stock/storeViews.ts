@@ -11,11 +11,10 @@ import {
   oldElectrolytics,
   type OldLot,
 } from '../../db/repositories/bins';
-import { recordEdit } from '../../db/repositories/journal';
-import { bringIn, codesTaken } from '../../db/repositories/lotImport';
 import { allLots, findLots, type LotRow } from '../../db/repositories/lots';
-import { readStock, stockAsCsv, stockAsJson, type ReadStock } from '../../formats/stock';
+import { readStock, stockAsCsv, stockAsJson } from '../../formats/stock';
 import type { FormOutcome } from '../../ui/form/outcome';
+import { importStock, soundRows } from './lists';
 
 /** A drawer of a cabinet. */
 export interface DrawerView {
@@ -159,7 +158,7 @@ export interface StockPreview {
 
 /** What a file of lots would bring. */
 export async function previewStock(text: string): Promise<StockPreview> {
-  const { read, refused } = await sound(readStock(text));
+  const { read, refused } = await soundRows(bench().db.read, readStock(text));
   return {
     lots: read.length,
     pieces: read.reduce((sum, { entry }) => sum + entry.pieces, 0),
@@ -180,41 +179,7 @@ export async function previewStock(text: string): Promise<StockPreview> {
   };
 }
 
-/** Rows whose code is free; the others are refused, so that nothing is counted in twice. */
-async function sound({ read, refused }: ReadStock): Promise<ReadStock> {
-  const codes = read.flatMap(({ entry }) => (entry.code ? [entry.code] : []));
-  const taken = await codesTaken(bench().db.read, codes);
-  const clash = read.filter(({ entry }) => taken.has(entry.code));
-  return {
-    read: read.filter(({ entry }) => !taken.has(entry.code)),
-    refused: [
-      ...refused,
-      ...clash.map(({ line, entry }) => ({
-        line,
-        what: entry.code,
-        why: `${entry.code} is in stock already; leave its code out to count the pieces in as a new lot.`,
-      })),
-    ].sort((a, b) => a.line - b.line),
-  };
-}
-
-/** Takes the sound rows of a file in: all of them or none, as one step that can be taken back. */
-export async function importStock(text: string): Promise<FormOutcome> {
-  const present = bench();
-  const { read, refused } = await sound(readStock(text));
-  if (read.length === 0)
-    return { ok: false, problems: [{ message: `No row can be taken in. ${refused[0]?.why ?? 'The file has none.'}` }] };
-  const note = `list ${present.newKey()}`;
-  const { journalId } = await recordEdit(present, { donorId: '', station: 'harvest' }, async (edit) => {
-    await bringIn(
-      edit.tx,
-      present,
-      read.map(({ entry }) => entry),
-      note,
-    );
-    edit.broughtIn(note);
-    return `${read.length} lots came in from a list.`;
-  });
-  const left = refused.length > 0 ? `; ${refused.length} rows were refused` : '';
-  return { ok: true, says: `${read.length} lots came in${left}.`, undo: journalId };
+/** Takes the sound rows of a file in. */
+export function takeStockIn(text: string): Promise<FormOutcome> {
+  return importStock(bench(), text);
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { importStock, previewStock } from '../../../features/stock/storeViews';
+import { previewStock, takeStockIn } from '../../../features/stock/storeViews';
 
 const question = z.object({ mode: z.enum(['preview', 'apply']) });
 
@@ -16,6 +16,6 @@ export async function POST(request: Request) {
   // A person who stopped in the meantime wants nothing written.
   if (request.signal.aborted) return new Response(null, { status: 499 });
   if (asked.data.mode === 'preview') return Response.json({ ok: true, preview: await previewStock(text) });
-  const outcome = await importStock(text);
+  const outcome = await takeStockIn(text);
   return Response.json(outcome, { status: outcome.ok ? 200 : 422 });
 }

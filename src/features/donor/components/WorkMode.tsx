@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useEffect, useId, useState } from 'react';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
@@ -27,10 +28,19 @@ export function StartRun({ code, view }: { code: string; view: HarvestView }) {
   );
 }
 
+/** How often the plan is made anew by itself. */
+const REPLAN_MS = 60_000;
+
 /** One job at a time, large enough to read from the bench; one key says what came of it. */
 export function WorkMode({ code, view }: { code: string; view: HarvestView }) {
   const { run } = view;
   const listId = useId();
+  const router = useRouter();
+  // Minutes pass while hands are busy: what still fits is worked out anew.
+  useEffect(() => {
+    const timer = setInterval(() => router.refresh(), REPLAN_MS);
+    return () => clearInterval(timer);
+  }, [router]);
   if (!run) return null;
   const { inHand } = run;
   return (

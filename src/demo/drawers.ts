@@ -1,0 +1,25 @@
+/** What lay in the drawers of Skerry Barn before anybody kept a record; invented. */
+export const DRAWERS = `kind,subtype,marking,package,grade,pieces,bin,resistance,capacitance,voltage,inductance,current,vout,note
+resistor,,,axial,,220,R1-1,10k,,,,,,a strip of them
+resistor,,,axial,,180,R1-2,4k7,,,,,,a strip of them
+resistor,,,axial,,140,R1-3,1k,,,,,,
+resistor,,,axial,,96,R1-4,100,,,,,,
+resistor,,,axial,,60,R1-5,1M,,,,,,
+resistor,,,2512,,40,R1-6,0R22,,,,,,
+capacitor,ceramic,,disc,,200,K1-1,,100n,50V,,,,
+capacitor,ceramic,,disc,,75,K1-2,,10n,50V,,,,
+capacitor,ceramic,,0805,,300,K1-3,,1u,25V,,,,
+capacitor,film,,box,A,14,K1-4,,470n,63V,,,,
+capacitor,electrolytic,,radial,,9,K2-1,,47u,50V,,,,from the radio
+capacitor,electrolytic,,radial,,12,K2-2,,10u,35V,,,,
+capacitor,electrolytic,,snap-in,,2,K2-3,,68u,450V,,,,never tested
+optocoupler,,817C,DIP-4,,16,U1-1,,,,,,,
+shunt-reference,,TL431,TO-92,,22,U1-2,,,,,,2.495V,
+regulator,,7812,TO-220,A,7,U1-3,,,,,,12V,
+regulator,,LM317,TO-220,A,5,U1-3,,,,,,,
+relay,,,,,3,M1-1,,,12V,,8A,,
+fan,,,,B,2,M1-2,,,12V,,0.16A,,80 mm
+heat-sink,,,,,6,M1-3,,,,,,,black fins
+connector,,,,,11,M2-1,,,,,6A,,two-pin mains inlets
+wire,,red 0.75,,,20,M2-2,,,,,,,metres
+`;
