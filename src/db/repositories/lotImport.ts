@@ -2,11 +2,9 @@ import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { LotEntry } from '../../core/stock';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
-import { bins, lotRatings, lots, stockLedger } from '../schema';
-import { freshCode } from './codes';
+import { bins, lots, stockLedger } from '../schema';
 
-/** SQLite binds some thousands of values a statement. */
-const ROWS_AT_ONCE = 200;
+const ROWS_AT_ONCE = 1000;
 
 /** Codes of a list that lots carry already, struck ones too: a code is never given twice. */
 export async function codesTaken(db: Queryable, codes: readonly string[]): Promise<ReadonlySet<string>> {
@@ -34,57 +32,89 @@ export async function bringIn(tx: Queryable, bench: Bench, entries: readonly Lot
     binIds.set(code, id);
   }
   const given = new Set(entries.map(({ code }) => code));
-  const anotherCode = async (): Promise<string> => {
-    for (;;) {
-      const code = await freshCode(tx, bench, 'lot');
-      if (given.has(code)) continue;
-      given.add(code);
-      return code;
-    }
-  };
   for (let start = 0; start < entries.length; start += ROWS_AT_ONCE) {
     const some = entries.slice(start, start + ROWS_AT_ONCE).map((entry) => ({ entry, id: bench.newKey() }));
-    const rows: (typeof lots.$inferInsert)[] = [];
-    for (const { entry, id } of some)
-      rows.push({
+    const fresh = await freshCodes(tx, bench, some.filter(({ entry }) => entry.code === '').length, given);
+    await insertAll(
+      tx,
+      'lots',
+      some.map(({ entry, id }) => ({
         id,
-        code: entry.code || (await anotherCode()),
+        code: entry.code || (fresh.pop() ?? ''),
         kind: entry.kind,
         subtype: entry.subtype || null,
         technology: entry.technology || null,
         marking: entry.marking,
         package: entry.package || null,
         grade: entry.grade || null,
-        gradeReason: entry.note,
-        limits: entry.limits,
-        binId: binIds.get(entry.bin) ?? '',
-        createdMs: now,
-      });
-    await tx.insert(lots).values(rows);
-    const ratings = some.flatMap(({ entry, id }) =>
-      Object.entries(entry.ratings).map(([name, rating]) => ({
-        id: bench.newKey(),
-        lotId: id,
-        name: name as keyof LotEntry['ratings'],
-        valueSi: rating.value,
-        source: rating.source,
-        recordedMs: now,
+        grade_reason: entry.note,
+        limits: JSON.stringify(entry.limits),
+        bin_id: binIds.get(entry.bin) ?? '',
+        created_ms: now,
       })),
     );
-    for (let from = 0; from < ratings.length; from += ROWS_AT_ONCE)
-      await tx.insert(lotRatings).values(ratings.slice(from, from + ROWS_AT_ONCE));
-    await tx.insert(stockLedger).values(
+    await insertAll(
+      tx,
+      'lot_ratings',
+      some.flatMap(({ entry, id }) =>
+        Object.entries(entry.ratings).map(([name, rating]) => ({
+          id: bench.newKey(),
+          lot_id: id,
+          name,
+          value_si: rating.value,
+          source: rating.source,
+          recorded_ms: now,
+        })),
+      ),
+    );
+    await insertAll(
+      tx,
+      'stock_ledger',
       some.map(({ entry, id }) => ({
         id: bench.newKey(),
-        lotId: id,
-        atMs: now,
-        onHandDelta: entry.pieces,
-        reservedDelta: 0,
-        reason: 'imported' as const,
+        lot_id: id,
+        at_ms: now,
+        on_hand_delta: entry.pieces,
+        reserved_delta: 0,
+        reason: 'imported',
         note,
       })),
     );
   }
+}
+
+/** Rows of one shape in one statement, handed over as JSON: many times faster than a value at a time. */
+async function insertAll(
+  tx: Queryable,
+  table: 'lots' | 'lot_ratings' | 'stock_ledger',
+  rows: readonly Readonly<Record<string, string | number | null>>[],
+): Promise<void> {
+  const columns = Object.keys(rows[0] ?? {});
+  if (columns.length === 0) return;
+  const names = columns.map((column) => sql.identifier(column));
+  const values = columns.map((column) => sql`json_extract(value, ${`$.${column}`})`);
+  await tx.run(
+    sql`insert into ${sql.identifier(table)} (${sql.join(names, sql`, `)})
+      select ${sql.join(values, sql`, `)} from json_each(${JSON.stringify(rows)})`,
+  );
+}
+
+/** So many codes that no lot carries and none of the list was given. */
+async function freshCodes(tx: Queryable, bench: Bench, count: number, given: Set<string>): Promise<string[]> {
+  const codes: string[] = [];
+  while (codes.length < count) {
+    const drawn = new Set<string>();
+    while (drawn.size < count - codes.length) {
+      const code = bench.newCode('lot');
+      if (!given.has(code)) drawn.add(code);
+    }
+    const taken = await codesTaken(tx, [...drawn]);
+    for (const code of drawn) {
+      given.add(code);
+      if (!taken.has(code)) codes.push(code);
+    }
+  }
+  return codes;
 }
 
 /**
@@ -107,16 +137,18 @@ export async function sendBack(tx: Queryable, bench: Bench, note: string): Promi
     .from(stockLedger)
     .where(and(eq(stockLedger.reason, 'imported'), eq(stockLedger.note, note)));
   for (let start = 0; start < lines.length; start += ROWS_AT_ONCE)
-    await tx.insert(stockLedger).values(
+    await insertAll(
+      tx,
+      'stock_ledger',
       lines.slice(start, start + ROWS_AT_ONCE).map(({ id, lotId, onHandDelta }) => ({
         id: bench.newKey(),
-        lotId,
-        atMs: now,
-        onHandDelta: -onHandDelta,
-        reservedDelta: 0,
-        reason: 'undone' as const,
+        lot_id: lotId,
+        at_ms: now,
+        on_hand_delta: -onHandDelta,
+        reserved_delta: 0,
+        reason: 'undone',
         note,
-        undoesId: id,
+        undoes_id: id,
       })),
     );
   await tx
