@@ -228,6 +228,6 @@ test.each`
   ${true}  | ${true}  | ${90} | ${120} | ${true}      | ${'a good brick'}
   ${true}  | ${false} | ${5}  | ${200} | ${false}     | ${'a plug-top full of wanted parts'}
 `('leave it whole: $leave ($why)', ({ works, soaked, watts, points, leave }) => {
-  const advice = adviseWhole({ works, soaked, watts, outputs: 1, opened: false }, { points, minutes: 30 });
+  const advice = adviseWhole({ works, soaked, watts, outputs: 1 }, { points, minutes: 30 });
   expect(advice?.leave).toBe(leave);
 });

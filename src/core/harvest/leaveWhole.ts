@@ -5,7 +5,6 @@ export interface WholeUnit {
   readonly soaked: boolean;
   readonly watts: number | undefined;
   readonly outputs: number;
-  readonly opened: boolean;
 }
 
 export interface WholeAdvice {

@@ -10,7 +10,7 @@ const SHORT = 0.02;
 
 export interface ChipTest {
   readonly readings: Readings;
-  /** Of chips of the same number that work, with where each was read. */
+  /** Of whole chips of the same number, read out of circuit, with where each was read. */
   readonly known: readonly { readonly from: string; readonly pins: Fingerprint }[];
   readonly damage: readonly string[];
 }
@@ -37,7 +37,7 @@ export function judgeChip({ readings, known, damage }: ChipTest): Judgement {
   if (known.length === 0) {
     criteria.push({
       grade: 'cannot tell',
-      text: `${pins.length} pins are on record; there is no good one of its number to hold them against yet. If it works, say so: it becomes one.`,
+      text: `${pins.length} pins are on record; no other chip of its number was read, out of circuit and whole, to hold them against. These stand for the next one.`,
     });
     return judge(criteria);
   }

@@ -25,7 +25,7 @@ export interface PartUnderTest {
   readonly marking?: string | null;
   readonly ratings: Partial<Record<RatingName, number>>;
   readonly damage: readonly string[];
-  /** Fingerprints of good chips of the same number. */
+  /** Fingerprints of whole chips of the same number. */
   readonly known?: ChipTest['known'];
 }
 

@@ -72,10 +72,14 @@ function kneeCriterion(reading: Reading, nominal: number | undefined): Criterion
   return { grade, text: `${says}, ${formatQuantity(nominal, 'volt')} ± 10 % is its code.` };
 }
 
-/** Judges a thermistor by its cold resistance, brought to 25 °C, and whether it falls when warmed. */
+/**
+ * Judges a thermistor by its cold resistance, that of an NTC brought to 25 °C, and whether it goes the right way when
+ * warmed.
+ */
 export function judgeThermistor({
   readings,
   nominal,
+  positive,
   damage,
 }: ProtectionTest & { readonly positive: boolean }): Judgement {
   const around = readings.around?.value ?? 25;
@@ -83,7 +87,7 @@ export function judgeThermistor({
     ...damageCriteria(damage),
     ...criterionOf(readings.resistance, 'Its cold resistance was not measured.', (reading): Criterion => {
       if (reading.value === Infinity) return { grade: 'reject', text: 'It reads OL: open.' };
-      const at25 = { ...reading, value: reading.value * towards25(around) };
+      const at25 = { ...reading, value: reading.value * (positive ? 1 : towards25(around)) };
       const says = `${formatQuantity(reading.value, 'ohm')} at ${formatQuantity(around, 'celsius')}${around === 25 ? '' : `, ${formatQuantity(at25.value, 'ohm')} at 25 °C`}`;
       if (nominal === undefined) return { grade: 'cannot tell', text: `${says}; its marking is not read.` };
       const u = doubtOf(at25, 'ohm').standard / nominal;
@@ -96,9 +100,12 @@ export function judgeThermistor({
       return { grade, text: `${says}, ${formatQuantity(nominal, 'ohm')} ± 20 % is its marking.` };
     }),
     ...criterionOf(readings.falls, null, ({ value }) =>
-      value === 1
-        ? { grade: 'A', text: 'It falls when warmed.' }
-        : { grade: 'reject', text: 'It does not fall when warmed: an NTC does.' },
+      (value === 1) === positive
+        ? {
+            grade: 'reject',
+            text: `It ${positive ? 'falls' : 'does not fall'} when warmed: ${positive ? 'a PTC rises' : 'an NTC does'}.`,
+          }
+        : { grade: 'A', text: positive ? 'It does not fall when warmed.' : 'It falls when warmed.' },
     ),
   ]);
 }

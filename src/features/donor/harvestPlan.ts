@@ -85,7 +85,6 @@ async function wholeOf(db: Queryable, donor: Donor, jobs: readonly HarvestJob[])
       soaked: (await latestSoak(db, donor.id)).length > 0,
       watts: judgeNameplate(plate).ratedPower,
       outputs: plate.outputs.length,
-      opened: false,
     },
     all,
   );

@@ -12,7 +12,7 @@ export interface TestContext {
   readonly board: Board;
   /** Accuracies of the shop's meters by name. */
   readonly meters: ReadonlyMap<string, MeterAccuracies>;
-  /** Fingerprints of chips that work, by marking. */
+  /** Fingerprints of whole chips on other donors, by marking. */
   readonly known: ReadonlyMap<string, ChipTest['known']>;
 }
 
