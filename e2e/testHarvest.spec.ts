@@ -122,6 +122,14 @@ test('ten parts are tested with the meter, forty minutes planned and worked, a l
   await take.getByLabel('for what').fill('the lamp');
   await take.getByRole('button', { name: 'Take out' }).click();
   await expect(ledger).toContainText('taken out: the lamp');
+
+  // The line at the foot moves it as well, and says what it did not understand.
+  const line = page.getByLabel('Find line');
+  await line.fill(`move ${found} to the_shelf`);
+  await expect(page.locator('#find-line-says')).toContainText('“the_shelf” is no bin');
+  await line.fill(`move ${found} to F1-3`);
+  await line.press('Enter');
+  await expect(ledger).toContainText('moved: F1-1 to F1-3');
 });
 
 /** What the first label of a sheet leads to, by an independent reader of QR codes. */

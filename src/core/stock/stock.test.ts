@@ -5,6 +5,8 @@ import {
   looseningFor,
   matchLot,
   parseFilter,
+  readStockOrder,
+  stockOrderText,
   type LotFacts,
   type StockFilter,
 } from '.';
@@ -134,5 +136,25 @@ describe('near misses', () => {
     expect(text).toBe(again);
     // What is written for the person reads back as the same demand.
     expect(filter(`${(need as string).split(' ')[0]} ${text}`).demands[0]?.rating).toBe(demand.rating);
+  });
+});
+
+describe('orders to the drawers in one line', () => {
+  test.each`
+    line                                 | order
+    ${'move CDD-DDM to c2-5'}            | ${{ kind: 'move', code: 'CDD-DDM', bin: 'C2-5' }}
+    ${'move cddddm C2-5'}                | ${{ kind: 'move', code: 'CDD-DDM', bin: 'C2-5' }}
+    ${'take 2 of CDD-DDM for the lathe'} | ${{ kind: 'take', code: 'CDD-DDM', quantity: 2, note: 'the lathe' }}
+    ${'take CDD-DDM'}                    | ${{ kind: 'take', code: 'CDD-DDM', quantity: 1, note: '' }}
+    ${'part 3 of CDD-DDM into C2-6'}     | ${{ kind: 'part', code: 'CDD-DDM', quantity: 3, bin: 'C2-6' }}
+    ${'nmos >=600V'}                     | ${undefined}
+    ${'move K7F-2QM to C2-5'}            | ${{ why: expect.stringContaining('no lot’s code') }}
+    ${'move CDD-DDM to the_shelf'}       | ${{ why: expect.stringContaining('THE_SHELF'.toLowerCase()) }}
+    ${'take 0 of CDD-DDM'}               | ${{ why: expect.stringContaining('from 1') }}
+    ${'part CDD-DDM'}                    | ${{ why: expect.stringContaining('Write it like') }}
+  `('“$line”', ({ line, order }) => {
+    const read = readStockOrder(line as string);
+    expect(read).toEqual(order);
+    if (read && 'kind' in read) expect(stockOrderText(read)).toContain('CDD-DDM');
   });
 });

@@ -5,6 +5,7 @@ import { SOURCE_MEANING, SOURCES } from '../../core/evidence';
 import { TESTS } from '../../core/measure';
 import { KIND_NAMES, kindRule, RATINGS } from '../../core/part';
 import { METER_LIMIT, SOLDER_LIMIT, TOUCH_LIMIT_DC } from '../../core/safety';
+import { STOCK_ORDERS } from '../../core/stock';
 import { Evidence } from '../../ui/frame/Halves';
 
 const FINDS: readonly { line: string; means: string }[] = [

@@ -2,9 +2,18 @@
 
 import { useRouter } from 'next/navigation';
 import { readCode } from '../../../core/ident';
-import { filterProblemText, parseFilter } from '../../../core/stock';
+import {
+  filterProblemText,
+  parseFilter,
+  readStockOrder,
+  STOCK_ORDERS,
+  stockOrderText,
+  type StockOrder,
+} from '../../../core/stock';
+import { useNotice } from '../../../ui/feedback/Notices';
 import { CommandLine, type CommandPreview } from '../../../ui/frame/CommandLine';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
+import { moveToBinAction, splitLotAction, takePiecesAction } from '../actions';
 
 const PLACE = { donor: '/donors', lot: '/stock', build: '/builds' } as const;
 const KEYS = [{ key: '/', label: 'find a part or jump to a code', focus: 'find-line' }];
@@ -12,9 +21,15 @@ const KEYS = [{ key: '/', label: 'find a part or jump to a code', focus: 'find-l
 /** The line at the foot of screens that belong to no donor: a code off a label jumps, anything else is asked of stock. */
 export function FindLine() {
   const router = useRouter();
+  const notify = useNotice();
   const bare = (text: string) => text.trim().replace(/^find\s+/i, '');
 
   function preview(text: string): CommandPreview {
+    const order = readStockOrder(text);
+    if (order)
+      return 'why' in order
+        ? { ok: false, says: order.why, ghost: '' }
+        : { ok: true, says: stockOrderText(order), ghost: '' };
     const code = readCode(text);
     if (code) return { ok: true, says: `go to ${code.owner} ${code.code}`, ghost: '' };
     const parsed = parseFilter(bare(text));
@@ -23,7 +38,21 @@ export function FindLine() {
       : { ok: false, says: filterProblemText(parsed.problem), ghost: '' };
   }
 
+  /** Does what was ordered; resolves to the refusal, if it was refused. */
+  async function obey(order: StockOrder): Promise<string | undefined> {
+    const data = new FormData();
+    for (const [name, value] of Object.entries(order)) data.set(name, String(value));
+    const act = { move: moveToBinAction, take: takePiecesAction, part: splitLotAction }[order.kind];
+    const outcome = await act(order.code, data);
+    if (!outcome.ok) return outcome.problems.map(({ message }) => message).join(' ');
+    notify({ says: outcome.says ?? 'Done.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
+    router.refresh();
+    return undefined;
+  }
+
   async function enter(text: string) {
+    const order = readStockOrder(text);
+    if (order) return 'why' in order ? order.why : obey(order);
     const code = readCode(text);
     router.push(code ? `${PLACE[code.owner]}/${code.code}` : `/stock?find=${encodeURIComponent(bare(text))}`);
     return undefined;
@@ -39,11 +68,11 @@ export function FindLine() {
         onEnter={enter}
         idle={
           <>
-            find a part or type a code off a label, <kbd>?</kbd> keys
+            find, move, take, or type a code: <kbd>?</kbd> for words
           </>
         }
       />
-      <Shortcuts keys={KEYS} />
+      <Shortcuts keys={KEYS} lines={STOCK_ORDERS} />
     </>
   );
 }
