@@ -80,7 +80,7 @@ export function GuideSheet() {
         </Chapter>
         <Chapter id="find" title="Asking the drawers">
           <p>The same words search stock and say what a build needs.</p>
-          <Lines lines={FINDS} />
+          <Lines lines={[...FINDS, ...STOCK_ORDERS]} />
         </Chapter>
         <Chapter id="evidence" title="Where a value comes from">
           <dl className="grid grid-cols-[110px_1fr] gap-x-4">
