@@ -2,7 +2,8 @@
 import { parseFilter } from '../../src/core/stock';
 import { openDatabase } from '../../src/db/client';
 import { listDonors } from '../../src/db/repositories/donors';
-import { lotFacets, searchLots } from '../../src/db/repositories/lots';
+import { lotFacets } from '../../src/db/repositories/lotFacets';
+import { searchLots } from '../../src/db/repositories/lots';
 
 const ROUNDS = 15;
 

@@ -25,81 +25,84 @@ test.each(GRAMMAR.map(({ line }) => line))('the documented line “%s” is unde
 
 describe('what a line means', () => {
   test.each`
-    line                                           | record
-    ${'q1 nmos to-220 marked 12N65'}               | ${{ kind: 'part', ref: 'Q1', partKind: 'nmos', package: 'TO-220', marking: '12N65' }}
-    ${'q2 nmos marked k 12n65 x'}                  | ${{ kind: 'part', ref: 'Q2', marking: 'K 12N65 X' }}
-    ${'vr1 varistor marked 14D471K burnt'}         | ${{ kind: 'part', marking: '14D471K', damage: ['burnt'] }}
-    ${'c7 82u 400V 105C bulged'}                   | ${{ kind: 'part', ref: 'C7', partKind: 'capacitor', damage: ['bulged'], ratings: [{ name: 'capacitance', value: 82e-6 }, { name: 'voltage', value: 400 }, { name: 'temperature', value: 105 }] }}
-    ${'d8 schottky dual-diode to220'}              | ${{ kind: 'part', ref: 'D8', partKind: 'dual-diode' }}
-    ${'d3 zener marked 5V1'}                       | ${{ kind: 'part', partKind: 'diode', subtype: 'zener', marking: '5V1' }}
-    ${'cx1 x2 220n 275V'}                          | ${{ kind: 'part', partKind: 'capacitor', subtype: 'x2' }}
-    ${'r20 0R22 5%'}                               | ${{ kind: 'part', partKind: 'resistor', ratings: [{ name: 'resistance', value: 0.22 }, { name: 'tolerance', value: 0.05 }] }}
-    ${'q1 marked 12N65'}                           | ${{ kind: 'part', ref: 'Q1', marking: '12N65' }}
-    ${'r12 = 4k7'}                                 | ${{ kind: 'value', ref: 'R12', ratings: [{ name: 'resistance', value: 4700, source: 'decoded' }] }}
-    ${'q1 vds 650V datasheet'}                     | ${{ kind: 'value', ref: 'Q1', ratings: [{ name: 'vds', value: 650, source: 'datasheet' }] }}
-    ${'q1 vds 640V measured'}                      | ${{ kind: 'value', ratings: [{ name: 'vds', value: 640, source: 'measured' }] }}
-    ${'q1 650V 12A typical'}                       | ${{ kind: 'value', ratings: [{ name: 'vds', value: 650, source: 'typical' }, { name: 'id', value: 12, source: 'typical' }] }}
-    ${'c5 esr 40m datasheet'}                      | ${{ kind: 'value', ratings: [{ name: 'esr', value: 0.04, source: 'datasheet' }] }}
-    ${'r12 measures 4k69'}                         | ${{ kind: 'measurement', ref: 'R12', test: 'resistor', values: { resistance: { value: 4690 } } }}
-    ${'c5 measures 78u esr 0.4'}                   | ${{ kind: 'measurement', test: 'capacitor', values: { capacitance: { value: 78e-6 }, esr: { value: 0.4 } } }}
-    ${'q1 measures sd 0.51 ds OL gs ol'}           | ${{ kind: 'measurement', test: 'mosfet', values: { body: { value: 0.51 }, blocking: { value: Infinity }, gate: { value: Infinity } } }}
-    ${'c5 reads 78u in-circuit'}                   | ${{ kind: 'measurement', inCircuit: true }}
-    ${'vbus 212V @ 15s'}                           | ${{ kind: 'reading', store: 'VBUS', voltage: { value: 212, resolution: 1 }, elapsed: 15 }}
-    ${'c3 61V@1:04'}                               | ${{ kind: 'reading', store: 'C3', elapsed: 64 }}
-    ${'c3 0.4V'}                                   | ${{ kind: 'reading', store: 'C3', voltage: { value: 0.4, resolution: 0.1 } }}
-    ${'store c9 82u 400V bleed 470k'}              | ${{ kind: 'store', name: 'C9', capacitance: 82e-6, ratedVoltage: 400, bleed: 470e3 }}
-    ${'# glue under T1'}                           | ${{ kind: 'note', text: 'glue under T1', question: false }}
-    ${'? what is the six-pin part by T2'}          | ${{ kind: 'note', question: true }}
-    ${'Q1 MEASURES SD 0.51'}                       | ${{ kind: 'measurement', ref: 'Q1', values: { body: { value: 0.51 } } }}
-    ${'c5  esr   40m   datasheet'}                 | ${{ kind: 'value', ref: 'C5', ratings: [{ name: 'esr', value: 0.04 }] }}
-    ${'r30 fusible 22R 5%'}                        | ${{ kind: 'part', partKind: 'resistor', subtype: 'fusible', ratings: [{ name: 'resistance', value: 22 }, { name: 'tolerance', value: 0.05 }] }}
-    ${'br1 bridge gbu marked GBU806'}              | ${{ kind: 'part', ref: 'BR1', partKind: 'bridge', package: 'GBU', marking: 'GBU806' }}
-    ${'ntc1 marked 5D-9'}                          | ${{ kind: 'part', ref: 'NTC1', partKind: 'thermistor', marking: '5D-9' }}
-    ${'cy1 y1 2n2'}                                | ${{ kind: 'part', partKind: 'capacitor', subtype: 'y1', ratings: [{ name: 'capacitance', value: 2.2e-9 }] }}
-    ${'l5 choke 4u7 cracked'}                      | ${{ kind: 'part', partKind: 'inductor', damage: ['cracked'], ratings: [{ name: 'inductance', value: 4.7e-6 }] }}
-    ${'u3 shunt-reference to-92 marked TL431'}     | ${{ kind: 'part', partKind: 'shunt-reference', package: 'TO-92', marking: 'TL431' }}
-    ${'vr1 varistor marked 14d471k burnt cracked'} | ${{ kind: 'part', marking: '14D471K', damage: expect.arrayContaining(['burnt', 'cracked']) }}
-    ${'q1 marked burnt'}                           | ${{ kind: 'part', marking: 'BURNT', damage: [] }}
-    ${'f1 fuse 3.15A 250V'}                        | ${{ kind: 'part', partKind: 'fuse', ratings: [{ name: 'current', value: 3.15 }, { name: 'voltage', value: 250 }] }}
-    ${'d3 zener vz 5.1V datasheet'}                | ${{ kind: 'part', partKind: 'diode', subtype: 'zener', ratings: [{ name: 'vz', value: 5.1, source: 'datasheet' }] }}
-    ${'note glue under T1'}                        | ${{ kind: 'note', text: 'glue under T1', question: false }}
-    ${'ask what is U4'}                            | ${{ kind: 'note', text: 'what is U4', question: true }}
-    ${'c3 dated 1948'}                             | ${{ kind: 'part', ref: 'C3', partKind: 'capacitor', dateCode: '1948' }}
-    ${'u1 ic sop-8 marked XK 22 dated n5'}         | ${{ kind: 'part', ref: 'U1', marking: 'XK 22', dateCode: 'N5' }}
-    ${'store c1 2 x 470u 200V series bleed 150k'}  | ${{ kind: 'store', name: 'C1', bank: '2 x 470u 200V series', ratedVoltage: 400, bleed: 150e3 }}
-    ${'store bat1 battery 36V'}                    | ${{ kind: 'store', name: 'BAT1', role: 'battery', capacitance: 0, ratedVoltage: 36 }}
-    ${'store c9 output 2200u 16V'}                 | ${{ kind: 'store', name: 'C9', role: 'output', ratedVoltage: 16 }}
-    ${'power on'}                                  | ${{ kind: 'power', applied: true }}
-    ${'power off'}                                 | ${{ kind: 'power', applied: false }}
-    ${'soak 42W 51C 19.1V 2A @ 12min fan starts'}  | ${{ kind: 'soak', watts: 42, celsius: 51, volts: 19.1, load: 2, elapsed: 720, remark: 'fan starts' }}
-    ${'soak whine stops'}                          | ${{ kind: 'soak', remark: 'whine stops' }}
-    ${'store vcc 22u'}                             | ${{ kind: 'store', name: 'VCC', capacitance: 22e-6 }}
-    ${'vbus -12V @ 0s'}                            | ${{ kind: 'reading', store: 'VBUS', voltage: { value: -12 }, elapsed: 0 }}
-    ${'c11..c20 1000u 16V polymer'}                | ${{ kind: 'part', ref: 'C11', others: ['C12', 'C13', 'C14', 'C15', 'C16', 'C17', 'C18', 'C19', 'C20'], subtype: 'polymer', ratings: [{ name: 'capacitance', value: 1e-3 }, { name: 'voltage', value: 16 }] }}
-    ${'r1..3 10k'}                                 | ${{ kind: 'part', ref: 'R1', others: ['R2', 'R3'] }}
-    ${'d1,d4,d7 marked 1N4007'}                    | ${{ kind: 'part', ref: 'D1', others: ['D4', 'D7'], marking: '1N4007' }}
-    ${'q2 like q1'}                                | ${{ kind: 'part', ref: 'Q2', partKind: 'nmos', like: 'Q1' }}
-    ${'t2 same'}                                   | ${{ kind: 'part', ref: 'T2', partKind: 'transformer', like: 'T1' }}
-    ${'q2 like q1 burnt'}                          | ${{ kind: 'part', ref: 'Q2', like: 'Q1', damage: ['burnt'] }}
-    ${'q3 nmos switch marked 12N65'}               | ${{ kind: 'part', block: 'switch', marking: '12N65' }}
-    ${'d8 dual marked MBR20100CT secondary'}       | ${{ kind: 'part', block: 'secondary', marking: 'MBR20100CT' }}
-    ${'r14 100k clamp'}                            | ${{ kind: 'part', duty: 'clamp', ratings: [{ name: 'resistance', value: 1e5 }] }}
-    ${'c30 unpopulated control'}                   | ${{ kind: 'part', fitments: ['unpopulated'], block: 'control' }}
-    ${'r31 47k hand-added reworked'}               | ${{ kind: 'part', fitments: ['hand-added', 'reworked'] }}
-    ${'c7 leaked'}                                 | ${{ kind: 'part', damage: ['leaking'] }}
-    ${'u2 uc3843b so-8'}                           | ${{ kind: 'part', partKind: 'optocoupler', marking: 'UC3843B', package: 'SO-8' }}
-    ${'r9 marked 5m0'}                             | ${{ kind: 'part', marking: '5m0' }}
-    ${'r9 marked 5M0'}                             | ${{ kind: 'part', marking: '5M0' }}
-    ${'rp1 trimmer 10k'}                           | ${{ kind: 'part', partKind: 'potentiometer' }}
-    ${'claim r12 sets the current limit'}          | ${{ kind: 'claim', ref: 'R12', text: 'sets the current limit' }}
-    ${'claim this board is a flyback'}             | ${{ kind: 'claim', text: 'this board is a flyback' }}
-    ${'! q1: was changed before'}                  | ${{ kind: 'claim', ref: 'Q1', text: 'was changed before' }}
-    ${'? q1 who made it'}                          | ${{ kind: 'note', question: true, ref: 'Q1', text: 'who made it' }}
-    ${'settle r12 measured at 2 A'}                | ${{ kind: 'standing', ref: 'R12', standing: 'settled', because: 'measured at 2 A' }}
-    ${'support r12'}                               | ${{ kind: 'standing', standing: 'supported', because: '' }}
-    ${'strike c5'}                                 | ${{ kind: 'strike', ref: 'C5' }}
-    ${'rename c5 to c6'}                           | ${{ kind: 'rename', ref: 'C5', to: 'C6' }}
-    ${'vbus 1.2kV@2min'}                           | ${{ kind: 'reading', store: 'VBUS', voltage: { value: 1200 }, elapsed: 120 }}
+    line                                             | record
+    ${'q1 nmos to-220 marked 12N65'}                 | ${{ kind: 'part', ref: 'Q1', partKind: 'nmos', package: 'TO-220', marking: '12N65' }}
+    ${'q2 nmos marked k 12n65 x'}                    | ${{ kind: 'part', ref: 'Q2', marking: 'K 12N65 X' }}
+    ${'vr1 varistor marked 14D471K burnt'}           | ${{ kind: 'part', marking: '14D471K', damage: ['burnt'] }}
+    ${'c7 82u 400V 105C bulged'}                     | ${{ kind: 'part', ref: 'C7', partKind: 'capacitor', damage: ['bulged'], ratings: [{ name: 'capacitance', value: 82e-6 }, { name: 'voltage', value: 400 }, { name: 'temperature', value: 105 }] }}
+    ${'d8 schottky dual-diode to220'}                | ${{ kind: 'part', ref: 'D8', partKind: 'dual-diode' }}
+    ${'d3 zener marked 5V1'}                         | ${{ kind: 'part', partKind: 'diode', subtype: 'zener', marking: '5V1' }}
+    ${'cx1 x2 220n 275V'}                            | ${{ kind: 'part', partKind: 'capacitor', subtype: 'x2' }}
+    ${'r20 0R22 5%'}                                 | ${{ kind: 'part', partKind: 'resistor', ratings: [{ name: 'resistance', value: 0.22 }, { name: 'tolerance', value: 0.05 }] }}
+    ${'q1 marked 12N65'}                             | ${{ kind: 'part', ref: 'Q1', marking: '12N65' }}
+    ${'r12 = 4k7'}                                   | ${{ kind: 'value', ref: 'R12', ratings: [{ name: 'resistance', value: 4700, source: 'decoded' }] }}
+    ${'q1 vds 650V datasheet'}                       | ${{ kind: 'value', ref: 'Q1', ratings: [{ name: 'vds', value: 650, source: 'datasheet' }] }}
+    ${'q1 vds 640V measured'}                        | ${{ kind: 'value', ratings: [{ name: 'vds', value: 640, source: 'measured' }] }}
+    ${'q1 650V 12A typical'}                         | ${{ kind: 'value', ratings: [{ name: 'vds', value: 650, source: 'typical' }, { name: 'id', value: 12, source: 'typical' }] }}
+    ${'c5 esr 40m datasheet'}                        | ${{ kind: 'value', ratings: [{ name: 'esr', value: 0.04, source: 'datasheet' }] }}
+    ${'r12 measures 4k69'}                           | ${{ kind: 'measurement', ref: 'R12', test: 'resistor', values: { resistance: { value: 4690 } } }}
+    ${'c5 measures 78u esr 0.4'}                     | ${{ kind: 'measurement', test: 'capacitor', values: { capacitance: { value: 78e-6 }, esr: { value: 0.4 } } }}
+    ${'q1 measures sd 0.51 ds OL gs ol'}             | ${{ kind: 'measurement', test: 'mosfet', values: { body: { value: 0.51 }, blocking: { value: Infinity }, gate: { value: Infinity } } }}
+    ${'c5 reads 78u in-circuit'}                     | ${{ kind: 'measurement', inCircuit: true }}
+    ${'vbus 212V @ 15s'}                             | ${{ kind: 'reading', store: 'VBUS', voltage: { value: 212, resolution: 1 }, elapsed: 15 }}
+    ${'c3 61V@1:04'}                                 | ${{ kind: 'reading', store: 'C3', elapsed: 64 }}
+    ${'c3 0.4V'}                                     | ${{ kind: 'reading', store: 'C3', voltage: { value: 0.4, resolution: 0.1 } }}
+    ${'store c9 82u 400V bleed 470k'}                | ${{ kind: 'store', name: 'C9', capacitance: 82e-6, ratedVoltage: 400, bleed: 470e3 }}
+    ${'# glue under T1'}                             | ${{ kind: 'note', text: 'glue under T1', question: false }}
+    ${'? what is the six-pin part by T2'}            | ${{ kind: 'note', question: true }}
+    ${'Q1 MEASURES SD 0.51'}                         | ${{ kind: 'measurement', ref: 'Q1', values: { body: { value: 0.51 } } }}
+    ${'c5  esr   40m   datasheet'}                   | ${{ kind: 'value', ref: 'C5', ratings: [{ name: 'esr', value: 0.04 }] }}
+    ${'r30 fusible 22R 5%'}                          | ${{ kind: 'part', partKind: 'resistor', subtype: 'fusible', ratings: [{ name: 'resistance', value: 22 }, { name: 'tolerance', value: 0.05 }] }}
+    ${'br1 bridge gbu marked GBU806'}                | ${{ kind: 'part', ref: 'BR1', partKind: 'bridge', package: 'GBU', marking: 'GBU806' }}
+    ${'ntc1 marked 5D-9'}                            | ${{ kind: 'part', ref: 'NTC1', partKind: 'thermistor', marking: '5D-9' }}
+    ${'cy1 y1 2n2'}                                  | ${{ kind: 'part', partKind: 'capacitor', subtype: 'y1', ratings: [{ name: 'capacitance', value: 2.2e-9 }] }}
+    ${'l5 choke 4u7 cracked'}                        | ${{ kind: 'part', partKind: 'inductor', damage: ['cracked'], ratings: [{ name: 'inductance', value: 4.7e-6 }] }}
+    ${'u3 shunt-reference to-92 marked TL431'}       | ${{ kind: 'part', partKind: 'shunt-reference', package: 'TO-92', marking: 'TL431' }}
+    ${'vr1 varistor marked 14d471k burnt cracked'}   | ${{ kind: 'part', marking: '14D471K', damage: expect.arrayContaining(['burnt', 'cracked']) }}
+    ${'q1 marked burnt'}                             | ${{ kind: 'part', marking: 'BURNT', damage: [] }}
+    ${'f1 fuse 3.15A 250V'}                          | ${{ kind: 'part', partKind: 'fuse', ratings: [{ name: 'current', value: 3.15 }, { name: 'voltage', value: 250 }] }}
+    ${'d3 zener vz 5.1V datasheet'}                  | ${{ kind: 'part', partKind: 'diode', subtype: 'zener', ratings: [{ name: 'vz', value: 5.1, source: 'datasheet' }] }}
+    ${'note glue under T1'}                          | ${{ kind: 'note', text: 'glue under T1', question: false }}
+    ${'ask what is U4'}                              | ${{ kind: 'note', text: 'what is U4', question: true }}
+    ${'c3 dated 1948'}                               | ${{ kind: 'part', ref: 'C3', partKind: 'capacitor', dateCode: '1948' }}
+    ${'u1 ic sop-8 marked XK 22 dated n5'}           | ${{ kind: 'part', ref: 'U1', marking: 'XK 22', dateCode: 'N5' }}
+    ${'store c1 2 x 470u 200V series bleed 150k'}    | ${{ kind: 'store', name: 'C1', bank: '2 x 470u 200V series', ratedVoltage: 400, bleed: 150e3 }}
+    ${'store bat1 battery 36V'}                      | ${{ kind: 'store', name: 'BAT1', role: 'battery', capacitance: 0, ratedVoltage: 36 }}
+    ${'store c9 output 2200u 16V'}                   | ${{ kind: 'store', name: 'C9', role: 'output', ratedVoltage: 16 }}
+    ${'power on'}                                    | ${{ kind: 'power', applied: true }}
+    ${'power off'}                                   | ${{ kind: 'power', applied: false }}
+    ${'soak 42W 51C 19.1V 2A @ 12min fan starts'}    | ${{ kind: 'soak', watts: 42, celsius: 51, volts: 19.1, load: 2, elapsed: 720, remark: 'fan starts' }}
+    ${'soak whine stops'}                            | ${{ kind: 'soak', remark: 'whine stops' }}
+    ${'store vcc 22u'}                               | ${{ kind: 'store', name: 'VCC', capacitance: 22e-6 }}
+    ${'vbus -12V @ 0s'}                              | ${{ kind: 'reading', store: 'VBUS', voltage: { value: -12 }, elapsed: 0 }}
+    ${'c11..c20 1000u 16V polymer'}                  | ${{ kind: 'part', ref: 'C11', others: ['C12', 'C13', 'C14', 'C15', 'C16', 'C17', 'C18', 'C19', 'C20'], subtype: 'polymer', ratings: [{ name: 'capacitance', value: 1e-3 }, { name: 'voltage', value: 16 }] }}
+    ${'r1..3 10k'}                                   | ${{ kind: 'part', ref: 'R1', others: ['R2', 'R3'] }}
+    ${'d1,d4,d7 marked 1N4007'}                      | ${{ kind: 'part', ref: 'D1', others: ['D4', 'D7'], marking: '1N4007' }}
+    ${'q2 like q1'}                                  | ${{ kind: 'part', ref: 'Q2', partKind: 'nmos', like: 'Q1' }}
+    ${'t2 same'}                                     | ${{ kind: 'part', ref: 'T2', partKind: 'transformer', like: 'T1' }}
+    ${'q2 like q1 burnt'}                            | ${{ kind: 'part', ref: 'Q2', like: 'Q1', damage: ['burnt'] }}
+    ${'q3 nmos switch marked 12N65'}                 | ${{ kind: 'part', block: 'switch', marking: '12N65' }}
+    ${'d8 dual marked MBR20100CT secondary'}         | ${{ kind: 'part', block: 'secondary', marking: 'MBR20100CT' }}
+    ${'r14 100k clamp'}                              | ${{ kind: 'part', duty: 'clamp', ratings: [{ name: 'resistance', value: 1e5 }] }}
+    ${'c30 unpopulated control'}                     | ${{ kind: 'part', fitments: ['unpopulated'], block: 'control' }}
+    ${'r31 47k hand-added reworked'}                 | ${{ kind: 'part', fitments: ['hand-added', 'reworked'] }}
+    ${'c7 leaked'}                                   | ${{ kind: 'part', damage: ['leaking'] }}
+    ${'u2 uc3843b so-8'}                             | ${{ kind: 'part', partKind: 'optocoupler', marking: 'UC3843B', package: 'SO-8' }}
+    ${'r9 marked 5m0'}                               | ${{ kind: 'part', marking: '5m0' }}
+    ${'r9 marked 5M0'}                               | ${{ kind: 'part', marking: '5M0' }}
+    ${'rp1 trimmer 10k'}                             | ${{ kind: 'part', partKind: 'potentiometer' }}
+    ${'claim r12 sets the current limit'}            | ${{ kind: 'claim', ref: 'R12', text: 'sets the current limit' }}
+    ${'claim this board is a flyback'}               | ${{ kind: 'claim', text: 'this board is a flyback' }}
+    ${'! q1: was changed before'}                    | ${{ kind: 'claim', ref: 'Q1', text: 'was changed before' }}
+    ${'? q1 who made it'}                            | ${{ kind: 'note', question: true, ref: 'Q1', text: 'who made it' }}
+    ${'settle r12 measured at 2 A'}                  | ${{ kind: 'standing', ref: 'R12', standing: 'settled', because: 'measured at 2 A' }}
+    ${'support r12'}                                 | ${{ kind: 'standing', standing: 'supported', because: '' }}
+    ${'strike c5'}                                   | ${{ kind: 'strike', ref: 'C5' }}
+    ${'rename c5 to c6'}                             | ${{ kind: 'rename', ref: 'C5', to: 'C6' }}
+    ${'t1 measures loc 600u lsc 15u rings 12'}       | ${{ kind: 'measurement', test: 'transformer', values: { open: { value: 600e-6 }, shorted: { value: 15e-6 }, rings: { value: 12 } } }}
+    ${'c5 measures 95u esr 0.3 leak 20u ran 20000h'} | ${{ kind: 'measurement', values: { esr: { value: 0.3 }, leakage: { value: 20e-6 }, hours: { value: 20000 } } }}
+    ${'q1 measures 0.51 OL OL hold 20s'}             | ${{ kind: 'measurement', values: { body: { value: 0.51 }, blocking: { value: Infinity }, gate: { value: Infinity }, hold: { value: 20 } } }}
+    ${'vbus 1.2kV@2min'}                             | ${{ kind: 'reading', store: 'VBUS', voltage: { value: 1200 }, elapsed: 120 }}
   `('$line', ({ line, record }) => {
     expect(read(line)).toMatchObject(record);
   });

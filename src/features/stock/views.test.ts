@@ -6,7 +6,8 @@ import { undoEdit } from '../../db/repositories/journal';
 import { lotForm } from './schema';
 import { moveToBin } from './moves';
 import { addLot, takePieces } from './usecases';
-import { lotLabels, lotView, stockHead, stockView } from './views';
+import { lotLabels } from './labelViews';
+import { lotView, stockHead, stockView } from './views';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
 let fixture: Fixture;

@@ -16,21 +16,10 @@ import {
 import { bench } from '../../db/bench';
 import { listFilters } from '../../db/repositories/bins';
 import { listBuilds } from '../../db/repositories/builds';
-import {
-  findLot,
-  findLots,
-  likeLots,
-  lotFacets,
-  lotLedger,
-  searchLots,
-  stockTotals,
-  type LotRow,
-} from '../../db/repositories/lots';
+import { lotFacets } from '../../db/repositories/lotFacets';
+import { findLot, likeLots, lotLedger, searchLots, stockTotals, type LotRow } from '../../db/repositories/lots';
 import { searchPartsOnBoards } from '../../db/repositories/parts';
 import type { TableColumn, TableRow } from '../../ui/table/tableTypes';
-import { labelSvg, type LabelText } from './label';
-import { labelsPdf } from './labelPdf';
-import { labelSize } from './labelSizes';
 
 const PAGE_SIZE = 50;
 /** Near misses shown for each demand. */
@@ -344,52 +333,6 @@ async function wantedBy({ lot, ratings }: LotRow) {
           : [];
       }),
   );
-}
-
-/** What stands on the labels of lots, each with the address of its page on the server that was asked. */
-export async function labelTexts(codes: readonly string[], origin: string): Promise<LabelText[]> {
-  const rows = await findLots(bench().db.read, codes.map((code) => code.trim().toUpperCase()).slice(0, 200));
-  return rows.map(({ lot, bin, donorCode, partRef, ratings }) => {
-    const values = kindRule(lot.kind)
-      .ratings.filter((name) => ratings[name])
-      .slice(0, 3)
-      .map((name) => formatQuantity(ratings[name]?.value ?? 0, RATINGS[name].unit));
-    return {
-      code: lot.code,
-      title: lot.marking || kindRule(lot.kind).label,
-      lines: [
-        [`bin ${bin}`, lot.grade && `grade ${lot.grade}`].filter(Boolean).join(', '),
-        [...values, lot.package].filter(Boolean).join('  '),
-        lot.limits.length > 0
-          ? lot.limits.map(limitText).join(', ')
-          : donorCode === null
-            ? ''
-            : `from ${donorCode} ${partRef ?? ''}`,
-      ],
-      url: `${origin}/stock/${lot.code}`,
-    };
-  });
-}
-
-/** Labels of lots as SVG. */
-export async function lotLabels(
-  codes: readonly string[],
-  origin: string,
-  size?: string,
-): Promise<{ code: string; svg: string }[]> {
-  return (await labelTexts(codes, origin)).map((label) => ({
-    code: label.code,
-    svg: labelSvg(label, labelSize(size)),
-  }));
-}
-
-/** Labels of lots as a PDF for a sheet or a roll. */
-export async function lotLabelsPdf(
-  codes: readonly string[],
-  origin: string,
-  of: { size: string | undefined; skip: number },
-): Promise<Uint8Array> {
-  return labelsPdf(await labelTexts(codes, origin), labelSize(of.size), of.skip);
 }
 
 /** What is in the drawers, in a few words. */

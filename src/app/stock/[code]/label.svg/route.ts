@@ -1,4 +1,4 @@
-import { lotLabels } from '../../../../features/stock/views';
+import { lotLabels } from '../../../../features/stock/labelViews';
 import { originOf } from '../../origin';
 
 /** The label of a lot as a picture. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lotLabelsPdf } from '../../../../features/stock/views';
+import { lotLabelsPdf } from '../../../../features/stock/labelViews';
 import { originOf } from '../../origin';
 
 const question = z.object({
