@@ -84,11 +84,12 @@ test('a chip has a field for each leg, and no case has too many', () => {
 });
 
 test.each`
-  hours    | around | says
-  ${1000}  | ${45}  | ${/^About \d+(\.\d)? years of running left, .* to .*\.$/}
-  ${60000} | ${85}  | ${/used up\.$/}
-  ${5000}  | ${85}  | ${/^About \d+ h of running left|^Its life may be used up/}
-  ${1000}  | ${30}  | ${/its seal sets the end/}
+  hours     | around | says
+  ${1000}   | ${45}  | ${/^About \d+(\.\d)? years of running left, .* to .*\.$/}
+  ${5000}   | ${85}  | ${/^About 3\.3 years of running left/}
+  ${60000}  | ${85}  | ${/^Its life may be used up; at best 1\.8 years left\.$/}
+  ${200000} | ${85}  | ${/used up\.$/}
+  ${1000}   | ${30}  | ${/its seal sets the end/}
 `('after $hours h at $around °C: $says', ({ hours, around, says }) => {
   const reading = (value: number) => ({ value, resolution: 1 });
   const life = lifeOf(
