@@ -20,10 +20,7 @@ export function whyLeft(jobs: readonly HarvestJob[], plan: Plan, budget: number)
   function whyOf(job: HarvestJob): string {
     const before = chainOf(job, byId).filter(({ id }) => !chosen.has(id));
     const minutes = before.reduce((total, one) => total + one.minutes, job.minutes);
-    const first =
-      before.length > 0
-        ? `, ${before.map((one) => one.title.toLowerCase().replace(/^free hs/, 'free HS')).join(' and ')} first`
-        : '';
+    const first = before.length > 0 ? `, ${before.map((one) => asClause(one)).join(' and ')} first` : '';
     const time = `${showMinutes(minutes)}${first}`;
     const [reason] = job.value?.reasons ?? [];
     if (job.worth <= 0) return `${reason ?? 'nothing speaks for it'}.`;
@@ -42,6 +39,10 @@ function chainOf(job: HarvestJob, byId: ReadonlyMap<string, HarvestJob>, seen = 
     return [...chainOf(before, byId, seen), before];
   });
 }
+
+/** What is to be done first, within a sentence; a reference keeps its capitals. */
+const asClause = ({ title, refs }: HarvestJob): string =>
+  refs.length > 0 ? title : title.charAt(0).toLowerCase() + title.slice(1);
 
 /** Minutes as a person says them. */
 export function showMinutes(minutes: number): string {
