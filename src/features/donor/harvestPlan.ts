@@ -64,14 +64,20 @@ export async function harvestPlan(
     pastSteps(db),
   ]);
   const steps = run?.steps ?? [];
-  const there = records.filter(({ part }) => part.state === 'on-board' && !part.fitments.includes('unpopulated'));
+  // What broke came off all the same; it stands in nobody's way any more.
+  const there = records.filter(
+    ({ part }) =>
+      part.state === 'on-board' && !part.fitments.includes('unpopulated') && !part.damage.includes('broken'),
+  );
   const parts = await worthOf(db, there, context);
   const gone = new Set(steps.filter(({ outcome }) => outcome === 'skipped').flatMap(({ jobId }) => jobId.split(',')));
   const done = new Set(steps.filter(({ outcome }) => outcome === 'done').map(({ jobId }) => jobId));
-  const jobs = jobsOf(
-    parts.filter(({ ref }) => !gone.has(ref)),
-    { pace: personalPace(past), live: notDeadSays(overview) !== null, done },
-  ).filter(({ id }) => !gone.has(id));
+  // What is left for this time is no job, but it still stands before what is behind it.
+  const jobs = jobsOf(parts, {
+    pace: personalPace(past),
+    live: notDeadSays(overview) !== null,
+    done,
+  }).filter(({ id, refs }) => !gone.has(id) && !(refs.length > 0 && refs.every((ref) => gone.has(ref))));
   const budget = run ? Math.max(0, run.run.minutes - (of.now - run.run.startedMs) / 60000) : of.minutes;
   return { jobs, plan: planHarvest(jobs, budget), budget, run, whole: await wholeOf(db, donor, jobs) };
 }

@@ -111,6 +111,17 @@ test('a run: taken, broken, left; the rest is planned anew for what is left of t
   expect(await step('C5', 'done')).toMatchObject({ ok: false });
 });
 
+test('what stands before another keeps it from the plan when it is left, and not when it broke', async () => {
+  await mount('Q1', { behind: 'C5' });
+  await startRun(bench(), code, runForm.parse({ minutes: '20', bin: 'C2-4' }));
+  expect(await jobs()).toEqual(['Q2', 'C5', 'Q1']);
+  await step('C5', 'skipped');
+  expect(await jobs()).toEqual(['Q2']);
+  await undoLatest(bench(), code);
+  await step('C5', 'broke');
+  expect((await jobs()).toSorted()).toEqual(['Q1', 'Q2']);
+});
+
 test('nothing is taken from a board that is not measured dead', async () => {
   await type('power on');
   expect(await startRun(bench(), code, runForm.parse({ minutes: '20', bin: 'C2-4' }))).toMatchObject({ ok: false });
