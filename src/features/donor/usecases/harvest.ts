@@ -9,7 +9,7 @@ import { findPart } from '../../../db/repositories/parts';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { judgeRecord, ratingsForStock } from '../judgeRecord';
 import { notDeadSays } from '../notDead';
-import { testContext } from '../testContext';
+import { testContext, type TestContext } from '../testContext';
 import { editDonor, refuse } from './outcome';
 
 /**
@@ -24,7 +24,7 @@ export async function takePart(
   const outcome = await editDonor(bench, { code: of.code, station: 'harvest' }, async (edit, donor) => {
     const ref = of.ref.toUpperCase();
     const isDead = await mayHarvest(edit, donor);
-    const taken = await takeInto(edit, donor, { ref, bin: of.bin });
+    const taken = await takeInto(edit, donor, { ref, bin: of.bin, context: await testContext(edit.tx, donor) });
     lot = taken.lot;
     return `${ref}, ${taken.label}, went into bin ${of.bin} as lot ${lot}${isDead ? '' : ', though not measured dead'}.`;
   });
@@ -50,12 +50,11 @@ export async function mayHarvest(edit: Edit, donor: Donor): Promise<boolean> {
 export async function takeInto(
   edit: Edit,
   donor: Donor,
-  { ref, bin }: { ref: string; bin: string },
+  { ref, bin, context }: { ref: string; bin: string; context: TestContext },
 ): Promise<{ lot: string; label: string }> {
   const found = await findPart(edit.tx, donor.id, ref);
   if (!found) return refuse(`${ref} is not logged on this donor.`, 'ref');
   if (found.part.state === 'harvested') return refuse(`${ref} was taken already.`, 'ref');
-  const context = await testContext(edit.tx, donor);
   const judgement = judgeRecord(found, context);
   const worst = judgement?.reasons.find(({ severity }) => severity === 'reject');
   if (judgement?.verdict === 'scrap')

@@ -8,6 +8,7 @@ import { stockPiece } from '../../../db/repositories/lots';
 import { findPart, logPart } from '../../../db/repositories/parts';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { harvestPlan } from '../harvestPlan';
+import { testContext } from '../testContext';
 import type { AssemblyForm, HarvestStepForm, MountingForm, RunForm } from '../schema';
 import { mayHarvest, takeInto } from './harvest';
 import { editDonor, refuse } from './outcome';
@@ -60,8 +61,10 @@ export function stepRun(bench: Bench, code: string, form: HarvestStepForm): Prom
     if (!job) return refuse('That job is not open any more; the page shows the present plan.');
     const since = steps.at(-1)?.atMs ?? run.startedMs;
     const lots: string[] = [];
-    if (form.outcome === 'done')
-      for (const ref of job.refs) lots.push((await takeInto(edit, donor, { ref, bin: form.bin })).lot);
+    if (form.outcome === 'done') {
+      const context = await testContext(edit.tx, donor);
+      for (const ref of job.refs) lots.push((await takeInto(edit, donor, { ref, bin: form.bin, context })).lot);
+    }
     if (form.outcome === 'broke')
       for (const ref of job.refs) {
         const part = await knownPart(edit, ref);
