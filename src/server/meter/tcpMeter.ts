@@ -10,8 +10,8 @@ import {
 } from '../../core/meter';
 import type { MeterAdapter } from './adapter';
 
-/** How long an answer may take. A slow meter integrates for a second or so. */
-const ANSWER_MS = 2500;
+/** How many milliseconds an answer may take. A slow meter integrates for a second or so. */
+const patient = () => 2500;
 /** A line longer than this is no answer of a meter. */
 const LONGEST_LINE = 512;
 
@@ -23,8 +23,9 @@ type Answer = { readonly text: string } | MeterFailure;
  * anew after it broke. After a late or garbled answer it is dropped, since what comes next would be
  * the answer to an earlier question.
  * @param address `host:port`
+ * @param patience milliseconds that an answer may take, asked anew at each question
  */
-export function openTcpMeter(address: string, answerMs = ANSWER_MS): MeterAdapter {
+export function openTcpMeter(address: string, patience = patient): MeterAdapter {
   let connection: Connection | undefined;
   let identity: MeterIdentity | undefined;
   let leadsAt: string | undefined;
@@ -37,10 +38,10 @@ export function openTcpMeter(address: string, answerMs = ANSWER_MS): MeterAdapte
   };
 
   async function ask(line: string, answers = true): Promise<Answer> {
-    const opened = connection ?? (await openConnection(address, answerMs));
+    const opened = connection ?? (await openConnection(address, patience()));
     if (!(opened instanceof Connection)) return opened;
     connection = opened;
-    const answer = await opened.ask(line, answers, answerMs);
+    const answer = await opened.ask(line, answers, patience());
     if ('kind' in answer) drop();
     return answer;
   }
