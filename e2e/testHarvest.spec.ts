@@ -188,6 +188,24 @@ test('a recording becomes a measurement of its part', async ({ page }) => {
   await judgement(page).getByRole('button', { name: 'Keep it' }).click();
   await judgement(page).getByRole('link', { name: 'back to L3' }).click();
   await expect(judgement(page)).toContainText(/100\sµH/);
+
+  // Two channels: 50 mΩ under a triangle of 2 A, on 12 V.
+  await goTo(page, `/donors/${code}/test/wave?part=C22`);
+  const triangle = (index: number) => Math.abs(((index / 30) % 2) - 1) * 2 - 1;
+  const two = [
+    'second,Volt,Ampere',
+    ...Array.from({ length: 600 }, (_, index) => `${index}e-7,${12 + 0.05 * triangle(index)},${triangle(index)}`),
+  ];
+  await page
+    .getByLabel('CSV of an oscilloscope')
+    .setInputFiles({ name: 'ripple.csv', mimeType: 'text/csv', buffer: Buffer.from(two.join('\n')) });
+  await task.getByLabel('what it shows').selectOption('ripple');
+  await task.getByRole('button', { name: 'Work it out' }).click();
+  await expect(judgement(page)).toContainText(/ESR\s*50\smΩ/);
+  await expect(judgement(page)).toContainText('the ESR hides it');
+  await judgement(page).getByRole('button', { name: 'Keep it' }).click();
+  await judgement(page).getByRole('link', { name: 'back to C22' }).click();
+  await expect(judgement(page)).toContainText(/50\smΩ/);
 });
 
 test('a drawer is counted, a list is brought in and taken back, a question is kept', async ({ page }) => {

@@ -1,20 +1,6 @@
 import Papa from 'papaparse';
-import {
-  analyseChopping,
-  analyseDischarge,
-  analyseRamp,
-  analyseRing,
-  analyseRipple,
-  analyseStep,
-  makeWave,
-  reduceWave,
-  stretchOf,
-  WaveReader,
-  waveProblemText,
-  type Stretch,
-  type Wave,
-} from '../core/waveform';
-import type { WaveAnswer, WaveFinding, WaveParameters, WaveQuestion, WaveTask } from './wave.contract';
+import { analyseWave, makeWave, reduceWave, stretchOf, WaveReader, waveProblemText, type Wave } from '../core/waveform';
+import type { WaveAnswer, WaveQuestion } from './wave.contract';
 
 /** Spans of the picture: each shows its smallest and its largest value. */
 const SPANS = 600;
@@ -29,12 +15,11 @@ addEventListener('message', ({ data }: MessageEvent<WaveQuestion>) => {
   else if (data.kind === 'make') opened(makeWave(data.name, { ...MADE, gaussian: drawGaussian }));
   else if (!wave) answer({ kind: 'refused', says: 'Open a recording first.' });
   else if (data.kind === 'view') {
-    const points = reduceWave(stretchOf(wave, data.channel, data.from, data.to), SPANS);
-    answer({ kind: 'points', channel: data.channel, points });
-  } else {
-    const finding = analyse(data.task, stretchOf(wave, data.channel, data.from, data.to), data.parameters);
-    answer({ kind: 'found', task: data.task, finding });
-  }
+    const { channels } = wave;
+    const held = wave;
+    const series = channels.map((_, channel) => reduceWave(stretchOf(held, channel, data.from, data.to), SPANS));
+    answer({ kind: 'points', series });
+  } else answer({ kind: 'found', task: data.task, finding: analyseWave(wave, data) });
 });
 
 /** Reads a file piece by piece, so that two million points need no second copy of their text. */
@@ -70,31 +55,6 @@ function opened(next: Wave): void {
       to: time.at(-1) ?? 0,
     },
   });
-}
-
-function analyse(task: WaveTask, stretch: Stretch, of: WaveParameters): WaveFinding {
-  switch (task) {
-    case 'ramp':
-      return of.volts === undefined
-        ? { kind: 'failure', says: 'The voltage across the winding while the current rises is needed.' }
-        : analyseRamp(stretch, {
-            volts: of.volts,
-            ...(of.loopOhms === undefined ? {} : { loopOhms: of.loopOhms }),
-            ...(of.amperesPerUnit === undefined ? {} : { amperesPerUnit: of.amperesPerUnit }),
-          });
-    case 'ring':
-      return analyseRing(stretch);
-    case 'discharge':
-      return analyseDischarge(stretch);
-    case 'step':
-      return of.current === undefined
-        ? { kind: 'failure', says: 'The current of the step is needed.' }
-        : analyseStep(stretch, of.current);
-    case 'ripple':
-      return analyseRipple(stretch);
-    case 'chopping':
-      return analyseChopping(stretch);
-  }
 }
 
 /** Method: Box and Muller. */

@@ -1,12 +1,7 @@
 import { rampInductance } from '../magnetics';
 import { lineThrough, smoothed } from './line';
-import type { Stretch } from './wave';
+import { SCOPE, type Stretch, type WaveFailure } from './wave';
 
-/** Why a stretch does not give what was asked. */
-export interface WaveFailure {
-  readonly kind: 'failure';
-  readonly says: string;
-}
 const failure = (says: string): WaveFailure => ({ kind: 'failure', says });
 
 /** Values at the ends of a stretch, noise averaged out: a share of the samples, and three at least. */
@@ -26,9 +21,6 @@ export interface RampFinding {
 }
 
 const RAMP_SEGMENTS = 12;
-/** What an oscilloscope's scales promise: volts, and time. Common practice, no source. */
-const SCOPE = { volts: 0.03 / Math.sqrt(3), time: 1e-4 / Math.sqrt(3) } as const;
-
 /**
  * Inductance and saturation from a current ramp at a steady voltage: the rise is cut into twelve, each fitted by a
  * line, L = V·dt/di less the drop across the loop's resistance.
@@ -202,10 +194,15 @@ export interface DischargeFinding {
   readonly tau: number;
   readonly tauDoubt: number;
   readonly start: number;
+  /** Of what discharges, when the resistor is known. */
+  readonly capacitance?: number;
 }
 
-/** Time constant of a discharge: a line through the logarithms of what lies between 95 % and 15 % of its start. */
-export function analyseDischarge({ time, values }: Stretch): DischargeFinding | WaveFailure {
+/**
+ * Time constant of a discharge: a line through the logarithms of what lies between 95 % and 15 % of its start; and the
+ * capacitance, τ/R, when it is known what the charge runs off through.
+ */
+export function analyseDischarge({ time, values }: Stretch, throughOhms?: number): DischargeFinding | WaveFailure {
   const calm = smoothed(values, Math.max(3, Math.round(values.length / 300)));
   let top = 0;
   for (let index = 1; index < calm.length; index += 1) if ((calm[index] ?? 0) > (calm[top] ?? 0)) top = index;
@@ -222,7 +219,14 @@ export function analyseDischarge({ time, values }: Stretch): DischargeFinding | 
     picked.map(({ v }) => v),
   );
   if (slope >= 0) return failure('The voltage does not fall in this stretch.');
-  return { kind: 'discharge', tau: -1 / slope, tauDoubt: slopeDoubt / slope ** 2, start };
+  const tau = -1 / slope;
+  return {
+    kind: 'discharge',
+    tau,
+    tauDoubt: slopeDoubt / slope ** 2,
+    start,
+    ...(throughOhms ? { capacitance: tau / throughOhms } : {}),
+  };
 }
 
 export interface StepFinding {
@@ -255,27 +259,6 @@ export function analyseStep({ time, values }: Stretch, current: number): StepFin
   const turn = Math.abs(after.slope - before.slope);
   const sure = turn > 4 * Math.hypot(after.slopeDoubt, before.slopeDoubt);
   return { kind: 'step', esr: jump / current, capacitance: sure ? current / turn : undefined, jump };
-}
-
-export interface RippleFinding {
-  readonly kind: 'ripple';
-  readonly peakToPeak: number;
-  /** Of what is left without the mean. */
-  readonly rms: number;
-  readonly mean: number;
-}
-
-/** Ripple of a rail: its mean, and what lies on it; the extremes less the share that noise would give. */
-export function analyseRipple({ values }: Stretch): RippleFinding {
-  const mean = meanOf(values);
-  const sorted = Float64Array.from(values).sort();
-  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
-  return {
-    kind: 'ripple',
-    peakToPeak: at(0.999) - at(0.001),
-    rms: Math.sqrt(meanOf(values.map((value) => (value - mean) ** 2))),
-    mean,
-  };
 }
 
 export interface ChoppingFinding {

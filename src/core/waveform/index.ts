@@ -3,19 +3,14 @@ export {
   analyseDischarge,
   analyseRamp,
   analyseRing,
-  analyseRipple,
   analyseStep,
   parasiticsOf,
-  type ChoppingFinding,
-  type DischargeFinding,
   type Parasitics,
-  type RampFinding,
-  type RingFinding,
-  type RippleFinding,
-  type StepFinding,
-  type WaveFailure,
 } from './analyse';
+export { fitColumns } from './fitColumns';
 export { MADE_WAVES, makeWave, type MadeWave } from './made';
 export { MOST_POINTS, WaveReader, waveProblemText, type WaveProblem } from './readWave';
 export { reduceWave, type WavePoint } from './reduce';
-export { stretchOf, type Channel, type Stretch, type Wave } from './wave';
+export { analyseRipple, type RippleCurrent, type RippleFinding } from './ripple';
+export { analyseWave, WAVE_TASKS, type WaveFinding, type WaveParameters, type WaveTask } from './tasks';
+export { stretchOf, type Channel, type Stretch, type Wave, type WaveFailure } from './wave';

@@ -6,6 +6,7 @@ export const MADE_WAVES = {
   ring: { label: 'a ring of 600 µH with 10 nF, Q of 20', channel: 'volts, made by formula', unit: 'V' },
   discharge: { label: 'a discharge of 150 µF through 2.2 kΩ', channel: 'volts, made by formula', unit: 'V' },
   step: { label: 'a step of 2 A into 680 µF with 38 mΩ', channel: 'volts, made by formula', unit: 'V' },
+  ripple: { label: 'ripple of 2 A in 470 µF with 45 mΩ', channel: 'volts on the rail, made by formula', unit: 'V' },
   chopping: { label: 'a dimmer at 70° on 50 Hz', channel: 'volts, made by formula', unit: 'V' },
 } as const;
 export type MadeWave = keyof typeof MADE_WAVES;
@@ -22,6 +23,7 @@ const FORMS: Readonly<Record<MadeWave, { readonly span: number; readonly of: (t:
   },
   discharge: { span: 1.6, of: (t) => (t < 0.05 ? 325 : 325 * Math.exp(-(t - 0.05) / 0.33)) },
   step: { span: 200e-6, of: (t) => (t < 60e-6 ? 19 : 19 - 2 * 0.038 - (2 * (t - 60e-6)) / 680e-6) },
+  ripple: { span: 100e-6, of: (t) => rippleAt(t).volts },
   chopping: {
     span: 60e-3,
     of: (t) => {
@@ -39,6 +41,23 @@ function rampCurrent(t: number): number {
   return t > 55e-6 ? Math.max(0, 7 * (1 - (t - 55e-6) / 5e-6)) : current;
 }
 
+/** Forms of a second channel. */
+const SECOND: Partial<
+  Record<MadeWave, { readonly channel: string; readonly unit: string; of: (t: number) => number }>
+> = { ripple: { channel: 'current in the capacitor, made by formula', unit: 'A', of: (t) => rippleAt(t).amperes } };
+
+/** A choke's triangle of 2 A at 65 kHz that rises for 35 % of the period, in 470 µF with 45 mΩ; the rail's mean left out. */
+function rippleAt(t: number): { volts: number; amperes: number } {
+  const [period, swing, duty] = [1 / 65e3, 2, 0.35];
+  const x = (t / period) % 1;
+  const isRising = x < duty;
+  const [share, length] = isRising ? [x / duty, duty] : [(x - duty) / (1 - duty), 1 - duty];
+  const amperes = swing * (isRising ? share - 0.5 : 0.5 - share);
+  // ∫ of a straight flank that passes nought in its middle.
+  const charge = (((isRising ? -1 : 1) * swing * length * period) / 2) * (share - share ** 2);
+  return { amperes, volts: 0.045 * amperes + charge / 470e-6 };
+}
+
 /**
  * A recording by formula with noise and the steps of an eight-bit oscilloscope.
  * @param gaussian draws from the standard normal distribution; @param noise as a share of the full scale
@@ -46,9 +65,19 @@ function rampCurrent(t: number): number {
 export function makeWave(name: MadeWave, of: { points: number; noise: number; gaussian: () => number }): Wave {
   const { span, of: form } = FORMS[name];
   const time = Float64Array.from({ length: of.points }, (_, index) => (index * span) / of.points);
-  const clean = time.map(form);
-  const full = clean.reduce((most, value) => Math.max(most, Math.abs(value)), 0);
-  const step = (2 * full) / 256;
-  const values = clean.map((value) => Math.round((value + of.noise * full * of.gaussian()) / step) * step);
-  return { time, channels: [{ name: MADE_WAVES[name].channel, unit: MADE_WAVES[name].unit, values }] };
+  const digitised = (exact: (t: number) => number) => {
+    const clean = time.map(exact);
+    const full = clean.reduce((most, value) => Math.max(most, Math.abs(value)), 0);
+    const step = (2 * full) / 256;
+    return clean.map((value) => Math.round((value + of.noise * full * of.gaussian()) / step) * step);
+  };
+  const { channel, unit } = MADE_WAVES[name];
+  const second = SECOND[name];
+  return {
+    time,
+    channels: [
+      { name: channel, unit, values: digitised(form) },
+      ...(second ? [{ name: second.channel, unit: second.unit, values: digitised(second.of) }] : []),
+    ],
+  };
 }

@@ -109,14 +109,12 @@ export class WaveReader {
       (cells) => cells.filter((cell) => cell.trim() !== '').length >= Math.min(width, 2),
     );
     const last = rowsAlike.at(-1) ?? [];
-    const isUnits = last.every((cell) =>
-      /^\(?\s*(?:[pnuµμmkM]?(?:s|V|A|Hz|sec|volts?|seconds?))?\s*\)?$/i.test(cell.trim()),
-    );
+    const isUnits = last.every((cell) => cell.trim() === '' || UNIT.test(bare(cell)));
     const names = isUnits ? (rowsAlike.at(-2) ?? []) : last;
     this.names = names.map((cell) => cell.replace(/\s*[([].*$/, '').trim());
     this.units = Array.from({ length: width }, (_, index) =>
-      (isUnits ? (last[index] ?? '') : unitIn(names[index] ?? '')).replace(/[()[\]]/g, '').trim(),
-    );
+      isUnits ? (last[index] ?? '') : unitIn(names[index] ?? ''),
+    ).map(bare);
     const kept = numbers.map((value) => !Number.isNaN(value));
     const named = this.names.findIndex((name, index) => kept[index] === true && /^(?:time|t|x|second|sec)/i.test(name));
     const timed = this.units.findIndex((unit, index) => kept[index] === true && /^[pnuµμm]?s(?:ec.*)?$/i.test(unit));
@@ -185,7 +183,9 @@ function readNumber(cell: string): number {
 
 const unitIn = (name: string): string => /[([]\s*([^)\]]*?)\s*[)\]]/.exec(name)?.[1] ?? '';
 
-const UNIT = /^([pnuµμmkM]?)(s|sec|seconds?|v|volts?|a|amps?|hz)$/i;
+const bare = (unit: string): string => unit.replace(/[()[\]]/g, '').trim();
+
+const UNIT = /^([pnuµμmkM]?)(s|sec|seconds?|v|volts?|a|amps?|amperes?|hz)$/i;
 
 function scaled(values: Float64Array, unit: string): Float64Array {
   const prefix = UNIT.exec(unit)?.[1] ?? '';

@@ -19,6 +19,15 @@ export interface Stretch {
   readonly values: Float64Array;
 }
 
+/** What an oscilloscope's scales promise: volts, and time. Standard uncertainties. Common practice, no source. */
+export const SCOPE = { volts: 0.03 / Math.sqrt(3), time: 1e-4 / Math.sqrt(3) } as const;
+
+/** Why a stretch does not give what was asked. */
+export interface WaveFailure {
+  readonly kind: 'failure';
+  readonly says: string;
+}
+
 /** The part of a channel that lies between two moments; all of it without them. */
 export function stretchOf(wave: Wave, channel: number, from = -Infinity, to = Infinity): Stretch {
   const values = wave.channels[channel]?.values ?? new Float64Array();

@@ -7,6 +7,7 @@ import {
   analyseRing,
   analyseRipple,
   analyseStep,
+  fitColumns,
   makeWave,
   MADE_WAVES,
   parasiticsOf,
@@ -15,6 +16,8 @@ import {
   WaveReader,
   waveProblemText,
   type MadeWave,
+  type RippleCurrent,
+  type RippleFinding,
   type Stretch,
 } from '.';
 
@@ -62,6 +65,8 @@ describe.each([
     const discharge = found(analyseDischarge(made('discharge', noise)));
     near(discharge.tau, 0.33, 0.03);
     near(discharge.start, 325, 0.04);
+    // 0.33 s through 2.2 kΩ is 150 µF.
+    near(found(analyseDischarge(made('discharge', noise), 2200)).capacitance, 150e-6, 0.03);
   });
 
   test('a step: ESR and capacitance', () => {
@@ -90,6 +95,87 @@ test('ripple: peak to peak and rms of a sine', () => {
   near(ripple.mean, 24, 1e-4);
   near(ripple.rms, 0.1 / Math.SQRT2, 0.01);
   near(ripple.peakToPeak, 0.2, 0.01);
+});
+
+const told = (capacitor: RippleFinding['capacitor']) => capacitor ?? ({ kind: 'failure', says: 'nothing' } as const);
+
+// Closed form by hand: a triangle of 2 A in 470 µF with 45 mΩ. The shape alone must find the same without the current.
+describe.each([0, 0.01, 0.02])('ripple of a choke with %d of noise', (noise) => {
+  const wave = makeWave('ripple', { points: 6000, noise, gaussian: gaussianFrom(11) });
+  test.each([
+    ['recorded beside it', { recorded: stretchOf(wave, 1).values }],
+    ['recorded with the probe turned round', { recorded: stretchOf(wave, 1).values.map((value) => 0.3 - value) }],
+    ['known by its shape', { shape: 'triangle', swing: 2 }],
+  ] as [string, RippleCurrent][])('ESR and capacitance from a current %s', (_words, current) => {
+    const { capacitor, peakToPeak } = analyseRipple(stretchOf(wave, 0), current);
+    const { esr, capacitance, esrDoubt } = found(told(capacitor));
+    near(esr, 0.045, 0.03);
+    near(capacitance, 470e-6, 0.15);
+    // The scales of two channels promise 3 % each.
+    near(esrDoubt, 0.045 * 0.03 * Math.sqrt(2 / 3), 0.2);
+    near(peakToPeak, 0.0905, 0.06);
+  });
+});
+
+// Erickson & Maksimovic, from memory: a flyback's output falls by Io·D/(f·C) and jumps by Ipk·ESR.
+test.each`
+  peak | duty    | esr      | capacitance
+  ${8} | ${0.4}  | ${0.02}  | ${1e-3}
+  ${3} | ${0.25} | ${0.12}  | ${220e-6}
+  ${5} | ${0.5}  | ${0.005} | ${330e-6}
+`('ripple of a flyback with pulses of $peak A: $esr ohm, $capacitance F', ({ peak, duty, esr, capacitance }) => {
+  const f = 80e3;
+  const load = (peak * duty) / 2;
+  const time = Float64Array.from({ length: 8000 }, (_, index) => index * 12.5e-9);
+  const gaussian = gaussianFrom(3);
+  const values = time.map((t) => {
+    const x = (t * f + 0.3) % 1;
+    const pulse = x < duty ? peak * (1 - x / duty) : 0;
+    const charge = x < duty ? peak * (x - x ** 2 / (2 * duty)) : load;
+    return 12 + esr * (pulse - load) + (charge - load * x) / (f * capacitance) + 0.002 * gaussian();
+  });
+  const { capacitor } = analyseRipple({ time, values }, { shape: 'pulse', swing: peak });
+  const result = found(told(capacitor));
+  near(result.esr, esr, 0.05);
+  near(result.capacitance, capacitance, 0.1);
+});
+
+test.each([
+  ['a flat line', new Float64Array(400).fill(5), { shape: 'triangle', swing: 2 }, 'Two whole periods'],
+  ['no swing', new Float64Array(400).fill(5), { shape: 'triangle', swing: 0 }, 'above nought'],
+  ['a few samples', new Float64Array(12), { recorded: new Float64Array(12) }, 'Forty samples'],
+  [
+    'a current beside a flat line',
+    new Float64Array(400),
+    { recorded: new Float64Array(400).map((_, i) => i % 20) },
+    'does not follow',
+  ],
+] as [string, Float64Array, RippleCurrent, string][])(
+  '%s gives no ESR and says why',
+  (_words, values, current, says) => {
+    const time = values.map((_, index) => index * 1e-6);
+    expect(analyseRipple({ time, values }, current).capacitor).toMatchObject({
+      kind: 'failure',
+      says: expect.stringContaining(says),
+    });
+  },
+);
+
+test('a fit by columns finds what made the values, and knows what it cannot tell', () => {
+  const gaussian = gaussianFrom(21);
+  const x = Float64Array.from({ length: 2000 }, (_, index) => index / 100);
+  const columns = [x.map(() => 1), x, x.map(Math.sin)];
+  const values = x.map((value) => 3 - 0.5 * value + 2 * Math.sin(value) + 0.1 * gaussian());
+  const { coefficients, doubts, residual } = fitColumns(columns, values);
+  // Closed form: the doubt of a mean of n samples is sigma/√n at the least.
+  for (const [at, exact] of [3, -0.5, 2].entries())
+    expect(Math.abs((coefficients[at] ?? 0) - exact)).toBeLessThan(4 * (doubts[at] ?? 0));
+  near(Math.sqrt(residual / 1997), 0.1, 0.05);
+  near(doubts[2], 0.1 / Math.sqrt(1000), 0.1);
+  expect(fitColumns([x, x.map((value) => 2 * value)], values)).toMatchObject({
+    doubts: [expect.any(Number), Infinity],
+    coefficients: [expect.any(Number), 0],
+  });
 });
 
 // Reference: fft.js. The strongest line of the spectrum lies within half a line of the frequency that the crossings give.
@@ -136,6 +222,7 @@ test.each(Object.keys(MADE_WAVES) as MadeWave[])('what is no %s is refused with 
     ring: () => analyseRing(flat),
     discharge: () => analyseDischarge(flat),
     step: () => analyseStep(flat, 0),
+    ripple: () => analyseRipple(flat, { shape: 'pulse', swing: 1 }).capacitor,
     chopping: () => analyseChopping(flat),
   }[name]();
   expect(result).toMatchObject({ kind: 'failure', says: expect.stringMatching(/\.$/) });
@@ -149,14 +236,14 @@ describe('CSV of oscilloscopes', () => {
   };
   const rows = (line: (index: number) => string) => Array.from({ length: 20 }, (_, index) => line(index)).join('\n');
   test.each`
-    text                                                                           | separator | channels           | seconds | first   | why
-    ${`Time (s),CH1 (V)\n${rows((i) => `${i * 1e-6},${i}`)}`}                      | ${','}    | ${['CH1 V']}       | ${1e-6} | ${1}    | ${'names with units'}
-    ${`x-axis,1,2\nsecond,Volt,Volt\n${rows((i) => `${i * 1e-6},${i},${2 * i}`)}`} | ${','}    | ${['1 V', '2 V']}  | ${1e-6} | ${1}    | ${'units in a row of their own, two channels'}
-    ${`Time;Kanal A\n(ms);(mV)\n${rows((i) => `${i},5;${i}0,0`)}`}                 | ${';'}    | ${['Kanal A V']}   | ${1e-3} | ${0.01} | ${'decimal commas, milliseconds, millivolts'}
-    ${`Model,Scope\nSample Interval,4e-9\nCH1\n${rows((i) => `${i}`)}`}            | ${','}    | ${['CH1 ']}        | ${4e-9} | ${1}    | ${'no time, but an interval'}
-    ${`"Sampling Rate",1e6\nVolts\n${rows((i) => `${i}`)}`.replaceAll('"', '')}    | ${','}    | ${['channel 0 V']} | ${1e-6} | ${1}    | ${'no time, but a rate'}
-    ${rows((i) => `${i * 1e-6}\t${i}`)}                                            | ${'\t'}   | ${['channel 1 ']}  | ${1e-6} | ${1}    | ${'no head at all'}
-    ${`t,i\n${rows((i) => `${i * 1e-6},${i}`)}\nend of record,`}                   | ${','}    | ${['i ']}          | ${1e-6} | ${1}    | ${'a remark behind the data'}
+    text                                                                             | separator | channels           | seconds | first   | why
+    ${`Time (s),CH1 (V)\n${rows((i) => `${i * 1e-6},${i}`)}`}                        | ${','}    | ${['CH1 V']}       | ${1e-6} | ${1}    | ${'names with units'}
+    ${`x-axis,1,2\nsecond,Volt,Ampere\n${rows((i) => `${i * 1e-6},${i},${2 * i}`)}`} | ${','}    | ${['1 V', '2 A']}  | ${1e-6} | ${1}    | ${'units in a row of their own, two channels'}
+    ${`Time;Kanal A\n(ms);(mV)\n${rows((i) => `${i},5;${i}0,0`)}`}                   | ${';'}    | ${['Kanal A V']}   | ${1e-3} | ${0.01} | ${'decimal commas, milliseconds, millivolts'}
+    ${`Model,Scope\nSample Interval,4e-9\nCH1\n${rows((i) => `${i}`)}`}              | ${','}    | ${['CH1 ']}        | ${4e-9} | ${1}    | ${'no time, but an interval'}
+    ${`"Sampling Rate",1e6\nVolts\n${rows((i) => `${i}`)}`.replaceAll('"', '')}      | ${','}    | ${['channel 0 V']} | ${1e-6} | ${1}    | ${'no time, but a rate'}
+    ${rows((i) => `${i * 1e-6}\t${i}`)}                                              | ${'\t'}   | ${['channel 1 ']}  | ${1e-6} | ${1}    | ${'no head at all'}
+    ${`t,i\n${rows((i) => `${i * 1e-6},${i}`)}\nend of record,`}                     | ${','}    | ${['i ']}          | ${1e-6} | ${1}    | ${'a remark behind the data'}
   `('$why', ({ text, separator, channels, seconds, first }) => {
     const result = read(text, separator);
     if (!result.ok) throw new Error(waveProblemText(result.problem));

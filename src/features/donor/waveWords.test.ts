@@ -1,43 +1,42 @@
 import {
-  makeWave,
+  analyseWave,
   MADE_WAVES,
-  stretchOf,
-  analyseRamp,
-  analyseRing,
-  analyseStep,
-  analyseDischarge,
-  analyseChopping,
-  analyseRipple,
+  makeWave,
   type MadeWave,
+  type WaveParameters,
+  type WaveTask,
 } from '../../core/waveform';
 import { TESTS } from '../../core/measure';
 import type { TestName } from '../../core/part';
 import { parseQuantity } from '../../core/quantity';
-import type { WaveFinding } from '../../workers/wave.contract';
 import { findingView, TASKS } from './waveWords';
 
-const made = (name: MadeWave) => stretchOf(makeWave(name, { points: 3000, noise: 0, gaussian: () => 0 }), 0);
-const FOUND: Readonly<Record<MadeWave | 'ripple', () => WaveFinding>> = {
-  ramp: () => analyseRamp(made('ramp'), { volts: 12 }),
-  ring: () => analyseRing(made('ring')),
-  discharge: () => analyseDischarge(made('discharge')),
-  step: () => analyseStep(made('step'), 2),
-  chopping: () => analyseChopping(made('chopping')),
-  ripple: () => analyseRipple(made('ring')),
-};
+/** What a task makes of the whole of a recording by formula without noise. */
+const madeOf = (name: MadeWave, task: WaveTask, parameters: WaveParameters, channel = 0) =>
+  analyseWave(makeWave(name, { points: 3000, noise: 0, gaussian: () => 0 }), {
+    task,
+    channel,
+    from: -Infinity,
+    to: Infinity,
+    parameters,
+  });
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
 
 test.each`
-  name           | test             | says                                | fields
-  ${'ramp'}      | ${'choke'}       | ${/^(99|100|101)[^ ]* µH ± .* µH$/} | ${['inductance', 'saturation']}
-  ${'ramp'}      | ${'transformer'} | ${/µH/}                             | ${['open', 'saturation']}
-  ${'ramp'}      | ${'capacitor'}   | ${/µH/}                             | ${[]}
-  ${'ring'}      | ${'choke'}       | ${/^6[45]\.?\d* kHz/}               | ${['rings']}
-  ${'discharge'} | ${'capacitor'}   | ${/^33\d ms ±/}                     | ${[]}
-  ${'chopping'}  | ${undefined}     | ${/^(69|70|71)°$/}                  | ${[]}
-  ${'ripple'}    | ${undefined}     | ${/V$/}                             | ${[]}
-`('a $name of a $test says $says and fills $fields', ({ name, test, says, fields }) => {
-  const view = findingView(FOUND[name as MadeWave](), test as TestName | undefined);
+  made           | task           | told                      | test             | says                                | fields
+  ${'ramp'}      | ${'ramp'}      | ${{ volts: 12 }}          | ${'choke'}       | ${/^(99|100|101)[^ ]* µH ± .* µH$/} | ${['inductance', 'saturation']}
+  ${'ramp'}      | ${'ramp'}      | ${{ volts: 12 }}          | ${'transformer'} | ${/µH/}                             | ${['open', 'saturation']}
+  ${'ramp'}      | ${'ramp'}      | ${{ volts: 12 }}          | ${'capacitor'}   | ${/µH/}                             | ${[]}
+  ${'ring'}      | ${'ring'}      | ${{}}                     | ${'choke'}       | ${/^6[45]\.?\d* kHz/}               | ${['rings']}
+  ${'discharge'} | ${'discharge'} | ${{}}                     | ${'capacitor'}   | ${/^33\d ms ±/}                     | ${[]}
+  ${'discharge'} | ${'discharge'} | ${{ throughOhms: 2200 }}  | ${'capacitor'}   | ${/^33\d ms ±/}                     | ${['capacitance']}
+  ${'chopping'}  | ${'chopping'}  | ${{}}                     | ${undefined}     | ${/^(69|70|71)°$/}                  | ${[]}
+  ${'ring'}      | ${'ripple'}    | ${{}}                     | ${'capacitor'}   | ${/V$/}                             | ${[]}
+  ${'ripple'}    | ${'ripple'}    | ${{}}                     | ${'capacitor'}   | ${/^4[45].*mΩ ±/}                   | ${['esr', 'capacitance']}
+  ${'ripple'}    | ${'ripple'}    | ${{ current: 2 }}         | ${'capacitor'}   | ${/^4[45].*mΩ ±/}                   | ${['esr', 'capacitance']}
+  ${'ripple'}    | ${'ripple'}    | ${{ amperesBeside: 0.5 }} | ${'choke'}       | ${/^(89|90).*mΩ ±/}                 | ${[]}
+`('$task of $made with $told, of a $test: $says, fills $fields', ({ made, task, told, test, says, fields }) => {
+  const view = findingView(madeOf(made, task, told), test as TestName | undefined);
   expect(plain(view.rows[0]?.value ?? '')).toMatch(says as RegExp);
   expect(Object.keys(view.fields)).toEqual(fields);
   // What is kept can be typed into the field it is for.

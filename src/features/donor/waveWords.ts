@@ -1,6 +1,6 @@
 import type { TestName } from '../../core/part';
-import { formatQuantity } from '../../core/quantity';
-import type { WaveFinding, WaveTask } from '../../workers/wave.contract';
+import { formatQuantity, type Unit } from '../../core/quantity';
+import type { WaveFinding, WaveParameters, WaveTask } from '../../core/waveform';
 
 /** What can be made of a recording, in words, with what it needs to be told. */
 export const TASKS: Readonly<
@@ -9,7 +9,7 @@ export const TASKS: Readonly<
     {
       readonly label: string;
       readonly needs: readonly {
-        readonly name: 'volts' | 'loopOhms' | 'amperesPerUnit' | 'current';
+        readonly name: keyof WaveParameters;
         readonly label: string;
         readonly unit: 'volt' | 'ohm' | 'ampere';
       }[];
@@ -25,12 +25,28 @@ export const TASKS: Readonly<
     ],
   },
   ring: { label: 'a ring: frequency, quality, snubber', needs: [] },
-  discharge: { label: 'a discharge: time constant', needs: [] },
+  discharge: {
+    label: 'a discharge: time constant and capacitance',
+    needs: [{ name: 'throughOhms', label: 'resistor it drains through', unit: 'ohm' }],
+  },
   step: {
     label: 'a step of current: ESR and capacitance',
     needs: [{ name: 'current', label: 'current of the step', unit: 'ampere' }],
   },
-  ripple: { label: 'ripple of a rail', needs: [] },
+  ripple: {
+    label: 'ripple behind a choke: ESR and capacitance',
+    needs: [
+      { name: 'current', label: 'swing of the choke’s current', unit: 'ampere' },
+      { name: 'amperesBeside', label: 'or other channel, A per V', unit: 'ampere' },
+    ],
+  },
+  pulse: {
+    label: 'ripple behind a flyback’s rectifier: ESR and capacitance',
+    needs: [
+      { name: 'current', label: 'peak current of the rectifier', unit: 'ampere' },
+      { name: 'amperesBeside', label: 'or other channel, A per V', unit: 'ampere' },
+    ],
+  },
   chopping: { label: 'a dimmer: firing angle', needs: [] },
 };
 
@@ -40,19 +56,20 @@ export interface FindingView {
   /** Field of the test and the text that a person would type there. */
   readonly fields: Readonly<Record<string, string>>;
   readonly refusal?: string;
+  /** What would tell more. */
+  readonly advice?: string;
 }
 
 /** What a finding says, and what of it a test of this kind can keep. */
 export function findingView(finding: WaveFinding, test: TestName | undefined): FindingView {
-  const show = (value: number, unit: Parameters<typeof formatQuantity>[1]) =>
-    formatQuantity(value, unit, { digits: 3 });
+  const show = (value: number, unit: Unit) => formatQuantity(value, unit, { digits: 3 });
   switch (finding.kind) {
     case 'failure':
       return { rows: [], fields: {}, refusal: finding.says };
     case 'ramp': {
       const { inductance, inductanceDoubt, saturation, peak } = finding;
       const rows = [
-        { label: 'inductance', value: `${show(inductance, 'henry')} ± ${show(2 * inductanceDoubt, 'henry')}` },
+        { label: 'inductance', value: within(inductance, inductanceDoubt, 'henry') },
         {
           label: 'saturates at',
           value: saturation === undefined ? `not up to ${show(peak, 'ampere')}` : show(saturation, 'ampere'),
@@ -72,7 +89,7 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
         rows: [
           {
             label: 'frequency',
-            value: `${show(finding.frequency, 'hertz')} ± ${show(2 * finding.frequencyDoubt, 'hertz')}`,
+            value: within(finding.frequency, finding.frequencyDoubt, 'hertz'),
           },
           { label: 'quality', value: finding.quality === Infinity ? 'beyond telling' : finding.quality.toFixed(1) },
           { label: 'periods above a tenth', value: `${finding.periods}` },
@@ -83,10 +100,14 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
     case 'discharge':
       return {
         rows: [
-          { label: 'time constant', value: `${show(finding.tau, 'second')} ± ${show(2 * finding.tauDoubt, 'second')}` },
+          { label: 'time constant', value: within(finding.tau, finding.tauDoubt, 'second') },
+          ...(finding.capacitance === undefined
+            ? []
+            : [{ label: 'capacitance', value: show(finding.capacitance, 'farad') }]),
           { label: 'from', value: show(finding.start, 'volt') },
         ],
-        fields: {},
+        fields:
+          test === 'capacitor' && finding.capacitance !== undefined ? { capacitance: typed(finding.capacitance) } : {},
       };
     case 'step':
       return {
@@ -107,14 +128,7 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
             : {},
       };
     case 'ripple':
-      return {
-        rows: [
-          { label: 'mean', value: show(finding.mean, 'volt') },
-          { label: 'peak to peak', value: show(finding.peakToPeak, 'volt') },
-          { label: 'rms without the mean', value: show(finding.rms, 'volt') },
-        ],
-        fields: {},
-      };
+      return rippleView(finding, test);
     case 'chopping':
       return {
         rows: [
@@ -125,5 +139,38 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
       };
   }
 }
+
+/** ESR first, since it is what the ripple is looked at for; the plain ripple when no current is known. */
+function rippleView(finding: Extract<WaveFinding, { kind: 'ripple' }>, test: TestName | undefined): FindingView {
+  const show = (value: number, unit: 'volt' | 'ohm' | 'farad') => formatQuantity(value, unit, { digits: 3 });
+  const plain = [
+    { label: 'peak to peak', value: show(finding.peakToPeak, 'volt') },
+    { label: 'rms without the mean', value: show(finding.rms, 'volt') },
+    { label: 'mean', value: show(finding.mean, 'volt') },
+  ];
+  const { capacitor } = finding;
+  if (!capacitor)
+    return { rows: plain, fields: {}, advice: 'With the current of the capacitor its ESR can be told too.' };
+  if (capacitor.kind === 'failure') return { rows: plain, fields: {}, advice: capacitor.says };
+  const { esr, esrDoubt, capacitance, capacitanceDoubt } = capacitor;
+  return {
+    rows: [
+      { label: 'ESR', value: within(esr, esrDoubt, 'ohm') },
+      {
+        label: 'capacitance',
+        value: capacitance === undefined ? 'the ESR hides it' : within(capacitance, capacitanceDoubt, 'farad'),
+      },
+      ...plain,
+    ],
+    fields:
+      test === 'capacitor'
+        ? { esr: typed(esr), ...(capacitance === undefined ? {} : { capacitance: typed(capacitance) }) }
+        : {},
+  };
+}
+
+/** A value with twice its standard uncertainty, which two digits say well enough. */
+const within = (value: number, doubt: number, unit: Unit): string =>
+  `${formatQuantity(value, unit, { digits: 3 })} ± ${formatQuantity(2 * doubt, unit, { digits: 2 })}`;
 
 const typed = (value: number): string => value.toPrecision(3);

@@ -2,33 +2,44 @@
 
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 
-export interface WaveChartProps {
+/** One channel: seconds, and values in the base unit. */
+export interface WaveSeries {
   readonly label: string;
   readonly unit: string;
-  /** Seconds and values in the base unit. */
   readonly points: readonly { readonly t: number; readonly v: number }[];
+}
+
+export interface WaveChartProps {
+  readonly series: readonly WaveSeries[];
+  /** Index of the series that is worked with; the other one is drawn thin, on an axis of its own at the right. */
+  readonly inHand: number;
   /** Moments of the two cursors. */
   readonly cursors: readonly [number, number];
   readonly onCursor: (moment: number) => void;
 }
 
 /** A recording with two cursors; a press sets the nearer one. */
-export default function WaveChart({ label, unit, points, cursors, onCursor }: WaveChartProps) {
+export default function WaveChart({ series, inHand, cursors, onCursor }: WaveChartProps) {
   const axis = { stroke: 'var(--rule-2)', tick: { fill: 'var(--ink-2)', fontSize: 11 }, tickLine: false } as const;
-  const [first, last] = [points[0]?.t ?? 0, points.at(-1)?.t ?? 1];
+  const picked = series[inHand] ?? { label: 'channel', unit: '', points: [] };
+  const beside = series.find((_, index) => index !== inHand);
+  const [first, last] = [picked.points[0]?.t ?? 0, picked.points.at(-1)?.t ?? 1];
   const { scale, prefix } = timeScale(Math.max(Math.abs(first), Math.abs(last)));
-  const data = points.map(({ t, v }) => ({ t: t / scale, v }));
+  const data = [
+    ...picked.points.map(({ t, v }) => ({ t: t / scale, v })),
+    ...(beside?.points ?? []).map(({ t, v }) => ({ t: t / scale, beside: v })),
+  ].toSorted((a, b) => a.t - b.t);
   return (
     <figure>
       <div
         role="img"
-        aria-label={`${label} against time, ${points.length} points shown`}
+        aria-label={`${picked.label} against time, ${picked.points.length} points shown`}
         className="h-[260px] cursor-crosshair font-mono"
       >
         <ResponsiveContainer width="100%" height="100%">
           <LineChart
             data={data}
-            margin={{ top: 8, right: 26, bottom: 0, left: 0 }}
+            margin={{ top: 8, right: beside ? 0 : 26, bottom: 0, left: 0 }}
             accessibilityLayer={false}
             onClick={({ activeLabel }) => activeLabel !== undefined && onCursor(Number(activeLabel) * scale)}
           >
@@ -45,11 +56,33 @@ export default function WaveChart({ label, unit, points, cursors, onCursor }: Wa
             <YAxis
               {...axis}
               type="number"
-              unit={` ${unit}`}
+              unit={` ${picked.unit}`}
               width={64}
               tickFormatter={short}
               domain={['auto', 'auto']}
             />
+            {beside && (
+              <YAxis
+                {...axis}
+                yAxisId="beside"
+                orientation="right"
+                type="number"
+                unit={` ${beside.unit}`}
+                width={58}
+                tickFormatter={short}
+                domain={['auto', 'auto']}
+              />
+            )}
+            {beside && (
+              <Line
+                {...line}
+                yAxisId="beside"
+                dataKey="beside"
+                stroke="var(--ink-2)"
+                strokeWidth={1}
+                strokeDasharray="4 2"
+              />
+            )}
             {cursors.map((moment, index) => (
               <ReferenceLine
                 key={index === 0 ? 'a' : 'b'}
@@ -64,16 +97,21 @@ export default function WaveChart({ label, unit, points, cursors, onCursor }: Wa
                 }}
               />
             ))}
-            <Line dataKey="v" stroke="var(--ink)" strokeWidth={1.2} dot={false} isAnimationActive={false} />
+            <Line {...line} dataKey="v" stroke="var(--ink)" strokeWidth={1.2} />
           </LineChart>
         </ResponsiveContainer>
       </div>
       <figcaption className="pl-[64px] text-[11.5px] text-ink-2">
-        {label}, {unit || 'as recorded'} against time; a press sets the nearer cursor
+        {picked.label}, {picked.unit || 'as recorded'} against time
+        {beside && `; dashed, at the right: ${beside.label}, ${beside.unit || 'as recorded'}`}; a press sets the nearer
+        cursor
       </figcaption>
     </figure>
   );
 }
+
+// Points of two channels lie at moments of their own.
+const line = { dot: false, isAnimationActive: false, connectNulls: true } as const;
 
 const short = (value: number) => String(Number(value.toPrecision(3)));
 

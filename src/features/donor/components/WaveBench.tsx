@@ -1,23 +1,17 @@
 'use client';
 
 import { useState, type FormEvent } from 'react';
-import { MADE_WAVES, type MadeWave } from '../../../core/waveform';
-import { formatQuantity, parseQuantity } from '../../../core/quantity';
+import { WAVE_TASKS, type WaveParameters, type WaveTask } from '../../../core/waveform';
+import { parseQuantity } from '../../../core/quantity';
 import { LazyWaveChart } from '../../../ui/charts/LazyWaveChart';
 import { QuantityField } from '../../../ui/form/fields';
-import { useHydrated } from '../../../ui/form/useHydrated';
 import { Halves } from '../../../ui/frame/Halves';
-import { WAVE_TASKS, type WaveParameters, type WaveTask } from '../../../workers/wave.contract';
 import type { WavePart } from '../views/wavePart';
 import { TASKS } from '../waveWords';
 import { useWave } from './useWave';
+import { WaveCursors, type Span } from './WaveCursors';
 import { WaveJudgement } from './WaveJudgement';
-
-type Wave = ReturnType<typeof useWave>;
-interface Span {
-  readonly from: number;
-  readonly to: number;
-}
+import { WaveSource } from './WaveSource';
 
 /** A recording of an oscilloscope: read in a worker, looked at with two cursors, and turned into measurements. */
 export function WaveBench({ code, part }: { code: string; part: WavePart | null }) {
@@ -27,6 +21,11 @@ export function WaveBench({ code, part }: { code: string; part: WavePart | null 
   const [cursors, setCursors] = useState<readonly [number, number]>();
   const [span, setSpan] = useState<Span>();
   const opened = wave.wave;
+  const shownSeries = (opened?.channels ?? []).map(({ name, unit }, index) => ({
+    label: name,
+    unit,
+    points: wave.series[index] ?? [],
+  }));
   const shown = span ?? (opened ? { from: opened.from, to: opened.to } : { from: 0, to: 1 });
   const [a, b] = cursors ?? [shown.from + 0.25 * (shown.to - shown.from), shown.from + 0.75 * (shown.to - shown.from)];
 
@@ -35,16 +34,15 @@ export function WaveBench({ code, part }: { code: string; part: WavePart | null 
     setCursors(undefined);
     setSpan(undefined);
   }
-  function look(next: Span, at = channel) {
+  function look(next: Span) {
     setSpan(next);
-    setChannel(at);
     setCursors(undefined);
-    wave.view({ channel: at, ...next });
+    wave.view(next);
   }
 
   return (
     <Halves judgement={<WaveJudgement code={code} part={part} wave={wave} />}>
-      <Source wave={wave} onBegin={reset} />
+      <WaveSource wave={wave} onBegin={reset} />
       {opened && (
         <>
           <p className="mt-3 text-[12.5px] text-ink-2">
@@ -58,7 +56,7 @@ export function WaveBench({ code, part }: { code: string; part: WavePart | null 
                   type="button"
                   className="btn"
                   aria-pressed={index === channel}
-                  onClick={() => look(shown, index)}
+                  onClick={() => setChannel(index)}
                 >
                   {name}
                 </button>
@@ -66,19 +64,12 @@ export function WaveBench({ code, part }: { code: string; part: WavePart | null 
             </div>
           )}
           <LazyWaveChart
-            label={opened.channels[channel]?.name ?? 'channel'}
-            unit={opened.channels[channel]?.unit ?? ''}
-            points={wave.points}
+            series={shownSeries}
+            inHand={channel}
             cursors={[a, b]}
             onCursor={(moment) => setCursors(Math.abs(moment - a) <= Math.abs(moment - b) ? [moment, b] : [a, moment])}
           />
-          <Cursors
-            points={wave.points}
-            unit={opened.channels[channel]?.unit ?? ''}
-            cursors={[a, b]}
-            shown={shown}
-            onMove={setCursors}
-          />
+          <WaveCursors series={shownSeries} cursors={[a, b]} shown={shown} onMove={setCursors} />
           <div className="mt-1 flex flex-wrap gap-2">
             <button type="button" className="btn" onClick={() => look({ from: Math.min(a, b), to: Math.max(a, b) })}>
               Zoom between the cursors
@@ -98,121 +89,6 @@ export function WaveBench({ code, part }: { code: string; part: WavePart | null 
         </>
       )}
     </Halves>
-  );
-}
-
-/** Where the recording comes from: a file, or one made by formula to try things on. */
-function Source({ wave, onBegin }: { wave: Wave; onBegin: () => void }) {
-  const hydrated = useHydrated();
-  const isBusy = wave.share !== undefined;
-  return (
-    <section aria-label="Recording">
-      <div className="flex flex-wrap items-end gap-4">
-        <label className="text-[12px] text-ink-2">
-          CSV of an oscilloscope
-          <input
-            type="file"
-            accept=".csv,.txt,text/csv"
-            className="mt-1 block text-[12.5px]"
-            disabled={!hydrated || isBusy}
-            onChange={(event) => {
-              const [file] = event.target.files ?? [];
-              if (!file) return;
-              onBegin();
-              wave.open(file);
-            }}
-          />
-        </label>
-        <label className="text-[12px] text-ink-2">
-          or one made by formula
-          <select
-            className="mt-1 block h-9 rounded-[3px] border border-rule-2 bg-lift px-2 text-[13px] text-ink"
-            value=""
-            disabled={!hydrated || isBusy}
-            onChange={(event) => {
-              onBegin();
-              wave.make(event.target.value as MadeWave);
-            }}
-          >
-            <option value="">choose one to try</option>
-            {(Object.keys(MADE_WAVES) as MadeWave[]).map((name) => (
-              <option key={name} value={name}>
-                {MADE_WAVES[name].label}
-              </option>
-            ))}
-          </select>
-        </label>
-      </div>
-      {isBusy && (
-        <div role="status" className="mt-2 flex items-center gap-3 text-[12.5px]">
-          <progress value={wave.share} max={1} aria-label="Reading the recording" />
-          <button type="button" className="btn" onClick={wave.stop}>
-            Stop
-          </button>
-        </div>
-      )}
-      {wave.refusal && (
-        <p role="alert" className="mt-2 text-[13px] text-stop">
-          {wave.refusal}
-        </p>
-      )}
-    </section>
-  );
-}
-
-/** What lies under the cursors, and between them. */
-function Cursors({
-  points,
-  unit,
-  cursors: [a, b],
-  shown,
-  onMove,
-}: {
-  points: Wave['points'];
-  unit: string;
-  cursors: readonly [number, number];
-  shown: Span;
-  onMove: (cursors: readonly [number, number]) => void;
-}) {
-  const valueAt = (moment: number) =>
-    points.reduce(
-      (near, point) => (Math.abs(point.t - moment) < Math.abs(near.t - moment) ? point : near),
-      points[0] ?? { t: 0, v: 0 },
-    ).v;
-  const kind = unit === 'A' ? 'ampere' : 'volt';
-  const show = (value: number) => formatQuantity(value, kind, { digits: 3 });
-  const step = (shown.to - shown.from) / 200;
-  return (
-    <div className="mt-1 grid grid-cols-[1fr_1fr_1.2fr] gap-x-5 text-[12.5px] max-[620px]:grid-cols-1">
-      {([a, b] as const).map((moment, index) => (
-        <label key={index === 0 ? 'a' : 'b'} className="text-ink-2">
-          cursor {index === 0 ? 'A' : 'B'}:{' '}
-          <span className="q text-ink">{formatQuantity(moment, 'second', { digits: 4 })}</span>,{' '}
-          <span className="q text-ink">{show(valueAt(moment))}</span>
-          <input
-            type="range"
-            className="block w-full accent-ochre"
-            min={shown.from}
-            max={shown.to}
-            step={step}
-            value={moment}
-            aria-label={`cursor ${index === 0 ? 'A' : 'B'}`}
-            onChange={(event) =>
-              onMove(index === 0 ? [Number(event.target.value), b] : [a, Number(event.target.value)])
-            }
-          />
-        </label>
-      ))}
-      <p className="text-ink-2">
-        between: <span className="q text-ink">{formatQuantity(Math.abs(b - a), 'second', { digits: 4 })}</span>
-        {b !== a && (
-          <>
-            , <span className="q text-ink">{formatQuantity(1 / Math.abs(b - a), 'hertz', { digits: 3 })}</span>
-          </>
-        )}
-        , <span className="q text-ink">{show(valueAt(b) - valueAt(a))}</span>
-      </p>
-    </div>
   );
 }
 

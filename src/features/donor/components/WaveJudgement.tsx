@@ -34,16 +34,19 @@ export function WaveJudgement({ code, part, wave }: { code: string; part: WavePa
       {view && view.rows.length > 0 && (
         <Section label="Worked out from what is in view">
           <Facts rows={view.rows} />
+          {view.advice && <p className="mt-1.5">{view.advice}</p>}
         </Section>
       )}
       {found?.finding.kind === 'ring' && <RingParts frequency={found.finding.frequency} />}
-      {view && part && Object.keys(view.fields).length > 0 ? (
+      {view && part && !wave.isMade && Object.keys(view.fields).length > 0 ? (
         <Keep code={code} part={part} view={view} />
       ) : (
         <Next>
-          {wave.wave
-            ? 'Zoom in until one event fills the picture, then work it out.'
-            : 'Export a CSV from the oscilloscope: time, and one or two channels.'}
+          {view && wave.isMade
+            ? 'It was made by formula, so nothing of it is kept for a part.'
+            : wave.wave
+              ? 'Zoom in until one event fills the picture, then work it out.'
+              : 'Export a CSV from the oscilloscope: time, and one or two channels.'}
         </Next>
       )}
       <Caution>
