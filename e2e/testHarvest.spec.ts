@@ -233,11 +233,24 @@ test('a drawer is counted, a list is brought in and taken back, a question is ke
   await page
     .getByLabel('List of lots')
     .setInputFiles({ name: 'lots.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
-  await expect(page.getByRole('table', { name: 'Refused rows' })).toContainText('Pieces “none”');
+  await expect(page.getByRole('table', { name: 'Refused lines' })).toContainText('Pieces “none”');
   await page.getByRole('button', { name: 'Take 1 in' }).click();
   await expect(page).toHaveURL(/\/stock$/);
   await goTo(page, '/stock?find=20N60');
   await expect(page.getByRole('table', { name: 'Lots', exact: true })).toContainText('20N60');
+
+  // A long list that is stopped while it is written leaves nothing behind.
+  const long = ['kind,marking,pieces,bin', ...Array.from({ length: 60_000 }, (_, row) => `nmos,LONG${row},1,G2`)];
+  await goTo(page, '/stock/bring');
+  await page
+    .getByLabel('List of lots')
+    .setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer: Buffer.from(long.join('\n')) });
+  await page.getByRole('button', { name: 'Take 60000 in' }).click({ timeout: 30_000 });
+  await expect(page.getByRole('progressbar', { name: 'Writing …' })).toHaveAttribute('value', /^0\.[1-9]/);
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'nothing was written' })).toBeVisible();
+  await goTo(page, '/stock?find=bin:G2');
+  await expect(judgement(page)).toContainText('0 lots, 0 pieces');
 
   await goTo(page, '/stock?find=nmos+vds%3E%3D640');
   await expect(judgement(page)).toContainText(/more if 6\d0\sV will do/);

@@ -2,11 +2,14 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import { isRatingName, RATINGS } from '../core/part';
 import { formatShorthand } from '../core/quantity';
+import type { Steps } from '../core/steps';
 import { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot, type RefusedLot } from '../core/stock';
 
 export const STOCK_FORMAT = 'zorvek.stock/1';
 /** Most lots that one file may bring. */
 const MOST_ROWS = 100_000;
+/** Lots of a file in JSON between two pauses. */
+const LOTS_A_STEP = 1000;
 
 export interface ReadStock {
   readonly read: readonly ReadLot[];
@@ -38,19 +41,19 @@ const lotInFile = z.object({
 const stockFile = z.object({ format: z.literal(STOCK_FORMAT), lots: z.array(z.unknown()).max(MOST_ROWS) });
 
 /** Reads a file of lots, CSV or JSON by its first character; every row is read or refused with a reason. */
-export function readStock(content: string): ReadStock {
+export function* readStock(content: string): Steps<ReadStock> {
   const bare = content.replace(/^\uFEFF/, '').trim();
   if (bare === '') return failed('The file is empty; a CSV or JSON list of lots is expected.');
-  if (bare.startsWith('{') || bare.startsWith('[')) return readJson(bare);
+  if (bare.startsWith('{') || bare.startsWith('[')) return yield* readJson(bare);
   const { data } = Papa.parse<string[]>(bare, { skipEmptyLines: false });
   if (data.length > MOST_ROWS + 1)
     return failed(`The file has ${data.length} rows; ${MOST_ROWS} at most are taken at once.`);
-  return readLotTable(data);
+  return yield* readLotTable(data);
 }
 
 const failed = (why: string): ReadStock => ({ read: [], refused: [{ line: 1, what: 'the file', why }] });
 
-function readJson(content: string): ReadStock {
+function* readJson(content: string): Steps<ReadStock> {
   let parsed: unknown;
   try {
     parsed = JSON.parse(content);
@@ -62,7 +65,8 @@ function readJson(content: string): ReadStock {
   const read: ReadLot[] = [];
   const refused: RefusedLot[] = [];
   const seen = new Map<string, number>();
-  file.data.lots.forEach((raw, index) => {
+  for (const [index, raw] of file.data.lots.entries()) {
+    if (index % LOTS_A_STEP === 0) yield index / file.data.lots.length;
     const line = index + 1;
     const entry = readOne(raw);
     const what = JSON.stringify(raw).slice(0, 60);
@@ -73,7 +77,7 @@ function readJson(content: string): ReadStock {
       if (entry.code !== '') seen.set(entry.code, line);
       read.push({ line, entry });
     }
-  });
+  }
   return { read, refused };
 }
 

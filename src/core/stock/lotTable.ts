@@ -12,6 +12,7 @@ import {
   type RatingName,
 } from '../part';
 import { formatShorthand, parseQuantity, problemText } from '../quantity';
+import type { Steps } from '../steps';
 import { neutralised, plainCell } from '../table';
 
 /** A lot as a file carries it. */
@@ -81,15 +82,17 @@ export function lotTable(lots: readonly LotEntry[]): string[][] {
 const limitWord = (limit: Limit): string =>
   limit.kind === 'not-for' ? `no ${limit.use}` : `${limit.rating} ${Number((100 * limit.share).toPrecision(6))}%`;
 
+/** Rows between two pauses. */
+const ROWS_A_STEP = 1000;
+
 /**
  * Reads a table of lots: a heading with `kind`, `pieces` and `bin`, further text columns, and one column a rating.
  * Every row is read, or refused with the value that is wrong.
  * @param rows cells by row, the heading first
  */
-export function readLotTable(rows: readonly (readonly string[])[]): {
-  read: readonly ReadLot[];
-  refused: readonly RefusedLot[];
-} {
+export function* readLotTable(
+  rows: readonly (readonly string[])[],
+): Steps<{ readonly read: readonly ReadLot[]; readonly refused: readonly RefusedLot[] }> {
   const [heading = [], ...body] = rows;
   const columns = heading.map((cell) => cell.trim());
   const lower = columns.map((column) => column.toLowerCase());
@@ -114,9 +117,10 @@ export function readLotTable(rows: readonly (readonly string[])[]): {
     }));
   const read: ReadLot[] = [];
   const seen = new Map<string, number>();
-  body.forEach((cells, index) => {
+  for (const [index, cells] of body.entries()) {
+    if (index % ROWS_A_STEP === 0) yield index / body.length;
     const line = index + 2;
-    if (cells.every((cell) => cell.trim() === '')) return;
+    if (cells.every((cell) => cell.trim() === '')) continue;
     const texts: Partial<Record<TextColumn, string>> = {};
     const ratings: Record<string, string> = {};
     columns.forEach((column, place) => {
@@ -134,7 +138,7 @@ export function readLotTable(rows: readonly (readonly string[])[]): {
       if (entry.code !== '') seen.set(entry.code, line);
       read.push({ line, entry });
     }
-  });
+  }
   return { read, refused };
 }
 

@@ -1,5 +1,6 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { LotEntry } from '../../core/stock';
+import type { Pause } from '../../core/steps';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
 import { bins, lots, stockLedger } from '../schema';
@@ -21,7 +22,12 @@ export async function codesTaken(db: Queryable, codes: readonly string[]): Promi
  * Writes many lots with their ratings and their lines in the ledger, which carry the note.
  * @param entries those with a code keep it; it must be free
  */
-export async function bringIn(tx: Queryable, bench: Bench, entries: readonly LotEntry[], note: string): Promise<void> {
+export async function bringIn(
+  tx: Queryable,
+  bench: Bench,
+  of: { entries: readonly LotEntry[]; note: string; pause: Pause },
+): Promise<void> {
+  const { entries, note, pause } = of;
   const now = bench.now();
   const binIds = new Map<string, string>();
   for (const { id, code } of await tx.select({ id: bins.id, code: bins.code }).from(bins)) binIds.set(code, id);
@@ -33,6 +39,7 @@ export async function bringIn(tx: Queryable, bench: Bench, entries: readonly Lot
   }
   const given = new Set(entries.map(({ code }) => code));
   for (let start = 0; start < entries.length; start += ROWS_AT_ONCE) {
+    await pause(start / entries.length);
     const some = entries.slice(start, start + ROWS_AT_ONCE).map((entry) => ({ entry, id: bench.newKey() }));
     const fresh = await freshCodes(tx, bench, some.filter(({ entry }) => entry.code === '').length, given);
     await insertAll(
@@ -81,6 +88,8 @@ export async function bringIn(tx: Queryable, bench: Bench, entries: readonly Lot
       })),
     );
   }
+  // The last moment at which it can be stopped.
+  await pause(1);
 }
 
 /** Rows of one shape in one statement, handed over as JSON: many times faster than a value at a time. */

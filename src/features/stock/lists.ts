@@ -1,3 +1,4 @@
+import { noPause, partOf, stepByStep } from '../../core/steps';
 import type { Bench } from '../../db/bench';
 import type { Queryable } from '../../db/client';
 import { recordEdit } from '../../db/repositories/journal';
@@ -23,19 +24,24 @@ export async function soundRows(db: Queryable, { read, refused }: ReadStock): Pr
   };
 }
 
+/** Share of the time that reading takes; writing takes the rest. */
+const READING = 0.3;
+
 /** Takes the sound rows of a file in: all of them or none, as one step that can be taken back. */
-export async function importStock(bench: Bench, text: string): Promise<FormOutcome> {
-  const { read, refused } = await soundRows(bench.db.read, readStock(text));
+export async function importStock(bench: Bench, text: string, pause = noPause): Promise<FormOutcome> {
+  const { read, refused } = await soundRows(
+    bench.db.read,
+    await stepByStep(readStock(text), partOf(pause, 0, READING)),
+  );
   if (read.length === 0)
     return { ok: false, problems: [{ message: `No row can be taken in. ${refused[0]?.why ?? 'The file has none.'}` }] };
   const note = `list ${bench.newKey()}`;
   const { journalId } = await recordEdit(bench, { donorId: '', station: 'harvest' }, async (edit) => {
-    await bringIn(
-      edit.tx,
-      bench,
-      read.map(({ entry }) => entry),
+    await bringIn(edit.tx, bench, {
+      entries: read.map(({ entry }) => entry),
       note,
-    );
+      pause: partOf(pause, READING, 1),
+    });
     edit.broughtIn(note);
     return `${read.length} lots came in from a list.`;
   });

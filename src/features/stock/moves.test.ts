@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { limitsFrom } from '../../core/measure';
+import { allAtOnce } from '../../core/steps';
 import { KIND_NAMES, kindRule, RATINGS } from '../../core/part';
 import { lotTable, readLotTable, reformAdvice, type LotEntry } from '../../core/stock';
 import { insertBuild, insertNeed, reserve } from '../../db/repositories/builds';
@@ -220,7 +221,7 @@ describe('lists in and out', () => {
     expect(await previewStock(csv)).toMatchObject({ lots: 0, refusedCount: 4 });
     const other = await temporaryBench();
     for (const text of [csv, json]) {
-      const entries = readStock(text).read.map(({ entry }) => entry);
+      const entries = allAtOnce(readStock(text)).read.map(({ entry }) => entry);
       expect(stockAsCsv(entries)).toBe(csv);
       expect(stockAsJson(entries)).toBe(json);
     }
@@ -280,7 +281,7 @@ describe('lists in and out', () => {
     ${'marking,bin\nx,E1'}                                    | ${/no column “kind” and “pieces”/}
     ${'{"format":"zorvek.stock/1","lots":[{"kind":"nmos"}]}'} | ${/pieces/}
   `('“$text” is refused', ({ text, why }) => {
-    expect(readStock(text as string).refused[0]?.why).toMatch(why as RegExp);
+    expect(allAtOnce(readStock(text as string)).refused[0]?.why).toMatch(why as RegExp);
   });
 
   // Law: whatever a lot is, a table of it reads back as the same lot.
@@ -311,7 +312,7 @@ describe('lists in and out', () => {
   test('a table of lots reads back as the same lots', () => {
     fc.assert(
       fc.property(fc.array(entry, { minLength: 1, maxLength: 5 }), (entries) => {
-        const { read, refused } = readLotTable(lotTable(entries));
+        const { read, refused } = allAtOnce(readLotTable(lotTable(entries)));
         expect(refused).toEqual([]);
         expect(read.map((one) => one.entry)).toEqual(entries);
       }),

@@ -1,5 +1,6 @@
 import { limitText } from '../../core/measure';
 import { kindRule, type RatingName } from '../../core/part';
+import { noPause, stepByStep } from '../../core/steps';
 import { LIE_YEARS, parseFilter, reformAdvice, yearsBefore, yearsBetween, type LotEntry } from '../../core/stock';
 import { bench } from '../../db/bench';
 import {
@@ -157,8 +158,8 @@ export interface StockPreview {
 }
 
 /** What a file of lots would bring. */
-export async function previewStock(text: string): Promise<StockPreview> {
-  const { read, refused } = await soundRows(bench().db.read, readStock(text));
+export async function previewStock(text: string, pause = noPause): Promise<StockPreview> {
+  const { read, refused } = await soundRows(bench().db.read, await stepByStep(readStock(text), pause));
   return {
     lots: read.length,
     pieces: read.reduce((sum, { entry }) => sum + entry.pieces, 0),
@@ -180,6 +181,6 @@ export async function previewStock(text: string): Promise<StockPreview> {
 }
 
 /** Takes the sound rows of a file in. */
-export function takeStockIn(text: string): Promise<FormOutcome> {
-  return importStock(bench(), text);
+export function takeStockIn(text: string, pause = noPause): Promise<FormOutcome> {
+  return importStock(bench(), text, pause);
 }

@@ -1,5 +1,6 @@
 import { isRatingName, kindRule, RATINGS, type KindName, type RatingName } from '../../core/part';
 import { formatQuantity, parseQuantity, problemText } from '../../core/quantity';
+import { noPause } from '../../core/steps';
 import { planImport, type ImportPlan, type KnownTypes, type TypeEntry } from '../../core/typebook';
 import type { Bench } from '../../db/bench';
 import { isConstraintFailure, recordEdit, type Edit } from '../../db/repositories/journal';
@@ -260,14 +261,16 @@ async function knownTypes(
 }
 
 /** What a file of types would do. Nothing is written. */
-export async function previewImport(bench: Bench, text: string): Promise<ImportPlan> {
+export async function previewImport(bench: Bench, text: string, pause = noPause): Promise<ImportPlan> {
+  await pause(0);
   return planImport(readTypesFile(text), await knownTypes(bench));
 }
 
 /** Takes a file of types in: what can be used is written in one step that can be taken back, the rest is refused. */
-export async function applyImport(bench: Bench, text: string): Promise<FormOutcome> {
+export async function applyImport(bench: Bench, text: string, pause = noPause): Promise<FormOutcome> {
   const known = await knownTypes(bench);
   const { planned, refused } = planImport(readTypesFile(text), known);
+  await pause(0.3);
   const fresh = planned.filter(({ action }) => action === 'add');
   const changed = planned.filter(({ action }) => action === 'change');
   if (fresh.length + changed.length === 0) return problem('Nothing in the file would change anything.');

@@ -1,6 +1,7 @@
 import { SOURCE_MEANING } from '../../core/evidence';
 import { isKindName, KIND_NAMES, kindRule, RATINGS, type RatingName } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
+import { noPause } from '../../core/steps';
 import { typeTable } from '../../core/typebook';
 import { bench, databaseUrl } from '../../db/bench';
 import {
@@ -143,8 +144,8 @@ export async function typesFileOf(format: 'csv' | 'json'): Promise<string> {
 const SHOWN_ROWS = 200;
 
 /** What a file would do, for showing before anything is written. */
-export async function importPreview(text: string) {
-  const { planned, refused } = await previewImport(bench(), text);
+export async function importPreview(text: string, pause = noPause) {
+  const { planned, refused } = await previewImport(bench(), text, pause);
   const count = (action: string) => planned.filter((one) => one.action === action).length;
   const told = planned.filter(({ action, says }) => action !== 'same' || says.length > 0);
   return {
@@ -165,8 +166,8 @@ export async function importPreview(text: string) {
 export type ImportPreview = Awaited<ReturnType<typeof importPreview>>;
 
 /** Takes a file of types in. */
-export function importTypes(text: string): Promise<FormOutcome> {
-  return applyImport(bench(), text);
+export function importTypes(text: string, pause = noPause): Promise<FormOutcome> {
+  return applyImport(bench(), text, pause);
 }
 
 /** Takes an uploaded datasheet in. */

@@ -1,0 +1,61 @@
+import { sql } from 'drizzle-orm';
+import { shareBench } from '../../db/testing/sharedBench';
+import { temporaryBench } from '../../db/testing/temporaryBench';
+import { previewStock, takeStockIn } from './storeViews';
+
+const ROWS = 100_000;
+const LONG_MS = 300_000;
+/** Every five thousandth row has no kind that is known, the one behind it no bin. */
+const isBad = (row: number) => row % 5000 === 4000 || row % 5000 === 4001;
+
+const list = (): string =>
+  [
+    'kind,marking,pieces,bin,vds',
+    ...Array.from({ length: ROWS }, (_, row) => {
+      const kind = row % 5000 === 4000 ? 'gadget' : 'nmos';
+      const bin = row % 5000 === 4001 ? 'the red box' : `B${row % 40}`;
+      return `${kind},T${row % 500},${1 + (row % 9)},${bin},${100 + (row % 700)}V`;
+    }),
+  ].join('\n');
+
+let fixture: Awaited<ReturnType<typeof temporaryBench>>;
+beforeAll(async () => shareBench((fixture = await temporaryBench()).bench));
+afterAll(() => fixture.dispose());
+
+const held = async () =>
+  fixture.bench.db.read.get<{ lots: number; pieces: number; ledger: number; bins: number }>(sql`
+    select (select count(*) from lots) lots, (select coalesce(sum(on_hand), 0) from lots) pieces,
+      (select count(*) from stock_ledger) ledger, (select count(*) from bins) bins`);
+
+test(
+  `of ${ROWS} rows the right ones come in and the bad ones are named; stopped halfway, none does`,
+  async () => {
+    const text = list();
+    const bad = Array.from({ length: ROWS }, (_, row) => row).filter(isBad);
+    const good = Array.from({ length: ROWS }, (_, row) => row).filter((row) => !isBad(row));
+    const preview = await previewStock(text);
+    expect(preview).toMatchObject({ lots: good.length, bins: 40, refusedCount: bad.length });
+    expect(preview.refused.map(({ line }) => line)).toEqual(bad.map((row) => row + 2));
+
+    const shares: number[] = [];
+    const stopping = takeStockIn(text, (share) => {
+      shares.push(share);
+      return share > 0.4 ? Promise.reject(new Error('stopped')) : Promise.resolve();
+    });
+    await expect(stopping).rejects.toThrow('stopped');
+    expect(shares).toEqual([...shares].sort((a, b) => a - b));
+    expect(await held()).toEqual({ lots: 0, pieces: 0, ledger: 0, bins: 0 });
+
+    expect(await takeStockIn(text)).toMatchObject({
+      ok: true,
+      says: `${good.length} lots came in; ${bad.length} rows were refused.`,
+    });
+    expect(await held()).toEqual({
+      lots: good.length,
+      pieces: good.reduce((sum, row) => sum + 1 + (row % 9), 0),
+      ledger: good.length,
+      bins: 40,
+    });
+  },
+  LONG_MS,
+);

@@ -1,0 +1,192 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useRef, useState, type ReactNode } from 'react';
+import { useNotice } from '../feedback/Notices';
+import type { FormOutcome } from '../form/outcome';
+import { sendLong } from '../form/sendBytes';
+import { useHydrated } from '../form/useHydrated';
+import { Halves } from '../frame/Halves';
+import { Judgement } from '../judgement/Judgement';
+import { Caution, Claim, Next } from '../judgement/parts';
+
+/** What the preview of any list tells. */
+export interface ListPreview {
+  readonly refusedCount: number;
+  readonly refused: readonly { readonly line: number; readonly what: string; readonly why: string }[];
+}
+
+type Answer<P> = { ok: true; preview: P } | Extract<FormOutcome, { ok: false }>;
+type Stage = 'idle' | 'reading' | 'writing';
+
+/** Brings a list in: what it would do first, then the doing; both tell how far they are, and can be stopped. */
+export function ListImport<P extends ListPreview>(of: {
+  /** The route that reads the list, and the page to go to when it was taken in. */
+  url: string;
+  goto: string;
+  fileLabel: string;
+  claimLabel: string;
+  claim: (preview: P) => string;
+  /** How many rows would be taken in. */
+  useful: (preview: P) => number;
+  useless: string;
+  caution: string;
+  /** What the file must be like. */
+  children: ReactNode;
+  /** The rows that would be taken in. */
+  taken: (preview: P) => ReactNode;
+}) {
+  const router = useRouter();
+  const notify = useNotice();
+  const hydrated = useHydrated();
+  const [file, setFile] = useState<File>();
+  const [preview, setPreview] = useState<P>();
+  const [stage, setStage] = useState<Stage>('idle');
+  const [share, setShare] = useState(0);
+  const [refusal, setRefusal] = useState('');
+  const stopper = useRef<AbortController>(undefined);
+
+  async function send<T extends Answer<P> | FormOutcome>(
+    chosen: File,
+    mode: 'preview' | 'apply',
+    during: Stage,
+  ): Promise<T | undefined> {
+    const { signal } = (stopper.current = new AbortController());
+    setStage(during);
+    setShare(0);
+    setRefusal('');
+    const answer = await sendLong<T>(`${of.url}?mode=${mode}`, chosen, { share: setShare, signal });
+    setStage('idle');
+    if (signal.aborted) setRefusal('You stopped it; nothing was written.');
+    else if (!answer) setRefusal('The server did not answer to the end; nothing was written. Try again.');
+    else if (!answer.ok) setRefusal(answer.problems.map(({ message }) => message).join(' '));
+    return signal.aborted ? undefined : answer;
+  }
+
+  async function choose(chosen: File | undefined) {
+    setFile(chosen);
+    setPreview(undefined);
+    setRefusal('');
+    if (!chosen) return;
+    const answer = await send<Answer<P>>(chosen, 'preview', 'reading');
+    if (answer?.ok) setPreview(answer.preview);
+  }
+
+  async function apply() {
+    if (!file) return;
+    const outcome = await send<FormOutcome>(file, 'apply', 'writing');
+    if (!outcome?.ok) return;
+    notify({ says: outcome.says ?? 'Taken in.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
+    router.push(of.goto);
+  }
+
+  const useful = preview ? of.useful(preview) : 0;
+  const claim = {
+    reading: 'Reading the file …',
+    writing: 'Writing …',
+    idle: preview ? of.claim(preview) : 'Choose a file',
+  }[stage];
+  return (
+    <Halves
+      judgement={
+        <Judgement>
+          <Claim label={of.claimLabel}>{claim}</Claim>
+          {stage !== 'idle' && (
+            <div role="status">
+              <progress className="w-full" value={share} max={1} aria-label={claim} />
+              <button type="button" className="btn mt-2" onClick={() => stopper.current?.abort()}>
+                Stop
+              </button>
+            </div>
+          )}
+          {preview && stage === 'idle' && (
+            <Next
+              actions={
+                useful > 0 ? (
+                  <button type="button" className="btn" data-tone="next" onClick={() => void apply()}>
+                    Take {useful} in
+                  </button>
+                ) : undefined
+              }
+            >
+              {useful > 0
+                ? 'Look the refused lines over, then take the rest in. It is one step, and can be taken back.'
+                : of.useless}
+            </Next>
+          )}
+          <Caution>{of.caution}</Caution>
+        </Judgement>
+      }
+    >
+      <p className="mb-2 max-w-[640px] text-[13.5px]">{of.children}</p>
+      <input
+        type="file"
+        accept=".csv,.json,text/csv,application/json"
+        aria-label={of.fileLabel}
+        disabled={!hydrated || stage !== 'idle'}
+        onChange={(event) => void choose(event.target.files?.[0])}
+      />
+      {refusal && (
+        <p role="alert" className="mt-2 text-[13px] text-stop">
+          {refusal}
+        </p>
+      )}
+      {preview && <Refused preview={preview} />}
+      {preview && of.taken(preview)}
+    </Halves>
+  );
+}
+
+function Refused({ preview: { refused, refusedCount } }: { preview: ListPreview }) {
+  if (refused.length === 0) return null;
+  return (
+    <ImportRows
+      heading={`Refused${refusedCount > refused.length ? `, the first ${refused.length}` : ''}`}
+      label="Refused lines"
+      columns={['line', 'what', 'why']}
+      rows={refused.map(({ line, what, why }) => ({ key: `${line} ${what}`, cells: [line, what, why] }))}
+      tone="text-stop"
+    />
+  );
+}
+
+/** Lines of a list under a heading: the line, what it is of, and what is said of it. */
+export function ImportRows({
+  heading,
+  label,
+  columns,
+  rows,
+  tone = 'text-ink-2',
+}: {
+  heading: string;
+  label: string;
+  columns: readonly string[];
+  rows: readonly { readonly key: string; readonly cells: readonly (string | number)[] }[];
+  tone?: string;
+}) {
+  return (
+    <section className="mt-4">
+      <h2 className="label mb-1">{heading}</h2>
+      <table className="rows plain" aria-label={label}>
+        <thead>
+          <tr>
+            {columns.map((column) => (
+              <th key={column}>{column}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ key, cells }) => (
+            <tr key={key}>
+              {cells.map((cell, index) => (
+                <td key={columns[index]} className={index === 0 ? 'q' : index === 1 ? 'font-mono' : tone}>
+                  {cell}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
