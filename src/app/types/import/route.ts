@@ -1,5 +1,1 @@
-import { importPreview, importTypes } from '../../../features/types/views';
-import { listRoute } from '../../../server/progress';
-
-/** Reads a list of types, and takes it in when asked to. */
-export const POST = listRoute({ what: 'types', preview: importPreview, apply: importTypes });
+export { answerTypes as POST } from '../../../features/types/listRoute';
