@@ -252,6 +252,21 @@ test('a drawer is counted, a list is brought in and taken back, a question is ke
   await goTo(page, '/stock?find=bin:G2');
   await expect(judgement(page)).toContainText('0 lots, 0 pieces');
 
+  // A list longer than a screen is fetched as it is scrolled, to its oldest row.
+  const brought = await page.request.post('/stock/import?mode=apply', {
+    data: Buffer.from(['kind,marking,pieces,bin', ...long.slice(1, 601)].join('\n')),
+    headers: { 'content-type': 'application/octet-stream' },
+  });
+  expect(await brought.text()).toContain('600 lots came in');
+  await goTo(page, '/stock?find=bin:G2');
+  const lots = page.getByRole('table', { name: 'Lots', exact: true });
+  await expect(lots).toHaveAttribute('aria-rowcount', '601');
+  await lots.getByRole('row').filter({ hasText: 'LONG599' }).focus();
+  await page.keyboard.press('End');
+  await expect(lots.getByRole('row').filter({ hasText: /LONG0N-FET/ })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'LONG0' })).toBeVisible();
+
   await goTo(page, '/stock?find=nmos+vds%3E%3D640');
   await expect(judgement(page)).toContainText(/more if 6\d0\sV will do/);
   await page.getByText('keep this question').click();

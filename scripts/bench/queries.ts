@@ -3,7 +3,7 @@ import { parseFilter } from '../../src/core/stock';
 import { openDatabase } from '../../src/db/client';
 import { listDonors } from '../../src/db/repositories/donors';
 import { lotFacets } from '../../src/db/repositories/lotFacets';
-import { searchLots } from '../../src/db/repositories/lots';
+import { searchLots } from '../../src/db/repositories/lotSearch';
 
 const ROUNDS = 15;
 
@@ -49,7 +49,7 @@ async function main(url: string) {
   for (const { name, find, sql } of CASES) {
     const parsed = parseFilter(find);
     if (!parsed.ok) throw new Error(name);
-    const ours = await median(() => searchLots(db.read, parsed.filter, { page: 0, size: 50 }));
+    const ours = await median(() => searchLots(db.read, parsed.filter, { size: 50 }));
     const bare = await median(async () => {
       const { rows: found } = await db.client.execute(sql);
       const ids = found.map((row) => String(row.id));
@@ -64,8 +64,8 @@ async function main(url: string) {
       );
     });
     add(name, ours, bare);
-    const { total } = await searchLots(db.read, parsed.filter, { page: 0, size: 1 });
-    const facets = await median(() => lotFacets(db.read, parsed.filter, total));
+    const { ids } = await searchLots(db.read, parsed.filter, { size: 1 });
+    const facets = await median(() => lotFacets(db.read, parsed.filter, ids));
     add('its facets, against the same rows', facets, bare);
   }
   const ours = await median(() => listDonors(db.read, { page: 0, size: 30 }));

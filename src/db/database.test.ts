@@ -167,6 +167,7 @@ describe('migrations', () => {
       '0006_meters-and-limits',
       '0007_harvest-runs',
       '0008_bins-and-filters',
+      '0009_words-of-lots',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -3,13 +3,13 @@ import { FindLine } from '../../features/stock/components/FindLine';
 import { StockSearch, StockSheet } from '../../features/stock/components/StockSheet';
 import { stockHead, stockView } from '../../features/stock/views';
 import { Page, PageHead } from '../../ui/frame/Page';
-import { pageNumber, word, type Search } from '../search';
+import { word, type Search } from '../search';
 
 export const metadata = { title: 'Stock' };
 
 export default async function StockPage({ searchParams }: { searchParams: Search }) {
   const search = await searchParams;
-  const view = await stockView(word(search.find).trim(), pageNumber(search.page));
+  const view = await stockView(word(search.find).trim());
   const codes = view.rows.map(({ cells }) => cells.lot?.text ?? '').join(',');
   return (
     <Page

@@ -1,141 +1,13 @@
-import { and, asc, count, desc, eq, exists, gt, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Grade, Limit } from '../../core/measure';
-import { kindsServing } from '../../core/part';
-import type { StockFilter } from '../../core/stock';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
-import { bins, builds, donors, lotRatings, lots, needs, parts, stockLedger } from '../schema';
+import { bins, builds, lotRatings, lots, needs, stockLedger } from '../schema';
 import { freshCode } from './codes';
 import { appendLedger, type Edit } from './journal';
-import { demandWhere, ratingRow, ratingsOfLots, type NewRating, type Ratings } from './ratings';
-import { begins, holds } from './text';
+import { ratingRow, type NewRating } from './ratings';
 
 export type Lot = typeof lots.$inferSelect;
-
-export interface LotRow {
-  readonly lot: Lot;
-  readonly bin: string;
-  readonly donorCode: string | null;
-  readonly partRef: string | null;
-  readonly ratings: Ratings;
-}
-
-export interface LotPage {
-  readonly rows: readonly LotRow[];
-  readonly total: number;
-  readonly pieces: number;
-}
-
-/** A page of lots with stock left that meet a filter at face value, newest first. */
-export async function searchLots(
-  db: Queryable,
-  filter: StockFilter,
-  of: { page: number; size: number },
-): Promise<LotPage> {
-  const where = whereOf(db, filter);
-  const ids = await db
-    .select({ id: lots.id })
-    .from(lots)
-    .where(where)
-    .orderBy(desc(lots.id))
-    .limit(of.size)
-    .offset(of.page * of.size);
-  const [sums] = await db
-    .select({ total: count(), pieces: sql<number>`coalesce(sum(${lots.onHand}), 0)` })
-    .from(lots)
-    .where(where);
-  return {
-    rows: await lotRows(
-      db,
-      ids.map(({ id }) => id),
-    ),
-    total: sums?.total ?? 0,
-    pieces: Number(sums?.pieces ?? 0),
-  };
-}
-
-/** The condition of lots with stock left that meet a filter at face value. */
-export function whereOf(db: Queryable, filter: StockFilter): SQL | undefined {
-  const grades = filter.grade ? (['A', 'B', 'C'] as const).slice(0, 'ABC'.indexOf(filter.grade) + 1) : undefined;
-  return and(
-    isNull(lots.deletedMs),
-    // Written out, so that the index of lots with stock left is seen to serve.
-    sql`${lots.onHand} > 0`,
-    filter.kind ? inArray(lots.kind, kindsServing(filter.kind)) : undefined,
-    filter.package ? eq(lots.package, filter.package) : undefined,
-    grades ? inArray(lots.grade, grades) : undefined,
-    filter.bin
-      ? inArray(lots.binId, db.select({ id: bins.id }).from(bins).where(begins(bins.code, filter.bin)))
-      : undefined,
-    filter.donor
-      ? inArray(lots.donorId, db.select({ id: donors.id }).from(donors).where(begins(donors.code, filter.donor)))
-      : undefined,
-    filter.source
-      ? exists(
-          db
-            .select({ one: sql`1` })
-            .from(lotRatings)
-            .where(
-              and(eq(lotRatings.lotId, lots.id), eq(lotRatings.source, filter.source), isNull(lotRatings.supersededMs)),
-            ),
-        )
-      : undefined,
-    ...filter.demands.map((demand) =>
-      inArray(lots.id, db.select({ id: lotRatings.lotId }).from(lotRatings).where(demandWhere(lotRatings, demand))),
-    ),
-    ...filter.words.map((word) =>
-      or(
-        ...[lots.marking, lots.package, lots.code].map((column) => holds(column, word)),
-        eq(lots.subtype, word),
-        eq(lots.technology, word),
-      ),
-    ),
-  );
-}
-
-async function lotRows(db: Queryable, ids: readonly string[]): Promise<LotRow[]> {
-  if (ids.length === 0) return [];
-  const rows = await db
-    .select({ lot: lots, bin: bins.code, donorCode: donors.code, partRef: parts.ref })
-    .from(lots)
-    .innerJoin(bins, eq(bins.id, lots.binId))
-    .leftJoin(donors, eq(donors.id, lots.donorId))
-    .leftJoin(parts, eq(parts.id, lots.partId))
-    .where(inArray(lots.id, [...ids]));
-  const ratings = await ratingsOfLots(db, ids);
-  return ids
-    .flatMap((id) => rows.filter(({ lot }) => lot.id === id))
-    .map((row) => ({ ...row, ratings: ratings.get(row.lot.id) ?? {} }));
-}
-
-/** The lot with a code. */
-export async function findLot(db: Queryable, code: string): Promise<LotRow | undefined> {
-  const [row] = await db
-    .select({ id: lots.id })
-    .from(lots)
-    .where(and(eq(lots.code, code), isNull(lots.deletedMs)));
-  return row && (await lotRows(db, [row.id]))[0];
-}
-
-/** Lots by code, for labels, in the order asked. */
-export async function findLots(db: Queryable, codes: readonly string[]): Promise<LotRow[]> {
-  if (codes.length === 0) return [];
-  const rows = await db
-    .select({ id: lots.id })
-    .from(lots)
-    .where(and(inArray(lots.code, [...codes]), isNull(lots.deletedMs)));
-  const found = await lotRows(
-    db,
-    rows.map(({ id }) => id),
-  );
-  return codes.flatMap((code) => found.filter(({ lot }) => lot.code === code));
-}
-
-/** Lots of a kind with stock left that carry the filter's words, whatever their ratings, for matching in core. */
-export async function candidateLots(db: Queryable, filter: StockFilter, limit: number): Promise<LotRow[]> {
-  const { rows } = await searchLots(db, { ...filter, demands: [] }, { page: 0, size: limit });
-  return [...rows];
-}
 
 /** A lot that comes from no donor, counted in by hand. Returns its code and the ledger line. */
 export async function insertLot(
@@ -158,19 +30,6 @@ export async function insertLot(
     note: 'by hand',
   });
   return { code, lineId };
-}
-
-/** The lots that came from a donor, newest first. */
-export async function lotsOfDonor(db: Queryable, donorId: string): Promise<LotRow[]> {
-  const ids = await db
-    .select({ id: lots.id })
-    .from(lots)
-    .where(and(eq(lots.donorId, donorId), isNull(lots.deletedMs)))
-    .orderBy(desc(lots.id));
-  return lotRows(
-    db,
-    ids.map(({ id }) => id),
-  );
 }
 
 export interface LedgerLine {
@@ -279,19 +138,6 @@ export async function listBinCodes(db: Queryable): Promise<string[]> {
   return (await db.select({ code: bins.code }).from(bins).orderBy(bins.code).limit(500)).map(({ code }) => code);
 }
 
-/** Totals for the heads of pages. */
-export async function stockTotals(db: Queryable): Promise<{ lots: number; bins: number; pieces: number }> {
-  const [row] = await db
-    .select({
-      lots: count(),
-      bins: sql<number>`count(distinct ${lots.binId})`,
-      pieces: sql<number>`coalesce(sum(${lots.onHand}), 0)`,
-    })
-    .from(lots)
-    .where(and(isNull(lots.deletedMs), gt(lots.onHand, 0)));
-  return { lots: row?.lots ?? 0, bins: Number(row?.bins ?? 0), pieces: Number(row?.pieces ?? 0) };
-}
-
 /** Takes pieces out of a lot for a purpose outside builds. The database refuses more than is free. */
 export function takeFromLot(bench: Bench, of: { lotId: string; quantity: number; note: string }): Promise<string> {
   return bench.db.write((tx) =>
@@ -311,47 +157,4 @@ export async function ratingRowsOf(db: Queryable, lotId: string): Promise<(typeo
     .select()
     .from(lotRatings)
     .where(and(eq(lotRatings.lotId, lotId), isNull(lotRatings.supersededMs)));
-}
-
-/** Lots of one kind, marking and grade besides one, which could be joined with it. */
-export async function likeLots(db: Queryable, lot: Lot, limit: number): Promise<LotRow[]> {
-  const rows = await db
-    .select({ id: lots.id })
-    .from(lots)
-    .where(
-      and(
-        eq(lots.kind, lot.kind),
-        eq(lots.marking, lot.marking),
-        lot.package === null ? isNull(lots.package) : eq(lots.package, lot.package),
-        lot.grade === null ? isNull(lots.grade) : eq(lots.grade, lot.grade),
-        sql`${lots.id} <> ${lot.id}`,
-        gt(lots.onHand, 0),
-        isNull(lots.deletedMs),
-      ),
-    )
-    .limit(limit);
-  return lotRows(
-    db,
-    rows.map(({ id }) => id),
-  );
-}
-
-/** Every lot with stock left that a filter finds, for a file, in pieces of a page each. */
-export async function* allLots(db: Queryable, filter: StockFilter, pageSize: number): AsyncGenerator<LotRow[]> {
-  const where = whereOf(db, filter);
-  let after = '';
-  for (;;) {
-    const ids = await db
-      .select({ id: lots.id })
-      .from(lots)
-      .where(and(where, gt(lots.id, after)))
-      .orderBy(asc(lots.id))
-      .limit(pageSize);
-    if (ids.length === 0) return;
-    after = ids.at(-1)?.id ?? '';
-    yield await lotRows(
-      db,
-      ids.map(({ id }) => id),
-    );
-  }
 }

@@ -62,6 +62,10 @@ export const lots = sqliteTable(
     index('lots_in_stock')
       .on(t.kind, t.package, t.grade, t.binId, t.onHand)
       .where(sql`${t.deletedMs} is null and ${t.onHand} > 0`),
+    // Words are looked for in all of these, and the rows of the table are many times as long.
+    index('lots_words')
+      .on(t.marking, t.package, t.code, t.subtype, t.technology, t.id, t.onHand)
+      .where(sql`${t.deletedMs} is null and ${t.onHand} > 0`),
     index('lots_bin').on(t.binId),
     index('lots_donor').on(t.donorId),
   ],

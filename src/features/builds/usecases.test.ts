@@ -1,5 +1,5 @@
 import { parseFilter } from '../../core/stock';
-import { findLot } from '../../db/repositories/lots';
+import { findLot } from '../../db/repositories/lotSearch';
 import { undoEdit } from '../../db/repositories/journal';
 import { bins, lots, stockLedger } from '../../db/schema';
 import { temporaryBench } from '../../db/testing/temporaryBench';

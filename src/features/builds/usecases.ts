@@ -14,7 +14,7 @@ import {
   type Portion,
 } from '../../db/repositories/builds';
 import { isConstraintFailure } from '../../db/repositories/journal';
-import { findLot } from '../../db/repositories/lots';
+import { findLot } from '../../db/repositories/lotSearch';
 import type { FormOutcome } from '../../ui/form/outcome';
 import type { buildForm, needForm } from './schema';
 

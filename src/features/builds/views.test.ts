@@ -1,5 +1,5 @@
 import { reserve, use } from '../../db/repositories/builds';
-import { findLot } from '../../db/repositories/lots';
+import { findLot } from '../../db/repositories/lotSearch';
 import { aShop, DONOR_CODE } from '../../db/testing/aShop';
 import { shareBench } from '../../db/testing/sharedBench';
 import { temporaryBench } from '../../db/testing/temporaryBench';

@@ -3,7 +3,7 @@ import { formatQuantity } from '../../core/quantity';
 import { compareMatches, matchLot, parseFilter, type LotMatch, type StockFilter } from '../../core/stock';
 import { bench } from '../../db/bench';
 import { findBuild, listBuilds, type BuildWithNeeds } from '../../db/repositories/builds';
-import { candidateLots } from '../../db/repositories/lots';
+import { candidateLots } from '../../db/repositories/lotSearch';
 import { searchPartsOnBoards } from '../../db/repositories/parts';
 
 /** Lots looked at for one need; a shop with more of a kind narrows the need down. */

@@ -2,7 +2,7 @@ import { limitText } from '../../core/measure';
 import { kindRule, RATINGS } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
 import { bench } from '../../db/bench';
-import { findLots } from '../../db/repositories/lots';
+import { findLots } from '../../db/repositories/lotSearch';
 import { labelSvg, type LabelText } from './label';
 import { labelsPdf } from './labelPdf';
 import { labelSize } from './labelSizes';

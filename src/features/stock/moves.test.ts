@@ -5,7 +5,8 @@ import { KIND_NAMES, kindRule, RATINGS } from '../../core/part';
 import { lotTable, readLotTable, reformAdvice, type LotEntry } from '../../core/stock';
 import { insertBuild, insertNeed, reserve } from '../../db/repositories/builds';
 import { undoEdit } from '../../db/repositories/journal';
-import { findLot, lotLedger } from '../../db/repositories/lots';
+import { findLot } from '../../db/repositories/lotSearch';
+import { lotLedger } from '../../db/repositories/lots';
 import { aShop } from '../../db/testing/aShop';
 import { shareBench } from '../../db/testing/sharedBench';
 import { temporaryBench } from '../../db/testing/temporaryBench';
@@ -141,14 +142,14 @@ describe('every change of stock can be taken back', () => {
     await sizeBin(bench(), { bin: 'C2-4', capacity: 3 });
     expect((await ageingView()).full).toEqual([{ code: 'C2-4', says: '5 pieces, 3 fit' }]);
     const kept = await saveFilter(bench(), { name: 'switches', filter: 'nmos >=600V' });
-    const [saved] = (await stockView('', 0)).saved;
+    const [saved] = (await stockView('')).saved;
     expect(saved).toMatchObject({ name: 'switches', href: '/stock?find=nmos%20%3E%3D600V' });
     const struck = await dropFilter(bench(), saved?.id ?? '');
-    expect((await stockView('', 0)).saved).toEqual([]);
+    expect((await stockView('')).saved).toEqual([]);
     await undo(struck);
-    expect((await stockView('', 0)).saved).toHaveLength(1);
+    expect((await stockView('')).saved).toHaveLength(1);
     await undo(kept);
-    expect((await stockView('', 0)).saved).toEqual([]);
+    expect((await stockView('')).saved).toEqual([]);
   });
 });
 
@@ -161,7 +162,7 @@ test('under parallel moves the ledger and the lots agree, and the pieces stay as
   );
   await fc.assert(
     fc.asyncProperty(fc.array(step, { minLength: 4, maxLength: 10 }), async (steps) => {
-      const before = (await stockView('nmos', 0)).pieces;
+      const before = (await stockView('nmos')).pieces;
       await Promise.all(
         steps.map((one) =>
           one.kind === 'split'
@@ -171,7 +172,7 @@ test('under parallel moves the ledger and the lots agree, and the pieces stay as
               : moveToBin(bench(), { code: 'HKK-KKD', bin: one.bin }),
         ),
       );
-      expect((await stockView('nmos', 0)).pieces).toBe(before);
+      expect((await stockView('nmos')).pieces).toBe(before);
       for (const code of ['CDD-DDM', 'HKK-KKD']) {
         const { lot: row } = await lot(code);
         const lines = await lotLedger(fixture.bench.db.read, row.id);
@@ -203,13 +204,13 @@ describe('what lies too long', () => {
 });
 
 test('near misses come with the demand that would let them in, kept questions and files with the same rows', async () => {
-  const view = await stockView('nmos vds>=620', 0);
+  const view = await stockView('nmos vds>=620');
   expect(view.rows).toHaveLength(1);
   expect(view.near).toMatchObject([
     { says: expect.stringMatching(/^1 more if 600.V will do$/), href: '/stock?find=nmos%20vds%3E%3D600V' },
   ]);
   expect(view.best).toMatchObject({ code: 'CDD-DDM', verdict: 'fits' });
-  expect((await stockView('nmos vds>=600V', 0)).rows).toHaveLength(2);
+  expect((await stockView('nmos vds>=600V')).rows).toHaveLength(2);
   expect((await exportStock('nmos vds>=620', 'csv'))?.split('\r\n')).toHaveLength(3);
   expect(await exportStock('nmos vds>=tall', 'csv')).toBeUndefined();
 });
@@ -256,7 +257,7 @@ describe('lists in and out', () => {
     ]);
     const outcome = await importStock(csv);
     expect(outcome).toMatchObject({ ok: true, says: '2 lots came in; 7 rows were refused.' });
-    const [code = ''] = (await stockView('bin:E1', 0)).rows.map(({ cells }) => cells.lot?.text ?? '');
+    const [code = ''] = (await stockView('bin:E1')).rows.map(({ cells }) => cells.lot?.text ?? '');
     expect((await lot(code)).lot).toMatchObject({
       marking: '=1+1',
       onHand: 3,
@@ -265,12 +266,12 @@ describe('lists in and out', () => {
     // A spreadsheet gets the formula as a text again.
     expect(await exportStock('bin:E1', 'csv')).toContain("'=1+1");
     await undo(outcome);
-    expect((await stockView('bin:E1', 0)).total).toBe(0);
+    expect((await stockView('bin:E1')).total).toBe(0);
     const again = await importStock(csv);
-    const [second = ''] = (await stockView('bin:E1', 0)).rows.map(({ cells }) => cells.lot?.text ?? '');
+    const [second = ''] = (await stockView('bin:E1')).rows.map(({ cells }) => cells.lot?.text ?? '');
     await moveToBin(bench(), { code: second, bin: 'E9' });
     expect((await undo(again)).kind).toBe('changed-since');
-    expect((await stockView('bin:E9', 0)).total).toBe(1);
+    expect((await stockView('bin:E9')).total).toBe(1);
   });
 
   test.each`

@@ -4,7 +4,8 @@ import type { Bench } from '../../db/bench';
 import { findBin, lotsInBin } from '../../db/repositories/bins';
 import { freshCode } from '../../db/repositories/codes';
 import { isConstraintFailure, recordEdit, type Edit } from '../../db/repositories/journal';
-import { ensureBin, findLot, findLots, ratingRowsOf, type LotRow } from '../../db/repositories/lots';
+import { findLot, findLots, type LotRow } from '../../db/repositories/lotSearch';
+import { ensureBin, ratingRowsOf } from '../../db/repositories/lots';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { gone } from './usecases';
 

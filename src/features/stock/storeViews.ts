@@ -12,7 +12,7 @@ import {
   oldElectrolytics,
   type OldLot,
 } from '../../db/repositories/bins';
-import { allLots, findLots, type LotRow } from '../../db/repositories/lots';
+import { allLots, findLots, type LotRow } from '../../db/repositories/lotSearch';
 import { readStock, stockAsCsv, stockAsJson } from '../../formats/stock';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { importStock, soundRows } from './lists';

@@ -3,7 +3,8 @@ import { benchProblemText, understand, type BenchProblem } from '../../core/benc
 import { kindRule } from '../../core/part';
 import type { Bench } from '../../db/bench';
 import { isConstraintFailure } from '../../db/repositories/journal';
-import { findLot, insertLot, takeFromLot } from '../../db/repositories/lots';
+import { findLot } from '../../db/repositories/lotSearch';
+import { insertLot, takeFromLot } from '../../db/repositories/lots';
 import type { FormOutcome } from '../../ui/form/outcome';
 import type { lotForm } from './schema';
 

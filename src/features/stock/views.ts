@@ -17,32 +17,40 @@ import { bench } from '../../db/bench';
 import { listFilters } from '../../db/repositories/bins';
 import { listBuilds } from '../../db/repositories/builds';
 import { lotFacets } from '../../db/repositories/lotFacets';
-import { findLot, likeLots, lotLedger, searchLots, stockTotals, type LotRow } from '../../db/repositories/lots';
+import {
+  findLot,
+  likeLots,
+  pageOfLots,
+  searchLots,
+  stockTotals,
+  tightestLots,
+  type LotRow,
+} from '../../db/repositories/lotSearch';
+import { lotLedger } from '../../db/repositories/lots';
 import { searchPartsOnBoards } from '../../db/repositories/parts';
-import type { TableColumn, TableRow } from '../../ui/table/tableTypes';
+import { PAGE_ROWS, type TableColumn, type TableRow } from '../../ui/table/tableTypes';
 
-const PAGE_SIZE = 50;
 /** Near misses shown for each demand. */
 const NEAR_ROWS = 5;
 
 const COLUMNS: readonly TableColumn[] = [
-  { id: 'lot', label: 'lot' },
-  { id: 'marking', label: 'marking' },
-  { id: 'kind', label: 'kind' },
-  { id: 'value', label: 'value', align: 'end' },
-  { id: 'volts', label: 'V', align: 'end' },
-  { id: 'amperes', label: 'I', align: 'end' },
-  { id: 'package', label: 'case' },
-  { id: 'grade', label: 'grade' },
-  { id: 'pieces', label: 'n', align: 'end' },
-  { id: 'bin', label: 'bin' },
-  { id: 'from', label: 'from' },
-  { id: 'evidence', label: 'evidence' },
-  { id: 'reserved', label: 'reserved', align: 'end', hidden: true },
+  { id: 'lot', label: 'lot', chars: 9 },
+  { id: 'marking', label: 'marking', chars: 12 },
+  { id: 'kind', label: 'kind', chars: 11 },
+  { id: 'value', label: 'value', chars: 9, align: 'end' },
+  { id: 'volts', label: 'V', chars: 8, align: 'end' },
+  { id: 'amperes', label: 'I', chars: 7, align: 'end' },
+  { id: 'package', label: 'case', chars: 9 },
+  { id: 'grade', label: 'grade', chars: 5 },
+  { id: 'pieces', label: 'n', chars: 4, align: 'end' },
+  { id: 'bin', label: 'bin', chars: 6 },
+  { id: 'from', label: 'from', chars: 12 },
+  { id: 'evidence', label: 'evidence', chars: 8 },
+  { id: 'reserved', label: 'reserved', chars: 8, align: 'end', hidden: true },
 ];
 
-/** The lots that a filter finds, a page of them, with what else there is. */
-export async function stockView(find: string, page: number) {
+/** The lots that a filter finds, the newest of them, with what else there is. */
+export async function stockView(find: string) {
   const { db } = bench();
   const parsed = parseFilter(find);
   if (!parsed.ok)
@@ -53,20 +61,19 @@ export async function stockView(find: string, page: number) {
       rows: [],
       total: 0,
       pieces: 0,
-      page: 0,
-      pages: 0,
       facets: [],
       near: [],
       saved: [],
       best: null,
       onBoards: [],
     };
-  const found = await searchLots(db.read, parsed.filter, { page, size: PAGE_SIZE });
-  const [facets, near, saved, onBoards] = await Promise.all([
-    lotFacets(db.read, parsed.filter, found.total),
-    page === 0 ? nearMisses(parsed.filter) : [],
+  const found = await searchLots(db.read, parsed.filter, { size: PAGE_ROWS });
+  const [facets, near, saved, onBoards, best] = await Promise.all([
+    lotFacets(db.read, parsed.filter, found.ids),
+    nearMisses(parsed.filter),
     listFilters(db.read),
     seenOnBoards(parsed.filter),
+    bestOf(parsed.filter, found),
   ]);
   return {
     find,
@@ -75,8 +82,6 @@ export async function stockView(find: string, page: number) {
     rows: found.rows.map(lotTableRow),
     total: found.total,
     pieces: found.pieces,
-    page,
-    pages: Math.ceil(found.total / PAGE_SIZE),
     facets: [
       {
         label: 'kind',
@@ -114,7 +119,7 @@ export async function stockView(find: string, page: number) {
         })),
     })),
     near,
-    best: bestOf(parsed.filter, found.rows),
+    best,
     saved: saved.map(({ id, name, filter }) => ({
       id,
       name,
@@ -125,12 +130,30 @@ export async function stockView(find: string, page: number) {
   };
 }
 
+/** A further page of the lots that a filter finds; none when it cannot be read. */
+export async function stockRows(find: string, page: number): Promise<readonly TableRow[]> {
+  const parsed = parseFilter(find);
+  if (!parsed.ok) return [];
+  return (await pageOfLots(bench().db.read, parsed.filter, { page, size: PAGE_ROWS })).map(lotTableRow);
+}
+
 export type StockView = Awaited<ReturnType<typeof stockView>>;
 
-/** The lot of a page that meets a question best: what fits, then the tightest, so that a strong part is kept. */
-function bestOf(filter: StockFilter, rows: readonly LotRow[]) {
+/** Lots looked at for each demand of a question that finds more than a page. */
+const TIGHTEST = 30;
+
+/** The lot that meets a question best: what fits, then the tightest, so that a strong part is kept. */
+async function bestOf(filter: StockFilter, found: { rows: readonly LotRow[]; total: number }) {
   if (!filter.kind || filter.demands.length === 0) return null;
-  const [best] = rows
+  const further =
+    found.total > found.rows.length
+      ? await Promise.all(
+          filter.demands.flatMap((demand) =>
+            [true, false].map((sure) => tightestLots(bench().db.read, filter, { demand, sure, size: TIGHTEST })),
+          ),
+        )
+      : [];
+  const [best] = [...found.rows, ...further.flat()]
     .map((row) => ({ row, match: matchLot(filter, { ...row.lot, ratings: row.ratings }) }))
     .filter(({ row, match }) => match.verdict !== 'no' && row.lot.onHand > row.lot.reserved)
     .sort((a, b) => compareMatches(a.match, b.match));
@@ -156,7 +179,7 @@ async function nearMisses(filter: StockFilter): Promise<{ says: string; href: st
       const { rows } = await searchLots(
         bench().db.read,
         { ...rest, demands: [...rest.demands, ...nearRange(demand)] },
-        { page: 0, size: NEAR_ROWS },
+        { size: NEAR_ROWS },
       );
       return rows.flatMap((row) => {
         const value = row.ratings[demand.rating]?.value;

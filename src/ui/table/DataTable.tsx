@@ -16,7 +16,7 @@ import {
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, type KeyboardEvent } from 'react';
-import { GradeMark, Tag, VerdictMark, type VerdictWord } from '../value/marks';
+import { CellView, LinkCell } from './CellView';
 import type { ColumnChoiceProps } from './ColumnChoice';
 import type { Cell, TableColumn, TableRow } from './tableTypes';
 
@@ -151,16 +151,7 @@ export function DataTable({
                   {row.getVisibleCells().map((cell, place) => (
                     <td key={cell.id} data-align={align(cell.column.id)}>
                       {place === 0 && href ? (
-                        <a
-                          href={href}
-                          tabIndex={-1}
-                          onClick={(event) => {
-                            event.preventDefault();
-                            router.push(href);
-                          }}
-                        >
-                          <CellView cell={row.original.cells[cell.column.id]} />
-                        </a>
+                        <LinkCell cell={row.original.cells[cell.column.id]} href={href} />
                       ) : (
                         <CellView cell={row.original.cells[cell.column.id]} />
                       )}
@@ -186,27 +177,6 @@ function ColumnButton(props: ColumnChoiceProps) {
       columns
     </button>
   );
-}
-
-function CellView({ cell }: { cell: Cell | undefined }) {
-  if (!cell || cell.text === '') return null;
-  switch (cell.as) {
-    case 'tag':
-      return <Tag code={cell.text} />;
-    case 'grade':
-      return <GradeMark grade={cell.text} />;
-    case 'verdict':
-      return <VerdictMark verdict={cell.text as VerdictWord} />;
-    case 'value':
-    case 'mono':
-      return <span className={cell.as === 'value' ? 'q' : 'font-mono'}>{cell.text}</span>;
-    case 'quiet':
-      return <span className="text-[12px] text-ink-2">{cell.text}</span>;
-    case 'strong':
-      return <span className="font-semibold">{cell.text}</span>;
-    default:
-      return cell.text;
-  }
 }
 
 function compare(a: Cell | undefined, b: Cell | undefined): number {

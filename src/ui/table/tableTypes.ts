@@ -1,3 +1,6 @@
+/** Rows of a list that are shown at first, and fetched at once. */
+export const PAGE_ROWS = 50;
+
 /** One cell, plain enough to come from the server. `sort` orders it when the text would not. */
 export interface Cell {
   readonly text: string;
@@ -11,6 +14,8 @@ export interface TableColumn {
   readonly align?: 'end';
   /** Left out until a person asks for it. */
   readonly hidden?: boolean;
+  /** Width in characters, where the rows to come are not known. */
+  readonly chars?: number;
 }
 
 export interface TableRow {

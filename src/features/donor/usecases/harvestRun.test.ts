@@ -1,6 +1,6 @@
 import { findDonor } from '../../../db/repositories/donors';
 import { pastSteps } from '../../../db/repositories/harvest';
-import { findLot } from '../../../db/repositories/lots';
+import { findLot } from '../../../db/repositories/lotSearch';
 import { findPart } from '../../../db/repositories/parts';
 import { writeSettings } from '../../../db/repositories/settings';
 import { shareBench } from '../../../db/testing/sharedBench';

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { lots, parts, stationMarks } from '../../../db/schema';
 import { findDonor, donorOverview } from '../../../db/repositories/donors';
-import { findLot } from '../../../db/repositories/lots';
+import { findLot } from '../../../db/repositories/lotSearch';
 import { findPart } from '../../../db/repositories/parts';
 import { ratingHistory } from '../../../db/repositories/ratings';
 import { temporaryBench } from '../../../db/testing/temporaryBench';

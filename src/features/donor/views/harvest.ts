@@ -3,7 +3,8 @@ import { kindRule } from '../../../core/part';
 import { bench } from '../../../db/bench';
 import type { Donor } from '../../../db/repositories/donors';
 import { lastBin } from '../../../db/repositories/harvest';
-import { listBinCodes, lotsOfDonor } from '../../../db/repositories/lots';
+import { lotsOfDonor } from '../../../db/repositories/lotSearch';
+import { listBinCodes } from '../../../db/repositories/lots';
 import { harvestPlan, type PlannedHarvest } from '../harvestPlan';
 import { ratingSummary } from './words';
 

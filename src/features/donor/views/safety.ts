@@ -4,7 +4,7 @@ import { parseFilter } from '../../../core/stock';
 import { bench } from '../../../db/bench';
 import type { Queryable } from '../../../db/client';
 import type { Donor } from '../../../db/repositories/donors';
-import { candidateLots } from '../../../db/repositories/lots';
+import { candidateLots } from '../../../db/repositories/lotSearch';
 import { powerHistory } from '../../../db/repositories/power';
 import { readSettings } from '../../../db/repositories/settings';
 import type { StoreReadingRow } from '../../../db/repositories/stores';

@@ -6,6 +6,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
 import { GradeMark } from '../../../ui/value/marks';
 import { DataTable } from '../../../ui/table/DataTable';
+import { LongTable } from '../../../ui/table/LongTable';
 import type { StockView } from '../views';
 import { DropFilter, KeepFilter } from './KeptFilters';
 
@@ -78,10 +79,18 @@ function SavedFilters({ view: { find, saved, problem } }: { view: StockView }) {
 
 /** The lots found, and the parts that would fit but still sit on a board. */
 export function StockSheet({ view }: { view: StockView }) {
-  const page = (to: number) => `/stock?find=${encodeURIComponent(view.find)}&page=${to}`;
   return (
     <Halves judgement={<StockJudgement view={view} />}>
-      {view.rows.length > 0 ? (
+      {view.rows.length < view.total ? (
+        <LongTable
+          key={view.find}
+          label="Lots"
+          columns={view.columns}
+          first={view.rows}
+          total={view.total}
+          url={`/stock/rows?find=${encodeURIComponent(view.find)}`}
+        />
+      ) : view.rows.length > 0 ? (
         <DataTable label="Lots" columns={view.columns} rows={view.rows} filter={false} />
       ) : view.problem ? null : view.find === '' ? (
         <EmptyState title="The drawers are empty">
@@ -93,23 +102,6 @@ export function StockSheet({ view }: { view: StockView }) {
           Nothing in the drawers meets <span className="font-mono">{view.find}</span>. Loosen a demand, or leave one
           out.
         </EmptyState>
-      )}
-      {view.pages > 1 && (
-        <nav aria-label="Pages" className="mt-3 flex items-center gap-4 text-[13px]">
-          {view.page > 0 && (
-            <Link href={page(view.page - 1)} className="btn" prefetch={false}>
-              earlier
-            </Link>
-          )}
-          <span className="q">
-            {view.page + 1} of {view.pages}
-          </span>
-          {view.page + 1 < view.pages && (
-            <Link href={page(view.page + 1)} className="btn" prefetch={false}>
-              further
-            </Link>
-          )}
-        </nav>
       )}
       {view.near.map(({ says, href, rows }) => (
         <section key={says} className="mt-6" aria-label={says}>

@@ -1,0 +1,1 @@
+CREATE INDEX `lots_words` ON `lots` (`marking`,`package`,`code`,`subtype`,`technology`,`id`,`on_hand`) WHERE "lots"."deleted_ms" is null and "lots"."on_hand" > 0;

@@ -1,0 +1,60 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { PAGE_ROWS, type TableRow } from './tableTypes';
+
+/** Milliseconds that a page must stay in view before it is fetched: a long scroll passes many. */
+const SETTLE_MS = 60;
+
+/** Rows by page, fetched when they come into view and kept from then. */
+export function useRowPages({
+  first,
+  url,
+  from,
+  to,
+}: {
+  first: readonly TableRow[];
+  url: string;
+  /** Rows in view. */
+  from: number;
+  to: number;
+}) {
+  const [pages, setPages] = useState<ReadonlyMap<number, readonly TableRow[]>>(() => new Map([[0, first]]));
+  const [failed, setFailed] = useState(false);
+  const asked = useRef(new Set<number>([0]));
+  const [firstPage, lastPage] = [Math.floor(from / PAGE_ROWS), Math.floor(to / PAGE_ROWS)];
+
+  const fetchPages = useCallback(
+    async (wanted: readonly number[]) => {
+      const missing = wanted.filter((page) => !asked.current.has(page));
+      for (const page of missing) asked.current.add(page);
+      await Promise.all(
+        missing.map(async (page) => {
+          const response = await fetch(`${url}&page=${page}`).catch(() => undefined);
+          const answer = response?.ok ? ((await response.json()) as { rows: readonly TableRow[] }) : undefined;
+          if (answer) setPages((kept) => new Map(kept).set(page, answer.rows));
+          else {
+            asked.current.delete(page);
+            setFailed(true);
+          }
+        }),
+      );
+    },
+    [url],
+  );
+
+  useEffect(() => {
+    const wanted = Array.from({ length: lastPage - firstPage + 1 }, (_, index) => firstPage + index);
+    const timer = setTimeout(() => void fetchPages(wanted), SETTLE_MS);
+    return () => clearTimeout(timer);
+  }, [firstPage, lastPage, fetchPages]);
+
+  return {
+    rowAt: (index: number): TableRow | undefined => pages.get(Math.floor(index / PAGE_ROWS))?.[index % PAGE_ROWS],
+    failed,
+    retry: () => {
+      setFailed(false);
+      void fetchPages([firstPage, lastPage]);
+    },
+  };
+}
