@@ -12,6 +12,7 @@ const part = (
   damage: [],
   ...more,
 });
+const CHIP = part('ic', {}, { known: [{ from: 'U1', pins: { '1': 0.6, '2': Infinity }, proved: true }] });
 const plain = (text: string | undefined) => text?.replaceAll('\u00a0', ' ');
 const CAN = part('capacitor', { capacitance: 1e-3, voltage: 16 }, { subtype: 'electrolytic' });
 
@@ -49,6 +50,8 @@ test.each`
   ${part('fan', { voltage: 12, current: 0.18 })}                   | ${'starts'}      | ${'under 7.2 V'}
   ${part('fan', { voltage: 12, current: 0.18 })}                   | ${'current'}     | ${'about 180 mA'}
   ${part('ic')}                                                    | ${'1'}           | ${undefined}
+  ${CHIP}                                                          | ${'1'}           | ${'600 mV'}
+  ${CHIP}                                                          | ${'2'}           | ${'OL'}
 `('$of.kind: $field should read $should', ({ of, field, should }) => {
   expect(plain(expectationsOf(of as PartUnderTest)[field as string])).toBe(should);
 });
@@ -77,9 +80,9 @@ test.each`
   expect(testField(name as TestName, field as string)?.label).toBe(label);
 });
 
-test('a chip has a field for each leg, and no case has too many', () => {
-  expect(testFields('chip', 8).map(({ name }) => name)).toEqual(['1', '2', '3', '4', '5', '6', '7', '8']);
-  expect(testFields('chip', 500)).toHaveLength(64);
+test('a chip has a field for each leg and whether it worked, and no case has too many', () => {
+  expect(testFields('chip', 8).map(({ name }) => name)).toEqual(['1', '2', '3', '4', '5', '6', '7', '8', 'proved']);
+  expect(testFields('chip', 500)).toHaveLength(65);
   expect(testFields('fuse', 8)).toHaveLength(1);
 });
 

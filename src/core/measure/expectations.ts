@@ -1,6 +1,7 @@
 import { formatQuantity } from '../quantity';
 import { expectedEsr, largestLeakage } from './expectedEsr';
 import { transferRank, TRANSFER_RANKS } from './judgeOptocoupler';
+import { yardsticks } from './judgeChip';
 import { FORWARD_DROP } from './judgeDiode';
 import { capacitorBuild, esrSeries, type PartUnderTest } from './judgePart';
 import { TESTS } from './tests';
@@ -81,7 +82,7 @@ export function expectationsOf(part: PartUnderTest): Expectations {
     case 'regulator':
       return ratings.vout === undefined ? {} : { output: range(ratings.vout, 0.05, 'volt') };
     case 'chip':
-      return {};
+      return chipExpectations(part);
     case 'fuse':
       return { resistance: 'under 1 Ω' };
     case 'varistor':
@@ -153,4 +154,15 @@ export function cautionOf(part: PartUnderTest): string | undefined {
     part.test === 'capacitor' &&
     (idleFields(part).includes('leakage') || (part.ratings.voltage ?? Infinity) <= TOUCHABLE_VOLTS);
   return harmless ? undefined : TESTS[part.test].caution;
+}
+
+/** What the pins of a good one read. */
+function chipExpectations({ known = [] }: PartUnderTest): Expectations {
+  const [good] = yardsticks(known);
+  return Object.fromEntries(
+    Object.entries(good?.pins ?? {}).map(([pin, volts]) => [
+      pin,
+      volts === Infinity ? 'OL' : formatQuantity(volts, 'volt'),
+    ]),
+  );
 }

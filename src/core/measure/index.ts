@@ -19,7 +19,7 @@ export type {
   Verdict,
 } from './judgement';
 export { ringQuality } from './judgeChoke';
-export type { ChipTest, Fingerprint } from './judgeChip';
+export type { ChipTest, Fingerprint, KnownChip } from './judgeChip';
 export { thermalResistance } from './judgeMechanical';
 export { onResistance } from './judgeMosfet';
 export { capacitorBuild, judgePart, type CapacitorBuild, type PartUnderTest } from './judgePart';

@@ -62,7 +62,11 @@ const LIT = 'led 1.05 dark OL';
 const CHOKE = part('inductor', { inductance: 100e-6, current: 5 });
 const RELAY = part('relay', { voltage: 12 });
 const FAN = part('fan', { voltage: 12, current: 0.18 });
-const CHIP = part('ic', {}, { known: [{ from: 'U1 of another', pins: { '1': 0.6, '2': OL, '3': 0.55, '4': 0.62 } }] });
+const GOOD = { from: 'U1 of another', pins: { '1': 0.6, '2': OL, '3': 0.55, '4': 0.62 }, proved: true };
+const CHIP = part('ic', {}, { known: [GOOD] });
+const LIKELY = part('ic', {}, { known: [{ ...GOOD, proved: false }] });
+// A whole one that reads otherwise does not count beside one that worked.
+const MIXED = part('ic', {}, { known: [{ from: 'U2', pins: { '1': 0.2, '2': 0.2 }, proved: false }, GOOD] });
 
 // Windows and multiples are common practice without a source, or stand in the tables of the modules; the ESR that is
 // expected of 100 uF 25 V is 0.65 ohm by the documented model.
@@ -201,6 +205,11 @@ describe('the verdict a careful old hand would give', () => {
     ${CHIP}                                                | ${'1 0.61 2 OL 3 0.56 4 0.63'}                                           | ${'keep'}   | ${'A'}       | ${'like a good one'}
     ${CHIP}                                                | ${'1 0.001 2 OL 3 0.56 4 0.63'}                                          | ${'scrap'}  | ${'reject'}  | ${'pin 1 shorted'}
     ${CHIP}                                                | ${'1 0.61 2 0.5 3 0.56 4 0.63'}                                          | ${'scrap'}  | ${'reject'}  | ${'pin 2 open in the good one'}
+    ${LIKELY}                                              | ${'1 0.61 2 OL 3 0.56 4 0.63'}                                           | ${'limit'}  | ${'B'}       | ${'like one that nobody saw work'}
+    ${MIXED}                                               | ${'1 0.61 2 OL 3 0.56 4 0.63'}                                           | ${'keep'}   | ${'A'}       | ${'the one that worked counts'}
+    ${part('ic')}                                          | ${'1 0.61 2 OL 3 0.56 4 0.63 proved 1'}                                  | ${'keep'}   | ${'A'}       | ${'it worked itself'}
+    ${part('ic')}                                          | ${'1 0.61 proved 1'}                                                     | ${'limit'}  | ${'B'}       | ${'it worked itself, one pin'}
+    ${part('ic')}                                          | ${'1 0.61 proved 0'}                                                     | ${'retest'} | ${undefined} | ${'nobody knows'}
     ${part('ic')}                                          | ${'1 0.61'}                                                              | ${'retest'} | ${undefined} | ${'no good one to hold it against'}
   `('$of.kind, $measured: $verdict ($says)', ({ of, measured, verdict, grade }) => {
     const judged = judgePart(of as PartUnderTest, readings(measured as string));

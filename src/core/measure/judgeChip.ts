@@ -7,19 +7,39 @@ export type Fingerprint = Readonly<Record<string, number>>;
 /** How far pins of chips of one type differ, in volts, and from where it is a fault. Common practice, no source. */
 const ALIKE = { near: 0.04, far: 0.12 } as const;
 const SHORT = 0.02;
+/** Fewer pins that agree may be the ones that are alike in any chip. Common practice, no source. */
+const ENOUGH_PINS = 4;
+
+/** The fingerprint of another chip of the same number. */
+export interface KnownChip {
+  /** Where it was read. */
+  readonly from: string;
+  readonly pins: Fingerprint;
+  /** Whether somebody saw it work; a whole one that nobody did is only likely to be good. */
+  readonly proved: boolean;
+}
 
 export interface ChipTest {
   readonly readings: Readings;
-  /** Of whole chips of the same number, read out of circuit, with where each was read. */
-  readonly known: readonly { readonly from: string; readonly pins: Fingerprint }[];
+  /** Of whole chips of the same number, read out of circuit. */
+  readonly known: readonly KnownChip[];
   readonly damage: readonly string[];
+}
+
+/** Those that a chip is held against: the ones that were seen to work, or in want of them the whole ones. */
+export function yardsticks(known: readonly KnownChip[]): readonly KnownChip[] {
+  const proved = known.filter((one) => one.proved);
+  return proved.length > 0 ? proved : known;
 }
 
 /**
  * Holds the fingerprint of a chip against those of good ones: a pin that is shorted to ground where theirs is not,
- * or open where theirs is a junction, condemns it. Without a known good one it says only what is plainly broken.
+ * or open where theirs is a junction, condemns it. Without a known good one it says only what is plainly broken; with
+ * one that nobody saw work it is never sure.
  */
-export function judgeChip({ readings, known, damage }: ChipTest): Judgement {
+export function judgeChip({ readings: all, known: others, damage }: ChipTest): Judgement {
+  const { proved, ...readings } = all;
+  const known = yardsticks(others);
   const criteria: Criterion[] = [...damageCriteria(damage)];
   const pins = Object.entries(readings).flatMap(([pin, reading]) =>
     reading ? [{ pin, value: reading.value, inCircuit: reading.inCircuit === true }] : [],
@@ -34,6 +54,13 @@ export function judgeChip({ readings, known, damage }: ChipTest): Judgement {
       grade: 'cannot tell',
       text: 'Pins read on the board read the board too: lift the chip, or compare with the same board.',
     });
+  if (proved?.value === 1 && lifted.length === pins.length) {
+    criteria.push({
+      grade: pins.length >= ENOUGH_PINS ? 'A' : 'B',
+      text: `It worked in its board; its ${pins.length} pins are what others of its number are held against.`,
+    });
+    return judge(criteria);
+  }
   if (known.length === 0) {
     criteria.push({
       grade: 'cannot tell',
@@ -48,13 +75,15 @@ export function judgeChip({ readings, known, damage }: ChipTest): Judgement {
   criteria.push(...off);
   if (compared > 0 && off.length < compared)
     criteria.push({
-      grade: compared >= 4 ? 'A' : 'B',
-      text: `${compared - off.length} of ${compared} pins read like ${known[0]?.from ?? 'a good one'}. A fingerprint is no test under power.`,
+      grade: compared >= ENOUGH_PINS && known[0]?.proved ? 'A' : 'B',
+      text: `${compared - off.length} of ${compared} pins read like ${known[0]?.from ?? 'a good one'}, ${
+        known[0]?.proved ? 'which worked' : 'which is whole, but nobody saw it work'
+      }. A fingerprint is no test under power.`,
     });
   return judge(criteria);
 }
 
-function comparePin(pin: string, value: number, known: ChipTest['known']): readonly Criterion[] {
+function comparePin(pin: string, value: number, known: readonly KnownChip[]): readonly Criterion[] {
   const others = known.flatMap(({ pins }) => (pins[pin] === undefined ? [] : [pins[pin]]));
   if (others.length === 0) return [];
   const apart = Math.min(...others.map((other) => distance(value, other)));

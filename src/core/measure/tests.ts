@@ -338,7 +338,12 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
   chip: {
     label: 'Fingerprint',
     precondition: 'Out of circuit; black lead on the ground pin, red on each other pin, diode mode.',
-    fields: [],
+    fields: [
+      field('proved', 'known to be good', 'count', 'good proved', {
+        choices: YES_NO,
+        hint: 'it worked in its board before it came out',
+      }),
+    ],
   },
   fuse: {
     label: 'Continuity',
@@ -465,10 +470,10 @@ export function testField(test: TestName, name: string): TestField | undefined {
   return TESTS[test].fields.find((one) => one.name === name);
 }
 
-/** The fields of a test for one part; of a chip the diode-mode reading of each leg against ground. */
+/** The fields of a test for one part; of a chip first the diode-mode reading of each leg against ground. */
 export function testFields(test: TestName, legs: number): readonly TestField[] {
   if (test !== 'chip') return TESTS[test].fields;
-  return Array.from({ length: Math.min(legs, 64) }, (_, index) => pinField(index + 1));
+  return [...Array.from({ length: Math.min(legs, 64) }, (_, index) => pinField(index + 1)), ...TESTS.chip.fields];
 }
 
 const pinField = (pin: number): TestField =>

@@ -1,5 +1,5 @@
 import { and, desc, eq, inArray, isNull, ne, or, sql } from 'drizzle-orm';
-import type { Measured } from '../../core/measure';
+import type { KnownChip, Measured } from '../../core/measure';
 import {
   kindsServing,
   type BlockName,
@@ -210,10 +210,7 @@ function fromStored(stored: Record<string, { value: number | null; resolution: n
 const FINGERPRINTS = 500;
 
 /** Fingerprints of marked chips of other donors, read out of circuit, with where each was taken. */
-export async function chipReadings(
-  db: Queryable,
-  besides: string,
-): Promise<{ marking: string; from: string; pins: Record<string, number> }[]> {
+export async function chipReadings(db: Queryable, besides: string): Promise<(KnownChip & { marking: string })[]> {
   const rows = await db
     .select({ marking: parts.marking, ref: parts.ref, code: donors.code, measured: measurements.measured })
     .from(measurements)
@@ -231,17 +228,18 @@ export async function chipReadings(
     )
     .orderBy(desc(measurements.id))
     .limit(FINGERPRINTS);
-  return rows.flatMap(({ marking, ref, code, measured }) =>
-    marking
-      ? [
-          {
-            marking,
-            from: `${ref} of ${code}`,
-            pins: Object.fromEntries(Object.entries(fromStored(measured)).map(([pin, { value }]) => [pin, value])),
-          },
-        ]
-      : [],
-  );
+  return rows.flatMap(({ marking, ref, code, measured }) => {
+    if (!marking) return [];
+    const { proved, ...pins } = fromStored(measured);
+    return [
+      {
+        marking,
+        from: `${ref} of ${code}`,
+        pins: Object.fromEntries(Object.entries(pins).map(([pin, { value }]) => [pin, value])),
+        proved: proved?.value === 1,
+      },
+    ];
+  });
 }
 
 /** Other donors on which the same marking was seen, newest first. */

@@ -24,7 +24,7 @@ export async function testContext(db: Queryable, donor: Donor): Promise<TestCont
     chipReadings(db, donor.id),
   ]);
   const known = new Map<string, ChipTest['known']>();
-  for (const { marking, from, pins } of chips) known.set(marking, [...(known.get(marking) ?? []), { from, pins }]);
+  for (const { marking, ...chip } of chips) known.set(marking, [...(known.get(marking) ?? []), chip]);
   return {
     board: await tracedBoard(db, donor, facts.declaredDone.includes('trace')),
     meters: new Map(meters.map(({ name, accuracies }) => [name, accuracies])),
