@@ -168,6 +168,7 @@ describe('migrations', () => {
       '0007_harvest-runs',
       '0008_bins-and-filters',
       '0009_words-of-lots',
+      '0010_lot-photos',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

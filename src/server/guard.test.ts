@@ -22,6 +22,7 @@ test.each`
   ${'/donors/ABC-DEF/photos'}          | ${12}     | ${413}       | ${'a form is no photo'}
   ${'/types/import'}                   | ${12}     | ${undefined} | ${'a list of types'}
   ${'/types/01abc/datasheet'}          | ${12}     | ${undefined} | ${'a datasheet'}
+  ${'/stock/ABC-DEF/photo'}            | ${12}     | ${undefined} | ${'a photo of a lot'}
   ${'/types/01abc'}                    | ${12}     | ${413}       | ${'a form is no datasheet'}
   ${'/x/donors/A/photos/upload'}       | ${12}     | ${413}       | ${'another path'}
 `('$megabytes MB to $path: $status ($why)', ({ path, megabytes, status }) => {

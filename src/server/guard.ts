@@ -2,7 +2,7 @@
 export const BODY_LIMIT = 1024 * 1024;
 const FILE_BODY_LIMIT = 30 * 1024 * 1024;
 const FILE_PATHS =
-  /^(?:\/donors\/[^/]+\/photos\/(?:upload|prepared)|\/(?:types|stock)\/import|\/types\/[^/]+\/datasheet)$/;
+  /^(?:\/donors\/[^/]+\/photos\/(?:upload|prepared)|\/(?:types|stock)\/import|\/types\/[^/]+\/datasheet|\/stock\/[^/]+\/photo)$/;
 
 const LOCAL_NAMES = ['127.0.0.1', 'localhost', '[::1]'];
 

@@ -9,6 +9,7 @@ export {
   type PictureSize,
   type Point,
 } from './pairing';
+export { cropAround, type Crop } from './crop';
 export { preparePicture, type Picture } from './prepare';
 export {
   CORNERS_PROBLEM_TEXT,

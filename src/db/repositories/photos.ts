@@ -1,6 +1,7 @@
 import { and, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { Queryable } from '../client';
-import { donors, photoPairs, photoPins, photos, pinSpots } from '../schema';
+import { donors, lots, photoPairs, photoPins, photos, pinSpots } from '../schema';
+import { begins } from './text';
 
 export type Photo = typeof photos.$inferSelect;
 export type PhotoPin = typeof photoPins.$inferSelect;
@@ -55,7 +56,7 @@ export async function pairOf(db: Queryable, photoId: string): Promise<PhotoPair 
   return row;
 }
 
-/** Whether any donor has a picture of this content, put away or not. */
+/** Whether any donor or lot has a picture of this content, put away or not. */
 export async function knowsPhotoHash(db: Queryable, hash: string): Promise<boolean> {
   const [row] = await db
     .select({ id: photos.id })
@@ -63,7 +64,33 @@ export async function knowsPhotoHash(db: Queryable, hash: string): Promise<boole
     .innerJoin(donors, eq(donors.id, photos.donorId))
     .where(eq(photos.hash, hash))
     .limit(1);
-  return row !== undefined;
+  if (row) return true;
+  const [lot] = await db.select({ id: lots.id }).from(lots).where(eq(lots.photoHash, hash)).limit(1);
+  return lot !== undefined;
+}
+
+/** The photo of a donor on which most pins of a part are seen, with where; none when none is. */
+export async function sightOfPart(
+  db: Queryable,
+  of: { donorId: string; ref: string },
+): Promise<{ photo: Photo; spots: readonly { x: number; y: number }[] } | undefined> {
+  const rows = await db
+    .select({ photo: photos, x: pinSpots.xShare, y: pinSpots.yShare })
+    .from(pinSpots)
+    .innerJoin(photos, eq(photos.id, pinSpots.photoId))
+    .where(
+      and(
+        eq(photos.donorId, of.donorId),
+        begins(pinSpots.pin, `${of.ref}.`),
+        isNull(pinSpots.deletedMs),
+        isNull(photos.deletedMs),
+      ),
+    );
+  const sights = [...new Map(rows.map(({ photo }) => [photo.id, photo])).values()].map((photo) => ({
+    photo,
+    spots: rows.filter((row) => row.photo.id === photo.id).map(({ x, y }) => ({ x, y })),
+  }));
+  return sights.sort((one, other) => other.spots.length - one.spots.length)[0];
 }
 
 /** Where pins of parts are seen on photos. */

@@ -50,6 +50,8 @@ export const lots = sqliteTable(
     typeId: text('type_id').references(() => types.id),
     onHand: integer('on_hand').notNull().default(0),
     reserved: integer('reserved').notNull().default(0),
+    /** Hash of its own picture, kept as those of donors are. */
+    photoHash: text('photo_hash'),
     createdMs: createdMs(),
     deletedMs: deletedMs(),
   },
@@ -68,6 +70,9 @@ export const lots = sqliteTable(
       .where(sql`${t.deletedMs} is null and ${t.onHand} > 0`),
     index('lots_bin').on(t.binId),
     index('lots_donor').on(t.donorId),
+    index('lots_photo')
+      .on(t.photoHash)
+      .where(sql`${t.photoHash} is not null`),
   ],
 );
 

@@ -1,4 +1,4 @@
-import { listRoute } from '../../server/progress';
+import { listRoute } from '../../server/uploads';
 import { previewStock, takeStockIn } from './storeViews';
 
 /** Answers a list of lots that was sent: what it would bring, or that it came in. */

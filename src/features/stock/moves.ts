@@ -20,7 +20,7 @@ class Refused extends Error {
 }
 
 /** One change of stock as a step of the journal, to be taken back whole. */
-async function change(bench: Bench, work: (edit: Edit) => Promise<string>, goto?: string): Promise<FormOutcome> {
+export async function change(bench: Bench, work: (edit: Edit) => Promise<string>, goto?: string): Promise<FormOutcome> {
   try {
     const { journalId, says } = await recordEdit(bench, { donorId: '', station: 'harvest' }, work);
     return { ok: true, says, undo: journalId, ...(goto ? { goto } : {}) };

@@ -29,6 +29,7 @@ import {
 import { lotLedger } from '../../db/repositories/lots';
 import { searchPartsOnBoards } from '../../db/repositories/parts';
 import { PAGE_ROWS, type TableColumn, type TableRow } from '../../ui/table/tableTypes';
+import { lotPicture } from './lotPhoto';
 
 /** Near misses shown for each demand. */
 const NEAR_ROWS = 5;
@@ -283,10 +284,11 @@ export async function lotView(code: string) {
   const row = await findLot(db.read, code.toUpperCase());
   if (!row) return undefined;
   const { lot, bin, donorCode, partRef, ratings } = row;
-  const [ledger, wanted, like] = await Promise.all([
+  const [ledger, wanted, like, picture] = await Promise.all([
     lotLedger(db.read, lot.id),
     wantedBy(row),
     likeLots(db.read, lot, 12),
+    lotPicture(db.read, row),
   ]);
   const doubtful = (Object.entries(ratings) as [RatingName, Evidenced][]).filter(
     ([name, rating]) => RATINGS[name].unit === 'volt' && RATINGS[name].better === 'higher' && isDoubtful(rating),
@@ -301,6 +303,7 @@ export async function lotView(code: string) {
     onHand: lot.onHand,
     reserved: lot.reserved,
     bin,
+    picture,
     donor: donorCode === null ? null : { code: donorCode, ref: partRef },
     ratings: kindRule(lot.kind)
       .ratings.filter((name) => ratings[name])

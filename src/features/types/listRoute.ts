@@ -1,4 +1,4 @@
-import { listRoute } from '../../server/progress';
+import { listRoute } from '../../server/uploads';
 import { importPreview, importTypes } from './views';
 
 /** Answers a list of types that was sent: what it would change, or that it came in. */

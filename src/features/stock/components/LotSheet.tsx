@@ -6,6 +6,7 @@ import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { GradeMark } from '../../../ui/value/marks';
 import { Facts } from '../../../ui/value/Facts';
 import type { LotView } from '../views';
+import { LotPhoto } from './LotPhoto';
 import { JoinForm, MoveForm, SplitForm, TakePiecesForm } from './LotForms';
 
 /** One lot: where it has been on the left, what it is good for on the right. */
@@ -31,6 +32,7 @@ export function LotSheet({ lot }: { lot: LotView }) {
             <span className="q">{lot.donor.ref}</span>
           </p>
         )}
+        <LotPhoto code={lot.code} picture={lot.picture} />
       </div>
       <h2 className="label mt-6 mb-1">Where it has been</h2>
       <table className="rows plain max-w-[760px]" aria-label="Ledger">

@@ -1,9 +1,9 @@
 import Link from 'next/link';
+import { SendFile } from '../../../ui/form/SendFile';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Section } from '../../../ui/judgement/parts';
 import type { TypeView } from '../views';
-import { DatasheetUpload } from './SendFile';
 import {
   AliasForm,
   DetachButton,
@@ -99,7 +99,7 @@ function TypeJudgement({ type }: { type: TypeView }) {
             </li>
           ))}
         </ul>
-        <DatasheetUpload id={type.id} name={type.name} />
+        <SendFile url={`/types/${type.id}/datasheet`} accept="application/pdf" label={`Datasheet of ${type.name}`} />
         <p className="mt-1 text-[12px] text-ink-2">
           The file is kept beside the database; its text is not read. Record a rating with its page, and the page is a
           link.

@@ -2,13 +2,22 @@
 
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { useNotice } from '../../../ui/feedback/Notices';
-import { sendBytes } from '../../../ui/form/sendBytes';
-import { useHydrated } from '../../../ui/form/useHydrated';
-import type { FormOutcome } from '../../../ui/form/outcome';
+import { useNotice } from '../feedback/Notices';
+import type { FormOutcome } from './outcome';
+import { sendBytes } from './sendBytes';
+import { useHydrated } from './useHydrated';
 
-/** Attaches a PDF to a type. */
-export function DatasheetUpload({ id, name }: { id: string; name: string }) {
+/** Sends one file to a route, which answers like a form; what it says is told, and the page is read anew. */
+export function SendFile({
+  url,
+  accept,
+  label,
+}: {
+  /** The file's name is added to it. */
+  url: string;
+  accept: string;
+  label: string;
+}) {
   const router = useRouter();
   const notify = useNotice();
   const hydrated = useHydrated();
@@ -20,14 +29,17 @@ export function DatasheetUpload({ id, name }: { id: string; name: string }) {
     if (!file) return;
     setBusy(true);
     const outcome = (await sendBytes<FormOutcome>(
-      `/types/${id}/datasheet?name=${encodeURIComponent(file.name)}`,
+      `${url}?name=${encodeURIComponent(file.name.slice(0, 200))}`,
       file,
-    )) ?? { ok: false, problems: [{ message: 'The server did not answer; try again.' }] };
+    )) ?? {
+      ok: false,
+      problems: [{ message: 'The server did not answer; try again.' }],
+    };
     setBusy(false);
     if (input.current) input.current.value = '';
     setRefusal(outcome.ok ? '' : outcome.problems.map(({ message }) => message).join(' '));
     if (!outcome.ok) return;
-    notify({ says: outcome.says ?? 'Attached.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
+    notify({ says: outcome.says ?? 'Taken in.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
     router.refresh();
   }
 
@@ -36,9 +48,9 @@ export function DatasheetUpload({ id, name }: { id: string; name: string }) {
       <input
         ref={input}
         type="file"
-        accept="application/pdf"
+        accept={accept}
         disabled={!hydrated || busy}
-        aria-label={`Datasheet of ${name}`}
+        aria-label={label}
         onChange={(event) => void send(event.target.files?.[0])}
         className="max-w-full text-[12.5px]"
       />

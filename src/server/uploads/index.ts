@@ -42,16 +42,38 @@ export function listRoute(of: {
   apply: (text: string, pause: Pause) => Promise<object>;
 }): (request: Request) => Promise<Response> {
   return async (request) => {
-    const asked = question.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-    // Only a page of this server can send this type: from elsewhere a browser asks first, and is refused.
-    if (!asked.success || request.headers.get('content-type') !== 'application/octet-stream')
-      return Response.json(
-        { ok: false, problems: [{ message: `A list of ${of.what} is expected as plain bytes, with a mode.` }] },
-        { status: 400 },
-      );
+    const asked = askedOf(request, question);
+    if (!asked) return refused(`A list of ${of.what} is expected as plain bytes, with a mode.`);
     const text = await request.text();
     return answerWithProgress(request, async (pause) =>
-      asked.data.mode === 'preview' ? { ok: true, preview: await of.preview(text, pause) } : of.apply(text, pause),
+      asked.mode === 'preview' ? { ok: true, preview: await of.preview(text, pause) } : of.apply(text, pause),
     );
   };
 }
+
+/**
+ * A route that takes a file sent as plain bytes, with what the address says of it.
+ * @param of.expected what a request that is none is told
+ */
+export function fileRoute<Q, P>(of: {
+  question: z.ZodType<Q>;
+  expected: string;
+  /** @param route the words of the address, such as a code */
+  receive: (route: P, of: Q & { bytes: Uint8Array }) => Promise<{ ok: boolean }>;
+}): (request: Request, route: { params: Promise<P> }) => Promise<Response> {
+  return async (request, { params }) => {
+    const asked = askedOf(request, of.question);
+    if (!asked) return refused(of.expected);
+    const bytes = new Uint8Array(await request.arrayBuffer());
+    const outcome = await of.receive(await params, { ...asked, bytes });
+    return Response.json(outcome, { status: outcome.ok ? 200 : 422 });
+  };
+}
+
+/** What the address asks. Only a page of this server can send plain bytes: from elsewhere a browser asks first, and is refused. */
+function askedOf<Q>(request: Request, question: z.ZodType<Q>): Q | undefined {
+  if (request.headers.get('content-type') !== 'application/octet-stream') return undefined;
+  return question.safeParse(Object.fromEntries(new URL(request.url).searchParams)).data;
+}
+
+const refused = (message: string) => Response.json({ ok: false, problems: [{ message }] }, { status: 400 });

@@ -1,0 +1,1 @@
+export { answerLotPhoto as POST } from '../../../../features/stock/photoRoute';
