@@ -169,6 +169,7 @@ describe('migrations', () => {
       '0008_bins-and-filters',
       '0009_words-of-lots',
       '0010_lot-photos',
+      '0011_paces-by-case',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -183,32 +183,3 @@ export function hazardsOf(of: {
     ...(of.mountings.includes('potted') ? ['Potting fumes when it is heated: cut it cold.'] : []),
   ];
 }
-
-export interface PastStep {
-  readonly class: EffortClass;
-  readonly predictedMinutes: number;
-  readonly seconds: number;
-}
-
-/** So many steps as predicted stand behind a person's own, so that one slow part does not say all. */
-const PRIOR_STEPS = 3;
-/** Steps outside these are a phone call or a slip of the key. Common practice, no source. */
-const CREDIBLE = { low: 0.1, high: 10 } as const;
-
-/**
- * How a person's minutes compare with the table's, by class: the geometric mean of taken over predicted, drawn
- * towards 1 as long as there are few.
- */
-export function personalPace(steps: readonly PastStep[]): Readonly<Record<EffortClass, number>> {
-  const classes = Object.keys(EFFORT_CLASSES) as EffortClass[];
-  return Object.fromEntries(
-    classes.map((name) => {
-      const logs = steps
-        .filter((step) => step.class === name && step.predictedMinutes > 0 && step.seconds > 0)
-        .map((step) => step.seconds / 60 / step.predictedMinutes)
-        .filter((ratio) => ratio >= CREDIBLE.low && ratio <= CREDIBLE.high)
-        .map(Math.log);
-      return [name, Math.exp(logs.reduce((sum, log) => sum + log, 0) / (logs.length + PRIOR_STEPS))];
-    }),
-  ) as Record<EffortClass, number>;
-}

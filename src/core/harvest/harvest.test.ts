@@ -2,14 +2,16 @@ import fc from 'fast-check';
 import {
   adviseWhole,
   effortOf,
+  experienceOf,
   jobsOf,
-  personalPace,
   planHarvest,
   USEFULNESS,
+  survivalSays,
   valueOf,
   whyLeft,
   type HarvestPart,
   type Job,
+  type PastStep,
   type Worth,
 } from '.';
 import { KIND_NAMES } from '../part';
@@ -136,9 +138,7 @@ describe('what a part is worth', () => {
   });
 });
 
-const ONE = Object.fromEntries(
-  ['two', 'tab', 'dip', 'surface', 'wound', 'many', 'mechanical'].map((name) => [name, 1]),
-) as Parameters<typeof jobsOf>[1]['pace'];
+const NEW_HAND = experienceOf([]);
 const onBoard = (ref: string, more: Partial<HarvestPart>): HarvestPart => ({
   ref,
   kind: 'nmos',
@@ -161,7 +161,7 @@ describe('the jobs of a board', () => {
       onBoard(`C${n}`, { kind: 'capacitor', subtype: 'ceramic', package: '0805', says: '100 nF', held: 200 }),
     ),
   ];
-  const jobs = jobsOf(parts, { pace: ONE, live: true, done: new Set() });
+  const jobs = jobsOf(parts, { experience: NEW_HAND, live: true, done: new Set() });
   const found = (id: string) => jobs.find((one) => one.id === id);
 
   test('a heat sink and the hot air are set up once, like small parts are taken together', () => {
@@ -175,7 +175,7 @@ describe('the jobs of a board', () => {
   test('what was done or taken is waited for no more', () => {
     const later = jobsOf(
       parts.filter(({ ref }) => ref !== 'C9'),
-      { pace: ONE, live: false, done: new Set(['sink:HS1']) },
+      { experience: NEW_HAND, live: false, done: new Set(['sink:HS1']) },
     );
     expect(later.map(({ id }) => id)).not.toContain('sink:HS1');
     expect(later.find(({ id }) => id === 'Q1')?.after).toEqual([]);
@@ -208,18 +208,56 @@ describe('the jobs of a board', () => {
   });
 });
 
-test('the timer learns: a person’s minutes come near what they take, drawn to the table’s while there are few', () => {
-  const steps = (count: number, seconds: number) =>
-    Array.from({ length: count }, () => ({ class: 'tab' as const, predictedMinutes: 1, seconds }));
-  expect(personalPace([]).tab).toBe(1);
-  const few = personalPace(steps(1, 120)).tab;
-  const many = personalPace(steps(30, 120)).tab;
-  expect(few).toBeGreaterThan(1);
-  expect(few).toBeLessThan(1.3);
-  expect(many).toBeGreaterThan(1.8);
-  expect(many).toBeLessThan(2);
-  expect(personalPace(steps(5, 3600)).tab).toBe(1);
-  expect(personalPace(steps(30, 120)).surface).toBe(1);
+describe('what a person’s past says', () => {
+  const steps = (count: number, more: Partial<PastStep>): PastStep[] =>
+    Array.from({ length: count }, () => ({
+      class: 'tab',
+      package: 'TO-220',
+      outcome: 'done',
+      tableMinutes: 1,
+      seconds: 120,
+      ...more,
+    }));
+  const TAB = { class: 'tab', package: 'TO-220' } as const;
+
+  test('minutes come near what they take, drawn to the table’s while there are few', () => {
+    expect(NEW_HAND.pace(TAB)).toBe(1);
+    const [few, many] = [1, 30].map((count) => experienceOf(steps(count, {})).pace({ class: 'tab' }));
+    expect(few).toBeGreaterThan(1);
+    expect(few).toBeLessThan(1.3);
+    expect(many).toBeGreaterThan(1.8);
+    expect(many).toBeLessThan(2);
+    expect(experienceOf(steps(5, { seconds: 3600 })).pace(TAB)).toBe(1);
+    expect(experienceOf(steps(30, {})).pace({ class: 'surface' })).toBe(1);
+    expect(experienceOf(steps(30, { outcome: 'broke' })).pace(TAB)).toBe(1);
+  });
+
+  test('a case that was done often has minutes of its own, and a new one those of its class', () => {
+    const past = experienceOf([...steps(20, {}), ...steps(20, { package: 'TO-247', seconds: 240 })]);
+    expect(past.pace(TAB)).toBeLessThan(2.2);
+    expect(past.pace({ class: 'tab', package: 'TO-247' })).toBeGreaterThan(3.4);
+    expect(past.pace({ class: 'tab', package: 'TO-3P' })).toBe(past.pace({ class: 'tab' }));
+  });
+
+  test('what breaks lowers the worth, by the table first and then by what broke', () => {
+    const survival = (experience: typeof NEW_HAND, mountings: ('potted' | 'glued')[] = []) =>
+      experience.survival({ ...TAB, kind: 'nmos', mountings });
+    expect(survival(NEW_HAND)).toBeCloseTo(0.98, 9);
+    expect(survival(NEW_HAND, ['potted'])).toBeCloseTo(0.98 * 0.65, 9);
+    // Ten of the table's parts and ten of one's own, five of them broken: (0.2 + 5)/20 are lost.
+    const unlucky = experienceOf([...steps(5, {}), ...steps(5, { outcome: 'broke' })]);
+    expect(survival(unlucky)).toBeCloseTo(1 - 5.2 / 20, 9);
+    expect(survivalSays(survival(NEW_HAND))).toBeUndefined();
+    expect(survivalSays(survival(unlucky))).toBe('about 1 in 4 breaks on the way');
+    const worth = (ways: ('potted' | 'glued')[]) =>
+      jobsOf([onBoard('Q1', { mounting: { ways, behind: [] } })], {
+        experience: NEW_HAND,
+        live: false,
+        done: new Set(),
+      })[0];
+    expect((worth(['potted'])?.worth ?? 0) / (worth([])?.worth ?? 1)).toBeCloseTo(0.65, 6);
+    expect(worth(['potted'])?.value?.reasons.at(-1)).toBe('about 1 in 3 breaks on the way');
+  });
 });
 
 test.each`

@@ -1,5 +1,6 @@
 import { kindRule, type KindName } from '../part';
 import { effortOf, hazardsOf, MOUNTINGS, TOOLS, type EffortClass, type MountingName, type ToolName } from './effort';
+import { survivalSays, type Experience } from './experience';
 import type { Job } from './plan';
 import { MINUTE_PRICE } from './usefulness';
 import { valueOf, type Value, type Worth } from './value';
@@ -27,8 +28,11 @@ export interface HarvestJob extends Job {
   readonly title: string;
   /** Parts it takes; none when it only clears the way. */
   readonly refs: readonly string[];
-  /** What it is worth before the price of its minutes. */
+  /** What it is worth before the price of its minutes, less what breaks on the way. */
   readonly worth: number;
+  /** What the table says it takes, whoever does it. */
+  readonly tableMinutes: number;
+  readonly package: string | null;
   readonly value: Value | undefined;
   readonly class: EffortClass;
   readonly tool: ToolName;
@@ -51,11 +55,11 @@ const OWN_JOB = 8;
 /**
  * The jobs of a board: one for each part, one for a handful of like small ones, and what has to be done once: freeing
  * a heat sink, warming the hot air up.
- * @param pace how the person's minutes compare with the table's, by class
+ * @param experience what the person's past says of their pace and their breakages
  */
 export function jobsOf(
   parts: readonly HarvestPart[],
-  of: { pace: Readonly<Record<EffortClass, number>>; live: boolean; done: ReadonlySet<string> },
+  of: { experience: Experience; live: boolean; done: ReadonlySet<string> },
 ): readonly HarvestJob[] {
   const onBoard = new Set(parts.map(({ ref }) => ref));
   const sinks = [...new Set(parts.flatMap(({ mounting }) => (mounting.sink ? [mounting.sink] : [])))];
@@ -94,6 +98,8 @@ function setup(id: string, title: string, minutes: number, class_: EffortClass, 
     id,
     title,
     minutes,
+    tableMinutes: minutes,
+    package: null,
     points: -MINUTE_PRICE * minutes,
     worth: 0,
     after: [],
@@ -135,25 +141,34 @@ function handfuls(parts: readonly HarvestPart[]): readonly (readonly HarvestPart
 
 function jobOf(
   group: readonly HarvestPart[],
-  of: { pace: Readonly<Record<EffortClass, number>>; live: boolean; onBoard: ReadonlySet<string> },
+  of: { experience: Experience; live: boolean; onBoard: ReadonlySet<string> },
 ): HarvestJob {
   const [part] = group as [HarvestPart];
   const { mounting } = part;
   const effort = effortOf({ kind: part.kind, package: part.package, mountings: mounting.ways });
   const value = valueOf(part);
-  const one = effort.minutes * of.pace[effort.class];
   const many = group.length > 1;
-  const minutes = one * (1 + FURTHER * (group.length - 1));
-  const worth = handfulPoints(group);
+  const tableMinutes = effort.minutes * (1 + FURTHER * (group.length - 1));
+  const minutes = tableMinutes * of.experience.pace({ class: effort.class, package: part.package });
+  const survival = of.experience.survival({
+    class: effort.class,
+    kind: part.kind,
+    package: part.package,
+    mountings: mounting.ways,
+  });
+  const worth = survival * handfulPoints(group);
+  const risk = survivalSays(survival);
   const label = [part.says, kindRule(part.kind).label].filter((word) => word !== '').join(' ');
   return {
     id: many ? group.map(({ ref }) => ref).join(',') : part.ref,
     title: many ? `${group.length} × ${label}` : `${part.ref}, ${part.marking || label}`,
     refs: group.map(({ ref }) => ref),
     minutes,
+    tableMinutes,
+    package: part.package ?? null,
     points: worth - MINUTE_PRICE * minutes,
     worth,
-    value,
+    value: risk ? { ...value, reasons: [...value.reasons, risk] } : value,
     after: [
       ...(mounting.sink ? [`sink:${mounting.sink}`] : []),
       ...(effort.tool === 'hot-air' ? ['tool:hot-air'] : []),

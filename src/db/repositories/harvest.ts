@@ -29,18 +29,24 @@ async function stepsOf(db: Queryable, runId: string): Promise<HarvestStep[]> {
     .orderBy(harvestSteps.id);
 }
 
-/** How many of the latest steps a person's pace is learnt from. */
+/** How many of the latest steps a person's pace and breakages are learnt from. */
 const LEARNT_FROM = 400;
 
-/** What was done lately on any board, for the pace; what broke or was skipped teaches nothing. */
+/** What was done or broken lately on any board; what was skipped teaches nothing. */
 export async function pastSteps(db: Queryable): Promise<PastStep[]> {
   const rows = await db
-    .select({ class: harvestSteps.effort, predictedMinutes: harvestSteps.predictedMin, seconds: harvestSteps.takenS })
+    .select({
+      class: harvestSteps.effort,
+      package: harvestSteps.package,
+      outcome: harvestSteps.outcome,
+      tableMinutes: harvestSteps.predictedMin,
+      seconds: harvestSteps.takenS,
+    })
     .from(harvestSteps)
-    .where(and(eq(harvestSteps.outcome, 'done'), isNull(harvestSteps.deletedMs)))
+    .where(isNull(harvestSteps.deletedMs))
     .orderBy(desc(harvestSteps.id))
     .limit(LEARNT_FROM);
-  return rows;
+  return rows.flatMap(({ outcome, ...step }) => (outcome === 'skipped' ? [] : [{ ...step, outcome }]));
 }
 
 /** The bin that was used last, for the next run; none in an empty shop. */

@@ -34,6 +34,8 @@ export const harvestSteps = sqliteTable(
     /** As the plan names it: a reference, several, or what was set up. */
     jobId: text('job_id').notNull(),
     effort: text('effort').$type<EffortClass>().notNull(),
+    package: text('package'),
+    /** By the table, whoever does it: a person's own pace is learnt against it. */
     predictedMin: real('predicted_min').notNull(),
     takenS: real('taken_s').notNull(),
     outcome: text('outcome').$type<(typeof STEP_OUTCOMES)[number]>().notNull(),

@@ -1,7 +1,7 @@
 import {
   adviseWhole,
+  experienceOf,
   jobsOf,
-  personalPace,
   planHarvest,
   type HarvestJob,
   type HarvestPart,
@@ -74,7 +74,7 @@ export async function harvestPlan(
   const done = new Set(steps.filter(({ outcome }) => outcome === 'done').map(({ jobId }) => jobId));
   // What is left for this time is no job, but it still stands before what is behind it.
   const jobs = jobsOf(parts, {
-    pace: personalPace(past),
+    experience: experienceOf(past),
     live: notDeadSays(overview) !== null,
     done,
   }).filter(({ id, refs }) => !gone.has(id) && !(refs.length > 0 && refs.every((ref) => gone.has(ref))));

@@ -102,8 +102,18 @@ test('a run: taken, broken, left; the rest is planned anew for what is left of t
     'C5 left 0 min',
   ]);
   expect(plan.jobs).toEqual([]);
-  // What was done teaches the pace; what broke does not.
-  expect((await pastSteps(fixture.bench.db.read)).map(({ seconds }) => seconds)).toEqual([120, 240]);
+  // What was done teaches the pace, what broke the risk; what was left teaches nothing. The minutes are the table's.
+  expect(
+    (await pastSteps(fixture.bench.db.read)).map(({ outcome, seconds, tableMinutes }) => [
+      outcome,
+      seconds,
+      tableMinutes > 0,
+    ]),
+  ).toEqual([
+    ['broke', 60, true],
+    ['done', 120, true],
+    ['done', 240, true],
+  ]);
   await undoLatest(bench(), code);
   expect(await jobs()).toEqual(['C5']);
   expect(await endRun(bench(), code)).toMatchObject({ ok: true, says: expect.stringContaining('2 of its jobs done') });

@@ -1,0 +1,1 @@
+ALTER TABLE `harvest_steps` ADD `package` text;
