@@ -1,6 +1,6 @@
 import { fixedWords } from '../board';
 import { testField, type Measured, type TestField } from '../measure';
-import { BLOCKS, DUTIES, FITMENTS, kindRule, RATINGS } from '../part';
+import { BLOCKS, DUTIES, FITMENTS, kindRule, RATINGS, withArticle } from '../part';
 import { formatDuration, formatQuantity } from '../quantity';
 import type { BenchRecord, TypedRating } from './record';
 
@@ -69,14 +69,13 @@ function describeJoin({ relation, pins, ohms, drop }: Extract<BenchRecord, { kin
 }
 
 function describePart(record: Extract<BenchRecord, { kind: 'part' }>): string {
-  const label = kindRule(record.partKind).label;
-  const article = /^[aeio]|^[FHLMNRSX]-/i.test(label) && !/^u/i.test(label) ? 'an' : 'a';
+  const { label } = kindRule(record.partKind);
   const subtype = record.subtype && !label.includes(record.subtype) ? ` (${record.subtype})` : '';
   const { others = [] } = record;
   const subject =
     others.length === 0
-      ? `${record.ref} is ${record.fitments.includes('unpopulated') ? 'an empty footprint of ' : ''}${article} ${label}${subtype}`
-      : `${[record.ref, ...others].length} parts, ${rangeWords([record.ref, ...others])}, are each ${article} ${label}${subtype}`;
+      ? `${record.ref} is ${record.fitments.includes('unpopulated') ? 'an empty footprint of ' : ''}${withArticle(label)}${subtype}`
+      : `${[record.ref, ...others].length} parts, ${rangeWords([record.ref, ...others])}, are each ${withArticle(label)}${subtype}`;
   const facts = [
     subject,
     ...(record.like ? [`like ${record.like}`] : []),

@@ -6,6 +6,7 @@ export {
   kindRule,
   kindsServing,
   PART_KINDS,
+  withArticle,
   type KindName,
   type PartKind,
   type TestName,

@@ -276,6 +276,12 @@ export function kindRule(kind: KindName): PartKind {
   return PART_KINDS[kind];
 }
 
+/** A kind's label with its article: `an N-FET`, `an NPN`, `a bridge`. */
+export function withArticle(label: string): string {
+  const isSpelledVowel = /^[AEFHILMNORSX](?:-|[A-Z])/.test(label);
+  return `${isSpelledVowel || /^[aeio]/.test(label) ? 'an' : 'a'} ${label}`;
+}
+
 /** Whether a text names a part kind. */
 export function isKindName(name: string): name is KindName {
   return Object.hasOwn(PART_KINDS, name);

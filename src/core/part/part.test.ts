@@ -8,6 +8,7 @@ import {
   RATING_NAMES,
   RATINGS,
   ratingFromWord,
+  withArticle,
 } from '.';
 
 describe('tables', () => {
@@ -52,4 +53,20 @@ describe('tables', () => {
   ])('%s suggests %s', (reference, kind) => {
     expect(kindFromReference(reference)).toBe(kind);
   });
+});
+
+// English usage: an article goes by the sound, and letters are spelled out.
+test.each`
+  label            | says
+  ${'N-FET'}       | ${'an N-FET'}
+  ${'NPN'}         | ${'an NPN'}
+  ${'PNP'}         | ${'a PNP'}
+  ${'IGBT'}        | ${'an IGBT'}
+  ${'SCR'}         | ${'an SCR'}
+  ${'triac'}       | ${'a triac'}
+  ${'optocoupler'} | ${'an optocoupler'}
+  ${'inductor'}    | ${'an inductor'}
+  ${'heat sink'}   | ${'a heat sink'}
+`('$says', ({ label, says }) => {
+  expect(withArticle(label)).toBe(says);
 });

@@ -49,7 +49,7 @@ export function WaveBench({ code, part }: { code: string; part: WavePart | null 
             {wave.title}, {opened.points.toLocaleString('en-GB')} points
           </p>
           {opened.channels.length > 1 && (
-            <div className="mt-1 flex gap-2" role="group" aria-label="Channel">
+            <div className="mt-1 flex flex-wrap gap-2" role="group" aria-label="Channel">
               {opened.channels.map(({ name }, index) => (
                 <button
                   key={name + index}

@@ -5,6 +5,7 @@ import {
   FITMENTS,
   RATINGS,
   kindRule,
+  withArticle,
   type KindName,
   type RatingName,
 } from '../../../core/part';
@@ -201,7 +202,7 @@ async function partView(
   return {
     ref: part.ref,
     kind: part.kind,
-    title: `${part.ref}, ${/^[aeiou]|^[FHLMNRSX]-/i.test(rule.label) ? 'an' : 'a'} ${rule.label}`,
+    title: `${part.ref}, ${withArticle(rule.label)}`,
     says: [
       part.subtype ?? part.technology,
       part.duty && DUTIES[part.duty],
