@@ -215,7 +215,7 @@ test('a drawer is counted, a list is brought in and taken back, a question is ke
   await room.getByRole('button', { name: 'keep' }).click();
   await expect(judgement(page)).toContainText('over-full');
   await page
-    .getByRole('table', { name: 'Drawers of B1' })
+    .getByRole('table', { name: 'Drawers' })
     .getByRole('row', { name: /B1-2/ })
     .getByRole('link', { name: 'count it' })
     .click();

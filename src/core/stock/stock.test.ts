@@ -9,6 +9,7 @@ import {
   stockOrderText,
   type LotFacts,
   type StockFilter,
+  lotTitle,
 } from '.';
 
 const filter = (text: string): StockFilter => {
@@ -157,4 +158,18 @@ describe('orders to the drawers in one line', () => {
     expect(read).toEqual(order);
     if (read && 'kind' in read) expect(stockOrderText(read)).toContain('CDD-DDM');
   });
+});
+
+test.each`
+  kind           | marking    | ratings                                 | title
+  ${'nmos'}      | ${'12N60'} | ${{ vds: 600 }}                         | ${'12N60'}
+  ${'resistor'}  | ${''}      | ${{ resistance: 1e4 }}                  | ${'10 kΩ resistor'}
+  ${'capacitor'} | ${''}      | ${{ capacitance: 68e-6, voltage: 450 }} | ${'68 µF 450 V capacitor'}
+  ${'fan'}       | ${''}      | ${{ voltage: 12 }}                      | ${'12 V fan'}
+  ${'heat-sink'} | ${''}      | ${{}}                                   | ${'heat sink'}
+`('a lot of $kind is called $title', ({ kind, marking, ratings, title }) => {
+  const known = Object.fromEntries(
+    Object.entries(ratings as Record<string, number>).map(([name, value]) => [name, { value, source: 'datasheet' }]),
+  );
+  expect(lotTitle({ kind, marking, ratings: known }).replaceAll('\u00a0', ' ')).toBe(title);
 });

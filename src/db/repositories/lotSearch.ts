@@ -24,6 +24,9 @@ export interface LotPage {
   readonly ids: readonly string[] | undefined;
 }
 
+/** Lots looked at for each demand when the tightest is sought among very many. */
+const TIGHTEST = 30;
+
 /** Lots of a filter are known one by one up to so many; beyond it only their sums are. */
 const KNOWN_UP_TO = 5000;
 
@@ -76,11 +79,16 @@ export async function pageOfLots(
   );
 }
 
-/**
- * Lots with stock left and free that meet a filter, those that stand the least over one of its demands first.
- * @param sure only those whose rating of it was measured or read in a datasheet
- */
-export async function tightestLots(
+/** Free lots that meet a filter and stand least over one of its demands, so many for each, sure and doubtful ones. */
+export async function tightestLots(db: Queryable, filter: StockFilter, size = TIGHTEST): Promise<LotRow[]> {
+  const found = await Promise.all(
+    filter.demands.flatMap((demand) => [true, false].map((sure) => tightestOf(db, filter, { demand, sure, size }))),
+  );
+  return [...new Map(found.flat().map((row) => [row.lot.id, row])).values()];
+}
+
+/** By one demand. @param of.sure only those whose rating of it was measured or read in a datasheet */
+async function tightestOf(
   db: Queryable,
   filter: StockFilter,
   of: { demand: Demand; sure: boolean; size: number },
@@ -190,10 +198,17 @@ export async function findLots(db: Queryable, codes: readonly string[]): Promise
   return codes.flatMap((code) => found.filter(({ lot }) => lot.code === code));
 }
 
-/** Lots of a kind with stock left that carry the filter's words, whatever their ratings, for matching in core. */
+/**
+ * Lots of a kind with stock left that carry the filter's words, for matching in core: the newest whatever their ratings,
+ * and those that meet its demands most tightly, however old.
+ */
 export async function candidateLots(db: Queryable, filter: StockFilter, limit: number): Promise<LotRow[]> {
-  const { rows } = await searchLots(db, { ...filter, demands: [] }, { size: limit });
-  return [...rows];
+  const [newest, tightest] = await Promise.all([
+    pageOfLots(db, { ...filter, demands: [] }, { page: 0, size: limit }),
+    tightestLots(db, filter),
+  ]);
+  const known = new Set(newest.map(({ lot }) => lot.id));
+  return [...newest, ...tightest.filter(({ lot }) => !known.has(lot.id))];
 }
 
 /** The lots that came from a donor, newest first. */

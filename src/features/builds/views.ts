@@ -1,6 +1,6 @@
 import { kindRule, RATINGS } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
-import { compareMatches, matchLot, parseFilter, type LotMatch, type StockFilter } from '../../core/stock';
+import { compareMatches, matchLot, parseFilter, type LotMatch, type StockFilter, lotTitle } from '../../core/stock';
 import { bench } from '../../db/bench';
 import { findBuild, listBuilds, type BuildWithNeeds } from '../../db/repositories/builds';
 import { candidateLots } from '../../db/repositories/lotSearch';
@@ -73,9 +73,9 @@ async function matchesFor(filter: StockFilter): Promise<MatchView[]> {
     .filter(({ row, match }) => match.verdict !== 'no' && row.lot.onHand > row.lot.reserved)
     .sort((a, b) => compareMatches(a.match, b.match))
     .slice(0, SHOWN)
-    .map(({ row: { lot, bin }, match }) => ({
+    .map(({ row: { lot, bin, ratings }, match }) => ({
       lot: lot.code,
-      marking: lot.marking || kindRule(lot.kind).label,
+      marking: lotTitle({ ...lot, ratings }),
       bin,
       grade: lot.grade,
       free: lot.onHand - lot.reserved,

@@ -1,6 +1,7 @@
 import { limitText } from '../../core/measure';
 import { kindRule, RATINGS } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
+import { lotTitle } from '../../core/stock';
 import { bench } from '../../db/bench';
 import { findLots } from '../../db/repositories/lotSearch';
 import { labelSvg, type LabelText } from './label';
@@ -17,7 +18,7 @@ async function labelTexts(codes: readonly string[], origin: string): Promise<Lab
       .map((name) => formatQuantity(ratings[name]?.value ?? 0, RATINGS[name].unit));
     return {
       code: lot.code,
-      title: lot.marking || kindRule(lot.kind).label,
+      title: lotTitle({ ...lot, ratings }),
       lines: [
         [`bin ${bin}`, lot.grade && `grade ${lot.grade}`].filter(Boolean).join(', '),
         [...values, lot.package].filter(Boolean).join('  '),

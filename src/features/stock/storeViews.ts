@@ -1,7 +1,15 @@
 import { limitText } from '../../core/measure';
 import { kindRule, type RatingName } from '../../core/part';
 import { noPause, stepByStep } from '../../core/steps';
-import { LIE_YEARS, parseFilter, reformAdvice, yearsBefore, yearsBetween, type LotEntry } from '../../core/stock';
+import {
+  LIE_YEARS,
+  lotTitle,
+  parseFilter,
+  reformAdvice,
+  yearsBefore,
+  yearsBetween,
+  type LotEntry,
+} from '../../core/stock';
 import { bench } from '../../db/bench';
 import {
   findBin,
@@ -65,9 +73,11 @@ export async function stocktakeView(code: string) {
   const rows = await findLots(db.read, await lotsInBin(db.read, bin.id));
   return {
     bin: bin.code,
-    lots: rows.map(({ lot }) => ({
+    lots: rows.map(({ lot, ratings }) => ({
       code: lot.code,
-      says: [lot.marking, kindRule(lot.kind).label, lot.package].filter(Boolean).join(', '),
+      says: [lotTitle({ ...lot, ratings }), lot.marking && kindRule(lot.kind).label, lot.package]
+        .filter(Boolean)
+        .join(', '),
       booked: lot.onHand,
       reserved: lot.reserved,
     })),
@@ -88,12 +98,14 @@ export async function ageingView() {
     neverWanted(db.read, yearsBefore(at, LIE_YEARS.unwanted), OLD_ROWS),
     binsView(),
   ]);
-  const named = ({ code, marking, kind, bin, pieces }: OldLot) => ({
-    code,
-    title: marking || kindRule(kind).label,
-    bin,
-    pieces,
-  });
+  const rows = await findLots(
+    db.read,
+    [...cans, ...unwanted].map(({ code }) => code),
+  );
+  const named = ({ code, bin, pieces }: OldLot) => {
+    const row = rows.find(({ lot }) => lot.code === code);
+    return { code, title: row ? lotTitle({ ...row.lot, ratings: row.ratings }) : '', bin, pieces };
+  };
   return {
     cans: cans.map((lot) => ({
       ...named(lot),
@@ -101,7 +113,7 @@ export async function ageingView() {
     })),
     unwanted: unwanted.map((lot) => ({
       ...named(lot),
-      says: `in the drawer since ${dayOf(lot.createdMs)}; no build has asked for it in two years`,
+      says: `since ${dayOf(lot.createdMs)}`,
     })),
     full: cabinets
       .flatMap(({ drawers }) => drawers)

@@ -7,6 +7,7 @@ import {
   filterProblemText,
   filterText,
   looseningFor,
+  lotTitle,
   matchLot,
   nearRange,
   parseFilter,
@@ -140,29 +141,19 @@ export async function stockRows(find: string, page: number): Promise<readonly Ta
 
 export type StockView = Awaited<ReturnType<typeof stockView>>;
 
-/** Lots looked at for each demand of a question that finds more than a page. */
-const TIGHTEST = 30;
-
 /** The lot that meets a question best: what fits, then the tightest, so that a strong part is kept. */
 async function bestOf(filter: StockFilter, found: { rows: readonly LotRow[]; total: number }) {
   if (!filter.kind || filter.demands.length === 0) return null;
-  const further =
-    found.total > found.rows.length
-      ? await Promise.all(
-          filter.demands.flatMap((demand) =>
-            [true, false].map((sure) => tightestLots(bench().db.read, filter, { demand, sure, size: TIGHTEST })),
-          ),
-        )
-      : [];
-  const [best] = [...found.rows, ...further.flat()]
+  const further = found.total > found.rows.length ? await tightestLots(bench().db.read, filter) : [];
+  const [best] = [...found.rows, ...further]
     .map((row) => ({ row, match: matchLot(filter, { ...row.lot, ratings: row.ratings }) }))
     .filter(({ row, match }) => match.verdict !== 'no' && row.lot.onHand > row.lot.reserved)
     .sort((a, b) => compareMatches(a.match, b.match));
   if (!best) return null;
-  const { lot, bin } = best.row;
+  const { lot, bin, ratings } = best.row;
   return {
     code: lot.code,
-    title: lot.marking || kindRule(lot.kind).label,
+    title: lotTitle({ ...lot, ratings }),
     grade: lot.grade,
     bin,
     free: lot.onHand - lot.reserved,
@@ -295,7 +286,7 @@ export async function lotView(code: string) {
   );
   return {
     code: lot.code,
-    title: lot.marking || kindRule(lot.kind).label,
+    title: lotTitle({ ...lot, ratings }),
     kind: kindRule(lot.kind).label,
     says: [kindRule(lot.kind).label, lot.subtype ?? lot.technology, lot.package].filter(Boolean).join(', '),
     grade: lot.grade,

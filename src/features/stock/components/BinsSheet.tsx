@@ -8,7 +8,7 @@ import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { sizeBinAction } from '../actions';
-import type { AgeingView, BinsView } from '../storeViews';
+import type { AgeingView, BinsView, DrawerView } from '../storeViews';
 
 /** The cabinets with their drawers on the left; what asks for a look on the right. */
 export function BinsSheet({ view, ageing }: { view: BinsView; ageing: AgeingView }) {
@@ -17,66 +17,76 @@ export function BinsSheet({ view, ageing }: { view: BinsView; ageing: AgeingView
       {view.cabinets.length === 0 && (
         <EmptyState title="There is no bin yet">A bin is made when the first part goes into it.</EmptyState>
       )}
-      {view.cabinets.map(({ name, drawers }) => (
-        <section key={name} aria-label={`Cabinet ${name}`} className="mb-5 max-w-[760px]">
-          <h2 className="label mb-1">{name}</h2>
-          <table className="rows plain" aria-label={`Drawers of ${name}`}>
-            <thead>
+      {view.cabinets.length > 0 && (
+        <table className="rows plain max-w-[760px]" aria-label="Drawers">
+          <thead>
+            <tr>
+              <th>bin</th>
+              <th data-align="end">lots</th>
+              <th data-align="end">pieces</th>
+              <th>room for</th>
+              <th>last counted</th>
+              <th>
+                <span className="sr-only">count it</span>
+              </th>
+            </tr>
+          </thead>
+          {view.cabinets.map(({ name, drawers }) => (
+            <tbody key={name}>
               <tr>
-                <th>bin</th>
-                <th data-align="end">lots</th>
-                <th data-align="end">pieces</th>
-                <th>room for</th>
-                <th>last counted</th>
-                <th>
-                  <span className="sr-only">count it</span>
+                <th scope="rowgroup" colSpan={6} className="pt-3">
+                  {name}
                 </th>
               </tr>
-            </thead>
-            <tbody>
-              {drawers.map(({ code, lots, pieces, capacity, full, counted }) => (
-                <tr key={code}>
-                  <td>
-                    <Link href={`/stock?find=bin%3A${code}`} className="ref" prefetch={false}>
-                      {code}
-                    </Link>
-                  </td>
-                  <td data-align="end" className="q">
-                    {lots}
-                  </td>
-                  <td data-align="end" className={`q ${full ? 'font-semibold text-stop' : ''}`}>
-                    {pieces}
-                    {full && ', over-full'}
-                  </td>
-                  <td>
-                    <ActionForm
-                      action={sizeBinAction.bind(null, code)}
-                      label={`Room of ${code}`}
-                      className="bare flex items-center gap-2"
-                    >
-                      <TextField
-                        name="capacity"
-                        label={`room for, in ${code}`}
-                        defaultValue={capacity === null ? '' : `${capacity}`}
-                        mono
-                        className="w-20"
-                      />
-                      <SubmitButton tone="quiet">keep</SubmitButton>
-                    </ActionForm>
-                  </td>
-                  <td className="text-ink-2">{counted || 'never'}</td>
-                  <td>
-                    <Link href={`/stock/count/${code}`} className="underline decoration-dotted" prefetch={false}>
-                      count it
-                    </Link>
-                  </td>
-                </tr>
+              {drawers.map((drawer) => (
+                <DrawerRow key={drawer.code} drawer={drawer} />
               ))}
             </tbody>
-          </table>
-        </section>
-      ))}
+          ))}
+        </table>
+      )}
     </Halves>
+  );
+}
+
+function DrawerRow({ drawer: { code, lots, pieces, capacity, full, counted } }: { drawer: DrawerView }) {
+  return (
+    <tr>
+      <td>
+        <Link href={`/stock?find=bin%3A${code}`} className="ref" prefetch={false}>
+          {code}
+        </Link>
+      </td>
+      <td data-align="end" className="q">
+        {lots}
+      </td>
+      <td data-align="end" className={`q ${full ? 'font-semibold text-stop' : ''}`}>
+        {pieces}
+        {full && ', over-full'}
+      </td>
+      <td>
+        <ActionForm
+          action={sizeBinAction.bind(null, code)}
+          label={`Room of ${code}`}
+          className="bare flex items-center gap-2"
+        >
+          <TextField
+            name="capacity"
+            label={`room for, in ${code}`}
+            defaultValue={capacity === null ? '' : `${capacity}`}
+            mono
+            className="w-20"
+          />
+          <SubmitButton tone="quiet">keep</SubmitButton>
+        </ActionForm>
+      </td>
+      <td className="text-ink-2">{counted || 'never'}</td>
+      <td>
+        <Link href={`/stock/count/${code}`} className="underline decoration-dotted" prefetch={false}>
+          count it
+        </Link>
+      </td>
+    </tr>
   );
 }
 
@@ -109,7 +119,7 @@ function BinsJudgement({ view, ageing }: { view: BinsView; ageing: AgeingView })
         </Section>
       )}
       <OldLots label="Electrolytics that lay long" lots={cans} />
-      <OldLots label="Nobody wanted these" lots={unwanted} />
+      <OldLots label="No build has asked for these in two years" lots={unwanted} />
       <Next>
         {calm
           ? `Count a drawer when you have a minute: ${view.cabinets[0]?.drawers[0]?.code ?? 'none yet'}.`
@@ -133,7 +143,7 @@ function OldLots({ label, lots }: { label: string; lots: AgeingView['cans'] }) {
             <Link className="ref" href={`/stock/${code}`} prefetch={false}>
               {code}
             </Link>{' '}
-            {title}, {bin}: <span className="text-ink-2">{says}</span>
+            {title}, {bin}, <span className="text-ink-2">{says}</span>
           </li>
         ))}
       </ul>
