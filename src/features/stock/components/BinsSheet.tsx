@@ -25,7 +25,7 @@ export function BinsSheet({ view, ageing }: { view: BinsView; ageing: AgeingView
               <th data-align="end">lots</th>
               <th data-align="end">pieces</th>
               <th>room for</th>
-              <th>last counted</th>
+              <th className="max-[620px]:hidden">last counted</th>
               <th>
                 <span className="sr-only">count it</span>
               </th>
@@ -33,7 +33,7 @@ export function BinsSheet({ view, ageing }: { view: BinsView; ageing: AgeingView
           </thead>
           {view.cabinets.map(({ name, drawers }) => (
             <tbody key={name}>
-              <tr>
+              <tr className="bg-none!">
                 <th scope="rowgroup" colSpan={6} className="pt-3">
                   {name}
                 </th>
@@ -80,9 +80,9 @@ function DrawerRow({ drawer: { code, lots, pieces, capacity, full, counted } }: 
           <SubmitButton tone="quiet">keep</SubmitButton>
         </ActionForm>
       </td>
-      <td className="text-ink-2">{counted || 'never'}</td>
+      <td className="text-ink-2 max-[620px]:hidden">{counted || 'never'}</td>
       <td>
-        <Link href={`/stock/count/${code}`} className="underline decoration-dotted" prefetch={false}>
+        <Link href={`/stock/count/${code}`} className="whitespace-nowrap underline decoration-dotted" prefetch={false}>
           count it
         </Link>
       </td>
@@ -143,7 +143,7 @@ function OldLots({ label, lots }: { label: string; lots: AgeingView['cans'] }) {
             <Link className="ref" href={`/stock/${code}`} prefetch={false}>
               {code}
             </Link>{' '}
-            {title}, {bin}, <span className="text-ink-2">{says}</span>
+            {title}, {bin}: <span className="text-ink-2">{says}</span>
           </li>
         ))}
       </ul>
