@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { isRatingName, RATINGS } from '../core/part';
 import { formatShorthand } from '../core/quantity';
 import type { Steps } from '../core/steps';
-import { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot, type RefusedLot } from '../core/stock';
+import type { RefusedLine } from '../core/table';
+import { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot } from '../core/stock';
 
 export const STOCK_FORMAT = 'zorvek.stock/1';
 /** Most lots that one file may bring. */
@@ -13,7 +14,7 @@ const LOTS_A_STEP = 1000;
 
 export interface ReadStock {
   readonly read: readonly ReadLot[];
-  readonly refused: readonly RefusedLot[];
+  readonly refused: readonly RefusedLine[];
 }
 
 const text = z.string().optional();
@@ -63,7 +64,7 @@ function* readJson(content: string): Steps<ReadStock> {
   const file = stockFile.safeParse(parsed);
   if (!file.success) return failed(`A list of lots of the format ${STOCK_FORMAT} is expected.`);
   const read: ReadLot[] = [];
-  const refused: RefusedLot[] = [];
+  const refused: RefusedLine[] = [];
   const seen = new Map<string, number>();
   for (const [index, raw] of file.data.lots.entries()) {
     if (index % LOTS_A_STEP === 0) yield index / file.data.lots.length;

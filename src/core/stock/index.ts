@@ -10,6 +10,6 @@ export {
 } from './parseFilter';
 export { demandText, filterText, looseningFor, nearRange, withoutDemand, type Loosening } from './nearMisses';
 export { lotTitle } from './lotTitle';
-export { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot, type RefusedLot } from './lotTable';
+export { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot } from './lotTable';
 export { LIE_YEARS, reformAdvice, yearsBefore, yearsBetween } from './ageing';
 export { readStockOrder, STOCK_ORDERS, stockOrderText, type StockOrder } from './stockLine';

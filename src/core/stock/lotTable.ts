@@ -13,7 +13,7 @@ import {
 } from '../part';
 import { formatShorthand, parseQuantity, problemText } from '../quantity';
 import type { Steps } from '../steps';
-import { neutralised, plainCell } from '../table';
+import { neutralised, plainCell, readHeading, type RefusedLine } from '../table';
 
 /** A lot as a file carries it. */
 export interface LotEntry {
@@ -35,13 +35,6 @@ export interface LotEntry {
 export interface ReadLot {
   readonly line: number;
   readonly entry: LotEntry;
-}
-
-/** A row that cannot be used, with the value that is wrong and what was expected. */
-export interface RefusedLot {
-  readonly line: number;
-  readonly what: string;
-  readonly why: string;
 }
 
 const TEXTS = [
@@ -92,29 +85,15 @@ const ROWS_A_STEP = 1000;
  */
 export function* readLotTable(
   rows: readonly (readonly string[])[],
-): Steps<{ readonly read: readonly ReadLot[]; readonly refused: readonly RefusedLot[] }> {
+): Steps<{ readonly read: readonly ReadLot[]; readonly refused: readonly RefusedLine[] }> {
   const [heading = [], ...body] = rows;
-  const columns = heading.map((cell) => cell.trim());
-  const lower = columns.map((column) => column.toLowerCase());
-  const missing = ['kind', 'pieces', 'bin'].filter((name) => !lower.includes(name));
-  if (missing.length > 0)
-    return {
-      read: [],
-      refused: [
-        {
-          line: 1,
-          what: columns.join(', ').slice(0, 80),
-          why: `The heading has no column “${missing.join('” and “')}”; at least kind, pieces and bin are expected.`,
-        },
-      ],
-    };
-  const refused: RefusedLot[] = columns
-    .filter((column) => column !== '' && !isText(column) && !ratingOf(column))
-    .map((column) => ({
-      line: 1,
-      what: column,
-      why: `Column “${column}” is no text column and no rating; it is left out.`,
-    }));
+  const head = readHeading(heading, {
+    needed: ['kind', 'pieces', 'bin'],
+    isKnown: (column) => isText(column) || ratingOf(column) !== undefined,
+  });
+  if (!head.isUsable) return { read: [], refused: head.refused };
+  const { columns } = head;
+  const refused: RefusedLine[] = [...head.refused];
   const read: ReadLot[] = [];
   const seen = new Map<string, number>();
   for (const [index, cells] of body.entries()) {

@@ -1,1 +1,2 @@
+export { readHeading, type RefusedLine } from './heading';
 export { neutralised, plainCell } from './neutralise';

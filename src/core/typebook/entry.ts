@@ -1,3 +1,4 @@
+import type { RefusedLine } from '../table';
 import type { Source } from '../evidence';
 import type { KindName, RatingName } from '../part';
 
@@ -27,16 +28,9 @@ export interface ReadEntry {
   readonly entry: TypeEntry;
 }
 
-/** A row that cannot be used, and what was expected. */
-export interface RefusedEntry {
-  readonly line: number;
-  readonly what: string;
-  readonly why: string;
-}
-
 export interface ReadFile {
   readonly read: readonly ReadEntry[];
-  readonly refused: readonly RefusedEntry[];
+  readonly refused: readonly RefusedLine[];
 }
 
 /** Sources a file may state: what one part measured is that part’s own, and no fact of the number. */

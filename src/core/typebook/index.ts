@@ -1,4 +1,4 @@
-export type { EntryRating, ReadFile, RefusedEntry, TypeEntry } from './entry';
+export type { EntryRating, ReadFile, TypeEntry } from './entry';
 export { planImport, type ImportPlan, type KnownTypes, type PlannedEntry } from './planImport';
 export { readEntry, type RawEntry } from './readEntry';
 export { readTypeTable, typeTable } from './table';

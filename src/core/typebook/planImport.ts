@@ -1,7 +1,8 @@
 import { replaces } from '../evidence';
 import { RATINGS, type RatingName } from '../part';
 import { formatQuantity } from '../quantity';
-import type { ReadEntry, RefusedEntry, TypeEntry } from './entry';
+import type { RefusedLine } from '../table';
+import type { ReadEntry, TypeEntry } from './entry';
 
 /** What is to be done with one row. */
 export interface PlannedEntry extends ReadEntry {
@@ -12,7 +13,7 @@ export interface PlannedEntry extends ReadEntry {
 
 export interface ImportPlan {
   readonly planned: readonly PlannedEntry[];
-  readonly refused: readonly RefusedEntry[];
+  readonly refused: readonly RefusedLine[];
 }
 
 /** What the shop knows already. */
@@ -28,7 +29,7 @@ export interface KnownTypes {
  * rows whose markings belong to another type. A weaker source never takes the place of a stronger one.
  */
 export function planImport(
-  file: { readonly read: readonly ReadEntry[]; readonly refused: readonly RefusedEntry[] },
+  file: { readonly read: readonly ReadEntry[]; readonly refused: readonly RefusedLine[] },
   known: KnownTypes,
 ): ImportPlan {
   const refused = [...file.refused];

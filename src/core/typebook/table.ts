@@ -1,7 +1,7 @@
 import { isRatingName, RATING_NAMES, RATINGS } from '../part';
 import { formatShorthand } from '../quantity';
-import { neutralised, plainCell } from '../table';
-import type { EntryRating, ReadEntry, ReadFile, RefusedEntry, TypeEntry } from './entry';
+import { neutralised, plainCell, readHeading, type RefusedLine } from '../table';
+import type { EntryRating, ReadEntry, ReadFile, TypeEntry } from './entry';
 import { readEntry } from './readEntry';
 
 const TEXT_COLUMNS = ['kind', 'name', 'aliases', 'technology', 'package', 'note', 'source'] as const;
@@ -14,26 +14,14 @@ type TextColumn = (typeof TEXT_COLUMNS)[number];
  */
 export function readTypeTable(rows: readonly (readonly string[])[]): ReadFile {
   const [heading = [], ...body] = rows;
-  const columns = heading.map((cell) => cell.trim());
-  const missing = ['kind', 'name'].filter((name) => !columns.some((column) => column.toLowerCase() === name));
-  if (missing.length > 0)
-    return {
-      read: [],
-      refused: [
-        {
-          line: 1,
-          what: columns.join(', ').slice(0, 80),
-          why: `The heading has no column “${missing.join('” and “')}”; at least kind and name are expected.`,
-        },
-      ],
-    };
-  const strange = columns.filter((column) => column !== '' && !isTextColumn(column) && !ratingOf(column));
+  const head = readHeading(heading, {
+    needed: ['kind', 'name'],
+    isKnown: (column) => isTextColumn(column) || ratingOf(column) !== undefined,
+  });
+  if (!head.isUsable) return { read: [], refused: head.refused };
+  const { columns } = head;
   const read: ReadEntry[] = [];
-  const refused: RefusedEntry[] = strange.map((column) => ({
-    line: 1,
-    what: column,
-    why: `Column “${column}” is no text column and no rating; it is left out.`,
-  }));
+  const refused: RefusedLine[] = [...head.refused];
   const seen = new Map<string, number>();
   body.forEach((cells, index) => {
     const line = index + 2;

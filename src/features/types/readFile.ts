@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import { isRatingName, RATINGS } from '../../core/part';
 import { formatShorthand } from '../../core/quantity';
-import { readEntry, readTypeTable, type ReadFile, type RefusedEntry } from '../../core/typebook';
+import type { RefusedLine } from '../../core/table';
+import { readEntry, readTypeTable, type ReadFile } from '../../core/typebook';
 import { typeInFile, typesFile } from './schema';
 
 /** Most rows that one file may bring. */
@@ -32,7 +33,7 @@ function readJson(text: string): ReadFile {
   }
   const file = typesFile.safeParse(parsed);
   if (!file.success) return failed(file.error.issues.map(({ message }) => message).join(' '));
-  const refused: RefusedEntry[] = [];
+  const refused: RefusedLine[] = [];
   const seen = new Map<string, number>();
   const read = file.data.types.flatMap((raw, index) => {
     const line = index + 1;

@@ -57,6 +57,20 @@ export function Findings({ items }: { items: readonly { weight: Weight; word?: s
   );
 }
 
+/** What a part's grade keeps it from; nothing when there is nothing. */
+export function Limits({ limits }: { limits: readonly string[] }) {
+  if (limits.length === 0) return null;
+  return (
+    <Section label="Limits that go with it">
+      <ul>
+        {limits.map((limit) => (
+          <li key={limit}>{limit}</li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
 /** A caution at the foot of a judgement. */
 export function Caution({ children }: { children: ReactNode }) {
   return <p className="mt-auto pt-2 text-[12px] leading-normal text-ink-2">{children}</p>;

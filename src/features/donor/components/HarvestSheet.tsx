@@ -1,7 +1,7 @@
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
-import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
+import { Caution, Claim, Findings, Limits, Next, Section } from '../../../ui/judgement/parts';
 import { DataTable } from '../../../ui/table/DataTable';
 import { Facts } from '../../../ui/value/Facts';
 import type { DonorFrame } from '../views/frame';
@@ -147,15 +147,7 @@ function TakeJudgement({
         </p>
       </div>
       {judgement && <Findings items={reasonItems(judgement)} />}
-      {part.limits.length > 0 && (
-        <Section label="Limits that go with it">
-          <ul>
-            {part.limits.map((limit) => (
-              <li key={limit}>{limit}</li>
-            ))}
-          </ul>
-        </Section>
-      )}
+      <Limits limits={part.limits} />
       {part.forStock.length > 0 && (
         <Section label="What the lot will carry">
           <Facts rows={part.forStock.map(({ label, value, source }) => ({ label, value, evidence: source }))} />

@@ -1,7 +1,7 @@
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
-import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
+import { Caution, Claim, Findings, Limits, Next, Section } from '../../../ui/judgement/parts';
 import { DataTable } from '../../../ui/table/DataTable';
 import { VerdictMark } from '../../../ui/value/marks';
 import { Facts } from '../../../ui/value/Facts';
@@ -139,15 +139,7 @@ function Verdict({ code, part }: { code: string; part: PartView }) {
         )}
       </div>
       {judgement && <Findings items={reasonItems(judgement)} />}
-      {part.limits.length > 0 && (
-        <Section label="Limits that go with it">
-          <ul>
-            {part.limits.map((limit) => (
-              <li key={limit}>{limit}</li>
-            ))}
-          </ul>
-        </Section>
-      )}
+      <Limits limits={part.limits} />
       {test?.transformer && <TransformerFacts view={test.transformer} />}
       {test && test.measured.length > 0 && (
         <Section label={`Measured, ${test.measuredSays}`}>

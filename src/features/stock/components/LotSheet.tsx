@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { timesOver } from '../../../core/stock';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
-import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
+import { Caution, Claim, Limits, Next, Section } from '../../../ui/judgement/parts';
 import { GradeMark } from '../../../ui/value/marks';
 import { Facts } from '../../../ui/value/Facts';
 import type { LotView } from '../views';
@@ -85,17 +85,7 @@ function LotJudgement({ lot }: { lot: LotView }) {
         </span>
       </Claim>
       {lot.ratings.length > 0 && <Facts rows={lot.ratings} />}
-      {lot.limits.length > 0 && (
-        <Section label="Limits that go with it">
-          <ul>
-            {lot.limits.map((limit) => (
-              <li key={limit} className="font-medium">
-                {limit}
-              </li>
-            ))}
-          </ul>
-        </Section>
-      )}
+      <Limits limits={lot.limits} />
       {(lot.gradeReason || lot.doubts.length > 0) && (
         <Section label={lot.grade ? `Why grade ${lot.grade}` : 'Not graded'}>
           {[lot.gradeReason, ...lot.doubts]
