@@ -6,27 +6,20 @@ import { STATIONS } from '../../core/station';
 import { bench } from '../../db/bench';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
+import { assemblyForm, harvestForm, harvestStepForm, mountingForm, runForm } from './harvestSchema';
+import { pairForm, photoForm, spotsForm, pinForm } from './photoSchema';
 import {
   donorForm,
-  assemblyForm,
-  harvestForm,
-  harvestStepForm,
   markingQuestion,
   measurementForm,
-  mountingForm,
   noteForm,
   openingStepForm,
-  pairForm,
   partForm,
-  photoForm,
-  spotsForm,
-  pinForm,
   pinHintsForm,
   placeForm,
   plateForm,
   readingForm,
   reassemblyForm,
-  runForm,
   soakForm,
   standingForm,
   storeForm,

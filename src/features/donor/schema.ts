@@ -1,7 +1,5 @@
 import { z } from 'zod';
 import { FACTORS, type Factor } from '../../core/advice';
-import { BIN_CODE } from '../../core/ident';
-import { MOUNTING_NAMES, type MountingName } from '../../core/harvest';
 import { STANDINGS } from '../../core/benchline';
 import { PIN_FUNCTIONS, type PinFunction } from '../../core/chips';
 import { BLOCK_NAMES, DAMAGE_WORDS, DUTY_NAMES, FITMENT_NAMES, KIND_NAMES } from '../../core/part';
@@ -15,7 +13,6 @@ import {
   freeText,
   optionalPieces,
   optionalQuantity,
-  pieces,
   requiredQuantity,
   requiredText,
   tick,
@@ -159,67 +156,6 @@ export const measurementForm = z
   .catchall(z.string());
 export type MeasurementForm = z.output<typeof measurementForm>;
 
-const bin = z.string().trim().toUpperCase().regex(BIN_CODE.pattern, BIN_CODE.expected);
-
-export const harvestForm = z.object({ ref: z.string(), bin });
-
-/** References in a row, such as `C3, L5`; blank is none. */
-const references = freeText(200).transform((text, context) => {
-  const refs = text
-    .toUpperCase()
-    .split(/[\s,;]+/)
-    .filter((word) => word !== '');
-  const wrong = refs.find((ref) => !/^[A-Z]{1,4}\d{1,4}[A-Z]?$/.test(ref));
-  if (wrong === undefined) return refs;
-  context.addIssue({ code: 'custom', message: `“${wrong}” is no reference. Write them like C3, L5.` });
-  return z.NEVER;
-});
-
-/** Longest run: a day at the bench. */
-const MOST_MINUTES = 600;
-export const runForm = z.object({
-  minutes: z
-    .string()
-    .trim()
-    .refine(
-      (text) => /^\d{1,3}$/.test(text) && Number(text) >= 1 && Number(text) <= MOST_MINUTES,
-      `Minutes are expected, a whole number from 1 to ${MOST_MINUTES}.`,
-    )
-    .transform(Number),
-  bin,
-});
-export type RunForm = z.output<typeof runForm>;
-
-export const harvestStepForm = z.object({
-  job: z.string().min(1).max(2000),
-  outcome: z.enum(['done', 'broke', 'skipped']),
-  bin,
-});
-export type HarvestStepForm = z.output<typeof harvestStepForm>;
-
-export const mountingForm = z.object({
-  ways: z.array(z.enum(MOUNTING_NAMES as [MountingName, ...MountingName[]])).max(8),
-  sink: z
-    .string()
-    .trim()
-    .toUpperCase()
-    .max(12, 'A short name is expected, like HS1.')
-    .regex(/^[A-Z0-9-]*$/, 'Letters and digits are expected, like HS1.')
-    .default(''),
-  behind: references,
-  wish: choice(['', 'take', 'leave']),
-});
-export type MountingForm = z.output<typeof mountingForm>;
-
-export const assemblyForm = z.object({
-  name: requiredText('What is it? A few words, like input filter board.', 60),
-  kind: z.enum(['assembly', 'fan', 'heat-sink', 'connector', 'wire']),
-  holds: references,
-  pieces: pieces(),
-  bin,
-});
-export type AssemblyForm = z.output<typeof assemblyForm>;
-
 export const noteForm = z.object({
   station: z.enum(STATIONS),
   ref: freeText(10),
@@ -307,49 +243,6 @@ export type OpeningStepForm = z.output<typeof openingStepForm>;
 export const reassemblyForm = z.object({
   result: z.enum(['works', 'closed', 'loose', 'not-possible']),
   remark: freeText(200),
-});
-
-export const photoForm = z.object({
-  caption: freeText(200),
-  station: z.enum(STATIONS),
-  side: choice(['', 'front', 'back', 'inside', 'label']),
-});
-
-/** A place on a photo as shares of its width and height. */
-const share = z.number().min(0).max(1);
-const point = z.object({ x: share, y: share });
-export const pinForm = z.object({ photoId: z.string().max(64), ...point.shape, note: freeText(300) });
-export const pairForm = z.object({
-  frontId: z.string().max(64),
-  backId: z.string().max(64),
-  matches: z.array(z.object({ front: point, back: point })).length(3),
-});
-
-const pinName = z.string().regex(/^[A-Z]{1,4}\d{1,4}[A-Z]?\.[A-Za-z0-9+_~-]{1,8}$/, 'a pin such as Q1.D is expected');
-export const spotsForm = z.object({
-  photoId: z.string().max(64),
-  spots: z
-    .array(point.extend({ pin: pinName }))
-    .min(1)
-    .max(400),
-});
-/** How a picture was made ready, as it comes beside its bytes. */
-export const preparedForm = z.object({
-  from: z.string().min(1).max(64),
-  mirror: z.enum(['yes', 'no']).transform((word) => word === 'yes'),
-  corners: z
-    .string()
-    .max(400)
-    .transform((typed, context) => {
-      try {
-        return JSON.parse(typed) as unknown;
-      } catch {
-        context.addIssue('four corners as JSON are expected');
-        return z.NEVER;
-      }
-    })
-    .pipe(z.tuple([point, point, point, point]))
-    .optional(),
 });
 
 const weight = z.number().min(0).max(5);

@@ -9,7 +9,7 @@ import { findPart, logPart } from '../../../db/repositories/parts';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { harvestPlan } from '../harvestPlan';
 import { testContext } from '../testContext';
-import type { AssemblyForm, HarvestStepForm, MountingForm, RunForm } from '../schema';
+import type { AssemblyForm, HarvestStepForm, MountingForm, RunForm } from '../harvestSchema';
 import { mayHarvest, takeInto } from './harvest';
 import { editDonor, refuse } from './outcome';
 import { knownPart } from './writeRecord';

@@ -1,4 +1,4 @@
-import { preparedForm } from '../../../../../features/donor/schema';
+import { preparedForm } from '../../../../../features/donor/photoSchema';
 import { receivePreparedUpload } from '../../../../../features/donor/views/photos';
 
 /** Takes a picture that was made ready from a photo, its bytes as the body. */
