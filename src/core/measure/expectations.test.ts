@@ -22,6 +22,7 @@ test.each`
   ${CAN}                                                           | ${'capacitance'} | ${'800 µF to 1200 µF'}
   ${CAN}                                                           | ${'esr'}         | ${'under 74 mΩ'}
   ${CAN}                                                           | ${'leakage'}     | ${'under 160 µA'}
+  ${CAN}                                                           | ${'loss'}        | ${'under 0.16 at 120 Hz'}
   ${{ ...CAN, technology: 'low-impedance' }}                       | ${'esr'}         | ${'under 33 mΩ'}
   ${{ ...CAN, marking: '1000/16 low esr' }}                        | ${'esr'}         | ${'under 33 mΩ'}
   ${{ ...CAN, subtype: 'polymer' }}                                | ${'esr'}         | ${'under 11 mΩ'}
@@ -34,6 +35,7 @@ test.each`
   ${part('nmos')}                                                  | ${'onVolts'}     | ${undefined}
   ${part('diode', {}, { subtype: 'schottky' })}                    | ${'forward'}     | ${'0.15 to 0.35 V'}
   ${part('diode', {}, { subtype: 'schottky' })}                    | ${'leakage'}     | ${'under 500 µA'}
+  ${part('diode', { vrrm: 150 }, { subtype: 'schottky' })}         | ${'forward'}     | ${'0.15 to 0.45 V'}
   ${part('diode')}                                                 | ${'forward'}     | ${'Schottky 0.15 to 0.35 V, silicon 0.45 to 0.65 V'}
   ${part('diode', { vz: 12 }, { subtype: 'zener' })}               | ${'zener'}       | ${'11.4 V to 12.6 V'}
   ${part('dual-diode', {}, { technology: 'fast' })}                | ${'second'}      | ${'within 10 mV of the first'}

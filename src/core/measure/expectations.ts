@@ -1,8 +1,8 @@
 import { formatQuantity } from '../quantity';
-import { expectedEsr, largestLeakage } from './expectedEsr';
+import { expectedEsr, largestLeakage, largestLossFactor } from './expectedEsr';
 import { transferRank, TRANSFER_RANKS } from './judgeOptocoupler';
 import { yardsticks } from './judgeChip';
-import { FORWARD_DROP } from './judgeDiode';
+import { forwardDrop } from './judgeDiode';
 import { capacitorBuild, esrSeries, type PartUnderTest } from './judgePart';
 import { TESTS } from './tests';
 
@@ -37,7 +37,7 @@ export function expectationsOf(part: PartUnderTest): Expectations {
     case 'diode':
     case 'dual-diode': {
       const technology = part.test === 'diode' ? (part.subtype ?? part.technology) : part.technology;
-      const usual = FORWARD_DROP[technology ?? ''];
+      const usual = forwardDrop(technology ?? undefined, ratings.vrrm);
       const drop = usual ? `${usual.low} to ${usual.high} V` : 'Schottky 0.15 to 0.35 V, silicon 0.45 to 0.65 V';
       return {
         forward: drop,
@@ -129,7 +129,10 @@ function capacitorExpectations(part: PartUnderTest): Expectations {
       ? { esr: `under ${formatQuantity(expected, 'ohm', { digits: 2 })}` }
       : {}),
     ...(build === 'electrolytic' && voltage !== undefined
-      ? { leakage: `under ${formatQuantity(largestLeakage({ capacitance, voltage }), 'ampere')}` }
+      ? {
+          loss: `under ${largestLossFactor({ capacitance, voltage }).toFixed(2)} at 120 Hz`,
+          leakage: `under ${formatQuantity(largestLeakage({ capacitance, voltage }), 'ampere')}`,
+        }
       : {}),
     ...(build === 'electrolytic' ? {} : { insulation: 'over 100 MΩ' }),
   };

@@ -49,6 +49,21 @@ export function expectedEsr(of: { capacitance: number; voltage: number; series?:
   return general * ESR_SERIES[of.series ?? 'general'];
 }
 
+/** Above this the loss of the oxide no longer shows beside that of the electrolyte, hertz. Common practice, no source. */
+const OXIDE_LOSS_UP_TO = 20e3;
+
+/**
+ * Largest ESR of a good electrolytic at a frequency, in ohms: what it has at 100 kHz, and the rest of its loss factor
+ * at 120 Hz, which falls as the frequency rises. Model of a resistance and a constant loss angle; common practice, no
+ * source.
+ * @param esr at 100 kHz
+ */
+export function esrAt(of: { frequency: number; esr: number; capacitance: number; voltage: number }): number {
+  if (of.frequency >= OXIDE_LOSS_UP_TO) return of.esr;
+  const slow = esrFromLossFactor({ lossFactor: largestLossFactor(of), frequency: 120, capacitance: of.capacitance });
+  return of.esr + Math.max(0, slow - of.esr) * (120 / of.frequency);
+}
+
 /** Below this rated voltage the simple rule of low-voltage parts holds. */
 const HIGH_VOLTAGE = 160;
 

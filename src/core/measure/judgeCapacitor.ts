@@ -1,5 +1,5 @@
 import { formatQuantity } from '../quantity';
-import { esrFromLossFactor, expectedEsr, largestLeakage, type EsrSeries } from './expectedEsr';
+import { esrAt, esrFromLossFactor, expectedEsr, largestLeakage, type EsrSeries } from './expectedEsr';
 import {
   criterionOf,
   damageCriteria,
@@ -32,6 +32,10 @@ export interface CapacitorTest {
   /** What else speaks on the part, such as the hours it ran. */
   readonly more?: readonly Criterion[];
 }
+
+/** Where an ESR tester measures, and a loss factor is read when nothing else is said, hertz. */
+const ESR_TESTER = 100e3;
+const LOSS_USUALLY_AT = 120;
 
 /** From this rated voltage an electrolytic is a mains reservoir: never better than B without a leakage test. */
 const MAINS_BULK_VOLTS = 160;
@@ -97,9 +101,12 @@ export function judgeCapacitor(test: CapacitorTest): Judgement {
   return judge(criteria);
 }
 
-function esrFromLoss({ loss, lossAt }: Readings, capacitance: number): Reading | undefined {
+const lossFrequency = ({ lossAt }: Readings): number => lossAt?.value ?? LOSS_USUALLY_AT;
+
+function esrFromLoss(readings: Readings, capacitance: number): Reading | undefined {
+  const { loss } = readings;
   if (!loss) return undefined;
-  const frequency = lossAt?.value ?? 120;
+  const frequency = lossFrequency(readings);
   return { ...loss, value: esrFromLossFactor({ lossFactor: loss.value, frequency, capacitance }), resolution: 0 };
 }
 
@@ -203,15 +210,7 @@ function esrCriterion(
   test: CapacitorTest,
   printed: CapacitorTest['nominal'] & { capacitance: number },
 ): Criterion {
-  const reference =
-    printed.esr ??
-    (printed.voltage === undefined
-      ? undefined
-      : expectedEsr({
-          capacitance: printed.capacitance,
-          voltage: printed.voltage,
-          ...(test.series ? { series: test.series } : {}),
-        }));
+  const reference = referenceEsr(test, printed);
   if (reference === undefined)
     return { grade: 'cannot tell', text: 'The rated voltage is not known, so no ESR can be expected.' };
   const leads = test.readings.leads?.value ?? 0;
@@ -219,7 +218,7 @@ function esrCriterion(
   const { standard, expanded } = doubtOf({ ...reading, value }, 'esr');
   const ratio = value / reference;
   const show = (ohms: number) => formatQuantity(ohms, 'ohm', { digits: 2 });
-  const says = `ESR ${show(value)}${leads > 0 ? ` without the leads’ ${show(leads)}` : ''} is ${ratio.toFixed(1)} times the ${printed.esr === undefined ? 'expected' : 'datasheet’s'} ${show(reference)}`;
+  const says = `ESR ${show(value)}${leads > 0 ? ` without the leads’ ${show(leads)}` : ''} is ${ratio.toFixed(1)} times the ${printed.esr === undefined ? 'expected' : 'datasheet’s'} ${show(reference)}${test.readings.esr ? '' : ` at ${formatQuantity(lossFrequency(test.readings), 'hertz')}`}`;
   if (ratio < ESR_LIMITS.suspicious && value + expanded < reference)
     return { grade: 'cannot tell', text: `${says}: too good. Check for shorted leads or a part in parallel.` };
   const limits = (['A', 'B', 'C'] as const).map((grade) => ({ grade, limit: ESR_LIMITS[grade] }));
@@ -237,6 +236,17 @@ function esrCriterion(
     'cannot tell': `${says}; limit ${show(reference * ESR_LIMITS.C)}, and ${doubt} straddles it.${zero}`,
   };
   return { grade, text: text[grade], limits: limitsOf(grade, [{ kind: 'not-for', use: 'ripple' }]) };
+}
+
+/** What a good one shows: at 100 kHz, or where its loss factor was read. */
+function referenceEsr(
+  { readings, series }: CapacitorTest,
+  { esr, capacitance, voltage }: CapacitorTest['nominal'] & { capacitance: number },
+): number | undefined {
+  const frequency = readings.esr ? ESR_TESTER : lossFrequency(readings);
+  if (voltage === undefined) return frequency === ESR_TESTER ? esr : undefined;
+  const fast = esr ?? expectedEsr({ capacitance, voltage, ...(series ? { series } : {}) });
+  return esrAt({ frequency, esr: fast, capacitance, voltage });
 }
 
 function leakageCriterion(reading: Reading, printed: { capacitance: number; voltage?: number | undefined }): Criterion {

@@ -15,14 +15,22 @@ export interface DiodeTest {
   readonly readings: Readings;
   /** What the marking says, when it says so. */
   readonly technology?: string | undefined;
-  readonly nominal: { readonly vz?: number | undefined; readonly tolerance?: number | undefined };
+  readonly nominal: {
+    readonly vz?: number | undefined;
+    readonly vrrm?: number | undefined;
+    readonly tolerance?: number | undefined;
+  };
   readonly damage: readonly string[];
 }
 
+interface ForwardDrop {
+  readonly low: number;
+  readonly high: number;
+  readonly words: string;
+}
+
 /** Forward drop at about 1 mA by technology, volts. Common practice, no source. */
-export const FORWARD_DROP: Readonly<
-  Record<string, { readonly low: number; readonly high: number; readonly words: string }>
-> = {
+const FORWARD_DROP: Readonly<Record<string, ForwardDrop>> = {
   schottky: { low: 0.15, high: 0.35, words: 'a Schottky' },
   fast: { low: 0.45, high: 0.65, words: 'a fast silicon diode' },
   rectifier: { low: 0.45, high: 0.65, words: 'a silicon rectifier' },
@@ -30,6 +38,8 @@ export const FORWARD_DROP: Readonly<
   tvs: { low: 0.5, high: 0.8, words: 'a suppressor diode' },
   led: { low: 1.6, high: 3.5, words: 'an LED' },
 };
+/** From this rated voltage a Schottky drops up to as much, volts. Common practice, no source. */
+const HIGH_SCHOTTKY = { vrrm: 100, high: 0.45 } as const;
 const FORWARD_SHORTED = 0.1;
 const REVERSE_GOOD = 1e6;
 /** How far the halves of a dual may differ, in volts. Common practice, no source. */
@@ -38,12 +48,20 @@ const HALVES = { alike: 0.01, apart: 0.03 } as const;
 const LEAKAGE = { schottky: 500e-6, silicon: 10e-6 } as const;
 const ZENER_TOLERANCE = 0.05;
 
+/** The forward drop of a technology, which a Schottky for high voltage exceeds; none where it is not known. */
+export function forwardDrop(technology: string | undefined, vrrm: number | undefined): ForwardDrop | undefined {
+  const usual = technology === undefined ? undefined : FORWARD_DROP[technology];
+  return usual && technology === 'schottky' && (vrrm ?? 0) >= HIGH_SCHOTTKY.vrrm
+    ? { ...usual, high: HIGH_SCHOTTKY.high }
+    : usual;
+}
+
 /** Judges a diode by its forward drop in diode mode, its reverse reading, its leakage and its zener voltage. */
 export function judgeDiode({ readings, technology, nominal, damage }: DiodeTest): Judgement {
   const criteria: Criterion[] = [
     ...damageCriteria(damage),
     ...criterionOf(readings.forward, 'The forward drop was not measured.', (reading) =>
-      forwardCriterion(reading.value, technology),
+      forwardCriterion(reading.value, { technology, usual: forwardDrop(technology, nominal.vrrm) }),
     ),
     ...criterionOf(readings.reverse, 'The other way round was not measured.', ({ value }) => reverseCriterion(value)),
     ...criterionOf(readings.leakage, null, ({ value }) => leakageCriterion(value, technology)),
@@ -59,12 +77,13 @@ export function judgeDiode({ readings, technology, nominal, damage }: DiodeTest)
 }
 
 /** Judges a dual rectifier: both halves, how far apart they are, and what they leak. */
-export function judgeDualDiode({ readings, technology, damage }: DiodeTest): Judgement {
+export function judgeDualDiode({ readings, technology, nominal, damage }: DiodeTest): Judgement {
   const { forward, second } = readings;
+  const of = { technology, usual: forwardDrop(technology, nominal.vrrm) };
   return judge([
     ...damageCriteria(damage),
-    ...criterionOf(forward, 'The first half was not measured.', ({ value }) => forwardCriterion(value, technology)),
-    ...criterionOf(second, null, ({ value }) => forwardCriterion(value, technology)),
+    ...criterionOf(forward, 'The first half was not measured.', ({ value }) => forwardCriterion(value, of)),
+    ...criterionOf(second, null, ({ value }) => forwardCriterion(value, of)),
     ...(forward && second && Number.isFinite(forward.value + second.value)
       ? criterionOf(second, null, () => halvesCriterion(Math.abs(forward.value - second.value)))
       : [
@@ -92,7 +111,7 @@ export function judgeBridge({ readings, damage }: Pick<DiodeTest, 'readings' | '
     ...damageCriteria(damage),
     ...drops.flatMap(([name, words]) =>
       criterionOf(readings[name], `The diode from ${words} was not measured.`, ({ value }) => {
-        const found = forwardCriterion(value, 'rectifier');
+        const found = forwardCriterion(value, { technology: 'rectifier', usual: FORWARD_DROP.rectifier });
         return { ...found, text: `From ${words}: ${found.text}` };
       }),
     ),
@@ -102,8 +121,10 @@ export function judgeBridge({ readings, damage }: Pick<DiodeTest, 'readings' | '
   ]);
 }
 
-function forwardCriterion(volts: number, technology: string | undefined): Criterion {
-  const usual = technology === undefined ? undefined : FORWARD_DROP[technology];
+function forwardCriterion(
+  volts: number,
+  { technology, usual }: { technology: string | undefined; usual: ForwardDrop | undefined },
+): Criterion {
   if (volts === Infinity)
     return technology === 'led'
       ? { grade: 'cannot tell', text: 'Forward reads OL: many meters cannot light an LED. Try 5 mA from a supply.' }

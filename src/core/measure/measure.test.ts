@@ -1,3 +1,4 @@
+import { esrAt } from './expectedEsr';
 import { esrFromLossFactor, expectedEsr, largestLeakage } from '.';
 import { accuracyText, DEFAULT_ACCURACY, normalCdf, parseAccuracy, uncertaintyOf, withinLimit } from '../uncertainty';
 
@@ -47,6 +48,10 @@ describe('expected ESR, by hand from tan δ/(2π·f·C) and the documented model
 
   test('tan δ 0.16 at 120 Hz on 1000 uF is 0.212 Ω', () => {
     near(esrFromLossFactor({ lossFactor: 0.16, frequency: 120, capacitance: 1e-3 }), 0.212);
+    // At 120 Hz the limit is that of the loss factor, at 100 Hz 1.2 times as much of what lies above the fast ESR.
+    near(esrAt({ frequency: 120, esr: 0.074, capacitance: 1e-3, voltage: 16 }), 0.212);
+    near(esrAt({ frequency: 100, esr: 0, capacitance: 1e-3, voltage: 16 }), 1.2 * 0.212);
+    near(esrAt({ frequency: 1e5, esr: 0.074, capacitance: 1e-3, voltage: 16 }), 0.074);
   });
 });
 
