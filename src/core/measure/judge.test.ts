@@ -170,6 +170,7 @@ describe('the verdict a careful old hand would give', () => {
     ${part('scr')}                                           | ${'blocking OL gate 0.6 latch 0'}                                        | ${'scrap'}  | ${'reject'}  | ${'does not'}
     ${OPTO}                                                  | ${`${LIT} drive 5e-3 output 9.5e-3 insulation OL`}                       | ${'keep'}   | ${'A'}       | ${'190 %, rank B has 130 to 260'}
     ${OPTO}                                                  | ${`${LIT} drive 5e-3 output 5e-3 insulation OL`}                         | ${'limit'}  | ${'C'}       | ${'100 %: fading'}
+    ${OPTO}                                                  | ${`${LIT} drive 5e-3 output 6.52e-3 insulation OL`}                      | ${'limit'}  | ${'C'}       | ${'130.4 %: the meters cannot tell it from 130'}
     ${OPTO}                                                  | ${`${LIT} drive 5e-3 output 2e-3 insulation OL`}                         | ${'scrap'}  | ${'reject'}  | ${'under half of the rank’s least'}
     ${OPTO}                                                  | ${LIT}                                                                   | ${'limit'}  | ${'B'}       | ${'no ratio, no insulation'}
     ${part('shunt-reference')}                               | ${'reference 2.49 current 5e-3'}                                         | ${'keep'}   | ${'A'}       | ${'2.495 V'}
@@ -202,6 +203,7 @@ describe('the verdict a careful old hand would give', () => {
     ${part('transformer')}                                   | ${'open 600e-6 shorted 15e-6 rings 12 insulation 1e6'}                   | ${'scrap'}  | ${'reject'}  | ${'1 Mohm'}
     ${RELAY}                                                 | ${'coil 400 pullIn 8 contact 0.05'}                                      | ${'keep'}   | ${'A'}       | ${'as new'}
     ${RELAY}                                                 | ${'coil 400 pullIn 8 contact 0.3'}                                       | ${'limit'}  | ${'C'}       | ${'burnt contact'}
+    ${RELAY}                                                 | ${'coil 400 pullIn 8 contact 0.0999'}                                    | ${'retest'} | ${undefined} | ${'the meter cannot tell it from 0.1'}
     ${RELAY}                                                 | ${'coil 400 pullIn 8 dropOut 0.2 contact 0.05'}                          | ${'scrap'}  | ${'reject'}  | ${'sticks'}
     ${FAN}                                                   | ${'starts 5 current 0.17 noise 1'}                                       | ${'keep'}   | ${'A'}       | ${'starts early'}
     ${FAN}                                                   | ${'starts 9 current 0.17 noise 1'}                                       | ${'limit'}  | ${'B'}       | ${'late'}

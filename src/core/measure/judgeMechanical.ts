@@ -1,5 +1,15 @@
 import { formatQuantity } from '../quantity';
-import { criterionOf, damageCriteria, judge, type Criterion, type Judgement, type Readings } from './judgement';
+import {
+  criterionOf,
+  damageCriteria,
+  doubtOf,
+  gradeAgainst,
+  judge,
+  type Criterion,
+  type Judgement,
+  type Reading,
+  type Readings,
+} from './judgement';
 
 /** Shares of its rated voltage at which a relay pulls in and drops out. Common practice in the pattern of IEC 61810-1, from memory. */
 const RELAY = { pullIn: 0.8, dropOut: 0.05 } as const;
@@ -43,19 +53,36 @@ export function judgeRelay({ readings, nominal, damage }: MechanicalTest): Judge
         ? { grade: 'reject', text: `${says}: it sticks.` }
         : { grade: 'A', text: `${says}.` };
     }),
-    ...criterionOf(readings.contact, 'The closed contact was not measured.', ({ value }): Criterion => {
-      if (value === Infinity) return { grade: 'reject', text: 'The contact does not close.' };
-      const says = `Closed contact ${formatQuantity(value, 'ohm', { digits: 2 })}`;
-      if (value <= CONTACT.good) return { grade: 'A', text: `${says}.` };
-      return value <= CONTACT.worn
-        ? {
-            grade: 'C',
-            text: `${says}: burnt. Signals and small loads only.`,
-            limits: [{ kind: 'derated', rating: 'current', share: 0.2 }],
-          }
-        : { grade: 'reject', text: `${says}: burnt away.` };
-    }),
+    ...criterionOf(readings.contact, 'The closed contact was not measured.', contactCriterion),
   ]);
+}
+
+function contactCriterion(reading: Reading): Criterion {
+  const { value } = reading;
+  if (value === Infinity) return { grade: 'reject', text: 'The contact does not close.' };
+  const { standard, expanded } = doubtOf(reading, 'ohm');
+  const says = `Closed contact ${formatQuantity(value, 'ohm', { digits: 2 })}`;
+  const grade = gradeAgainst(
+    value,
+    standard,
+    [
+      { grade: 'A', limit: CONTACT.good },
+      { grade: 'C', limit: CONTACT.worn },
+    ],
+    'at-most',
+  );
+  if (grade === 'A') return { grade, text: `${says}.` };
+  if (grade === 'reject') return { grade, text: `${says}: burnt away.` };
+  if (grade === 'cannot tell' || value <= CONTACT.good)
+    return {
+      grade: 'cannot tell',
+      text: `${says}, and ± ${formatQuantity(expanded, 'ohm', { digits: 2 })} of the meter straddles ${formatQuantity(value <= CONTACT.good ? CONTACT.good : CONTACT.worn, 'ohm')}. Zero the leads, or measure the drop at 1 A.`,
+    };
+  return {
+    grade,
+    text: `${says}: burnt. Signals and small loads only.`,
+    limits: [{ kind: 'derated', rating: 'current', share: 0.2 }],
+  };
 }
 
 /** Judges a fan by where it starts, what it draws, and whether it keeps to the fan laws when slowed. */

@@ -3,6 +3,7 @@ import {
   criterionOf,
   damageCriteria,
   doubtOf,
+  gradeAgainst,
   judge,
   type Criterion,
   type Judgement,
@@ -101,9 +102,23 @@ function transferCriterion(
     ratio *
     Math.hypot(doubtOf(drive, 'current').standard / drive.value, doubtOf(output, 'current').standard / output.value);
   const says = `Transfer ratio ${Math.round(ratio * 100)} ± ${Math.max(1, Math.round(200 * u))} %, ${rank ? `rank ${rank} has` : 'without a rank'} ${low * 100} to ${high * 100} %`;
-  if (ratio < low / 2) return { grade: 'reject', text: `${says}: the LED has faded.` };
-  if (ratio < low)
-    return { grade: 'C', text: `${says}: the LED is fading.`, limits: [{ kind: 'not-for', use: 'precision' }] };
+  const grade = gradeAgainst(
+    ratio,
+    u,
+    [
+      { grade: 'A', limit: low },
+      { grade: 'C', limit: low / 2 },
+    ],
+    'at-least',
+  );
+  if (grade === 'reject') return { grade, text: `${says}: the LED has faded.` };
+  if (grade === 'cannot tell') return { grade, text: `${says}; the meters cannot tell it from half of that.` };
+  if (grade === 'C')
+    return {
+      grade,
+      text: `${says}: ${ratio < low ? 'the LED is fading' : 'with that doubt it is no sure A'}.`,
+      limits: [{ kind: 'not-for', use: 'precision' }],
+    };
   if (ratio > high)
     return { grade: 'B', text: `${says}: is the rank read right?`, limits: [{ kind: 'not-for', use: 'precision' }] };
   return { grade: 'A', text: `${says}.` };
