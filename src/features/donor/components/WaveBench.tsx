@@ -131,7 +131,7 @@ function TaskForm({
       {TASKS[task].needs.map(({ name, label, unit }) => (
         <QuantityField key={name} name={name} label={label} unit={unit} wants="nothing" />
       ))}
-      <div className="col-span-full">
+      <div className="col-span-full mt-2">
         <button type="submit" className="btn" data-tone="next">
           Work it out
         </button>
