@@ -100,23 +100,24 @@ export function goodFor(facts: TransformerFacts): readonly GoodFor[] {
       },
     ];
   }
-  if (gapped !== false) {
+  if (gapped) {
     const bounds = [
       { bound: 'flux' as const, current: (FLUX.unknownFerrite * turns * core.area) / inductance },
       { bound: 'saturation' as const, current: 0.9 * (saturation ?? Infinity) },
       { bound: 'copper' as const, current: copper / Math.sqrt(DUTY / 3) },
     ];
     const least = bounds.reduce((a, b) => (b.current < a.current ? b : a));
-    const flyback: GoodFor = {
-      topology: 'flyback',
-      frequency: f,
-      power: (inductance * least.current ** 2 * f) / 2,
-      volts: (inductance * least.current * f) / DUTY,
-      flux: (inductance * least.current) / (turns * core.area),
-      current: least.current,
-      bound: least.bound,
-    };
-    if (gapped === true) return [flyback];
+    return [
+      {
+        topology: 'flyback',
+        frequency: f,
+        power: (inductance * least.current ** 2 * f) / 2,
+        volts: (inductance * least.current * f) / DUTY,
+        flux: (inductance * least.current) / (turns * core.area),
+        current: least.current,
+        bound: least.bound,
+      },
+    ];
   }
   if (gapped === undefined && estimate.by === 'ungapped core' && saturation === undefined) return [];
   const forwardVolts = (FLUX.unknownFerrite * turns * core.area * f) / DUTY;
