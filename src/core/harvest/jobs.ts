@@ -168,7 +168,7 @@ function jobOf(
     package: part.package ?? null,
     points: worth - MINUTE_PRICE * minutes,
     worth,
-    value: risk ? { ...value, reasons: [...value.reasons, risk] } : value,
+    value: risk ? { ...value, reasons: value.reasons.toSpliced(1, 0, risk) } : value,
     after: [
       ...(mounting.sink ? [`sink:${mounting.sink}`] : []),
       ...(effort.tool === 'hot-air' ? ['tool:hot-air'] : []),
