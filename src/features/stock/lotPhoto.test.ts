@@ -8,7 +8,7 @@ import { donors, lots, parts, photos, pinSpots } from '../../db/schema';
 import { shareBench } from '../../db/testing/sharedBench';
 import { temporaryBench } from '../../db/testing/temporaryBench';
 import { photographLot } from './lotPhoto';
-import { lotView } from './views';
+import { lotView } from './lotView';
 
 const HASH = 'ab'.repeat(32);
 let fixture: Awaited<ReturnType<typeof temporaryBench>>;

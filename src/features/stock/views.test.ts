@@ -7,7 +7,8 @@ import { lotForm } from './schema';
 import { moveToBin } from './moves';
 import { addLot, takePieces } from './usecases';
 import { lotLabels } from './labelViews';
-import { lotView, stockHead, stockRows, stockView } from './views';
+import { lotView } from './lotView';
+import { stockHead, stockRows, stockView } from './views';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
 let fixture: Fixture;

@@ -5,7 +5,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Limits, Next, Section } from '../../../ui/judgement/parts';
 import { GradeMark } from '../../../ui/value/marks';
 import { Facts } from '../../../ui/value/Facts';
-import type { LotView } from '../views';
+import type { LotView } from '../lotView';
 import { LotPhoto } from './LotPhoto';
 import { JoinForm, MoveForm, SplitForm, TakePiecesForm } from './LotForms';
 
