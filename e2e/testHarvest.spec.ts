@@ -1,6 +1,7 @@
 import { inflateSync } from 'node:zlib';
 import { expect, test, type Page } from '@playwright/test';
 import jsQR from 'jsqr';
+import sharp from 'sharp';
 import { PDFArray, PDFDocument, PDFRawStream } from 'pdf-lib';
 import { donorCode, goTo, judgement } from './hands';
 
@@ -266,6 +267,18 @@ test('a drawer is counted, a list is brought in and taken back, a question is ke
   await expect(lots.getByRole('row').filter({ hasText: /LONG0N-FET/ })).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'LONG0' })).toBeVisible();
+  await page.getByText('add a photo of it').click();
+  const background = '#7a5a33';
+  await page.getByLabel(/^Photo of /).setInputFiles({
+    name: 'lot.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await sharp({ create: { width: 400, height: 300, channels: 3, background } })
+      .jpeg()
+      .toBuffer(),
+  });
+  await expect(page.getByText(/has a photo/)).toBeVisible();
+  const picture = page.getByRole('img', { name: /^lot / });
+  await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(400);
 
   await goTo(page, '/stock?find=nmos+vds%3E%3D640');
   await expect(judgement(page)).toContainText(/more if 6\d0\sV will do/);
