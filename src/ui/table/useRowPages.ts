@@ -6,7 +6,10 @@ import { PAGE_ROWS, type TableRow } from './tableTypes';
 /** Milliseconds that a page must stay in view before it is fetched: a long scroll passes many. */
 const SETTLE_MS = 60;
 
-/** Rows by page, fetched when they come into view and kept from then. */
+/**
+ * Rows by page, fetched when they come into view and kept from then. When the page is read anew, those in view are
+ * fetched anew, and the old ones stand until the new ones are there.
+ */
 export function useRowPages({
   first,
   url,
@@ -21,26 +24,33 @@ export function useRowPages({
 }) {
   const [pages, setPages] = useState<ReadonlyMap<number, readonly TableRow[]>>(() => new Map([[0, first]]));
   const [failed, setFailed] = useState(false);
-  const asked = useRef(new Set<number>([0]));
+  const asked = useRef({ since: first, pages: new Set([0]) });
   const [firstPage, lastPage] = [Math.floor(from / PAGE_ROWS), Math.floor(to / PAGE_ROWS)];
 
   const fetchPages = useCallback(
     async (wanted: readonly number[]) => {
-      const missing = wanted.filter((page) => !asked.current.has(page));
-      for (const page of missing) asked.current.add(page);
+      if (asked.current.since !== first) {
+        asked.current = { since: first, pages: new Set([0]) };
+        setPages((kept) => new Map(kept).set(0, first));
+      }
+      const reading = asked.current;
       await Promise.all(
-        missing.map(async (page) => {
-          const response = await fetch(`${url}&page=${page}`).catch(() => undefined);
-          const answer = response?.ok ? ((await response.json()) as { rows: readonly TableRow[] }) : undefined;
-          if (answer) setPages((kept) => new Map(kept).set(page, answer.rows));
-          else {
-            asked.current.delete(page);
-            setFailed(true);
-          }
-        }),
+        wanted
+          .filter((page) => !reading.pages.has(page))
+          .map(async (page) => {
+            reading.pages.add(page);
+            const response = await fetch(`${url}&page=${page}`).catch(() => undefined);
+            const answer = response?.ok ? ((await response.json()) as { rows: readonly TableRow[] }) : undefined;
+            if (reading !== asked.current) return;
+            if (answer) setPages((kept) => new Map(kept).set(page, answer.rows));
+            else {
+              reading.pages.delete(page);
+              setFailed(true);
+            }
+          }),
       );
     },
-    [url],
+    [url, first],
   );
 
   useEffect(() => {
