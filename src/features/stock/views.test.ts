@@ -231,7 +231,10 @@ test('a long list comes in pages, and the tightest of all of it is advised', asy
     code: `R-${index}`,
     kind: 'nmos' as const,
     bin: 'R1',
-    ratings: { vds: [600 + index, index < 40 ? 'guessed' : 'datasheet'] as const },
+    ratings: {
+      vds: [600 + index, index < 40 ? 'guessed' : 'datasheet'] as const,
+      rdsOn: [0.3 - index / 1000, 'datasheet'] as const,
+    },
   }));
   fixture.dispose();
   fixture = await temporaryBench();
@@ -239,6 +242,8 @@ test('a long list comes in pages, and the tightest of all of it is advised', asy
   await aShop(fixture.bench, { lots: many });
   const first = await stockView('nmos vds>=600');
   expect([first.rows.length, first.total, first.best?.code]).toEqual([50, 120, 'R-40']);
+  // A ceiling is kept most tightly from below: 249 mΩ of 250.
+  expect(await stockView('nmos rds<0.25')).toMatchObject({ total: 69, best: { code: 'R-51', verdict: 'fits' } });
   const pages = await Promise.all([0, 1, 2, 3].map((page) => stockRows('nmos vds>=600', page)));
   expect(pages.map((rows) => rows.length)).toEqual([50, 50, 20, 0]);
   expect(pages[0]).toEqual(first.rows);
