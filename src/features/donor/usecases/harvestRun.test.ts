@@ -74,6 +74,8 @@ test('what is held on one heat sink waits for it, what a person leaves is not pl
   const { plan } = await view();
   expect(plan.jobs.map(({ id }) => id)).not.toContain('Q2');
   expect(plan.left.find(({ title }) => title.startsWith('Q2'))?.why).toContain('you said to leave it');
+  // Forty minutes for a few parts: the rest of the time is worth more than what is left.
+  expect(plan.exact).toBe('No other choice gives more for the time. What is left does not pay for its minutes.');
   expect(await mount('Q1', { behind: 'Q99' })).toMatchObject({ ok: false, problems: [{ field: 'behind' }] });
   expect(await mount('Q1', { behind: 'Q1' })).toMatchObject({ ok: false });
 });

@@ -62,6 +62,9 @@ export interface HarvestView {
   }[];
 }
 
+/** With less than this share of the time in use a person is told why. */
+const SPENT = 0.8;
+
 /** Minutes planned for when nobody said how many there are. */
 const USUAL_MINUTES = 40;
 
@@ -129,7 +132,7 @@ function planView(planned: PlannedHarvest): HarvestView['plan'] {
     says: `${taken} ${taken === 1 ? 'part' : 'parts'} in ${showMinutes(plan.minutes)}`,
     exact:
       plan.bound - plan.points < 1e-6
-        ? 'No other choice gives more for the time.'
+        ? `No other choice gives more for the time.${plan.minutes < SPENT * budget ? ' What is left does not pay for its minutes.' : ''}`
         : `Another choice may give up to ${Math.round(((plan.bound - plan.points) / plan.bound) * 100)} % more.`,
     left: whyLeft(jobs, plan, budget).map(({ job, why }) => ({ title: job.title, why })),
   };
