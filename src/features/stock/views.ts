@@ -157,10 +157,10 @@ async function nearMisses(filter: StockFilter): Promise<{ says: string; href: st
   const found = await Promise.all(
     filter.demands.map(async (demand) => {
       const rest = withoutDemand(filter, demand.rating);
-      const { rows } = await searchLots(
+      const rows = await pageOfLots(
         bench().db.read,
         { ...rest, demands: [...rest.demands, ...nearRange(demand)] },
-        { size: NEAR_ROWS },
+        { page: 0, size: NEAR_ROWS },
       );
       return rows.flatMap((row) => {
         const value = row.ratings[demand.rating]?.value;
