@@ -67,13 +67,23 @@ export interface HeldPieces {
 
 const MAIN_VALUES: readonly RatingName[] = ['resistance', 'capacitance', 'inductance'];
 
-/** What the drawers hold of some kinds, by marking, case and main value. */
-export async function heldPieces(db: Queryable, kinds: readonly KindName[]): Promise<HeldPieces[]> {
-  if (kinds.length === 0) return [];
+/** The marking of pieces that bear one nobody asked for. */
+const OTHER_MARKING = '?';
+
+/**
+ * What the drawers hold of some kinds, by marking, case and main value. Markings that were not asked for are one, since
+ * a large shop has as many as lots.
+ */
+export async function heldPieces(
+  db: Queryable,
+  of: { kinds: readonly KindName[]; markings: readonly string[] },
+): Promise<HeldPieces[]> {
+  if (of.kinds.length === 0) return [];
+  const marking = sql<string>`case when ${lots.marking} = '' or ${lots.marking} in (select value from json_each(${JSON.stringify(of.markings)})) then ${lots.marking} else ${OTHER_MARKING} end`;
   return db
     .select({
       kind: lots.kind,
-      marking: lots.marking,
+      marking: marking.as('asked_marking'),
       package: lots.package,
       value: lotRatings.valueSi,
       pieces: sql<number>`sum(${lots.onHand})`.mapWith(Number),
@@ -83,6 +93,6 @@ export async function heldPieces(db: Queryable, kinds: readonly KindName[]): Pro
       lotRatings,
       and(eq(lotRatings.lotId, lots.id), inArray(lotRatings.name, [...MAIN_VALUES]), isNull(lotRatings.supersededMs)),
     )
-    .where(and(inArray(lots.kind, [...kinds]), gt(lots.onHand, 0), isNull(lots.deletedMs)))
-    .groupBy(lots.kind, lots.marking, lots.package, lotRatings.valueSi);
+    .where(and(inArray(lots.kind, [...of.kinds]), gt(lots.onHand, 0), isNull(lots.deletedMs)))
+    .groupBy(lots.kind, sql`asked_marking`, lots.package, lotRatings.valueSi);
 }

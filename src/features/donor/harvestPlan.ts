@@ -99,7 +99,10 @@ async function wholeOf(db: Queryable, donor: Donor, jobs: readonly HarvestJob[])
 
 async function worthOf(db: Queryable, records: readonly PartRecord[], context: TestContext): Promise<HarvestPart[]> {
   const [held, needs] = await Promise.all([
-    heldPieces(db, [...new Set(records.map(({ part }) => part.kind))]),
+    heldPieces(db, {
+      kinds: [...new Set(records.map(({ part }) => part.kind))],
+      markings: [...new Set(records.flatMap(({ part }) => part.marking ?? []))],
+    }),
     openNeeds(db),
   ]);
   return records.map((record) => {
