@@ -2,7 +2,6 @@
 import { parseFilter } from '../../src/core/stock';
 import { openDatabase } from '../../src/db/client';
 import { listDonors } from '../../src/db/repositories/donors';
-import { lotFacets } from '../../src/db/repositories/lotFacets';
 import { searchLots } from '../../src/db/repositories/lotSearch';
 
 const ROUNDS = 15;
@@ -64,9 +63,6 @@ async function main(url: string) {
       );
     });
     add(name, ours, bare);
-    const { ids } = await searchLots(db.read, parsed.filter, { size: 1 });
-    const facets = await median(() => lotFacets(db.read, parsed.filter, ids));
-    add('its facets, against the same rows', facets, bare);
   }
   const ours = await median(() => listDonors(db.read, { page: 0, size: 30 }));
   const bare = await median(async () => {

@@ -170,6 +170,7 @@ describe('migrations', () => {
       '0009_words-of-lots',
       '0010_lot-photos',
       '0011_paces-by-case',
+      '0012_indexes-of-questions',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

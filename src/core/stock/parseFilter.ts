@@ -83,7 +83,9 @@ export const NEAR_WITHIN = 0.2;
 export function parseFilter(text: string): { ok: true; filter: StockFilter } | { ok: false; problem: FilterProblem } {
   const tokens = text
     .replace(/(>=|<=|≥|≤|>|<|=|~)\s+/g, '$1')
-    .replace(/(\S+)\s+(?=>|<|=|≥|≤|~)/g, (spaced, word: string) => (ratingFromWord(word) ? word : spaced))
+    .replace(/(\S+)\s+(?:>=|<=|≥|≤|>|<|=|~)(\S*)/g, (spaced, word: string, value: string) =>
+      namesRatingOf(word, value) ? spaced.replace(/\s+/, '') : spaced,
+    )
     .trim()
     .split(/\s+/)
     .filter((token) => token !== '');
@@ -124,6 +126,13 @@ export function parseFilter(text: string): { ok: true; filter: StockFilter } | {
     }
   }
   return { ok: true, filter: { ...filter, demands, words } };
+}
+
+/** Whether a word before a sign names the rating: in `cap >=25V` it is the kind, since no capacitance is in volts. */
+function namesRatingOf(word: string, valueText: string): boolean {
+  const rating = ratingFromWord(word);
+  if (!rating) return false;
+  return kindFromWord(word) === undefined || parseQuantity(valueText, RATINGS[rating].unit).ok;
 }
 
 function readDemand(

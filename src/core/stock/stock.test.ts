@@ -27,6 +27,8 @@ describe('the filter language', () => {
     ${'diode >=100V if>=3A'}       | ${{ kind: 'diode', demands: [{ rating: 'vrrm', value: 100 }, { rating: 'ifav', value: 3 }] }}
     ${'capacitor c~100u v>=25'}    | ${{ demands: [{ rating: 'capacitance', comparison: 'near', value: 100e-6 }, { rating: 'voltage', value: 25 }] }}
     ${'choke =100uH'}              | ${{ kind: 'inductor', demands: [{ rating: 'inductance', comparison: 'equal' }] }}
+    ${'cap >= 25V'}                | ${{ kind: 'capacitor', demands: [{ rating: 'voltage', value: 25 }] }}
+    ${'cap >= 25u'}                | ${{ demands: [{ rating: 'capacitance', value: 25e-6 }] }}
     ${'nmos to220 grade:b bin:c2'} | ${{ package: 'TO-220', grade: 'B', bin: 'C2' }}
     ${'evidence:measured 12n65'}   | ${{ source: 'measured', words: ['12n65'] }}
     ${'schottky >=60V'}            | ${{ kind: 'diode', words: ['schottky'], demands: [{ rating: 'vrrm', value: 60 }] }}

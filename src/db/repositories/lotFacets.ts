@@ -1,9 +1,9 @@
-import { and, count, countDistinct, eq, isNull, sql, type SQLWrapper } from 'drizzle-orm';
+import { and, count, countDistinct, isNull, sql } from 'drizzle-orm';
 import type { Source } from '../../core/evidence';
 import type { Grade } from '../../core/measure';
 import type { StockFilter } from '../../core/stock';
 import type { Queryable } from '../client';
-import { bins, lotRatings, lots } from '../schema';
+import { lotRatings, lots } from '../schema';
 import { whereOf } from './lotSearch';
 import { type Lot } from './lots';
 
@@ -18,47 +18,62 @@ export interface FacetCount<T> {
 /**
  * How many lots of a filter carry each kind, package and grade; of a list that is not too long also each source and bin,
  * since nobody narrows thousands down by a drawer.
- * @param ids of the lots that the filter finds, when they are known
  */
-export async function lotFacets(
-  db: Queryable,
-  filter: StockFilter,
-  ids: readonly string[] | undefined,
-): Promise<{
-  kinds: readonly FacetCount<Lot['kind']>[];
-  packages: readonly FacetCount<string>[];
-  grades: readonly FacetCount<Grade>[];
-  sources: readonly FacetCount<Source>[];
-  bins: readonly FacetCount<string>[];
-}> {
-  const isListed = (column: SQLWrapper) => sql`${column} in (select value from json_each(${JSON.stringify(ids)}))`;
-  // One pass for three facets: the rows of it are few.
-  const rows = await db
-    .select({ kind: lots.kind, package: lots.package, grade: lots.grade, n: count() })
+export interface LotFacets {
+  readonly kinds: readonly FacetCount<Lot['kind']>[];
+  readonly packages: readonly FacetCount<string>[];
+  readonly grades: readonly FacetCount<Grade>[];
+  readonly sources: readonly FacetCount<Source>[];
+  readonly bins: readonly FacetCount<string>[];
+}
+
+/** What the facets and the sums read of a lot, or of `n` lots that are the same in it. */
+export interface Tallied {
+  readonly kind: Lot['kind'];
+  readonly package: string | null;
+  readonly grade: Grade | null;
+  readonly bin?: string;
+  readonly n: number;
+  readonly pieces: number;
+}
+
+/** The lots of a filter in heaps of one kind, package and grade, in one pass: the heaps are few. */
+export async function heapsOf(db: Queryable, filter: StockFilter): Promise<readonly Tallied[]> {
+  return db
+    .select({
+      kind: lots.kind,
+      package: lots.package,
+      grade: lots.grade,
+      n: count(),
+      pieces: sql<number>`coalesce(sum(${lots.onHand}), 0)`.mapWith(Number),
+    })
     .from(lots)
-    .where(ids ? isListed(lots.id) : whereOf(db, filter))
+    .where(whereOf(db, filter))
     .groupBy(lots.kind, lots.package, lots.grade);
-  const [sources, binCounts] = ids
-    ? await Promise.all([
-        db
-          .select({ value: lotRatings.source, n: countDistinct(lotRatings.lotId) })
-          .from(lotRatings)
-          .where(and(isListed(lotRatings.lotId), isNull(lotRatings.supersededMs)))
-          .groupBy(lotRatings.source),
-        db
-          .select({ value: bins.code, n: count() })
-          .from(lots)
-          .innerJoin(bins, eq(bins.id, lots.binId))
-          .where(isListed(lots.id))
-          .groupBy(lots.binId),
-      ])
-    : [[], []];
+}
+
+/** Lots by the sources of their ratings. */
+export async function sourcesOf(db: Queryable, ids: readonly string[]): Promise<readonly FacetCount<Source>[]> {
+  return db
+    .select({ value: lotRatings.source, n: countDistinct(lotRatings.lotId) })
+    .from(lotRatings)
+    .where(
+      and(
+        sql`${lotRatings.lotId} in (select value from json_each(${JSON.stringify(ids)}))`,
+        isNull(lotRatings.supersededMs),
+      ),
+    )
+    .groupBy(lotRatings.source);
+}
+
+/** The facets of lots or heaps. */
+export function facetsOf(rows: readonly Tallied[], sources: readonly FacetCount<Source>[]): LotFacets {
   return {
     kinds: tally(rows.map(({ kind, n }) => ({ value: kind, n }))),
     packages: tally(rows.map((row) => ({ value: row.package, n: row.n }))),
     grades: tally(rows.map(({ grade, n }) => ({ value: grade, n }))),
     sources: tally(sources),
-    bins: tally(binCounts),
+    bins: tally(rows.map(({ bin, n }) => ({ value: bin ?? null, n }))),
   };
 }
 

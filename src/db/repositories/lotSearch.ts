@@ -1,9 +1,11 @@
 import { and, asc, count, desc, eq, exists, gt, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
 import { z } from 'zod';
 import { kindsServing } from '../../core/part';
 import type { Demand, StockFilter } from '../../core/stock';
 import type { Queryable } from '../client';
 import { bins, donors, lotRatings, lots, parts } from '../schema';
+import { facetsOf, heapsOf, sourcesOf, type LotFacets } from './lotFacets';
 import type { Lot } from './lots';
 import { demandWhere, ratingsOfLots, type Ratings } from './ratings';
 import { begins, holds } from './text';
@@ -20,44 +22,91 @@ export interface LotPage {
   readonly rows: readonly LotRow[];
   readonly total: number;
   readonly pieces: number;
-  /** All that were found, when they are not very many. */
-  readonly ids: readonly string[] | undefined;
+  readonly facets: LotFacets;
 }
 
 /** Lots looked at for each demand when the tightest is sought among very many. */
 const TIGHTEST = 30;
 
-/** Lots of a filter are known one by one up to so many; beyond it only their sums are. */
-const KNOWN_UP_TO = 5000;
+/**
+ * Lots of a filter are known one by one up to so many; beyond it only their heaps are, which is another pass. Several
+ * demands make a pass dear and what they find few, so that a longer list is the cheaper way.
+ */
+const knownUpTo = ({ demands }: StockFilter) => (demands.length > 1 ? 5000 : 1000);
+
+/** Lots up to which their sources are counted. */
+const SOURCES_UP_TO = 1000;
+
+/** Key, kind, package, grade, bin and pieces. */
+const knownRows = z.array(
+  z.tuple([
+    z.string(),
+    z.custom<Lot['kind']>(),
+    z.string().nullable(),
+    z.custom<Lot['grade']>(),
+    z.string(),
+    z.number(),
+  ]),
+);
 
 /**
- * The newest lots with stock left that meet a filter at face value, and the sums of all of them. What is found is found
- * in one pass unless it is very much, since a pass is what a question costs.
+ * The newest lots with stock left that meet a filter at face value, and the sums and facets of all of them. What is found
+ * is found in one pass unless it is very much, since a pass is what a question costs.
  */
 export async function searchLots(db: Queryable, filter: StockFilter, of: { size: number }): Promise<LotPage> {
-  const where = whereOf(db, filter);
+  const asked = await narrowestFirst(db, filter);
+  const most = knownUpTo(asked);
   const newest = db
-    .select({ id: lots.id, onHand: lots.onHand })
+    .select({
+      id: lots.id,
+      kind: lots.kind,
+      package: lots.package,
+      grade: lots.grade,
+      bin: lots.binId,
+      onHand: lots.onHand,
+    })
     .from(lots)
-    .where(where)
-    .orderBy(newestFirst(filter))
-    .limit(KNOWN_UP_TO + 1)
+    .where(whereOf(db, asked))
+    .orderBy(desc(lots.id))
+    .limit(most + 1)
     .as('newest');
-  // One row with a list in it: thousands of rows take longer to hand over than to find.
+  // One row with a list in it: a thousand rows take longer to hand over than to find.
   const [known] = await db
     .select({
-      ids: sql<string>`json_group_array(${newest.id})`,
-      pieces: sql<number>`coalesce(sum(${newest.onHand}), 0)`,
+      list: sql<string>`json_group_array(json_array(${newest.id}, ${newest.kind}, ${newest.package}, ${newest.grade}, (select ${bins.code} from ${bins} where ${bins.id} = ${newest.bin}), ${newest.onHand}))`,
     })
     .from(newest);
-  const ids = z.array(z.string()).parse(JSON.parse(known?.ids ?? '[]'));
-  const rows = await lotRows(db, ids.slice(0, of.size));
-  if (ids.length <= KNOWN_UP_TO) return { rows, total: ids.length, pieces: Number(known?.pieces ?? 0), ids };
-  const [sums] = await db
-    .select({ total: count(), pieces: sql<number>`coalesce(sum(${lots.onHand}), 0)` })
-    .from(lots)
-    .where(where);
-  return { rows, total: sums?.total ?? 0, pieces: Number(sums?.pieces ?? 0), ids: undefined };
+  const found = knownRows.parse(JSON.parse(known?.list ?? '[]'));
+  const ids = found.map(([id]) => id);
+  const isKnown = found.length <= most;
+  const heaps = isKnown
+    ? found.map(([, kind, packageName, grade, bin, pieces]) => ({
+        kind,
+        package: packageName,
+        grade,
+        bin,
+        n: 1,
+        pieces,
+      }))
+    : await heapsOf(db, asked);
+  return {
+    rows: await lotRows(db, ids.slice(0, of.size)),
+    total: heaps.reduce((sum, { n }) => sum + n, 0),
+    pieces: heaps.reduce((sum, { pieces }) => sum + pieces, 0),
+    facets: facetsOf(heaps, ids.length <= SOURCES_UP_TO ? await sourcesOf(db, ids) : []),
+  };
+}
+
+/** The same filter with the demand in front that the fewest ratings meet: `whereOf` begins there. */
+async function narrowestFirst(db: Queryable, filter: StockFilter): Promise<StockFilter> {
+  if (filter.demands.length < 2) return filter;
+  const reach = await Promise.all(
+    filter.demands.map(async (demand) => ({
+      demand,
+      n: await db.$count(lotRatings, demandWhere(lotRatings, demand)),
+    })),
+  );
+  return { ...filter, demands: reach.sort((a, b) => a.n - b.n).map(({ demand }) => demand) };
 }
 
 /** A page of lots with stock left that meet a filter at face value, newest first. */
@@ -69,8 +118,8 @@ export async function pageOfLots(
   const ids = await db
     .select({ id: lots.id })
     .from(lots)
-    .where(whereOf(db, filter))
-    .orderBy(newestFirst(filter))
+    .where(whereOf(db, await narrowestFirst(db, filter)))
+    .orderBy(desc(lots.id))
     .limit(of.size)
     .offset(of.page * of.size);
   return lotRows(
@@ -93,7 +142,7 @@ async function tightestOf(
   filter: StockFilter,
   of: { demand: Demand; sure: boolean; size: number },
 ): Promise<LotRow[]> {
-  const rest = { ...filter, demands: filter.demands.filter((demand) => demand !== of.demand) };
+  const rest = filter.demands.filter((demand) => demand !== of.demand);
   const isCeiling = of.demand.comparison === 'at-most' || of.demand.comparison === 'below';
   const rows = await db
     .select({ id: lotRatings.lotId })
@@ -106,7 +155,14 @@ async function tightestOf(
           db
             .select({ one: sql`1` })
             .from(lots)
-            .where(and(eq(lots.id, lotRatings.lotId), sql`${lots.onHand} > ${lots.reserved}`, whereOf(db, rest))),
+            .where(
+              and(
+                eq(lots.id, lotRatings.lotId),
+                sql`${lots.onHand} > ${lots.reserved}`,
+                whereOf(db, { ...filter, demands: [] }),
+                ...rest.map((other) => meets(db, other)),
+              ),
+            ),
         ),
       ),
     )
@@ -118,11 +174,34 @@ async function tightestOf(
   );
 }
 
-/** Words are read off an index of their own, which a bare key would make SQLite pass over for the order's sake. */
-const newestFirst = ({ words }: StockFilter): SQL => desc(words.length > 0 ? sql`+${lots.id}` : lots.id);
+/** Which lots carry a word. They are read off their own index, which is left to no guess of the planner. */
+const carries = (word: string): SQL => {
+  const carried = or(
+    ...[lots.marking, lots.package, lots.code].map((column) => holds(column, word)),
+    eq(lots.subtype, word),
+    eq(lots.technology, word),
+  );
+  return sql`${lots.id} in (select ${lots.id} from ${lots} indexed by lots_words
+    where ${lots.deletedMs} is null and ${lots.onHand} > 0 and ${carried})`;
+};
 
-/** The condition of lots with stock left that meet a filter at face value. */
+/** Whether a lot meets a demand, asked of one lot after another. */
+const meets = (db: Queryable, demand: Demand): SQL => {
+  const ratings = alias(lotRatings, 'met');
+  return exists(
+    db
+      .select({ one: sql`1` })
+      .from(ratings)
+      .where(and(eq(ratings.lotId, lots.id), demandWhere(ratings, demand))),
+  );
+};
+
+/**
+ * The condition of lots with stock left that meet a filter at face value. The lots that meet its first demand are listed,
+ * and each of them is asked for the others.
+ */
 export function whereOf(db: Queryable, filter: StockFilter): SQL | undefined {
+  const [first, ...others] = filter.demands;
   const grades = filter.grade ? (['A', 'B', 'C'] as const).slice(0, 'ABC'.indexOf(filter.grade) + 1) : undefined;
   return and(
     isNull(lots.deletedMs),
@@ -147,16 +226,10 @@ export function whereOf(db: Queryable, filter: StockFilter): SQL | undefined {
             ),
         )
       : undefined,
-    ...filter.demands.map((demand) =>
-      inArray(lots.id, db.select({ id: lotRatings.lotId }).from(lotRatings).where(demandWhere(lotRatings, demand))),
-    ),
-    ...filter.words.map((word) =>
-      or(
-        ...[lots.marking, lots.package, lots.code].map((column) => holds(column, word)),
-        eq(lots.subtype, word),
-        eq(lots.technology, word),
-      ),
-    ),
+    first &&
+      inArray(lots.id, db.select({ id: lotRatings.lotId }).from(lotRatings).where(demandWhere(lotRatings, first))),
+    ...others.map((demand) => meets(db, demand)),
+    ...filter.words.map(carries),
   );
 }
 

@@ -1,4 +1,4 @@
-import { and, eq, gte, inArray, isNull, lte, type SQL } from 'drizzle-orm';
+import { and, eq, gte, inArray, isNull, lte, type AnyColumn, type SQL } from 'drizzle-orm';
 import { replaces, type Evidenced, type Source } from '../../core/evidence';
 import type { RatingName } from '../../core/part';
 import { demandedRange, type Demand } from '../../core/stock';
@@ -54,8 +54,11 @@ export function ratingRow(rating: NewRating, recordedMs: number) {
   };
 }
 
+/** The columns of a table of ratings, or of an alias of it, that a demand is put to. */
+type RatingColumns = Readonly<Record<'name' | 'supersededMs' | 'valueSi', AnyColumn>>;
+
 /** The condition under which a present rating meets a demand at face value. */
-export function demandWhere(table: typeof partRatings | typeof lotRatings, demand: Demand): SQL | undefined {
+export function demandWhere(table: RatingColumns, demand: Demand): SQL | undefined {
   const { low, high } = demandedRange(demand);
   return and(
     eq(table.name, demand.rating),

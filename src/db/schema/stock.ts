@@ -58,13 +58,15 @@ export const lots = sqliteTable(
   (t) => [
     check('lots_on_hand_not_negative', sql`${t.onHand} >= 0`),
     check('lots_reserved_within_stock', sql`${t.reserved} >= 0 and ${t.reserved} <= ${t.onHand}`),
-    index('lots_kind').on(t.kind, t.id),
     index('lots_age').on(t.createdMs),
-    // Counts of a filter are read off this index alone.
+    // A question is answered off one of these alone, since the rows of the table are many times as long: how many lots of
+    // what there are, which are the newest of a kind, and which carry a word.
     index('lots_in_stock')
-      .on(t.kind, t.package, t.grade, t.binId, t.onHand)
+      .on(t.kind, t.package, t.grade, t.binId, t.onHand, t.id)
       .where(sql`${t.deletedMs} is null and ${t.onHand} > 0`),
-    // Words are looked for in all of these, and the rows of the table are many times as long.
+    index('lots_newest')
+      .on(t.kind, t.id, t.package, t.grade, t.binId, t.onHand)
+      .where(sql`${t.deletedMs} is null and ${t.onHand} > 0`),
     index('lots_words')
       .on(t.marking, t.package, t.code, t.subtype, t.technology, t.id, t.onHand)
       .where(sql`${t.deletedMs} is null and ${t.onHand} > 0`),
@@ -85,9 +87,10 @@ export const lotRatings = sqliteTable(
       .references(() => lots.id),
   },
   (t) => [
-    index('lot_ratings_lot').on(t.lotId),
+    // Whether a lot meets a demand, and which lots do, are both read off an index alone.
+    index('lot_ratings_lot').on(t.lotId, t.name, t.supersededMs, t.valueSi),
     index('lot_ratings_search')
-      .on(t.name, t.valueSi, t.lotId)
+      .on(t.name, t.valueSi, t.lotId, t.source)
       .where(sql`${t.supersededMs} is null`),
   ],
 );

@@ -1,4 +1,6 @@
 import { sql } from 'drizzle-orm';
+import { parseFilter } from '../../core/stock';
+import { pageOfLots, searchLots } from '../../db/repositories/lotSearch';
 import { shareBench } from '../../db/testing/sharedBench';
 import { temporaryBench } from '../../db/testing/temporaryBench';
 import { previewStock, takeStockIn } from './storeViews';
@@ -59,3 +61,40 @@ test(
   },
   LONG_MS,
 );
+
+const volts = (row: number) => 100 + (row % 700);
+
+test.each`
+  find                        | meets
+  ${''}                       | ${() => true}
+  ${'nmos >=600V'}            | ${(row: number) => volts(row) >= 600}
+  ${'nmos vds>=300 vds<=310'} | ${(row: number) => volts(row) >= 300 && volts(row) <= 310}
+  ${'nmos vds>=300 vds<=600'} | ${(row: number) => volts(row) >= 300 && volts(row) <= 600}
+  ${'nmos t499'}              | ${(row: number) => row % 500 === 499}
+  ${'>=790V nmos bin:b12'}    | ${(row: number) => volts(row) >= 790 && row % 40 === 12}
+  ${'resistor'}               | ${() => false}
+`('of all of them “$find” finds, counts and pages what the rows say', async ({ find, meets }) => {
+  const parsed = parseFilter(find);
+  if (!parsed.ok) throw new Error(find);
+  const { read } = fixture.bench.db;
+  const right = Array.from({ length: ROWS }, (_, row) => row).filter((row) => !isBad(row) && meets(row));
+  const found = await searchLots(read, parsed.filter, { size: 50 });
+  expect(found).toMatchObject({
+    total: right.length,
+    pieces: right.reduce((sum, row) => sum + 1 + (row % 9), 0),
+    facets: { kinds: right.length ? [{ value: 'nmos', n: right.length }] : [] },
+  });
+  const fullest = Math.max(
+    0,
+    ...Array.from({ length: 40 }, (_, bin) => right.filter((row) => row % 40 === bin).length),
+  );
+  if (found.facets.bins[0]) expect(found.facets.bins[0].n).toBe(fullest);
+  const last = Math.max(0, Math.ceil(right.length / 50) - 1);
+  const rows = await pageOfLots(read, parsed.filter, { page: last, size: 50 });
+  expect(rows.map(({ lot }) => lot.marking)).toEqual(
+    right
+      .slice(0, right.length - last * 50)
+      .reverse()
+      .map((row) => `T${row % 500}`),
+  );
+});

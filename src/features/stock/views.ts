@@ -16,7 +16,6 @@ import {
 } from '../../core/stock';
 import { bench } from '../../db/bench';
 import { listFilters } from '../../db/repositories/bins';
-import { lotFacets } from '../../db/repositories/lotFacets';
 import { pageOfLots, searchLots, stockTotals, tightestLots, type LotRow } from '../../db/repositories/lotSearch';
 import { searchPartsOnBoards } from '../../db/repositories/parts';
 import { PAGE_ROWS, type TableColumn, type TableRow } from '../../ui/table/tableTypes';
@@ -59,8 +58,8 @@ export async function stockView(find: string) {
       onBoards: [],
     };
   const found = await searchLots(db.read, parsed.filter, { size: PAGE_ROWS });
-  const [facets, near, saved, onBoards, best] = await Promise.all([
-    lotFacets(db.read, parsed.filter, found.ids),
+  const { facets } = found;
+  const [near, saved, onBoards, best] = await Promise.all([
     nearMisses(parsed.filter),
     listFilters(db.read),
     seenOnBoards(parsed.filter),
