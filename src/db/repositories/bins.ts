@@ -1,4 +1,4 @@
-import { and, eq, gt, isNull, like, lt, max, sql } from 'drizzle-orm';
+import { and, count, eq, gt, isNull, like, lt, max, sql } from 'drizzle-orm';
 import type { Queryable } from '../client';
 import { bins, lotRatings, lots, savedFilters, stockLedger } from '../schema';
 
@@ -13,17 +13,26 @@ export interface BinRow {
 
 /** All drawers with what lies in them, by code. */
 export async function listBins(db: Queryable): Promise<BinRow[]> {
+  const heaps = db
+    .select({
+      binId: lots.binId,
+      lots: count().as('lots_in_bin'),
+      pieces: sql<number>`sum(${lots.onHand})`.as('pieces_in_bin'),
+    })
+    .from(lots)
+    .where(and(isNull(lots.deletedMs), sql`${lots.onHand} > 0`))
+    .groupBy(lots.binId)
+    .as('heaps');
   return db
     .select({
       id: bins.id,
       code: bins.code,
       capacity: bins.capacity,
-      lots: sql<number>`count(${lots.id})`.mapWith(Number),
-      pieces: sql<number>`coalesce(sum(${lots.onHand}), 0)`.mapWith(Number),
+      lots: sql<number>`coalesce(${heaps.lots}, 0)`.mapWith(Number),
+      pieces: sql<number>`coalesce(${heaps.pieces}, 0)`.mapWith(Number),
     })
     .from(bins)
-    .leftJoin(lots, and(eq(lots.binId, bins.id), isNull(lots.deletedMs), gt(lots.onHand, 0)))
-    .groupBy(bins.id)
+    .leftJoin(heaps, eq(heaps.binId, bins.id))
     .orderBy(bins.code);
 }
 

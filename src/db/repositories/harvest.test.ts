@@ -1,27 +1,34 @@
+import { likenessOf } from '../../core/stock';
 import { aShop } from '../testing/aShop';
 import { temporaryBench } from '../testing/temporaryBench';
-import { heldPieces } from './harvest';
+import { heldLike } from './harvest';
 
-test('pieces are summed by what makes parts alike; numbers that nobody asked for are one', async () => {
+const resistance = (value: number) => ({ resistance: { value, source: 'decoded' as const } });
+
+test('pieces are alike by their main value, else by their number, else by their case', async () => {
   const { bench, dispose } = await temporaryBench();
   await aShop(bench, {
     lots: [
       { code: 'L-1', kind: 'nmos', marking: '12N60', package: 'TO-220', pieces: 2 },
       { code: 'L-2', kind: 'nmos', marking: '12N60', package: 'TO-220', pieces: 3, bin: 'B2' },
       { code: 'L-3', kind: 'nmos', marking: '13N60', package: 'TO-220', pieces: 4 },
-      { code: 'L-4', kind: 'nmos', marking: '14N60', package: 'TO-220', pieces: 5 },
-      { code: 'L-5', kind: 'nmos', package: 'TO-220', pieces: 6 },
+      { code: 'L-4', kind: 'nmos', package: 'TO-220', pieces: 6 },
+      { code: 'L-5', kind: 'nmos', pieces: 10 },
       { code: 'L-6', kind: 'resistor', ratings: { resistance: [4700, 'decoded'] }, pieces: 7 },
-      { code: 'L-7', kind: 'fan', pieces: 8 },
+      { code: 'L-7', kind: 'resistor', marking: '472', ratings: { resistance: [4800, 'measured'] }, pieces: 1 },
+      { code: 'L-8', kind: 'resistor', ratings: { resistance: [5100, 'decoded'] }, pieces: 20 },
+      { code: 'L-9', kind: 'thermistor', ratings: { resistance: [4700, 'decoded'] }, pieces: 40 },
     ],
   });
-  const held = await heldPieces(bench.db.read, { kinds: ['nmos', 'resistor'], markings: ['12N60'] });
-  expect(held.map(({ kind, marking, value, pieces }) => `${kind} ${marking} ${value ?? ''} ${pieces}`).sort()).toEqual([
-    'nmos   6',
-    'nmos 12N60  5',
-    'nmos ?  9',
-    'resistor  4700 7',
-  ]);
-  expect(await heldPieces(bench.db.read, { kinds: [], markings: [] })).toEqual([]);
+  const likes = [
+    { kind: 'nmos' as const, marking: '12N60', package: 'TO-220', ratings: {} },
+    { kind: 'nmos' as const, marking: '99N99', package: 'TO-220', ratings: {} },
+    { kind: 'nmos' as const, marking: '', package: 'TO-220', ratings: {} },
+    { kind: 'nmos' as const, ratings: {} },
+    { kind: 'resistor' as const, marking: '472', ratings: resistance(4700) },
+    { kind: 'nmos' as const, marking: '12N60', package: 'TO-220', ratings: {} },
+  ].map(likenessOf);
+  expect(await heldLike(bench.db.read, likes)).toEqual([5, 0, 15, 10, 8, 5]);
+  expect(await heldLike(bench.db.read, [])).toEqual([]);
   dispose();
 });

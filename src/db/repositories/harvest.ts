@@ -1,8 +1,8 @@
-import { and, desc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { PastStep } from '../../core/harvest';
-import type { KindName, RatingName } from '../../core/part';
+import type { Likeness } from '../../core/stock';
 import type { Queryable } from '../client';
-import { harvestRuns, harvestSteps, lotRatings, lots } from '../schema';
+import { harvestRuns, harvestSteps } from '../schema';
 
 export type HarvestRun = typeof harvestRuns.$inferSelect;
 export type HarvestStep = typeof harvestSteps.$inferSelect;
@@ -55,44 +55,31 @@ export async function lastBin(db: Queryable): Promise<string | undefined> {
   return row?.bin;
 }
 
-/** Pieces in the drawers by what makes parts alike. */
-export interface HeldPieces {
-  readonly kind: KindName;
-  readonly marking: string;
-  readonly package: string | null;
-  /** Main value of a passive part, SI. */
-  readonly value: number | null;
-  readonly pieces: number;
-}
-
-const MAIN_VALUES: readonly RatingName[] = ['resistance', 'capacitance', 'inductance'];
-
-/** The marking of pieces that bear one nobody asked for. */
-const OTHER_MARKING = '?';
+const IN_STOCK = sql`l.deleted_ms is null and l.on_hand > 0`;
 
 /**
- * What the drawers hold of some kinds, by marking, case and main value. Markings that were not asked for are one, since
- * a large shop has as many as lots.
+ * How many pieces the drawers hold like each of some parts. Each is asked for by what makes it alike, off the index for
+ * that, since a large shop has as many numbers as lots.
  */
-export async function heldPieces(
-  db: Queryable,
-  of: { kinds: readonly KindName[]; markings: readonly string[] },
-): Promise<HeldPieces[]> {
-  if (of.kinds.length === 0) return [];
-  const marking = sql<string>`case when ${lots.marking} = '' or ${lots.marking} in (select value from json_each(${JSON.stringify(of.markings)})) then ${lots.marking} else ${OTHER_MARKING} end`;
-  return db
-    .select({
-      kind: lots.kind,
-      marking: marking.as('asked_marking'),
-      package: lots.package,
-      value: lotRatings.valueSi,
-      pieces: sql<number>`sum(${lots.onHand})`.mapWith(Number),
-    })
-    .from(lots)
-    .leftJoin(
-      lotRatings,
-      and(eq(lotRatings.lotId, lots.id), inArray(lotRatings.name, [...MAIN_VALUES]), isNull(lotRatings.supersededMs)),
-    )
-    .where(and(inArray(lots.kind, [...of.kinds]), gt(lots.onHand, 0), isNull(lots.deletedMs)))
-    .groupBy(lots.kind, sql`asked_marking`, lots.package, lotRatings.valueSi);
+export async function heldLike(db: Queryable, likes: readonly Likeness[]): Promise<number[]> {
+  const keys = likes.map((like) => JSON.stringify(like));
+  const asked = [...new Set(keys)];
+  if (asked.length === 0) return [];
+  const like = (path: string) => sql`json_extract(asked.value, ${`$.${path}`})`;
+  const pieces = await db.all<{ pieces: number | null }>(sql`
+    select case ${like('by')}
+      when 'value' then (
+        select sum(l.on_hand) from lot_ratings r cross join lots l on l.id = r.lot_id
+        where r.name = ${like('rating')} and r.superseded_ms is null
+          and r.value_si between ${like('low')} and ${like('high')} and l.kind = ${like('kind')} and ${IN_STOCK})
+      when 'marking' then (
+        select sum(l.on_hand) from lots l indexed by lots_words
+        where l.marking = ${like('marking')} and l.kind = ${like('kind')} and ${IN_STOCK})
+      else (
+        select sum(l.on_hand) from lots l
+        where l.kind = ${like('kind')} and l.package is ${like('package')} and ${IN_STOCK})
+      end as pieces
+    from json_each(${`[${asked.join(',')}]`}) asked order by asked.key`);
+  const held = new Map(asked.map((key, index) => [key, Number(pieces[index]?.pieces ?? 0)]));
+  return keys.map((key) => held.get(key) ?? 0);
 }

@@ -28,14 +28,14 @@ export interface LotPage {
 /** Lots looked at for each demand when the tightest is sought among very many. */
 const TIGHTEST = 30;
 
+/** Lots that are few enough to go through one by one: to count their sources, to page among. */
+const FEW = 1000;
+
 /**
  * Lots of a filter are known one by one up to so many; beyond it only their heaps are, which is another pass. Several
  * demands make a pass dear and what they find few, so that a longer list is the cheaper way.
  */
-const knownUpTo = ({ demands }: StockFilter) => (demands.length > 1 ? 5000 : 1000);
-
-/** Lots up to which their sources are counted. */
-const SOURCES_UP_TO = 1000;
+const knownUpTo = ({ demands }: StockFilter) => (demands.length > 1 ? 5 * FEW : FEW);
 
 /** Key, kind, package, grade, bin and pieces. */
 const knownRows = z.array(
@@ -54,7 +54,7 @@ const knownRows = z.array(
  * is found in one pass unless it is very much, since a pass is what a question costs.
  */
 export async function searchLots(db: Queryable, filter: StockFilter, of: { size: number }): Promise<LotPage> {
-  const asked = await narrowestFirst(db, filter);
+  const { asked, isBroad } = await narrowestFirst(db, filter);
   const most = knownUpTo(asked);
   const newest = db
     .select({
@@ -66,7 +66,7 @@ export async function searchLots(db: Queryable, filter: StockFilter, of: { size:
       onHand: lots.onHand,
     })
     .from(lots)
-    .where(whereOf(db, asked))
+    .where(whereOf(db, asked, isBroad ? 'asked' : 'listed'))
     .orderBy(desc(lots.id))
     .limit(most + 1)
     .as('newest');
@@ -93,20 +93,26 @@ export async function searchLots(db: Queryable, filter: StockFilter, of: { size:
     rows: await lotRows(db, ids.slice(0, of.size)),
     total: heaps.reduce((sum, { n }) => sum + n, 0),
     pieces: heaps.reduce((sum, { pieces }) => sum + pieces, 0),
-    facets: facetsOf(heaps, ids.length <= SOURCES_UP_TO ? await sourcesOf(db, ids) : []),
+    facets: facetsOf(heaps, ids.length <= FEW ? await sourcesOf(db, ids) : []),
   };
 }
 
+/** Ratings that meet a demand from which on the newest lots that do are sooner met by asking one after another. */
+const BROAD = 8000;
+
 /** The same filter with the demand in front that the fewest ratings meet: `whereOf` begins there. */
-async function narrowestFirst(db: Queryable, filter: StockFilter): Promise<StockFilter> {
-  if (filter.demands.length < 2) return filter;
+async function narrowestFirst(
+  db: Queryable,
+  filter: StockFilter,
+): Promise<{ readonly asked: StockFilter; readonly isBroad: boolean }> {
   const reach = await Promise.all(
     filter.demands.map(async (demand) => ({
       demand,
       n: await db.$count(lotRatings, demandWhere(lotRatings, demand)),
     })),
   );
-  return { ...filter, demands: reach.sort((a, b) => a.n - b.n).map(({ demand }) => demand) };
+  reach.sort((a, b) => a.n - b.n);
+  return { asked: { ...filter, demands: reach.map(({ demand }) => demand) }, isBroad: (reach[0]?.n ?? 0) > BROAD };
 }
 
 /** A page of lots with stock left that meet a filter at face value, newest first. */
@@ -115,10 +121,12 @@ export async function pageOfLots(
   filter: StockFilter,
   of: { page: number; size: number },
 ): Promise<LotRow[]> {
+  const { asked, isBroad } = await narrowestFirst(db, filter);
+  const isNear = of.page * of.size < FEW;
   const ids = await db
     .select({ id: lots.id })
     .from(lots)
-    .where(whereOf(db, await narrowestFirst(db, filter)))
+    .where(whereOf(db, asked, isBroad && isNear ? 'asked' : 'listed'))
     .orderBy(desc(lots.id))
     .limit(of.size)
     .offset(of.page * of.size);
@@ -197,10 +205,10 @@ const meets = (db: Queryable, demand: Demand): SQL => {
 };
 
 /**
- * The condition of lots with stock left that meet a filter at face value. The lots that meet its first demand are listed,
- * and each of them is asked for the others.
+ * The condition of lots with stock left that meet a filter at face value. The lots that meet its first demand are listed
+ * and each of them is asked for the others; or every lot is asked for all, which finds the newest of very many sooner.
  */
-export function whereOf(db: Queryable, filter: StockFilter): SQL | undefined {
+export function whereOf(db: Queryable, filter: StockFilter, firstIs: 'listed' | 'asked' = 'listed'): SQL | undefined {
   const [first, ...others] = filter.demands;
   const grades = filter.grade ? (['A', 'B', 'C'] as const).slice(0, 'ABC'.indexOf(filter.grade) + 1) : undefined;
   return and(
@@ -227,7 +235,9 @@ export function whereOf(db: Queryable, filter: StockFilter): SQL | undefined {
         )
       : undefined,
     first &&
-      inArray(lots.id, db.select({ id: lotRatings.lotId }).from(lotRatings).where(demandWhere(lotRatings, first))),
+      (firstIs === 'asked'
+        ? meets(db, first)
+        : inArray(lots.id, db.select({ id: lotRatings.lotId }).from(lotRatings).where(demandWhere(lotRatings, first)))),
     ...others.map((demand) => meets(db, demand)),
     ...filter.words.map(carries),
   );

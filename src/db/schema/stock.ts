@@ -70,7 +70,7 @@ export const lots = sqliteTable(
     index('lots_words')
       .on(t.marking, t.package, t.code, t.subtype, t.technology, t.id, t.onHand)
       .where(sql`${t.deletedMs} is null and ${t.onHand} > 0`),
-    index('lots_bin').on(t.binId),
+    index('lots_bin').on(t.binId, t.deletedMs, t.onHand),
     index('lots_donor').on(t.donorId),
     index('lots_photo')
       .on(t.photoHash)

@@ -9,20 +9,13 @@ import {
   type WholeAdvice,
 } from '../../core/harvest';
 import { judgeNameplate } from '../../core/nameplate';
-import { RATINGS, type RatingName } from '../../core/part';
+import { RATINGS } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
-import { matchLot, parseFilter, type StockFilter } from '../../core/stock';
+import { likenessOf, MAIN_VALUES, matchLot, parseFilter, type StockFilter } from '../../core/stock';
 import type { Queryable } from '../../db/client';
 import { listBuilds } from '../../db/repositories/builds';
 import { donorOverview, type Donor } from '../../db/repositories/donors';
-import {
-  heldPieces,
-  openRun,
-  pastSteps,
-  type HarvestRun,
-  type HarvestStep,
-  type HeldPieces,
-} from '../../db/repositories/harvest';
+import { heldLike, openRun, pastSteps, type HarvestRun, type HarvestStep } from '../../db/repositories/harvest';
 import { listParts, type PartRecord } from '../../db/repositories/parts';
 import { plateOf } from '../../db/repositories/plate';
 import { latestSoak } from '../../db/repositories/soaks';
@@ -34,9 +27,6 @@ import { testContext, type TestContext } from './testContext';
 const BUILDS = 50;
 /** Enough minutes to take all there is, for weighing the whole against its parts. */
 const ALL_DAY = 240;
-/** A main value within this share counts as like. */
-const LIKE_WITHIN = 0.05;
-const MAIN_VALUES: readonly RatingName[] = ['resistance', 'capacitance', 'inductance'];
 
 export interface PlannedHarvest {
   readonly jobs: readonly HarvestJob[];
@@ -99,13 +89,13 @@ async function wholeOf(db: Queryable, donor: Donor, jobs: readonly HarvestJob[])
 
 async function worthOf(db: Queryable, records: readonly PartRecord[], context: TestContext): Promise<HarvestPart[]> {
   const [held, needs] = await Promise.all([
-    heldPieces(db, {
-      kinds: [...new Set(records.map(({ part }) => part.kind))],
-      markings: [...new Set(records.flatMap(({ part }) => part.marking ?? []))],
-    }),
+    heldLike(
+      db,
+      records.map(({ part, ratings }) => likenessOf({ ...part, ratings })),
+    ),
     openNeeds(db),
   ]);
-  return records.map((record) => {
+  return records.map((record, index) => {
     const { part } = record;
     const judgement = judgeRecord(record, context);
     const grade = part.damage.length > 0 ? 'reject' : judgement?.grade;
@@ -118,7 +108,7 @@ async function worthOf(db: Queryable, records: readonly PartRecord[], context: T
       says: valueSays(record),
       grade,
       unsettled: judgement?.verdict === 'retest',
-      held: held.filter((pieces) => isLike(pieces, record)).reduce((sum, { pieces }) => sum + pieces, 0),
+      held: held[index] ?? 0,
       needs: needsFor(record, grade === undefined || grade === 'reject' ? null : grade, needs),
       wish: part.wish,
       mounting: part.mounting,
@@ -132,16 +122,6 @@ function valueSays({ part, ratings }: PartRecord): string {
   return [name && value !== undefined ? formatQuantity(value, RATINGS[name].unit) : '', part.subtype ?? '']
     .filter((word) => word !== '')
     .join(' ');
-}
-
-/** Like pieces: of one number, or of one main value; of what has neither, of one case. */
-function isLike(held: HeldPieces, { part, ratings }: PartRecord): boolean {
-  if (held.kind !== part.kind) return false;
-  const name = MAIN_VALUES.find((rating) => ratings[rating]);
-  const value = name && ratings[name]?.value;
-  if (value !== undefined && held.value !== null) return Math.abs(held.value / value - 1) <= LIKE_WITHIN;
-  if (part.marking && held.marking) return held.marking === part.marking;
-  return held.package === part.package;
 }
 
 interface OpenNeed {
