@@ -2,7 +2,7 @@
 import { parseFilter } from '../../src/core/stock';
 import { openDatabase } from '../../src/db/client';
 import { listDonors } from '../../src/db/repositories/donors';
-import { searchLots } from '../../src/db/repositories/lotSearch';
+import { searchLots, tightestLots } from '../../src/db/repositories/lotSearch';
 
 const ROUNDS = 15;
 
@@ -33,6 +33,13 @@ const CASES: readonly { name: string; find: string; sql: string }[] = [
       and l.id in (select lot_id from lot_ratings where name = 'vds' and value_si >= 600 and superseded_ms is null)
       and l.id in (select lot_id from lot_ratings where name = 'id' and value_si >= 12 and superseded_ms is null) order by l.id desc limit 50`,
   },
+  {
+    name: 'cap 1000u..2200u >=25V',
+    find: 'cap 1000u..2200u >=25V',
+    sql: `${LOT_COLUMNS} and l.kind = 'capacitor'
+      and l.id in (select lot_id from lot_ratings where name = 'capacitance' and value_si between 1e-3 and 2.2e-3 and superseded_ms is null)
+      and l.id in (select lot_id from lot_ratings where name = 'voltage' and value_si >= 25 and superseded_ms is null) order by l.id desc limit 50`,
+  },
 ];
 
 async function main(url: string) {
@@ -62,7 +69,9 @@ async function main(url: string) {
           .replace(/order by.*/s, ''),
       );
     });
-    add(name, ours, bare);
+    add(`${name}, with its facets`, ours, bare);
+    if (parsed.filter.demands.length > 0)
+      add('its tightest lots, against the same rows', await median(() => tightestLots(db.read, parsed.filter)), bare);
   }
   const ours = await median(() => listDonors(db.read, { page: 0, size: 30 }));
   const bare = await median(async () => {

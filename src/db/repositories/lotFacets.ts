@@ -4,7 +4,7 @@ import type { Grade } from '../../core/measure';
 import type { StockFilter } from '../../core/stock';
 import type { Queryable } from '../client';
 import { lotRatings, lots } from '../schema';
-import { whereOf } from './lotSearch';
+import { whereOf } from './lotWhere';
 import { type Lot } from './lots';
 
 /** Choices shown of each facet. */
