@@ -228,6 +228,37 @@ describe('the verdict a careful old hand would give', () => {
     if (verdict === 'scrap' || verdict === 'retest') expect(judged.limits).toEqual([]);
   });
 
+  // The limits are those of the modules; the doubt is that of the usual meters: 0.5 % + 2 for volts, 1.2 % + 3 for
+  // amperes, 0.8 % + 3 for ohms, 1.5 % + 3 in diode mode, the last digit a thousandth of the value.
+  test.each`
+    of                                 | measured                                                    | grade        | says
+    ${FET}                             | ${`${MOS} leakage 9.9e-6`}                                  | ${'B'}       | ${/± .*A of the meter that is no sure A/}
+    ${FET}                             | ${`${MOS} leakage 5e-6`}                                    | ${'A'}       | ${/^Drain leakage 5.µA\.$/}
+    ${FET}                             | ${`${MOS} leakage 1.01e-4`}                                 | ${undefined} | ${/does not block\. But ± .* straddles/}
+    ${FET}                             | ${'body 0.51 blocking 99500 gate OL'}                       | ${undefined} | ${/does not block\. But ± .*Ω of the meter straddles/}
+    ${FET}                             | ${'body 0.698 blocking OL gate OL'}                         | ${'A'}       | ${/± .* reaches the edge/}
+    ${ZENER}                           | ${'forward 0.7 reverse OL zener 12.59'}                     | ${'B'}       | ${/no sure A/}
+    ${ZENER}                           | ${'forward 0.7 reverse OL zener 13.21'}                     | ${undefined} | ${/straddles/}
+    ${DUAL}                            | ${'forward 0.22 second 0.2296 reverse OL'}                  | ${'B'}       | ${/no sure A/}
+    ${part('npn')}                     | ${'be 0.66 bc 0.65 ce 100500'}                              | ${undefined} | ${/over 1.MΩ is wanted/}
+    ${part('igbt')}                    | ${'blocking OL reverse 0.45 gate OL saturation 2.19'}       | ${'B'}       | ${/no sure A/}
+    ${OPTO}                            | ${`${LIT.replace('OL', '1.005e6')} drive 5e-3 output 9e-3`} | ${undefined} | ${/straddles/}
+    ${part('scr')}                     | ${'blocking OL gate 0.0201 latch 1'}                         | ${undefined} | ${/straddles/}
+    ${part('varistor', { vn: 470 })}   | ${'insulation OL knee 422'}                                 | ${undefined} | ${/straddles/}
+    ${part('thermistor', { r25: 10 })} | ${'resistance 12.05 falls 1'}                               | ${undefined} | ${/straddles/}
+    ${part('shunt-reference')}         | ${'reference 2.54 current 5e-3'}                           | ${'B'}       | ${/no sure A/}
+    ${CHOKE}                           | ${'inductance 81e-6'}                                       | ${'B'}       | ${/no sure A/}
+    ${CHOKE}                           | ${'inductance 95e-6 rings 12 saturation 5.02'}              | ${'B'}       | ${/no sure A/}
+    ${part('common-mode-choke')}       | ${'inductance 10e-3 second 10.5e-3'}                        | ${'B'}       | ${/no sure A/}
+    ${part('transformer')}             | ${'open 600e-6 shorted 17.8e-6 rings 12 insulation OL'}     | ${'B'}       | ${/± .* % of the meter that is no sure A/}
+    ${RELAY}                           | ${'coil 400 pullIn 9.59 contact 0.05'}                      | ${'C'}       | ${/no sure A/}
+    ${FAN}                             | ${'starts 9.6 current 0.17 noise 1'}                        | ${undefined} | ${/straddles/}
+  `('$of.kind, $measured: $grade, and the meter’s doubt is told', ({ of, measured, grade, says }) => {
+    const judged = judgePart(of as PartUnderTest, readings(measured as string));
+    expect(judged.grade).toBe(grade);
+    expect(judged.reasons.map(({ text }) => text).filter((text) => (says as RegExp).test(text))).toHaveLength(1);
+  });
+
   test.each`
     of      | measured                       | verdict     | why
     ${CAN}  | ${'capacitance 98e-6 esr 0.3'} | ${'retest'} | ${'the board lies in parallel'}

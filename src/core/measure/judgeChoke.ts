@@ -3,7 +3,8 @@ import {
   criterionOf,
   damageCriteria,
   doubtOf,
-  gradeAgainst,
+  difference,
+  inDoubt,
   judge,
   type Criterion,
   type Judgement,
@@ -41,8 +42,11 @@ export function ringQuality(periods: number): number {
 export function judgeChoke({ readings, nominal, damage }: ChokeTest): Judgement {
   return judge([
     ...damageCriteria(damage),
-    ...criterionOf(readings.inductance, 'The inductance was not measured.', (reading) =>
-      inductanceCriterion(reading, nominal),
+    ...criterionOf(
+      readings.inductance,
+      'The inductance was not measured.',
+      (reading) => inductanceCriterion(reading, nominal),
+      'inductance',
     ),
     ...criterionOf(readings.dcr, null, ({ value }) =>
       value === Infinity
@@ -50,7 +54,7 @@ export function judgeChoke({ readings, nominal, damage }: ChokeTest): Judgement 
         : { grade: 'A', text: `The winding has ${formatQuantity(value, 'ohm')}.` },
     ),
     ...criterionOf(readings.rings, null, ringCriterion),
-    ...criterionOf(readings.saturation, null, ({ value }) => saturationCriterion(value, nominal.current)),
+    ...criterionOf(readings.saturation, null, ({ value }) => saturationCriterion(value, nominal.current), 'current'),
   ]);
 }
 
@@ -59,19 +63,10 @@ function inductanceCriterion(reading: Reading, nominal: ChokeTest['nominal']): C
   if (nominal.inductance === undefined)
     return { grade: 'B', text: `${says} measured; nothing is printed to hold it against.` };
   const tolerance = nominal.tolerance ?? TOLERANCE;
-  const off = Math.abs(reading.value / nominal.inductance - 1);
-  const u = doubtOf(reading, 'inductance').standard / nominal.inductance;
-  const grade = gradeAgainst(
-    off,
-    u,
-    [
-      { grade: 'A', limit: tolerance },
-      { grade: 'B', limit: 2 * tolerance },
-    ],
-    'at-most',
-  );
+  const off = reading.value / nominal.inductance - 1;
+  // Too much is no fault: nobody loses a choke to more turns.
   return {
-    grade: grade === 'reject' && reading.value > nominal.inductance ? 'B' : grade,
+    grade: Math.abs(off) <= tolerance ? 'A' : off > -2 * tolerance ? 'B' : 'reject',
     text: `${says}, ${formatQuantity(nominal.inductance, 'henry')} ± ${formatQuantity(tolerance, 'ratio')} is printed.`,
   };
 }
@@ -110,10 +105,14 @@ export function judgeCommonModeChoke({ readings, damage }: ChokeTest): Judgement
         ? alikeCriterion(inductance, reading)
         : { grade: 'cannot tell', text: 'One winding alone tells nothing.' },
     ),
-    ...criterionOf(readings.insulation, null, ({ value }) =>
-      value < INSULATION
-        ? { grade: 'reject', text: `Winding to winding ${formatQuantity(value, 'ohm')}, over 100 MΩ is wanted.` }
-        : { grade: 'A', text: 'The windings are insulated from each other.' },
+    ...criterionOf(
+      readings.insulation,
+      null,
+      ({ value }) =>
+        value < INSULATION
+          ? { grade: 'reject', text: `Winding to winding ${formatQuantity(value, 'ohm')}, over 100 MΩ is wanted.` }
+          : { grade: 'A', text: 'The windings are insulated from each other.' },
+      'ohm',
     ),
   ];
   if (inductance && leakage)
@@ -134,18 +133,12 @@ export function judgeCommonModeChoke({ readings, damage }: ChokeTest): Judgement
 function alikeCriterion(first: Reading, second: Reading): Criterion {
   const mean = (first.value + second.value) / 2;
   const off = Math.abs(first.value - second.value) / mean;
-  const u = Math.hypot(doubtOf(first, 'inductance').standard, doubtOf(second, 'inductance').standard) / mean;
-  const grade = gradeAgainst(
-    Math.max(0, off - u),
-    0,
-    [
-      { grade: 'A', limit: ALIKE.A },
-      { grade: 'B', limit: ALIKE.B },
-    ],
-    'at-most',
-  );
-  return {
-    grade,
-    text: `Second winding ${formatQuantity(second.value, 'henry')}, ${Math.round(100 * off)} % apart from the first${grade === 'reject' ? ': a turn is shorted' : ''}.`,
-  };
+  const standard = doubtOf(difference(first, second), 'inductance').standard / mean;
+  return inDoubt(off, { standard, says: `± ${(200 * standard).toFixed(1)} % of the meter` }, (share) => {
+    const grade = share <= ALIKE.A ? 'A' : share <= ALIKE.B ? 'B' : 'reject';
+    return {
+      grade,
+      text: `Second winding ${formatQuantity(second.value, 'henry')}, ${Math.round(100 * off)} % apart from the first${grade === 'reject' ? ': a turn is shorted' : ''}.`,
+    };
+  });
 }

@@ -2,8 +2,7 @@ import { formatQuantity } from '../quantity';
 import {
   criterionOf,
   damageCriteria,
-  doubtOf,
-  gradeAgainst,
+  difference,
   judge,
   type Criterion,
   type Judgement,
@@ -60,12 +59,20 @@ export function forwardDrop(technology: string | undefined, vrrm: number | undef
 export function judgeDiode({ readings, technology, nominal, damage }: DiodeTest): Judgement {
   const criteria: Criterion[] = [
     ...damageCriteria(damage),
-    ...criterionOf(readings.forward, 'The forward drop was not measured.', (reading) =>
-      forwardCriterion(reading.value, { technology, usual: forwardDrop(technology, nominal.vrrm) }),
+    ...criterionOf(
+      readings.forward,
+      'The forward drop was not measured.',
+      (reading) => forwardCriterion(reading.value, { technology, usual: forwardDrop(technology, nominal.vrrm) }),
+      'diode',
     ),
-    ...criterionOf(readings.reverse, 'The other way round was not measured.', ({ value }) => reverseCriterion(value)),
-    ...criterionOf(readings.leakage, null, ({ value }) => leakageCriterion(value, technology)),
-    ...criterionOf(readings.zener, null, (reading) => zenerCriterion(reading, nominal)),
+    ...criterionOf(
+      readings.reverse,
+      'The other way round was not measured.',
+      ({ value }) => reverseCriterion(value),
+      'ohm',
+    ),
+    ...criterionOf(readings.leakage, null, ({ value }) => leakageCriterion(value, technology), 'current'),
+    ...criterionOf(readings.zener, null, (reading) => zenerCriterion(reading, nominal), 'dcVolt'),
   ];
   if (technology === 'zener' && !readings.zener)
     criteria.push({
@@ -82,10 +89,10 @@ export function judgeDualDiode({ readings, technology, nominal, damage }: DiodeT
   const of = { technology, usual: forwardDrop(technology, nominal.vrrm) };
   return judge([
     ...damageCriteria(damage),
-    ...criterionOf(forward, 'The first half was not measured.', ({ value }) => forwardCriterion(value, of)),
-    ...criterionOf(second, null, ({ value }) => forwardCriterion(value, of)),
+    ...criterionOf(forward, 'The first half was not measured.', ({ value }) => forwardCriterion(value, of), 'diode'),
+    ...criterionOf(second, null, ({ value }) => forwardCriterion(value, of), 'diode'),
     ...(forward && second && Number.isFinite(forward.value + second.value)
-      ? criterionOf(second, null, () => halvesCriterion(Math.abs(forward.value - second.value)))
+      ? criterionOf(difference(forward, second), null, ({ value }) => halvesCriterion(Math.abs(value)), 'diode')
       : [
           {
             grade: 'B' as const,
@@ -93,8 +100,13 @@ export function judgeDualDiode({ readings, technology, nominal, damage }: DiodeT
             limits: [{ kind: 'not-for', use: 'parallel' }] as const,
           },
         ]),
-    ...criterionOf(readings.reverse, 'The other way round was not measured.', ({ value }) => reverseCriterion(value)),
-    ...criterionOf(readings.leakage, null, ({ value }) => leakageCriterion(value, technology)),
+    ...criterionOf(
+      readings.reverse,
+      'The other way round was not measured.',
+      ({ value }) => reverseCriterion(value),
+      'ohm',
+    ),
+    ...criterionOf(readings.leakage, null, ({ value }) => leakageCriterion(value, technology), 'current'),
     ...speedCriteria(technology),
   ]);
 }
@@ -110,13 +122,18 @@ export function judgeBridge({ readings, damage }: Pick<DiodeTest, 'readings' | '
   return judge([
     ...damageCriteria(damage),
     ...drops.flatMap(([name, words]) =>
-      criterionOf(readings[name], `The diode from ${words} was not measured.`, ({ value }) => {
-        const found = forwardCriterion(value, { technology: 'rectifier', usual: FORWARD_DROP.rectifier });
-        return { ...found, text: `From ${words}: ${found.text}` };
-      }),
+      criterionOf(
+        readings[name],
+        `The diode from ${words} was not measured.`,
+        ({ value }) => {
+          const found = forwardCriterion(value, { technology: 'rectifier', usual: FORWARD_DROP.rectifier });
+          return { ...found, text: `From ${words}: ${found.text}` };
+        },
+        'diode',
+      ),
     ),
-    ...criterionOf(readings.reverse, '+ to − was not measured.', ({ value }) => reverseCriterion(value)),
-    ...criterionOf(readings.across, null, ({ value }) => reverseCriterion(value)),
+    ...criterionOf(readings.reverse, '+ to − was not measured.', ({ value }) => reverseCriterion(value), 'ohm'),
+    ...criterionOf(readings.across, null, ({ value }) => reverseCriterion(value), 'ohm'),
     ...speedCriteria('rectifier'),
   ]);
 }
@@ -151,12 +168,12 @@ function reverseCriterion(ohms: number): Criterion {
     : { grade: 'A', text: 'It blocks the other way.' };
 }
 
-function halvesCriterion(apart: number): Criterion {
-  const says = `The halves differ by ${formatQuantity(apart, 'volt')}`;
-  if (apart <= HALVES.alike) return { grade: 'A', text: `${says}.` };
+function halvesCriterion(volts: number): Criterion {
+  const says = `The halves differ by ${formatQuantity(volts, 'volt')}`;
+  if (volts <= HALVES.alike) return { grade: 'A', text: `${says}.` };
   return {
-    grade: apart <= HALVES.apart ? 'B' : 'C',
-    text: `${says}: ${apart <= HALVES.apart ? 'they share no current evenly' : 'one half is not like the other'}.`,
+    grade: volts <= HALVES.apart ? 'B' : 'C',
+    text: `${says}: ${volts <= HALVES.apart ? 'they share no current evenly' : 'one half is not like the other'}.`,
     limits: [{ kind: 'not-for', use: 'parallel' }],
   };
 }
@@ -175,15 +192,7 @@ function zenerCriterion(reading: Reading, nominal: DiodeTest['nominal']): Criter
   if (nominal.vz === undefined) return { grade: 'B', text: `${says}; the marking does not say what it should be.` };
   const tolerance = nominal.tolerance ?? ZENER_TOLERANCE;
   const off = Math.abs(reading.value / nominal.vz - 1);
-  const grade = gradeAgainst(
-    off,
-    doubtOf(reading, 'dcVolt').standard / nominal.vz,
-    [
-      { grade: 'A', limit: tolerance },
-      { grade: 'B', limit: 2 * tolerance },
-    ],
-    'at-most',
-  );
+  const grade = off <= tolerance ? 'A' : off <= 2 * tolerance ? 'B' : 'reject';
   return {
     grade,
     text: `${says}, ${formatQuantity(nominal.vz, 'volt')} ± ${formatQuantity(tolerance, 'ratio')} is printed.`,

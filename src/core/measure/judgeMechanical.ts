@@ -37,22 +37,34 @@ export function judgeRelay({ readings, nominal, damage }: MechanicalTest): Judge
         ? { grade: 'reject', text: 'The coil is open.' }
         : { grade: 'A', text: `Coil ${formatQuantity(value, 'ohm')}.` },
     ),
-    ...criterionOf(readings.pullIn, 'Where it pulls in was not tried.', ({ value }): Criterion => {
-      const says = `It pulls in at ${formatQuantity(value, 'volt')}`;
-      if (voltage === undefined) return { grade: 'cannot tell', text: `${says}; its coil voltage is not known.` };
-      return value <= RELAY.pullIn * voltage
-        ? { grade: 'A', text: `${says} of ${formatQuantity(voltage, 'volt')}.` }
-        : {
-            grade: value <= voltage ? 'C' : 'reject',
-            text: `${says}, by ${formatQuantity(RELAY.pullIn * voltage, 'volt')} it should.`,
-          };
-    }),
-    ...criterionOf(readings.dropOut, null, ({ value }): Criterion => {
-      const says = `It drops out at ${formatQuantity(value, 'volt')}`;
-      return voltage !== undefined && value < RELAY.dropOut * voltage
-        ? { grade: 'reject', text: `${says}: it sticks.` }
-        : { grade: 'A', text: `${says}.` };
-    }),
+    ...criterionOf(
+      readings.pullIn,
+      'Where it pulls in was not tried.',
+      ({ value }): Criterion => {
+        const says = `It pulls in at ${formatQuantity(value, 'volt')}`;
+        if (voltage === undefined) return { grade: 'cannot tell', text: `${says}; its coil voltage is not known.` };
+        return value <= RELAY.pullIn * voltage
+          ? { grade: 'A', text: `${says} of ${formatQuantity(voltage, 'volt')}.` }
+          : {
+              grade: value <= voltage ? 'C' : 'reject',
+              text: `${says}, by ${formatQuantity(RELAY.pullIn * voltage, 'volt')} it should.`,
+              // A weak pull presses its contacts weakly.
+              limits: [{ kind: 'derated', rating: 'current', share: 0.5 }],
+            };
+      },
+      'dcVolt',
+    ),
+    ...criterionOf(
+      readings.dropOut,
+      null,
+      ({ value }): Criterion => {
+        const says = `It drops out at ${formatQuantity(value, 'volt')}`;
+        return voltage !== undefined && value < RELAY.dropOut * voltage
+          ? { grade: 'reject', text: `${says}: it sticks.` }
+          : { grade: 'A', text: `${says}.` };
+      },
+      'dcVolt',
+    ),
     ...criterionOf(readings.contact, 'The closed contact was not measured.', contactCriterion),
   ]);
 }
@@ -91,32 +103,42 @@ export function judgeFan({ readings, nominal, damage }: MechanicalTest): Judgeme
   const { speed, slowSpeed, slowVolts } = readings;
   const criteria: Criterion[] = [
     ...damageCriteria(damage),
-    ...criterionOf(readings.starts, 'Where it starts was not tried.', ({ value }): Criterion => {
-      const says = `It starts from ${formatQuantity(value, 'volt')}`;
-      if (voltage === undefined) return { grade: 'B', text: `${says}; its voltage is not known.` };
-      if (value > FAN.late * voltage)
-        return { grade: 'reject', text: `${says} of ${formatQuantity(voltage, 'volt')}: its bearing is going.` };
-      return value > FAN.starts * voltage
-        ? {
-            grade: 'B',
-            text: `${says}: give it a kick at full voltage for a second.`,
-            limits: [{ kind: 'not-for', use: 'cooling' }],
-          }
-        : { grade: 'A', text: `${says} of ${formatQuantity(voltage, 'volt')}.` };
-    }),
-    ...criterionOf(readings.current, 'Its current was not measured.', ({ value }): Criterion => {
-      const says = `It draws ${formatQuantity(value, 'ampere')}`;
-      if (current === undefined) return { grade: 'A', text: `${says}.` };
-      if (value > FAN.tired * current)
-        return { grade: 'reject', text: `${says} of ${formatQuantity(current, 'ampere')}: it drags.` };
-      return value > FAN.current * current
-        ? {
-            grade: 'C',
-            text: `${says} of ${formatQuantity(current, 'ampere')}: the bearing is dry.`,
-            limits: [{ kind: 'not-for', use: 'cooling' }],
-          }
-        : { grade: 'A', text: `${says} of ${formatQuantity(current, 'ampere')}.` };
-    }),
+    ...criterionOf(
+      readings.starts,
+      'Where it starts was not tried.',
+      ({ value }): Criterion => {
+        const says = `It starts from ${formatQuantity(value, 'volt')}`;
+        if (voltage === undefined) return { grade: 'B', text: `${says}; its voltage is not known.` };
+        if (value > FAN.late * voltage)
+          return { grade: 'reject', text: `${says} of ${formatQuantity(voltage, 'volt')}: its bearing is going.` };
+        return value > FAN.starts * voltage
+          ? {
+              grade: 'B',
+              text: `${says}: give it a kick at full voltage for a second.`,
+              limits: [{ kind: 'not-for', use: 'cooling' }],
+            }
+          : { grade: 'A', text: `${says} of ${formatQuantity(voltage, 'volt')}.` };
+      },
+      'dcVolt',
+    ),
+    ...criterionOf(
+      readings.current,
+      'Its current was not measured.',
+      ({ value }): Criterion => {
+        const says = `It draws ${formatQuantity(value, 'ampere')}`;
+        if (current === undefined) return { grade: 'A', text: `${says}.` };
+        if (value > FAN.tired * current)
+          return { grade: 'reject', text: `${says} of ${formatQuantity(current, 'ampere')}: it drags.` };
+        return value > FAN.current * current
+          ? {
+              grade: 'C',
+              text: `${says} of ${formatQuantity(current, 'ampere')}: the bearing is dry.`,
+              limits: [{ kind: 'not-for', use: 'cooling' }],
+            }
+          : { grade: 'A', text: `${says} of ${formatQuantity(current, 'ampere')}.` };
+      },
+      'current',
+    ),
     ...criterionOf(readings.noise, 'Whether it grinds was not said.', ({ value }) =>
       value === 1
         ? { grade: 'A', text: 'It runs quietly.' }

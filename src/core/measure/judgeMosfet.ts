@@ -39,17 +39,23 @@ export interface MosfetTest {
 export function judgeMosfet({ readings, nominal, damage }: MosfetTest): Judgement {
   return judge([
     ...damageCriteria(damage),
-    ...criterionOf(readings.body, 'The body diode was not measured (red on source, black on drain).', bodyCriterion),
+    ...criterionOf(
+      readings.body,
+      'The body diode was not measured (red on source, black on drain).',
+      bodyCriterion,
+      'diode',
+    ),
     ...criterionOf(
       readings.blocking,
       'Drain to source was not measured with the gate tied to the source.',
       blockingCriterion,
+      'ohm',
     ),
-    ...criterionOf(readings.gate, 'The gate’s insulation was not measured.', gateCriterion),
+    ...criterionOf(readings.gate, 'The gate’s insulation was not measured.', gateCriterion, 'ohm'),
     ...criterionOf(readings.hold, null, holdCriterion),
-    ...criterionOf(readings.threshold, null, (reading) => thresholdCriterion(reading, nominal.vgsTh)),
+    ...criterionOf(readings.threshold, null, (reading) => thresholdCriterion(reading, nominal.vgsTh), 'dcVolt'),
     ...criterionOf(readings.onVolts, null, (reading) => onCriterion(reading, readings, nominal.rdsOn)),
-    ...criterionOf(readings.leakage, null, leakageCriterion),
+    ...criterionOf(readings.leakage, null, leakageCriterion, 'current'),
   ]);
 }
 

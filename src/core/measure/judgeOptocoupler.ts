@@ -40,22 +40,30 @@ export function judgeOptocoupler({ readings, marking, damage }: OptocouplerTest)
   const { drive, output } = readings;
   const criteria: Criterion[] = [
     ...damageCriteria(damage),
-    ...criterionOf(readings.led, 'The LED was not measured.', ({ value }) => ledCriterion(value)),
-    ...criterionOf(readings.dark, 'Collector to emitter was not measured.', ({ value }) =>
-      value < DARK
-        ? {
-            grade: 'reject',
-            text: `Dark it reads ${formatQuantity(value, 'ohm')} from collector to emitter: it leaks.`,
-          }
-        : { grade: 'A', text: 'Dark it blocks.' },
+    ...criterionOf(readings.led, 'The LED was not measured.', ({ value }) => ledCriterion(value), 'diode'),
+    ...criterionOf(
+      readings.dark,
+      'Collector to emitter was not measured.',
+      ({ value }) =>
+        value < DARK
+          ? {
+              grade: 'reject',
+              text: `Dark it reads ${formatQuantity(value, 'ohm')} from collector to emitter: it leaks.`,
+            }
+          : { grade: 'A', text: 'Dark it blocks.' },
+      'ohm',
     ),
-    ...criterionOf(readings.insulation, null, ({ value }) =>
-      value < INSULATION
-        ? {
-            grade: 'reject',
-            text: `LED to transistor ${formatQuantity(value, 'ohm')}: over 100 MΩ is wanted across a barrier.`,
-          }
-        : { grade: 'A', text: 'LED and transistor are insulated, as far as a meter can tell.' },
+    ...criterionOf(
+      readings.insulation,
+      null,
+      ({ value }) =>
+        value < INSULATION
+          ? {
+              grade: 'reject',
+              text: `LED to transistor ${formatQuantity(value, 'ohm')}: over 100 MΩ is wanted across a barrier.`,
+            }
+          : { grade: 'A', text: 'LED and transistor are insulated, as far as a meter can tell.' },
+      'ohm',
     ),
   ];
   if (drive && output) {

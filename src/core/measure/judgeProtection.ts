@@ -2,8 +2,6 @@ import { formatQuantity } from '../quantity';
 import {
   criterionOf,
   damageCriteria,
-  doubtOf,
-  gradeAgainst,
   judge,
   type Criterion,
   type Judgement,
@@ -44,15 +42,19 @@ export function judgeFuse({ readings, damage }: Omit<ProtectionTest, 'nominal'>)
 export function judgeVaristor({ readings, nominal, damage }: ProtectionTest): Judgement {
   const criteria: Criterion[] = [
     ...damageCriteria(damage),
-    ...criterionOf(readings.insulation, 'Its cold resistance was not measured.', ({ value }) =>
-      value < VARISTOR.insulation
-        ? {
-            grade: 'reject',
-            text: `Cold it reads ${formatQuantity(value, 'ohm')}, over 10 MΩ is wanted: it has let go.`,
-          }
-        : { grade: 'A', text: 'Cold it insulates.' },
+    ...criterionOf(
+      readings.insulation,
+      'Its cold resistance was not measured.',
+      ({ value }) =>
+        value < VARISTOR.insulation
+          ? {
+              grade: 'reject',
+              text: `Cold it reads ${formatQuantity(value, 'ohm')}, over 10 MΩ is wanted: it has let go.`,
+            }
+          : { grade: 'A', text: 'Cold it insulates.' },
+      'ohm',
     ),
-    ...criterionOf(readings.knee, null, (reading) => kneeCriterion(reading, nominal)),
+    ...criterionOf(readings.knee, null, (reading) => kneeCriterion(reading, nominal), 'dcVolt'),
   ];
   if (!readings.knee)
     criteria.push({
@@ -67,9 +69,10 @@ function kneeCriterion(reading: Reading, nominal: number | undefined): Criterion
   const says = `${formatQuantity(reading.value, 'volt')} at 1 mA`;
   if (nominal === undefined) return { grade: 'cannot tell', text: `${says}; the code on its disc is not read.` };
   const off = Math.abs(reading.value / nominal - 1);
-  const u = doubtOf(reading, 'dcVolt').standard / nominal;
-  const grade = gradeAgainst(off, u, [{ grade: 'A', limit: VARISTOR.moved }], 'at-most');
-  return { grade, text: `${says}, ${formatQuantity(nominal, 'volt')} ± 10 % is its code.` };
+  return {
+    grade: off <= VARISTOR.moved ? 'A' : 'reject',
+    text: `${says}, ${formatQuantity(nominal, 'volt')} ± 10 % is its code.`,
+  };
 }
 
 /**
@@ -85,20 +88,21 @@ export function judgeThermistor({
   const around = readings.around?.value ?? 25;
   return judge([
     ...damageCriteria(damage),
-    ...criterionOf(readings.resistance, 'Its cold resistance was not measured.', (reading): Criterion => {
-      if (reading.value === Infinity) return { grade: 'reject', text: 'It reads OL: open.' };
-      const at25 = { ...reading, value: reading.value * (positive ? 1 : towards25(around)) };
-      const says = `${formatQuantity(reading.value, 'ohm')} at ${formatQuantity(around, 'celsius')}${around === 25 ? '' : `, ${formatQuantity(at25.value, 'ohm')} at 25 °C`}`;
-      if (nominal === undefined) return { grade: 'cannot tell', text: `${says}; its marking is not read.` };
-      const u = doubtOf(at25, 'ohm').standard / nominal;
-      const grade = gradeAgainst(
-        Math.abs(at25.value / nominal - 1),
-        u,
-        [{ grade: 'A', limit: THERMISTOR.within }],
-        'at-most',
-      );
-      return { grade, text: `${says}, ${formatQuantity(nominal, 'ohm')} ± 20 % is its marking.` };
-    }),
+    ...criterionOf(
+      readings.resistance,
+      'Its cold resistance was not measured.',
+      (reading): Criterion => {
+        if (reading.value === Infinity) return { grade: 'reject', text: 'It reads OL: open.' };
+        const at25 = reading.value * (positive ? 1 : towards25(around));
+        const says = `${formatQuantity(reading.value, 'ohm')} at ${formatQuantity(around, 'celsius')}${around === 25 ? '' : `, ${formatQuantity(at25, 'ohm')} at 25 °C`}`;
+        if (nominal === undefined) return { grade: 'cannot tell', text: `${says}; its marking is not read.` };
+        return {
+          grade: Math.abs(at25 / nominal - 1) <= THERMISTOR.within ? 'A' : 'reject',
+          text: `${says}, ${formatQuantity(nominal, 'ohm')} ± 20 % is its marking.`,
+        };
+      },
+      'ohm',
+    ),
     ...criterionOf(readings.falls, null, ({ value }) =>
       (value === 1) === positive
         ? {

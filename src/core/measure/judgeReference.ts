@@ -2,8 +2,6 @@ import { formatQuantity } from '../quantity';
 import {
   criterionOf,
   damageCriteria,
-  doubtOf,
-  gradeAgainst,
   judge,
   type Criterion,
   type Judgement,
@@ -31,13 +29,17 @@ export function judgeReference({ readings, nominal, damage }: ReferenceTest): Ju
   const starved = current !== undefined && current.value < LEAST_CURRENT;
   return judge([
     ...damageCriteria(damage),
-    ...criterionOf(readings.reference, 'Its voltage was not measured.', (reading) =>
-      starved
-        ? {
-            grade: 'cannot tell',
-            text: `At ${formatQuantity(current.value, 'ampere')} it is starved: at least 1 mA is needed.`,
-          }
-        : outputCriterion(reading, nominal ?? REFERENCE, REFERENCE_WITHIN, 'Reference'),
+    ...criterionOf(
+      readings.reference,
+      'Its voltage was not measured.',
+      (reading) =>
+        starved
+          ? {
+              grade: 'cannot tell',
+              text: `At ${formatQuantity(current.value, 'ampere')} it is starved: at least 1 mA is needed.`,
+            }
+          : outputCriterion(reading, nominal ?? REFERENCE, REFERENCE_WITHIN, 'Reference'),
+      'dcVolt',
     ),
   ]);
 }
@@ -46,31 +48,26 @@ export function judgeReference({ readings, nominal, damage }: ReferenceTest): Ju
 export function judgeRegulator({ readings, nominal, damage }: ReferenceTest): Judgement {
   return judge([
     ...damageCriteria(damage),
-    ...criterionOf(readings.output, 'Its output was not measured.', (reading) =>
-      nominal === undefined
-        ? { grade: 'cannot tell', text: 'What it should give is not known; read the marking first.' }
-        : readings.input && readings.input.value < nominal + 2
-          ? {
-              grade: 'cannot tell',
-              text: `From ${formatQuantity(readings.input.value, 'volt')} it may be starved: give it 2 V more than its output.`,
-            }
-          : outputCriterion(reading, nominal, REGULATOR_WITHIN, 'Output'),
+    ...criterionOf(
+      readings.output,
+      'Its output was not measured.',
+      (reading) =>
+        nominal === undefined
+          ? { grade: 'cannot tell', text: 'What it should give is not known; read the marking first.' }
+          : readings.input && readings.input.value < nominal + 2
+            ? {
+                grade: 'cannot tell',
+                text: `From ${formatQuantity(readings.input.value, 'volt')} it may be starved: give it 2 V more than its output.`,
+              }
+            : outputCriterion(reading, nominal, REGULATOR_WITHIN, 'Output'),
+      'dcVolt',
     ),
   ]);
 }
 
 function outputCriterion(reading: Reading, nominal: number, within: { A: number; B: number }, name: string): Criterion {
   const off = Math.abs(Math.abs(reading.value) / Math.abs(nominal) - 1);
-  const u = doubtOf(reading, 'dcVolt').standard / Math.abs(nominal);
-  const grade = gradeAgainst(
-    off,
-    u,
-    [
-      { grade: 'A', limit: within.A },
-      { grade: 'B', limit: within.B },
-    ],
-    'at-most',
-  );
+  const grade = off <= within.A ? 'A' : off <= within.B ? 'B' : 'reject';
   return {
     grade,
     text: `${name} ${formatQuantity(reading.value, 'volt', { digits: 4 })}, ${formatQuantity(nominal, 'volt', { digits: 4 })} ± ${formatQuantity(within.A, 'ratio')} is wanted.`,

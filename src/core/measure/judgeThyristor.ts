@@ -18,8 +18,8 @@ export function judgeTriac({ readings, damage }: ThyristorTest): Judgement {
   const { latch, latchThird } = readings;
   const criteria: Criterion[] = [
     ...damageCriteria(damage),
-    ...criterionOf(readings.blocking, 'MT2 to MT1 was not measured.', ({ value }) => blockingCriterion(value)),
-    ...criterionOf(readings.gate, 'Gate to MT1 was not measured.', ({ value }) => triacGate(value)),
+    ...criterionOf(readings.blocking, 'MT2 to MT1 was not measured.', ({ value }) => blockingCriterion(value), 'ohm'),
+    ...criterionOf(readings.gate, 'Gate to MT1 was not measured.', ({ value }) => triacGate(value), 'ohm'),
     ...latchCriteria(latch?.value, 'with gate and MT2 positive'),
     ...latchCriteria(latchThird?.value, 'with both negative'),
   ];
@@ -36,8 +36,13 @@ export function judgeTriac({ readings, damage }: ThyristorTest): Judgement {
 export function judgeThyristor({ readings, damage }: ThyristorTest): Judgement {
   return judge([
     ...damageCriteria(damage),
-    ...criterionOf(readings.blocking, 'Anode to cathode was not measured.', ({ value }) => blockingCriterion(value)),
-    ...criterionOf(readings.gate, 'Gate to cathode was not measured.', ({ value }) => scrGate(value)),
+    ...criterionOf(
+      readings.blocking,
+      'Anode to cathode was not measured.',
+      ({ value }) => blockingCriterion(value),
+      'ohm',
+    ),
+    ...criterionOf(readings.gate, 'Gate to cathode was not measured.', ({ value }) => scrGate(value), 'diode'),
     ...latchCriteria(readings.latch?.value, 'and stays on'),
   ]);
 }

@@ -1,6 +1,15 @@
 import { formatQuantity } from '../quantity';
 import { ringCriterion } from './judgeChoke';
-import { criterionOf, damageCriteria, judge, type Criterion, type Judgement, type Readings } from './judgement';
+import {
+  criterionOf,
+  damageCriteria,
+  doubtOf,
+  inDoubt,
+  judge,
+  type Criterion,
+  type Judgement,
+  type Readings,
+} from './judgement';
 import { transformerReport, type TransformerReport } from './transformerReport';
 
 const INSULATION = 100e6;
@@ -46,16 +55,25 @@ function couplingCriteria({ open, shorted }: Readings, { coupling }: Transformer
         text: 'With the output shorted it reads as much as open: was the right winding shorted?',
       },
     ];
-  const share = shorted.value / open.value;
-  const says = `Leakage ${formatQuantity(coupling.leakage, 'henry')}, ${(100 * share).toFixed(1)} % (coupling ${coupling.coupling.toFixed(3)})`;
-  if (share <= LEAKAGE.plain) return [{ grade: 'A', text: `${says}.` }];
-  if (share >= LEAKAGE.made && share <= LEAKAGE.madeTo)
-    return [{ grade: 'A', text: `${says}: made so, as resonant converters want it.` }];
+  const measured = shorted.value / open.value;
+  const says = `Leakage ${formatQuantity(coupling.leakage, 'henry')}, ${(100 * measured).toFixed(1)} % (coupling ${coupling.coupling.toFixed(3)})`;
+  const standard =
+    measured *
+    Math.hypot(
+      doubtOf(open, 'inductance').standard / open.value,
+      doubtOf(shorted, 'inductance').standard / shorted.value,
+    );
+  const doubt = { standard, says: `± ${(200 * standard).toFixed(1)} % of the meter` };
   return [
-    {
-      grade: share < LEAKAGE.made ? 'B' : 'cannot tell',
-      text: `${says}, 1 to 3 % is usual for a flyback, less for a forward converter.`,
-    },
+    inDoubt(measured, doubt, (share): Criterion => {
+      if (share <= LEAKAGE.plain) return { grade: 'A', text: `${says}.` };
+      if (share >= LEAKAGE.made && share <= LEAKAGE.madeTo)
+        return { grade: 'A', text: `${says}: made so, as resonant converters want it.` };
+      return {
+        grade: share < LEAKAGE.made ? 'B' : 'cannot tell',
+        text: `${says}, 1 to 3 % is usual for a flyback, less for a forward converter.`,
+      };
+    }),
   ];
 }
 

@@ -24,11 +24,24 @@ export function judgeTransistor({ readings, damage }: TransistorTest): Judgement
   const { be, bc } = readings;
   const criteria: Criterion[] = [
     ...damageCriteria(damage),
-    ...criterionOf(be, 'Base to emitter was not measured.', ({ value }) => junctionCriterion('Base to emitter', value)),
-    ...criterionOf(bc, 'Base to collector was not measured.', ({ value }) =>
-      junctionCriterion('Base to collector', value),
+    ...criterionOf(
+      be,
+      'Base to emitter was not measured.',
+      ({ value }) => junctionCriterion('Base to emitter', value),
+      'diode',
     ),
-    ...criterionOf(readings.ce, 'Collector to emitter was not measured.', ({ value }) => blockingCriterion(value)),
+    ...criterionOf(
+      bc,
+      'Base to collector was not measured.',
+      ({ value }) => junctionCriterion('Base to collector', value),
+      'diode',
+    ),
+    ...criterionOf(
+      readings.ce,
+      'Collector to emitter was not measured.',
+      ({ value }) => blockingCriterion(value),
+      'ohm',
+    ),
     ...criterionOf(readings.gain, null, ({ value }) => gainCriterion(value)),
   ];
   if (be && bc && Number.isFinite(be.value + bc.value) && be.value + 0.02 < bc.value)
@@ -81,10 +94,16 @@ export function judgeIgbt({ readings, damage }: TransistorTest): Judgement {
       readings.blocking,
       'Collector to emitter was not measured with the gate tied to the emitter.',
       ({ value }) => blockingCriterion(value),
+      'ohm',
     ),
-    ...criterionOf(readings.reverse, 'Emitter to collector was not measured.', ({ value }) => besideCriterion(value)),
-    ...criterionOf(readings.gate, 'The gate’s insulation was not measured.', gateCriterion),
-    ...criterionOf(readings.saturation, null, ({ value }) => saturationCriterion(value)),
+    ...criterionOf(
+      readings.reverse,
+      'Emitter to collector was not measured.',
+      ({ value }) => besideCriterion(value),
+      'diode',
+    ),
+    ...criterionOf(readings.gate, 'The gate’s insulation was not measured.', gateCriterion, 'ohm'),
+    ...criterionOf(readings.saturation, null, ({ value }) => saturationCriterion(value), 'dcVolt'),
   ]);
 }
 

@@ -1,4 +1,13 @@
-import { DEFAULT_ACCURACY, uncertaintyOf, withinLimit, type Accuracy, type Uncertainty } from '../uncertainty';
+import { formatQuantity } from '../quantity';
+import {
+  ACCURACY_UNIT,
+  DEFAULT_ACCURACY,
+  SETTLED_SPAN,
+  uncertaintyOf,
+  withinLimit,
+  type Accuracy,
+  type Uncertainty,
+} from '../uncertainty';
 import type { Limit } from './limits';
 
 /** What to do with a part. */
@@ -65,14 +74,18 @@ export function judge(criteria: readonly Criterion[]): Judgement {
  * The criterion of one reading, if it was taken. A reading taken in circuit can condemn a part or leave
  * it open, never pass it, since the board lies in parallel.
  * @param missing what to say when it was not taken; null when it is not needed
+ * @param meter what the reading was taken with, when `of` looks at its face value alone
  */
 export function criterionOf(
   reading: Reading | undefined,
   missing: string | null,
   of: (reading: Reading) => Criterion,
+  meter?: AccuracyName,
 ): readonly Criterion[] {
   if (!reading) return missing === null ? [] : [{ grade: 'cannot tell', text: missing }];
-  const found = of(reading);
+  const found = meter
+    ? inDoubt(reading.value, meterDoubt(reading, meter), (value) => of({ ...reading, value }))
+    : of(reading);
   if (!reading.inCircuit || found.grade === 'reject') return [found];
   const text = `${found.text} Measured in circuit, where the board lies in parallel: lift one leg and measure again.`;
   return [{ grade: 'cannot tell', text }];
@@ -87,6 +100,41 @@ export function damageCriteria(damage: readonly string[]): readonly Criterion[] 
 export function doubtOf(reading: Reading, name: AccuracyName): Uncertainty {
   const accuracy = reading.meter?.[name] ?? DEFAULT_ACCURACY[name];
   return uncertaintyOf({ reading: reading.value, resolution: reading.resolution, accuracy });
+}
+
+function meterDoubt(reading: Reading, meter: AccuracyName): Doubt {
+  const { standard, expanded } = doubtOf(reading, meter);
+  return { standard, says: `± ${formatQuantity(expanded, ACCURACY_UNIT[meter], { digits: 2 })} of the meter` };
+}
+
+/** How unsure a value is: its standard uncertainty, and that in words, like `± 2 mV of the meter`. */
+export interface Doubt {
+  readonly standard: number;
+  readonly says: string;
+}
+
+/**
+ * What a value says when it might be as much higher or lower as its doubt leaves open. Where that decides between
+ * keeping and scrapping nothing is settled; where it decides between grades the lower one counts. The edge of what is
+ * merely usual settles nothing either way.
+ */
+export function inDoubt(value: number, { standard, says }: Doubt, of: (value: number) => Criterion): Criterion {
+  const found = of(value);
+  if (found.grade === 'cannot tell' || !Number.isFinite(value)) return found;
+  const might = [-1, 1].map((side) => of(value + side * SETTLED_SPAN * standard));
+  if (might.some(({ grade }) => (grade === 'reject') !== (found.grade === 'reject')))
+    return { grade: 'cannot tell', text: `${found.text} But ${says} straddles that limit: it cannot tell.` };
+  const sure = might.filter(({ grade }) => grade !== 'cannot tell');
+  const lowest = worseOf(found.grade, ...sure.map(({ grade }) => grade));
+  const lower = sure.find(({ grade }) => grade === lowest && grade !== found.grade);
+  if (lower) return { ...lower, text: `${found.text} With ${says} that is no sure ${found.grade}.` };
+  return sure.length < might.length ? { ...found, text: `${found.text} ${says} reaches the edge of that.` } : found;
+}
+
+/** The difference of two readings of one meter: what it reads too much in per cent cancels, its last digits do not. */
+export function difference(first: Reading, second: Reading): Reading {
+  const resolution = Math.hypot(first.resolution, second.resolution);
+  return { ...first, ...second, value: Math.abs(first.value - second.value), resolution };
 }
 
 /**

@@ -1,3 +1,5 @@
+import type { Unit } from '../quantity';
+
 /** A meter's accuracy: so many per cent of the reading plus so many of its last digit. */
 export interface Accuracy {
   readonly share: number;
@@ -17,6 +19,18 @@ export const DEFAULT_ACCURACY = {
   inductance: { share: 0.05, digits: 5 },
   temperature: { share: 0, digits: 0, floor: 2 },
 } as const satisfies Readonly<Record<string, Accuracy>>;
+
+/** What the readings of each are in. */
+export const ACCURACY_UNIT = {
+  dcVolt: 'volt',
+  ohm: 'ohm',
+  capacitance: 'farad',
+  current: 'ampere',
+  diode: 'volt',
+  esr: 'ohm',
+  inductance: 'henry',
+  temperature: 'celsius',
+} as const satisfies Readonly<Record<keyof typeof DEFAULT_ACCURACY, Unit>>;
 
 export interface Uncertainty {
   /** Limit of error, in the unit of the reading. */

@@ -3,6 +3,8 @@ export type LimitVerdict = 'within' | 'outside' | 'cannot-tell';
 
 /** Probability above which a side is taken as settled. Source: common practice, no source. */
 const SETTLED = 0.95;
+/** How many standard uncertainties away a limit is settled: the normal distribution's point of that probability. */
+export const SETTLED_SPAN = 1.645;
 
 /**
  * Compares a value with a limit. The probability is that of a normal distribution with the given
