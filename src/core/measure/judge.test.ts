@@ -209,6 +209,7 @@ describe('the verdict a careful old hand would give', () => {
     ${FAN}                                                   | ${'starts 9 current 0.17 noise 1'}                                       | ${'limit'}  | ${'B'}       | ${'late'}
     ${FAN}                                                   | ${'starts 11 current 0.17 noise 1'}                                      | ${'scrap'}  | ${'reject'}  | ${'bearing'}
     ${FAN}                                                   | ${'starts 5 current 0.17 speed 2000 slowSpeed 1150 slowVolts 7 noise 1'} | ${'keep'}   | ${'A'}       | ${'58 % at 7 V'}
+    ${FAN}                                                   | ${'starts 5 current 0.17 speed 2000 slowSpeed 600 slowVolts 7 noise 1'}  | ${'limit'}  | ${'C'}       | ${'30 % at 7 V: it drags'}
     ${part('heat-sink')}                                     | ${'power 10 sink 65 around 25 minutes 300'}                              | ${'keep'}   | ${'A'}       | ${'4 K/W'}
     ${part('heat-sink')}                                     | ${'power 10 sink 65 around 25'}                                          | ${'retest'} | ${undefined} | ${'cut short?'}
     ${CHIP}                                                  | ${'1 0.61 2 OL 3 0.56 4 0.63'}                                           | ${'keep'}   | ${'A'}       | ${'like a good one'}
@@ -243,10 +244,10 @@ describe('the verdict a careful old hand would give', () => {
     ${part('npn')}                     | ${'be 0.66 bc 0.65 ce 100500'}                              | ${undefined} | ${/over 1.MΩ is wanted/}
     ${part('igbt')}                    | ${'blocking OL reverse 0.45 gate OL saturation 2.19'}       | ${'B'}       | ${/no sure A/}
     ${OPTO}                            | ${`${LIT.replace('OL', '1.005e6')} drive 5e-3 output 9e-3`} | ${undefined} | ${/straddles/}
-    ${part('scr')}                     | ${'blocking OL gate 0.0201 latch 1'}                         | ${undefined} | ${/straddles/}
+    ${part('scr')}                     | ${'blocking OL gate 0.0201 latch 1'}                        | ${undefined} | ${/straddles/}
     ${part('varistor', { vn: 470 })}   | ${'insulation OL knee 422'}                                 | ${undefined} | ${/straddles/}
     ${part('thermistor', { r25: 10 })} | ${'resistance 12.05 falls 1'}                               | ${undefined} | ${/straddles/}
-    ${part('shunt-reference')}         | ${'reference 2.54 current 5e-3'}                           | ${'B'}       | ${/no sure A/}
+    ${part('shunt-reference')}         | ${'reference 2.54 current 5e-3'}                            | ${'B'}       | ${/no sure A/}
     ${CHOKE}                           | ${'inductance 81e-6'}                                       | ${'B'}       | ${/no sure A/}
     ${CHOKE}                           | ${'inductance 95e-6 rings 12 saturation 5.02'}              | ${'B'}       | ${/no sure A/}
     ${part('common-mode-choke')}       | ${'inductance 10e-3 second 10.5e-3'}                        | ${'B'}       | ${/no sure A/}

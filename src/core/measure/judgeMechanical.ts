@@ -15,8 +15,11 @@ import {
 const RELAY = { pullIn: 0.8, dropOut: 0.05 } as const;
 /** A closed contact, in ohms. Common practice, no source. */
 const CONTACT = { good: 0.1, worn: 0.5 } as const;
-/** Shares of its voltage from which a fan starts; and of its printed current. Common practice, no source. */
-const FAN = { starts: 0.6, late: 0.8, current: 1.2, tired: 1.5 } as const;
+/**
+ * Shares of its voltage from which a fan starts; of its printed current; and of the speed to be expected when slowed.
+ * Common practice, no source.
+ */
+const FAN = { starts: 0.6, late: 0.8, current: 1.2, tired: 1.5, slow: 0.6 } as const;
 /** Minutes of steady temperature that a heating run needs, and the smallest rise that tells anything. */
 const HEATING = { steady: 180, rise: 10, doubt: 2 } as const;
 
@@ -148,8 +151,10 @@ export function judgeFan({ readings, nominal, damage }: MechanicalTest): Judgeme
   if (speed && slowSpeed && slowVolts && voltage !== undefined) {
     const share = slowSpeed.value / speed.value;
     const wanted = slowVolts.value / voltage;
+    const drags = share < FAN.slow * wanted;
     criteria.push({
-      grade: share < 0.6 * wanted ? 'C' : 'A',
+      grade: drags ? 'C' : 'A',
+      ...(drags ? { limits: [{ kind: 'not-for', use: 'cooling' }] as const } : {}),
       text: `At ${formatQuantity(slowVolts.value, 'volt')} it keeps ${Math.round(100 * share)} % of its speed; about ${Math.round(100 * wanted)} % is to be expected. Air goes with the speed, pressure with its square, power with its cube.`,
     });
   }
