@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   adviseWhole,
+  allotNeeds,
   effortOf,
   experienceOf,
   jobsOf,
@@ -11,10 +12,12 @@ import {
   whyLeft,
   type HarvestPart,
   type Job,
+  type OpenNeed,
   type PastStep,
   type Worth,
 } from '.';
 import { KIND_NAMES } from '../part';
+import { parseFilter } from '../stock';
 
 const job = (id: string, minutes: number, points: number, ...after: string[]): Job => ({ id, minutes, points, after });
 
@@ -107,27 +110,27 @@ describe('the plan for the minutes at hand', () => {
 });
 
 describe('what a part is worth', () => {
-  const fet: Worth = { kind: 'nmos', package: 'TO-220', grade: 'A', held: 0, needs: [] };
+  const fet: Worth = { kind: 'nmos', package: 'TO-220', grade: 'A', held: 0 };
   const points = (more: Partial<Worth>) => valueOf({ ...fet, ...more }).points;
   test.each`
-    less                                                | more                                                | why
-    ${{ held: 8 }}                                      | ${{}}                                               | ${'so many in the drawers'}
-    ${{ grade: 'B' }}                                   | ${{}}                                               | ${'a grade less'}
-    ${{ grade: undefined }}                             | ${{ grade: 'B' }}                                   | ${'not tested'}
-    ${{}}                                               | ${{ needs: [{ title: 'lamp', verdict: 'limit' }] }} | ${'a build needs one'}
-    ${{ needs: [{ title: 'lamp', verdict: 'limit' }] }} | ${{ needs: [{ title: 'lamp', verdict: 'fits' }] }}  | ${'without a limit'}
-    ${{ needs: [{ title: 'lamp', verdict: 'fits' }] }}  | ${{ wish: 'take' }}                                 | ${'the person has the last word'}
-    ${{ package: 'SOT-23' }}                            | ${{}}                                               | ${'a small case'}
-    ${{ kind: 'resistor' }}                             | ${{}}                                               | ${'a resistor'}
+    less                                             | more                                             | why
+    ${{ held: 8 }}                                   | ${{}}                                            | ${'so many in the drawers'}
+    ${{ grade: 'B' }}                                | ${{}}                                            | ${'a grade less'}
+    ${{ grade: undefined }}                          | ${{ grade: 'B' }}                                | ${'not tested'}
+    ${{}}                                            | ${{ need: { title: 'lamp', verdict: 'limit' } }} | ${'a build needs one'}
+    ${{ need: { title: 'lamp', verdict: 'limit' } }} | ${{ need: { title: 'lamp', verdict: 'fits' } }}  | ${'without a limit'}
+    ${{ need: { title: 'lamp', verdict: 'fits' } }}  | ${{ wish: 'take' }}                              | ${'the person has the last word'}
+    ${{ package: 'SOT-23' }}                         | ${{}}                                            | ${'a small case'}
+    ${{ kind: 'resistor' }}                          | ${{}}                                            | ${'a resistor'}
   `('$why: $less under $more', ({ less, more }) => {
     expect(points(less as Partial<Worth>)).toBeLessThan(points(more as Partial<Worth>));
   });
 
   test.each`
-    of                                                                | why
-    ${{ grade: 'reject' }}                                            | ${'it did not pass'}
-    ${{ wish: 'leave' }}                                              | ${'you said to leave it'}
-    ${{ wish: 'leave', needs: [{ title: 'lamp', verdict: 'fits' }] }} | ${'you said to leave it'}
+    of                                                             | why
+    ${{ grade: 'reject' }}                                         | ${'it did not pass'}
+    ${{ wish: 'leave' }}                                           | ${'you said to leave it'}
+    ${{ wish: 'leave', need: { title: 'lamp', verdict: 'fits' } }} | ${'you said to leave it'}
   `('nothing: $why', ({ of, why }) => {
     expect(valueOf({ ...fet, ...(of as Partial<Worth>) })).toEqual({ points: 0, reasons: [why] });
   });
@@ -138,6 +141,33 @@ describe('what a part is worth', () => {
   });
 });
 
+describe('open needs of builds', () => {
+  const fet = (ref: string, volts: number, grade: 'A' | 'B' | 'C' | null = 'A') => ({
+    ref,
+    kind: 'nmos' as const,
+    grade,
+    ratings: { vds: { value: volts, source: 'datasheet' as const } },
+  });
+  const need = (title: string, find: string, pieces: number): OpenNeed => {
+    const parsed = parseFilter(find);
+    if (!parsed.ok) throw new Error(find);
+    return { title, filter: parsed.filter, pieces };
+  };
+  const lamp = need('lamp', 'nmos >=500V', 1);
+  test.each`
+    parts                                               | needs                                    | filled                    | why
+    ${[fet('Q1', 800), fet('Q2', 600), fet('Q3', 500)]} | ${[lamp]}                                | ${['Q3 lamp']}            | ${'one is enough, the tightest'}
+    ${[fet('Q1', 800), fet('Q2', 600)]}                 | ${[need('pair', 'nmos >=500V', 3)]}      | ${['Q1 pair', 'Q2 pair']} | ${'as many as there are'}
+    ${[fet('Q1', 600), fet('Q2', 600, 'C')]}            | ${[lamp, need('pump', 'nmos >=60V', 1)]} | ${['Q1 lamp', 'Q2 pump']} | ${'each for one need'}
+    ${[fet('Q1', 400)]}                                 | ${[lamp]}                                | ${[]}                     | ${'too weak'}
+    ${[fet('Q1', 600)]}                                 | ${[need('lamp', 'nmos >=500V', 0)]}      | ${[]}                     | ${'the drawers have it'}
+    ${[]}                                               | ${[lamp]}                                | ${[]}                     | ${'nothing there'}
+  `('$why', ({ parts, needs, filled }) => {
+    const found = allotNeeds(parts as Parameters<typeof allotNeeds>[0], needs as OpenNeed[]);
+    expect([...found].map(([ref, { title }]) => `${ref} ${title}`).sort()).toEqual(filled);
+  });
+});
+
 const NEW_HAND = experienceOf([]);
 const onBoard = (ref: string, more: Partial<HarvestPart>): HarvestPart => ({
   ref,
@@ -145,7 +175,6 @@ const onBoard = (ref: string, more: Partial<HarvestPart>): HarvestPart => ({
   package: 'TO-220',
   grade: 'A',
   held: 0,
-  needs: [],
   says: '',
   mounting: { ways: [], behind: [] },
   ...more,

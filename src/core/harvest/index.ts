@@ -2,6 +2,7 @@ export { EFFORT_CLASSES, effortOf, MOUNTING_NAMES, MOUNTINGS, type EffortClass, 
 export { experienceOf, survivalSays, type Experience, type PastStep } from './experience';
 export { jobsOf, mountingText, type HarvestJob, type HarvestPart, type Mounting } from './jobs';
 export { adviseWhole, type WholeAdvice, type WholeUnit } from './leaveWhole';
+export { allotNeeds, type FilledNeed, type OpenNeed } from './needs';
 export { planHarvest, type Job, type Plan } from './plan';
 export { showMinutes, whyLeft, type LeftJob } from './reasons';
 export { USEFULNESS } from './usefulness';

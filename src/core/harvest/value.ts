@@ -1,5 +1,6 @@
 import type { Grade } from '../measure';
 import { packageRule, type KindName } from '../part';
+import type { FilledNeed } from './needs';
 import { CAPACITOR_BUILDS, CASE_SHARE, GRADE_SHARE, USEFULNESS, WANTED } from './usefulness';
 
 /** What a person said of a part: take it, or leave it. */
@@ -15,8 +16,8 @@ export interface Worth {
   readonly unsettled?: boolean;
   /** Like parts in the drawers. */
   readonly held: number;
-  /** Open needs of builds that it would fill, the best first. */
-  readonly needs: readonly { readonly title: string; readonly verdict: 'fits' | 'limit' }[];
+  /** The open need of a build that it would fill. */
+  readonly need?: FilledNeed | undefined;
   readonly wish?: Wish | null | undefined;
 }
 
@@ -41,7 +42,7 @@ export function valueOf(part: Worth): Value {
   const grade = part.grade ?? 'untested';
   const scarcity = 1 / (1 + part.held / plenty);
   const useful = points * size * (build?.share ?? 1) * GRADE_SHARE[grade] * scarcity;
-  const [need] = part.needs;
+  const { need } = part;
   const wanted = need ? WANTED[need.verdict] * (part.grade === undefined ? GRADE_SHARE.untested : 1) : 0;
   const wish = part.wish === 'take' ? WANTED.wish : 0;
   return { points: useful + wanted + wish, reasons: reasonsOf() };

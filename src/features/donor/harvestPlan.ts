@@ -1,21 +1,24 @@
 import {
   adviseWhole,
+  allotNeeds,
   experienceOf,
   jobsOf,
   planHarvest,
   type HarvestJob,
   type HarvestPart,
+  type OpenNeed,
   type Plan,
   type WholeAdvice,
 } from '../../core/harvest';
 import { judgeNameplate } from '../../core/nameplate';
-import { RATINGS } from '../../core/part';
+import { kindsServing, RATINGS, type KindName } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
-import { likenessOf, MAIN_VALUES, matchLot, parseFilter, type StockFilter } from '../../core/stock';
+import { likenessOf, MAIN_VALUES, matchLot, parseFilter } from '../../core/stock';
 import type { Queryable } from '../../db/client';
 import { listBuilds } from '../../db/repositories/builds';
 import { donorOverview, type Donor } from '../../db/repositories/donors';
 import { heldLike, openRun, pastSteps, type HarvestRun, type HarvestStep } from '../../db/repositories/harvest';
+import { candidateLots } from '../../db/repositories/lotSearch';
 import { listParts, type PartRecord } from '../../db/repositories/parts';
 import { plateOf } from '../../db/repositories/plate';
 import { latestSoak } from '../../db/repositories/soaks';
@@ -25,6 +28,8 @@ import { testContext, type TestContext } from './testContext';
 
 /** Builds looked through for needs. */
 const BUILDS = 50;
+/** Lots looked at for each need. */
+const CANDIDATES = 30;
 /** Enough minutes to take all there is, for weighing the whole against its parts. */
 const ALL_DAY = 240;
 
@@ -88,17 +93,27 @@ async function wholeOf(db: Queryable, donor: Donor, jobs: readonly HarvestJob[])
 }
 
 async function worthOf(db: Queryable, records: readonly PartRecord[], context: TestContext): Promise<HarvestPart[]> {
+  const judged = records.map((record) => ({ record, judgement: judgeRecord(record, context) }));
+  const graded = judged.map(({ record, judgement }) => ({
+    record,
+    grade: record.part.damage.length > 0 ? ('reject' as const) : judgement?.grade,
+    isUnsettled: judgement?.verdict === 'retest',
+  }));
+  const takeable = graded.flatMap(({ record: { part, ratings }, grade }) =>
+    grade === 'reject' || part.wish === 'leave'
+      ? []
+      : [{ ref: part.ref, kind: part.kind, grade: grade ?? null, ratings }],
+  );
   const [held, needs] = await Promise.all([
     heldLike(
       db,
       records.map(({ part, ratings }) => likenessOf({ ...part, ratings })),
     ),
-    openNeeds(db),
+    openNeeds(db, new Set(takeable.map(({ kind }) => kind))),
   ]);
-  return records.map((record, index) => {
+  const allotted = allotNeeds(takeable, needs);
+  return graded.map(({ record, grade, isUnsettled }, index) => {
     const { part } = record;
-    const judgement = judgeRecord(record, context);
-    const grade = part.damage.length > 0 ? 'reject' : judgement?.grade;
     return {
       ref: part.ref,
       kind: part.kind,
@@ -107,9 +122,9 @@ async function worthOf(db: Queryable, records: readonly PartRecord[], context: T
       marking: part.marking,
       says: valueSays(record),
       grade,
-      unsettled: judgement?.verdict === 'retest',
+      unsettled: isUnsettled,
       held: held[index] ?? 0,
-      needs: needsFor(record, grade === undefined || grade === 'reject' ? null : grade, needs),
+      need: allotted.get(part.ref),
       wish: part.wish,
       mounting: part.mounting,
     };
@@ -124,24 +139,22 @@ function valueSays({ part, ratings }: PartRecord): string {
     .join(' ');
 }
 
-interface OpenNeed {
-  readonly title: string;
-  readonly filter: StockFilter;
-}
-
-async function openNeeds(db: Queryable): Promise<OpenNeed[]> {
-  return (await listBuilds(db, BUILDS)).flatMap(({ build, needs }) =>
+/** Needs of builds that parts of some kinds could fill, less what lies free in the drawers and fits. */
+async function openNeeds(db: Queryable, kinds: ReadonlySet<KindName>): Promise<OpenNeed[]> {
+  const open = (await listBuilds(db, BUILDS)).flatMap(({ build, needs }) =>
     needs.flatMap(({ need, filled }) => {
       const parsed = filled < need.quantity ? parseFilter(need.filter) : undefined;
-      return parsed?.ok && parsed.filter.kind ? [{ title: build.title, filter: parsed.filter }] : [];
+      if (!parsed?.ok || !parsed.filter.kind || !kindsServing(parsed.filter.kind).some((kind) => kinds.has(kind)))
+        return [];
+      return [{ title: build.title, filter: parsed.filter, pieces: need.quantity - filled }];
     }),
   );
-}
-
-function needsFor({ part, ratings }: PartRecord, grade: 'A' | 'B' | 'C' | null, needs: readonly OpenNeed[]) {
-  const found = needs.flatMap(({ title, filter }) => {
-    const { verdict } = matchLot(filter, { kind: part.kind, grade, ratings });
-    return verdict === 'fits' || verdict === 'limit' ? [{ title, verdict }] : [];
-  });
-  return found.sort((a, b) => (a.verdict === b.verdict ? 0 : a.verdict === 'fits' ? -1 : 1));
+  return Promise.all(
+    open.map(async (need) => {
+      const lots = await candidateLots(db, need.filter, CANDIDATES);
+      const fitting = lots.filter(({ lot, ratings }) => matchLot(need.filter, { ...lot, ratings }).verdict === 'fits');
+      const free = fitting.reduce((sum, { lot }) => sum + lot.onHand - lot.reserved, 0);
+      return { ...need, pieces: Math.max(0, need.pieces - free) };
+    }),
+  );
 }
