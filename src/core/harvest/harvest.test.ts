@@ -10,6 +10,7 @@ import {
   survivalSays,
   valueOf,
   whyLeft,
+  worthTesting,
   type HarvestPart,
   type Job,
   type OpenNeed,
@@ -122,6 +123,7 @@ describe('what a part is worth', () => {
     ${{ need: { title: 'lamp', verdict: 'fits' } }}  | ${{ wish: 'take' }}                              | ${'the person has the last word'}
     ${{ package: 'SOT-23' }}                         | ${{}}                                            | ${'a small case'}
     ${{ kind: 'resistor' }}                          | ${{}}                                            | ${'a resistor'}
+    ${{ kind: 'capacitor', farads: 1.5e-9 }}         | ${{ kind: 'capacitor', farads: 100e-9 }}         | ${'most likely a ceramic'}
   `('$why: $less under $more', ({ less, more }) => {
     expect(points(less as Partial<Worth>)).toBeLessThan(points(more as Partial<Worth>));
   });
@@ -199,6 +201,20 @@ describe('the jobs of a board', () => {
     expect(found('U2')?.after).toEqual(['tool:hot-air']);
     expect(found('C1,C2,C3,C4')).toMatchObject({ title: '4 × 100 nF capacitor', refs: ['C1', 'C2', 'C3', 'C4'] });
     expect(found('Q1')?.hazards.join(' ')).toContain('not measured dead');
+  });
+
+  test('a test is worth most where it changes what is taken', () => {
+    const untested = [
+      onBoard('T1', { kind: 'transformer', package: null, grade: undefined }),
+      onBoard('Q1', { grade: undefined }),
+      onBoard('R1', { kind: 'resistor', package: 'axial', grade: undefined }),
+      onBoard('Q2', {}),
+      onBoard('Q3', { grade: undefined, unsettled: true }),
+      onBoard('J1', { kind: 'connector', package: null, grade: undefined }),
+    ];
+    const all = jobsOf(untested, { experience: NEW_HAND, live: false, done: new Set() });
+    expect(worthTesting(all, planHarvest(all, 40))).toEqual({ taken: ['Q1'], left: ['T1'] });
+    expect(worthTesting(all, planHarvest(all, 1))).toEqual({ taken: [], left: ['T1', 'Q1'] });
   });
 
   test('what was done or taken is waited for no more', () => {

@@ -4,6 +4,6 @@ export { jobsOf, mountingText, type HarvestJob, type HarvestPart, type Mounting 
 export { adviseWhole, type WholeAdvice, type WholeUnit } from './leaveWhole';
 export { allotNeeds, type FilledNeed, type OpenNeed } from './needs';
 export { planHarvest, type Job, type Plan } from './plan';
-export { showMinutes, whyLeft, type LeftJob } from './reasons';
+export { showMinutes, whyLeft, worthTesting, type LeftJob } from './reasons';
 export { USEFULNESS } from './usefulness';
 export { valueOf, type Value, type Wish, type Worth } from './value';

@@ -34,6 +34,8 @@ export interface HarvestJob extends Job {
   readonly tableMinutes: number;
   readonly package: string | null;
   readonly value: Value | undefined;
+  /** Of an untested part: its worth should it pass as new. */
+  readonly worthIfSound: number | undefined;
   readonly class: EffortClass;
   readonly tool: ToolName;
   readonly tip: string;
@@ -105,6 +107,7 @@ function setup(id: string, title: string, minutes: number, class_: EffortClass, 
     after: [],
     refs: [],
     value: undefined,
+    worthIfSound: undefined,
     class: class_,
     tool: 'hands',
     tip,
@@ -169,6 +172,10 @@ function jobOf(
     points: worth - MINUTE_PRICE * minutes,
     worth,
     value: risk ? { ...value, reasons: value.reasons.toSpliced(1, 0, risk) } : value,
+    worthIfSound:
+      many || part.grade !== undefined || part.unsettled || !kindRule(part.kind).test
+        ? undefined
+        : survival * valueOf({ ...part, grade: 'A' }).points,
     after: [
       ...(mounting.sink ? [`sink:${mounting.sink}`] : []),
       ...(effort.tool === 'hot-air' ? ['tool:hot-air'] : []),

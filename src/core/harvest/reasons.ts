@@ -31,6 +31,24 @@ export function whyLeft(jobs: readonly HarvestJob[], plan: Plan, budget: number)
   }
 }
 
+/** Parts of which a test would tell most: those that the plan takes untested, and those it would take if they passed. */
+export function worthTesting(
+  jobs: readonly HarvestJob[],
+  plan: Plan,
+): { readonly taken: readonly string[]; readonly left: readonly string[] } {
+  const gain = (job: HarvestJob) => (job.worthIfSound ?? 0) - job.worth;
+  const untested = jobs.filter(({ worthIfSound }) => worthIfSound !== undefined).sort((a, b) => gain(b) - gain(a));
+  const refsOf = (some: readonly HarvestJob[]) => some.flatMap(({ refs }) => refs);
+  return {
+    taken: refsOf(untested.filter(({ id }) => plan.order.includes(id))),
+    left: refsOf(
+      untested.filter(
+        ({ id, worthIfSound = 0, minutes }) => !plan.order.includes(id) && worthIfSound > MINUTE_PRICE * minutes,
+      ),
+    ),
+  };
+}
+
 function chainOf(job: HarvestJob, byId: ReadonlyMap<string, HarvestJob>, seen = new Set<string>()): HarvestJob[] {
   return job.after.flatMap((id) => {
     const before = byId.get(id);

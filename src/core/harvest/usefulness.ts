@@ -60,7 +60,7 @@ export const CASE_SHARE: Readonly<Record<string, number>> = {
 };
 
 /** Capacitors by build: their share of the points, and why. Common practice, no source. */
-export const CAPACITOR_BUILDS: Readonly<Record<string, { readonly share: number; readonly why: string }>> = {
+const CAPACITOR_BUILDS: Readonly<Record<string, { readonly share: number; readonly why: string }>> = {
   film: { share: 1.3, why: 'films do not age' },
   x1: { share: 1, why: 'every mains input takes one' },
   x2: { share: 1, why: 'every mains input takes one' },
@@ -71,6 +71,18 @@ export const CAPACITOR_BUILDS: Readonly<Record<string, { readonly share: number;
   polymer: { share: 1.2, why: 'polymers are dear and last' },
   electrolytic: { share: 0.8, why: 'cans age, but a good one serves a repair' },
 };
+
+/** A capacitor that does not say how it is built is most likely a ceramic below this, in farads. Common practice, no source. */
+const CERAMIC_BELOW = 10e-9;
+
+/** The share of a capacitor's points by its build, or by its value when that is not known; why, when it is known. */
+export function capacitorShare(
+  subtype: string | null | undefined,
+  farads: number | undefined,
+): { readonly share: number; readonly why?: string } {
+  if (subtype) return CAPACITOR_BUILDS[subtype] ?? { share: 1 };
+  return { share: farads !== undefined && farads < CERAMIC_BELOW ? (CAPACITOR_BUILDS.ceramic?.share ?? 1) : 1 };
+}
 
 /** What a grade leaves of the points. Common practice, no source. */
 export const GRADE_SHARE = { A: 1, B: 0.8, C: 0.35, untested: 0.6, reject: 0 } as const;

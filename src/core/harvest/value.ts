@@ -1,7 +1,7 @@
 import type { Grade } from '../measure';
 import { packageRule, type KindName } from '../part';
 import type { FilledNeed } from './needs';
-import { CAPACITOR_BUILDS, CASE_SHARE, GRADE_SHARE, USEFULNESS, WANTED } from './usefulness';
+import { capacitorShare, CASE_SHARE, GRADE_SHARE, USEFULNESS, WANTED } from './usefulness';
 
 /** What a person said of a part: take it, or leave it. */
 export type Wish = 'take' | 'leave';
@@ -10,6 +10,8 @@ export interface Worth {
   readonly kind: KindName;
   readonly subtype?: string | null | undefined;
   readonly package?: string | null | undefined;
+  /** Of a capacitor. */
+  readonly farads?: number | undefined;
   /** Its grade by the bench; none while it was not tested. */
   readonly grade?: Grade | undefined;
   /** The readings did not settle it. */
@@ -37,7 +39,7 @@ export function valueOf(part: Worth): Value {
   if (part.wish === 'leave') return { points: 0, reasons: ['you said to leave it'] };
   if (part.grade === 'reject') return { points: 0, reasons: ['it did not pass'] };
   const size = part.package ? (CASE_SHARE[packageRule(part.package)?.group ?? ''] ?? 1) : 1;
-  const build = part.kind === 'capacitor' ? CAPACITOR_BUILDS[part.subtype ?? ''] : undefined;
+  const build = part.kind === 'capacitor' ? capacitorShare(part.subtype, part.farads) : undefined;
   const why = build?.why ?? general;
   const grade = part.grade ?? 'untested';
   const scarcity = 1 / (1 + part.held / plenty);

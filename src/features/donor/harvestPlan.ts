@@ -119,6 +119,7 @@ async function worthOf(db: Queryable, records: readonly PartRecord[], context: T
       kind: part.kind,
       subtype: part.subtype,
       package: part.package,
+      farads: record.ratings.capacitance?.value,
       marking: part.marking,
       says: valueSays(record),
       grade,

@@ -90,16 +90,19 @@ function HarvestOverview({
           <p>{whole.says}</p>
         </Section>
       )}
-      {plan.untested.length > 0 && (
+      {plan.untested.taken.length + plan.untested.left.length > 0 && (
         <Section label="Worth testing first">
-          <p>
-            An untested part counts less and goes into stock without a grade:{' '}
-            {plan.untested.slice(0, 6).map((ref) => (
-              <a key={ref} className="ref mr-2" href={`/donors/${code}/test?part=${ref}`}>
-                {ref}
-              </a>
-            ))}
-          </p>
+          {plan.untested.taken.length > 0 && (
+            <p>
+              An untested part counts less and goes into stock without a grade:{' '}
+              <TestLinks code={code} refs={plan.untested.taken} />
+            </p>
+          )}
+          {plan.untested.left.length > 0 && (
+            <p>
+              Left, but worth their minutes if they pass: <TestLinks code={code} refs={plan.untested.left} />
+            </p>
+          )}
         </Section>
       )}
       {plan.taken > 0 && !run && refused === null ? (
@@ -122,6 +125,14 @@ function HarvestOverview({
       </Caution>
     </Judgement>
   );
+}
+
+function TestLinks({ code, refs }: { code: string; refs: readonly string[] }) {
+  return refs.slice(0, 6).map((ref) => (
+    <a key={ref} className="ref mr-2" href={`/donors/${code}/test?part=${ref}`}>
+      {ref}
+    </a>
+  ));
 }
 
 function TakeJudgement({

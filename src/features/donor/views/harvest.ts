@@ -1,4 +1,4 @@
-import { showMinutes, whyLeft, type HarvestJob } from '../../../core/harvest';
+import { showMinutes, whyLeft, worthTesting, type HarvestJob } from '../../../core/harvest';
 import { kindRule } from '../../../core/part';
 import { bench } from '../../../db/bench';
 import type { Donor } from '../../../db/repositories/donors';
@@ -33,8 +33,8 @@ export interface JobInHand extends JobView {
 export interface HarvestView {
   readonly minutes: number;
   readonly plan: {
-    /** Untested parts that it takes, the most worth first. */
-    readonly untested: readonly string[];
+    /** Untested parts that it takes, and those it would take if they passed; what a test would tell most of first. */
+    readonly untested: { readonly taken: readonly string[]; readonly left: readonly string[] };
     readonly jobs: readonly JobView[];
     readonly taken: number;
     readonly says: string;
@@ -124,9 +124,8 @@ function planView(planned: PlannedHarvest): HarvestView['plan'] {
   const order = jobsInOrder(planned);
   let by = 0;
   const taken = order.reduce((sum, { refs }) => sum + refs.length, 0);
-  const untested = order.filter(({ refs, value }) => refs.length === 1 && value?.reasons.includes('not tested yet'));
   return {
-    untested: untested.sort((a, b) => b.worth - a.worth).map(({ refs }) => refs[0] ?? ''),
+    untested: worthTesting(jobs, plan),
     jobs: order.map((job) => jobView(job, (by += job.minutes))),
     taken,
     says: `${taken} ${taken === 1 ? 'part' : 'parts'} in ${showMinutes(plan.minutes)}`,

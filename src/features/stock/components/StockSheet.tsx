@@ -31,7 +31,9 @@ export function StockSearch({ view }: { view: StockView }) {
           className="h-9 w-full rounded-[3px] border-[1.5px] border-ink bg-lift pr-44 pl-3 font-mono text-[15px] outline-offset-2 placeholder:text-ink-3"
         />
         <span id="stock-found" role="status" className="absolute top-2 right-3 text-[12px] text-ink-2">
-          {view.problem ? '' : `${view.total} ${view.total === 1 ? 'lot' : 'lots'}, ${view.pieces} parts`}
+          {view.problem
+            ? ''
+            : `${view.total} ${view.total === 1 ? 'lot' : 'lots'}, ${view.pieces} ${view.pieces === 1 ? 'piece' : 'pieces'}`}
         </span>
       </Form>
       {view.problem && (
