@@ -90,21 +90,6 @@ function HarvestOverview({
           <p>{whole.says}</p>
         </Section>
       )}
-      {plan.untested.taken.length + plan.untested.left.length > 0 && (
-        <Section label="Worth testing first">
-          {plan.untested.taken.length > 0 && (
-            <p>
-              An untested part counts less and goes into stock without a grade:{' '}
-              <TestLinks code={code} refs={plan.untested.taken} />
-            </p>
-          )}
-          {plan.untested.left.length > 0 && (
-            <p>
-              Left, but worth their minutes if they pass: <TestLinks code={code} refs={plan.untested.left} />
-            </p>
-          )}
-        </Section>
-      )}
       {plan.taken > 0 && !run && refused === null ? (
         <section className="next">
           <h2 className="label mb-1">Next</h2>
@@ -119,6 +104,21 @@ function HarvestOverview({
               ? `${run.inHand.title}: the key below it says what came of it.`
               : `${pieces} ${pieces === 1 ? 'piece is' : 'pieces are'} in stock from this donor.`}
         </Next>
+      )}
+      {plan.untested.taken.length + plan.untested.left.length > 0 && (
+        <Section label="Worth testing first">
+          {plan.untested.taken.length > 0 && (
+            <p>
+              An untested part counts less and goes into stock without a grade:{' '}
+              <TestLinks code={code} refs={plan.untested.taken} />
+            </p>
+          )}
+          {plan.untested.left.length > 0 && (
+            <p>
+              Left, but worth their minutes if they pass: <TestLinks code={code} refs={plan.untested.left} />
+            </p>
+          )}
+        </Section>
       )}
       <Caution>
         Hot solder and old flux fumes harm eyes and lungs: glasses, air. Ferrite and glass diodes crack when bent.

@@ -2,7 +2,7 @@
 
 import { useState, type FormEvent } from 'react';
 import { WAVE_TASKS, type WaveParameters, type WaveTask } from '../../../core/waveform';
-import { parseQuantity } from '../../../core/quantity';
+import { parseQuantity, problemText } from '../../../core/quantity';
 import { LazyWaveChart } from '../../../ui/charts/LazyWaveChart';
 import { QuantityField } from '../../../ui/form/fields';
 import { Halves } from '../../../ui/frame/Halves';
@@ -37,6 +37,8 @@ export function WaveBench({ code, part }: { code: string; part: WavePart | null 
   function look(next: Span) {
     setSpan(next);
     setCursors(undefined);
+    // What was worked out is of what was in view.
+    wave.forget();
     wave.view(next);
   }
 
@@ -56,7 +58,10 @@ export function WaveBench({ code, part }: { code: string; part: WavePart | null 
                   type="button"
                   className="btn"
                   aria-pressed={index === channel}
-                  onClick={() => setChannel(index)}
+                  onClick={() => {
+                    setChannel(index);
+                    wave.forget();
+                  }}
                 >
                   {name}
                 </button>
@@ -102,14 +107,22 @@ function TaskForm({
   onTask: (task: WaveTask) => void;
   onAsk: (parameters: WaveParameters) => void;
 }) {
+  const [refusal, setRefusal] = useState('');
   function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
     const parameters: Record<string, number> = {};
-    for (const { name, unit } of TASKS[task].needs) {
-      const read = parseQuantity(String(data.get(name) ?? ''), unit);
-      if (read.ok) parameters[name] = read.quantity.value;
+    for (const { name, label, unit } of TASKS[task].needs) {
+      const text = String(data.get(name) ?? '').trim();
+      if (text === '') continue;
+      const read = parseQuantity(text, unit);
+      if (!read.ok) {
+        setRefusal(`${label}: ${problemText(read.problem)}`);
+        return;
+      }
+      parameters[name] = read.quantity.value;
     }
+    setRefusal('');
     onAsk(parameters);
   }
   return (
@@ -135,6 +148,11 @@ function TaskForm({
         <button type="submit" className="btn" data-tone="next">
           Work it out
         </button>
+        {refusal && (
+          <p role="alert" className="mt-2 text-[13px] text-stop">
+            {refusal}
+          </p>
+        )}
       </div>
     </form>
   );
