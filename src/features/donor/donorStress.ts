@@ -1,3 +1,4 @@
+import { recentOf } from '../../core/recent';
 import { unitStress, type UnitStress } from '../../core/sense';
 import { analyse } from '../../core/topology';
 import type { Queryable } from '../../db/client';
@@ -9,7 +10,7 @@ import { tracedBoard } from './tracedBoard';
 const SURE = 0.85;
 /** Boards whose topology is remembered, so that a page need not work it out again. */
 const REMEMBERED = 64;
-const known = new Map<string, { readonly board: string; readonly topology: string | undefined }>();
+const topologyOf = recentOf<string | undefined>(REMEMBERED);
 
 /** What the parts of a donor must stand: by its plate, and by the topology of its main stage once that was traced. */
 export async function donorStress(db: Queryable, donor: Donor): Promise<UnitStress> {
@@ -19,16 +20,10 @@ export async function donorStress(db: Queryable, donor: Donor): Promise<UnitStre
 async function mainTopology(db: Queryable, donor: Donor): Promise<string | undefined> {
   const board = await tracedBoard(db, donor, false);
   if (!board.joined || board.joined.length === 0) return undefined;
-  const text = JSON.stringify(board);
-  const present = known.get(donor.id);
-  if (present?.board === text) return present.topology;
-  const size = ({ magnetics, rectifiers }: { magnetics: readonly string[]; rectifiers: readonly string[] }) =>
-    magnetics.length + rectifiers.length;
-  const [main] = analyse(board).stages.toSorted((a, b) => size(b) - size(a));
-  const topology = main && main.probability >= SURE ? main.topology : undefined;
-  known.delete(donor.id);
-  known.set(donor.id, { board: text, topology });
-  const [oldest] = known.keys();
-  if (known.size > REMEMBERED && oldest !== undefined) known.delete(oldest);
-  return topology;
+  return topologyOf(JSON.stringify(board), () => {
+    const size = ({ magnetics, rectifiers }: { magnetics: readonly string[]; rectifiers: readonly string[] }) =>
+      magnetics.length + rectifiers.length;
+    const [main] = analyse(board).stages.toSorted((a, b) => size(b) - size(a));
+    return main && main.probability >= SURE ? main.topology : undefined;
+  });
 }

@@ -13,6 +13,7 @@ import {
   type RatingName,
 } from '../../../core/part';
 import { formatQuantity, parseQuantity, problemText } from '../../../core/quantity';
+import { recentOf } from '../../../core/recent';
 import { senseCheck, type UnitStress } from '../../../core/sense';
 import type { Bench } from '../../../db/bench';
 import { findDonor } from '../../../db/repositories/donors';
@@ -99,14 +100,15 @@ export function readingId({ kind, rule, ratings, readAs = '' }: Reading): string
   return [kind, rule, ...Object.entries(ratings).flat(), readAs].join(' ');
 }
 
+/** Readings of markings that are remembered: those of a few boards, whose pages show them again and again. */
+const readings = recentOf<readonly Reading[]>(1000);
+
 /** The readings of a part's marking, best first, as the Identify station ranks them. */
-export function readingsOf(part: Pick<Part, 'kind' | 'package' | 'marking' | 'block'>): Reading[] {
-  if (!part.marking) return [];
-  return decodeMarking(part.marking, {
-    kind: part.kind,
-    package: part.package ?? undefined,
-    place: part.block ?? undefined,
-  });
+export function readingsOf(part: Pick<Part, 'kind' | 'package' | 'marking' | 'block'>): readonly Reading[] {
+  const { marking, kind } = part;
+  if (!marking) return [];
+  const of = { kind, package: part.package ?? undefined, place: part.block ?? undefined };
+  return readings(JSON.stringify([marking, of]), () => decodeMarking(marking, of));
 }
 
 /** Readings of a part's marking as another kind, when none of its own kind is likely. */
