@@ -132,6 +132,17 @@ test('ten parts are tested with the meter, forty minutes planned and worked, a l
   await line.fill(`move ${found} to F1-3`);
   await line.press('Enter');
   await expect(ledger).toContainText('moved: F1-1 to F1-3');
+  await line.fill('undo');
+  await expect(page.locator('#find-line-says')).toContainText('take the last change of stock back');
+  await line.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'Taken back' })).toContainText('F1-3');
+
+  // Long after, the drawers still tell what was done, and each step has its way back.
+  await goTo(page, '/stock/bins');
+  const done = page.getByRole('table', { name: 'Done lately' });
+  await expect(done.getByRole('row').first()).toContainText('taken back');
+  await done.getByRole('button', { name: `1 of ${found} taken out for the lamp` }).click();
+  await expect(done.getByRole('row').nth(1)).toContainText('taken back');
 });
 
 /** What the first label of a sheet leads to, by an independent reader of QR codes. */

@@ -11,6 +11,7 @@ export const STOCK_ORDERS: readonly { readonly line: string; readonly means: str
   { line: 'move K7F-2QM to C2-5', means: 'a lot goes into another bin' },
   { line: 'take 2 of K7F-2QM for the lathe', means: 'pieces go out' },
   { line: 'part 3 of K7F-2QM into C2-6', means: 'pieces become a lot of their own' },
+  { line: 'undo', means: 'the last change of stock is taken back' },
 ];
 
 /**

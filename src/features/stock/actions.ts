@@ -6,6 +6,7 @@ import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { countBin, dropFilter, joinLots, moveToBin, saveFilter, sizeBin, splitLot } from './moves';
 import { capacityForm, countForm, filterForm, joinForm, lotForm, moveForm, splitForm, takeForm } from './schema';
+import { doneLately } from './storeViews';
 import { addLot, takePieces } from './usecases';
 
 const word = z.string().min(1).max(64);
@@ -52,4 +53,10 @@ export async function saveFilterAction(data: FormData): Promise<FormOutcome> {
 
 export async function dropFilterAction(id: string): Promise<FormOutcome> {
   return dropFilter(bench(), word.parse(id));
+}
+
+/** The change of stock that `undo` means: the newest that still stands. */
+export async function latestStepAction(): Promise<string | undefined> {
+  const steps = await doneLately();
+  return steps.find(({ isUndone }) => !isUndone)?.id;
 }

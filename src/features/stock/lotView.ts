@@ -7,21 +7,8 @@ import { bench } from '../../db/bench';
 import { listBuilds } from '../../db/repositories/builds';
 import { findLot, likeLots, type LotRow } from '../../db/repositories/lotSearch';
 import { lotLedger } from '../../db/repositories/lots';
+import { REASON } from './ledgerWords';
 import { lotPicture } from './lotPhoto';
-
-const REASON: Readonly<Record<string, string>> = {
-  harvested: 'came in',
-  counted: 'counted in',
-  moved: 'moved',
-  split: 'parted',
-  joined: 'joined',
-  imported: 'brought in',
-  reserved: 'reserved',
-  released: 'given back',
-  used: 'used',
-  taken: 'taken out',
-  undone: 'taken back',
-};
 
 /** One lot in full: ratings with evidence, why its grade, who wants it, where it has been. */
 export async function lotView(code: string) {

@@ -11,17 +11,20 @@ import { aShop } from '../../db/testing/aShop';
 import { shareBench } from '../../db/testing/sharedBench';
 import { temporaryBench } from '../../db/testing/temporaryBench';
 import { stockAsCsv, stockAsJson, readStock } from '../../formats/stock';
+import { latestStepAction } from './actions';
 import { placeOf } from './components/ScanSheet';
 import { countBin, dropFilter, joinLots, moveToBin, saveFilter, sizeBin, splitLot } from './moves';
 import { countForm, filterForm, joinForm } from './schema';
 import {
   ageingView,
   binsView,
+  doneLately,
   exportStock,
   previewStock,
   stocktakeView,
   takeStockIn as importStock,
 } from './storeViews';
+import { takePieces } from './usecases';
 import { stockView } from './views';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
@@ -72,6 +75,25 @@ async function setAside(code: string, quantity: number) {
 }
 
 describe('every change of stock can be taken back', () => {
+  test('long after: the latest stand in a list, and undo means the newest that stands', async () => {
+    const says = async () =>
+      (await doneLately()).slice(0, 3).map(({ says: said, isUndone }) => `${isUndone ? 'undone: ' : ''}${said}`);
+    await moveToBin(bench(), { code: 'CDD-DDM', bin: 'E1' });
+    await takePieces(bench(), { code: 'RYY-YYW', quantity: 4, note: 'the lathe' });
+    await setAside('HKK-KKD', 1);
+    expect(await says()).toEqual([
+      '1 of HKK-KKD reserved for lamp.',
+      '4 of RYY-YYW taken out for the lathe.',
+      expect.stringContaining('E1'),
+    ]);
+    for (const standing of [2, 1, 0]) {
+      await undoEdit(bench(), (await latestStepAction()) ?? '');
+      expect((await says()).filter((one) => !one.startsWith('undone'))).toHaveLength(standing);
+    }
+    expect([await pieces('RYY-YYW'), (await lot('CDD-DDM')).bin]).toEqual([9, 'C2-4']);
+    expect((await doneLately()).filter(({ says: said }) => said.includes('counted in'))).toHaveLength(4);
+  });
+
   test('moved', async () => {
     const outcome = await moveToBin(bench(), { code: 'CDD-DDM', bin: 'E1' });
     expect((await lot('CDD-DDM')).bin).toBe('E1');

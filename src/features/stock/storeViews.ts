@@ -21,8 +21,10 @@ import {
   type OldLot,
 } from '../../db/repositories/bins';
 import { allLots, findLots, type LotRow } from '../../db/repositories/lotSearch';
+import { latestStockSteps } from '../../db/repositories/stockSteps';
 import { readStock, stockAsCsv, stockAsJson } from '../../formats/stock';
 import type { FormOutcome } from '../../ui/form/outcome';
+import { REASON } from './ledgerWords';
 import { importStock, soundRows } from './lists';
 
 /** A drawer of a cabinet. */
@@ -123,6 +125,25 @@ export async function ageingView() {
 }
 
 export type AgeingView = Awaited<ReturnType<typeof ageingView>>;
+
+/** Changes of stock shown to be taken back. */
+const LATE_STEPS = 12;
+
+/** What was done to the stock lately, newest first, each to be taken back as long as it stands. */
+export async function doneLately() {
+  const steps = await latestStockSteps(bench().db.read, LATE_STEPS);
+  return steps.map(({ id, atMs, isUndone, what }) => ({
+    id,
+    isUndone,
+    day: dayOf(atMs),
+    says:
+      'says' in what
+        ? what.says
+        : `${what.pieces} of ${what.code} ${REASON[what.reason] ?? what.reason}${what.purpose ? ` for ${what.purpose}` : ''}.`,
+  }));
+}
+
+export type DoneLately = Awaited<ReturnType<typeof doneLately>>;
 
 const EXPORT_PAGE = 500;
 

@@ -10,11 +10,22 @@ interface Notice {
   readonly undo?: string;
 }
 
-const NoticeContext = createContext<(notice: Notice) => void>(() => undefined);
+const NoticeContext = createContext<{
+  readonly show: (notice: Notice) => void;
+  readonly takeBack: (id: string) => void;
+}>({
+  show: () => undefined,
+  takeBack: () => undefined,
+});
 
 /** Shows one line after an action, with a way back when there is one. */
 export function useNotice() {
-  return use(NoticeContext);
+  return use(NoticeContext).show;
+}
+
+/** Takes a recorded step back, and says what came of it. */
+export function useTakeBack() {
+  return use(NoticeContext).takeBack;
 }
 
 /** How long a notice stands before it makes room, in milliseconds; a step can be taken back later by the bench line. */
@@ -27,12 +38,13 @@ export function Notices({ children, undo }: { children: ReactNode; undo: (id: st
   const router = useRouter();
 
   useEffect(() => {
-    if (!notice) return;
+    if (!notice || pending) return;
     const timer = setTimeout(() => setNotice(undefined), STANDS);
     return () => clearTimeout(timer);
-  }, [notice]);
+  }, [notice, pending]);
 
   function takeBack(id: string) {
+    setNotice({ says: 'Taking it back …' });
     start(async () => {
       const outcome = await undo(id);
       setNotice({
@@ -43,7 +55,7 @@ export function Notices({ children, undo }: { children: ReactNode; undo: (id: st
   }
 
   return (
-    <NoticeContext value={setNotice}>
+    <NoticeContext value={{ show: setNotice, takeBack }}>
       {children}
       <div
         role="status"
@@ -56,7 +68,6 @@ export function Notices({ children, undo }: { children: ReactNode; undo: (id: st
             {notice.undo && (
               <button
                 type="button"
-                disabled={pending}
                 onClick={() => takeBack(notice.undo ?? '')}
                 className="min-h-8 rounded-[3px] border border-sheet px-2.5 font-semibold"
               >

@@ -1,13 +1,13 @@
 import { BinsSheet } from '../../../features/stock/components/BinsSheet';
 import { FindLine } from '../../../features/stock/components/FindLine';
-import { ageingView, binsView } from '../../../features/stock/storeViews';
+import { ageingView, binsView, doneLately } from '../../../features/stock/storeViews';
 import { Page, PageHead } from '../../../ui/frame/Page';
 
 export const metadata = { title: 'Bins' };
 export const dynamic = 'force-dynamic';
 
 export default async function BinsPage() {
-  const [view, ageing] = await Promise.all([binsView(), ageingView()]);
+  const [view, ageing, done] = await Promise.all([binsView(), ageingView(), doneLately()]);
   const drawers = view.cabinets.reduce((sum, cabinet) => sum + cabinet.drawers.length, 0);
   return (
     <Page
@@ -19,7 +19,7 @@ export default async function BinsPage() {
       }
       foot={<FindLine />}
     >
-      <BinsSheet view={view} ageing={ageing} />
+      <BinsSheet view={view} ageing={ageing} done={done} />
     </Page>
   );
 }

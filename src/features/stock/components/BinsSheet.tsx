@@ -3,15 +3,17 @@
 import Link from 'next/link';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SubmitButton, TextField } from '../../../ui/form/fields';
+import { useHydrated } from '../../../ui/form/useHydrated';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
+import { useTakeBack } from '../../../ui/feedback/Notices';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { sizeBinAction } from '../actions';
-import type { AgeingView, BinsView, DrawerView } from '../storeViews';
+import type { AgeingView, BinsView, DoneLately, DrawerView } from '../storeViews';
 
 /** The cabinets with their drawers on the left; what asks for a look on the right. */
-export function BinsSheet({ view, ageing }: { view: BinsView; ageing: AgeingView }) {
+export function BinsSheet({ view, ageing, done }: { view: BinsView; ageing: AgeingView; done: DoneLately }) {
   return (
     <Halves judgement={<BinsJudgement view={view} ageing={ageing} />}>
       {view.cabinets.length === 0 && (
@@ -45,7 +47,45 @@ export function BinsSheet({ view, ageing }: { view: BinsView; ageing: AgeingView
           ))}
         </table>
       )}
+      {done.length > 0 && <LateSteps steps={done} />}
     </Halves>
+  );
+}
+
+/** What was done to the stock, with a way back for each step that stands. */
+function LateSteps({ steps }: { steps: DoneLately }) {
+  const takeBack = useTakeBack();
+  const hydrated = useHydrated();
+  return (
+    <section className="mt-5 max-w-[760px]">
+      <h2 className="label mb-1">Done lately</h2>
+      <table className="rows plain" aria-label="Done lately">
+        <tbody>
+          {steps.map(({ id, day, says, isUndone }) => (
+            <tr key={id}>
+              <td className="q whitespace-nowrap text-ink-2">{day}</td>
+              <td className={isUndone ? 'text-ink-3 line-through' : ''}>{says}</td>
+              <td data-align="end">
+                {isUndone ? (
+                  <span className="text-ink-2">taken back</span>
+                ) : (
+                  <button
+                    type="button"
+                    className="btn"
+                    data-tone="small"
+                    disabled={!hydrated}
+                    aria-label={`Take back: ${says}`}
+                    onClick={() => takeBack(id)}
+                  >
+                    undo
+                  </button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
   );
 }
 

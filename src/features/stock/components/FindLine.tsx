@@ -10,21 +10,25 @@ import {
   stockOrderText,
   type StockOrder,
 } from '../../../core/stock';
-import { useNotice } from '../../../ui/feedback/Notices';
+import { useNotice, useTakeBack } from '../../../ui/feedback/Notices';
 import { CommandLine, type CommandPreview } from '../../../ui/frame/CommandLine';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
-import { moveToBinAction, splitLotAction, takePiecesAction } from '../actions';
+import { latestStepAction, moveToBinAction, splitLotAction, takePiecesAction } from '../actions';
 
 const PLACE = { donor: '/donors', lot: '/stock', build: '/builds' } as const;
 const KEYS = [{ key: '/', label: 'find a part or jump to a code', focus: 'find-line' }];
+
+const isUndo = (text: string) => text.trim().toLowerCase() === 'undo';
 
 /** The line at the foot of screens that belong to no donor: a code off a label jumps, anything else is asked of stock. */
 export function FindLine() {
   const router = useRouter();
   const notify = useNotice();
+  const takeBack = useTakeBack();
   const bare = (text: string) => text.trim().replace(/^find\s+/i, '');
 
   function preview(text: string): CommandPreview {
+    if (isUndo(text)) return { ok: true, says: 'take the last change of stock back', ghost: '' };
     const order = readStockOrder(text);
     if (order)
       return 'why' in order
@@ -51,6 +55,12 @@ export function FindLine() {
   }
 
   async function enter(text: string) {
+    if (isUndo(text)) {
+      const step = await latestStepAction();
+      if (step === undefined) return 'There is nothing to take back.';
+      takeBack(step);
+      return undefined;
+    }
     const order = readStockOrder(text);
     if (order) return 'why' in order ? order.why : obey(order);
     const code = readCode(text);
