@@ -139,6 +139,7 @@ test('ten parts are tested with the meter, forty minutes planned and worked, a l
 
   // Long after, the drawers still tell what was done, and each step has its way back.
   await goTo(page, '/stock/bins');
+  await page.getByText('done lately, and the way back').click();
   const done = page.getByRole('table', { name: 'Done lately' });
   await expect(done.getByRole('row').first()).toContainText('taken back');
   await done.getByRole('button', { name: `1 of ${found} taken out for the lamp` }).click();

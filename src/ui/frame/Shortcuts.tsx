@@ -1,6 +1,6 @@
 'use client';
 
-import { Dialog } from 'radix-ui';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { createContext, use, useEffect, useState, type ReactNode } from 'react';
 
@@ -28,6 +28,8 @@ interface Help {
 interface Registry {
   add(help: Help): () => void;
 }
+
+const ShortcutHelp = dynamic(() => import('./ShortcutHelp'), { ssr: false });
 
 const ShortcutContext = createContext<Registry>({ add: () => () => undefined });
 
@@ -74,43 +76,7 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
   return (
     <ShortcutContext value={registry}>
       {children}
-      <Dialog.Root open={open} onOpenChange={setOpen}>
-        <Dialog.Portal>
-          <Dialog.Overlay className="fixed inset-0 z-50 bg-black/40" />
-          <Dialog.Content
-            aria-describedby={undefined}
-            className="fixed top-1/2 left-1/2 z-50 max-h-[86dvh] w-[min(680px,calc(100vw-32px))] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-[5px] border border-ink bg-lift p-5"
-          >
-            <Dialog.Title className="text-[18px] font-semibold">Keys of this screen</Dialog.Title>
-            <dl className="dotted mt-3 text-[13.5px]">
-              {[...shortcuts, { key: '?', label: 'show this' }, { key: 'Esc', label: 'leave a field or close' }].map(
-                ({ key, label }) => (
-                  <div key={key + label} className="grid grid-cols-[64px_1fr] gap-3 py-1.5">
-                    <dt>
-                      <kbd>{key}</kbd>
-                    </dt>
-                    <dd>{label}</dd>
-                  </div>
-                ),
-              )}
-            </dl>
-            {lines.length > 0 && (
-              <>
-                <h3 className="mt-5 text-[15px] font-semibold">What the line understands</h3>
-                <dl className="dotted mt-1 text-[13px]">
-                  {lines.map(({ line, means }) => (
-                    <div key={line} className="grid grid-cols-[minmax(0,270px)_1fr] gap-3 py-1.5">
-                      <dt className="font-mono">{line}</dt>
-                      <dd className="text-ink-2">{means}</dd>
-                    </div>
-                  ))}
-                </dl>
-              </>
-            )}
-            <Dialog.Close className="btn mt-4">Close</Dialog.Close>
-          </Dialog.Content>
-        </Dialog.Portal>
-      </Dialog.Root>
+      {open && <ShortcutHelp keys={shortcuts} lines={lines} onClose={() => setOpen(false)} />}
     </ShortcutContext>
   );
 }

@@ -29,7 +29,7 @@ export function WaveSource({ wave, onBegin }: { wave: ReturnType<typeof useWave>
         <label className="text-[12px] text-ink-2">
           or one made by formula
           <select
-            className="mt-1 block h-9 rounded-[3px] border border-rule-2 bg-lift px-2 text-[13px] text-ink"
+            className="mt-1 block h-[34px] rounded-[3px] border border-rule-2 bg-lift px-2 text-[13px] text-ink"
             value=""
             disabled={!hydrated || isBusy}
             onChange={(event) => {

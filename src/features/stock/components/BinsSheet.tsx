@@ -16,6 +16,7 @@ import type { AgeingView, BinsView, DoneLately, DrawerView } from '../storeViews
 export function BinsSheet({ view, ageing, done }: { view: BinsView; ageing: AgeingView; done: DoneLately }) {
   return (
     <Halves judgement={<BinsJudgement view={view} ageing={ageing} />}>
+      {done.length > 0 && <LateSteps steps={done} />}
       {view.cabinets.length === 0 && (
         <EmptyState title="There is no bin yet">A bin is made when the first part goes into it.</EmptyState>
       )}
@@ -47,7 +48,6 @@ export function BinsSheet({ view, ageing, done }: { view: BinsView; ageing: Agei
           ))}
         </table>
       )}
-      {done.length > 0 && <LateSteps steps={done} />}
     </Halves>
   );
 }
@@ -57,8 +57,8 @@ function LateSteps({ steps }: { steps: DoneLately }) {
   const takeBack = useTakeBack();
   const hydrated = useHydrated();
   return (
-    <section className="mt-5 max-w-[760px]">
-      <h2 className="label mb-1">Done lately</h2>
+    <details className="mb-3 max-w-[760px] text-[13px]">
+      <summary className="cursor-pointer text-ink-2 underline decoration-dotted">done lately, and the way back</summary>
       <table className="rows plain" aria-label="Done lately">
         <tbody>
           {steps.map(({ id, day, says, isUndone }) => (
@@ -85,7 +85,7 @@ function LateSteps({ steps }: { steps: DoneLately }) {
           ))}
         </tbody>
       </table>
-    </section>
+    </details>
   );
 }
 
