@@ -94,6 +94,8 @@ export async function startMeter() {
     stdio: ['ignore', 'inherit', 'inherit'],
     env: { ...process.env, ZORVEK_METER_PORT: String(port) },
   });
+  // The stand-in ends with what started it, and keeps nothing running by itself.
+  meter.unref();
   process.on('exit', () => meter.kill());
   return `127.0.0.1:${port}`;
 }

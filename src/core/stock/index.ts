@@ -9,7 +9,7 @@ export {
   type StockFilter,
 } from './parseFilter';
 export { demandText, filterText, looseningFor, nearRange, withoutDemand, type Loosening } from './nearMisses';
-export { likenessOf, MAIN_VALUES, type Likeness } from './likePieces';
+export { apartInValue, likenessOf, MAIN_VALUES, type Likeness } from './likePieces';
 export { lotTitle } from './lotTitle';
 export { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot } from './lotTable';
 export { LIE_YEARS, reformAdvice, yearsBefore, yearsBetween } from './ageing';

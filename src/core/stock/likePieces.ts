@@ -30,3 +30,14 @@ export function likenessOf(part: {
   if (part.marking) return { kind, by: 'marking', marking: part.marking };
   return { kind, by: 'package', package: part.package ?? null };
 }
+
+/** The main value in which two lots are not alike, or which only one of them knows; none when they are more of the same. */
+export function apartInValue(
+  a: { readonly kind: KindName; readonly ratings: Partial<Record<RatingName, Evidenced>> },
+  b: { readonly ratings: Partial<Record<RatingName, Evidenced>> },
+): RatingName | undefined {
+  const like = likenessOf(a);
+  if (like.by !== 'value') return MAIN_VALUES.find((rating) => b.ratings[rating] !== undefined);
+  const value = b.ratings[like.rating]?.value;
+  return value === undefined || value < like.low || value > like.high ? like.rating : undefined;
+}

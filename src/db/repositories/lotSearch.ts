@@ -226,7 +226,7 @@ export async function lotsOfDonor(db: Queryable, donorId: string): Promise<LotRo
   );
 }
 
-/** Lots of one kind, marking and grade besides one, which could be joined with it. */
+/** The newest lots of one kind, marking, case and grade besides one; whether their values are alike is not asked. */
 export async function likeLots(db: Queryable, lot: Lot, limit: number): Promise<LotRow[]> {
   const rows = await db
     .select({ id: lots.id })
@@ -238,10 +238,11 @@ export async function likeLots(db: Queryable, lot: Lot, limit: number): Promise<
         lot.package === null ? isNull(lots.package) : eq(lots.package, lot.package),
         lot.grade === null ? isNull(lots.grade) : eq(lots.grade, lot.grade),
         sql`${lots.id} <> ${lot.id}`,
-        gt(lots.onHand, 0),
+        sql`${lots.onHand} > 0`,
         isNull(lots.deletedMs),
       ),
     )
+    .orderBy(desc(lots.id))
     .limit(limit);
   return lotRows(
     db,

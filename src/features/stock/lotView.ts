@@ -2,13 +2,17 @@ import { limitText } from '../../core/measure';
 import { isDoubtful, type Evidenced } from '../../core/evidence';
 import { kindRule, RATINGS, type RatingName } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
-import { lotTitle, matchLot, parseFilter } from '../../core/stock';
+import { apartInValue, lotTitle, matchLot, parseFilter } from '../../core/stock';
 import { bench } from '../../db/bench';
 import { listBuilds } from '../../db/repositories/builds';
 import { findLot, likeLots, type LotRow } from '../../db/repositories/lotSearch';
 import { lotLedger } from '../../db/repositories/lots';
 import { REASON } from './ledgerWords';
 import { lotPicture } from './lotPhoto';
+
+/** Lots that could be joined with one: so many are looked at, and so many shown. */
+const LIKE_LOOKED_AT = 200;
+const LIKE_SHOWN = 12;
 
 /** One lot in full: ratings with evidence, why its grade, who wants it, where it has been. */
 export async function lotView(code: string) {
@@ -19,7 +23,7 @@ export async function lotView(code: string) {
   const [ledger, wanted, like, picture] = await Promise.all([
     lotLedger(db.read, lot.id),
     wantedBy(row),
-    likeLots(db.read, lot, 12),
+    likeLots(db.read, lot, LIKE_LOOKED_AT),
     lotPicture(db.read, row),
   ]);
   const doubtful = (Object.entries(ratings) as [RatingName, Evidenced][]).filter(
@@ -50,7 +54,10 @@ export async function lotView(code: string) {
         `${RATINGS[name].label[0]?.toUpperCase()}${RATINGS[name].label.slice(1)} rests on the marking alone: use it up to ${formatQuantity(value / 2, RATINGS[name].unit)} until a datasheet is read.`,
     ),
     wanted,
-    like: like.map((other) => ({ code: other.lot.code, bin: other.bin, pieces: other.lot.onHand })),
+    like: like
+      .filter((other) => apartInValue({ kind: lot.kind, ratings }, other) === undefined)
+      .slice(0, LIKE_SHOWN)
+      .map((other) => ({ code: other.lot.code, bin: other.bin, pieces: other.lot.onHand })),
     ledger: ledger.map(({ id, atMs, onHandDelta, reservedDelta, reason, note, build }) => ({
       id,
       day: new Date(atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }),

@@ -13,6 +13,7 @@ import { temporaryBench } from '../../db/testing/temporaryBench';
 import { stockAsCsv, stockAsJson, readStock } from '../../formats/stock';
 import { latestStepAction } from './actions';
 import { placeOf } from './components/ScanSheet';
+import { lotView } from './lotView';
 import { countBin, dropFilter, joinLots, moveToBin, saveFilter, sizeBin, splitLot } from './moves';
 import { countForm, filterForm, joinForm } from './schema';
 import {
@@ -24,7 +25,7 @@ import {
   stocktakeView,
   takeStockIn as importStock,
 } from './storeViews';
-import { takePieces } from './usecases';
+import { addLot, takePieces } from './usecases';
 import { stockView } from './views';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
@@ -44,7 +45,7 @@ beforeEach(async () => {
       { code: 'NRR-RR5', ...fet, grade: 'B', bin: 'C2-5', pieces: 1 },
       {
         code: 'RYY-YYW',
-        kind: 'capacitor',
+        kind: 'capacitor' as const,
         bin: 'D1',
         pieces: 9,
         ratings: { capacitance: [100e-6, 'decoded'], voltage: [400, 'decoded'] },
@@ -137,6 +138,36 @@ describe('every change of stock can be taken back', () => {
     ${'JJJ-JJJ'} | ${'no lot JJJ-JJJ'}
   `('$from is not joined: $says', async ({ from, says }) => {
     expect(messages(await joinLots(bench(), { code: 'CDD-DDM', from }))).toContain(says);
+  });
+
+  test('values tell like from unlike, and what one lot alone knows is not known of both', async () => {
+    const can = async (values: string) => {
+      const form = {
+        kind: 'capacitor' as const,
+        package: 'radial',
+        values,
+        marking: '',
+        grade: '' as const,
+        bin: 'Z1',
+        pieces: 2,
+      };
+      const outcome = await addLot(bench(), form);
+      return outcome.ok ? (outcome.goto?.split('/').at(-1) ?? '') : messages(outcome);
+    };
+    const [first, like, larger, unread] = [
+      await can('220u 35V'),
+      await can('224u'),
+      await can('470u 35V'),
+      await can(''),
+    ];
+    expect((await lotView(first))?.like.map(({ code }) => code)).toEqual([like]);
+    const refused = async (from: string) => messages(await joinLots(bench(), { code: first, from }));
+    expect(await refused(larger)).toMatch(/capacitance is 470.µF, here it is 220.µF/);
+    expect(await refused(unread)).toMatch(/capacitance is not known, here it is/);
+    const outcome = await joinLots(bench(), { code: first, from: like });
+    expect(Object.keys((await lot(first)).ratings)).toEqual(['capacitance']);
+    await undo(outcome);
+    expect((await lot(first)).ratings.voltage?.value).toBe(35);
   });
 
   test('counted: what is missing is booked, what was set aside stays', async () => {

@@ -1,5 +1,7 @@
 import { mergeLimits } from '../../core/measure';
 import { RATINGS } from '../../core/part';
+import { formatQuantity } from '../../core/quantity';
+import { apartInValue } from '../../core/stock';
 import type { Bench } from '../../db/bench';
 import { findBin, lotsInBin } from '../../db/repositories/bins';
 import { freshCode } from '../../db/repositories/codes';
@@ -129,6 +131,14 @@ function whyNotAlike(a: LotRow, b: LotRow): string | undefined {
   for (const field of ['kind', 'marking', 'package', 'grade'] as const)
     if (a.lot[field] !== b.lot[field])
       return `${b.lot.code} is not alike: ${field} is ${b.lot[field] ?? 'not known'}, here it is ${a.lot[field] ?? 'not known'}.`;
+  const apart = apartInValue({ kind: a.lot.kind, ratings: a.ratings }, b);
+  if (apart) {
+    const show = ({ ratings }: LotRow) => {
+      const value = ratings[apart]?.value;
+      return value === undefined ? 'not known' : formatQuantity(value, RATINGS[apart].unit);
+    };
+    return `${b.lot.code} is not alike: its ${RATINGS[apart].label} is ${show(b)}, here it is ${show(a)}.`;
+  }
   if (b.lot.reserved > 0) return `${b.lot.reserved} of ${b.lot.code} are set aside for a build; give them back first.`;
   return undefined;
 }
@@ -141,8 +151,9 @@ async function worsenRatings(edit: Edit, intoId: string, fromId: string): Promis
     const { better } = RATINGS[row.name];
     const isWorse =
       other && (better === 'higher' ? other.valueSi < row.valueSi : better === 'lower' && other.valueSi > row.valueSi);
-    if (!isWorse) continue;
+    if (other && !isWorse) continue;
     await edit.update('lotRatings', row.id, { supersededMs: edit.bench.now() });
+    if (!other) continue;
     const { id: _id, lotId: _lot, ...rating } = other;
     await edit.insert('lotRatings', { ...rating, lotId: intoId, recordedMs: edit.bench.now() });
   }
