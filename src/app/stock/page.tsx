@@ -9,7 +9,7 @@ export const metadata = { title: 'Stock' };
 
 export default async function StockPage({ searchParams }: { searchParams: Search }) {
   const search = await searchParams;
-  const view = await stockView(word(search.find).trim());
+  const view = await stockView(word(search.find).trim(), word(search.order));
   const codes = view.rows.map(({ cells }) => cells.lot?.text ?? '').join(',');
   return (
     <Page

@@ -161,7 +161,7 @@ export function effortOf(of: {
   const added = of.mountings.reduce((sum, name) => sum + MOUNTINGS[name].minutes, 0);
   const surface = of.package === 'SMD can' || /^(?:DPAK|D2PAK|SM[ABC]|SOD|SOT|MELF)/.test(of.package ?? '');
   const lifted = surface ? { ...base, class: 'surface' as const, tool: 'hot-air' as const, tip: SO.tip } : base;
-  const tips = [lifted.tip, ...of.mountings.map((name) => MOUNTINGS[name].tip)];
+  const tips = [...of.mountings.map((name) => MOUNTINGS[name].tip), lifted.tip];
   return { ...lifted, minutes: lifted.minutes + added, tip: tips.join(' ') };
 }
 

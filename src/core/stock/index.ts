@@ -10,6 +10,7 @@ export {
 } from './parseFilter';
 export { demandText, filterText, looseningFor, nearRange, withoutDemand, type Loosening } from './nearMisses';
 export { apartInValue, likenessOf, MAIN_VALUES, type Likeness } from './likePieces';
+export { measureRatings, type Measure } from './lotColumns';
 export { lotTitle } from './lotTitle';
 export { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot } from './lotTable';
 export { LIE_YEARS, reformAdvice, yearsBefore, yearsBetween } from './ageing';

@@ -6,6 +6,7 @@ import { bins, donors, lotRatings, lots, parts } from '../schema';
 import { facetsOf, heapsOf, sourcesOf, type LotFacets } from './lotFacets';
 import type { Lot } from './lots';
 import { demandWhere, ratingsOfLots, type Ratings } from './ratings';
+import { lotOrder, type LotOrder } from './lotOrder';
 import { meets, narrowestFirst, whereOf } from './lotWhere';
 
 export interface LotRow {
@@ -95,19 +96,19 @@ export async function searchLots(db: Queryable, filter: StockFilter, of: { size:
   };
 }
 
-/** A page of lots with stock left that meet a filter at face value, newest first. */
+/** A page of lots with stock left that meet a filter at face value, newest first or in the order that was asked for. */
 export async function pageOfLots(
   db: Queryable,
   filter: StockFilter,
-  of: { page: number; size: number },
+  of: { page: number; size: number; order?: LotOrder | undefined },
 ): Promise<LotRow[]> {
   const { asked, isBroad } = await narrowestFirst(db, filter);
-  const isNear = of.page * of.size < FEW;
+  const isNear = of.page * of.size < FEW && !of.order;
   const ids = await db
     .select({ id: lots.id })
     .from(lots)
     .where(whereOf(db, asked, isBroad && isNear ? 'asked' : 'listed'))
-    .orderBy(desc(lots.id))
+    .orderBy(...lotOrder(filter, of.order))
     .limit(of.size)
     .offset(of.page * of.size);
   return lotRows(

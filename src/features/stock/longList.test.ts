@@ -4,6 +4,7 @@ import { pageOfLots, searchLots } from '../../db/repositories/lotSearch';
 import { shareBench } from '../../db/testing/sharedBench';
 import { temporaryBench } from '../../db/testing/temporaryBench';
 import { previewStock, takeStockIn } from './storeViews';
+import { stockRows, stockView } from './views';
 
 const ROWS = 100_000;
 const LONG_MS = 300_000;
@@ -97,4 +98,39 @@ test.each`
       .reverse()
       .map((row) => `T${row % 500}`),
   );
+});
+
+test.each`
+  order         | find             | key
+  ${'pieces'}   | ${''}            | ${(row: number) => 1 + (row % 9)}
+  ${'-pieces'}  | ${'nmos >=600V'} | ${(row: number) => 1 + (row % 9)}
+  ${'volts'}    | ${'nmos'}        | ${volts}
+  ${'-volts'}   | ${'nmos t499'}   | ${volts}
+  ${'-marking'} | ${'nmos'}        | ${(row: number) => `T${row % 500}`}
+  ${'bin'}      | ${'nmos >=600V'} | ${(row: number) => `B${row % 40}`}
+  ${'nonsense'} | ${'nmos'}        | ${(row: number) => -row}
+`('“$find” by $order: the first page and a far one come as the rows say', async ({ order, find, key }) => {
+  const keyOf = key as (row: number) => number | string;
+  const sign = (order as string).startsWith('-') ? -1 : 1;
+  const meets = (row: number) =>
+    (!find.includes('600') || volts(row) >= 600) && (!find.includes('t499') || row % 500 === 499);
+  const right = Array.from({ length: ROWS }, (_, row) => row)
+    .filter((row) => !isBad(row) && meets(row))
+    .sort((a, b) => sign * (keyOf(a) < keyOf(b) ? -1 : keyOf(a) > keyOf(b) ? 1 : 0) || b - a);
+  for (const page of [0, Math.floor(right.length / 50 / 2)]) {
+    const rows = await stockRows(find, page, order);
+    expect(rows.map(({ cells }) => `${cells.marking?.text} ${cells.bin?.text} ${cells.pieces?.text}`)).toEqual(
+      right.slice(page * 50, page * 50 + 50).map((row) => `T${row % 500} B${row % 40} ${1 + (row % 9)}`),
+    );
+  }
+});
+
+test('a long answer says what it can be put in order by; a rating only while the kind is known', async () => {
+  expect(await stockView('nmos >=600V', '-volts')).toMatchObject({
+    order: { by: 'volts', down: true },
+    orders: ['marking', 'kind', 'value', 'volts', 'amperes', 'package', 'grade', 'pieces', 'bin'],
+  });
+  const all = await stockView('', 'soup');
+  expect(all).toMatchObject({ order: null });
+  expect(all.orders).not.toContain('volts');
 });

@@ -1,7 +1,7 @@
 import { limitText } from '../../core/measure';
 import { SOURCES } from '../../core/evidence';
 import { kindRule, RATINGS, type KindName, type RatingName } from '../../core/part';
-import { formatQuantity, type Unit } from '../../core/quantity';
+import { formatQuantity } from '../../core/quantity';
 import {
   compareMatches,
   filterProblemText,
@@ -9,13 +9,16 @@ import {
   looseningFor,
   lotTitle,
   matchLot,
+  measureRatings,
   nearRange,
   parseFilter,
   withoutDemand,
+  type Measure,
   type StockFilter,
 } from '../../core/stock';
 import { bench } from '../../db/bench';
 import { listFilters } from '../../db/repositories/bins';
+import { LOT_ORDERS, ordersFor, type LotOrder } from '../../db/repositories/lotOrder';
 import { pageOfLots, searchLots, stockTotals, tightestLots, type LotRow } from '../../db/repositories/lotSearch';
 import { searchPartsOnBoards } from '../../db/repositories/parts';
 import { PAGE_ROWS, type TableColumn, type TableRow } from '../../ui/table/tableTypes';
@@ -40,12 +43,15 @@ const COLUMNS: readonly TableColumn[] = [
 ];
 
 /** The lots that a filter finds, the newest of them, with what else there is. */
-export async function stockView(find: string) {
+export async function stockView(find: string, orderText = '') {
   const { db } = bench();
   const parsed = parseFilter(find);
+  const order = readOrder(orderText);
   if (!parsed.ok)
     return {
       find,
+      order: null,
+      orders: [],
       problem: filterProblemText(parsed.problem),
       columns: COLUMNS,
       rows: [],
@@ -65,11 +71,17 @@ export async function stockView(find: string) {
     seenOnBoards(parsed.filter),
     bestOf(parsed.filter, found),
   ]);
+  const isLong = found.total > found.rows.length;
   return {
     find,
+    order: order && isLong ? order : null,
+    orders: isLong ? ordersFor(parsed.filter) : [],
     problem: null,
     columns: COLUMNS,
-    rows: found.rows.map(lotTableRow),
+    rows: (order && isLong
+      ? await pageOfLots(db.read, parsed.filter, { page: 0, size: PAGE_ROWS, order })
+      : found.rows
+    ).map(lotTableRow),
     total: found.total,
     pieces: found.pieces,
     facets: [
@@ -121,10 +133,17 @@ export async function stockView(find: string) {
 }
 
 /** A further page of the lots that a filter finds; none when it cannot be read. */
-export async function stockRows(find: string, page: number): Promise<readonly TableRow[]> {
+export async function stockRows(find: string, page: number, orderText = ''): Promise<readonly TableRow[]> {
   const parsed = parseFilter(find);
   if (!parsed.ok) return [];
-  return (await pageOfLots(bench().db.read, parsed.filter, { page, size: PAGE_ROWS })).map(lotTableRow);
+  const of = { page, size: PAGE_ROWS, order: readOrder(orderText) };
+  return (await pageOfLots(bench().db.read, parsed.filter, of)).map(lotTableRow);
+}
+
+/** An order as it stands in an address: `pieces`, or `-pieces` with the most first; none when it is no order. */
+function readOrder(text: string): LotOrder | undefined {
+  const by = LOT_ORDERS.find((name) => name === text.replace(/^-/, ''));
+  return by && { by, down: text.startsWith('-') };
 }
 
 export type StockView = Awaited<ReturnType<typeof stockView>>;
@@ -224,15 +243,14 @@ function lotTableRow({ lot, bin, donorCode, partRef, ratings }: LotRow): TableRo
 
 /** Main value, volts and amperes of a part, each by the first rating of its kind with the unit. */
 function ratingCells(kind: KindName, ratings: LotRow['ratings']): TableRow['cells'] {
-  const first = (units: readonly Unit[]) =>
-    kindRule(kind).ratings.find((name) => units.includes(RATINGS[name].unit) && name !== 'tolerance' && ratings[name]);
+  const first = (measure: Measure) => measureRatings(kind, measure).find((name) => ratings[name]);
   const cell = (name: RatingName | undefined) => {
     const value = name && ratings[name]?.value;
     return name === undefined || value === undefined
       ? { text: '' }
       : { text: formatQuantity(value, RATINGS[name].unit), sort: value, as: 'value' as const };
   };
-  const names = [first(['ohm', 'farad', 'henry']), first(['volt']), first(['ampere'])];
+  const names = [first('value'), first('volts'), first('amperes')];
   const sources = names.flatMap((name) => (name && ratings[name] ? [ratings[name].source] : []));
   const weakest = sources.sort((a, b) => SOURCES.indexOf(b) - SOURCES.indexOf(a))[0];
   return {

@@ -1,7 +1,7 @@
 'use client';
 
 import { Dialog } from 'radix-ui';
-import type { LineHelp, Shortcut } from './Shortcuts';
+import type { LineHelp, Shortcut } from './shortcut';
 
 /** The keys of a screen and what its line understands. Loaded when it is first asked for. */
 export default function ShortcutHelp({

@@ -1,6 +1,7 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { CellView, LinkCell } from './CellView';
@@ -13,11 +14,20 @@ const ROWS_A_LEAP = 10;
 /** What is drawn before the box is measured. */
 const UNMEASURED = { width: 800, height: 480 };
 
+/** Upwards, downwards, and back to the newest first. */
+function nextOrder(id: string, order: { readonly by: string; readonly down: boolean } | null): string {
+  if (order?.by !== id) return `&order=${id}`;
+  return order.down ? '' : `&order=-${id}`;
+}
+
 /**
  * A list too long to draw: only the rows in view are, and they are fetched by the page as they come into view. Arrows,
- * Page, Home and End move, Enter opens. Rows keep the order of the list.
+ * Page, Home and End move, Enter opens. The server puts them in order, so that a heading asks for the list anew.
  * @param first the first page of rows
  * @param url where page `n` is fetched as JSON, with `&page=n` added
+ * @param order the column that the list is in order by; the newest come first without one
+ * @param orders columns that it can be in order by
+ * @param orderUrl the page of the list, with `&order=column` or `&order=-column` added
  */
 export function LongTable({
   label,
@@ -25,12 +35,18 @@ export function LongTable({
   first,
   total,
   url,
+  order,
+  orders,
+  orderUrl,
 }: {
   label: string;
   columns: readonly TableColumn[];
   first: readonly TableRow[];
   total: number;
   url: string;
+  order: { readonly by: string; readonly down: boolean } | null;
+  orders: readonly string[];
+  orderUrl: string;
 }) {
   const router = useRouter();
   const box = useRef<HTMLDivElement>(null);
@@ -103,8 +119,20 @@ export function LongTable({
           <thead>
             <tr aria-rowindex={1}>
               {shown.map(({ id, label: name, align }) => (
-                <th key={id} scope="col" data-align={align}>
-                  {name}
+                <th
+                  key={id}
+                  scope="col"
+                  data-align={align}
+                  aria-sort={order?.by === id ? (order.down ? 'descending' : 'ascending') : undefined}
+                >
+                  {orders.includes(id) ? (
+                    <Link href={`${orderUrl}${nextOrder(id, order)}`} prefetch={false} className="hover:text-ink">
+                      {name}
+                      {order?.by === id && (order.down ? ' ↓' : ' ↑')}
+                    </Link>
+                  ) : (
+                    name
+                  )}
                 </th>
               ))}
             </tr>
@@ -149,7 +177,10 @@ export function LongTable({
         </table>
       </div>
       <p className="mt-1 text-[12px] text-ink-2">
-        {total.toLocaleString('en-GB')} rows, newest first; End goes to the oldest.
+        {total.toLocaleString('en-GB')} rows,{' '}
+        {order
+          ? `by ${columns.find(({ id }) => id === order.by)?.label ?? order.by}; a third press puts the newest first.`
+          : 'newest first; End goes to the oldest.'}
       </p>
     </div>
   );

@@ -79,18 +79,23 @@ function SavedFilters({ view: { find, saved, problem } }: { view: StockView }) {
   );
 }
 
+const orderText = ({ order }: StockView) => (order ? `${order.down ? '-' : ''}${order.by}` : '');
+
 /** The lots found, and the parts that would fit but still sit on a board. */
 export function StockSheet({ view }: { view: StockView }) {
   return (
     <Halves judgement={<StockJudgement view={view} />}>
       {view.rows.length < view.total ? (
         <LongTable
-          key={view.find}
+          key={`${view.find} ${orderText(view)}`}
           label="Lots"
           columns={view.columns}
           first={view.rows}
           total={view.total}
-          url={`/stock/rows?find=${encodeURIComponent(view.find)}`}
+          url={`/stock/rows?find=${encodeURIComponent(view.find)}&order=${orderText(view)}`}
+          order={view.order}
+          orders={view.orders}
+          orderUrl={`/stock?find=${encodeURIComponent(view.find)}`}
         />
       ) : view.rows.length > 0 ? (
         <DataTable label="Lots" columns={view.columns} rows={view.rows} filter={false} />
