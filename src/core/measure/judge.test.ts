@@ -230,7 +230,8 @@ describe('the verdict a careful old hand would give', () => {
   });
 
   // The limits are those of the modules; the doubt is that of the usual meters: 0.5 % + 2 for volts, 1.2 % + 3 for
-  // amperes, 0.8 % + 3 for ohms, 1.5 % + 3 in diode mode, the last digit a thousandth of the value.
+  // amperes, 0.8 % + 3 for ohms, 1.5 % + 3 in diode mode, the last digit a thousandth of the value; an insulation tester’s is the 30 % of IEC 61557-2
+  // (from memory), all of it guarded.
   test.each`
     of                                 | measured                                                    | grade        | says
     ${FET}                             | ${`${MOS} leakage 9.9e-6`}                                  | ${'B'}       | ${/± .*A of the meter that is no sure A/}
@@ -254,6 +255,10 @@ describe('the verdict a careful old hand would give', () => {
     ${part('transformer')}             | ${'open 600e-6 shorted 17.8e-6 rings 12 insulation OL'}     | ${'B'}       | ${/± .* % of the meter that is no sure A/}
     ${RELAY}                           | ${'coil 400 pullIn 9.59 contact 0.05'}                      | ${'C'}       | ${/no sure A/}
     ${FAN}                             | ${'starts 9.6 current 0.17 noise 1'}                        | ${undefined} | ${/straddles/}
+    ${Y1}                              | ${'capacitance 2.2e-9 insulation 130e6'}                    | ${undefined} | ${/Insulation 130.MΩ\. But ± 45.MΩ of the meter straddles/}
+    ${Y1}                              | ${'capacitance 2.2e-9 insulation 160e6'}                    | ${'A'}       | ${/^Insulation 160.MΩ\.$/}
+    ${OPTO}                            | ${`${LIT} drive 5e-3 output 9.5e-3 insulation 120e6`}       | ${undefined} | ${/straddles/}
+    ${part('transformer')}             | ${'open 600e-6 shorted 9e-6 rings 12 insulation 110e6'}     | ${undefined} | ${/straddles/}
   `('$of.kind, $measured: $grade, and the meter’s doubt is told', ({ of, measured, grade, says }) => {
     const judged = judgePart(of as PartUnderTest, readings(measured as string));
     expect(judged.grade).toBe(grade);

@@ -96,7 +96,7 @@ export function judgeCapacitor(test: CapacitorTest): Judgement {
         readings.insulation,
         'Its insulation at 500 V was not measured: no word on a Y capacitor without it.',
         insulationCriterion,
-        'ohm',
+        'insulation',
       ),
     );
   return judge(criteria);

@@ -112,7 +112,7 @@ export function judgeCommonModeChoke({ readings, damage }: ChokeTest): Judgement
         value < INSULATION
           ? { grade: 'reject', text: `Winding to winding ${formatQuantity(value, 'ohm')}, over 100 MΩ is wanted.` }
           : { grade: 'A', text: 'The windings are insulated from each other.' },
-      'ohm',
+      'insulation',
     ),
   ];
   if (inductance && leakage)

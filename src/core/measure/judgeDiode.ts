@@ -65,13 +65,7 @@ export function judgeDiode({ readings, technology, nominal, damage }: DiodeTest)
       (reading) => forwardCriterion(reading.value, { technology, usual: forwardDrop(technology, nominal.vrrm) }),
       'diode',
     ),
-    ...criterionOf(
-      readings.reverse,
-      'The other way round was not measured.',
-      ({ value }) => reverseCriterion(value),
-      'ohm',
-    ),
-    ...criterionOf(readings.leakage, null, ({ value }) => leakageCriterion(value, technology), 'current'),
+    ...blockingCriteria(readings, technology),
     ...criterionOf(readings.zener, null, (reading) => zenerCriterion(reading, nominal), 'dcVolt'),
   ];
   if (technology === 'zener' && !readings.zener)
@@ -100,13 +94,7 @@ export function judgeDualDiode({ readings, technology, nominal, damage }: DiodeT
             limits: [{ kind: 'not-for', use: 'parallel' }] as const,
           },
         ]),
-    ...criterionOf(
-      readings.reverse,
-      'The other way round was not measured.',
-      ({ value }) => reverseCriterion(value),
-      'ohm',
-    ),
-    ...criterionOf(readings.leakage, null, ({ value }) => leakageCriterion(value, technology), 'current'),
+    ...blockingCriteria(readings, technology),
     ...speedCriteria(technology),
   ]);
 }
@@ -160,6 +148,18 @@ function forwardCriterion(
     grade: 'cannot tell',
     text: `${says}, but ${usual.words} shows ${usual.low} to ${usual.high} V. Is the marking read right?`,
   };
+}
+
+function blockingCriteria(readings: Readings, technology: string | undefined): readonly Criterion[] {
+  return [
+    ...criterionOf(
+      readings.reverse,
+      'The other way round was not measured.',
+      ({ value }) => reverseCriterion(value),
+      'ohm',
+    ),
+    ...criterionOf(readings.leakage, null, ({ value }) => leakageCriterion(value, technology), 'current'),
+  ];
 }
 
 function reverseCriterion(ohms: number): Criterion {

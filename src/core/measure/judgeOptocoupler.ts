@@ -63,7 +63,7 @@ export function judgeOptocoupler({ readings, marking, damage }: OptocouplerTest)
               text: `LED to transistor ${formatQuantity(value, 'ohm')}: over 100 MΩ is wanted across a barrier.`,
             }
           : { grade: 'A', text: 'LED and transistor are insulated, as far as a meter can tell.' },
-      'ohm',
+      'insulation',
     ),
   ];
   if (drive && output) {

@@ -96,17 +96,24 @@ function agreementCriteria({ coupling, ratio }: TransformerReport): readonly Cri
 }
 
 function insulationCriteria({ insulation }: Readings): readonly Criterion[] {
-  if (insulation && insulation.value < INSULATION)
+  if (!insulation)
     return [
-      { grade: 'reject', text: `Primary to output ${formatQuantity(insulation.value, 'ohm')}, over 100 MΩ is wanted.` },
+      {
+        grade: 'B',
+        text: 'Its insulation was not measured at 500 V: for the isolated side only.',
+        limits: [{ kind: 'not-for', use: 'barrier' }],
+      },
     ];
-  return [
-    {
-      grade: 'B',
-      text: insulation
-        ? 'Insulation over 100 MΩ is a screening, no proof: across a barrier only unmodified and in a supply of its kind.'
-        : 'Its insulation was not measured at 500 V: for the isolated side only.',
-      limits: insulation ? [] : [{ kind: 'not-for', use: 'barrier' }],
-    },
-  ];
+  return criterionOf(
+    insulation,
+    null,
+    ({ value }): Criterion =>
+      value < INSULATION
+        ? { grade: 'reject', text: `Primary to output ${formatQuantity(value, 'ohm')}, over 100 MΩ is wanted.` }
+        : {
+            grade: 'B',
+            text: 'Insulation over 100 MΩ is a screening, no proof: across a barrier only unmodified and in a supply of its kind.',
+          },
+    'insulation',
+  );
 }

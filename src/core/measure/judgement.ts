@@ -104,7 +104,9 @@ export function doubtOf(reading: Reading, name: AccuracyName): Uncertainty {
 
 function meterDoubt(reading: Reading, meter: AccuracyName): Doubt {
   const { standard, expanded } = doubtOf(reading, meter);
-  return { standard, says: `± ${formatQuantity(expanded, ACCURACY_UNIT[meter], { digits: 2 })} of the meter` };
+  // What people are kept safe by passes only when all of the expanded uncertainty lies on the right side.
+  const reach = meter === 'insulation' ? expanded / SETTLED_SPAN : standard;
+  return { standard: reach, says: `± ${formatQuantity(expanded, ACCURACY_UNIT[meter], { digits: 2 })} of the meter` };
 }
 
 /** How unsure a value is: its standard uncertainty, and that in words, like `± 2 mV of the meter`. */

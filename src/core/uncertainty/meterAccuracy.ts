@@ -8,7 +8,7 @@ export interface Accuracy {
   readonly floor?: number;
 }
 
-/** Assumed when the person names no instrument. Source: common practice, no source. */
+/** Assumed when the person names no instrument. Where nothing else is said common practice, no source. */
 export const DEFAULT_ACCURACY = {
   dcVolt: { share: 0.005, digits: 2 },
   ohm: { share: 0.008, digits: 3 },
@@ -18,6 +18,8 @@ export const DEFAULT_ACCURACY = {
   esr: { share: 0.1, digits: 0, floor: 0.05 },
   inductance: { share: 0.05, digits: 5 },
   temperature: { share: 0, digits: 0, floor: 2 },
+  /** IEC 61557-2 allows an insulation tester 30 % in use; from memory. */
+  insulation: { share: 0.3, digits: 0 },
 } as const satisfies Readonly<Record<string, Accuracy>>;
 
 /** What the readings of each are in. */
@@ -30,6 +32,7 @@ export const ACCURACY_UNIT = {
   esr: 'ohm',
   inductance: 'henry',
   temperature: 'celsius',
+  insulation: 'ohm',
 } as const satisfies Readonly<Record<keyof typeof DEFAULT_ACCURACY, Unit>>;
 
 export interface Uncertainty {

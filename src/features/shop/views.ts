@@ -22,6 +22,7 @@ const QUANTITY_LABEL: Readonly<Record<AccuracyName, string>> = {
   esr: 'ESR',
   inductance: 'inductance',
   temperature: 'temperature',
+  insulation: 'insulation at 500 V',
 };
 
 /** The settings as they stand. */
