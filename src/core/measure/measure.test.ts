@@ -46,6 +46,26 @@ describe('expected ESR, by hand from tan δ/(2π·f·C) and the documented model
     near(expectedEsr({ capacitance: uF * 1e-6, voltage: volts, series: 'low-impedance' }), lz, 0.02);
   });
 
+  // The trade table that the model is documented with, ohms at 100 kHz, as printed to two digits; a range at 63 to 100 V.
+  const VOLTS = [6.3, 10, 16, 25, 35, 50, 63, 100, 200, 400];
+  test.each`
+    uF      | ohms
+    ${1}    | ${[6, 6, 6, 6, 6, 6, 6, 6, 6, 6]}
+    ${4.7}  | ${[3.5, 3.5, 3.5, 3.5, 3.5, 3.5, 3.5, 3.5, 3.5, 3.5]}
+    ${10}   | ${[2.7, 2.7, 2.7, 2.7, 2.7, 2.7, 2.7, 2.7, 2.7, 2.7]}
+    ${22}   | ${[2, 2, 2, 2, 2, 2, 1.9, 1.7, 2, 2]}
+    ${47}   | ${[1.6, 1.6, 1.6, 1.4, 1.2, 0.99, 0.89, 0.79, 1.5, 1.6]}
+    ${100}  | ${[1, 0.88, 0.74, 0.65, 0.56, 0.46, 0.42, 0.37, 0.7, 0.93]}
+    ${220}  | ${[0.46, 0.4, 0.34, 0.3, 0.25, 0.21, 0.19, 0.17, 0.32, 0.42]}
+    ${470}  | ${[0.22, 0.19, 0.16, 0.14, 0.12, 0.099, 0.09, 0.08, 0.15, 0.2]}
+    ${1000} | ${[0.1, 0.088, 0.074, 0.065, 0.056, 0.046, 0.042, 0.037, 0.07, 0.093]}
+    ${2200} | ${[0.055, 0.049, 0.042, 0.038, 0.034, 0.03, 0.028, 0.025, 0.04, 0.051]}
+    ${4700} | ${[0.03, 0.027, 0.024, 0.022, 0.02, 0.018, 0.017, 0.016, 0.023, 0.028]}
+  `('$uF uF from 6.3 to 400 V', ({ uF, ohms }) => {
+    const found = VOLTS.map((voltage) => expectedEsr({ capacitance: uF * 1e-6, voltage }));
+    found.forEach((value, index) => near(value, (ohms as number[])[index] ?? NaN, 0.03));
+  });
+
   test('tan δ 0.16 at 120 Hz on 1000 uF is 0.212 Ω', () => {
     near(esrFromLossFactor({ lossFactor: 0.16, frequency: 120, capacitance: 1e-3 }), 0.212);
     // At 120 Hz the limit is that of the loss factor, at 100 Hz 1.2 times as much of what lies above the fast ESR.
