@@ -13,9 +13,10 @@ export type Lot = typeof lots.$inferSelect;
 export async function insertLot(
   tx: Queryable,
   bench: Bench,
-  of: Pick<HarvestedPiece, 'kind' | 'subtype' | 'marking' | 'package' | 'grade' | 'gradeReason' | 'bin' | 'ratings'> & {
-    pieces: number;
-  },
+  of: Pick<
+    HarvestedPiece,
+    'kind' | 'subtype' | 'marking' | 'package' | 'grade' | 'gradeReason' | 'limits' | 'bin' | 'ratings'
+  > & { pieces: number },
 ): Promise<{ code: string; lineId: string }> {
   const { bin, ratings, pieces, ...facts } = of;
   const [lotId, code, now] = [bench.newKey(), await freshCode(tx, bench, 'lot'), bench.now()];

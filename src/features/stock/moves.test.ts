@@ -148,6 +148,7 @@ describe('every change of stock can be taken back', () => {
         values,
         marking: '',
         grade: '' as const,
+        limit: '' as const,
         bin: 'Z1',
         pieces: 2,
       };

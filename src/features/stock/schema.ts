@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { USE_NAMES } from '../../core/measure';
 import { KIND_NAMES, type KindName } from '../../core/part';
 import { BIN_CODE, readCode } from '../../core/ident';
 import { freeText, optionalPieces, pieces, requiredText } from '../../ui/form/fieldSchemas';
@@ -12,6 +13,7 @@ export const lotForm = z.object({
   marking: freeText(60),
   pieces: pieces(),
   grade: z.enum(['', 'A', 'B', 'C']),
+  limit: z.enum(['', ...USE_NAMES]).default(''),
   bin,
 });
 

@@ -13,6 +13,11 @@ const ANY_REFERENCE = 'x1';
 
 /** Counts a lot in that comes from no donor: what lay in a drawer before, or was bought. */
 export async function addLot(bench: Bench, form: z.output<typeof lotForm>): Promise<FormOutcome> {
+  if (form.grade === 'B' && form.limit === '')
+    return {
+      ok: false,
+      problems: [{ field: 'limit', message: 'A B is good within a limit: say what it is kept from, or grade it A.' }],
+    };
   const words = [ANY_REFERENCE, form.kind, form.package, form.values, form.marking && `marked ${form.marking}`];
   const understood = understand(words.filter((word) => word !== '').join(' '), { parts: [], stores: [] });
   if (!understood.ok) return { ok: false, problems: [{ field: 'values', message: problemOf(understood.problem) }] };
@@ -27,6 +32,7 @@ export async function addLot(bench: Bench, form: z.output<typeof lotForm>): Prom
       package: record.package ?? null,
       grade: form.grade === '' ? null : form.grade,
       gradeReason: form.grade === '' ? 'Not tested here.' : 'As the person said.',
+      limits: form.limit === '' ? [] : [{ kind: 'not-for', use: form.limit }],
       bin: form.bin,
       ratings: record.ratings,
       pieces: form.pieces,

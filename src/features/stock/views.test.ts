@@ -180,6 +180,7 @@ describe('a lot counted in by hand', () => {
     marking: '12n65',
     pieces: '4',
     grade: 'A',
+    limit: '',
     bin: 'e7',
   };
   const add = (more: Partial<Record<keyof typeof form, string>> = {}) =>
@@ -201,6 +202,13 @@ describe('a lot counted in by hand', () => {
     expect(await found('bin:E7')).toEqual([]);
   });
 
+  test('a B names its limit, which a build that asks for it hears of', async () => {
+    expect(await add({ grade: 'B' })).toMatchObject({ ok: false, problems: [{ field: 'limit' }] });
+    const outcome = await add({ grade: 'B', limit: 'switching' });
+    const code = (outcome.ok && outcome.goto?.split('/').at(-1)) || '';
+    expect(await lotView(code)).toMatchObject({ grade: 'B', limits: ['low frequency only'] });
+  });
+
   test.each`
     more                                             | says
     ${{ values: '650V purple' }}                     | ${'“purple” is not understood here'}
@@ -220,6 +228,7 @@ describe('a lot counted in by hand', () => {
     ${{ pieces: '0' }}    | ${'pieces'}
     ${{ bin: 'the red' }} | ${'bin'}
     ${{ grade: 'D' }}     | ${'grade'}
+    ${{ limit: 'soup' }}  | ${'limit'}
   `('with $more its form blames $field', ({ more, field }) => {
     expect(lotForm.safeParse({ ...form, ...more }).error?.issues.map(({ path }) => path[0])).toEqual([field]);
   });

@@ -1,6 +1,7 @@
 'use client';
 
 import { ActionForm } from '../../../ui/form/ActionForm';
+import { USE_NAMES, USES } from '../../../core/measure';
 import { KIND_NAMES, kindRule } from '../../../core/part';
 import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
 import { addLotAction, joinLotsAction, moveToBinAction, splitLotAction, takePiecesAction } from '../actions';
@@ -94,6 +95,8 @@ const GRADES = [
   { value: 'C', label: 'C, undemanding use' },
 ];
 
+const LIMITS = [{ value: '', label: 'none' }, ...USE_NAMES.map((use) => ({ value: use, label: USES[use].not }))];
+
 /** A lot that comes from no donor. */
 export function LotForm() {
   return (
@@ -120,9 +123,22 @@ export function LotForm() {
         mono
         className="col-span-6"
       />
-      <TextField name="pieces" label="pieces" defaultValue="1" mono className="col-span-2" />
-      <SelectField name="grade" label="grade" options={GRADES} defaultValue="" className="col-span-2" />
-      <TextField name="bin" label="bin" placeholder="C2-5" mono className="col-span-2" />
+      <SelectField
+        name="grade"
+        label="grade"
+        options={GRADES}
+        defaultValue=""
+        className="col-span-2 max-[620px]:col-span-3"
+      />
+      <SelectField
+        name="limit"
+        label="its limit"
+        options={LIMITS}
+        defaultValue=""
+        className="col-span-4 max-[620px]:col-span-3"
+      />
+      <TextField name="pieces" label="pieces" defaultValue="1" mono className="col-span-2 max-[620px]:col-span-3" />
+      <TextField name="bin" label="bin" placeholder="C2-5" mono className="col-span-2 max-[620px]:col-span-3" />
       <div className="col-span-6 mt-1">
         <SubmitButton tone="next">Put it in the drawer</SubmitButton>
       </div>

@@ -31,7 +31,8 @@ export function ScanSheet() {
     (text: string) => {
       const place = placeOf(text);
       if (place) router.push(place);
-      else setSays(`“${text.slice(0, 60)}” is no label of Zorvek.`);
+      else setSays(`“${text.slice(0, 60)}” is no label of Zorvek; still looking.`);
+      return place !== undefined;
     },
     [router],
   );
@@ -108,8 +109,11 @@ export function ScanSheet() {
   );
 }
 
-/** Looks through the pictures of a video until a square is found; returns how to stop. */
-function watch(element: HTMLVideoElement, found: (text: string) => void): () => void {
+/**
+ * Looks through the pictures of a video until a square is found that leads somewhere; returns how to stop.
+ * @param found what to do with the text of a square; whether it led somewhere
+ */
+function watch(element: HTMLVideoElement, found: (text: string) => boolean): () => void {
   let stopped = false;
   const canvas = document.createElement('canvas');
   const context = canvas.getContext('2d', { willReadFrequently: true });
@@ -123,9 +127,8 @@ function watch(element: HTMLVideoElement, found: (text: string) => void): () => 
       context.drawImage(element, 0, 0, canvas.width, canvas.height);
       const { data, width, height } = context.getImageData(0, 0, canvas.width, canvas.height);
       const text = (await reader).default(data, width, height)?.data;
-      if (text && !stopped) {
+      if (text && !stopped && found(text)) {
         stopped = true;
-        found(text);
         return;
       }
     }

@@ -10,7 +10,7 @@ import { Caution, Claim, Next } from '../../../ui/judgement/parts';
 import { countBinAction } from '../actions';
 import type { StocktakeView } from '../storeViews';
 
-/** A drawer being counted: a field beside each lot, the booked number kept out of sight of the counting eye. */
+/** A drawer being counted: a field beside each lot, with what is booked. */
 export function StocktakeSheet({ view }: { view: StocktakeView }) {
   return (
     <Halves
