@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, not, sql } from 'drizzle-orm';
 import type { Queryable } from '../client';
 import { builds, journal, lots, needs, stockLedger } from '../schema';
 
@@ -16,13 +16,22 @@ export interface StockStep {
 /** Reasons of lines that are written without a step of the journal around them. */
 const ALONE = ['taken', 'reserved', 'released', 'used', 'counted'] as const;
 
-/** The latest changes of stock that belong to no donor, newest first: steps of the journal, and single lines of the ledger. */
-export async function latestStockSteps(db: Queryable, limit: number): Promise<StockStep[]> {
+/**
+ * The latest changes of stock that belong to no donor, newest first: steps of the journal, and single lines of the ledger.
+ * @param of.standing only those that were not taken back
+ */
+export async function latestStockSteps(
+  db: Queryable,
+  { limit, standing = false }: { limit: number; standing?: boolean },
+): Promise<StockStep[]> {
+  const undone = sql`exists (select 1 from stock_ledger u where u.undoes_id = ${stockLedger.id})`;
   const [steps, lines] = await Promise.all([
     db
       .select({ id: journal.id, atMs: journal.atMs, says: journal.says, undoneMs: journal.undoneMs })
       .from(journal)
-      .where(and(isNull(journal.donorId), eq(journal.station, 'harvest')))
+      .where(
+        and(isNull(journal.donorId), eq(journal.station, 'harvest'), standing ? isNull(journal.undoneMs) : undefined),
+      )
       .orderBy(desc(journal.id))
       .limit(limit),
     db
@@ -35,15 +44,19 @@ export async function latestStockSteps(db: Queryable, limit: number): Promise<St
         reservedDelta: stockLedger.reservedDelta,
         note: stockLedger.note,
         build: builds.title,
-        isUndone: sql<number>`exists (select 1 from stock_ledger u where u.undoes_id = ${stockLedger.id})`.mapWith(
-          Boolean,
-        ),
+        isUndone: sql<number>`${undone}`.mapWith(Boolean),
       })
       .from(stockLedger)
       .innerJoin(lots, eq(lots.id, stockLedger.lotId))
       .leftJoin(needs, eq(needs.id, stockLedger.needId))
       .leftJoin(builds, eq(builds.id, needs.buildId))
-      .where(and(inArray(stockLedger.reason, [...ALONE]), sql`${stockLedger.note} not like 'stocktake of %'`))
+      .where(
+        and(
+          inArray(stockLedger.reason, [...ALONE]),
+          sql`${stockLedger.note} not like 'stocktake of %'`,
+          standing ? not(undone) : undefined,
+        ),
+      )
       .orderBy(desc(stockLedger.id))
       .limit(limit),
   ]);

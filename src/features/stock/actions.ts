@@ -2,11 +2,11 @@
 
 import { z } from 'zod';
 import { bench } from '../../db/bench';
+import { latestStockSteps } from '../../db/repositories/stockSteps';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { countBin, dropFilter, joinLots, moveToBin, saveFilter, sizeBin, splitLot } from './moves';
 import { capacityForm, countForm, filterForm, joinForm, lotForm, moveForm, splitForm, takeForm } from './schema';
-import { doneLately } from './storeViews';
 import { addLot, takePieces } from './usecases';
 
 const word = z.string().min(1).max(64);
@@ -57,6 +57,6 @@ export async function dropFilterAction(id: string): Promise<FormOutcome> {
 
 /** The change of stock that `undo` means: the newest that still stands. */
 export async function latestStepAction(): Promise<string | undefined> {
-  const steps = await doneLately();
-  return steps.find(({ isUndone }) => !isUndone)?.id;
+  const [newest] = await latestStockSteps(bench().db.read, { limit: 1, standing: true });
+  return newest?.id;
 }

@@ -131,7 +131,7 @@ const LATE_STEPS = 12;
 
 /** What was done to the stock lately, newest first, each to be taken back as long as it stands. */
 export async function doneLately() {
-  const steps = await latestStockSteps(bench().db.read, LATE_STEPS);
+  const steps = await latestStockSteps(bench().db.read, { limit: LATE_STEPS });
   return steps.map(({ id, atMs, isUndone, what }) => ({
     id,
     isUndone,
