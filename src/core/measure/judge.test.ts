@@ -234,6 +234,10 @@ describe('the verdict a careful old hand would give', () => {
   // (from memory), all of it guarded.
   test.each`
     of                                 | measured                                                    | grade        | says
+    ${CAN}                             | ${'capacitance 81e-6 esr 0.3'}                              | ${'C'}       | ${/81 % of 100.µF\. With ± .*F of the meter that is no sure A/}
+    ${CAN}                             | ${'capacitance 70e-6 esr 0.3'}                              | ${undefined} | ${/70 % of 100.µF\. But ± .*F of the meter straddles/}
+    ${X2}                              | ${'capacitance 178e-9'}                                     | ${undefined} | ${/straddles/}
+    ${FILM}                            | ${'capacitance 200e-9'}                                     | ${undefined} | ${/10 % is its tolerance\. But ± .* straddles/}
     ${FET}                             | ${`${MOS} leakage 9.9e-6`}                                  | ${'B'}       | ${/± .*A of the meter that is no sure A/}
     ${FET}                             | ${`${MOS} leakage 5e-6`}                                    | ${'A'}       | ${/^Drain leakage 5.µA\.$/}
     ${FET}                             | ${`${MOS} leakage 1.01e-4`}                                 | ${undefined} | ${/does not block\. But ± .* straddles/}

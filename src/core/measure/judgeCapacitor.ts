@@ -6,7 +6,6 @@ import {
   doubtOf,
   gradeAgainst,
   judge,
-  worseOf,
   type Criterion,
   type Judgement,
   type Reading,
@@ -81,12 +80,16 @@ export function judgeCapacitor(test: CapacitorTest): Judgement {
     criteria.push({ grade: 'cannot tell', text: 'Neither capacitance nor ESR was measured.' });
   const tolerance = nominal.tolerance ?? DEFAULT_TOLERANCE;
   criteria.push(
-    ...criterionOf(readings.capacitance, null, (reading) =>
-      build === 'electrolytic'
-        ? canCriterion(reading, printed.capacitance, tolerance)
-        : build === 'x'
-          ? suppressorCriterion(reading, printed.capacitance)
-          : filmCriterion(reading, printed.capacitance, tolerance),
+    ...criterionOf(
+      readings.capacitance,
+      null,
+      ({ value }) =>
+        build === 'electrolytic'
+          ? canCriterion(value, printed.capacitance, tolerance)
+          : build === 'x'
+            ? suppressorCriterion(value, printed.capacitance)
+            : filmCriterion(value, printed.capacitance, tolerance),
+      'capacitance',
     ),
   );
   if (build === 'electrolytic') criteria.push(...electrolyticCriteria(test, printed, esr));
@@ -137,66 +140,40 @@ function electrolyticCriteria(
   return criteria;
 }
 
-const shareOf = (reading: Reading, nominal: number) => ({
-  ratio: reading.value / nominal,
-  u: doubtOf(reading, 'capacitance').standard / nominal,
-  says: `${formatQuantity(reading.value, 'farad')} is ${Math.round((reading.value / nominal) * 100)} % of ${formatQuantity(nominal, 'farad')}`,
-});
+const shareSays = (farads: number, nominal: number) =>
+  `${formatQuantity(farads, 'farad')} is ${Math.round((farads / nominal) * 100)} % of ${formatQuantity(nominal, 'farad')}`;
 
-function canCriterion(reading: Reading, nominal: number, tolerance: number): Criterion {
-  const { ratio, u, says } = shareOf(reading, nominal);
-  if (ratio > CAPACITANCE_LIMITS.mimicry) return { grade: 'reject', text: `${says}: leakage reads as capacitance.` };
-  const low = [
-    { grade: 'A' as const, limit: 1 - tolerance },
-    { grade: 'B' as const, limit: CAPACITANCE_LIMITS.B.low },
-    { grade: 'C' as const, limit: CAPACITANCE_LIMITS.C.low },
-  ];
-  const high = [
-    { grade: 'A' as const, limit: 1 + tolerance },
-    { grade: 'B' as const, limit: CAPACITANCE_LIMITS.B.high },
-    { grade: 'C' as const, limit: CAPACITANCE_LIMITS.mimicry },
-  ];
-  const grade = worseOf(gradeAgainst(ratio, u, low, 'at-least'), gradeAgainst(ratio, u, high, 'at-most'));
-  const text = grade === 'cannot tell' ? `${says}; the meter cannot settle that against 70 %.` : `${says}.`;
-  return { grade, text, limits: limitsOf(grade, [{ kind: 'not-for', use: 'timing' }]) };
+function canCriterion(farads: number, nominal: number, tolerance: number): Criterion {
+  const share = farads / nominal;
+  const says = shareSays(farads, nominal);
+  if (share > CAPACITANCE_LIMITS.mimicry) return { grade: 'reject', text: `${says}: leakage reads as capacitance.` };
+  const { B, C } = CAPACITANCE_LIMITS;
+  const grade =
+    Math.abs(share - 1) <= tolerance ? 'A' : share >= B.low && share <= B.high ? 'B' : share >= C.low ? 'C' : 'reject';
+  return { grade, text: `${says}.`, limits: limitsOf(grade, [{ kind: 'not-for', use: 'timing' }]) };
 }
 
-function filmCriterion(reading: Reading, nominal: number, tolerance: number): Criterion {
-  const { ratio, u, says } = shareOf(reading, nominal);
-  if (ratio > CAPACITANCE_LIMITS.mimicry) return { grade: 'reject', text: `${says}: leakage reads as capacitance.` };
-  const grade = worseOf(
-    gradeAgainst(ratio, u, [{ grade: 'A', limit: 1 - tolerance }], 'at-least'),
-    gradeAgainst(ratio, u, [{ grade: 'A', limit: 1 + tolerance }], 'at-most'),
-  );
+function filmCriterion(farads: number, nominal: number, tolerance: number): Criterion {
+  const share = farads / nominal;
+  const says = shareSays(farads, nominal);
+  if (share > CAPACITANCE_LIMITS.mimicry) return { grade: 'reject', text: `${says}: leakage reads as capacitance.` };
   return {
-    grade,
-    text:
-      grade === 'cannot tell'
-        ? `${says}; with this meter that straddles the ${Math.round(tolerance * 100)} % limit.`
-        : `${says}.`,
+    grade: Math.abs(share - 1) <= tolerance ? 'A' : 'reject',
+    text: `${says}, ± ${Math.round(tolerance * 100)} % is its tolerance.`,
   };
 }
 
 /** An X capacitor heals its breakdowns at the price of its value: what is lost tells how often. */
-function suppressorCriterion(reading: Reading, nominal: number): Criterion {
-  const { ratio, u, says } = shareOf(reading, nominal);
-  const grade = gradeAgainst(
-    ratio,
-    u,
-    [
-      { grade: 'A', limit: X_SHARE.warn },
-      { grade: 'B', limit: X_SHARE.reject },
-    ],
-    'at-least',
-  );
-  const text: Readonly<Record<typeof grade, string>> = {
-    A: `${says}.`,
-    B: `${says}: it has healed many breakdowns.`,
-    C: `${says}.`,
-    reject: `${says}: it has burnt away too much of itself.`,
-    'cannot tell': `${says}; with this meter that straddles the 80 % limit.`,
+function suppressorCriterion(farads: number, nominal: number): Criterion {
+  const share = farads / nominal;
+  const says = shareSays(farads, nominal);
+  if (share >= X_SHARE.warn) return { grade: 'A', text: `${says}.` };
+  if (share < X_SHARE.reject) return { grade: 'reject', text: `${says}: it has burnt away too much of itself.` };
+  return {
+    grade: 'B',
+    text: `${says}: it has healed many breakdowns.`,
+    limits: [{ kind: 'not-for', use: 'mains' }],
   };
-  return { grade, text: text[grade], limits: limitsOf(grade, [{ kind: 'not-for', use: 'mains' }]) };
 }
 
 function insulationCriterion({ value }: Reading): Criterion {
