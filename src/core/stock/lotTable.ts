@@ -171,6 +171,8 @@ export function readLotEntry(
   };
 }
 
+const isShare = (percent: number): boolean => percent >= 1 && percent <= 100;
+
 function readLimits(text: string): { limits: readonly Limit[] } | { why: string } {
   const limits: Limit[] = [];
   for (const word of text
@@ -181,10 +183,11 @@ function readLimits(text: string): { limits: readonly Limit[] } | { why: string 
     const share = /^(\S+)\s+(?:to\s+)?(\d+(?:\.\d+)?)\s*%$/.exec(word);
     const rating = share?.[1] ? ratingOf(share[1]) : undefined;
     if (isUse(use)) limits.push({ kind: 'not-for', use });
-    else if (rating && share?.[2]) limits.push({ kind: 'derated', rating, share: Number(share[2]) / 100 });
+    else if (rating && isShare(Number(share?.[2])))
+      limits.push({ kind: 'derated', rating, share: Number(share?.[2]) / 100 });
     else
       return {
-        why: `Limit “${word}”: a use such as no mains (${USE_NAMES.join(', ')}) or a share such as vds 80% is expected.`,
+        why: `Limit “${word}”: a use such as no mains (${USE_NAMES.join(', ')}) or a share from 1 to 100 such as vds 80% is expected.`,
       };
   }
   return { limits };

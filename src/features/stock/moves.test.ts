@@ -296,10 +296,11 @@ describe('lists in and out', () => {
       'nmos,12N60,1,E1,D,,,',
       'nmos,13N60,1,E1,,no soup,,',
       'nmos,14N60,1,E1,,,tall,',
+      'nmos,15N60,1,E1,,vds 500%,,',
       'capacitor,,4,E2,B,"no ripple, voltage 80%",,',
     ].join('\n');
     const preview = await previewStock(csv);
-    expect(preview).toMatchObject({ lots: 2, pieces: 7, bins: 2, refusedCount: 7 });
+    expect(preview).toMatchObject({ lots: 2, pieces: 7, bins: 2, refusedCount: 8 });
     expect(preview.refused.map(({ line, why }) => `${line} ${why.slice(0, 22)}`)).toEqual([
       '1 Column “colour” is no ',
       '3 Pieces “0”: a whole nu',
@@ -308,9 +309,10 @@ describe('lists in and out', () => {
       '6 Grade “D”: A, B, C or ',
       '7 Limit “no soup”: a use',
       '8 drain to source: “tall',
+      '9 Limit “vds 500%”: a us',
     ]);
     const outcome = await importStock(csv);
-    expect(outcome).toMatchObject({ ok: true, says: '2 lots came in; 7 rows were refused.' });
+    expect(outcome).toMatchObject({ ok: true, says: '2 lots came in; 8 rows were refused.' });
     const [code = ''] = (await stockView('bin:E1')).rows.map(({ cells }) => cells.lot?.text ?? '');
     expect((await lot(code)).lot).toMatchObject({
       marking: '=1+1',
