@@ -15,7 +15,8 @@ import {
   unrateTypeAction,
 } from './actions';
 import { readTypesFile } from './readFile';
-import { applyImport, attachDatasheet, previewImport } from './usecases';
+import { applyImport, previewImport } from './importTypes';
+import { attachDatasheet } from './usecases';
 import { datasheetOnDisk, importPreview, typesFileOf, typesView, typeView } from './views';
 import type { FormOutcome } from '../../ui/form/outcome';
 

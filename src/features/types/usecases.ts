@@ -1,11 +1,7 @@
-import { isRatingName, kindRule, RATINGS, type KindName, type RatingName } from '../../core/part';
+import { isRatingName, kindRule, RATINGS, type RatingName } from '../../core/part';
 import { formatQuantity, parseQuantity, problemText } from '../../core/quantity';
-import { noPause } from '../../core/steps';
-import { planImport, type ImportPlan, type KnownTypes, type TypeEntry } from '../../core/typebook';
 import type { Bench } from '../../db/bench';
-import { isConstraintFailure, recordEdit, type Edit } from '../../db/repositories/journal';
 import {
-  allTypes,
   carriersOf,
   datasheetsOf,
   findType,
@@ -13,30 +9,13 @@ import {
   strikeTypeRating,
   typeById,
   typeHistory,
-  type TypeRecord,
 } from '../../db/repositories/types';
 import { datasheetProblemText, storeDatasheet } from '../../server/files';
 import type { FormOutcome } from '../../ui/form/outcome';
-import { readTypesFile } from './readFile';
 import type { TypeForm, TypeRatingForm } from './schema';
+import { edit, problem, TAKEN } from './typeStep';
 
-const problem = (message: string, field?: string): FormOutcome => ({
-  ok: false,
-  problems: [field === undefined ? { message } : { field, message }],
-});
 const GONE = 'That type is not there any more.';
-const TAKEN = 'There is a type of that kind with this number already; merge the two instead.';
-
-/** A step of the whole shop, with its way back; a name that is taken is refused at the field. */
-async function edit(bench: Bench, work: (edit: Edit) => Promise<string>, goto?: string): Promise<FormOutcome> {
-  try {
-    const { journalId, says } = await recordEdit(bench, { donorId: '', station: 'identify' }, work);
-    return { ok: true, says, undo: journalId, ...(goto ? { goto } : {}) };
-  } catch (error) {
-    if (isConstraintFailure(error)) return problem(TAKEN, 'name');
-    throw error;
-  }
-}
 
 /** Writes a type down that no part has taught yet. */
 export async function addType(bench: Bench, form: TypeForm): Promise<FormOutcome> {
@@ -221,130 +200,6 @@ export function detachDatasheet(bench: Bench, sheetId: string): Promise<FormOutc
     await open.remove('datasheets', sheetId);
     return 'The datasheet is taken off.';
   });
-}
-
-/** A type as it stands in a file. */
-export function entryOf({ type, ratings, aliases }: TypeRecord): TypeEntry {
-  return {
-    kind: type.kind,
-    name: type.name,
-    aliases: aliases.map(({ name }) => name),
-    technology: type.technology ?? '',
-    package: type.package ?? '',
-    note: type.note,
-    ratings: Object.fromEntries(
-      Object.entries(ratings).map(([name, { value, source, page }]) => [
-        name,
-        { value, source, ...(page === null ? {} : { page }) },
-      ]),
-    ),
-  };
-}
-
-async function knownTypes(
-  bench: Bench,
-): Promise<KnownTypes & { idOf(kind: KindName, name: string): string | undefined }> {
-  const all = await allTypes(bench.db.read);
-  const key = (kind: KindName, name: string) => `${kind} ${name}`;
-  const byName = new Map(all.map((record) => [key(record.type.kind, record.type.name), record]));
-  const owners = new Map(
-    all.flatMap(({ type, aliases }) => aliases.map(({ name }) => [key(type.kind, name), type.name] as const)),
-  );
-  return {
-    find(kind, name) {
-      const record = byName.get(key(kind, name));
-      return record && entryOf(record);
-    },
-    ownerOf: (kind, alias) => owners.get(key(kind, alias)),
-    idOf: (kind, name) => byName.get(key(kind, name))?.type.id,
-  };
-}
-
-/** What a file of types would do. Nothing is written. */
-export async function previewImport(bench: Bench, text: string, pause = noPause): Promise<ImportPlan> {
-  await pause(0);
-  return planImport(readTypesFile(text), await knownTypes(bench));
-}
-
-/** Takes a file of types in: what can be used is written in one step that can be taken back, the rest is refused. */
-export async function applyImport(bench: Bench, text: string, pause = noPause): Promise<FormOutcome> {
-  const known = await knownTypes(bench);
-  const { planned, refused } = planImport(readTypesFile(text), known);
-  await pause(0.3);
-  const fresh = planned.filter(({ action }) => action === 'add');
-  const changed = planned.filter(({ action }) => action === 'change');
-  if (fresh.length + changed.length === 0) return problem('Nothing in the file would change anything.');
-  return edit(
-    bench,
-    async (open) => {
-      await writeFresh(
-        open,
-        fresh.map(({ entry }) => entry),
-      );
-      for (const { entry } of changed) {
-        const id = known.idOf(entry.kind, entry.name);
-        if (id !== undefined) await writeChanges(open, id, entry);
-      }
-      return `${fresh.length} types added, ${changed.length} changed, ${refused.length} lines refused.`;
-    },
-    '/types',
-  );
-}
-
-async function writeFresh(open: Edit, entries: readonly TypeEntry[]): Promise<void> {
-  const { bench } = open;
-  const now = bench.now();
-  const rows = entries.map((entry) => ({ entry, id: bench.newKey() }));
-  await open.insertMany(
-    'types',
-    rows.map(({ entry, id }) => ({
-      id,
-      kind: entry.kind,
-      name: entry.name,
-      technology: entry.technology || null,
-      package: entry.package || null,
-      note: entry.note,
-      createdMs: now,
-    })),
-  );
-  await open.insertMany(
-    'typeAliases',
-    rows.flatMap(({ entry, id }) =>
-      entry.aliases.map((name) => ({ id: bench.newKey(), typeId: id, kind: entry.kind, name, createdMs: now })),
-    ),
-  );
-  await open.insertMany(
-    'typeRatings',
-    rows.flatMap(({ entry, id }) =>
-      Object.entries(entry.ratings).map(([name, { value, source, page }]) => ({
-        id: bench.newKey(),
-        typeId: id,
-        name: name as RatingName,
-        valueSi: value,
-        source,
-        page: page ?? null,
-        recordedMs: now,
-      })),
-    ),
-  );
-}
-
-async function writeChanges(open: Edit, id: string, entry: TypeEntry): Promise<void> {
-  const present = await typeById(open.tx, id);
-  if (!present) return;
-  await open.update('types', id, {
-    ...(entry.technology ? { technology: entry.technology } : {}),
-    ...(entry.package ? { package: entry.package } : {}),
-    ...(entry.note ? { note: entry.note } : {}),
-  });
-  await recordTypeRatings(
-    open,
-    id,
-    Object.entries(entry.ratings).map(([name, rating]) => ({ name: name as RatingName, ...rating })),
-  );
-  const has = present.aliases.map(({ name }) => name);
-  for (const name of entry.aliases.filter((alias) => !has.includes(alias)))
-    await open.insert('typeAliases', { typeId: id, kind: entry.kind, name, createdMs: open.bench.now() });
 }
 
 /** Superseded ratings of a type, for its page. */

@@ -17,7 +17,8 @@ import { datasheetFile, datasheetsFolder } from '../../server/files';
 import type { FormOutcome } from '../../ui/form/outcome';
 import type { TableColumn, TableRow } from '../../ui/table/tableTypes';
 import { typesAsCsv } from './readFile';
-import { applyImport, attachDatasheet, entryOf, previewImport, supersededRatings } from './usecases';
+import { applyImport, entryOf, previewImport } from './importTypes';
+import { attachDatasheet, supersededRatings } from './usecases';
 
 const PAGE_SIZE = 60;
 
