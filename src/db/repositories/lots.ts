@@ -1,5 +1,6 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Grade, Limit } from '../../core/measure';
+import { RATINGS } from '../../core/part';
 import type { Bench } from '../bench';
 import type { Queryable } from '../client';
 import { bins, builds, lotRatings, lots, needs, stockLedger } from '../schema';
@@ -91,8 +92,9 @@ export interface HarvestedPiece {
 }
 
 /**
- * Puts a piece into stock: it joins the lot of like parts of the same grade from the same donor in
- * the same bin, if there is one with the same marking, or begins a lot.
+ * Puts a piece into stock: it joins the lot of like parts of the same grade and limits from the same donor in
+ * the same bin, if there is one with the same marking and case, or begins a lot. In a lot that it joins the worse rating
+ * governs.
  * @returns the lot's code
  */
 export async function stockPiece(edit: Edit, piece: HarvestedPiece, pieces = 1): Promise<string> {
@@ -102,6 +104,7 @@ export async function stockPiece(edit: Edit, piece: HarvestedPiece, pieces = 1):
   const note = `${piece.ref} taken from the board`;
   const entry = { onHandDelta: pieces, reservedDelta: 0, reason: 'harvested', note } as const;
   if (like) {
+    await worsenRatings(edit, like.id, piece.ratings);
     await edit.ledger({ lotId: like.id, ...entry });
     return like.code;
   }
@@ -117,8 +120,26 @@ export async function stockPiece(edit: Edit, piece: HarvestedPiece, pieces = 1):
   return code;
 }
 
+/**
+ * Brings a lot's ratings down to what is true of all its pieces when others join them: of each the worse, the better going
+ * into the history; what is known of only some is not known of the lot.
+ * @param theirs ratings of what joins, the present one of each name last
+ */
+export async function worsenRatings(edit: Edit, lotId: string, theirs: readonly NewRating[]): Promise<void> {
+  const now = edit.bench.now();
+  for (const row of await ratingRowsOf(edit.tx, lotId)) {
+    const other = theirs.findLast(({ name }) => name === row.name);
+    const { better } = RATINGS[row.name];
+    const isWorse =
+      other && (better === 'higher' ? other.value < row.valueSi : better === 'lower' && other.value > row.valueSi);
+    if (other && !isWorse) continue;
+    await edit.update('lotRatings', row.id, { supersededMs: now });
+    if (other) await edit.insert('lotRatings', { lotId, ...ratingRow(other, now) });
+  }
+}
+
 async function likeLot(tx: Queryable, donorId: string, binId: string, piece: HarvestedPiece): Promise<Lot | undefined> {
-  const [lot] = await tx
+  const rows = await tx
     .select()
     .from(lots)
     .where(
@@ -127,11 +148,13 @@ async function likeLot(tx: Queryable, donorId: string, binId: string, piece: Har
         eq(lots.binId, binId),
         eq(lots.kind, piece.kind),
         eq(lots.marking, piece.marking),
+        piece.package === null ? isNull(lots.package) : eq(lots.package, piece.package),
         piece.grade === null ? isNull(lots.grade) : eq(lots.grade, piece.grade),
         isNull(lots.deletedMs),
       ),
     );
-  return lot;
+  const limits = JSON.stringify(piece.limits);
+  return rows.find((lot) => JSON.stringify(lot.limits) === limits);
 }
 
 /** Codes of bins, for completion. */

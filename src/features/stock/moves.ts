@@ -7,7 +7,8 @@ import { findBin, lotsInBin } from '../../db/repositories/bins';
 import { freshCode } from '../../db/repositories/codes';
 import { isConstraintFailure, recordEdit, type Edit } from '../../db/repositories/journal';
 import { findLot, findLots, type LotRow } from '../../db/repositories/lotSearch';
-import { ensureBin, ratingRowsOf } from '../../db/repositories/lots';
+import { ensureBin, ratingRowsOf, worsenRatings } from '../../db/repositories/lots';
+import type { NewRating } from '../../db/repositories/ratings';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { gone } from './usecases';
 
@@ -104,7 +105,7 @@ export async function joinLots(bench: Bench, of: { code: string; from: string })
   const why = whyNotAlike(into, from);
   if (why) return { ok: false, problems: [{ field: 'from', message: why }] };
   return change(bench, async (edit) => {
-    await worsenRatings(edit, into.lot.id, from.lot.id);
+    await worsenRatings(edit, into.lot.id, await ratingsOf(edit, from.lot.id));
     const limits = mergeLimits([...into.lot.limits, ...from.lot.limits]);
     await edit.update('lots', into.lot.id, { limits });
     const pieces = from.lot.onHand;
@@ -126,6 +127,10 @@ export async function joinLots(bench: Bench, of: { code: string; from: string })
   });
 }
 
+async function ratingsOf(edit: Edit, lotId: string): Promise<NewRating[]> {
+  return (await ratingRowsOf(edit.tx, lotId)).map(({ valueSi, ...rating }) => ({ ...rating, value: valueSi }));
+}
+
 function whyNotAlike(a: LotRow, b: LotRow): string | undefined {
   if (a.lot.id === b.lot.id) return 'A lot is not joined with itself.';
   for (const field of ['kind', 'marking', 'package', 'grade'] as const)
@@ -141,22 +146,6 @@ function whyNotAlike(a: LotRow, b: LotRow): string | undefined {
   }
   if (b.lot.reserved > 0) return `${b.lot.reserved} of ${b.lot.code} are set aside for a build; give them back first.`;
   return undefined;
-}
-
-/** Ratings of the joined lot: of each the worse, the better going into the history; what only one knows is not known of all. */
-async function worsenRatings(edit: Edit, intoId: string, fromId: string): Promise<void> {
-  const [own, theirs] = [await ratingRowsOf(edit.tx, intoId), await ratingRowsOf(edit.tx, fromId)];
-  for (const row of own) {
-    const other = theirs.find(({ name }) => name === row.name);
-    const { better } = RATINGS[row.name];
-    const isWorse =
-      other && (better === 'higher' ? other.valueSi < row.valueSi : better === 'lower' && other.valueSi > row.valueSi);
-    if (other && !isWorse) continue;
-    await edit.update('lotRatings', row.id, { supersededMs: edit.bench.now() });
-    if (!other) continue;
-    const { id: _id, lotId: _lot, ...rating } = other;
-    await edit.insert('lotRatings', { ...rating, lotId: intoId, recordedMs: edit.bench.now() });
-  }
 }
 
 /**

@@ -187,6 +187,25 @@ describe('harvest', () => {
     });
   });
 
+  test('in one lot the worse rating governs; another limit makes another lot', async () => {
+    for (const ref of ['Q1', 'Q2', 'Q3', 'Q4']) await aGoodMosfet(ref);
+    await typeRating(fixture.bench, { code, ref: 'Q2' }, { rating: 'vds', value: '600V', source: 'datasheet' });
+    await type('q3 measures leak 50u');
+    await type('q4 measures on 0.3 at 1');
+    const lots: string[] = [];
+    for (const ref of ['Q1', 'Q2', 'Q3', 'Q4'])
+      lots.push((await takePart(fixture.bench, { code, ref, bin: 'C2-5' })).lot ?? '');
+    const [first = '', second, third = '', fourth = ''] = lots;
+    expect(second).toBe(first);
+    expect((await findLot(fixture.bench.db.read, first))?.ratings.vds).toMatchObject({ value: 600 });
+    const [leaky, unrated] = [
+      await findLot(fixture.bench.db.read, third),
+      await findLot(fixture.bench.db.read, fourth),
+    ];
+    expect(leaky?.lot).toMatchObject({ grade: 'B', limits: [{ kind: 'derated', rating: 'vds', share: 0.5 }] });
+    expect(unrated?.lot).toMatchObject({ grade: 'B', limits: [] });
+  });
+
   test('scrap, what is taken already and what was never logged stay out of stock', async () => {
     await type('q3 nmos to-220 marked 12N65');
     await type('q3 measures sd 0.002 ds 0.3 gs 0.8');
