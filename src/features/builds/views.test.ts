@@ -68,10 +68,12 @@ test('what is set aside elsewhere is not offered, and a filled need asks for no 
 });
 
 test.each`
-  filter               | says              | hint                        | why
-  ${'nmos vds>=100'}   | ${'lacks 1 part'} | ${'FIT-150 in C2 fits'}     | ${'a lot fits'}
-  ${'choke l~100u'}    | ${'lacks 1 part'} | ${`${DONOR_CODE} holds L5`} | ${'it sits on a board'}
-  ${'igbt vces>=1200'} | ${'lacks 1 part'} | ${'nothing in sight'}       | ${'nowhere'}
+  filter                   | says              | hint                                               | why
+  ${'nmos vds>=100'}       | ${'lacks 1 part'} | ${'FIT-150 in C2 fits'}                            | ${'a lot fits'}
+  ${'choke l~100u'}        | ${'lacks 1 part'} | ${`${DONOR_CODE} holds L5`}                        | ${'it sits on a board'}
+  ${'nmos vds>=100 rds<1'} | ${'lacks 1 part'} | ${'FIT-150 in C2 may fit: not all of it is known'} | ${'nobody knows its resistance'}
+  ${'nmos 20n15 vds>=100'} | ${'lacks 1 part'} | ${'DOUBT-1 in C3 fits with a limit'}               | ${'on paper'}
+  ${'igbt vces>=1200'}     | ${'lacks 1 part'} | ${'nothing in sight'}                              | ${'nowhere'}
 `('a build waits: $hint ($why)', async ({ filter, says, hint }) => {
   await need('part', filter);
   expect((await buildLines(5))[0]).toMatchObject({ title: 'lamp', says, hint, ready: false });

@@ -39,7 +39,13 @@ async function buildLine({ build, needs }: BuildWithNeeds): Promise<BuildLine> {
   const matches = await matchesFor(parsed.filter);
   const [best] = matches;
   if (best)
-    return { ...line, says, hint: `${best.lot} in ${best.bin} fits`, hintHref: `/builds/${build.code}`, ready: false };
+    return {
+      ...line,
+      says,
+      hint: `${best.lot} in ${best.bin} ${HINT[best.verdict]}`,
+      hintHref: `/builds/${build.code}`,
+      ready: false,
+    };
   const [seen] = await seenOnBoards(parsed.filter);
   return seen
     ? { ...line, says, hint: `${seen.donor} holds ${seen.ref}`, hintHref: seen.href, ready: false }
@@ -63,6 +69,13 @@ const WORD: Readonly<Record<LotMatch['verdict'], string>> = {
   limit: 'with a limit',
   unknown: 'not known',
   no: 'no',
+};
+
+const HINT: Readonly<Record<LotMatch['verdict'], string>> = {
+  fits: 'fits',
+  limit: 'fits with a limit',
+  unknown: 'may fit: not all of it is known',
+  no: '',
 };
 
 /** Lots with free pieces that a need could take, best first. */
