@@ -113,8 +113,14 @@ export function timesOver(margin: number): string {
   return margin < SPARE_FROM ? 'with nothing to spare' : `${margin.toFixed(margin < 10 ? 1 : 0)} times over`;
 }
 
-/** Best first: what fits, then the tightest margin, so that a strong part is kept for a strong need. */
+/**
+ * Best first: what fits, then what has enough for sure before what has it on paper only, then the tightest margin, so
+ * that a strong part is kept for a strong need.
+ */
 export function compareMatches(a: LotMatch, b: LotMatch): number {
   const order = { fits: 0, limit: 1, unknown: 2, no: 3 } as const;
-  return order[a.verdict] - order[b.verdict] || (a.margin ?? Infinity) - (b.margin ?? Infinity);
+  const isShort = ({ margin = Infinity }: LotMatch) => (margin < 1 ? 1 : 0);
+  return (
+    order[a.verdict] - order[b.verdict] || isShort(a) - isShort(b) || (a.margin ?? Infinity) - (b.margin ?? Infinity)
+  );
 }
