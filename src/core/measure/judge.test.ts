@@ -288,6 +288,11 @@ test('of several sessions the newest reading out of circuit counts, and a clear 
   expect(mergeReadings([set(0.4, true), set(0.5, false)], () => true).body).toEqual({ value: 0.4, resolution: 0.001 });
 });
 
+test('halves of which one was typed without its last nought are held apart by the digits of the other', () => {
+  const halves = { forward: { value: 0.25, resolution: 0.01 }, second: { value: 0.253, resolution: 0.001 } };
+  expect(judgePart(DUAL, { ...halves, reverse: { value: OL, resolution: 0 } }).grade).toBe('A');
+});
+
 test('a better meter settles what a usual one leaves open', () => {
   const near = { resistance: { value: 4925, resolution: 1 } };
   expect(judgePart(R4K7, near).verdict).toBe('retest');

@@ -133,9 +133,12 @@ export function inDoubt(value: number, { standard, says }: Doubt, of: (value: nu
   return sure.length < might.length ? { ...found, text: `${found.text} ${says} reaches the edge of that.` } : found;
 }
 
-/** The difference of two readings of one meter: what it reads too much in per cent cancels, its last digits do not. */
+/**
+ * The difference of two readings of one meter: what it reads too much in per cent cancels, its last digits do not. The
+ * finer of both is its last digit: a person who reads 0.250 and 0.253 may well type 0.25.
+ */
 export function difference(first: Reading, second: Reading): Reading {
-  const resolution = Math.hypot(first.resolution, second.resolution);
+  const resolution = Math.SQRT2 * Math.min(first.resolution, second.resolution);
   return { ...first, ...second, value: Math.abs(first.value - second.value), resolution };
 }
 
