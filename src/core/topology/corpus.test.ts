@@ -1,6 +1,13 @@
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
 import { analyse } from '.';
 import { CORPUS, stageLines } from './fixtures/corpus';
 import { TEXTBOOK, textbookBoard } from './fixtures/textbook';
+
+test('no reference board is forgotten', () => {
+  const files = readdirSync(join(__dirname, 'fixtures/boards')).filter((name) => name.endsWith('.json'));
+  expect(CORPUS.map(({ name }) => `${name}.json`).sort()).toEqual(files.sort());
+});
 
 test.each(CORPUS.map((entry) => [entry.name, entry] as const))(
   '%s: stages, roles, bulk, barrier',
