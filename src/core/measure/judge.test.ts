@@ -288,6 +288,20 @@ test('of several sessions the newest reading out of circuit counts, and a clear 
   expect(mergeReadings([set(0.4, true), set(0.5, false)], () => true).body).toEqual({ value: 0.4, resolution: 0.001 });
 });
 
+// Readings as they are typed, each with the last digit that stands there.
+test.each`
+  of       | typed                                                         | verdict     | why
+  ${RELAY} | ${{ coil: [400, 1], pullIn: [8, 1], contact: [0.08, 0.01] }}  | ${'retest'} | ${'0.08 ohm is all it shows'}
+  ${RELAY} | ${{ coil: [400, 1], pullIn: [8, 1], contact: [0.05, 0.001] }} | ${'keep'}   | ${'8 stands for 8.00 V'}
+  ${FET}   | ${{ body: [0.5, 0.1], blocking: [2e6, 1e6], gate: [OL, 0] }}  | ${'keep'}   | ${'2M stands for 2.00 Mohm'}
+  ${ZENER} | ${{ forward: [0.7, 0.1], reverse: [OL, 0], zener: [12, 1] }}  | ${'keep'}   | ${'12 stands for 12.0 V'}
+`('$of.kind, trailing noughts left out: $verdict ($why)', ({ of, typed, verdict }) => {
+  const read = Object.entries(typed as Record<string, [number, number]>).map(
+    ([name, [value, resolution]]) => [name, { value, resolution }] as const,
+  );
+  expect(judgePart(of as PartUnderTest, Object.fromEntries(read)).verdict).toBe(verdict);
+});
+
 test('halves of which one was typed without its last nought are held apart by the digits of the other', () => {
   const halves = { forward: { value: 0.25, resolution: 0.01 }, second: { value: 0.253, resolution: 0.001 } };
   expect(judgePart(DUAL, { ...halves, reverse: { value: OL, resolution: 0 } }).grade).toBe('A');

@@ -45,6 +45,8 @@ export interface Reading extends Measured {
   readonly inCircuit?: boolean;
   /** Of the meter it was taken with; the usual figures stand in for what is not stated. */
   readonly meter?: MeterAccuracies | undefined;
+  /** Its last digit is as it stands, since it was worked out and not typed. */
+  readonly isWorkedOut?: true;
 }
 
 /** Readings by the field of the test they belong to. */
@@ -99,7 +101,23 @@ export function damageCriteria(damage: readonly string[]): readonly Criterion[] 
 /** The doubt of a reading by the meter it was taken with, in the unit of the reading. */
 export function doubtOf(reading: Reading, name: AccuracyName): Uncertainty {
   const accuracy = reading.meter?.[name] ?? DEFAULT_ACCURACY[name];
-  return uncertaintyOf({ reading: reading.value, resolution: reading.resolution, accuracy });
+  return uncertaintyOf({ reading: reading.value, resolution: lastDigit(reading, name), accuracy });
+}
+
+/** Digits that a meter shows of whatever it can measure well; in ohms from here up. Common practice, no source. */
+const SHOWN = { digits: 3, fromOhms: 10 } as const;
+
+/** The last digit of the meter: who reads 8.00 V types 8. Of few ohms it shows no more than was typed. */
+function lastDigit({ value, resolution, isWorkedOut }: Reading, name: AccuracyName): number {
+  if (
+    isWorkedOut ||
+    name === 'esr' ||
+    (name === 'ohm' && value < SHOWN.fromOhms) ||
+    !Number.isFinite(value) ||
+    value <= 0
+  )
+    return resolution;
+  return Math.min(resolution, 10 ** (Math.floor(Math.log10(value)) - SHOWN.digits + 1));
 }
 
 function meterDoubt(reading: Reading, meter: AccuracyName): Doubt {
@@ -139,7 +157,7 @@ export function inDoubt(value: number, { standard, says }: Doubt, of: (value: nu
  */
 export function difference(first: Reading, second: Reading): Reading {
   const resolution = Math.SQRT2 * Math.min(first.resolution, second.resolution);
-  return { ...first, ...second, value: Math.abs(first.value - second.value), resolution };
+  return { ...first, ...second, value: Math.abs(first.value - second.value), resolution, isWorkedOut: true };
 }
 
 /**
