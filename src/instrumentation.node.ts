@@ -1,4 +1,4 @@
-import { databaseUrl, migrationsFolder } from './db/bench';
+import { databaseUrl, migrationsFolder } from './db/context';
 import { migrate } from './db/migrate';
 
 const { applied, copy } = await migrate(databaseUrl(), migrationsFolder(), process.env.ZORVEK_DATABASE_TOKEN);

@@ -1,4 +1,4 @@
-import { FindLine } from '../features/stock/components/FindLine';
+import { FindLine } from '../features/stock/find/FindLine';
 import { EmptyState } from '../ui/feedback/EmptyState';
 import { Evidence } from '../ui/frame/Halves';
 import { Page, PageHead } from '../ui/frame/Page';

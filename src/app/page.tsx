@@ -1,8 +1,8 @@
 import Link from 'next/link';
-import { loadBench } from './bench';
-import { buildLines } from '../features/builds/views';
-import { BenchSheet } from './BenchSheet';
-import { FindLine } from '../features/stock/components/FindLine';
+import { loadBench } from '../features/home/view.server';
+import { buildLines } from '../features/builds/view.server';
+import { BenchSheet } from '../features/home/BenchSheet';
+import { FindLine } from '../features/stock/find/FindLine';
 import { Page, PageHead } from '../ui/frame/Page';
 
 export default async function BenchPage() {

@@ -12,7 +12,7 @@ import { logPart } from './repositories/parts';
 import { ratingHistory, ratingsOfParts, recordPartRatings } from './repositories/ratings';
 import { addReading, findStore, listStores } from './repositories/stores';
 import { bins, builds, donors, lots, needs, parts, stockLedger } from './schema';
-import { MIGRATIONS, temporaryBench } from './testing/temporaryBench';
+import { MIGRATIONS, temporaryBench } from './testing/temporaryContext';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
 let fixture: Fixture;

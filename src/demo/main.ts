@@ -1,4 +1,4 @@
-import { databaseUrl, migrationsFolder } from '../db/bench';
+import { databaseUrl, migrationsFolder } from '../db/context';
 import { openDatabase } from '../db/client';
 import { migrate } from '../db/migrate';
 import { photosFolder } from '../server/photos';

@@ -3,9 +3,9 @@ import { FAULT_RULES, findingsOf } from '../core/findings';
 import { analyse } from '../core/topology';
 import { donors, lots, journal } from '../db/schema';
 import { donorOverview, listDonors } from '../db/repositories/donors';
-import { shareBench } from '../db/testing/sharedBench';
-import { temporaryBench } from '../db/testing/temporaryBench';
-import { traceView } from '../features/donor/views/trace';
+import { shareBench } from '../db/testing/sharedContext';
+import { temporaryBench } from '../db/testing/temporaryContext';
+import { traceView } from '../features/donor/trace/view.server';
 import { DONORS } from './donors';
 import { seed } from './seed';
 

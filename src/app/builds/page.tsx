@@ -1,6 +1,6 @@
 import Link from 'next/link';
-import { buildLines } from '../../features/builds/views';
-import { FindLine } from '../../features/stock/components/FindLine';
+import { buildLines } from '../../features/builds/view.server';
+import { FindLine } from '../../features/stock/find/FindLine';
 import { EmptyState } from '../../ui/feedback/EmptyState';
 import { Evidence } from '../../ui/frame/Halves';
 import { Page, PageHead } from '../../ui/frame/Page';

@@ -1,8 +1,8 @@
 import Form from 'next/form';
 import Link from 'next/link';
-import { DonorRows } from '../../features/donor/components/DonorRows';
-import { donorLines } from '../../features/donor/views/bench';
-import { FindLine } from '../../features/stock/components/FindLine';
+import { DonorRows } from '../../features/donors/DonorRows';
+import { donorLines } from '../../services/dossier/donorLines';
+import { FindLine } from '../../features/stock/find/FindLine';
 import { EmptyState } from '../../ui/feedback/EmptyState';
 import { Evidence } from '../../ui/frame/Halves';
 import { Page, PageHead } from '../../ui/frame/Page';

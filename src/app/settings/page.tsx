@@ -1,6 +1,6 @@
-import { SettingsSheet } from '../../features/shop/components/SettingsSheet';
-import { metersView, settingsView } from '../../features/shop/views';
-import { FindLine } from '../../features/stock/components/FindLine';
+import { SettingsSheet } from '../../features/shop/SettingsSheet';
+import { metersView, settingsView } from '../../features/shop/view.server';
+import { FindLine } from '../../features/stock/find/FindLine';
 import { Page, PageHead } from '../../ui/frame/Page';
 
 export const metadata = { title: 'Settings' };

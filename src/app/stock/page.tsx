@@ -1,7 +1,7 @@
 import Link from 'next/link';
-import { FindLine } from '../../features/stock/components/FindLine';
-import { StockSearch, StockSheet } from '../../features/stock/components/StockSheet';
-import { stockHead, stockView } from '../../features/stock/views';
+import { FindLine } from '../../features/stock/find/FindLine';
+import { StockSearch, StockSheet } from '../../features/stock/find/StockSheet';
+import { stockHead, stockView } from '../../features/stock/find/view.server';
 import { Page, PageHead } from '../../ui/frame/Page';
 import { word, type Search } from '../search';
 

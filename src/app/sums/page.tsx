@@ -1,4 +1,4 @@
-import { FindLine } from '../../features/stock/components/FindLine';
+import { FindLine } from '../../features/stock/find/FindLine';
 import { SumsSheet } from '../../features/sums/SumsSheet';
 import { Page, PageHead } from '../../ui/frame/Page';
 

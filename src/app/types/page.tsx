@@ -1,7 +1,7 @@
 import Link from 'next/link';
-import { FindLine } from '../../features/stock/components/FindLine';
-import { TypesSheet } from '../../features/types/components/TypesSheet';
-import { typesView } from '../../features/types/views';
+import { FindLine } from '../../features/stock/find/FindLine';
+import { TypesSheet } from '../../features/types/TypesSheet';
+import { typesView } from '../../features/types/view.server';
 import { Page, PageHead } from '../../ui/frame/Page';
 import { pageNumber, word, type Search } from '../search';
 

@@ -1,5 +1,5 @@
 import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
-import type { Bench } from '../bench';
+import type { Bench } from '../context';
 import type { Queryable } from '../client';
 import { builds, lots, needs, stockLedger } from '../schema';
 import { freshCode } from './codes';

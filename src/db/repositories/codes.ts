@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import type { Bench } from '../bench';
+import type { Bench } from '../context';
 import type { Queryable } from '../client';
 import { builds, donors, lots } from '../schema';
 

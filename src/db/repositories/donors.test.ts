@@ -1,5 +1,5 @@
 import { donors, notes } from '../schema';
-import { temporaryBench } from '../testing/temporaryBench';
+import { temporaryBench } from '../testing/temporaryContext';
 import { donorTitle, listDonors } from './donors';
 import { openMatters } from './notes';
 

@@ -1,6 +1,6 @@
 import { likenessOf } from '../../core/stock';
 import { aShop } from '../testing/aShop';
-import { temporaryBench } from '../testing/temporaryBench';
+import { temporaryBench } from '../testing/temporaryContext';
 import { heldLike } from './harvest';
 
 const resistance = (value: number) => ({ resistance: { value, source: 'decoded' as const } });

@@ -1,6 +1,6 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { StationName } from '../../core/station';
-import type { Bench } from '../bench';
+import type { Bench } from '../context';
 import type { Queryable } from '../client';
 import { sendBack } from './lotImport';
 import {

@@ -1,7 +1,7 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { LotEntry } from '../../core/stock';
 import type { Pause } from '../../core/steps';
-import type { Bench } from '../bench';
+import type { Bench } from '../context';
 import type { Queryable } from '../client';
 import { bins, lots, stockLedger } from '../schema';
 

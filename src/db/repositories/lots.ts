@@ -1,7 +1,7 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Grade, Limit } from '../../core/measure';
 import { RATINGS } from '../../core/part';
-import type { Bench } from '../bench';
+import type { Bench } from '../context';
 import type { Queryable } from '../client';
 import { bins, builds, lotRatings, lots, needs, stockLedger } from '../schema';
 import { freshCode } from './codes';

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { FACTORS, USUAL_WEIGHTS, type Weights } from '../../core/advice';
 import type { MeterAccuracies } from '../../core/measure';
 import { TOUCH_LIMIT_CHOICES, TOUCH_LIMIT_DC } from '../../core/safety';
-import type { Bench } from '../bench';
+import type { Bench } from '../context';
 import type { Queryable } from '../client';
 import { settings } from '../schema';
 

@@ -1,4 +1,4 @@
-import { temporaryBench } from '../testing/temporaryBench';
+import { temporaryBench } from '../testing/temporaryContext';
 import { recordEdit, undoEdit, type Edit } from './journal';
 import { logPart } from './parts';
 import {

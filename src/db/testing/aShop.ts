@@ -1,7 +1,7 @@
 import type { Source } from '../../core/evidence';
 import type { Grade } from '../../core/measure';
 import type { KindName, RatingName } from '../../core/part';
-import type { Bench } from '../bench';
+import type { Bench } from '../context';
 import { bins, donors, lotRatings, lots, partRatings, parts, stockLedger } from '../schema';
 
 /** A lot in one line: ratings as `[value, source, confidence]`. */

@@ -1,9 +1,9 @@
 import { aShop } from '../../db/testing/aShop';
-import { shareBench } from '../../db/testing/sharedBench';
-import { temporaryBench } from '../../db/testing/temporaryBench';
+import { shareBench } from '../../db/testing/sharedContext';
+import { temporaryBench } from '../../db/testing/temporaryContext';
 import { blamed, formOf } from '../../ui/form/testing/forms';
 import { addNeedAction, movePartsAction, startBuildAction, strikeNeedAction } from './actions';
-import { buildView } from './views';
+import { buildView } from './view.server';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
 let fixture: Fixture;

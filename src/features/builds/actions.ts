@@ -1,11 +1,11 @@
 'use server';
 
 import { z } from 'zod';
-import { bench } from '../../db/bench';
+import { bench } from '../../db/context';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { buildForm, needForm, portionForm } from './schema';
-import { addNeed, moveParts, startBuild, strikeNeed } from './usecases';
+import { addNeed, moveParts, startBuild, strikeNeed } from './commands';
 
 const word = z.string().min(1).max(64);
 const step = z.object({ needId: word, step: z.enum(['reserve', 'release', 'use']) });

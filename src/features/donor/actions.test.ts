@@ -1,7 +1,7 @@
-import { shareBench } from '../../db/testing/sharedBench';
-import { temporaryBench } from '../../db/testing/temporaryBench';
+import { shareBench } from '../../db/testing/sharedContext';
+import { temporaryBench } from '../../db/testing/temporaryContext';
 import { blamed, formOf } from '../../ui/form/testing/forms';
-import { readingId, readingsOf } from './usecases/identify';
+import { readingId, readingsOf } from './identify/commands';
 import {
   acceptReadingAction,
   addNoteAction,

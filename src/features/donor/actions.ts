@@ -3,11 +3,11 @@
 import { z } from 'zod';
 import type { Nameplate } from '../../core/nameplate';
 import { STATIONS } from '../../core/station';
-import { bench } from '../../db/bench';
+import { bench } from '../../db/context';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
-import { assemblyForm, harvestForm, harvestStepForm, mountingForm, runForm } from './harvestSchema';
-import { pairForm, photoForm, spotsForm, pinForm } from './photoSchema';
+import { assemblyForm, harvestForm, harvestStepForm, mountingForm, runForm } from './harvest/schema';
+import { pairForm, photoForm, spotsForm, pinForm } from './photos/schema';
 import {
   donorForm,
   markingQuestion,
@@ -26,8 +26,8 @@ import {
   valueForm,
   weightsForm,
 } from './schema';
-import { takePart } from './usecases/harvest';
-import { endRun, mountPart, startRun, stepRun, takeAssembly } from './usecases/harvestRun';
+import { takePart } from './harvest/takePart';
+import { endRun, mountPart, startRun, stepRun, takeAssembly } from './harvest/commands';
 import {
   acceptClearReadings,
   acceptReading,
@@ -36,19 +36,19 @@ import {
   placePart,
   strikePart,
   typeRating,
-} from './usecases/identify';
-import { amendDonor, amendPlate, bringBackDonor, keepWeights, discardDonor, registerDonor } from './usecases/intake';
-import { addNote, finishStation, goOn, moveMatter } from './usecases/notes';
-import { recordLine } from './usecases/recordLine';
-import { addOpeningStep, noteReassembly, startClock, stopClock, strikeOpeningStep } from './usecases/opening';
-import { liftPins, placePins } from './usecases/boardPhotos';
-import { addPin, amendPhoto, pairSides, strikePhoto, strikePin } from './usecases/photos';
-import { addStore, listPartAsStore, notePower, readStore, strikeStore } from './usecases/safety';
-import { addSoak, strikeSoak } from './usecases/soak';
-import { measurePart } from './usecases/measure';
-import { strikeFact } from './usecases/trace';
-import { undoLatest, undoStep } from './usecases/undo';
-import { markingPreview, typeNames, type MarkingPreview } from './views/markingPreview';
+} from './identify/commands';
+import { amendDonor, amendPlate, bringBackDonor, keepWeights, discardDonor, registerDonor } from './intake/commands';
+import { addNote, finishStation, goOn, moveMatter } from './shared/commands';
+import { recordLine } from './shared/recordLine';
+import { addOpeningStep, noteReassembly, startClock, stopClock, strikeOpeningStep } from './open/commands';
+import { liftPins, placePins } from './photos/boardPhotos';
+import { addPin, amendPhoto, pairSides, strikePhoto, strikePin } from './photos/commands';
+import { addStore, listPartAsStore, notePower, readStore, strikeStore } from './safe/commands';
+import { addSoak, strikeSoak } from './intake/soakCommands';
+import { measurePart } from './test/commands';
+import { strikeFact } from './trace/commands';
+import { undoLatest, undoStep } from '../../services/command/undo';
+import { markingPreview, typeNames, type MarkingPreview } from './identify/markingPreview.server';
 
 // Arguments arrive from the browser: each is held against its schema before it is used.
 const word = z.string().min(1).max(64);

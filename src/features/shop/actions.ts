@@ -1,11 +1,11 @@
 'use server';
 
 import { z } from 'zod';
-import { bench } from '../../db/bench';
+import { bench } from '../../db/context';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { meterForm, settingsForm } from './schema';
-import { askMeter, dropMeter, keepMeter, keepSettings } from './usecases';
+import { askMeter, dropMeter, keepMeter, keepSettings } from './commands';
 
 export async function keepSettingsAction(data: FormData): Promise<FormOutcome> {
   const form = readForm(settingsForm, data);

@@ -1,15 +1,15 @@
 import { connect } from 'node:net';
 import { readSettings } from '../../db/repositories/settings';
-import { shareBench } from '../../db/testing/sharedBench';
-import { temporaryBench } from '../../db/testing/temporaryBench';
+import { shareBench } from '../../db/testing/sharedContext';
+import { temporaryBench } from '../../db/testing/temporaryContext';
 import { startSimulatedMeter, type SimulatedMeter } from '../../server/meter/simulatedMeter';
 import { closeMeters } from '../../server/meter';
 import { settings } from '../../db/schema';
 import { blamed, formOf } from '../../ui/form/testing/forms';
 import { askMeterAction, keepSettingsAction } from './actions';
 import { meterForm } from './schema';
-import { dropMeter, keepMeter } from './usecases';
-import { meterLabel, metersView, questionIn, readingEvents, readingFor, settingsView } from './views';
+import { dropMeter, keepMeter } from './commands';
+import { meterLabel, metersView, questionIn, readingEvents, readingFor, settingsView } from './view.server';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
 let fixture: Fixture;

@@ -1,13 +1,13 @@
 'use server';
 
 import { z } from 'zod';
-import { bench } from '../../db/bench';
+import { bench } from '../../db/context';
 import { latestStockSteps } from '../../db/repositories/stockSteps';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
-import { countBin, dropFilter, joinLots, moveToBin, saveFilter, sizeBin, splitLot } from './moves';
+import { countBin, dropFilter, joinLots, moveToBin, saveFilter, sizeBin, splitLot } from './lot/moves';
 import { capacityForm, countForm, filterForm, joinForm, lotForm, moveForm, splitForm, takeForm } from './schema';
-import { addLot, takePieces } from './usecases';
+import { addLot, takePieces } from './lot/commands';
 
 const word = z.string().min(1).max(64);
 

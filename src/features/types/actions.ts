@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { bench } from '../../db/bench';
+import { bench } from '../../db/context';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { aliasForm, mergeForm, typeForm, typeRatingForm } from './schema';
@@ -15,7 +15,7 @@ import {
   rateType,
   splitType,
   unrateType,
-} from './usecases';
+} from './commands';
 
 // Arguments arrive from the browser: each is held against its schema before it is used.
 const key = z.string().min(1).max(64);

@@ -1,7 +1,7 @@
 import type { KindName, RatingName } from '../../core/part';
 import { noPause } from '../../core/steps';
 import { planImport, type ImportPlan, type KnownTypes, type TypeEntry } from '../../core/typebook';
-import type { Bench } from '../../db/bench';
+import type { Bench } from '../../db/context';
 import type { Edit } from '../../db/repositories/journal';
 import { allTypes, recordTypeRatings, typeById, type TypeRecord } from '../../db/repositories/types';
 import type { FormOutcome } from '../../ui/form/outcome';

@@ -1,4 +1,4 @@
-import type { Bench } from '../../db/bench';
+import type { Bench } from '../../db/context';
 import { isConstraintFailure, recordEdit, type Edit } from '../../db/repositories/journal';
 import type { FormOutcome } from '../../ui/form/outcome';
 

@@ -1,6 +1,6 @@
 import { decodeMarking } from '../../core/marking';
-import { shareBench } from '../../db/testing/sharedBench';
-import { temporaryBench } from '../../db/testing/temporaryBench';
+import { shareBench } from '../../db/testing/sharedContext';
+import { temporaryBench } from '../../db/testing/temporaryContext';
 import { undoEdit } from '../../db/repositories/journal';
 import { findType, listTypeNames } from '../../db/repositories/types';
 import { blamed, formOf } from '../../ui/form/testing/forms';
@@ -16,8 +16,8 @@ import {
 } from './actions';
 import { readTypesFile } from './readFile';
 import { applyImport, previewImport } from './importTypes';
-import { attachDatasheet } from './usecases';
-import { datasheetOnDisk, importPreview, typesFileOf, typesView, typeView } from './views';
+import { attachDatasheet } from './commands';
+import { datasheetOnDisk, importPreview, typesFileOf, typesView, typeView } from './view.server';
 import type { FormOutcome } from '../../ui/form/outcome';
 
 type Fixture = Awaited<ReturnType<typeof temporaryBench>>;

@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
-import { BuildSheet } from '../../../features/builds/components/BuildSheet';
-import { buildView } from '../../../features/builds/views';
-import { FindLine } from '../../../features/stock/components/FindLine';
+import { BuildSheet } from '../../../features/builds/BuildSheet';
+import { buildView } from '../../../features/builds/view.server';
+import { FindLine } from '../../../features/stock/find/FindLine';
 import { Page, PageHead } from '../../../ui/frame/Page';
 import { Tag } from '../../../ui/value/marks';
 

@@ -1,5 +1,5 @@
-import { BuildForm } from '../../../features/builds/components/BuildForms';
-import { FindLine } from '../../../features/stock/components/FindLine';
+import { BuildForm } from '../../../features/builds/BuildForms';
+import { FindLine } from '../../../features/stock/find/FindLine';
 import { Evidence } from '../../../ui/frame/Halves';
 import { Page, PageHead } from '../../../ui/frame/Page';
 

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { datasheetOnDisk } from '../../../features/types/views';
+import { datasheetOnDisk } from '../../../features/types/view.server';
 
 /** A datasheet by its content's hash: it never changes, so a browser may keep it for good. */
 export async function GET(_request: Request, { params }: { params: Promise<{ hash: string }> }) {

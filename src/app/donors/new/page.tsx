@@ -1,8 +1,8 @@
 import { registerDonorAction } from '../../../features/donor/actions';
-import { IntakeSheet } from '../../../features/donor/components/IntakeSheet';
-import { intakeFacts } from '../../../features/donor/views/intakeFacts';
-import { BLANK_TEXTS } from '../../../features/donor/views/intakeFields';
-import { FindLine } from '../../../features/stock/components/FindLine';
+import { IntakeSheet } from '../../../features/donor/intake/IntakeSheet';
+import { intakeFacts } from '../../../features/donor/intake/facts.server';
+import { BLANK_TEXTS } from '../../../features/donor/intake/fields';
+import { FindLine } from '../../../features/stock/find/FindLine';
 import { Page, PageHead } from '../../../ui/frame/Page';
 
 export const metadata = { title: 'New donor' };

@@ -1,6 +1,6 @@
-import { PutAwayRows } from '../../../features/donor/components/PutAwayRows';
-import { putAwayLines } from '../../../features/donor/views/bench';
-import { FindLine } from '../../../features/stock/components/FindLine';
+import { PutAwayRows } from '../../../features/donors/ArchivedRows';
+import { putAwayLines } from '../../../services/dossier/donorLines';
+import { FindLine } from '../../../features/stock/find/FindLine';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Evidence } from '../../../ui/frame/Halves';
 import { Page, PageHead } from '../../../ui/frame/Page';

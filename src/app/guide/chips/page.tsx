@@ -1,5 +1,5 @@
 import { ChipsSheet } from '../../../features/guide/ChipsSheet';
-import { FindLine } from '../../../features/stock/components/FindLine';
+import { FindLine } from '../../../features/stock/find/FindLine';
 import { Page, PageHead } from '../../../ui/frame/Page';
 
 export const metadata = { title: 'Chip families' };

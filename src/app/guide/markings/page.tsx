@@ -1,5 +1,5 @@
 import { MarkingRulesSheet } from '../../../features/guide/MarkingRulesSheet';
-import { FindLine } from '../../../features/stock/components/FindLine';
+import { FindLine } from '../../../features/stock/find/FindLine';
 import { Page, PageHead } from '../../../ui/frame/Page';
 
 export const metadata = { title: 'Reading markings' };

@@ -1,4 +1,4 @@
-import { questionIn, readingFor } from '../../../features/shop/views';
+import { questionIn, readingFor } from '../../../features/shop/view.server';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,4 +1,4 @@
-import { questionIn, readingEvents } from '../../../features/shop/views';
+import { questionIn, readingEvents } from '../../../features/shop/view.server';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
-import { FindLine } from '../../../features/stock/components/FindLine';
-import { LotSheet } from '../../../features/stock/components/LotSheet';
-import { lotView } from '../../../features/stock/lotView';
+import { FindLine } from '../../../features/stock/find/FindLine';
+import { LotSheet } from '../../../features/stock/lot/LotSheet';
+import { lotView } from '../../../features/stock/lot/view.server';
 import { Page, PageHead } from '../../../ui/frame/Page';
 import { Tag } from '../../../ui/value/marks';
 

@@ -1,6 +1,6 @@
-import { BinsSheet } from '../../../features/stock/components/BinsSheet';
-import { FindLine } from '../../../features/stock/components/FindLine';
-import { ageingView, binsView, doneLately } from '../../../features/stock/storeViews';
+import { BinsSheet } from '../../../features/stock/bins/BinsSheet';
+import { FindLine } from '../../../features/stock/find/FindLine';
+import { ageingView, binsView, doneLately } from '../../../features/stock/bins/view.server';
 import { Page, PageHead } from '../../../ui/frame/Page';
 
 export const metadata = { title: 'Bins' };

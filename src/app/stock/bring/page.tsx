@@ -1,5 +1,5 @@
-import { BringSheet } from '../../../features/stock/components/BringSheet';
-import { FindLine } from '../../../features/stock/components/FindLine';
+import { BringSheet } from '../../../features/stock/lists/BringSheet';
+import { FindLine } from '../../../features/stock/find/FindLine';
 import { Page, PageHead } from '../../../ui/frame/Page';
 
 export const metadata = { title: 'Bring lots in' };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { exportStock } from '../../../features/stock/storeViews';
+import { exportStock } from '../../../features/stock/bins/view.server';
 
 const question = z.object({ as: z.enum(['csv', 'json']), find: z.string().max(200).default('') });
 const TYPE = { csv: 'text/csv', json: 'application/json' } as const;

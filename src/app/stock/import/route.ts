@@ -1,1 +1,1 @@
-export { answerLots as POST } from '../../../features/stock/listRoute';
+export { answerLots as POST } from '../../../features/stock/lists/route.server';

@@ -1,6 +1,6 @@
-import { LabelSheet } from '../../../features/stock/components/LabelSheet';
-import { labelSize } from '../../../features/stock/labelSizes';
-import { lotLabels } from '../../../features/stock/labelViews';
+import { LabelSheet } from '../../../features/stock/labels/LabelSheet';
+import { labelSize } from '../../../features/stock/labels/labelSizes';
+import { lotLabels } from '../../../features/stock/labels/view.server';
 import { Page, PageHead } from '../../../ui/frame/Page';
 import { word, type Search } from '../../search';
 import { originOf } from '../origin';

@@ -1,5 +1,5 @@
-import { FindLine } from '../../../features/stock/components/FindLine';
-import { LotForm } from '../../../features/stock/components/LotForms';
+import { FindLine } from '../../../features/stock/find/FindLine';
+import { LotForm } from '../../../features/stock/lot/LotForms';
 import { Evidence } from '../../../ui/frame/Halves';
 import { Page, PageHead } from '../../../ui/frame/Page';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { stockRows } from '../../../features/stock/views';
+import { stockRows } from '../../../features/stock/find/view.server';
 
 const question = z.object({
   find: z.string().max(400),

@@ -1,5 +1,5 @@
-import { FindLine } from '../../../features/stock/components/FindLine';
-import { ScanSheet } from '../../../features/stock/components/ScanSheet';
+import { FindLine } from '../../../features/stock/find/FindLine';
+import { ScanSheet } from '../../../features/stock/labels/ScanSheet';
 import { Page, PageHead } from '../../../ui/frame/Page';
 
 export const metadata = { title: 'Scan a label' };

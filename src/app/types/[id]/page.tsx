@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
-import { FindLine } from '../../../features/stock/components/FindLine';
-import { TypeSheet } from '../../../features/types/components/TypeSheet';
-import { typeView } from '../../../features/types/views';
+import { FindLine } from '../../../features/stock/find/FindLine';
+import { TypeSheet } from '../../../features/types/TypeSheet';
+import { typeView } from '../../../features/types/view.server';
 import { Page, PageHead } from '../../../ui/frame/Page';
 
 export const metadata = { title: 'Type' };

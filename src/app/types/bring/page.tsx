@@ -1,5 +1,5 @@
-import { FindLine } from '../../../features/stock/components/FindLine';
-import { ImportSheet } from '../../../features/types/components/ImportSheet';
+import { FindLine } from '../../../features/stock/find/FindLine';
+import { ImportSheet } from '../../../features/types/ImportSheet';
 import { Page, PageHead } from '../../../ui/frame/Page';
 
 export const metadata = { title: 'Bring types in' };

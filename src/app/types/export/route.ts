@@ -1,4 +1,4 @@
-import { typesFileOf } from '../../../features/types/views';
+import { typesFileOf } from '../../../features/types/view.server';
 
 /** Every type the shop knows, as CSV or JSON. */
 export async function GET(request: Request) {

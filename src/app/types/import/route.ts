@@ -1,1 +1,1 @@
-export { answerTypes as POST } from '../../../features/types/listRoute';
+export { answerTypes as POST } from '../../../features/types/listRoute.server';

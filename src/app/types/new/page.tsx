@@ -1,6 +1,6 @@
 import { KIND_NAMES, kindRule } from '../../../core/part';
-import { FindLine } from '../../../features/stock/components/FindLine';
-import { TypeForm } from '../../../features/types/components/TypeForms';
+import { FindLine } from '../../../features/stock/find/FindLine';
+import { TypeForm } from '../../../features/types/TypeForms';
 import { Evidence } from '../../../ui/frame/Halves';
 import { Page, PageHead } from '../../../ui/frame/Page';
 

@@ -1,7 +1,7 @@
-import { DonorPage } from '../../../../features/donor/components/DonorPage';
-import { HarvestSheet } from '../../../../features/donor/components/HarvestSheet';
-import { harvestView, minutesIn } from '../../../../features/donor/views/harvest';
-import { partsView } from '../../../../features/donor/views/parts';
+import { DonorPage } from '../../../../features/donor/shared/DonorPage';
+import { HarvestSheet } from '../../../../features/donor/harvest/HarvestSheet';
+import { harvestView, minutesIn } from '../../../../features/donor/harvest/view.server';
+import { partsView } from '../../../../features/donor/shared/parts.server';
 import { word } from '../../../search';
 import { donorOf, type StationProps } from '../load';
 

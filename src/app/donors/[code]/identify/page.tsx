@@ -1,7 +1,7 @@
-import { DonorPage } from '../../../../features/donor/components/DonorPage';
-import { IdentifySheet } from '../../../../features/donor/components/IdentifySheet';
-import { notesView } from '../../../../features/donor/views/notes';
-import { partsView } from '../../../../features/donor/views/parts';
+import { DonorPage } from '../../../../features/donor/shared/DonorPage';
+import { IdentifySheet } from '../../../../features/donor/identify/IdentifySheet';
+import { notesView } from '../../../../features/donor/shared/notes.server';
+import { partsView } from '../../../../features/donor/shared/parts.server';
 import { word } from '../../../search';
 import { donorOf, type StationProps } from '../load';
 

@@ -1,14 +1,14 @@
 import { amendDonorAction, discardDonorAction } from '../../../../features/donor/actions';
-import { DonorPage } from '../../../../features/donor/components/DonorPage';
-import { IntakeSheet } from '../../../../features/donor/components/IntakeSheet';
-import { PhotoStrip } from '../../../../features/donor/components/PhotoStrip';
-import { PlateFields } from '../../../../features/donor/components/PlateFields';
-import { SoakLog } from '../../../../features/donor/components/SoakLog';
-import { intakeTexts } from '../../../../features/donor/views/intakeFields';
-import { intakeFacts } from '../../../../features/donor/views/intakeFacts';
-import { photoStrip } from '../../../../features/donor/views/photos';
-import { soakView } from '../../../../features/donor/views/soak';
-import { plateView } from '../../../../features/donor/views/unitFacts';
+import { DonorPage } from '../../../../features/donor/shared/DonorPage';
+import { IntakeSheet } from '../../../../features/donor/intake/IntakeSheet';
+import { PhotoStrip } from '../../../../features/donor/photos/PhotoStrip';
+import { PlateFields } from '../../../../features/donor/intake/PlateFields';
+import { SoakLog } from '../../../../features/donor/intake/SoakLog';
+import { intakeTexts } from '../../../../features/donor/intake/fields';
+import { intakeFacts } from '../../../../features/donor/intake/facts.server';
+import { photoStrip } from '../../../../features/donor/photos/view.server';
+import { soakView } from '../../../../features/donor/intake/soak.server';
+import { plateView } from '../../../../services/dossier/unitFacts';
 import { donorOf, type StationProps } from '../load';
 
 export const metadata = { title: 'Intake' };

@@ -1,6 +1,6 @@
-import { DonorPage } from '../../../../features/donor/components/DonorPage';
-import { SafetySheet } from '../../../../features/donor/components/SafetySheet';
-import { safetyView } from '../../../../features/donor/views/safety';
+import { DonorPage } from '../../../../features/donor/shared/DonorPage';
+import { SafetySheet } from '../../../../features/donor/safe/SafetySheet';
+import { safetyView } from '../../../../features/donor/safe/view.server';
 import { word } from '../../../search';
 import { donorOf, type StationProps } from '../load';
 

@@ -1,7 +1,7 @@
-import { DonorPage } from '../../../../features/donor/components/DonorPage';
-import { OpeningSheet } from '../../../../features/donor/components/OpeningSheet';
-import { openingView } from '../../../../features/donor/views/opening';
-import { photoStrip } from '../../../../features/donor/views/photos';
+import { DonorPage } from '../../../../features/donor/shared/DonorPage';
+import { OpeningSheet } from '../../../../features/donor/open/OpeningSheet';
+import { openingView } from '../../../../features/donor/open/view.server';
+import { photoStrip } from '../../../../features/donor/photos/view.server';
 import { donorOf, type StationProps } from '../load';
 
 export const metadata = { title: 'Open' };

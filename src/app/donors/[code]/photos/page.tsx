@@ -1,6 +1,6 @@
-import { DonorPage } from '../../../../features/donor/components/DonorPage';
-import { PhotoStrip } from '../../../../features/donor/components/PhotoStrip';
-import { photoStrip } from '../../../../features/donor/views/photos';
+import { DonorPage } from '../../../../features/donor/shared/DonorPage';
+import { PhotoStrip } from '../../../../features/donor/photos/PhotoStrip';
+import { photoStrip } from '../../../../features/donor/photos/view.server';
 import { Evidence } from '../../../../ui/frame/Halves';
 import { donorOf, type StationProps } from '../load';
 

@@ -1,6 +1,6 @@
-import { DonorPage } from '../../../../features/donor/components/DonorPage';
-import { RecordSheet } from '../../../../features/donor/components/RecordSheet';
-import { journalView, notesView } from '../../../../features/donor/views/notes';
+import { DonorPage } from '../../../../features/donor/shared/DonorPage';
+import { RecordSheet } from '../../../../features/donor/record/RecordSheet';
+import { journalView, notesView } from '../../../../features/donor/shared/notes.server';
 import { donorOf, type StationProps } from '../load';
 
 export const metadata = { title: 'Record' };

@@ -1,6 +1,6 @@
-import { DonorPage } from '../../../../features/donor/components/DonorPage';
-import { TestSheet } from '../../../../features/donor/components/TestSheet';
-import { partsView } from '../../../../features/donor/views/parts';
+import { DonorPage } from '../../../../features/donor/shared/DonorPage';
+import { TestSheet } from '../../../../features/donor/test/TestSheet';
+import { partsView } from '../../../../features/donor/shared/parts.server';
 import { word } from '../../../search';
 import { donorOf, type StationProps } from '../load';
 

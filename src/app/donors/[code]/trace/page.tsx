@@ -1,9 +1,9 @@
-import { DonorPage } from '../../../../features/donor/components/DonorPage';
-import { LiveNotice } from '../../../../features/donor/components/LiveNotice';
-import { NoteList } from '../../../../features/donor/components/RecordSheet';
-import { TraceBoard } from '../../../../features/donor/components/TraceBoard';
-import { notesView } from '../../../../features/donor/views/notes';
-import { traceView } from '../../../../features/donor/views/trace';
+import { DonorPage } from '../../../../features/donor/shared/DonorPage';
+import { LiveNotice } from '../../../../features/donor/shared/LiveNotice';
+import { NoteList } from '../../../../features/donor/record/RecordSheet';
+import { TraceBoard } from '../../../../features/donor/trace/TraceBoard';
+import { notesView } from '../../../../features/donor/shared/notes.server';
+import { traceView } from '../../../../features/donor/trace/view.server';
 import { donorOf, type StationProps } from '../load';
 
 export const metadata = { title: 'Trace' };

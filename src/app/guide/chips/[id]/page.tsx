@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import { chipFamily } from '../../../../core/chips';
 import { ChipFamilySheet } from '../../../../features/guide/ChipFamilySheet';
-import { FindLine } from '../../../../features/stock/components/FindLine';
+import { FindLine } from '../../../../features/stock/find/FindLine';
 import { Page, PageHead } from '../../../../ui/frame/Page';
 
 export const metadata = { title: 'Chip family' };

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { pictureFile } from '../../../../features/donor/views/photos';
+import { pictureFile } from '../../../../features/donor/photos/view.server';
 
 /** A picture by its content's hash: it never changes, so a browser may keep it for good. */
 export async function GET(_request: Request, { params }: { params: Promise<{ hash: string; size: string }> }) {

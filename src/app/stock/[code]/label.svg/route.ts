@@ -1,4 +1,4 @@
-import { lotLabels } from '../../../../features/stock/labelViews';
+import { lotLabels } from '../../../../features/stock/labels/view.server';
 import { originOf } from '../../origin';
 
 /** The label of a lot as a picture. */

@@ -1,1 +1,1 @@
-export { answerLotPhoto as POST } from '../../../../features/stock/photoRoute';
+export { answerLotPhoto as POST } from '../../../../features/stock/lot/photoRoute.server';

@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
-import { FindLine } from '../../../../features/stock/components/FindLine';
-import { StocktakeSheet } from '../../../../features/stock/components/StocktakeSheet';
-import { stocktakeView } from '../../../../features/stock/storeViews';
+import { FindLine } from '../../../../features/stock/find/FindLine';
+import { StocktakeSheet } from '../../../../features/stock/bins/StocktakeSheet';
+import { stocktakeView } from '../../../../features/stock/bins/view.server';
 import { Page, PageHead } from '../../../../ui/frame/Page';
 
 export const metadata = { title: 'Stocktake' };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lotLabelsPdf } from '../../../../features/stock/labelViews';
+import { lotLabelsPdf } from '../../../../features/stock/labels/view.server';
 import { originOf } from '../../origin';
 
 const question = z.object({

@@ -1,1 +1,1 @@
-export { answerDatasheet as POST } from '../../../../features/types/datasheetRoute';
+export { answerDatasheet as POST } from '../../../../features/types/datasheetRoute.server';

@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
-import { DonorPage } from '../../../../../features/donor/components/DonorPage';
-import { PhotoSheet } from '../../../../../features/donor/components/PhotoSheet';
-import { photoPage } from '../../../../../features/donor/views/photos';
+import { DonorPage } from '../../../../../features/donor/shared/DonorPage';
+import { PhotoSheet } from '../../../../../features/donor/photos/PhotoSheet';
+import { photoPage } from '../../../../../features/donor/photos/view.server';
 import { word } from '../../../../search';
 import { donorOf, type StationProps } from '../../load';
 

@@ -1,5 +1,5 @@
-import { preparedForm } from '../../../../../features/donor/photoSchema';
-import { receivePreparedUpload } from '../../../../../features/donor/views/photos';
+import { preparedForm } from '../../../../../features/donor/photos/schema';
+import { receivePreparedUpload } from '../../../../../features/donor/photos/view.server';
 
 /** Takes a picture that was made ready from a photo, its bytes as the body. */
 export async function POST(request: Request, { params }: { params: Promise<{ code: string }> }) {

@@ -1,1 +1,1 @@
-export { answerPhoto as POST } from '../../../../../features/donor/photoRoute';
+export { answerPhoto as POST } from '../../../../../features/donor/photos/route.server';

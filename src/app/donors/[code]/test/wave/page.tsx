@@ -1,6 +1,6 @@
-import { DonorPage } from '../../../../../features/donor/components/DonorPage';
-import { WaveBench } from '../../../../../features/donor/components/WaveBench';
-import { wavePart } from '../../../../../features/donor/views/wavePart';
+import { DonorPage } from '../../../../../features/donor/shared/DonorPage';
+import { WaveBench } from '../../../../../features/donor/wave/WaveBench';
+import { wavePart } from '../../../../../features/donor/wave/view.server';
 import { word } from '../../../../search';
 import { donorOf, type StationProps } from '../../load';
 

@@ -1,0 +1,178 @@
+import Link from 'next/link';
+import { EmptyState } from '../../ui/feedback/EmptyState';
+import { Halves } from '../../ui/frame/Halves';
+import { Judgement } from '../../ui/judgement/Judgement';
+import { Caution, Claim, Findings, Next, Section } from '../../ui/judgement/parts';
+import { GradeMark } from '../../ui/value/marks';
+import type { BuildView, NeedView } from './view.server';
+import { NeedForm, PortionForm, StrikeNeed } from './BuildForms';
+
+/** Columns that a phone folds into the first one. */
+const DESK_ONLY = 'max-[620px]:hidden';
+
+/** A build: its needs with what the drawers have on the left, what it waits for on the right. */
+export function BuildSheet({ build }: { build: BuildView }) {
+  return (
+    <Halves judgement={<BuildJudgement build={build} />}>
+      {build.needs.length === 0 && (
+        <EmptyState title="What does it need?">
+          One line for each part: what it is for, and what it must be, in the words of the stock search, like{' '}
+          <span className="font-mono">nmos &gt;=100V id&gt;=10</span>.
+        </EmptyState>
+      )}
+      <ol className="grid gap-5">
+        {build.needs.map((need) => (
+          <Need key={need.id} code={build.code} need={need} />
+        ))}
+      </ol>
+      <NeedForm code={build.code} />
+    </Halves>
+  );
+}
+
+function Need({ code, need }: { code: string; need: NeedView }) {
+  const filled = need.quantity - need.open;
+  return (
+    <li aria-label={need.role}>
+      <div className="flex flex-wrap items-baseline gap-x-3 border-b border-rule-2 pb-1">
+        <h2 className="text-[15px] font-semibold">{need.role}</h2>
+        <span className="font-mono text-[13px]">{need.filter}</span>
+        <span className="ml-auto flex items-baseline gap-3">
+          {filled === 0 && <StrikeNeed code={code} needId={need.id} role={need.role} />}
+          <span className="q text-[13px]">
+            {filled} of {need.quantity}
+          </span>
+        </span>
+        <p className="w-full text-[12px] text-ink-2">{need.says}</p>
+      </div>
+      {need.allocations.map(({ lot, marking, reserved, used }) => (
+        <div
+          key={lot}
+          className="grid grid-cols-[84px_1fr_auto] items-center gap-x-3 border-b border-dotted border-rule-2 py-1.5 text-[13px]"
+        >
+          <Link href={`/stock/${lot}`} className="ref justify-self-start">
+            {lot}
+          </Link>
+          <span>
+            <span className="font-mono">{marking}</span>{' '}
+            {[reserved > 0 ? `${reserved} set aside` : '', used > 0 ? `${used} built in` : '']
+              .filter(Boolean)
+              .join(', ')}
+          </span>
+          {reserved > 0 && (
+            <span className="flex gap-2">
+              <PortionForm needId={need.id} lot={lot} step="use" quantity={reserved} />
+              <PortionForm needId={need.id} lot={lot} step="release" quantity={reserved} />
+            </span>
+          )}
+        </div>
+      ))}
+      {need.matches.length > 0 && (
+        <table className="rows plain" aria-label={`Lots for ${need.role}`}>
+          <thead>
+            <tr>
+              <th>lot</th>
+              <th className={DESK_ONLY}>marking</th>
+              <th className={DESK_ONLY}>grade</th>
+              <th className={DESK_ONLY}>bin</th>
+              <th data-align="end" className={DESK_ONLY}>
+                free
+              </th>
+              <th>match</th>
+              <th data-align="end">margin</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {need.matches.map(({ lot, marking, grade, bin, free, verdict, word, margin, checks }) => (
+              <tr key={lot} data-verdict={verdict}>
+                <td>
+                  <Link href={`/stock/${lot}`} className="ref">
+                    {lot}
+                  </Link>
+                  <span className="block text-[11.5px] text-ink-2 min-[621px]:hidden">
+                    {marking}, {bin}
+                  </span>
+                </td>
+                <td className={`font-mono whitespace-nowrap ${DESK_ONLY}`}>{marking}</td>
+                <td className={DESK_ONLY}>
+                  <GradeMark grade={grade} />
+                </td>
+                <td className={`font-mono whitespace-nowrap ${DESK_ONLY}`}>{bin}</td>
+                <td data-align="end" className={`q ${DESK_ONLY}`}>
+                  {free}
+                </td>
+                <td>
+                  <span className="font-semibold">{word}</span>
+                  <span className="block text-[11.5px] leading-snug text-ink-2">{checks.join('; ')}</span>
+                </td>
+                <td data-align="end" className="q">
+                  {margin}
+                </td>
+                <td data-align="end">
+                  <PortionForm needId={need.id} lot={lot} step="reserve" quantity={Math.min(free, need.open)} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {need.open > 0 && need.matches.length === 0 && <p className="py-1.5 text-[13px] text-ink-2">No free lot fits.</p>}
+      {need.onBoards.length > 0 && (
+        <p className="py-1.5 text-[13px]">
+          <span className="text-ink-2">Still on a board: </span>
+          {need.onBoards.map(({ donor, ref, says, href }) => (
+            <span key={donor + ref} className="mr-3">
+              <Link href={href} className="ref">
+                {donor} {ref}
+              </Link>{' '}
+              {says}
+            </span>
+          ))}
+        </p>
+      )}
+    </li>
+  );
+}
+
+function BuildJudgement({ build }: { build: BuildView }) {
+  const { line, needs } = build;
+  return (
+    <Judgement>
+      <Claim label="What it waits for">{sentence(line.says)}</Claim>
+      {build.note && <Section label="Note">{build.note}</Section>}
+      {needs.length > 0 && (
+        <Findings
+          items={needs.map(({ role, quantity, open, matches, onBoards }) => ({
+            weight:
+              open === 0
+                ? ('ok' as const)
+                : matches.some(({ verdict }) => verdict === 'fits')
+                  ? ('note' as const)
+                  : ('check' as const),
+            word: open === 0 ? 'filled' : 'open',
+            text:
+              open === 0
+                ? `${role}: ${quantity} set aside or built in`
+                : `${role}: ${open} wanted, ${matches.length > 0 ? `${matches.length} ${matches.length === 1 ? 'lot' : 'lots'} to choose from` : onBoards.length > 0 ? `on the board of ${onBoards[0]?.donor}` : 'nothing in sight'}`,
+          }))}
+        />
+      )}
+      <Next>
+        {needs.length === 0
+          ? 'Write down the first need.'
+          : line.ready
+            ? 'Take the parts out of their bins and build them in; each step writes the ledger.'
+            : 'Set aside the lot with the tightest margin that still fits; the strong ones are kept for stronger needs.'}
+      </Next>
+      <Caution>
+        A margin of 1 means exactly what you wrote into the need: put spikes and heat into it first. Nothing here
+        replaces a look at the datasheet.
+      </Caution>
+    </Judgement>
+  );
+}
+
+function sentence(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,123 @@
+import { parseFilter } from '../../core/stock';
+import { findLot } from '../../db/repositories/lotSearch';
+import { undoEdit } from '../../db/repositories/journal';
+import { bins, lots, stockLedger } from '../../db/schema';
+import { temporaryBench } from '../../db/testing/temporaryContext';
+import { needForm } from './schema';
+import { addNeed, moveParts, startBuild, strikeNeed } from './commands';
+
+type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+let fixture: Fixture;
+let need: { code: string; needId: string };
+
+const LOT = 'M4R-9XK';
+
+beforeEach(async () => {
+  fixture = await temporaryBench();
+  const { bench } = fixture;
+  await bench.db.write(async (tx) => {
+    await tx.insert(bins).values({ id: 'bin-1', code: 'C2-5', createdMs: 0 });
+    await tx.insert(lots).values({ id: 'lot-1', code: LOT, kind: 'nmos', binId: 'bin-1', createdMs: 0 });
+    await tx
+      .insert(stockLedger)
+      .values({ id: 'line-1', lotId: 'lot-1', atMs: 0, onHandDelta: 3, reservedDelta: 0, reason: 'counted' });
+  });
+  const { code } = await startBuild(bench, { title: 'lamp', note: '' });
+  const { needId = '' } = await addNeed(bench, code, { role: 'switch', filter: 'nmos >=100V', quantity: 2 });
+  need = { code, needId };
+});
+afterEach(() => fixture.dispose());
+
+const move = (step: 'reserve' | 'release' | 'use', quantity: number) =>
+  moveParts(fixture.bench, { step, quantity, lotCode: LOT, needId: need.needId });
+const balance = async () => {
+  const found = await findLot(fixture.bench.db.read, LOT);
+  return [found?.lot.onHand, found?.lot.reserved];
+};
+
+test('parts are set aside, given back and built in, and the stock says so at each step', async () => {
+  await move('reserve', 2);
+  expect(await balance()).toEqual([3, 2]);
+  await move('release', 1);
+  expect(await balance()).toEqual([3, 1]);
+  await move('use', 1);
+  expect(await balance()).toEqual([2, 0]);
+});
+
+test.each`
+  first                           | then         | quantity | says
+  ${[]}                           | ${'reserve'} | ${3}     | ${'switch wants 2 more, not 3'}
+  ${[['reserve', 2]]}             | ${'reserve'} | ${1}     | ${'switch wants 0 more, not 1'}
+  ${[['reserve', 2], ['use', 2]]} | ${'reserve'} | ${1}     | ${'switch wants 0 more, not 1'}
+  ${[]}                           | ${'use'}     | ${1}     | ${'not set aside for switch: 0 are'}
+  ${[['reserve', 1]]}             | ${'release'} | ${2}     | ${'not set aside for switch: 1 are'}
+`(
+  '$then $quantity after $first is refused with the numbers, and nothing moves',
+  async ({ first, then, quantity, says }) => {
+    for (const [step, pieces] of first) await move(step, pieces);
+    const before = await balance();
+    expect(await move(then, quantity)).toMatchObject({
+      ok: false,
+      problems: [{ message: expect.stringContaining(says) }],
+    });
+    expect(await balance()).toEqual(before);
+  },
+);
+
+test('pieces set aside for another need are not this one’s to give back or to take', async () => {
+  const { bench } = fixture;
+  const { needId = '' } = await addNeed(bench, need.code, { role: 'spare', filter: 'nmos', quantity: 2 });
+  await moveParts(bench, { step: 'reserve', quantity: 2, lotCode: LOT, needId });
+  expect(await move('release', 1)).toMatchObject({ ok: false });
+  expect(await move('reserve', 2)).toMatchObject({
+    ok: false,
+    problems: [{ message: expect.stringContaining('1 of 3 are free') }],
+  });
+  expect(await balance()).toEqual([3, 2]);
+});
+
+test('each step can be taken back once', async () => {
+  const outcome = await move('reserve', 2);
+  const line = outcome.ok ? (outcome.undo ?? '') : '';
+  expect(await undoEdit(fixture.bench, line)).toMatchObject({ kind: 'undone' });
+  expect(await undoEdit(fixture.bench, line)).toMatchObject({ kind: 'changed-since' });
+  expect(await balance()).toEqual([3, 0]);
+});
+
+test('a need with parts set aside cannot be struck', async () => {
+  await move('reserve', 1);
+  expect(await strikeNeed(fixture.bench, need)).toMatchObject({ ok: false });
+  await move('release', 1);
+  expect(await strikeNeed(fixture.bench, need)).toMatchObject({ ok: true });
+});
+
+test.each`
+  filter               | names
+  ${'>=600V'}          | ${'>=600V'}
+  ${'nmos vds>=tall'}  | ${'vds>=tall'}
+  ${'something'}       | ${'begin with the kind'}
+  ${'resistor >=600F'} | ${'>=600F'}
+`('a need “$filter” is refused and named', ({ filter, names }) => {
+  const parsed = needForm.safeParse({ role: 'switch', filter, quantity: '1' });
+  expect(parsed.error?.issues.map(({ message }) => message).join()).toContain(names);
+});
+
+test('what a need accepts is what the stock search reads', () => {
+  const { filter } = needForm.parse({ role: 'switch', filter: ' nmos >=600V ', quantity: '2' });
+  expect(parseFilter(filter)).toMatchObject({
+    ok: true,
+    filter: { kind: 'nmos', demands: [{ rating: 'vds', value: 600 }] },
+  });
+});
+
+test('fifty hands at once set aside what two needs want, and not one piece more', async () => {
+  const { bench } = fixture;
+  const { needId = '' } = await addNeed(bench, need.code, { role: 'spare', filter: 'nmos', quantity: 50 });
+  const outcomes = await Promise.all(
+    Array.from({ length: 50 }, (_, hand) =>
+      moveParts(bench, { step: 'reserve', quantity: 1, lotCode: LOT, needId: hand % 2 ? need.needId : needId }),
+    ),
+  );
+  expect(outcomes.filter(({ ok }) => ok)).toHaveLength(3);
+  expect(await balance()).toEqual([3, 3]);
+});

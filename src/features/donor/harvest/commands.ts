@@ -1,0 +1,162 @@
+import { mountingText } from '../../../core/harvest';
+import { kindRule, type KindName } from '../../../core/part';
+import type { Bench } from '../../../db/context';
+import type { Donor } from '../../../db/repositories/donors';
+import { openRun } from '../../../db/repositories/harvest';
+import type { Edit } from '../../../db/repositories/journal';
+import { stockPiece } from '../../../db/repositories/lots';
+import { findPart, logPart } from '../../../db/repositories/parts';
+import type { FormOutcome } from '../../../ui/form/outcome';
+import { harvestPlan } from './harvestPlan';
+import { testContext } from '../../../services/board/testContext';
+import type { AssemblyForm, HarvestStepForm, MountingForm, RunForm } from './schema';
+import { mayHarvest, takeInto } from './takePart';
+import { editDonor, refuse } from '../../../services/command/outcome';
+import { knownPart } from '../shared/writeRecord';
+
+/** Starts a run for the minutes at hand; the clock runs on the server. */
+export function startRun(bench: Bench, code: string, form: RunForm): Promise<FormOutcome> {
+  return editDonor(bench, { code, station: 'harvest' }, async (edit, donor) => {
+    await mayHarvest(edit, donor);
+    const open = await openRun(edit.tx, donor.id);
+    if (open) return refuse('A run is under way already; end it first.');
+    await edit.insert('harvestRuns', {
+      donorId: donor.id,
+      minutes: form.minutes,
+      bin: form.bin,
+      startedMs: bench.now(),
+    });
+    return `${form.minutes} minutes run; parts go into ${form.bin}.`;
+  });
+}
+
+/** Ends the run that is under way. */
+export function endRun(bench: Bench, code: string): Promise<FormOutcome> {
+  return editDonor(bench, { code, station: 'harvest' }, async (edit, donor) => {
+    const { run, steps } = await runOf(edit, donor);
+    await edit.update('harvestRuns', run.id, { endedMs: bench.now() });
+    const done = steps.filter(({ outcome }) => outcome === 'done').length;
+    return `The run ended after ${Math.max(1, Math.round((bench.now() - run.startedMs) / 60000))} minutes, ${done} of its jobs done.`;
+  });
+}
+
+async function runOf(edit: Edit, donor: Donor) {
+  const open = await openRun(edit.tx, donor.id);
+  return open ?? refuse('No run is under way. Say how many minutes you have, and start one.');
+}
+
+const BROKEN = 'broken';
+
+/**
+ * Writes down what came of the job in hand: its parts go into the bin, are broken, or stay for this time. The time
+ * since the last step teaches how long such a job takes this person.
+ */
+export function stepRun(bench: Bench, code: string, form: HarvestStepForm): Promise<FormOutcome> {
+  return editDonor(bench, { code, station: 'harvest' }, async (edit, donor) => {
+    const { run, steps } = await runOf(edit, donor);
+    const isDead = await mayHarvest(edit, donor);
+    const now = bench.now();
+    const { jobs } = await harvestPlan(edit.tx, donor, { minutes: run.minutes, now });
+    const job = jobs.find(({ id }) => id === form.job);
+    if (!job) return refuse('That job is not open any more; the page shows the present plan.');
+    const since = steps.at(-1)?.atMs ?? run.startedMs;
+    const lots: string[] = [];
+    if (form.outcome === 'done') {
+      const context = await testContext(edit.tx, donor);
+      for (const ref of job.refs) lots.push((await takeInto(edit, donor, { ref, bin: form.bin, context })).lot);
+    }
+    if (form.outcome === 'broke')
+      for (const ref of job.refs) {
+        const part = await knownPart(edit, ref);
+        await edit.update('parts', part.id, { damage: [...new Set([...part.damage, BROKEN])] });
+      }
+    if (form.bin !== run.bin) await edit.update('harvestRuns', run.id, { bin: form.bin });
+    await edit.insert('harvestSteps', {
+      runId: run.id,
+      jobId: job.id,
+      effort: job.class,
+      package: job.package,
+      predictedMin: job.tableMinutes,
+      takenS: Math.max(1, (now - since) / 1000),
+      outcome: form.outcome,
+      atMs: now,
+    });
+    const alive = isDead || job.refs.length === 0 ? '' : ', though not measured dead';
+    return {
+      done:
+        job.refs.length === 0
+          ? `${job.title}: done.`
+          : `${job.title} went into bin ${form.bin} as ${[...new Set(lots)].join(', ')}${alive}.`,
+      broke: `${job.title} broke; it stays with the scrap.`,
+      skipped: `${job.title} stays for this time.`,
+    }[form.outcome];
+  });
+}
+
+/** Writes down how a part is held on the board, and whether the person wants it. */
+export function mountPart(bench: Bench, of: { code: string; ref: string }, form: MountingForm): Promise<FormOutcome> {
+  return editDonor(bench, { code: of.code, station: 'harvest' }, async (edit, donor) => {
+    const part = await knownPart(edit, of.ref);
+    for (const ref of form.behind) {
+      if (ref === part.ref) return refuse('A part does not stand in its own way.', 'behind');
+      if (!(await findPart(edit.tx, donor.id, ref))) return refuse(`${ref} is not logged on this donor.`, 'behind');
+    }
+    const mounting = { ways: form.ways, behind: form.behind, ...(form.sink === '' ? {} : { sink: form.sink }) };
+    await edit.update('parts', part.id, { mounting, wish: form.wish === '' ? null : form.wish });
+    const held = mountingText(mounting) || 'held by its solder alone';
+    return `${part.ref} is ${held}${form.wish === '' ? '' : `; ${form.wish} it`}.`;
+  });
+}
+
+const PREFIX: Partial<Record<KindName, string>> = {
+  assembly: 'A',
+  fan: 'FAN',
+  'heat-sink': 'HS',
+  wire: 'W',
+  connector: 'J',
+};
+
+/**
+ * Takes a subassembly as one lot: an input filter board, a standby board, a fan, a heat sink, connectors or wire. The
+ * parts that sit on it go with it.
+ */
+export function takeAssembly(bench: Bench, code: string, form: AssemblyForm): Promise<FormOutcome> {
+  return editDonor(bench, { code, station: 'harvest' }, async (edit, donor) => {
+    const isDead = await mayHarvest(edit, donor);
+    for (const ref of form.holds) {
+      const found = await findPart(edit.tx, donor.id, ref);
+      if (!found) return refuse(`${ref} is not logged on this donor.`, 'holds');
+      if (found.part.state === 'harvested') return refuse(`${ref} was taken already.`, 'holds');
+    }
+    const ref = await freeReference(edit, donor.id, PREFIX[form.kind] ?? 'A');
+    const partId = await logPart(edit, { ref, kind: form.kind, marking: form.name });
+    const holds = form.holds.length > 0 ? `It holds ${form.holds.join(', ')}. ` : '';
+    const lot = await stockPiece(
+      edit,
+      {
+        partId,
+        ref,
+        kind: form.kind,
+        subtype: null,
+        technology: null,
+        marking: form.name,
+        package: null,
+        typeId: null,
+        grade: null,
+        gradeReason: `${holds}Not tested yet.`,
+        limits: [],
+        bin: form.bin,
+        ratings: [],
+      },
+      form.pieces,
+    );
+    await edit.update('parts', partId, { state: 'harvested' });
+    for (const held of form.holds) await edit.update('parts', (await knownPart(edit, held)).id, { state: 'harvested' });
+    return `${form.name}, ${form.pieces} × ${kindRule(form.kind).label}, went into bin ${form.bin} as lot ${lot}${isDead ? '' : ', though not measured dead'}.`;
+  });
+}
+
+async function freeReference(edit: Edit, donorId: string, prefix: string): Promise<string> {
+  for (let number = 1; ; number += 1)
+    if (!(await findPart(edit.tx, donorId, `${prefix}${number}`))) return `${prefix}${number}`;
+}

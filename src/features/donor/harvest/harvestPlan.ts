@@ -1,0 +1,161 @@
+import {
+  adviseWhole,
+  allotNeeds,
+  experienceOf,
+  jobsOf,
+  planHarvest,
+  type HarvestJob,
+  type HarvestPart,
+  type OpenNeed,
+  type Plan,
+  type WholeAdvice,
+} from '../../../core/harvest';
+import { judgeNameplate } from '../../../core/nameplate';
+import { kindsServing, RATINGS, type KindName } from '../../../core/part';
+import { formatQuantity } from '../../../core/quantity';
+import { likenessOf, MAIN_VALUES, matchLot, parseFilter } from '../../../core/stock';
+import type { Queryable } from '../../../db/client';
+import { listBuilds } from '../../../db/repositories/builds';
+import { donorOverview, type Donor } from '../../../db/repositories/donors';
+import { heldLike, openRun, pastSteps, type HarvestRun, type HarvestStep } from '../../../db/repositories/harvest';
+import { candidateLots } from '../../../db/repositories/lotSearch';
+import { listParts, type PartRecord } from '../../../db/repositories/parts';
+import { plateOf } from '../../../db/repositories/plate';
+import { latestSoak } from '../../../db/repositories/soaks';
+import { judgeRecord } from '../../../services/board/judgeRecord';
+import { notDeadSays } from '../../../services/dossier/notDead';
+import { testContext, type TestContext } from '../../../services/board/testContext';
+
+/** Builds looked through for needs. */
+const BUILDS = 50;
+/** Lots looked at for each need. */
+const CANDIDATES = 30;
+/** Enough minutes to take all there is, for weighing the whole against its parts. */
+const ALL_DAY = 240;
+
+export interface PlannedHarvest {
+  readonly jobs: readonly HarvestJob[];
+  readonly plan: Plan;
+  /** Minutes that the plan may use now. */
+  readonly budget: number;
+  readonly run: { readonly run: HarvestRun; readonly steps: readonly HarvestStep[] } | undefined;
+  readonly whole: WholeAdvice | undefined;
+}
+
+/**
+ * The plan of a board for the minutes at hand: those asked for, or what is left of the run that is under way.
+ * @param now milliseconds
+ */
+export async function harvestPlan(
+  db: Queryable,
+  donor: Donor,
+  of: { minutes: number; now: number },
+): Promise<PlannedHarvest> {
+  const [records, overview, context, run, past] = await Promise.all([
+    listParts(db, donor.id),
+    donorOverview(db, donor),
+    testContext(db, donor),
+    openRun(db, donor.id),
+    pastSteps(db),
+  ]);
+  const steps = run?.steps ?? [];
+  // What broke came off all the same; it stands in nobody's way any more.
+  const there = records.filter(
+    ({ part }) =>
+      part.state === 'on-board' && !part.fitments.includes('unpopulated') && !part.damage.includes('broken'),
+  );
+  const parts = await worthOf(db, there, context);
+  const gone = new Set(steps.filter(({ outcome }) => outcome === 'skipped').flatMap(({ jobId }) => jobId.split(',')));
+  const done = new Set(steps.filter(({ outcome }) => outcome === 'done').map(({ jobId }) => jobId));
+  // What is left for this time is no job, but it still stands before what is behind it.
+  const jobs = jobsOf(parts, {
+    experience: experienceOf(past),
+    live: notDeadSays(overview) !== null,
+    done,
+  }).filter(({ id, refs }) => !gone.has(id) && !(refs.length > 0 && refs.every((ref) => gone.has(ref))));
+  const budget = run ? Math.max(0, run.run.minutes - (of.now - run.run.startedMs) / 60000) : of.minutes;
+  return { jobs, plan: planHarvest(jobs, budget), budget, run, whole: await wholeOf(db, donor, jobs) };
+}
+
+async function wholeOf(db: Queryable, donor: Donor, jobs: readonly HarvestJob[]): Promise<WholeAdvice | undefined> {
+  if (donor.symptomKind !== 'works') return undefined;
+  const plate = plateOf(donor);
+  const all = planHarvest(jobs, ALL_DAY);
+  return adviseWhole(
+    {
+      works: true,
+      soaked: (await latestSoak(db, donor.id)).length > 0,
+      watts: judgeNameplate(plate).ratedPower,
+      outputs: plate.outputs.length,
+    },
+    all,
+  );
+}
+
+async function worthOf(db: Queryable, records: readonly PartRecord[], context: TestContext): Promise<HarvestPart[]> {
+  const judged = records.map((record) => ({ record, judgement: judgeRecord(record, context) }));
+  const graded = judged.map(({ record, judgement }) => ({
+    record,
+    grade: record.part.damage.length > 0 ? ('reject' as const) : judgement?.grade,
+    isUnsettled: judgement?.verdict === 'retest',
+  }));
+  const takeable = graded.flatMap(({ record: { part, ratings }, grade }) =>
+    grade === 'reject' || part.wish === 'leave'
+      ? []
+      : [{ ref: part.ref, kind: part.kind, grade: grade ?? null, ratings }],
+  );
+  const [held, needs] = await Promise.all([
+    heldLike(
+      db,
+      records.map(({ part, ratings }) => likenessOf({ ...part, ratings })),
+    ),
+    openNeeds(db, new Set(takeable.map(({ kind }) => kind))),
+  ]);
+  const allotted = allotNeeds(takeable, needs);
+  return graded.map(({ record, grade, isUnsettled }, index) => {
+    const { part } = record;
+    return {
+      ref: part.ref,
+      kind: part.kind,
+      subtype: part.subtype,
+      package: part.package,
+      farads: record.ratings.capacitance?.value,
+      marking: part.marking,
+      says: valueSays(record),
+      grade,
+      unsettled: isUnsettled,
+      held: held[index] ?? 0,
+      need: allotted.get(part.ref),
+      wish: part.wish,
+      mounting: part.mounting,
+    };
+  });
+}
+
+function valueSays({ part, ratings }: PartRecord): string {
+  const name = MAIN_VALUES.find((rating) => ratings[rating]);
+  const value = name && ratings[name]?.value;
+  return [name && value !== undefined ? formatQuantity(value, RATINGS[name].unit) : '', part.subtype ?? '']
+    .filter((word) => word !== '')
+    .join(' ');
+}
+
+/** Needs of builds that parts of some kinds could fill, less what lies free in the drawers and fits. */
+async function openNeeds(db: Queryable, kinds: ReadonlySet<KindName>): Promise<OpenNeed[]> {
+  const open = (await listBuilds(db, BUILDS)).flatMap(({ build, needs }) =>
+    needs.flatMap(({ need, filled }) => {
+      const parsed = filled < need.quantity ? parseFilter(need.filter) : undefined;
+      if (!parsed?.ok || !parsed.filter.kind || !kindsServing(parsed.filter.kind).some((kind) => kinds.has(kind)))
+        return [];
+      return [{ title: build.title, filter: parsed.filter, pieces: need.quantity - filled }];
+    }),
+  );
+  return Promise.all(
+    open.map(async (need) => {
+      const lots = await candidateLots(db, need.filter, CANDIDATES);
+      const fitting = lots.filter(({ lot, ratings }) => matchLot(need.filter, { ...lot, ratings }).verdict === 'fits');
+      const free = fitting.reduce((sum, { lot }) => sum + lot.onHand - lot.reserved, 0);
+      return { ...need, pieces: Math.max(0, need.pieces - free) };
+    }),
+  );
+}

@@ -1,0 +1,237 @@
+import { findDonor } from '../../../db/repositories/donors';
+import { listNotes } from '../../../db/repositories/notes';
+import { listParts } from '../../../db/repositories/parts';
+import { shareBench } from '../../../db/testing/sharedContext';
+import { temporaryBench } from '../../../db/testing/temporaryContext';
+import { donorForm, partForm } from '../schema';
+import { markingPreview } from './markingPreview.server';
+import { partsView } from '../shared/parts.server';
+import { acceptClearReadings, hintPins, logPartForm, placePart } from './commands';
+import { registerDonor } from '../intake/commands';
+import { addNote, moveMatter } from '../shared/commands';
+import { recordLine } from '../shared/recordLine';
+import { undoLatest } from '../../../services/command/undo';
+
+type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+let fixture: Fixture;
+let code: string;
+
+beforeEach(async () => {
+  fixture = await temporaryBench();
+  shareBench(fixture.bench);
+  code = await aBoard('adapter');
+});
+afterEach(() => fixture.dispose());
+
+async function aBoard(description: string): Promise<string> {
+  const form = donorForm.parse({ description, nameplate: 'INPUT 100-240V~ 1.5A OUTPUT 24V 2.5A' });
+  return (await registerDonor(fixture.bench, form)).code;
+}
+
+const type = async (...lines: string[]) => {
+  let last = '';
+  for (const line of lines) {
+    const outcome = await recordLine(fixture.bench, { code, station: 'identify', line });
+    last = outcome.ok ? (outcome.says ?? '') : outcome.problems.map(({ message }) => message).join(' ');
+  }
+  return last.replace(/\u00a0/g, ' ');
+};
+const donor = async (of = code) => {
+  const found = await findDonor(fixture.bench.db.read, of);
+  if (!found) throw new Error(`no donor ${of}`);
+  return found;
+};
+const parts = async () => listParts(fixture.bench.db.read, (await donor()).id);
+const selected = async (ref: string, of = code) =>
+  (await partsView(await donor(of), { station: 'identify', wanted: ref })).selected?.identity;
+
+describe('many parts in a line', () => {
+  test('a range is one step: logged together, taken back together', async () => {
+    await type('c11..c20 1000u 35V polymer secondary');
+    expect((await parts()).map(({ part }) => part.ref)).toEqual(
+      Array.from({ length: 10 }, (_, index) => `C${11 + index}`),
+    );
+    for (const { part, ratings } of await parts()) {
+      expect(part).toMatchObject({ subtype: 'polymer', block: 'secondary' });
+      expect(ratings).toMatchObject({ capacitance: { value: 1e-3 }, voltage: { value: 35 } });
+    }
+    await undoLatest(fixture.bench, code);
+    expect(await parts()).toEqual([]);
+  });
+
+  test('a copy takes kind, case, marking, block and ratings, and leaves damage and measurements', async () => {
+    await type(
+      'q1 nmos to-220 switch marked 12N65 burnt',
+      'q1 vds 650V datasheet',
+      'q1 vds 640V measured',
+      'q2 like q1',
+      'q3 same reworked',
+    );
+    const [, second, third] = await parts();
+    for (const copy of [second, third])
+      expect(copy?.part).toMatchObject({
+        kind: 'nmos',
+        package: 'TO-220',
+        marking: '12N65',
+        block: 'switch',
+        damage: [],
+      });
+    expect(third?.part.fitments).toEqual(['reworked']);
+    expect(second?.ratings.vds).toBeUndefined();
+  });
+
+  test('the form logs several alike, and one like the one above', async () => {
+    const form = (fields: Record<string, string>) =>
+      logPartForm(fixture.bench, code, partForm.parse({ package: '', values: '', marking: '', kind: '', ...fields }));
+    await form({ ref: 'r1', values: '10k', count: '3', block: 'control' });
+    await form({ ref: 'r4', same: 'same' });
+    expect((await parts()).map(({ part, ratings }) => [part.ref, part.block, ratings.resistance?.value])).toEqual(
+      ['R1', 'R2', 'R3', 'R4'].map((ref) => [ref, 'control', 10e3]),
+    );
+    expect(partForm.safeParse({ ref: 'r1', kind: '', package: '', values: '', marking: '', count: '61' }).success).toBe(
+      false,
+    );
+  });
+
+  test('parts are struck and renamed; a taken name is refused', async () => {
+    await type('c5 82u', 'c6 82u');
+    expect(await type('rename c5 to c6')).toContain('There is a part C6 already');
+    await type('rename c5 to c7', 'strike c6');
+    expect((await parts()).map(({ part }) => part.ref)).toEqual(['C7']);
+  });
+});
+
+describe('does it make sense there', () => {
+  test.each`
+    line                        | says                         | why
+    ${'c9 100u 16V secondary'}  | ${'The lowest rail is 24 V'} | ${'a 16 V capacitor on 24 V'}
+    ${'q1 nmos 60V switch'}     | ${'As the switch'}           | ${'a 60 V switch on mains'}
+    ${'r9 47k snubber'}         | ${'decades'}                 | ${'a snubber two decades off'}
+    ${'f1 fuse 16A 250V input'} | ${undefined}                 | ${'its breaking capacity is not known'}
+    ${'c9 100u 35V secondary'}  | ${undefined}                 | ${'what belongs there'}
+  `('$line: $why', async ({ line, says }) => {
+    const said = await type(line);
+    if (says === undefined) expect(said).not.toContain('does it fit');
+    else expect(said).toContain(says);
+  });
+
+  test('the station lists what does not fit, by block, and leaves empty footprints out of its counts', async () => {
+    await type('c9 100u 16V secondary', 'q1 nmos switch marked 12N65', 'c30 unpopulated secondary');
+    const view = await partsView(await donor(), { station: 'identify', wanted: undefined });
+    expect(view).toMatchObject({ total: 2, identified: 1, misfits: ['C9'], unread: ['Q1'], nextRef: 'C31' });
+    expect(view.blocks).toEqual([
+      { label: 'switch', total: 1, left: 1 },
+      { label: 'secondary', total: 1, left: 0 },
+    ]);
+  });
+
+  test('a reading that does not fit offers the next that would', async () => {
+    await type('d3 diode to-220 secondary marked 1640');
+    const identity = await selected('D3');
+    expect(identity?.misfits[0]?.says).toMatch(/40/);
+    expect(identity?.instead?.why).toContain('ultrafast');
+    expect(identity?.tell).toContain('Diode mode');
+  });
+});
+
+test('clear readings are taken in one step; the doubtful and what does not fit are left', async () => {
+  await type(
+    'f1 input marked T3.15AL250V',
+    'br1 bridge input marked KBP206',
+    'd1,d2 marked 1N4007',
+    'u1 ic so-8 control marked UC3843B 2146',
+    'd3 diode to-220 marked 1660',
+    'q1 nmos switch marked 50N06',
+  );
+  const outcome = await acceptClearReadings(fixture.bench, code);
+  expect(outcome).toMatchObject({
+    ok: true,
+    says: expect.stringContaining('5 clear readings are taken: F1, BR1, D1, D2, U1.'),
+  });
+  const byRef = Object.fromEntries((await parts()).map((record) => [record.part.ref, record]));
+  expect(byRef.D2?.ratings).toMatchObject({ vrrm: { value: 1000, source: 'decoded' } });
+  expect(byRef.D1?.part.typeId).toBe(byRef.D2?.part.typeId);
+  expect([byRef.D3, byRef.Q1].map((record) => record?.ratings)).toEqual([{}, {}]);
+  expect(await acceptClearReadings(fixture.bench, code)).toMatchObject({ ok: false });
+  await undoLatest(fixture.bench, code);
+  expect((await parts()).every(({ ratings }) => Object.keys(ratings).length === 0)).toBe(true);
+});
+
+test('where a part sits and what is wrong with it is said anew, and an unknown word is refused', async () => {
+  await type('r9 0R47 burnt');
+  const form = {
+    block: 'switch',
+    duty: 'sense',
+    subtype: 'fusible',
+    damage: ['cracked'],
+    fitments: ['reworked'],
+  } as const;
+  await placePart(fixture.bench, { code, ref: 'R9' }, { ...form, damage: ['cracked'], fitments: ['reworked'] });
+  expect((await parts())[0]?.part).toMatchObject({ ...form });
+  const outcome = await placePart(
+    fixture.bench,
+    { code, ref: 'R9' },
+    { ...form, subtype: 'purple', damage: [], fitments: [] },
+  );
+  expect(outcome).toMatchObject({
+    ok: false,
+    problems: [{ field: 'subtype', message: expect.stringContaining('“purple”') }],
+  });
+});
+
+test('an unknown chip is guessed by its pins, and stays a question', async () => {
+  await type('u1 ic dip-8 control', '? u1 who made it');
+  expect((await selected('U1'))?.unknown).toMatchObject({ legs: 8 });
+  await hintPins(fixture.bench, { code, ref: 'U1' }, { 3: 'current-sense', 5: 'ground', 6: 'gate', 7: 'supply' });
+  const identity = await selected('U1');
+  expect(identity?.unknown?.guesses[0]).toMatchObject({ id: expect.stringMatching(/^UC/) });
+  expect(identity?.matters).toMatchObject([{ ref: 'U1', text: 'who made it', open: true }]);
+  expect(identity?.chip).toBeNull();
+});
+
+test('the same marking on another donor is shown, and a date code beside the number does not hide what is known', async () => {
+  await type('u2 optocoupler dip-4 marked PC817C');
+  const other = await aBoard('the other one');
+  await recordLine(fixture.bench, { code: other, station: 'identify', line: 'u7 optocoupler marked PC817C' });
+  expect((await selected('U7', other))?.seenOn).toMatchObject([{ code, says: 'U2 of adapter' }]);
+  expect((await selected('U2'))?.chip?.id).toBe('817 class');
+});
+
+describe('claims and questions', () => {
+  const matters = async () => listNotes(fixture.bench.db.read, (await donor()).id);
+
+  test('a claim moves on by the bench line, with its reason and its steps', async () => {
+    await type('rp1 trimmer 1k', 'claim rp1 sets the current limit', 'support rp1 it moves the limit');
+    expect(await matters()).toMatchObject([{ ref: 'RP1', claim: true, standing: 'supported' }]);
+    const identity = await selected('RP1');
+    expect(identity?.matters[0]?.steps.map(({ standing, because }) => [standing, because])).toEqual([
+      ['claimed', ''],
+      ['supported', 'it moves the limit'],
+    ]);
+    expect(await type('settle rp1 2.1 A')).toContain('settled');
+    expect(await type('settle rp1')).toContain('Nothing is claimed or asked about RP1');
+  });
+
+  test('a question is settled from its form, and undo opens it again', async () => {
+    await addNote(fixture.bench, code, { station: 'identify', ref: '', text: 'which chip', sort: 'question' });
+    const [question] = await matters();
+    await moveMatter(fixture.bench, { code, noteId: question?.id ?? '' }, { standing: 'settled', because: 'a UC3843' });
+    expect((await matters())[0]).toMatchObject({ standing: 'settled', answeredMs: expect.any(Number) });
+    await undoLatest(fixture.bench, code);
+    expect((await matters())[0]).toMatchObject({ standing: '', answeredMs: null });
+    const gone = await moveMatter(fixture.bench, { code, noteId: 'none' }, { standing: 'settled', because: '' });
+    expect(gone).toMatchObject({ ok: false });
+  });
+});
+
+test('a marking is read while it is typed: readings, what tells them apart, what does not fit', async () => {
+  const ask = (marking: string, more = {}) =>
+    markingPreview(code, { marking, kind: '', package: '', block: '', ...more });
+  expect(await ask(' ')).toBeNull();
+  expect((await ask('12N65'))?.readings[0]).toMatchObject({ kind: 'N-FET', percent: '88 %' });
+  expect((await ask('UC38?3', { kind: 'ic' }))?.readings[0]?.why).toContain('reading UC3843');
+  const schottky = await ask('1620', { kind: 'diode', package: 'TO-220', block: 'secondary' });
+  expect(schottky?.misfit).toContain('20 V is too little'.replace(' ', '\u00a0'));
+  expect(schottky?.instead).toContain('200 V');
+  expect(schottky?.tell).toContain('Diode mode');
+});

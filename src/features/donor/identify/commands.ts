@@ -1,0 +1,222 @@
+import { benchProblemText, understand } from '../../../core/benchline';
+import type { PinFunction } from '../../../core/chips';
+import { decodeMarking, type Reading } from '../../../core/marking';
+import {
+  BLOCKS,
+  DUTIES,
+  FITMENTS,
+  isRatingName,
+  kindRule,
+  RATINGS,
+  SUBTYPES,
+  type KindName,
+  type RatingName,
+} from '../../../core/part';
+import { formatQuantity, parseQuantity, problemText } from '../../../core/quantity';
+import { recentOf } from '../../../core/recent';
+import { senseCheck, type UnitStress } from '../../../core/sense';
+import type { Bench } from '../../../db/context';
+import { findDonor } from '../../../db/repositories/donors';
+import type { Edit } from '../../../db/repositories/journal';
+import { listParts, type Part, type PartRecord } from '../../../db/repositories/parts';
+import { isNumbered, rememberType } from '../../../db/repositories/types';
+import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
+import type { FormOutcome } from '../../../ui/form/outcome';
+import type { PartForm, PlaceForm, ValueForm } from '../schema';
+import { donorStress } from '../../../services/board/donorStress';
+import { editDonor, refuse } from '../../../services/command/outcome';
+import { benchContext, record } from '../shared/recordLine';
+import { knownPart } from '../shared/writeRecord';
+
+/** Logs a part from a form: the fields mean what they mean on the bench line. */
+export async function logPartForm(bench: Bench, code: string, form: PartForm): Promise<FormOutcome> {
+  const donor = await findDonor(bench.db.read, code);
+  if (!donor) return { ok: false, problems: [{ message: `There is no donor ${code} any more.` }] };
+  const words = [
+    rangeOf(form.ref, form.count),
+    form.same ? 'same' : '',
+    form.kind,
+    form.package,
+    form.values,
+    form.block,
+    form.condition,
+    form.marking && `marked ${form.marking}`,
+  ];
+  const understood = understand(words.filter((word) => word !== '').join(' '), await benchContext(bench, donor));
+  if (!understood.ok) {
+    const { problem } = understood;
+    const field = problem.kind === 'kind-unknown' || problem.kind === 'nothing-said' ? 'kind' : 'values';
+    return { ok: false, problems: [{ field, message: benchProblemText(problem) }] };
+  }
+  return record(bench, { code, station: 'identify' }, understood.record);
+}
+
+/** `Q1` once, or `Q1..Q4` for four alike. */
+function rangeOf(ref: string, count: number): string {
+  const [, letters = '', number = ''] = /^([a-z]+)(\d+)$/i.exec(ref) ?? [];
+  return count > 1 && number ? `${ref}..${letters}${Number(number) + count - 1}` : ref;
+}
+
+/** Says where a part sits, what it is there for and what is wrong with it: what was said before is replaced. */
+export function placePart(bench: Bench, of: { code: string; ref: string }, form: PlaceForm): Promise<FormOutcome> {
+  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+    const part = await knownPart(edit, of.ref);
+    const { block, duty, subtype, damage, fitments } = form;
+    if (subtype !== '' && SUBTYPES[subtype] === undefined)
+      return refuse(`“${subtype}” is no word for a part.`, 'subtype');
+    await edit.update('parts', part.id, {
+      block: block || null,
+      duty: duty || null,
+      subtype: subtype || null,
+      damage,
+      fitments,
+    });
+    const said = [
+      block && `in the ${BLOCKS[block].label} block`,
+      duty && DUTIES[duty],
+      ...fitments.map((name) => FITMENTS[name]),
+      ...damage,
+    ].filter((word) => word !== '');
+    return `${part.ref}: ${said.join(', ') || 'nothing special'}.`;
+  });
+}
+
+/** Keeps what the pins of a chip seem to be. */
+export function hintPins(
+  bench: Bench,
+  of: { code: string; ref: string },
+  hints: Record<number, PinFunction>,
+): Promise<FormOutcome> {
+  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+    const part = await knownPart(edit, of.ref);
+    await edit.update('parts', part.id, { pinHints: hints });
+    const count = Object.keys(hints).length;
+    return `${part.ref}: ${count} ${count === 1 ? 'pin is' : 'pins are'} noted.`;
+  });
+}
+
+/** A name for one reading of a marking, the same each time it is read. */
+export function readingId({ kind, rule, ratings, readAs = '' }: Reading): string {
+  return [kind, rule, ...Object.entries(ratings).flat(), readAs].join(' ');
+}
+
+/** Readings of markings that are remembered: those of a few boards, whose pages show them again and again. */
+const readings = recentOf<readonly Reading[]>(1000);
+
+/** The readings of a part's marking, best first, as the Identify station ranks them. */
+export function readingsOf(part: Pick<Part, 'kind' | 'package' | 'marking' | 'block'>): readonly Reading[] {
+  const { marking, kind } = part;
+  if (!marking) return [];
+  const of = { kind, package: part.package ?? undefined, place: part.block ?? undefined };
+  return readings(JSON.stringify([marking, of]), () => decodeMarking(marking, of));
+}
+
+/** Readings of a part's marking as another kind, when none of its own kind is likely. */
+export function readingsAsOtherKind(part: Pick<Part, 'kind' | 'package' | 'marking' | 'block'>): Reading[] {
+  if (!part.marking || (readingsOf(part)[0]?.confidence ?? 0) > UNLIKELY) return [];
+  return decodeMarking(part.marking, { package: part.package ?? undefined }).filter(
+    ({ kind, confidence }) => kind !== part.kind && confidence > UNLIKELY,
+  );
+}
+
+/** A best reading under this leaves the kind itself in doubt. */
+const UNLIKELY = 0.3;
+
+/** A best reading this sure, and this far ahead of the next, is taken without asking for each. */
+const CLEAR = { confidence: 0.8, ahead: 3 };
+
+/** The reading of a part's marking that is clear and fits where the part sits, if there is one. */
+export function clearReading({ part, ratings }: PartRecord, unit: UnitStress): Reading | undefined {
+  if (Object.keys(ratings).length > 0 || part.typeId !== null) return undefined;
+  const [best, next] = readingsOf(part);
+  if (!best || best.confidence < CLEAR.confidence) return undefined;
+  if (next && next.confidence * CLEAR.ahead > best.confidence) return undefined;
+  const { technology } = best.facts ?? {};
+  const misfits = senseCheck({ ...part, kind: best.kind, ratings: best.ratings, technology }, unit);
+  return misfits.length === 0 ? best : undefined;
+}
+
+/** Takes every clear reading of a board at once, in one step. What is doubtful or does not fit is left. */
+export function acceptClearReadings(bench: Bench, code: string): Promise<FormOutcome> {
+  return editDonor(bench, { code, station: 'identify' }, async (edit, donor) => {
+    const unit = await donorStress(edit.tx, donor);
+    const taken: string[] = [];
+    for (const record of await listParts(edit.tx, donor.id)) {
+      const reading = clearReading(record, unit);
+      if (!reading) continue;
+      await takeReading(edit, record.part, reading);
+      taken.push(record.part.ref);
+    }
+    if (taken.length === 0) return refuse('No reading is clear enough to be taken without a look at it.');
+    return `${taken.length} clear ${taken.length === 1 ? 'reading is' : 'readings are'} taken: ${taken.join(', ')}.`;
+  });
+}
+
+/** Takes one reading of the marking as the part's: its ratings are recorded as decoded, with the rule. */
+export function acceptReading(bench: Bench, of: { code: string; ref: string; reading: string }): Promise<FormOutcome> {
+  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+    const part = await knownPart(edit, of.ref);
+    const reading = [...readingsOf(part), ...readingsAsOtherKind(part)].find((one) => readingId(one) === of.reading);
+    if (!reading) return refuse(`The marking of ${part.ref} was changed meanwhile; look at its readings again.`);
+    await takeReading(edit, part, reading);
+    return `${part.ref} is read as ${reading.why.replace(/\.$/, '')}.`;
+  });
+}
+
+async function takeReading(edit: Edit, part: Part, reading: Reading): Promise<void> {
+  const ratings = Object.entries(reading.ratings).map(([name, value]): NewRating => ({
+    name: name as RatingName,
+    value,
+    source: reading.source,
+    rule: reading.rule,
+    confidence: reading.confidence,
+  }));
+  const technology = reading.facts?.technology ?? part.technology;
+  const name = reading.readAs ?? reading.number;
+  const typeId = await remember(edit, { ...part, kind: reading.kind, technology, marking: name }, ratings);
+  await edit.update('parts', part.id, {
+    kind: reading.kind,
+    technology,
+    ...(typeId === undefined ? {} : { typeId }),
+  });
+  await recordPartRatings(edit, part.id, ratings);
+}
+
+/** Records a rating that the person typed, with where they have it from. */
+export function typeRating(bench: Bench, of: { code: string; ref: string }, form: ValueForm): Promise<FormOutcome> {
+  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+    const part = await knownPart(edit, of.ref);
+    const name = form.rating;
+    if (!isRatingName(name) || !kindRule(part.kind).ratings.includes(name))
+      return refuse(`A ${kindRule(part.kind).label} has no rating “${name}”.`, 'rating');
+    const { unit, label } = RATINGS[name];
+    const parsed = parseQuantity(form.value, unit);
+    if (!parsed.ok) return refuse(problemText(parsed.problem), 'value');
+    const rating: NewRating = { name, value: parsed.quantity.value, source: form.source };
+    const typeId = await remember(edit, part, [rating]);
+    if (typeId !== undefined) await edit.update('parts', part.id, { typeId });
+    const kept = await recordPartRatings(edit, part.id, [rating]);
+    const says = `${part.ref}: ${label} ${formatQuantity(rating.value, unit)}, ${form.source}`;
+    return kept.length > 0 ? `${says}; kept as history, since a stronger value stands.` : `${says}.`;
+  });
+}
+
+/** Strikes a part from the log; it can be taken back. */
+export function strikePart(bench: Bench, of: { code: string; ref: string }): Promise<FormOutcome> {
+  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+    const part = await knownPart(edit, of.ref);
+    if (part.state === 'harvested') return refuse(`${part.ref} is in stock; strike it there.`);
+    await edit.remove('parts', part.id);
+    return `${part.ref} was struck from the log.`;
+  });
+}
+
+async function remember(
+  edit: Edit,
+  part: { kind: KindName; marking: string | null; technology: string | null; package: string | null },
+  ratings: readonly NewRating[],
+): Promise<string | undefined> {
+  if (!part.marking || !isNumbered(part.kind)) return undefined;
+  const { kind, marking: name, technology, package: case_ } = part;
+  return rememberType(edit, { kind, name, technology, package: case_, ratings });
+}

@@ -1,0 +1,74 @@
+import type { z } from 'zod';
+import { decodeMarking, tellApart } from '../../../core/marking';
+import { kindRule, type KindName } from '../../../core/part';
+import { nextFitting, senseCheck } from '../../../core/sense';
+import { bench } from '../../../db/context';
+import { findDonor } from '../../../db/repositories/donors';
+import { findType, isNumbered, listTypeNames } from '../../../db/repositories/types';
+import type { markingQuestion } from '../schema';
+import { donorStress } from '../../../services/board/donorStress';
+import { ratingSummary } from '../shared/words';
+
+/** What a marking may mean, for showing while it is typed. */
+export interface MarkingPreview {
+  readonly marking: string;
+  readonly readings: readonly { readonly kind: string; readonly why: string; readonly percent: string }[];
+  /** What would tell the best two apart. */
+  readonly tell: string | null;
+  /** Why the best reading does not fit its place. */
+  readonly misfit: string | null;
+  /** The next reading that would. */
+  readonly instead: string | null;
+  /** What the shop knows of the number already. */
+  readonly known: string | null;
+}
+
+const SHOWN = 3;
+
+/** Reads a marking that is still being typed, for its place on a donor. */
+export async function markingPreview(
+  code: string,
+  { marking, kind, package: case_, block }: z.output<typeof markingQuestion>,
+): Promise<MarkingPreview | null> {
+  const { read } = bench().db;
+  const donor = await findDonor(read, code);
+  if (!donor || marking.trim() === '') return null;
+  const stated = kind === '' ? undefined : kind;
+  const readings = decodeMarking(marking, {
+    kind: stated,
+    package: case_ || undefined,
+    place: block || undefined,
+  });
+  const [best] = readings;
+  const unit = await donorStress(bench().db.read, donor);
+  const place = { block: block || null };
+  const misfit =
+    best &&
+    senseCheck({ ...place, kind: best.kind, ratings: best.ratings, technology: best.facts?.technology }, unit)[0];
+  const instead = misfit?.severity === 'wrong' ? nextFitting(readings, place, unit) : undefined;
+  return {
+    marking,
+    readings: readings.slice(0, SHOWN).map(({ kind: as, why, confidence, readAs }) => ({
+      kind: kindRule(as).label,
+      why: readAs ? `${why} (reading ${readAs})` : why,
+      percent: `${Math.round(confidence * 100)} %`,
+    })),
+    tell: tellApart(readings) ?? null,
+    misfit: misfit?.says ?? null,
+    instead: instead?.why ?? null,
+    known: await knownAs(stated ?? best?.kind, marking),
+  };
+}
+
+async function knownAs(kind: KindName | undefined, marking: string): Promise<string | null> {
+  if (!kind || !isNumbered(kind)) return null;
+  const found = await findType(bench().db.read, kind, marking.trim().toUpperCase());
+  if (!found) return null;
+  const summary = ratingSummary(kind, found.ratings).map(({ text }) => text);
+  return [found.type.name, ...summary].join(' ');
+}
+
+/** Numbers that the shop knows, sorted. */
+export function typeNames(): Promise<readonly string[]> {
+  return listTypeNames(bench().db.read);
+}

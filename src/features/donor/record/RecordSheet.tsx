@@ -1,0 +1,98 @@
+import { Halves } from '../../../ui/frame/Halves';
+import { Judgement } from '../../../ui/judgement/Judgement';
+import { Claim, Next, Section } from '../../../ui/judgement/parts';
+import type { StationName } from '../../../core/station';
+import type { DonorFrame } from '../shared/view.server';
+import type { NoteView } from '../shared/notes.server';
+import { MatterList } from '../shared/IssueList';
+import { FinishButton, NoteForm, UndoButton } from '../shared/NoteForms';
+
+/** Record: what was learnt, what is still asked, and everything that was done. */
+export function RecordSheet({
+  frame,
+  notes,
+  journal,
+}: {
+  frame: DonorFrame;
+  notes: readonly NoteView[];
+  journal: readonly { id: string; when: string; station: string; says: string; undone: boolean }[];
+}) {
+  const open = notes.filter((note) => note.open);
+  const station: StationName = 'record';
+  return (
+    <Halves
+      judgement={
+        <Judgement>
+          <Claim label="What is still open">
+            {open.length === 0
+              ? 'No open question or claim'
+              : `${open.length} ${open.length === 1 ? 'matter is' : 'matters are'} open`}
+          </Claim>
+          {open.length > 0 && (
+            <Section label="Open questions and claims">
+              <MatterList code={frame.code} matters={open} />
+            </Section>
+          )}
+          <Next actions={<FinishButton code={frame.code} station={station} />}>
+            Write down what the next one of its kind should be told.
+          </Next>
+        </Judgement>
+      }
+    >
+      <NoteForm code={frame.code} station={station} />
+      {notes.length > 0 && <NoteList notes={notes} withStation />}
+      <h2 className="label mt-5 mb-1">Everything that was done</h2>
+      {journal.length === 0 ? (
+        <p className="text-[13px] text-ink-2">Nothing yet.</p>
+      ) : (
+        <table className="rows plain" aria-label="Journal">
+          <thead>
+            <tr>
+              <th>when</th>
+              <th>station</th>
+              <th>what</th>
+              <th>
+                <span className="sr-only">take back</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {journal.map(({ id, when, station: at, says, undone }) => (
+              <tr key={id}>
+                <td className="font-mono whitespace-nowrap text-ink-2">{when}</td>
+                <td className="whitespace-nowrap">{at}</td>
+                <td>{undone ? <s className="text-ink-2">{says}</s> : says}</td>
+                <td data-align="end">
+                  {undone ? (
+                    <span className="text-[12px] text-ink-2">taken back</span>
+                  ) : (
+                    <UndoButton entry={id} says={says} />
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Halves>
+  );
+}
+
+/** Notes and questions in order. */
+export function NoteList({ notes, withStation = false }: { notes: readonly NoteView[]; withStation?: boolean }) {
+  return (
+    <ul aria-label="Notes" className="dotted max-w-[760px] text-[13.5px]">
+      {notes.map((note) => (
+        <li key={note.id} className="grid grid-cols-[104px_1fr] items-baseline gap-x-3 py-2">
+          <span className="font-mono text-[12px] text-ink-2">{note.when}</span>
+          <span>
+            {note.sign && <b className={`font-semibold ${note.open ? 'text-ochre' : 'text-ink-2'}`}>{note.sign}: </b>}
+            {note.ref && <span className="ref">{note.ref}</span>}{' '}
+            <span className="whitespace-pre-wrap">{note.text}</span>
+            {withStation && <span className="text-[12px] text-ink-3"> {note.station}</span>}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}

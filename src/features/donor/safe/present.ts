@@ -1,0 +1,204 @@
+import { formatDuration, formatQuantity } from '../../../core/quantity';
+import {
+  bleedThrough,
+  checkBleedPath,
+  constantPowerLoad,
+  CONVERTER_STOPS_NEAR,
+  dischargeWarningText,
+  hazardBand,
+  largestFilterBleeds,
+  METER_LIMIT,
+  REBOUND_SHARE,
+  REBOUND_WAIT_SECONDS,
+  SOLDER_LIMIT,
+  storedEnergy,
+  suggestBleed,
+  timeAtConstantPower,
+  type BleedPathCheck,
+} from '../../../core/safety';
+import { reliableTime, stringShares, type Assessed } from './assess';
+import { clockOf } from '../shared/words';
+
+const volts = (value: number) => formatQuantity(value, 'volt');
+const ohms = (value: number) => formatQuantity(value, 'ohm', { digits: 2 });
+
+/** The answer to “can it hurt you now”. */
+export function claimOf({ entry, state, hold, run, fit, touchLimit }: Assessed): { text: string; stop: boolean } {
+  const { name } = entry.store;
+  if (state.kind === 'never-measured')
+    return { text: `Assume yes. ${name} was never read and may hold ${volts(hold.volts)}`, stop: true };
+  if (state.kind === 'powered-since')
+    return {
+      text: state.on
+        ? `Yes. Power is on since ${clockOf(state.at)}; ${name} may hold ${volts(hold.volts)}`
+        : `Assume yes. Power was applied at ${clockOf(state.at)}, after the last reading of ${name}`,
+      stop: true,
+    };
+  const last = volts(run.at(-1)?.voltageV ?? state.last.voltage);
+  if (state.kind === 'live') {
+    const crossing = reliableTime(fit, touchLimit);
+    const when = crossing ? `, under ${volts(touchLimit)} at about ${formatDuration(crossing.time)}` : '';
+    return { text: `Yes. ${name} had ${last} at the last reading${when}`, stop: true };
+  }
+  if (entry.store.role === 'battery')
+    return { text: `${name} has ${last}, under the limit of touch; a battery is never dead`, stop: false };
+  return state.reboundChecked
+    ? { text: `${name} is measured dead: ${last}, and it did not recover`, stop: false }
+    : { text: `${name} is measured dead: ${last} at the last reading`, stop: false };
+}
+
+/** The hazard band of a store in plain words. */
+export function hazardOf({
+  present,
+  largest,
+  state,
+  entry,
+  touchLimit,
+}: Assessed): { weight: 'danger' | 'check' | 'note' | 'ok'; text: string } | null {
+  if (entry.store.role === 'battery')
+    return {
+      weight: present > touchLimit ? 'danger' : 'check',
+      text: `${volts(present)} of a battery: it does not run down while you wait, and a short makes fire. Part it at its connector and tape each contact by itself.`,
+    };
+  if (state.kind === 'measured-dead' && state.reboundChecked) return null;
+  const energy = storedEnergy({ capacitance: largest, voltage: present });
+  const band = hazardBand({ voltage: present, energy, capacitance: largest, touchLimit });
+  const weight = band.severity === 'warn' ? 'check' : band.severity;
+  const charge = formatQuantity(largest * present, 'coulomb', { digits: 2 });
+  return {
+    weight,
+    text: `${volts(present)}, ${formatQuantity(energy, 'joule', { digits: 2 })} and ${charge}: ${band.title}. ${band.instruction}`,
+  };
+}
+
+const BLEED_SAYS: Readonly<Record<BleedPathCheck['verdict'], (ohm: string) => string>> = {
+  'as-traced': (ohm) => `${ohm} bleeds it, as traced.`,
+  'bleeder-open': () => 'Only the meter bleeds it: the bleeder is open or there is none. It will hold its charge for long.',
+  'capacitor-low': (ohm) => `It falls faster than it should: the capacitor has lost capacitance, or more than the traced ${ohm} loads it.`,
+  'bleeder-high': () => 'It falls more slowly than traced: the bleeder has gone high, or the capacitor is larger than printed.',
+  'something-else-loads': () => 'It falls far faster than its bleeder explains: something else on the board draws current.',
+  'no-bleeder-traced': (ohm) => `By its printed capacitance ${ohm} bleeds it, the meter’s own resistance taken out.`,
+}; // prettier-ignore
+
+/** What the readings say: the time constant, the bleed path, the time to the limit, and each warning. */
+export function fitSays({ entry, run, fit, touchLimit }: Assessed): string[] {
+  if (run.length === 0) return [];
+  const says: string[] = [];
+  const { tau, tauLow, tauHigh } = fit;
+  if (tau !== undefined && tauLow !== undefined && tauHigh !== undefined) {
+    const seconds = (value: number) => formatQuantity(value, 'second');
+    says.push(`Time constant ${seconds(tau)}, between ${seconds(tauLow)} and ${seconds(tauHigh)} (95 %).`);
+    const { bleedOhm, capacitanceF } = entry.store;
+    if (capacitanceF > 0) {
+      const path = checkBleedPath({ tau, capacitance: capacitanceF, bleed: bleedOhm ?? undefined });
+      says.push(BLEED_SAYS[path.verdict](ohms(bleedOhm ?? path.resistance)));
+      if (path.capacitance !== undefined)
+        says.push(
+          `Through ${ohms(bleedOhm ?? 0)} and the meter that is ${formatQuantity(path.capacitance, 'farad', { digits: 2 })}; ${formatQuantity(capacitanceF, 'farad')} is printed.`,
+        );
+    }
+    const crossing = reliableTime(fit, touchLimit);
+    if (crossing && crossing.latest > (run.at(-1)?.elapsedS ?? 0))
+      says.push(
+        `Under ${volts(touchLimit)} by ${formatDuration(crossing.latest)} at the late bound. It says when to measure, not that it is safe.`,
+      );
+  }
+  return [
+    ...says,
+    ...fit.warnings.map(dischargeWarningText),
+    ...converterSays(run, fit.model, entry.store.capacitanceF),
+  ];
+}
+
+/** A converter that still runs: what it draws, and how long until it stops by itself. */
+function converterSays(run: Assessed['run'], model: Assessed['fit']['model'], capacitance: number): string[] {
+  const [first, last] = [run[0], run.at(-1)];
+  if (model !== 'constant-power' || !first || !last || capacitance <= 0) return [];
+  const watts = constantPowerLoad({
+    capacitance,
+    from: first.voltageV,
+    to: last.voltageV,
+    seconds: last.elapsedS - first.elapsedS,
+  });
+  const stop = timeAtConstantPower({ capacitance, from: last.voltageV, to: CONVERTER_STOPS_NEAR, watts });
+  return [
+    `It draws about ${formatQuantity(watts, 'watt', { digits: 2 })}, and stops near ${volts(CONVERTER_STOPS_NEAR)}${stop > 0 ? ` after ${formatDuration(stop)} more` : ''}. What is left then stays.`,
+  ];
+}
+
+/** What the standards ask of an X capacitor's bleeder. */
+export function filterSays({ entry, hold }: Assessed): string[] {
+  const { role, capacitanceF, bleedOhm } = entry.store;
+  const rules = role === 'filter' ? largestFilterBleeds({ capacitance: capacitanceF, peak: hold.volts }) : [];
+  const [loosest] = [...rules].sort((a, b) => b.ohms - a.ohms);
+  if (!loosest) return [];
+  const asked = rules.map(({ rule, standard, ohms: most }) => `${ohms(most)} for ${rule} (${standard})`).join(', ');
+  return [
+    `Its bleeder may have at most ${asked}; from memory.`,
+    ...(bleedOhm === null
+      ? ['None is traced: expect it to hold its charge.']
+      : bleedOhm > loosest.ohms
+        ? [`The ${ohms(bleedOhm)} traced is more than any of them allows.`]
+        : []),
+  ];
+}
+
+/** What each capacitor of a series string may hold by itself. */
+export function stringSays(assessed: Assessed): string[] {
+  const shares = stringShares(assessed);
+  if (shares.length === 0) return [];
+  return [
+    ...shares.map(
+      ({ nominal, worst, capacitance, overRated }, index) =>
+        `Capacitor ${index + 1}, ${formatQuantity(capacitance, 'farad')}: ${volts(nominal)}, up to ${volts(worst)} if it is small${overRated ? '; that is above its rating' : ''}.`,
+    ),
+    'After the ends read zero each may still hold charge of its own: read every one.',
+  ];
+}
+
+/** The one thing to do next. */
+export function nextStep(assessed: Assessed, open: readonly Assessed[], now: number): string {
+  const { entry, state, run, fit, touchLimit } = assessed;
+  const { name } = entry.store;
+  const lower = name.toLowerCase();
+  if (state.kind === 'powered-since')
+    return state.on
+      ? 'Unplug it, say so below, and read every store anew.'
+      : `Read ${name} anew: what was read before power was applied says nothing any more.`;
+  if (state.kind === 'never-measured')
+    return `Unplug it and wait. Then read ${name}, three times with the seconds, like ${lower} 212V @ 15s.`;
+  if (entry.store.role === 'battery')
+    return `Part ${name} at its connector, tape each contact by itself, and read the board’s side of it.`;
+  if (state.kind === 'live') {
+    const crossing = reliableTime(fit, touchLimit);
+    const plan = suggestBleed({ start: state.upper, capacitance: assessed.largest, touchLimit });
+    const wait = crossing ? 'Wait, or put' : 'Put';
+    return `${wait} a ${ohms(plan.resistance)} tool across ${name}: ${formatQuantity(plan.initialPower, 'watt', { digits: 2 })} at first, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(plan.timeToSolder)}. Then read it again.`;
+  }
+  const others = open.filter((other) => other.entry.store.name !== name).map((other) => other.entry.store.name);
+  if (others.length > 0) return `Go on with ${others.join(', ')}: not measured dead yet.`;
+  if (!state.reboundChecked) {
+    const back = run.length > 0 ? Math.max(...run.map(({ voltageV }) => Math.abs(voltageV))) : 0;
+    const rebound =
+      back > 60 ? ` It may recover by ${volts(back * REBOUND_SHARE.low)} to ${volts(back * REBOUND_SHARE.high)}.` : '';
+    const due = (REBOUND_WAIT_SECONDS * 1000 - (now - state.last.takenAt)) / 1000;
+    const when = due > 0 ? `in ${formatDuration(due)}` : 'now';
+    return state.upper <= METER_LIMIT.volts
+      ? `Read ${name} again ${when}: five minutes show whether it recovers.${rebound}`
+      : `Bleed ${name} under ${volts(METER_LIMIT.volts)}, then read it again after five minutes.${rebound}`;
+  }
+  return 'Every listed store is measured dead. Open it, and look for stores that are not listed.';
+}
+
+/** The tool to bleed it with, and what the bleeder on the board would do alone. */
+export function toolSays({ entry, present, largest, touchLimit }: Assessed): string {
+  const of = { start: present, capacitance: largest, touchLimit };
+  const plan = suggestBleed(of);
+  const { bleedOhm } = entry.store;
+  const power = (value: number) => formatQuantity(value, 'watt', { digits: 2 });
+  const size = plan.wirewound === undefined ? 'no common wirewound takes the pulse' : `${plan.wirewound} W wirewound`;
+  const tool = `${ohms(plan.resistance)}, ${size}: starts at ${power(plan.initialPower)} and ${formatQuantity(plan.initialCurrent, 'ampere', { digits: 2 })}, takes ${formatQuantity(plan.energy, 'joule', { digits: 2 })}; under ${volts(touchLimit)} in ${formatDuration(plan.timeToTouch)}, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(plan.timeToSolder)}, under ${volts(METER_LIMIT.volts)} in ${formatDuration(plan.timeToMeter)}. Never short it: the flash pits the leads, can burst the part, and hides an open bleeder.`;
+  if (bleedOhm === null) return tool;
+  const alone = bleedThrough({ ...of, resistance: bleedOhm });
+  return `${tool} The ${ohms(bleedOhm)} on the board alone needs ${formatDuration(alone.timeToTouch)} and ${formatDuration(alone.timeToSolder)}, if it is not open.`;
+}

@@ -1,0 +1,272 @@
+import { formatDuration, formatQuantity } from '../../../core/quantity';
+import { storedEnergy, storesFromParts, STORE_ROLES, type PowerHistory, type UnitCaution } from '../../../core/safety';
+import { parseFilter } from '../../../core/stock';
+import { bench } from '../../../db/context';
+import type { Queryable } from '../../../db/client';
+import type { Donor } from '../../../db/repositories/donors';
+import { candidateLots } from '../../../db/repositories/lotSearch';
+import { powerHistory } from '../../../db/repositories/power';
+import { readSettings } from '../../../db/repositories/settings';
+import type { StoreReadingRow } from '../../../db/repositories/stores';
+import { toPartFacts } from '../../../services/dossier/partFacts';
+import { assess, reliableTime, type Assessed } from './assess';
+import { claimOf, filterSays, fitSays, hazardOf, nextStep, stringSays, toolSays } from './present';
+import { unitRecord } from '../../../services/dossier/unitFacts';
+import { agoOf, clockOf } from '../shared/words';
+
+const volts = (value: number) => formatQuantity(value, 'volt');
+
+export interface StoreCard {
+  readonly name: string;
+  readonly role: string;
+  readonly size: string;
+  readonly selected: boolean;
+  readonly dead: boolean;
+  readonly href: string;
+  readonly facts: readonly { label: string; value: string }[];
+}
+
+export interface DischargeChart {
+  /** Seconds and volts as read. */
+  readonly points: readonly { time: number; volts: number }[];
+  /** The fit and its 95 % band, when one holds. */
+  readonly curve: readonly { time: number; volts: number; low: number; high: number }[];
+  readonly limit: number;
+  readonly crossing: { readonly time: number; readonly says: string } | null;
+}
+
+/** A resistor of the drawers that could serve as a tool. */
+export interface StockedResistor {
+  readonly lot: string;
+  readonly resistance: number;
+  readonly power: number;
+  readonly says: string;
+}
+
+export interface SafetyView {
+  readonly cards: readonly StoreCard[];
+  readonly selected: {
+    readonly name: string;
+    readonly heading: string;
+    /** Where a stand-in meter must put its leads. */
+    readonly point: string;
+    readonly last: { readonly number: string; readonly says: string } | null;
+    readonly readings: readonly { id: string; time: string; reading: string; offFit: string }[];
+    /** The clock of the run that goes on: what it showed at a moment, in milliseconds since 1970. */
+    readonly clock: { readonly elapsed: number; readonly at: number } | null;
+    readonly chart: DischargeChart | null;
+  } | null;
+  readonly claim: { readonly text: string; readonly stop: boolean };
+  readonly hazard: { readonly weight: 'danger' | 'check' | 'note' | 'ok'; readonly text: string } | null;
+  readonly says: readonly string[];
+  readonly string: readonly string[];
+  readonly next: string;
+  readonly tool: {
+    readonly says: string;
+    readonly start: number;
+    readonly capacitance: number;
+    readonly touchLimit: number;
+    readonly stocked: readonly StockedResistor[];
+  } | null;
+  /** Capacitors of the parts log that are not listed yet. */
+  readonly offers: readonly { readonly ref: string; readonly says: string }[];
+  readonly power: { readonly on: boolean; readonly says: string };
+  readonly cautions: readonly UnitCaution[];
+}
+
+/** The stores of a donor, the discharge of one of them, and whether it can hurt now. */
+export async function safetyView(donor: Donor, wanted: string | undefined): Promise<SafetyView> {
+  const { db, now } = bench();
+  const moment = now();
+  const [unit, { touchLimit }, power] = await Promise.all([
+    unitRecord(db.read, donor, moment),
+    readSettings(db.read),
+    powerHistory(db.read, donor.id),
+  ]);
+  const known = unit.stores.map((entry) => assess(entry, { voltages: unit.voltages, touchLimit, power }));
+  const open = known.filter(({ state }) => state.kind !== 'measured-dead');
+  const chosen =
+    known.find(({ entry }) => entry.store.name === wanted?.toUpperCase()) ??
+    lastRead(known, moment) ??
+    open[0] ??
+    known[0];
+  const shared = {
+    cards: known.map((store) => card(store, donor.code, store === chosen, moment)),
+    offers: storesFromParts(
+      unit.parts.map(toPartFacts),
+      unit.stores.map(({ store }) => store.name),
+    ).map(({ ref, role, capacitance, ratedVoltage }) => ({
+      ref,
+      says: `${STORE_ROLES[role].label}, ${formatQuantity(capacitance, 'farad')}${ratedVoltage === undefined ? '' : ` ${volts(ratedVoltage)}`}`,
+    })),
+    power: powerSays(power),
+    cautions: unit.cautions,
+  };
+  if (!chosen) return { ...NOTHING_LISTED, ...shared };
+  const { store } = chosen.entry;
+  const bleeds = chosen.state.kind !== 'measured-dead' && store.role !== 'battery' && store.capacitanceF > 0;
+  return {
+    ...shared,
+    selected: {
+      name: store.name,
+      heading: `Readings on ${store.name}${store.bleedOhm === null ? '' : `, bled by ${formatQuantity(store.bleedOhm, 'ohm')}`}`,
+      point: [donor.model, store.name].filter((word) => word !== '').join(' '),
+      last: lastReading(chosen.run, moment),
+      readings: readingRows(chosen),
+      clock: clockOfRun(chosen, moment),
+      chart: chartOf(chosen),
+    },
+    claim: claimOf(chosen),
+    hazard: hazardOf(chosen),
+    says: [...fitSays(chosen), ...filterSays(chosen)],
+    string: stringSays(chosen),
+    next: nextStep(chosen, open, moment),
+    tool: bleeds
+      ? {
+          says: toolSays(chosen),
+          start: chosen.present,
+          capacitance: chosen.largest,
+          touchLimit,
+          stocked: await stockedResistors(db.read),
+        }
+      : null,
+  };
+}
+
+/** The store under the leads: a page that changes to another one in mid-run would mislead. */
+function lastRead(known: readonly Assessed[], now: number): Assessed | undefined {
+  const at = ({ run }: Assessed) => run.at(-1)?.takenMs ?? 0;
+  const [latest] = [...known].sort((a, b) => at(b) - at(a));
+  return latest && now - at(latest) < UNDER_THE_LEADS_MS ? latest : undefined;
+}
+
+/** So long after a reading the leads are taken to be where they were. */
+const UNDER_THE_LEADS_MS = 2 * 60_000;
+
+const NOTHING_LISTED: Omit<SafetyView, 'cards' | 'offers' | 'power' | 'cautions'> = {
+  selected: null,
+  claim: { text: 'Assume that it can. No store is listed yet', stop: true },
+  hazard: null,
+  says: [],
+  string: [],
+  next: 'List every capacitor that can hold charge, the mains reservoir first. Then unplug it, wait, and read each one.',
+  tool: null,
+};
+
+function powerSays({ appliedAt, removedAt }: PowerHistory): SafetyView['power'] {
+  if (appliedAt === undefined) return { on: false, says: 'No power was put to it here.' };
+  const on = removedAt === undefined || removedAt < appliedAt;
+  return on
+    ? { on, says: `Power is on since ${clockOf(appliedAt)}.` }
+    : { on, says: `Power was on from ${clockOf(appliedAt)}, off at ${clockOf(removedAt ?? appliedAt)}.` };
+}
+
+function card({ entry, state, hold, run, largest }: Assessed, code: string, selected: boolean, now: number): StoreCard {
+  const { store } = entry;
+  const last = run.at(-1);
+  const dead = state.kind === 'measured-dead';
+  const energy = storedEnergy({ capacitance: largest, voltage: hold.volts });
+  return {
+    name: store.name,
+    role: STORE_ROLES[store.role].short,
+    size: [
+      ...(store.bank === '' ? [] : [store.bank]),
+      ...(store.capacitanceF > 0 ? [formatQuantity(store.capacitanceF, 'farad')] : []),
+      ...(store.ratedV === null ? [] : [volts(store.ratedV)]),
+    ].join(', '),
+    selected,
+    dead,
+    href: `/donors/${code}/make-safe?store=${store.name}`,
+    facts: [
+      { label: 'may hold', value: volts(hold.volts) },
+      {
+        label: 'energy up to',
+        value: store.role === 'battery' ? 'a battery’s' : formatQuantity(energy, 'joule', { digits: 2 }),
+      },
+      { label: 'bleed path', value: store.bleedOhm === null ? 'none known' : formatQuantity(store.bleedOhm, 'ohm') },
+      {
+        label: dead ? 'measured dead' : 'last reading',
+        value: !last
+          ? 'never read'
+          : state.kind === 'powered-since'
+            ? 'before power'
+            : `${volts(last.voltageV)}, ${dead ? clockOf(last.takenMs) : agoOf(last.takenMs, now)}`,
+      },
+    ],
+  };
+}
+
+function lastReading(run: readonly StoreReadingRow[], now: number) {
+  const last = run.at(-1);
+  if (!last) return null;
+  const printed = formatQuantity(last.voltageV, 'volt', { resolution: last.resolutionV });
+  return { number: printed, says: `${clockOf(last.takenMs)}, ${agoOf(last.takenMs, now)}` };
+}
+
+function readingRows({ run, fit }: Assessed) {
+  return run.map(({ id, elapsedS, voltageV, resolutionV }, index) => {
+    const holds = fit.voltageAt !== undefined && elapsedS >= (fit.holdsFrom ?? 0);
+    const off = holds ? (fit.residuals[index] ?? 0) : undefined;
+    return {
+      id,
+      time: `${Number(elapsedS.toFixed(1))} s`,
+      reading: formatQuantity(voltageV, 'volt', { resolution: resolutionV }),
+      offFit: off === undefined ? '' : `${off < 0 ? '−' : '+'}${Math.abs(off).toFixed(1)} V`,
+    };
+  });
+}
+
+/** A run whose last reading is younger than this still goes on by the clock. */
+const CLOCK_RUNS_MS = 15 * 60_000;
+
+/** What the stopwatch of the run showed at its last reading, while the run goes on. */
+function clockOfRun({ run, state }: Assessed, now: number) {
+  const last = run.at(-1);
+  if (!last || state.kind !== 'live' || now - last.takenMs > CLOCK_RUNS_MS) return null;
+  return { elapsed: last.elapsedS, at: last.takenMs };
+}
+
+/** Steps along the curve that is drawn. */
+const CURVE_STEPS = 40;
+
+function chartOf({ run, fit, touchLimit }: Assessed): DischargeChart | null {
+  if (run.length < 2) return null;
+  const points = run.map(({ elapsedS, voltageV }) => ({ time: elapsedS, volts: voltageV }));
+  const { voltageAt } = fit;
+  const crossing = reliableTime(fit, touchLimit);
+  const begin = fit.holdsFrom ?? 0;
+  const end = Math.max(points.at(-1)?.time ?? 0, (crossing?.latest ?? 0) * 1.25);
+  return {
+    points,
+    curve: voltageAt
+      ? Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
+          const time = begin + ((end - begin) * step) / CURVE_STEPS;
+          const { fit: center, low, high } = voltageAt(time);
+          return { time, volts: center, low, high };
+        })
+      : [],
+    limit: touchLimit,
+    crossing: crossing && crossing.time > 0 ? { time: crossing.time, says: formatDuration(crossing.time) } : null,
+  };
+}
+
+/** Resistors in the drawers whose value and power are known, the strongest first. */
+async function stockedResistors(db: Queryable): Promise<StockedResistor[]> {
+  const parsed = parseFilter('resistor');
+  const rows = parsed.ok ? await candidateLots(db, parsed.filter, 200) : [];
+  return rows
+    .flatMap(({ lot, bin, ratings }) => {
+      const { resistance, power } = ratings;
+      if (!resistance || !power || lot.onHand <= lot.reserved) return [];
+      return [
+        {
+          lot: lot.code,
+          resistance: resistance.value,
+          power: power.value,
+          says: `${formatQuantity(resistance.value, 'ohm')} ${formatQuantity(power.value, 'watt')}, bin ${bin}`,
+        },
+      ];
+    })
+    .sort((a, b) => b.power - a.power)
+    .slice(0, 12);
+}

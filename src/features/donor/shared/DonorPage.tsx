@@ -1,0 +1,63 @@
+import type { ReactNode } from 'react';
+import { GRAMMAR } from '../../../core/benchline';
+import type { StationName } from '../../../core/station';
+import { Page } from '../../../ui/frame/Page';
+import { Shortcuts } from '../../../ui/frame/Shortcuts';
+import { StageLine } from '../../../ui/frame/StageLine';
+import { Tag } from '../../../ui/value/marks';
+import type { DonorFrame } from './view.server';
+import { BenchLine } from './BenchLine';
+
+/** A station of a donor: its tag and line above, the bench line below. */
+export function DonorPage({
+  frame,
+  station,
+  children,
+}: {
+  frame: DonorFrame;
+  station: StationName;
+  children: ReactNode;
+}) {
+  const keys = frame.stages.map(({ label, href }, index) => ({
+    key: String(index + 1),
+    label: `go to ${label}`,
+    href,
+  }));
+  return (
+    <Page
+      head={<DonorHead frame={frame} station={station} />}
+      foot={<BenchLine code={frame.code} station={station} context={frame.context} />}
+    >
+      {children}
+      <Shortcuts
+        keys={[...keys, { key: '/', label: 'type into the bench line', focus: 'bench-line' }]}
+        lines={GRAMMAR}
+      />
+    </Page>
+  );
+}
+
+function DonorHead({ frame, station }: { frame: DonorFrame; station: StationName }) {
+  const { code, title, says, live, stages } = frame;
+  return (
+    <header className="border-b border-rule px-[22px] pt-3.5 pb-2.5 max-[899px]:px-4 max-[899px]:pt-2.5">
+      <div className="mb-3 flex items-center gap-3.5 max-[899px]:mb-2 max-[899px]:flex-wrap max-[899px]:gap-2">
+        <Tag code={code} />
+        <div className="min-w-0">
+          <h1 className="truncate text-[18px] leading-tight font-semibold tracking-[-0.01em] max-[899px]:text-[15px]">
+            {title}
+          </h1>
+          <p className="truncate text-[12px] text-ink-2 max-[899px]:hidden">{says}</p>
+        </div>
+        {live && (
+          <p className="ml-auto flex flex-none items-center gap-2.5 rounded-[4px] border-[1.5px] border-stop bg-stop-wash px-3 py-1.5 text-[13.5px] font-semibold text-stop max-[899px]:w-full max-[899px]:py-1 max-[899px]:text-[12.5px]">
+            <i aria-hidden="true" className="hatch size-[17px] flex-none" />
+            {live.says}
+            {live.volts && <span className="q">{live.volts}</span>}
+          </p>
+        )}
+      </div>
+      <StageLine label="Stations" stages={stages} current={station} />
+    </header>
+  );
+}

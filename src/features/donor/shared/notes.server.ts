@@ -1,0 +1,76 @@
+import { STANDINGS, type Standing } from '../../../core/benchline';
+import { STATION_LABEL, type StationName } from '../../../core/station';
+import { bench } from '../../../db/context';
+import type { Donor } from '../../../db/repositories/donors';
+import { listJournal } from '../../../db/repositories/journal';
+import { eventsOfNotes, isOpen, listNotes, type Note } from '../../../db/repositories/notes';
+import { clockOf, dayOf } from './words';
+
+export interface NoteView {
+  readonly id: string;
+  readonly when: string;
+  readonly station: string;
+  /** Reference of the part it is about, or empty. */
+  readonly ref: string;
+  readonly text: string;
+  readonly question: boolean;
+  readonly claim: boolean;
+  /** Whether it still waits for something. */
+  readonly open: boolean;
+  /** The word that stands before it: what sort it is, and how it stands. */
+  readonly sign: string;
+  /** How it came to stand so, oldest first. */
+  readonly steps: readonly { readonly when: string; readonly standing: string; readonly because: string }[];
+  /** Where it may go from here. */
+  readonly next: readonly Standing[];
+}
+
+/** Notes, questions and claims of a donor, of one station or one part when given. */
+export async function notesView(donor: Donor, of: { station?: StationName; ref?: string } = {}): Promise<NoteView[]> {
+  const { db, now } = bench();
+  const moment = now();
+  const rows = await listNotes(db.read, donor.id, of);
+  const events = await eventsOfNotes(
+    db.read,
+    rows.map(({ id }) => id),
+  );
+  const when = (ms: number) => `${dayOf(ms, moment)} ${clockOf(ms)}`;
+  return rows.map((note) => ({
+    id: note.id,
+    when: when(note.createdMs),
+    station: STATION_LABEL[note.station],
+    ref: note.ref,
+    text: note.text,
+    question: note.question,
+    claim: note.claim,
+    open: isOpen(note),
+    sign: signOf(note),
+    steps: (events.get(note.id) ?? []).map(({ atMs, standing, because }) => ({ when: when(atMs), standing, because })),
+    next: nextStandings(note.standing, note.claim),
+  }));
+}
+
+function signOf(note: Note): string {
+  if (note.claim) return note.standing;
+  return note.question ? (isOpen(note) ? 'asked' : 'answered') : '';
+}
+
+/** A claim may be supported, a question only settled; what is settled may be superseded by what is learnt later. */
+function nextStandings(standing: Standing | '', claim: boolean): Standing[] {
+  return STANDINGS.filter(
+    (next) => next !== 'claimed' && next !== standing && (claim || next === 'settled') && standing !== 'superseded',
+  );
+}
+
+/** What was done to a donor, newest first. */
+export async function journalView(donor: Donor, limit = 200) {
+  const { db, now } = bench();
+  const moment = now();
+  return (await listJournal(db.read, donor.id, limit)).map(({ id, atMs, station, says, undone }) => ({
+    id,
+    when: `${dayOf(atMs, moment)} ${clockOf(atMs)}`,
+    station: STATION_LABEL[station],
+    says,
+    undone,
+  }));
+}

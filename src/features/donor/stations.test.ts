@@ -1,0 +1,246 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import { findDonor } from '../../db/repositories/donors';
+import { pairOf } from '../../db/repositories/photos';
+import { readSettings } from '../../db/repositories/settings';
+import { shareBench } from '../../db/testing/sharedContext';
+import { temporaryBench } from '../../db/testing/temporaryContext';
+import { photoFile } from '../../server/photos';
+import {
+  addOpeningStepAction,
+  amendDonorAction,
+  amendPhotoAction,
+  amendPlateAction,
+  keepWeightsAction,
+  noteReassemblyAction,
+  startClockAction,
+  stopClockAction,
+  strikePhotoAction,
+} from './actions';
+import { donorForm } from './schema';
+import { blamed, formOf } from '../../ui/form/testing/forms';
+import { intakeFacts } from './intake/facts.server';
+import { openingView } from './open/view.server';
+import { photoPage, photoStrip, pictureFile } from './photos/view.server';
+import { soakView } from './intake/soak.server';
+import { takePart } from './harvest/takePart';
+import { registerDonor } from './intake/commands';
+import { addPin, pairSides, receivePhoto } from './photos/commands';
+import { recordLine } from './shared/recordLine';
+import { undoLatest } from '../../services/command/undo';
+
+type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+let fixture: Fixture;
+let code: string;
+
+const UNIT = { description: 'notebook brick', maker: 'Tarn', model: 'TB-1', nameplate: 'INPUT 230V~ OUTPUT 19V 4.74A' };
+
+beforeEach(async () => {
+  fixture = await temporaryBench();
+  shareBench(fixture.bench);
+  code = await aUnit({});
+});
+afterEach(() => fixture.dispose());
+
+async function aUnit(more: Record<string, string>) {
+  return (await registerDonor(fixture.bench, donorForm.parse({ ...UNIT, ...more }))).code;
+}
+async function donor(of = code) {
+  const found = await findDonor(fixture.bench.db.read, of);
+  if (!found) throw new Error('no donor');
+  return found;
+}
+async function type(...lines: string[]) {
+  for (const line of lines) {
+    const outcome = await recordLine(fixture.bench, { code, station: 'intake', line });
+    if (!outcome.ok) throw new Error(outcome.problems.map(({ message }) => message).join(' '));
+  }
+}
+const said = (outcome: { ok: boolean; problems?: readonly { message: string }[] }) =>
+  outcome.problems?.map(({ message }) => message).join(' ') ?? '';
+
+describe('the right to take a unit apart', () => {
+  test('a borrowed one gives no lots, until someone cleared it and the record says who', async () => {
+    code = await aUnit({ originKind: 'borrowed' });
+    await type('q1 nmos marked 12N65', 'store c3 82u 400V', 'c3 0.3V');
+    const take = () => takePart(fixture.bench, { code, ref: 'Q1', bin: 'A1' });
+    expect(said(await take())).toMatch(/It is lent.*No lot can be made.*Intake/);
+    const cleared = { ...UNIT, originKind: 'borrowed', clearance: 'cleared' };
+    expect(blamed(await amendDonorAction(code, formOf(cleared)))).toEqual(['clearanceReason']);
+    expect(said(await take())).toMatch(/No lot/);
+    const outcome = await amendDonorAction(code, formOf({ ...cleared, clearanceReason: 'Aud gave it away' }));
+    expect(outcome).toMatchObject({ ok: true, says: 'Cleared to be taken apart after all: Aud gave it away' });
+    expect(await take()).toMatchObject({ ok: true });
+  });
+
+  test('the change of mind is taken back whole', async () => {
+    code = await aUnit({ originKind: 'work-scrap' });
+    await amendDonorAction(code, formOf({ ...UNIT, clearance: 'cleared', clearanceReason: 'the foreman' }));
+    await undoLatest(fixture.bench, code);
+    expect(await donor()).toMatchObject({ originKind: 'work-scrap', clearance: '' });
+  });
+});
+
+describe('the plate put right by hand', () => {
+  test('it is kept, counts everywhere, and can be let go of', async () => {
+    const plate = { inputs: [{ kind: 'ac', vMin: 230, vMax: 230 }], outputs: [{ v: 24, i: 3 }] };
+    expect(await amendPlateAction(code, plate)).toMatchObject({ ok: true });
+    expect((await intakeFacts(await donor())).plate).toEqual(plate);
+    await amendPlateAction(code, null);
+    expect((await donor()).plate).toBeNull();
+  });
+
+  test.each`
+    plate                                                              | says
+    ${{ inputs: [{ kind: 'ac', vMin: 240, vMax: 100 }], outputs: [] }} | ${/at least its lower end/}
+    ${{ inputs: [{ kind: 'ac', vMin: 0, vMax: 1 }], outputs: [] }}     | ${/above zero/}
+    ${{ inputs: [], outputs: [{ v: 'high' }] }}                        | ${/./}
+    ${'nonsense'}                                                      | ${/./}
+  `('$plate is refused', async ({ plate, says }) => {
+    expect(said(await amendPlateAction(code, plate))).toMatch(says);
+    expect((await donor()).plate).toBeNull();
+  });
+});
+
+test('a run under load: rows in order, curves, and what it suggests', async () => {
+  await type('soak 90W 22C 19.1V 4A @ 0s', 'soak 91W 41C 19.1V 4A @ 10min', 'soak 96W 58C 17.9V 4A @ 25min whine');
+  const view = JSON.parse(JSON.stringify(await soakView(await donor())).replaceAll('\u00a0', ' '));
+  expect(view.rows.map(({ time }: { time: string }) => time)).toEqual(['0:00', '10:00', '25:00']);
+  expect(view.rows[2]).toMatchObject({ watts: '96 W', celsius: '58 °C', volts: '17.9 V', remark: 'whine' });
+  expect(view.curves.map(({ label }: { label: string }) => label)).toEqual([
+    'case temperature',
+    'output',
+    'input power',
+  ]);
+  expect(view.findings.map(({ text }: { text: string }) => text).join(' ')).toMatch(/dips by 6 % after 25 min/);
+  expect(view.powered).toBe(true);
+});
+
+test('what like donors gave and which builds wait for it comes with the facts', async () => {
+  await type('q1 nmos marked 12N65', 'store c3 1u 400V', 'c3 0.2V', 'f1 fuse 2A 250V', 'u1 ic dated 1948');
+  await takePart(fixture.bench, { code, ref: 'Q1', bin: 'A1' });
+  const facts = await intakeFacts(await donor());
+  expect(facts).toMatchObject({ bounds: { fuse: 2 }, codes: [{ code: '1948', place: 'U1' }], wasRefused: false });
+  const other = await aUnit({ description: 'another brick' });
+  const [past] = (await intakeFacts(await donor(other))).past;
+  expect(past).toMatchObject({ kind: 'desk-brick', parts: 1 });
+});
+
+test('weights are kept for every unit, and let go of', async () => {
+  const weights = { symptom: 1, hazard: 0, yield: 5, needs: 2, effort: 1 };
+  await keepWeightsAction(weights);
+  expect((await readSettings(fixture.bench.db.read)).weights).toEqual(weights);
+  await expect(keepWeightsAction({ ...weights, yield: 9 })).rejects.toThrow();
+  await keepWeightsAction(null);
+  expect((await readSettings(fixture.bench.db.read)).weights.symptom).toBe(3);
+});
+
+describe('opening', () => {
+  const step = (more: Record<string, string>) =>
+    addOpeningStepAction(code, formOf({ seam: 'weld', damage: 'none', ...more }));
+
+  test('steps, the clock, and how it went together', async () => {
+    expect(await step({ method: 'vice squeeze', minutes: '6min', kept: 'shell' })).toMatchObject({ ok: true });
+    expect(blamed(await step({ count: 'four' }))).toEqual(['count']);
+    expect(await startClockAction({ code, station: 'open' })).toMatchObject({ ok: true });
+    expect(said(await startClockAction({ code, station: 'open' }))).toMatch(/runs already/);
+    expect(await stopClockAction({ code, station: 'open' })).toMatchObject({ ok: true });
+    expect(said(await stopClockAction({ code, station: 'open' }))).toMatch(/stands already/);
+    await noteReassemblyAction(code, formOf({ result: 'loose', remark: 'one clip short' }));
+    expect(await openingView(await donor())).toMatchObject({
+      steps: [{ seam: 'ultrasonic weld', method: 'vice squeeze', minutes: '6 min', kept: 'shell' }],
+      clock: { runningSince: null, doneMs: expect.any(Number) },
+      reassembly: 'together, with something loose or left over: one clip short',
+    });
+  });
+
+  test('the next of its kind is shown what worked, most alike first', async () => {
+    await step({ method: 'vice squeeze' });
+    await step({ seam: 'glue', method: 'hot knife', damage: 'cracked' });
+    const same = await aUnit({ model: 'TB-2' });
+    const view = await openingView(await donor(same));
+    expect(view.like[0]).toMatchObject({
+      code,
+      why: 'the same kind, the same maker',
+      damage: 'cracked',
+      lines: ['ultrasonic weld, vice squeeze', 'glue, hot knife, cracked'],
+    });
+    expect(view.records).toEqual([
+      { label: 'ultrasonic weld, vice squeeze', says: '1 of 1 whole' },
+      { label: 'glue, hot knife', says: '0 of 1 whole' },
+    ]);
+    expect(view.tips[0]).toMatch(/^ultrasonic weld:/);
+  });
+});
+
+describe('photos', () => {
+  const picture = (colour: string) =>
+    sharp({ create: { width: 300, height: 200, channels: 3, background: colour } })
+      .jpeg()
+      .toBuffer();
+  const send = async (colour: string, side?: 'front' | 'back') => {
+    const bytes = await picture(colour);
+    const outcome = await receivePhoto(fixture.bench, join(fixture.folder, 'photos'), {
+      code,
+      station: 'open',
+      name: `${colour}.jpg`,
+      bytes,
+      ...(side ? { side } : {}),
+    });
+    return { outcome, id: (await photoStrip(await donor())).at(-1)?.id ?? '' };
+  };
+
+  test('a photo is kept beside the database, captioned, struck and given back', async () => {
+    const { outcome, id } = await send('#204030');
+    expect(outcome).toMatchObject({ ok: true });
+    expect(said((await send('#204030')).outcome)).toMatch(/among the photos already/);
+    await amendPhotoAction(code, id, formOf({ caption: 'the lid', station: 'open', side: 'inside' }));
+    const [thumb] = await photoStrip(await donor());
+    expect(thumb).toMatchObject({ says: 'the lid, inside of the case', pins: 0 });
+    const hash = thumb?.small.split('/')[2] ?? '';
+    expect(existsSync(photoFile(join(fixture.folder, 'photos'), hash, 'large'))).toBe(true);
+    await strikePhotoAction(code, id);
+    expect(await photoStrip(await donor())).toEqual([]);
+    await undoLatest(fixture.bench, code);
+    expect(await photoStrip(await donor())).toHaveLength(1);
+  });
+
+  test('only pictures that are known are served', async () => {
+    await send('#204030');
+    const hash = (await photoStrip(await donor()))[0]?.small.split('/')[2] ?? '';
+    expect(await pictureFile(hash, 'small')).toContain(hash);
+    for (const [name, size] of [
+      [hash, 'huge'],
+      [hash, 'toString'],
+      ['f'.repeat(64), 'small'],
+      ['../../zorvek.db', 'small'],
+    ] as const)
+      expect(await pictureFile(name, size)).toBeUndefined();
+  });
+
+  test('front and back are paired by three spots, and a pin on one shows on the other', async () => {
+    const front = (await send('#204030', 'front')).id;
+    const back = (await send('#806040', 'back')).id;
+    const spots = [
+      { x: 0.1, y: 0.1 },
+      { x: 0.9, y: 0.1 },
+      { x: 0.1, y: 0.9 },
+    ];
+    const pair = (mirror: boolean) =>
+      pairSides(fixture.bench, code, {
+        frontId: front,
+        backId: back,
+        matches: spots.map((spot) => ({ front: spot, back: mirror ? { x: 1 - spot.x, y: spot.y } : spot })),
+      });
+    expect(said(await pair(false))).toMatch(/mirror image/);
+    expect(await pairOf(fixture.bench.db.read, front)).toBeUndefined();
+    expect(await pair(true)).toMatchObject({ ok: true });
+    await addPin(fixture.bench, code, { photoId: front, x: 0.25, y: 0.4, note: 'Q1' });
+    const page = await photoPage(await donor(), front);
+    expect(page?.pins).toMatchObject([{ number: 1, x: 0.25, y: 0.4, note: 'Q1' }]);
+    expect(page?.pair?.mapped[0]?.x).toBeCloseTo(0.75, 9);
+    expect(page?.pair?.mapped[0]?.y).toBeCloseTo(0.4, 9);
+    expect((await photoPage(await donor(), back))?.pair).toMatchObject({ id: front, isFront: false });
+  });
+});

@@ -1,0 +1,220 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { splitPin, type BoardPart } from '../../../core/board';
+import { spanningLines, type Point } from '../../../core/photo';
+import { EmptyState } from '../../../ui/feedback/EmptyState';
+import { Shortcuts } from '../../../ui/frame/Shortcuts';
+import { useZoom, ZoomButtons, ZoomPicture } from '../../../ui/picture/ZoomPicture';
+import { liftPinsAction, placePinsAction } from '../actions';
+import type { BoardPhoto, SpotView } from '../photos/view.server';
+import { firstPin, pinAfter, PlacingLine } from '../photos/PlacingLine';
+import { useTell } from '../shared/useTell';
+
+/** The board as it was photographed: pins lie where they were placed, light up with their net, and are joined by touching them. */
+export function BoardPhotoView({
+  code,
+  photos,
+  parts,
+  held,
+  asked,
+  isLit,
+  onTouch,
+}: {
+  code: string;
+  photos: readonly BoardPhoto[];
+  parts: readonly BoardPart[];
+  held: string | undefined;
+  /** Pins that the next probe asks for. */
+  asked: readonly string[];
+  isLit: (pin: string) => boolean;
+  onTouch: (pin: string) => void;
+}) {
+  const zoom = useZoom();
+  const [photoId, setPhotoId] = useState(photos[0]?.id);
+  const [placing, setPlacing] = useState<string>();
+  /** Placed a moment ago; the page may not know yet. */
+  const [fresh, setFresh] = useState<readonly (SpotView & { readonly photoId: string })[]>([]);
+  const tell = useTell();
+  const photo = photos.find(({ id }) => id === photoId) ?? photos[0];
+  if (!photo)
+    return (
+      <EmptyState title="No photo of the board yet">
+        <Link href={`/donors/${code}/photos`} className="underline decoration-dotted">
+          Add its front and its back
+        </Link>
+        , and pins can be placed on them and joined by touching. Everything here works without a photo too.
+      </EmptyState>
+    );
+  const spots = [
+    ...photo.spots.filter(({ pin }) => !fresh.some((spot) => spot.photoId === photo.id && spot.pin === pin)),
+    ...fresh.filter((spot) => spot.photoId === photo.id),
+  ];
+  const placed = new Set(spots.map(({ pin }) => pin));
+  const turn = () => {
+    const at = photos.indexOf(photo);
+    setPhotoId(photos[(at + 1) % photos.length]?.id);
+  };
+
+  function place({ x, y }: Point) {
+    if (placing === undefined || !photo) return;
+    const pin = placing;
+    const spot = { photoId: photo.id, pin, x, y, isOwn: true };
+    setFresh([...fresh.filter((entry) => entry.photoId !== photo.id || entry.pin !== pin), spot]);
+    setPlacing(pinAfter(pin, parts, new Set([...placed, pin])));
+    void tell(() => placePinsAction(code, { photoId: photo.id, spots: [{ pin, x, y }] })).then((outcome) => {
+      if (!outcome?.ok) setFresh((present) => present.filter((entry) => entry !== spot));
+    });
+  }
+
+  const lit = spots.filter(({ pin }) => isLit(pin));
+  return (
+    <div>
+      <Shortcuts keys={[{ key: 'v', label: 'turn the board over', press: 'turn-board' }]} />
+      <ZoomPicture zoom={zoom} picture={photo} onSpot={placing === undefined ? undefined : place}>
+        {(scale) => (
+          <>
+            <NetLines spots={lit} />
+            <PartNames spots={spots} scale={scale} />
+            {spots.map((spot) => (
+              <SpotMark
+                key={spot.pin}
+                spot={spot}
+                scale={scale}
+                isHeld={spot.pin === held}
+                isLit={isLit(spot.pin)}
+                isAsked={asked.includes(spot.pin)}
+                {...(placing === undefined ? { onTouch } : {})}
+              />
+            ))}
+          </>
+        )}
+      </ZoomPicture>
+      <div className="mt-2 flex flex-wrap items-center gap-2 text-[13px]">
+        <ZoomButtons zoom={zoom} />
+        {photos.length > 1 && (
+          <button id="turn-board" type="button" className="btn" onClick={turn}>
+            <kbd>v</kbd> turn over
+          </button>
+        )}
+        <span className="text-ink-2">{photo.says}</span>
+        <Link href={photo.href} className="underline decoration-dotted">
+          make it ready
+        </Link>
+        <button
+          type="button"
+          className="btn ml-auto"
+          aria-pressed={placing !== undefined}
+          onClick={() =>
+            setPlacing(placing === undefined ? (pinAfter(undefined, parts, placed) ?? firstPin(parts)) : undefined)
+          }
+        >
+          {placing === undefined ? 'Place pins' : 'Done placing'}
+        </button>
+      </div>
+      {placing !== undefined && (
+        <PlacingLine
+          pin={placing}
+          parts={parts}
+          placed={placed}
+          onPin={setPlacing}
+          onLift={() => {
+            const [ref] = splitPin(placing);
+            setFresh(fresh.filter((spot) => splitPin(spot.pin)[0] !== ref));
+            void tell(() => liftPinsAction(code, { photoId: photo.id, ref }));
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+/** The lit net as the shortest lines between its pins. */
+function NetLines({ spots }: { spots: readonly SpotView[] }) {
+  return (
+    <svg
+      viewBox="0 0 1 1"
+      preserveAspectRatio="none"
+      className="pointer-events-none absolute inset-0 size-full"
+      aria-hidden="true"
+    >
+      {spanningLines(spots).map(([from, to]) => (
+        <g key={`${from.pin} ${to.pin}`} vectorEffect="non-scaling-stroke">
+          {(['var(--sheet)', 'var(--ochre)'] as const).map((ink, layer) => (
+            <path
+              key={ink}
+              d={`M${from.x} ${from.y}L${to.x} ${to.y}`}
+              stroke={ink}
+              strokeWidth={layer === 0 ? 5 : 2.5}
+              vectorEffect="non-scaling-stroke"
+            />
+          ))}
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+/** On a narrow screen names come out from this enlargement on; before, they would hide the board. */
+const NAMED_FROM = 1.8;
+
+/** The reference of every part amid its pins. */
+function PartNames({ spots, scale }: { spots: readonly SpotView[]; scale: number }) {
+  const refs = new Set(spots.map(({ pin }) => splitPin(pin)[0]));
+  return [...refs].map((ref) => {
+    const own = spots.filter(({ pin }) => splitPin(pin)[0] === ref);
+    return (
+      <span
+        key={ref}
+        aria-hidden="true"
+        className={`pointer-events-none absolute rounded-[2px] bg-sheet/85 px-1 font-mono text-[10.5px] leading-[14px] text-ink ${scale < NAMED_FROM ? 'max-[899px]:hidden' : ''}`}
+        style={{
+          left: `${(100 * own.reduce((sum, { x }) => sum + x, 0)) / own.length}%`,
+          top: `${(100 * own.reduce((sum, { y }) => sum + y, 0)) / own.length}%`,
+          transform: `translate(-50%, -50%) scale(${1 / scale})`,
+        }}
+      >
+        {ref}
+      </span>
+    );
+  });
+}
+
+/** A pin on the photo: round where it was placed here, dashed where it is seen through the board. */
+function SpotMark({
+  spot: { pin, x, y, isOwn },
+  scale,
+  isHeld,
+  isLit,
+  isAsked,
+  onTouch,
+}: {
+  spot: SpotView;
+  scale: number;
+  isHeld: boolean;
+  isLit: boolean;
+  isAsked: boolean;
+  onTouch?: (pin: string) => void;
+}) {
+  return (
+    <button
+      type="button"
+      className="spot"
+      data-own={isOwn}
+      data-lit={isLit}
+      data-asked={isAsked}
+      aria-pressed={isHeld}
+      aria-label={`${pin} on the photo${isAsked ? ', asked for next' : ''}`}
+      title={isOwn ? pin : `${pin}, placed on the other side`}
+      disabled={!onTouch}
+      style={{ left: `${x * 100}%`, top: `${y * 100}%`, transform: `translate(-50%, -50%) scale(${1 / scale})` }}
+      onClick={(event) => {
+        event.stopPropagation();
+        onTouch?.(pin);
+      }}
+    >
+      {(isLit || isAsked) && <span>{pin}</span>}
+    </button>
+  );
+}

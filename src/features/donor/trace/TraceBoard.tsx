@@ -1,0 +1,167 @@
+'use client';
+
+import { Tabs } from 'radix-ui';
+import { useState, type ReactNode } from 'react';
+import { splitPin } from '../../../core/board';
+import { ActionButton } from '../../../ui/feedback/ActionButton';
+import { EmptyState } from '../../../ui/feedback/EmptyState';
+import { Halves } from '../../../ui/frame/Halves';
+import { recordLineAction, strikeFactAction } from '../actions';
+import type { FactView, TraceView } from './view.server';
+import { BoardFiles } from './BoardFiles';
+import { BoardPhotoView } from './BoardPhotoView';
+import { MeterLatch } from '../shared/MeterLatch';
+import { PinTable } from './PinTable';
+import { PowerWalk } from './PowerWalk';
+import { SchematicView } from './SchematicView';
+import { TraceJudgement } from './TraceJudgement';
+import { useBoardAnswer } from '../shared/useBoardAnswer';
+import { useMeterProbe } from '../shared/useMeterProbe';
+import { useTell } from '../shared/useTell';
+
+const TABS = { pins: 'Parts and pins', photo: 'Photo', schematic: 'Schematic', walk: 'Power walk' } as const;
+type Tab = keyof typeof TABS;
+
+/** Trace: parts and pins as evidence, the circuit, and what it is. */
+export function TraceBoard({
+  code,
+  model,
+  view,
+  children,
+}: {
+  code: string;
+  /** Names the unit to a stand-in meter. */
+  model: string;
+  view: TraceView;
+  children: ReactNode;
+}) {
+  const { answer, isFresh } = useBoardAnswer(view.board);
+  const [tab, setTab] = useState<Tab>('pins');
+  const [held, setHeld] = useState<string>();
+  const tell = useTell();
+  const record = async (line: string) => void (await tell(() => recordLineAction({ code, station: 'trace' }, line)));
+  const probe = useMeterProbe(model, record);
+  const lit = held === undefined ? undefined : answer?.nets[held];
+  const isLit = (pin: string) => pin === held || (lit !== undefined && answer?.nets[pin] === lit);
+
+  function touch(pin: string) {
+    if (held === undefined || held === pin) setHeld(held === pin ? undefined : pin);
+    else if (probe.latched) void probe.read(held, pin);
+    else void record(`${held} - ${pin}`);
+  }
+
+  const isEmpty = view.board.parts.length === 0;
+  const ways: Readonly<Record<Tab, () => ReactNode>> = {
+    pins: () => <PinTable view={view} answer={answer} held={held} isLit={isLit} onTouch={touch} />,
+    photo: () => (
+      <BoardPhotoView
+        code={code}
+        photos={view.photos}
+        parts={view.board.parts}
+        held={held}
+        asked={answer?.advice.probes.slice(0, 1).flatMap(({ a, b }) => [a, b]) ?? []}
+        isLit={isLit}
+        onTouch={touch}
+      />
+    ),
+    schematic: () =>
+      answer && (
+        <SchematicView
+          schematic={answer.schematic}
+          lit={lit}
+          chosen={held === undefined ? undefined : splitPin(held)[0]}
+          onPart={(ref) => setHeld(Object.keys(answer.nets).find((pin) => splitPin(pin)[0] === ref))}
+          onNet={(net) => setHeld(Object.keys(answer.nets).find((pin) => answer.nets[pin] === net))}
+        />
+      ),
+    walk: () => answer && <PowerWalk answer={answer} />,
+  };
+
+  return (
+    <Halves
+      judgement={
+        <TraceJudgement code={code} view={view} answer={answer} isFresh={isFresh} record={record} probe={probe} />
+      }
+    >
+      {children}
+      <Tabs.Root value={tab} onValueChange={(name) => setTab(name as Tab)}>
+        <div className="mb-3 flex items-baseline gap-5">
+          <Tabs.List className="flex items-baseline gap-5" aria-label="Ways to see the board">
+            {(Object.keys(TABS) as Tab[]).map((name) => (
+              <Tabs.Trigger key={name} value={name} className="way">
+                {TABS[name]}
+              </Tabs.Trigger>
+            ))}
+          </Tabs.List>
+          <MeterLatch probe={probe} />
+          {!isFresh && !isEmpty && (
+            <span role="status" className="text-[12px] text-ink-2">
+              working it out
+            </span>
+          )}
+        </div>
+        <Tabs.Content value={tab}>
+          {isEmpty ? (
+            <EmptyState title="No part is logged yet">
+              Log what you see, one part a line: <span className="font-mono">q1 nmos to-220</span>, then beep pins
+              together: <span className="font-mono">q1.d - t1.2</span>. Pins that do not beep are worth a line too:{' '}
+              <span className="font-mono">q1.s x br1.-</span>.
+            </EmptyState>
+          ) : (
+            ways[tab]()
+          )}
+        </Tabs.Content>
+      </Tabs.Root>
+      {held !== undefined && (tab === 'pins' || tab === 'photo') && (
+        <p className="mt-2 flex flex-wrap items-center gap-3 text-[13px]" role="status">
+          <span>
+            One probe is held on <span className="ref">{held}</span>:{' '}
+            {probe.latched ? 'touch a pin, and the meter is read.' : 'touch every pin that beeps.'}
+          </span>
+          <button
+            type="button"
+            className="btn"
+            data-tone="small"
+            onClick={() => void record(`${held} only`).then(() => setHeld(undefined))}
+          >
+            nothing else beeps
+          </button>
+          <button type="button" className="btn" data-tone="quiet" onClick={() => setHeld(undefined)}>
+            let go
+          </button>
+        </p>
+      )}
+      {view.facts.length > 0 && <FactLog code={code} facts={view.facts} isLit={isLit} />}
+      <BoardFiles code={code} />
+    </Halves>
+  );
+}
+
+function FactLog({
+  code,
+  facts,
+  isLit,
+}: {
+  code: string;
+  facts: readonly FactView[];
+  isLit: (pin: string) => boolean;
+}) {
+  return (
+    <ul
+      aria-label="What the meter said"
+      className="dotted mt-4 columns-2 gap-x-8 font-mono text-[12.5px] max-[1099px]:columns-1"
+    >
+      {facts.slice(0, 60).map(({ id, when, a, b, says }) => (
+        <li key={id} className="grid break-inside-avoid grid-cols-[48px_1fr_auto] gap-x-2 py-1" data-lit={isLit(a)}>
+          <span className="text-ink-2">{when}</span>
+          <span>
+            {a} {b} <span className="text-ink-2">{says}</span>
+          </span>
+          <ActionButton action={() => strikeFactAction(code, id)} tone="small" label={`Drop ${a} ${b} ${says}`}>
+            drop
+          </ActionButton>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,116 @@
+import { findDonor } from '../../../db/repositories/donors';
+import { shareBench } from '../../../db/testing/sharedContext';
+import { temporaryBench } from '../../../db/testing/temporaryContext';
+import { answerBoard } from '../../../workers/answerBoard';
+import { donorForm } from '../schema';
+import { traceView } from './view.server';
+import { registerDonor } from '../intake/commands';
+import { recordLine } from '../shared/recordLine';
+import { strikeFact } from './commands';
+import { undoLatest } from '../../../services/command/undo';
+
+type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+let fixture: Fixture;
+let code: string;
+
+beforeEach(async () => {
+  fixture = await temporaryBench();
+  shareBench(fixture.bench);
+  const form = donorForm.parse({ description: 'adapter', nameplate: 'INPUT 100-240V~ 1.5A OUTPUT 24V 2.5A' });
+  code = (await registerDonor(fixture.bench, form)).code;
+  await type(
+    'q1 nmos',
+    't1 transformer',
+    'd3 diode',
+    'c3 electrolytic 82u 400V',
+    'u1 ic so-8',
+    'j1 mains-inlet',
+    'cx1 x2 220n',
+  );
+});
+afterEach(() => fixture.dispose());
+
+async function type(...lines: string[]) {
+  for (const line of lines) {
+    const outcome = await recordLine(fixture.bench, { code, station: 'trace', line });
+    if (!outcome.ok) throw new Error(`${line}: ${outcome.problems.map(({ message }) => message).join(' ')}`);
+  }
+}
+const view = async (isDone = false) => {
+  const donor = await findDonor(fixture.bench.db.read, code);
+  if (!donor) throw new Error('no donor');
+  return traceView(donor, isDone);
+};
+
+test('the board carries what was logged: kinds, roles, values, pins and the nameplate', async () => {
+  const { board } = await view();
+  const part = (ref: string) => board.parts.find((entry) => entry.ref === ref);
+  expect(board.nameplate).toEqual({ input: { kind: 'ac', vMin: 100, vMax: 240 }, outputs: [{ v: 24 }] });
+  expect(part('C3')).toMatchObject({
+    subtype: 'electrolytic',
+    pins: { '+': null, '-': null },
+    value: { capacitance: 82e-6, voltage: 400 },
+  });
+  expect(part('CX1')).toMatchObject({ subtype: 'x' });
+  expect(part('J1')).toMatchObject({ role: 'mains-inlet' });
+  expect(Object.keys(part('U1')?.pins ?? {})).toHaveLength(8);
+});
+
+test('joins, readings and sweeps become the evidence of the board; windings come from readings through a part', async () => {
+  await type('q1.d - t1.2 - d3.a', 'q1.s x c3.-', 't1.1 ~ t1.2 1R2', 't1.3 ~ t1.4 0R4', 't1.4 ~ t1.5 0R4', 'q1.d only');
+  const { board, facts } = await view();
+  expect(board.joined).toEqual([
+    ['Q1.D', 'T1.2'],
+    ['T1.2', 'D3.A'],
+  ]);
+  expect(board.separate).toEqual([['Q1.S', 'C3.-']]);
+  expect(board.swept).toEqual(['Q1.D']);
+  expect(board.parts.find(({ ref }) => ref === 'T1')?.windings).toEqual([
+    ['1', '2'],
+    ['3', '4', '5'],
+  ]);
+  expect(facts).toHaveLength(7);
+});
+
+test('a contradiction shows the facts that cannot all hold; dropping one ends it, undo brings it back', async () => {
+  await type('q1.d - t1.2', 't1.2 - d3.a', 'q1.d x d3.a');
+  const [set] = (await view()).conflicts;
+  expect(set?.map(({ says }) => says)).toEqual(['not joined', 'joined', 'joined']);
+  await strikeFact(fixture.bench, { code, factId: set?.[1]?.id ?? '' });
+  expect((await view()).conflicts).toEqual([]);
+  await undoLatest(fixture.bench, code);
+  expect((await view()).conflicts).toHaveLength(1);
+  await expect(strikeFact(fixture.bench, { code, factId: 'nothing' })).resolves.toMatchObject({ ok: false });
+});
+
+test('once the station is done, what is not joined is separate', async () => {
+  await type('q1.d - t1.2');
+  expect((await view()).board.complete).toBeUndefined();
+  expect((await view(true)).board.complete).toBe(true);
+});
+
+test('everything the station shows is worked out of the board, and crosses a thread', async () => {
+  await type('q1.d - t1.2', 't1.1 - c3.+', 't1.1 ~ t1.2 1R', 't1.3 ~ t1.4 0R1', 'd3.a - t1.3');
+  const answer = answerBoard({ id: 3, board: (await view()).board, places: {} });
+  expect(structuredClone(answer)).toEqual(answer);
+  expect(answer.nets['Q1.D']).toBe(answer.nets['T1.2']);
+  expect(answer.schematic.symbols).toHaveLength(7);
+  expect(answer.analysis.hypotheses.length).toBeGreaterThan(0);
+});
+
+test('what a person fixes goes before the evidence, is fixed anew, and is let go', async () => {
+  await type('t1 as forward', 't1 as flyback', 'q1 as rectifier');
+  const { board, fixed, facts } = await view();
+  expect(board.fixed).toEqual([
+    { ref: 'T1', as: 'flyback' },
+    { ref: 'Q1', as: 'rectifier' },
+  ]);
+  expect(fixed.map(({ a, says }) => `${a} ${says}`)).toEqual([
+    'T1 taken for the heart of a flyback converter',
+    'Q1 taken for a rectifier',
+  ]);
+  expect(facts).toEqual([]);
+  const outcome = await strikeFact(fixture.bench, { code, factId: fixed[0]?.id ?? '' });
+  expect(outcome).toMatchObject({ ok: true, says: 'T1 is read by the evidence again.' });
+  expect((await view()).board.fixed).toEqual([{ ref: 'Q1', as: 'rectifier' }]);
+});

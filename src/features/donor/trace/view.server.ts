@@ -1,0 +1,74 @@
+import { contradictions, fixedWords, type Board } from '../../../core/board';
+import { formatQuantity } from '../../../core/quantity';
+import { bench } from '../../../db/context';
+import { listBoardFacts, type BoardFact } from '../../../db/repositories/boardFacts';
+import type { Donor } from '../../../db/repositories/donors';
+import { tracedBoard } from '../../../services/board/tracedBoard';
+import { boardPhotos, type BoardPhoto } from '../photos/view.server';
+import { clockOf } from '../shared/words';
+
+export interface FactView {
+  readonly id: string;
+  readonly when: string;
+  readonly a: string;
+  readonly b: string;
+  readonly says: string;
+}
+
+export interface TraceView {
+  readonly board: Board;
+  readonly facts: readonly FactView[];
+  /** Sets of facts that cannot all hold. */
+  readonly conflicts: readonly (readonly FactView[])[];
+  /** What a person has fixed. */
+  readonly fixed: readonly FactView[];
+  readonly photos: readonly BoardPhoto[];
+}
+
+/**
+ * The board of a donor as it is known so far: its parts, and what the meter said. Once the station is declared done,
+ * every join is taken to be in.
+ */
+export async function traceView(donor: Donor, isDone: boolean): Promise<TraceView> {
+  const db = bench().db.read;
+  const [board, facts, photos] = await Promise.all([
+    tracedBoard(db, donor, isDone),
+    listBoardFacts(db, donor.id),
+    boardPhotos(donor),
+  ]);
+  const views = facts.map(viewOf);
+  const conflicts = contradictions(board).map((set) =>
+    set.flatMap(({ kind, pins }) => {
+      const at = facts.findIndex(
+        ({ relation, a, b }) =>
+          relation === kind && ((a === pins[0] && b === pins[1]) || (a === pins[1] && b === pins[0])),
+      );
+      return views[at] ?? [];
+    }),
+  );
+  const isFixed = (view: FactView) => facts.some(({ id, relation }) => id === view.id && relation === 'fixed');
+  return {
+    board,
+    facts: views.filter((view) => !isFixed(view)).toReversed(),
+    conflicts,
+    fixed: views.filter(isFixed),
+    photos,
+  };
+}
+
+const WORDS: Readonly<Record<BoardFact['relation'], string>> = {
+  joined: 'joined',
+  separate: 'not joined',
+  through: 'through',
+  swept: 'nothing else on it',
+  fixed: 'taken for',
+};
+
+function viewOf({ id, relation, a, b, ohms, dropV, createdMs }: BoardFact): FactView {
+  if (relation === 'fixed') return { id, when: clockOf(createdMs), a, b, says: `${WORDS.fixed} ${fixedWords(b)}` };
+  const read = [
+    ...(ohms === null ? [] : [formatQuantity(ohms, 'ohm')]),
+    ...(dropV === null ? [] : [formatQuantity(dropV, 'volt')]),
+  ];
+  return { id, when: clockOf(createdMs), a, b, says: [WORDS[relation], ...read].join(' ') };
+}

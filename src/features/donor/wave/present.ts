@@ -1,0 +1,176 @@
+import type { TestName } from '../../../core/part';
+import { formatQuantity, type Unit } from '../../../core/quantity';
+import type { WaveFinding, WaveParameters, WaveTask } from '../../../core/waveform';
+
+/** What can be made of a recording, in words, with what it needs to be told. */
+export const TASKS: Readonly<
+  Record<
+    WaveTask,
+    {
+      readonly label: string;
+      readonly needs: readonly {
+        readonly name: keyof WaveParameters;
+        readonly label: string;
+        readonly unit: 'volt' | 'ohm' | 'ampere';
+      }[];
+    }
+  >
+> = {
+  ramp: {
+    label: 'a current ramp: inductance and saturation',
+    needs: [
+      { name: 'volts', label: 'volts across the winding', unit: 'volt' },
+      { name: 'loopOhms', label: 'resistance of the loop', unit: 'ohm' },
+      { name: 'amperesPerUnit', label: 'amperes for each volt shown', unit: 'ampere' },
+    ],
+  },
+  ring: { label: 'a ring: frequency, quality, snubber', needs: [] },
+  discharge: {
+    label: 'a discharge: time constant and capacitance',
+    needs: [{ name: 'throughOhms', label: 'resistor it drains through', unit: 'ohm' }],
+  },
+  step: {
+    label: 'a step of current: ESR and capacitance',
+    needs: [{ name: 'current', label: 'current of the step', unit: 'ampere' }],
+  },
+  ripple: {
+    label: 'ripple behind a choke: ESR and capacitance',
+    needs: [
+      { name: 'current', label: 'swing of the choke’s current', unit: 'ampere' },
+      { name: 'amperesBeside', label: 'or other channel, A per V', unit: 'ampere' },
+    ],
+  },
+  pulse: {
+    label: 'ripple behind a flyback’s rectifier: ESR and capacitance',
+    needs: [
+      { name: 'current', label: 'peak current of the rectifier', unit: 'ampere' },
+      { name: 'amperesBeside', label: 'or other channel, A per V', unit: 'ampere' },
+    ],
+  },
+  chopping: { label: 'a dimmer: firing angle', needs: [] },
+};
+
+/** A finding as rows, and the fields of a part's test that it fills. */
+export interface FindingView {
+  readonly rows: readonly { readonly label: string; readonly value: string }[];
+  /** Field of the test and the text that a person would type there. */
+  readonly fields: Readonly<Record<string, string>>;
+  readonly refusal?: string;
+  /** What would tell more. */
+  readonly advice?: string;
+}
+
+/** What a finding says, and what of it a test of this kind can keep. */
+export function findingView(finding: WaveFinding, test: TestName | undefined): FindingView {
+  const show = (value: number, unit: Unit) => formatQuantity(value, unit, { digits: 3 });
+  switch (finding.kind) {
+    case 'failure':
+      return { rows: [], fields: {}, refusal: finding.says };
+    case 'ramp': {
+      const { inductance, inductanceDoubt, saturation, peak } = finding;
+      const rows = [
+        { label: 'inductance', value: within(inductance, inductanceDoubt, 'henry') },
+        {
+          label: 'saturates at',
+          value: saturation === undefined ? `not up to ${show(peak, 'ampere')}` : show(saturation, 'ampere'),
+        },
+      ];
+      const kept: Record<string, string> =
+        test === 'choke'
+          ? { inductance: typed(inductance) }
+          : test === 'transformer'
+            ? { open: typed(inductance) }
+            : {};
+      if (saturation !== undefined && (test === 'choke' || test === 'transformer')) kept.saturation = typed(saturation);
+      return { rows, fields: kept };
+    }
+    case 'ring':
+      return {
+        rows: [
+          {
+            label: 'frequency',
+            value: within(finding.frequency, finding.frequencyDoubt, 'hertz'),
+          },
+          { label: 'quality', value: finding.quality === Infinity ? 'beyond telling' : finding.quality.toFixed(1) },
+          { label: 'periods above a tenth', value: `${finding.periods}` },
+          { label: 'settles to', value: show(finding.settles, 'volt') },
+        ],
+        fields: test === 'choke' || test === 'transformer' ? { rings: `${finding.periods}` } : {},
+      };
+    case 'discharge':
+      return {
+        rows: [
+          { label: 'time constant', value: within(finding.tau, finding.tauDoubt, 'second') },
+          ...(finding.capacitance === undefined
+            ? []
+            : [{ label: 'capacitance', value: show(finding.capacitance, 'farad') }]),
+          { label: 'from', value: show(finding.start, 'volt') },
+        ],
+        fields:
+          test === 'capacitor' && finding.capacitance !== undefined ? { capacitance: typed(finding.capacitance) } : {},
+      };
+    case 'step':
+      return {
+        rows: [
+          { label: 'ESR', value: show(finding.esr, 'ohm') },
+          {
+            label: 'capacitance',
+            value: finding.capacitance === undefined ? 'the slope does not tell' : show(finding.capacitance, 'farad'),
+          },
+          { label: 'jump', value: show(finding.jump, 'volt') },
+        ],
+        fields:
+          test === 'capacitor'
+            ? {
+                esr: typed(finding.esr),
+                ...(finding.capacitance === undefined ? {} : { capacitance: typed(finding.capacitance) }),
+              }
+            : {},
+      };
+    case 'ripple':
+      return rippleView(finding, test);
+    case 'chopping':
+      return {
+        rows: [
+          { label: 'firing angle', value: `${finding.angle.toFixed(0)}°` },
+          { label: 'mains', value: show(finding.frequency, 'hertz') },
+        ],
+        fields: {},
+      };
+  }
+}
+
+/** ESR first, since it is what the ripple is looked at for; the plain ripple when no current is known. */
+function rippleView(finding: Extract<WaveFinding, { kind: 'ripple' }>, test: TestName | undefined): FindingView {
+  const show = (value: number, unit: 'volt' | 'ohm' | 'farad') => formatQuantity(value, unit, { digits: 3 });
+  const plain = [
+    { label: 'peak to peak', value: show(finding.peakToPeak, 'volt') },
+    { label: 'rms without the mean', value: show(finding.rms, 'volt') },
+    { label: 'mean', value: show(finding.mean, 'volt') },
+  ];
+  const { capacitor } = finding;
+  if (!capacitor)
+    return { rows: plain, fields: {}, advice: 'With the current of the capacitor its ESR can be told too.' };
+  if (capacitor.kind === 'failure') return { rows: plain, fields: {}, advice: capacitor.says };
+  const { esr, esrDoubt, capacitance, capacitanceDoubt } = capacitor;
+  return {
+    rows: [
+      { label: 'ESR', value: within(esr, esrDoubt, 'ohm') },
+      {
+        label: 'capacitance',
+        value: capacitance === undefined ? 'the ESR hides it' : within(capacitance, capacitanceDoubt, 'farad'),
+      },
+      ...plain,
+    ],
+    fields:
+      test === 'capacitor'
+        ? { esr: typed(esr), ...(capacitance === undefined ? {} : { capacitance: typed(capacitance) }) }
+        : {},
+  };
+}
+
+/** A value with twice its standard uncertainty, which two digits say well enough. */
+const within = (value: number, doubt: number, unit: Unit): string =>
+  `${formatQuantity(value, unit, { digits: 3 })} ± ${formatQuantity(2 * doubt, unit, { digits: 2 })}`;
+
+const typed = (value: number): string => value.toPrecision(3);

@@ -1,0 +1,26 @@
+'use client';
+
+import { ActionButton } from '../../ui/feedback/ActionButton';
+import { Tag } from '../../ui/value/marks';
+import { bringBackDonorAction } from '../donor/actions';
+
+/** Donors in the waste bin, each with the way back. */
+export function PutAwayRows({ lines }: { lines: readonly { code: string; title: string; says: string }[] }) {
+  return (
+    <ul aria-label="Put away" className="max-w-[760px]">
+      {lines.map(({ code, title, says }) => (
+        <li
+          key={code}
+          className="grid grid-cols-[104px_minmax(0,1fr)_auto] items-center gap-3.5 border-b border-rule py-2.5"
+        >
+          <Tag code={code} />
+          <span className="min-w-0">
+            <b className="block truncate font-semibold">{title}</b>
+            <span className="block text-[12px] text-ink-2">{says}</span>
+          </span>
+          <ActionButton action={() => bringBackDonorAction(code)}>Bring back</ActionButton>
+        </li>
+      ))}
+    </ul>
+  );
+}

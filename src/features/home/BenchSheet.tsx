@@ -1,0 +1,121 @@
+import Link from 'next/link';
+import { DonorRows } from '../donors/DonorRows';
+import type { BuildLine } from '../builds/view.server';
+import { EmptyState } from '../../ui/feedback/EmptyState';
+import { Halves } from '../../ui/frame/Halves';
+import { Judgement } from '../../ui/judgement/Judgement';
+import { Caution, Claim, Next, Section } from '../../ui/judgement/parts';
+import type { BenchView } from './view.server';
+
+/** The bench: what is in hand and what waits on the left, what to look at first on the right. */
+export function BenchSheet({ view, builds }: { view: BenchView; builds: readonly BuildLine[] }) {
+  return (
+    <Halves judgement={<BenchJudgement view={view} />}>
+      {view.donors.lines.length === 0 ? (
+        <EmptyState
+          title="The bench is empty"
+          action={
+            <Link href="/donors/new" className="btn" data-tone="next">
+              New donor
+            </Link>
+          }
+        >
+          Put a dead adapter on it: type what its label says, and Zorvek tells what it was good for. To look round
+          first, stop the server and start <span className="font-mono">npm run demo</span>: a shed full of units, in a
+          database of its own.
+        </EmptyState>
+      ) : (
+        <DonorRows lines={view.donors.lines} />
+      )}
+      {builds.length > 0 && (
+        <section aria-label="Builds" className="mt-6">
+          <h2 className="label mb-1">Builds</h2>
+          <ul>
+            {builds.map(({ code, title, says, hint, hintHref }) => (
+              <li
+                key={code}
+                className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,0.9fr)] items-baseline gap-3.5 border-t border-rule py-2.5 text-[13px] max-[620px]:grid-cols-1 max-[620px]:gap-0.5"
+              >
+                <Link href={`/builds/${code}`} className="text-[14px] font-semibold">
+                  {title}
+                </Link>
+                <span className="text-ink-2">{says}</span>
+                {hintHref ? (
+                  <Link href={hintHref} className="text-ochre">
+                    {hint}
+                  </Link>
+                ) : (
+                  <span className="text-ink-2">{hint}</span>
+                )}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </Halves>
+  );
+}
+
+const COUNT = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight'];
+
+function BenchJudgement({ view }: { view: BenchView }) {
+  const units = new Set(view.live.map(({ code }) => code)).size;
+  const [first] = view.donors.lines;
+  return (
+    <Judgement>
+      <Claim label="Look at this first" {...(units > 0 ? { tone: 'stop' as const } : {})}>
+        {units === 0
+          ? first
+            ? 'Every listed store is measured dead'
+            : 'Nothing is on the bench'
+          : `${COUNT[units] ?? units} ${units === 1 ? 'unit is' : 'units are'} not measured dead`}
+      </Claim>
+      {view.live.length > 0 && (
+        <ul className="dotted border-y border-rule text-[13.5px]">
+          {view.live.map(({ code, name, says }) => (
+            <li key={code + name} className="py-2">
+              <Link className="ref" href={`/donors/${code}/make-safe?store=${name}`}>
+                {code}
+              </Link>{' '}
+              {name}, {says}
+            </li>
+          ))}
+        </ul>
+      )}
+      {view.questions.length > 0 && (
+        <Section label="Open questions and claims">
+          <ul className="dotted">
+            {view.questions.map(({ id, sign, text, donorCode, href, since }) => (
+              <li key={id} className="py-1.5">
+                <Link className="ref" href={href}>
+                  {donorCode}
+                </Link>{' '}
+                <b className="font-semibold text-ochre">{sign}</b> {text}{' '}
+                <span className="text-[11.5px] text-ink-3">{since}</span>
+              </li>
+            ))}
+          </ul>
+        </Section>
+      )}
+      {first && (
+        <Next
+          actions={
+            <Link
+              href={view.live[0] ? `/donors/${view.live[0].code}/make-safe?store=${view.live[0].name}` : first.href}
+              className="btn"
+            >
+              Go there
+            </Link>
+          }
+        >
+          {view.live[0]
+            ? `Read ${view.live[0].name} of ${view.live[0].code} before anyone reaches for it.`
+            : `${first.title}: ${first.next}.`}
+        </Next>
+      )}
+      <Caution>
+        Mains and stored charge can kill. Only your own reading makes a store safe; follow your local code.
+      </Caution>
+    </Judgement>
+  );
+}

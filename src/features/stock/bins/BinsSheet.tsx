@@ -1,0 +1,193 @@
+'use client';
+
+import Link from 'next/link';
+import { ActionForm } from '../../../ui/form/ActionForm';
+import { SubmitButton, TextField } from '../../../ui/form/fields';
+import { useHydrated } from '../../../ui/form/useHydrated';
+import { EmptyState } from '../../../ui/feedback/EmptyState';
+import { useTakeBack } from '../../../ui/feedback/Notices';
+import { Halves } from '../../../ui/frame/Halves';
+import { Judgement } from '../../../ui/judgement/Judgement';
+import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
+import { sizeBinAction } from '../actions';
+import type { AgeingView, BinsView, DoneLately, DrawerView } from './view.server';
+
+/** The cabinets with their drawers on the left; what asks for a look on the right. */
+export function BinsSheet({ view, ageing, done }: { view: BinsView; ageing: AgeingView; done: DoneLately }) {
+  return (
+    <Halves judgement={<BinsJudgement view={view} ageing={ageing} />}>
+      {done.length > 0 && <LateSteps steps={done} />}
+      {view.cabinets.length === 0 && (
+        <EmptyState title="There is no bin yet">A bin is made when the first part goes into it.</EmptyState>
+      )}
+      {view.cabinets.length > 0 && (
+        <table className="rows plain max-w-[760px]" aria-label="Drawers">
+          <thead>
+            <tr>
+              <th>bin</th>
+              <th data-align="end">lots</th>
+              <th data-align="end">pieces</th>
+              <th>room for</th>
+              <th className="max-[620px]:hidden">last counted</th>
+              <th>
+                <span className="sr-only">count it</span>
+              </th>
+            </tr>
+          </thead>
+          {view.cabinets.map(({ name, drawers }) => (
+            <tbody key={name}>
+              <tr className="bg-none!">
+                <th scope="rowgroup" colSpan={6} className="pt-3">
+                  {name}
+                </th>
+              </tr>
+              {drawers.map((drawer) => (
+                <DrawerRow key={drawer.code} drawer={drawer} />
+              ))}
+            </tbody>
+          ))}
+        </table>
+      )}
+    </Halves>
+  );
+}
+
+/** What was done to the stock, with a way back for each step that stands. */
+function LateSteps({ steps }: { steps: DoneLately }) {
+  const takeBack = useTakeBack();
+  const hydrated = useHydrated();
+  return (
+    <details className="mb-3 max-w-[760px] text-[13px]">
+      <summary className="cursor-pointer text-ink-2 underline decoration-dotted">done lately, and the way back</summary>
+      <table className="rows plain" aria-label="Done lately">
+        <tbody>
+          {steps.map(({ id, day, says, isUndone }) => (
+            <tr key={id}>
+              <td className="q whitespace-nowrap text-ink-2">{day}</td>
+              <td className={isUndone ? 'text-ink-3 line-through' : ''}>{says}</td>
+              <td data-align="end">
+                {isUndone ? (
+                  <span className="text-ink-2">taken back</span>
+                ) : (
+                  <button
+                    type="button"
+                    className="btn"
+                    data-tone="small"
+                    disabled={!hydrated}
+                    aria-label={`Take back: ${says}`}
+                    onClick={() => takeBack(id)}
+                  >
+                    undo
+                  </button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
+  );
+}
+
+function DrawerRow({ drawer: { code, lots, pieces, capacity, full, counted } }: { drawer: DrawerView }) {
+  return (
+    <tr>
+      <td>
+        <Link href={`/stock?find=bin%3A${code}`} className="ref" prefetch={false}>
+          {code}
+        </Link>
+      </td>
+      <td data-align="end" className="q">
+        {lots}
+      </td>
+      <td data-align="end" className={`q ${full ? 'font-semibold text-stop' : ''}`}>
+        {pieces}
+        {full && ', over-full'}
+      </td>
+      <td>
+        <ActionForm
+          action={sizeBinAction.bind(null, code)}
+          label={`Room of ${code}`}
+          className="bare flex items-center gap-2"
+        >
+          <TextField
+            name="capacity"
+            label={`room for, in ${code}`}
+            defaultValue={capacity === null ? '' : `${capacity}`}
+            mono
+            className="w-20"
+          />
+          <SubmitButton tone="quiet">keep</SubmitButton>
+        </ActionForm>
+      </td>
+      <td className="text-ink-2 max-[620px]:hidden">{counted || 'never'}</td>
+      <td>
+        <Link href={`/stock/count/${code}`} className="whitespace-nowrap underline decoration-dotted" prefetch={false}>
+          count it
+        </Link>
+      </td>
+    </tr>
+  );
+}
+
+function BinsJudgement({ view, ageing }: { view: BinsView; ageing: AgeingView }) {
+  const { cans, unwanted, full } = ageing;
+  const calm = cans.length + unwanted.length + full.length === 0;
+  return (
+    <Judgement>
+      <Claim label="What asks for a look">
+        {calm
+          ? 'Nothing has lain too long'
+          : [
+              cans.length > 0 && `${cans.length} old ${cans.length === 1 ? 'can' : 'cans'}`,
+              unwanted.length > 0 && `${unwanted.length} unwanted`,
+              full.length > 0 && `${full.length} over-full`,
+            ]
+              .filter(Boolean)
+              .join(', ')}
+      </Claim>
+      {full.length > 0 && (
+        <Section label="Over-full">
+          {full.map(({ code, says }) => (
+            <p key={code}>
+              <Link className="ref" href={`/stock?find=bin%3A${code}`} prefetch={false}>
+                {code}
+              </Link>{' '}
+              {says}
+            </p>
+          ))}
+        </Section>
+      )}
+      <OldLots label="Electrolytics that lay long" lots={cans} />
+      <OldLots label="No build has asked for these in two years" lots={unwanted} />
+      <Next>
+        {calm
+          ? `Count a drawer when you have a minute: ${view.cabinets[0]?.drawers[0]?.code ?? 'none yet'}.`
+          : 'Form old cans before a build asks for them; give away what nobody wants.'}
+      </Next>
+      <Caution>
+        A can that lay for years may gas when it is formed: glasses, an enclosure from 60 V, discharged and measured
+        dead after.
+      </Caution>
+    </Judgement>
+  );
+}
+
+function OldLots({ label, lots }: { label: string; lots: AgeingView['cans'] }) {
+  if (lots.length === 0) return null;
+  return (
+    <Section label={label}>
+      <ul>
+        {lots.slice(0, 8).map(({ code, title, bin, says }) => (
+          <li key={code} className="mb-1.5">
+            <Link className="ref" href={`/stock/${code}`} prefetch={false}>
+              {code}
+            </Link>{' '}
+            {title}, {bin}: <span className="text-ink-2">{says}</span>
+          </li>
+        ))}
+      </ul>
+      {lots.length > 8 && <p className="text-ink-2">and {lots.length - 8} more</p>}
+    </Section>
+  );
+}

@@ -1,0 +1,223 @@
+import Form from 'next/form';
+import Link from 'next/link';
+import { EmptyState } from '../../../ui/feedback/EmptyState';
+import { Halves } from '../../../ui/frame/Halves';
+import { Judgement } from '../../../ui/judgement/Judgement';
+import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
+import { GradeMark } from '../../../ui/value/marks';
+import { DataTable } from '../../../ui/table/DataTable';
+import { LongTable } from '../../../ui/table/LongTable';
+import type { StockView } from './view.server';
+import { DropFilter, KeepFilter } from './KeptFilters';
+
+/** The question asked of the drawers, with what else could be asked. */
+export function StockSearch({ view }: { view: StockView }) {
+  const facets = view.facets.filter(({ choices }) => choices.length > 1);
+  return (
+    <div>
+      <Form action="/stock" role="search" className="relative max-w-[760px]">
+        <input
+          id="stock-find"
+          name="find"
+          defaultValue={view.find}
+          key={view.find}
+          aria-label="Find in stock"
+          aria-describedby="stock-found"
+          aria-invalid={view.problem ? true : undefined}
+          placeholder="nmos >=600V"
+          autoComplete="off"
+          autoCapitalize="off"
+          spellCheck={false}
+          className="h-9 w-full rounded-[3px] border-[1.5px] border-ink bg-lift pr-44 pl-3 font-mono text-[15px] outline-offset-2 placeholder:text-ink-3"
+        />
+        <span id="stock-found" role="status" className="absolute top-2 right-3 text-[12px] text-ink-2">
+          {view.problem
+            ? ''
+            : `${view.total} ${view.total === 1 ? 'lot' : 'lots'}, ${view.pieces} ${view.pieces === 1 ? 'piece' : 'pieces'}`}
+        </span>
+      </Form>
+      {view.problem && (
+        <p role="alert" className="mt-1 text-[13px] text-stop">
+          {view.problem}
+        </p>
+      )}
+      <SavedFilters view={view} />
+      {facets.length > 0 && (
+        <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[12.5px]">
+          {facets.map(({ label, choices }) => (
+            <p key={label} className="flex flex-wrap gap-x-2.5 text-ink-2">
+              <span>{label}</span>
+              {choices.map(({ word, n, href }) => (
+                <Link key={word} href={href} prefetch={false} className="hover:text-ink">
+                  <b className="font-semibold text-ink">{word}</b> {n}
+                </Link>
+              ))}
+            </p>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Questions that were kept, and the way to keep the present one. */
+function SavedFilters({ view: { find, saved, problem } }: { view: StockView }) {
+  const isKept = saved.some(({ filter }) => filter === find);
+  if (saved.length === 0 && (find === '' || problem)) return null;
+  return (
+    <div className="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[12.5px]" aria-label="Kept questions">
+      {saved.map(({ id, name, filter, href }) => (
+        <span key={id} className="inline-flex items-baseline gap-1">
+          <Link href={href} prefetch={false} title={filter} className="underline decoration-dotted">
+            {name}
+          </Link>
+          {filter === find && <DropFilter id={id} name={name} />}
+        </span>
+      ))}
+      {find !== '' && !problem && !isKept && <KeepFilter find={find} />}
+    </div>
+  );
+}
+
+const orderText = ({ order }: StockView) => (order ? `${order.down ? '-' : ''}${order.by}` : '');
+
+/** The lots found, and the parts that would fit but still sit on a board. */
+export function StockSheet({ view }: { view: StockView }) {
+  return (
+    <Halves judgement={<StockJudgement view={view} />}>
+      {view.rows.length < view.total ? (
+        <LongTable
+          key={`${view.find} ${orderText(view)}`}
+          label="Lots"
+          columns={view.columns}
+          first={view.rows}
+          total={view.total}
+          url={`/stock/rows?find=${encodeURIComponent(view.find)}&order=${orderText(view)}`}
+          order={view.order}
+          orders={view.orders}
+          orderUrl={`/stock?find=${encodeURIComponent(view.find)}`}
+        />
+      ) : view.rows.length > 0 ? (
+        <DataTable label="Lots" columns={view.columns} rows={view.rows} filter={false} />
+      ) : view.problem ? null : view.find === '' ? (
+        <EmptyState title="The drawers are empty">
+          Take a part out of a board at a donor’s Harvest station; it becomes a lot with its ratings, grade and bin.
+          What lies in your drawers already is counted in as a new lot.
+        </EmptyState>
+      ) : (
+        <EmptyState title="No lot fits">
+          Nothing in the drawers meets <span className="font-mono">{view.find}</span>. Loosen a demand, or leave one
+          out.
+        </EmptyState>
+      )}
+      {view.near.map(({ says, href, rows }) => (
+        <section key={says} className="mt-6" aria-label={says}>
+          <h2 className="label mb-1">
+            <Link href={href} prefetch={false} className="underline decoration-dotted">
+              {says}
+            </Link>
+          </h2>
+          <DataTable label={says} columns={view.columns} rows={rows} filter={false} choose={false} />
+        </section>
+      ))}
+      {view.onBoards.length > 0 && (
+        <section className="mt-6">
+          <h2 className="label mb-1">Not harvested yet, but seen on a board</h2>
+          <DataTable
+            label="Parts on boards"
+            columns={view.columns}
+            rows={view.onBoards}
+            filter={false}
+            choose={false}
+          />
+        </section>
+      )}
+      <p className="mt-6 flex flex-wrap gap-x-4 text-[12.5px] text-ink-2">
+        <span>
+          These lots as a file:{' '}
+          {(['csv', 'json'] as const).map((as) => (
+            <a
+              key={as}
+              href={`/stock/export?as=${as}&find=${encodeURIComponent(view.find)}`}
+              className="mr-2 underline decoration-dotted"
+            >
+              {as.toUpperCase()}
+            </a>
+          ))}
+        </span>
+        <Link href="/stock/bring" className="underline decoration-dotted" prefetch={false}>
+          bring lots in from a list
+        </Link>
+      </p>
+    </Halves>
+  );
+}
+
+const WEIGHT = { fits: 'ok', 'fits-on-paper': 'note', unknown: 'check', fails: 'danger' } as const;
+
+/** Which of the lots found to use, and why; without a question, what can be asked. */
+function StockJudgement({ view }: { view: StockView }) {
+  const { best, near, total, pieces } = view;
+  return (
+    <Judgement>
+      {best ? (
+        <>
+          <Claim label={best.verdict === 'fits' ? 'Use this one' : 'This one, with a limit'}>
+            <span className="inline-flex items-center gap-2.5">
+              {best.title} <GradeMark grade={best.grade} />
+            </span>
+          </Claim>
+          <p className="text-[13px] text-ink-2">
+            {best.code}, {best.free} free in {best.bin}. The tightest that fits, so that a strong part is kept for a
+            strong need.
+          </p>
+          <Findings
+            items={best.checks.map(({ outcome, text }) => ({
+              weight: WEIGHT[outcome],
+              word: outcome.replaceAll('-', ' '),
+              text,
+            }))}
+          />
+          <Next
+            actions={
+              <Link className="btn" href={`/stock/${best.code}`}>
+                Open {best.code}
+              </Link>
+            }
+          >
+            Take it out, or set it aside from a build.
+          </Next>
+        </>
+      ) : (
+        <>
+          <Claim label="In the drawers">
+            {view.problem
+              ? 'The question cannot be read'
+              : `${total} ${total === 1 ? 'lot' : 'lots'}, ${pieces} pieces`}
+          </Claim>
+          <Next>
+            {view.find === ''
+              ? 'Ask for a kind and what it must stand: nmos >=600V, or cap 1000u..2200u >=25V esr<50m low.'
+              : total === 0
+                ? 'Loosen a demand, or leave one out; a board may still hold what you need.'
+                : 'Say what it must stand, and the tightest that fits is shown here.'}
+          </Next>
+        </>
+      )}
+      {near.length > 0 && (
+        <Section label="Nearly">
+          {near.map(({ says, href }) => (
+            <p key={says}>
+              <Link href={href} prefetch={false} className="underline decoration-dotted">
+                {says}
+              </Link>
+            </p>
+          ))}
+        </Section>
+      )}
+      <Caution>
+        A used part is not type-tested. Fuses, X and Y capacitors and what bridges the barrier are replaced new.
+      </Caution>
+    </Judgement>
+  );
+}

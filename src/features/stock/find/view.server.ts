@@ -1,0 +1,268 @@
+import { limitText } from '../../../core/measure';
+import { SOURCES } from '../../../core/evidence';
+import { kindRule, RATINGS, type KindName, type RatingName } from '../../../core/part';
+import { formatQuantity } from '../../../core/quantity';
+import {
+  compareMatches,
+  filterProblemText,
+  filterText,
+  looseningFor,
+  lotTitle,
+  matchLot,
+  measureRatings,
+  nearRange,
+  parseFilter,
+  withoutDemand,
+  type Measure,
+  type StockFilter,
+} from '../../../core/stock';
+import { bench } from '../../../db/context';
+import { listFilters } from '../../../db/repositories/bins';
+import { LOT_ORDERS, ordersFor, type LotOrder } from '../../../db/repositories/lotOrder';
+import { pageOfLots, searchLots, stockTotals, tightestLots, type LotRow } from '../../../db/repositories/lotSearch';
+import { searchPartsOnBoards } from '../../../db/repositories/parts';
+import { PAGE_ROWS, type TableColumn, type TableRow } from '../../../ui/table/tableTypes';
+
+/** Near misses shown for each demand. */
+const NEAR_ROWS = 5;
+
+const COLUMNS: readonly TableColumn[] = [
+  { id: 'lot', label: 'lot', chars: 9 },
+  { id: 'marking', label: 'marking', chars: 12 },
+  { id: 'kind', label: 'kind', chars: 11 },
+  { id: 'value', label: 'value', chars: 9, align: 'end' },
+  { id: 'volts', label: 'V', chars: 8, align: 'end' },
+  { id: 'amperes', label: 'I', chars: 7, align: 'end' },
+  { id: 'package', label: 'case', chars: 9 },
+  { id: 'grade', label: 'grade', chars: 5 },
+  { id: 'pieces', label: 'n', chars: 4, align: 'end' },
+  { id: 'bin', label: 'bin', chars: 6 },
+  { id: 'from', label: 'from', chars: 12 },
+  { id: 'evidence', label: 'evidence', chars: 8 },
+  { id: 'reserved', label: 'reserved', chars: 8, align: 'end', hidden: true },
+];
+
+/** The lots that a filter finds, the newest of them, with what else there is. */
+export async function stockView(find: string, orderText = '') {
+  const { db } = bench();
+  const parsed = parseFilter(find);
+  const order = readOrder(orderText);
+  if (!parsed.ok)
+    return {
+      find,
+      order: null,
+      orders: [],
+      problem: filterProblemText(parsed.problem),
+      columns: COLUMNS,
+      rows: [],
+      total: 0,
+      pieces: 0,
+      facets: [],
+      near: [],
+      saved: [],
+      best: null,
+      onBoards: [],
+    };
+  const found = await searchLots(db.read, parsed.filter, { size: PAGE_ROWS });
+  const { facets } = found;
+  const [near, saved, onBoards, best] = await Promise.all([
+    nearMisses(parsed.filter),
+    listFilters(db.read),
+    seenOnBoards(parsed.filter),
+    bestOf(parsed.filter, found),
+  ]);
+  const isLong = found.total > found.rows.length;
+  return {
+    find,
+    order: order && isLong ? order : null,
+    orders: isLong ? ordersFor(parsed.filter) : [],
+    problem: null,
+    columns: COLUMNS,
+    rows: (order && isLong
+      ? await pageOfLots(db.read, parsed.filter, { page: 0, size: PAGE_ROWS, order })
+      : found.rows
+    ).map(lotTableRow),
+    total: found.total,
+    pieces: found.pieces,
+    facets: [
+      {
+        label: 'kind',
+        choices: facets.kinds.map(({ value, n }) => ({
+          word: value && kindRule(value).label,
+          find: value && kindRule(value).words[0],
+          n,
+        })),
+      },
+      {
+        label: 'case',
+        choices: facets.packages.map(({ value, n }) => ({
+          word: value,
+          find: value?.toLowerCase().replace(' ', '-'),
+          n,
+        })),
+      },
+      {
+        label: 'grade',
+        choices: facets.grades.map(({ value, n }) => ({ word: value, find: value && `grade:${value}`, n })),
+      },
+      {
+        label: 'evidence',
+        choices: facets.sources.map(({ value, n }) => ({ word: value, find: `evidence:${value}`, n })),
+      },
+      { label: 'bin', choices: facets.bins.map(({ value, n }) => ({ word: value, find: `bin:${value}`, n })) },
+    ].map(({ label, choices }) => ({
+      label,
+      choices: choices
+        .filter((choice): choice is { word: string; find: string; n: number } => Boolean(choice.word && choice.find))
+        .map(({ word, find: added, n }) => ({
+          word,
+          n,
+          href: `/stock?find=${encodeURIComponent(`${find} ${added}`.trim())}`,
+        })),
+    })),
+    near,
+    best,
+    saved: saved.map(({ id, name, filter }) => ({
+      id,
+      name,
+      filter,
+      href: `/stock?find=${encodeURIComponent(filter)}`,
+    })),
+    onBoards,
+  };
+}
+
+/** A further page of the lots that a filter finds; none when it cannot be read. */
+export async function stockRows(find: string, page: number, orderText = ''): Promise<readonly TableRow[]> {
+  const parsed = parseFilter(find);
+  if (!parsed.ok) return [];
+  const of = { page, size: PAGE_ROWS, order: readOrder(orderText) };
+  return (await pageOfLots(bench().db.read, parsed.filter, of)).map(lotTableRow);
+}
+
+/** An order as it stands in an address: `pieces`, or `-pieces` with the most first; none when it is no order. */
+function readOrder(text: string): LotOrder | undefined {
+  const by = LOT_ORDERS.find((name) => name === text.replace(/^-/, ''));
+  return by && { by, down: text.startsWith('-') };
+}
+
+export type StockView = Awaited<ReturnType<typeof stockView>>;
+
+/** The lot that meets a question best: what fits, then the tightest, so that a strong part is kept. */
+async function bestOf(filter: StockFilter, found: { rows: readonly LotRow[]; total: number }) {
+  if (!filter.kind || filter.demands.length === 0) return null;
+  const further = found.total > found.rows.length ? await tightestLots(bench().db.read, filter) : [];
+  const [best] = [...found.rows, ...further]
+    .map((row) => ({ row, match: matchLot(filter, { ...row.lot, ratings: row.ratings }) }))
+    .filter(({ row, match }) => match.verdict !== 'no' && row.lot.onHand > row.lot.reserved)
+    .sort((a, b) => compareMatches(a.match, b.match));
+  if (!best) return null;
+  const { lot, bin, ratings } = best.row;
+  return {
+    code: lot.code,
+    title: lotTitle({ ...lot, ratings }),
+    grade: lot.grade,
+    bin,
+    free: lot.onHand - lot.reserved,
+    verdict: best.match.verdict,
+    checks: best.match.checks.map(({ outcome, text }) => ({ outcome, text })),
+    limits: lot.limits.map(limitText),
+  };
+}
+
+/** Lots that miss one demand by a little, by the value that would have to do. */
+async function nearMisses(filter: StockFilter): Promise<{ says: string; href: string; rows: TableRow[] }[]> {
+  const found = await Promise.all(
+    filter.demands.map(async (demand) => {
+      const rest = withoutDemand(filter, demand.rating);
+      const rows = await pageOfLots(
+        bench().db.read,
+        { ...rest, demands: [...rest.demands, ...nearRange(demand)] },
+        { page: 0, size: NEAR_ROWS },
+      );
+      return rows.flatMap((row) => {
+        const value = row.ratings[demand.rating]?.value;
+        const loosened = value === undefined ? undefined : looseningFor(demand, value);
+        return loosened ? [{ row, loosened, rest }] : [];
+      });
+    }),
+  );
+  return found.flatMap((misses) => {
+    const [first] = misses;
+    if (!first) return [];
+    // The one furthest off lets all the others in.
+    const widest = misses.reduce((a, b) => (b.loosened.reach > a.loosened.reach ? b : a));
+    const asked = [...filter.demands.filter((one) => one !== first.loosened.demand), widest.loosened.loosened];
+    return [
+      {
+        says: `${misses.length} more if ${widest.loosened.says}`,
+        href: `/stock?find=${encodeURIComponent(filterText({ ...filter, demands: asked }))}`,
+        rows: misses.map(({ row }) => lotTableRow(row)),
+      },
+    ];
+  });
+}
+
+/** Parts that a filter finds on boards that were not harvested yet; only when something is asked for. */
+async function seenOnBoards(filter: StockFilter): Promise<TableRow[]> {
+  const asks = filter.kind !== undefined || filter.demands.length > 0 || filter.words.length > 0;
+  if (!asks || filter.bin || filter.grade || filter.source) return [];
+  return (await searchPartsOnBoards(bench().db.read, filter, 12)).map(({ part, donorCode, ratings }) => ({
+    id: part.id,
+    href: `/donors/${donorCode}/harvest?part=${part.ref}`,
+    cells: {
+      ...ratingCells(part.kind, ratings),
+      lot: { text: '–' },
+      marking: { text: part.marking ?? '', as: 'mono' },
+      kind: { text: kindRule(part.kind).label },
+      package: { text: part.package ?? '' },
+      pieces: { text: '1', as: 'value' },
+      from: { text: `${donorCode} ${part.ref}`, as: 'mono' },
+    },
+  }));
+}
+
+function lotTableRow({ lot, bin, donorCode, partRef, ratings }: LotRow): TableRow {
+  return {
+    id: lot.id,
+    href: `/stock/${lot.code}`,
+    cells: {
+      ...ratingCells(lot.kind, ratings),
+      lot: { text: lot.code, as: 'value' },
+      marking: { text: lot.marking, as: 'mono' },
+      kind: { text: kindRule(lot.kind).label },
+      package: { text: lot.package ?? '' },
+      grade: { text: lot.grade ?? '', as: 'grade' },
+      pieces: { text: String(lot.onHand), sort: lot.onHand, as: 'value' },
+      reserved: { text: lot.reserved > 0 ? String(lot.reserved) : '', sort: lot.reserved, as: 'value' },
+      bin: { text: bin, as: 'mono' },
+      from: { text: [donorCode, partRef].filter(Boolean).join(' '), as: 'mono' },
+    },
+  };
+}
+
+/** Main value, volts and amperes of a part, each by the first rating of its kind with the unit. */
+function ratingCells(kind: KindName, ratings: LotRow['ratings']): TableRow['cells'] {
+  const first = (measure: Measure) => measureRatings(kind, measure).find((name) => ratings[name]);
+  const cell = (name: RatingName | undefined) => {
+    const value = name && ratings[name]?.value;
+    return name === undefined || value === undefined
+      ? { text: '' }
+      : { text: formatQuantity(value, RATINGS[name].unit), sort: value, as: 'value' as const };
+  };
+  const names = [first('value'), first('volts'), first('amperes')];
+  const sources = names.flatMap((name) => (name && ratings[name] ? [ratings[name].source] : []));
+  const weakest = sources.sort((a, b) => SOURCES.indexOf(b) - SOURCES.indexOf(a))[0];
+  return {
+    value: cell(names[0]),
+    volts: cell(names[1]),
+    amperes: cell(names[2]),
+    evidence: { text: weakest ?? '', as: 'quiet' },
+  };
+}
+
+/** What is in the drawers, in a few words. */
+export async function stockHead(): Promise<string> {
+  const { lots, bins } = await stockTotals(bench().db.read);
+  return `${lots} ${lots === 1 ? 'lot' : 'lots'} in ${bins} ${bins === 1 ? 'bin' : 'bins'}`;
+}

@@ -1,0 +1,55 @@
+import { limitText } from '../../../core/measure';
+import { kindRule, RATINGS } from '../../../core/part';
+import { formatQuantity } from '../../../core/quantity';
+import { lotTitle } from '../../../core/stock';
+import { bench } from '../../../db/context';
+import { findLots } from '../../../db/repositories/lotSearch';
+import { labelSvg, type LabelText } from './label';
+import { labelsPdf } from './labelPdf';
+import { labelSize } from './labelSizes';
+
+/** What stands on the labels of lots, each with the address of its page on the server that was asked. */
+async function labelTexts(codes: readonly string[], origin: string): Promise<LabelText[]> {
+  const rows = await findLots(bench().db.read, codes.map((code) => code.trim().toUpperCase()).slice(0, 200));
+  return rows.map(({ lot, bin, donorCode, partRef, ratings }) => {
+    const values = kindRule(lot.kind)
+      .ratings.filter((name) => ratings[name])
+      .slice(0, 3)
+      .map((name) => formatQuantity(ratings[name]?.value ?? 0, RATINGS[name].unit));
+    return {
+      code: lot.code,
+      title: lotTitle({ ...lot, ratings }),
+      lines: [
+        [`bin ${bin}`, lot.grade && `grade ${lot.grade}`].filter(Boolean).join(', '),
+        [...values, lot.package].filter(Boolean).join('  '),
+        lot.limits.length > 0
+          ? lot.limits.map(limitText).join(', ')
+          : donorCode === null
+            ? ''
+            : `from ${donorCode} ${partRef ?? ''}`,
+      ],
+      url: `${origin}/stock/${lot.code}`,
+    };
+  });
+}
+
+/** Labels of lots as SVG. */
+export async function lotLabels(
+  codes: readonly string[],
+  origin: string,
+  size?: string,
+): Promise<{ code: string; svg: string }[]> {
+  return (await labelTexts(codes, origin)).map((label) => ({
+    code: label.code,
+    svg: labelSvg(label, labelSize(size)),
+  }));
+}
+
+/** Labels of lots as a PDF for a sheet or a roll. */
+export async function lotLabelsPdf(
+  codes: readonly string[],
+  origin: string,
+  of: { size: string | undefined; skip: number },
+): Promise<Uint8Array> {
+  return labelsPdf(await labelTexts(codes, origin), labelSize(of.size), of.skip);
+}

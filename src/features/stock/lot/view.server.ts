@@ -1,0 +1,101 @@
+import { limitText } from '../../../core/measure';
+import { isDoubtful, type Evidenced } from '../../../core/evidence';
+import { kindRule, RATINGS, type RatingName } from '../../../core/part';
+import { formatQuantity } from '../../../core/quantity';
+import { apartInValue, lotTitle, matchLot, parseFilter } from '../../../core/stock';
+import { bench } from '../../../db/context';
+import { listBuilds } from '../../../db/repositories/builds';
+import { findLot, likeLots, type LotRow } from '../../../db/repositories/lotSearch';
+import { lotLedger } from '../../../db/repositories/lots';
+import { REASON } from './ledgerWords';
+import { lotPicture } from './lotPhoto';
+
+/** Lots that could be joined with one: so many are looked at, and so many shown. */
+const LIKE_LOOKED_AT = 200;
+const LIKE_SHOWN = 12;
+
+/** One lot in full: ratings with evidence, why its grade, who wants it, where it has been. */
+export async function lotView(code: string) {
+  const { db } = bench();
+  const row = await findLot(db.read, code.toUpperCase());
+  if (!row) return undefined;
+  const { lot, bin, donorCode, partRef, ratings } = row;
+  const [ledger, wanted, like, picture] = await Promise.all([
+    lotLedger(db.read, lot.id),
+    wantedBy(row),
+    likeLots(db.read, lot, LIKE_LOOKED_AT),
+    lotPicture(db.read, row),
+  ]);
+  const doubtful = (Object.entries(ratings) as [RatingName, Evidenced][]).filter(
+    ([name, rating]) => RATINGS[name].unit === 'volt' && RATINGS[name].better === 'higher' && isDoubtful(rating),
+  );
+  return {
+    code: lot.code,
+    title: lotTitle({ ...lot, ratings }),
+    kind: kindRule(lot.kind).label,
+    says: [kindRule(lot.kind).label, lot.subtype ?? lot.technology, lot.package].filter(Boolean).join(', '),
+    grade: lot.grade,
+    gradeReason: lot.gradeReason,
+    onHand: lot.onHand,
+    reserved: lot.reserved,
+    bin,
+    picture,
+    donor: donorCode === null ? null : { code: donorCode, ref: partRef },
+    ratings: kindRule(lot.kind)
+      .ratings.filter((name) => ratings[name])
+      .map((name) => ({
+        label: RATINGS[name].label,
+        value: formatQuantity(ratings[name]?.value ?? 0, RATINGS[name].unit),
+        evidence: ratings[name]?.source ?? '',
+      })),
+    limits: lot.limits.map(limitText),
+    doubts: doubtful.map(
+      ([name, { value }]) =>
+        `${RATINGS[name].label[0]?.toUpperCase()}${RATINGS[name].label.slice(1)} rests on the marking alone: use it up to ${formatQuantity(value / 2, RATINGS[name].unit)} until a datasheet is read.`,
+    ),
+    wanted,
+    like: like
+      .filter((other) => apartInValue({ kind: lot.kind, ratings }, other) === undefined)
+      .slice(0, LIKE_SHOWN)
+      .map((other) => ({ code: other.lot.code, bin: other.bin, pieces: other.lot.onHand })),
+    ledger: ledger.map(({ id, atMs, onHandDelta, reservedDelta, reason, note, build }) => ({
+      id,
+      day: new Date(atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }),
+      says: [REASON[reason] ?? reason, build ? `for ${build.title}` : note].filter((part) => part !== '').join(': '),
+      change: signed(onHandDelta !== 0 ? onHandDelta : reservedDelta),
+      build: build?.code ?? null,
+    })),
+  };
+}
+
+export type LotView = NonNullable<Awaited<ReturnType<typeof lotView>>>;
+
+function signed(value: number): string {
+  if (value === 0) return '';
+  return value < 0 ? `−${-value}` : `+${value}`;
+}
+
+/** Open needs of builds that this lot fills, with how well. */
+async function wantedBy({ lot, ratings }: LotRow) {
+  const builds = await listBuilds(bench().db.read, 100);
+  return builds.flatMap(({ build, needs }) =>
+    needs
+      .filter(({ need, filled }) => filled < need.quantity)
+      .flatMap(({ need }) => {
+        const parsed = parseFilter(need.filter);
+        if (!parsed.ok || !parsed.filter.kind) return [];
+        const match = matchLot(parsed.filter, { ...lot, ratings });
+        return match.verdict === 'fits' || match.verdict === 'limit'
+          ? [
+              {
+                build: build.code,
+                title: build.title,
+                role: need.role,
+                verdict: match.verdict,
+                margin: match.margin ?? null,
+              },
+            ]
+          : [];
+      }),
+  );
+}

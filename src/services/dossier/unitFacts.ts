@@ -1,0 +1,102 @@
+import {
+  judgeNameplate,
+  outputPower,
+  supplyOf,
+  type Nameplate,
+  type NameplateJudgement,
+} from '../../core/nameplate';
+import { SEAMS } from '../../core/opening';
+import { cautionsFor, mayHold, parseBank, type CautionFacts, type UnitCaution } from '../../core/safety';
+import { UNIT_KINDS } from '../../core/unit';
+import type { Queryable } from '../../db/client';
+import type { Donor } from '../../db/repositories/donors';
+import { listNotes } from '../../db/repositories/notes';
+import { listOpeningSteps } from '../../db/repositories/openings';
+import { listParts, type PartRecord } from '../../db/repositories/parts';
+import { ageOf, plateOf } from '../../db/repositories/plate';
+import { listStores, type Store, type StoreWithReadings } from '../../db/repositories/stores';
+
+/** What the plate of a donor says of the voltages inside it. */
+export interface VoltageFacts {
+  readonly judged: NameplateJudgement;
+  readonly input: 'ac' | 'dc' | undefined;
+  readonly highestOutput: number | undefined;
+}
+
+/** Everything about a unit that its cautions, its stores and the advice rest on. */
+export interface UnitRecord {
+  readonly parts: readonly PartRecord[];
+  readonly stores: readonly StoreWithReadings[];
+  readonly year: number | undefined;
+  readonly voltages: VoltageFacts;
+  readonly cautions: readonly UnitCaution[];
+}
+
+/** The voltages that a donor's plate lets expect. */
+export function voltagesOf(donor: Donor): VoltageFacts {
+  const plate = plateOf(donor);
+  const outputs = plate.outputs.filter((output) => outputPower(output) !== undefined || output.v !== 0);
+  const highest = Math.max(...outputs.map(({ v, vMax }) => Math.abs(vMax ?? v)));
+  return {
+    judged: judgeNameplate(plate),
+    input: supplyOf(plate)?.kind,
+    highestOutput: Number.isFinite(highest) ? highest : undefined,
+  };
+}
+
+/** The plate of a donor, as its fields or its text say. */
+export function plateView(donor: Donor): Nameplate {
+  return plateOf(donor);
+}
+
+/** The highest voltage a store may hold before it is read, with the reason. */
+export function holdOf(store: Store, { judged, input, highestOutput }: VoltageFacts): { volts: number; why: string } {
+  return mayHold({
+    ...judged,
+    input,
+    highestOutput,
+    role: store.role,
+    source: store.holdSource,
+    userVoltage: store.holdV ?? undefined,
+    ratedVoltage: store.ratedV ?? undefined,
+  });
+}
+
+/** Links of the series string that a store is made of: one when it stands alone. */
+export function linksOf({ bank }: Pick<Store, 'bank'>) {
+  const read = bank === '' ? undefined : parseBank(bank);
+  return read?.ok ? read.bank.links : [];
+}
+
+/** Loads what is known of a unit, with the cautions that follow from it. */
+export async function unitRecord(db: Queryable, donor: Donor, now: number): Promise<UnitRecord> {
+  const [parts, stores, steps, notes] = await Promise.all([
+    listParts(db, donor.id),
+    listStores(db, donor.id),
+    listOpeningSteps(db, donor.id),
+    listNotes(db, donor.id, { station: 'open' }),
+  ]);
+  const year = ageOf(
+    donor,
+    parts.map(({ part }) => part),
+    now,
+  ).newest?.year;
+  const voltages = voltagesOf(donor);
+  const facts: CautionFacts = {
+    kind: donor.kind,
+    description: `${donor.description} ${donor.symptom}`,
+    fedFromMains: voltages.input === undefined ? UNIT_KINDS[donor.kind].fedBy === 'mains' : voltages.input === 'ac',
+    stores: stores.map(({ store }) => ({
+      role: store.role,
+      mayHold: holdOf(store, voltages).volts,
+      links: Math.max(1, linksOf(store).length),
+    })),
+    parts: parts.flatMap(({ part }) => [part.package ?? '', part.marking ?? '', part.subtype ?? '', part.kind]),
+    opening: [
+      ...steps.flatMap(({ seam, method, place, kept }) => [seam, SEAMS[seam].label, method, place, kept]),
+      ...notes.map(({ text }) => text),
+    ],
+    year,
+  };
+  return { parts, stores, year, voltages, cautions: cautionsFor(facts) };
+}
