@@ -5,7 +5,8 @@ const createJestConfig = nextJest({ dir: './' });
 const base = {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^server-only$': '<rootDir>/src/db/testing/serverOnly.ts' },
+  globalSetup: '<rootDir>/scripts/jestSetup.mjs',
 };
 
 const config = async () => ({

@@ -2,10 +2,10 @@ import { expect, test, type Page } from '@playwright/test';
 import { donorCode, goTo, judgement } from './hands';
 
 /** The field keeps what was typed and its message names it. */
-async function refused(page: Page, field: ReturnType<Page['getByLabel']>, typed: string, says: RegExp) {
+async function refused(page: Page, field: ReturnType<Page['getByLabel']>, typed: string, message: RegExp) {
   await expect(field).toHaveValue(typed);
-  const message = page.locator(`[id="${await field.getAttribute('aria-describedby')}"]`);
-  await expect(message).toHaveText(says);
+  const shown = page.locator(`[id="${await field.getAttribute('aria-describedby')}"]`);
+  await expect(shown).toHaveText(message);
   await expect(field).toHaveAttribute('aria-invalid', 'true');
 }
 

@@ -87,13 +87,13 @@ test('a meter that dies in mid-run is told; what was recorded stays, and the run
     await form.getByLabel('reading').fill('310V');
     await form.getByRole('button', { name: 'Record' }).click();
     await expect(rows).toHaveCount(3);
-    for (const [fault, says] of [
+    for (const [fault, message] of [
       ['garbage', 'is no reading'],
       ['silent', 'did not answer'],
     ] as const) {
       await tell(address, `SIM:FAULT ${fault}`);
       await page.getByRole('button', { name: 'Try again' }).click();
-      await expect(page.getByRole('alert').filter({ hasText: says })).toBeVisible();
+      await expect(page.getByRole('alert').filter({ hasText: message })).toBeVisible();
     }
     await tell(address, 'SIM:FAULT overrange');
     await page.getByRole('button', { name: 'Try again' }).click();
@@ -130,7 +130,7 @@ test('the lower touch limit holds in every place at once', async ({ page }) => {
 
 /** A USB meter for the page: lines are pushed by `meterSays`, and `meterLeaves` pulls its plug. */
 interface FakeMeter {
-  meterSays: (line: string) => void;
+  meterMessage: (line: string) => void;
   meterLeaves: () => void;
 }
 
@@ -143,11 +143,11 @@ test('a meter on USB streams its lines: the unit is checked, garbage is told, an
     const port = { readable, open: () => Promise.resolve(), close: () => Promise.resolve() };
     Object.defineProperty(navigator, 'serial', { value: { requestPort: () => Promise.resolve(port) } });
     Object.assign(window, {
-      meterSays: (line: string) => controller?.enqueue(new TextEncoder().encode(`${line}\r\n`)),
+      meterMessage: (line: string) => controller?.enqueue(new TextEncoder().encode(`${line}\r\n`)),
       meterLeaves: () => controller?.error(new Error('unplugged')),
     });
   });
-  const says = (line: string) => page.evaluate((text) => (window as unknown as FakeMeter).meterSays(text), line);
+  const message = (line: string) => page.evaluate((text) => (window as unknown as FakeMeter).meterMessage(text), line);
   await goTo(page, '/settings');
   await page.getByRole('button', { name: '9600 baud' }).click();
   await expect(page.getByText('A USB meter is connected to this browser.')).toBeVisible();
@@ -163,18 +163,18 @@ test('a meter on USB streams its lines: the unit is checked, garbage is told, an
   await field.focus();
   await page.keyboard.press('F8');
   await expect(page.getByText('The USB meter has sent nothing yet')).toBeVisible();
-  await says('61.4 V DC');
+  await message('61.4 V DC');
   await page.keyboard.press('F8');
   await expect(field).toHaveValue('61.4V');
-  await says('4.69 kOhm');
+  await message('4.69 kOhm');
   await page.keyboard.press('F8');
   await expect(page.getByText('The meter shows resistance; this field wants volts DC. Turn its dial.')).toBeVisible();
-  await says('HOLD');
+  await message('HOLD');
   await page.keyboard.press('F8');
   await expect(page.getByText('The meter sent “HOLD”, which is no reading')).toBeVisible();
   await expect(field).toHaveValue('61.4V');
   await page.getByRole('button', { name: 'Watch' }).click();
-  await says('58.02 V');
+  await message('58.02 V');
   await expect(page.getByLabel('Meter reading')).toHaveText('58.02\u00a0V');
   await page.evaluate(() => (window as unknown as FakeMeter).meterLeaves());
   await expect(page.getByRole('alert').filter({ hasText: 'The meter has gone' })).toBeVisible();

@@ -18,22 +18,22 @@ const TESTS: readonly {
   ref: string;
   fields: readonly string[];
   typed?: Readonly<Record<string, string>>;
-  says: RegExp;
+  message: RegExp;
 }[] = [
-  { ref: 'Q1', fields: ['source to drain', 'drain to source', 'gate to source'], says: /grade A/ },
-  { ref: 'D8', fields: ['first half', 'second half', 'the other way'], says: /grade A/ },
-  { ref: 'BR1', fields: ['~ to +', 'other ~ to +', '− to ~', '− to other ~', '+ to −'], says: /grade A/ },
-  { ref: 'C21', fields: ['capacitance'], typed: { 'ESR at 100 kHz': '38m' }, says: /64\d.µF is 9[45] % of 680.µF/ },
-  { ref: 'R12', fields: ['resistance'], says: /grade A/ },
-  { ref: 'CX1', fields: ['capacitance'], says: /healed many breakdowns/ },
-  { ref: 'D3', fields: ['forward drop', 'the other way'], says: /It blocks the other way/ },
-  { ref: 'D4', fields: ['forward drop', 'the other way'], says: /It blocks the other way/ },
-  { ref: 'NTC1', fields: ['resistance'], says: /5\.\d.Ω at 25/ },
+  { ref: 'Q1', fields: ['source to drain', 'drain to source', 'gate to source'], message: /grade A/ },
+  { ref: 'D8', fields: ['first half', 'second half', 'the other way'], message: /grade A/ },
+  { ref: 'BR1', fields: ['~ to +', 'other ~ to +', '− to ~', '− to other ~', '+ to −'], message: /grade A/ },
+  { ref: 'C21', fields: ['capacitance'], typed: { 'ESR at 100 kHz': '38m' }, message: /64\d.µF is 9[45] % of 680.µF/ },
+  { ref: 'R12', fields: ['resistance'], message: /grade A/ },
+  { ref: 'CX1', fields: ['capacitance'], message: /healed many breakdowns/ },
+  { ref: 'D3', fields: ['forward drop', 'the other way'], message: /It blocks the other way/ },
+  { ref: 'D4', fields: ['forward drop', 'the other way'], message: /It blocks the other way/ },
+  { ref: 'NTC1', fields: ['resistance'], message: /5\.\d.Ω at 25/ },
   {
     ref: 'U2',
     fields: [],
     typed: { LED: '1.06', 'collector to emitter, dark': 'OL' },
-    says: /transfer ratio was not measured/,
+    message: /transfer ratio was not measured/,
   },
 ];
 
@@ -42,13 +42,13 @@ test('ten parts are tested with the meter, forty minutes planned and worked, a l
 }) => {
   test.setTimeout(180_000);
   const code = await donorCode(page, 'notebook brick');
-  for (const { ref, fields, typed = {}, says } of TESTS) {
+  for (const { ref, fields, typed = {}, message } of TESTS) {
     await goTo(page, `/donors/${code}/test?part=${ref}`);
     for (const label of fields) await readInto(page, ref, label);
     const form = page.getByRole('form', { name: `Measure ${ref}` });
     for (const [label, text] of Object.entries(typed)) await form.getByLabel(label, { exact: true }).fill(text);
     await form.getByRole('button', { name: 'Judge it' }).click();
-    await expect(judgement(page)).toContainText(says);
+    await expect(judgement(page)).toContainText(message);
   }
 
   // What the board adds is told from its nets: one reading needs no leg lifted.

@@ -5,6 +5,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { measurePages } from './bench/pages.mjs';
 import { bin, ensureBuild, ensurePackages, freePort, must, say } from './lib.mjs';
 
 const SCRIPT_AIM_KB = 200;
@@ -37,6 +38,9 @@ say('\nBoards, median of 4 warm runs');
 console.table(speed);
 say('\nClaims on composed boards traced in part: how many are right');
 console.table(calibration);
+
+say('\nPages of a donor with 150 parts, median of 9');
+console.table(await measurePages(url, folder));
 
 const port = await freePort(3600);
 const server = spawn(

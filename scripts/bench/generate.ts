@@ -1,4 +1,5 @@
-// Fills a fresh database with a large shop: 1,000 donors and 100,000 lots, the same each time.
+// Fills a fresh database with a large shop: 1,000 donors, one of them with a board of 150 parts, and 100,000 lots, the
+// same each time.
 import { openDatabase } from '../../src/db/client';
 import { migrate } from '../../src/db/migrate';
 import { makeCode, makeKey, type CodeOwner } from '../../src/core/ident';
@@ -138,11 +139,101 @@ function* shop(): Generator<Statement> {
   }
 }
 
+const LARGE = { parts: 150, joins: 200, stores: 5, notes: 12 };
+
+/** One donor with a full record: parts with ratings and measurements, joins, stores with readings, notes. */
+function* largeDonor(): Generator<Statement> {
+  clock += 3_600_000;
+  const id = key();
+  const donor_id = id;
+  yield insert('donors', {
+    id,
+    code: code('donor'),
+    description: 'large board',
+    maker: 'Velkin',
+    model: 'M-large',
+    nameplate: 'INPUT 100-240V~ 6A OUTPUT 12V 30A, 5V 20A',
+    created_ms: clock,
+  });
+  for (let index = 0; index < LARGE.stores; index += 1) {
+    const store_id = key();
+    yield insert('stores', {
+      id: store_id,
+      donor_id,
+      name: `C${900 + index}`,
+      role: 'bulk',
+      capacitance_f: 220e-6,
+      rated_v: 400,
+      created_ms: clock,
+    });
+    for (const [run, voltage_v] of [310, 120, 0.4].entries())
+      yield insert('store_readings', {
+        id: key(),
+        store_id,
+        run: 1,
+        elapsed_s: run * 60,
+        voltage_v,
+        resolution_v: 0.1,
+        taken_ms: clock + run * 60_000,
+      });
+  }
+  for (let index = 0; index < LARGE.parts; index += 1) {
+    const { kind, ratings } = KINDS[index % KINDS.length] as (typeof KINDS)[number];
+    const part_id = key();
+    yield insert('parts', {
+      id: part_id,
+      donor_id,
+      // Every fourth part is a switch: Q7 is among them.
+      ref: `${{ nmos: 'Q', 'dual-diode': 'D', capacitor: 'C', resistor: 'R' }[kind]}${kind === 'nmos' ? index + 3 : index}`,
+      kind,
+      marking: kind === 'nmos' ? '12N65' : null,
+      package: kind === 'resistor' ? null : 'TO-220',
+      damage: '[]',
+      state: 'on-board',
+      created_ms: clock,
+    });
+    for (const [name, value] of Object.entries(ratings()))
+      yield insert('part_ratings', { id: key(), part_id, name, value_si: value, source: 'decoded', recorded_ms: clock });
+    if (index % 3 === 0)
+      yield insert('measurements', {
+        id: key(),
+        part_id,
+        test: kind === 'nmos' ? 'mosfet' : kind,
+        measured: '{}',
+        in_circuit: 0,
+        taken_ms: clock,
+      });
+  }
+  for (let index = 0; index < LARGE.joins; index += 1)
+    yield insert('board_facts', {
+      id: key(),
+      donor_id,
+      relation: 'joined',
+      a: `R${(index % 37) * 4 + 3}.${(index % 2) + 1}`,
+      b: `R${((index + 5) % 37) * 4 + 3}.${(index % 2) + 1}`,
+      created_ms: clock,
+    });
+  for (let index = 0; index < LARGE.notes; index += 1)
+    yield insert('notes', {
+      id: key(),
+      donor_id,
+      station: 'trace',
+      text: `note ${index}`,
+      question: index % 2,
+      created_ms: clock,
+    });
+}
+
+function* everything(): Generator<Statement> {
+  yield* shop();
+  yield* largeDonor();
+}
+
 async function main(url: string) {
   await migrate(url, 'src/db/migrations');
   const db = openDatabase(url);
   let chunk: Statement[] = [];
-  for (const statement of shop()) {
+  for (const statement of everything()) {
     chunk.push(statement);
     if (chunk.length < CHUNK) continue;
     await db.client.batch(chunk, 'write');

@@ -12,7 +12,7 @@ export default function ErrorPage({ error, reset }: { error: Error & { digest?: 
     document.title = 'Something went wrong · Zorvek';
   }, []);
   return (
-    <Page head={<PageHead title="This page failed" says={error.digest ? `mark ${error.digest}` : ''} />}>
+    <Page head={<PageHead title="This page failed" message={error.digest ? `mark ${error.digest}` : ''} />}>
       <Evidence>
         <EmptyState
           title="Showing it changed nothing"

@@ -1,7 +1,7 @@
 import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
-import { undoAction } from '../features/donor/actions';
+import { undoAction } from '../features/donor/shared/actions';
 import { MeterRoot } from '../features/shop/MeterRoot';
 import { meterLabel } from '../features/shop/view.server';
 import { Notices } from '../ui/feedback/Notices';

@@ -12,7 +12,7 @@ export default async function BenchPage() {
       head={
         <PageHead
           title="On the bench"
-          says={view.says}
+          message={view.message}
           actions={
             <>
               <Link href="/stock/scan" className="btn" prefetch={false}>

@@ -62,7 +62,7 @@ test.each([
     () => convertFile(line('convert', file('* nothing'), '--to', 'board'), note),
     'no part was found',
   ],
-])('%s is named', (_, run, says) => {
+])('%s is named', (_, run, message) => {
   expect(run).toThrow(UnusableInput);
-  expect(run).toThrow(says);
+  expect(run).toThrow(message);
 });

@@ -9,7 +9,7 @@ interface Command {
   readonly usage: string;
   /** Whether it prints text as it is instead of JSON. */
   readonly isText?: boolean;
-  readonly says: string;
+  readonly message: string;
   run(line: CommandLine): unknown;
 }
 
@@ -18,12 +18,12 @@ const note = (text: string) => process.stderr.write(`${text}\n`);
 const COMMANDS: Readonly<Record<string, Command>> = {
   decode: {
     usage: 'decode MARKING [--kind KIND] [--package PACKAGE]',
-    says: 'Ranked readings of a marking, best first; confidences add up to at most 1. Ratings are in SI base units.',
+    message: 'Ranked readings of a marking, best first; confidences add up to at most 1. Ratings are in SI base units.',
     run: (line) => decode(line, note),
   },
   bands: {
     usage: 'bands COLOUR...',
-    says: 'Readings of three to six resistor bands, from the end nearest a lead.',
+    message: 'Readings of three to six resistor bands, from the end nearest a lead.',
     run: ({ words }) => {
       const decoded = decodeBands(words);
       if (!decoded.ok) throw new UnusableInput(`bands: ${bandProblemText(decoded.problem)}`);
@@ -32,40 +32,40 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   },
   analyse: {
     usage: 'analyse BOARD.json',
-    says: 'Stages with topology and probability, bulk, barrier, sides and findings of a traced board.',
+    message: 'Stages with topology and probability, bulk, barrier, sides and findings of a traced board.',
     run: (line) => analyseFile(line, note),
   },
   probe: {
     usage: 'probe BOARD.json [--count N]',
-    says: 'Pin pairs whose continuity answer would tell most about the topology, best first; the gain is in bits.',
+    message: 'Pin pairs whose continuity answer would tell most about the topology, best first; the gain is in bits.',
     run: (line) => probeFile(line, note),
   },
   evaluate: {
     usage: 'evaluate FOLDER [--seed N]',
-    says: 'Scores the engine over boards with answers/: whole, partly traced, with and without the advice on probes.',
+    message: 'Scores the engine over boards with answers/: whole, partly traced, with and without the advice on probes.',
     run: (line) => evaluateFolder(line, note),
   },
   schematic: {
     usage: 'schematic BOARD.json',
-    says: 'The schematic as SVG: from input to output, the barrier as a gap, untraced pins dashed.',
+    message: 'The schematic as SVG: from input to output, the barrier as a gap, untraced pins dashed.',
     isText: true,
     run: (line) => schematicFile(line, note),
   },
   convert: {
     usage: 'convert FILE --to board|spice|csv',
-    says: 'Board files to SPICE netlists and CSV net lists, and back; what is lost is named on standard error.',
+    message: 'Board files to SPICE netlists and CSV net lists, and back; what is lost is named on standard error.',
     isText: true,
     run: (line) => convertFile(line, note),
   },
   discharge: {
     usage: 'discharge --readings "0:310,5:255,10:209" --target 50',
-    says: 'Time constant and time to a voltage from timed readings (seconds:volts), with bounds that hold at 95 %.',
+    message: 'Time constant and time to a voltage from timed readings (seconds:volts), with bounds that hold at 95 %.',
     run: ({ options }) => discharge(options),
   },
 };
 
 function help(): string {
-  const entries = Object.values(COMMANDS).map(({ usage, says }) => `  ${usage}\n      ${says}`);
+  const entries = Object.values(COMMANDS).map(({ usage, message }) => `  ${usage}\n      ${message}`);
   return `Usage: npm run -s zorvek -- COMMAND ...\n\nJSON on standard output; exit 2 with one line on standard error when the input cannot be used.\n\n${entries.join('\n')}\n`;
 }
 
@@ -80,7 +80,7 @@ function main(argv: readonly string[]): number {
     if (!command)
       throw new UnusableInput(`“${name}” is no command; one of ${Object.keys(COMMANDS).join(', ')} is expected.`);
     if (rest.includes('--help')) {
-      process.stdout.write(`${command.usage}\n${command.says}\n`);
+      process.stdout.write(`${command.usage}\n${command.message}\n`);
       return 0;
     }
     const result = command.run(readArguments(name, rest));

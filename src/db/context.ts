@@ -4,7 +4,7 @@ import { makeCode, makeKey, type CodeOwner } from '../core/ident';
 import { openDatabase, type Database } from './client';
 
 /** A database with a clock and a source of ids: all that a use case needs from the world. */
-export interface Bench {
+export interface AppContext {
   readonly db: Database;
   /** Milliseconds since 1970. */
   now(): number;
@@ -13,12 +13,12 @@ export interface Bench {
 }
 
 /** A bench on a database with the machine's clock and randomness. */
-export function openBench(url: string, authToken?: string): Bench {
-  return benchFrom(openDatabase(url, authToken), Date.now, () => randomBytes(4).readUInt32BE() / 2 ** 32);
+export function openContext(url: string, authToken?: string): AppContext {
+  return contextFrom(openDatabase(url, authToken), Date.now, () => randomBytes(4).readUInt32BE() / 2 ** 32);
 }
 
 /** A bench with a given clock and randomness, so that a scenario comes out the same each time. */
-export function benchFrom(db: Database, now: () => number, random: () => number): Bench {
+export function contextFrom(db: Database, now: () => number, random: () => number): AppContext {
   let counter = 0;
   return {
     db,
@@ -38,10 +38,10 @@ export function migrationsFolder(): string {
   return join(process.cwd(), 'src', 'db', 'migrations');
 }
 
-const shared = globalThis as { zorvekBench?: Bench };
+const shared = globalThis as { zorvekContext?: AppContext };
 
 /** The bench of this server process, opened at first use: building the pages must not open a file. */
-export function bench(): Bench {
-  shared.zorvekBench ??= openBench(databaseUrl(), process.env.ZORVEK_DATABASE_TOKEN);
-  return shared.zorvekBench;
+export function appContext(): AppContext {
+  shared.zorvekContext ??= openContext(databaseUrl(), process.env.ZORVEK_DATABASE_TOKEN);
+  return shared.zorvekContext;
 }

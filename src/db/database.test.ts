@@ -5,34 +5,35 @@ import { cpSync, existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openDatabase } from './client';
 import { migrate } from './migrate';
-import { allocationsOf, release, reserve, use } from './repositories/builds';
-import { isConstraintFailure, recordEdit, undoEdit } from './repositories/journal';
-import { takeFromLot } from './repositories/lots';
+import { allocationsOf } from './repositories/builds';
+import { isConstraintFailure, type Edit } from './repositories/journal';
+import { undoEdit } from './repositories/undo';
 import { logPart } from './repositories/parts';
 import { ratingHistory, ratingsOfParts, recordPartRatings } from './repositories/ratings';
 import { addReading, findStore, listStores } from './repositories/stores';
 import { bins, builds, donors, lots, needs, parts, stockLedger } from './schema';
-import { MIGRATIONS, temporaryBench } from './testing/temporaryContext';
+import { edited, moved } from './testing/edited';
+import { MIGRATIONS, temporaryContext } from './testing/temporaryContext';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
+  fixture = await temporaryContext();
 });
 afterEach(() => fixture.dispose());
 
 const donorId = 'donor-1';
 
 async function aDonor() {
-  const { db } = fixture.bench;
+  const { db } = fixture.app;
   await db.write((tx) =>
     tx.insert(donors).values({ id: donorId, code: 'K7F-2QM', description: 'adapter', createdMs: 0 }),
   );
 }
 
 async function aLot(pieces: number) {
-  const { db } = fixture.bench;
+  const { db } = fixture.app;
   await db.write(async (tx) => {
     await tx.insert(bins).values({ id: 'bin-1', code: 'C2-5', createdMs: 0 });
     await tx.insert(lots).values({ id: 'lot-1', code: 'M4R-9XK', kind: 'nmos', binId: 'bin-1', createdMs: 0 });
@@ -42,45 +43,55 @@ async function aLot(pieces: number) {
   });
 }
 
-const balance = async () => (await fixture.bench.db.read.select().from(lots).where(eq(lots.id, 'lot-1')))[0];
+const balance = async () => (await fixture.app.db.read.select().from(lots).where(eq(lots.id, 'lot-1')))[0];
+
+const move = (reason: 'reserved' | 'released' | 'used' | 'taken', pieces: number, needId?: string) =>
+  moved(fixture.app, {
+    lotId: 'lot-1',
+    reason,
+    onHandDelta: reason === 'used' || reason === 'taken' ? -pieces : 0,
+    reservedDelta: { reserved: pieces, released: -pieces, used: -pieces, taken: 0 }[reason],
+    ...(needId ? { needId } : {}),
+  });
+const take = (pieces: number) => move('taken', pieces);
 
 describe('the stock ledger', () => {
   test('fifty takes at once from twenty pieces: twenty succeed, thirty are refused, nothing goes below zero', async () => {
     await aLot(20);
     const outcomes = await Promise.allSettled(
-      Array.from({ length: 50 }, () => takeFromLot(fixture.bench, { lotId: 'lot-1', quantity: 1, note: '' })),
+      Array.from({ length: 50 }, () => take(1)),
     );
     expect(outcomes.filter(({ status }) => status === 'fulfilled')).toHaveLength(20);
     for (const outcome of outcomes)
       if (outcome.status === 'rejected') expect(isConstraintFailure(outcome.reason)).toBe(true);
     expect(await balance()).toMatchObject({ onHand: 0, reserved: 0 });
-    const [lines] = await fixture.bench.db.read.select({ n: count() }).from(stockLedger);
+    const [lines] = await fixture.app.db.read.select({ n: count() }).from(stockLedger);
     expect(lines?.n).toBe(21);
   });
 
   test('reserved pieces cannot be taken, reserved or used twice', async () => {
     await aLot(3);
-    const { bench } = fixture;
-    await bench.db.write(async (tx) => {
+    const { app } = fixture;
+    await app.db.write(async (tx) => {
       await tx.insert(builds).values({ id: 'build-1', code: 'B', title: 'lamp', createdMs: 0 });
       await tx
         .insert(needs)
         .values({ id: 'need-1', buildId: 'build-1', role: 'switch', filter: 'nmos', quantity: 2, createdMs: 0 });
     });
-    const of = { lotId: 'lot-1', needId: 'need-1' };
-    await bench.db.write((tx) => reserve(tx, bench, { ...of, quantity: 2 }));
-    await expect(takeFromLot(bench, { lotId: 'lot-1', quantity: 2, note: '' })).rejects.toThrow();
-    await expect(bench.db.write((tx) => reserve(tx, bench, { ...of, quantity: 2 }))).rejects.toThrow();
-    await bench.db.write((tx) => use(tx, bench, { ...of, quantity: 1 }));
-    await bench.db.write((tx) => release(tx, bench, { ...of, quantity: 1 }));
-    await expect(bench.db.write((tx) => release(tx, bench, { ...of, quantity: 1 }))).rejects.toThrow();
+    
+    await move('reserved', 2, 'need-1');
+    await expect(take(2)).rejects.toThrow();
+    await expect(move('reserved', 2, 'need-1')).rejects.toThrow();
+    await move('used', 1, 'need-1');
+    await move('released', 1, 'need-1');
+    await expect(move('released', 1, 'need-1')).rejects.toThrow();
     expect(await balance()).toMatchObject({ onHand: 2, reserved: 0 });
-    expect(await allocationsOf(bench.db.read, ['need-1'])).toMatchObject([{ reserved: 0, used: 1 }]);
+    expect(await allocationsOf(app.db.read, ['need-1'])).toMatchObject([{ reserved: 0, used: 1 }]);
   });
 
   test('written lines cannot be changed or removed', async () => {
     await aLot(3);
-    const { client } = fixture.bench.db;
+    const { client } = fixture.app.db;
     await expect(client.execute('update stock_ledger set on_hand_delta = 99')).rejects.toThrow(/append-only/);
     await expect(client.execute('delete from stock_ledger')).rejects.toThrow(/append-only/);
   });
@@ -100,10 +111,10 @@ describe('the stock ledger', () => {
       });
       child.on('exit', () => resolve(last));
     });
-    const [lines] = await fixture.bench.db.read.select({ n: count() }).from(stockLedger);
+    const [lines] = await fixture.app.db.read.select({ n: count() }).from(stockLedger);
     expect((lines?.n ?? 0) - 1).toBeGreaterThanOrEqual(acknowledged);
     expect((await balance())?.onHand).toBe((lines?.n ?? 0) - 1);
-    expect((await fixture.bench.db.client.execute('pragma integrity_check')).rows[0]?.integrity_check).toBe('ok');
+    expect((await fixture.app.db.client.execute('pragma integrity_check')).rows[0]?.integrity_check).toBe('ok');
   });
 });
 
@@ -128,9 +139,9 @@ describe('migrations', () => {
       'ALTER TABLE donors ADD COLUMN extra text;\n--> statement-breakpoint\nALTER TABLE nowhere ADD COLUMN extra text;',
     );
     await expect(migrate(fixture.url, folder)).rejects.toThrow(/left as it was; a copy lies at .*before-0099/);
-    const columns = await fixture.bench.db.client.execute('pragma table_info(donors)');
+    const columns = await fixture.app.db.client.execute('pragma table_info(donors)');
     expect(columns.rows.map(({ name }) => name)).not.toContain('extra');
-    expect(await fixture.bench.db.read.select().from(donors)).toHaveLength(1);
+    expect(await fixture.app.db.read.select().from(donors)).toHaveLength(1);
     const copy = createClient({ url: `${fixture.url}.before-0099` });
     expect((await copy.execute('select code from donors')).rows[0]?.code).toBe('K7F-2QM');
     copy.close();
@@ -181,7 +192,7 @@ describe('migrations', () => {
 
   test('every connection keeps foreign keys', async () => {
     await expect(
-      fixture.bench.db.client.execute(
+      fixture.app.db.client.execute(
         "insert into parts (id, donor_id, ref, kind, damage, state, created_ms) values ('p', 'nobody', 'Q1', 'nmos', '[]', 'on-board', 0)",
       ),
     ).rejects.toThrow(/FOREIGN KEY/);
@@ -189,9 +200,8 @@ describe('migrations', () => {
 });
 
 describe('edits', () => {
-  const edit = (work: Parameters<typeof recordEdit>[2]) =>
-    recordEdit(fixture.bench, { donorId, station: 'identify' }, work);
-  const partRows = () => fixture.bench.db.read.select().from(parts);
+  const edit = (work: (open: Edit) => Promise<string>) => edited(fixture.app, { donorId, station: 'identify' }, work);
+  const partRows = () => fixture.app.db.read.select().from(parts);
 
   test('an edit that fails half way leaves nothing', async () => {
     await aDonor();
@@ -211,9 +221,9 @@ describe('edits', () => {
       async (open) => (await logPart(open, { ref: 'Q1', kind: 'nmos', marking: '8N60', damage: ['burnt'] }), 'second'),
     );
     expect((await partRows())[0]).toMatchObject({ marking: '8N60', damage: ['burnt'] });
-    expect(await undoEdit(fixture.bench, second.journalId)).toEqual({ kind: 'undone', says: 'second' });
+    expect(await undoEdit(fixture.app, second.journalId)).toEqual({ kind: 'undone', message: 'second' });
     expect((await partRows())[0]).toMatchObject({ marking: '12N65', damage: [] });
-    expect(await undoEdit(fixture.bench, second.journalId)).toEqual({ kind: 'already-undone' });
+    expect(await undoEdit(fixture.app, second.journalId)).toEqual({ kind: 'already-undone' });
   });
 
   test('undo stands back when something else changed the row since', async () => {
@@ -223,9 +233,9 @@ describe('edits', () => {
       async (open) => (await logPart(open, { ref: 'Q1', kind: 'nmos', marking: 'B' }), 'second'),
     );
     await edit(async (open) => (await logPart(open, { ref: 'Q1', kind: 'nmos', marking: 'C' }), 'third'));
-    expect((await undoEdit(fixture.bench, second.journalId)).kind).toBe('changed-since');
+    expect((await undoEdit(fixture.app, second.journalId)).kind).toBe('changed-since');
     expect((await partRows())[0]?.marking).toBe('C');
-    expect(first.says).toBe('first');
+    expect(first.message).toBe('first');
   });
 
   test('a stronger source supersedes a weaker one; a weaker one goes into the history', async () => {
@@ -240,17 +250,17 @@ describe('edits', () => {
     await rate(600, 'decoded');
     await rate(650, 'datasheet');
     const weaker = await rate(100, 'guessed');
-    const present = async () => (await ratingsOfParts(fixture.bench.db.read, [partId])).get(partId)?.vds;
+    const present = async () => (await ratingsOfParts(fixture.app.db.read, [partId])).get(partId)?.vds;
     expect(await present()).toMatchObject({ value: 650, source: 'datasheet' });
     expect(
-      (await ratingHistory(fixture.bench.db.read, partId)).map(({ value, superseded }) => [value, superseded]),
+      (await ratingHistory(fixture.app.db.read, partId)).map(({ value, superseded }) => [value, superseded]),
     ).toEqual([
       [100, true],
       [650, false],
       [600, true],
     ]);
-    await undoEdit(fixture.bench, weaker.journalId);
-    expect(await ratingHistory(fixture.bench.db.read, partId)).toHaveLength(2);
+    await undoEdit(fixture.app, weaker.journalId);
+    expect(await ratingHistory(fixture.app.db.read, partId)).toHaveLength(2);
   });
 
   test('readings without a time count by the clock; going back in time begins a new run', async () => {
@@ -259,14 +269,14 @@ describe('edits', () => {
       await open.insert('stores', { donorId, name: 'C3', role: 'bulk', capacitanceF: 82e-6, createdMs: 0 });
       return 'store';
     });
-    const store = await findStore(fixture.bench.db.read, donorId, 'C3');
+    const store = await findStore(fixture.app.db.read, donorId, 'C3');
     const read = (voltage: number, elapsed?: number) =>
       edit(async (open) => (await addReading(open, store as never, { voltage, resolution: 0.1, elapsed }), 'read'));
     await read(318, 0);
     await read(232, 12);
     await read(0.4);
     await read(300, 0);
-    const [listed] = await listStores(fixture.bench.db.read, donorId);
+    const [listed] = await listStores(fixture.app.db.read, donorId);
     expect(listed?.readings.map(({ run, elapsedS }) => [run, elapsedS])).toEqual([
       [1, 0],
       [1, 12],
@@ -281,14 +291,14 @@ describe('edits', () => {
       await open.insert('stores', { donorId, name: 'C3', role: 'bulk', capacitanceF: 82e-6, createdMs: 0 });
       return 'store';
     });
-    const store = await findStore(fixture.bench.db.read, donorId, 'C3');
-    const at = (seconds: number) => ({ ...fixture.bench, now: () => Date.UTC(2026, 10, 15) + seconds * 1000 });
+    const store = await findStore(fixture.app.db.read, donorId, 'C3');
+    const at = (seconds: number) => ({ ...fixture.app, now: () => Date.UTC(2026, 10, 15) + seconds * 1000 });
     for (const seconds of [0, 60, 3600, 3600 + 7201])
-      await recordEdit(at(seconds), { donorId, station: 'make-safe' }, async (open) => {
+      await edited(at(seconds), { donorId, station: 'make-safe' }, async (open) => {
         await addReading(open, store as never, { voltage: 300, resolution: 1 });
         return 'read';
       });
-    const [listed] = await listStores(fixture.bench.db.read, donorId);
+    const [listed] = await listStores(fixture.app.db.read, donorId);
     expect(listed?.readings.map(({ run, elapsedS }) => [run, elapsedS])).toEqual([
       [1, 0],
       [1, 60],

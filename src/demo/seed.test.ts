@@ -3,15 +3,15 @@ import { FAULT_RULES, findingsOf } from '../core/findings';
 import { analyse } from '../core/topology';
 import { donors, lots, journal } from '../db/schema';
 import { donorOverview, listDonors } from '../db/repositories/donors';
-import { shareBench } from '../db/testing/sharedContext';
-import { temporaryBench } from '../db/testing/temporaryContext';
+import { shareContext } from '../db/testing/sharedContext';
+import { temporaryContext } from '../db/testing/temporaryContext';
 import { traceView } from '../features/donor/trace/view.server';
 import { DONORS } from './donors';
 import { seed } from './seed';
 
 async function seeded() {
-  const fixture = await temporaryBench();
-  await seed(fixture.bench.db, join(fixture.folder, 'photos'));
+  const fixture = await temporaryContext();
+  await seed(fixture.app.db, join(fixture.folder, 'photos'));
   return fixture;
 }
 
@@ -23,10 +23,10 @@ afterAll(async () => (await whole).dispose());
 
 test('the scenario goes through and comes out the same each time', async () => {
   const [first, second] = [await whole, await seeded()];
-  const everything = async ({ bench: { db } }: typeof first) => ({
+  const everything = async ({ app: { db } }: typeof first) => ({
     donors: await db.read.select().from(donors),
     lots: await db.read.select().from(lots),
-    journal: await db.read.select({ says: journal.says, atMs: journal.atMs }).from(journal),
+    journal: await db.read.select({ message: journal.message, atMs: journal.atMs }).from(journal),
   });
   const one = await everything(first);
   expect(one.donors).toHaveLength(DONORS.length);
@@ -35,13 +35,13 @@ test('the scenario goes through and comes out the same each time', async () => {
 }, 120_000);
 
 test('its units stand at different stations, two of them with a store that is not measured dead', async () => {
-  const { bench } = await whole;
-  const { rows } = await listDonors(bench.db.read, { page: 0, size: 20 });
-  const overviews = await Promise.all(rows.map(({ donor }) => donorOverview(bench.db.read, donor)));
+  const { app } = await whole;
+  const { rows } = await listDonors(app.db.read, { page: 0, size: 20 });
+  const overviews = await Promise.all(rows.map(({ donor }) => donorOverview(app.db.read, donor)));
   expect(overviews.filter(({ liveStores }) => liveStores.length > 0)).toHaveLength(2);
   expect(overviews.filter(({ facts }) => facts.parts.harvested > 0).length).toBeGreaterThanOrEqual(3);
   expect(overviews.filter(({ facts }) => facts.ratedPower === undefined)).toHaveLength(0);
-  const ledger = await bench.db.client.execute(
+  const ledger = await app.db.client.execute(
     'select l.id from lots l join stock_ledger s on s.lot_id = l.id group by l.id having sum(s.on_hand_delta) <> l.on_hand or sum(s.reserved_delta) <> l.reserved',
   );
   expect(ledger.rows).toHaveLength(0);
@@ -57,9 +57,9 @@ test.each([
 ])(
   '%s is read as %s with %s to find',
   async (model, topologies, faults) => {
-    const { bench } = await whole;
-    shareBench(bench);
-    const { rows } = await listDonors(bench.db.read, { page: 0, size: 20 });
+    const { app } = await whole;
+    shareContext(app);
+    const { rows } = await listDonors(app.db.read, { page: 0, size: 20 });
     const donor = rows.map((row) => row.donor).find((entry) => entry.model === model);
     if (!donor) throw new Error(`${model} is missing`);
     const { board, photos, conflicts } = await traceView(donor, true);

@@ -1,11 +1,13 @@
+import { valueOf } from '../services/command';
 import { understand, type BenchRecord } from '../core/benchline';
 import { decodeMarking } from '../core/marking';
-import { benchFrom, type Bench } from '../db/context';
+import { contextFrom, type AppContext } from '../db/context';
 import type { Database } from '../db/client';
 import { buildForm, needForm } from '../features/builds/schema';
 import { addNeed, moveParts, startBuild } from '../features/builds/commands';
 import { mountingForm } from '../features/donor/harvest/schema';
-import { donorForm, openingStepForm, reassemblyForm } from '../features/donor/schema';
+import { donorForm } from '../features/donor/intake/schema';
+import { openingStepForm, reassemblyForm } from '../features/donor/open/schema';
 import { takePart } from '../features/donor/harvest/takePart';
 import { mountPart } from '../features/donor/harvest/commands';
 import { acceptReading, readingId } from '../features/donor/identify/commands';
@@ -48,18 +50,18 @@ export async function seed(db: Database, photos: string): Promise<{ donors: numb
   const clock = { now: 0 };
   let state = 20261114;
   const random = () => (state = (state * 48271) % 2147483647) / 2147483647;
-  const bench = benchFrom(db, () => clock.now, random);
+  const app = contextFrom(db, () => clock.now, random);
   const lots = new Map<string, string>();
-  for (const meter of METERS) done(meter.name, await keepMeter(bench, meterForm.parse(meter)));
+  for (const meter of METERS) done(meter.name, await keepMeter(app, meterForm.parse(meter)));
   clock.now = DRAWERS_FILLED;
-  done('the drawers', await importStock(bench, DRAWERS));
-  for (const script of DONORS) await playDonor({ bench, clock, photos, lots }, script);
-  for (const script of BUILDS) await playBuild(bench, script, lots);
+  done('the drawers', await importStock(app, DRAWERS));
+  for (const script of DONORS) await playDonor({ app, clock, photos, lots }, script);
+  for (const script of BUILDS) await playBuild(app, script, lots);
   return { donors: DONORS.length, lots: lots.size, builds: BUILDS.length };
 }
 
 interface Stage {
-  readonly bench: Bench;
+  readonly app: AppContext;
   readonly clock: { now: number };
   /** The folder of the photos. */
   readonly photos: string;
@@ -67,9 +69,9 @@ interface Stage {
 }
 
 async function playDonor(stage: Stage, script: DonorScript) {
-  const { bench, clock } = stage;
+  const { app, clock } = stage;
   clock.now = Date.parse(`${script.arrived}Z`);
-  const { code } = await registerDonor(bench, donorForm.parse(script.unit));
+  const { code } = valueOf(await registerDonor(app, donorForm.parse(script.unit)));
   const known = new Map() as KnownParts;
   for (const step of script.steps) {
     clock.now += 1000 * ('wait' in step ? step.wait : STEP_SECONDS);
@@ -80,11 +82,11 @@ async function playDonor(stage: Stage, script: DonorScript) {
 type KnownParts = Map<string, Extract<BenchRecord, { kind: 'part' }>>;
 
 async function playStep(stage: Stage, code: string, step: Step, known: KnownParts): Promise<void> {
-  const { bench, clock, lots } = stage;
+  const { app, clock, lots } = stage;
   if ('line' in step) {
     const read = understand(step.line, { parts: [], stores: [] });
     if (read.ok && read.record.kind === 'part') known.set(read.record.ref, read.record);
-    done(step.line, await recordLine(bench, { code, station: step.at ?? 'intake', line: step.line }));
+    done(step.line, await recordLine(app, { code, station: step.at ?? 'intake', line: step.line }));
   } else if ('take' in step) {
     const part = known.get(step.take);
     const readings = decodeMarking(part?.marking ?? '', {
@@ -93,23 +95,23 @@ async function playStep(stage: Stage, code: string, step: Step, known: KnownPart
     });
     const reading = readings.find(({ rule }) => step.rule === undefined || rule === step.rule);
     if (!reading) throw new Error(`The demo takes a reading of ${step.take}, but no rule reads “${part?.marking}”.`);
-    done(step.take, await acceptReading(bench, { code, ref: step.take, reading: readingId(reading) }));
+    done(step.take, await acceptReading(app, { code, ref: step.take, reading: readingId(reading) }));
   } else if ('harvest' in step) {
-    const outcome = await takePart(bench, { code, ref: step.harvest, bin: step.bin });
+    const outcome = await takePart(app, { code, ref: step.harvest, bin: step.bin });
     done(step.harvest, outcome);
     const marking = known.get(step.harvest)?.marking ?? step.harvest;
-    if (outcome.lot) lots.set(marking, outcome.lot);
+    lots.set(marking, valueOf(outcome).lot);
   } else if ('mounted' in step) {
     const { mounted: ref, ways, sink = '', behind = '' } = step;
-    done(ref, await mountPart(bench, { code, ref }, mountingForm.parse({ ways, sink, behind, wish: '' })));
-  } else if ('done' in step) done(step.done, await finishStation(bench, { code, station: step.done }));
+    done(ref, await mountPart(app, { code, ref }, mountingForm.parse({ ways, sink, behind, wish: '' })));
+  } else if ('done' in step) done(step.done, await finishStation(app, { code, station: step.done }));
   else if ('clock' in step) {
     const at = { code, station: 'open' as const };
-    done('clock', await startClock(bench, at));
+    done('clock', await startClock(app, at));
     clock.now += step.clock * 60_000;
-    done('clock', await stopClock(bench, at));
-  } else if ('opening' in step) done('opening', await addOpeningStep(bench, code, openingStepForm.parse(step.opening)));
-  else if ('together' in step) done('together', await noteReassembly(bench, code, reassemblyForm.parse(step.together)));
+    done('clock', await stopClock(app, at));
+  } else if ('opening' in step) done('opening', await addOpeningStep(app, code, openingStepForm.parse(step.opening)));
+  else if ('together' in step) done('together', await noteReassembly(app, code, reassemblyForm.parse(step.together)));
   else if ('label' in step) {
     const bytes = await drawLabel(step.label);
     const of = {
@@ -120,36 +122,36 @@ async function playStep(stage: Stage, code: string, step: Step, known: KnownPart
       caption: step.caption,
       side: 'label' as const,
     };
-    done('label', await receivePhoto(bench, stage.photos, of));
+    done('label', await receivePhoto(app, stage.photos, of));
   } else if ('photographed' in step) await photographBoard(stage, code, step);
   else if ('traced' in step)
     for (const line of tracingLines(step.traced, step.only)) {
       clock.now += 1000 * PROBE_SECONDS;
-      done(line, await recordLine(bench, { code, station: 'trace', line: line.toLowerCase() }));
+      done(line, await recordLine(app, { code, station: 'trace', line: line.toLowerCase() }));
     }
 }
 
 /** Both sides of a board are photographed, paired by their holes, and every pin is placed where its joint is. */
 async function photographBoard(
-  { bench, photos }: Stage,
+  { app, photos }: Stage,
   code: string,
   { photographed, notes = {} }: Extract<Step, { photographed: unknown }>,
 ): Promise<void> {
-  const layout = layOut(photographed, (await loggedParts(bench, code)).map(loggedFrom));
+  const layout = layOut(photographed, (await loggedParts(app, code)).map(loggedFrom));
   const pictures = await drawBoard(layout);
   for (const side of ['front', 'back'] as const) {
     const bytes = pictures[side];
     const caption = side === 'front' ? 'the board, freed' : 'copper side';
-    done(side, await receivePhoto(bench, photos, { code, station: 'trace', name: side, bytes, caption, side }));
+    done(side, await receivePhoto(app, photos, { code, station: 'trace', name: side, bytes, caption, side }));
   }
-  const [frontId = '', backId = ''] = (await photoIds(bench, code)).slice(-2);
+  const [frontId = '', backId = ''] = (await photoIds(app, code)).slice(-2);
   const matches = HOLES.map((front) => ({ front: { ...front }, back: { x: 1 - front.x, y: front.y } }));
-  done('pair', await pairSides(bench, code, { frontId, backId, matches }));
+  done('pair', await pairSides(app, code, { frontId, backId, matches }));
   const spots = layout.pads.map(({ pin, x, y }) => ({ pin, x: 1 - x / WIDTH, y: y / HEIGHT }));
-  done('pins', await placePins(bench, code, { photoId: backId, spots }));
+  done('pins', await placePins(app, code, { photoId: backId, spots }));
   for (const [ref, note] of Object.entries(notes)) {
     const body = layout.bodies.find(({ part }) => part.ref === ref);
-    if (body) done(note, await addPin(bench, code, { photoId: frontId, x: body.x / WIDTH, y: body.y / HEIGHT, note }));
+    if (body) done(note, await addPin(app, code, { photoId: frontId, x: body.x / WIDTH, y: body.y / HEIGHT, note }));
   }
 }
 
@@ -163,15 +165,15 @@ const loggedFrom = ({ part, ratings }: Awaited<ReturnType<typeof loggedParts>>[n
   isEmpty: part.fitments.includes('unpopulated'),
 });
 
-async function playBuild(bench: Bench, { title, note, needs }: BuildScript, lots: Map<string, string>) {
-  const { code } = await startBuild(bench, buildForm.parse({ title, note }));
+async function playBuild(app: AppContext, { title, note, needs }: BuildScript, lots: Map<string, string>) {
+  const { code } = valueOf(await startBuild(app, buildForm.parse({ title, note })));
   for (const { from, builtIn, ...need } of needs) {
-    const { needId = '' } = await addNeed(bench, code, needForm.parse(need));
+    const { needId } = valueOf(await addNeed(app, code, needForm.parse(need)));
     const lotCode = from === undefined ? undefined : lots.get(from);
     if (!lotCode) continue;
     const portion = { lotCode, needId, quantity: 1 };
-    done(need.role, await moveParts(bench, { step: 'reserve', ...portion }));
-    if (builtIn) done(need.role, await moveParts(bench, { step: 'use', ...portion }));
+    done(need.role, await moveParts(app, { step: 'reserve', ...portion }));
+    if (builtIn) done(need.role, await moveParts(app, { step: 'use', ...portion }));
   }
 }
 

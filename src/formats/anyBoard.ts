@@ -3,9 +3,9 @@ import { readBoard, writeBoard, type BoardFile } from './board';
 
 /** Notations a board is written in. */
 export const BOARD_TARGETS = {
-  board: { extension: 'json', says: 'board file' },
-  spice: { extension: 'cir', says: 'SPICE netlist' },
-  csv: { extension: 'csv', says: 'net list as CSV' },
+  board: { extension: 'json', message: 'board file' },
+  spice: { extension: 'cir', message: 'SPICE netlist' },
+  csv: { extension: 'csv', message: 'net list as CSV' },
 } as const;
 export type BoardTarget = keyof typeof BOARD_TARGETS;
 

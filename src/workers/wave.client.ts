@@ -8,7 +8,7 @@ export function startWaveWorker(on: (answer: WaveAnswer) => void): {
   const worker = new Worker(new URL('./wave.worker.ts', import.meta.url), { type: 'module' });
   worker.addEventListener('message', ({ data }: MessageEvent<WaveAnswer>) => on(data));
   worker.addEventListener('error', () =>
-    on({ kind: 'refused', says: 'Reading the recording failed; try a shorter stretch.' }),
+    on({ kind: 'refused', message: 'Reading the recording failed; try a shorter stretch.' }),
   );
   return { ask: (question) => worker.postMessage(question), stop: () => worker.terminate() };
 }

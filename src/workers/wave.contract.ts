@@ -24,6 +24,6 @@ export interface OpenedWave {
 export type WaveAnswer =
   | { readonly kind: 'share'; readonly share: number }
   | { readonly kind: 'opened'; readonly wave: OpenedWave }
-  | { readonly kind: 'refused'; readonly says: string }
+  | { readonly kind: 'refused'; readonly message: string }
   | { readonly kind: 'points'; readonly series: readonly (readonly WavePoint[])[] }
   | { readonly kind: 'found'; readonly task: WaveTask; readonly finding: WaveFinding };

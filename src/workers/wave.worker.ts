@@ -13,7 +13,7 @@ const answer = (message: WaveAnswer) => postMessage(message);
 addEventListener('message', ({ data }: MessageEvent<WaveQuestion>) => {
   if (data.kind === 'open') open(data.file);
   else if (data.kind === 'make') opened(makeWave(data.name, { ...MADE, gaussian: drawGaussian }));
-  else if (!wave) answer({ kind: 'refused', says: 'Open a recording first.' });
+  else if (!wave) answer({ kind: 'refused', message: 'Open a recording first.' });
   else if (data.kind === 'view') {
     const { channels } = wave;
     const held = wave;
@@ -37,9 +37,9 @@ function open(file: Blob): void {
     complete: () => {
       const read = reader.end();
       if (read.ok) opened(read.wave);
-      else answer({ kind: 'refused', says: waveProblemText(read.problem) });
+      else answer({ kind: 'refused', message: waveProblemText(read.problem) });
     },
-    error: () => answer({ kind: 'refused', says: 'The file could not be read.' }),
+    error: () => answer({ kind: 'refused', message: 'The file could not be read.' }),
   });
 }
 

@@ -15,7 +15,7 @@ export default async function BuildsPage() {
       head={
         <PageHead
           title="Builds"
-          says="What the drawers are for"
+          message="What the drawers are for"
           actions={
             <Link href="/builds/new" className="btn" data-tone="next">
               New build
@@ -32,7 +32,7 @@ export default async function BuildsPage() {
           </EmptyState>
         ) : (
           <ul className="max-w-[980px]">
-            {lines.map(({ code, title, says, hint, hintHref }) => (
+            {lines.map(({ code, title, message, hint, hintHref }) => (
               <li
                 key={code}
                 className="grid grid-cols-[104px_minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,0.9fr)] items-center gap-3.5 border-b border-rule py-3 text-[13px] max-[620px]:grid-cols-[104px_1fr]"
@@ -41,7 +41,7 @@ export default async function BuildsPage() {
                 <Link href={`/builds/${code}`} className="text-[14.5px] font-semibold">
                   {title}
                 </Link>
-                <span className="text-ink-2 max-[620px]:col-start-2">{says}</span>
+                <span className="text-ink-2 max-[620px]:col-start-2">{message}</span>
                 {hintHref ? (
                   <Link href={hintHref} className="text-ochre max-[620px]:col-start-2">
                     {hint}

@@ -22,7 +22,7 @@ export default async function DonorsPage({ searchParams }: { searchParams: Searc
       head={
         <PageHead
           title="Donors"
-          says={`${found.total} ${found.total === 1 ? 'unit' : 'units'}`}
+          message={`${found.total} ${found.total === 1 ? 'unit' : 'units'}`}
           actions={
             <>
               <Link href="/donors/put-away" className="btn" data-tone="quiet">

@@ -6,7 +6,7 @@ export const metadata = { title: 'Guide' };
 
 export default function GuidePage() {
   return (
-    <Page head={<PageHead title="Guide" says="Cautions, and the words Zorvek understands" />} foot={<FindLine />}>
+    <Page head={<PageHead title="Guide" message="Cautions, and the words Zorvek understands" />} foot={<FindLine />}>
       <GuideSheet />
     </Page>
   );

@@ -9,7 +9,7 @@ export const dynamic = 'force-dynamic';
 export default async function SettingsPage() {
   const [{ touchLimit, meterAddress }, meters] = await Promise.all([settingsView(), metersView()]);
   return (
-    <Page head={<PageHead title="Settings" says="What holds for the whole shop" />} foot={<FindLine />}>
+    <Page head={<PageHead title="Settings" message="What holds for the whole shop" />} foot={<FindLine />}>
       <SettingsSheet touchLimit={touchLimit} meterAddress={meterAddress} meters={meters} />
     </Page>
   );

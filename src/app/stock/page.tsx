@@ -16,7 +16,7 @@ export default async function StockPage({ searchParams }: { searchParams: Search
       head={
         <PageHead
           title="Stock"
-          says={await stockHead()}
+          message={await stockHead()}
           actions={
             <>
               {view.rows.length > 0 && (

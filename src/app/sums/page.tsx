@@ -7,7 +7,7 @@ export const metadata = { title: 'Sums' };
 export default function SumsPage() {
   return (
     <Page
-      head={<PageHead title="Sums" says="Single calculations, without a donor; nothing here is stored" />}
+      head={<PageHead title="Sums" message="Single calculations, without a donor; nothing here is stored" />}
       foot={<FindLine />}
     >
       <SumsSheet />

@@ -19,7 +19,7 @@ export default async function TypesPage({ searchParams }: { searchParams: Search
       head={
         <PageHead
           title="Types"
-          says="what the shop knows of part numbers"
+          message="what the shop knows of part numbers"
           actions={
             <>
               <a href="/types/export?format=csv" className="btn" download="types.csv">

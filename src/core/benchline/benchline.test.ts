@@ -161,18 +161,18 @@ describe('what a line means', () => {
   });
 
   test('what was understood is said in plain words', () => {
-    const says = (line: string) => {
+    const message = (line: string) => {
       const understanding = understand(line, context);
-      return understanding.ok ? understanding.says.replace(/\u00a0/g, ' ') : '';
+      return understanding.ok ? understanding.message.replace(/\u00a0/g, ' ') : '';
     };
-    expect(says('q1 nmos to-220 marked 12N65')).toBe('Q1 is an N-FET, in TO-220, marked 12N65');
-    expect(says('c7 82u 400V 105C bulged')).toBe('C7 is a capacitor, 82 µF, 400 V, 105 °C, bulged');
-    expect(says('c11..c13 1000u 16V polymer secondary')).toBe(
+    expect(message('q1 nmos to-220 marked 12N65')).toBe('Q1 is an N-FET, in TO-220, marked 12N65');
+    expect(message('c7 82u 400V 105C bulged')).toBe('C7 is a capacitor, 82 µF, 400 V, 105 °C, bulged');
+    expect(message('c11..c13 1000u 16V polymer secondary')).toBe(
       '3 parts, C11 to C13, are each a capacitor (polymer), 1000 µF, 16 V, in the secondary block',
     );
-    expect(says('q2 like q1 unpopulated')).toBe('Q2 is an empty footprint of an N-FET, like Q1');
-    expect(says('vbus 212V @ 15s')).toBe('VBUS reads 212 V at 15 s');
-    expect(says('q1 measures sd 0.51 ds OL')).toBe('Q1 measured: source to drain 510 mV, drain to source OL');
+    expect(message('q2 like q1 unpopulated')).toBe('Q2 is an empty footprint of an N-FET, like Q1');
+    expect(message('vbus 212V @ 15s')).toBe('VBUS reads 212 V at 15 s');
+    expect(message('q1 measures sd 0.51 ds OL')).toBe('Q1 measured: source to drain 510 mV, drain to source OL');
   });
 
   test('no line makes it throw', () => {

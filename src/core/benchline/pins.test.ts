@@ -38,19 +38,19 @@ test.each([
   ['q1 as forward', 'value-unreadable', 'switch, rectifier, nothing'],
   ['q9 as switch', 'no-part', 'Q9'],
   ['q1.s x t1.1 x t1.2', 'word-unknown', '“x”'],
-])('“%s” is not understood, and says why', (line, kind, says) => {
+])('“%s” is not understood, and says why', (line, kind, message) => {
   const understood = understand(line, context);
   expect(understood).toMatchObject({ ok: false, problem: { kind } });
-  expect(understood.ok ? '' : benchProblemText(understood.problem)).toContain(says);
+  expect(understood.ok ? '' : benchProblemText(understood.problem)).toContain(message);
 });
 
 test('what was understood is said in plain words', () => {
-  const says = (line: string) => {
+  const message = (line: string) => {
     const understood = understand(line, context);
-    return understood.ok ? understood.says.replace(/\u00a0/g, ' ') : '';
+    return understood.ok ? understood.message.replace(/\u00a0/g, ' ') : '';
   };
-  expect(says('q1.d - t1.2 - d3.a')).toBe('Q1.D joined to T1.2 joined to D3.A');
-  expect(says('t1.1 ~ t1.2 0R8')).toBe('T1.1 to T1.2 reads through a part: 800 mΩ');
-  expect(says('t1 as forward')).toBe('T1 is taken for the heart of a forward converter');
-  expect(says('q1.d only')).toBe('nothing else is on the net of Q1.D');
+  expect(message('q1.d - t1.2 - d3.a')).toBe('Q1.D joined to T1.2 joined to D3.A');
+  expect(message('t1.1 ~ t1.2 0R8')).toBe('T1.1 to T1.2 reads through a part: 800 mΩ');
+  expect(message('t1 as forward')).toBe('T1 is taken for the heart of a forward converter');
+  expect(message('q1.d only')).toBe('nothing else is on the net of Q1.D');
 });

@@ -118,7 +118,7 @@ export type BenchProblem =
   | { readonly kind: 'same-pin'; readonly word: string };
 
 export type Understanding =
-  | { readonly ok: true; readonly record: BenchRecord; /** The record in plain words. */ readonly says: string }
+  | { readonly ok: true; readonly record: BenchRecord; /** The record in plain words. */ readonly message: string }
   | {
       readonly ok: false;
       readonly problem: BenchProblem;

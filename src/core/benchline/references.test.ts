@@ -49,7 +49,7 @@ describe('a record in plain words', () => {
   const words = (record: BenchRecord) => describeRecord(record).replace(/\u00a0/g, ' ');
   const part = { kind: 'part', ref: 'C1', partKind: 'capacitor', fitments: [], damage: [], ratings: [] } as const;
   test.each`
-    record                                                                           | says
+    record                                                                           | message
     ${part}                                                                          | ${'C1 is a capacitor'}
     ${{ ...part, partKind: 'igbt' }}                                                 | ${'C1 is an IGBT'}
     ${{ ...part, subtype: 'polymer', package: 'radial' }}                            | ${'C1 is a capacitor (polymer), radial'}
@@ -65,8 +65,8 @@ describe('a record in plain words', () => {
     ${{ kind: 'standing', ref: 'Q1', standing: 'superseded', because: 'it is not' }} | ${'Q1: what was claimed or asked is superseded, it is not'}
     ${{ kind: 'strike', ref: 'C5' }}                                                 | ${'C5 is struck from the log'}
     ${{ kind: 'rename', ref: 'C5', to: 'C6' }}                                       | ${'C5 is called C6'}
-  `('$says', ({ record, says }) => {
-    expect(words(record)).toBe(says);
+  `('$message', ({ record, message }) => {
+    expect(words(record)).toBe(message);
   });
 });
 

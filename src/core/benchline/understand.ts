@@ -33,7 +33,7 @@ const STANDING_WORDS: Readonly<Record<string, Standing>> = {
  */
 export function understand(line: string, context: BenchContext): Understanding {
   const outcome = read(line.trim(), context);
-  if (!('problem' in outcome)) return { ok: true, record: outcome, says: describeRecord(outcome) };
+  if (!('problem' in outcome)) return { ok: true, record: outcome, message: describeRecord(outcome) };
   const at = placeOf(line, outcome.problem);
   return { ok: false, problem: outcome.problem, ...(at ? { at } : {}) };
 }

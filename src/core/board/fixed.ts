@@ -39,11 +39,11 @@ const NEEDS_WINDINGS: ReadonlySet<string> = new Set(
 );
 
 /** Roles a person may give a part, with the kinds of part that can play them; no kinds stand for any. */
-export const FIXED_ROLES: Readonly<Record<string, { readonly says: string; readonly kinds?: readonly BoardKind[] }>> = {
-  switch: { says: 'a switch', kinds: ['nmos', 'pmos', 'npn', 'igbt', 'scr', 'triac', 'ic'] },
-  rectifier: { says: 'a rectifier', kinds: ['diode', 'dual-diode', 'nmos', 'pmos'] },
-  'output-choke': { says: 'an output choke', kinds: ['inductor', 'transformer'] },
-  nothing: { says: 'no part of a stage' },
+export const FIXED_ROLES: Readonly<Record<string, { readonly message: string; readonly kinds?: readonly BoardKind[] }>> = {
+  switch: { message: 'a switch', kinds: ['nmos', 'pmos', 'npn', 'igbt', 'scr', 'triac', 'ic'] },
+  rectifier: { message: 'a rectifier', kinds: ['diode', 'dual-diode', 'nmos', 'pmos'] },
+  'output-choke': { message: 'an output choke', kinds: ['inductor', 'transformer'] },
+  nothing: { message: 'no part of a stage' },
 };
 
 /** What may be said of a part of a kind: topologies it can be the heart of, then roles it can play. */
@@ -59,5 +59,5 @@ export function fixableAs(kind: BoardKind): readonly string[] {
 /** What a fixed word says: `the heart of a forward converter`, `a rectifier`. */
 export function fixedWords(as: string): string {
   const topology = TOPOLOGY_WORDS[as];
-  return topology === undefined ? (FIXED_ROLES[as]?.says ?? as) : `the heart of a ${topology}`;
+  return topology === undefined ? (FIXED_ROLES[as]?.message ?? as) : `the heart of a ${topology}`;
 }

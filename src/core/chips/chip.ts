@@ -36,7 +36,7 @@ export interface ChipPin {
 export interface Oscillator {
   readonly factor: number;
   /** The formula in words, with the pins that R and C hang on. */
-  readonly says: string;
+  readonly message: string;
 }
 
 /** A family of chips that share pins. Every value is remembered: check the datasheet. */

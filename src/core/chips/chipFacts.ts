@@ -15,7 +15,7 @@ export function chipFacts(family: ChipFamily): ChipFact[] {
     ['runs from', range && `${volts(range.low)} to ${volts(range.high)}`],
     ['largest duty', dutyLimit === undefined ? undefined : formatQuantity(dutyLimit, 'ratio', { digits: 2 })],
     ['frequency', frequency === undefined ? undefined : formatQuantity(frequency, 'hertz', { digits: 3 })],
-    ['oscillator', oscillator?.says],
+    ['oscillator', oscillator?.message],
     ['feedback settles at', feedback === undefined ? undefined : volts(feedback)],
     ['cases', packages.join(', ')],
     ['usually in', topologies.join(', ') || undefined],
@@ -36,6 +36,6 @@ export function oscillatorFrequency(
   resistance: number,
   capacitance: number,
 ): number | undefined {
-  if (!oscillator?.says.startsWith('f =') || resistance <= 0 || capacitance <= 0) return undefined;
+  if (!oscillator?.message.startsWith('f =') || resistance <= 0 || capacitance <= 0) return undefined;
   return oscillator.factor / (resistance * capacitance);
 }

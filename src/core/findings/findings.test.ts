@@ -143,13 +143,13 @@ describe('remarks', () => {
     ['817B', 'is of rank B: it passes 130 to 260 %'],
     ['PC817', 'shows no rank'],
     ['4N35', undefined],
-  ])('optocoupler marked %s: %s', (marking, says) => {
+  ])('optocoupler marked %s: %s', (marking, message) => {
     const remarks = found('printer-adapter-24v', (board) => ({
       ...board,
       parts: board.parts.map((part) => (part.kind === 'optocoupler' ? { ...part, marking } : part)),
     }));
     const rank = has(remarks, 'optocoupler-rank')?.message;
-    expect(rank?.includes(says ?? 'rank')).toBe(says === undefined ? undefined : true);
+    expect(rank?.includes(message ?? 'rank')).toBe(message === undefined ? undefined : true);
   });
 
   test.each([

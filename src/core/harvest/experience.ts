@@ -106,7 +106,7 @@ export function experienceOf(steps: readonly PastStep[]): Experience {
 const TELL_BELOW = 0.9;
 
 /** What a survival says in words, when it is worth saying: `about 1 in 3 breaks`. */
-export function survivalSays(survival: number): string | undefined {
+export function survivalText(survival: number): string | undefined {
   return survival >= TELL_BELOW
     ? undefined
     : `about 1 in ${Math.max(2, Math.round(1 / (1 - survival)))} breaks on the way`;

@@ -7,7 +7,7 @@ import {
   jobsOf,
   planHarvest,
   USEFULNESS,
-  survivalSays,
+  survivalText,
   valueOf,
   whyLeft,
   worthTesting,
@@ -177,7 +177,7 @@ const onBoard = (ref: string, more: Partial<HarvestPart>): HarvestPart => ({
   package: 'TO-220',
   grade: 'A',
   held: 0,
-  says: '',
+  message: '',
   mounting: { ways: [], behind: [] },
   ...more,
 });
@@ -189,7 +189,7 @@ describe('the jobs of a board', () => {
     onBoard('U2', { kind: 'ic', package: 'SO-8' }),
     onBoard('C9', { kind: 'capacitor', subtype: 'film', package: 'box' }),
     ...[1, 2, 3, 4].map((n) =>
-      onBoard(`C${n}`, { kind: 'capacitor', subtype: 'ceramic', package: '0805', says: '100 nF', held: 200 }),
+      onBoard(`C${n}`, { kind: 'capacitor', subtype: 'ceramic', package: '0805', message: '100 nF', held: 200 }),
     ),
   ];
   const jobs = jobsOf(parts, { experience: NEW_HAND, live: true, done: new Set() });
@@ -292,8 +292,8 @@ describe('what a person’s past says', () => {
     // Ten of the table's parts and ten of one's own, five of them broken: (0.2 + 5)/20 are lost.
     const unlucky = experienceOf([...steps(5, {}), ...steps(5, { outcome: 'broke' })]);
     expect(survival(unlucky)).toBeCloseTo(1 - 5.2 / 20, 9);
-    expect(survivalSays(survival(NEW_HAND))).toBeUndefined();
-    expect(survivalSays(survival(unlucky))).toBe('about 1 in 4 breaks on the way');
+    expect(survivalText(survival(NEW_HAND))).toBeUndefined();
+    expect(survivalText(survival(unlucky))).toBe('about 1 in 4 breaks on the way');
     const worth = (ways: ('potted' | 'glued')[]) =>
       jobsOf([onBoard('Q1', { mounting: { ways, behind: [] } })], {
         experience: NEW_HAND,

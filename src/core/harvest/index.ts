@@ -1,5 +1,5 @@
 export { EFFORT_CLASSES, effortOf, MOUNTING_NAMES, MOUNTINGS, type EffortClass, type MountingName } from './effort';
-export { experienceOf, survivalSays, type Experience, type PastStep } from './experience';
+export { experienceOf, survivalText, type Experience, type PastStep } from './experience';
 export { jobsOf, mountingText, type HarvestJob, type HarvestPart, type Mounting } from './jobs';
 export { adviseWhole, type WholeAdvice, type WholeUnit } from './leaveWhole';
 export { allotNeeds, type FilledNeed, type OpenNeed } from './needs';

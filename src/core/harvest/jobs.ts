@@ -1,6 +1,6 @@
 import { kindRule, type KindName } from '../part';
 import { effortOf, hazardsOf, MOUNTINGS, TOOLS, type EffortClass, type MountingName, type ToolName } from './effort';
-import { survivalSays, type Experience } from './experience';
+import { survivalText, type Experience } from './experience';
 import type { Job } from './plan';
 import { MINUTE_PRICE } from './usefulness';
 import { valueOf, type Value, type Worth } from './value';
@@ -19,7 +19,7 @@ export interface HarvestPart extends Worth {
   readonly ref: string;
   readonly marking?: string | null | undefined;
   /** Its main value in words, such as `100 nF`. */
-  readonly says: string;
+  readonly message: string;
   readonly mounting: Mounting;
 }
 
@@ -130,7 +130,7 @@ function handfuls(parts: readonly HarvestPart[]): readonly (readonly HarvestPart
           part.kind,
           part.subtype,
           part.package,
-          part.says,
+          part.message,
           part.marking,
           part.grade,
           part.wish,
@@ -160,8 +160,8 @@ function jobOf(
     mountings: mounting.ways,
   });
   const worth = survival * handfulPoints(group);
-  const risk = survivalSays(survival);
-  const label = [part.says, kindRule(part.kind).label].filter((word) => word !== '').join(' ');
+  const risk = survivalText(survival);
+  const label = [part.message, kindRule(part.kind).label].filter((word) => word !== '').join(' ');
   return {
     id: many ? group.map(({ ref }) => ref).join(',') : part.ref,
     title: many ? `${group.length} × ${label}` : `${part.ref}, ${part.marking || label}`,

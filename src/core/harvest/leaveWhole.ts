@@ -11,7 +11,7 @@ export interface WholeAdvice {
   readonly leave: boolean;
   /** Points of the working whole. */
   readonly points: number;
-  readonly says: string;
+  readonly message: string;
 }
 
 /** Points of a working supply: a start, for every watt, for every further output, and for a soak that it passed. Common practice, no source. */
@@ -35,7 +35,7 @@ export function adviseWhole(unit: WholeUnit, parts: { points: number; minutes: n
   return {
     leave,
     points,
-    says: leave
+    message: leave
       ? `It works: leave it whole. ${worth}${unit.soaked ? '' : ' Run it under load before you trust it.'}`
       : `It works, but its parts are worth more. ${worth}`,
   };

@@ -160,14 +160,14 @@ describe('windings from ohms', () => {
   });
 
   test.each`
-    line          | says
+    line          | message
     ${'one two'}  | ${'not two pins'}
     ${'1-1 3'}    | ${'one pin twice'}
     ${'1-2 tall'} | ${'not ohms'}
-  `('“$line” is refused: $says', ({ line, says }) => {
+  `('“$line” is refused: $message', ({ line, message }) => {
     const { readings, problems } = parseOhms(`3-4 1\n${line}`);
     expect(readings).toHaveLength(1);
-    expect(problems[0]).toMatchObject({ line: 2, message: expect.stringContaining(says) });
+    expect(problems[0]).toMatchObject({ line: 2, message: expect.stringContaining(message) });
   });
 
   test('windings of any shape are found again from readings in any order', () => {

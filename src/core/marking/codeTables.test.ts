@@ -105,7 +105,7 @@ test('every rule has a name, what it yields, a source, a prior, and an example t
 
 describe('what would tell close readings apart', () => {
   test.each`
-    marking    | context                                 | says                | why
+    marking    | context                                 | message                | why
     ${'1660'}  | ${{ kind: 'diode', package: 'TO-220' }} | ${'Schottky'}       | ${'two technologies'}
     ${'40N60'} | ${{ package: 'TO-247' }}                | ${'IGBT'}           | ${'two kinds'}
     ${'104'}   | ${{}}                                   | ${'ohms'}           | ${'a resistor or a capacitor'}
@@ -113,9 +113,9 @@ describe('what would tell close readings apart', () => {
     ${'47?'}   | ${{ kind: 'resistor' }}                 | ${'Measure it'}     | ${'two resistances'}
     ${'12N65'} | ${{ kind: 'nmos' }}                     | ${undefined}        | ${'nothing close'}
     ${'HELLO'} | ${{}}                                   | ${undefined}        | ${'nothing read'}
-  `('$marking: $says ($why)', ({ marking, context, says }) => {
+  `('$marking: $message ($why)', ({ marking, context, message }) => {
     const told = tellApart(decodeMarking(marking, context));
-    if (says === undefined) expect(told).toBeUndefined();
-    else expect(told).toContain(says);
+    if (message === undefined) expect(told).toBeUndefined();
+    else expect(told).toContain(message);
   });
 });

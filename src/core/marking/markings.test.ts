@@ -3,7 +3,7 @@ import { decodeMarking, type MarkingContext, type Reading } from '.';
 import { MARKING_CASES, type MarkingCase } from './fixtures/markings';
 
 /** Whether a reading says what the table says. */
-function says(reading: Reading | undefined, { kind, ratings, facts }: MarkingCase): boolean {
+function message(reading: Reading | undefined, { kind, ratings, facts }: MarkingCase): boolean {
   return (
     reading?.kind === kind &&
     Object.entries(ratings).every(([name, value]) => {
@@ -25,10 +25,10 @@ describe.each([...new Set(MARKING_CASES.map(({ source }) => source))])('%s', (so
   test.each(MARKING_CASES.filter((one) => one.source === source))('$marking is $kind', (one) => {
     const known = decodeMarking(one.marking, { kind: one.kind });
     expect(known[0]).toMatchObject({ kind: one.kind });
-    expect(says(known[0], one) ? 'as the table' : known[0]).toBe('as the table');
+    expect(message(known[0], one) ? 'as the table' : known[0]).toBe('as the table');
     if (one.alone) {
       const [first] = decodeMarking(one.marking);
-      expect(says(first, one) ? 'as the table' : first).toBe('as the table');
+      expect(message(first, one) ? 'as the table' : first).toBe('as the table');
     }
   });
 });
@@ -84,8 +84,8 @@ test('of 100 worn markings the right reading is first for at least 70 and among 
       const [one] = pool.splice(Math.floor(random() * pool.length), 1);
       if (!one) break;
       const readings = decodeMarking(worn(one.marking, random), { kind: one.kind });
-      if (says(readings[0], one)) first += 1;
-      if (readings.slice(0, 3).some((reading) => says(reading, one))) three += 1;
+      if (message(readings[0], one)) first += 1;
+      if (readings.slice(0, 3).some((reading) => message(reading, one))) three += 1;
     }
     return { first, three };
   });

@@ -89,18 +89,18 @@ test('a chip has a field for each leg and whether it worked, and no case has too
 });
 
 test.each`
-  hours     | around | says
+  hours     | around | message
   ${1000}   | ${45}  | ${/^About \d+(\.\d)? years of running left, .* to .*\.$/}
   ${5000}   | ${85}  | ${/^About 3\.3 years of running left/}
   ${60000}  | ${85}  | ${/^Its life may be used up; at best 1\.8 years left\.$/}
   ${200000} | ${85}  | ${/used up\.$/}
   ${1000}   | ${30}  | ${/its seal sets the end/}
-`('after $hours h at $around °C: $says', ({ hours, around, says }) => {
+`('after $hours h at $around °C: $message', ({ hours, around, message }) => {
   const reading = (value: number) => ({ value, resolution: 1 });
   const life = lifeOf(
     { hours: reading(hours), around: reading(around), rippleShare: reading(0.5) },
     { temperature: 105, life: 5000 },
   );
-  expect(life && lifeText(life)).toMatch(says as RegExp);
+  expect(life && lifeText(life)).toMatch(message as RegExp);
   expect(lifeOf({}, {})).toBeUndefined();
 });

@@ -72,7 +72,7 @@ const MIXED = part('ic', {}, { known: [{ from: 'U2', pins: { '1': 0.2, '2': 0.2 
 // expected of 100 uF 25 V is 0.65 ohm by the documented model.
 describe('the verdict a careful old hand would give', () => {
   test.each`
-    of                                                       | measured                                                                 | verdict     | grade        | says
+    of                                                       | measured                                                                 | verdict     | grade        | message
     ${CAN}                                                   | ${'capacitance 98e-6 esr 0.3'}                                           | ${'keep'}   | ${'A'}       | ${'both as new'}
     ${CAN}                                                   | ${'capacitance 98e-6 esr 1.0'}                                           | ${'limit'}  | ${'B'}       | ${'ESR 1.5 times'}
     ${CAN}                                                   | ${'capacitance 98e-6 esr 1.6'}                                           | ${'limit'}  | ${'C'}       | ${'ESR 2.5 times'}
@@ -221,7 +221,7 @@ describe('the verdict a careful old hand would give', () => {
     ${part('ic')}                                            | ${'1 0.61 proved 1'}                                                     | ${'limit'}  | ${'B'}       | ${'it worked itself, one pin'}
     ${part('ic')}                                            | ${'1 0.61 proved 0'}                                                     | ${'retest'} | ${undefined} | ${'nobody knows'}
     ${part('ic')}                                            | ${'1 0.61'}                                                              | ${'retest'} | ${undefined} | ${'no good one to hold it against'}
-  `('$of.kind, $measured: $verdict ($says)', ({ of, measured, verdict, grade }) => {
+  `('$of.kind, $measured: $verdict ($message)', ({ of, measured, verdict, grade }) => {
     const judged = judgePart(of as PartUnderTest, readings(measured as string));
     expect({ verdict: judged.verdict, grade: judged.grade }).toEqual({ verdict, grade });
     expect(judged.reasons.every(({ text }) => text.length > 5 && !/NaN|undefined/.test(text))).toBe(true);
@@ -233,7 +233,7 @@ describe('the verdict a careful old hand would give', () => {
   // amperes, 0.8 % + 3 for ohms, 1.5 % + 3 in diode mode, the last digit a thousandth of the value; an insulation tester’s is the 30 % of IEC 61557-2
   // (from memory), all of it guarded.
   test.each`
-    of                                 | measured                                                    | grade        | says
+    of                                 | measured                                                    | grade        | message
     ${CAN}                             | ${'capacitance 81e-6 esr 0.3'}                              | ${'C'}       | ${/81 % of 100.µF\. With ± .*F of the meter that is no sure A/}
     ${CAN}                             | ${'capacitance 70e-6 esr 0.3'}                              | ${undefined} | ${/70 % of 100.µF\. But ± .*F of the meter straddles/}
     ${X2}                              | ${'capacitance 178e-9'}                                     | ${undefined} | ${/straddles/}
@@ -263,10 +263,10 @@ describe('the verdict a careful old hand would give', () => {
     ${Y1}                              | ${'capacitance 2.2e-9 insulation 160e6'}                    | ${'A'}       | ${/^Insulation 160.MΩ\.$/}
     ${OPTO}                            | ${`${LIT} drive 5e-3 output 9.5e-3 insulation 120e6`}       | ${undefined} | ${/straddles/}
     ${part('transformer')}             | ${'open 600e-6 shorted 9e-6 rings 12 insulation 110e6'}     | ${undefined} | ${/straddles/}
-  `('$of.kind, $measured: $grade, and the meter’s doubt is told', ({ of, measured, grade, says }) => {
+  `('$of.kind, $measured: $grade, and the meter’s doubt is told', ({ of, measured, grade, message }) => {
     const judged = judgePart(of as PartUnderTest, readings(measured as string));
     expect(judged.grade).toBe(grade);
-    expect(judged.reasons.map(({ text }) => text).filter((text) => (says as RegExp).test(text))).toHaveLength(1);
+    expect(judged.reasons.map(({ text }) => text).filter((text) => (message as RegExp).test(text))).toHaveLength(1);
   });
 
   test.each`

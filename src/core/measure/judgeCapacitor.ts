@@ -140,47 +140,47 @@ function electrolyticCriteria(
   return criteria;
 }
 
-const shareSays = (farads: number, nominal: number) =>
+const shareText = (farads: number, nominal: number) =>
   `${formatQuantity(farads, 'farad')} is ${Math.round((farads / nominal) * 100)} % of ${formatQuantity(nominal, 'farad')}`;
 
 function canCriterion(farads: number, nominal: number, tolerance: number): Criterion {
   const share = farads / nominal;
-  const says = shareSays(farads, nominal);
-  if (share > CAPACITANCE_LIMITS.mimicry) return { grade: 'reject', text: `${says}: leakage reads as capacitance.` };
+  const message = shareText(farads, nominal);
+  if (share > CAPACITANCE_LIMITS.mimicry) return { grade: 'reject', text: `${message}: leakage reads as capacitance.` };
   const { B, C } = CAPACITANCE_LIMITS;
   const grade =
     Math.abs(share - 1) <= tolerance ? 'A' : share >= B.low && share <= B.high ? 'B' : share >= C.low ? 'C' : 'reject';
-  return { grade, text: `${says}.`, limits: limitsOf(grade, [{ kind: 'not-for', use: 'timing' }]) };
+  return { grade, text: `${message}.`, limits: limitsOf(grade, [{ kind: 'not-for', use: 'timing' }]) };
 }
 
 function filmCriterion(farads: number, nominal: number, tolerance: number): Criterion {
   const share = farads / nominal;
-  const says = shareSays(farads, nominal);
-  if (share > CAPACITANCE_LIMITS.mimicry) return { grade: 'reject', text: `${says}: leakage reads as capacitance.` };
+  const message = shareText(farads, nominal);
+  if (share > CAPACITANCE_LIMITS.mimicry) return { grade: 'reject', text: `${message}: leakage reads as capacitance.` };
   return {
     grade: Math.abs(share - 1) <= tolerance ? 'A' : 'reject',
-    text: `${says}, ± ${Math.round(tolerance * 100)} % is its tolerance.`,
+    text: `${message}, ± ${Math.round(tolerance * 100)} % is its tolerance.`,
   };
 }
 
 /** An X capacitor heals its breakdowns at the price of its value: what is lost tells how often. */
 function suppressorCriterion(farads: number, nominal: number): Criterion {
   const share = farads / nominal;
-  const says = shareSays(farads, nominal);
-  if (share >= X_SHARE.warn) return { grade: 'A', text: `${says}.` };
-  if (share < X_SHARE.reject) return { grade: 'reject', text: `${says}: it has burnt away too much of itself.` };
+  const message = shareText(farads, nominal);
+  if (share >= X_SHARE.warn) return { grade: 'A', text: `${message}.` };
+  if (share < X_SHARE.reject) return { grade: 'reject', text: `${message}: it has burnt away too much of itself.` };
   return {
     grade: 'B',
-    text: `${says}: it has healed many breakdowns.`,
+    text: `${message}: it has healed many breakdowns.`,
     limits: [{ kind: 'not-for', use: 'mains' }],
   };
 }
 
 function insulationCriterion({ value }: Reading): Criterion {
-  const says = `Insulation ${value === Infinity ? 'beyond the meter' : formatQuantity(value, 'ohm')}`;
+  const message = `Insulation ${value === Infinity ? 'beyond the meter' : formatQuantity(value, 'ohm')}`;
   return value >= INSULATION
-    ? { grade: 'A', text: `${says}.` }
-    : { grade: 'reject', text: `${says}, at least ${formatQuantity(INSULATION, 'ohm')} is wanted.` };
+    ? { grade: 'A', text: `${message}.` }
+    : { grade: 'reject', text: `${message}, at least ${formatQuantity(INSULATION, 'ohm')} is wanted.` };
 }
 
 function esrCriterion(
@@ -196,9 +196,9 @@ function esrCriterion(
   const { standard, expanded } = doubtOf({ ...reading, value }, 'esr');
   const ratio = value / reference;
   const show = (ohms: number) => formatQuantity(ohms, 'ohm', { digits: 2 });
-  const says = `ESR ${show(value)}${leads > 0 ? ` without the leads’ ${show(leads)}` : ''} is ${ratio.toFixed(1)} times the ${printed.esr === undefined ? 'expected' : 'datasheet’s'} ${show(reference)}${test.readings.esr ? '' : ` at ${formatQuantity(lossFrequency(test.readings), 'hertz')}`}`;
+  const message = `ESR ${show(value)}${leads > 0 ? ` without the leads’ ${show(leads)}` : ''} is ${ratio.toFixed(1)} times the ${printed.esr === undefined ? 'expected' : 'datasheet’s'} ${show(reference)}${test.readings.esr ? '' : ` at ${formatQuantity(lossFrequency(test.readings), 'hertz')}`}`;
   if (ratio < ESR_LIMITS.suspicious && value + expanded < reference)
-    return { grade: 'cannot tell', text: `${says}: too good. Check for shorted leads or a part in parallel.` };
+    return { grade: 'cannot tell', text: `${message}: too good. Check for shorted leads or a part in parallel.` };
   const limits = (['A', 'B', 'C'] as const).map((grade) => ({ grade, limit: ESR_LIMITS[grade] }));
   const grade = gradeAgainst(ratio, standard / reference, limits, 'at-most');
   const doubt = `± ${show(expanded)} of the tester`;
@@ -207,11 +207,11 @@ function esrCriterion(
       ? ' Retest with the leads zeroed.'
       : '';
   const text: Readonly<Record<typeof grade, string>> = {
-    A: `${says}.`,
-    B: ratio <= ESR_LIMITS.A ? `${says}; with ${doubt} that is no sure A.${zero}` : `${says}; an A stays below that.`,
-    C: `${says}: only where ripple is low.`,
-    reject: `${says}: worn out.`,
-    'cannot tell': `${says}; limit ${show(reference * ESR_LIMITS.C)}, and ${doubt} straddles it.${zero}`,
+    A: `${message}.`,
+    B: ratio <= ESR_LIMITS.A ? `${message}; with ${doubt} that is no sure A.${zero}` : `${message}; an A stays below that.`,
+    C: `${message}: only where ripple is low.`,
+    reject: `${message}: worn out.`,
+    'cannot tell': `${message}; limit ${show(reference * ESR_LIMITS.C)}, and ${doubt} straddles it.${zero}`,
   };
   return { grade, text: text[grade], limits: limitsOf(grade, [{ kind: 'not-for', use: 'ripple' }]) };
 }
@@ -232,11 +232,11 @@ function leakageCriterion(reading: Reading, printed: { capacitance: number; volt
     return { grade: 'cannot tell', text: 'The rated voltage is not known, so no leakage can be expected.' };
   const limit = largestLeakage({ capacitance: printed.capacitance, voltage: printed.voltage });
   const { standard } = doubtOf(reading, 'current');
-  const says = `Leakage ${formatQuantity(reading.value, 'ampere')}, limit ${formatQuantity(limit, 'ampere')}`;
+  const message = `Leakage ${formatQuantity(reading.value, 'ampere')}, limit ${formatQuantity(limit, 'ampere')}`;
   const outcome = gradeAgainst(reading.value / limit, standard / limit, [{ grade: 'A', limit: 1 }], 'at-most');
-  if (outcome === 'A') return { grade: 'A', text: `${says}.` };
-  if (outcome === 'cannot tell') return { grade: 'cannot tell', text: `${says}: the meter cannot tell.` };
+  if (outcome === 'A') return { grade: 'A', text: `${message}.` };
+  if (outcome === 'cannot tell') return { grade: 'cannot tell', text: `${message}: the meter cannot tell.` };
   if (reading.value > LEAKAGE_HOPELESS * limit)
-    return { grade: 'reject', text: `${says}: more than three times as much.` };
-  return { grade: 'cannot tell', text: `${says}: reform it at its rated voltage through a resistor, and repeat.` };
+    return { grade: 'reject', text: `${message}: more than three times as much.` };
+  return { grade: 'cannot tell', text: `${message}: reform it at its rated voltage through a resistor, and repeat.` };
 }

@@ -88,11 +88,11 @@ function comparePin(pin: string, value: number, known: readonly KnownChip[]): re
   if (others.length === 0) return [];
   const apart = Math.min(...others.map((other) => distance(value, other)));
   const show = (volts: number) => (volts === Infinity ? 'OL' : formatQuantity(volts, 'volt'));
-  const says = `Pin ${pin} reads ${show(value)}, a good one ${show(others[0] ?? Infinity)}`;
-  if (apart <= ALIKE.near) return [{ grade: 'A', text: `${says}.` }];
+  const message = `Pin ${pin} reads ${show(value)}, a good one ${show(others[0] ?? Infinity)}`;
+  if (apart <= ALIKE.near) return [{ grade: 'A', text: `${message}.` }];
   const broken = value < SHORT || (value === Infinity) !== (others[0] === Infinity);
-  if (broken || apart > ALIKE.far) return [{ grade: 'reject', text: `${says}.` }];
-  return [{ grade: 'cannot tell', text: `${says}: measure both again, warm from the same hand.` }];
+  if (broken || apart > ALIKE.far) return [{ grade: 'reject', text: `${message}.` }];
+  return [{ grade: 'cannot tell', text: `${message}: measure both again, warm from the same hand.` }];
 }
 
 const distance = (a: number, b: number): number =>

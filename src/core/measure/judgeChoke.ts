@@ -59,34 +59,34 @@ export function judgeChoke({ readings, nominal, damage }: ChokeTest): Judgement 
 }
 
 function inductanceCriterion(reading: Reading, nominal: ChokeTest['nominal']): Criterion {
-  const says = formatQuantity(reading.value, 'henry');
+  const message = formatQuantity(reading.value, 'henry');
   if (nominal.inductance === undefined)
-    return { grade: 'B', text: `${says} measured; nothing is printed to hold it against.` };
+    return { grade: 'B', text: `${message} measured; nothing is printed to hold it against.` };
   const tolerance = nominal.tolerance ?? TOLERANCE;
   const off = reading.value / nominal.inductance - 1;
   // Too much is no fault: nobody loses a choke to more turns.
   return {
     grade: Math.abs(off) <= tolerance ? 'A' : off > -2 * tolerance ? 'B' : 'reject',
-    text: `${says}, ${formatQuantity(nominal.inductance, 'henry')} ± ${formatQuantity(tolerance, 'ratio')} is printed.`,
+    text: `${message}, ${formatQuantity(nominal.inductance, 'henry')} ± ${formatQuantity(tolerance, 'ratio')} is printed.`,
   };
 }
 
 /** How long a winding rings tells a shorted turn. */
 export function ringCriterion({ value: periods }: Reading): Criterion {
-  const says = `It rings for ${Math.round(periods)} periods (Q about ${ringQuality(periods).toFixed(0)})`;
+  const message = `It rings for ${Math.round(periods)} periods (Q about ${ringQuality(periods).toFixed(0)})`;
   if (periods < RINGS.shorted)
-    return { grade: 'reject', text: `${says}: a turn is shorted. Free every other winding before you believe it.` };
+    return { grade: 'reject', text: `${message}: a turn is shorted. Free every other winding before you believe it.` };
   return periods < RINGS.good
-    ? { grade: 'cannot tell', text: `${says}, 7 and more are usual. Lift every load and repeat.` }
-    : { grade: 'A', text: `${says}.` };
+    ? { grade: 'cannot tell', text: `${message}, 7 and more are usual. Lift every load and repeat.` }
+    : { grade: 'A', text: `${message}.` };
 }
 
 function saturationCriterion(amperes: number, rated: number | undefined): Criterion {
-  const says = `It saturates at ${formatQuantity(amperes, 'ampere')}`;
-  if (rated === undefined || amperes >= rated) return { grade: 'A', text: `${says}: use it to nine tenths of that.` };
+  const message = `It saturates at ${formatQuantity(amperes, 'ampere')}`;
+  if (rated === undefined || amperes >= rated) return { grade: 'A', text: `${message}: use it to nine tenths of that.` };
   return {
     grade: 'B',
-    text: `${says}, below the ${formatQuantity(rated, 'ampere')} printed.`,
+    text: `${message}, below the ${formatQuantity(rated, 'ampere')} printed.`,
     limits: [{ kind: 'derated', rating: 'current', share: (0.9 * amperes) / rated }],
   };
 }
@@ -134,7 +134,7 @@ function alikeCriterion(first: Reading, second: Reading): Criterion {
   const mean = (first.value + second.value) / 2;
   const off = Math.abs(first.value - second.value) / mean;
   const standard = doubtOf(difference(first, second), 'inductance').standard / mean;
-  return inDoubt(off, { standard, says: `± ${(200 * standard).toFixed(1)} % of the meter` }, (share) => {
+  return inDoubt(off, { standard, message: `± ${(200 * standard).toFixed(1)} % of the meter` }, (share) => {
     const grade = share <= ALIKE.A ? 'A' : share <= ALIKE.B ? 'B' : 'reject';
     return {
       grade,

@@ -134,19 +134,19 @@ function forwardCriterion(
     return technology === 'led'
       ? { grade: 'cannot tell', text: 'Forward reads OL: many meters cannot light an LED. Try 5 mA from a supply.' }
       : { grade: 'reject', text: 'Forward reads OL: the diode is open.' };
-  const says = `Forward drop ${formatQuantity(volts, 'volt')}`;
-  if (volts < FORWARD_SHORTED) return { grade: 'reject', text: `${says}: shorted.` };
+  const message = `Forward drop ${formatQuantity(volts, 'volt')}`;
+  if (volts < FORWARD_SHORTED) return { grade: 'reject', text: `${message}: shorted.` };
   if (!usual) {
     const like = Object.values(FORWARD_DROP).find(({ low, high }) => volts >= low && volts <= high);
     return like
-      ? { grade: 'B', text: `${says}: that of ${like.words}, but the marking is not read.` }
-      : { grade: 'cannot tell', text: `${says}: between a Schottky and a silicon diode. Measure its leakage.` };
+      ? { grade: 'B', text: `${message}: that of ${like.words}, but the marking is not read.` }
+      : { grade: 'cannot tell', text: `${message}: between a Schottky and a silicon diode. Measure its leakage.` };
   }
   if (volts >= usual.low && volts <= usual.high)
-    return { grade: 'A', text: `${says}, usual ${usual.low} to ${usual.high} V for ${usual.words}.` };
+    return { grade: 'A', text: `${message}, usual ${usual.low} to ${usual.high} V for ${usual.words}.` };
   return {
     grade: 'cannot tell',
-    text: `${says}, but ${usual.words} shows ${usual.low} to ${usual.high} V. Is the marking read right?`,
+    text: `${message}, but ${usual.words} shows ${usual.low} to ${usual.high} V. Is the marking read right?`,
   };
 }
 
@@ -169,33 +169,33 @@ function reverseCriterion(ohms: number): Criterion {
 }
 
 function halvesCriterion(volts: number): Criterion {
-  const says = `The halves differ by ${formatQuantity(volts, 'volt')}`;
-  if (volts <= HALVES.alike) return { grade: 'A', text: `${says}.` };
+  const message = `The halves differ by ${formatQuantity(volts, 'volt')}`;
+  if (volts <= HALVES.alike) return { grade: 'A', text: `${message}.` };
   return {
     grade: volts <= HALVES.apart ? 'B' : 'C',
-    text: `${says}: ${volts <= HALVES.apart ? 'they share no current evenly' : 'one half is not like the other'}.`,
+    text: `${message}: ${volts <= HALVES.apart ? 'they share no current evenly' : 'one half is not like the other'}.`,
     limits: [{ kind: 'not-for', use: 'parallel' }],
   };
 }
 
 function leakageCriterion(amperes: number, technology: string | undefined): Criterion {
   const limit = technology === 'schottky' ? LEAKAGE.schottky : LEAKAGE.silicon;
-  const says = `Reverse leakage ${formatQuantity(amperes, 'ampere')}, up to ${formatQuantity(limit, 'ampere')} is usual`;
-  if (amperes <= limit) return { grade: 'A', text: `${says}.` };
+  const message = `Reverse leakage ${formatQuantity(amperes, 'ampere')}, up to ${formatQuantity(limit, 'ampere')} is usual`;
+  if (amperes <= limit) return { grade: 'A', text: `${message}.` };
   return amperes > 10 * limit
-    ? { grade: 'reject', text: `${says}.` }
-    : { grade: 'B', text: `${says}.`, limits: [{ kind: 'derated', rating: 'vrrm', share: 0.5 }] };
+    ? { grade: 'reject', text: `${message}.` }
+    : { grade: 'B', text: `${message}.`, limits: [{ kind: 'derated', rating: 'vrrm', share: 0.5 }] };
 }
 
 function zenerCriterion(reading: Reading, nominal: DiodeTest['nominal']): Criterion {
-  const says = `Zener voltage ${formatQuantity(reading.value, 'volt')}`;
-  if (nominal.vz === undefined) return { grade: 'B', text: `${says}; the marking does not say what it should be.` };
+  const message = `Zener voltage ${formatQuantity(reading.value, 'volt')}`;
+  if (nominal.vz === undefined) return { grade: 'B', text: `${message}; the marking does not say what it should be.` };
   const tolerance = nominal.tolerance ?? ZENER_TOLERANCE;
   const off = Math.abs(reading.value / nominal.vz - 1);
   const grade = off <= tolerance ? 'A' : off <= 2 * tolerance ? 'B' : 'reject';
   return {
     grade,
-    text: `${says}, ${formatQuantity(nominal.vz, 'volt')} ± ${formatQuantity(tolerance, 'ratio')} is printed.`,
+    text: `${message}, ${formatQuantity(nominal.vz, 'volt')} ± ${formatQuantity(tolerance, 'ratio')} is printed.`,
     ...(grade === 'B' ? { limits: [{ kind: 'not-for', use: 'precision' }] as const } : {}),
   };
 }

@@ -44,13 +44,13 @@ export function judgeRelay({ readings, nominal, damage }: MechanicalTest): Judge
       readings.pullIn,
       'Where it pulls in was not tried.',
       ({ value }): Criterion => {
-        const says = `It pulls in at ${formatQuantity(value, 'volt')}`;
-        if (voltage === undefined) return { grade: 'cannot tell', text: `${says}; its coil voltage is not known.` };
+        const message = `It pulls in at ${formatQuantity(value, 'volt')}`;
+        if (voltage === undefined) return { grade: 'cannot tell', text: `${message}; its coil voltage is not known.` };
         return value <= RELAY.pullIn * voltage
-          ? { grade: 'A', text: `${says} of ${formatQuantity(voltage, 'volt')}.` }
+          ? { grade: 'A', text: `${message} of ${formatQuantity(voltage, 'volt')}.` }
           : {
               grade: value <= voltage ? 'C' : 'reject',
-              text: `${says}, by ${formatQuantity(RELAY.pullIn * voltage, 'volt')} it should.`,
+              text: `${message}, by ${formatQuantity(RELAY.pullIn * voltage, 'volt')} it should.`,
               // A weak pull presses its contacts weakly.
               limits: [{ kind: 'derated', rating: 'current', share: 0.5 }],
             };
@@ -61,10 +61,10 @@ export function judgeRelay({ readings, nominal, damage }: MechanicalTest): Judge
       readings.dropOut,
       null,
       ({ value }): Criterion => {
-        const says = `It drops out at ${formatQuantity(value, 'volt')}`;
+        const message = `It drops out at ${formatQuantity(value, 'volt')}`;
         return voltage !== undefined && value < RELAY.dropOut * voltage
-          ? { grade: 'reject', text: `${says}: it sticks.` }
-          : { grade: 'A', text: `${says}.` };
+          ? { grade: 'reject', text: `${message}: it sticks.` }
+          : { grade: 'A', text: `${message}.` };
       },
       'dcVolt',
     ),
@@ -76,7 +76,7 @@ function contactCriterion(reading: Reading): Criterion {
   const { value } = reading;
   if (value === Infinity) return { grade: 'reject', text: 'The contact does not close.' };
   const { standard, expanded } = doubtOf(reading, 'ohm');
-  const says = `Closed contact ${formatQuantity(value, 'ohm', { digits: 2 })}`;
+  const message = `Closed contact ${formatQuantity(value, 'ohm', { digits: 2 })}`;
   const grade = gradeAgainst(
     value,
     standard,
@@ -86,16 +86,16 @@ function contactCriterion(reading: Reading): Criterion {
     ],
     'at-most',
   );
-  if (grade === 'A') return { grade, text: `${says}.` };
-  if (grade === 'reject') return { grade, text: `${says}: burnt away.` };
+  if (grade === 'A') return { grade, text: `${message}.` };
+  if (grade === 'reject') return { grade, text: `${message}: burnt away.` };
   if (grade === 'cannot tell' || value <= CONTACT.good)
     return {
       grade: 'cannot tell',
-      text: `${says}, and ± ${formatQuantity(expanded, 'ohm', { digits: 2 })} of the meter straddles ${formatQuantity(value <= CONTACT.good ? CONTACT.good : CONTACT.worn, 'ohm')}. Zero the leads, or measure the drop at 1 A.`,
+      text: `${message}, and ± ${formatQuantity(expanded, 'ohm', { digits: 2 })} of the meter straddles ${formatQuantity(value <= CONTACT.good ? CONTACT.good : CONTACT.worn, 'ohm')}. Zero the leads, or measure the drop at 1 A.`,
     };
   return {
     grade,
-    text: `${says}: burnt. Signals and small loads only.`,
+    text: `${message}: burnt. Signals and small loads only.`,
     limits: [{ kind: 'derated', rating: 'current', share: 0.2 }],
   };
 }
@@ -110,17 +110,17 @@ export function judgeFan({ readings, nominal, damage }: MechanicalTest): Judgeme
       readings.starts,
       'Where it starts was not tried.',
       ({ value }): Criterion => {
-        const says = `It starts from ${formatQuantity(value, 'volt')}`;
-        if (voltage === undefined) return { grade: 'B', text: `${says}; its voltage is not known.` };
+        const message = `It starts from ${formatQuantity(value, 'volt')}`;
+        if (voltage === undefined) return { grade: 'B', text: `${message}; its voltage is not known.` };
         if (value > FAN.late * voltage)
-          return { grade: 'reject', text: `${says} of ${formatQuantity(voltage, 'volt')}: its bearing is going.` };
+          return { grade: 'reject', text: `${message} of ${formatQuantity(voltage, 'volt')}: its bearing is going.` };
         return value > FAN.starts * voltage
           ? {
               grade: 'B',
-              text: `${says}: give it a kick at full voltage for a second.`,
+              text: `${message}: give it a kick at full voltage for a second.`,
               limits: [{ kind: 'not-for', use: 'cooling' }],
             }
-          : { grade: 'A', text: `${says} of ${formatQuantity(voltage, 'volt')}.` };
+          : { grade: 'A', text: `${message} of ${formatQuantity(voltage, 'volt')}.` };
       },
       'dcVolt',
     ),
@@ -128,17 +128,17 @@ export function judgeFan({ readings, nominal, damage }: MechanicalTest): Judgeme
       readings.current,
       'Its current was not measured.',
       ({ value }): Criterion => {
-        const says = `It draws ${formatQuantity(value, 'ampere')}`;
-        if (current === undefined) return { grade: 'A', text: `${says}.` };
+        const message = `It draws ${formatQuantity(value, 'ampere')}`;
+        if (current === undefined) return { grade: 'A', text: `${message}.` };
         if (value > FAN.tired * current)
-          return { grade: 'reject', text: `${says} of ${formatQuantity(current, 'ampere')}: it drags.` };
+          return { grade: 'reject', text: `${message} of ${formatQuantity(current, 'ampere')}: it drags.` };
         return value > FAN.current * current
           ? {
               grade: 'C',
-              text: `${says} of ${formatQuantity(current, 'ampere')}: the bearing is dry.`,
+              text: `${message} of ${formatQuantity(current, 'ampere')}: the bearing is dry.`,
               limits: [{ kind: 'not-for', use: 'cooling' }],
             }
-          : { grade: 'A', text: `${says} of ${formatQuantity(current, 'ampere')}.` };
+          : { grade: 'A', text: `${message} of ${formatQuantity(current, 'ampere')}.` };
       },
       'current',
     ),

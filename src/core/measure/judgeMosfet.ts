@@ -62,14 +62,14 @@ export function judgeMosfet({ readings, nominal, damage }: MosfetTest): Judgemen
 function bodyCriterion({ value: volts }: Reading): Criterion {
   if (volts === Infinity)
     return { grade: 'cannot tell', text: 'Source to drain reads OL: open, or a wide-gap part. Check the kind.' };
-  const says = `Body diode ${formatQuantity(volts, 'volt')}`;
-  if (volts <= BODY_DIODE.shorted) return { grade: 'reject', text: `${says}: drain and source are shorted.` };
+  const message = `Body diode ${formatQuantity(volts, 'volt')}`;
+  if (volts <= BODY_DIODE.shorted) return { grade: 'reject', text: `${message}: drain and source are shorted.` };
   if (volts < BODY_DIODE.low || volts > BODY_DIODE.high)
     return {
       grade: 'cannot tell',
-      text: `${says}, usual ${BODY_DIODE.low} to ${BODY_DIODE.high} V for silicon. Measure again.`,
+      text: `${message}, usual ${BODY_DIODE.low} to ${BODY_DIODE.high} V for silicon. Measure again.`,
     };
-  return { grade: 'A', text: `${says}, usual ${BODY_DIODE.low} to ${BODY_DIODE.high} V.` };
+  return { grade: 'A', text: `${message}, usual ${BODY_DIODE.low} to ${BODY_DIODE.high} V.` };
 }
 
 function blockingCriterion({ value: ohms }: Reading): Criterion {
@@ -93,34 +93,34 @@ export function gateCriterion({ value: ohms }: Reading): Criterion {
 }
 
 function holdCriterion({ value: seconds }: Reading): Criterion {
-  const says = `The gate held its charge for ${formatQuantity(seconds, 'second')}`;
-  if (seconds < HOLD.bad) return { grade: 'reject', text: `${says}: it leaks.` };
+  const message = `The gate held its charge for ${formatQuantity(seconds, 'second')}`;
+  if (seconds < HOLD.bad) return { grade: 'reject', text: `${message}: it leaks.` };
   if (seconds < HOLD.good)
-    return { grade: 'cannot tell', text: `${says}, over 10 s is usual. Wipe it dry and repeat.` };
-  return { grade: 'A', text: `${says}.` };
+    return { grade: 'cannot tell', text: `${message}, over 10 s is usual. Wipe it dry and repeat.` };
+  return { grade: 'A', text: `${message}.` };
 }
 
 function thresholdCriterion({ value: volts }: Reading, printed: number | undefined): Criterion {
   const low = (printed ?? THRESHOLD.low) * THRESHOLD.below;
   const high = (printed ?? THRESHOLD.high) * THRESHOLD.above;
-  const says = `Gate threshold ${formatQuantity(volts, 'volt')}, ${formatQuantity(low, 'volt')} to ${formatQuantity(high, 'volt')} is credible`;
-  return volts < low || volts > high ? { grade: 'reject', text: `${says}.` } : { grade: 'A', text: `${says}.` };
+  const message = `Gate threshold ${formatQuantity(volts, 'volt')}, ${formatQuantity(low, 'volt')} to ${formatQuantity(high, 'volt')} is credible`;
+  return volts < low || volts > high ? { grade: 'reject', text: `${message}.` } : { grade: 'A', text: `${message}.` };
 }
 
 function onCriterion(drop: Reading, { onAmps, leads }: Readings, limit: number | undefined): Criterion {
   if (!onAmps || onAmps.value <= 0)
     return { grade: 'cannot tell', text: 'The drop when on needs the current it was taken at.' };
   const measured = onResistance(drop, onAmps, leads?.value ?? 0);
-  const says = `On resistance ${formatQuantity(measured.value, 'ohm', { digits: 3 })}`;
+  const message = `On resistance ${formatQuantity(measured.value, 'ohm', { digits: 3 })}`;
   if (leads && leads.value > LEAD_SHARE * measured.value)
     return {
       grade: 'cannot tell',
-      text: `${says}, but the leads add ${formatQuantity(leads.value, 'ohm', { digits: 2 })}: measure with four wires.`,
+      text: `${message}, but the leads add ${formatQuantity(leads.value, 'ohm', { digits: 2 })}: measure with four wires.`,
     };
   if (limit === undefined)
-    return { grade: 'B', text: `${says}; the datasheet’s limit is not known, so no better than B.` };
+    return { grade: 'B', text: `${message}; the datasheet’s limit is not known, so no better than B.` };
   const ratio = measured.value / limit;
-  const against = `${says}, datasheet at most ${formatQuantity(limit, 'ohm')}`;
+  const against = `${message}, datasheet at most ${formatQuantity(limit, 'ohm')}`;
   if (ratio < ON.wrong) return { grade: 'cannot tell', text: `${against}: too good. Is it the part it says?` };
   const grades = (['A', 'B', 'C'] as const).map((grade) => ({ grade, limit: ON[grade] }));
   const grade = gradeAgainst(ratio, measured.standard / limit, grades, 'at-most');
@@ -153,13 +153,13 @@ export function onResistance(drop: Reading, current: Reading, leads: number): { 
 }
 
 function leakageCriterion({ value: amperes }: Reading): Criterion {
-  const says = `Drain leakage ${formatQuantity(amperes, 'ampere')}`;
-  if (amperes > LEAKAGE.bad) return { grade: 'reject', text: `${says}: it does not block.` };
+  const message = `Drain leakage ${formatQuantity(amperes, 'ampere')}`;
+  if (amperes > LEAKAGE.bad) return { grade: 'reject', text: `${message}: it does not block.` };
   if (amperes > LEAKAGE.good)
     return {
       grade: 'B',
-      text: `${says}, under 10 µA is usual.`,
+      text: `${message}, under 10 µA is usual.`,
       limits: [{ kind: 'derated', rating: 'vds', share: 0.5 }],
     };
-  return { grade: 'A', text: `${says}.` };
+  return { grade: 'A', text: `${message}.` };
 }

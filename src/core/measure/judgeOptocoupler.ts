@@ -93,11 +93,11 @@ function ledCriterion(volts: number): Criterion {
       grade: 'cannot tell',
       text: 'The LED reads OL: open, or the meter cannot drive it. Try 5 mA from a supply.',
     };
-  const says = `LED ${formatQuantity(volts, 'volt')}`;
-  if (volts < 0.1) return { grade: 'reject', text: `${says}: shorted.` };
+  const message = `LED ${formatQuantity(volts, 'volt')}`;
+  if (volts < 0.1) return { grade: 'reject', text: `${message}: shorted.` };
   return volts < LED.low || volts > LED.high
-    ? { grade: 'cannot tell', text: `${says}, 0.9 to 1.4 V is usual.` }
-    : { grade: 'A', text: `${says}.` };
+    ? { grade: 'cannot tell', text: `${message}, 0.9 to 1.4 V is usual.` }
+    : { grade: 'A', text: `${message}.` };
 }
 
 function transferCriterion(
@@ -109,7 +109,7 @@ function transferCriterion(
   const u =
     ratio *
     Math.hypot(doubtOf(drive, 'current').standard / drive.value, doubtOf(output, 'current').standard / output.value);
-  const says = `Transfer ratio ${Math.round(ratio * 100)} ± ${Math.max(1, Math.round(200 * u))} %, ${rank ? `rank ${rank} has` : 'without a rank'} ${low * 100} to ${high * 100} %`;
+  const message = `Transfer ratio ${Math.round(ratio * 100)} ± ${Math.max(1, Math.round(200 * u))} %, ${rank ? `rank ${rank} has` : 'without a rank'} ${low * 100} to ${high * 100} %`;
   const grade = gradeAgainst(
     ratio,
     u,
@@ -119,15 +119,15 @@ function transferCriterion(
     ],
     'at-least',
   );
-  if (grade === 'reject') return { grade, text: `${says}: the LED has faded.` };
-  if (grade === 'cannot tell') return { grade, text: `${says}; the meters cannot tell it from half of that.` };
+  if (grade === 'reject') return { grade, text: `${message}: the LED has faded.` };
+  if (grade === 'cannot tell') return { grade, text: `${message}; the meters cannot tell it from half of that.` };
   if (grade === 'C')
     return {
       grade,
-      text: `${says}: ${ratio < low ? 'the LED is fading' : 'with that doubt it is no sure A'}.`,
+      text: `${message}: ${ratio < low ? 'the LED is fading' : 'with that doubt it is no sure A'}.`,
       limits: [{ kind: 'not-for', use: 'precision' }],
     };
   if (ratio > high)
-    return { grade: 'B', text: `${says}: is the rank read right?`, limits: [{ kind: 'not-for', use: 'precision' }] };
-  return { grade: 'A', text: `${says}.` };
+    return { grade: 'B', text: `${message}: is the rank read right?`, limits: [{ kind: 'not-for', use: 'precision' }] };
+  return { grade: 'A', text: `${message}.` };
 }

@@ -66,12 +66,12 @@ export function judgeVaristor({ readings, nominal, damage }: ProtectionTest): Ju
 }
 
 function kneeCriterion(reading: Reading, nominal: number | undefined): Criterion {
-  const says = `${formatQuantity(reading.value, 'volt')} at 1 mA`;
-  if (nominal === undefined) return { grade: 'cannot tell', text: `${says}; the code on its disc is not read.` };
+  const message = `${formatQuantity(reading.value, 'volt')} at 1 mA`;
+  if (nominal === undefined) return { grade: 'cannot tell', text: `${message}; the code on its disc is not read.` };
   const off = Math.abs(reading.value / nominal - 1);
   return {
     grade: off <= VARISTOR.moved ? 'A' : 'reject',
-    text: `${says}, ${formatQuantity(nominal, 'volt')} ± 10 % is its code.`,
+    text: `${message}, ${formatQuantity(nominal, 'volt')} ± 10 % is its code.`,
   };
 }
 
@@ -94,11 +94,11 @@ export function judgeThermistor({
       (reading): Criterion => {
         if (reading.value === Infinity) return { grade: 'reject', text: 'It reads OL: open.' };
         const at25 = reading.value * (positive ? 1 : towards25(around));
-        const says = `${formatQuantity(reading.value, 'ohm')} at ${formatQuantity(around, 'celsius')}${around === 25 ? '' : `, ${formatQuantity(at25, 'ohm')} at 25 °C`}`;
-        if (nominal === undefined) return { grade: 'cannot tell', text: `${says}; its marking is not read.` };
+        const message = `${formatQuantity(reading.value, 'ohm')} at ${formatQuantity(around, 'celsius')}${around === 25 ? '' : `, ${formatQuantity(at25, 'ohm')} at 25 °C`}`;
+        if (nominal === undefined) return { grade: 'cannot tell', text: `${message}; its marking is not read.` };
         return {
           grade: Math.abs(at25 / nominal - 1) <= THERMISTOR.within ? 'A' : 'reject',
-          text: `${says}, ${formatQuantity(nominal, 'ohm')} ± 20 % is its marking.`,
+          text: `${message}, ${formatQuantity(nominal, 'ohm')} ± 20 % is its marking.`,
         };
       },
       'ohm',

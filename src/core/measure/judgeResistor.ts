@@ -53,19 +53,19 @@ function valueCriterion(reading: Reading, leads: number, nominal: number | undef
     return { grade: 'cannot tell', text: 'The marked value is not known; read the marking first.' };
   const { standard, expanded, limit } = doubtOf(reading, 'ohm');
   const value = Math.max(0, reading.value - leads);
-  const says = `${formatQuantity(value, 'ohm', { digits: 4 })} against ${formatQuantity(nominal, 'ohm')} ± ${formatQuantity(tolerance, 'ratio')}`;
+  const message = `${formatQuantity(value, 'ohm', { digits: 4 })} against ${formatQuantity(nominal, 'ohm')} ± ${formatQuantity(tolerance, 'ratio')}`;
   if (limit > value)
     return {
       grade: 'cannot tell',
-      text: `${says}: this meter’s error is larger than the reading. Measure with four wires.`,
+      text: `${message}: this meter’s error is larger than the reading. Measure with four wires.`,
     };
   const low = withinLimit({ value, standard, limit: nominal * (1 - tolerance), side: 'at-least' }).verdict;
   const high = withinLimit({ value, standard, limit: nominal * (1 + tolerance), side: 'at-most' }).verdict;
-  if (low === 'outside' || high === 'outside') return { grade: 'reject', text: `${says}: outside.` };
+  if (low === 'outside' || high === 'outside') return { grade: 'reject', text: `${message}: outside.` };
   if (low === 'cannot-tell' || high === 'cannot-tell')
     return {
       grade: 'cannot tell',
-      text: `${says}: ± ${formatQuantity(expanded, 'ohm', { digits: 2 })} of the meter straddles the limit.${leads === 0 && nominal < 10 ? ' Retest with the leads zeroed.' : ''}`,
+      text: `${message}: ± ${formatQuantity(expanded, 'ohm', { digits: 2 })} of the meter straddles the limit.${leads === 0 && nominal < 10 ? ' Retest with the leads zeroed.' : ''}`,
     };
-  return { grade: 'A', text: `${says}: within.` };
+  return { grade: 'A', text: `${message}: within.` };
 }

@@ -48,30 +48,30 @@ export function judgeThyristor({ readings, damage }: ThyristorTest): Judgement {
 }
 
 function blockingCriterion(ohms: number): Criterion {
-  const says = ohms === Infinity ? 'It blocks' : `Blocking it reads ${formatQuantity(ohms, 'ohm')}`;
-  if (ohms < BLOCKING.bad) return { grade: 'reject', text: `${says}: it conducts before it is told to.` };
+  const message = ohms === Infinity ? 'It blocks' : `Blocking it reads ${formatQuantity(ohms, 'ohm')}`;
+  if (ohms < BLOCKING.bad) return { grade: 'reject', text: `${message}: it conducts before it is told to.` };
   return ohms < BLOCKING.good
-    ? { grade: 'cannot tell', text: `${says}, over 1 MΩ is wanted.` }
-    : { grade: 'A', text: `${says}.` };
+    ? { grade: 'cannot tell', text: `${message}, over 1 MΩ is wanted.` }
+    : { grade: 'A', text: `${message}.` };
 }
 
 function triacGate(ohms: number): Criterion {
   if (ohms === Infinity) return { grade: 'reject', text: 'Gate to MT1 reads OL: the gate is open.' };
-  const says = `Gate to MT1 ${formatQuantity(ohms, 'ohm')}`;
-  if (ohms < TRIAC_GATE.shorted) return { grade: 'reject', text: `${says}: shorted.` };
+  const message = `Gate to MT1 ${formatQuantity(ohms, 'ohm')}`;
+  if (ohms < TRIAC_GATE.shorted) return { grade: 'reject', text: `${message}: shorted.` };
   return ohms < TRIAC_GATE.low || ohms > TRIAC_GATE.high
-    ? { grade: 'cannot tell', text: `${says}, 50 to 300 Ω is usual.` }
-    : { grade: 'A', text: `${says}, 50 to 300 Ω is usual.` };
+    ? { grade: 'cannot tell', text: `${message}, 50 to 300 Ω is usual.` }
+    : { grade: 'A', text: `${message}, 50 to 300 Ω is usual.` };
 }
 
 function scrGate(volts: number): Criterion {
   if (volts === Infinity) return { grade: 'reject', text: 'Gate to cathode reads OL: the gate is open.' };
-  const says = `Gate to cathode ${formatQuantity(volts, 'volt')}`;
+  const message = `Gate to cathode ${formatQuantity(volts, 'volt')}`;
   return volts < SCR_GATE.low
-    ? { grade: 'reject', text: `${says}: shorted.` }
+    ? { grade: 'reject', text: `${message}: shorted.` }
     : volts > SCR_GATE.high
-      ? { grade: 'cannot tell', text: `${says}, under 0.9 V is usual.` }
-      : { grade: 'A', text: `${says}.` };
+      ? { grade: 'cannot tell', text: `${message}, under 0.9 V is usual.` }
+      : { grade: 'A', text: `${message}.` };
 }
 
 function latchCriteria(latched: number | undefined, how: string): readonly Criterion[] {

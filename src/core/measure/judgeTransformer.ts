@@ -56,22 +56,22 @@ function couplingCriteria({ open, shorted }: Readings, { coupling }: Transformer
       },
     ];
   const measured = shorted.value / open.value;
-  const says = `Leakage ${formatQuantity(coupling.leakage, 'henry')}, ${(100 * measured).toFixed(1)} % (coupling ${coupling.coupling.toFixed(3)})`;
+  const message = `Leakage ${formatQuantity(coupling.leakage, 'henry')}, ${(100 * measured).toFixed(1)} % (coupling ${coupling.coupling.toFixed(3)})`;
   const standard =
     measured *
     Math.hypot(
       doubtOf(open, 'inductance').standard / open.value,
       doubtOf(shorted, 'inductance').standard / shorted.value,
     );
-  const doubt = { standard, says: `± ${(200 * standard).toFixed(1)} % of the meter` };
+  const doubt = { standard, message: `± ${(200 * standard).toFixed(1)} % of the meter` };
   return [
     inDoubt(measured, doubt, (share): Criterion => {
-      if (share <= LEAKAGE.plain) return { grade: 'A', text: `${says}.` };
+      if (share <= LEAKAGE.plain) return { grade: 'A', text: `${message}.` };
       if (share >= LEAKAGE.made && share <= LEAKAGE.madeTo)
-        return { grade: 'A', text: `${says}: made so, as resonant converters want it.` };
+        return { grade: 'A', text: `${message}: made so, as resonant converters want it.` };
       return {
         grade: share < LEAKAGE.made ? 'B' : 'cannot tell',
-        text: `${says}, 1 to 3 % is usual for a flyback, less for a forward converter.`,
+        text: `${message}, 1 to 3 % is usual for a flyback, less for a forward converter.`,
       };
     }),
   ];

@@ -54,35 +54,35 @@ export function judgeTransistor({ readings, damage }: TransistorTest): Judgement
 
 function junctionCriterion(name: string, volts: number): Criterion {
   if (volts === Infinity) return { grade: 'reject', text: `${name} reads OL: the junction is open.` };
-  const says = `${name} ${formatQuantity(volts, 'volt')}`;
-  if (volts < JUNCTION.shorted) return { grade: 'reject', text: `${says}: shorted.` };
-  if (volts >= JUNCTION.low && volts <= JUNCTION.high) return { grade: 'A', text: `${says}, usual 0.55 to 0.75 V.` };
+  const message = `${name} ${formatQuantity(volts, 'volt')}`;
+  if (volts < JUNCTION.shorted) return { grade: 'reject', text: `${message}: shorted.` };
+  if (volts >= JUNCTION.low && volts <= JUNCTION.high) return { grade: 'A', text: `${message}, usual 0.55 to 0.75 V.` };
   return {
     grade: 'cannot tell',
-    text: `${says}, usual 0.55 to 0.75 V. A resistor built in (${formatQuantity(BUILT_IN.low, 'ohm')} to ${formatQuantity(BUILT_IN.high, 'ohm')}) pulls it down: is it a darlington or damper type?`,
+    text: `${message}, usual 0.55 to 0.75 V. A resistor built in (${formatQuantity(BUILT_IN.low, 'ohm')} to ${formatQuantity(BUILT_IN.high, 'ohm')}) pulls it down: is it a darlington or damper type?`,
   };
 }
 
 function blockingCriterion(ohms: number): Criterion {
-  const says = `Collector to emitter ${ohms === Infinity ? 'OL' : formatQuantity(ohms, 'ohm')}`;
-  if (ohms < BLOCKING.bad) return { grade: 'reject', text: `${says}: it does not block.` };
+  const message = `Collector to emitter ${ohms === Infinity ? 'OL' : formatQuantity(ohms, 'ohm')}`;
+  if (ohms < BLOCKING.bad) return { grade: 'reject', text: `${message}: it does not block.` };
   return ohms < BLOCKING.good
-    ? { grade: 'cannot tell', text: `${says}, over 1 MΩ is wanted.` }
+    ? { grade: 'cannot tell', text: `${message}, over 1 MΩ is wanted.` }
     : { grade: 'A', text: 'It blocks.' };
 }
 
 function gainCriterion(gain: number): Criterion {
-  const says = `Current gain ${Math.round(gain)}`;
-  if (gain < 1) return { grade: 'reject', text: `${says}: it does not amplify. Are its legs in the right holes?` };
+  const message = `Current gain ${Math.round(gain)}`;
+  if (gain < 1) return { grade: 'reject', text: `${message}: it does not amplify. Are its legs in the right holes?` };
   if (gain < SMALLEST_GAIN)
     return {
       grade: 'C',
-      text: `${says}, 8 to 40 for high-voltage switching types and more for others.`,
+      text: `${message}, 8 to 40 for high-voltage switching types and more for others.`,
       limits: [{ kind: 'derated', rating: 'ic', share: 0.5 }],
     };
   return {
     grade: 'A',
-    text: `${says}; 100 to 600 is usual for small ones, 40 to 200 for power, 8 to 40 for high-voltage switching.`,
+    text: `${message}; 100 to 600 is usual for small ones, 40 to 200 for power, 8 to 40 for high-voltage switching.`,
   };
 }
 
@@ -110,17 +110,17 @@ export function judgeIgbt({ readings, damage }: TransistorTest): Judgement {
 function besideCriterion(volts: number): Criterion {
   if (volts === Infinity)
     return { grade: 'A', text: 'Emitter to collector reads OL: no diode inside. It needs one outside in a bridge.' };
-  const says = `Emitter to collector ${formatQuantity(volts, 'volt')}`;
-  if (volts < 0.05) return { grade: 'reject', text: `${says}: shorted.` };
+  const message = `Emitter to collector ${formatQuantity(volts, 'volt')}`;
+  if (volts < 0.05) return { grade: 'reject', text: `${message}: shorted.` };
   return volts >= BESIDE.low && volts <= BESIDE.high
-    ? { grade: 'A', text: `${says}: the diode inside is whole.` }
-    : { grade: 'cannot tell', text: `${says}, 0.35 to 0.7 V is usual for the diode inside.` };
+    ? { grade: 'A', text: `${message}: the diode inside is whole.` }
+    : { grade: 'cannot tell', text: `${message}, 0.35 to 0.7 V is usual for the diode inside.` };
 }
 
 function saturationCriterion(volts: number): Criterion {
-  const says = `Saturation ${formatQuantity(volts, 'volt')}, ${SATURATION.low} to ${SATURATION.high} V is usual at half its current`;
-  if (volts > SATURATION.bad) return { grade: 'reject', text: `${says}.` };
+  const message = `Saturation ${formatQuantity(volts, 'volt')}, ${SATURATION.low} to ${SATURATION.high} V is usual at half its current`;
+  if (volts > SATURATION.bad) return { grade: 'reject', text: `${message}.` };
   return volts > SATURATION.high
-    ? { grade: 'B', text: `${says}.`, limits: [{ kind: 'derated', rating: 'ic', share: 0.7 }] }
-    : { grade: 'A', text: `${says}.` };
+    ? { grade: 'B', text: `${message}.`, limits: [{ kind: 'derated', rating: 'ic', share: 0.7 }] }
+    : { grade: 'A', text: `${message}.` };
 }

@@ -124,13 +124,13 @@ function meterDoubt(reading: Reading, meter: AccuracyName): Doubt {
   const { standard, expanded } = doubtOf(reading, meter);
   // What people are kept safe by passes only when all of the expanded uncertainty lies on the right side.
   const reach = meter === 'insulation' ? expanded / SETTLED_SPAN : standard;
-  return { standard: reach, says: `± ${formatQuantity(expanded, ACCURACY_UNIT[meter], { digits: 2 })} of the meter` };
+  return { standard: reach, message: `± ${formatQuantity(expanded, ACCURACY_UNIT[meter], { digits: 2 })} of the meter` };
 }
 
 /** How unsure a value is: its standard uncertainty, and that in words, like `± 2 mV of the meter`. */
 export interface Doubt {
   readonly standard: number;
-  readonly says: string;
+  readonly message: string;
 }
 
 /**
@@ -138,17 +138,17 @@ export interface Doubt {
  * keeping and scrapping nothing is settled; where it decides between grades the lower one counts. The edge of what is
  * merely usual settles nothing either way.
  */
-export function inDoubt(value: number, { standard, says }: Doubt, of: (value: number) => Criterion): Criterion {
+export function inDoubt(value: number, { standard, message }: Doubt, of: (value: number) => Criterion): Criterion {
   const found = of(value);
   if (found.grade === 'cannot tell' || !Number.isFinite(value)) return found;
   const might = [-1, 1].map((side) => of(value + side * SETTLED_SPAN * standard));
   if (might.some(({ grade }) => (grade === 'reject') !== (found.grade === 'reject')))
-    return { grade: 'cannot tell', text: `${found.text} But ${says} straddles that limit: it cannot tell.` };
+    return { grade: 'cannot tell', text: `${found.text} But ${message} straddles that limit: it cannot tell.` };
   const sure = might.filter(({ grade }) => grade !== 'cannot tell');
   const lowest = worseOf(found.grade, ...sure.map(({ grade }) => grade));
   const lower = sure.find(({ grade }) => grade === lowest && grade !== found.grade);
-  if (lower) return { ...lower, text: `${found.text} With ${says} that is no sure ${found.grade}.` };
-  return sure.length < might.length ? { ...found, text: `${found.text} ${says} reaches the edge of that.` } : found;
+  if (lower) return { ...lower, text: `${found.text} With ${message} that is no sure ${found.grade}.` };
+  return sure.length < might.length ? { ...found, text: `${found.text} ${message} reaches the edge of that.` } : found;
 }
 
 /**

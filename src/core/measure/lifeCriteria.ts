@@ -36,7 +36,7 @@ export function lifeText({ left, low, high, capped }: RemainingLife): string {
       : `${Number(hours.toPrecision(2))} h`;
   if (high <= 0) return 'By its hours and heat its life is used up.';
   const range = `${show(Math.max(0, low))} to ${show(high)}`;
-  const says =
+  const message =
     left > 0 ? `About ${show(left)} of running left, ${range}` : `Its life may be used up; at best ${show(high)} left`;
-  return `${says}${capped ? '; its seal sets the end' : ''}.`;
+  return `${message}${capped ? '; its seal sets the end' : ''}.`;
 }

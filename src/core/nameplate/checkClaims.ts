@@ -78,11 +78,11 @@ export function checkClaims(
 
 function finding(claimed: number, { by, watts }: { by: string; watts: number }): NameplateFinding {
   const ratio = claimed / watts;
-  const says = `${formatQuantity(claimed, 'watt', { digits: 2 })} behind ${by}, which stands for about ${formatQuantity(watts, 'watt', { digits: 2 })}`;
+  const message = `${formatQuantity(claimed, 'watt', { digits: 2 })} behind ${by}, which stands for about ${formatQuantity(watts, 'watt', { digits: 2 })}`;
   if (ratio > AGREEMENT.unbelievable)
-    return { severity: 'reject', text: `${says}: the claim is not to be believed. Reckon with the smaller figure.` };
-  if (ratio > AGREEMENT.optimistic) return { severity: 'warn', text: `${says}: the claim is optimistic.` };
-  return { severity: 'ok', text: `${says}: the claim fits.` };
+    return { severity: 'reject', text: `${message}: the claim is not to be believed. Reckon with the smaller figure.` };
+  if (ratio > AGREEMENT.optimistic) return { severity: 'warn', text: `${message}: the claim is optimistic.` };
+  return { severity: 'ok', text: `${message}: the claim fits.` };
 }
 
 /**

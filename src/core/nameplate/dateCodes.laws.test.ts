@@ -61,10 +61,10 @@ test.each`
 });
 
 test.each`
-  reading                     | says
+  reading                     | message
   ${{ year: 2023, week: 14 }} | ${'week 14 of 2023'}
   ${{ year: 2021, month: 5 }} | ${'month 5 of 2021'}
   ${{ year: 1998 }}           | ${'1998'}
-`('$says', ({ reading, says }) => {
-  expect(describeDate({ pattern: 'YYWW', confidence: 1, ...reading })).toBe(says);
+`('$message', ({ reading, message }) => {
+  expect(describeDate({ pattern: 'YYWW', confidence: 1, ...reading })).toBe(message);
 });

@@ -41,7 +41,7 @@ test('no text makes the reader throw, and no figure comes out that is none', () 
           ...judged.inputCurrents.map(({ amperes }) => amperes),
         ])
           if (value !== undefined) expect(Number.isFinite(value)).toBe(true);
-        for (const { text: says } of judged.findings) expect(says).not.toContain('NaN');
+        for (const { text: message } of judged.findings) expect(message).not.toContain('NaN');
       },
     ),
     SEED,

@@ -59,7 +59,7 @@ describe('judgeNameplate', () => {
   });
 
   test.each`
-    text                                                          | severity         | says
+    text                                                          | severity         | message
     ${'INPUT 230V~ 0.1A OUTPUT 12V 5A'}                           | ${'reject'}      | ${/not to be believed/}
     ${'INPUT 230V~ 0.45A OUTPUT 12V 5A'}                          | ${'warn'}        | ${/optimistic/}
     ${'INPUT 230V~ 1A OUTPUT 12V 5A 50W'}                         | ${'warn'}        | ${/50 W is printed/}
@@ -67,14 +67,14 @@ describe('judgeNameplate', () => {
     ${'INPUT 230V~ OUTPUT 12V 1A'}                                | ${'cannot tell'} | ${/a current is missing/}
     ${'INPUT 230V~ 1A OUTPUT 12V'}                                | ${'cannot tell'} | ${/no current or power/}
     ${'nothing here'}                                             | ${'cannot tell'} | ${/No output was found/}
-  `('$text: $severity', ({ text, severity, says }) => {
+  `('$text: $severity', ({ text, severity, message }) => {
     const { findings } = judgeNameplate(parseNameplate(text));
     expect(
       findings
         .filter((finding) => finding.severity === severity)
         .map(({ text: said }) => said.replace(/\u00a0/g, ' '))
         .join(' '),
-    ).toMatch(says);
+    ).toMatch(message);
   });
 
   // Volumes and powers worked by hand.
@@ -193,13 +193,13 @@ test('choices of one socket count once, and a shared limit caps its rails', () =
 });
 
 test('a density that its year does not fit is doubted', () => {
-  const says = (year?: number) =>
+  const message = (year?: number) =>
     judgeNameplate(parseNameplate('OUTPUT 20V 5A'), {
       ...{ length: 0.06, width: 0.05, height: 0.04 },
       ...(year ? { year } : {}),
     }).findings.at(-1);
-  expect(says()).toMatchObject({ severity: 'ok' });
-  expect(says(2004)).toMatchObject({ severity: 'warn', text: expect.stringMatching(/gallium nitride.*Doubt/) });
+  expect(message()).toMatchObject({ severity: 'ok' });
+  expect(message(2004)).toMatchObject({ severity: 'warn', text: expect.stringMatching(/gallium nitride.*Doubt/) });
 });
 
 // F2-9: 65 W out at 0.87, 74.7 W in, at 90 V.
@@ -215,14 +215,14 @@ test.each`
 
 // F2-10: a bare TO-220 triac at 85 K above the room passes 1.29 A, 296 W at 230 V, whatever its case current says.
 test.each`
-  claimed | amperes | says
+  claimed | amperes | message
   ${2000} | ${16}   | ${/passes about 300 W/}
   ${250}  | ${16}   | ${undefined}
   ${400}  | ${1}    | ${/passes about 230 W/}
-`('$claimed W through a triac of $amperes A without a fin', ({ claimed, amperes, says }) => {
+`('$claimed W through a triac of $amperes A without a fin', ({ claimed, amperes, message }) => {
   const { findings } = checkClaims(parseNameplate('MAINS 230V~'), claimed, { thyristor: amperes });
   const note = findings.find(({ severity }) => severity === 'note')?.text.replace(/\u00a0/g, ' ');
-  if (says) expect(note).toMatch(says);
+  if (message) expect(note).toMatch(message);
   else expect(note).toBeUndefined();
 });
 
@@ -239,10 +239,10 @@ test.each`
 });
 
 test('density by kind: what is usual for a box is not for a brick', () => {
-  const says = (kind: 'desk-brick' | 'internal' | 'usb-charger') =>
+  const message = (kind: 'desk-brick' | 'internal' | 'usb-charger') =>
     judgeNameplate(parseNameplate('OUTPUT 12V 10A'), { length: 0.1, width: 0.1, height: 0.08, kind }).findings.at(-1);
-  expect(says('internal')).toMatchObject({ severity: 'ok', text: expect.stringMatching(/150 W per litre.*PC supply/) });
-  expect(says('desk-brick')).toMatchObject({
+  expect(message('internal')).toMatchObject({ severity: 'ok', text: expect.stringMatching(/150 W per litre.*PC supply/) });
+  expect(message('desk-brick')).toMatchObject({
     severity: 'note',
     text: expect.stringMatching(/not for a unit of this kind/),
   });

@@ -25,8 +25,8 @@ export function readInputs(text: string, kind?: 'ac' | 'dc'): NameplateInput[] {
   }
   return groups.map(({ volts, amps, power, hertz }) => {
     const ends = volts.flatMap(({ values }) => values).map(Math.abs);
-    const says = kind ?? volts.map(({ mark }) => mark).find((mark) => mark !== undefined) ?? wordBefore(text, volts[0]);
-    const isAc = says ? says === 'ac' : hertz !== undefined || Math.max(...ends) >= MAINS_FROM;
+    const message = kind ?? volts.map(({ mark }) => mark).find((mark) => mark !== undefined) ?? wordBefore(text, volts[0]);
+    const isAc = message ? message === 'ac' : hertz !== undefined || Math.max(...ends) >= MAINS_FROM;
     const frequencies = hertz ?? anywhere;
     return {
       kind: isAc ? 'ac' : 'dc',

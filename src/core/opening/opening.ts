@@ -72,10 +72,10 @@ export function likeness(unit: UnitLikeness, other: UnitLikeness): { score: numb
   const same = (a: string, b: string) => a !== '' && a.trim().toLowerCase() === b.trim().toLowerCase();
   if (same(unit.maker, other.maker) && same(unit.model, other.model)) return { score: 1, why: ['the same model'] };
   let score = 0;
-  const count = (factor: keyof typeof COUNTS, share: number, says: string) => {
+  const count = (factor: keyof typeof COUNTS, share: number, message: string) => {
     if (share <= 0) return;
     score += COUNTS[factor] * share;
-    if (share > 0.6) why.push(says);
+    if (share > 0.6) why.push(message);
   };
   count('kind', unit.kind === other.kind ? 1 : 0, 'the same kind');
   count('maker', same(unit.maker, other.maker) ? 1 : 0, 'the same maker');

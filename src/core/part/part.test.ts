@@ -57,7 +57,7 @@ describe('tables', () => {
 
 // English usage: an article goes by the sound, and letters are spelled out.
 test.each`
-  label            | says
+  label            | message
   ${'N-FET'}       | ${'an N-FET'}
   ${'NPN'}         | ${'an NPN'}
   ${'PNP'}         | ${'a PNP'}
@@ -67,6 +67,6 @@ test.each`
   ${'optocoupler'} | ${'an optocoupler'}
   ${'inductor'}    | ${'an inductor'}
   ${'heat sink'}   | ${'a heat sink'}
-`('$says', ({ label, says }) => {
-  expect(withArticle(label)).toBe(says);
+`('$message', ({ label, message }) => {
+  expect(withArticle(label)).toBe(message);
 });

@@ -76,19 +76,19 @@ test('plain decays are not accused of anything', () => {
 // Shapes worked out by hand; each with a time constant of 20 s before it goes wrong.
 const decay = (time: number) => 320 * Math.exp(-time / 20);
 test.each`
-  bad                              | says             | shape
+  bad                              | message             | shape
   ${'still fed from 24 s on'}      | ${'plateau'}     | ${(t: number) => Math.max(decay(t), decay(24))}
   ${'a load stops at 20 s'}        | ${'two-regimes'} | ${(t: number) => (t < 20 ? decay(t) : decay(20) * Math.exp(-(t - 20) / 70))}
   ${'a bleeder comes on at 20 s'}  | ${'two-regimes'} | ${(t: number) => (t < 20 ? 320 * Math.exp(-t / 90) : 320 * Math.exp(-20 / 90) * Math.exp(-(t - 20) / 12))}
   ${'plugged in again at 30 s'}    | ${'rising'}      | ${(t: number) => (t < 30 ? 320 * Math.exp(-t / 90) : 250 + t)}
   ${'recovers after a short dump'} | ${'rebound'}     | ${(t: number) => (t < 30 ? 320 * Math.exp(-t / 6) : 9)}
-`('$bad is recognised as $says, run after run', ({ says, shape }) => {
+`('$bad is recognised as $message, run after run', ({ message, shape }) => {
   const random = randomness(99);
   let recognised = 0;
   for (let index = 0; index < 200; index += 1) {
     const times = Array.from({ length: 10 }, (_, step) => step * 5);
     const { warnings, model } = fitDischarge(run({ shape, times, hand: 0.1, gaussian: random.gaussian }));
-    if (warnings.some(({ kind }) => kind === says) && model !== 'exponential') recognised += 1;
+    if (warnings.some(({ kind }) => kind === message) && model !== 'exponential') recognised += 1;
   }
   expect(recognised / 200).toBeGreaterThan(0.97);
 });

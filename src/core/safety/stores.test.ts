@@ -42,15 +42,15 @@ describe('banks of capacitors', () => {
   });
 
   test.each`
-    text           | says
+    text           | message
     ${''}          | ${/above zero is expected/}
     ${'big'}       | ${/“big” is not a capacitance/}
     ${'0u'}        | ${/“0u” is not a capacitance above zero/}
     ${'470u + x'}  | ${/“x” is not/}
     ${'500 x 10u'} | ${/500 capacitors/}
-  `('“$text” is refused by name', ({ text, says }) => {
+  `('“$text” is refused by name', ({ text, message }) => {
     const read = parseBank(text);
-    expect(read.ok ? '' : bankProblemText(read.problem)).toMatch(says);
+    expect(read.ok ? '' : bankProblemText(read.problem)).toMatch(message);
   });
 
   test('a series string shares by the reciprocal of its capacitances', () => {

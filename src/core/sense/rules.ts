@@ -17,7 +17,7 @@ export interface Misfit {
   /** `wrong`: either the reading or the place is wrong. `tight`: it may hold, look again. */
   readonly severity: 'wrong' | 'tight';
   readonly rule: string;
-  readonly says: string;
+  readonly message: string;
 }
 
 export interface SenseRule {
@@ -33,8 +33,8 @@ const volts = (value: number) => show(value, 'volt');
 
 const onMains = (block: PlacedPart['block']) =>
   block === 'input' || block === 'pfc' || block === 'switch' || block === 'standby';
-const wrong = (says: string) => ({ severity: 'wrong' as const, says });
-const tight = (says: string) => ({ severity: 'tight' as const, says });
+const wrong = (message: string) => ({ severity: 'wrong' as const, message });
+const tight = (message: string) => ({ severity: 'tight' as const, message });
 
 /** Usual ratings of a mains switch over the rectified peak, by topology. Common practice, no source. */
 const SWITCH_OVER_PEAK: Readonly<Record<string, number>> = {
@@ -268,9 +268,9 @@ export const SENSE_RULES: readonly SenseRule[] = [
       const [least, most] = range;
       const decades = value < least ? Math.log10(least / value) : value > most ? Math.log10(value / most) : 0;
       const unit: Unit = name === 'resistance' ? 'ohm' : 'farad';
-      const says = `${duty} parts are usually ${show(least, unit)} to ${show(most, unit)}; ${show(value, unit)} is ${decades >= 1 ? `${decades.toFixed(decades < 2 ? 1 : 0)} decades` : 'just'} outside.`;
+      const message = `${duty} parts are usually ${show(least, unit)} to ${show(most, unit)}; ${show(value, unit)} is ${decades >= 1 ? `${decades.toFixed(decades < 2 ? 1 : 0)} decades` : 'just'} outside.`;
       if (decades === 0) return undefined;
-      return decades >= 1 ? wrong(`As a ${says}`) : tight(`As a ${says}`);
+      return decades >= 1 ? wrong(`As a ${message}`) : tight(`As a ${message}`);
     },
   },
 ];

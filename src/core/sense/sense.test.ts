@@ -16,7 +16,7 @@ test('the stresses follow from the plate: 240 V with 10 % over peaks at 373 V', 
 describe('what does not fit its place', () => {
   // Peaks are arithmetic; what is usual is common practice, no source.
   test.each`
-    part                                                                                                    | unit          | severity     | says           | why
+    part                                                                                                    | unit          | severity     | message           | why
     ${{ kind: 'nmos', block: 'switch', ratings: { vds: 60 } }}                                              | ${ADAPTER}    | ${'wrong'}   | ${'373'}       | ${'a 60 V MOSFET as mains switch'}
     ${{ kind: 'nmos', block: 'switch', ratings: { vds: 650 } }}                                             | ${ADAPTER}    | ${undefined} | ${''}          | ${'what belongs there'}
     ${{ kind: 'nmos', block: 'switch', ratings: { vds: 400 } }}                                             | ${ADAPTER}    | ${'tight'}   | ${'400'}       | ${'over the peak and under what is usual'}
@@ -52,10 +52,10 @@ describe('what does not fit its place', () => {
     ${{ kind: 'nmos', ratings: { vds: 60 } }}                                                               | ${ADAPTER}    | ${undefined} | ${''}          | ${'no block, no misfit'}
     ${{ kind: 'nmos', block: 'switch', ratings: {} }}                                                       | ${ADAPTER}    | ${undefined} | ${''}          | ${'no rating, no misfit'}
     ${{ kind: 'nmos', block: 'switch', ratings: { vds: 60 } }}                                              | ${mains('')}  | ${undefined} | ${''}          | ${'no plate, no misfit'}
-  `('$part.kind $part.ratings: $severity ($why)', ({ part, unit, severity, says }) => {
+  `('$part.kind $part.ratings: $severity ($why)', ({ part, unit, severity, message }) => {
     const [worst] = senseCheck(part, unit);
     expect(worst?.severity).toBe(severity);
-    expect((worst?.says ?? '').replace(/\u00a0/g, ' ')).toContain(says);
+    expect((worst?.message ?? '').replace(/\u00a0/g, ' ')).toContain(message);
   });
 
   test('every rule names its source', () => {

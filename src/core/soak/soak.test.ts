@@ -6,13 +6,13 @@ const warming = (end: number, minutes: number, step = 120): SoakRow[] =>
     time: index * step,
     celsius: end - (end - 20) * Math.exp(-(index * step) / 900),
   }));
-const says = (rows: readonly SoakRow[], of = {}) =>
+const message = (rows: readonly SoakRow[], of = {}) =>
   judgeSoak(rows, of)
     .findings.map(({ text }) => text.replace(/\u00a0/g, ' '))
     .join(' ');
 
 test.each`
-  why                          | rows                                                                                  | says
+  why                          | rows                                                                                  | message
   ${'long enough'}             | ${warming(55, 90)}                                                                    | ${/Steady at 55 °C, 35 K above the room/}
   ${'half way'}                | ${warming(55, 20)}                                                                    | ${/Still rising by .* ends near 55 °C/}
   ${'hardly begun'}            | ${warming(55, 6)}                                                                     | ${/Still rising .* too early/}
@@ -26,13 +26,13 @@ test.each`
   ${'losses grow'}             | ${[{ time: 0, watts: 20, load: 1 }, { time: 900, watts: 25, load: 1 }]}               | ${/rose from 20 W to 25 W/}
   ${'efficiency'}              | ${[{ time: 0, watts: 30, volts: 12, load: 2.2 }]}                                     | ${/88.0 % efficiency measured/}
   ${'beyond belief'}           | ${[{ time: 0, watts: 24, volts: 12, load: 2 }]}                                       | ${/100.0 % efficiency cannot be/}
-`('$why', ({ rows, says: expected }) => {
-  expect(says(rows)).toMatch(expected);
+`('$why', ({ rows, message: expected }) => {
+  expect(message(rows)).toMatch(expected);
 });
 
 test('efficiency is held against what the mark promises', () => {
   const rows = [{ time: 0, watts: 30, volts: 12, load: 2 }];
-  expect(says(rows, { leastEfficiency: 0.88 })).toMatch(/80.0 % measured, 88.0 % or more expected/);
+  expect(message(rows, { leastEfficiency: 0.88 })).toMatch(/80.0 % measured, 88.0 % or more expected/);
   expect(judgeSoak(rows).efficiency).toBeCloseTo(0.8, 6);
 });
 
@@ -44,9 +44,9 @@ test('where a warming curve will end is told from its bend', () => {
 });
 
 test.each`
-  watts | stated | says
+  watts | stated | message
   ${50} | ${40}  | ${/50 W went in at most. If the stated 40 W came out, that is 80 % efficiency/}
   ${30} | ${40}  | ${/133 %: it was not at full load/}
-`('$watts W in, $stated W stated and no output read', ({ watts, stated, says: expected }) => {
-  expect(says([{ time: 0, watts }], { statedPower: stated })).toMatch(expected);
+`('$watts W in, $stated W stated and no output read', ({ watts, stated, message: expected }) => {
+  expect(message([{ time: 0, watts }], { statedPower: stated })).toMatch(expected);
 });

@@ -19,7 +19,7 @@ export interface StationSummary {
   readonly station: StationName;
   readonly state: StationState;
   /** A few words under the joint. */
-  readonly says: string;
+  readonly message: string;
 }
 
 /** What the line needs to know of a donor. */
@@ -66,38 +66,38 @@ export function stationLine(facts: DonorFacts): StationSummary[] {
     {
       station: 'intake',
       state: facts.ratedPower === undefined ? 'in-hand' : 'done',
-      says: facts.ratedPower === undefined ? 'rating unread' : `${Math.round(facts.ratedPower)} W`,
+      message: facts.ratedPower === undefined ? 'rating unread' : `${Math.round(facts.ratedPower)} W`,
     },
     {
       station: 'make-safe',
       state: stores.total === 0 ? 'untouched' : stores.dead < stores.total ? 'blocked' : 'done',
-      says: stores.total === 0 ? 'no store listed' : `${stores.dead} of ${stores.total} dead`,
+      message: stores.total === 0 ? 'no store listed' : `${stores.dead} of ${stores.total} dead`,
     },
-    { station: 'open', state: noted('open'), says: notes('open') },
+    { station: 'open', state: noted('open'), message: notes('open') },
     {
       station: 'trace',
       state: facts.probes && noted('trace') === 'untouched' ? 'in-hand' : noted('trace'),
-      says: facts.probes ? `${facts.probes} ${facts.probes === 1 ? 'probe' : 'probes'}` : notes('trace'),
+      message: facts.probes ? `${facts.probes} ${facts.probes === 1 ? 'probe' : 'probes'}` : notes('trace'),
     },
     {
       station: 'identify',
       state: progress('identify', parts.identified, parts.total),
-      says: parts.total === 0 ? 'no parts yet' : `${parts.identified} of ${parts.total} parts`,
+      message: parts.total === 0 ? 'no parts yet' : `${parts.identified} of ${parts.total} parts`,
     },
     {
       station: 'test',
       state: progress('test', parts.tested, parts.testable),
-      says: parts.tested === 0 ? 'not begun' : `${parts.tested} of ${parts.testable} tested`,
+      message: parts.tested === 0 ? 'not begun' : `${parts.tested} of ${parts.testable} tested`,
     },
     {
       station: 'harvest',
       state: progress('harvest', parts.harvested, Infinity),
-      says: parts.harvested === 0 ? 'not begun' : `${parts.harvested} taken`,
+      message: parts.harvested === 0 ? 'not begun' : `${parts.harvested} taken`,
     },
     {
       station: 'record',
       state: facts.declaredDone.includes('record') ? 'done' : facts.openQuestions > 0 ? 'in-hand' : 'untouched',
-      says:
+      message:
         facts.openQuestions === 0
           ? 'no questions'
           : `${facts.openQuestions} ${facts.openQuestions === 1 ? 'question' : 'questions'}`,

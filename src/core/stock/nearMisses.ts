@@ -7,7 +7,7 @@ export interface Loosening {
   readonly demand: Demand;
   /** The demand as it would have to read. */
   readonly loosened: Demand;
-  readonly says: string;
+  readonly message: string;
   /** How far the demand is missed, as a share. */
   readonly reach: number;
 }
@@ -22,7 +22,7 @@ export function looseningFor(demand: Demand, value: number): Loosening | undefin
   if (!loosened) return undefined;
   const reach = value < low ? 1 - value / low : value / high - 1;
   if (reach > NEAR) return undefined;
-  return { demand, loosened, says: `${formatQuantity(value, RATINGS[demand.rating].unit)} will do`, reach };
+  return { demand, loosened, message: `${formatQuantity(value, RATINGS[demand.rating].unit)} will do`, reach };
 }
 
 function lowered(demand: Demand, value: number): Demand {

@@ -136,6 +136,6 @@ test.each([
   [1.04, 'with nothing to spare'],
   [1.6, '1.6 times over'],
   [40, '40 times over'],
-])('a margin of %d is %s', (margin, says) => {
-  expect(timesOver(margin)).toBe(says);
+])('a margin of %d is %s', (margin, message) => {
+  expect(timesOver(margin)).toBe(message);
 });

@@ -38,7 +38,7 @@ describe('the filter language', () => {
   });
 
   test.each`
-    text                | says
+    text                | message
     ${'>=600V'}         | ${/say the kind first/}
     ${'nmos vds>=high'} | ${/“vds>=high”.*voltage/}
     ${'nmos foo>=3'}    | ${/“foo>=3”: no rating/}
@@ -49,9 +49,9 @@ describe('the filter language', () => {
     ${'cap x..yu'}      | ${/range such as/}
     ${'10u..47u'}       | ${/say the kind first/}
     ${'evidence:none'}  | ${/measured/}
-  `('$text is refused', ({ text, says }) => {
+  `('$text is refused', ({ text, message }) => {
     const parsed = parseFilter(text);
-    expect(parsed.ok ? '' : filterProblemText(parsed.problem)).toMatch(says);
+    expect(parsed.ok ? '' : filterProblemText(parsed.problem)).toMatch(message);
   });
 });
 
@@ -123,17 +123,17 @@ describe('limits travel with the lot', () => {
 
 describe('near misses', () => {
   test.each`
-    need               | value    | says                | again
+    need               | value    | message                | again
     ${'nmos vds>=600'} | ${550}   | ${'550 V will do'}  | ${'vds>=550V'}
     ${'nmos rds<0.5'}  | ${0.6}   | ${'600 mΩ will do'} | ${'rds<=600m'}
     ${'cap 10u..47u'}  | ${56e-6} | ${'56 µF will do'}  | ${'c=10uF..56uF'}
     ${'nmos vds>=600'} | ${200}   | ${undefined}        | ${undefined}
     ${'nmos vds>=600'} | ${650}   | ${undefined}        | ${undefined}
-  `('$need, $value: $says', ({ need, value, says, again }) => {
+  `('$need, $value: $message', ({ need, value, message, again }) => {
     const [demand] = filter(need as string).demands;
     if (!demand) throw new Error('no demand');
     const found = looseningFor(demand, value as number);
-    expect(found?.says.replaceAll('\u00a0', ' ')).toBe(says);
+    expect(found?.message.replaceAll('\u00a0', ' ')).toBe(message);
     if (!found) return;
     const text = demandText(found.loosened);
     expect(text).toBe(again);

@@ -8,7 +8,7 @@ import type { ReadEntry, TypeEntry } from './entry';
 export interface PlannedEntry extends ReadEntry {
   readonly action: 'add' | 'change' | 'same';
   /** What changes, or why a value stays, one sentence each. */
-  readonly says: readonly string[];
+  readonly message: readonly string[];
 }
 
 export interface ImportPlan {
@@ -58,9 +58,9 @@ export function planImport(
   return { planned, refused: refused.sort((a, b) => a.line - b.line) };
 }
 
-function compare(entry: TypeEntry, present: TypeEntry | undefined): Pick<PlannedEntry, 'action' | 'says'> {
-  if (!present) return { action: 'add', says: [] };
-  const says: string[] = [];
+function compare(entry: TypeEntry, present: TypeEntry | undefined): Pick<PlannedEntry, 'action' | 'message'> {
+  if (!present) return { action: 'add', message: [] };
+  const message: string[] = [];
   let changes = 0;
   for (const name of Object.keys(entry.ratings) as RatingName[]) {
     const [next, now] = [entry.ratings[name], present.ratings[name]];
@@ -69,13 +69,13 @@ function compare(entry: TypeEntry, present: TypeEntry | undefined): Pick<Planned
     if (same) continue;
     const shown = (value: number) => formatQuantity(value, RATINGS[name].unit);
     if (!replaces(next.source, now?.source)) {
-      says.push(
+      message.push(
         `${RATINGS[name].label} stays ${shown(now?.value ?? 0)}: ${now?.source} is stronger than ${next.source}`,
       );
       continue;
     }
     changes += 1;
-    says.push(
+    message.push(
       now
         ? `${RATINGS[name].label} ${shown(now.value)} becomes ${shown(next.value)}`
         : `${RATINGS[name].label} ${shown(next.value)}`,
@@ -84,12 +84,12 @@ function compare(entry: TypeEntry, present: TypeEntry | undefined): Pick<Planned
   for (const field of ['technology', 'package', 'note'] as const)
     if (entry[field] !== '' && entry[field] !== present[field]) {
       changes += 1;
-      says.push(`${field} becomes “${entry[field]}”`);
+      message.push(`${field} becomes “${entry[field]}”`);
     }
   const fresh = entry.aliases.filter((alias) => !present.aliases.includes(alias));
   if (fresh.length > 0) {
     changes += 1;
-    says.push(`also marked ${fresh.join(', ')}`);
+    message.push(`also marked ${fresh.join(', ')}`);
   }
-  return { action: changes > 0 ? 'change' : 'same', says };
+  return { action: changes > 0 ? 'change' : 'same', message };
 }

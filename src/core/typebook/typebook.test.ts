@@ -80,7 +80,7 @@ describe('what an import would do', () => {
   const plan = (entry: TypeEntry) => planImport({ read: [{ line: 2, entry }], refused: [] }, known);
 
   test.each`
-    entry                                                                        | action      | says
+    entry                                                                        | action      | message
     ${type('NEW1')}                                                              | ${'add'}    | ${''}
     ${type('IRF840')}                                                            | ${'same'}   | ${''}
     ${type('IRF840', { ratings: { vds: { value: 500, source: 'datasheet' } } })} | ${'same'}   | ${''}
@@ -89,10 +89,10 @@ describe('what an import would do', () => {
     ${type('IRF840', { ratings: { id: { value: 8, source: 'decoded' } } })}      | ${'change'} | ${'8 A'}
     ${type('IRF840', { aliases: ['F840', 'F841'] })}                             | ${'change'} | ${'F841'}
     ${type('IRF840', { note: 'old stock' })}                                     | ${'change'} | ${'old stock'}
-  `('$entry.name $entry.ratings: $action', ({ entry, action, says }) => {
+  `('$entry.name $entry.ratings: $action', ({ entry, action, message }) => {
     const [row] = plan(entry).planned;
     expect(row?.action).toBe(action);
-    expect((row?.says ?? []).join(' ').replace(/\u00a0/g, ' ')).toContain(says);
+    expect((row?.message ?? []).join(' ').replace(/\u00a0/g, ' ')).toContain(message);
   });
 
   test('another type’s marking is refused', () => {

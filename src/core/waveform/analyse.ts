@@ -2,7 +2,7 @@ import { rampInductance } from '../magnetics';
 import { lineThrough, smoothed } from './line';
 import { SCOPE, type Stretch, type WaveFailure } from './wave';
 
-const failure = (says: string): WaveFailure => ({ kind: 'failure', says });
+const failure = (message: string): WaveFailure => ({ kind: 'failure', message });
 
 /** Values at the ends of a stretch, noise averaged out: a share of the samples, and three at least. */
 const meanOf = (values: Float64Array): number =>

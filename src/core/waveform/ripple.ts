@@ -161,7 +161,7 @@ const CURRENTS: Readonly<
   },
 };
 
-const failure = (says: string): WaveFailure => ({ kind: 'failure', says });
+const failure = (message: string): WaveFailure => ({ kind: 'failure', message });
 
 function told(esr: number, esrDoubt: number, elastance: number, elastanceDoubt: number): RippleCapacitor | WaveFailure {
   if (!(esr > SURE * esrDoubt)) return failure('The ripple does not follow the current; ESR and C cannot be told.');

@@ -43,7 +43,7 @@ export function analyseWave(
   switch (of.task) {
     case 'ramp':
       return volts === undefined
-        ? { kind: 'failure', says: 'The voltage across the winding while the current rises is needed.' }
+        ? { kind: 'failure', message: 'The voltage across the winding while the current rises is needed.' }
         : analyseRamp(stretch, {
             volts,
             ...(loopOhms === undefined ? {} : { loopOhms }),
@@ -55,7 +55,7 @@ export function analyseWave(
       return analyseDischarge(stretch, of.parameters.throughOhms);
     case 'step':
       return current === undefined
-        ? { kind: 'failure', says: 'The current of the step is needed.' }
+        ? { kind: 'failure', message: 'The current of the step is needed.' }
         : analyseStep(stretch, current);
     case 'ripple':
       return analyseRipple(stretch, currentBeside(wave, of, 'triangle'));

@@ -25,7 +25,7 @@ export const SCOPE = { volts: 0.03 / Math.sqrt(3), time: 1e-4 / Math.sqrt(3) } a
 /** Why a stretch does not give what was asked. */
 export interface WaveFailure {
   readonly kind: 'failure';
-  readonly says: string;
+  readonly message: string;
 }
 
 /** The part of a channel that lies between two moments; all of it without them. */

@@ -32,7 +32,7 @@ const made = (name: MadeWave, noise = 0.01, points = 4000, seed = 5): Stretch =>
 const near = (value: number | undefined, expected: number, share: number) =>
   expect(Math.abs((value ?? NaN) / expected - 1)).toBeLessThan(share);
 const found = <T extends { kind: string }>(result: T): Exclude<T, { kind: 'failure' }> => {
-  if (result.kind === 'failure') throw new Error((result as unknown as { says: string }).says);
+  if (result.kind === 'failure') throw new Error((result as unknown as { message: string }).message);
   return result as Exclude<T, { kind: 'failure' }>;
 };
 
@@ -97,7 +97,7 @@ test('ripple: peak to peak and rms of a sine', () => {
   near(ripple.peakToPeak, 0.2, 0.01);
 });
 
-const told = (capacitor: RippleFinding['capacitor']) => capacitor ?? ({ kind: 'failure', says: 'nothing' } as const);
+const told = (capacitor: RippleFinding['capacitor']) => capacitor ?? ({ kind: 'failure', message: 'nothing' } as const);
 
 // Closed form by hand: a triangle of 2 A in 470 µF with 45 mΩ. The shape alone must find the same without the current.
 describe.each([0, 0.01, 0.02])('ripple of a choke with %d of noise', (noise) => {
@@ -152,11 +152,11 @@ test.each([
   ],
 ] as [string, Float64Array, RippleCurrent, string][])(
   '%s gives no ESR and says why',
-  (_words, values, current, says) => {
+  (_words, values, current, message) => {
     const time = values.map((_, index) => index * 1e-6);
     expect(analyseRipple({ time, values }, current).capacitor).toMatchObject({
       kind: 'failure',
-      says: expect.stringContaining(says),
+      message: expect.stringContaining(message),
     });
   },
 );
@@ -225,7 +225,7 @@ test.each(Object.keys(MADE_WAVES) as MadeWave[])('what is no %s is refused with 
     ripple: () => analyseRipple(flat, { shape: 'pulse', swing: 1 }).capacitor,
     chopping: () => analyseChopping(flat),
   }[name]();
-  expect(result).toMatchObject({ kind: 'failure', says: expect.stringMatching(/\.$/) });
+  expect(result).toMatchObject({ kind: 'failure', message: expect.stringMatching(/\.$/) });
 });
 
 describe('CSV of oscilloscopes', () => {
@@ -255,15 +255,15 @@ describe('CSV of oscilloscopes', () => {
   });
 
   test.each`
-    text                                       | says
+    text                                       | message
     ${''}                                      | ${'numbers'}
     ${'a,b\nc,d'}                              | ${'None of the first'}
     ${'t,v\n1,2\n2,3'}                         | ${'2 points'}
     ${`volts\n${rows((i) => `${i}`)}`}         | ${'no sample interval'}
     ${`t,v\n${rows((i) => `${20 - i},${i}`)}`} | ${'Time goes back at row 3'}
-  `('is refused: $says', ({ text, says }) => {
+  `('is refused: $message', ({ text, message }) => {
     const result = read(text as string);
-    expect(result.ok ? '' : waveProblemText(result.problem)).toContain(says);
+    expect(result.ok ? '' : waveProblemText(result.problem)).toContain(message);
   });
 });
 

@@ -1,6 +1,6 @@
-import { and, count, eq, gt, isNull, like, lt, max, sql } from 'drizzle-orm';
+import { and, count, eq, gt, isNull, lt, sql } from 'drizzle-orm';
 import type { Queryable } from '../client';
-import { bins, lotRatings, lots, savedFilters, stockLedger } from '../schema';
+import { bins, lotRatings, lots, savedFilters } from '../schema';
 
 /** A drawer with what lies in it. */
 export interface BinRow {
@@ -9,6 +9,8 @@ export interface BinRow {
   readonly capacity: number | null;
   readonly lots: number;
   readonly pieces: number;
+  /** When it was last counted. */
+  readonly countedMs: number | null;
 }
 
 /** All drawers with what lies in them, by code. */
@@ -28,6 +30,7 @@ export async function listBins(db: Queryable): Promise<BinRow[]> {
       id: bins.id,
       code: bins.code,
       capacity: bins.capacity,
+      countedMs: bins.countedMs,
       lots: sql<number>`coalesce(${heaps.lots}, 0)`.mapWith(Number),
       pieces: sql<number>`coalesce(${heaps.pieces}, 0)`.mapWith(Number),
     })
@@ -55,6 +58,15 @@ export async function lotsInBin(db: Queryable, binId: string): Promise<string[]>
 /** The filters a person kept, by name. */
 export async function listFilters(db: Queryable): Promise<(typeof savedFilters.$inferSelect)[]> {
   return db.select().from(savedFilters).where(isNull(savedFilters.deletedMs)).orderBy(savedFilters.name);
+}
+
+/** A kept filter by its id. */
+export async function findFilter(db: Queryable, id: string): Promise<typeof savedFilters.$inferSelect | undefined> {
+  const [row] = await db
+    .select()
+    .from(savedFilters)
+    .where(and(eq(savedFilters.id, id), isNull(savedFilters.deletedMs)));
+  return row;
 }
 
 export interface OldLot {
@@ -122,14 +134,4 @@ export async function neverWanted(db: Queryable, since: number, limit: number): 
     )
     .orderBy(lots.createdMs)
     .limit(limit);
-}
-
-/** When a drawer was last counted, by its code. */
-export async function lastCounts(db: Queryable): Promise<ReadonlyMap<string, number>> {
-  const rows = await db
-    .select({ note: stockLedger.note, at: max(stockLedger.atMs) })
-    .from(stockLedger)
-    .where(and(eq(stockLedger.reason, 'counted'), like(stockLedger.note, 'stocktake of %')))
-    .groupBy(stockLedger.note);
-  return new Map(rows.map(({ note, at }) => [note.replace('stocktake of ', ''), at ?? 0]));
 }

@@ -48,6 +48,6 @@ export async function addBoardFact(
     b: fact.b ?? '',
     ohms: fact.ohms ?? null,
     dropV: fact.drop ?? null,
-    createdMs: edit.bench.now(),
+    createdMs: edit.app.now(),
   });
 }

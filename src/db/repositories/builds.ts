@@ -1,9 +1,6 @@
 import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
-import type { Bench } from '../context';
 import type { Queryable } from '../client';
 import { builds, lots, needs, stockLedger } from '../schema';
-import { freshCode } from './codes';
-import { appendLedger } from './journal';
 
 export type Build = typeof builds.$inferSelect;
 export type Need = typeof needs.$inferSelect;
@@ -99,77 +96,11 @@ export async function allocationsOf(db: Queryable, needIds: readonly string[]): 
     .filter(({ reserved, used }) => reserved > 0 || used > 0);
 }
 
-/** Some pieces of a lot for a need. */
-export interface Portion {
-  readonly lotId: string;
-  readonly needId: string;
-  readonly quantity: number;
-}
-
-/** Writes down a build and returns it. */
-export async function insertBuild(tx: Queryable, bench: Bench, of: { title: string; note: string }): Promise<Build> {
-  const build = { id: bench.newKey(), code: await freshCode(tx, bench, 'build'), ...of, createdMs: bench.now() };
-  await tx.insert(builds).values(build);
-  return { ...build, deletedMs: null };
-}
-
-/** Adds a need to a build. Returns its id. */
-export async function insertNeed(
-  tx: Queryable,
-  bench: Bench,
-  of: { buildId: string; role: string; filter: string; quantity: number },
-): Promise<string> {
-  const id = bench.newKey();
-  await tx.insert(needs).values({ id, ...of, createdMs: bench.now() });
-  return id;
-}
-
-/** A need that was not struck. */
+/** A need that was not deleted. */
 export async function findNeed(db: Queryable, id: string): Promise<Need | undefined> {
   const [need] = await db
     .select()
     .from(needs)
     .where(and(eq(needs.id, id), isNull(needs.deletedMs)));
   return need;
-}
-
-/** Strikes a need out, or puts it back. */
-export async function markNeedDeleted(tx: Queryable, needId: string, deletedMs: number | null): Promise<void> {
-  await tx.update(needs).set({ deletedMs }).where(eq(needs.id, needId));
-}
-
-/** Sets pieces of a lot aside for a need. The database refuses more than is free. */
-export function reserve(tx: Queryable, bench: Bench, of: Portion): Promise<string> {
-  return appendLedger(tx, bench, {
-    lotId: of.lotId,
-    needId: of.needId,
-    onHandDelta: 0,
-    reservedDelta: of.quantity,
-    reason: 'reserved',
-    note: '',
-  });
-}
-
-/** Gives reserved pieces back to stock. */
-export function release(tx: Queryable, bench: Bench, of: Portion): Promise<string> {
-  return appendLedger(tx, bench, {
-    lotId: of.lotId,
-    needId: of.needId,
-    onHandDelta: 0,
-    reservedDelta: -of.quantity,
-    reason: 'released',
-    note: '',
-  });
-}
-
-/** Puts reserved pieces into the build: they leave stock. */
-export function use(tx: Queryable, bench: Bench, of: Portion): Promise<string> {
-  return appendLedger(tx, bench, {
-    lotId: of.lotId,
-    needId: of.needId,
-    onHandDelta: -of.quantity,
-    reservedDelta: -of.quantity,
-    reason: 'used',
-    note: '',
-  });
 }

@@ -1,21 +1,21 @@
 import { donors, notes } from '../schema';
-import { temporaryBench } from '../testing/temporaryContext';
+import { temporaryContext } from '../testing/temporaryContext';
 import { donorTitle, listDonors } from './donors';
 import { openMatters } from './notes';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  const { bench } = fixture;
+  fixture = await temporaryContext();
+  const { app } = fixture;
   const rows = [
     { code: 'AAA-AAA', description: 'adapter', maker: 'Velkin', model: 'VK_24', origin: 'skip behind the barn' },
     { code: 'BBB-BBB', description: 'charger', maker: 'Marlo', nameplate: 'OUTPUT 42V 2A 100%' },
     { code: 'CCC-CCC', description: 'adapter', maker: 'Tarn', deletedMs: 1 },
   ];
-  await bench.db.write(async (tx) => {
-    for (const row of rows) await tx.insert(donors).values({ id: row.code, createdMs: bench.now(), ...row });
+  await app.db.write(async (tx) => {
+    for (const row of rows) await tx.insert(donors).values({ id: row.code, createdMs: app.now(), ...row });
     const note = { donorId: 'AAA-AAA', station: 'trace' as const, question: true };
     await tx.insert(notes).values([
       { id: 'n1', ...note, text: 'which chip', createdMs: 1 },
@@ -38,19 +38,19 @@ test.each`
   ${'V__24'}       | ${[]}                     | ${'and is no wild card'}
   ${'%'}           | ${['BBB-BBB']}            | ${'nor is this'}
 `('“$query” finds $codes ($why)', async ({ query, codes }) => {
-  const { rows, total } = await listDonors(fixture.bench.db.read, { query, page: 0, size: 10 });
+  const { rows, total } = await listDonors(fixture.app.db.read, { query, page: 0, size: 10 });
   expect(rows.map(({ donor }) => donor.code)).toEqual(codes);
   expect(total).toBe((codes as string[]).length);
 });
 
 test('pages do not overlap', async () => {
   const page = async (number: number) =>
-    (await listDonors(fixture.bench.db.read, { page: number, size: 1 })).rows.map(({ donor }) => donor.code);
+    (await listDonors(fixture.app.db.read, { page: number, size: 1 })).rows.map(({ donor }) => donor.code);
   expect([await page(0), await page(1), await page(2)]).toEqual([['BBB-BBB'], ['AAA-AAA'], []]);
 });
 
 test('open questions are those not answered, of donors not put away', async () => {
-  expect(await openMatters(fixture.bench.db.read, 10)).toMatchObject([{ text: 'which chip', donorCode: 'AAA-AAA' }]);
+  expect(await openMatters(fixture.app.db.read, 10)).toMatchObject([{ text: 'which chip', donorCode: 'AAA-AAA' }]);
 });
 
 test('a title leaves out what is blank', () => {

@@ -51,8 +51,8 @@ export async function findDonor(db: Queryable, code: string): Promise<Donor | un
   return row;
 }
 
-/** The donor with a code, if it is in the waste bin. */
-export async function findPutAway(db: Queryable, code: string): Promise<Donor | undefined> {
+/** The donor with a code, if it is in the archive. */
+export async function findArchived(db: Queryable, code: string): Promise<Donor | undefined> {
   const [row] = await db
     .select()
     .from(donors)
@@ -60,8 +60,8 @@ export async function findPutAway(db: Queryable, code: string): Promise<Donor | 
   return row;
 }
 
-/** Donors in the waste bin, the latest first. */
-export async function listPutAway(db: Queryable, limit: number): Promise<Donor[]> {
+/** Donors in the archive, the latest first. */
+export async function listArchived(db: Queryable, limit: number): Promise<Donor[]> {
   return db.select().from(donors).where(isNotNull(donors.deletedMs)).orderBy(desc(donors.deletedMs)).limit(limit);
 }
 

@@ -1,13 +1,13 @@
 import { likenessOf } from '../../core/stock';
 import { aShop } from '../testing/aShop';
-import { temporaryBench } from '../testing/temporaryContext';
+import { temporaryContext } from '../testing/temporaryContext';
 import { heldLike } from './harvest';
 
 const resistance = (value: number) => ({ resistance: { value, source: 'decoded' as const } });
 
 test('pieces are alike by their main value, else by their number, else by their case', async () => {
-  const { bench, dispose } = await temporaryBench();
-  await aShop(bench, {
+  const { app, dispose } = await temporaryContext();
+  await aShop(app, {
     lots: [
       { code: 'L-1', kind: 'nmos', marking: '12N60', package: 'TO-220', pieces: 2 },
       { code: 'L-2', kind: 'nmos', marking: '12N60', package: 'TO-220', pieces: 3, bin: 'B2' },
@@ -28,7 +28,7 @@ test('pieces are alike by their main value, else by their number, else by their 
     { kind: 'resistor' as const, marking: '472', ratings: resistance(4700) },
     { kind: 'nmos' as const, marking: '12N60', package: 'TO-220', ratings: {} },
   ].map(likenessOf);
-  expect(await heldLike(bench.db.read, likes)).toEqual([5, 0, 15, 10, 8, 5]);
-  expect(await heldLike(bench.db.read, [])).toEqual([]);
+  expect(await heldLike(app.db.read, likes)).toEqual([5, 0, 15, 10, 8, 5]);
+  expect(await heldLike(app.db.read, [])).toEqual([]);
   dispose();
 });

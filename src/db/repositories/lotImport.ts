@@ -1,7 +1,7 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { LotEntry } from '../../core/stock';
 import type { Pause } from '../../core/steps';
-import type { Bench } from '../context';
+import type { AppContext } from '../context';
 import type { Queryable } from '../client';
 import { bins, lots, stockLedger } from '../schema';
 
@@ -24,24 +24,24 @@ export async function codesTaken(db: Queryable, codes: readonly string[]): Promi
  */
 export async function bringIn(
   tx: Queryable,
-  bench: Bench,
+  app: AppContext,
   of: { entries: readonly LotEntry[]; note: string; pause: Pause },
 ): Promise<void> {
   const { entries, note, pause } = of;
-  const now = bench.now();
+  const now = app.now();
   const binIds = new Map<string, string>();
   for (const { id, code } of await tx.select({ id: bins.id, code: bins.code }).from(bins)) binIds.set(code, id);
   for (const code of new Set(entries.map(({ bin }) => bin))) {
     if (binIds.has(code)) continue;
-    const id = bench.newKey();
+    const id = app.newKey();
     await tx.insert(bins).values({ id, code, createdMs: now });
     binIds.set(code, id);
   }
   const given = new Set(entries.map(({ code }) => code));
   for (let start = 0; start < entries.length; start += ROWS_AT_ONCE) {
     await pause(start / entries.length);
-    const some = entries.slice(start, start + ROWS_AT_ONCE).map((entry) => ({ entry, id: bench.newKey() }));
-    const fresh = await freshCodes(tx, bench, some.filter(({ entry }) => entry.code === '').length, given);
+    const some = entries.slice(start, start + ROWS_AT_ONCE).map((entry) => ({ entry, id: app.newKey() }));
+    const fresh = await freshCodes(tx, app, some.filter(({ entry }) => entry.code === '').length, given);
     await insertAll(
       tx,
       'lots',
@@ -65,7 +65,7 @@ export async function bringIn(
       'lot_ratings',
       some.flatMap(({ entry, id }) =>
         Object.entries(entry.ratings).map(([name, rating]) => ({
-          id: bench.newKey(),
+          id: app.newKey(),
           lot_id: id,
           name,
           value_si: rating.value,
@@ -78,7 +78,7 @@ export async function bringIn(
       tx,
       'stock_ledger',
       some.map(({ entry, id }) => ({
-        id: bench.newKey(),
+        id: app.newKey(),
         lot_id: id,
         at_ms: now,
         on_hand_delta: entry.pieces,
@@ -109,12 +109,12 @@ async function insertAll(
 }
 
 /** So many codes that no lot carries and none of the list was given. */
-async function freshCodes(tx: Queryable, bench: Bench, count: number, given: Set<string>): Promise<string[]> {
+async function freshCodes(tx: Queryable, app: AppContext, count: number, given: Set<string>): Promise<string[]> {
   const codes: string[] = [];
   while (codes.length < count) {
     const drawn = new Set<string>();
     while (drawn.size < count - codes.length) {
-      const code = bench.newCode('lot');
+      const code = app.newCode('lot');
       if (!given.has(code)) drawn.add(code);
     }
     const taken = await codesTaken(tx, [...drawn]);
@@ -130,7 +130,7 @@ async function freshCodes(tx: Queryable, bench: Bench, count: number, given: Set
  * Takes lots that came in together out again: an opposite line for each, and the lots are struck.
  * @returns false when something else happened to one of them since, and nothing was touched
  */
-export async function sendBack(tx: Queryable, bench: Bench, note: string): Promise<boolean> {
+export async function sendBack(tx: Queryable, app: AppContext, note: string): Promise<boolean> {
   const came = tx
     .select({ id: stockLedger.lotId })
     .from(stockLedger)
@@ -140,7 +140,7 @@ export async function sendBack(tx: Queryable, bench: Bench, note: string): Promi
     .from(stockLedger)
     .where(and(inArray(stockLedger.lotId, came), sql`${stockLedger.reason} <> 'imported'`));
   if (Number(touched?.n ?? 0) > 0) return false;
-  const now = bench.now();
+  const now = app.now();
   const lines = await tx
     .select()
     .from(stockLedger)
@@ -150,7 +150,7 @@ export async function sendBack(tx: Queryable, bench: Bench, note: string): Promi
       tx,
       'stock_ledger',
       lines.slice(start, start + ROWS_AT_ONCE).map(({ id, lotId, onHandDelta }) => ({
-        id: bench.newKey(),
+        id: app.newKey(),
         lot_id: lotId,
         at_ms: now,
         on_hand_delta: -onHandDelta,

@@ -1,37 +1,31 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Grade, Limit } from '../../core/measure';
 import { RATINGS } from '../../core/part';
-import type { Bench } from '../context';
+import type { AppContext } from '../context';
 import type { Queryable } from '../client';
 import { bins, builds, lotRatings, lots, needs, stockLedger } from '../schema';
 import { freshCode } from './codes';
-import { appendLedger, type Edit } from './journal';
+import type { Edit } from './journal';
 import { ratingRow, type NewRating } from './ratings';
 
 export type Lot = typeof lots.$inferSelect;
 
-/** A lot that comes from no donor, counted in by hand. Returns its code and the ledger line. */
-export async function insertLot(
-  tx: Queryable,
-  bench: Bench,
+/** A lot that comes from no donor, counted in by hand. Returns its code. */
+export async function countIn(
+  edit: Edit,
   of: Pick<
     HarvestedPiece,
     'kind' | 'subtype' | 'marking' | 'package' | 'grade' | 'gradeReason' | 'limits' | 'bin' | 'ratings'
   > & { pieces: number },
-): Promise<{ code: string; lineId: string }> {
+): Promise<string> {
+  const { tx, app } = edit;
   const { bin, ratings, pieces, ...facts } = of;
-  const [lotId, code, now] = [bench.newKey(), await freshCode(tx, bench, 'lot'), bench.now()];
-  await tx.insert(lots).values({ id: lotId, code, binId: await ensureBin(tx, bench, bin), ...facts, createdMs: now });
-  for (const rating of ratings)
-    await tx.insert(lotRatings).values({ id: bench.newKey(), lotId, ...ratingRow(rating, now) });
-  const lineId = await appendLedger(tx, bench, {
-    lotId,
-    onHandDelta: pieces,
-    reservedDelta: 0,
-    reason: 'counted',
-    note: 'by hand',
-  });
-  return { code, lineId };
+  const [code, now] = [await freshCode(tx, app, 'lot'), app.now()];
+  const binId = await ensureBin(tx, app, bin);
+  const lotId = await edit.insert('lots', { code, binId, ...facts, createdMs: now });
+  for (const rating of ratings) await edit.insert('lotRatings', { lotId, ...ratingRow(rating, now) });
+  await edit.ledger({ lotId, onHandDelta: pieces, reservedDelta: 0, reason: 'counted', note: 'by hand' });
+  return code;
 }
 
 export interface LedgerLine {
@@ -65,11 +59,11 @@ export async function lotLedger(db: Queryable, lotId: string): Promise<LedgerLin
 }
 
 /** The bin with a code, made when it is new. Codes are upper case. */
-export async function ensureBin(tx: Queryable, bench: Bench, code: string): Promise<string> {
+export async function ensureBin(tx: Queryable, app: AppContext, code: string): Promise<string> {
   const [row] = await tx.select({ id: bins.id }).from(bins).where(eq(bins.code, code));
   if (row) return row.id;
-  const id = bench.newKey();
-  await tx.insert(bins).values({ id, code, createdMs: bench.now() });
+  const id = app.newKey();
+  await tx.insert(bins).values({ id, code, createdMs: app.now() });
   return id;
 }
 
@@ -98,8 +92,8 @@ export interface HarvestedPiece {
  * @returns the lot's code
  */
 export async function stockPiece(edit: Edit, piece: HarvestedPiece, pieces = 1): Promise<string> {
-  const { tx, bench, donorId } = edit;
-  const binId = await ensureBin(tx, bench, piece.bin);
+  const { tx, app, donorId } = edit;
+  const binId = await ensureBin(tx, app, piece.bin);
   const like = piece.marking === '' ? undefined : await likeLot(tx, donorId, binId, piece);
   const note = `${piece.ref} taken from the board`;
   const entry = { onHandDelta: pieces, reservedDelta: 0, reason: 'harvested', note } as const;
@@ -109,11 +103,11 @@ export async function stockPiece(edit: Edit, piece: HarvestedPiece, pieces = 1):
     return like.code;
   }
   const { ref: _ref, bin: _bin, ratings, ...facts } = piece;
-  const code = await freshCode(tx, bench, 'lot');
-  const lotId = await edit.insert('lots', { code, binId, donorId, ...facts, createdMs: bench.now() });
+  const code = await freshCode(tx, app, 'lot');
+  const lotId = await edit.insert('lots', { code, binId, donorId, ...facts, createdMs: app.now() });
   for (const [index, rating] of ratings.entries()) {
     const superseded = ratings.slice(index + 1).some(({ name }) => name === rating.name);
-    const now = bench.now();
+    const now = app.now();
     await edit.insert('lotRatings', { lotId, ...ratingRow(rating, now), supersededMs: superseded ? now : null });
   }
   await edit.ledger({ lotId, ...entry });
@@ -126,7 +120,7 @@ export async function stockPiece(edit: Edit, piece: HarvestedPiece, pieces = 1):
  * @param theirs ratings of what joins, the present one of each name last
  */
 export async function worsenRatings(edit: Edit, lotId: string, theirs: readonly NewRating[]): Promise<void> {
-  const now = edit.bench.now();
+  const now = edit.app.now();
   for (const row of await ratingRowsOf(edit.tx, lotId)) {
     const other = theirs.findLast(({ name }) => name === row.name);
     const { better } = RATINGS[row.name];
@@ -160,19 +154,6 @@ async function likeLot(tx: Queryable, donorId: string, binId: string, piece: Har
 /** Codes of bins, for completion. */
 export async function listBinCodes(db: Queryable): Promise<string[]> {
   return (await db.select({ code: bins.code }).from(bins).orderBy(bins.code).limit(500)).map(({ code }) => code);
-}
-
-/** Takes pieces out of a lot for a purpose outside builds. The database refuses more than is free. */
-export function takeFromLot(bench: Bench, of: { lotId: string; quantity: number; note: string }): Promise<string> {
-  return bench.db.write((tx) =>
-    appendLedger(tx, bench, {
-      lotId: of.lotId,
-      onHandDelta: -of.quantity,
-      reservedDelta: 0,
-      reason: 'taken',
-      note: of.note,
-    }),
-  );
 }
 
 /** The present ratings of a lot with their rows, for splitting and joining. */

@@ -84,7 +84,7 @@ export async function addNote(
   edit: Edit,
   of: { text: string; ref?: string | undefined; question: boolean; claim: boolean; station: StationName },
 ): Promise<void> {
-  const now = edit.bench.now();
+  const now = edit.app.now();
   const noteId = await edit.insert('notes', {
     donorId: edit.donorId,
     station: of.station,
@@ -100,7 +100,7 @@ export async function addNote(
 
 /** Moves a claim or a question on. A question that is settled counts as answered. */
 export async function moveNote(edit: Edit, note: Note, to: { standing: Standing; because: string }): Promise<void> {
-  const now = edit.bench.now();
+  const now = edit.app.now();
   await edit.insert('noteEvents', { noteId: note.id, standing: to.standing, because: to.because, atMs: now });
   await edit.update('notes', note.id, {
     standing: to.standing,

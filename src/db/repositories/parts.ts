@@ -164,7 +164,7 @@ export async function logPart(edit: Edit, said: PartSaid): Promise<string> {
     damage: [...(said.damage ?? [])],
     fitments: [...(said.fitments ?? [])],
     state: 'on-board',
-    createdMs: edit.bench.now(),
+    createdMs: edit.app.now(),
     ...facts,
   });
 }
@@ -185,7 +185,7 @@ export async function addMeasurement(
     test: measured.test,
     inCircuit: measured.inCircuit,
     meter: measured.meter ?? '',
-    takenMs: edit.bench.now(),
+    takenMs: edit.app.now(),
     measured: toStored(measured.values),
   });
 }

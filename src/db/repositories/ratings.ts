@@ -33,7 +33,7 @@ export async function recordPartRatings(
       .select()
       .from(partRatings)
       .where(and(eq(partRatings.partId, partId), eq(partRatings.name, rating.name), isNull(partRatings.supersededMs)));
-    const now = edit.bench.now();
+    const now = edit.app.now();
     const wins = replaces(rating.source, present?.source);
     if (present && wins) await edit.update('partRatings', present.id, { supersededMs: now });
     if (!wins) kept.push(rating.name);

@@ -2,7 +2,6 @@ import { eq } from 'drizzle-orm';
 import { FACTORS, USUAL_WEIGHTS, type Weights } from '../../core/advice';
 import type { MeterAccuracies } from '../../core/measure';
 import { TOUCH_LIMIT_CHOICES, TOUCH_LIMIT_DC } from '../../core/safety';
-import type { Bench } from '../context';
 import type { Queryable } from '../client';
 import { settings } from '../schema';
 
@@ -52,22 +51,19 @@ function metersFrom(stored: unknown): ShopMeter[] {
   );
 }
 
-/** Changes settings; those not named stay. */
-export function writeSettings(bench: Bench, changed: Partial<ShopSettings>): Promise<void> {
-  return bench.db.write(async (tx) => {
-    for (const [name, value] of Object.entries(changed)) {
-      const row = { name, value: value as unknown };
-      await tx
-        .insert(settings)
-        .values(row)
-        .onConflictDoUpdate({ target: settings.name, set: { value: row.value } });
-    }
-  });
+/** What is stored of one setting; undefined when it is as shipped. */
+export async function readSetting(db: Queryable, name: string): Promise<unknown> {
+  const [row] = await db.select().from(settings).where(eq(settings.name, name));
+  return row?.value;
 }
 
-/** Puts a setting back to what is shipped. */
-export function resetSetting(bench: Bench, name: keyof ShopSettings): Promise<void> {
-  return bench.db.write(async (tx) => {
-    await tx.delete(settings).where(eq(settings.name, name));
-  });
+/**
+ * Stores a setting, or with undefined puts it back to what is shipped.
+ * @returns what was stored before
+ */
+export async function writeSetting(tx: Queryable, name: string, value: unknown): Promise<unknown> {
+  const before = await readSetting(tx, name);
+  if (value === undefined) await tx.delete(settings).where(eq(settings.name, name));
+  else await tx.insert(settings).values({ name, value }).onConflictDoUpdate({ target: settings.name, set: { value } });
+  return before;
 }

@@ -30,7 +30,7 @@ export async function addSoakRow(
   row: Pick<SoakRowRecord, 'inputW' | 'caseC' | 'outputV' | 'loadA' | 'remark'> & { elapsed?: number | undefined },
 ): Promise<void> {
   const earlier = await latestSoak(edit.tx, edit.donorId);
-  const now = edit.bench.now();
+  const now = edit.app.now();
   const lastMs = Math.max(...earlier.map(({ takenMs }) => takenMs));
   const first = earlier[0];
   const last = earlier.at(-1);

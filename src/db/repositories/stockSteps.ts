@@ -9,11 +9,11 @@ export interface StockStep {
   readonly isUndone: boolean;
   /** What the journal says of it, or the line of the ledger that stands alone. */
   readonly what:
-    | { readonly says: string }
+    | { readonly message: string }
     | { readonly code: string; readonly reason: string; readonly pieces: number; readonly purpose: string };
 }
 
-/** Reasons of lines that are written without a step of the journal around them. */
+/** Reasons of lines that were written without a step of the journal around them, before stock had a journal. */
 const ALONE = ['taken', 'reserved', 'released', 'used', 'counted'] as const;
 
 /**
@@ -27,11 +27,9 @@ export async function latestStockSteps(
   const undone = sql`exists (select 1 from stock_ledger u where u.undoes_id = ${stockLedger.id})`;
   const [steps, lines] = await Promise.all([
     db
-      .select({ id: journal.id, atMs: journal.atMs, says: journal.says, undoneMs: journal.undoneMs })
+      .select({ id: journal.id, atMs: journal.atMs, message: journal.message, undoneMs: journal.undoneMs })
       .from(journal)
-      .where(
-        and(isNull(journal.donorId), eq(journal.station, 'harvest'), standing ? isNull(journal.undoneMs) : undefined),
-      )
+      .where(and(inArray(journal.scope, ['stock', 'builds']), standing ? isNull(journal.undoneMs) : undefined))
       .orderBy(desc(journal.id))
       .limit(limit),
     db
@@ -51,17 +49,13 @@ export async function latestStockSteps(
       .leftJoin(needs, eq(needs.id, stockLedger.needId))
       .leftJoin(builds, eq(builds.id, needs.buildId))
       .where(
-        and(
-          inArray(stockLedger.reason, [...ALONE]),
-          sql`${stockLedger.note} not like 'stocktake of %'`,
-          standing ? not(undone) : undefined,
-        ),
+        and(inArray(stockLedger.reason, [...ALONE]), isNull(stockLedger.journalId), standing ? not(undone) : undefined),
       )
       .orderBy(desc(stockLedger.id))
       .limit(limit),
   ]);
   return [
-    ...steps.map(({ id, atMs, says, undoneMs }) => ({ id, atMs, isUndone: undoneMs !== null, what: { says } })),
+    ...steps.map(({ id, atMs, message, undoneMs }) => ({ id, atMs, isUndone: undoneMs !== null, what: { message } })),
     ...lines.map(({ id, atMs, isUndone, code, reason, onHandDelta, reservedDelta, note, build }) => ({
       id,
       atMs,

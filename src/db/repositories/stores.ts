@@ -63,7 +63,7 @@ export async function addReading(
     .orderBy(storeReadings.takenMs, storeReadings.id);
   const last = earlier.at(-1);
   const first = earlier.find(({ run }) => run === last?.run);
-  const now = edit.bench.now();
+  const now = edit.app.now();
   const byClock = first ? first.elapsedS + (now - first.takenMs) / 1000 : 0;
   const elapsed = reading.elapsed ?? Math.round(byClock * 10) / 10;
   const paused = last !== undefined && now - last.takenMs > RUN_GAP_SECONDS * 1000 && reading.elapsed === undefined;

@@ -1,5 +1,7 @@
-import { temporaryBench } from '../testing/temporaryContext';
-import { recordEdit, undoEdit, type Edit } from './journal';
+import { edited } from '../testing/edited';
+import { temporaryContext } from '../testing/temporaryContext';
+import type { Edit } from './journal';
+import { undoEdit } from './undo';
 import { logPart } from './parts';
 import {
   allTypes,
@@ -9,26 +11,26 @@ import {
   listTypes,
   recordTypeRatings,
   rememberType,
-  strikeTypeRating,
+  removeTypeRating,
   typeHistory,
   usesOfType,
 } from './types';
 import { donors } from '../schema';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 beforeEach(async () => {
-  fixture = await temporaryBench();
+  fixture = await temporaryContext();
 });
 afterEach(() => fixture.dispose());
 
 /** Runs work in one edit of the whole shop, and returns how to take it back. */
 const step = (work: (edit: Edit) => Promise<unknown>) =>
-  recordEdit(fixture.bench, { donorId: '', station: 'identify' }, async (edit) => {
+  edited(fixture.app, undefined, async (edit) => {
     await work(edit);
     return 'a step';
   });
-const read = () => fixture.bench.db.read;
+const read = () => fixture.app.db.read;
 
 test('a number is remembered with the stronger of what is learnt, and its weaker past stays', async () => {
   let id = '';
@@ -53,8 +55,8 @@ test('a number is remembered with the stronger of what is learnt, and its weaker
     [650, true],
   ]);
   expect(await findType(read(), 'pmos', '12N65')).toBeUndefined();
-  await step(async (edit) => expect(await strikeTypeRating(edit, id, 'vds')).toBe(true));
-  await step(async (edit) => expect(await strikeTypeRating(edit, id, 'vds')).toBe(false));
+  await step(async (edit) => expect(await removeTypeRating(edit, id, 'vds')).toBe(true));
+  await step(async (edit) => expect(await removeTypeRating(edit, id, 'vds')).toBe(false));
 });
 
 test('remembering the same again changes nothing, and fills in a technology that was missing', async () => {
@@ -77,15 +79,15 @@ test('remembering the same again changes nothing, and fills in a technology that
 });
 
 test('a step of the whole shop is taken back; a type that a part rests on stays', async () => {
-  const donorId = fixture.bench.newKey();
-  await fixture.bench.db.write((tx) =>
+  const donorId = fixture.app.newKey();
+  await fixture.app.db.write((tx) =>
     tx.insert(donors).values({ id: donorId, code: 'K7F-2QM', description: 'brick', createdMs: 1 }),
   );
   let id = '';
   const made = await step(async (edit) => {
     id = await rememberType(edit, { kind: 'nmos', name: '12N65', ratings: [] });
   });
-  const logged = await recordEdit(fixture.bench, { donorId, station: 'identify' }, async (edit) => {
+  const logged = await edited(fixture.app, { donorId, station: 'identify' }, async (edit) => {
     const partId = await logPart(edit, {
       ref: 'Q1',
       kind: 'nmos',
@@ -98,15 +100,15 @@ test('a step of the whole shop is taken back; a type that a part rests on stays'
   });
   expect((await carriersOf(read(), id)).parts).toHaveLength(1);
   expect((await usesOfType(read(), id, 5)).onDonors).toMatchObject([{ code: 'K7F-2QM', ref: 'Q1' }]);
-  expect(await undoEdit(fixture.bench, made.journalId)).toMatchObject({ kind: 'changed-since' });
-  await undoEdit(fixture.bench, logged.journalId);
-  expect(await undoEdit(fixture.bench, made.journalId)).toMatchObject({ kind: 'undone' });
+  expect(await undoEdit(fixture.app, made.journalId)).toMatchObject({ kind: 'changed-since' });
+  await undoEdit(fixture.app, logged.journalId);
+  expect(await undoEdit(fixture.app, made.journalId)).toMatchObject({ kind: 'undone' });
   expect(await allTypes(read())).toEqual([]);
 });
 
 test('20,000 types: names come sorted as the bench line wants them, pages hold what they should', async () => {
   const rows = Array.from({ length: 20_000 }, (_, index) => ({
-    id: fixture.bench.newKey(),
+    id: fixture.app.newKey(),
     kind: 'ic' as const,
     name: `T${String(index).padStart(5, '0')}`,
     createdMs: 1,
@@ -119,6 +121,6 @@ test('20,000 types: names come sorted as the bench line wants them, pages hold w
   expect(page.total).toBe(100);
   expect(page.rows.map(({ type }) => type.name)).toEqual(Array.from({ length: 40 }, (_, index) => `T199${60 + index}`));
   expect((await allTypes(read())).length).toBe(20_000);
-  await undoEdit(fixture.bench, made.journalId);
+  await undoEdit(fixture.app, made.journalId);
   expect(await listTypeNames(read())).toEqual([]);
 }, 60_000);

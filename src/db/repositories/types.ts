@@ -173,6 +173,15 @@ export async function datasheetsOf(db: Queryable, typeId: string): Promise<Datas
     .orderBy(desc(datasheets.id));
 }
 
+/** A datasheet by its id, if it is attached still. */
+export async function datasheetById(db: Queryable, id: string): Promise<Datasheet | undefined> {
+  const [row] = await db
+    .select()
+    .from(datasheets)
+    .where(and(eq(datasheets.id, id), isNull(datasheets.deletedMs)));
+  return row;
+}
+
 /** A datasheet by its content's hash, if any type still has it. */
 export async function datasheetByHash(db: Queryable, hash: string): Promise<Datasheet | undefined> {
   const [row] = await db
@@ -210,7 +219,7 @@ export async function rememberType(
       name: of.name,
       technology: of.technology ?? null,
       package: of.package ?? null,
-      createdMs: edit.bench.now(),
+      createdMs: edit.app.now(),
     }));
   if (known && known.type.technology === null && of.technology)
     await edit.update('types', typeId, { technology: of.technology });
@@ -232,7 +241,7 @@ export async function recordTypeRatings(
   typeId: string,
   ratings: readonly (NewRating & { readonly page?: number | null | undefined })[],
 ): Promise<RatingName[]> {
-  const now = edit.bench.now();
+  const now = edit.app.now();
   const recorded: RatingName[] = [];
   for (const rating of ratings) {
     const [present] = await edit.tx
@@ -249,14 +258,14 @@ export async function recordTypeRatings(
   return recorded;
 }
 
-/** Strikes the present value of a rating; the one before it, if any, does not come back by itself. */
-export async function strikeTypeRating(edit: Edit, typeId: string, name: RatingName): Promise<boolean> {
+/** Deletes the present value of a rating; the one before it, if any, does not come back by itself. */
+export async function removeTypeRating(edit: Edit, typeId: string, name: RatingName): Promise<boolean> {
   const [present] = await edit.tx
     .select()
     .from(typeRatings)
     .where(and(eq(typeRatings.typeId, typeId), eq(typeRatings.name, name), isNull(typeRatings.supersededMs)));
   if (!present) return false;
-  await edit.update('typeRatings', present.id, { supersededMs: edit.bench.now() });
+  await edit.update('typeRatings', present.id, { supersededMs: edit.app.now() });
   return true;
 }
 

@@ -64,6 +64,9 @@ export const stationMarks = sqliteTable(
   (t) => [index('station_marks_donor').on(t.donorId)],
 );
 
+/** What a step of the journal is about. */
+export type JournalScope = 'donor' | 'stock' | 'types' | 'builds' | 'settings';
+
 /** What was done to a donor, in order, with the rows it changed so that it can be undone. */
 export const journal = sqliteTable(
   'journal',
@@ -72,12 +75,14 @@ export const journal = sqliteTable(
     /** Empty for a step that is the whole shop's, such as merging two types. */
     donorId: text('donor_id').references(() => donors.id),
     atMs: integer('at_ms').notNull(),
-    station: text('station').$type<StationName>().notNull(),
-    says: text('says').notNull(),
+    /** Empty for a step that is the whole shop's. */
+    station: text('station').$type<StationName | ''>().notNull(),
+    scope: text('scope').$type<JournalScope>().notNull().default('donor'),
+    message: text('says').notNull(),
     changes: text('changes').notNull(),
     undoneMs: integer('undone_ms'),
   },
-  (t) => [index('journal_donor').on(t.donorId, t.id)],
+  (t) => [index('journal_donor').on(t.donorId, t.id), index('journal_scope').on(t.scope, t.id)],
 );
 
 /** A note, a question or a claim. */

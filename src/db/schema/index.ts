@@ -3,6 +3,7 @@ export {
   boardFacts,
   donors,
   journal,
+  type JournalScope,
   measurements,
   noteEvents,
   notes,

@@ -12,6 +12,8 @@ export const bins = sqliteTable('bins', {
   code: text('code').notNull().unique(),
   /** Pieces that fit, as a person said; none when nobody did. */
   capacity: integer('capacity'),
+  /** When it was last counted. */
+  countedMs: integer('counted_ms'),
   createdMs: createdMs(),
 });
 
@@ -125,6 +127,8 @@ export const stockLedger = sqliteTable(
     note: text('note').notNull().default(''),
     /** The line that this one takes back; a line is taken back at most once. */
     undoesId: text('undoes_id').unique(),
+    /** The step of the journal that wrote it; lines of before journals were kept of stock have none. */
+    journalId: text('journal_id'),
   },
   (t) => [index('stock_ledger_lot').on(t.lotId, t.id), index('stock_ledger_need').on(t.needId)],
 );

@@ -1,6 +1,6 @@
-import type { Bench } from '../context';
+import type { AppContext } from '../context';
 
 /** Makes a bench the one that views and actions reach for, as the server's would be. */
-export function shareBench(bench: Bench): void {
-  (globalThis as { zorvekBench?: Bench }).zorvekBench = bench;
+export function shareContext(app: AppContext): void {
+  (globalThis as { zorvekContext?: AppContext }).zorvekContext = app;
 }

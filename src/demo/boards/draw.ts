@@ -56,8 +56,8 @@ export async function drawBoard(layout: Layout): Promise<{ readonly front: Buffe
 export function drawLabel(lines: readonly string[]): Promise<Buffer> {
   const text = lines
     .map(
-      (says, index) =>
-        `<text x="110" y="${190 + index * 130}" font-size="${index === 0 ? 64 : 50}" font-weight="${index === 0 ? 700 : 400}">${says}</text>`,
+      (message, index) =>
+        `<text x="110" y="${190 + index * 130}" font-size="${index === 0 ? 64 : 50}" font-weight="${index === 0 ? 700 : 400}">${message}</text>`,
     )
     .join('');
   const label = svg(

@@ -3,7 +3,7 @@
 import { ConfirmButton } from '../../ui/feedback/ConfirmButton';
 import { ActionForm } from '../../ui/form/ActionForm';
 import { SubmitButton, TextArea, TextField } from '../../ui/form/fields';
-import { addNeedAction, movePartsAction, startBuildAction, strikeNeedAction } from './actions';
+import { addNeedAction, movePartsAction, startBuildAction, removeNeedAction } from './actions';
 
 /** Begins a build. */
 export function BuildForm() {
@@ -71,7 +71,7 @@ export function PortionForm({
 export function StrikeNeed({ code, needId, role }: { code: string; needId: string; role: string }) {
   return (
     <ConfirmButton
-      action={() => strikeNeedAction(code, needId)}
+      action={() => removeNeedAction(code, needId)}
       title={`Strike the need for ${role}?`}
       detail="Nothing is set aside for it. It has to be written down again if you want it back."
       confirm="Strike it"

@@ -43,7 +43,7 @@ function Need({ code, need }: { code: string; need: NeedView }) {
             {filled} of {need.quantity}
           </span>
         </span>
-        <p className="w-full text-[12px] text-ink-2">{need.says}</p>
+        <p className="w-full text-[12px] text-ink-2">{need.message}</p>
       </div>
       {need.allocations.map(({ lot, marking, reserved, used }) => (
         <div
@@ -121,12 +121,12 @@ function Need({ code, need }: { code: string; need: NeedView }) {
       {need.onBoards.length > 0 && (
         <p className="py-1.5 text-[13px]">
           <span className="text-ink-2">Still on a board: </span>
-          {need.onBoards.map(({ donor, ref, says, href }) => (
+          {need.onBoards.map(({ donor, ref, message, href }) => (
             <span key={donor + ref} className="mr-3">
               <Link href={href} className="ref">
                 {donor} {ref}
               </Link>{' '}
-              {says}
+              {message}
             </span>
           ))}
         </p>
@@ -139,7 +139,7 @@ function BuildJudgement({ build }: { build: BuildView }) {
   const { line, needs } = build;
   return (
     <Judgement>
-      <Claim label="What it waits for">{sentence(line.says)}</Claim>
+      <Claim label="What it waits for">{sentence(line.message)}</Claim>
       {build.note && <Section label="Note">{build.note}</Section>}
       {needs.length > 0 && (
         <Findings

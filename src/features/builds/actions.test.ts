@@ -1,18 +1,18 @@
 import { aShop } from '../../db/testing/aShop';
-import { shareBench } from '../../db/testing/sharedContext';
-import { temporaryBench } from '../../db/testing/temporaryContext';
+import { shareContext } from '../../db/testing/sharedContext';
+import { temporaryContext } from '../../db/testing/temporaryContext';
 import { blamed, formOf } from '../../ui/form/testing/forms';
-import { addNeedAction, movePartsAction, startBuildAction, strikeNeedAction } from './actions';
+import { addNeedAction, movePartsAction, startBuildAction, removeNeedAction } from './actions';
 import { buildView } from './view.server';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let code: string;
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
-  await aShop(fixture.bench, {
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
+  await aShop(fixture.app, {
     lots: [{ code: 'FIT-150', kind: 'nmos', pieces: 2, ratings: { vds: [150, 'datasheet'] } }],
   });
   const outcome = await startBuildAction(formOf({ title: 'lamp' }));
@@ -42,7 +42,7 @@ test('a need is filled step by step, and each step answers for itself', async ()
   expect(blamed(await move('reserve', 'some'))).toEqual(['quantity']);
   expect(await move('reserve', '1', 'NO-SUCH')).toMatchObject({ ok: false });
   expect(await move('reserve', '1')).toMatchObject({ ok: true });
-  expect(await strikeNeedAction(code, needId)).toMatchObject({ ok: false });
+  expect(await removeNeedAction(code, needId)).toMatchObject({ ok: false });
   expect(await move('use', '1')).toMatchObject({ ok: true });
   expect(await need()).toMatchObject({ open: 0, allocations: [{ used: 1 }] });
   await expect(

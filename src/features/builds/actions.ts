@@ -1,32 +1,32 @@
 'use server';
 
 import { z } from 'zod';
-import { bench } from '../../db/context';
+import { appContext } from '../../db/context';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { buildForm, needForm, portionForm } from './schema';
-import { addNeed, moveParts, startBuild, strikeNeed } from './commands';
+import { addNeed, moveParts, startBuild, removeNeed } from './commands';
 
 const word = z.string().min(1).max(64);
 const step = z.object({ needId: word, step: z.enum(['reserve', 'release', 'use']) });
 
 export async function startBuildAction(data: FormData): Promise<FormOutcome> {
   const form = readForm(buildForm, data);
-  return form.ok ? startBuild(bench(), form.values) : form;
+  return form.ok ? startBuild(appContext(), form.values) : form;
 }
 
 export async function addNeedAction(code: string, data: FormData): Promise<FormOutcome> {
   const form = readForm(needForm, data);
-  return form.ok ? addNeed(bench(), word.parse(code), form.values) : form;
+  return form.ok ? addNeed(appContext(), word.parse(code), form.values) : form;
 }
 
-export async function strikeNeedAction(code: string, needId: string): Promise<FormOutcome> {
-  return strikeNeed(bench(), { code: word.parse(code), needId: word.parse(needId) });
+export async function removeNeedAction(code: string, needId: string): Promise<FormOutcome> {
+  return removeNeed(appContext(), { code: word.parse(code), needId: word.parse(needId) });
 }
 
 export async function movePartsAction(of: z.input<typeof step>, data: FormData): Promise<FormOutcome> {
   const form = readForm(portionForm, data);
   return form.ok
-    ? moveParts(bench(), { ...step.parse(of), lotCode: form.values.lot, quantity: form.values.quantity })
+    ? moveParts(appContext(), { ...step.parse(of), lotCode: form.values.lot, quantity: form.values.quantity })
     : form;
 }

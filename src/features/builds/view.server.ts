@@ -1,7 +1,8 @@
+import 'server-only';
 import { kindRule, RATINGS } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
 import { compareMatches, matchLot, parseFilter, type LotMatch, type StockFilter, lotTitle } from '../../core/stock';
-import { bench } from '../../db/context';
+import { appContext } from '../../db/context';
 import { findBuild, listBuilds, type BuildWithNeeds } from '../../db/repositories/builds';
 import { candidateLots } from '../../db/repositories/lotSearch';
 import { searchPartsOnBoards } from '../../db/repositories/parts';
@@ -15,7 +16,7 @@ const SHOWN = 8;
 export interface BuildLine {
   readonly code: string;
   readonly title: string;
-  readonly says: string;
+  readonly message: string;
   readonly hint: string;
   readonly hintHref: string | null;
   readonly ready: boolean;
@@ -23,33 +24,33 @@ export interface BuildLine {
 
 /** Builds, newest first, each with what it waits for. */
 export async function buildLines(limit: number): Promise<BuildLine[]> {
-  return Promise.all((await listBuilds(bench().db.read, limit)).map(buildLine));
+  return Promise.all((await listBuilds(appContext().db.read, limit)).map(buildLine));
 }
 
 async function buildLine({ build, needs }: BuildWithNeeds): Promise<BuildLine> {
   const lacking = needs.filter(({ need, filled }) => filled < need.quantity);
   const line = { code: build.code, title: build.title, hint: '', hintHref: null };
-  if (needs.length === 0) return { ...line, says: 'no needs written down', ready: false };
+  if (needs.length === 0) return { ...line, message: 'no needs written down', ready: false };
   const used = needs.every(({ need, allocations }) => sum(allocations.map((entry) => entry.used)) >= need.quantity);
-  if (lacking.length === 0) return { ...line, says: used ? 'built' : 'all set aside, ready to build', ready: true };
+  if (lacking.length === 0) return { ...line, message: used ? 'built' : 'all set aside, ready to build', ready: true };
   const [first] = lacking;
-  const says = `lacks ${lacking.map(({ need, filled }) => `${need.quantity - filled} ${need.role}`).join(', ')}`;
+  const message = `lacks ${lacking.map(({ need, filled }) => `${need.quantity - filled} ${need.role}`).join(', ')}`;
   const parsed = first && parseFilter(first.need.filter);
-  if (!parsed?.ok) return { ...line, says, ready: false };
+  if (!parsed?.ok) return { ...line, message, ready: false };
   const matches = await matchesFor(parsed.filter);
   const [best] = matches;
   if (best)
     return {
       ...line,
-      says,
+      message,
       hint: `${best.lot} in ${best.bin} ${HINT[best.verdict]}`,
       hintHref: `/builds/${build.code}`,
       ready: false,
     };
   const [seen] = await seenOnBoards(parsed.filter);
   return seen
-    ? { ...line, says, hint: `${seen.donor} holds ${seen.ref}`, hintHref: seen.href, ready: false }
-    : { ...line, says, hint: 'nothing in sight', ready: false };
+    ? { ...line, message, hint: `${seen.donor} holds ${seen.ref}`, hintHref: seen.href, ready: false }
+    : { ...line, message, hint: 'nothing in sight', ready: false };
 }
 
 export interface MatchView {
@@ -80,7 +81,7 @@ const HINT: Readonly<Record<LotMatch['verdict'], string>> = {
 
 /** Lots with free pieces that a need could take, best first. */
 async function matchesFor(filter: StockFilter): Promise<MatchView[]> {
-  const rows = await candidateLots(bench().db.read, filter, CANDIDATES);
+  const rows = await candidateLots(appContext().db.read, filter, CANDIDATES);
   return rows
     .map((row) => ({ row, match: matchLot(filter, { ...row.lot, ratings: row.ratings }) }))
     .filter(({ row, match }) => match.verdict !== 'no' && row.lot.onHand > row.lot.reserved)
@@ -100,17 +101,17 @@ async function matchesFor(filter: StockFilter): Promise<MatchView[]> {
 }
 
 async function seenOnBoards(filter: StockFilter) {
-  return (await searchPartsOnBoards(bench().db.read, filter, 5)).map(({ part, donorCode }) => ({
+  return (await searchPartsOnBoards(appContext().db.read, filter, 5)).map(({ part, donorCode }) => ({
     donor: donorCode,
     ref: part.ref,
-    says: part.marking ?? kindRule(part.kind).label,
+    message: part.marking ?? kindRule(part.kind).label,
     href: `/donors/${donorCode}/harvest?part=${part.ref}`,
   }));
 }
 
 /** One build in full: each need with what is set aside, what would fit, and what sits on a board. */
 export async function buildView(code: string) {
-  const found = await findBuild(bench().db.read, code.toUpperCase());
+  const found = await findBuild(appContext().db.read, code.toUpperCase());
   if (!found) return undefined;
   const { build } = found;
   const needs = await Promise.all(
@@ -121,7 +122,7 @@ export async function buildView(code: string) {
         id: need.id,
         role: need.role,
         filter: need.filter,
-        says: parsed.ok ? inWords(parsed.filter) : need.filter,
+        message: parsed.ok ? inWords(parsed.filter) : need.filter,
         quantity: need.quantity,
         open,
         allocations: allocations.map(({ lotCode, marking, reserved, used }) => ({

@@ -1,19 +1,18 @@
-import { reserve, use } from '../../db/repositories/builds';
-import { findLot } from '../../db/repositories/lotSearch';
+import { valueOf } from '../../services/command';
 import { aShop, DONOR_CODE } from '../../db/testing/aShop';
-import { shareBench } from '../../db/testing/sharedContext';
-import { temporaryBench } from '../../db/testing/temporaryContext';
-import { addNeed, startBuild } from './commands';
+import { shareContext } from '../../db/testing/sharedContext';
+import { temporaryContext } from '../../db/testing/temporaryContext';
+import { addNeed, moveParts, startBuild } from './commands';
 import { buildLines, buildView } from './view.server';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let code: string;
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
-  await aShop(fixture.bench, {
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
+  await aShop(fixture.app, {
     lots: [
       { code: 'BIG-650', kind: 'nmos', marking: '12N65', bin: 'C1', ratings: { vds: [650, 'datasheet'] } },
       { code: 'FIT-150', kind: 'nmos', marking: '30N15', bin: 'C2', pieces: 2, ratings: { vds: [150, 'datasheet'] } },
@@ -23,13 +22,12 @@ beforeEach(async () => {
     ],
     onBoard: [{ code: 'L5', kind: 'inductor', ratings: { inductance: [100e-6, 'decoded'] } }],
   });
-  ({ code } = await startBuild(fixture.bench, { title: 'lamp', note: '' }));
+  ({ code } = valueOf(await startBuild(fixture.app, { title: 'lamp', note: '' })));
 });
 afterEach(() => fixture.dispose());
 
 async function need(role: string, filter: string, quantity = 1) {
-  const { needId = '' } = await addNeed(fixture.bench, code, { role, filter, quantity });
-  return needId;
+  return valueOf(await addNeed(fixture.app, code, { role, filter, quantity })).needId;
 }
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value).replaceAll('\u00a0', ' ')) as T;
 const view = async () => plain(await buildView(code));
@@ -43,43 +41,42 @@ test('matches come tightest first, then what fits on paper, then what is not kno
     ['DOUBT-1', 'with a limit', '0.8×'],
     ['NOTHING', 'not known', ''],
   ]);
-  expect(only?.says).toBe('N-FET, drain to source at least 100 V');
+  expect(only?.message).toBe('N-FET, drain to source at least 100 V');
   expect(only?.matches[2]?.checks[0]).toContain('use it up to 75 V until a datasheet is read');
 });
 
 test('what is set aside elsewhere is not offered, and a filled need asks for no more', async () => {
   const needId = await need('switch', 'nmos vds>=100', 2);
-  const lot = await findLot(fixture.bench.db.read, 'FIT-150');
-  const portion = { lotId: lot?.lot.id ?? '', needId, quantity: 2 };
-  await fixture.bench.db.write((tx) => reserve(tx, fixture.bench, portion));
+  const portion = { lotCode: 'FIT-150', needId, quantity: 2 };
+  await moveParts(fixture.app, { step: 'reserve', ...portion });
   expect((await view())?.needs[0]).toMatchObject({
     open: 0,
     matches: [],
     allocations: [{ lot: 'FIT-150', reserved: 2, used: 0 }],
   });
-  expect((await buildLines(5))[0]).toMatchObject({ says: 'all set aside, ready to build', ready: true });
-  await fixture.bench.db.write((tx) => use(tx, fixture.bench, portion));
+  expect((await buildLines(5))[0]).toMatchObject({ message: 'all set aside, ready to build', ready: true });
+  await moveParts(fixture.app, { step: 'use', ...portion });
   expect((await view())?.needs[0]).toMatchObject({ open: 0, allocations: [{ reserved: 0, used: 2 }] });
-  expect((await buildLines(5))[0]).toMatchObject({ says: 'built' });
+  expect((await buildLines(5))[0]).toMatchObject({ message: 'built' });
 
-  const { code: other } = await startBuild(fixture.bench, { title: 'jig', note: '' });
-  await addNeed(fixture.bench, other, { role: 'switch', filter: 'nmos vds>=100', quantity: 1 });
+  const { code: other } = valueOf(await startBuild(fixture.app, { title: 'jig', note: '' }));
+  await addNeed(fixture.app, other, { role: 'switch', filter: 'nmos vds>=100', quantity: 1 });
   expect((await buildView(other))?.needs[0]?.matches.map(({ lot: free }) => free)).not.toContain('FIT-150');
 });
 
 test.each`
-  filter                   | says              | hint                                               | why
+  filter                   | message              | hint                                               | why
   ${'nmos vds>=100'}       | ${'lacks 1 part'} | ${'FIT-150 in C2 fits'}                            | ${'a lot fits'}
   ${'choke l~100u'}        | ${'lacks 1 part'} | ${`${DONOR_CODE} holds L5`}                        | ${'it sits on a board'}
   ${'nmos vds>=100 rds<1'} | ${'lacks 1 part'} | ${'FIT-150 in C2 may fit: not all of it is known'} | ${'nobody knows its resistance'}
   ${'nmos 20n15 vds>=100'} | ${'lacks 1 part'} | ${'DOUBT-1 in C3 fits with a limit'}               | ${'on paper'}
   ${'igbt vces>=1200'}     | ${'lacks 1 part'} | ${'nothing in sight'}                              | ${'nowhere'}
-`('a build waits: $hint ($why)', async ({ filter, says, hint }) => {
+`('a build waits: $hint ($why)', async ({ filter, message, hint }) => {
   await need('part', filter);
-  expect((await buildLines(5))[0]).toMatchObject({ title: 'lamp', says, hint, ready: false });
+  expect((await buildLines(5))[0]).toMatchObject({ title: 'lamp', message, hint, ready: false });
 });
 
 test('a build without needs says so, and one that is not there is none', async () => {
-  expect((await buildLines(5))[0]).toMatchObject({ says: 'no needs written down' });
+  expect((await buildLines(5))[0]).toMatchObject({ message: 'no needs written down' });
   expect(await buildView('ZZZ-ZZZ')).toBeUndefined();
 });

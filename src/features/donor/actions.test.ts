@@ -1,37 +1,25 @@
-import { shareBench } from '../../db/testing/sharedContext';
-import { temporaryBench } from '../../db/testing/temporaryContext';
+import { shareContext } from '../../db/testing/sharedContext';
+import { temporaryContext } from '../../db/testing/temporaryContext';
 import { blamed, formOf } from '../../ui/form/testing/forms';
 import { readingId, readingsOf } from './identify/commands';
-import {
-  acceptReadingAction,
-  addNoteAction,
-  addStoreAction,
-  amendDonorAction,
-  finishStationAction,
-  logPartAction,
-  measurePartAction,
-  placePartAction,
-  readStoreAction,
-  recordLineAction,
-  registerDonorAction,
-  strikeStoreAction,
-  takePartAction,
-  typeRatingAction,
-  undoAction,
-  undoLatestAction,
-} from './actions';
+import { acceptReadingAction, logPartAction, placePartAction, typeRatingAction } from './identify/actions';
+import { addNoteAction, finishStationAction, recordLineAction, undoAction, undoLatestAction } from './shared/actions';
+import { addStoreAction, readStoreAction, removeStoreAction } from './safe/actions';
+import { amendDonorAction, registerDonorAction } from './intake/actions';
+import { measurePartAction } from './test/actions';
+import { takePartAction } from './harvest/actions';
 
 // The boundary: what a browser may send, well or ill.
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let code: string;
 
 const DONOR = { description: 'adapter', nameplate: 'INPUT 230V~ 1A OUTPUT 12V 1A' };
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
   const outcome = await registerDonorAction(formOf(DONOR));
   code = /donors\/(.{7})\//.exec((outcome.ok && outcome.goto) || '')?.[1] ?? '';
   await recordLineAction({ code, station: 'identify' }, 'q1 nmos to-220 marked 12N65');
@@ -110,7 +98,7 @@ test('arguments that no page of ours would send are thrown out', async () => {
   await expect(recordLineAction({ code, station: 'identify' }, 'x'.repeat(2001))).rejects.toThrow();
   await expect(finishStationAction({ code: '', station: 'open' })).rejects.toThrow();
   await expect(undoAction({ $ne: null } as never)).rejects.toThrow();
-  await expect(strikeStoreAction(code, 'x'.repeat(65))).rejects.toThrow();
+  await expect(removeStoreAction(code, 'x'.repeat(65))).rejects.toThrow();
 });
 
 test('what does not exist is named, not thrown', async () => {
@@ -129,7 +117,7 @@ test('texts are data: markup and SQL come back as they were typed', async () => 
   const hostile = `'); drop table donors; -- <script>alert(1)</script>`;
   expect(await registerDonorAction(formOf({ description: hostile }))).toMatchObject({
     ok: true,
-    says: expect.stringContaining(hostile),
+    message: expect.stringContaining(hostile),
   });
   expect(await undoLatestAction(code)).toMatchObject({ ok: true });
 });

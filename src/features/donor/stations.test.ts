@@ -1,24 +1,17 @@
+import { valueOf } from '../../services/command';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { findDonor } from '../../db/repositories/donors';
 import { pairOf } from '../../db/repositories/photos';
 import { readSettings } from '../../db/repositories/settings';
-import { shareBench } from '../../db/testing/sharedContext';
-import { temporaryBench } from '../../db/testing/temporaryContext';
+import { shareContext } from '../../db/testing/sharedContext';
+import { temporaryContext } from '../../db/testing/temporaryContext';
 import { photoFile } from '../../server/photos';
-import {
-  addOpeningStepAction,
-  amendDonorAction,
-  amendPhotoAction,
-  amendPlateAction,
-  keepWeightsAction,
-  noteReassemblyAction,
-  startClockAction,
-  stopClockAction,
-  strikePhotoAction,
-} from './actions';
-import { donorForm } from './schema';
+import { addOpeningStepAction, noteReassemblyAction, startClockAction, stopClockAction } from './open/actions';
+import { amendDonorAction, amendPlateAction, keepWeightsAction } from './intake/actions';
+import { amendPhotoAction, removePhotoAction } from './photos/actions';
+import { donorForm } from './intake/schema';
 import { blamed, formOf } from '../../ui/form/testing/forms';
 import { intakeFacts } from './intake/facts.server';
 import { openingView } from './open/view.server';
@@ -30,30 +23,30 @@ import { addPin, pairSides, receivePhoto } from './photos/commands';
 import { recordLine } from './shared/recordLine';
 import { undoLatest } from '../../services/command/undo';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let code: string;
 
 const UNIT = { description: 'notebook brick', maker: 'Tarn', model: 'TB-1', nameplate: 'INPUT 230V~ OUTPUT 19V 4.74A' };
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
   code = await aUnit({});
 });
 afterEach(() => fixture.dispose());
 
 async function aUnit(more: Record<string, string>) {
-  return (await registerDonor(fixture.bench, donorForm.parse({ ...UNIT, ...more }))).code;
+  return valueOf(await registerDonor(fixture.app, donorForm.parse({ ...UNIT, ...more }))).code;
 }
 async function donor(of = code) {
-  const found = await findDonor(fixture.bench.db.read, of);
+  const found = await findDonor(fixture.app.db.read, of);
   if (!found) throw new Error('no donor');
   return found;
 }
 async function type(...lines: string[]) {
   for (const line of lines) {
-    const outcome = await recordLine(fixture.bench, { code, station: 'intake', line });
+    const outcome = await recordLine(fixture.app, { code, station: 'intake', line });
     if (!outcome.ok) throw new Error(outcome.problems.map(({ message }) => message).join(' '));
   }
 }
@@ -64,20 +57,20 @@ describe('the right to take a unit apart', () => {
   test('a borrowed one gives no lots, until someone cleared it and the record says who', async () => {
     code = await aUnit({ originKind: 'borrowed' });
     await type('q1 nmos marked 12N65', 'store c3 82u 400V', 'c3 0.3V');
-    const take = () => takePart(fixture.bench, { code, ref: 'Q1', bin: 'A1' });
+    const take = () => takePart(fixture.app, { code, ref: 'Q1', bin: 'A1' });
     expect(said(await take())).toMatch(/It is lent.*No lot can be made.*Intake/);
     const cleared = { ...UNIT, originKind: 'borrowed', clearance: 'cleared' };
     expect(blamed(await amendDonorAction(code, formOf(cleared)))).toEqual(['clearanceReason']);
     expect(said(await take())).toMatch(/No lot/);
     const outcome = await amendDonorAction(code, formOf({ ...cleared, clearanceReason: 'Aud gave it away' }));
-    expect(outcome).toMatchObject({ ok: true, says: 'Cleared to be taken apart after all: Aud gave it away' });
+    expect(outcome).toMatchObject({ ok: true, message: 'Cleared to be taken apart after all: Aud gave it away' });
     expect(await take()).toMatchObject({ ok: true });
   });
 
   test('the change of mind is taken back whole', async () => {
     code = await aUnit({ originKind: 'work-scrap' });
     await amendDonorAction(code, formOf({ ...UNIT, clearance: 'cleared', clearanceReason: 'the foreman' }));
-    await undoLatest(fixture.bench, code);
+    await undoLatest(fixture.app, code);
     expect(await donor()).toMatchObject({ originKind: 'work-scrap', clearance: '' });
   });
 });
@@ -92,13 +85,13 @@ describe('the plate put right by hand', () => {
   });
 
   test.each`
-    plate                                                              | says
+    plate                                                              | message
     ${{ inputs: [{ kind: 'ac', vMin: 240, vMax: 100 }], outputs: [] }} | ${/at least its lower end/}
     ${{ inputs: [{ kind: 'ac', vMin: 0, vMax: 1 }], outputs: [] }}     | ${/above zero/}
     ${{ inputs: [], outputs: [{ v: 'high' }] }}                        | ${/./}
     ${'nonsense'}                                                      | ${/./}
-  `('$plate is refused', async ({ plate, says }) => {
-    expect(said(await amendPlateAction(code, plate))).toMatch(says);
+  `('$plate is refused', async ({ plate, message }) => {
+    expect(said(await amendPlateAction(code, plate))).toMatch(message);
     expect((await donor()).plate).toBeNull();
   });
 });
@@ -119,7 +112,7 @@ test('a run under load: rows in order, curves, and what it suggests', async () =
 
 test('what like donors gave and which builds wait for it comes with the facts', async () => {
   await type('q1 nmos marked 12N65', 'store c3 1u 400V', 'c3 0.2V', 'f1 fuse 2A 250V', 'u1 ic dated 1948');
-  await takePart(fixture.bench, { code, ref: 'Q1', bin: 'A1' });
+  await takePart(fixture.app, { code, ref: 'Q1', bin: 'A1' });
   const facts = await intakeFacts(await donor());
   expect(facts).toMatchObject({ bounds: { fuse: 2 }, codes: [{ code: '1948', place: 'U1' }], wasRefused: false });
   const other = await aUnit({ description: 'another brick' });
@@ -130,10 +123,10 @@ test('what like donors gave and which builds wait for it comes with the facts', 
 test('weights are kept for every unit, and let go of', async () => {
   const weights = { symptom: 1, hazard: 0, yield: 5, needs: 2, effort: 1 };
   await keepWeightsAction(weights);
-  expect((await readSettings(fixture.bench.db.read)).weights).toEqual(weights);
+  expect((await readSettings(fixture.app.db.read)).weights).toEqual(weights);
   await expect(keepWeightsAction({ ...weights, yield: 9 })).rejects.toThrow();
   await keepWeightsAction(null);
-  expect((await readSettings(fixture.bench.db.read)).weights.symptom).toBe(3);
+  expect((await readSettings(fixture.app.db.read)).weights.symptom).toBe(3);
 });
 
 describe('opening', () => {
@@ -167,8 +160,8 @@ describe('opening', () => {
       lines: ['ultrasonic weld, vice squeeze', 'glue, hot knife, cracked'],
     });
     expect(view.records).toEqual([
-      { label: 'ultrasonic weld, vice squeeze', says: '1 of 1 whole' },
-      { label: 'glue, hot knife', says: '0 of 1 whole' },
+      { label: 'ultrasonic weld, vice squeeze', message: '1 of 1 whole' },
+      { label: 'glue, hot knife', message: '0 of 1 whole' },
     ]);
     expect(view.tips[0]).toMatch(/^ultrasonic weld:/);
   });
@@ -181,7 +174,7 @@ describe('photos', () => {
       .toBuffer();
   const send = async (colour: string, side?: 'front' | 'back') => {
     const bytes = await picture(colour);
-    const outcome = await receivePhoto(fixture.bench, join(fixture.folder, 'photos'), {
+    const outcome = await receivePhoto(fixture.app, join(fixture.folder, 'photos'), {
       code,
       station: 'open',
       name: `${colour}.jpg`,
@@ -197,12 +190,12 @@ describe('photos', () => {
     expect(said((await send('#204030')).outcome)).toMatch(/among the photos already/);
     await amendPhotoAction(code, id, formOf({ caption: 'the lid', station: 'open', side: 'inside' }));
     const [thumb] = await photoStrip(await donor());
-    expect(thumb).toMatchObject({ says: 'the lid, inside of the case', pins: 0 });
+    expect(thumb).toMatchObject({ message: 'the lid, inside of the case', pins: 0 });
     const hash = thumb?.small.split('/')[2] ?? '';
     expect(existsSync(photoFile(join(fixture.folder, 'photos'), hash, 'large'))).toBe(true);
-    await strikePhotoAction(code, id);
+    await removePhotoAction(code, id);
     expect(await photoStrip(await donor())).toEqual([]);
-    await undoLatest(fixture.bench, code);
+    await undoLatest(fixture.app, code);
     expect(await photoStrip(await donor())).toHaveLength(1);
   });
 
@@ -228,15 +221,15 @@ describe('photos', () => {
       { x: 0.1, y: 0.9 },
     ];
     const pair = (mirror: boolean) =>
-      pairSides(fixture.bench, code, {
+      pairSides(fixture.app, code, {
         frontId: front,
         backId: back,
         matches: spots.map((spot) => ({ front: spot, back: mirror ? { x: 1 - spot.x, y: spot.y } : spot })),
       });
     expect(said(await pair(false))).toMatch(/mirror image/);
-    expect(await pairOf(fixture.bench.db.read, front)).toBeUndefined();
+    expect(await pairOf(fixture.app.db.read, front)).toBeUndefined();
     expect(await pair(true)).toMatchObject({ ok: true });
-    await addPin(fixture.bench, code, { photoId: front, x: 0.25, y: 0.4, note: 'Q1' });
+    await addPin(fixture.app, code, { photoId: front, x: 0.25, y: 0.4, note: 'Q1' });
     const page = await photoPage(await donor(), front);
     expect(page?.pins).toMatchObject([{ number: 1, x: 0.25, y: 0.4, note: 'Q1' }]);
     expect(page?.pair?.mapped[0]?.x).toBeCloseTo(0.75, 9);

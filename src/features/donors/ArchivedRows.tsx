@@ -2,13 +2,13 @@
 
 import { ActionButton } from '../../ui/feedback/ActionButton';
 import { Tag } from '../../ui/value/marks';
-import { bringBackDonorAction } from '../donor/actions';
+import { restoreDonorAction } from '../donor/intake/actions';
 
 /** Donors in the waste bin, each with the way back. */
-export function PutAwayRows({ lines }: { lines: readonly { code: string; title: string; says: string }[] }) {
+export function ArchivedRows({ lines }: { lines: readonly { code: string; title: string; message: string }[] }) {
   return (
     <ul aria-label="Put away" className="max-w-[760px]">
-      {lines.map(({ code, title, says }) => (
+      {lines.map(({ code, title, message }) => (
         <li
           key={code}
           className="grid grid-cols-[104px_minmax(0,1fr)_auto] items-center gap-3.5 border-b border-rule py-2.5"
@@ -16,9 +16,9 @@ export function PutAwayRows({ lines }: { lines: readonly { code: string; title: 
           <Tag code={code} />
           <span className="min-w-0">
             <b className="block truncate font-semibold">{title}</b>
-            <span className="block text-[12px] text-ink-2">{says}</span>
+            <span className="block text-[12px] text-ink-2">{message}</span>
           </span>
-          <ActionButton action={() => bringBackDonorAction(code)}>Bring back</ActionButton>
+          <ActionButton action={() => restoreDonorAction(code)}>Bring back</ActionButton>
         </li>
       ))}
     </ul>

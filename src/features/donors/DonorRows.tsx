@@ -16,7 +16,7 @@ export function DonorRows({ lines }: { lines: readonly DonorLine[] }) {
         <span>next</span>
       </div>
       <ul>
-        {lines.map(({ code, title, says, stages, station, next, href, live }) => (
+        {lines.map(({ code, title, message, stages, station, next, href, live }) => (
           <li key={code} className="relative border-t border-rule hover:bg-ochre-wash">
             <Link
               href={href}
@@ -26,7 +26,7 @@ export function DonorRows({ lines }: { lines: readonly DonorLine[] }) {
               <Tag code={code} />
               <span className="min-w-0">
                 <b className="block truncate font-semibold">{title}</b>
-                <span className="block truncate text-[12px] text-ink-2">{says}</span>
+                <span className="block truncate text-[12px] text-ink-2">{message}</span>
               </span>
               <span className="max-[1080px]:hidden">
                 <SmallStageLine stages={stages} current={station} />

@@ -31,7 +31,7 @@ export function BenchSheet({ view, builds }: { view: BenchView; builds: readonly
         <section aria-label="Builds" className="mt-6">
           <h2 className="label mb-1">Builds</h2>
           <ul>
-            {builds.map(({ code, title, says, hint, hintHref }) => (
+            {builds.map(({ code, title, message, hint, hintHref }) => (
               <li
                 key={code}
                 className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,0.9fr)] items-baseline gap-3.5 border-t border-rule py-2.5 text-[13px] max-[620px]:grid-cols-1 max-[620px]:gap-0.5"
@@ -39,7 +39,7 @@ export function BenchSheet({ view, builds }: { view: BenchView; builds: readonly
                 <Link href={`/builds/${code}`} className="text-[14px] font-semibold">
                   {title}
                 </Link>
-                <span className="text-ink-2">{says}</span>
+                <span className="text-ink-2">{message}</span>
                 {hintHref ? (
                   <Link href={hintHref} className="text-ochre">
                     {hint}
@@ -72,12 +72,12 @@ function BenchJudgement({ view }: { view: BenchView }) {
       </Claim>
       {view.live.length > 0 && (
         <ul className="dotted border-y border-rule text-[13.5px]">
-          {view.live.map(({ code, name, says }) => (
+          {view.live.map(({ code, name, message }) => (
             <li key={code + name} className="py-2">
               <Link className="ref" href={`/donors/${code}/make-safe?store=${name}`}>
                 {code}
               </Link>{' '}
-              {name}, {says}
+              {name}, {message}
             </li>
           ))}
         </ul>

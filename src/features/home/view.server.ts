@@ -1,3 +1,4 @@
+import 'server-only';
 import { attention, donorLines } from '../../services/dossier/donorLines';
 import { stockHead } from '../stock/find/view.server';
 
@@ -14,7 +15,7 @@ export async function loadBench() {
   return {
     donors,
     questions,
-    says: `${donors.total} ${donors.total === 1 ? 'unit' : 'units'}, ${stock}`,
+    message: `${donors.total} ${donors.total === 1 ? 'unit' : 'units'}, ${stock}`,
     live: donors.lines.flatMap(({ code, live }) => live.map((store) => ({ code, ...store }))),
   };
 }

@@ -3,7 +3,7 @@
 import { ActionButton } from '../../ui/feedback/ActionButton';
 import { ActionForm } from '../../ui/form/ActionForm';
 import { SubmitButton, TextField } from '../../ui/form/fields';
-import { dropMeterAction, keepMeterAction } from './actions';
+import { removeMeterAction, keepMeterAction } from './actions';
 import type { MetersView } from './view.server';
 
 /** The shop's meters with what their sheets promise: verdicts near a limit rest on it. */
@@ -17,11 +17,11 @@ export function MeterList({ view }: { view: MetersView }) {
       </p>
       {view.meters.length > 0 && (
         <ul className="dotted mb-3 text-[13px]">
-          {view.meters.map(({ name, says }) => (
+          {view.meters.map(({ name, message }) => (
             <li key={name} className="flex items-baseline gap-3 py-1.5">
               <b className="font-semibold">{name}</b>
-              <span className="min-w-0 flex-1 text-ink-2">{says || 'as a usual one'}</span>
-              <ActionButton action={() => dropMeterAction(name)}>strike {name}</ActionButton>
+              <span className="min-w-0 flex-1 text-ink-2">{message || 'as a usual one'}</span>
+              <ActionButton action={() => removeMeterAction(name)}>strike {name}</ActionButton>
             </li>
           ))}
         </ul>

@@ -8,7 +8,7 @@ import type { SerialMeter } from './serialMeter';
 interface SerialState {
   readonly available: boolean;
   readonly connected: boolean;
-  readonly says: string;
+  readonly message: string;
   connect(baud: number): Promise<void>;
   disconnect(): void;
 }
@@ -23,7 +23,7 @@ export function useSerialMeter(): SerialState | undefined {
 /** Makes the bench's meter fill fields: one on the network by way of the server, or one on this browser's USB. */
 export function MeterRoot({ address, children }: { address: string; children: ReactNode }) {
   const serial = useRef<SerialMeter | undefined>(undefined);
-  const [says, setSays] = useState('');
+  const [message, setMessage] = useState('');
   const [connected, setConnected] = useState(false);
   // The quickest message tells best how far the server's clock is from this page's.
   const offset = useRef(Infinity);
@@ -43,7 +43,7 @@ export function MeterRoot({ address, children }: { address: string; children: Re
       read: (wants, point) =>
         fetch(`/meter/read?${query(wants, point)}`).then(
           async (answer) => byThisClock((await answer.json()) as InstrumentOutcome, offset),
-          () => ({ ok: false, says: 'The server did not answer.' }),
+          () => ({ ok: false, message: 'The server did not answer.' }),
         ),
       watch: (wants, point, onOutcome) => {
         const source = new EventSource(`/meter/stream?${query(wants, point)}`);
@@ -56,7 +56,7 @@ export function MeterRoot({ address, children }: { address: string; children: Re
         source.onerror = () => {
           if (source.readyState === EventSource.CLOSED) return;
           source.close();
-          onOutcome({ ok: false, says: meterFailureText({ kind: 'disconnected' }) });
+          onOutcome({ ok: false, message: meterFailureText({ kind: 'disconnected' }) });
         };
         return () => source.close();
       },
@@ -66,26 +66,26 @@ export function MeterRoot({ address, children }: { address: string; children: Re
   const state: SerialState = {
     available: typeof navigator !== 'undefined' && 'serial' in navigator,
     connected,
-    says,
+    message,
     connect: async (baud) => {
       // Loaded only by those who connect one.
       const { openSerialMeter } = await import('./serialMeter');
       const opened = await openSerialMeter(baud, () => {
         setConnected(false);
-        setSays(meterFailureText({ kind: 'disconnected' }));
+        setMessage(meterFailureText({ kind: 'disconnected' }));
       });
-      if ('says' in opened) {
-        setSays(opened.says);
+      if ('message' in opened) {
+        setMessage(opened.message);
         return;
       }
       serial.current = opened;
       setConnected(true);
-      setSays('A USB meter is connected to this browser.');
+      setMessage('A USB meter is connected to this browser.');
     },
     disconnect: () => {
       serial.current?.close();
       setConnected(false);
-      setSays('');
+      setMessage('');
     },
   };
   return (
@@ -105,13 +105,13 @@ function byThisClock(outcome: InstrumentOutcome, offset: { current: number }): I
 
 /** A streamed reading is what the dial says; it fills a field only when that is what the field wants. */
 function fits(reading: MeterReading | MeterFailure, wants: string, at = Date.now()): InstrumentOutcome {
-  if ('kind' in reading) return { ok: false, says: meterFailureText(reading) };
+  if ('kind' in reading) return { ok: false, message: meterFailureText(reading) };
   const wanted = METER_QUANTITIES[wants as keyof typeof METER_QUANTITIES];
   const same = reading.quantity === wants || METER_QUANTITIES[reading.quantity].unit === wanted.unit;
   if (!same)
     return {
       ok: false,
-      says: meterFailureText({
+      message: meterFailureText({
         kind: 'wrong-unit',
         shows: METER_QUANTITIES[reading.quantity].label,
         wanted: wanted.label,

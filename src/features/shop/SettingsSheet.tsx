@@ -97,9 +97,9 @@ export function SettingsSheet({
         ) : (
           <p className="mt-2 text-[13px]">This browser has no serial port; use the address of a meter instead.</p>
         )}
-        {serial?.says && (
+        {serial?.message && (
           <p role="status" className="mt-2 text-[13px]">
-            {serial.says}
+            {serial.message}
           </p>
         )}
       </section>

@@ -26,15 +26,15 @@ const serial = () => (globalThis.navigator as (Navigator & { serial?: SerialLike
 export async function openSerialMeter(
   baudRate: number,
   onGone: () => void,
-): Promise<SerialMeter | { readonly says: string }> {
+): Promise<SerialMeter | { readonly message: string }> {
   const ports = serial();
-  if (!ports) return { says: 'This browser has no serial port. Use the address of a meter on the network.' };
+  if (!ports) return { message: 'This browser has no serial port. Use the address of a meter on the network.' };
   let port: SerialPortLike;
   try {
     port = await ports.requestPort();
     await port.open({ baudRate });
   } catch {
-    return { says: 'No port was opened. It may be in use by another program, or none was chosen.' };
+    return { message: 'No port was opened. It may be in use by another program, or none was chosen.' };
   }
   const reader = port.readable?.pipeThrough(new TextDecoderStream() as never).getReader() as
     ReadableStreamDefaultReader<string> | undefined;

@@ -1,24 +1,24 @@
 import { connect } from 'node:net';
 import { readSettings } from '../../db/repositories/settings';
-import { shareBench } from '../../db/testing/sharedContext';
-import { temporaryBench } from '../../db/testing/temporaryContext';
+import { shareContext } from '../../db/testing/sharedContext';
+import { temporaryContext } from '../../db/testing/temporaryContext';
 import { startSimulatedMeter, type SimulatedMeter } from '../../server/meter/simulatedMeter';
 import { closeMeters } from '../../server/meter';
 import { settings } from '../../db/schema';
 import { blamed, formOf } from '../../ui/form/testing/forms';
 import { askMeterAction, keepSettingsAction } from './actions';
 import { meterForm } from './schema';
-import { dropMeter, keepMeter } from './commands';
+import { removeMeter, keepMeter } from './commands';
 import { meterLabel, metersView, questionIn, readingEvents, readingFor, settingsView } from './view.server';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let meter: SimulatedMeter;
 let address: string;
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
   meter = await startSimulatedMeter({ port: 0, gaussian: () => 0 });
   address = `127.0.0.1:${meter.port}`;
 });
@@ -32,7 +32,7 @@ const keep = (fields: Record<string, string>) => keepSettingsAction(formOf({ tou
 
 test('settings are as shipped until they are changed, and what makes no sense counts as not changed', async () => {
   expect(await settingsView()).toMatchObject({ touchLimit: 60, meterAddress: '', weights: { symptom: 3 } });
-  await fixture.bench.db.write(async (tx) => {
+  await fixture.app.db.write(async (tx) => {
     await tx.insert(settings).values([
       { name: 'touchLimit', value: 400 },
       { name: 'weights', value: { symptom: 99, yield: 4, effort: 'much' } },
@@ -40,7 +40,7 @@ test('settings are as shipped until they are changed, and what makes no sense co
       { name: 'meters', value: ['a', { name: 3 }] },
     ]);
   });
-  expect(await readSettings(fixture.bench.db.read)).toEqual({
+  expect(await readSettings(fixture.app.db.read)).toEqual({
     touchLimit: 60,
     meterAddress: '',
     meters: [],
@@ -66,7 +66,7 @@ test.each`
 test('the meter says who it is, or what is wrong with it', async () => {
   const problem = async () => {
     const outcome = await askMeterAction();
-    return outcome.ok ? outcome.says : outcome.problems[0]?.message;
+    return outcome.ok ? outcome.message : outcome.problems[0]?.message;
   };
   expect(await problem()).toMatch(/^No meter is set/);
   await keep({ meterAddress: address });
@@ -125,15 +125,15 @@ describe('readings for a page', () => {
 
 test('a meter is kept with what its sheet says, replaced by one of its name, and struck', async () => {
   const parse = (fields: Record<string, string>) => meterForm.parse({ name: 'blue tester', ...fields });
-  await keepMeter(fixture.bench, parse({ esr: '5 % + 0 + 0.02', ohm: '' }));
-  await keepMeter(fixture.bench, parse({ esr: '2 % + 0 + 0.01' }));
+  await keepMeter(fixture.app, parse({ esr: '5 % + 0 + 0.02', ohm: '' }));
+  await keepMeter(fixture.app, parse({ esr: '2 % + 0 + 0.01' }));
   const { meters, quantities } = await metersView();
-  expect(meters).toEqual([{ name: 'blue tester', says: 'ESR 2 % + 0 + 0.01' }]);
+  expect(meters).toEqual([{ name: 'blue tester', message: 'ESR 2 % + 0 + 0.01' }]);
   expect(quantities.find(({ name }) => name === 'esr')?.usual).toBe('10 % + 0 + 0.05');
   expect(meterForm.safeParse({ name: 'x', ohm: 'good' }).error?.issues[0]).toMatchObject({
     path: ['ohm'],
     message: expect.stringContaining('“good”'),
   });
-  await dropMeter(fixture.bench, 'blue tester');
+  await removeMeter(fixture.app, 'blue tester');
   expect((await metersView()).meters).toEqual([]);
 });

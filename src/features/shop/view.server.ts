@@ -1,4 +1,5 @@
-import { bench } from '../../db/context';
+import 'server-only';
+import { appContext } from '../../db/context';
 import { readSettings, type ShopSettings } from '../../db/repositories/settings';
 import { meterFailureText, type MeterFailure, type MeterReading } from '../../core/meter';
 import type { InstrumentOutcome } from '../../ui/form/instrument';
@@ -10,7 +11,7 @@ import type { MeterQuantity } from '../../core/meter';
 
 export interface MetersView {
   readonly quantities: readonly { readonly name: string; readonly label: string; readonly usual: string }[];
-  readonly meters: readonly { readonly name: string; readonly says: string }[];
+  readonly meters: readonly { readonly name: string; readonly message: string }[];
 }
 
 const QUANTITY_LABEL: Readonly<Record<AccuracyName, string>> = {
@@ -27,7 +28,7 @@ const QUANTITY_LABEL: Readonly<Record<AccuracyName, string>> = {
 
 /** The settings as they stand. */
 export function settingsView(): Promise<ShopSettings> {
-  return readSettings(bench().db.read);
+  return readSettings(appContext().db.read);
 }
 
 /** The shop's meters with their accuracies as a person types them, and what stands in for a blank. */
@@ -41,7 +42,7 @@ export async function metersView(): Promise<MetersView> {
     })),
     meters: meters.map(({ name, accuracies }) => ({
       name,
-      says: ACCURACY_NAMES.flatMap((quantity) => {
+      message: ACCURACY_NAMES.flatMap((quantity) => {
         const accuracy = accuracies[quantity];
         return accuracy ? [`${QUANTITY_LABEL[quantity]} ${accuracyText(accuracy)}`] : [];
       }).join(', '),
@@ -51,7 +52,7 @@ export async function metersView(): Promise<MetersView> {
 
 /** What the meter is called on a page; empty for none. */
 export function meterLabel(): Promise<string> {
-  return meterName(bench());
+  return meterName(appContext());
 }
 
 /** The question in an address, or nothing when it is none. */
@@ -62,7 +63,7 @@ export function questionIn(search: URLSearchParams): { wants: MeterQuantity; poi
 
 /** One reading for a page. */
 export async function readingFor(question: { wants: MeterQuantity; point: string }): Promise<InstrumentOutcome> {
-  return toOutcome(await readMeter(bench(), question));
+  return toOutcome(await readMeter(appContext(), question));
 }
 
 /** Readings for a page as server-sent events; the last one is the failure that ended them. */
@@ -74,7 +75,7 @@ export function readingEvents(
   return new ReadableStream({
     async start(controller) {
       try {
-        for await (const reading of watchMeter(bench(), question, signal))
+        for await (const reading of watchMeter(appContext(), question, signal))
           controller.enqueue(encoder.encode(`data: ${JSON.stringify(toOutcome(reading))}\n\n`));
       } finally {
         if (!signal.aborted) controller.close();
@@ -85,6 +86,6 @@ export function readingEvents(
 
 /** The moment is the server's: on its way to the page a reading may be held up. */
 function toOutcome(reading: MeterReading | MeterFailure): InstrumentOutcome {
-  if ('kind' in reading) return { ok: false, says: meterFailureText(reading) };
-  return { ok: true, reading: { value: reading.value, resolution: reading.resolution, at: bench().now() } };
+  if ('kind' in reading) return { ok: false, message: meterFailureText(reading) };
+  return { ok: true, reading: { value: reading.value, resolution: reading.resolution, at: appContext().now() } };
 }

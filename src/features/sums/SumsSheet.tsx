@@ -23,11 +23,11 @@ export function SumsSheet() {
   );
 }
 
-function Sum({ title, says, children }: { title: string; says: string; children: ReactNode }) {
+function Sum({ title, message, children }: { title: string; message: string; children: ReactNode }) {
   return (
     <section aria-label={title} className="min-w-0">
       <h2 className="text-[16px] font-semibold">{title}</h2>
-      <p className="mb-2 text-[12.5px] text-ink-2">{says}</p>
+      <p className="mb-2 text-[12.5px] text-ink-2">{message}</p>
       {children}
     </section>
   );
@@ -37,13 +37,13 @@ function Typed({
   label,
   value,
   onText,
-  says,
+  message,
   problem,
 }: {
   label: string;
   value: string;
   onText: (text: string) => void;
-  says?: string | undefined;
+  message?: string | undefined;
   problem?: string | undefined;
 }) {
   const id = useId();
@@ -60,7 +60,7 @@ function Typed({
         aria-describedby={`${id}-says`}
         aria-invalid={problem ? true : undefined}
       />
-      <p id={`${id}-says`}>{problem ?? says}</p>
+      <p id={`${id}-says`}>{problem ?? message}</p>
     </div>
   );
 }
@@ -94,7 +94,7 @@ function MarkingSum() {
   const kind = kindFromWord(kindText);
   const readings = marking.trim() === '' ? [] : decodeMarking(marking, kind ? { kind } : {});
   return (
-    <Sum title="Read a marking" says="Ranked, with the rule that gave each; check the datasheet before mains voltage.">
+    <Sum title="Read a marking" message="Ranked, with the rule that gave each; check the datasheet before mains voltage.">
       <div className="grid grid-cols-2 gap-x-3">
         <Typed label="marking" value={marking} onText={setMarking} />
         <Typed
@@ -126,7 +126,7 @@ function BandsSum() {
   return (
     <Sum
       title="Read colour bands"
-      says={`Three to six bands from the end nearest a lead: ${Object.keys(COLOURS).join(', ')}.`}
+      message={`Three to six bands from the end nearest a lead: ${Object.keys(COLOURS).join(', ')}.`}
     >
       <Typed label="bands" value={text} onText={setText} problem={problem} />
       {decoded.ok && <Readings readings={decoded.readings} />}
@@ -144,7 +144,7 @@ function ChargeSum() {
   return (
     <Sum
       title="Stored charge and its bleed"
-      says="What a capacitor holds, how much it hurts, and what a resistor across it does."
+      message="What a capacitor holds, how much it hurts, and what a resistor across it does."
     >
       <div className="grid grid-cols-3 gap-x-3">
         <Typed label="capacitance" value={capacitance} onText={setCapacitance} {...farads.shown} />
@@ -202,10 +202,10 @@ function Charge({
 }
 
 /** A typed quantity above zero, or the text that says what is wrong with it. */
-function readTyped(text: string, unit: Unit): { value?: number; shown: { says?: string; problem?: string } } {
+function readTyped(text: string, unit: Unit): { value?: number; shown: { message?: string; problem?: string } } {
   const parsed = parseQuantity(text, unit);
   if (!parsed.ok) return { shown: text.trim() === '' ? {} : { problem: problemText(parsed.problem) } };
   const { value } = parsed.quantity;
   if (value <= 0) return { shown: { problem: `“${text}”: more than zero is expected.` } };
-  return { value, shown: { says: formatQuantity(value, unit, { digits: 4 }) } };
+  return { value, shown: { message: formatQuantity(value, unit, { digits: 4 }) } };
 }

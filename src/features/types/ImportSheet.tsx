@@ -25,9 +25,9 @@ export function ImportSheet() {
             heading={`Taken in${more > 0 ? `, the first ${rows.length}; ${more} more are like them` : ''}`}
             label="Lines that are taken in"
             columns={['line', 'type', 'it', 'what changes']}
-            rows={rows.map(({ line, what, action, says }) => ({
+            rows={rows.map(({ line, what, action, message }) => ({
               key: `${line}`,
-              cells: [line, what, ACTIONS[action], says],
+              cells: [line, what, ACTIONS[action], message],
             }))}
           />
         )

@@ -9,7 +9,7 @@ import {
   addTypeAction,
   amendTypeAction,
   detachDatasheetAction,
-  forgetTypeAction,
+  removeTypeAction,
   mergeTypeAction,
   rateTypeAction,
   splitTypeAction,
@@ -121,7 +121,7 @@ export function MergeForm({ id, name }: { id: string; name: string }) {
 export function ForgetType({ id, name }: { id: string; name: string }) {
   return (
     <ConfirmButton
-      action={() => forgetTypeAction(id)}
+      action={() => removeTypeAction(id)}
       title={`Forget ${name}?`}
       detail="Its ratings, markings and datasheets go with it. The step can be taken back."
       confirm="Forget it"

@@ -77,12 +77,12 @@ function TypeJudgement({ type }: { type: TypeView }) {
           <p>On no donor and in no drawer.</p>
         ) : (
           <ul>
-            {uses.map(({ href, code, says }) => (
+            {uses.map(({ href, code, message }) => (
               <li key={href}>
                 <Link href={href} className="ref">
                   {code}
                 </Link>{' '}
-                {says}
+                {message}
               </li>
             ))}
           </ul>

@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { bench } from '../../db/context';
+import { appContext } from '../../db/context';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { aliasForm, mergeForm, typeForm, typeRatingForm } from './schema';
@@ -10,7 +10,7 @@ import {
   addType,
   amendType,
   detachDatasheet,
-  forgetType,
+  removeType,
   mergeType,
   rateType,
   splitType,
@@ -22,41 +22,41 @@ const key = z.string().min(1).max(64);
 
 export async function addTypeAction(data: FormData): Promise<FormOutcome> {
   const form = readForm(typeForm, data);
-  return form.ok ? addType(bench(), form.values) : form;
+  return form.ok ? addType(appContext(), form.values) : form;
 }
 
 export async function amendTypeAction(id: string, data: FormData): Promise<FormOutcome> {
   const form = readForm(typeForm, data);
-  return form.ok ? amendType(bench(), key.parse(id), form.values) : form;
+  return form.ok ? amendType(appContext(), key.parse(id), form.values) : form;
 }
 
 export async function rateTypeAction(id: string, data: FormData): Promise<FormOutcome> {
   const form = readForm(typeRatingForm, data);
-  return form.ok ? rateType(bench(), key.parse(id), form.values) : form;
+  return form.ok ? rateType(appContext(), key.parse(id), form.values) : form;
 }
 
 export async function unrateTypeAction(id: string, name: string): Promise<FormOutcome> {
-  return unrateType(bench(), key.parse(id), key.parse(name));
+  return unrateType(appContext(), key.parse(id), key.parse(name));
 }
 
 export async function addAliasAction(id: string, data: FormData): Promise<FormOutcome> {
   const form = readForm(aliasForm, data);
-  return form.ok ? addAlias(bench(), key.parse(id), form.values.name) : form;
+  return form.ok ? addAlias(appContext(), key.parse(id), form.values.name) : form;
 }
 
 export async function mergeTypeAction(id: string, data: FormData): Promise<FormOutcome> {
   const form = readForm(mergeForm, data);
-  return form.ok ? mergeType(bench(), key.parse(id), form.values.name) : form;
+  return form.ok ? mergeType(appContext(), key.parse(id), form.values.name) : form;
 }
 
 export async function splitTypeAction(id: string, aliasId: string): Promise<FormOutcome> {
-  return splitType(bench(), key.parse(id), key.parse(aliasId));
+  return splitType(appContext(), key.parse(id), key.parse(aliasId));
 }
 
-export async function forgetTypeAction(id: string): Promise<FormOutcome> {
-  return forgetType(bench(), key.parse(id));
+export async function removeTypeAction(id: string): Promise<FormOutcome> {
+  return removeType(appContext(), key.parse(id));
 }
 
 export async function detachDatasheetAction(sheetId: string): Promise<FormOutcome> {
-  return detachDatasheet(bench(), key.parse(sheetId));
+  return detachDatasheet(appContext(), key.parse(sheetId));
 }

@@ -1,3 +1,4 @@
+import 'server-only';
 import { z } from 'zod';
 import { fileRoute } from '../../server/uploads';
 import { receiveDatasheet } from './view.server';

@@ -1,12 +1,13 @@
 import type { KindName, RatingName } from '../../core/part';
 import { noPause } from '../../core/steps';
 import { planImport, type ImportPlan, type KnownTypes, type TypeEntry } from '../../core/typebook';
-import type { Bench } from '../../db/context';
+import type { AppContext } from '../../db/context';
 import type { Edit } from '../../db/repositories/journal';
 import { allTypes, recordTypeRatings, typeById, type TypeRecord } from '../../db/repositories/types';
-import type { FormOutcome } from '../../ui/form/outcome';
+import { routes } from '../../routes';
+import { refusal, refused, run, type Outcome } from '../../services/command';
+import { ON_TYPES } from './commands';
 import { readTypesFile } from './readFile';
-import { edit, problem } from './typeStep';
 
 /** A type as it stands in a file. */
 export function entryOf({ type, ratings, aliases }: TypeRecord): TypeEntry {
@@ -27,9 +28,9 @@ export function entryOf({ type, ratings, aliases }: TypeRecord): TypeEntry {
 }
 
 async function knownTypes(
-  bench: Bench,
+  app: AppContext,
 ): Promise<KnownTypes & { idOf(kind: KindName, name: string): string | undefined }> {
-  const all = await allTypes(bench.db.read);
+  const all = await allTypes(app.db.read);
   const key = (kind: KindName, name: string) => `${kind} ${name}`;
   const byName = new Map(all.map((record) => [key(record.type.kind, record.type.name), record]));
   const owners = new Map(
@@ -46,40 +47,40 @@ async function knownTypes(
 }
 
 /** What a file of types would do. Nothing is written. */
-export async function previewImport(bench: Bench, text: string, pause = noPause): Promise<ImportPlan> {
+export async function previewImport(app: AppContext, text: string, pause = noPause): Promise<ImportPlan> {
   await pause(0);
-  return planImport(readTypesFile(text), await knownTypes(bench));
+  return planImport(readTypesFile(text), await knownTypes(app));
 }
 
 /** Takes a file of types in: what can be used is written in one step that can be taken back, the rest is refused. */
-export async function applyImport(bench: Bench, text: string, pause = noPause): Promise<FormOutcome> {
-  const known = await knownTypes(bench);
-  const { planned, refused } = planImport(readTypesFile(text), known);
+export async function applyImport(app: AppContext, text: string, pause = noPause): Promise<Outcome> {
+  const known = await knownTypes(app);
+  const { planned, refused: left } = planImport(readTypesFile(text), known);
   await pause(0.3);
   const fresh = planned.filter(({ action }) => action === 'add');
   const changed = planned.filter(({ action }) => action === 'change');
-  if (fresh.length + changed.length === 0) return problem('Nothing in the file would change anything.');
-  return edit(
-    bench,
-    async (open) => {
-      await writeFresh(
-        open,
-        fresh.map(({ entry }) => entry),
-      );
-      for (const { entry } of changed) {
-        const id = known.idOf(entry.kind, entry.name);
-        if (id !== undefined) await writeChanges(open, id, entry);
-      }
-      return `${fresh.length} types added, ${changed.length} changed, ${refused.length} lines refused.`;
-    },
-    '/types',
-  );
+  if (fresh.length + changed.length === 0) return refused(refusal('list-changes-nothing', {}));
+  return run(app, ON_TYPES, async (open) => {
+    await writeFresh(
+      open,
+      fresh.map(({ entry }) => entry),
+    );
+    for (const { entry } of changed) {
+      const id = known.idOf(entry.kind, entry.name);
+      if (id !== undefined) await writeChanges(open, id, entry);
+    }
+    return {
+      message: `${fresh.length} types added, ${changed.length} changed, ${left.length} lines refused.`,
+      value: undefined,
+      goto: routes.types(),
+    };
+  });
 }
 
 async function writeFresh(open: Edit, entries: readonly TypeEntry[]): Promise<void> {
-  const { bench } = open;
-  const now = bench.now();
-  const rows = entries.map((entry) => ({ entry, id: bench.newKey() }));
+  const { app } = open;
+  const now = app.now();
+  const rows = entries.map((entry) => ({ entry, id: app.newKey() }));
   await open.insertMany(
     'types',
     rows.map(({ entry, id }) => ({
@@ -95,14 +96,14 @@ async function writeFresh(open: Edit, entries: readonly TypeEntry[]): Promise<vo
   await open.insertMany(
     'typeAliases',
     rows.flatMap(({ entry, id }) =>
-      entry.aliases.map((name) => ({ id: bench.newKey(), typeId: id, kind: entry.kind, name, createdMs: now })),
+      entry.aliases.map((name) => ({ id: app.newKey(), typeId: id, kind: entry.kind, name, createdMs: now })),
     ),
   );
   await open.insertMany(
     'typeRatings',
     rows.flatMap(({ entry, id }) =>
       Object.entries(entry.ratings).map(([name, { value, source, page }]) => ({
-        id: bench.newKey(),
+        id: app.newKey(),
         typeId: id,
         name: name as RatingName,
         valueSi: value,
@@ -129,5 +130,5 @@ async function writeChanges(open: Edit, id: string, entry: TypeEntry): Promise<v
   );
   const has = present.aliases.map(({ name }) => name);
   for (const name of entry.aliases.filter((alias) => !has.includes(alias)))
-    await open.insert('typeAliases', { typeId: id, kind: entry.kind, name, createdMs: open.bench.now() });
+    await open.insert('typeAliases', { typeId: id, kind: entry.kind, name, createdMs: open.app.now() });
 }

@@ -1,3 +1,4 @@
+import 'server-only';
 import { listRoute } from '../../server/uploads';
 import { importPreview, importTypes } from './view.server';
 

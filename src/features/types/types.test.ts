@@ -1,14 +1,14 @@
 import { decodeMarking } from '../../core/marking';
-import { shareBench } from '../../db/testing/sharedContext';
-import { temporaryBench } from '../../db/testing/temporaryContext';
-import { undoEdit } from '../../db/repositories/journal';
+import { shareContext } from '../../db/testing/sharedContext';
+import { temporaryContext } from '../../db/testing/temporaryContext';
+import { undoEdit } from '../../db/repositories/undo';
 import { findType, listTypeNames } from '../../db/repositories/types';
 import { blamed, formOf } from '../../ui/form/testing/forms';
 import {
   addAliasAction,
   addTypeAction,
   amendTypeAction,
-  forgetTypeAction,
+  removeTypeAction,
   mergeTypeAction,
   rateTypeAction,
   splitTypeAction,
@@ -20,12 +20,12 @@ import { attachDatasheet } from './commands';
 import { datasheetOnDisk, importPreview, typesFileOf, typesView, typeView } from './view.server';
 import type { FormOutcome } from '../../ui/form/outcome';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
 });
 afterEach(() => fixture.dispose());
 
@@ -38,13 +38,13 @@ async function aType(name: string, ratings: Record<string, string> = {}, kind = 
   return id;
 }
 
-const says = (outcome: FormOutcome) =>
-  (outcome.ok ? (outcome.says ?? '') : outcome.problems.map(({ message }) => message).join(' ')).replace(
+const message = (outcome: FormOutcome) =>
+  (outcome.ok ? (outcome.message ?? '') : outcome.problems.map(({ message }) => message).join(' ')).replace(
     /\u00a0/g,
     ' ',
   );
-const undo = async (outcome: FormOutcome) => undoEdit(fixture.bench, (outcome.ok && outcome.undo) || '');
-const known = (name: string) => findType(fixture.bench.db.read, 'nmos', name);
+const undo = async (outcome: FormOutcome) => undoEdit(fixture.app, (outcome.ok && outcome.undo) || '');
+const known = (name: string) => findType(fixture.app.db.read, 'nmos', name);
 
 describe('one type', () => {
   test('is written down once, upper case, and put right', async () => {
@@ -54,7 +54,7 @@ describe('one type', () => {
     expect(blamed(await addTypeAction(formOf({ kind: 'nmos', name: ' ' })))).toEqual(['name']);
     const other = await aType('X9');
     expect(blamed(await amendTypeAction(other, formOf({ kind: 'nmos', name: 'irf840' })))).toEqual(['name']);
-    expect(says(await amendTypeAction(id, formOf({ kind: 'nmos', name: 'irf841', note: 'second source' })))).toContain(
+    expect(message(await amendTypeAction(id, formOf({ kind: 'nmos', name: 'irf841', note: 'second source' })))).toContain(
       'IRF841',
     );
     expect(await typeView(id)).toMatchObject({ name: 'IRF841', note: 'second source' });
@@ -74,7 +74,7 @@ describe('one type', () => {
 
   test('a weaker source does not replace a stronger one; what is replaced or struck stays as history', async () => {
     const id = await aType('IRF840', { vds: '500V' });
-    expect(says(await rateTypeAction(id, formOf({ rating: 'vds', value: '550V', source: 'guessed' })))).toContain(
+    expect(message(await rateTypeAction(id, formOf({ rating: 'vds', value: '550V', source: 'guessed' })))).toContain(
       'weaker',
     );
     await rateTypeAction(id, formOf({ rating: 'vds', value: '525V', source: 'datasheet', page: '4' }));
@@ -95,9 +95,9 @@ describe('markings of a type', () => {
     await aType('X9');
     await addAliasAction(id, formOf({ name: 'f840' }));
     expect((await known('F840'))?.type.name).toBe('IRF840');
-    expect(says(await addAliasAction(id, formOf({ name: 'X9' })))).toContain('belongs to X9');
-    expect(says(await addAliasAction(id, formOf({ name: 'F840' })))).toContain('stands here already');
-    expect(await listTypeNames(fixture.bench.db.read)).toEqual(['F840', 'IRF840', 'X9']);
+    expect(message(await addAliasAction(id, formOf({ name: 'X9' })))).toContain('belongs to X9');
+    expect(message(await addAliasAction(id, formOf({ name: 'F840' })))).toContain('stands here already');
+    expect(await listTypeNames(fixture.app.db.read)).toEqual(['F840', 'IRF840', 'X9']);
   });
 
   test('two types are merged, the stronger ratings win, and undo parts them again', async () => {
@@ -105,11 +105,11 @@ describe('markings of a type', () => {
     const other = await aType('WW840', { id: '8A' });
     await addAliasAction(other, formOf({ name: 'W840' }));
     const merged = await mergeTypeAction(keep, formOf({ name: 'ww840' }));
-    expect(says(merged)).toContain('WW840 is a marking of IRF840');
+    expect(message(merged)).toContain('WW840 is a marking of IRF840');
     expect(await typeView(keep)).toMatchObject({ ratings: [{ value: '500\u00a0V' }, { value: '8\u00a0A' }] });
     for (const name of ['WW840', 'W840']) expect((await known(name))?.type.id).toBe(keep);
     expect(blamed(await mergeTypeAction(keep, formOf({ name: 'nothing' })))).toEqual(['name']);
-    expect(says(await mergeTypeAction(keep, formOf({ name: 'IRF840' })))).toContain('itself');
+    expect(message(await mergeTypeAction(keep, formOf({ name: 'IRF840' })))).toContain('itself');
     await undo(merged);
     expect((await known('WW840'))?.type.id).toBe(other);
     expect((await typeView(keep))?.ratings).toHaveLength(1);
@@ -119,16 +119,16 @@ describe('markings of a type', () => {
     const id = await aType('IRF840', { vds: '500V' });
     await addAliasAction(id, formOf({ name: 'F840' }));
     const [alias] = (await typeView(id))?.aliases ?? [];
-    expect(says(await splitTypeAction(id, alias?.id ?? ''))).toContain('type of its own');
+    expect(message(await splitTypeAction(id, alias?.id ?? ''))).toContain('type of its own');
     expect((await known('F840'))?.ratings.vds).toMatchObject({ value: 500, page: 2 });
     expect((await typeView(id))?.aliases).toEqual([]);
   });
 
   test('what nothing rests on is forgotten', async () => {
     const id = await aType('IRF840');
-    expect(says(await forgetTypeAction(id))).toContain('forgotten');
+    expect(message(await removeTypeAction(id))).toContain('forgotten');
     expect(await known('IRF840')).toBeUndefined();
-    expect(says(await forgetTypeAction(id))).toContain('not there any more');
+    expect(message(await removeTypeAction(id))).toContain('not there any more');
   });
 });
 
@@ -140,14 +140,14 @@ describe('lists of types', () => {
     await aType('X9', { vds: '650V' });
     expect(await importPreview(CSV)).toMatchObject({ added: 1, changed: 1, same: 1, refusedCount: 2 });
     expect(await known('A1')).toBeUndefined();
-    const taken = await applyImport(fixture.bench, CSV);
-    expect(says(taken)).toBe('1 types added, 1 changed, 2 lines refused.');
+    const taken = await applyImport(fixture.app, CSV);
+    expect(message(taken)).toBe('1 types added, 1 changed, 2 lines refused.');
     expect((await known('X9'))?.ratings.vds?.value).toBe(700);
     expect((await known('IRF840'))?.ratings.vds?.value).toBe(500);
     await undo(taken);
     expect(await known('A1')).toBeUndefined();
     expect((await known('X9'))?.ratings.vds?.value).toBe(650);
-    expect(says(await applyImport(fixture.bench, 'kind,name\n'))).toContain('Nothing in the file');
+    expect(message(await applyImport(fixture.app, 'kind,name\n'))).toContain('Nothing in the file');
   });
 
   test('what is kept as CSV or JSON is read back the same', async () => {
@@ -157,8 +157,8 @@ describe('lists of types', () => {
     for (const format of ['csv', 'json'] as const) {
       const file = await typesFileOf(format);
       if (format === 'csv') expect(file).toContain(`"'=2+2, ""old"""`);
-      const plan = await previewImport(fixture.bench, file);
-      expect(plan).toMatchObject({ refused: [], planned: [{ action: 'same', says: [] }] });
+      const plan = await previewImport(fixture.app, file);
+      expect(plan).toMatchObject({ refused: [], planned: [{ action: 'same', message: [] }] });
     }
   });
 
@@ -180,11 +180,11 @@ describe('lists of types', () => {
 test('a datasheet is kept beside the database and links its page; what is no PDF is refused', async () => {
   const id = await aType('IRF840', { vds: '500V' });
   const attach = (name: string, text: string) =>
-    attachDatasheet(fixture.bench, `${fixture.folder}/datasheets`, { id, name, bytes: Buffer.from(text) });
-  expect(says(await attach('x.pdf', 'hello'))).toContain('x.pdf is no PDF');
-  expect(says(await attach('x.pdf', ''))).toContain('empty');
-  expect(says(await attach('irf840.pdf', '%PDF-1.4 …'))).toContain('attached to IRF840');
-  expect(says(await attach('irf840.pdf', '%PDF-1.4 …'))).toContain('already');
+    attachDatasheet(fixture.app, `${fixture.folder}/datasheets`, { id, name, bytes: Buffer.from(text) });
+  expect(message(await attach('x.pdf', 'hello'))).toContain('x.pdf is no PDF');
+  expect(message(await attach('x.pdf', ''))).toContain('empty');
+  expect(message(await attach('irf840.pdf', '%PDF-1.4 …'))).toContain('attached to IRF840');
+  expect(message(await attach('irf840.pdf', '%PDF-1.4 …'))).toContain('already');
   const view = await typeView(id);
   const hash = view?.datasheets[0]?.href.split('/').at(-1) ?? '';
   expect(view?.ratings[0]?.pageHref).toBe(`/datasheets/${hash}#page=2`);

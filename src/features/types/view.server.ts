@@ -1,15 +1,17 @@
+import 'server-only';
 import { SOURCE_MEANING } from '../../core/evidence';
 import { isKindName, KIND_NAMES, kindRule, RATINGS, type RatingName } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
 import { noPause } from '../../core/steps';
 import { typeTable } from '../../core/typebook';
-import { bench, databaseUrl } from '../../db/context';
+import { appContext, databaseUrl } from '../../db/context';
 import {
   allTypes,
   datasheetByHash,
   datasheetsOf,
   listTypes,
   typeById,
+  typeHistory,
   usesOfType,
   type TypeRecord,
 } from '../../db/repositories/types';
@@ -18,7 +20,7 @@ import type { FormOutcome } from '../../ui/form/outcome';
 import type { TableColumn, TableRow } from '../../ui/table/tableTypes';
 import { typesAsCsv } from './readFile';
 import { applyImport, entryOf, previewImport } from './importTypes';
-import { attachDatasheet, supersededRatings } from './commands';
+import { attachDatasheet } from './commands';
 
 const PAGE_SIZE = 60;
 
@@ -35,7 +37,12 @@ const COLUMNS: readonly TableColumn[] = [
 /** A page of what the shop knows. */
 export async function typesView(of: { query: string; kind: string; page: number }) {
   const kind = isKindName(of.kind) ? of.kind : undefined;
-  const { rows, total } = await listTypes(bench().db.read, { query: of.query, kind, page: of.page, size: PAGE_SIZE });
+  const { rows, total } = await listTypes(appContext().db.read, {
+    query: of.query,
+    kind,
+    page: of.page,
+    size: PAGE_SIZE,
+  });
   return {
     query: of.query,
     kind: kind ?? '',
@@ -73,11 +80,11 @@ const dayOf = (ms: number) =>
 
 /** One type with its ratings, its history, its datasheets, and where it is. */
 export async function typeView(id: string) {
-  const { db } = bench();
+  const { db } = appContext();
   const record = await typeById(db.read, id);
   if (!record) return undefined;
   const [past, sheets, uses] = await Promise.all([
-    supersededRatings(bench(), id),
+    typeHistory(db.read, id),
     datasheetsOf(db.read, id),
     usesOfType(db.read, id, 12),
   ]);
@@ -126,16 +133,16 @@ export async function typeView(id: string) {
     onDonors: uses.onDonors.map(({ code, description, ref, state }) => ({
       href: `/donors/${code}/identify?part=${ref}`,
       code,
-      says: `${ref} of ${description}${state === 'harvested' ? ', taken out' : ''}`,
+      message: `${ref} of ${description}${state === 'harvested' ? ', taken out' : ''}`,
     })),
-    inStock: uses.inStock.map(({ code, onHand }) => ({ href: `/stock/${code}`, code, says: `${onHand} on hand` })),
+    inStock: uses.inStock.map(({ code, onHand }) => ({ href: `/stock/${code}`, code, message: `${onHand} on hand` })),
   };
 }
 export type TypeView = NonNullable<Awaited<ReturnType<typeof typeView>>>;
 
 /** Every type as a file: CSV for spreadsheets, or JSON. */
 export async function typesFileOf(format: 'csv' | 'json'): Promise<string> {
-  const entries = (await allTypes(bench().db.read)).map(entryOf);
+  const entries = (await allTypes(appContext().db.read)).map(entryOf);
   return format === 'csv'
     ? typesAsCsv(typeTable(entries))
     : `${JSON.stringify({ format: 'zorvek.types/1', types: entries }, null, 1)}\n`;
@@ -146,20 +153,20 @@ const SHOWN_ROWS = 200;
 
 /** What a file would do, for showing before anything is written. */
 export async function importPreview(text: string, pause = noPause) {
-  const { planned, refused } = await previewImport(bench(), text, pause);
+  const { planned, refused } = await previewImport(appContext(), text, pause);
   const count = (action: string) => planned.filter((one) => one.action === action).length;
-  const told = planned.filter(({ action, says }) => action !== 'same' || says.length > 0);
+  const told = planned.filter(({ action, message }) => action !== 'same' || message.length > 0);
   return {
     added: count('add'),
     changed: count('change'),
     same: count('same'),
     refusedCount: refused.length,
     refused: refused.slice(0, SHOWN_ROWS),
-    rows: told.slice(0, SHOWN_ROWS).map(({ line, entry, action, says }) => ({
+    rows: told.slice(0, SHOWN_ROWS).map(({ line, entry, action, message }) => ({
       line,
       what: `${kindRule(entry.kind).label} ${entry.name}`,
       action,
-      says: says.join('; '),
+      message: message.join('; '),
     })),
     more: Math.max(0, told.length - SHOWN_ROWS),
   };
@@ -168,17 +175,17 @@ export type ImportPreview = Awaited<ReturnType<typeof importPreview>>;
 
 /** Takes a file of types in. */
 export function importTypes(text: string, pause = noPause): Promise<FormOutcome> {
-  return applyImport(bench(), text, pause);
+  return applyImport(appContext(), text, pause);
 }
 
 /** Takes an uploaded datasheet in. */
 export function receiveDatasheet(of: { id: string; name: string; bytes: Uint8Array }): Promise<FormOutcome> {
-  return attachDatasheet(bench(), datasheetsFolder(databaseUrl()), of);
+  return attachDatasheet(appContext(), datasheetsFolder(databaseUrl()), of);
 }
 
 /** Where a known datasheet lies, and what it was called. */
 export async function datasheetOnDisk(hash: string): Promise<{ path: string; name: string } | undefined> {
   if (!/^[0-9a-f]{64}$/.test(hash)) return undefined;
-  const known = await datasheetByHash(bench().db.read, hash);
+  const known = await datasheetByHash(appContext().db.read, hash);
   return known && { path: datasheetFile(datasheetsFolder(databaseUrl()), hash), name: known.fileName };
 }

@@ -19,14 +19,14 @@ test('a datasheet is kept as it came, once, under the hash of its content', asyn
 });
 
 test.each`
-  bytes                                | kind           | says
+  bytes                                | kind           | message
   ${Buffer.alloc(0)}                   | ${'empty'}     | ${'empty'}
   ${Buffer.from('<html>')}             | ${'not-a-pdf'} | ${'no PDF'}
   ${Buffer.alloc(31 * 1024 * 1024, 1)} | ${'too-large'} | ${'31 MB'}
-`('a file that is $kind is refused in words', async ({ bytes, kind, says }) => {
+`('a file that is $kind is refused in words', async ({ bytes, kind, message }) => {
   const stored = await storeDatasheet(folder, bytes as Buffer);
   expect(stored).toMatchObject({ ok: false, problem: { kind } });
-  expect(stored.ok ? '' : datasheetProblemText('x.pdf', stored.problem)).toContain(says);
+  expect(stored.ok ? '' : datasheetProblemText('x.pdf', stored.problem)).toContain(message);
   expect(readdirSync(folder)).toEqual([]);
 });
 

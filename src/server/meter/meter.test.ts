@@ -134,13 +134,13 @@ test('questions asked at once are answered each with its own', async () => {
 });
 
 /** A device of another kind, which says whatever it is told to. */
-function device(says: string): Promise<{ close: () => void; address: string }> {
+function device(message: string): Promise<{ close: () => void; address: string }> {
   return new Promise((resolve) => {
     const sockets: Socket[] = [];
     const server = createServer((socket) => {
       sockets.push(socket);
       socket.on('error', () => undefined);
-      socket.write(says);
+      socket.write(message);
     });
     server.listen(0, '127.0.0.1', () => {
       const at = server.address();
@@ -157,12 +157,12 @@ function device(says: string): Promise<{ close: () => void; address: string }> {
 
 // A greeting that comes before the question is thrown away, one that comes after is taken for the answer.
 test.each`
-  says                   | kind
+  message                   | kind
   ${''}                  | ${/^no-answer$/}
   ${'hello there\r\n'}   | ${/^(no-answer|garbage)$/}
   ${'x'.repeat(100_000)} | ${/^(no-answer|garbage)$/}
-`('a device that is no meter is told as $kind', async ({ says, kind }) => {
-  const { close, address } = await device(says);
+`('a device that is no meter is told as $kind', async ({ message, kind }) => {
+  const { close, address } = await device(message);
   const stranger = openTcpMeter(address, () => VAIN_MS);
   expect(value(await stranger.read('volt'))).toMatch(kind);
   stranger.close();

@@ -95,7 +95,7 @@ test('a small picture is not blown up, and the same one twice is kept once', asy
 
 const heic = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(40)]);
 test.each`
-  what                | bytes                                                                                  | says
+  what                | bytes                                                                                  | message
   ${'nothing'}        | ${() => Buffer.alloc(0)}                                                               | ${/is empty/}
   ${'text'}           | ${() => Buffer.from('not a picture at all')}                                           | ${/is no picture/}
   ${'a HEIC'}         | ${() => heic}                                                                          | ${/HEIC.*JPEG/}
@@ -106,9 +106,9 @@ test.each`
   ${'a drawing'}      | ${() => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>')} | ${/of the kind svg/}
   ${'half a JPEG'}    | ${async () => (await picture(900, 600).jpeg().toBuffer()).subarray(0, 2000)}           | ${/damaged/}
   ${'too many bytes'} | ${() => Buffer.alloc(31 * 1024 * 1024)}                                                | ${/31 MB/}
-`('$what is refused in words', async ({ bytes, says }) => {
+`('$what is refused in words', async ({ bytes, message }) => {
   const outcome = await storePhoto(folder, await bytes());
-  expect(outcome.ok ? '' : photoProblemText('board.jpg', outcome.problem)).toMatch(says);
+  expect(outcome.ok ? '' : photoProblemText('board.jpg', outcome.problem)).toMatch(message);
 });
 
 test('no path comes from outside', () => {

@@ -1,28 +1,35 @@
-import type { Bench } from '../../db/context';
+import type { AppContext } from '../../db/context';
 import { findDonor } from '../../db/repositories/donors';
-import { latestEntry, undoEdit, type UndoOutcome } from '../../db/repositories/journal';
-import type { FormOutcome } from '../../ui/form/outcome';
+import { isBusy, latestEntry } from '../../db/repositories/journal';
+import { undoEdit, type UndoOutcome } from '../../db/repositories/undo';
+import { refusal, type RefusalCode } from './refusals';
+import { refused, type Outcome } from './run';
 
-const SAYS: Readonly<Record<UndoOutcome['kind'], (says: string) => string>> = {
-  undone: (says) => `Taken back: ${says}`,
-  'not-found': () => 'There is nothing to take back.',
-  'already-undone': () => 'That was taken back already.',
-  'changed-since': () => 'Something was done to it since, so it stays. Take the later step back first.',
-};
+const CODES = {
+  'not-found': 'undo-nothing',
+  'already-undone': 'undone-already',
+  'changed-since': 'changed-since',
+} as const satisfies Record<Exclude<UndoOutcome['kind'], 'undone'>, RefusalCode>;
 
-/** Takes one recorded step back, of a donor or of the stock. */
-export async function undoStep(bench: Bench, id: string): Promise<FormOutcome> {
-  return outcomeOf(await undoEdit(bench, id));
+/** Undoes one recorded step, whole or not at all. */
+export async function undoStep(app: AppContext, id: string): Promise<Outcome> {
+  try {
+    return outcomeOf(await undoEdit(app, id));
+  } catch (error) {
+    if (isBusy(error)) return refused(refusal('busy', {}));
+    throw error;
+  }
 }
 
-/** Takes the latest step of a donor back. */
-export async function undoLatest(bench: Bench, code: string): Promise<FormOutcome> {
-  const donor = await findDonor(bench.db.read, code);
-  const entry = donor && (await latestEntry(bench.db.read, donor.id));
-  return outcomeOf(entry === undefined ? { kind: 'not-found' } : await undoEdit(bench, entry));
+/** Undoes the latest step of a donor. */
+export async function undoLatest(app: AppContext, code: string): Promise<Outcome> {
+  const donor = await findDonor(app.db.read, code);
+  const entry = donor && (await latestEntry(app.db.read, donor.id));
+  return entry === undefined ? outcomeOf({ kind: 'not-found' }) : undoStep(app, entry);
 }
 
-function outcomeOf(outcome: UndoOutcome): FormOutcome {
-  const message = SAYS[outcome.kind]('says' in outcome ? outcome.says : '');
-  return outcome.kind === 'undone' ? { ok: true, says: message } : { ok: false, problems: [{ message }] };
+function outcomeOf(outcome: UndoOutcome): Outcome {
+  return outcome.kind === 'undone'
+    ? { ok: true, message: `Undone: ${outcome.message}`, value: undefined }
+    : refused(refusal(CODES[outcome.kind], {}));
 }

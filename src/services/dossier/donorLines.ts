@@ -1,7 +1,7 @@
 import { formatQuantity } from '../../core/quantity';
 import { STATION_LABEL, stationInHand, type StationName } from '../../core/station';
-import { bench } from '../../db/context';
-import { donorTitle, listDonors, listPutAway, type DonorOverview } from '../../db/repositories/donors';
+import { appContext } from '../../db/context';
+import { donorTitle, listDonors, listArchived, type DonorOverview } from '../../db/repositories/donors';
 import { openMatters } from '../../db/repositories/notes';
 import { agoOf } from '../../features/donor/shared/words';
 import { stagesOf, type DonorFrame } from '../../features/donor/shared/view.server';
@@ -10,19 +10,19 @@ import { stagesOf, type DonorFrame } from '../../features/donor/shared/view.serv
 export interface DonorLine {
   readonly code: string;
   readonly title: string;
-  readonly says: string;
+  readonly message: string;
   readonly stages: DonorFrame['stages'];
   /** The station where its work stands. */
   readonly station: StationName;
   /** What to do next with it, in a few words. */
   readonly next: string;
   readonly href: string;
-  readonly live: readonly { name: string; says: string }[];
+  readonly live: readonly { name: string; message: string }[];
 }
 
 /** A page of donors that carry every word of a query. */
 export async function donorLines(of: { query: string; page: number; size: number }) {
-  const { rows, total } = await listDonors(bench().db.read, of);
+  const { rows, total } = await listDonors(appContext().db.read, of);
   return { lines: rows.map(donorLine), total, page: of.page, pages: Math.ceil(total / of.size) };
 }
 
@@ -35,7 +35,7 @@ function donorLine(overview: DonorOverview): DonorLine {
   return {
     code: donor.code,
     title: donorTitle(donor),
-    says: [
+    message: [
       ratedPower === undefined ? 'rating unread' : formatQuantity(ratedPower, 'watt'),
       parts.total > 0 ? `${parts.total} parts seen` : '',
       donor.symptom,
@@ -48,7 +48,7 @@ function donorLine(overview: DonorOverview): DonorLine {
     href: `/donors/${donor.code}/${station}`,
     live: liveStores.map(({ name, lastVoltage }) => ({
       name,
-      says: lastVoltage === null ? 'never read' : `last reading ${formatQuantity(lastVoltage, 'volt')}`,
+      message: lastVoltage === null ? 'never read' : `last reading ${formatQuantity(lastVoltage, 'volt')}`,
     })),
   };
 }
@@ -76,19 +76,19 @@ function nextWords({ facts, liveStores }: DonorOverview, station: ReturnType<typ
 }
 
 /** Donors that were put away, for bringing them back. */
-export async function putAwayLines(): Promise<{ code: string; title: string; says: string }[]> {
-  const { db, now } = bench();
+export async function archivedLines(): Promise<{ code: string; title: string; message: string }[]> {
+  const { db, now } = appContext();
   const moment = now();
-  return (await listPutAway(db.read, 200)).map((donor) => ({
+  return (await listArchived(db.read, 200)).map((donor) => ({
     code: donor.code,
     title: donorTitle(donor),
-    says: `put away ${agoOf(donor.deletedMs ?? moment, moment)}`,
+    message: `put away ${agoOf(donor.deletedMs ?? moment, moment)}`,
   }));
 }
 
 /** What wants attention across donors: questions and claims that are open. */
 export async function attention() {
-  const { db, now } = bench();
+  const { db, now } = appContext();
   const moment = now();
   return (await openMatters(db.read, 8)).map(({ id, text, ref, claim, standing, createdMs, donorCode }) => ({
     id,

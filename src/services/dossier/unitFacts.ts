@@ -1,10 +1,4 @@
-import {
-  judgeNameplate,
-  outputPower,
-  supplyOf,
-  type Nameplate,
-  type NameplateJudgement,
-} from '../../core/nameplate';
+import { judgeNameplate, outputPower, supplyOf, type Nameplate, type NameplateJudgement } from '../../core/nameplate';
 import { SEAMS } from '../../core/opening';
 import { cautionsFor, mayHold, parseBank, type CautionFacts, type UnitCaution } from '../../core/safety';
 import { UNIT_KINDS } from '../../core/unit';

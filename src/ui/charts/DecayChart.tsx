@@ -27,7 +27,7 @@ export interface DecayChartProps {
   readonly limit: number;
   readonly limitLabel: string;
   /** Where the curve crosses the threshold. */
-  readonly crossing: { readonly time: number; readonly says: string } | null;
+  readonly crossing: { readonly time: number; readonly message: string } | null;
   /** What the picture shows, for those who cannot see it. */
   readonly label: string;
   readonly caption: string;
@@ -109,7 +109,7 @@ export default function DecayChart({
                 ]}
                 stroke="var(--ink)"
                 strokeWidth={1.4}
-                label={{ value: crossing.says, position: 'insideBottomRight', fill: 'var(--ink)', fontSize: 11 }}
+                label={{ value: crossing.message, position: 'insideBottomRight', fill: 'var(--ink)', fontSize: 11 }}
               />
             )}
             <Line

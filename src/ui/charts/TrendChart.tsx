@@ -8,7 +8,7 @@ export interface TrendChartProps {
   readonly unit: string;
   readonly points: readonly { readonly time: number; readonly value: number }[];
   /** A line to hold the values against, such as the room's temperature. */
-  readonly reference?: { readonly value: number; readonly says: string } | undefined;
+  readonly reference?: { readonly value: number; readonly message: string } | undefined;
 }
 
 /** One quantity against minutes. */
@@ -44,7 +44,7 @@ export default function TrendChart({ label, unit, points, reference }: TrendChar
                 y={reference.value}
                 stroke="var(--ochre)"
                 strokeDasharray="6 4"
-                label={{ value: reference.says, position: 'insideBottomRight', fill: 'var(--ochre)', fontSize: 11 }}
+                label={{ value: reference.message, position: 'insideBottomRight', fill: 'var(--ochre)', fontSize: 11 }}
               />
             )}
             <Line

@@ -5,7 +5,7 @@ import { createContext, use, useEffect, useState, useTransition, type ReactNode 
 import type { FormOutcome } from '../form/outcome';
 
 interface Notice {
-  readonly says: string;
+  readonly message: string;
   /** What to hand to the undo action. */
   readonly undo?: string;
 }
@@ -44,11 +44,11 @@ export function Notices({ children, undo }: { children: ReactNode; undo: (id: st
   }, [notice, pending]);
 
   function takeBack(id: string) {
-    setNotice({ says: 'Taking it back …' });
+    setNotice({ message: 'Taking it back …' });
     start(async () => {
       const outcome = await undo(id);
       setNotice({
-        says: outcome.ok ? (outcome.says ?? 'Taken back.') : outcome.problems.map(({ message }) => message).join(' '),
+        message: outcome.ok ? (outcome.message ?? 'Taken back.') : outcome.problems.map(({ message }) => message).join(' '),
       });
       router.refresh();
     });
@@ -64,7 +64,7 @@ export function Notices({ children, undo }: { children: ReactNode; undo: (id: st
       >
         {notice && (
           <div className="pointer-events-auto flex max-w-[640px] items-center gap-3 rounded-[4px] border border-ink bg-ink py-1.5 pr-2 pl-4 text-[13px] text-sheet">
-            <span>{notice.says}</span>
+            <span>{notice.message}</span>
             {notice.undo && (
               <button
                 type="button"

@@ -17,10 +17,10 @@ export function useAct(action: () => Promise<FormOutcome>): { act: () => void; p
         problems: [{ message: 'The server did not answer. Nothing was changed; try again.' }],
       }));
       if (!outcome.ok) {
-        notify({ says: outcome.problems.map(({ message }) => message).join(' ') });
+        notify({ message: outcome.problems.map(({ message }) => message).join(' ') });
         return;
       }
-      notify({ says: outcome.says ?? 'Done.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
+      notify({ message: outcome.message ?? 'Done.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
       if (outcome.goto) router.push(outcome.goto);
       else router.refresh();
     });

@@ -85,7 +85,7 @@ export function ActionForm({
         setRound((count) => count + 1);
         refocus.current = true;
       }
-      if (outcome.says) notify({ says: outcome.says, ...(outcome.undo ? { undo: outcome.undo } : {}) });
+      if (outcome.message) notify({ message: outcome.message, ...(outcome.undo ? { undo: outcome.undo } : {}) });
       if (outcome.goto) router.push(outcome.goto);
       else router.refresh();
     });

@@ -39,7 +39,7 @@ export function SendFile({
     if (input.current) input.current.value = '';
     setRefusal(outcome.ok ? '' : outcome.problems.map(({ message }) => message).join(' '));
     if (!outcome.ok) return;
-    notify({ says: outcome.says ?? 'Taken in.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
+    notify({ message: outcome.message ?? 'Taken in.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
     router.refresh();
   }
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { parseQuantity, problemText, type Quantity, type Unit } from '../../core/quantity';
-import type { FormProblem } from './outcome';
+import type { FormOutcome, FormProblem } from './outcome';
 
 /** A text field, trimmed; the message stands for a blank one. */
 export function requiredText(message: string, longest = 200) {
@@ -86,4 +86,14 @@ export function readForm<T extends z.ZodType>(
       path.length ? { field: path.map(String).join('.'), message } : { message },
     ),
   };
+}
+
+/** Holds a form against its schema and hands its values on, or answers with the problems. */
+export async function submit<T extends z.ZodType>(
+  schema: T,
+  data: FormData,
+  work: (values: z.output<T>) => Promise<FormOutcome>,
+): Promise<FormOutcome> {
+  const form = readForm(schema, data);
+  return form.ok ? work(form.values) : form;
 }

@@ -17,7 +17,7 @@ interface FieldProps {
 function Field({
   name,
   label,
-  says,
+  message,
   problem,
   mono,
   className,
@@ -25,7 +25,7 @@ function Field({
 }: {
   name: string;
   label: string;
-  says?: ReactNode;
+  message?: ReactNode;
   problem?: string | undefined;
   mono?: boolean;
   className?: string | undefined;
@@ -41,7 +41,7 @@ function Field({
       <label htmlFor={id}>{label}</label>
       {children}
       <p id={messageId} role={problem ? 'alert' : undefined}>
-        {problem ?? says}
+        {problem ?? message}
       </p>
     </div>
   );
@@ -60,7 +60,7 @@ export function TextField({
 }: FieldProps & { mono?: boolean; list?: string }) {
   const { id, messageId, problem } = useField(name);
   return (
-    <Field name={name} label={label} says={hint} problem={problem} {...(mono ? { mono } : {})} className={className}>
+    <Field name={name} label={label} message={hint} problem={problem} {...(mono ? { mono } : {})} className={className}>
       <input
         id={id}
         name={name}
@@ -88,7 +88,7 @@ export function TextArea({
 }: FieldProps & { rows?: number; onText?: (text: string) => void }) {
   const { id, messageId, problem } = useField(name);
   return (
-    <Field name={name} label={label} says={hint} problem={problem} mono className={className}>
+    <Field name={name} label={label} message={hint} problem={problem} mono className={className}>
       <textarea
         id={id}
         name={name}
@@ -114,7 +114,7 @@ export function SelectField({
 }: FieldProps & { options: readonly { value: string; label: string }[] }) {
   const { id, messageId, problem } = useField(name);
   return (
-    <Field name={name} label={label} says={hint} problem={problem} className={className}>
+    <Field name={name} label={label} message={hint} problem={problem} className={className}>
       <select id={id} name={name} defaultValue={defaultValue} aria-describedby={messageId}>
         {options.map((option) => (
           <option key={option.value} value={option.value}>
@@ -180,7 +180,7 @@ export function QuantityField({
     if (event.key !== TAKE_KEY || !readable) return;
     event.preventDefault();
     const outcome = await instrument.read(wants, instrument.point);
-    if (!outcome.ok) setFailure(outcome.says);
+    if (!outcome.ok) setFailure(outcome.message);
     else if (outcome.reading.value !== null) change(shorthand(outcome.reading.value, outcome.reading.resolution, unit));
     else if (openWord) change('OL');
     else setFailure('The meter is over range: OL is no value for this field.');
@@ -189,7 +189,7 @@ export function QuantityField({
     <Field
       name={name}
       label={label}
-      says={understood ?? (readable && focused ? `${TAKE_KEY} takes the meter’s reading` : hint)}
+      message={understood ?? (readable && focused ? `${TAKE_KEY} takes the meter’s reading` : hint)}
       problem={failure ?? refused ?? (understood ? undefined : problem)}
       mono
       className={className}

@@ -12,7 +12,7 @@ export interface InstrumentReading {
 }
 
 export type InstrumentOutcome =
-  { readonly ok: true; readonly reading: InstrumentReading } | { readonly ok: false; readonly says: string };
+  { readonly ok: true; readonly reading: InstrumentReading } | { readonly ok: false; readonly message: string };
 
 /** Something that can fill a field with what it reads. */
 export interface Instrument {
@@ -26,7 +26,7 @@ export interface Instrument {
 
 const NONE: Instrument = {
   name: '',
-  read: () => Promise.resolve({ ok: false, says: 'No instrument is connected.' }),
+  read: () => Promise.resolve({ ok: false, message: 'No instrument is connected.' }),
   watch: () => () => undefined,
 };
 

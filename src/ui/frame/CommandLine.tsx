@@ -6,7 +6,7 @@ import { useHydrated } from '../form/useHydrated';
 export interface CommandPreview {
   readonly ok: boolean;
   /** What was understood, or what was not. */
-  readonly says: string;
+  readonly message: string;
   /** The rest of the word being typed, if it can be told. */
   readonly ghost: string;
   /** Where the word stands that was not understood. */
@@ -48,7 +48,7 @@ export function CommandLine({
 
   async function enter() {
     if (!shown?.ok || busy) {
-      if (shown && !shown.ok) setRefusal(shown.says);
+      if (shown && !shown.ok) setRefusal(shown.message);
       return;
     }
     setBusy(true);
@@ -89,7 +89,7 @@ export function CommandLine({
     onPasteLines(lines);
   }
 
-  const says = refusal ?? shown?.says;
+  const message = refusal ?? shown?.message;
   const good = shown?.ok === true && refusal === undefined;
   return (
     <div className="no-print grid min-h-[40px] grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-rule bg-lift px-[22px] py-[7px] max-[899px]:grid-cols-[auto_minmax(0,1fr)] max-[899px]:px-4">
@@ -134,17 +134,17 @@ export function CommandLine({
       <p
         id={`${id}-says`}
         role="status"
-        data-understood={says === undefined ? undefined : good}
-        className={`max-w-[620px] text-right text-[13px] max-[899px]:col-span-2 max-[899px]:text-left ${good || says === undefined ? 'text-ink-2' : 'text-stop'}`}
+        data-understood={message === undefined ? undefined : good}
+        className={`max-w-[620px] text-right text-[13px] max-[899px]:col-span-2 max-[899px]:text-left ${good || message === undefined ? 'text-ink-2' : 'text-stop'}`}
       >
-        {says === undefined ? (
+        {message === undefined ? (
           idle
         ) : good ? (
           <>
-            understood: <b className="font-semibold text-ink">{says}</b> <kbd className="ml-1.5">Enter</kbd>
+            understood: <b className="font-semibold text-ink">{message}</b> <kbd className="ml-1.5">Enter</kbd>
           </>
         ) : (
-          says
+          message
         )}
       </p>
     </div>

@@ -14,12 +14,12 @@ export function Page({ head, children, foot }: { head: ReactNode; children: Reac
 /** The head of a page that is not about one thing: its name, a line about it, and its actions. */
 export function PageHead({
   title,
-  says,
+  message,
   actions,
   children,
 }: {
   title: string;
-  says?: ReactNode;
+  message?: ReactNode;
   actions?: ReactNode;
   children?: ReactNode;
 }) {
@@ -28,7 +28,7 @@ export function PageHead({
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <div className="flex-none">
           <h1 className="text-[21px] leading-tight font-semibold tracking-[-0.01em]">{title}</h1>
-          {says && <p className="mt-0.5 text-[12px] text-ink-2">{says}</p>}
+          {message && <p className="mt-0.5 text-[12px] text-ink-2">{message}</p>}
         </div>
         {children && <div className="min-w-0 flex-1 max-[899px]:order-last max-[899px]:basis-full">{children}</div>}
         {actions && <div className="ml-auto flex flex-none items-center gap-3">{actions}</div>}

@@ -3,7 +3,7 @@ import Link from 'next/link';
 export interface Stage {
   readonly id: string;
   readonly label: string;
-  readonly says: string;
+  readonly message: string;
   readonly state: string;
   readonly href: string;
 }
@@ -19,7 +19,7 @@ const STATE_WORD: Readonly<Record<string, string>> = {
 export function StageLine({ label, stages, current }: { label: string; stages: readonly Stage[]; current: string }) {
   return (
     <nav aria-label={label} className="line">
-      {stages.map(({ id, label: name, says, state, href }) => (
+      {stages.map(({ id, label: name, message, state, href }) => (
         <Link
           key={id}
           href={href}
@@ -27,11 +27,11 @@ export function StageLine({ label, stages, current }: { label: string; stages: r
           className="joint"
           data-state={state}
           aria-current={id === current ? 'step' : undefined}
-          aria-label={`${name}: ${STATE_WORD[state] ?? state}, ${says}`}
+          aria-label={`${name}: ${STATE_WORD[state] ?? state}, ${message}`}
         >
           <i />
           {name}
-          <em>{says}</em>
+          <em>{message}</em>
         </Link>
       ))}
     </nav>

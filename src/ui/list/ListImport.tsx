@@ -76,7 +76,7 @@ export function ListImport<P extends ListPreview>(of: {
     if (!file) return;
     const outcome = await send<FormOutcome>(file, 'apply', 'writing');
     if (!outcome?.ok) return;
-    notify({ says: outcome.says ?? 'Taken in.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
+    notify({ message: outcome.message ?? 'Taken in.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
     router.push(of.goto);
   }
 

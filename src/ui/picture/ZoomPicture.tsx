@@ -46,7 +46,7 @@ export interface SeenPicture {
   readonly large: string;
   readonly width: number;
   readonly height: number;
-  readonly says: string;
+  readonly message: string;
 }
 
 /** A picture that can be zoomed and moved by wheel, finger or key; a click tells the spot. What lies on it is drawn by `children` at the present scale. */
@@ -110,7 +110,7 @@ export function ZoomPicture({
       ref={frame}
       tabIndex={0}
       role="group"
-      aria-label={`${picture.says}, enlarged ${view.scale.toFixed(1)} times. Plus and minus zoom, arrows move, 0 shows all.`}
+      aria-label={`${picture.message}, enlarged ${view.scale.toFixed(1)} times. Plus and minus zoom, arrows move, 0 shows all.`}
       className={`relative h-[min(58dvh,560px)] touch-none max-[899px]:h-[64vw] overflow-hidden border border-rule-2 bg-bench ${onSpot ? 'cursor-crosshair' : 'cursor-grab'}`}
       onKeyDown={onKey}
       onWheel={(event) => zoom.zoom(event.deltaY < 0 ? STEP : 1 / STEP)}
@@ -132,7 +132,7 @@ export function ZoomPicture({
         {/* eslint-disable-next-line @next/next/no-img-element */}
         <img
           src={view.scale > 1.5 ? picture.large : picture.medium}
-          alt={picture.says}
+          alt={picture.message}
           draggable={false}
           className="block h-full w-full select-none"
         />

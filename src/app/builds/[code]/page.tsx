@@ -12,7 +12,7 @@ export default async function BuildPage({ params }: { params: Promise<{ code: st
   if (!build) notFound();
   return (
     <Page
-      head={<PageHead title={build.title} says={build.line.says} actions={<Tag code={build.code} />} />}
+      head={<PageHead title={build.title} message={build.line.message} actions={<Tag code={build.code} />} />}
       foot={<FindLine />}
     >
       <BuildSheet build={build} />

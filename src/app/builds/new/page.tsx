@@ -7,7 +7,7 @@ export const metadata = { title: 'New build' };
 
 export default function NewBuildPage() {
   return (
-    <Page head={<PageHead title="New build" says="Something to make from the drawers" />} foot={<FindLine />}>
+    <Page head={<PageHead title="New build" message="Something to make from the drawers" />} foot={<FindLine />}>
       <Evidence>
         <BuildForm />
       </Evidence>

@@ -1,4 +1,4 @@
-import { registerDonorAction } from '../../../features/donor/actions';
+import { registerDonorAction } from '../../../features/donor/intake/actions';
 import { IntakeSheet } from '../../../features/donor/intake/IntakeSheet';
 import { intakeFacts } from '../../../features/donor/intake/facts.server';
 import { BLANK_TEXTS } from '../../../features/donor/intake/fields';
@@ -13,7 +13,7 @@ export default async function NewDonorPage() {
   const facts = await intakeFacts();
   return (
     <Page
-      head={<PageHead title="New donor" says="One discarded unit: what its label says, and how it came here" />}
+      head={<PageHead title="New donor" message="One discarded unit: what its label says, and how it came here" />}
       foot={<FindLine />}
     >
       <IntakeSheet texts={BLANK_TEXTS} facts={facts} action={registerDonorAction} submit="Put it on the bench" />

@@ -7,7 +7,7 @@ export const metadata = { title: 'Chip families' };
 export default function ChipsPage() {
   return (
     <Page
-      head={<PageHead title="Chip families" says="pins, thresholds and what to expect unpowered" />}
+      head={<PageHead title="Chip families" message="pins, thresholds and what to expect unpowered" />}
       foot={<FindLine />}
     >
       <ChipsSheet />

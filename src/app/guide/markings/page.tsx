@@ -7,7 +7,7 @@ export const metadata = { title: 'Reading markings' };
 export default function MarkingsPage() {
   return (
     <Page
-      head={<PageHead title="Reading markings" says="the rules, and how far to believe them" />}
+      head={<PageHead title="Reading markings" message="the rules, and how far to believe them" />}
       foot={<FindLine />}
     >
       <MarkingRulesSheet />

@@ -5,6 +5,6 @@ export const dynamic = 'force-dynamic';
 /** One reading of the bench meter as JSON. */
 export async function GET(request: Request) {
   const question = questionIn(new URL(request.url).searchParams);
-  if (!question) return Response.json({ ok: false, says: 'That is nothing a meter reads.' }, { status: 400 });
+  if (!question) return Response.json({ ok: false, message: 'That is nothing a meter reads.' }, { status: 400 });
   return Response.json(await readingFor(question), { headers: { 'cache-control': 'no-store' } });
 }

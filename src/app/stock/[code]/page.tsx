@@ -15,7 +15,7 @@ export default async function LotPage({ params }: { params: Promise<{ code: stri
       head={
         <PageHead
           title={lot.title}
-          says={lot.says}
+          message={lot.message}
           actions={
             <>
               <Tag code={lot.code} />

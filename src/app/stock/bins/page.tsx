@@ -14,7 +14,7 @@ export default async function BinsPage() {
       head={
         <PageHead
           title="Bins"
-          says={`${drawers} in ${view.cabinets.length} ${view.cabinets.length === 1 ? 'place' : 'places'}`}
+          message={`${drawers} in ${view.cabinets.length} ${view.cabinets.length === 1 ? 'place' : 'places'}`}
         />
       }
       foot={<FindLine />}

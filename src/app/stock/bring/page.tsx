@@ -7,7 +7,7 @@ export const metadata = { title: 'Bring lots in' };
 export default function BringLotsPage() {
   return (
     <Page
-      head={<PageHead title="Bring lots in" says="from a spreadsheet, or from another bench" />}
+      head={<PageHead title="Bring lots in" message="from a spreadsheet, or from another bench" />}
       foot={<FindLine />}
     >
       <BringSheet />

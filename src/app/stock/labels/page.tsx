@@ -21,7 +21,7 @@ export default async function LabelsPage({ searchParams }: { searchParams: Searc
         <div className="no-print">
           <PageHead
             title="Labels"
-            says={`${labels.length} ${labels.length === 1 ? 'label' : 'labels'}, ${size.label}`}
+            message={`${labels.length} ${labels.length === 1 ? 'label' : 'labels'}, ${size.label}`}
           />
         </div>
       }

@@ -8,7 +8,7 @@ export const metadata = { title: 'New lot' };
 export default function NewLotPage() {
   return (
     <Page
-      head={<PageHead title="New lot" says="Like parts that come from no donor: counted in by hand" />}
+      head={<PageHead title="New lot" message="Like parts that come from no donor: counted in by hand" />}
       foot={<FindLine />}
     >
       <Evidence>

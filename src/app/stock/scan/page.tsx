@@ -7,7 +7,7 @@ export const metadata = { title: 'Scan a label' };
 export default function ScanPage() {
   return (
     <Page
-      head={<PageHead title="Scan a label" says="with the camera, or type the code that stands on it" />}
+      head={<PageHead title="Scan a label" message="with the camera, or type the code that stands on it" />}
       foot={<FindLine />}
     >
       <ScanSheet />

@@ -9,9 +9,9 @@ export const metadata = { title: 'Type' };
 export default async function TypePage({ params }: { params: Promise<{ id: string }> }) {
   const type = await typeView((await params).id);
   if (!type) notFound();
-  const says = [type.kindLabel, type.technology, type.package, type.note].filter((word) => word !== '').join(' · ');
+  const message = [type.kindLabel, type.technology, type.package, type.note].filter((word) => word !== '').join(' · ');
   return (
-    <Page head={<PageHead title={type.name} says={says} />} foot={<FindLine />}>
+    <Page head={<PageHead title={type.name} message={message} />} foot={<FindLine />}>
       <TypeSheet type={type} />
     </Page>
   );

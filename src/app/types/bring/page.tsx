@@ -7,7 +7,7 @@ export const metadata = { title: 'Bring types in' };
 export default function BringTypesPage() {
   return (
     <Page
-      head={<PageHead title="Bring types in" says="from a spreadsheet, or from another bench" />}
+      head={<PageHead title="Bring types in" message="from a spreadsheet, or from another bench" />}
       foot={<FindLine />}
     >
       <ImportSheet />

@@ -8,7 +8,7 @@ export const metadata = { title: 'New type' };
 
 export default function NewTypePage() {
   return (
-    <Page head={<PageHead title="New type" says="a part number that no donor has taught yet" />} foot={<FindLine />}>
+    <Page head={<PageHead title="New type" message="a part number that no donor has taught yet" />} foot={<FindLine />}>
       <Evidence>
         <TypeForm kinds={KIND_NAMES.map((name) => ({ value: name, label: kindRule(name).label }))} />
       </Evidence>

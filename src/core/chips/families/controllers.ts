@@ -2,10 +2,10 @@ import { describe, type ChipRow } from '../describe';
 
 const UC384X = 'COMP VFB ISENSE RT/CT GND OUT VCC VREF';
 const UC384X_PREFIXES = 'UC KA TL CS SG GM UTC LM IP AZ';
-const UC384X_OSC = { factor: 1.72, says: 'f = 1.72 / (RT·CT), RT from pin 8 to pin 4, CT from pin 4 to ground' };
+const UC384X_OSC = { factor: 1.72, message: 'f = 1.72 / (RT·CT), RT from pin 8 to pin 4, CT from pin 4 to ground' };
 const HALF_OSC = {
   factor: 0.86,
-  says: 'f = 0.86 / (RT·CT) at the gate, half of the oscillator; RT from pin 8, CT on pin 4',
+  message: 'f = 0.86 / (RT·CT) at the gate, half of the oscillator; RT from pin 8, CT on pin 4',
 };
 const LETTERS = 'A or B: lower start current; N or P: DIP-8; D, M or D8: SO-8; a first 1 or 2 for 3: wider temperature';
 const TELL_CS = [
@@ -76,20 +76,20 @@ const ROWS: readonly ChipRow[] = [
     suffixes: 'C or I: temperature; N: DIP-16; D: SO-16', packages: 'DIP-16, SO-16',
     pins: 'IN1+ IN1- FB DTC CT RT GND C1 E1 E2 C2 VCC OUTCTRL REF IN2- IN2+', does: { 3: 'compensation' },
     range: [7, 40], duty: 0.48,
-    oscillator: { factor: 1.1, says: 'f = 1.1 / (RT·CT), RT on pin 6, CT on pin 5; each output runs at half of it in push-pull' },
+    oscillator: { factor: 1.1, message: 'f = 1.1 / (RT·CT), RT on pin 6, CT on pin 5; each output runs at half of it in push-pull' },
     feedback: 5, topologies: 'half-bridge push-pull buck',
     tells: [8, 'collectors 8 and 11 lead to the drive transformer of a half-bridge'] },
   { id: 'SG3525', role: 'voltage-mode', is: 'voltage-mode controller with two totem-pole outputs',
     names: 'SG3525A KA3525A UC3525A SG2525 UC2525', prefixes: 'SG KA UC', cores: '3525', packages: 'DIP-16, SO-16',
     pins: 'INV NI SYNC OSC CT RT DISCH SS COMP SHDN OUTA GND VC OUTB VIN VREF', does: { 15: 'supply' }, duty: 0.49,
-    oscillator: { factor: 1.43, says: 'f = 1 / (CT·(0.7 RT + 3 RD)), about 1.43 / (RT·CT) with RD small; outputs at half of it' },
+    oscillator: { factor: 1.43, message: 'f = 1 / (CT·(0.7 RT + 3 RD)), about 1.43 / (RT·CT) with RD small; outputs at half of it' },
     feedback: 5.1, topologies: 'push-pull half-bridge full-bridge',
     tells: [11, 'outputs 11 and 14 lead to gates or a drive transformer'] },
   { id: 'SG3524', role: 'voltage-mode', is: 'older voltage-mode controller with two open transistors',
     names: 'LM3524 UC3524 SG2524 CA3524', prefixes: 'SG', cores: '3524', packages: 'DIP-16',
     pins: 'INV NI OSC CL+ CL- RT CT GND COMP SHDN EA1 CA CB EB VIN VREF', does: { 15: 'supply' }, range: [8, 40],
     duty: 0.45,
-    oscillator: { factor: 1.18, says: 'f = 1.18 / (RT·CT), RT on pin 6, CT on pin 7; each output at half of it' },
+    oscillator: { factor: 1.18, message: 'f = 1.18 / (RT·CT), RT on pin 6, CT on pin 7; each output at half of it' },
     topologies: 'push-pull half-bridge', tells: [12, 'collectors 12 and 13 drive the two halves'] },
   { id: 'SG6105', role: 'voltage-mode', is: 'half-bridge controller with the supervisor of a PC supply',
     names: 'SG6105 SG6105A IW1688 ATX2005', packages: 'DIP-20',

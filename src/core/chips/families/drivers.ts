@@ -9,7 +9,7 @@ const ROWS: readonly ChipRow[] = [
   { id: 'IR2153', role: 'gate-driver', is: 'self-oscillating half-bridge driver of ballasts and small supplies',
     names: 'IR2151 IR2152 IR2153 IR2153D IR2155 IRS2153D IR21531 IR25D FAN7387 FAN7388', packages: 'DIP-8, SO-8',
     pins: 'VCC RT CT COM LO VS HO VB', start: [9, 8], duty: 0.5,
-    oscillator: { factor: 0.72, says: 'f = 1 / (1.4·(RT + 75 Ω)·CT), RT on pin 2, CT on pin 3' },
+    oscillator: { factor: 0.72, message: 'f = 1 / (1.4·(RT + 75 Ω)·CT), RT on pin 2, CT on pin 3' },
     topologies: 'resonant-ballast half-bridge llc-half-bridge', tells: HALF_BRIDGE },
   { id: 'IR2110', role: 'gate-driver', is: 'high and low side driver, 500 V, 2 A',
     names: 'IR2110 IR2113 IRS2110 IRS2113 IR2112', packages: 'DIP-14, SO-16',

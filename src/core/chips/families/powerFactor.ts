@@ -37,7 +37,7 @@ const ROWS: readonly ChipRow[] = [
   { id: 'UC3854', role: 'pfc', is: 'average-current power factor corrector',
     names: 'UC3854 UC3854A UC3854B UC2854 UC2854B UC1854', cores: '3854', packages: 'DIP-16, SO-16',
     pins: 'GND PKLMT CAOUT ISENSE MULTOUT IAC VAOUT VRMS VREF ENA VSENSE RSET SS CT VCC GTDRV', start: [16, 10],
-    duty: 0.95, oscillator: { factor: 1.25, says: 'f = 1.25 / (RSET·CT), RSET on pin 12, CT on pin 14' },
+    duty: 0.95, oscillator: { factor: 1.25, message: 'f = 1.25 / (RSET·CT), RSET on pin 12, CT on pin 14' },
     feedback: 7.5, topologies: 'boost-pfc', tells: [6, 'megohms to the rectified mains'] },
   { id: 'UCC3817', role: 'pfc', is: 'average-current power factor corrector',
     names: 'UCC3817 UCC2817 UCC3818 UCC2818 UCC28180', packages: 'DIP-16, SO-16',

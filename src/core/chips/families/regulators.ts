@@ -34,7 +34,7 @@ const ROWS: readonly ChipRow[] = [
   { id: 'MC34063', role: 'dc-dc', is: 'buck, boost and inverting converter, 1.5 A peak',
     names: 'MC34063 MC34063A MC33063A AP34063 KA34063 NCP3063 NJM2360 34063API', cores: '34063 33063',
     packages: 'DIP-8, SO-8', pins: 'SWC SWE CT GND FB VCC IPK DRC', range: [3, 40], duty: 0.85,
-    oscillator: { factor: 1, says: 'CT = 4e-5 · t_on, CT on pin 3' }, feedback: 1.25,
+    oscillator: { factor: 1, message: 'CT = 4e-5 · t_on, CT on pin 3' }, feedback: 1.25,
     topologies: 'buck boost inverting-buck-boost',
     tells: [7, 'a resistor under 1 Ω to the supply sets the peak current'] },
   { id: 'XL4015', role: 'dc-dc', is: 'buck regulator, 5 to 8 A, 180 kHz', names: 'XL4005 XL4015 XL4016 XL4012',

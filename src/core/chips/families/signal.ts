@@ -80,7 +80,7 @@ const ROWS: readonly ChipRow[] = [
   { id: 'NE555', role: 'timer', is: 'timer',
     names: 'NE555 SE555 LM555 KA555 NA555 SA555 TLC555 ICM7555 LMC555 UTC555', cores: '555', packages: 'DIP-8, SO-8',
     pins: 'GND TRIG-IN OUTPUT RESET CTRL THR DISCH VCC', does: { 4: 'enable', 5: 'signal' }, range: [4.5, 16],
-    oscillator: { factor: 1.44, says: 'f = 1.44 / ((RA + 2 RB)·C), RA from pin 8 to 7, RB from 7 to 6, C from 2 and 6 to ground' },
+    oscillator: { factor: 1.44, message: 'f = 1.44 / ((RA + 2 RB)·C), RA from pin 8 to 7, RB from 7 to 6, C from 2 and 6 to ground' },
     topologies: '', tells: [2, '2 joined to 6 tells an oscillator'] },
 ];
 

@@ -10,55 +10,55 @@ export const PRO_ELECTRON_MATERIAL: Readonly<Record<string, string>> = {
 };
 
 interface RegisterEntry {
-  readonly says: string;
+  readonly message: string;
   readonly kinds: readonly KindName[];
 }
 
 /** Second letter of a Pro Electron number: the use. Source: Pro Electron numbering, from memory. */
 export const PRO_ELECTRON_USE: Readonly<Record<string, RegisterEntry>> = {
-  A: { says: 'small-signal diode', kinds: ['diode'] },
-  B: { says: 'varicap diode', kinds: ['diode'] },
-  C: { says: 'small-signal audio transistor', kinds: ['npn', 'pnp'] },
-  D: { says: 'audio power transistor', kinds: ['npn', 'pnp'] },
-  E: { says: 'tunnel diode', kinds: ['diode'] },
-  F: { says: 'small high-frequency transistor', kinds: ['npn', 'pnp'] },
-  L: { says: 'high-frequency power transistor', kinds: ['npn'] },
-  N: { says: 'optocoupler', kinds: ['optocoupler'] },
-  P: { says: 'photo diode or transistor', kinds: ['diode'] },
-  Q: { says: 'light-emitting diode', kinds: ['diode'] },
-  R: { says: 'small thyristor', kinds: ['scr'] },
-  S: { says: 'small switching transistor', kinds: ['npn', 'nmos'] },
-  T: { says: 'power thyristor or triac', kinds: ['triac', 'scr'] },
-  U: { says: 'power switching transistor', kinds: ['npn', 'nmos'] },
-  X: { says: 'varactor diode', kinds: ['diode'] },
-  Y: { says: 'rectifier diode', kinds: ['diode'] },
-  Z: { says: 'zener diode', kinds: ['diode'] },
+  A: { message: 'small-signal diode', kinds: ['diode'] },
+  B: { message: 'varicap diode', kinds: ['diode'] },
+  C: { message: 'small-signal audio transistor', kinds: ['npn', 'pnp'] },
+  D: { message: 'audio power transistor', kinds: ['npn', 'pnp'] },
+  E: { message: 'tunnel diode', kinds: ['diode'] },
+  F: { message: 'small high-frequency transistor', kinds: ['npn', 'pnp'] },
+  L: { message: 'high-frequency power transistor', kinds: ['npn'] },
+  N: { message: 'optocoupler', kinds: ['optocoupler'] },
+  P: { message: 'photo diode or transistor', kinds: ['diode'] },
+  Q: { message: 'light-emitting diode', kinds: ['diode'] },
+  R: { message: 'small thyristor', kinds: ['scr'] },
+  S: { message: 'small switching transistor', kinds: ['npn', 'nmos'] },
+  T: { message: 'power thyristor or triac', kinds: ['triac', 'scr'] },
+  U: { message: 'power switching transistor', kinds: ['npn', 'nmos'] },
+  X: { message: 'varactor diode', kinds: ['diode'] },
+  Y: { message: 'rectifier diode', kinds: ['diode'] },
+  Z: { message: 'zener diode', kinds: ['diode'] },
 };
 
 /** JEDEC prefixes by the count of junctions. Source: JEDEC numbering, from memory. */
 export const JEDEC_PREFIX: Readonly<Record<string, RegisterEntry>> = {
-  '1N': { says: 'diode', kinds: ['diode'] },
-  '2N': { says: 'transistor or thyristor', kinds: ['npn', 'pnp', 'nmos'] },
-  '3N': { says: 'dual-gate field-effect transistor', kinds: ['nmos'] },
-  '4N': { says: 'optocoupler', kinds: ['optocoupler'] },
+  '1N': { message: 'diode', kinds: ['diode'] },
+  '2N': { message: 'transistor or thyristor', kinds: ['npn', 'pnp', 'nmos'] },
+  '3N': { message: 'dual-gate field-effect transistor', kinds: ['nmos'] },
+  '4N': { message: 'optocoupler', kinds: ['optocoupler'] },
 };
 
 /** JIS letters behind the 2S. Source: JIS numbering, from memory. */
 export const JIS_LETTER: Readonly<Record<string, RegisterEntry>> = {
-  A: { says: 'PNP, high frequency', kinds: ['pnp'] },
-  B: { says: 'PNP, audio', kinds: ['pnp'] },
-  C: { says: 'NPN, high frequency', kinds: ['npn'] },
-  D: { says: 'NPN, audio', kinds: ['npn'] },
-  J: { says: 'P-channel field-effect transistor', kinds: ['pmos'] },
-  K: { says: 'N-channel field-effect transistor', kinds: ['nmos'] },
-  M: { says: 'triac', kinds: ['triac'] },
+  A: { message: 'PNP, high frequency', kinds: ['pnp'] },
+  B: { message: 'PNP, audio', kinds: ['pnp'] },
+  C: { message: 'NPN, high frequency', kinds: ['npn'] },
+  D: { message: 'NPN, audio', kinds: ['npn'] },
+  J: { message: 'P-channel field-effect transistor', kinds: ['pmos'] },
+  K: { message: 'N-channel field-effect transistor', kinds: ['nmos'] },
+  M: { message: 'triac', kinds: ['triac'] },
 };
 
 const drafts = (text: string, entry: RegisterEntry | undefined, share: number): Draft[] =>
   (entry?.kinds ?? []).map((kind) => ({
     kind,
     ratings: {},
-    why: `${text}: ${entry?.says}; the number carries no data, look it up`,
+    why: `${text}: ${entry?.message}; the number carries no data, look it up`,
     share: share / (entry?.kinds.length ?? 1),
   }));
 
@@ -92,7 +92,7 @@ export const REGISTER_RULES: readonly MarkingRule[] = [
       if (digits.length === 2 && third === '') return undefined;
       const entry = PRO_ELECTRON_USE[use];
       const stuff = PRO_ELECTRON_MATERIAL[material];
-      return drafts(text, entry && { ...entry, says: `${stuff} ${entry.says}` }, 1);
+      return drafts(text, entry && { ...entry, message: `${stuff} ${entry.message}` }, 1);
     },
   },
   {

@@ -11,8 +11,8 @@ const IGBT_STEM = /^(?:[A-Z]?HGT|HGT[GPD]|FGA|FGH|FGL|G|SG[HWP]|IXG|STG|IKW|IHW|
 const mayBeLarge = ({ package: case_ }: MarkingContext) => case_ === undefined || LARGE_CASES.includes(case_);
 
 function fet(text: string, channel: 'nmos' | 'pmos', id: number, vds: number, share: number): Draft {
-  const says = `${id} A, ${channel === 'nmos' ? 'N' : 'P'} channel, ${vds} V`;
-  return { kind: channel, ratings: { id, vds }, why: `${text}: ${says}`, share };
+  const message = `${id} A, ${channel === 'nmos' ? 'N' : 'P'} channel, ${vds} V`;
+  return { kind: channel, ratings: { id, vds }, why: `${text}: ${message}`, share };
 }
 
 function igbt(text: string, ic: number, vces: number, share: number, why = ''): Draft {

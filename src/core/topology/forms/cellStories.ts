@@ -15,7 +15,7 @@ export const CELL_STORIES: readonly Form[] = [
       apart('Q.far', 'L.a'),
     ],
     source: [],
-    says: ['{L} leads from {Q.near} to the output at {C}, and {D} freewheels.'],
+    message: ['{L} leads from {Q.near} to the output at {C}, and {D} freewheels.'],
   },
   {
     id: 'boost',
@@ -29,7 +29,7 @@ export const CELL_STORIES: readonly Form[] = [
       apart('L.a', 'D.b'),
     ],
     source: [],
-    says: ['{L} comes from the input, {Q} pulls {Q.near} down, and {D} feeds {C}.'],
+    message: ['{L} comes from the input, {Q} pulls {Q.near} down, and {D} feeds {C}.'],
   },
   {
     id: 'inverting-buck-boost',
@@ -43,7 +43,7 @@ export const CELL_STORIES: readonly Form[] = [
       apart('Q.far', 'D.b'),
     ],
     source: [],
-    says: ['{L} returns to the ground at {C}, and {D} feeds the output on the other side of it.'],
+    message: ['{L} returns to the ground at {C}, and {D} feeds the output on the other side of it.'],
   },
   {
     id: 'sepic',
@@ -58,7 +58,7 @@ export const CELL_STORIES: readonly Form[] = [
       swinging('L.b'),
     ],
     source: [],
-    says: ['{K} couples {Q.near} to {M.a}, from where {D} feeds {C}.'],
+    message: ['{K} couples {Q.near} to {M.a}, from where {D} feeds {C}.'],
   },
   {
     id: 'cuk',
@@ -73,6 +73,6 @@ export const CELL_STORIES: readonly Form[] = [
       swinging('L.b'),
     ],
     source: [],
-    says: ['{K} couples {Q.near} to {M.a}; {D} returns to ground and {M} leads to {C}.'],
+    message: ['{K} couples {Q.near} to {M.a}; {D} returns to ground and {M} leads to {C}.'],
   },
 ];

@@ -19,7 +19,7 @@ export const CELLS: readonly Form[] = [
       apart('D.b', 'L.a'),
     ],
     source: ['L.a', 'Q.far'],
-    says: ['A capacitor couples {Q.near} to {M.a}; {D} charges the output from there and {M} returns to ground.'],
+    message: ['A capacitor couples {Q.near} to {M.a}; {D} charges the output from there and {M} returns to ground.'],
   },
   {
     id: 'cuk',
@@ -38,7 +38,7 @@ export const CELLS: readonly Form[] = [
       apart('M.b', 'L.a'),
     ],
     source: ['L.a', 'Q.far'],
-    says: ['A capacitor couples {Q.near} to {M.a}; {D} returns to ground and {M} leads to the output.'],
+    message: ['A capacitor couples {Q.near} to {M.a}; {D} returns to ground and {M} leads to the output.'],
   },
   {
     id: 'cell',
@@ -55,6 +55,6 @@ export const CELLS: readonly Form[] = [
       apart('Q.far', 'D.b'),
     ],
     source: [],
-    says: ['{L}, {Q} and {D} meet in one swinging point ({Q.near}).'],
+    message: ['{L}, {Q} and {D} meet in one swinging point ({Q.near}).'],
   },
 ];

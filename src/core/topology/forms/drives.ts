@@ -19,7 +19,7 @@ export const DRIVES: readonly Form[] = [
       joined('L1.far', 'L2.far'),
     ],
     source: ['H1.far', 'L1.far'],
-    says: ['{H1} and {L1} drive one end of {P} ({P.a}), {H2} and {L2} the other ({P.b}).'],
+    message: ['{H1} and {L1} drive one end of {P} ({P.a}), {H2} and {L2} the other ({P.b}).'],
   },
   {
     id: 'push-pull',
@@ -37,7 +37,7 @@ export const DRIVES: readonly Form[] = [
       apart('P1.a', 'Q1.far'),
     ],
     source: ['P1.a', 'Q1.far'],
-    says: [
+    message: [
       '{Q1} and {Q2} pull the two ends of the tapped winding of {P1} ({P1.b}, {P2.b}) in turn; its tap {P1.a} lies on the supply.',
     ],
   },
@@ -54,7 +54,7 @@ export const DRIVES: readonly Form[] = [
       apart('H.far', 'L.far'),
     ],
     source: ['H.far', 'L.far'],
-    says: ['{H} and {L} connect both ends of {P} ({P.a}, {P.b}) to the supply together.'],
+    message: ['{H} and {L} connect both ends of {P} ({P.a}, {P.b}) to the supply together.'],
   },
   {
     id: 'totem',
@@ -69,7 +69,7 @@ export const DRIVES: readonly Form[] = [
       returned('P.b'),
     ],
     source: ['H.far', 'L.far'],
-    says: [
+    message: [
       '{H} and {L} stand one on the other; their middle drives {P} at {P.a}, and {P.b} comes back through a capacitor.',
     ],
   },
@@ -88,7 +88,7 @@ export const DRIVES: readonly Form[] = [
       stored('K.far'),
     ],
     source: ['P.a', 'Q.far'],
-    says: [
+    message: [
       '{P} lies between the supply ({P.a}) and {Q} ({Q.near}).',
       '{K} clamps that point to a capacitor that nothing is fed from.',
     ],
@@ -98,6 +98,6 @@ export const DRIVES: readonly Form[] = [
     roles: { P: 'piece', Q: 'switch' },
     relations: [held('P.a'), swinging('P.b'), joined('P.b', 'Q.near'), held('Q.far'), apart('P.a', 'Q.far')],
     source: ['P.a', 'Q.far'],
-    says: ['{P} lies between the supply ({P.a}) and {Q} ({Q.near}).'],
+    message: ['{P} lies between the supply ({P.a}) and {Q} ({Q.near}).'],
   },
 ];

@@ -32,7 +32,7 @@ export interface Form {
   /** Ends that must be fed from the input, each in words. */
   readonly source: readonly End[];
   /** Sentences on a match; `{Q}` names a part, `{Q.near}` a pin. */
-  readonly says: readonly string[];
+  readonly message: readonly string[];
 }
 
 export const joined = (a: End, b: End): FormRelation => ({ is: 'joined', ends: [a, b] });

@@ -7,14 +7,14 @@ export const DUMPS: readonly Form[] = [
     roles: { C: 'store', P: 'piece', Q: 'thyristor' },
     relations: [joined('C.a', 'P.a'), joined('P.b', 'Q.near'), joined('Q.far', 'C.b')],
     source: [],
-    says: ['{Q} dumps {C} into the winding of {P} ({P.a} to {P.b}).'],
+    message: ['{Q} dumps {C} into the winding of {P} ({P.a} to {P.b}).'],
   },
   {
     id: 'dump-through-store',
     roles: { C: 'store', P: 'piece', Q: 'thyristor' },
     relations: [joined('C.b', 'P.a'), joined('C.a', 'Q.near'), joined('Q.far', 'P.b')],
     source: [],
-    says: ['{Q} shorts {C} through the winding of {P} ({P.a} to {P.b}).'],
+    message: ['{Q} shorts {C} through the winding of {P} ({P.a} to {P.b}).'],
   },
 ];
 
@@ -30,5 +30,5 @@ export const BALLAST: Form = {
     inSeries('H.near', 'X.a'),
   ],
   source: ['H.far', 'L.far'],
-  says: ['The middle of {H} and {L} drives the lamp at {X.a} through an inductor.'],
+  message: ['The middle of {H} and {L} drives the lamp at {X.a} through an inductor.'],
 };

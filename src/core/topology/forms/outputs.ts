@@ -7,14 +7,14 @@ export const OUTPUT_FORMS: readonly Form[] = [
     roles: { S: 'piece', D: 'passive', C: 'reservoir' },
     relations: [joined('S.a', 'D.a'), joined('D.b', 'C.a'), joined('S.b', 'C.b'), held('D.b')],
     source: [],
-    says: ['{D} leads from {S.a} straight to {C}.'],
+    message: ['{D} leads from {S.a} straight to {C}.'],
   },
   {
     id: 'reservoir-in-return',
     roles: { S: 'piece', D: 'passive', C: 'reservoir' },
     relations: [joined('S.a', 'D.a'), joined('S.b', 'C.a'), joined('D.b', 'C.b'), held('D.b')],
     source: [],
-    says: ['{D} leads from {S.a} to the return of {C}, and {S.b} to its other end.'],
+    message: ['{D} leads from {S.a} to the return of {C}, and {S.b} to its other end.'],
   },
   {
     id: 'choke',
@@ -29,7 +29,7 @@ export const OUTPUT_FORMS: readonly Form[] = [
       joined('S.b', 'C.b'),
     ],
     source: [],
-    says: ['{D} leads from {S.a} to the choke {L}, and {F} freewheels before it.'],
+    message: ['{D} leads from {S.a} to the choke {L}, and {F} freewheels before it.'],
   },
   {
     id: 'choke-at-tap',
@@ -42,6 +42,6 @@ export const OUTPUT_FORMS: readonly Form[] = [
       joined('D.b', 'C.b'),
     ],
     source: [],
-    says: ['{L} leads from the tap {S.b} to the output, and {D} closes {S.a} to its return.'],
+    message: ['{L} leads from the tap {S.b} to the output, and {D} closes {S.a} to its return.'],
   },
 ];

@@ -2,7 +2,7 @@ import type { FormMatch } from './matchForm';
 
 /** The sentences of a form's match: `{Q}` becomes the reference, `{Q.near}` the pin. */
 export function sayMatch({ form, roles }: FormMatch): readonly string[] {
-  return form.says.map((text) =>
+  return form.message.map((text) =>
     text.replace(/\{(\w+)(?:\.(\w+))?\}/g, (_, role: string, side: string | undefined) => {
       const binding = roles[role];
       if (!binding) return '';

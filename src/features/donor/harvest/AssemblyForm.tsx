@@ -2,7 +2,7 @@
 
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { takeAssemblyAction } from '../actions';
+import { takeAssemblyAction } from './actions';
 
 const KINDS = [
   { value: 'assembly', label: 'a board that works as it is' },

@@ -100,12 +100,12 @@ export function TakenLots({ lots }: { lots: HarvestView['lots'] }) {
         </a>
       </h2>
       <ul className="dotted text-[13px]">
-        {lots.map(({ code, says, grade, pieces, bin }) => (
+        {lots.map(({ code, message, grade, pieces, bin }) => (
           <li key={code} className="grid grid-cols-[84px_1fr_30px_60px_70px] items-baseline gap-x-3 py-1.5">
             <a className="ref" href={`/stock/${code}`}>
               {code}
             </a>
-            <span>{says}</span>
+            <span>{message}</span>
             <GradeMark grade={grade} />
             <span className="q text-right">{pieces}</span>
             <span className="font-mono">{bin}</span>

@@ -82,12 +82,12 @@ function HarvestOverview({
   return (
     <Judgement>
       <Claim label={run ? 'What still fits' : `With ${harvest.minutes} minutes`}>
-        {plan.taken === 0 ? 'Nothing on the board is worth the time' : plan.says}
+        {plan.taken === 0 ? 'Nothing on the board is worth the time' : plan.message}
       </Claim>
       {plan.taken > 0 && <p className="text-[13px] text-ink-2">{plan.exact}</p>}
       {whole && (
         <Section label={whole.leave ? 'Leave it whole' : 'Whole or in parts'}>
-          <p>{whole.says}</p>
+          <p>{whole.message}</p>
         </Section>
       )}
       {plan.taken > 0 && !run && refused === null ? (

@@ -4,7 +4,7 @@ import { MOUNTING_NAMES, MOUNTINGS, type Mounting } from '../../../core/harvest'
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
 import { Section } from '../../../ui/judgement/parts';
-import { mountPartAction } from '../actions';
+import { mountPartAction } from './actions';
 
 const WISHES = [
   { value: '', label: 'as the plan has it' },

@@ -3,7 +3,7 @@
 import { useId } from 'react';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SubmitButton, TextField } from '../../../ui/form/fields';
-import { takePartAction } from '../actions';
+import { takePartAction } from './actions';
 
 /** Takes a part into a bin. */
 export function TakeForm({ code, refName, bins }: { code: string; refName: string; bins: readonly string[] }) {

@@ -6,7 +6,7 @@ import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SubmitButton, TextField } from '../../../ui/form/fields';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
-import { endRunAction, startRunAction, stepRunAction } from '../actions';
+import { endRunAction, startRunAction, stepRunAction } from './actions';
 import type { HarvestView } from './view.server';
 
 /** Starts the clock for the minutes that were planned. */

@@ -1,14 +1,16 @@
+import { valueOf } from '../../../services/command';
 import { findDonor } from '../../../db/repositories/donors';
 import { pastSteps } from '../../../db/repositories/harvest';
 import { findLot } from '../../../db/repositories/lotSearch';
 import { findPart } from '../../../db/repositories/parts';
-import { writeSettings } from '../../../db/repositories/settings';
-import { shareBench } from '../../../db/testing/sharedContext';
-import { temporaryBench } from '../../../db/testing/temporaryContext';
-import { benchFrom } from '../../../db/context';
+import { keepSetting } from '../../../db/testing/edited';
+import { shareContext } from '../../../db/testing/sharedContext';
+import { temporaryContext } from '../../../db/testing/temporaryContext';
+import { contextFrom } from '../../../db/context';
 import { blamed } from '../../../ui/form/testing/forms';
 import { assemblyForm, harvestStepForm, mountingForm, runForm } from './schema';
-import { donorForm, measurementForm } from '../schema';
+import { donorForm } from '../intake/schema';
+import { measurementForm } from '../test/schema';
 import { harvestView, minutesIn } from './view.server';
 import { partsView } from '../shared/parts.server';
 import { endRun, mountPart, startRun, stepRun, takeAssembly } from './commands';
@@ -17,23 +19,23 @@ import { measurePart } from '../test/commands';
 import { recordLine } from '../shared/recordLine';
 import { undoLatest } from '../../../services/command/undo';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let code: string;
 let minutes = 0;
 /** The bench of the fixture with a clock that is moved by hand. */
-const bench = () => ({ ...fixture.bench, now: () => Date.UTC(2026, 10, 14, 9) + minutes * 60000 });
+const app = () => ({ ...fixture.app, now: () => Date.UTC(2026, 10, 14, 9) + minutes * 60000 });
 
 beforeEach(async () => {
   minutes = 0;
-  fixture = await temporaryBench();
-  shareBench(bench());
+  fixture = await temporaryContext();
+  shareContext(app());
   const form = donorForm.parse({
     description: 'adapter',
     nameplate: 'INPUT 230V~ 1A OUTPUT 24V 2.5A',
     symptomKind: 'dead',
   });
-  code = (await registerDonor(bench(), form)).code;
+  code = valueOf(await registerDonor(app(), form)).code;
   await type(
     'store c3 82u 400V',
     'c3 0.4V',
@@ -48,23 +50,23 @@ afterEach(() => fixture.dispose());
 
 async function type(...lines: string[]) {
   for (const line of lines)
-    expect(await recordLine(bench(), { code, station: 'identify', line })).toMatchObject({ ok: true });
+    expect(await recordLine(app(), { code, station: 'identify', line })).toMatchObject({ ok: true });
 }
 const donor = async () => {
-  const found = await findDonor(fixture.bench.db.read, code);
+  const found = await findDonor(fixture.app.db.read, code);
   if (!found) throw new Error('no donor');
   return found;
 };
-const part = async (ref: string) => (await findPart(fixture.bench.db.read, (await donor()).id, ref))?.part;
+const part = async (ref: string) => (await findPart(fixture.app.db.read, (await donor()).id, ref))?.part;
 const view = async (minutes?: number) => {
-  shareBench(bench());
+  shareContext(app());
   return harvestView(await donor(), minutes);
 };
 const jobs = async () => (await view()).plan.jobs.map(({ id }) => id);
 const step = (job: string, outcome: string, bin = 'C2-4') =>
-  stepRun(bench(), code, harvestStepForm.parse({ job, outcome, bin }));
+  stepRun(app(), code, harvestStepForm.parse({ job, outcome, bin }));
 const mount = (ref: string, form: Record<string, unknown>) =>
-  mountPart(bench(), { code, ref }, mountingForm.parse({ ways: [], ...form }));
+  mountPart(app(), { code, ref }, mountingForm.parse({ ways: [], ...form }));
 
 test('what is held on one heat sink waits for it, what a person leaves is not planned', async () => {
   await mount('Q1', { ways: ['screwed'], sink: 'hs1', behind: 'c5' });
@@ -83,13 +85,13 @@ test('what is held on one heat sink waits for it, what a person leaves is not pl
 test('a run: taken, broken, left; the rest is planned anew for what is left of the time', async () => {
   await mount('Q1', { ways: ['screwed'], sink: 'HS1' });
   await mount('Q2', { ways: ['screwed'], sink: 'HS1' });
-  expect(await startRun(bench(), code, runForm.parse({ minutes: '20', bin: 'c2-4' }))).toMatchObject({ ok: true });
-  expect(await startRun(bench(), code, runForm.parse({ minutes: '20', bin: 'C2-4' }))).toMatchObject({ ok: false });
+  expect(await startRun(app(), code, runForm.parse({ minutes: '20', bin: 'c2-4' }))).toMatchObject({ ok: true });
+  expect(await startRun(app(), code, runForm.parse({ minutes: '20', bin: 'C2-4' }))).toMatchObject({ ok: false });
   minutes = 4;
-  expect(await step('sink:HS1', 'done')).toMatchObject({ ok: true, says: 'Free HS1: done.' });
+  expect(await step('sink:HS1', 'done')).toMatchObject({ ok: true, message: 'Free HS1: done.' });
   minutes = 6;
   const taken = await step('Q1', 'done');
-  expect(taken).toMatchObject({ ok: true, says: expect.stringContaining('went into bin C2-4 as') });
+  expect(taken).toMatchObject({ ok: true, message: expect.stringContaining('went into bin C2-4 as') });
   expect(await part('Q1')).toMatchObject({ state: 'harvested' });
   expect(await step('Q1', 'done')).toMatchObject({ ok: false });
   minutes = 7;
@@ -107,7 +109,7 @@ test('a run: taken, broken, left; the rest is planned anew for what is left of t
   expect(plan.jobs).toEqual([]);
   // What was done teaches the pace, what broke the risk; what was left teaches nothing. The minutes are the table's.
   expect(
-    (await pastSteps(fixture.bench.db.read)).map(({ outcome, seconds, tableMinutes }) => [
+    (await pastSteps(fixture.app.db.read)).map(({ outcome, seconds, tableMinutes }) => [
       outcome,
       seconds,
       tableMinutes > 0,
@@ -117,46 +119,46 @@ test('a run: taken, broken, left; the rest is planned anew for what is left of t
     ['done', 120, true],
     ['done', 240, true],
   ]);
-  await undoLatest(bench(), code);
+  await undoLatest(app(), code);
   expect(await jobs()).toEqual(['C5']);
-  expect(await endRun(bench(), code)).toMatchObject({ ok: true, says: expect.stringContaining('2 of its jobs done') });
-  expect(await endRun(bench(), code)).toMatchObject({ ok: false });
+  expect(await endRun(app(), code)).toMatchObject({ ok: true, message: expect.stringContaining('2 of its jobs done') });
+  expect(await endRun(app(), code)).toMatchObject({ ok: false });
   expect(await step('C5', 'done')).toMatchObject({ ok: false });
 });
 
 test('what stands before another keeps it from the plan when it is left, and not when it broke', async () => {
   await mount('Q1', { behind: 'C5' });
-  await startRun(bench(), code, runForm.parse({ minutes: '20', bin: 'C2-4' }));
+  await startRun(app(), code, runForm.parse({ minutes: '20', bin: 'C2-4' }));
   expect(await jobs()).toEqual(['Q2', 'C5', 'Q1']);
   await step('C5', 'skipped');
   expect(await jobs()).toEqual(['Q2']);
-  await undoLatest(bench(), code);
+  await undoLatest(app(), code);
   await step('C5', 'broke');
   expect((await jobs()).toSorted()).toEqual(['Q1', 'Q2']);
 });
 
 test('nothing is taken from a board that is not measured dead', async () => {
   await type('power on');
-  expect(await startRun(bench(), code, runForm.parse({ minutes: '20', bin: 'C2-4' }))).toMatchObject({ ok: false });
+  expect(await startRun(app(), code, runForm.parse({ minutes: '20', bin: 'C2-4' }))).toMatchObject({ ok: false });
 });
 
 test('a subassembly goes as one lot with the parts on it', async () => {
   const form = { name: 'input filter board', kind: 'assembly', holds: 'C5, R1', pieces: '1', bin: 'd1' };
-  const outcome = await takeAssembly(bench(), code, assemblyForm.parse(form));
+  const outcome = await takeAssembly(app(), code, assemblyForm.parse(form));
   expect(outcome).toMatchObject({ ok: true });
-  const lot = /lot ([A-Z0-9-]+)/.exec(outcome.ok ? (outcome.says ?? '') : '')?.[1] ?? '';
-  expect((await findLot(fixture.bench.db.read, lot))?.lot).toMatchObject({
+  const lot = /lot ([A-Z0-9-]+)/.exec(outcome.ok ? (outcome.message ?? '') : '')?.[1] ?? '';
+  expect((await findLot(fixture.app.db.read, lot))?.lot).toMatchObject({
     kind: 'assembly',
     marking: 'input filter board',
     onHand: 1,
     gradeReason: expect.stringContaining('C5, R1'),
   });
   expect(await part('C5')).toMatchObject({ state: 'harvested' });
-  expect(await takeAssembly(bench(), code, assemblyForm.parse(form))).toMatchObject({
+  expect(await takeAssembly(app(), code, assemblyForm.parse(form))).toMatchObject({
     ok: false,
     problems: [{ field: 'holds' }],
   });
-  await undoLatest(bench(), code);
+  await undoLatest(app(), code);
   expect(await part('C5')).toMatchObject({ state: 'on-board' });
 });
 
@@ -186,11 +188,11 @@ test.each([
 
 describe('the test of a part', () => {
   const tested = async (ref: string) => {
-    shareBench(benchFrom(fixture.bench.db, bench().now, () => 0.5));
+    shareContext(contextFrom(fixture.app.db, app().now, () => 0.5));
     return (await partsView(await donor(), { station: 'test', wanted: ref })).selected;
   };
   const measure = (ref: string, fields: Record<string, string>) =>
-    measurePart(bench(), { code, ref }, measurementForm.parse(fields));
+    measurePart(app(), { code, ref }, measurementForm.parse(fields));
 
   test('shows what it should read, and what the board adds once it is traced', async () => {
     await type('q1.g - r1.1', 'q1.s - r1.2');
@@ -202,14 +204,14 @@ describe('the test of a part', () => {
     ]);
     expect(selected?.test?.inPlace.find(({ label }) => label === 'gate to source')).toMatchObject({
       lift: true,
-      says: expect.stringContaining('through R1'),
+      message: expect.stringContaining('through R1'),
     });
     expect(selected?.test?.untraced).toContain('Q1.D');
   });
 
   test('a meter of the shop narrows the doubt, an answer is chosen, a bad one is refused', async () => {
     const fine = { name: 'fine', accuracies: { ohm: { share: 0.0005, digits: 1 } } };
-    await writeSettings(bench(), { meters: [fine] });
+    await keepSetting(app(), 'meters', [fine]);
     await measure('R2', { resistance: '4925' });
     expect((await tested('R2'))?.judgement?.verdict).toBe('retest');
     await measure('R2', { resistance: '4925', meter: 'fine' });
@@ -220,7 +222,7 @@ describe('the test of a part', () => {
     await type('fan1 fan 12V 180mA');
     expect(await measure('FAN1', { starts: '5', current: '0.17', noise: '1' })).toMatchObject({
       ok: true,
-      says: expect.stringContaining('yes'),
+      message: expect.stringContaining('yes'),
     });
     expect(await measure('FAN1', { noise: 'maybe' })).toMatchObject({ ok: false, problems: [{ field: 'noise' }] });
     expect(await measure('FAN1', {})).toMatchObject({ ok: false });

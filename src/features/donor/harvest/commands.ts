@@ -1,48 +1,47 @@
 import { mountingText } from '../../../core/harvest';
 import { kindRule, type KindName } from '../../../core/part';
-import type { Bench } from '../../../db/context';
+import type { AppContext } from '../../../db/context';
 import type { Donor } from '../../../db/repositories/donors';
 import { openRun } from '../../../db/repositories/harvest';
 import type { Edit } from '../../../db/repositories/journal';
 import { stockPiece } from '../../../db/repositories/lots';
 import { findPart, logPart } from '../../../db/repositories/parts';
-import type { FormOutcome } from '../../../ui/form/outcome';
 import { harvestPlan } from './harvestPlan';
 import { testContext } from '../../../services/board/testContext';
 import type { AssemblyForm, HarvestStepForm, MountingForm, RunForm } from './schema';
 import { mayHarvest, takeInto } from './takePart';
-import { editDonor, refuse } from '../../../services/command/outcome';
-import { knownPart } from '../shared/writeRecord';
+import { refuse, run, type Outcome } from '../../../services/command';
+import { knownPart } from '../shared/knownPart';
 
 /** Starts a run for the minutes at hand; the clock runs on the server. */
-export function startRun(bench: Bench, code: string, form: RunForm): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'harvest' }, async (edit, donor) => {
+export function startRun(app: AppContext, code: string, form: RunForm): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'harvest' }, async (edit, donor) => {
     await mayHarvest(edit, donor);
     const open = await openRun(edit.tx, donor.id);
-    if (open) return refuse('A run is under way already; end it first.');
+    if (open) return refuse('run-open', {});
     await edit.insert('harvestRuns', {
       donorId: donor.id,
       minutes: form.minutes,
       bin: form.bin,
-      startedMs: bench.now(),
+      startedMs: app.now(),
     });
     return `${form.minutes} minutes run; parts go into ${form.bin}.`;
   });
 }
 
 /** Ends the run that is under way. */
-export function endRun(bench: Bench, code: string): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'harvest' }, async (edit, donor) => {
+export function endRun(app: AppContext, code: string): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'harvest' }, async (edit, donor) => {
     const { run, steps } = await runOf(edit, donor);
-    await edit.update('harvestRuns', run.id, { endedMs: bench.now() });
+    await edit.update('harvestRuns', run.id, { endedMs: app.now() });
     const done = steps.filter(({ outcome }) => outcome === 'done').length;
-    return `The run ended after ${Math.max(1, Math.round((bench.now() - run.startedMs) / 60000))} minutes, ${done} of its jobs done.`;
+    return `The run ended after ${Math.max(1, Math.round((app.now() - run.startedMs) / 60000))} minutes, ${done} of its jobs done.`;
   });
 }
 
 async function runOf(edit: Edit, donor: Donor) {
   const open = await openRun(edit.tx, donor.id);
-  return open ?? refuse('No run is under way. Say how many minutes you have, and start one.');
+  return open ?? refuse('run-missing', {});
 }
 
 const BROKEN = 'broken';
@@ -51,14 +50,14 @@ const BROKEN = 'broken';
  * Writes down what came of the job in hand: its parts go into the bin, are broken, or stay for this time. The time
  * since the last step teaches how long such a job takes this person.
  */
-export function stepRun(bench: Bench, code: string, form: HarvestStepForm): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'harvest' }, async (edit, donor) => {
+export function stepRun(app: AppContext, code: string, form: HarvestStepForm): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'harvest' }, async (edit, donor) => {
     const { run, steps } = await runOf(edit, donor);
     const isDead = await mayHarvest(edit, donor);
-    const now = bench.now();
+    const now = app.now();
     const { jobs } = await harvestPlan(edit.tx, donor, { minutes: run.minutes, now });
     const job = jobs.find(({ id }) => id === form.job);
-    if (!job) return refuse('That job is not open any more; the page shows the present plan.');
+    if (!job) return refuse('job-gone', {});
     const since = steps.at(-1)?.atMs ?? run.startedMs;
     const lots: string[] = [];
     if (form.outcome === 'done') {
@@ -94,12 +93,12 @@ export function stepRun(bench: Bench, code: string, form: HarvestStepForm): Prom
 }
 
 /** Writes down how a part is held on the board, and whether the person wants it. */
-export function mountPart(bench: Bench, of: { code: string; ref: string }, form: MountingForm): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'harvest' }, async (edit, donor) => {
+export function mountPart(app: AppContext, of: { code: string; ref: string }, form: MountingForm): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'harvest' }, async (edit) => {
     const part = await knownPart(edit, of.ref);
     for (const ref of form.behind) {
-      if (ref === part.ref) return refuse('A part does not stand in its own way.', 'behind');
-      if (!(await findPart(edit.tx, donor.id, ref))) return refuse(`${ref} is not logged on this donor.`, 'behind');
+      if (ref === part.ref) return refuse('part-behind-itself', {}, 'behind');
+      await knownPart(edit, ref, 'behind');
     }
     const mounting = { ways: form.ways, behind: form.behind, ...(form.sink === '' ? {} : { sink: form.sink }) };
     await edit.update('parts', part.id, { mounting, wish: form.wish === '' ? null : form.wish });
@@ -120,13 +119,12 @@ const PREFIX: Partial<Record<KindName, string>> = {
  * Takes a subassembly as one lot: an input filter board, a standby board, a fan, a heat sink, connectors or wire. The
  * parts that sit on it go with it.
  */
-export function takeAssembly(bench: Bench, code: string, form: AssemblyForm): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'harvest' }, async (edit, donor) => {
+export function takeAssembly(app: AppContext, code: string, form: AssemblyForm): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'harvest' }, async (edit, donor) => {
     const isDead = await mayHarvest(edit, donor);
     for (const ref of form.holds) {
-      const found = await findPart(edit.tx, donor.id, ref);
-      if (!found) return refuse(`${ref} is not logged on this donor.`, 'holds');
-      if (found.part.state === 'harvested') return refuse(`${ref} was taken already.`, 'holds');
+      const part = await knownPart(edit, ref, 'holds');
+      if (part.state === 'harvested') return refuse('part-already-taken', { ref }, 'holds');
     }
     const ref = await freeReference(edit, donor.id, PREFIX[form.kind] ?? 'A');
     const partId = await logPart(edit, { ref, kind: form.kind, marking: form.name });

@@ -23,7 +23,7 @@ import { listParts, type PartRecord } from '../../../db/repositories/parts';
 import { plateOf } from '../../../db/repositories/plate';
 import { latestSoak } from '../../../db/repositories/soaks';
 import { judgeRecord } from '../../../services/board/judgeRecord';
-import { notDeadSays } from '../../../services/dossier/notDead';
+import { notDeadMessage } from '../../../services/dossier/notDead';
 import { testContext, type TestContext } from '../../../services/board/testContext';
 
 /** Builds looked through for needs. */
@@ -70,7 +70,7 @@ export async function harvestPlan(
   // What is left for this time is no job, but it still stands before what is behind it.
   const jobs = jobsOf(parts, {
     experience: experienceOf(past),
-    live: notDeadSays(overview) !== null,
+    live: notDeadMessage(overview) !== null,
     done,
   }).filter(({ id, refs }) => !gone.has(id) && !(refs.length > 0 && refs.every((ref) => gone.has(ref))));
   const budget = run ? Math.max(0, run.run.minutes - (of.now - run.run.startedMs) / 60000) : of.minutes;
@@ -121,7 +121,7 @@ async function worthOf(db: Queryable, records: readonly PartRecord[], context: T
       package: part.package,
       farads: record.ratings.capacitance?.value,
       marking: part.marking,
-      says: valueSays(record),
+      message: valueText(record),
       grade,
       unsettled: isUnsettled,
       held: held[index] ?? 0,
@@ -132,7 +132,7 @@ async function worthOf(db: Queryable, records: readonly PartRecord[], context: T
   });
 }
 
-function valueSays({ part, ratings }: PartRecord): string {
+function valueText({ part, ratings }: PartRecord): string {
   const name = MAIN_VALUES.find((rating) => ratings[rating]);
   const value = name && ratings[name]?.value;
   return [name && value !== undefined ? formatQuantity(value, RATINGS[name].unit) : '', part.subtype ?? '']

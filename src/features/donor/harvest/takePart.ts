@@ -1,34 +1,32 @@
 import { mergeLimits } from '../../../core/measure';
 import { kindRule } from '../../../core/part';
 import { mayTakeApart } from '../../../core/unit';
-import type { Bench } from '../../../db/context';
+import type { AppContext } from '../../../db/context';
 import { donorOverview, type Donor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { stockPiece } from '../../../db/repositories/lots';
 import { findPart } from '../../../db/repositories/parts';
-import type { FormOutcome } from '../../../ui/form/outcome';
 import { judgeRecord, ratingsForStock } from '../../../services/board/judgeRecord';
-import { notDeadSays } from '../../../services/dossier/notDead';
+import { notDeadMessage } from '../../../services/dossier/notDead';
 import { testContext, type TestContext } from '../../../services/board/testContext';
-import { editDonor, refuse } from '../../../services/command/outcome';
+import { refuse, run, type Outcome } from '../../../services/command';
 
 /**
  * Takes a part out of the board into a bin. Scrap does not go into stock, and unless every listed
  * store is measured dead the person must have said that they go on.
  */
-export async function takePart(
-  bench: Bench,
+export function takePart(
+  app: AppContext,
   of: { code: string; ref: string; bin: string },
-): Promise<FormOutcome & { lot?: string }> {
-  let lot: string | undefined;
-  const outcome = await editDonor(bench, { code: of.code, station: 'harvest' }, async (edit, donor) => {
+): Promise<Outcome<{ lot: string }>> {
+  return run(app, { scope: 'donor', code: of.code, station: 'harvest' }, async (edit, donor) => {
     const ref = of.ref.toUpperCase();
     const isDead = await mayHarvest(edit, donor);
     const taken = await takeInto(edit, donor, { ref, bin: of.bin, context: await testContext(edit.tx, donor) });
-    lot = taken.lot;
-    return `${ref}, ${taken.label}, went into bin ${of.bin} as lot ${lot}${isDead ? '' : ', though not measured dead'}.`;
+    const { lot, label } = taken;
+    const message = `${ref}, ${label}, went into bin ${of.bin} as lot ${lot}${isDead ? '' : ', though not measured dead'}.`;
+    return { message, value: { lot } };
   });
-  return outcome.ok && lot ? { ...outcome, lot } : outcome;
 }
 
 /**
@@ -37,12 +35,11 @@ export async function takePart(
  */
 export async function mayHarvest(edit: Edit, donor: Donor): Promise<boolean> {
   const right = mayTakeApart({ origin: donor.originKind, clearance: donor.clearance });
-  if (!right.may)
-    return refuse(`${right.why} No lot can be made of it. If that has changed, say so at Intake, with who cleared it.`);
+  if (!right.may) return refuse('not-cleared', { why: right.why });
   const overview = await donorOverview(edit.tx, donor);
-  const notDead = notDeadSays(overview);
+  const notDead = notDeadMessage(overview);
   if (notDead !== null && !overview.wentOn.includes('harvest'))
-    return refuse(`${notDead}. Measure first, or say that you go on.`);
+    return refuse('not-measured-dead', { message: notDead });
   return notDead === null;
 }
 
@@ -53,14 +50,13 @@ export async function takeInto(
   { ref, bin, context }: { ref: string; bin: string; context: TestContext },
 ): Promise<{ lot: string; label: string }> {
   const found = await findPart(edit.tx, donor.id, ref);
-  if (!found) return refuse(`${ref} is not logged on this donor.`, 'ref');
-  if (found.part.state === 'harvested') return refuse(`${ref} was taken already.`, 'ref');
+  if (!found) return refuse('part-not-logged', { ref }, 'ref');
+  if (found.part.state === 'harvested') return refuse('part-already-taken', { ref }, 'ref');
   const judgement = judgeRecord(found, context);
   const worst = judgement?.reasons.find(({ severity }) => severity === 'reject');
-  if (judgement?.verdict === 'scrap')
-    return refuse(`${ref} is scrap and does not go into stock. ${worst?.text ?? ''}`, 'ref');
+  if (judgement?.verdict === 'scrap') return refuse('part-scrap', { ref, why: worst?.text ?? '' }, 'ref');
   const { part } = found;
-  if (part.damage.includes('broken')) return refuse(`${ref} is broken and does not go into stock.`, 'ref');
+  if (part.damage.includes('broken')) return refuse('part-broken', { ref }, 'ref');
   const lot = await stockPiece(edit, {
     partId: part.id,
     ref,

@@ -1,6 +1,7 @@
+import 'server-only';
 import { showMinutes, whyLeft, worthTesting, type HarvestJob } from '../../../core/harvest';
 import { kindRule } from '../../../core/part';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import type { Donor } from '../../../db/repositories/donors';
 import { lastBin } from '../../../db/repositories/harvest';
 import { lotsOfDonor } from '../../../db/repositories/lotSearch';
@@ -37,7 +38,7 @@ export interface HarvestView {
     readonly untested: { readonly taken: readonly string[]; readonly left: readonly string[] };
     readonly jobs: readonly JobView[];
     readonly taken: number;
-    readonly says: string;
+    readonly message: string;
     /** How sure the plan is the best there is. */
     readonly exact: string;
     readonly left: readonly { readonly title: string; readonly why: string }[];
@@ -49,13 +50,13 @@ export interface HarvestView {
     readonly inHand: JobInHand | null;
     readonly steps: readonly { readonly title: string; readonly outcome: string; readonly took: string }[];
   } | null;
-  readonly whole: { readonly leave: boolean; readonly says: string } | null;
+  readonly whole: { readonly leave: boolean; readonly message: string } | null;
   readonly bins: readonly string[];
   /** The bin used last, or an empty text. */
   readonly bin: string;
   readonly lots: readonly {
     readonly code: string;
-    readonly says: string;
+    readonly message: string;
     readonly grade: string | null;
     readonly pieces: number;
     readonly bin: string;
@@ -76,7 +77,7 @@ export function minutesIn(text: string | undefined): number {
 
 /** The plan of a board for the minutes at hand, the run that is under way, and what came of the board so far. */
 export async function harvestView(donor: Donor, minutes = USUAL_MINUTES): Promise<HarvestView> {
-  const { db, now } = bench();
+  const { db, now } = appContext();
   const at = now();
   const [planned, lots, bins, bin] = await Promise.all([
     harvestPlan(db.read, donor, { minutes, now: at }),
@@ -93,7 +94,7 @@ export async function harvestView(donor: Donor, minutes = USUAL_MINUTES): Promis
     bin: planned.run?.run.bin ?? bin ?? '',
     lots: lots.map(({ lot, bin: where, ratings }) => ({
       code: lot.code,
-      says: [kindRule(lot.kind).label, lot.marking, ...ratingSummary(lot.kind, ratings, 2).map(({ text }) => text)]
+      message: [kindRule(lot.kind).label, lot.marking, ...ratingSummary(lot.kind, ratings, 2).map(({ text }) => text)]
         .filter((word) => word !== '')
         .join(' '),
       grade: lot.grade,
@@ -128,7 +129,7 @@ function planView(planned: PlannedHarvest): HarvestView['plan'] {
     untested: worthTesting(jobs, plan),
     jobs: order.map((job) => jobView(job, (by += job.minutes))),
     taken,
-    says: `${taken} ${taken === 1 ? 'part' : 'parts'} in ${showMinutes(plan.minutes)}`,
+    message: `${taken} ${taken === 1 ? 'part' : 'parts'} in ${showMinutes(plan.minutes)}`,
     exact:
       plan.bound - plan.points < 1e-6
         ? `No other choice gives more for the time.${plan.minutes < SPENT * budget ? ' What is left does not pay for its minutes.' : ''}`

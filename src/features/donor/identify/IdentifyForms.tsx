@@ -10,9 +10,9 @@ import {
   acceptClearReadingsAction,
   acceptReadingAction,
   placePartAction,
-  strikePartAction,
+  removePartAction,
   typeRatingAction,
-} from '../actions';
+} from './actions';
 import type { PartIdentity, ReadingView } from './partIdentity.server';
 
 /** The ranked readings of a marking; one is taken as the part's. */
@@ -147,7 +147,7 @@ export function TakeClear({ code, count }: { code: string; count: number }) {
 export function StrikePart({ code, refName }: { code: string; refName: string }) {
   return (
     <ConfirmButton
-      action={() => strikePartAction({ code, ref: refName })}
+      action={() => removePartAction({ code, ref: refName })}
       title={`Strike ${refName} from the log?`}
       detail="Its ratings and measurements go with it. The step can be taken back."
       confirm="Strike it"

@@ -5,7 +5,7 @@ import { BLOCK_NAMES, BLOCKS, DAMAGE_WORDS, FITMENT_NAMES, KIND_NAMES, kindRule,
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
 import type { FormOutcome } from '../../../ui/form/outcome';
-import { logPartAction, readMarkingAction } from '../actions';
+import { logPartAction, readMarkingAction } from './actions';
 import type { MarkingPreview } from './markingPreview.server';
 import { PointingTray } from './PointingTray';
 

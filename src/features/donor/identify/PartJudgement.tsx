@@ -16,7 +16,7 @@ export function PartJudgement({ code, part, identity }: { code: string; part: Pa
       <div>
         <h2 className="label mb-1">{part.title}</h2>
         <p className="say">{part.marking || 'no marking noted'}</p>
-        {part.says && <p className="mt-1 text-[12.5px] text-ink-2">{part.says}</p>}
+        {part.message && <p className="mt-1 text-[12.5px] text-ink-2">{part.message}</p>}
       </div>
       <Misfits code={code} refName={part.ref} identity={identity} />
       <Readings code={code} part={part} identity={identity} />
@@ -47,9 +47,9 @@ export function PartJudgement({ code, part, identity }: { code: string; part: Pa
       <Section label="Where it sits and what is wrong with it">
         <PlaceForm code={code} refName={part.ref} place={identity.place} />
         <p className="text-[12.5px]">
-          {identity.spots.map(({ href, says }) => (
+          {identity.spots.map(({ href, message }) => (
             <Link key={href} href={href} className="mr-3 underline decoration-dotted">
-              on the photo: {says}
+              on the photo: {message}
             </Link>
           ))}
           {identity.photo && identity.spots.length === 0 && (
@@ -66,12 +66,12 @@ export function PartJudgement({ code, part, identity }: { code: string; part: Pa
       {identity.seenOn.length > 0 && (
         <Section label="The same marking was seen on">
           <ul>
-            {identity.seenOn.map(({ code: other, says, href }) => (
+            {identity.seenOn.map(({ code: other, message, href }) => (
               <li key={href}>
                 <Link href={href} className="ref">
                   {other}
                 </Link>{' '}
-                {says}
+                {message}
               </li>
             ))}
           </ul>
@@ -109,9 +109,9 @@ function Misfits({ code, refName, identity }: { code: string; refName: string; i
     <Section label="Does it make sense there?">
       {wrong && <p className="mb-1.5 font-semibold text-stop">Either the reading or the place is wrong.</p>}
       <Findings
-        items={misfits.map(({ severity, says }) => ({
+        items={misfits.map(({ severity, message }) => ({
           weight: severity === 'wrong' ? ('danger' as const) : ('check' as const),
-          text: says,
+          text: message,
         }))}
       />
       {instead && (

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SubmitButton } from '../../../ui/form/fields';
 import { Section } from '../../../ui/judgement/parts';
-import { hintPinsAction } from '../actions';
+import { hintPinsAction } from './actions';
 import type { UnknownChipView } from './partIdentity.server';
 
 /** A chip that no reading names: what its pins seem to be, and what it may be by that. */
@@ -24,14 +24,14 @@ export function UnknownChip({ code, refName, chip }: { code: string; refName: st
       </p>
       {guesses.length > 0 && (
         <ul className="dotted my-1.5" aria-label="What it may be">
-          {guesses.map(({ id, href, percent, says, reasons }) => (
+          {guesses.map(({ id, href, percent, message, reasons }) => (
             <li key={id} className="grid grid-cols-[52px_1fr] gap-x-2 py-1 leading-snug">
               <span className="q">{percent}</span>
               <span>
                 <Link href={href} className="font-medium underline decoration-dotted">
                   {id}
                 </Link>
-                , {says}
+                , {message}
                 <span className="block text-[12px] text-ink-2">{reasons}</span>
               </span>
             </li>

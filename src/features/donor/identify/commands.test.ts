@@ -1,47 +1,49 @@
+import { valueOf } from '../../../services/command';
 import { findDonor } from '../../../db/repositories/donors';
 import { listNotes } from '../../../db/repositories/notes';
 import { listParts } from '../../../db/repositories/parts';
-import { shareBench } from '../../../db/testing/sharedContext';
-import { temporaryBench } from '../../../db/testing/temporaryContext';
-import { donorForm, partForm } from '../schema';
+import { shareContext } from '../../../db/testing/sharedContext';
+import { temporaryContext } from '../../../db/testing/temporaryContext';
+import { donorForm } from '../intake/schema';
+import { partForm } from './schema';
 import { markingPreview } from './markingPreview.server';
 import { partsView } from '../shared/parts.server';
 import { acceptClearReadings, hintPins, logPartForm, placePart } from './commands';
 import { registerDonor } from '../intake/commands';
-import { addNote, moveMatter } from '../shared/commands';
+import { addNote, moveIssue } from '../shared/commands';
 import { recordLine } from '../shared/recordLine';
 import { undoLatest } from '../../../services/command/undo';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let code: string;
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
   code = await aBoard('adapter');
 });
 afterEach(() => fixture.dispose());
 
 async function aBoard(description: string): Promise<string> {
   const form = donorForm.parse({ description, nameplate: 'INPUT 100-240V~ 1.5A OUTPUT 24V 2.5A' });
-  return (await registerDonor(fixture.bench, form)).code;
+  return valueOf(await registerDonor(fixture.app, form)).code;
 }
 
 const type = async (...lines: string[]) => {
   let last = '';
   for (const line of lines) {
-    const outcome = await recordLine(fixture.bench, { code, station: 'identify', line });
-    last = outcome.ok ? (outcome.says ?? '') : outcome.problems.map(({ message }) => message).join(' ');
+    const outcome = await recordLine(fixture.app, { code, station: 'identify', line });
+    last = outcome.ok ? (outcome.message ?? '') : outcome.problems.map(({ message }) => message).join(' ');
   }
   return last.replace(/\u00a0/g, ' ');
 };
 const donor = async (of = code) => {
-  const found = await findDonor(fixture.bench.db.read, of);
+  const found = await findDonor(fixture.app.db.read, of);
   if (!found) throw new Error(`no donor ${of}`);
   return found;
 };
-const parts = async () => listParts(fixture.bench.db.read, (await donor()).id);
+const parts = async () => listParts(fixture.app.db.read, (await donor()).id);
 const selected = async (ref: string, of = code) =>
   (await partsView(await donor(of), { station: 'identify', wanted: ref })).selected?.identity;
 
@@ -55,7 +57,7 @@ describe('many parts in a line', () => {
       expect(part).toMatchObject({ subtype: 'polymer', block: 'secondary' });
       expect(ratings).toMatchObject({ capacitance: { value: 1e-3 }, voltage: { value: 35 } });
     }
-    await undoLatest(fixture.bench, code);
+    await undoLatest(fixture.app, code);
     expect(await parts()).toEqual([]);
   });
 
@@ -82,7 +84,7 @@ describe('many parts in a line', () => {
 
   test('the form logs several alike, and one like the one above', async () => {
     const form = (fields: Record<string, string>) =>
-      logPartForm(fixture.bench, code, partForm.parse({ package: '', values: '', marking: '', kind: '', ...fields }));
+      logPartForm(fixture.app, code, partForm.parse({ package: '', values: '', marking: '', kind: '', ...fields }));
     await form({ ref: 'r1', values: '10k', count: '3', block: 'control' });
     await form({ ref: 'r4', same: 'same' });
     expect((await parts()).map(({ part, ratings }) => [part.ref, part.block, ratings.resistance?.value])).toEqual(
@@ -103,16 +105,16 @@ describe('many parts in a line', () => {
 
 describe('does it make sense there', () => {
   test.each`
-    line                        | says                         | why
+    line                        | message                         | why
     ${'c9 100u 16V secondary'}  | ${'The lowest rail is 24 V'} | ${'a 16 V capacitor on 24 V'}
     ${'q1 nmos 60V switch'}     | ${'As the switch'}           | ${'a 60 V switch on mains'}
     ${'r9 47k snubber'}         | ${'decades'}                 | ${'a snubber two decades off'}
     ${'f1 fuse 16A 250V input'} | ${undefined}                 | ${'its breaking capacity is not known'}
     ${'c9 100u 35V secondary'}  | ${undefined}                 | ${'what belongs there'}
-  `('$line: $why', async ({ line, says }) => {
+  `('$line: $why', async ({ line, message }) => {
     const said = await type(line);
-    if (says === undefined) expect(said).not.toContain('does it fit');
-    else expect(said).toContain(says);
+    if (message === undefined) expect(said).not.toContain('does it fit');
+    else expect(said).toContain(message);
   });
 
   test('the station lists what does not fit, by block, and leaves empty footprints out of its counts', async () => {
@@ -128,7 +130,7 @@ describe('does it make sense there', () => {
   test('a reading that does not fit offers the next that would', async () => {
     await type('d3 diode to-220 secondary marked 1640');
     const identity = await selected('D3');
-    expect(identity?.misfits[0]?.says).toMatch(/40/);
+    expect(identity?.misfits[0]?.message).toMatch(/40/);
     expect(identity?.instead?.why).toContain('ultrafast');
     expect(identity?.tell).toContain('Diode mode');
   });
@@ -143,17 +145,17 @@ test('clear readings are taken in one step; the doubtful and what does not fit a
     'd3 diode to-220 marked 1660',
     'q1 nmos switch marked 50N06',
   );
-  const outcome = await acceptClearReadings(fixture.bench, code);
+  const outcome = await acceptClearReadings(fixture.app, code);
   expect(outcome).toMatchObject({
     ok: true,
-    says: expect.stringContaining('5 clear readings are taken: F1, BR1, D1, D2, U1.'),
+    message: expect.stringContaining('5 clear readings are taken: F1, BR1, D1, D2, U1.'),
   });
   const byRef = Object.fromEntries((await parts()).map((record) => [record.part.ref, record]));
   expect(byRef.D2?.ratings).toMatchObject({ vrrm: { value: 1000, source: 'decoded' } });
   expect(byRef.D1?.part.typeId).toBe(byRef.D2?.part.typeId);
   expect([byRef.D3, byRef.Q1].map((record) => record?.ratings)).toEqual([{}, {}]);
-  expect(await acceptClearReadings(fixture.bench, code)).toMatchObject({ ok: false });
-  await undoLatest(fixture.bench, code);
+  expect(await acceptClearReadings(fixture.app, code)).toMatchObject({ ok: false });
+  await undoLatest(fixture.app, code);
   expect((await parts()).every(({ ratings }) => Object.keys(ratings).length === 0)).toBe(true);
 });
 
@@ -166,10 +168,10 @@ test('where a part sits and what is wrong with it is said anew, and an unknown w
     damage: ['cracked'],
     fitments: ['reworked'],
   } as const;
-  await placePart(fixture.bench, { code, ref: 'R9' }, { ...form, damage: ['cracked'], fitments: ['reworked'] });
+  await placePart(fixture.app, { code, ref: 'R9' }, { ...form, damage: ['cracked'], fitments: ['reworked'] });
   expect((await parts())[0]?.part).toMatchObject({ ...form });
   const outcome = await placePart(
-    fixture.bench,
+    fixture.app,
     { code, ref: 'R9' },
     { ...form, subtype: 'purple', damage: [], fitments: [] },
   );
@@ -182,7 +184,7 @@ test('where a part sits and what is wrong with it is said anew, and an unknown w
 test('an unknown chip is guessed by its pins, and stays a question', async () => {
   await type('u1 ic dip-8 control', '? u1 who made it');
   expect((await selected('U1'))?.unknown).toMatchObject({ legs: 8 });
-  await hintPins(fixture.bench, { code, ref: 'U1' }, { 3: 'current-sense', 5: 'ground', 6: 'gate', 7: 'supply' });
+  await hintPins(fixture.app, { code, ref: 'U1' }, { 3: 'current-sense', 5: 'ground', 6: 'gate', 7: 'supply' });
   const identity = await selected('U1');
   expect(identity?.unknown?.guesses[0]).toMatchObject({ id: expect.stringMatching(/^UC/) });
   expect(identity?.matters).toMatchObject([{ ref: 'U1', text: 'who made it', open: true }]);
@@ -192,13 +194,13 @@ test('an unknown chip is guessed by its pins, and stays a question', async () =>
 test('the same marking on another donor is shown, and a date code beside the number does not hide what is known', async () => {
   await type('u2 optocoupler dip-4 marked PC817C');
   const other = await aBoard('the other one');
-  await recordLine(fixture.bench, { code: other, station: 'identify', line: 'u7 optocoupler marked PC817C' });
-  expect((await selected('U7', other))?.seenOn).toMatchObject([{ code, says: 'U2 of adapter' }]);
+  await recordLine(fixture.app, { code: other, station: 'identify', line: 'u7 optocoupler marked PC817C' });
+  expect((await selected('U7', other))?.seenOn).toMatchObject([{ code, message: 'U2 of adapter' }]);
   expect((await selected('U2'))?.chip?.id).toBe('817 class');
 });
 
 describe('claims and questions', () => {
-  const matters = async () => listNotes(fixture.bench.db.read, (await donor()).id);
+  const matters = async () => listNotes(fixture.app.db.read, (await donor()).id);
 
   test('a claim moves on by the bench line, with its reason and its steps', async () => {
     await type('rp1 trimmer 1k', 'claim rp1 sets the current limit', 'support rp1 it moves the limit');
@@ -213,13 +215,13 @@ describe('claims and questions', () => {
   });
 
   test('a question is settled from its form, and undo opens it again', async () => {
-    await addNote(fixture.bench, code, { station: 'identify', ref: '', text: 'which chip', sort: 'question' });
+    await addNote(fixture.app, code, { station: 'identify', ref: '', text: 'which chip', sort: 'question' });
     const [question] = await matters();
-    await moveMatter(fixture.bench, { code, noteId: question?.id ?? '' }, { standing: 'settled', because: 'a UC3843' });
+    await moveIssue(fixture.app, { code, noteId: question?.id ?? '' }, { standing: 'settled', because: 'a UC3843' });
     expect((await matters())[0]).toMatchObject({ standing: 'settled', answeredMs: expect.any(Number) });
-    await undoLatest(fixture.bench, code);
+    await undoLatest(fixture.app, code);
     expect((await matters())[0]).toMatchObject({ standing: '', answeredMs: null });
-    const gone = await moveMatter(fixture.bench, { code, noteId: 'none' }, { standing: 'settled', because: '' });
+    const gone = await moveIssue(fixture.app, { code, noteId: 'none' }, { standing: 'settled', because: '' });
     expect(gone).toMatchObject({ ok: false });
   });
 });

@@ -1,4 +1,4 @@
-import { benchProblemText, understand } from '../../../core/benchline';
+import { understand } from '../../../core/benchline';
 import type { PinFunction } from '../../../core/chips';
 import { decodeMarking, type Reading } from '../../../core/marking';
 import {
@@ -12,26 +12,27 @@ import {
   type KindName,
   type RatingName,
 } from '../../../core/part';
-import { formatQuantity, parseQuantity, problemText } from '../../../core/quantity';
+import { formatQuantity, parseQuantity } from '../../../core/quantity';
 import { recentOf } from '../../../core/recent';
 import { senseCheck, type UnitStress } from '../../../core/sense';
-import type { Bench } from '../../../db/context';
+import type { AppContext } from '../../../db/context';
 import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { listParts, type Part, type PartRecord } from '../../../db/repositories/parts';
 import { isNumbered, rememberType } from '../../../db/repositories/types';
 import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
-import type { FormOutcome } from '../../../ui/form/outcome';
-import type { PartForm, PlaceForm, ValueForm } from '../schema';
+import type { PartForm, PlaceForm, ValueForm } from './schema';
 import { donorStress } from '../../../services/board/donorStress';
-import { editDonor, refuse } from '../../../services/command/outcome';
-import { benchContext, record } from '../shared/recordLine';
-import { knownPart } from '../shared/writeRecord';
+import { refusal, refuse, refused, run, type Outcome } from '../../../services/command';
+import { lineContext } from '../../../services/dossier';
+import { record } from '../shared/writeRecord';
+import { deletePart } from './records';
+import { knownPart } from '../shared/knownPart';
 
 /** Logs a part from a form: the fields mean what they mean on the bench line. */
-export async function logPartForm(bench: Bench, code: string, form: PartForm): Promise<FormOutcome> {
-  const donor = await findDonor(bench.db.read, code);
-  if (!donor) return { ok: false, problems: [{ message: `There is no donor ${code} any more.` }] };
+export async function logPartForm(app: AppContext, code: string, form: PartForm): Promise<Outcome> {
+  const donor = await findDonor(app.db.read, code);
+  if (!donor) return refused(refusal('donor-gone', { code }));
   const words = [
     rangeOf(form.ref, form.count),
     form.same ? 'same' : '',
@@ -42,13 +43,16 @@ export async function logPartForm(bench: Bench, code: string, form: PartForm): P
     form.condition,
     form.marking && `marked ${form.marking}`,
   ];
-  const understood = understand(words.filter((word) => word !== '').join(' '), await benchContext(bench, donor));
+  const understood = understand(
+    words.filter((word) => word !== '').join(' '),
+    await lineContext(app.db.read, donor.id),
+  );
   if (!understood.ok) {
     const { problem } = understood;
     const field = problem.kind === 'kind-unknown' || problem.kind === 'nothing-said' ? 'kind' : 'values';
-    return { ok: false, problems: [{ field, message: benchProblemText(problem) }] };
+    return refused(refusal('line-unreadable', { problem }, field));
   }
-  return record(bench, { code, station: 'identify' }, understood.record);
+  return record(app, { code, station: 'identify' }, understood.record);
 }
 
 /** `Q1` once, or `Q1..Q4` for four alike. */
@@ -58,12 +62,12 @@ function rangeOf(ref: string, count: number): string {
 }
 
 /** Says where a part sits, what it is there for and what is wrong with it: what was said before is replaced. */
-export function placePart(bench: Bench, of: { code: string; ref: string }, form: PlaceForm): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+export function placePart(app: AppContext, of: { code: string; ref: string }, form: PlaceForm): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'identify' }, async (edit) => {
     const part = await knownPart(edit, of.ref);
     const { block, duty, subtype, damage, fitments } = form;
     if (subtype !== '' && SUBTYPES[subtype] === undefined)
-      return refuse(`“${subtype}” is no word for a part.`, 'subtype');
+      return refuse('subtype-unknown', { word: subtype }, 'subtype');
     await edit.update('parts', part.id, {
       block: block || null,
       duty: duty || null,
@@ -83,11 +87,11 @@ export function placePart(bench: Bench, of: { code: string; ref: string }, form:
 
 /** Keeps what the pins of a chip seem to be. */
 export function hintPins(
-  bench: Bench,
+  app: AppContext,
   of: { code: string; ref: string },
   hints: Record<number, PinFunction>,
-): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'identify' }, async (edit) => {
     const part = await knownPart(edit, of.ref);
     await edit.update('parts', part.id, { pinHints: hints });
     const count = Object.keys(hints).length;
@@ -137,8 +141,8 @@ export function clearReading({ part, ratings }: PartRecord, unit: UnitStress): R
 }
 
 /** Takes every clear reading of a board at once, in one step. What is doubtful or does not fit is left. */
-export function acceptClearReadings(bench: Bench, code: string): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'identify' }, async (edit, donor) => {
+export function acceptClearReadings(app: AppContext, code: string): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'identify' }, async (edit, donor) => {
     const unit = await donorStress(edit.tx, donor);
     const taken: string[] = [];
     for (const record of await listParts(edit.tx, donor.id)) {
@@ -147,17 +151,17 @@ export function acceptClearReadings(bench: Bench, code: string): Promise<FormOut
       await takeReading(edit, record.part, reading);
       taken.push(record.part.ref);
     }
-    if (taken.length === 0) return refuse('No reading is clear enough to be taken without a look at it.');
+    if (taken.length === 0) return refuse('no-clear-decoding', {});
     return `${taken.length} clear ${taken.length === 1 ? 'reading is' : 'readings are'} taken: ${taken.join(', ')}.`;
   });
 }
 
 /** Takes one reading of the marking as the part's: its ratings are recorded as decoded, with the rule. */
-export function acceptReading(bench: Bench, of: { code: string; ref: string; reading: string }): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+export function acceptReading(app: AppContext, of: { code: string; ref: string; reading: string }): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'identify' }, async (edit) => {
     const part = await knownPart(edit, of.ref);
     const reading = [...readingsOf(part), ...readingsAsOtherKind(part)].find((one) => readingId(one) === of.reading);
-    if (!reading) return refuse(`The marking of ${part.ref} was changed meanwhile; look at its readings again.`);
+    if (!reading) return refuse('marking-changed', { ref: part.ref });
     await takeReading(edit, part, reading);
     return `${part.ref} is read as ${reading.why.replace(/\.$/, '')}.`;
   });
@@ -183,31 +187,29 @@ async function takeReading(edit: Edit, part: Part, reading: Reading): Promise<vo
 }
 
 /** Records a rating that the person typed, with where they have it from. */
-export function typeRating(bench: Bench, of: { code: string; ref: string }, form: ValueForm): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
+export function typeRating(app: AppContext, of: { code: string; ref: string }, form: ValueForm): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'identify' }, async (edit) => {
     const part = await knownPart(edit, of.ref);
     const name = form.rating;
     if (!isRatingName(name) || !kindRule(part.kind).ratings.includes(name))
-      return refuse(`A ${kindRule(part.kind).label} has no rating “${name}”.`, 'rating');
+      return refuse('rating-foreign', { kind: kindRule(part.kind).label, rating: name }, 'rating');
     const { unit, label } = RATINGS[name];
     const parsed = parseQuantity(form.value, unit);
-    if (!parsed.ok) return refuse(problemText(parsed.problem), 'value');
+    if (!parsed.ok) return refuse('quantity-unreadable', { problem: parsed.problem }, 'value');
     const rating: NewRating = { name, value: parsed.quantity.value, source: form.source };
     const typeId = await remember(edit, part, [rating]);
     if (typeId !== undefined) await edit.update('parts', part.id, { typeId });
     const kept = await recordPartRatings(edit, part.id, [rating]);
-    const says = `${part.ref}: ${label} ${formatQuantity(rating.value, unit)}, ${form.source}`;
-    return kept.length > 0 ? `${says}; kept as history, since a stronger value stands.` : `${says}.`;
+    const message = `${part.ref}: ${label} ${formatQuantity(rating.value, unit)}, ${form.source}`;
+    return kept.length > 0 ? `${message}; kept as history, since a stronger value stands.` : `${message}.`;
   });
 }
 
-/** Strikes a part from the log; it can be taken back. */
-export function strikePart(bench: Bench, of: { code: string; ref: string }): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'identify' }, async (edit) => {
-    const part = await knownPart(edit, of.ref);
-    if (part.state === 'harvested') return refuse(`${part.ref} is in stock; strike it there.`);
-    await edit.remove('parts', part.id);
-    return `${part.ref} was struck from the log.`;
+/** Deletes a part from the log; it can be undone. */
+export function removePart(app: AppContext, of: { code: string; ref: string }): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'identify' }, async (edit) => {
+    const part = await deletePart(edit, of.ref);
+    return `${part.ref} was deleted from the log.`;
   });
 }
 

@@ -1,11 +1,12 @@
+import 'server-only';
 import type { z } from 'zod';
 import { decodeMarking, tellApart } from '../../../core/marking';
 import { kindRule, type KindName } from '../../../core/part';
 import { nextFitting, senseCheck } from '../../../core/sense';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import { findDonor } from '../../../db/repositories/donors';
 import { findType, isNumbered, listTypeNames } from '../../../db/repositories/types';
-import type { markingQuestion } from '../schema';
+import type { markingQuestion } from './schema';
 import { donorStress } from '../../../services/board/donorStress';
 import { ratingSummary } from '../shared/words';
 
@@ -30,7 +31,7 @@ export async function markingPreview(
   code: string,
   { marking, kind, package: case_, block }: z.output<typeof markingQuestion>,
 ): Promise<MarkingPreview | null> {
-  const { read } = bench().db;
+  const { read } = appContext().db;
   const donor = await findDonor(read, code);
   if (!donor || marking.trim() === '') return null;
   const stated = kind === '' ? undefined : kind;
@@ -40,7 +41,7 @@ export async function markingPreview(
     place: block || undefined,
   });
   const [best] = readings;
-  const unit = await donorStress(bench().db.read, donor);
+  const unit = await donorStress(appContext().db.read, donor);
   const place = { block: block || null };
   const misfit =
     best &&
@@ -54,7 +55,7 @@ export async function markingPreview(
       percent: `${Math.round(confidence * 100)} %`,
     })),
     tell: tellApart(readings) ?? null,
-    misfit: misfit?.says ?? null,
+    misfit: misfit?.message ?? null,
     instead: instead?.why ?? null,
     known: await knownAs(stated ?? best?.kind, marking),
   };
@@ -62,7 +63,7 @@ export async function markingPreview(
 
 async function knownAs(kind: KindName | undefined, marking: string): Promise<string | null> {
   if (!kind || !isNumbered(kind)) return null;
-  const found = await findType(bench().db.read, kind, marking.trim().toUpperCase());
+  const found = await findType(appContext().db.read, kind, marking.trim().toUpperCase());
   if (!found) return null;
   const summary = ratingSummary(kind, found.ratings).map(({ text }) => text);
   return [found.type.name, ...summary].join(' ');
@@ -70,5 +71,5 @@ async function knownAs(kind: KindName | undefined, marking: string): Promise<str
 
 /** Numbers that the shop knows, sorted. */
 export function typeNames(): Promise<readonly string[]> {
-  return listTypeNames(bench().db.read);
+  return listTypeNames(appContext().db.read);
 }

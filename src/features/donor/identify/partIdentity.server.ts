@@ -1,3 +1,4 @@
+import 'server-only';
 import {
   chipFacts,
   chipFamily,
@@ -23,7 +24,7 @@ import {
   type FitmentName,
 } from '../../../core/part';
 import { nextFitting, senseCheck, type Misfit } from '../../../core/sense';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import type { Donor } from '../../../db/repositories/donors';
 import { donorsWithMarking, type Part, type PartRecord } from '../../../db/repositories/parts';
 import { listPhotos } from '../../../db/repositories/photos';
@@ -73,7 +74,7 @@ export interface UnknownChipView {
     readonly id: string;
     readonly href: string;
     readonly percent: string;
-    readonly says: string;
+    readonly message: string;
     readonly reasons: string;
   }[];
 }
@@ -92,10 +93,10 @@ export interface PartIdentity {
   /** For a chip that no reading names: its legs, what they seem to be, and what it may be. */
   readonly unknown: UnknownChipView | null;
   /** Other donors on which the same marking was seen. */
-  readonly seenOn: readonly { readonly code: string; readonly says: string; readonly href: string }[];
+  readonly seenOn: readonly { readonly code: string; readonly message: string; readonly href: string }[];
   readonly matters: readonly NoteView[];
   /** Photos on which its place is pinned. */
-  readonly spots: readonly { readonly href: string; readonly says: string }[];
+  readonly spots: readonly { readonly href: string; readonly message: string }[];
   /** A photo to pin its place on. */
   readonly photo: string | null;
   readonly typeHref: string | null;
@@ -113,7 +114,7 @@ export interface PartIdentity {
 
 /** What is made of one part of a donor at the Identify station. */
 export async function partIdentity(donor: Donor, { part, ratings }: PartRecord): Promise<PartIdentity> {
-  const { read } = bench().db;
+  const { read } = appContext().db;
   const readings = readingsOf(part);
   const unit = await donorStress(read, donor);
   const values = Object.fromEntries(Object.entries(ratings).map(([name, { value }]) => [name, value]));
@@ -140,7 +141,7 @@ export async function partIdentity(donor: Donor, { part, ratings }: PartRecord):
     unknown: part.kind === 'ic' && (best?.confidence ?? 0) < NAMED ? unknownChip(part) : null,
     seenOn: seen.map(({ code, description, ref }) => ({
       code,
-      says: `${ref} of ${description}`,
+      message: `${ref} of ${description}`,
       href: `/donors/${code}/identify?part=${ref}`,
     })),
     matters,
@@ -212,7 +213,7 @@ function unknownChip(part: Part): UnknownChipView {
       id: family.id,
       href: `/guide/chips/${encodeURIComponent(family.id)}`,
       percent: `${Math.round(score * 100)} %`,
-      says: family.function,
+      message: family.function,
       reasons: reasons.join('; '),
     })),
   };
@@ -238,13 +239,13 @@ function describeChip(family: ChipFamily): ChipView {
 
 /** Where a part is pinned on photos: a pin whose note is its reference, or begins with it. */
 async function spotsOf(donor: Donor, part: Part): Promise<Pick<PartIdentity, 'spots' | 'photo'>> {
-  const photos = await listPhotos(bench().db.read, donor.id);
+  const photos = await listPhotos(appContext().db.read, donor.id);
   const isOf = (note: string) => new RegExp(`^${part.ref}(?:$|[^A-Z0-9])`, 'i').test(note);
   const board = photos.find(({ photo }) => photo.side === 'front' || photo.side === 'back') ?? photos[0];
   return {
     spots: photos.flatMap(({ photo, pins }) =>
       pins.some(({ note }) => isOf(note))
-        ? [{ href: `/donors/${donor.code}/photos/${photo.id}`, says: photo.caption || photo.side || 'photo' }]
+        ? [{ href: `/donors/${donor.code}/photos/${photo.id}`, message: photo.caption || photo.side || 'photo' }]
         : [],
     ),
     photo: board ? `/donors/${donor.code}/photos/${board.photo.id}?place=${part.ref}` : null,

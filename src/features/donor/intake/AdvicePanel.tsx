@@ -15,12 +15,12 @@ import {
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ScoreRule } from '../../../ui/judgement/ScoreRule';
 import { Claim, Section } from '../../../ui/judgement/parts';
-import { keepWeightsAction } from '../actions';
+import { keepWeightsAction } from './actions';
 
 /** What to do with the unit, each way scored, with reasons and weights that a person can see and change. */
-export function AdvicePanel({ facts, stored, says }: { facts: UnitFacts | undefined; stored: Weights; says: string }) {
+export function AdvicePanel({ facts, stored, message }: { facts: UnitFacts | undefined; stored: Weights; message: string }) {
   const [weights, setWeights] = useState<Weights>(stored);
-  if (!facts) return <Claim label="What to do with it">{says}</Claim>;
+  if (!facts) return <Claim label="What to do with it">{message}</Claim>;
   const advice = advise(facts, weights);
   const changed = FACTORS.some((factor) => weights[factor] !== stored[factor]);
   const [first, second] = advice.options;
@@ -31,7 +31,7 @@ export function AdvicePanel({ facts, stored, says }: { facts: UnitFacts | undefi
           {sentence(OPTION_LABEL[advice.best])}
         </Claim>
         <p className="mt-1 text-[13.5px] text-ink-2">
-          {facts.right.may ? says : `${facts.right.why} ${says}`}
+          {facts.right.may ? message : `${facts.right.why} ${message}`}
           {advice.close &&
             second &&
             !second.excluded &&

@@ -249,7 +249,7 @@ function IntakeJudgement({
       <AdvicePanel
         facts={blank ? undefined : adviceFacts(typed, facts, view.ratedPower)}
         stored={facts.weights}
-        says={`${view.claim}.`}
+        message={`${view.claim}.`}
       />
       <Next
         actions={

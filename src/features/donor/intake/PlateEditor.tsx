@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Nameplate, NameplateInput, NameplateOutput } from '../../../core/nameplate';
 import { formatQuantity, parseQuantity, problemText, type Unit } from '../../../core/quantity';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
-import { amendPlateAction } from '../actions';
+import { amendPlateAction } from './actions';
 
 /** A row of the editor: texts as typed, and the marks that are ticked. */
 interface EditedInput {

@@ -4,7 +4,8 @@ import { LazyTrendChart } from '../../../ui/charts/LazyTrendChart';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { QuantityField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { addSoakAction, notePowerAction, strikeSoakAction } from '../actions';
+import { addSoakAction, removeSoakAction } from './actions';
+import { notePowerAction } from '../safe/actions';
 import type { SoakView } from './soak.server';
 
 /** A run under load, row by row, with its curves. */
@@ -77,7 +78,7 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
                 <td data-align="end">
                   <ActionButton
                     tone="small"
-                    action={() => strikeSoakAction(code, id)}
+                    action={() => removeSoakAction(code, id)}
                     label={`Strike the row at ${time}`}
                   >
                     strike

@@ -1,80 +1,75 @@
 import type { Weights } from '../../../core/advice';
 import type { Nameplate } from '../../../core/nameplate';
 import { kindFromDescription, mayTakeApart } from '../../../core/unit';
-import type { Bench } from '../../../db/context';
+import type { AppContext } from '../../../db/context';
 import { freshCode } from '../../../db/repositories/codes';
-import { donorTitle, findPutAway } from '../../../db/repositories/donors';
-import { recordEdit } from '../../../db/repositories/journal';
-import { resetSetting, writeSettings } from '../../../db/repositories/settings';
-import type { FormOutcome } from '../../../ui/form/outcome';
-import type { DonorForm } from '../schema';
-import { editDonor, refuse } from '../../../services/command/outcome';
+import { donorTitle } from '../../../db/repositories/donors';
+import type { DonorForm } from './schema';
+import { refuse, run, type Outcome } from '../../../services/command';
+import { routes } from '../../../routes';
 
 /** Makes a donor of a unit and gives it a code for its tag. */
-export async function registerDonor(bench: Bench, form: DonorForm): Promise<FormOutcome & { ok: true; code: string }> {
-  return bench.db.write(async (tx) => {
-    const id = bench.newKey();
-    const code = await freshCode(tx, bench, 'donor');
-    const { journalId, says } = await recordEdit(bench, { donorId: id, station: 'intake' }, async (edit) => {
-      await edit.insert('donors', { code, ...columns(form), createdMs: bench.now() }, id);
-      return `${donorTitle(form)} is on the bench as ${code}`;
-    });
-    return { ok: true, says: `${says}.`, undo: journalId, goto: `/donors/${code}/intake`, code };
+export function registerDonor(app: AppContext, form: DonorForm): Promise<Outcome<{ code: string }>> {
+  return run(app, { scope: 'new-donor' }, async (edit) => {
+    const code = await freshCode(edit.tx, app, 'donor');
+    await edit.insert('donors', { code, ...columns(form), createdMs: app.now() }, edit.donorId);
+    return {
+      message: `${donorTitle(form)} is on the bench as ${code}.`,
+      value: { code },
+      goto: routes.station(code, 'intake'),
+    };
   });
 }
 
 /** Changes what is written of a donor. */
-export function amendDonor(bench: Bench, code: string, form: DonorForm): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'intake' }, async (edit, donor) => {
+export function amendDonor(app: AppContext, code: string, form: DonorForm): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'intake' }, async (edit, donor) => {
     const before = mayTakeApart({ origin: donor.originKind, clearance: donor.clearance });
     const after = mayTakeApart({ origin: form.originKind, clearance: form.clearance });
     await edit.update('donors', donor.id, columns(form));
-    if (before.may || !after.may) return 'The sheet of the donor was changed';
-    if (form.clearanceReason === '')
-      return refuse('It was not cleared to be taken apart. Say who cleared it, or what changed.', 'clearanceReason');
+    if (before.may || !after.may) return 'The sheet of the donor was changed.';
+    if (form.clearanceReason === '') return refuse('clearance-reason-missing', {}, 'clearanceReason');
     await edit.insert('notes', {
       donorId: donor.id,
       station: 'intake',
       text: `Cleared to be taken apart: ${form.clearanceReason}`,
       question: false,
-      createdMs: bench.now(),
+      createdMs: app.now(),
     });
-    return `Cleared to be taken apart after all: ${form.clearanceReason}`;
+    return `Cleared to be taken apart after all: ${form.clearanceReason}.`;
   });
 }
 
 /** Keeps the plate as a person put it right; null goes back to what the text says. */
-export function amendPlate(bench: Bench, code: string, plate: Nameplate | null): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'intake' }, async (edit, donor) => {
+export function amendPlate(app: AppContext, code: string, plate: Nameplate | null): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'intake' }, async (edit, donor) => {
     await edit.update('donors', donor.id, { plate });
     return plate === null ? 'The plate is as its text reads.' : 'The plate was put right by hand.';
   });
 }
 
-/** Puts a donor into the waste bin; it can be taken back. */
-export function discardDonor(bench: Bench, code: string): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'intake', goto: '/donors' }, async (edit, donor) => {
+/** Archives a donor; it can be brought back. */
+export function archiveDonor(app: AppContext, code: string): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'intake' }, async (edit, donor) => {
     await edit.remove('donors', donor.id);
-    return `${code} was put away`;
+    return { message: `${code} was archived.`, value: undefined, goto: routes.donors() };
   });
 }
 
-/** Takes a donor out of the waste bin. */
-export async function bringBackDonor(bench: Bench, code: string): Promise<FormOutcome> {
-  const donor = await findPutAway(bench.db.read, code);
-  if (!donor) return { ok: false, problems: [{ message: `${code} is not in the waste bin.` }] };
-  const { journalId, says } = await recordEdit(bench, { donorId: donor.id, station: 'intake' }, async (edit) => {
+/** Brings a donor back out of the archive. */
+export function restoreDonor(app: AppContext, code: string): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'intake', archived: true }, async (edit, donor) => {
     await edit.update('donors', donor.id, { deletedMs: null });
-    return `${code} is back on the bench`;
+    return { message: `${code} is back on the bench.`, value: undefined, goto: routes.donor(code) };
   });
-  return { ok: true, says: `${says}.`, undo: journalId, goto: `/donors/${code}` };
 }
 
 /** Keeps how much each reason counts in the advice, for the whole shop. */
-export async function keepWeights(bench: Bench, weights: Weights | null): Promise<FormOutcome> {
-  if (weights === null) await resetSetting(bench, 'weights');
-  else await writeSettings(bench, { weights });
-  return { ok: true, says: weights === null ? 'The weights are as shipped.' : 'The weights are kept for every unit.' };
+export function keepWeights(app: AppContext, weights: Weights | null): Promise<Outcome> {
+  return run(app, { scope: 'settings' }, async (edit) => {
+    await edit.setting('weights', weights ?? undefined);
+    return weights === null ? 'The weights are as shipped.' : 'The weights are kept for every unit.';
+  });
 }
 
 function columns(form: DonorForm) {

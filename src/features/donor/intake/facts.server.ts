@@ -1,8 +1,9 @@
+import 'server-only';
 import type { PastHarvest, Weights } from '../../../core/advice';
 import { isoWeek, type Nameplate, type PowerBounds } from '../../../core/nameplate';
 import { matchLot, parseFilter } from '../../../core/stock';
 import { mayTakeApart } from '../../../core/unit';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import type { Queryable } from '../../../db/client';
 import { listBuilds } from '../../../db/repositories/builds';
 import { donorOverview, type Donor } from '../../../db/repositories/donors';
@@ -35,7 +36,7 @@ const PAST = 300;
 
 /** The facts for a unit that is on the bench, or for one that is about to come. */
 export async function intakeFacts(donor?: Donor): Promise<IntakeFacts> {
-  const { db, now } = bench();
+  const { db, now } = appContext();
   const [settings, past] = await Promise.all([readSettings(db.read), pastHarvests(db.read, donor?.id ?? '', PAST)]);
   const common = { today: isoWeek(now()), past, weights: settings.weights };
   if (!donor)

@@ -54,13 +54,13 @@ test('density against what is usual', () => {
 });
 
 test.each`
-  label                               | size                                           | weight      | word          | says
+  label                               | size                                           | weight      | word          | message
   ${'INPUT 230V~ 0.1A OUTPUT 12V 5A'} | ${{}}                                          | ${'danger'} | ${'doubtful'} | ${/not to be believed/}
   ${'INPUT 230V~ 1A OUTPUT 12V'}      | ${{}}                                          | ${'note'}   | ${'unknown'}  | ${/no current or power/}
   ${'INPUT 230V~ 2A OUTPUT 19V 10A'}  | ${{ length: 0.05, width: 0.04, height: 0.03 }} | ${'check'}  | ${undefined}  | ${/denser than any closed unit/}
-`('a label that does not add up is marked: $says', ({ label, size, weight, word, says }) => {
+`('a label that does not add up is marked: $message', ({ label, size, weight, word, message }) => {
   const found = intakeView({ nameplate: label, size, today: TODAY }).findings.find(({ text }) =>
-    (says as RegExp).test(text),
+    (message as RegExp).test(text),
   );
   expect(found).toMatchObject({ weight, ...(word ? { word } : {}) });
 });

@@ -100,7 +100,7 @@ export function intakeView({
     ]
       .filter(Boolean)
       .join(', '),
-    reservoir: reservoirSays(plate, judged, bounds),
+    reservoir: reservoirText(plate, judged, bounds),
     density: [
       ...(density?.perLitre === undefined ? [] : [{ label: 'per litre', value: `${Math.round(density.perLitre)} W` }]),
       ...(density?.perKilogram === undefined
@@ -129,7 +129,7 @@ export function intakeView({
   };
 }
 
-function reservoirSays(
+function reservoirText(
   plate: Nameplate,
   { ratedPower, efficiency }: NameplateJudgement,
   { bulk }: PowerBounds,

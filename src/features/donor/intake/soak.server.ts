@@ -1,7 +1,8 @@
+import 'server-only';
 import { judgeSoak } from '../../../core/soak';
 import { formatQuantity } from '../../../core/quantity';
 import { judgeNameplate } from '../../../core/nameplate';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import type { Donor } from '../../../db/repositories/donors';
 import { plateOf } from '../../../db/repositories/plate';
 import { powerHistory } from '../../../db/repositories/power';
@@ -33,7 +34,7 @@ const WEIGHT = { ok: 'ok', note: 'note', warn: 'check', danger: 'danger' } as co
 
 /** The latest run of a donor. */
 export async function soakView(donor: Donor): Promise<SoakView> {
-  const { db } = bench();
+  const { db } = appContext();
   const [rows, power] = await Promise.all([latestSoak(db.read, donor.id), powerHistory(db.read, donor.id)]);
   const plate = plateOf(donor);
   const { ratedPower, efficiency } = judgeNameplate(plate);

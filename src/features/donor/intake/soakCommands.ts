@@ -1,13 +1,12 @@
-import type { Bench } from '../../../db/context';
-import type { FormOutcome } from '../../../ui/form/outcome';
-import type { SoakForm } from '../schema';
-import { editDonor } from '../../../services/command/outcome';
-import { record } from '../shared/recordLine';
+import type { AppContext } from '../../../db/context';
+import type { SoakForm } from './schema';
+import { refuse, run, type Outcome } from '../../../services/command';
+import { record } from '../shared/writeRecord';
 
 /** Adds a row of a run under load. */
-export function addSoak(bench: Bench, code: string, form: SoakForm): Promise<FormOutcome> {
+export function addSoak(app: AppContext, code: string, form: SoakForm): Promise<Outcome> {
   return record(
-    bench,
+    app,
     { code, station: 'intake' },
     {
       kind: 'soak',
@@ -21,10 +20,10 @@ export function addSoak(bench: Bench, code: string, form: SoakForm): Promise<For
   );
 }
 
-/** Strikes a row of a run; it can be taken back. */
-export function strikeSoak(bench: Bench, of: { code: string; rowId: string }): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'intake' }, async (edit) => {
-    await edit.remove('soakRows', of.rowId);
-    return 'A row of the run was struck.';
+/** Deletes a row of a run; it can be undone. */
+export function removeSoak(app: AppContext, of: { code: string; rowId: string }): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'intake' }, async (edit) => {
+    if (!(await edit.removeOwn('soakRows', of.rowId))) return refuse('row-gone', {});
+    return 'A row of the run was deleted.';
   });
 }

@@ -10,8 +10,8 @@ import {
   noteReassemblyAction,
   startClockAction,
   stopClockAction,
-  strikeOpeningStepAction,
-} from '../actions';
+  removeOpeningStepAction,
+} from './actions';
 
 const SEAM_CHOICES = SEAM_NAMES.map((seam) => ({ value: seam, label: SEAMS[seam].label }));
 const METHOD_CHOICES = [
@@ -80,7 +80,7 @@ export function StepForm({ code }: { code: string }) {
 /** Takes a step off the list. */
 export function StrikeStep({ code, id, number }: { code: string; id: string; number: number }) {
   return (
-    <ActionButton tone="small" action={() => strikeOpeningStepAction(code, id)} label={`Strike step ${number}`}>
+    <ActionButton tone="small" action={() => removeOpeningStepAction(code, id)} label={`Strike step ${number}`}>
       strike
     </ActionButton>
   );

@@ -119,7 +119,7 @@ function OpeningJudgement({ code, view }: { code: string; view: OpeningView }) {
       )}
       {view.records.length > 0 && (
         <Section label="By seam, over all units">
-          <Facts rows={view.records.map(({ label, says }) => ({ label, value: says }))} />
+          <Facts rows={view.records.map(({ label, message }) => ({ label, value: message }))} />
         </Section>
       )}
       <Next actions={<FinishButton code={code} station="open" />}>

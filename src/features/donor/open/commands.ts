@@ -1,21 +1,20 @@
 import { SEAMS } from '../../../core/opening';
 import type { StationName } from '../../../core/station';
-import type { Bench } from '../../../db/context';
+import type { AppContext } from '../../../db/context';
 import { listSpells } from '../../../db/repositories/openings';
-import type { FormOutcome } from '../../../ui/form/outcome';
-import type { OpeningStepForm } from '../schema';
-import { editDonor, refuse } from '../../../services/command/outcome';
+import type { OpeningStepForm } from './schema';
+import { refuse, run, type Outcome } from '../../../services/command';
 
 /** Adds a step of taking a case apart. */
-export function addOpeningStep(bench: Bench, code: string, form: OpeningStepForm): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'open' }, async (edit, donor) => {
+export function addOpeningStep(app: AppContext, code: string, form: OpeningStepForm): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'open' }, async (edit, donor) => {
     const { minutes, count, ...rest } = form;
     await edit.insert('openingSteps', {
       ...rest,
       donorId: donor.id,
       count: count ?? null,
       minutes: minutes ? minutes.value / 60 : null,
-      createdMs: bench.now(),
+      createdMs: app.now(),
     });
     const place = form.place === '' ? '' : `, ${form.place}`;
     const damage = form.damage === 'none' ? '' : `; damage: ${form.damage}`;
@@ -23,31 +22,31 @@ export function addOpeningStep(bench: Bench, code: string, form: OpeningStepForm
   });
 }
 
-/** Strikes a step; it can be taken back. */
-export function strikeOpeningStep(bench: Bench, of: { code: string; stepId: string }): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'open' }, async (edit) => {
-    await edit.remove('openingSteps', of.stepId);
-    return 'A step of the opening was struck.';
+/** Deletes a step; it can be undone. */
+export function removeOpeningStep(app: AppContext, of: { code: string; stepId: string }): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'open' }, async (edit) => {
+    if (!(await edit.removeOwn('openingSteps', of.stepId))) return refuse('row-gone', {});
+    return 'A step of the opening was deleted.';
   });
 }
 
 /** Starts the clock of a station; it runs on the server, so that a closed page does not stop it. */
-export function startClock(bench: Bench, of: { code: string; station: StationName }): Promise<FormOutcome> {
-  return editDonor(bench, of, async (edit, donor) => {
+export function startClock(app: AppContext, of: { code: string; station: StationName }): Promise<Outcome> {
+  return run(app, { scope: 'donor', ...of }, async (edit, donor) => {
     const running = (await listSpells(edit.tx, donor.id, of.station)).find(({ endedMs }) => endedMs === null);
-    if (running) return refuse('The clock runs already.');
-    await edit.insert('workSpells', { donorId: donor.id, station: of.station, startedMs: bench.now() });
+    if (running) return refuse('clock-running', {});
+    await edit.insert('workSpells', { donorId: donor.id, station: of.station, startedMs: app.now() });
     return 'The clock runs.';
   });
 }
 
 /** Stops the clock of a station. */
-export function stopClock(bench: Bench, of: { code: string; station: StationName }): Promise<FormOutcome> {
-  return editDonor(bench, of, async (edit, donor) => {
+export function stopClock(app: AppContext, of: { code: string; station: StationName }): Promise<Outcome> {
+  return run(app, { scope: 'donor', ...of }, async (edit, donor) => {
     const running = (await listSpells(edit.tx, donor.id, of.station)).find(({ endedMs }) => endedMs === null);
-    if (!running) return refuse('The clock stands already.');
-    await edit.update('workSpells', running.id, { endedMs: bench.now() });
-    return `The clock stopped after ${Math.max(1, Math.round((bench.now() - running.startedMs) / 60000))} min.`;
+    if (!running) return refuse('clock-stopped', {});
+    await edit.update('workSpells', running.id, { endedMs: app.now() });
+    return `The clock stopped after ${Math.max(1, Math.round((app.now() - running.startedMs) / 60000))} min.`;
   });
 }
 
@@ -60,12 +59,12 @@ const RESULT = {
 
 /** Notes how putting it together again went. */
 export function noteReassembly(
-  bench: Bench,
+  app: AppContext,
   code: string,
   form: { result: keyof typeof RESULT; remark: string },
-): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'open' }, async (edit, donor) => {
-    await edit.insert('reassemblies', { ...form, donorId: donor.id, createdMs: bench.now() });
+): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'open' }, async (edit, donor) => {
+    await edit.insert('reassemblies', { ...form, donorId: donor.id, createdMs: app.now() });
     return `${RESULT[form.result]}${form.remark === '' ? '' : `: ${form.remark}`}.`;
   });
 }

@@ -1,6 +1,7 @@
+import 'server-only';
 import { DAMAGES, likeness, SEAMS, seamRecords, type SeamName, type UnitLikeness } from '../../../core/opening';
 import type { UnitCaution } from '../../../core/safety';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import { donorTitle, type Donor } from '../../../db/repositories/donors';
 import {
   allOpeningSteps,
@@ -45,7 +46,7 @@ export interface OpeningView {
     readonly lines: readonly string[];
   }[];
   /** Per seam and method, how often it came apart whole. */
-  readonly records: readonly { readonly label: string; readonly says: string }[];
+  readonly records: readonly { readonly label: string; readonly message: string }[];
   /** Tips for the seams of this unit, or of its like. */
   readonly tips: readonly string[];
   readonly cautions: readonly UnitCaution[];
@@ -66,7 +67,7 @@ const STEPS = 5000;
 const LIKE_FROM = 0.3;
 
 export async function openingView(donor: Donor): Promise<OpeningView> {
-  const { db, now } = bench();
+  const { db, now } = appContext();
   const moment = now();
   const [steps, notes, spells, reassembly, others, everyStep, unit] = await Promise.all([
     listOpeningSteps(db.read, donor.id),
@@ -119,7 +120,7 @@ export async function openingView(donor: Donor): Promise<OpeningView> {
       .slice(0, 6)
       .map(({ seam, method, tries, whole }) => ({
         label: `${SEAMS[seam].label}${method ? `, ${method}` : ''}`,
-        says: `${whole} of ${tries} whole`,
+        message: `${whole} of ${tries} whole`,
       })),
     tips: telling.map((seam) => `${SEAMS[seam].label}: ${SEAMS[seam].tip}`),
     cautions: unit.cautions,

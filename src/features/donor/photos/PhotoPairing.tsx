@@ -3,7 +3,7 @@
 import { useState, type MouseEvent } from 'react';
 import type { Match, Point } from '../../../core/photo';
 import { useAct } from '../../../ui/feedback/useAct';
-import { pairSidesAction } from '../actions';
+import { pairSidesAction } from './actions';
 import type { PhotoPageView } from './view.server';
 import { Pins } from './PhotoViewer';
 
@@ -17,12 +17,12 @@ export function PhotoPairing({ code, photo }: { code: string; photo: PhotoPageVi
     <div>
       {photo.pair && !other && (
         <div className="grid grid-cols-[minmax(0,420px)_1fr] gap-4 max-[900px]:grid-cols-1">
-          <Picture src={photo.pair.medium} alt={photo.pair.says}>
+          <Picture src={photo.pair.medium} alt={photo.pair.message}>
             <Pins pins={photo.pair.mapped} ghost />
             <Pins pins={photo.pair.pins} />
           </Picture>
           <p className="text-[13px]">
-            Paired with {photo.pair.says}: the dashed numbers show where the pins of this photo come out on that side.
+            Paired with {photo.pair.message}: the dashed numbers show where the pins of this photo come out on that side.
           </p>
         </div>
       )}
@@ -37,9 +37,9 @@ export function PhotoPairing({ code, photo }: { code: string; photo: PhotoPageVi
             className="rounded-[3px] border border-rule-2 bg-lift px-2 py-1.5"
           >
             <option value="">choose the other side</option>
-            {photo.others.map(({ id, says }) => (
+            {photo.others.map(({ id, message }) => (
               <option key={id} value={id}>
-                {says}
+                {message}
               </option>
             ))}
           </select>
@@ -77,7 +77,7 @@ function Matching({
     if (outcome.ok) onLeave();
     return outcome;
   });
-  const says =
+  const message =
     here.length <= there.length && here.length < SPOTS
       ? `Point at spot ${here.length + 1} on this photo: a mounting hole, a corner, a large joint.`
       : there.length < SPOTS
@@ -86,19 +86,19 @@ function Matching({
   return (
     <div>
       <p role="status" className="mb-1.5 text-[13px] font-semibold">
-        {says}
+        {message}
       </p>
       <div className="grid grid-cols-2 gap-3">
         <Picture
           src={photo.medium}
-          alt={`${photo.says}, this photo`}
+          alt={`${photo.message}, this photo`}
           onSpot={here.length < SPOTS && here.length <= there.length ? (point) => setHere([...here, point]) : undefined}
         >
           <Pins pins={toPins(here)} />
         </Picture>
         <Picture
           src={other.medium}
-          alt={`${other.says}, the other side`}
+          alt={`${other.message}, the other side`}
           onSpot={there.length < here.length ? (point) => setThere([...there, point]) : undefined}
         >
           <Pins pins={toPins(there)} />

@@ -33,7 +33,7 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
   const [contrast, setContrast] = useState(0);
   const [made, setMade] = useState<PreparedPhoto>();
   const [share, setShare] = useState<number>();
-  const [says, setSays] = useState('');
+  const [message, setMessage] = useState('');
   const work = useRef<{ stop: () => void }>(undefined);
   const canvas = useRef<HTMLCanvasElement>(null);
   const tell = useTell();
@@ -46,12 +46,12 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
   }, [made]);
 
   async function make() {
-    setSays('');
+    setMessage('');
     setShare(0);
     const picture = await pixelsOf(photo.large).catch(() => undefined);
     if (!picture) {
       setShare(undefined);
-      setSays('The picture could not be read. Reload the page and try again.');
+      setMessage('The picture could not be read. Reload the page and try again.');
       return;
     }
     work.current = preparePictureAside(
@@ -64,7 +64,7 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
         },
         fail: () => {
           setShare(undefined);
-          setSays('The picture could not be worked on. Nothing was changed.');
+          setMessage('The picture could not be worked on. Nothing was changed.');
         },
       },
     );
@@ -72,7 +72,7 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
   function stop() {
     work.current?.stop();
     setShare(undefined);
-    setSays('Stopped. The photo is as it was.');
+    setMessage('Stopped. The photo is as it was.');
   }
   async function keep() {
     if (!made) return;
@@ -162,7 +162,7 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
           </button>
         )}
         <span role="status">
-          {says || (made ? 'The photo itself stays as it is; pins and the pairing go over to the new one.' : '')}
+          {message || (made ? 'The photo itself stays as it is; pins and the pairing go over to the new one.' : '')}
         </span>
       </div>
     </div>
@@ -211,7 +211,7 @@ function CornerPicture({
       onPointerLeave={() => (held.current = undefined)}
     >
       {/* eslint-disable-next-line @next/next/no-img-element */}
-      <img src={photo.medium} alt={photo.says} draggable={false} className="block w-full select-none" />
+      <img src={photo.medium} alt={photo.message} draggable={false} className="block w-full select-none" />
       {corners && (
         <>
           <svg viewBox="0 0 1 1" preserveAspectRatio="none" className="absolute inset-0 size-full" aria-hidden="true">

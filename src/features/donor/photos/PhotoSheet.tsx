@@ -11,7 +11,7 @@ import type { Shortcut } from '../../../ui/frame/shortcut';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Claim, Next, Section } from '../../../ui/judgement/parts';
-import { amendPhotoAction, strikePhotoAction, strikePinAction } from '../actions';
+import { amendPhotoAction, removePhotoAction, removePinAction } from './actions';
 import type { PhotoPageView } from './view.server';
 import { PhotoPairing } from './PhotoPairing';
 import { PhotoReady } from './PhotoReady';
@@ -44,7 +44,7 @@ export function PhotoSheet({
     <Halves
       judgement={
         <Judgement>
-          <Claim label={`Photo of ${photo.when}`}>{photo.says}</Claim>
+          <Claim label={`Photo of ${photo.when}`}>{photo.message}</Claim>
           <Section label="Pins">
             {photo.pins.length === 0 ? (
               <p>None yet. Put pins where something is worth a word.</p>
@@ -56,7 +56,7 @@ export function PhotoSheet({
                     <span>{note || 'no note'}</span>
                     <ActionButton
                       tone="small"
-                      action={() => strikePinAction(code, id)}
+                      action={() => removePinAction(code, id)}
                       label={`Take pin ${number} off`}
                     >
                       take off
@@ -89,7 +89,7 @@ export function PhotoSheet({
             <div className="col-span-2 flex items-center gap-3">
               <SubmitButton>Keep it</SubmitButton>
               <ConfirmButton
-                action={() => strikePhotoAction(code, photo.id)}
+                action={() => removePhotoAction(code, photo.id)}
                 title="Strike this photo?"
                 detail="It leaves the donor with its pins and its pairing. The step can be taken back."
                 confirm="Strike it"

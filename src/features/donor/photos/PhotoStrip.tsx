@@ -124,21 +124,21 @@ export function PhotoStrip({
       )}
       {refused.length > 0 && (
         <ul role="alert" className="mt-2 text-[12.5px] text-stop">
-          {refused.map((says) => (
-            <li key={says}>{says}</li>
+          {refused.map((message) => (
+            <li key={message}>{message}</li>
           ))}
         </ul>
       )}
       {photos.length > 0 && (
         <ul className="mt-2.5 grid grid-cols-[repeat(auto-fill,minmax(132px,1fr))] gap-2.5" aria-label="Photos so far">
-          {photos.map(({ id: photoId, href, small, says, pins }) => (
+          {photos.map(({ id: photoId, href, small, message, pins }) => (
             <li key={photoId}>
               <Link href={href} className="block" prefetch={false}>
                 {/* A route of this server; the optimiser would only shrink what is small already. */}
                 {/* eslint-disable-next-line @next/next/no-img-element */}
-                <img src={small} alt={says} className="aspect-[4/3] w-full border border-rule-2 object-cover" />
+                <img src={small} alt={message} className="aspect-[4/3] w-full border border-rule-2 object-cover" />
                 <span className="block truncate text-[12px] text-ink-2">
-                  {says}
+                  {message}
                   {pins > 0 ? `, ${pins} ${pins === 1 ? 'pin' : 'pins'}` : ''}
                 </span>
               </Link>

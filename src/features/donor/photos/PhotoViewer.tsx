@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { useAct } from '../../../ui/feedback/useAct';
 import { useZoom, ZoomButtons, ZoomPicture } from '../../../ui/picture/ZoomPicture';
-import { addPinAction } from '../actions';
+import { addPinAction } from './actions';
 import type { PhotoPageView, PinView } from './view.server';
 
 /** One photo with its numbered pins, and a way to put more. */

@@ -1,10 +1,11 @@
+import { valueOf } from '../../../services/command';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { preparationMaps, type Corners } from '../../../core/photo';
 import { findDonor } from '../../../db/repositories/donors';
-import { shareBench } from '../../../db/testing/sharedContext';
-import { temporaryBench } from '../../../db/testing/temporaryContext';
-import { donorForm } from '../schema';
+import { shareContext } from '../../../db/testing/sharedContext';
+import { temporaryContext } from '../../../db/testing/temporaryContext';
+import { donorForm } from '../intake/schema';
 import { boardPhotos, photoPage } from './view.server';
 import { traceView } from '../trace/view.server';
 import { liftPins, placePins, receivePrepared } from './boardPhotos';
@@ -13,7 +14,7 @@ import { addPin, pairSides, receivePhoto } from './commands';
 import { recordLine } from '../shared/recordLine';
 import { undoLatest } from '../../../services/command/undo';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let code: string;
 let front: string;
@@ -24,7 +25,7 @@ const picture = (colour: string) =>
     .png()
     .toBuffer();
 const donor = async () => {
-  const found = await findDonor(fixture.bench.db.read, code);
+  const found = await findDonor(fixture.app.db.read, code);
   if (!found) throw new Error('no donor');
   return found;
 };
@@ -38,16 +39,16 @@ const CORNERS: Corners = [
 ];
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
-  ({ code } = await registerDonor(fixture.bench, donorForm.parse({ description: 'adapter' })));
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
+  ({ code } = valueOf(await registerDonor(fixture.app, donorForm.parse({ description: 'adapter' }))));
   for (const line of ['q1 nmos', 'c3 electrolytic 82u 400V', 'q1.d - c3.+', 'q1 as switch'])
-    await recordLine(fixture.bench, { code, station: 'trace', line });
+    await recordLine(fixture.app, { code, station: 'trace', line });
   for (const [side, colour] of [
     ['front', '#aa8855'],
     ['back', '#335533'],
   ] as const)
-    await receivePhoto(fixture.bench, folder(), {
+    await receivePhoto(fixture.app, folder(), {
       code,
       station: 'trace',
       name: side,
@@ -61,28 +62,28 @@ beforeEach(async () => {
     [0.9, 0.1],
     [0.1, 0.9],
   ].map(([x = 0, y = 0]) => ({ front: { x, y }, back: { x: 1 - x, y } }));
-  await pairSides(fixture.bench, code, { frontId: front, backId: back, matches });
+  await pairSides(fixture.app, code, { frontId: front, backId: back, matches });
 });
 afterEach(() => fixture.dispose());
 
 test('a pin that is placed on the back shows on the front where it comes through; placing it again moves it', async () => {
-  await placePins(fixture.bench, code, { photoId: back, spots: [{ pin: 'Q1.D', x: 0.3, y: 0.4 }] });
+  await placePins(fixture.app, code, { photoId: back, spots: [{ pin: 'Q1.D', x: 0.3, y: 0.4 }] });
   expect(await spotsOf(back)).toEqual([{ pin: 'Q1.D', x: 0.3, y: 0.4, isOwn: true }]);
   const [seen] = await spotsOf(front);
   expect(seen).toMatchObject({ pin: 'Q1.D', isOwn: false });
   expect([seen?.x, seen?.y].map((value) => Number(value?.toFixed(6)))).toEqual([0.7, 0.4]);
-  await placePins(fixture.bench, code, { photoId: back, spots: [{ pin: 'Q1.D', x: 0.5, y: 0.4 }] });
+  await placePins(fixture.app, code, { photoId: back, spots: [{ pin: 'Q1.D', x: 0.5, y: 0.4 }] });
   expect(await spotsOf(back)).toHaveLength(1);
-  await undoLatest(fixture.bench, code);
+  await undoLatest(fixture.app, code);
   expect((await spotsOf(back))[0]?.x).toBe(0.3);
 });
 
 test('pins of parts that are not logged, or on photos that are gone, are refused; pins come off by part', async () => {
-  const refused = await placePins(fixture.bench, code, { photoId: back, spots: [{ pin: 'Q9.D', x: 0.3, y: 0.4 }] });
+  const refused = await placePins(fixture.app, code, { photoId: back, spots: [{ pin: 'Q9.D', x: 0.3, y: 0.4 }] });
   expect(refused).toMatchObject({ ok: false, problems: [{ message: 'Q9 is not logged on this donor.' }] });
-  const gone = await placePins(fixture.bench, code, { photoId: 'none', spots: [{ pin: 'Q1.D', x: 0.3, y: 0.4 }] });
+  const gone = await placePins(fixture.app, code, { photoId: 'none', spots: [{ pin: 'Q1.D', x: 0.3, y: 0.4 }] });
   expect(gone).toMatchObject({ ok: false, problems: [{ message: 'That photo is not there any more.' }] });
-  await placePins(fixture.bench, code, {
+  await placePins(fixture.app, code, {
     photoId: back,
     spots: [
       { pin: 'Q1.D', x: 0.3, y: 0.4 },
@@ -90,14 +91,14 @@ test('pins of parts that are not logged, or on photos that are gone, are refused
       { pin: 'C3.+', x: 0.5, y: 0.4 },
     ],
   });
-  expect(await liftPins(fixture.bench, code, { photoId: back, ref: 'Q1' })).toMatchObject({ ok: true });
+  expect(await liftPins(fixture.app, code, { photoId: back, ref: 'Q1' })).toMatchObject({ ok: true });
   expect((await spotsOf(back)).map(({ pin }) => pin)).toEqual(['C3.+']);
-  expect(await liftPins(fixture.bench, code, { photoId: back, ref: 'Q1' })).toMatchObject({ ok: false });
+  expect(await liftPins(fixture.app, code, { photoId: back, ref: 'Q1' })).toMatchObject({ ok: false });
 });
 
 test('a part that is renamed takes its joins, what it was fixed as, and its places along', async () => {
-  await placePins(fixture.bench, code, { photoId: back, spots: [{ pin: 'Q1.D', x: 0.3, y: 0.4 }] });
-  await recordLine(fixture.bench, { code, station: 'identify', line: 'rename q1 to q7' });
+  await placePins(fixture.app, code, { photoId: back, spots: [{ pin: 'Q1.D', x: 0.3, y: 0.4 }] });
+  await recordLine(fixture.app, { code, station: 'identify', line: 'rename q1 to q7' });
   const { board } = await traceView(await donor(), false);
   expect(board.joined).toEqual([['Q7.D', 'C3.+']]);
   expect(board.fixed).toEqual([{ ref: 'Q7', as: 'switch' }]);
@@ -105,17 +106,17 @@ test('a part that is renamed takes its joins, what it was fixed as, and its plac
 });
 
 test('what was placed on a photo goes over to the picture made ready from it, mirrored and squared', async () => {
-  await placePins(fixture.bench, code, { photoId: back, spots: [{ pin: 'Q1.D', x: 0.3, y: 0.4 }] });
-  await addPin(fixture.bench, code, { photoId: back, x: 0.5, y: 0.5, note: 'scorched' });
+  await placePins(fixture.app, code, { photoId: back, spots: [{ pin: 'Q1.D', x: 0.3, y: 0.4 }] });
+  await addPin(fixture.app, code, { photoId: back, x: 0.5, y: 0.5, note: 'scorched' });
   const how = { corners: CORNERS, mirror: true };
-  const kept = await receivePrepared(fixture.bench, folder(), {
+  const kept = await receivePrepared(fixture.app, folder(), {
     code,
     fromId: back,
     bytes: await picture('#dddddd'),
     how,
   });
-  expect(kept).toMatchObject({ ok: true, says: 'The picture was kept, paired with the other side.' });
-  const made = (await boardPhotos(await donor())).find(({ says }) => says.includes('made ready'));
+  expect(kept).toMatchObject({ ok: true, message: 'The picture was kept, paired with the other side.' });
+  const made = (await boardPhotos(await donor())).find(({ message }) => message.includes('made ready'));
   const { toPrepared } = preparationMaps(how);
   const expected = toPrepared({ x: 0.3, y: 0.4 });
   expect(made?.spots[0]).toMatchObject({ pin: 'Q1.D', isOwn: true });
@@ -125,7 +126,7 @@ test('what was placed on a photo goes over to the picture made ready from it, mi
   const [through] = await spotsOf(front);
   expect(Math.hypot((through?.x ?? 0) - 0.7, (through?.y ?? 0) - 0.4)).toBeLessThan(0.12);
   expect((await photoPage(await donor(), made?.id ?? ''))?.pins[0]).toMatchObject({ note: 'scorched', number: 1 });
-  const again = await receivePrepared(fixture.bench, folder(), {
+  const again = await receivePrepared(fixture.app, folder(), {
     code,
     fromId: back,
     bytes: await picture('#dddddd'),
@@ -138,7 +139,7 @@ test.each([
   ['no picture', Buffer.from('hello'), 'back'],
   ['a photo that is gone', undefined, 'none'],
 ])('%s is refused', async (_what, bytes, fromId) => {
-  const outcome = await receivePrepared(fixture.bench, folder(), {
+  const outcome = await receivePrepared(fixture.app, folder(), {
     code,
     fromId: fromId === 'back' ? back : fromId,
     bytes: bytes ?? (await picture('#123456')),

@@ -1,23 +1,22 @@
 import { splitPin } from '../../../core/board';
 import { preparationMaps, type Match, type Point, type Preparation } from '../../../core/photo';
-import type { Bench } from '../../../db/context';
+import type { AppContext } from '../../../db/context';
 import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { listParts, type PartRecord } from '../../../db/repositories/parts';
 import { findPhoto, listPhotos, listPinSpots, pairOf, type Photo } from '../../../db/repositories/photos';
-import { storePhoto, photoProblemText } from '../../../server/photos';
-import type { FormOutcome } from '../../../ui/form/outcome';
-import { editDonor, refuse } from '../../../services/command/outcome';
-import { knownPart } from '../shared/writeRecord';
+import { storePhoto } from '../../../server/photos';
+import { refusal, refuse, refused, run, type Outcome } from '../../../services/command';
+import { knownPart } from '../shared/knownPart';
 
 /** Puts pins of parts where they are seen on a photo; a pin that was placed before moves there. */
 export function placePins(
-  bench: Bench,
+  app: AppContext,
   code: string,
   { photoId, spots }: { photoId: string; spots: readonly (Point & { readonly pin: string })[] },
-): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'trace' }, async (edit, donor) => {
-    if (!(await findPhoto(edit.tx, donor.id, photoId))) return refuse('That photo is not there any more.');
+): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'trace' }, async (edit, donor) => {
+    if (!(await findPhoto(edit.tx, donor.id, photoId))) return refuse('photo-gone', {});
     const placed = new Map((await listPinSpots(edit.tx, [photoId])).map((spot) => [spot.pin, spot.id]));
     for (const ref of new Set(spots.map(({ pin }) => splitPin(pin)[0]))) await knownPart(edit, ref);
     for (const { pin, x, y } of spots) {
@@ -31,23 +30,24 @@ export function placePins(
 }
 
 /** The parts logged on a donor, with their ratings. */
-export async function loggedParts(bench: Bench, code: string): Promise<readonly PartRecord[]> {
-  const donor = await findDonor(bench.db.read, code);
-  return donor ? listParts(bench.db.read, donor.id) : [];
+export async function loggedParts(app: AppContext, code: string): Promise<readonly PartRecord[]> {
+  const donor = await findDonor(app.db.read, code);
+  return donor ? listParts(app.db.read, donor.id) : [];
 }
 
 /** Takes the pins of a part off a photo again. */
-export function liftPins(bench: Bench, code: string, of: { photoId: string; ref: string }): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'trace' }, async (edit) => {
+export function liftPins(app: AppContext, code: string, of: { photoId: string; ref: string }): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'trace' }, async (edit, donor) => {
+    if (!(await findPhoto(edit.tx, donor.id, of.photoId))) return refuse('photo-gone', {});
     const own = (await listPinSpots(edit.tx, [of.photoId])).filter(({ pin }) => splitPin(pin)[0] === of.ref);
-    if (own.length === 0) return refuse(`No pin of ${of.ref} is placed on this photo.`);
+    if (own.length === 0) return refuse('no-pins-placed', { ref: of.ref });
     for (const { id } of own) await edit.remove('pinSpots', id);
     return `The pins of ${of.ref} are taken off the photo.`;
   });
 }
 
 function addSpot(edit: Edit, photoId: string, { pin, x, y }: Point & { readonly pin: string }) {
-  return edit.insert('pinSpots', { photoId, pin, xShare: x, yShare: y, createdMs: edit.bench.now() });
+  return edit.insert('pinSpots', { photoId, pin, xShare: x, yShare: y, createdMs: edit.app.now() });
 }
 
 /**
@@ -55,20 +55,19 @@ function addSpot(edit: Edit, photoId: string, { pin, x, y }: Point & { readonly 
  * numbered pins, pins of parts, and its pairing with the other side.
  */
 export async function receivePrepared(
-  bench: Bench,
+  app: AppContext,
   folder: string,
   of: { code: string; fromId: string; bytes: Uint8Array; how: Pick<Preparation, 'corners' | 'mirror'> },
-): Promise<FormOutcome> {
-  if (!(await findDonor(bench.db.read, of.code)))
-    return { ok: false, problems: [{ message: `There is no donor ${of.code} any more.` }] };
+): Promise<Outcome> {
+  if (!(await findDonor(app.db.read, of.code))) return refused(refusal('donor-gone', { code: of.code }));
   const received = await storePhoto(folder, of.bytes);
-  if (!received.ok) return { ok: false, problems: [{ message: photoProblemText('The picture', received.problem) }] };
+  if (!received.ok) return refused(refusal('photo-unusable', { name: 'The picture', problem: received.problem }));
   const { hash, width, height } = received.photo;
-  return editDonor(bench, { code: of.code, station: 'trace' }, async (edit, donor) => {
+  return run(app, { scope: 'donor', code: of.code, station: 'trace' }, async (edit, donor) => {
     const all = await listPhotos(edit.tx, donor.id);
     const source = all.find(({ photo }) => photo.id === of.fromId);
-    if (!source) return refuse('The photo it was made from is not there any more.');
-    if (all.some(({ photo }) => photo.hash === hash)) return refuse('This picture is among the photos already.');
+    if (!source) return refuse('photo-source-gone', {});
+    if (all.some(({ photo }) => photo.hash === hash)) return refuse('photo-known', {});
     const { photo } = source;
     const id = await edit.insert('photos', {
       donorId: donor.id,
@@ -79,12 +78,12 @@ export async function receivePrepared(
       side: photo.side,
       station: 'trace',
       isMirrored: photo.isMirrored !== of.how.mirror,
-      createdMs: bench.now(),
+      createdMs: app.now(),
     });
     const { toPrepared } = preparationMaps(of.how);
     for (const { number, note, xShare, yShare } of source.pins) {
       const { x, y } = toPrepared({ x: xShare, y: yShare });
-      await edit.insert('photoPins', { photoId: id, number, note, xShare: x, yShare: y, createdMs: bench.now() });
+      await edit.insert('photoPins', { photoId: id, number, note, xShare: x, yShare: y, createdMs: app.now() });
     }
     for (const { pin, xShare, yShare } of await listPinSpots(edit.tx, [photo.id]))
       await addSpot(edit, id, { pin, ...toPrepared({ x: xShare, y: yShare }) });
@@ -105,7 +104,7 @@ async function pairAgain(edit: Edit, photo: Photo, id: string, toPrepared: (poin
     frontId: isFront ? id : pair.frontId,
     backId: isFront ? pair.backId : id,
     matches,
-    createdMs: edit.bench.now(),
+    createdMs: edit.app.now(),
   });
   return true;
 }

@@ -1,30 +1,29 @@
-import { PAIRING_PROBLEM_TEXT, pairPhotos, type Match } from '../../../core/photo';
+import { pairPhotos, type Match } from '../../../core/photo';
 import type { StationName } from '../../../core/station';
-import type { Bench } from '../../../db/context';
+import type { AppContext } from '../../../db/context';
 import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { findPhoto, listPhotos, pairOf, type Photo } from '../../../db/repositories/photos';
-import { photoProblemText, storePhoto } from '../../../server/photos';
-import type { FormOutcome } from '../../../ui/form/outcome';
-import { editDonor, refuse } from '../../../services/command/outcome';
+import { storePhoto } from '../../../server/photos';
+import { refusal, refuse, refused, run, type Outcome } from '../../../services/command';
+import { routes } from '../../../routes';
 
 /** Takes one file in: its pictures go into the folder, and the photo onto the donor. */
 export async function receivePhoto(
-  bench: Bench,
+  app: AppContext,
   folder: string,
   of: { code: string; station: StationName; name: string; bytes: Uint8Array } & Partial<
     Pick<Photo, 'caption' | 'side'>
   >,
-): Promise<FormOutcome> {
-  if (!(await findDonor(bench.db.read, of.code)))
-    return { ok: false, problems: [{ message: `There is no donor ${of.code} any more.` }] };
+): Promise<Outcome> {
+  if (!(await findDonor(app.db.read, of.code))) return refused(refusal('donor-gone', { code: of.code }));
   const received = await storePhoto(folder, of.bytes);
-  if (!received.ok) return { ok: false, problems: [{ message: photoProblemText(of.name, received.problem) }] };
+  if (!received.ok) return refused(refusal('photo-unusable', { name: of.name, problem: received.problem }));
   const { caption = '', side = '' } = of;
   const stored = received.photo;
-  return editDonor(bench, of, async (edit, donor) => {
+  return run(app, { scope: 'donor', code: of.code, station: of.station }, async (edit, donor) => {
     const present = (await listPhotos(edit.tx, donor.id)).find(({ photo }) => photo.hash === stored.hash);
-    if (present) return refuse('This picture is among the photos already.');
+    if (present) return refuse('photo-known', {});
     await edit.insert('photos', {
       donorId: donor.id,
       hash: stored.hash,
@@ -33,7 +32,7 @@ export async function receivePhoto(
       caption,
       side,
       station: of.station,
-      createdMs: bench.now(),
+      createdMs: app.now(),
     });
     return 'A photo was added.';
   });
@@ -41,34 +40,34 @@ export async function receivePhoto(
 
 /** Changes what is written under a photo. */
 export function amendPhoto(
-  bench: Bench,
+  app: AppContext,
   of: { code: string; photoId: string },
   form: Pick<Photo, 'caption' | 'station' | 'side'>,
-): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: form.station }, async (edit) => {
+): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: form.station }, async (edit) => {
     await edit.update('photos', (await photoOf(edit, of.photoId)).id, form);
     return 'The caption was changed.';
   });
 }
 
-/** Takes a photo off the donor, with its pairing; it can be taken back. */
-export function strikePhoto(bench: Bench, of: { code: string; photoId: string }): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'intake', goto: `/donors/${of.code}/photos` }, async (edit) => {
+/** Deletes a photo of the donor, with its pairing; it can be undone. */
+export function removePhoto(app: AppContext, of: { code: string; photoId: string }): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'intake' }, async (edit) => {
     const photo = await photoOf(edit, of.photoId);
     const pair = await pairOf(edit.tx, photo.id);
     if (pair) await edit.remove('photoPairs', pair.id);
     await edit.remove('photos', photo.id);
-    return 'A photo was struck.';
+    return { message: 'A photo was deleted.', value: undefined, goto: routes.photos(of.code) };
   });
 }
 
 /** Puts a numbered pin on a photo. */
 export function addPin(
-  bench: Bench,
+  app: AppContext,
   code: string,
   pin: { photoId: string; x: number; y: number; note: string },
-): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'intake' }, async (edit, donor) => {
+): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'intake' }, async (edit, donor) => {
     const photo = await photoOf(edit, pin.photoId);
     const entry = (await listPhotos(edit.tx, donor.id)).find((other) => other.photo.id === photo.id);
     const number = Math.max(0, ...(entry?.pins ?? []).map((other) => other.number)) + 1;
@@ -78,29 +77,31 @@ export function addPin(
       xShare: pin.x,
       yShare: pin.y,
       note: pin.note,
-      createdMs: bench.now(),
+      createdMs: app.now(),
     });
     return `Pin ${number}${pin.note === '' ? '' : `: ${pin.note}`}.`;
   });
 }
 
-/** Takes a pin off a photo. */
-export function strikePin(bench: Bench, of: { code: string; pinId: string }): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'intake' }, async (edit) => {
+/** Deletes a pin of a photo. */
+export function removePin(app: AppContext, of: { code: string; pinId: string }): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'intake' }, async (edit, donor) => {
+    const photos = await listPhotos(edit.tx, donor.id);
+    if (!photos.some(({ pins }) => pins.some(({ id }) => id === of.pinId))) return refuse('row-gone', {});
     await edit.remove('photoPins', of.pinId);
-    return 'A pin was taken off.';
+    return 'A pin was deleted.';
   });
 }
 
 /** Pairs the front and the back of a board by three spots that show on both. */
 export function pairSides(
-  bench: Bench,
+  app: AppContext,
   code: string,
   form: { frontId: string; backId: string; matches: readonly Match[] },
-): Promise<FormOutcome> {
-  return editDonor(bench, { code, station: 'trace' }, async (edit) => {
+): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'trace' }, async (edit) => {
     const [front, back] = [await photoOf(edit, form.frontId), await photoOf(edit, form.backId)];
-    if (front.id === back.id) return refuse('A photo cannot be its own other side. Choose two photos.');
+    if (front.id === back.id) return refuse('photo-own-side', {});
     const paired = pairPhotos(
       form.matches as [Match, Match, Match],
       {
@@ -109,7 +110,7 @@ export function pairSides(
       },
       front.isMirrored !== back.isMirrored,
     );
-    if (!paired.ok) return refuse(PAIRING_PROBLEM_TEXT[paired.problem]);
+    if (!paired.ok) return refuse('pairing-impossible', { problem: paired.problem });
     for (const photo of [front, back]) {
       const earlier = await pairOf(edit.tx, photo.id);
       if (earlier) await edit.remove('photoPairs', earlier.id);
@@ -118,7 +119,7 @@ export function pairSides(
       frontId: front.id,
       backId: back.id,
       matches: [...form.matches],
-      createdMs: bench.now(),
+      createdMs: app.now(),
     });
     if (front.side === '') await edit.update('photos', front.id, { side: 'front' });
     if (back.side === '') await edit.update('photos', back.id, { side: 'back' });
@@ -127,13 +128,11 @@ export function pairSides(
 }
 
 async function photoOf(edit: Edit, id: string): Promise<Photo> {
-  return (
-    (await findPhoto(edit.tx, edit.donorId, id)) ?? refuse('That photo is not among those of this donor any more.')
-  );
+  return (await findPhoto(edit.tx, edit.donorId, id)) ?? refuse('photo-gone', {});
 }
 
 /** Ids of a donor's photos in the order they were added. */
-export async function photoIds(bench: Bench, code: string): Promise<string[]> {
-  const donor = await findDonor(bench.db.read, code);
-  return donor ? (await listPhotos(bench.db.read, donor.id)).map(({ photo }) => photo.id) : [];
+export async function photoIds(app: AppContext, code: string): Promise<string[]> {
+  const donor = await findDonor(app.db.read, code);
+  return donor ? (await listPhotos(app.db.read, donor.id)).map(({ photo }) => photo.id) : [];
 }

@@ -1,3 +1,4 @@
+import 'server-only';
 import { z } from 'zod';
 import { STATIONS } from '../../../core/station';
 import { fileRoute } from '../../../server/uploads';

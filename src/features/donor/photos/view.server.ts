@@ -1,6 +1,7 @@
+import 'server-only';
 import { mapPoint, pairPhotos, type Affine, type Match, type Point } from '../../../core/photo';
 import { STATION_LABEL, type StationName } from '../../../core/station';
-import { bench, databaseUrl } from '../../../db/context';
+import { appContext, databaseUrl } from '../../../db/context';
 import type { Donor } from '../../../db/repositories/donors';
 import {
   knowsPhotoHash,
@@ -21,7 +22,7 @@ export interface PhotoThumb {
   readonly id: string;
   readonly href: string;
   readonly small: string;
-  readonly says: string;
+  readonly message: string;
   readonly pins: number;
 }
 
@@ -29,7 +30,7 @@ const SIDE_WORD = { front: 'front', back: 'back', inside: 'inside of the case', 
 
 /** The photos of a donor, small. */
 export async function photoStrip(donor: Donor): Promise<PhotoThumb[]> {
-  return (await listPhotos(bench().db.read, donor.id)).map((entry) => thumb(donor.code, entry));
+  return (await listPhotos(appContext().db.read, donor.id)).map((entry) => thumb(donor.code, entry));
 }
 
 function thumb(code: string, { photo, pins }: PhotoWithPins): PhotoThumb {
@@ -37,7 +38,7 @@ function thumb(code: string, { photo, pins }: PhotoWithPins): PhotoThumb {
     id: photo.id,
     href: `/donors/${code}/photos/${photo.id}`,
     small: pictureUrl(photo, 'small'),
-    says: captionOf(photo),
+    message: captionOf(photo),
     pins: pins.length,
   };
 }
@@ -62,7 +63,7 @@ export interface PhotoPageView {
   readonly width: number;
   readonly height: number;
   readonly caption: string;
-  readonly says: string;
+  readonly message: string;
   readonly when: string;
   readonly station: StationName;
   readonly side: Photo['side'];
@@ -73,14 +74,14 @@ export interface PhotoPageView {
   readonly others: readonly {
     readonly id: string;
     readonly medium: string;
-    readonly says: string;
+    readonly message: string;
     readonly side: string;
   }[];
   /** The paired other side: its picture, its pins, and three matching spots from which the map follows. */
   readonly pair: {
     readonly id: string;
     readonly medium: string;
-    readonly says: string;
+    readonly message: string;
     readonly pins: readonly PinView[];
     readonly width: number;
     readonly height: number;
@@ -94,7 +95,7 @@ export interface PhotoPageView {
 
 /** The page of one photo. */
 export async function photoPage(donor: Donor, id: string): Promise<PhotoPageView | undefined> {
-  const { db, now } = bench();
+  const { db, now } = appContext();
   const all = await listPhotos(db.read, donor.id);
   const index = all.findIndex(({ photo }) => photo.id === id);
   const entry = all[index];
@@ -108,7 +109,7 @@ export async function photoPage(donor: Donor, id: string): Promise<PhotoPageView
     width: photo.widthPx,
     height: photo.heightPx,
     caption: photo.caption,
-    says: captionOf(photo),
+    message: captionOf(photo),
     when: dayOf(photo.createdMs, now()),
     station: photo.station,
     side: photo.side,
@@ -120,7 +121,7 @@ export async function photoPage(donor: Donor, id: string): Promise<PhotoPageView
       .map((other) => ({
         id: other.photo.id,
         medium: pictureUrl(other.photo, 'medium'),
-        says: captionOf(other.photo),
+        message: captionOf(other.photo),
         side: other.photo.side,
       })),
     pair: await pairView(entry, all),
@@ -138,7 +139,7 @@ async function pairView(entry: PhotoWithPins, all: readonly PhotoWithPins[]): Pr
   return {
     id: other.photo.id,
     medium: pictureUrl(other.photo, 'medium'),
-    says: captionOf(other.photo),
+    message: captionOf(other.photo),
     pins: pinsOf(other),
     width: other.photo.widthPx,
     height: other.photo.heightPx,
@@ -150,7 +151,7 @@ async function pairView(entry: PhotoWithPins, all: readonly PhotoWithPins[]): Pr
 
 /** The other side that a photo is paired with, and how the spots of one come to lie on the other. */
 async function pairedWith(photo: Photo, all: readonly Photo[]) {
-  const pair = await pairOf(bench().db.read, photo.id);
+  const pair = await pairOf(appContext().db.read, photo.id);
   const isFront = pair?.frontId === photo.id;
   const other = all.find(({ id }) => id === (isFront ? pair?.backId : pair?.frontId));
   if (!pair || !other) return undefined;
@@ -189,7 +190,7 @@ export interface BoardPhoto {
   readonly large: string;
   readonly width: number;
   readonly height: number;
-  readonly says: string;
+  readonly message: string;
   readonly side: Photo['side'];
   readonly spots: readonly SpotView[];
 }
@@ -198,7 +199,7 @@ const SIDE_ORDER: readonly Photo['side'][] = ['front', 'back', 'inside', ''];
 
 /** Photos that show a board, fronts first; of a picture and the one made ready from it both. */
 export async function boardPhotos(donor: Donor): Promise<readonly BoardPhoto[]> {
-  const db = bench().db.read;
+  const db = appContext().db.read;
   const all = (await listPhotos(db, donor.id)).map(({ photo }) => photo).filter(({ side }) => side !== 'label');
   const spots = await listPinSpots(
     db,
@@ -225,7 +226,7 @@ export async function boardPhotos(donor: Donor): Promise<readonly BoardPhoto[]> 
       large: pictureUrl(photo, 'large'),
       width: photo.widthPx,
       height: photo.heightPx,
-      says: captionOf(photo),
+      message: captionOf(photo),
       side: photo.side,
       spots: [...own.map((spot) => ({ ...spot, isOwn: true })), ...seen.map((spot) => ({ ...spot, isOwn: false }))],
     };
@@ -245,17 +246,17 @@ export function receiveUpload(of: {
   name: string;
   bytes: Uint8Array;
 }): Promise<FormOutcome> {
-  return receivePhoto(bench(), photosFolder(databaseUrl()), of);
+  return receivePhoto(appContext(), photosFolder(databaseUrl()), of);
 }
 
 /** Takes a picture in that was made ready from a photo of the donor. */
 export function receivePreparedUpload(of: Parameters<typeof receivePrepared>[2]): Promise<FormOutcome> {
-  return receivePrepared(bench(), photosFolder(databaseUrl()), of);
+  return receivePrepared(appContext(), photosFolder(databaseUrl()), of);
 }
 
 /** Where a known picture lies, or nothing when it is none of ours. */
 export async function pictureFile(hash: string, size: string): Promise<string | undefined> {
   if (!/^[0-9a-f]{64}$/.test(hash) || !Object.hasOwn(PHOTO_SIZES, size)) return undefined;
-  if (!(await knowsPhotoHash(bench().db.read, hash))) return undefined;
+  if (!(await knowsPhotoHash(appContext().db.read, hash))) return undefined;
   return photoFile(photosFolder(databaseUrl()), hash, size as PhotoSize);
 }

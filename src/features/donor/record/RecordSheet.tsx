@@ -15,7 +15,7 @@ export function RecordSheet({
 }: {
   frame: DonorFrame;
   notes: readonly NoteView[];
-  journal: readonly { id: string; when: string; station: string; says: string; undone: boolean }[];
+  journal: readonly { id: string; when: string; station: string; message: string; undone: boolean }[];
 }) {
   const open = notes.filter((note) => note.open);
   const station: StationName = 'record';
@@ -57,16 +57,16 @@ export function RecordSheet({
             </tr>
           </thead>
           <tbody>
-            {journal.map(({ id, when, station: at, says, undone }) => (
+            {journal.map(({ id, when, station: at, message, undone }) => (
               <tr key={id}>
                 <td className="font-mono whitespace-nowrap text-ink-2">{when}</td>
                 <td className="whitespace-nowrap">{at}</td>
-                <td>{undone ? <s className="text-ink-2">{says}</s> : says}</td>
+                <td>{undone ? <s className="text-ink-2">{message}</s> : message}</td>
                 <td data-align="end">
                   {undone ? (
                     <span className="text-[12px] text-ink-2">taken back</span>
                   ) : (
-                    <UndoButton entry={id} says={says} />
+                    <UndoButton entry={id} message={message} />
                   )}
                 </td>
               </tr>

@@ -9,7 +9,7 @@ import { QuantityField, shorthand, SubmitButton } from '../../../ui/form/fields'
 import { InstrumentPoint, useInstrument, type InstrumentOutcome } from '../../../ui/form/instrument';
 import { useHydrated } from '../../../ui/form/useHydrated';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
-import { readStoreAction } from '../actions';
+import { readStoreAction } from './actions';
 
 /** Ids that the keys of the screen press. */
 const CLOCK_ID = 'discharge-clock';
@@ -131,7 +131,7 @@ function MeterRow({
       </p>
     );
   const reading = shown?.ok ? shown.reading : undefined;
-  const failure = shown && !shown.ok ? shown.says : undefined;
+  const failure = shown && !shown.ok ? shown.message : undefined;
 
   function latch() {
     start(async () => {
@@ -143,7 +143,7 @@ function MeterRow({
         return;
       }
       if (outcome.reading.value === null) {
-        notify({ says: 'The meter is over range: nothing was recorded. Choose a higher range.' });
+        notify({ message: 'The meter is over range: nothing was recorded. Choose a higher range.' });
         return;
       }
       const data = new FormData();
@@ -152,9 +152,9 @@ function MeterRow({
       const stored = await record(data, outcome.reading.at).catch(() => undefined);
       notify(
         stored?.ok
-          ? { says: stored.says ?? 'Recorded.', ...(stored.undo ? { undo: stored.undo } : {}) }
+          ? { message: stored.message ?? 'Recorded.', ...(stored.undo ? { undo: stored.undo } : {}) }
           : {
-              says: stored
+              message: stored
                 ? stored.problems.map(({ message }) => message).join(' ')
                 : 'The server did not answer. Nothing was recorded; try again.',
             },

@@ -5,7 +5,7 @@ import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { QuantityField, SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { addStoreAction, listPartAsStoreAction, notePowerAction, strikeStoreAction } from '../actions';
+import { addStoreAction, listPartAsStoreAction, notePowerAction, removeStoreAction } from './actions';
 
 const ROLES = [
   { value: '', label: 'by its size' },
@@ -44,7 +44,7 @@ export function StoreForm({ code, first }: { code: string; first: boolean }) {
 }
 
 /** Capacitors of the parts log that could be stores. */
-export function StoreOffers({ code, offers }: { code: string; offers: readonly { ref: string; says: string }[] }) {
+export function StoreOffers({ code, offers }: { code: string; offers: readonly { ref: string; message: string }[] }) {
   if (offers.length === 0) return null;
   return (
     <section
@@ -52,9 +52,9 @@ export function StoreOffers({ code, offers }: { code: string; offers: readonly {
       className="mb-3 flex max-w-[820px] flex-wrap items-center gap-2 text-[13px]"
     >
       <span className="text-ink-2">On the parts list, not listed as stores:</span>
-      {offers.map(({ ref, says }) => (
+      {offers.map(({ ref, message }) => (
         <ActionButton key={ref} action={() => listPartAsStoreAction({ code, ref })} label={`List ${ref} as a store`}>
-          {ref}, {says}
+          {ref}, {message}
         </ActionButton>
       ))}
     </section>
@@ -62,12 +62,12 @@ export function StoreOffers({ code, offers }: { code: string; offers: readonly {
 }
 
 /** Whether power is on the unit, and the way to say so. */
-export function PowerRow({ code, power }: { code: string; power: { on: boolean; says: string } }) {
+export function PowerRow({ code, power }: { code: string; power: { on: boolean; message: string } }) {
   return (
     <p
       className={`mb-3 flex flex-wrap items-center gap-x-3 gap-y-1.5 text-[13px] ${power.on ? 'border-l-4 border-stop bg-stop-wash px-3 py-1.5' : 'text-ink-2'}`}
     >
-      <span>{power.says}</span>
+      <span>{power.message}</span>
       {power.on ? (
         <ActionButton action={() => notePowerAction(code, false)}>It is unplugged now</ActionButton>
       ) : (
@@ -84,7 +84,7 @@ export function StrikeStore({ code, name }: { code: string; name: string }) {
   return (
     <div className="mt-1">
       <ConfirmButton
-        action={() => strikeStoreAction(code, name)}
+        action={() => removeStoreAction(code, name)}
         title={`Strike ${name} from the stores?`}
         detail="Its readings go with it and no warning will name it. The step can be taken back."
         confirm="Strike it"

@@ -36,7 +36,7 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
             {selected.last && (
               <p className="my-2 flex items-baseline gap-2">
                 <span className="q text-[30px] leading-none tracking-[-0.03em]">{selected.last.number}</span>
-                <span className="ml-auto text-right text-[12px] text-ink-2">{selected.last.says}</span>
+                <span className="ml-auto text-right text-[12px] text-ink-2">{selected.last.message}</span>
               </p>
             )}
             <DischargeClock
@@ -133,10 +133,10 @@ function SafetyJudgement({ view }: { view: SafetyView }) {
         {view.claim.text}
       </Claim>
       {view.hazard && <Findings items={[view.hazard]} />}
-      {view.says.length > 0 && (
+      {view.message.length > 0 && (
         <Section label="What the readings say">
           <ul className="grid gap-1">
-            {view.says.map((line) => (
+            {view.message.map((line) => (
               <li key={line}>{line}</li>
             ))}
           </ul>
@@ -154,7 +154,7 @@ function SafetyJudgement({ view }: { view: SafetyView }) {
       )}
       {view.tool && (
         <Section label="The tool">
-          <p className="mb-2">{view.tool.says}</p>
+          <p className="mb-2">{view.tool.message}</p>
           <ToolTrial
             key={view.selected?.name}
             start={view.tool.start}

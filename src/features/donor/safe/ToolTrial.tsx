@@ -75,7 +75,7 @@ export function ToolTrial({
             ? 'None of the resistors in the drawers will do.'
             : `In the drawers: ${fromStock
                 .slice(0, 3)
-                .map(({ lot, says }) => `${lot}, ${says}`)
+                .map(({ lot, message }) => `${lot}, ${message}`)
                 .join('; ')}.`}
         </p>
       )}

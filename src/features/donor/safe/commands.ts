@@ -1,21 +1,21 @@
 import { storeRole, storesFromParts } from '../../../core/safety';
-import type { Bench } from '../../../db/context';
+import type { AppContext } from '../../../db/context';
 import { findPart } from '../../../db/repositories/parts';
 import { findStore } from '../../../db/repositories/stores';
-import type { FormOutcome } from '../../../ui/form/outcome';
-import type { ReadingForm, StoreForm } from '../schema';
+import type { ReadingForm, StoreForm } from './schema';
 import { toPartFacts } from '../../../services/dossier/partFacts';
-import { editDonor, refuse } from '../../../services/command/outcome';
-import { record } from '../shared/recordLine';
+import { refusal, refuse, run, type Outcome } from '../../../services/command';
+import { record } from '../shared/writeRecord';
 
 /** Adds a store of charge to a donor. */
-export function addStore(bench: Bench, code: string, form: StoreForm): Promise<FormOutcome> {
-  return editDonor(
-    bench,
+export function addStore(app: AppContext, code: string, form: StoreForm): Promise<Outcome> {
+  return run(
+    app,
     {
+      scope: 'donor',
       code,
       station: 'make-safe',
-      taken: { field: 'name', message: `There is a store ${form.name} already. Choose another name.` },
+      onConflict: refusal('store-name-taken', { name: form.name }, 'name'),
     },
     async (edit, donor) => {
       const rated = form.ratedVoltage?.value ?? form.capacitance.ratedVoltage;
@@ -29,7 +29,7 @@ export function addStore(bench: Bench, code: string, form: StoreForm): Promise<F
         bleedOhm: form.bleed?.value ?? null,
         holdSource: form.holdSource === '' ? 'auto' : form.holdSource,
         holdV: form.holdVoltage?.value ?? null,
-        createdMs: bench.now(),
+        createdMs: app.now(),
       });
       return `${form.name} is listed as a store of charge.`;
     },
@@ -37,9 +37,9 @@ export function addStore(bench: Bench, code: string, form: StoreForm): Promise<F
 }
 
 /** Adds a reading of a store. */
-export function readStore(bench: Bench, code: string, form: ReadingForm): Promise<FormOutcome> {
+export function readStore(app: AppContext, code: string, form: ReadingForm): Promise<Outcome> {
   return record(
-    bench,
+    app,
     { code, station: 'make-safe' },
     {
       kind: 'reading',
@@ -50,42 +50,38 @@ export function readStore(bench: Bench, code: string, form: ReadingForm): Promis
   );
 }
 
-/** Strikes a store that is none; it can be taken back. */
-export function strikeStore(bench: Bench, of: { code: string; name: string }): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'make-safe' }, async (edit, donor) => {
+/** Deletes a store that is none; it can be undone. */
+export function removeStore(app: AppContext, of: { code: string; name: string }): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'make-safe' }, async (edit, donor) => {
     const store = await findStore(edit.tx, donor.id, of.name);
-    if (!store) return refuse(`${of.name} is not a store of this donor any more.`);
+    if (!store) return refuse('store-gone', { name: of.name });
     await edit.remove('stores', store.id);
-    return `${of.name} was struck from the stores.`;
+    return `${of.name} was deleted from the stores.`;
   });
 }
 
 /** Notes that power was put to a unit, or taken away: what was read before says nothing any more. */
-export function notePower(bench: Bench, of: { code: string; applied: boolean }): Promise<FormOutcome> {
-  return record(bench, { code: of.code, station: 'make-safe' }, { kind: 'power', applied: of.applied });
+export function notePower(app: AppContext, of: { code: string; applied: boolean }): Promise<Outcome> {
+  return record(app, { code: of.code, station: 'make-safe' }, { kind: 'power', applied: of.applied });
 }
 
 /** Lists a capacitor of the parts log as a store. */
-export function listPartAsStore(bench: Bench, of: { code: string; ref: string }): Promise<FormOutcome> {
-  return editDonor(
-    bench,
-    {
-      code: of.code,
-      station: 'make-safe',
-      taken: { message: `${of.ref} is listed as a store already.` },
-    },
+export function listPartAsStore(app: AppContext, of: { code: string; ref: string }): Promise<Outcome> {
+  return run(
+    app,
+    { scope: 'donor', code: of.code, station: 'make-safe', onConflict: refusal('store-listed', { ref: of.ref }) },
     async (edit, donor) => {
       const found = await findPart(edit.tx, donor.id, of.ref);
-      if (!found) return refuse(`${of.ref} is not logged on this donor.`);
+      if (!found) return refuse('part-not-logged', { ref: of.ref });
       const offer = storesFromParts([toPartFacts(found)], [])[0];
-      if (!offer) return refuse(`${of.ref} is no capacitor that stores a charge worth the name.`);
+      if (!offer) return refuse('store-too-small', { ref: of.ref });
       await edit.insert('stores', {
         donorId: donor.id,
         name: offer.ref,
         role: offer.role,
         capacitanceF: offer.capacitance,
         ratedV: offer.ratedVoltage ?? null,
-        createdMs: bench.now(),
+        createdMs: app.now(),
       });
       return `${offer.ref} is listed as a store of charge.`;
     },

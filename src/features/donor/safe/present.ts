@@ -81,37 +81,37 @@ const BLEED_SAYS: Readonly<Record<BleedPathCheck['verdict'], (ohm: string) => st
 }; // prettier-ignore
 
 /** What the readings say: the time constant, the bleed path, the time to the limit, and each warning. */
-export function fitSays({ entry, run, fit, touchLimit }: Assessed): string[] {
+export function fitText({ entry, run, fit, touchLimit }: Assessed): string[] {
   if (run.length === 0) return [];
-  const says: string[] = [];
+  const message: string[] = [];
   const { tau, tauLow, tauHigh } = fit;
   if (tau !== undefined && tauLow !== undefined && tauHigh !== undefined) {
     const seconds = (value: number) => formatQuantity(value, 'second');
-    says.push(`Time constant ${seconds(tau)}, between ${seconds(tauLow)} and ${seconds(tauHigh)} (95 %).`);
+    message.push(`Time constant ${seconds(tau)}, between ${seconds(tauLow)} and ${seconds(tauHigh)} (95 %).`);
     const { bleedOhm, capacitanceF } = entry.store;
     if (capacitanceF > 0) {
       const path = checkBleedPath({ tau, capacitance: capacitanceF, bleed: bleedOhm ?? undefined });
-      says.push(BLEED_SAYS[path.verdict](ohms(bleedOhm ?? path.resistance)));
+      message.push(BLEED_SAYS[path.verdict](ohms(bleedOhm ?? path.resistance)));
       if (path.capacitance !== undefined)
-        says.push(
+        message.push(
           `Through ${ohms(bleedOhm ?? 0)} and the meter that is ${formatQuantity(path.capacitance, 'farad', { digits: 2 })}; ${formatQuantity(capacitanceF, 'farad')} is printed.`,
         );
     }
     const crossing = reliableTime(fit, touchLimit);
     if (crossing && crossing.latest > (run.at(-1)?.elapsedS ?? 0))
-      says.push(
+      message.push(
         `Under ${volts(touchLimit)} by ${formatDuration(crossing.latest)} at the late bound. It says when to measure, not that it is safe.`,
       );
   }
   return [
-    ...says,
+    ...message,
     ...fit.warnings.map(dischargeWarningText),
-    ...converterSays(run, fit.model, entry.store.capacitanceF),
+    ...converterText(run, fit.model, entry.store.capacitanceF),
   ];
 }
 
 /** A converter that still runs: what it draws, and how long until it stops by itself. */
-function converterSays(run: Assessed['run'], model: Assessed['fit']['model'], capacitance: number): string[] {
+function converterText(run: Assessed['run'], model: Assessed['fit']['model'], capacitance: number): string[] {
   const [first, last] = [run[0], run.at(-1)];
   if (model !== 'constant-power' || !first || !last || capacitance <= 0) return [];
   const watts = constantPowerLoad({
@@ -127,7 +127,7 @@ function converterSays(run: Assessed['run'], model: Assessed['fit']['model'], ca
 }
 
 /** What the standards ask of an X capacitor's bleeder. */
-export function filterSays({ entry, hold }: Assessed): string[] {
+export function filterBleedText({ entry, hold }: Assessed): string[] {
   const { role, capacitanceF, bleedOhm } = entry.store;
   const rules = role === 'filter' ? largestFilterBleeds({ capacitance: capacitanceF, peak: hold.volts }) : [];
   const [loosest] = [...rules].sort((a, b) => b.ohms - a.ohms);
@@ -144,7 +144,7 @@ export function filterSays({ entry, hold }: Assessed): string[] {
 }
 
 /** What each capacitor of a series string may hold by itself. */
-export function stringSays(assessed: Assessed): string[] {
+export function stringText(assessed: Assessed): string[] {
   const shares = stringShares(assessed);
   if (shares.length === 0) return [];
   return [
@@ -191,7 +191,7 @@ export function nextStep(assessed: Assessed, open: readonly Assessed[], now: num
 }
 
 /** The tool to bleed it with, and what the bleeder on the board would do alone. */
-export function toolSays({ entry, present, largest, touchLimit }: Assessed): string {
+export function toolText({ entry, present, largest, touchLimit }: Assessed): string {
   const of = { start: present, capacitance: largest, touchLimit };
   const plan = suggestBleed(of);
   const { bleedOhm } = entry.store;

@@ -1,7 +1,8 @@
+import 'server-only';
 import { formatDuration, formatQuantity } from '../../../core/quantity';
 import { storedEnergy, storesFromParts, STORE_ROLES, type PowerHistory, type UnitCaution } from '../../../core/safety';
 import { parseFilter } from '../../../core/stock';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import type { Queryable } from '../../../db/client';
 import type { Donor } from '../../../db/repositories/donors';
 import { candidateLots } from '../../../db/repositories/lotSearch';
@@ -10,7 +11,7 @@ import { readSettings } from '../../../db/repositories/settings';
 import type { StoreReadingRow } from '../../../db/repositories/stores';
 import { toPartFacts } from '../../../services/dossier/partFacts';
 import { assess, reliableTime, type Assessed } from './assess';
-import { claimOf, filterSays, fitSays, hazardOf, nextStep, stringSays, toolSays } from './present';
+import { claimOf, filterBleedText, fitText, hazardOf, nextStep, stringText, toolText } from './present';
 import { unitRecord } from '../../../services/dossier/unitFacts';
 import { agoOf, clockOf } from '../shared/words';
 
@@ -32,7 +33,7 @@ export interface DischargeChart {
   /** The fit and its 95 % band, when one holds. */
   readonly curve: readonly { time: number; volts: number; low: number; high: number }[];
   readonly limit: number;
-  readonly crossing: { readonly time: number; readonly says: string } | null;
+  readonly crossing: { readonly time: number; readonly message: string } | null;
 }
 
 /** A resistor of the drawers that could serve as a tool. */
@@ -40,7 +41,7 @@ export interface StockedResistor {
   readonly lot: string;
   readonly resistance: number;
   readonly power: number;
-  readonly says: string;
+  readonly message: string;
 }
 
 export interface SafetyView {
@@ -50,7 +51,7 @@ export interface SafetyView {
     readonly heading: string;
     /** Where a stand-in meter must put its leads. */
     readonly point: string;
-    readonly last: { readonly number: string; readonly says: string } | null;
+    readonly last: { readonly number: string; readonly message: string } | null;
     readonly readings: readonly { id: string; time: string; reading: string; offFit: string }[];
     /** The clock of the run that goes on: what it showed at a moment, in milliseconds since 1970. */
     readonly clock: { readonly elapsed: number; readonly at: number } | null;
@@ -58,25 +59,25 @@ export interface SafetyView {
   } | null;
   readonly claim: { readonly text: string; readonly stop: boolean };
   readonly hazard: { readonly weight: 'danger' | 'check' | 'note' | 'ok'; readonly text: string } | null;
-  readonly says: readonly string[];
+  readonly message: readonly string[];
   readonly string: readonly string[];
   readonly next: string;
   readonly tool: {
-    readonly says: string;
+    readonly message: string;
     readonly start: number;
     readonly capacitance: number;
     readonly touchLimit: number;
     readonly stocked: readonly StockedResistor[];
   } | null;
   /** Capacitors of the parts log that are not listed yet. */
-  readonly offers: readonly { readonly ref: string; readonly says: string }[];
-  readonly power: { readonly on: boolean; readonly says: string };
+  readonly offers: readonly { readonly ref: string; readonly message: string }[];
+  readonly power: { readonly on: boolean; readonly message: string };
   readonly cautions: readonly UnitCaution[];
 }
 
 /** The stores of a donor, the discharge of one of them, and whether it can hurt now. */
 export async function safetyView(donor: Donor, wanted: string | undefined): Promise<SafetyView> {
-  const { db, now } = bench();
+  const { db, now } = appContext();
   const moment = now();
   const [unit, { touchLimit }, power] = await Promise.all([
     unitRecord(db.read, donor, moment),
@@ -97,9 +98,9 @@ export async function safetyView(donor: Donor, wanted: string | undefined): Prom
       unit.stores.map(({ store }) => store.name),
     ).map(({ ref, role, capacitance, ratedVoltage }) => ({
       ref,
-      says: `${STORE_ROLES[role].label}, ${formatQuantity(capacitance, 'farad')}${ratedVoltage === undefined ? '' : ` ${volts(ratedVoltage)}`}`,
+      message: `${STORE_ROLES[role].label}, ${formatQuantity(capacitance, 'farad')}${ratedVoltage === undefined ? '' : ` ${volts(ratedVoltage)}`}`,
     })),
-    power: powerSays(power),
+    power: powerText(power),
     cautions: unit.cautions,
   };
   if (!chosen) return { ...NOTHING_LISTED, ...shared };
@@ -118,12 +119,12 @@ export async function safetyView(donor: Donor, wanted: string | undefined): Prom
     },
     claim: claimOf(chosen),
     hazard: hazardOf(chosen),
-    says: [...fitSays(chosen), ...filterSays(chosen)],
-    string: stringSays(chosen),
+    message: [...fitText(chosen), ...filterBleedText(chosen)],
+    string: stringText(chosen),
     next: nextStep(chosen, open, moment),
     tool: bleeds
       ? {
-          says: toolSays(chosen),
+          message: toolText(chosen),
           start: chosen.present,
           capacitance: chosen.largest,
           touchLimit,
@@ -147,18 +148,18 @@ const NOTHING_LISTED: Omit<SafetyView, 'cards' | 'offers' | 'power' | 'cautions'
   selected: null,
   claim: { text: 'Assume that it can. No store is listed yet', stop: true },
   hazard: null,
-  says: [],
+  message: [],
   string: [],
   next: 'List every capacitor that can hold charge, the mains reservoir first. Then unplug it, wait, and read each one.',
   tool: null,
 };
 
-function powerSays({ appliedAt, removedAt }: PowerHistory): SafetyView['power'] {
-  if (appliedAt === undefined) return { on: false, says: 'No power was put to it here.' };
+function powerText({ appliedAt, removedAt }: PowerHistory): SafetyView['power'] {
+  if (appliedAt === undefined) return { on: false, message: 'No power was put to it here.' };
   const on = removedAt === undefined || removedAt < appliedAt;
   return on
-    ? { on, says: `Power is on since ${clockOf(appliedAt)}.` }
-    : { on, says: `Power was on from ${clockOf(appliedAt)}, off at ${clockOf(removedAt ?? appliedAt)}.` };
+    ? { on, message: `Power is on since ${clockOf(appliedAt)}.` }
+    : { on, message: `Power was on from ${clockOf(appliedAt)}, off at ${clockOf(removedAt ?? appliedAt)}.` };
 }
 
 function card({ entry, state, hold, run, largest }: Assessed, code: string, selected: boolean, now: number): StoreCard {
@@ -200,7 +201,7 @@ function lastReading(run: readonly StoreReadingRow[], now: number) {
   const last = run.at(-1);
   if (!last) return null;
   const printed = formatQuantity(last.voltageV, 'volt', { resolution: last.resolutionV });
-  return { number: printed, says: `${clockOf(last.takenMs)}, ${agoOf(last.takenMs, now)}` };
+  return { number: printed, message: `${clockOf(last.takenMs)}, ${agoOf(last.takenMs, now)}` };
 }
 
 function readingRows({ run, fit }: Assessed) {
@@ -246,7 +247,7 @@ function chartOf({ run, fit, touchLimit }: Assessed): DischargeChart | null {
         })
       : [],
     limit: touchLimit,
-    crossing: crossing && crossing.time > 0 ? { time: crossing.time, says: formatDuration(crossing.time) } : null,
+    crossing: crossing && crossing.time > 0 ? { time: crossing.time, message: formatDuration(crossing.time) } : null,
   };
 }
 
@@ -263,7 +264,7 @@ async function stockedResistors(db: Queryable): Promise<StockedResistor[]> {
           lot: lot.code,
           resistance: resistance.value,
           power: power.value,
-          says: `${formatQuantity(resistance.value, 'ohm')} ${formatQuantity(power.value, 'watt')}, bin ${bin}`,
+          message: `${formatQuantity(resistance.value, 'ohm')} ${formatQuantity(power.value, 'watt')}, bin ${bin}`,
         },
       ];
     })

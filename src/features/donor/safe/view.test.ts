@@ -1,39 +1,41 @@
+import { valueOf } from '../../../services/command';
 import { findDonor } from '../../../db/repositories/donors';
-import { shareBench } from '../../../db/testing/sharedContext';
-import { temporaryBench } from '../../../db/testing/temporaryContext';
-import { writeSettings } from '../../../db/repositories/settings';
+import { shareContext } from '../../../db/testing/sharedContext';
+import { temporaryContext } from '../../../db/testing/temporaryContext';
+import { keepSetting } from '../../../db/testing/edited';
 import { aShop } from '../../../db/testing/aShop';
-import { donorForm, storeForm } from '../schema';
+import { donorForm } from '../intake/schema';
+import { storeForm } from './schema';
 import { registerDonor } from '../intake/commands';
 import { recordLine } from '../shared/recordLine';
 import { addStore, listPartAsStore } from './commands';
 import { loadDonor } from '../shared/view.server';
 import { safetyView } from './view.server';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let code: string;
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
   code = await aUnit('INPUT 100-240V~ 1.5A OUTPUT 24V 2.5A');
 });
 afterEach(() => fixture.dispose());
 
 async function aUnit(nameplate: string) {
-  return (await registerDonor(fixture.bench, donorForm.parse({ description: 'adapter', nameplate }))).code;
+  return valueOf(await registerDonor(fixture.app, donorForm.parse({ description: 'adapter', nameplate }))).code;
 }
 
 async function type(...lines: string[]) {
   for (const line of lines) {
-    const outcome = await recordLine(fixture.bench, { code, station: 'make-safe', line });
+    const outcome = await recordLine(fixture.app, { code, station: 'make-safe', line });
     if (!outcome.ok) throw new Error(outcome.problems.map(({ message }) => message).join(' '));
   }
 }
 
 async function view(store?: string) {
-  const donor = await findDonor(fixture.bench.db.read, code);
+  const donor = await findDonor(fixture.app.db.read, code);
   if (!donor) throw new Error('no donor');
   const plain = JSON.stringify(await safetyView(donor, store)).replaceAll('\u00a0', ' ');
   return JSON.parse(plain) as Awaited<ReturnType<typeof safetyView>>;
@@ -63,7 +65,7 @@ describe('one store, reading by reading', () => {
       { label: 'last reading', value: 'never read' },
     ]);
     expect(next).toContain('c3 212V @ 15s');
-    expect(tool?.says).toContain('Never short it');
+    expect(tool?.message).toContain('Never short it');
   });
 
   // V = 318.2·e^(−t/38.54 s) at 470 kΩ × 82 uF; ln(318.2/60)·38.5 = 64.3 s.
@@ -75,28 +77,28 @@ describe('one store, reading by reading', () => {
       'c3 170.8V @ 24s',
       'c3 112.7V @ 40s',
     );
-    const { claim, says, selected } = await view();
+    const { claim, message, selected } = await view();
     expect(claim.text).toMatch(/^Yes\. C3 had 113 V at the last reading, under 60 V at about 65 s$/);
-    expect(says[0]).toMatch(/^Time constant 38\.\d s, between 38\.\d s and 38\.\d s \(95 %\)\.$/);
-    expect(says[1]).toBe('470 kΩ bleeds it, as traced.');
+    expect(message[0]).toMatch(/^Time constant 38\.\d s, between 38\.\d s and 38\.\d s \(95 %\)\.$/);
+    expect(message[1]).toBe('470 kΩ bleeds it, as traced.');
     // 38.5 s through 470 kΩ beside the meter's 10 MΩ, 449 kΩ: 86 µF by hand.
-    expect(says[2]).toBe('Through 470 kΩ and the meter that is 86 µF; 82 µF is printed.');
+    expect(message[2]).toBe('Through 470 kΩ and the meter that is 86 µF; 82 µF is printed.');
     expect(selected?.chart?.crossing?.time).toBeCloseTo(64.3, 0);
     expect(selected?.chart?.curve.every(({ low, volts, high }) => low <= volts && volts <= high)).toBe(true);
     expect(selected?.readings.map(({ time }) => time)).toEqual(['0 s', '12 s', '24 s', '40 s']);
   });
 
   test.each`
-    lines                                                                                                                | says                         | why
+    lines                                                                                                                | message                         | why
     ${['c3 300V @ 0s', 'c3 245V @ 10s']}                                                                                 | ${/needs three/}             | ${'two readings make no fit'}
     ${['c3 200V @ 0s', 'c3 210V @ 10s', 'c3 220V @ 20s']}                                                                | ${/still plugged in/}        | ${'it rises'}
     ${['c3 300V @ 0s', 'c3 120V @ 5s', 'c3 71V @ 10s', 'c3 66V @ 15s', 'c3 65V @ 20s', 'c3 65V @ 25s']}                  | ${/stays near 65 V/}         | ${'the bleed opens on the way down'}
     ${['c3 300.0V @ 0s', 'c3 280.0V @ 10s', 'c3 260.0V @ 20s', 'c3 240.0V @ 30s', 'c3 220.0V @ 40s', 'c3 160.0V @ 70s']} | ${/constant current/}        | ${'a straight line'}
     ${['c3 300.0V @ 0s', 'c3 264.6V @ 10s', 'c3 223.6V @ 20s', 'c3 173.2V @ 30s', 'c3 100.0V @ 40s']}                    | ${/converter still running/} | ${'V² falls in a straight line'}
-  `('a discharge that is none gives no time ($why)', async ({ lines, says }) => {
+  `('a discharge that is none gives no time ($why)', async ({ lines, message }) => {
     await type('store c3 82u 400V bleed 470k', ...(lines as string[]));
     const seen = await view();
-    expect(seen.says.join(' ')).toMatch(says as RegExp);
+    expect(seen.message.join(' ')).toMatch(message as RegExp);
     expect(seen.claim.text).not.toContain('under 60 V');
     expect(seen.claim.stop).toBe(true);
     expect(seen.selected?.chart?.crossing).toBeNull();
@@ -108,8 +110,8 @@ describe('one store, reading by reading', () => {
     expect(first.claim).toEqual({ stop: false, text: 'C3 is measured dead: 400 mV at the last reading' });
     expect(first.next).toMatch(/Read C3 again in 5 min.*recover by 3\.18 V to 31\.8 V/);
     expect(first.tool).toBeNull();
-    const { bench } = fixture;
-    const later = { ...bench, now: () => bench.now() + 310_000 };
+    const { app } = fixture;
+    const later = { ...app, now: () => app.now() + 310_000 };
     await recordLine(later, { code, station: 'make-safe', line: 'c3 0.5V' });
     const second = await view();
     expect(second.claim.text).toBe('C3 is measured dead: 500 mV, and it did not recover');
@@ -130,8 +132,8 @@ describe('several stores', () => {
   test('the one under the leads stays, then the one that is not dead comes first, unless another is asked for', async () => {
     await type('store cx1 220n 275V', 'store c3 82u 400V', 'cx1 0.2V');
     expect((await view()).selected?.name).toBe('CX1');
-    const { bench } = fixture;
-    shareBench({ ...bench, now: () => bench.now() + 180_000 });
+    const { app } = fixture;
+    shareContext({ ...app, now: () => app.now() + 180_000 });
     const seen = await view();
     expect(seen.selected?.name).toBe('C3');
     expect(seen.cards.map(({ name, role, dead }) => [name, role, dead])).toEqual([
@@ -163,11 +165,11 @@ describe('banks, sources and power', () => {
 
   test('what it may hold can be named', async () => {
     await addStore(
-      fixture.bench,
+      fixture.app,
       code,
       storeForm.parse({ name: 'C7', capacitance: '1u', role: 'boosted', holdSource: 'user', holdVoltage: '620V' }),
     );
-    await addStore(fixture.bench, code, storeForm.parse({ name: 'C8', capacitance: '470u', holdSource: 'doubler' }));
+    await addStore(fixture.app, code, storeForm.parse({ name: 'C8', capacitance: '470u', holdSource: 'doubler' }));
     const holds = (await view()).cards.map(({ facts: [first] }) => first?.value);
     expect(holds).toEqual(['620 V', '187 V']);
     expect((await view()).cautions.map(({ name }) => name)).toContain('a pulse store');
@@ -195,7 +197,7 @@ describe('banks, sources and power', () => {
     const on = await view();
     expect(on.claim).toMatchObject({ stop: true, text: expect.stringMatching(/^Yes\. Power is on since/) });
     expect(on.power.on).toBe(true);
-    expect((await loadDonor(code))?.frame.live?.says).toBe('C3 not measured dead since power was on');
+    expect((await loadDonor(code))?.frame.live?.message).toBe('C3 not measured dead since power was on');
     await type('c3 0.3V');
     expect((await view()).claim.stop).toBe(true);
     await type('power off');
@@ -212,26 +214,26 @@ describe('banks, sources and power', () => {
 
   test('capacitors of the parts log are offered, and listed once', async () => {
     await type('c3 electrolytic 82u 400V', 'cx1 x2 220n 275V', 'c9 100n 50V', 'c21 electrolytic 2200u 25V', 'r1 4k7');
-    const offers = () => view().then((seen) => seen.offers.map(({ ref, says }) => `${ref}: ${says}`));
+    const offers = () => view().then((seen) => seen.offers.map(({ ref, message }) => `${ref}: ${message}`));
     expect(await offers()).toEqual([
       'C3: mains reservoir, 82 µF 400 V',
       'CX1: X or Y filter, 220 nF 275 V',
       'C21: output bank, 2200 µF 25 V',
     ]);
-    await listPartAsStore(fixture.bench, { code, ref: 'C3' });
+    await listPartAsStore(fixture.app, { code, ref: 'C3' });
     expect((await view()).cards[0]).toMatchObject({ name: 'C3', role: 'bulk' });
     expect(await offers()).toHaveLength(2);
-    expect(await listPartAsStore(fixture.bench, { code, ref: 'R1' })).toMatchObject({ ok: false });
+    expect(await listPartAsStore(fixture.app, { code, ref: 'R1' })).toMatchObject({ ok: false });
   });
 
   test('the lower touch limit of a careful shop holds at once, in the fit and in the lists', async () => {
     await type('store c3 82u 400V bleed 470k', 'c3 55.0V');
     expect((await view()).claim.stop).toBe(false);
-    await writeSettings(fixture.bench, { touchLimit: 50 });
+    await keepSetting(fixture.app, 'touchLimit', 50);
     const seen = await view();
     expect(seen.claim.stop).toBe(true);
     expect(seen.tool?.touchLimit).toBe(50);
-    expect((await loadDonor(code))?.frame.live?.says).toContain('C3');
+    expect((await loadDonor(code))?.frame.live?.message).toContain('C3');
   });
 
   test('a resistor of the drawers is looked at for the tool', async () => {
@@ -239,7 +241,7 @@ describe('banks, sources and power', () => {
       resistance: [resistance, 'decoded'] as const,
       power: [power, 'decoded'] as const,
     });
-    await aShop(fixture.bench, {
+    await aShop(fixture.app, {
       lots: [
         { code: 'R0A-AAA', kind: 'resistor', bin: 'R1', ratings: ratings(2200, 5) },
         { code: 'R0B-BBB', kind: 'resistor', bin: 'R1', ratings: { resistance: [4700, 'decoded'] } },
@@ -247,7 +249,7 @@ describe('banks, sources and power', () => {
     });
     await type('store c3 82u 400V');
     expect((await view()).tool?.stocked).toEqual([
-      { lot: 'R0A-AAA', resistance: 2200, power: 5, says: '2.2 kΩ 5 W, bin R1' },
+      { lot: 'R0A-AAA', resistance: 2200, power: 5, message: '2.2 kΩ 5 W, bin R1' },
     ]);
   });
 });
@@ -256,9 +258,9 @@ describe('what the size and the shape of a discharge add', () => {
   test('an X capacitor is held against what the standards ask of its bleeder', async () => {
     await type('store cx1 470n 275V bleed 10M', 'cx1 0.2V');
     // 373 V peak: 2 s to 60 V is 2.33 MΩ, the time-constant rule 2.13 MΩ, 1 s to 34 V 0.89 MΩ, by hand.
-    const says = (await view()).says.join(' ');
-    expect(says).toContain('2.1 MΩ for time constant of 1 s (IEC 60950-1), 2.3 MΩ for 60 V within 2 s (IEC 62368-1)');
-    expect(says).toContain('The 10 MΩ traced is more than any of them allows.');
+    const message = (await view()).message.join(' ');
+    expect(message).toContain('2.1 MΩ for time constant of 1 s (IEC 60950-1), 2.3 MΩ for 60 V within 2 s (IEC 62368-1)');
+    expect(message).toContain('The 10 MΩ traced is more than any of them allows.');
   });
 
   test('a converter that still runs: what it draws and when it stops', async () => {
@@ -267,8 +269,8 @@ describe('what the size and the shape of a discharge add', () => {
       'store c3 150u 400V',
       ...[300, 284.6, 268.3, 251.0, 232.4, 212.1].map((volts, second) => `c3 ${volts.toFixed(1)}V @ ${second}s`),
     );
-    const says = (await view()).says.join(' ');
-    expect(says).toContain('It draws about 680 mW, and stops near 80 V after 4.3 s more.');
-    expect(says).toContain('stops near 80 V');
+    const message = (await view()).message.join(' ');
+    expect(message).toContain('It draws about 680 mW, and stops near 80 V after 4.3 s more.');
+    expect(message).toContain('stops near 80 V');
   });
 });

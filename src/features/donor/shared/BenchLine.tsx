@@ -8,11 +8,11 @@ import { useNotice } from '../../../ui/feedback/Notices';
 import { ProgressLine } from '../../../ui/feedback/ProgressLine';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { CommandLine, type CommandPreview } from '../../../ui/frame/CommandLine';
-import { recordLineAction, typeNamesAction, undoLatestAction } from '../actions';
+import { recordLineAction, typeNamesAction, undoLatestAction } from './actions';
 
 const TAKE_BACK = 'undo';
 const said = (outcome: FormOutcome) =>
-  outcome.ok ? (outcome.says ?? '') : outcome.problems.map(({ message }) => message).join(' ');
+  outcome.ok ? (outcome.message ?? '') : outcome.problems.map(({ message }) => message).join(' ');
 
 interface Refused {
   readonly line: string;
@@ -40,14 +40,14 @@ export function BenchLine({ code, station, context }: { code: string; station: S
   }
 
   function preview(text: string): CommandPreview {
-    if (text.trim().toLowerCase() === TAKE_BACK) return { ok: true, says: 'take the last step back', ghost: '' };
+    if (text.trim().toLowerCase() === TAKE_BACK) return { ok: true, message: 'take the last step back', ghost: '' };
     const understood = understand(text, known);
     const ghost = complete(text, known);
     return understood.ok
-      ? { ok: true, says: understood.says, ghost }
+      ? { ok: true, message: understood.message, ghost }
       : {
           ok: false,
-          says: benchProblemText(understood.problem),
+          message: benchProblemText(understood.problem),
           ghost,
           ...(understood.at ? { at: understood.at } : {}),
         };
@@ -57,7 +57,7 @@ export function BenchLine({ code, station, context }: { code: string; station: S
     const takeBack = text.trim().toLowerCase() === TAKE_BACK;
     const outcome = takeBack ? await undoLatestAction(code) : await recordLineAction({ code, station }, text);
     if (!outcome.ok) return said(outcome);
-    notify({ says: said(outcome), ...(outcome.undo ? { undo: outcome.undo } : {}) });
+    notify({ message: said(outcome), ...(outcome.undo ? { undo: outcome.undo } : {}) });
     router.refresh();
     return undefined;
   }
@@ -78,7 +78,7 @@ export function BenchLine({ code, station, context }: { code: string; station: S
     }
     setProgress(undefined);
     setRefused(failures);
-    notify({ says: `${lines.length - failures.length} of ${lines.length} lines recorded.` });
+    notify({ message: `${lines.length - failures.length} of ${lines.length} lines recorded.` });
     router.refresh();
   }
 

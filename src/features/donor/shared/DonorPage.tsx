@@ -38,7 +38,7 @@ export function DonorPage({
 }
 
 function DonorHead({ frame, station }: { frame: DonorFrame; station: StationName }) {
-  const { code, title, says, live, stages } = frame;
+  const { code, title, message, live, stages } = frame;
   return (
     <header className="border-b border-rule px-[22px] pt-3.5 pb-2.5 max-[899px]:px-4 max-[899px]:pt-2.5">
       <div className="mb-3 flex items-center gap-3.5 max-[899px]:mb-2 max-[899px]:flex-wrap max-[899px]:gap-2">
@@ -47,12 +47,12 @@ function DonorHead({ frame, station }: { frame: DonorFrame; station: StationName
           <h1 className="truncate text-[18px] leading-tight font-semibold tracking-[-0.01em] max-[899px]:text-[15px]">
             {title}
           </h1>
-          <p className="truncate text-[12px] text-ink-2 max-[899px]:hidden">{says}</p>
+          <p className="truncate text-[12px] text-ink-2 max-[899px]:hidden">{message}</p>
         </div>
         {live && (
           <p className="ml-auto flex flex-none items-center gap-2.5 rounded-[4px] border-[1.5px] border-stop bg-stop-wash px-3 py-1.5 text-[13.5px] font-semibold text-stop max-[899px]:w-full max-[899px]:py-1 max-[899px]:text-[12.5px]">
             <i aria-hidden="true" className="hatch size-[17px] flex-none" />
-            {live.says}
+            {live.message}
             {live.volts && <span className="q">{live.volts}</span>}
           </p>
         )}

@@ -3,7 +3,7 @@
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { addNoteAction, moveMatterAction } from '../actions';
+import { addNoteAction, moveIssueAction } from './actions';
 import type { NoteView } from './notes.server';
 import type { StationName } from '../../../core/station';
 
@@ -42,7 +42,7 @@ function Matter({ code, matter }: { code: string; matter: NoteView }) {
         <details className="text-[12.5px]">
           <summary className="cursor-pointer text-ink-2 underline decoration-dotted">move it on</summary>
           <ActionForm
-            action={moveMatterAction.bind(null, code, id)}
+            action={moveIssueAction.bind(null, code, id)}
             label={`Move on: ${text}`}
             className="mt-1 grid grid-cols-[110px_1fr_auto] items-start gap-x-2.5"
             clearAfter
@@ -66,7 +66,7 @@ function Matter({ code, matter }: { code: string; matter: NoteView }) {
 function settle(code: string, id: string) {
   const data = new FormData();
   data.set('standing', 'settled');
-  return moveMatterAction(code, id, data);
+  return moveIssueAction(code, id, data);
 }
 
 /** A claim, a question or a note about one part. */

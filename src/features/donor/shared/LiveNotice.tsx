@@ -2,7 +2,7 @@
 
 import type { StationName } from '../../../core/station';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
-import { goOnAction } from '../actions';
+import { goOnAction } from './actions';
 import type { DonorFrame } from './view.server';
 
 /** At the stations where hands go to the board: what is not measured dead, and the way to go on all the same. */

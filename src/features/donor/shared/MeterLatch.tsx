@@ -18,9 +18,9 @@ export function MeterLatch({ probe }: { probe: MeterProbe }) {
       value={probe.latched ?? ''}
       onChange={(event) => probe.latch(MODES.find(([mode]) => (mode ?? '') === event.target.value)?.[0])}
     >
-      {MODES.map(([mode, says]) => (
-        <option key={says} value={mode ?? ''}>
-          {says}
+      {MODES.map(([mode, message]) => (
+        <option key={message} value={mode ?? ''}>
+          {message}
         </option>
       ))}
     </select>

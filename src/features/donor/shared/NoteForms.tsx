@@ -4,7 +4,7 @@ import type { StationName } from '../../../core/station';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SelectField, SubmitButton, TextArea } from '../../../ui/form/fields';
-import { addNoteAction, finishStationAction, undoAction } from '../actions';
+import { addNoteAction, finishStationAction, undoAction } from './actions';
 
 /** A note or a question. */
 export function NoteForm({
@@ -48,9 +48,9 @@ export function FinishButton({ code, station }: { code: string; station: Station
 }
 
 /** Takes one step of the journal back, where nothing was built upon it since. */
-export function UndoButton({ entry, says }: { entry: string; says: string }) {
+export function UndoButton({ entry, message }: { entry: string; message: string }) {
   return (
-    <ActionButton tone="small" action={() => undoAction(entry)} label={`Take back: ${says}`}>
+    <ActionButton tone="small" action={() => undoAction(entry)} label={`Take back: ${message}`}>
       take back
     </ActionButton>
   );

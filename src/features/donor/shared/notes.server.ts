@@ -1,6 +1,7 @@
+import 'server-only';
 import { STANDINGS, type Standing } from '../../../core/benchline';
 import { STATION_LABEL, type StationName } from '../../../core/station';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import type { Donor } from '../../../db/repositories/donors';
 import { listJournal } from '../../../db/repositories/journal';
 import { eventsOfNotes, isOpen, listNotes, type Note } from '../../../db/repositories/notes';
@@ -27,7 +28,7 @@ export interface NoteView {
 
 /** Notes, questions and claims of a donor, of one station or one part when given. */
 export async function notesView(donor: Donor, of: { station?: StationName; ref?: string } = {}): Promise<NoteView[]> {
-  const { db, now } = bench();
+  const { db, now } = appContext();
   const moment = now();
   const rows = await listNotes(db.read, donor.id, of);
   const events = await eventsOfNotes(
@@ -64,13 +65,13 @@ function nextStandings(standing: Standing | '', claim: boolean): Standing[] {
 
 /** What was done to a donor, newest first. */
 export async function journalView(donor: Donor, limit = 200) {
-  const { db, now } = bench();
+  const { db, now } = appContext();
   const moment = now();
-  return (await listJournal(db.read, donor.id, limit)).map(({ id, atMs, station, says, undone }) => ({
+  return (await listJournal(db.read, donor.id, limit)).map(({ id, atMs, station, message, undone }) => ({
     id,
     when: `${dayOf(atMs, moment)} ${clockOf(atMs)}`,
-    station: STATION_LABEL[station],
-    says,
+    station: station && STATION_LABEL[station],
+    message,
     undone,
   }));
 }

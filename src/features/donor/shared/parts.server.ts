@@ -1,3 +1,4 @@
+import 'server-only';
 import {
   BLOCK_NAMES,
   BLOCKS,
@@ -15,7 +16,7 @@ import { formatQuantity } from '../../../core/quantity';
 import { senseCheck, type UnitStress } from '../../../core/sense';
 import { SOURCE_MEANING } from '../../../core/evidence';
 import type { Reading } from '../../../core/marking';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import type { Donor } from '../../../db/repositories/donors';
 import { listParts, type PartRecord } from '../../../db/repositories/parts';
 import { ratingHistory } from '../../../db/repositories/ratings';
@@ -31,7 +32,7 @@ import { clockOf, ratingSummary, weakestSource } from './words';
 export interface PartView {
   readonly ref: string;
   readonly title: string;
-  readonly says: string;
+  readonly message: string;
   readonly kind: KindName;
   readonly marking: string;
   readonly harvested: boolean;
@@ -97,7 +98,7 @@ export async function partsView(
   donor: Donor,
   of: { station: 'identify' | 'test' | 'harvest'; wanted: string | undefined },
 ): Promise<PartsView> {
-  const { db } = bench();
+  const { db } = appContext();
   const all = await listParts(db.read, donor.id);
   const [unit, context] = await Promise.all([donorStress(db.read, donor), testContext(db.read, donor)]);
   const fitted = all.filter(({ part }) => !part.fitments.includes('unpopulated'));
@@ -198,12 +199,12 @@ async function partView(
 ): Promise<PartView> {
   const { part, ratings } = record;
   const rule = kindRule(part.kind);
-  const history = await ratingHistory(bench().db.read, part.id);
+  const history = await ratingHistory(appContext().db.read, part.id);
   return {
     ref: part.ref,
     kind: part.kind,
     title: `${part.ref}, ${withArticle(rule.label)}`,
-    says: [
+    message: [
       part.subtype ?? part.technology,
       part.duty && DUTIES[part.duty],
       part.package && `in ${part.package}`,

@@ -1,7 +1,8 @@
+import { valueOf } from '../../../services/command';
 import { findDonor } from '../../../db/repositories/donors';
-import { shareBench } from '../../../db/testing/sharedContext';
-import { temporaryBench } from '../../../db/testing/temporaryContext';
-import { donorForm } from '../schema';
+import { shareContext } from '../../../db/testing/sharedContext';
+import { temporaryContext } from '../../../db/testing/temporaryContext';
+import { donorForm } from '../intake/schema';
 import { takePart } from '../harvest/takePart';
 import { acceptReading } from '../identify/commands';
 import { registerDonor } from '../intake/commands';
@@ -14,30 +15,30 @@ import { journalView, notesView } from './notes.server';
 import { harvestView } from '../harvest/view.server';
 import { partsView } from './parts.server';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let code: string;
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
   const form = donorForm.parse({
     description: 'adapter',
     maker: 'Velkin',
     nameplate: 'INPUT 230V~ 1A OUTPUT 24V 2.5A',
     symptom: 'dead',
   });
-  code = (await registerDonor(fixture.bench, form)).code;
+  code = valueOf(await registerDonor(fixture.app, form)).code;
 });
 afterEach(() => fixture.dispose());
 
 async function type(...lines: string[]) {
   for (const line of lines)
-    expect(await recordLine(fixture.bench, { code, station: 'identify', line })).toMatchObject({ ok: true });
+    expect(await recordLine(fixture.app, { code, station: 'identify', line })).toMatchObject({ ok: true });
 }
 
 const donor = async () => {
-  const found = await findDonor(fixture.bench.db.read, code);
+  const found = await findDonor(fixture.app.db.read, code);
   if (!found) throw new Error('no donor');
   return found;
 };
@@ -101,7 +102,7 @@ describe('the parts of a donor', () => {
       { kind: 'N-FET', why: '12N65: 12 A, N channel, 650 V', percent: '88 %', rule: 'current-N-voltage', readAs: null },
     ]);
     expect(before?.taken).toEqual([]);
-    await acceptReading(fixture.bench, { code, ref: 'Q1', reading: before?.identity?.readings[0]?.id ?? '' });
+    await acceptReading(fixture.app, { code, ref: 'Q1', reading: before?.identity?.readings[0]?.id ?? '' });
     const after = (await parts('identify', 'Q1')).selected;
     expect(after?.taken).toEqual([after?.identity?.readings[0]?.id]);
     expect(after?.ratings).toMatchObject([
@@ -113,7 +114,7 @@ describe('the parts of a donor', () => {
       },
       { label: 'drain current, 25 °C', value: '12 A' },
     ]);
-    await undoLatest(fixture.bench, code);
+    await undoLatest(fixture.app, code);
     expect((await parts('identify', 'Q1')).selected).toMatchObject({ ratings: [], taken: [] });
   });
 
@@ -154,10 +155,10 @@ describe('the parts of a donor', () => {
 
   test('what was taken is listed with its bin, and offered no more', async () => {
     await type('store c3 82u 400V', 'c3 0.4V', 'r12 measures 4k69');
-    await takePart(fixture.bench, { code, ref: 'R12', bin: 'A1' });
+    await takePart(fixture.app, { code, ref: 'R12', bin: 'A1' });
     expect(plain(await harvestView(await donor()))).toMatchObject({
       bins: ['A1'],
-      lots: [{ says: 'resistor 4.69 kΩ', grade: 'A', pieces: 1, bin: 'A1' }],
+      lots: [{ message: 'resistor 4.69 kΩ', grade: 'A', pieces: 1, bin: 'A1' }],
     });
     expect((await parts('harvest', 'R12')).selected?.harvested).toBe(true);
     expect((await parts('harvest')).worthTaking).toEqual([]);
@@ -170,8 +171,8 @@ describe('the frame of a donor', () => {
     const frame = plain((await loadDonor(code.toLowerCase()))?.frame);
     expect(frame).toMatchObject({
       title: 'Velkin adapter',
-      says: expect.stringMatching(/^230 V~ 1 A to 24 V 2\.5 A · 60 W · desk brick, 14 Nov/),
-      live: { says: 'C3 and 1 more not measured dead', volts: '212 V' },
+      message: expect.stringMatching(/^230 V~ 1 A to 24 V 2\.5 A · 60 W · desk brick, 14 Nov/),
+      live: { message: 'C3 and 1 more not measured dead', volts: '212 V' },
     });
     expect(frame?.stages.map(({ state }) => state)).toEqual([
       'done',
@@ -199,22 +200,22 @@ describe('the frame of a donor', () => {
   `('work stands at $station: $next', async ({ lines, station, next }) => {
     await type(...(lines as string[]));
     const line = (await donorLines({ query: code, page: 0, size: 5 })).lines[0];
-    expect(line).toMatchObject({ station, next, says: expect.stringContaining('dead') });
+    expect(line).toMatchObject({ station, next, message: expect.stringContaining('dead') });
     expect(await stationInHandOf(code)).toBe(line?.href);
   });
 });
 
 test('notes and the journal tell what was done, with what was taken back struck', async () => {
-  await addNote(fixture.bench, code, { station: 'open', text: 'glued', ref: '', sort: 'note' });
-  await addNote(fixture.bench, code, { station: 'record', text: 'who made U1', ref: '', sort: 'question' });
+  await addNote(fixture.app, code, { station: 'open', text: 'glued', ref: '', sort: 'note' });
+  await addNote(fixture.app, code, { station: 'record', text: 'who made U1', ref: '', sort: 'question' });
   await type('r1 4k7');
-  await undoLatest(fixture.bench, code);
+  await undoLatest(fixture.app, code);
   expect(await notesView(await donor())).toMatchObject([
     { station: 'Open', text: 'glued', ref: '', question: false, open: false },
     { station: 'Record', text: 'who made U1', question: true, open: true, next: ['settled'] },
   ]);
   expect(await notesView(await donor(), { station: 'open' })).toHaveLength(1);
   const [latest, ...earlier] = await journalView(await donor());
-  expect(latest).toMatchObject({ undone: true, says: expect.stringContaining('R1') });
+  expect(latest).toMatchObject({ undone: true, message: expect.stringContaining('R1') });
   expect(earlier.every(({ undone }) => !undone)).toBe(true);
 });

@@ -31,7 +31,7 @@ export function useMeterProbe(model: string, record: (line: string) => Promise<v
       const quantity = latched ?? 'continuity';
       const outcome = await instrument.read(quantity, `${model} ${a} ${b}`);
       if (!outcome.ok) {
-        notify({ says: outcome.says });
+        notify({ message: outcome.message });
         return false;
       }
       await record(lineOfReading(a, b, { quantity, value: outcome.reading.value }));

@@ -10,9 +10,9 @@ export function useTell(): (work: () => Promise<FormOutcome>) => Promise<FormOut
   const notify = useNotice();
   return async (work) => {
     const outcome = await work().catch(() => undefined);
-    if (!outcome) notify({ says: 'The server did not answer. Nothing was recorded; try again.' });
-    else if (!outcome.ok) notify({ says: outcome.problems.map(({ message }) => message).join(' ') });
-    else notify({ says: outcome.says ?? 'Recorded.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
+    if (!outcome) notify({ message: 'The server did not answer. Nothing was recorded; try again.' });
+    else if (!outcome.ok) notify({ message: outcome.problems.map(({ message }) => message).join(' ') });
+    else notify({ message: outcome.message ?? 'Recorded.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
     router.refresh();
     return outcome;
   };

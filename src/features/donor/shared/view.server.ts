@@ -1,13 +1,14 @@
+import 'server-only';
 import type { BenchContext } from '../../../core/benchline';
 import { describePlate } from '../../../core/nameplate';
 import { formatQuantity } from '../../../core/quantity';
 import { STATION_LABEL, stationInHand, type StationName, type StationSummary } from '../../../core/station';
 import { mayTakeApart, UNIT_KINDS } from '../../../core/unit';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import { donorOverview, donorTitle, findDonor, type Donor, type DonorOverview } from '../../../db/repositories/donors';
 import { plateOf } from '../../../db/repositories/plate';
-import { liveBadge, notDeadSays } from '../../../services/dossier/notDead';
-import { benchContext } from './recordLine';
+import { liveBadge, notDeadMessage } from '../../../services/dossier/notDead';
+import { lineContext } from '../../../services/dossier';
 import { dayOf } from './words';
 
 /** What stands above and below every station of a donor. */
@@ -15,10 +16,10 @@ export interface DonorFrame {
   readonly code: string;
   readonly title: string;
   readonly model: string;
-  readonly says: string;
-  readonly stages: readonly { id: StationName; label: string; says: string; state: string; href: string }[];
+  readonly message: string;
+  readonly stages: readonly { id: StationName; label: string; message: string; state: string; href: string }[];
   /** The store that is not measured dead, if any: what the badge says. */
-  readonly live: { readonly says: string; readonly volts: string } | null;
+  readonly live: { readonly message: string; readonly volts: string } | null;
   /** Why hands should stay off the board: stores that are not measured dead, or none that was ever listed. */
   readonly notDead: string | null;
   /** Why no lot can be made of it, when it is not cleared to be taken apart. */
@@ -32,10 +33,10 @@ export interface DonorFrame {
 export async function loadDonor(
   code: string,
 ): Promise<{ donor: Donor; overview: DonorOverview; frame: DonorFrame } | undefined> {
-  const { db, now } = bench();
+  const { db, now } = appContext();
   const donor = await findDonor(db.read, code.toUpperCase());
   if (!donor) return undefined;
-  const [overview, context] = await Promise.all([donorOverview(db.read, donor), benchContext(bench(), donor)]);
+  const [overview, context] = await Promise.all([donorOverview(db.read, donor), lineContext(db.read, donor.id)]);
   const plate = describePlate(plateOf(donor));
   const power = overview.facts.ratedPower;
   const right = mayTakeApart({ origin: donor.originKind, clearance: donor.clearance });
@@ -53,12 +54,12 @@ export async function loadDonor(
       code: donor.code,
       title: donorTitle(donor),
       model: donor.model,
-      says: [plate, power === undefined ? '' : formatQuantity(power, 'watt'), origin]
+      message: [plate, power === undefined ? '' : formatQuantity(power, 'watt'), origin]
         .filter((word) => word !== '')
         .join(' · '),
       stages: stagesOf(donor.code, overview.line),
       live: liveBadge(overview.liveStores),
-      notDead: notDeadSays(overview),
+      notDead: notDeadMessage(overview),
       notCleared: right.may ? null : right.why,
       wentOn: overview.wentOn,
       context,
@@ -68,17 +69,17 @@ export async function loadDonor(
 
 /** The address of the station where a donor's work stands. */
 export async function stationInHandOf(code: string): Promise<string | undefined> {
-  const { db } = bench();
+  const { db } = appContext();
   const donor = await findDonor(db.read, code.toUpperCase());
   return donor && `/donors/${donor.code}/${stationInHand((await donorOverview(db.read, donor)).line)}`;
 }
 
 /** The joints of a donor's line with where they lead. */
 export function stagesOf(code: string, line: readonly StationSummary[]): DonorFrame['stages'] {
-  return line.map(({ station, state, says }) => ({
+  return line.map(({ station, state, message }) => ({
     id: station,
     label: STATION_LABEL[station],
-    says,
+    message,
     state,
     href: `/donors/${code}/${station}`,
   }));

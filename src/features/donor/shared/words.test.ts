@@ -5,7 +5,7 @@ const NOW = new Date(2026, 10, 25, 9, 0).getTime();
 const MINUTE = 60_000;
 
 test.each`
-  minutes      | says
+  minutes      | message
   ${-5}        | ${'just now'}
   ${0}         | ${'just now'}
   ${1.4}       | ${'just now'}
@@ -15,8 +15,8 @@ test.each`
   ${47 * 60}   | ${'47 h ago'}
   ${48 * 60}   | ${'2 days ago'}
   ${11 * 1440} | ${'11 days ago'}
-`('$minutes minutes ago reads “$says”', ({ minutes, says }) => {
-  expect(agoOf(NOW - minutes * MINUTE, NOW)).toBe(says);
+`('$minutes minutes ago reads “$message”', ({ minutes, message }) => {
+  expect(agoOf(NOW - minutes * MINUTE, NOW)).toBe(message);
 });
 
 test('a day carries its year only when it is another one', () => {

@@ -3,7 +3,7 @@
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SubmitButton } from '../../../ui/form/fields';
 import { Section } from '../../../ui/judgement/parts';
-import { measurePartAction } from '../actions';
+import { measurePartAction } from './actions';
 import type { PartTestView } from './present';
 import { TestFieldInput } from './MeasurementForm';
 

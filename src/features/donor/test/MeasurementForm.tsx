@@ -3,7 +3,7 @@
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { CheckField, QuantityField, SelectField, SubmitButton } from '../../../ui/form/fields';
 import { InstrumentPoint } from '../../../ui/form/instrument';
-import { measurePartAction } from '../actions';
+import { measurePartAction } from './actions';
 import type { PartTestView, TestFieldView } from './present';
 import { OhmTable } from './OhmTable';
 
@@ -74,7 +74,7 @@ export function MeasurementForm({
 /** One field of a test: a quantity, or a few answers to choose from. */
 export function TestFieldInput({ field }: { field: TestFieldView }) {
   const { name, label, unit, open, hint, meter, choices, should } = field;
-  const says = [should && `good: ${should}`, hint ?? (open && !should ? 'or OL' : undefined)]
+  const message = [should && `good: ${should}`, hint ?? (open && !should ? 'or OL' : undefined)]
     .filter(Boolean)
     .join('; ');
   if (choices)
@@ -83,7 +83,7 @@ export function TestFieldInput({ field }: { field: TestFieldView }) {
         name={name}
         label={label}
         defaultValue=""
-        hint={says || undefined}
+        hint={message || undefined}
         options={[
           { value: '', label: 'not tried' },
           ...choices.map((one) => ({ value: `${one.value}`, label: one.label })),
@@ -97,7 +97,7 @@ export function TestFieldInput({ field }: { field: TestFieldView }) {
       unit={unit}
       openWord={open}
       {...(meter ? { wants: meter } : {})}
-      hint={says || undefined}
+      hint={message || undefined}
     />
   );
 }

@@ -65,7 +65,7 @@ function InPlace({ code, refName, test }: { code: string; refName: string; test:
       <h2 className="label mb-1">As it sits on the board</h2>
       {test.inPlace.length > 0 && (
         <ul>
-          {test.inPlace.map(({ label, reads, says, lift }) => (
+          {test.inPlace.map(({ label, reads, message, lift }) => (
             <li
               key={label}
               data-lift={lift ? '' : undefined}
@@ -73,7 +73,7 @@ function InPlace({ code, refName, test }: { code: string; refName: string; test:
             >
               <span className="text-ink-2">{label}</span>
               <span className="q">{reads}</span>
-              <span className={lift ? '' : 'text-ink-2'}>{says}</span>
+              <span className={lift ? '' : 'text-ink-2'}>{message}</span>
             </li>
           ))}
         </ul>
@@ -142,7 +142,7 @@ function Verdict({ code, part }: { code: string; part: PartView }) {
       <Limits limits={part.limits} />
       {test?.transformer && <TransformerFacts view={test.transformer} />}
       {test && test.measured.length > 0 && (
-        <Section label={`Measured, ${test.measuredSays}`}>
+        <Section label={`Measured, ${test.measuredText}`}>
           <Facts rows={test.measured} />
         </Section>
       )}

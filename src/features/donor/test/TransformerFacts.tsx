@@ -9,9 +9,9 @@ export function TransformerFacts({ view }: { view: TransformerView }) {
     <>
       {goodFor.length > 0 && (
         <Section label="What it is good for">
-          {goodFor.map(({ says, why }) => (
-            <p key={says} className="mb-1">
-              <b className="font-semibold">{says}</b>
+          {goodFor.map(({ message, why }) => (
+            <p key={message} className="mb-1">
+              <b className="font-semibold">{message}</b>
               <br />
               <span className="text-ink-2">{why}</span>
             </p>

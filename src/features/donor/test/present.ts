@@ -37,7 +37,7 @@ export interface TestFieldView {
 export interface InPlaceView {
   readonly label: string;
   readonly reads: string;
-  readonly says: string;
+  readonly message: string;
   readonly lift: boolean;
 }
 
@@ -59,7 +59,7 @@ export interface PartTestView {
   /** The meter of the last readings. */
   readonly meter: string;
   readonly measured: readonly { readonly label: string; readonly value: string; readonly evidence: string }[];
-  readonly measuredSays: string;
+  readonly measuredText: string;
   readonly life: string | null;
   readonly transformer: TransformerView | null;
 }
@@ -103,10 +103,10 @@ export function partTest(record: PartRecord, context: TestContext): PartTestView
     meters: [...context.meters.keys()],
     meter: latest?.meter ?? '',
     measured: measuredRows(readings, test),
-    measuredSays: latest
+    measuredText: latest
       ? `last ${clockOf(latest.takenMs)}${measurements.length > 1 ? `, ${measurements.length} times in all` : ''}`
       : '',
-    life: lifeSays(record, readings),
+    life: lifeMessage(record, readings),
     transformer: test === 'transformer' ? transformerView(transformerReport(readings)) : null,
   };
 }
@@ -121,7 +121,7 @@ function measuredRows(readings: Readings, test: TestName) {
   });
 }
 
-function lifeSays({ ratings }: PartRecord, readings: Readings): string | null {
+function lifeMessage({ ratings }: PartRecord, readings: Readings): string | null {
   const values = Object.fromEntries(Object.entries(ratings).map(([name, { value }]) => [name, value]));
   const life = lifeOf(readings, values);
   return life ? lifeText(life) : null;
@@ -140,27 +140,27 @@ function placeOf(board: Board, ref: string, field: TestField): InPlaceView | { p
     return {
       label: field.label,
       reads: show(found.expected),
-      says: 'the board adds nothing: no leg to lift',
+      message: 'the board adds nothing: no leg to lift',
       lift: false,
     };
   if (found.unknown.length > 0)
     return {
       label: field.label,
       reads: `${show(found.expected)} or less`,
-      says: `nobody knows what ${found.unknown.join(' and ')} adds: lift one leg`,
+      message: `nobody knows what ${found.unknown.join(' and ')} adds: lift one leg`,
       lift: true,
     };
   if (found.board === Infinity)
     return {
       label: field.label,
       reads: show(found.expected),
-      says: `nothing lies across it${sofar}`,
+      message: `nothing lies across it${sofar}`,
       lift: !found.closed,
     };
   return {
     label: field.label,
     reads: show(found.expected),
-    says: `the board alone reads ${show(found.board)} through ${found.through.join(', ') || 'its parts'}${sofar}: lift one leg`,
+    message: `the board alone reads ${show(found.board)} through ${found.through.join(', ') || 'its parts'}${sofar}: lift one leg`,
     lift: true,
   };
 }
@@ -169,12 +169,12 @@ function capacitorPlace(board: Board, ref: string, label: string): InPlaceView |
   const across = parallelCapacitors(board, ref);
   if (!across) return undefined;
   if (across.refs.length === 0)
-    return { label, reads: 'its own', says: 'no other capacitor lies across it', lift: false };
+    return { label, reads: 'its own', message: 'no other capacitor lies across it', lift: false };
   const known = across.farads > 0 ? `${formatQuantity(across.farads, 'farad')} more` : 'more';
   return {
     label,
     reads: known,
-    says: `${across.refs.join(', ')} ${across.refs.length === 1 ? 'lies' : 'lie'} across it: lift one leg`,
+    message: `${across.refs.join(', ')} ${across.refs.length === 1 ? 'lies' : 'lie'} across it: lift one leg`,
     lift: true,
   };
 }

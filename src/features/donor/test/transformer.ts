@@ -9,7 +9,7 @@ export interface TransformerView {
   readonly ask: readonly string[];
   readonly facts: readonly { readonly label: string; readonly value: string }[];
   readonly core: string | null;
-  readonly goodFor: readonly { readonly says: string; readonly why: string }[];
+  readonly goodFor: readonly { readonly message: string; readonly why: string }[];
 }
 
 const TOPOLOGY = {
@@ -55,9 +55,9 @@ export function transformerView(report: TransformerReport): TransformerView {
     lonely: windings.lonely,
     ask: windings.ask.slice(0, 3).map(([a, b]) => `${a}-${b}`),
     facts,
-    core: coreSays(cores.map(({ core }) => `${core.name}${core.alias ? ` (${core.alias})` : ''}`)),
+    core: coreText(cores.map(({ core }) => `${core.name}${core.alias ? ` (${core.alias})` : ''}`)),
     goodFor: report.goodFor.map((use) => ({
-      says: `${TOPOLOGY[use.topology]} at ${formatQuantity(use.frequency, 'hertz')}${use.power > 0 ? `, ${formatQuantity(use.power, 'watt', { digits: 2 })}` : ''}`,
+      message: `${TOPOLOGY[use.topology]} at ${formatQuantity(use.frequency, 'hertz')}${use.power > 0 ? `, ${formatQuantity(use.power, 'watt', { digits: 2 })}` : ''}`,
       why:
         use.topology === 'flyback'
           ? `peak ${formatQuantity(use.current, 'ampere', { digits: 2 })} at ${use.flux.toFixed(2)} T, from ${formatQuantity(use.volts, 'volt', { digits: 2 })} in; ${BOUND[use.bound]} sets it`
@@ -66,7 +66,7 @@ export function transformerView(report: TransformerReport): TransformerView {
   };
 }
 
-function coreSays(names: readonly string[]): string | null {
+function coreText(names: readonly string[]): string | null {
   const [first, ...others] = names;
   if (!first) return null;
   return others.length === 0 ? first : `${first}, or ${others.slice(0, 2).join(' or ')}`;

@@ -29,7 +29,7 @@ export function BoardFiles({ code }: { code: string }) {
         <span className="text-ink-2">Take it away as</span>
         {(Object.keys(BOARD_TARGETS) as BoardTarget[]).map((target) => (
           <a key={target} href={`/donors/${code}/board?as=${target}`} download className="underline decoration-dotted">
-            {BOARD_TARGETS[target].says}
+            {BOARD_TARGETS[target].message}
           </a>
         ))}
         <label className="ml-auto flex items-baseline gap-2">

@@ -7,7 +7,7 @@ import { spanningLines, type Point } from '../../../core/photo';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { useZoom, ZoomButtons, ZoomPicture } from '../../../ui/picture/ZoomPicture';
-import { liftPinsAction, placePinsAction } from '../actions';
+import { liftPinsAction, placePinsAction } from '../photos/actions';
 import type { BoardPhoto, SpotView } from '../photos/view.server';
 import { firstPin, pinAfter, PlacingLine } from '../photos/PlacingLine';
 import { useTell } from '../shared/useTell';
@@ -98,7 +98,7 @@ export function BoardPhotoView({
             <kbd>v</kbd> turn over
           </button>
         )}
-        <span className="text-ink-2">{photo.says}</span>
+        <span className="text-ink-2">{photo.message}</span>
         <Link href={photo.href} className="underline decoration-dotted">
           make it ready
         </Link>

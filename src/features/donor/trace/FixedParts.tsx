@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { FIXED_ROLES, fixableAs, TOPOLOGY_WORDS, type BoardPart } from '../../../core/board';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { Section } from '../../../ui/judgement/parts';
-import { strikeFactAction } from '../actions';
+import { removeFactAction } from './actions';
 import type { FactView } from './view.server';
 
 /** What a person has fixed against or ahead of the evidence, where the two differ, and a way to fix more. */
@@ -25,13 +25,13 @@ export function FixedParts({
     <Section label="You know better?">
       {fixed.length > 0 && (
         <ul aria-label="What you have fixed">
-          {fixed.map(({ id, a, says }) => (
+          {fixed.map(({ id, a, message }) => (
             <li key={id} className="flex items-baseline justify-between gap-3">
               <span>
-                <span className="ref">{a}</span> is {says}
+                <span className="ref">{a}</span> is {message}
               </span>
               <ActionButton
-                action={() => strikeFactAction(code, id)}
+                action={() => removeFactAction(code, id)}
                 tone="small"
                 label={`Let the evidence say what ${a} is`}
               >
@@ -84,7 +84,7 @@ function FixForm({ parts, record }: { parts: readonly BoardPart[]; record: (line
           <option value="">is</option>
           {fixableAs(part.kind).map((as) => (
             <option key={as} value={as}>
-              {TOPOLOGY_WORDS[as] ?? FIXED_ROLES[as]?.says}
+              {TOPOLOGY_WORDS[as] ?? FIXED_ROLES[as]?.message}
             </option>
           ))}
         </select>

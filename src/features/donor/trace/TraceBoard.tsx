@@ -6,7 +6,8 @@ import { splitPin } from '../../../core/board';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
-import { recordLineAction, strikeFactAction } from '../actions';
+import { recordLineAction } from '../shared/actions';
+import { removeFactAction } from './actions';
 import type { FactView, TraceView } from './view.server';
 import { BoardFiles } from './BoardFiles';
 import { BoardPhotoView } from './BoardPhotoView';
@@ -151,13 +152,13 @@ function FactLog({
       aria-label="What the meter said"
       className="dotted mt-4 columns-2 gap-x-8 font-mono text-[12.5px] max-[1099px]:columns-1"
     >
-      {facts.slice(0, 60).map(({ id, when, a, b, says }) => (
+      {facts.slice(0, 60).map(({ id, when, a, b, message }) => (
         <li key={id} className="grid break-inside-avoid grid-cols-[48px_1fr_auto] gap-x-2 py-1" data-lit={isLit(a)}>
           <span className="text-ink-2">{when}</span>
           <span>
-            {a} {b} <span className="text-ink-2">{says}</span>
+            {a} {b} <span className="text-ink-2">{message}</span>
           </span>
-          <ActionButton action={() => strikeFactAction(code, id)} tone="small" label={`Drop ${a} ${b} ${says}`}>
+          <ActionButton action={() => removeFactAction(code, id)} tone="small" label={`Drop ${a} ${b} ${message}`}>
             drop
           </ActionButton>
         </li>

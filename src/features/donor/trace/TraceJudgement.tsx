@@ -6,7 +6,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Section } from '../../../ui/judgement/parts';
 import { ProbabilityRule } from '../../../ui/judgement/ProbabilityRule';
 import type { BoardAnswer } from '../../../workers/board.contract';
-import { strikeFactAction } from '../actions';
+import { removeFactAction } from './actions';
 import type { TraceView } from './view.server';
 import { FixedParts } from './FixedParts';
 import { NextProbe } from './NextProbe';
@@ -156,15 +156,15 @@ function Conflicts({ code, conflicts }: { code: string; conflicts: TraceView['co
       <h2 className="label mb-1 text-stop">These cannot all be so</h2>
       {conflicts.map((set, index) => (
         <ul key={index} className="mb-2 border-l-2 border-stop pl-3 text-[13px]">
-          {set.map(({ id, a, b, says }) => (
+          {set.map(({ id, a, b, message }) => (
             <li key={id} className="flex items-baseline justify-between gap-3">
               <span className="font-mono">
-                {a} {b} <span className="text-ink-2">{says}</span>
+                {a} {b} <span className="text-ink-2">{message}</span>
               </span>
               <ActionButton
-                action={() => strikeFactAction(code, id)}
+                action={() => removeFactAction(code, id)}
                 tone="small"
-                label={`Drop that ${a} and ${b} are ${says}`}
+                label={`Drop that ${a} and ${b} are ${message}`}
               >
                 drop this
               </ActionButton>

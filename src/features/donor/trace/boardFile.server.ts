@@ -1,5 +1,6 @@
+import 'server-only';
 import { withNetNames } from '../../../core/board';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import { findDonor } from '../../../db/repositories/donors';
 import { BOARD_TARGETS, boardAs, type BoardTarget } from '../../../formats/anyBoard';
 import type { FormOutcome } from '../../../ui/form/outcome';
@@ -17,7 +18,7 @@ export async function boardFileOf(
   code: string,
   target: BoardTarget,
 ): Promise<{ readonly name: string; readonly type: string; readonly content: string } | undefined> {
-  const donor = await findDonor(bench().db.read, code);
+  const donor = await findDonor(appContext().db.read, code);
   if (!donor) return undefined;
   const { board } = await traceView(donor, false);
   const { result } = boardAs(target, target === 'board' ? board : withNetNames(board));
@@ -26,4 +27,4 @@ export async function boardFileOf(
 
 /** Takes a board file in. */
 export const bringBoardFile = (of: { code: string; name: string; content: string }): Promise<FormOutcome> =>
-  bringBoard(bench(), of);
+  bringBoard(appContext(), of);

@@ -1,31 +1,32 @@
+import { valueOf } from '../../../services/command';
 import { readFileSync } from 'node:fs';
 import { toSpice } from '../../../core/board';
 import { analyse } from '../../../core/topology';
 import { findDonor } from '../../../db/repositories/donors';
-import { shareBench } from '../../../db/testing/sharedContext';
-import { temporaryBench } from '../../../db/testing/temporaryContext';
+import { shareContext } from '../../../db/testing/sharedContext';
+import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { readBoard } from '../../../formats/board';
 import { donorStress } from '../../../services/board/donorStress';
-import { donorForm } from '../schema';
+import { donorForm } from '../intake/schema';
 import { boardFileOf, bringBoardFile } from './boardFile.server';
 import { traceView } from './view.server';
 import { registerDonor } from '../intake/commands';
 import { recordLine } from '../shared/recordLine';
 import { undoLatest } from '../../../services/command/undo';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let code: string;
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
-  ({ code } = await registerDonor(fixture.bench, donorForm.parse({ description: 'adapter' })));
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
+  ({ code } = valueOf(await registerDonor(fixture.app, donorForm.parse({ description: 'adapter' }))));
 });
 afterEach(() => fixture.dispose());
 
 const donor = async () => {
-  const found = await findDonor(fixture.bench.db.read, code);
+  const found = await findDonor(fixture.app.db.read, code);
   if (!found) throw new Error('no donor');
   return found;
 };
@@ -45,7 +46,7 @@ test.each([
     expect(await topologies()).toEqual(topologiesOfIt);
     const file = await boardFileOf(code, 'board');
     expect(file).toMatchObject({ name: `${code}.json`, type: 'application/json' });
-    await undoLatest(fixture.bench, code);
+    await undoLatest(fixture.app, code);
     expect((await board()).parts).toEqual([]);
     expect(await bringBoardFile({ code, name: 'again', content: file?.content ?? '' })).toMatchObject({ ok: true });
     expect(await topologies()).toEqual(topologiesOfIt);
@@ -71,24 +72,24 @@ test.each([
     '“left”',
   ],
   ['an empty file', '', 'no part was found'],
-])('%s is refused, and nothing is stored', async (_what, content, says) => {
+])('%s is refused, and nothing is stored', async (_what, content, message) => {
   const outcome = await bringBoardFile({ code, name: 'board.json', content });
-  expect(outcome.ok ? '' : outcome.problems.map(({ message }) => message).join(' ')).toContain(says);
+  expect(outcome.ok ? '' : outcome.problems.map(({ message }) => message).join(' ')).toContain(message);
   expect((await board()).parts).toEqual([]);
 });
 
 test('what a part must stand follows from the topology once the board is traced', async () => {
-  const read = fixture.bench.db.read;
+  const read = fixture.app.db.read;
   expect((await donorStress(read, await donor())).topology).toBeUndefined();
   await bringBoardFile({ code, name: 'router', content: reference('router-adapter-12v') });
   expect((await donorStress(read, await donor())).topology).toBe('flyback');
-  await recordLine(fixture.bench, { code, station: 'trace', line: 't303 as forward' });
+  await recordLine(fixture.app, { code, station: 'trace', line: 't303 as forward' });
   expect((await donorStress(read, await donor())).topology).toBe('forward');
 });
 
 test('the power path counts the pins that power passes, and names those that are open', async () => {
   for (const line of ['j1 mains-inlet', 'f1 fuse', 'br1 bridge', 'j1.l - f1.1', 'f1.2 - br1.ac1'])
-    await recordLine(fixture.bench, { code, station: 'trace', line });
+    await recordLine(fixture.app, { code, station: 'trace', line });
   const { power } = analyse((await traceView(await donor(), false)).board);
   expect(power).toEqual({ pins: 8, traced: 4, open: ['J1.N', 'BR1.AC2', 'BR1.+', 'BR1.-'] });
 });

@@ -1,14 +1,13 @@
 import { splitPin, type Board, type BoardPart } from '../../../core/board';
 import { understand } from '../../../core/benchline';
 import { SUBTYPES, type KindName, type RatingName } from '../../../core/part';
-import type { Bench } from '../../../db/context';
+import type { AppContext } from '../../../db/context';
 import { addBoardFact } from '../../../db/repositories/boardFacts';
 import type { Edit } from '../../../db/repositories/journal';
 import { logPart } from '../../../db/repositories/parts';
 import { recordPartRatings } from '../../../db/repositories/ratings';
 import { readAnyBoard } from '../../../formats/anyBoard';
-import type { FormOutcome } from '../../../ui/form/outcome';
-import { editDonor, refuse } from '../../../services/command/outcome';
+import { refuse, run, type Outcome } from '../../../services/command';
 
 /** Subtypes and roles of board files under the names of the parts log. */
 const SUBTYPE_NAMES: Readonly<Record<string, string>> = { x: 'x2', y: 'y2', lamp: 'lamp-socket' };
@@ -17,14 +16,12 @@ const SUBTYPE_NAMES: Readonly<Record<string, string>> = { x: 'x2', y: 'y2', lamp
  * Takes a board file, a SPICE netlist or a CSV net list in: its parts are logged, its nets become joins. Parts that
  * are logged already keep what is known of them. One step, which can be taken back.
  */
-export function bringBoard(bench: Bench, of: { code: string; name: string; content: string }): Promise<FormOutcome> {
-  return editDonor(bench, { code: of.code, station: 'trace' }, async (edit) => {
+export function bringBoard(app: AppContext, of: { code: string; name: string; content: string }): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'trace' }, async (edit) => {
     const file = readAnyBoard(of.content);
-    if (!file.ok) return refuse(`${of.name}, ${file.where}: ${file.expected}.`);
+    if (!file.ok) return refuse('board-unreadable', { name: of.name, where: file.where, expected: file.expected });
     const { board } = file;
-    for (const { ref } of board.parts)
-      if (!isLoggable(ref))
-        return refuse(`${of.name}: “${ref}” is no reference such as Q1; letters and then a number are expected.`);
+    for (const { ref } of board.parts) if (!isLoggable(ref)) return refuse('board-reference', { name: of.name, ref });
     for (const part of board.parts) await bringPart(edit, part);
     const facts = await bringFacts(edit, board);
     return [`${board.parts.length} parts and ${facts} joins and readings were brought in.`, ...file.notes].join(' ');

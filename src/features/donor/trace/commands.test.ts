@@ -1,23 +1,24 @@
+import { valueOf } from '../../../services/command';
 import { findDonor } from '../../../db/repositories/donors';
-import { shareBench } from '../../../db/testing/sharedContext';
-import { temporaryBench } from '../../../db/testing/temporaryContext';
+import { shareContext } from '../../../db/testing/sharedContext';
+import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { answerBoard } from '../../../workers/answerBoard';
-import { donorForm } from '../schema';
+import { donorForm } from '../intake/schema';
 import { traceView } from './view.server';
 import { registerDonor } from '../intake/commands';
 import { recordLine } from '../shared/recordLine';
-import { strikeFact } from './commands';
+import { removeFact } from './commands';
 import { undoLatest } from '../../../services/command/undo';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let code: string;
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
   const form = donorForm.parse({ description: 'adapter', nameplate: 'INPUT 100-240V~ 1.5A OUTPUT 24V 2.5A' });
-  code = (await registerDonor(fixture.bench, form)).code;
+  code = valueOf(await registerDonor(fixture.app, form)).code;
   await type(
     'q1 nmos',
     't1 transformer',
@@ -32,12 +33,12 @@ afterEach(() => fixture.dispose());
 
 async function type(...lines: string[]) {
   for (const line of lines) {
-    const outcome = await recordLine(fixture.bench, { code, station: 'trace', line });
+    const outcome = await recordLine(fixture.app, { code, station: 'trace', line });
     if (!outcome.ok) throw new Error(`${line}: ${outcome.problems.map(({ message }) => message).join(' ')}`);
   }
 }
 const view = async (isDone = false) => {
-  const donor = await findDonor(fixture.bench.db.read, code);
+  const donor = await findDonor(fixture.app.db.read, code);
   if (!donor) throw new Error('no donor');
   return traceView(donor, isDone);
 };
@@ -75,12 +76,12 @@ test('joins, readings and sweeps become the evidence of the board; windings come
 test('a contradiction shows the facts that cannot all hold; dropping one ends it, undo brings it back', async () => {
   await type('q1.d - t1.2', 't1.2 - d3.a', 'q1.d x d3.a');
   const [set] = (await view()).conflicts;
-  expect(set?.map(({ says }) => says)).toEqual(['not joined', 'joined', 'joined']);
-  await strikeFact(fixture.bench, { code, factId: set?.[1]?.id ?? '' });
+  expect(set?.map(({ message }) => message)).toEqual(['not joined', 'joined', 'joined']);
+  await removeFact(fixture.app, { code, factId: set?.[1]?.id ?? '' });
   expect((await view()).conflicts).toEqual([]);
-  await undoLatest(fixture.bench, code);
+  await undoLatest(fixture.app, code);
   expect((await view()).conflicts).toHaveLength(1);
-  await expect(strikeFact(fixture.bench, { code, factId: 'nothing' })).resolves.toMatchObject({ ok: false });
+  await expect(removeFact(fixture.app, { code, factId: 'nothing' })).resolves.toMatchObject({ ok: false });
 });
 
 test('once the station is done, what is not joined is separate', async () => {
@@ -105,12 +106,12 @@ test('what a person fixes goes before the evidence, is fixed anew, and is let go
     { ref: 'T1', as: 'flyback' },
     { ref: 'Q1', as: 'rectifier' },
   ]);
-  expect(fixed.map(({ a, says }) => `${a} ${says}`)).toEqual([
+  expect(fixed.map(({ a, message }) => `${a} ${message}`)).toEqual([
     'T1 taken for the heart of a flyback converter',
     'Q1 taken for a rectifier',
   ]);
   expect(facts).toEqual([]);
-  const outcome = await strikeFact(fixture.bench, { code, factId: fixed[0]?.id ?? '' });
-  expect(outcome).toMatchObject({ ok: true, says: 'T1 is read by the evidence again.' });
+  const outcome = await removeFact(fixture.app, { code, factId: fixed[0]?.id ?? '' });
+  expect(outcome).toMatchObject({ ok: true, message: 'T1 is read by the evidence again.' });
   expect((await view()).board.fixed).toEqual([{ ref: 'Q1', as: 'rectifier' }]);
 });

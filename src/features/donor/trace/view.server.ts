@@ -1,6 +1,7 @@
+import 'server-only';
 import { contradictions, fixedWords, type Board } from '../../../core/board';
 import { formatQuantity } from '../../../core/quantity';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import { listBoardFacts, type BoardFact } from '../../../db/repositories/boardFacts';
 import type { Donor } from '../../../db/repositories/donors';
 import { tracedBoard } from '../../../services/board/tracedBoard';
@@ -12,7 +13,7 @@ export interface FactView {
   readonly when: string;
   readonly a: string;
   readonly b: string;
-  readonly says: string;
+  readonly message: string;
 }
 
 export interface TraceView {
@@ -30,7 +31,7 @@ export interface TraceView {
  * every join is taken to be in.
  */
 export async function traceView(donor: Donor, isDone: boolean): Promise<TraceView> {
-  const db = bench().db.read;
+  const db = appContext().db.read;
   const [board, facts, photos] = await Promise.all([
     tracedBoard(db, donor, isDone),
     listBoardFacts(db, donor.id),
@@ -65,10 +66,10 @@ const WORDS: Readonly<Record<BoardFact['relation'], string>> = {
 };
 
 function viewOf({ id, relation, a, b, ohms, dropV, createdMs }: BoardFact): FactView {
-  if (relation === 'fixed') return { id, when: clockOf(createdMs), a, b, says: `${WORDS.fixed} ${fixedWords(b)}` };
+  if (relation === 'fixed') return { id, when: clockOf(createdMs), a, b, message: `${WORDS.fixed} ${fixedWords(b)}` };
   const read = [
     ...(ohms === null ? [] : [formatQuantity(ohms, 'ohm')]),
     ...(dropV === null ? [] : [formatQuantity(dropV, 'volt')]),
   ];
-  return { id, when: clockOf(createdMs), a, b, says: [WORDS[relation], ...read].join(' ') };
+  return { id, when: clockOf(createdMs), a, b, message: [WORDS[relation], ...read].join(' ') };
 }

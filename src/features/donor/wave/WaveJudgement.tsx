@@ -8,7 +8,7 @@ import { QuantityField, SubmitButton } from '../../../ui/form/fields';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { Facts } from '../../../ui/value/Facts';
-import { measurePartAction } from '../actions';
+import { measurePartAction } from '../test/actions';
 import type { WavePart } from './view.server';
 import { findingView, type FindingView } from './present';
 import type { useWave } from './useWave';
@@ -21,7 +21,7 @@ export function WaveJudgement({ code, part, wave }: { code: string; part: WavePa
   const view = found ? findingView(found.finding, part?.test ?? undefined) : undefined;
   return (
     <Judgement>
-      <Claim label={part ? `${part.ref}, ${part.says}` : 'A recording'}>
+      <Claim label={part ? `${part.ref}, ${part.message}` : 'A recording'}>
         {view
           ? view.refusal
             ? 'It cannot be told'
@@ -116,7 +116,7 @@ function RingParts({ frequency }: { frequency: number }) {
           onValue={(value) => setKnown((now) => ({ ...now, loaded: value }))}
         />
       </div>
-      {parts && 'kind' in parts && <p className="text-stop">{parts.says}</p>}
+      {parts && 'kind' in parts && <p className="text-stop">{parts.message}</p>}
       {parts && !('kind' in parts) && (
         <Facts
           rows={[

@@ -23,7 +23,7 @@ const madeOf = (name: MadeWave, task: WaveTask, parameters: WaveParameters, chan
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
 
 test.each`
-  made           | task           | told                      | test             | says                                | fields
+  made           | task           | told                      | test             | message                                | fields
   ${'ramp'}      | ${'ramp'}      | ${{ volts: 12 }}          | ${'choke'}       | ${/^(99|100|101)[^ ]* µH ± .* µH$/} | ${['inductance', 'saturation']}
   ${'ramp'}      | ${'ramp'}      | ${{ volts: 12 }}          | ${'transformer'} | ${/µH/}                             | ${['open', 'saturation']}
   ${'ramp'}      | ${'ramp'}      | ${{ volts: 12 }}          | ${'capacitor'}   | ${/µH/}                             | ${[]}
@@ -35,9 +35,9 @@ test.each`
   ${'ripple'}    | ${'ripple'}    | ${{}}                     | ${'capacitor'}   | ${/^4[45].*mΩ ±/}                   | ${['esr', 'capacitance']}
   ${'ripple'}    | ${'ripple'}    | ${{ current: 2 }}         | ${'capacitor'}   | ${/^4[45].*mΩ ±/}                   | ${['esr', 'capacitance']}
   ${'ripple'}    | ${'ripple'}    | ${{ amperesBeside: 0.5 }} | ${'choke'}       | ${/^(89|90).*mΩ ±/}                 | ${[]}
-`('$task of $made with $told, of a $test: $says, fills $fields', ({ made, task, told, test, says, fields }) => {
+`('$task of $made with $told, of a $test: $message, fills $fields', ({ made, task, told, test, message, fields }) => {
   const view = findingView(madeOf(made, task, told), test as TestName | undefined);
-  expect(plain(view.rows[0]?.value ?? '')).toMatch(says as RegExp);
+  expect(plain(view.rows[0]?.value ?? '')).toMatch(message as RegExp);
   expect(Object.keys(view.fields)).toEqual(fields);
   // What is kept can be typed into the field it is for.
   for (const [field, text] of Object.entries(view.fields)) {
@@ -56,7 +56,7 @@ test('a step gives a capacitor its ESR', () => {
 });
 
 test('a failure is told, and nothing is kept of it', () => {
-  expect(findingView({ kind: 'failure', says: 'No ramp.' }, 'choke')).toEqual({
+  expect(findingView({ kind: 'failure', message: 'No ramp.' }, 'choke')).toEqual({
     rows: [],
     fields: {},
     refusal: 'No ramp.',

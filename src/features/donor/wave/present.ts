@@ -65,7 +65,7 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
   const show = (value: number, unit: Unit) => formatQuantity(value, unit, { digits: 3 });
   switch (finding.kind) {
     case 'failure':
-      return { rows: [], fields: {}, refusal: finding.says };
+      return { rows: [], fields: {}, refusal: finding.message };
     case 'ramp': {
       const { inductance, inductanceDoubt, saturation, peak } = finding;
       const rows = [
@@ -151,7 +151,7 @@ function rippleView(finding: Extract<WaveFinding, { kind: 'ripple' }>, test: Tes
   const { capacitor } = finding;
   if (!capacitor)
     return { rows: plain, fields: {}, advice: 'With the current of the capacitor its ESR can be told too.' };
-  if (capacitor.kind === 'failure') return { rows: plain, fields: {}, advice: capacitor.says };
+  if (capacitor.kind === 'failure') return { rows: plain, fields: {}, advice: capacitor.message };
   const { esr, esrDoubt, capacitance, capacitanceDoubt } = capacitor;
   return {
     rows: [

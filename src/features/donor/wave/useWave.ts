@@ -30,7 +30,7 @@ export function useWave() {
     else if (answer.kind === 'found') setFound(answer);
     else {
       setShare(undefined);
-      if (answer.kind === 'refused') setRefusal(answer.says);
+      if (answer.kind === 'refused') setRefusal(answer.message);
       else {
         setWave(answer.wave);
         worker.current?.ask({ kind: 'view', from: answer.wave.from, to: answer.wave.to });

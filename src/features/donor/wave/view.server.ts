@@ -1,23 +1,24 @@
+import 'server-only';
 import { kindRule, type TestName } from '../../../core/part';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import type { Donor } from '../../../db/repositories/donors';
 import { findPart } from '../../../db/repositories/parts';
 
 /** The part that a recording is of: what its test can keep of it. */
 export interface WavePart {
   readonly ref: string;
-  readonly says: string;
+  readonly message: string;
   readonly test: TestName | null;
 }
 
 /** The part named in an address, or nothing. */
 export async function wavePart(donor: Donor, ref: string): Promise<WavePart | null> {
-  const found = ref === '' ? undefined : await findPart(bench().db.read, donor.id, ref.toUpperCase());
+  const found = ref === '' ? undefined : await findPart(appContext().db.read, donor.id, ref.toUpperCase());
   if (!found) return null;
   const rule = kindRule(found.part.kind);
   return {
     ref: found.part.ref,
-    says: [rule.label, found.part.marking].filter(Boolean).join(' '),
+    message: [rule.label, found.part.marking].filter(Boolean).join(' '),
     test: rule.test ?? null,
   };
 }

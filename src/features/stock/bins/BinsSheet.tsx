@@ -9,7 +9,7 @@ import { useTakeBack } from '../../../ui/feedback/Notices';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
-import { sizeBinAction } from '../actions';
+import { sizeBinAction } from './actions';
 import type { AgeingView, BinsView, DoneLately, DrawerView } from './view.server';
 
 /** The cabinets with their drawers on the left; what asks for a look on the right. */
@@ -61,10 +61,10 @@ function LateSteps({ steps }: { steps: DoneLately }) {
       <summary className="cursor-pointer text-ink-2 underline decoration-dotted">done lately, and the way back</summary>
       <table className="rows plain" aria-label="Done lately">
         <tbody>
-          {steps.map(({ id, day, says, isUndone }) => (
+          {steps.map(({ id, day, message, isUndone }) => (
             <tr key={id}>
               <td className="q whitespace-nowrap text-ink-2">{day}</td>
-              <td className={isUndone ? 'text-ink-3 line-through' : ''}>{says}</td>
+              <td className={isUndone ? 'text-ink-3 line-through' : ''}>{message}</td>
               <td data-align="end">
                 {isUndone ? (
                   <span className="text-ink-2">taken back</span>
@@ -74,7 +74,7 @@ function LateSteps({ steps }: { steps: DoneLately }) {
                     className="btn"
                     data-tone="small"
                     disabled={!hydrated}
-                    aria-label={`Take back: ${says}`}
+                    aria-label={`Take back: ${message}`}
                     onClick={() => takeBack(id)}
                   >
                     undo
@@ -148,12 +148,12 @@ function BinsJudgement({ view, ageing }: { view: BinsView; ageing: AgeingView })
       </Claim>
       {full.length > 0 && (
         <Section label="Over-full">
-          {full.map(({ code, says }) => (
+          {full.map(({ code, message }) => (
             <p key={code}>
               <Link className="ref" href={`/stock?find=bin%3A${code}`} prefetch={false}>
                 {code}
               </Link>{' '}
-              {says}
+              {message}
             </p>
           ))}
         </Section>
@@ -178,12 +178,12 @@ function OldLots({ label, lots }: { label: string; lots: AgeingView['cans'] }) {
   return (
     <Section label={label}>
       <ul>
-        {lots.slice(0, 8).map(({ code, title, bin, says }) => (
+        {lots.slice(0, 8).map(({ code, title, bin, message }) => (
           <li key={code} className="mb-1.5">
             <Link className="ref" href={`/stock/${code}`} prefetch={false}>
               {code}
             </Link>{' '}
-            {title}, {bin}: <span className="text-ink-2">{says}</span>
+            {title}, {bin}: <span className="text-ink-2">{message}</span>
           </li>
         ))}
       </ul>

@@ -7,7 +7,7 @@ import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next } from '../../../ui/judgement/parts';
-import { countBinAction } from '../actions';
+import { countBinAction } from './actions';
 import type { StocktakeView } from './view.server';
 
 /** A drawer being counted: a field beside each lot, with what is booked. */
@@ -41,7 +41,7 @@ export function StocktakeSheet({ view }: { view: StocktakeView }) {
           clearAfter
         >
           <ul className="dotted">
-            {view.lots.map(({ code, says, booked, reserved }) => (
+            {view.lots.map(({ code, message, booked, reserved }) => (
               <li
                 key={code}
                 className="grid grid-cols-[84px_1fr_150px_110px] items-start gap-x-3 py-1.5 text-[13.5px] max-[620px]:grid-cols-2"
@@ -49,7 +49,7 @@ export function StocktakeSheet({ view }: { view: StocktakeView }) {
                 <Link href={`/stock/${code}`} className="ref pt-5">
                   {code}
                 </Link>
-                <span className="pt-5">{says}</span>
+                <span className="pt-5">{message}</span>
                 <span className="pt-5 text-ink-2">
                   booked {booked}
                   {reserved > 0 && `, ${reserved} set aside`}

@@ -1,3 +1,4 @@
+import 'server-only';
 import { limitText } from '../../../core/measure';
 import { kindRule, type RatingName } from '../../../core/part';
 import { noPause, stepByStep } from '../../../core/steps';
@@ -10,10 +11,9 @@ import {
   yearsBetween,
   type LotEntry,
 } from '../../../core/stock';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import {
   findBin,
-  lastCounts,
   listBins,
   lotsInBin,
   neverWanted,
@@ -45,19 +45,18 @@ export async function binsView(): Promise<{
   cabinets: readonly { name: string; drawers: readonly DrawerView[] }[];
   full: number;
 }> {
-  const { db } = bench();
-  const [bins, counts] = await Promise.all([listBins(db.read), lastCounts(db.read)]);
+  const { db } = appContext();
+  const bins = await listBins(db.read);
   const cabinets = new Map<string, DrawerView[]>();
-  for (const { code, lots, pieces, capacity } of bins) {
+  for (const { code, lots, pieces, capacity, countedMs } of bins) {
     const name = /^(.+)-[^-]+$/.exec(code)?.[1] ?? code;
-    const at = counts.get(code);
     const drawer = {
       code,
       lots,
       pieces,
       capacity,
       full: capacity !== null && pieces > capacity,
-      counted: at === undefined ? '' : dayOf(at),
+      counted: countedMs === null ? '' : dayOf(countedMs),
     };
     cabinets.set(name, [...(cabinets.get(name) ?? []), drawer]);
   }
@@ -69,7 +68,7 @@ export type BinsView = Awaited<ReturnType<typeof binsView>>;
 
 /** A drawer to be counted: each lot with what is booked. */
 export async function stocktakeView(code: string) {
-  const { db } = bench();
+  const { db } = appContext();
   const bin = await findBin(db.read, code.toUpperCase());
   if (!bin) return undefined;
   const rows = await findLots(db.read, await lotsInBin(db.read, bin.id));
@@ -77,7 +76,7 @@ export async function stocktakeView(code: string) {
     bin: bin.code,
     lots: rows.map(({ lot, ratings }) => ({
       code: lot.code,
-      says: [lotTitle({ ...lot, ratings }), lot.marking && kindRule(lot.kind).label, lot.package]
+      message: [lotTitle({ ...lot, ratings }), lot.marking && kindRule(lot.kind).label, lot.package]
         .filter(Boolean)
         .join(', '),
       booked: lot.onHand,
@@ -93,7 +92,7 @@ const OLD_ROWS = 60;
 
 /** What asks for a look: cans that lay long, lots nobody wanted, drawers that are over-full. */
 export async function ageingView() {
-  const { db, now } = bench();
+  const { db, now } = appContext();
   const at = now();
   const [cans, unwanted, { cabinets }] = await Promise.all([
     oldElectrolytics(db.read, yearsBefore(at, LIE_YEARS.electrolytic), OLD_ROWS),
@@ -111,16 +110,16 @@ export async function ageingView() {
   return {
     cans: cans.map((lot) => ({
       ...named(lot),
-      says: reformAdvice({ years: yearsBetween(lot.createdMs, at), volts: lot.voltageV }),
+      message: reformAdvice({ years: yearsBetween(lot.createdMs, at), volts: lot.voltageV }),
     })),
     unwanted: unwanted.map((lot) => ({
       ...named(lot),
-      says: `since ${dayOf(lot.createdMs)}`,
+      message: `since ${dayOf(lot.createdMs)}`,
     })),
     full: cabinets
       .flatMap(({ drawers }) => drawers)
       .filter(({ full }) => full)
-      .map(({ code, pieces, capacity }) => ({ code, says: `${pieces} pieces, ${capacity} fit` })),
+      .map(({ code, pieces, capacity }) => ({ code, message: `${pieces} pieces, ${capacity} fit` })),
   };
 }
 
@@ -131,14 +130,14 @@ const LATE_STEPS = 12;
 
 /** What was done to the stock lately, newest first, each to be taken back as long as it stands. */
 export async function doneLately() {
-  const steps = await latestStockSteps(bench().db.read, { limit: LATE_STEPS });
+  const steps = await latestStockSteps(appContext().db.read, { limit: LATE_STEPS });
   return steps.map(({ id, atMs, isUndone, what }) => ({
     id,
     isUndone,
     day: dayOf(atMs),
-    says:
-      'says' in what
-        ? what.says
+    message:
+      'message' in what
+        ? what.message
         : `${what.pieces} of ${what.code} ${REASON[what.reason] ?? what.reason}${what.purpose ? ` for ${what.purpose}` : ''}.`,
   }));
 }
@@ -152,7 +151,8 @@ export async function exportStock(find: string, as: 'csv' | 'json'): Promise<str
   const parsed = parseFilter(find);
   if (!parsed.ok) return undefined;
   const entries: LotEntry[] = [];
-  for await (const rows of allLots(bench().db.read, parsed.filter, EXPORT_PAGE)) entries.push(...rows.map(entryOf));
+  for await (const rows of allLots(appContext().db.read, parsed.filter, EXPORT_PAGE))
+    entries.push(...rows.map(entryOf));
   return as === 'csv' ? stockAsCsv(entries) : stockAsJson(entries);
 }
 
@@ -185,14 +185,14 @@ export interface StockPreview {
   readonly lots: number;
   readonly pieces: number;
   readonly bins: number;
-  readonly rows: readonly { line: number; what: string; says: string }[];
+  readonly rows: readonly { line: number; what: string; message: string }[];
   readonly refusedCount: number;
   readonly refused: readonly { line: number; what: string; why: string }[];
 }
 
 /** What a file of lots would bring. */
 export async function previewStock(text: string, pause = noPause): Promise<StockPreview> {
-  const { read, refused } = await soundRows(bench().db.read, await stepByStep(readStock(text), pause));
+  const { read, refused } = await soundRows(appContext().db.read, await stepByStep(readStock(text), pause));
   return {
     lots: read.length,
     pieces: read.reduce((sum, { entry }) => sum + entry.pieces, 0),
@@ -200,7 +200,7 @@ export async function previewStock(text: string, pause = noPause): Promise<Stock
     rows: read.slice(0, SHOWN).map(({ line, entry }) => ({
       line,
       what: [entry.marking, kindRule(entry.kind).label].filter((word) => word !== '').join(', '),
-      says: [
+      message: [
         `${entry.pieces} into ${entry.bin}`,
         entry.grade && `grade ${entry.grade}`,
         entry.limits.map(limitText).join(', '),
@@ -215,5 +215,5 @@ export async function previewStock(text: string, pause = noPause): Promise<Stock
 
 /** Takes the sound rows of a file in. */
 export function takeStockIn(text: string, pause = noPause): Promise<FormOutcome> {
-  return importStock(bench(), text, pause);
+  return importStock(appContext(), text, pause);
 }

@@ -13,7 +13,8 @@ import {
 import { useNotice, useTakeBack } from '../../../ui/feedback/Notices';
 import { CommandLine, type CommandPreview } from '../../../ui/frame/CommandLine';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
-import { latestStepAction, moveToBinAction, splitLotAction, takePiecesAction } from '../actions';
+import { moveToBinAction, splitLotAction, takePiecesAction } from '../lot/actions';
+import { latestStepAction } from './actions';
 
 const PLACE = { donor: '/donors', lot: '/stock', build: '/builds' } as const;
 const KEYS = [{ key: '/', label: 'find a part or jump to a code', focus: 'find-line' }];
@@ -28,18 +29,18 @@ export function FindLine() {
   const bare = (text: string) => text.trim().replace(/^find\s+/i, '');
 
   function preview(text: string): CommandPreview {
-    if (isUndo(text)) return { ok: true, says: 'take the last change of stock back', ghost: '' };
+    if (isUndo(text)) return { ok: true, message: 'take the last change of stock back', ghost: '' };
     const order = readStockOrder(text);
     if (order)
       return 'why' in order
-        ? { ok: false, says: order.why, ghost: '' }
-        : { ok: true, says: stockOrderText(order), ghost: '' };
+        ? { ok: false, message: order.why, ghost: '' }
+        : { ok: true, message: stockOrderText(order), ghost: '' };
     const code = readCode(text);
-    if (code) return { ok: true, says: `go to ${code.owner} ${code.code}`, ghost: '' };
+    if (code) return { ok: true, message: `go to ${code.owner} ${code.code}`, ghost: '' };
     const parsed = parseFilter(bare(text));
     return parsed.ok
-      ? { ok: true, says: `find ${bare(text)} in stock`, ghost: '' }
-      : { ok: false, says: filterProblemText(parsed.problem), ghost: '' };
+      ? { ok: true, message: `find ${bare(text)} in stock`, ghost: '' }
+      : { ok: false, message: filterProblemText(parsed.problem), ghost: '' };
   }
 
   /** Does what was ordered; resolves to the refusal, if it was refused. */
@@ -49,7 +50,7 @@ export function FindLine() {
     const act = { move: moveToBinAction, take: takePiecesAction, part: splitLotAction }[order.kind];
     const outcome = await act(order.code, data);
     if (!outcome.ok) return outcome.problems.map(({ message }) => message).join(' ');
-    notify({ says: outcome.says ?? 'Done.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
+    notify({ message: outcome.message ?? 'Done.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
     router.refresh();
     return undefined;
   }

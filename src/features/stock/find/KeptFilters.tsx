@@ -3,7 +3,7 @@
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SubmitButton, TextField } from '../../../ui/form/fields';
-import { dropFilterAction, saveFilterAction } from '../actions';
+import { removeFilterAction, saveFilterAction } from './actions';
 
 /** Keeps the present question under a name. */
 export function KeepFilter({ find }: { find: string }) {
@@ -24,7 +24,7 @@ export function KeepFilter({ find }: { find: string }) {
 /** Strikes a kept question. */
 export function DropFilter({ id, name }: { id: string; name: string }) {
   return (
-    <ActionButton action={() => dropFilterAction(id)} tone="small" label={`strike ${name}`}>
+    <ActionButton action={() => removeFilterAction(id)} tone="small" label={`strike ${name}`}>
       strike
     </ActionButton>
   );

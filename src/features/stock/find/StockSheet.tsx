@@ -110,14 +110,14 @@ export function StockSheet({ view }: { view: StockView }) {
           out.
         </EmptyState>
       )}
-      {view.near.map(({ says, href, rows }) => (
-        <section key={says} className="mt-6" aria-label={says}>
+      {view.near.map(({ message, href, rows }) => (
+        <section key={message} className="mt-6" aria-label={message}>
           <h2 className="label mb-1">
             <Link href={href} prefetch={false} className="underline decoration-dotted">
-              {says}
+              {message}
             </Link>
           </h2>
-          <DataTable label={says} columns={view.columns} rows={rows} filter={false} choose={false} />
+          <DataTable label={message} columns={view.columns} rows={rows} filter={false} choose={false} />
         </section>
       ))}
       {view.onBoards.length > 0 && (
@@ -206,10 +206,10 @@ function StockJudgement({ view }: { view: StockView }) {
       )}
       {near.length > 0 && (
         <Section label="Nearly">
-          {near.map(({ says, href }) => (
-            <p key={says}>
+          {near.map(({ message, href }) => (
+            <p key={message}>
               <Link href={href} prefetch={false} className="underline decoration-dotted">
-                {says}
+                {message}
               </Link>
             </p>
           ))}

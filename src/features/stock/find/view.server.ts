@@ -1,3 +1,4 @@
+import 'server-only';
 import { limitText } from '../../../core/measure';
 import { SOURCES } from '../../../core/evidence';
 import { kindRule, RATINGS, type KindName, type RatingName } from '../../../core/part';
@@ -16,7 +17,7 @@ import {
   type Measure,
   type StockFilter,
 } from '../../../core/stock';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import { listFilters } from '../../../db/repositories/bins';
 import { LOT_ORDERS, ordersFor, type LotOrder } from '../../../db/repositories/lotOrder';
 import { pageOfLots, searchLots, stockTotals, tightestLots, type LotRow } from '../../../db/repositories/lotSearch';
@@ -44,7 +45,7 @@ const COLUMNS: readonly TableColumn[] = [
 
 /** The lots that a filter finds, the newest of them, with what else there is. */
 export async function stockView(find: string, orderText = '') {
-  const { db } = bench();
+  const { db } = appContext();
   const parsed = parseFilter(find);
   const order = readOrder(orderText);
   if (!parsed.ok)
@@ -137,7 +138,7 @@ export async function stockRows(find: string, page: number, orderText = ''): Pro
   const parsed = parseFilter(find);
   if (!parsed.ok) return [];
   const of = { page, size: PAGE_ROWS, order: readOrder(orderText) };
-  return (await pageOfLots(bench().db.read, parsed.filter, of)).map(lotTableRow);
+  return (await pageOfLots(appContext().db.read, parsed.filter, of)).map(lotTableRow);
 }
 
 /** An order as it stands in an address: `pieces`, or `-pieces` with the most first; none when it is no order. */
@@ -151,7 +152,7 @@ export type StockView = Awaited<ReturnType<typeof stockView>>;
 /** The lot that meets a question best: what fits, then the tightest, so that a strong part is kept. */
 async function bestOf(filter: StockFilter, found: { rows: readonly LotRow[]; total: number }) {
   if (!filter.kind || filter.demands.length === 0) return null;
-  const further = found.total > found.rows.length ? await tightestLots(bench().db.read, filter) : [];
+  const further = found.total > found.rows.length ? await tightestLots(appContext().db.read, filter) : [];
   const [best] = [...found.rows, ...further]
     .map((row) => ({ row, match: matchLot(filter, { ...row.lot, ratings: row.ratings }) }))
     .filter(({ row, match }) => match.verdict !== 'no' && row.lot.onHand > row.lot.reserved)
@@ -171,12 +172,12 @@ async function bestOf(filter: StockFilter, found: { rows: readonly LotRow[]; tot
 }
 
 /** Lots that miss one demand by a little, by the value that would have to do. */
-async function nearMisses(filter: StockFilter): Promise<{ says: string; href: string; rows: TableRow[] }[]> {
+async function nearMisses(filter: StockFilter): Promise<{ message: string; href: string; rows: TableRow[] }[]> {
   const found = await Promise.all(
     filter.demands.map(async (demand) => {
       const rest = withoutDemand(filter, demand.rating);
       const rows = await pageOfLots(
-        bench().db.read,
+        appContext().db.read,
         { ...rest, demands: [...rest.demands, ...nearRange(demand)] },
         { page: 0, size: NEAR_ROWS },
       );
@@ -195,7 +196,7 @@ async function nearMisses(filter: StockFilter): Promise<{ says: string; href: st
     const asked = [...filter.demands.filter((one) => one !== first.loosened.demand), widest.loosened.loosened];
     return [
       {
-        says: `${misses.length} more if ${widest.loosened.says}`,
+        message: `${misses.length} more if ${widest.loosened.message}`,
         href: `/stock?find=${encodeURIComponent(filterText({ ...filter, demands: asked }))}`,
         rows: misses.map(({ row }) => lotTableRow(row)),
       },
@@ -207,7 +208,7 @@ async function nearMisses(filter: StockFilter): Promise<{ says: string; href: st
 async function seenOnBoards(filter: StockFilter): Promise<TableRow[]> {
   const asks = filter.kind !== undefined || filter.demands.length > 0 || filter.words.length > 0;
   if (!asks || filter.bin || filter.grade || filter.source) return [];
-  return (await searchPartsOnBoards(bench().db.read, filter, 12)).map(({ part, donorCode, ratings }) => ({
+  return (await searchPartsOnBoards(appContext().db.read, filter, 12)).map(({ part, donorCode, ratings }) => ({
     id: part.id,
     href: `/donors/${donorCode}/harvest?part=${part.ref}`,
     cells: {
@@ -263,6 +264,6 @@ function ratingCells(kind: KindName, ratings: LotRow['ratings']): TableRow['cell
 
 /** What is in the drawers, in a few words. */
 export async function stockHead(): Promise<string> {
-  const { lots, bins } = await stockTotals(bench().db.read);
+  const { lots, bins } = await stockTotals(appContext().db.read);
   return `${lots} ${lots === 1 ? 'lot' : 'lots'} in ${bins} ${bins === 1 ? 'bin' : 'bins'}`;
 }

@@ -1,22 +1,23 @@
-import { insertBuild, insertNeed } from '../../../db/repositories/builds';
+import { addNeed, startBuild } from '../../builds/commands';
+import { valueOf } from '../../../services/command';
 import { aShop, DONOR_CODE } from '../../../db/testing/aShop';
-import { shareBench } from '../../../db/testing/sharedContext';
-import { temporaryBench } from '../../../db/testing/temporaryContext';
-import { undoEdit } from '../../../db/repositories/journal';
-import { lotForm } from '../schema';
+import { shareContext } from '../../../db/testing/sharedContext';
+import { temporaryContext } from '../../../db/testing/temporaryContext';
+import { undoEdit } from '../../../db/repositories/undo';
+import { lotForm } from '../lot/schema';
 import { moveToBin } from '../lot/moves';
 import { addLot, takePieces } from '../lot/commands';
 import { lotLabels } from '../labels/view.server';
 import { lotView } from '../lot/view.server';
 import { stockHead, stockRows, stockView } from './view.server';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
-  await aShop(fixture.bench, {
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
+  await aShop(fixture.app, {
     lots: [
       {
         code: 'FET-600',
@@ -127,12 +128,10 @@ describe('one lot', () => {
   });
 
   test('knows which build wants it, until the need is filled or too hard', async () => {
-    const { bench } = fixture;
-    await bench.db.write(async (tx) => {
-      const { id } = await insertBuild(tx, bench, { title: 'lamp', note: '' });
-      await insertNeed(tx, bench, { buildId: id, role: 'switch', filter: 'nmos vds>=60', quantity: 1 });
-      await insertNeed(tx, bench, { buildId: id, role: 'other', filter: 'nmos vds>=400', quantity: 1 });
-    });
+    const { app } = fixture;
+    const { code } = valueOf(await startBuild(app, { title: 'lamp', note: '' }));
+    await addNeed(app, code, { role: 'switch', filter: 'nmos vds>=60', quantity: 1 });
+    await addNeed(app, code, { role: 'other', filter: 'nmos vds>=400', quantity: 1 });
     expect((await lotView('FET-600'))?.wanted.map(({ role, verdict }) => [role, verdict])).toEqual([
       ['switch', 'fits'],
       ['other', 'limit'],
@@ -142,24 +141,24 @@ describe('one lot', () => {
   });
 
   test('pieces taken and the lot moved: the ledger tells, and no more than there is comes out', async () => {
-    await takePieces(fixture.bench, { code: 'FET-600', quantity: 2, note: 'the lathe' });
-    expect(await takePieces(fixture.bench, { code: 'FET-600', quantity: 2, note: '' })).toMatchObject({
+    await takePieces(fixture.app, { code: 'FET-600', quantity: 2, note: 'the lathe' });
+    expect(await takePieces(fixture.app, { code: 'FET-600', quantity: 2, note: '' })).toMatchObject({
       problems: [{ field: 'quantity', message: expect.stringContaining('1 of 1 are free') }],
     });
-    expect(await moveToBin(fixture.bench, { code: 'FET-600', bin: 'Z9' })).toMatchObject({
-      says: 'FET-600 moved from C2-4 to Z9.',
+    expect(await moveToBin(fixture.app, { code: 'FET-600', bin: 'Z9' })).toMatchObject({
+      message: 'FET-600 moved from C2-4 to Z9.',
     });
     expect(await lotView('FET-600')).toMatchObject({
       onHand: 1,
       bin: 'Z9',
       ledger: [
         { change: '+3' },
-        { change: '−2', says: 'taken out: the lathe' },
-        { change: '', says: 'moved: C2-4 to Z9' },
+        { change: '−2', message: 'taken out: the lathe' },
+        { change: '', message: 'moved: C2-4 to Z9' },
       ],
     });
-    expect(await takePieces(fixture.bench, { code: 'NO-SUCH', quantity: 1, note: '' })).toMatchObject({ ok: false });
-    expect(await moveToBin(fixture.bench, { code: 'FET-600', bin: 'Z9' })).toMatchObject({
+    expect(await takePieces(fixture.app, { code: 'NO-SUCH', quantity: 1, note: '' })).toMatchObject({ ok: false });
+    expect(await moveToBin(fixture.app, { code: 'FET-600', bin: 'Z9' })).toMatchObject({
       problems: [{ field: 'bin' }],
     });
   });
@@ -184,21 +183,21 @@ describe('a lot counted in by hand', () => {
     bin: 'e7',
   };
   const add = (more: Partial<Record<keyof typeof form, string>> = {}) =>
-    addLot(fixture.bench, lotForm.parse({ ...form, ...more }));
+    addLot(fixture.app, lotForm.parse({ ...form, ...more }));
 
   test('is found like any other, and taken back it is gone from the drawer', async () => {
     const outcome = await add();
-    expect(outcome).toMatchObject({ ok: true, says: expect.stringContaining('4 of 12N65 are in E7') });
+    expect(outcome).toMatchObject({ ok: true, message: expect.stringContaining('4 of 12N65 are in E7') });
     const code = (outcome.ok && outcome.goto?.split('/').at(-1)) || '';
     expect(await found('nmos evidence:datasheet bin:E7')).toEqual([code]);
     expect(await lotView(code)).toMatchObject({
       onHand: 4,
       grade: 'A',
       donor: null,
-      says: 'N-FET, TO-220',
-      ledger: [{ says: 'counted in: by hand' }],
+      message: 'N-FET, TO-220',
+      ledger: [{ message: 'counted in: by hand' }],
     });
-    expect(await undoEdit(fixture.bench, (outcome.ok && outcome.undo) || '')).toMatchObject({ kind: 'undone' });
+    expect(await undoEdit(fixture.app, (outcome.ok && outcome.undo) || '')).toMatchObject({ kind: 'undone' });
     expect(await found('bin:E7')).toEqual([]);
   });
 
@@ -210,14 +209,14 @@ describe('a lot counted in by hand', () => {
   });
 
   test.each`
-    more                                             | says
+    more                                             | message
     ${{ values: '650V purple' }}                     | ${'“purple” is not understood here'}
     ${{ values: 'vds high' }}                        | ${'“high”'}
     ${{ kind: 'capacitor', values: '78u measured' }} | ${'Leave “measured” out'}
-  `('with $more is refused by name', async ({ more, says }) => {
+  `('with $more is refused by name', async ({ more, message }) => {
     expect(await add(more)).toMatchObject({
       ok: false,
-      problems: [{ field: 'values', message: expect.stringContaining(says) }],
+      problems: [{ field: 'values', message: expect.stringContaining(message) }],
     });
     expect(await found('bin:E7')).toEqual([]);
   });
@@ -246,9 +245,9 @@ test('a long list comes in pages, and the tightest of all of it is advised', asy
     },
   }));
   fixture.dispose();
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
-  await aShop(fixture.bench, { lots: many });
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
+  await aShop(fixture.app, { lots: many });
   const first = await stockView('nmos vds>=600');
   expect([first.rows.length, first.total, first.best?.code]).toEqual([50, 120, 'R-40']);
   // A ceiling is kept most tightly from below: 249 mΩ of 250.

@@ -25,13 +25,13 @@ export function ScanSheet() {
   const hydrated = useHydrated();
   const video = useRef<HTMLVideoElement>(null);
   const [stream, setStream] = useState<MediaStream>();
-  const [says, setSays] = useState('');
+  const [message, setMessage] = useState('');
   const [refusal, setRefusal] = useState('');
   const found = useCallback(
     (text: string) => {
       const place = placeOf(text);
       if (place) router.push(place);
-      else setSays(`“${text.slice(0, 60)}” is no label of Zorvek; still looking.`);
+      else setMessage(`“${text.slice(0, 60)}” is no label of Zorvek; still looking.`);
       return place !== undefined;
     },
     [router],
@@ -47,11 +47,11 @@ export function ScanSheet() {
   }, [stream, found]);
 
   async function open() {
-    setSays('');
+    setMessage('');
     try {
       setStream(await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } }));
     } catch {
-      setSays(
+      setMessage(
         'The camera cannot be used here: it wants leave, and a page from this machine or over https. Type the code.',
       );
     }
@@ -100,9 +100,9 @@ export function ScanSheet() {
           Use the camera
         </button>
       )}
-      {says && (
+      {message && (
         <p role="status" className="mt-2 text-[13px]">
-          {says}
+          {message}
         </p>
       )}
     </Evidence>

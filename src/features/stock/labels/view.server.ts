@@ -1,8 +1,9 @@
+import 'server-only';
 import { limitText } from '../../../core/measure';
 import { kindRule, RATINGS } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import { lotTitle } from '../../../core/stock';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import { findLots } from '../../../db/repositories/lotSearch';
 import { labelSvg, type LabelText } from './label';
 import { labelsPdf } from './labelPdf';
@@ -10,7 +11,7 @@ import { labelSize } from './labelSizes';
 
 /** What stands on the labels of lots, each with the address of its page on the server that was asked. */
 async function labelTexts(codes: readonly string[], origin: string): Promise<LabelText[]> {
-  const rows = await findLots(bench().db.read, codes.map((code) => code.trim().toUpperCase()).slice(0, 200));
+  const rows = await findLots(appContext().db.read, codes.map((code) => code.trim().toUpperCase()).slice(0, 200));
   return rows.map(({ lot, bin, donorCode, partRef, ratings }) => {
     const values = kindRule(lot.kind)
       .ratings.filter((name) => ratings[name])

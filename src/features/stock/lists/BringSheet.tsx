@@ -21,7 +21,7 @@ export function BringSheet() {
             heading={`Taken in${lots > rows.length ? `, the first ${rows.length} of ${lots}` : ''}`}
             label="Rows that are taken in"
             columns={['line', 'what', 'it']}
-            rows={rows.map(({ line, what, says }) => ({ key: `${line}`, cells: [line, what, says] }))}
+            rows={rows.map(({ line, what, message }) => ({ key: `${line}`, cells: [line, what, message] }))}
           />
         )
       }

@@ -1,10 +1,9 @@
 import { noPause, partOf, stepByStep } from '../../../core/steps';
-import type { Bench } from '../../../db/context';
+import type { AppContext } from '../../../db/context';
 import type { Queryable } from '../../../db/client';
-import { recordEdit } from '../../../db/repositories/journal';
 import { bringIn, codesTaken } from '../../../db/repositories/lotImport';
 import { readStock, type ReadStock } from '../../../formats/stock';
-import type { FormOutcome } from '../../../ui/form/outcome';
+import { refusal, refused as refusedBy, run, type Outcome } from '../../../services/command';
 
 /** Rows whose code is free; the others are refused, so that nothing is counted in twice. */
 export async function soundRows(db: Queryable, { read, refused }: ReadStock): Promise<ReadStock> {
@@ -28,23 +27,18 @@ export async function soundRows(db: Queryable, { read, refused }: ReadStock): Pr
 const READING = 0.3;
 
 /** Takes the sound rows of a file in: all of them or none, as one step that can be taken back. */
-export async function importStock(bench: Bench, text: string, pause = noPause): Promise<FormOutcome> {
-  const { read, refused } = await soundRows(
-    bench.db.read,
-    await stepByStep(readStock(text), partOf(pause, 0, READING)),
-  );
-  if (read.length === 0)
-    return { ok: false, problems: [{ message: `No row can be taken in. ${refused[0]?.why ?? 'The file has none.'}` }] };
-  const note = `list ${bench.newKey()}`;
-  const { journalId } = await recordEdit(bench, { donorId: '', station: 'harvest' }, async (edit) => {
-    await bringIn(edit.tx, bench, {
+export async function importStock(app: AppContext, text: string, pause = noPause): Promise<Outcome> {
+  const { read, refused } = await soundRows(app.db.read, await stepByStep(readStock(text), partOf(pause, 0, READING)));
+  if (read.length === 0) return refusedBy(refusal('list-empty', { why: refused[0]?.why }));
+  const note = `list ${app.newKey()}`;
+  return run(app, { scope: 'stock' }, async (edit) => {
+    await bringIn(edit.tx, app, {
       entries: read.map(({ entry }) => entry),
       note,
       pause: partOf(pause, READING, 1),
     });
     edit.broughtIn(note);
-    return `${read.length} lots came in from a list.`;
+    const left = refused.length > 0 ? `; ${refused.length} rows were refused` : '';
+    return `${read.length} lots came in from a list${left}.`;
   });
-  const left = refused.length > 0 ? `; ${refused.length} rows were refused` : '';
-  return { ok: true, says: `${read.length} lots came in${left}.`, undo: journalId };
 }

@@ -1,8 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { parseFilter } from '../../../core/stock';
 import { pageOfLots, searchLots } from '../../../db/repositories/lotSearch';
-import { shareBench } from '../../../db/testing/sharedContext';
-import { temporaryBench } from '../../../db/testing/temporaryContext';
+import { shareContext } from '../../../db/testing/sharedContext';
+import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { previewStock, takeStockIn } from '../bins/view.server';
 import { stockRows, stockView } from '../find/view.server';
 
@@ -21,12 +21,12 @@ const list = (): string =>
     }),
   ].join('\n');
 
-let fixture: Awaited<ReturnType<typeof temporaryBench>>;
-beforeAll(async () => shareBench((fixture = await temporaryBench()).bench));
+let fixture: Awaited<ReturnType<typeof temporaryContext>>;
+beforeAll(async () => shareContext((fixture = await temporaryContext()).app));
 afterAll(() => fixture.dispose());
 
 const held = async () =>
-  fixture.bench.db.read.get<{ lots: number; pieces: number; ledger: number; bins: number }>(sql`
+  fixture.app.db.read.get<{ lots: number; pieces: number; ledger: number; bins: number }>(sql`
     select (select count(*) from lots) lots, (select coalesce(sum(on_hand), 0) from lots) pieces,
       (select count(*) from stock_ledger) ledger, (select count(*) from bins) bins`);
 
@@ -51,7 +51,7 @@ test(
 
     expect(await takeStockIn(text)).toMatchObject({
       ok: true,
-      says: `${good.length} lots came in; ${bad.length} rows were refused.`,
+      message: `${good.length} lots came in; ${bad.length} rows were refused.`,
     });
     expect(await held()).toEqual({
       lots: good.length,
@@ -77,7 +77,7 @@ test.each`
 `('of all of them “$find” finds, counts and pages what the rows say', async ({ find, meets }) => {
   const parsed = parseFilter(find);
   if (!parsed.ok) throw new Error(find);
-  const { read } = fixture.bench.db;
+  const { read } = fixture.app.db;
   const right = Array.from({ length: ROWS }, (_, row) => row).filter((row) => !isBad(row) && meets(row));
   const found = await searchLots(read, parsed.filter, { size: 50 });
   expect(found).toMatchObject({

@@ -1,3 +1,4 @@
+import 'server-only';
 import { listRoute } from '../../../server/uploads';
 import { previewStock, takeStockIn } from '../bins/view.server';
 

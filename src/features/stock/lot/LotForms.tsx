@@ -4,7 +4,7 @@ import { ActionForm } from '../../../ui/form/ActionForm';
 import { USE_NAMES, USES } from '../../../core/measure';
 import { KIND_NAMES, kindRule } from '../../../core/part';
 import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { addLotAction, joinLotsAction, moveToBinAction, splitLotAction, takePiecesAction } from '../actions';
+import { addLotAction, joinLotsAction, moveToBinAction, splitLotAction, takePiecesAction } from './actions';
 
 /** Takes pieces out for something that is no build. */
 export function TakePiecesForm({ code }: { code: string }) {

@@ -10,7 +10,7 @@ export function LotPhoto({ code, picture }: { code: string; picture: LotPicture 
           {/* eslint-disable-next-line @next/next/no-img-element -- it lies beside the database, in its own sizes */}
           <img
             src={picture.url}
-            alt={picture.says}
+            alt={picture.message}
             loading="lazy"
             className={picture.crop ? 'absolute max-w-none' : 'size-full object-cover'}
             style={picture.crop ? placed(picture.crop) : undefined}
@@ -18,7 +18,7 @@ export function LotPhoto({ code, picture }: { code: string; picture: LotPicture 
         </div>
       )}
       <figcaption className="mt-1 text-[12px] text-ink-2">
-        {picture ? picture.says : 'No photo yet.'}
+        {picture ? picture.message : 'No photo yet.'}
         <details>
           <summary className="cursor-pointer underline decoration-dotted">
             {picture && !picture.crop ? 'take another photo' : 'add a photo of it'}

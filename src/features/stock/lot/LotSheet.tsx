@@ -44,11 +44,11 @@ export function LotSheet({ lot }: { lot: LotView }) {
           </tr>
         </thead>
         <tbody>
-          {lot.ledger.map(({ id, day, says, change, build }) => (
+          {lot.ledger.map(({ id, day, message, change, build }) => (
             <tr key={id}>
               <td className="font-mono whitespace-nowrap text-ink-2">{day}</td>
               <td>
-                {says}
+                {message}
                 {build && (
                   <>
                     {' '}

@@ -1,21 +1,21 @@
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { aShop, DONOR_CODE } from '../../../db/testing/aShop';
-import { undoEdit } from '../../../db/repositories/journal';
+import { undoEdit } from '../../../db/repositories/undo';
 import { findLot } from '../../../db/repositories/lotSearch';
 import { knowsPhotoHash } from '../../../db/repositories/photos';
 import { donors, lots, parts, photos, pinSpots } from '../../../db/schema';
-import { shareBench } from '../../../db/testing/sharedContext';
-import { temporaryBench } from '../../../db/testing/temporaryContext';
+import { shareContext } from '../../../db/testing/sharedContext';
+import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { photographLot } from './lotPhoto';
 import { lotView } from './view.server';
 
 const HASH = 'ab'.repeat(32);
-let fixture: Awaited<ReturnType<typeof temporaryBench>>;
+let fixture: Awaited<ReturnType<typeof temporaryContext>>;
 beforeEach(async () => {
-  fixture = await temporaryBench();
-  shareBench(fixture.bench);
-  await aShop(fixture.bench, {
+  fixture = await temporaryContext();
+  shareContext(fixture.app);
+  await aShop(fixture.app, {
     lots: [{ code: 'CDD-DDM', kind: 'nmos', marking: '12N60' }],
     onBoard: [{ code: 'Q1', kind: 'nmos' }],
   });
@@ -24,8 +24,8 @@ afterEach(() => fixture.dispose());
 
 /** The lot came from Q1, whose gate and drain are seen on one photo and whose drain alone on another. */
 async function seenOnBoard() {
-  const { bench } = fixture;
-  await bench.db.write(async (tx) => {
+  const { app } = fixture;
+  await app.db.write(async (tx) => {
     const [donor] = await tx.select().from(donors);
     const [part] = await tx.select().from(parts);
     await tx.update(lots).set({ partId: part?.id ?? '' });
@@ -59,7 +59,7 @@ test('a lot is shown as its part on the board, around its pins', async () => {
   expect((await lotView('CDD-DDM'))?.picture).toBeNull();
   await seenOnBoard();
   const picture = (await lotView('CDD-DDM'))?.picture;
-  expect(picture).toMatchObject({ url: `/photos/${HASH}/medium`, says: `Q1 on the board of ${DONOR_CODE}` });
+  expect(picture).toMatchObject({ url: `/photos/${HASH}/medium`, message: `Q1 on the board of ${DONOR_CODE}` });
   // Q10 is another part: the middle lies between the two pins of Q1.
   expect((picture?.crop?.left ?? 0) + (picture?.crop?.width ?? 0) / 2).toBeCloseTo(0.55, 6);
 });
@@ -70,24 +70,24 @@ test('its own photo comes first, and can be taken back', async () => {
   const bytes = await sharp({ create: { width: 300, height: 200, channels: 3, background: '#345' } })
     .jpeg()
     .toBuffer();
-  const outcome = await photographLot(fixture.bench, folder, { code: 'CDD-DDM', name: 'lot.jpg', bytes });
-  expect(outcome).toMatchObject({ ok: true, says: 'CDD-DDM has a photo.' });
-  const hash = (await findLot(fixture.bench.db.read, 'CDD-DDM'))?.lot.photoHash ?? '';
-  expect(await knowsPhotoHash(fixture.bench.db.read, hash)).toBe(true);
-  expect(await knowsPhotoHash(fixture.bench.db.read, 'ef'.repeat(32))).toBe(false);
+  const outcome = await photographLot(fixture.app, folder, { code: 'CDD-DDM', name: 'lot.jpg', bytes });
+  expect(outcome).toMatchObject({ ok: true, message: 'CDD-DDM has a photo.' });
+  const hash = (await findLot(fixture.app.db.read, 'CDD-DDM'))?.lot.photoHash ?? '';
+  expect(await knowsPhotoHash(fixture.app.db.read, hash)).toBe(true);
+  expect(await knowsPhotoHash(fixture.app.db.read, 'ef'.repeat(32))).toBe(false);
   expect((await lotView('CDD-DDM'))?.picture).toEqual({
     url: `/photos/${hash}/medium`,
-    says: 'lot CDD-DDM',
+    message: 'lot CDD-DDM',
     crop: null,
   });
-  await undoEdit(fixture.bench, outcome.ok ? (outcome.undo ?? '') : '');
+  await undoEdit(fixture.app, outcome.ok ? (outcome.undo ?? '') : '');
   expect((await lotView('CDD-DDM'))?.picture?.url).toContain(HASH);
 });
 
 test.each([
   ['CDD-DDM', new Uint8Array([1, 2, 3]), /is no picture/],
   ['ZZZ-ZZZ', new Uint8Array([1]), /ZZZ-ZZZ/],
-])('%s with what is no photo is refused in words', async (code, bytes, says) => {
-  const outcome = await photographLot(fixture.bench, fixture.folder, { code, name: 'x.txt', bytes });
-  expect(outcome.ok ? '' : outcome.problems[0]?.message).toMatch(says);
+])('%s with what is no photo is refused in words', async (code, bytes, message) => {
+  const outcome = await photographLot(fixture.app, fixture.folder, { code, name: 'x.txt', bytes });
+  expect(outcome.ok ? '' : outcome.problems[0]?.message).toMatch(message);
 });

@@ -3,19 +3,24 @@ import { limitsFrom } from '../../../core/measure';
 import { allAtOnce } from '../../../core/steps';
 import { KIND_NAMES, kindRule, RATINGS } from '../../../core/part';
 import { lotTable, readLotTable, reformAdvice, type LotEntry } from '../../../core/stock';
-import { insertBuild, insertNeed, reserve } from '../../../db/repositories/builds';
-import { undoEdit } from '../../../db/repositories/journal';
+import { valueOf } from '../../../services/command';
+import { addNeed, moveParts, startBuild } from '../../builds/commands';
+import { undoEdit } from '../../../db/repositories/undo';
 import { findLot } from '../../../db/repositories/lotSearch';
 import { lotLedger } from '../../../db/repositories/lots';
 import { aShop } from '../../../db/testing/aShop';
-import { shareBench } from '../../../db/testing/sharedContext';
-import { temporaryBench } from '../../../db/testing/temporaryContext';
+import { shareContext } from '../../../db/testing/sharedContext';
+import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { stockAsCsv, stockAsJson, readStock } from '../../../formats/stock';
-import { latestStepAction } from '../actions';
+import { latestStepAction } from '../find/actions';
 import { placeOf } from '../labels/ScanSheet';
 import { lotView } from './view.server';
-import { countBin, dropFilter, joinLots, moveToBin, saveFilter, sizeBin, splitLot } from './moves';
-import { countForm, filterForm, joinForm } from '../schema';
+import { countBin, sizeBin } from '../bins/commands';
+import { removeFilter, saveFilter } from '../find/commands';
+import { joinLots, moveToBin, splitLot } from './moves';
+import { countForm } from '../bins/schema';
+import { filterForm } from '../find/schema';
+import { joinForm } from './schema';
 import {
   ageingView,
   binsView,
@@ -28,17 +33,17 @@ import {
 import { addLot, takePieces } from './commands';
 import { stockView } from '../find/view.server';
 
-type Fixture = Awaited<ReturnType<typeof temporaryBench>>;
+type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
 let years = 0;
-const bench = () => ({ ...fixture.bench, now: () => Date.UTC(2024 + years, 0, 2) });
+const app = () => ({ ...fixture.app, now: () => Date.UTC(2024 + years, 0, 2) });
 
 beforeEach(async () => {
   years = 0;
-  fixture = await temporaryBench();
-  shareBench(bench());
+  fixture = await temporaryContext();
+  shareContext(app());
   const fet = { kind: 'nmos', marking: '12N65', package: 'TO-220', grade: 'A' } as const;
-  await aShop(bench(), {
+  await aShop(app(), {
     lots: [
       { code: 'CDD-DDM', ...fet, bin: 'C2-4', pieces: 5, ratings: { vds: [650, 'decoded'], rdsOn: [0.5, 'measured'] } },
       { code: 'HKK-KKD', ...fet, bin: 'C2-5', pieces: 2, ratings: { vds: [600, 'decoded'], rdsOn: [0.4, 'measured'] } },
@@ -56,71 +61,68 @@ beforeEach(async () => {
 afterEach(() => fixture.dispose());
 
 const lot = async (code: string) => {
-  const found = await findLot(fixture.bench.db.read, code);
+  const found = await findLot(fixture.app.db.read, code);
   if (!found) throw new Error(`no lot ${code}`);
   return found;
 };
 const pieces = async (code: string) => (await lot(code)).lot.onHand;
 const undo = (outcome: { ok: boolean; undo?: string | undefined }) =>
-  undoEdit(bench(), outcome.ok ? (outcome.undo ?? '') : '');
+  undoEdit(app(), outcome.ok ? (outcome.undo ?? '') : '');
 const messages = (outcome: { ok: boolean; problems?: readonly { message: string }[] }) =>
   outcome.problems?.map(({ message }) => message).join(' ') ?? '';
 
 async function setAside(code: string, quantity: number) {
-  const found = await lot(code);
-  await fixture.bench.db.write(async (tx) => {
-    const build = await insertBuild(tx, bench(), { title: 'lamp', note: '' });
-    const needId = await insertNeed(tx, bench(), { buildId: build.id, role: 'switch', filter: 'nmos', quantity });
-    await reserve(tx, bench(), { lotId: found.lot.id, needId, quantity });
-  });
+  const build = valueOf(await startBuild(app(), { title: 'lamp', note: '' }));
+  const { needId } = valueOf(await addNeed(app(), build.code, { role: 'switch', filter: 'nmos', quantity }));
+  await moveParts(app(), { step: 'reserve', lotCode: code, needId, quantity });
 }
 
 describe('every change of stock can be taken back', () => {
   test('long after: the latest stand in a list, and undo means the newest that stands', async () => {
-    const says = async () =>
-      (await doneLately()).slice(0, 3).map(({ says: said, isUndone }) => `${isUndone ? 'undone: ' : ''}${said}`);
-    await moveToBin(bench(), { code: 'CDD-DDM', bin: 'E1' });
-    await takePieces(bench(), { code: 'RYY-YYW', quantity: 4, note: 'the lathe' });
+    const message = async () =>
+      (await doneLately()).slice(0, 3).map(({ message: said, isUndone }) => `${isUndone ? 'undone: ' : ''}${said}`);
+    await moveToBin(app(), { code: 'CDD-DDM', bin: 'E1' });
+    await takePieces(app(), { code: 'RYY-YYW', quantity: 4, note: 'the lathe' });
     await setAside('HKK-KKD', 1);
-    expect(await says()).toEqual([
+    expect(await message()).toEqual([
       '1 of HKK-KKD reserved for lamp.',
       '4 of RYY-YYW taken out for the lathe.',
       expect.stringContaining('E1'),
     ]);
     for (const standing of [2, 1, 0]) {
-      await undoEdit(bench(), (await latestStepAction()) ?? '');
-      expect((await says()).filter((one) => !one.startsWith('undone'))).toHaveLength(standing);
+      await undoEdit(app(), (await latestStepAction()) ?? '');
+      expect((await message()).filter((one) => !one.startsWith('undone'))).toHaveLength(standing);
     }
     expect([await pieces('RYY-YYW'), (await lot('CDD-DDM')).bin]).toEqual([9, 'C2-4']);
-    expect((await doneLately()).filter(({ says: said }) => said.includes('counted in'))).toHaveLength(4);
+    expect((await doneLately()).filter(({ message: said }) => said.includes('counted in'))).toHaveLength(4);
   });
 
   test('moved', async () => {
-    const outcome = await moveToBin(bench(), { code: 'CDD-DDM', bin: 'E1' });
+    const outcome = await moveToBin(app(), { code: 'CDD-DDM', bin: 'E1' });
     expect((await lot('CDD-DDM')).bin).toBe('E1');
     await undo(outcome);
     expect((await lot('CDD-DDM')).bin).toBe('C2-4');
   });
 
   test('parted off, with its ratings; never more than is free, and one stays', async () => {
-    const outcome = await splitLot(bench(), { code: 'CDD-DDM', quantity: 2, bin: 'C2-9' });
-    const code = /lot ([A-Z0-9-]+)/.exec(outcome.ok ? (outcome.says ?? '') : '')?.[1] ?? '';
+    const outcome = await splitLot(app(), { code: 'CDD-DDM', quantity: 2, bin: 'C2-9' });
+    const code = /lot ([A-Z0-9-]+)/.exec(outcome.ok ? (outcome.message ?? '') : '')?.[1] ?? '';
     expect(await lot(code)).toMatchObject({
       bin: 'C2-9',
       lot: { onHand: 2, grade: 'A' },
       ratings: { vds: { value: 650 } },
     });
     expect(await pieces('CDD-DDM')).toBe(3);
-    expect(messages(await splitLot(bench(), { code: 'CDD-DDM', quantity: 3, bin: 'C2-9' }))).toContain(
+    expect(messages(await splitLot(app(), { code: 'CDD-DDM', quantity: 3, bin: 'C2-9' }))).toContain(
       'one at least stays',
     );
     await undo(outcome);
     expect(await pieces('CDD-DDM')).toBe(5);
-    expect(await findLot(fixture.bench.db.read, code)).toBeUndefined();
+    expect(await findLot(fixture.app.db.read, code)).toBeUndefined();
   });
 
   test('joined: the worse rating governs', async () => {
-    const outcome = await joinLots(bench(), { code: 'CDD-DDM', from: 'HKK-KKD' });
+    const outcome = await joinLots(app(), { code: 'CDD-DDM', from: 'HKK-KKD' });
     expect(await lot('CDD-DDM')).toMatchObject({
       lot: { onHand: 7 },
       ratings: { vds: { value: 600 }, rdsOn: { value: 0.5 } },
@@ -131,13 +133,13 @@ describe('every change of stock can be taken back', () => {
   });
 
   test.each`
-    from         | says
+    from         | message
     ${'NRR-RR5'} | ${'grade is B, here it is A'}
     ${'RYY-YYW'} | ${'kind is capacitor'}
     ${'CDD-DDM'} | ${'not joined with itself'}
     ${'JJJ-JJJ'} | ${'no lot JJJ-JJJ'}
-  `('$from is not joined: $says', async ({ from, says }) => {
-    expect(messages(await joinLots(bench(), { code: 'CDD-DDM', from }))).toContain(says);
+  `('$from is not joined: $message', async ({ from, message }) => {
+    expect(messages(await joinLots(app(), { code: 'CDD-DDM', from }))).toContain(message);
   });
 
   test('values tell like from unlike, and what one lot alone knows is not known of both', async () => {
@@ -152,7 +154,7 @@ describe('every change of stock can be taken back', () => {
         bin: 'Z1',
         pieces: 2,
       };
-      const outcome = await addLot(bench(), form);
+      const outcome = await addLot(app(), form);
       return outcome.ok ? (outcome.goto?.split('/').at(-1) ?? '') : messages(outcome);
     };
     const [first, like, larger, unread] = [
@@ -162,30 +164,30 @@ describe('every change of stock can be taken back', () => {
       await can(''),
     ];
     expect((await lotView(first))?.like.map(({ code }) => code)).toEqual([like]);
-    const refused = async (from: string) => messages(await joinLots(bench(), { code: first, from }));
+    const refused = async (from: string) => messages(await joinLots(app(), { code: first, from }));
     expect(await refused(larger)).toMatch(/capacitance is 470.µF, here it is 220.µF/);
     expect(await refused(unread)).toMatch(/capacitance is not known, here it is/);
-    const outcome = await joinLots(bench(), { code: first, from: like });
+    const outcome = await joinLots(app(), { code: first, from: like });
     expect(Object.keys((await lot(first)).ratings)).toEqual(['capacitance']);
     await undo(outcome);
     expect((await lot(first)).ratings.voltage?.value).toBe(35);
   });
 
   test('counted: what is missing is booked, what was set aside stays', async () => {
-    const outcome = await countBin(bench(), { bin: 'C2-5', counts: { 'HKK-KKD': 1 } });
-    expect(outcome).toMatchObject({ ok: true, says: '1 lot counted in C2-5, 1 put right.' });
+    const outcome = await countBin(app(), { bin: 'C2-5', counts: { 'HKK-KKD': 1 } });
+    expect(outcome).toMatchObject({ ok: true, message: '1 lot counted in C2-5, 1 put right.' });
     expect(await pieces('HKK-KKD')).toBe(1);
     expect((await binsView()).cabinets[0]?.drawers.find(({ code }) => code === 'C2-5')?.counted).toBe('2 Jan 2024');
     await undo(outcome);
     expect(await pieces('HKK-KKD')).toBe(2);
     await setAside('HKK-KKD', 2);
-    expect(await countBin(bench(), { bin: 'C2-5', counts: { 'HKK-KKD': 1, 'NRR-RR5': 3 } })).toMatchObject({
+    expect(await countBin(app(), { bin: 'C2-5', counts: { 'HKK-KKD': 1, 'NRR-RR5': 3 } })).toMatchObject({
       ok: false,
       problems: [{ field: 'count:HKK-KKD', message: expect.stringContaining('2 are set aside') }],
     });
     // Nothing of a refused count is booked.
     expect(await pieces('NRR-RR5')).toBe(1);
-    expect(await joinLots(bench(), { code: 'CDD-DDM', from: 'HKK-KKD' })).toMatchObject({ ok: false });
+    expect(await joinLots(app(), { code: 'CDD-DDM', from: 'HKK-KKD' })).toMatchObject({ ok: false });
     expect((await stocktakeView('c2-5'))?.lots.map(({ code, booked, reserved }) => [code, booked, reserved])).toEqual([
       ['HKK-KKD', 2, 2],
       ['NRR-RR5', 1, 0],
@@ -193,12 +195,12 @@ describe('every change of stock can be taken back', () => {
   });
 
   test('a bin has its room, a question its name', async () => {
-    await sizeBin(bench(), { bin: 'C2-4', capacity: 3 });
-    expect((await ageingView()).full).toEqual([{ code: 'C2-4', says: '5 pieces, 3 fit' }]);
-    const kept = await saveFilter(bench(), { name: 'switches', filter: 'nmos >=600V' });
+    await sizeBin(app(), { bin: 'C2-4', capacity: 3 });
+    expect((await ageingView()).full).toEqual([{ code: 'C2-4', message: '5 pieces, 3 fit' }]);
+    const kept = await saveFilter(app(), { name: 'switches', filter: 'nmos >=600V' });
     const [saved] = (await stockView('')).saved;
     expect(saved).toMatchObject({ name: 'switches', href: '/stock?find=nmos%20%3E%3D600V' });
-    const struck = await dropFilter(bench(), saved?.id ?? '');
+    const struck = await removeFilter(app(), saved?.id ?? '');
     expect((await stockView('')).saved).toEqual([]);
     await undo(struck);
     expect((await stockView('')).saved).toHaveLength(1);
@@ -220,16 +222,16 @@ test('under parallel moves the ledger and the lots agree, and the pieces stay as
       await Promise.all(
         steps.map((one) =>
           one.kind === 'split'
-            ? splitLot(bench(), { code: 'CDD-DDM', quantity: one.quantity, bin: 'X1' })
+            ? splitLot(app(), { code: 'CDD-DDM', quantity: one.quantity, bin: 'X1' })
             : one.kind === 'join'
-              ? joinLots(bench(), { code: 'CDD-DDM', from: 'HKK-KKD' })
-              : moveToBin(bench(), { code: 'HKK-KKD', bin: one.bin }),
+              ? joinLots(app(), { code: 'CDD-DDM', from: 'HKK-KKD' })
+              : moveToBin(app(), { code: 'HKK-KKD', bin: one.bin }),
         ),
       );
       expect((await stockView('nmos')).pieces).toBe(before);
       for (const code of ['CDD-DDM', 'HKK-KKD']) {
         const { lot: row } = await lot(code);
-        const lines = await lotLedger(fixture.bench.db.read, row.id);
+        const lines = await lotLedger(fixture.app.db.read, row.id);
         expect(lines.reduce((sum, { onHandDelta }) => sum + onHandDelta, 0)).toBe(row.onHand);
         expect(row.onHand).toBeGreaterThanOrEqual(row.reserved);
       }
@@ -242,10 +244,10 @@ describe('what lies too long', () => {
   test('cans and what nobody wanted, after two years', async () => {
     expect((await ageingView()).cans).toEqual([]);
     years = 3;
-    shareBench(bench());
+    shareContext(app());
     const { cans, unwanted } = await ageingView();
     expect(cans.map(({ code }) => code)).toEqual(['RYY-YYW']);
-    expect(cans[0]?.says).toMatch(/400.V through 10 to 100 kΩ.*Enclosed/);
+    expect(cans[0]?.message).toMatch(/400.V through 10 to 100 kΩ.*Enclosed/);
     expect(unwanted).toHaveLength(4);
     await setAside('CDD-DDM', 1);
     expect((await ageingView()).unwanted.map(({ code }) => code)).not.toContain('CDD-DDM');
@@ -261,7 +263,7 @@ test('near misses come with the demand that would let them in, kept questions an
   const view = await stockView('nmos vds>=620');
   expect(view.rows).toHaveLength(1);
   expect(view.near).toMatchObject([
-    { says: expect.stringMatching(/^1 more if 600.V will do$/), href: '/stock?find=nmos%20vds%3E%3D600V' },
+    { message: expect.stringMatching(/^1 more if 600.V will do$/), href: '/stock?find=nmos%20vds%3E%3D600V' },
   ]);
   expect(view.best).toMatchObject({ code: 'CDD-DDM', verdict: 'fits' });
   expect((await stockView('nmos vds>=600V')).rows).toHaveLength(2);
@@ -274,14 +276,14 @@ describe('lists in and out', () => {
     const csv = (await exportStock('', 'csv')) ?? '';
     const json = (await exportStock('', 'json')) ?? '';
     expect(await previewStock(csv)).toMatchObject({ lots: 0, refusedCount: 4 });
-    const other = await temporaryBench();
+    const other = await temporaryContext();
     for (const text of [csv, json]) {
       const entries = allAtOnce(readStock(text)).read.map(({ entry }) => entry);
       expect(stockAsCsv(entries)).toBe(csv);
       expect(stockAsJson(entries)).toBe(json);
     }
-    shareBench(other.bench);
-    expect(await importStock(csv)).toMatchObject({ ok: true, says: '4 lots came in.' });
+    shareContext(other.app);
+    expect(await importStock(csv)).toMatchObject({ ok: true, message: '4 lots came in.' });
     expect(await exportStock('', 'json')).toBe(json);
     other.dispose();
   });
@@ -312,7 +314,7 @@ describe('lists in and out', () => {
       '9 Limit “vds 500%”: a us',
     ]);
     const outcome = await importStock(csv);
-    expect(outcome).toMatchObject({ ok: true, says: '2 lots came in; 8 rows were refused.' });
+    expect(outcome).toMatchObject({ ok: true, message: '2 lots came in; 8 rows were refused.' });
     const [code = ''] = (await stockView('bin:E1')).rows.map(({ cells }) => cells.lot?.text ?? '');
     expect((await lot(code)).lot).toMatchObject({
       marking: '=1+1',
@@ -325,7 +327,7 @@ describe('lists in and out', () => {
     expect((await stockView('bin:E1')).total).toBe(0);
     const again = await importStock(csv);
     const [second = ''] = (await stockView('bin:E1')).rows.map(({ cells }) => cells.lot?.text ?? '');
-    await moveToBin(bench(), { code: second, bin: 'E9' });
+    await moveToBin(app(), { code: second, bin: 'E9' });
     expect((await undo(again)).kind).toBe('changed-since');
     expect((await stockView('bin:E9')).total).toBe(1);
   });

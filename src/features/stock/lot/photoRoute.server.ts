@@ -1,5 +1,6 @@
+import 'server-only';
 import { z } from 'zod';
-import { bench, databaseUrl } from '../../../db/context';
+import { appContext, databaseUrl } from '../../../db/context';
 import { photosFolder } from '../../../server/photos';
 import { fileRoute } from '../../../server/uploads';
 import { photographLot } from './lotPhoto';
@@ -9,5 +10,5 @@ export const answerLotPhoto = fileRoute({
   question: z.object({ name: z.string().min(1).max(200).default('The file') }),
   expected: 'A photo is expected as plain bytes, with its name.',
   receive: ({ code }: { code: string }, of) =>
-    photographLot(bench(), photosFolder(databaseUrl()), { code: code.toUpperCase(), ...of }),
+    photographLot(appContext(), photosFolder(databaseUrl()), { code: code.toUpperCase(), ...of }),
 });

@@ -1,9 +1,10 @@
+import 'server-only';
 import { limitText } from '../../../core/measure';
 import { isDoubtful, type Evidenced } from '../../../core/evidence';
 import { kindRule, RATINGS, type RatingName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import { apartInValue, lotTitle, matchLot, parseFilter } from '../../../core/stock';
-import { bench } from '../../../db/context';
+import { appContext } from '../../../db/context';
 import { listBuilds } from '../../../db/repositories/builds';
 import { findLot, likeLots, type LotRow } from '../../../db/repositories/lotSearch';
 import { lotLedger } from '../../../db/repositories/lots';
@@ -16,7 +17,7 @@ const LIKE_SHOWN = 12;
 
 /** One lot in full: ratings with evidence, why its grade, who wants it, where it has been. */
 export async function lotView(code: string) {
-  const { db } = bench();
+  const { db } = appContext();
   const row = await findLot(db.read, code.toUpperCase());
   if (!row) return undefined;
   const { lot, bin, donorCode, partRef, ratings } = row;
@@ -33,7 +34,7 @@ export async function lotView(code: string) {
     code: lot.code,
     title: lotTitle({ ...lot, ratings }),
     kind: kindRule(lot.kind).label,
-    says: [kindRule(lot.kind).label, lot.subtype ?? lot.technology, lot.package].filter(Boolean).join(', '),
+    message: [kindRule(lot.kind).label, lot.subtype ?? lot.technology, lot.package].filter(Boolean).join(', '),
     grade: lot.grade,
     gradeReason: lot.gradeReason,
     onHand: lot.onHand,
@@ -61,7 +62,7 @@ export async function lotView(code: string) {
     ledger: ledger.map(({ id, atMs, onHandDelta, reservedDelta, reason, note, build }) => ({
       id,
       day: new Date(atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }),
-      says: [REASON[reason] ?? reason, build ? `for ${build.title}` : note].filter((part) => part !== '').join(': '),
+      message: [REASON[reason] ?? reason, build ? `for ${build.title}` : note].filter((part) => part !== '').join(': '),
       change: signed(onHandDelta !== 0 ? onHandDelta : reservedDelta),
       build: build?.code ?? null,
     })),
@@ -77,7 +78,7 @@ function signed(value: number): string {
 
 /** Open needs of builds that this lot fills, with how well. */
 async function wantedBy({ lot, ratings }: LotRow) {
-  const builds = await listBuilds(bench().db.read, 100);
+  const builds = await listBuilds(appContext().db.read, 100);
   return builds.flatMap(({ build, needs }) =>
     needs
       .filter(({ need, filled }) => filled < need.quantity)

@@ -1,4 +1,4 @@
-import { amendDonorAction, discardDonorAction } from '../../../../features/donor/actions';
+import { amendDonorAction, archiveDonorAction } from '../../../../features/donor/intake/actions';
 import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { IntakeSheet } from '../../../../features/donor/intake/IntakeSheet';
 import { PhotoStrip } from '../../../../features/donor/photos/PhotoStrip';
@@ -24,7 +24,7 @@ export default async function IntakePage(props: StationProps) {
         soak={soak}
         action={amendDonorAction.bind(null, donor.code)}
         submit="Keep the changes"
-        discard={discardDonorAction.bind(null, donor.code)}
+        discard={archiveDonorAction.bind(null, donor.code)}
         nextHref={`/donors/${donor.code}/make-safe`}
       >
         <PlateFields

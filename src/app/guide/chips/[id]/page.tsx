@@ -10,7 +10,7 @@ export default async function ChipPage({ params }: { params: Promise<{ id: strin
   const family = chipFamily(decodeURIComponent((await params).id));
   if (!family) notFound();
   return (
-    <Page head={<PageHead title={family.id} says={family.function} />} foot={<FindLine />}>
+    <Page head={<PageHead title={family.id} message={family.function} />} foot={<FindLine />}>
       <ChipFamilySheet family={family} />
     </Page>
   );

@@ -11,7 +11,7 @@ export default async function CountPage({ params }: { params: Promise<{ bin: str
   if (!view) notFound();
   return (
     <Page
-      head={<PageHead title={`Stocktake of ${view.bin}`} says="what lies here, against what is booked" />}
+      head={<PageHead title={`Stocktake of ${view.bin}`} message="what lies here, against what is booked" />}
       foot={<FindLine />}
     >
       <StocktakeSheet view={view} />

@@ -1,0 +1,137 @@
+import { and, eq, isNull, sql } from 'drizzle-orm';
+import type { AppContext } from '../context';
+import type { Queryable } from '../client';
+import { journal, lots, needs, parts, stockLedger } from '../schema';
+import { changesFromText, EDITABLE, rowById, writeRow, type Change } from './changes';
+import { appendLedger, isConstraintFailure } from './journal';
+import { sendBack } from './lotImport';
+import { readSetting, writeSetting } from './settings';
+
+export type UndoOutcome =
+  | { readonly kind: 'undone'; readonly message: string }
+  | { readonly kind: 'not-found' }
+  | { readonly kind: 'already-undone' }
+  | { readonly kind: 'changed-since' };
+
+/**
+ * Undoes one journal entry, or one ledger line written outside a journal: whole or not at all.
+ * Rows that something else has changed since stand in the way: then nothing is touched.
+ */
+export async function undoEdit(app: AppContext, id: string): Promise<UndoOutcome> {
+  try {
+    return await app.db.write(async (tx): Promise<UndoOutcome> => {
+      const [entry] = await tx.select().from(journal).where(eq(journal.id, id));
+      if (!entry)
+        return (await takeBackLedgerLine(tx, app, id, ''))
+          ? { kind: 'undone', message: 'the change of stock.' }
+          : { kind: 'not-found' };
+      if (entry.undoneMs !== null) return { kind: 'already-undone' };
+      for (const change of changesFromText(entry.changes).reverse()) await takeBack(tx, app, change, entry.message);
+      await tx.update(journal).set({ undoneMs: app.now() }).where(eq(journal.id, id));
+      return { kind: 'undone', message: entry.message };
+    });
+  } catch (error) {
+    // A refusal by the database, or a row that changed since, stands in the way; other errors are bugs.
+    if (error instanceof ChangedSince || isConstraintFailure(error)) return { kind: 'changed-since' };
+    throw error;
+  }
+}
+
+class ChangedSince extends Error {}
+
+/** Takes one ledger line back with an opposite one, if there is such a line. A line is taken back at most once. */
+async function takeBackLedgerLine(tx: Queryable, app: AppContext, id: string, note: string): Promise<boolean> {
+  const [line] = await tx.select().from(stockLedger).where(eq(stockLedger.id, id));
+  if (!line) return false;
+  await appendLedger(tx, app, {
+    lotId: line.lotId,
+    onHandDelta: -line.onHandDelta,
+    reservedDelta: -line.reservedDelta,
+    reason: 'undone',
+    needId: line.needId,
+    note,
+    undoesId: id,
+  });
+  return true;
+}
+
+async function takeBack(tx: Queryable, app: AppContext, change: Change, message: string): Promise<void> {
+  switch (change.op) {
+    case 'ledger':
+      await takeBackLedgerLine(tx, app, change.id, message);
+      return;
+    case 'lots-in':
+      if (!(await sendBack(tx, app, change.note))) throw new ChangedSince();
+      return;
+    case 'setting':
+      if (!isSame(await readSetting(tx, change.name), change.after)) throw new ChangedSince();
+      await writeSetting(tx, change.name, change.before);
+      return;
+    case 'insert': {
+      const now = await rowById(tx, change.table, change.id);
+      if (!now || (await isRestedOn(tx, change, now))) throw new ChangedSince();
+      if ('deletedMs' in now) await writeRow(tx, change.table, change.id, { deletedMs: app.now() });
+      else await tx.delete(EDITABLE[change.table]).where(eq(EDITABLE[change.table].id, change.id));
+      return;
+    }
+    case 'update': {
+      const now = await rowById(tx, change.table, change.id);
+      const isUntouched = now && Object.entries(change.after).every(([field, value]) => isSame(now[field], value));
+      if (!isUntouched) throw new ChangedSince();
+      await writeRow(tx, change.table, change.id, change.before);
+    }
+  }
+}
+
+const isSame = (a: unknown, b: unknown) => JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
+
+/** Whether something came to rest on a row since it was made, which must not vanish with it. */
+async function isRestedOn(
+  tx: Queryable,
+  { table, id }: Change & { readonly op: 'insert' },
+  row: Record<string, unknown>,
+): Promise<boolean> {
+  switch (table) {
+    // Other pieces may have joined a lot since it was begun.
+    case 'lots':
+      return row.onHand !== 0;
+    case 'types':
+      return isTypeCarried(tx, id);
+    case 'builds':
+      return (
+        (
+          await tx
+            .select({ id: needs.id })
+            .from(needs)
+            .where(and(eq(needs.buildId, id), isNull(needs.deletedMs)))
+            .limit(1)
+        ).length > 0
+      );
+    case 'needs': {
+      const [sum] = await tx
+        .select({ held: sql<number>`coalesce(sum(reserved_delta - on_hand_delta), 0)`.mapWith(Number) })
+        .from(stockLedger)
+        .where(eq(stockLedger.needId, id));
+      return (sum?.held ?? 0) !== 0;
+    }
+    default:
+      return false;
+  }
+}
+
+/** Whether a part or a lot rests on a type. */
+async function isTypeCarried(tx: Queryable, typeId: string): Promise<boolean> {
+  const [onParts, inLots] = await Promise.all([
+    tx
+      .select({ id: parts.id })
+      .from(parts)
+      .where(and(eq(parts.typeId, typeId), isNull(parts.deletedMs)))
+      .limit(1),
+    tx
+      .select({ id: lots.id })
+      .from(lots)
+      .where(and(eq(lots.typeId, typeId), isNull(lots.deletedMs)))
+      .limit(1),
+  ]);
+  return onParts.length + inLots.length > 0;
+}

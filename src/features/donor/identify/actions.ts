@@ -1,0 +1,60 @@
+'use server';
+
+import { z } from 'zod';
+import { appContext } from '../../../db/context';
+import {
+  logPartForm,
+  acceptReading,
+  acceptClearReadings,
+  placePart,
+  hintPins,
+  typeRating,
+  removePart,
+} from './commands';
+import { markingPreview, type MarkingPreview } from './markingPreview.server';
+import { submit } from '../../../ui/form/fieldSchemas';
+import type { FormOutcome } from '../../../ui/form/outcome';
+import { markingQuestion, partForm, pinHintsForm, placeForm, valueForm } from './schema';
+import { key, ofPart } from '../shared/arguments';
+
+export async function logPartAction(code: string, data: FormData): Promise<FormOutcome> {
+  return submit(partForm, data, (form) => logPartForm(appContext(), key.parse(code), form));
+}
+
+export async function acceptReadingAction(of: z.input<typeof ofPart>, data: FormData): Promise<FormOutcome> {
+  return submit(z.object({ reading: z.string().max(300) }), data, ({ reading }) =>
+    acceptReading(appContext(), { ...ofPart.parse(of), reading }),
+  );
+}
+
+export async function acceptClearReadingsAction(code: string): Promise<FormOutcome> {
+  return acceptClearReadings(appContext(), key.parse(code));
+}
+
+export async function placePartAction(
+  of: z.input<typeof ofPart>,
+  place: z.input<typeof placeForm>,
+): Promise<FormOutcome> {
+  return placePart(appContext(), ofPart.parse(of), placeForm.parse(place));
+}
+
+/** What the pins of an unknown chip seem to be. */
+export async function hintPinsAction(of: z.input<typeof ofPart>, hints: Record<string, string>): Promise<FormOutcome> {
+  return hintPins(appContext(), ofPart.parse(of), pinHintsForm.parse(hints));
+}
+
+/** What a marking may mean, while it is being typed. */
+export async function readMarkingAction(
+  code: string,
+  question: z.input<typeof markingQuestion>,
+): Promise<MarkingPreview | null> {
+  return markingPreview(key.parse(code), markingQuestion.parse(question));
+}
+
+export async function typeRatingAction(of: z.input<typeof ofPart>, data: FormData): Promise<FormOutcome> {
+  return submit(valueForm, data, (form) => typeRating(appContext(), ofPart.parse(of), form));
+}
+
+export async function removePartAction(of: z.input<typeof ofPart>): Promise<FormOutcome> {
+  return removePart(appContext(), ofPart.parse(of));
+}

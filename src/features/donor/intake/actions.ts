@@ -1,0 +1,48 @@
+'use server';
+
+import { z } from 'zod';
+import type { Nameplate } from '../../../core/nameplate';
+import { appContext } from '../../../db/context';
+import { registerDonor, amendDonor, archiveDonor, restoreDonor, amendPlate, keepWeights } from './commands';
+import { addSoak, removeSoak } from './soakCommands';
+import { submit } from '../../../ui/form/fieldSchemas';
+import type { FormOutcome } from '../../../ui/form/outcome';
+import { donorForm, plateForm, soakForm, weightsForm } from './schema';
+import { key } from '../shared/arguments';
+
+export async function registerDonorAction(data: FormData): Promise<FormOutcome> {
+  return submit(donorForm, data, (form) => registerDonor(appContext(), form));
+}
+
+export async function amendDonorAction(code: string, data: FormData): Promise<FormOutcome> {
+  return submit(donorForm, data, (form) => amendDonor(appContext(), key.parse(code), form));
+}
+
+export async function archiveDonorAction(code: string): Promise<FormOutcome> {
+  return archiveDonor(appContext(), key.parse(code));
+}
+
+export async function restoreDonorAction(code: string): Promise<FormOutcome> {
+  return restoreDonor(appContext(), key.parse(code));
+}
+
+/** The plate as the editor holds it, or null to read the text again. */
+export async function amendPlateAction(code: string, plate: unknown): Promise<FormOutcome> {
+  if (plate === null) return amendPlate(appContext(), key.parse(code), null);
+  const parsed = plateForm.safeParse(plate);
+  if (parsed.success) return amendPlate(appContext(), key.parse(code), parsed.data as Nameplate);
+  return { ok: false, problems: parsed.error.issues.map(({ message }) => ({ message })) };
+}
+
+/** Weights of the advice for the whole shop; null goes back to those that ship. */
+export async function keepWeightsAction(weights: z.input<typeof weightsForm> | null): Promise<FormOutcome> {
+  return keepWeights(appContext(), weights === null ? null : weightsForm.parse(weights));
+}
+
+export async function addSoakAction(code: string, data: FormData): Promise<FormOutcome> {
+  return submit(soakForm, data, (form) => addSoak(appContext(), key.parse(code), form));
+}
+
+export async function removeSoakAction(code: string, rowId: string): Promise<FormOutcome> {
+  return removeSoak(appContext(), { code: key.parse(code), rowId: key.parse(rowId) });
+}

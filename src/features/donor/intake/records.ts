@@ -1,0 +1,32 @@
+import { describeRecord } from '../../../core/benchline';
+import { powerHistory } from '../../../db/repositories/power';
+import { addSoakRow } from '../../../db/repositories/soaks';
+import type { RecordHandlers } from '../shared/recordHandler';
+
+/** Rows of a run under load. */
+export const intakeRecords: RecordHandlers<'soak'> = {
+  soak: {
+    station: 'intake',
+    async write(edit, record) {
+      await addSoakRow(edit, {
+        inputW: record.watts ?? null,
+        caseC: record.celsius ?? null,
+        outputV: record.volts ?? null,
+        loadA: record.load ?? null,
+        remark: record.remark,
+        elapsed: record.elapsed,
+      });
+      const { appliedAt, removedAt } = await powerHistory(edit.tx, edit.donorId);
+      const isOn = appliedAt !== undefined && (removedAt === undefined || removedAt < appliedAt);
+      // A run under load is power applied, whether or not anyone said so.
+      if (isOn) return describeRecord(record);
+      await edit.insert('powerEvents', {
+        donorId: edit.donorId,
+        applied: true,
+        atMs: edit.app.now(),
+        note: 'soak',
+      });
+      return `${describeRecord(record)}; power is on, so no store counts as dead`;
+    },
+  },
+};

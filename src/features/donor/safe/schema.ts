@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import { bankProblemText, HOLD_SOURCE_NAMES, parseBank, STORE_ROLE_NAMES } from '../../../core/safety';
+import { choice, optionalQuantity, requiredQuantity } from '../../../ui/form/fieldSchemas';
+
+const storeName = z
+  .string()
+  .trim()
+  .toUpperCase()
+  .regex(/^[A-Z][A-Z0-9]{0,7}$/, 'A short name such as C3 or VBUS is expected: a letter, then letters or digits.');
+
+/** The capacitors of a store; a battery has none. */
+const bankText = z
+  .string()
+  .trim()
+  .default('')
+  .transform((text, context) => {
+    if (text === '') return { text, capacitance: 0, links: 1, ratedVoltage: undefined };
+    const read = parseBank(text);
+    if (read.ok) {
+      const { capacitance, links, ratedVoltage } = read.bank;
+      const several = links.length > 1 || links.some(({ count }) => count > 1);
+      return { text: several ? text : '', capacitance, links: links.length, ratedVoltage };
+    }
+    context.addIssue({ code: 'custom', message: bankProblemText(read.problem) });
+    return z.NEVER;
+  });
+
+export const storeForm = z
+  .object({
+    name: storeName,
+    role: choice(['', ...STORE_ROLE_NAMES]),
+    capacitance: bankText,
+    ratedVoltage: optionalQuantity('volt'),
+    bleed: optionalQuantity('ohm'),
+    holdSource: choice(['', ...HOLD_SOURCE_NAMES]),
+    holdVoltage: optionalQuantity('volt'),
+  })
+  .superRefine(({ role, capacitance, holdSource, holdVoltage }, context) => {
+    if (role !== 'battery' && capacitance.capacitance === 0)
+      context.addIssue({ code: 'custom', path: ['capacitance'], message: bankProblemText({ kind: 'blank' }) });
+    if (holdSource === 'user' && holdVoltage === undefined)
+      context.addIssue({
+        code: 'custom',
+        path: ['holdVoltage'],
+        message: 'Your own figure in volts is expected, like 620V.',
+      });
+  });
+export type StoreForm = z.output<typeof storeForm>;
+
+export const readingForm = z.object({
+  store: z.string(),
+  voltage: requiredQuantity('volt'),
+  elapsed: optionalQuantity('second'),
+});
+export type ReadingForm = z.output<typeof readingForm>;

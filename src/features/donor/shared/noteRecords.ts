@@ -1,0 +1,30 @@
+import { describeRecord } from '../../../core/benchline';
+import { addNote, moveNote, openNoteOn } from '../../../db/repositories/notes';
+import { refuse } from '../../../services/command';
+import type { RecordHandlers } from './recordHandler';
+
+/** Notes, claims and what becomes of them: of the station where they are written. */
+export const noteRecords: RecordHandlers<'note' | 'claim' | 'standing'> = {
+  note: {
+    async write(edit, record) {
+      const { text, ref, question } = record;
+      await addNote(edit, { text, ref, question, claim: false, station: edit.station || 'record' });
+      return describeRecord(record);
+    },
+  },
+  claim: {
+    async write(edit, record) {
+      const { text, ref } = record;
+      await addNote(edit, { text, ref, question: false, claim: true, station: edit.station || 'record' });
+      return describeRecord(record);
+    },
+  },
+  standing: {
+    async write(edit, record) {
+      const note = await openNoteOn(edit.tx, edit.donorId, record.ref);
+      if (!note) return refuse('nothing-open', { ref: record.ref });
+      await moveNote(edit, note, record);
+      return `${record.ref}: “${note.text}” is ${record.standing}${record.because ? `, ${record.because}` : ''}`;
+    },
+  },
+};

@@ -1,0 +1,51 @@
+import type { AppContext } from '../../../db/context';
+import { findBin, lotsInBin } from '../../../db/repositories/bins';
+import type { Edit } from '../../../db/repositories/journal';
+import { findLots } from '../../../db/repositories/lotSearch';
+import { refuse, run, type Outcome } from '../../../services/command';
+import { ON_STOCK } from '../lot/moves';
+
+async function knownBin(edit: Edit, bin: string) {
+  return (await findBin(edit.tx, bin)) ?? refuse('bin-unknown', { bin });
+}
+
+/**
+ * Counts a bin: each lot gets a line in the ledger, with the difference where there is one. Fewer than are set aside
+ * cannot be booked; those must be given back first.
+ */
+export function countBin(
+  app: AppContext,
+  of: { bin: string; counts: Readonly<Record<string, number>> },
+): Promise<Outcome> {
+  return run(app, ON_STOCK, async (edit) => {
+    const bin = await knownBin(edit, of.bin);
+    const codes = (await lotsInBin(edit.tx, bin.id)).filter((code) => of.counts[code] !== undefined);
+    if (codes.length === 0) return refuse('nothing-counted', {});
+    let off = 0;
+    for (const { lot } of await findLots(edit.tx, codes)) {
+      const { code, reserved } = lot;
+      const counted = of.counts[code] ?? lot.onHand;
+      if (counted < reserved) return refuse('count-below-reserved', { code, counted, reserved }, `count:${code}`);
+      const onHandDelta = counted - lot.onHand;
+      if (onHandDelta !== 0) off += 1;
+      await edit.ledger({
+        lotId: lot.id,
+        onHandDelta,
+        reservedDelta: 0,
+        reason: 'counted',
+        note: `stocktake of ${of.bin}`,
+      });
+    }
+    await edit.update('bins', bin.id, { countedMs: app.now() });
+    return `${codes.length} ${codes.length === 1 ? 'lot' : 'lots'} counted in ${of.bin}, ${off === 0 ? 'all as booked' : `${off} put right`}.`;
+  });
+}
+
+/** Says how many pieces fit into a bin; nothing when nobody knows. */
+export function sizeBin(app: AppContext, of: { bin: string; capacity: number | undefined }): Promise<Outcome> {
+  return run(app, ON_STOCK, async (edit) => {
+    const bin = await knownBin(edit, of.bin);
+    await edit.update('bins', bin.id, { capacity: of.capacity ?? null });
+    return of.capacity === undefined ? `${of.bin} has no limit.` : `${of.capacity} pieces fit into ${of.bin}.`;
+  });
+}

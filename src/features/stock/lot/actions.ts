@@ -1,0 +1,29 @@
+'use server';
+
+import { appContext } from '../../../db/context';
+import { addLot, takePieces } from './commands';
+import { joinLots, moveToBin, splitLot } from './moves';
+import { joinForm, lotForm, moveForm, splitForm, takeForm } from './schema';
+import { submit } from '../../../ui/form/fieldSchemas';
+import type { FormOutcome } from '../../../ui/form/outcome';
+import { key } from '../arguments';
+
+export async function addLotAction(data: FormData): Promise<FormOutcome> {
+  return submit(lotForm, data, (form) => addLot(appContext(), form));
+}
+
+export async function takePiecesAction(code: string, data: FormData): Promise<FormOutcome> {
+  return submit(takeForm, data, (form) => takePieces(appContext(), { code: key.parse(code), ...form }));
+}
+
+export async function moveToBinAction(code: string, data: FormData): Promise<FormOutcome> {
+  return submit(moveForm, data, (form) => moveToBin(appContext(), { code: key.parse(code), ...form }));
+}
+
+export async function splitLotAction(code: string, data: FormData): Promise<FormOutcome> {
+  return submit(splitForm, data, (form) => splitLot(appContext(), { code: key.parse(code), ...form }));
+}
+
+export async function joinLotsAction(code: string, data: FormData): Promise<FormOutcome> {
+  return submit(joinForm, data, (form) => joinLots(appContext(), { code: key.parse(code), ...form }));
+}

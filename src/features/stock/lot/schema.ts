@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { readCode } from '../../../core/ident';
+import { USE_NAMES } from '../../../core/measure';
+import { KIND_NAMES, type KindName } from '../../../core/part';
+import { freeText, pieces } from '../../../ui/form/fieldSchemas';
+import { binCode } from '../arguments';
+
+export const lotForm = z.object({
+  kind: z.enum(KIND_NAMES as [KindName, ...KindName[]]),
+  package: freeText(20),
+  values: freeText(200),
+  marking: freeText(60),
+  pieces: pieces(),
+  grade: z.enum(['', 'A', 'B', 'C']),
+  limit: z.enum(['', ...USE_NAMES]).default(''),
+  bin: binCode,
+});
+
+export const takeForm = z.object({ quantity: pieces(), note: freeText(200) });
+
+export const moveForm = z.object({ bin: binCode });
+
+const lotCode = z.string().transform((text, context) => {
+  const read = readCode(text);
+  if (read?.owner === 'lot') return read.code;
+  context.addIssue({
+    code: 'custom',
+    message: `“${text.trim()}” is no lot’s code. Type it as it stands on the label.`,
+  });
+  return z.NEVER;
+});
+
+export const splitForm = z.object({ quantity: pieces(), bin: binCode });
+export const joinForm = z.object({ from: lotCode });

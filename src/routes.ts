@@ -1,0 +1,70 @@
+import type { StationName } from './core/station';
+
+type Query = Readonly<Record<string, string | number | undefined>>;
+
+/** A path with what is asked for; what is empty is left out. */
+function withQuery(path: string, query: Query): string {
+  const asked = Object.entries(query)
+    .filter(([, value]) => value !== undefined && value !== '')
+    .map(([name, value]) => `${name}=${encodeURIComponent(value ?? '')}`);
+  return asked.length > 0 ? `${path}?${asked.join('&')}` : path;
+}
+
+/** Every address of the application. */
+export const routes = {
+  home: () => '/',
+  settings: () => '/settings',
+  sums: () => '/sums',
+
+  donors: (query: { find?: string; page?: number } = {}) => withQuery('/donors', query),
+  newDonor: () => '/donors/new',
+  archive: () => '/donors/archive',
+  donor: (code: string) => `/donors/${code}`,
+  station: (
+    code: string,
+    station: StationName,
+    query: { part?: string | undefined; store?: string; minutes?: number } = {},
+  ) => withQuery(`/donors/${code}/${station}`, query),
+  wave: (code: string, part: string) => withQuery(`/donors/${code}/test/wave`, { part }),
+  board: (code: string, query: { as?: string; name?: string } = {}) => withQuery(`/donors/${code}/board`, query),
+  photos: (code: string) => `/donors/${code}/photos`,
+  photo: (code: string, id: string, query: { place?: string } = {}) => withQuery(`/donors/${code}/photos/${id}`, query),
+  photoUpload: (code: string, query: Query) => withQuery(`/donors/${code}/photos/upload`, query),
+  preparedPhoto: (code: string, query: Query) => withQuery(`/donors/${code}/photos/prepared`, query),
+  picture: (hash: string, size: 'small' | 'medium' | 'large') => `/photos/${hash}/${size}`,
+
+  stock: (query: { find?: string; order?: string } = {}) => withQuery('/stock', query),
+  stockRows: (query: { find: string; order: string }) =>
+    `/stock/rows?find=${encodeURIComponent(query.find)}&order=${encodeURIComponent(query.order)}`,
+  stockFile: (query: { as: string; find: string }) => withQuery('/stock/export', query),
+  newLot: () => '/stock/new',
+  bringLots: () => '/stock/bring',
+  importLots: () => '/stock/import',
+  scan: () => '/stock/scan',
+  bins: () => '/stock/bins',
+  stocktake: (bin: string) => `/stock/count/${bin}`,
+  labels: (lots: readonly string[] = []) => `/stock/labels${lots.length > 0 ? `?lots=${lots.join(',')}` : ''}`,
+  labelSheet: (query: { lots: string; size: string; skip: number }) =>
+    `/stock/labels/pdf?lots=${query.lots}&size=${query.size}&skip=${query.skip}`,
+  lot: (code: string) => `/stock/${code}`,
+  lotPhoto: (code: string) => `/stock/${code}/photo`,
+  lotLabel: (code: string, size: string) => `/stock/${code}/label.svg?size=${size}`,
+
+  builds: () => '/builds',
+  newBuild: () => '/builds/new',
+  build: (code: string) => `/builds/${code}`,
+
+  types: (query: { find?: string; kind?: string; page?: number } = {}) => withQuery('/types', query),
+  newType: () => '/types/new',
+  bringTypes: () => '/types/bring',
+  importTypes: () => '/types/import',
+  typesFile: (format: 'csv' | 'json') => `/types/export?format=${format}`,
+  type: (id: string) => `/types/${id}`,
+  typeDatasheet: (id: string) => `/types/${id}/datasheet`,
+  datasheet: (hash: string, page?: number) => `/datasheets/${hash}${page === undefined ? '' : `#page=${page}`}`,
+
+  guide: (section?: string) => `/guide${section === undefined ? '' : `#${section}`}`,
+  chips: () => '/guide/chips',
+  chip: (id: string) => `/guide/chips/${encodeURIComponent(id)}`,
+  markings: () => '/guide/markings',
+} as const;
