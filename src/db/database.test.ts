@@ -182,6 +182,7 @@ describe('migrations', () => {
       '0010_lot-photos',
       '0011_paces-by-case',
       '0012_indexes-of-questions',
+      '0013_scopes',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

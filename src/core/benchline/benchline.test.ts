@@ -95,8 +95,8 @@ describe('what a line means', () => {
     ${'claim this board is a flyback'}               | ${{ kind: 'claim', text: 'this board is a flyback' }}
     ${'! q1: was changed before'}                    | ${{ kind: 'claim', ref: 'Q1', text: 'was changed before' }}
     ${'? q1 who made it'}                            | ${{ kind: 'note', question: true, ref: 'Q1', text: 'who made it' }}
-    ${'settle r12 measured at 2 A'}                  | ${{ kind: 'standing', ref: 'R12', standing: 'settled', because: 'measured at 2 A' }}
-    ${'support r12'}                                 | ${{ kind: 'standing', standing: 'supported', because: '' }}
+    ${'settle r12 measured at 2 A'}                  | ${{ kind: 'status', ref: 'R12', status: 'settled', because: 'measured at 2 A' }}
+    ${'support r12'}                                 | ${{ kind: 'status', status: 'supported', because: '' }}
     ${'strike c5'}                                   | ${{ kind: 'strike', ref: 'C5' }}
     ${'rename c5 to c6'}                             | ${{ kind: 'rename', ref: 'C5', to: 'C6' }}
     ${'t1 measures loc 600u lsc 15u rings 12'}       | ${{ kind: 'measurement', test: 'transformer', values: { open: { value: 600e-6 }, shorted: { value: 15e-6 }, rings: { value: 12 } } }}

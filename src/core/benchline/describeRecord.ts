@@ -37,8 +37,8 @@ export function describeRecord(record: BenchRecord): string {
       return `${record.question ? 'question' : 'note'}${record.ref ? ` on ${record.ref}` : ''}: ${record.text}`;
     case 'claim':
       return `claim${record.ref ? ` on ${record.ref}` : ''}: ${record.text}`;
-    case 'standing':
-      return `${record.ref}: what was claimed or asked is ${record.standing}${record.because ? `, ${record.because}` : ''}`;
+    case 'status':
+      return `${record.ref}: what was claimed or asked is ${record.status}${record.because ? `, ${record.because}` : ''}`;
     case 'join':
       return describeJoin(record);
     case 'sweep':

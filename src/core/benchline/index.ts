@@ -3,13 +3,13 @@ export { describeRecord } from './describeRecord';
 export { GRAMMAR, type GrammarLine } from './grammar';
 export { benchProblemText } from './problemText';
 export {
-  STANDINGS,
+  ISSUE_STATUSES,
   type BenchContext,
   type BenchProblem,
   type BenchRecord,
   type PartSaying,
   type PinRelation,
-  type Standing,
+  type IssueStatus,
   type TypedRating,
   type Understanding,
 } from './record';

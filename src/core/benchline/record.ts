@@ -11,8 +11,8 @@ export interface TypedRating {
 }
 
 /** How far a claim has come: made, borne out by something, found wrong, or settled for good. */
-export const STANDINGS = ['claimed', 'supported', 'superseded', 'settled'] as const;
-export type Standing = (typeof STANDINGS)[number];
+export const ISSUE_STATUSES = ['claimed', 'supported', 'superseded', 'settled'] as const;
+export type IssueStatus = (typeof ISSUE_STATUSES)[number];
 
 /** How two pins stand to each other: one net, two nets, or a current path through a part between them. */
 export type PinRelation = 'joined' | 'separate' | 'through';
@@ -82,7 +82,7 @@ export type BenchRecord =
       readonly ref?: string;
     }
   | { readonly kind: 'claim'; readonly text: string; readonly ref?: string }
-  | { readonly kind: 'standing'; readonly ref: string; readonly standing: Standing; readonly because: string }
+  | { readonly kind: 'status'; readonly ref: string; readonly status: IssueStatus; readonly because: string }
   | {
       readonly kind: 'join';
       readonly relation: PinRelation;

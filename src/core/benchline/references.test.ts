@@ -61,8 +61,8 @@ describe('a record in plain words', () => {
     ${{ kind: 'claim', ref: 'Q1', text: 'was changed' }}                             | ${'claim on Q1: was changed'}
     ${{ kind: 'claim', text: 'it is a flyback' }}                                    | ${'claim: it is a flyback'}
     ${{ kind: 'note', question: true, ref: 'U1', text: 'who made it' }}              | ${'question on U1: who made it'}
-    ${{ kind: 'standing', ref: 'Q1', standing: 'settled', because: '' }}             | ${'Q1: what was claimed or asked is settled'}
-    ${{ kind: 'standing', ref: 'Q1', standing: 'superseded', because: 'it is not' }} | ${'Q1: what was claimed or asked is superseded, it is not'}
+    ${{ kind: 'status', ref: 'Q1', status: 'settled', because: '' }}             | ${'Q1: what was claimed or asked is settled'}
+    ${{ kind: 'status', ref: 'Q1', status: 'superseded', because: 'it is not' }} | ${'Q1: what was claimed or asked is superseded, it is not'}
     ${{ kind: 'strike', ref: 'C5' }}                                                 | ${'C5 is struck from the log'}
     ${{ kind: 'rename', ref: 'C5', to: 'C6' }}                                       | ${'C5 is called C6'}
   `('$message', ({ record, message }) => {
@@ -72,12 +72,12 @@ describe('a record in plain words', () => {
 
 // Words that move a claim on, in the forms people write them.
 test.each`
-  line                         | standing
+  line                         | status
   ${'support rp1 it moves'}    | ${'supported'}
   ${'supports rp1'}            | ${'supported'}
   ${'supersede rp1 it is R12'} | ${'superseded'}
   ${'settle rp1'}              | ${'settled'}
   ${'SETTLED RP1 done'}        | ${'settled'}
-`('“$line” makes it $standing', ({ line, standing }) => {
-  expect(understand(line, context)).toMatchObject({ ok: true, record: { kind: 'standing', ref: 'RP1', standing } });
+`('“$line” makes it $status', ({ line, status }) => {
+  expect(understand(line, context)).toMatchObject({ ok: true, record: { kind: 'status', ref: 'RP1', status } });
 });

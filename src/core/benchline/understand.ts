@@ -8,14 +8,14 @@ import { readPins } from './readPins';
 import { isReference, readReferences } from './readReferences';
 import { readSoak } from './readSoak';
 import { readStore } from './readStore';
-import type { BenchContext, BenchProblem, BenchRecord, Standing, Understanding } from './record';
+import type { BenchContext, BenchProblem, BenchRecord, IssueStatus, Understanding } from './record';
 import { volts } from './volts';
 
 type Outcome = BenchRecord | { readonly problem: BenchProblem };
 
 const MEASURES = ['measures', 'measured', 'reads'];
 /** Words that move a claim or a question on, with how it then stands. */
-const STANDING_WORDS: Readonly<Record<string, Standing>> = {
+const STANDING_WORDS: Readonly<Record<string, IssueStatus>> = {
   support: 'supported',
   supports: 'supported',
   supersede: 'superseded',
@@ -88,15 +88,15 @@ const kindOf = (ref: string, { parts }: BenchContext): KindName | undefined =>
 
 /** Lines that begin with what to do: store, soak, power, settle, strike, rename. */
 function readVerb(verb: string, rest: readonly string[], context: BenchContext): Outcome | undefined {
-  const standing = STANDING_WORDS[verb];
+  const status = STANDING_WORDS[verb];
   if (verb === 'store') return readStore(rest);
   if (verb === 'soak') return readSoak(rest);
   if (verb === 'power') return readPower(rest[0]);
-  if (!standing && verb !== 'strike' && verb !== 'rename') return undefined;
+  if (!status && verb !== 'strike' && verb !== 'rename') return undefined;
   const ref = (rest[0] ?? '').toUpperCase();
   if (!isReference(ref)) return { problem: { kind: 'no-subject', word: rest[0] ?? verb } };
   if (!kindOf(ref, context)) return { problem: { kind: 'no-part', ref } };
-  if (standing) return { kind: 'standing', ref, standing, because: rest.slice(1).join(' ') };
+  if (status) return { kind: 'status', ref, status, because: rest.slice(1).join(' ') };
   if (verb === 'strike') return { kind: 'strike', ref };
   const to = (rest[1]?.toLowerCase() === 'to' ? rest[2] : rest[1])?.toUpperCase() ?? '';
   if (!isReference(to)) return { problem: { kind: 'no-subject', word: to || 'rename' } };

@@ -168,7 +168,7 @@ async function overviews(db: Queryable, rows: readonly Donor[]): Promise<DonorOv
         donorId: notes.donorId,
         station: notes.station,
         total: count(),
-        open: sql<number>`sum((${notes.question} or ${notes.claim}) and ${notes.answeredMs} is null and ${notes.standing} not in ('settled', 'superseded'))`,
+        open: sql<number>`sum((${notes.question} or ${notes.claim}) and ${notes.answeredMs} is null and ${notes.status} not in ('settled', 'superseded'))`,
       })
       .from(notes)
       .where(and(inArray(notes.donorId, ids), isNull(notes.deletedMs)))

@@ -1,5 +1,5 @@
 import { and, desc, eq, inArray, isNull, ne, or } from 'drizzle-orm';
-import type { Standing } from '../../core/benchline';
+import type { IssueStatus } from '../../core/benchline';
 import type { StationName } from '../../core/station';
 import type { Queryable } from '../client';
 import { donors, noteEvents, notes } from '../schema';
@@ -11,18 +11,18 @@ export type Note = typeof notes.$inferSelect;
 export type NoteEvent = typeof noteEvents.$inferSelect;
 
 /** Standings that end the matter. */
-const CLOSED: readonly Standing[] = ['settled', 'superseded'];
+const CLOSED: readonly IssueStatus[] = ['settled', 'superseded'];
 
 /** Whether a claim or question still waits for something. */
-export function isOpen({ question, claim, answeredMs, standing }: Note): boolean {
-  return (question || claim) && answeredMs === null && !CLOSED.includes(standing as Standing);
+export function isOpen({ question, claim, answeredMs, status }: Note): boolean {
+  return (question || claim) && answeredMs === null && !CLOSED.includes(status as IssueStatus);
 }
 
 const stillOpen = and(
   or(notes.question, notes.claim),
   isNull(notes.answeredMs),
-  ne(notes.standing, 'settled'),
-  ne(notes.standing, 'superseded'),
+  ne(notes.status, 'settled'),
+  ne(notes.status, 'superseded'),
   isNull(notes.deletedMs),
 );
 
@@ -34,7 +34,7 @@ export async function openMatters(db: Queryable, limit: number) {
       text: notes.text,
       ref: notes.ref,
       claim: notes.claim,
-      standing: notes.standing,
+      status: notes.status,
       createdMs: notes.createdMs,
       donorCode: donors.code,
     })
@@ -92,19 +92,19 @@ export async function addNote(
     text: of.text,
     question: of.question,
     claim: of.claim,
-    standing: of.claim ? 'claimed' : '',
+    status: of.claim ? 'claimed' : '',
     createdMs: now,
   });
-  if (of.claim) await edit.insert('noteEvents', { noteId, standing: 'claimed', because: '', atMs: now });
+  if (of.claim) await edit.insert('noteEvents', { noteId, status: 'claimed', because: '', atMs: now });
 }
 
 /** Moves a claim or a question on. A question that is settled counts as answered. */
-export async function moveNote(edit: Edit, note: Note, to: { standing: Standing; because: string }): Promise<void> {
+export async function moveNote(edit: Edit, note: Note, to: { status: IssueStatus; because: string }): Promise<void> {
   const now = edit.app.now();
-  await edit.insert('noteEvents', { noteId: note.id, standing: to.standing, because: to.because, atMs: now });
+  await edit.insert('noteEvents', { noteId: note.id, status: to.status, because: to.because, atMs: now });
   await edit.update('notes', note.id, {
-    standing: to.standing,
-    answeredMs: note.question && CLOSED.includes(to.standing) ? now : null,
+    status: to.status,
+    answeredMs: note.question && CLOSED.includes(to.status) ? now : null,
   });
 }
 

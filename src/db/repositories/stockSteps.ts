@@ -18,18 +18,18 @@ const ALONE = ['taken', 'reserved', 'released', 'used', 'counted'] as const;
 
 /**
  * The latest changes of stock that belong to no donor, newest first: steps of the journal, and single lines of the ledger.
- * @param of.standing only those that were not taken back
+ * @param of.current only those that were not taken back
  */
 export async function latestStockSteps(
   db: Queryable,
-  { limit, standing = false }: { limit: number; standing?: boolean },
+  { limit, current = false }: { limit: number; current?: boolean },
 ): Promise<StockStep[]> {
   const undone = sql`exists (select 1 from stock_ledger u where u.undoes_id = ${stockLedger.id})`;
   const [steps, lines] = await Promise.all([
     db
       .select({ id: journal.id, atMs: journal.atMs, message: journal.message, undoneMs: journal.undoneMs })
       .from(journal)
-      .where(and(inArray(journal.scope, ['stock', 'builds']), standing ? isNull(journal.undoneMs) : undefined))
+      .where(and(inArray(journal.scope, ['stock', 'builds']), current ? isNull(journal.undoneMs) : undefined))
       .orderBy(desc(journal.id))
       .limit(limit),
     db
@@ -49,7 +49,7 @@ export async function latestStockSteps(
       .leftJoin(needs, eq(needs.id, stockLedger.needId))
       .leftJoin(builds, eq(builds.id, needs.buildId))
       .where(
-        and(inArray(stockLedger.reason, [...ALONE]), isNull(stockLedger.journalId), standing ? not(undone) : undefined),
+        and(inArray(stockLedger.reason, [...ALONE]), isNull(stockLedger.journalId), current ? not(undone) : undefined),
       )
       .orderBy(desc(stockLedger.id))
       .limit(limit),

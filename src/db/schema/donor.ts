@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { PinRelation, Standing } from '../../core/benchline';
+import type { PinRelation, IssueStatus } from '../../core/benchline';
 import type { PinFunction } from '../../core/chips';
 import type { Mounting, Wish } from '../../core/harvest';
 import type { BlockName, DutyName, FitmentName, KindName, TestName } from '../../core/part';
@@ -100,7 +100,7 @@ export const notes = sqliteTable(
     question: integer('question', { mode: 'boolean' }).notNull(),
     claim: integer('claim', { mode: 'boolean' }).notNull().default(false),
     /** How it stands by its latest event; a note has no standing. */
-    standing: text('standing').$type<Standing | ''>().notNull().default(''),
+    status: text('standing').$type<IssueStatus | ''>().notNull().default(''),
     answeredMs: integer('answered_ms'),
     createdMs: createdMs(),
     deletedMs: deletedMs(),
@@ -116,7 +116,7 @@ export const noteEvents = sqliteTable(
     noteId: text('note_id')
       .notNull()
       .references(() => notes.id),
-    standing: text('standing').$type<Standing>().notNull(),
+    status: text('standing').$type<IssueStatus>().notNull(),
     because: text('because').notNull().default(''),
     atMs: integer('at_ms').notNull(),
     deletedMs: deletedMs(),

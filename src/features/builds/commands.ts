@@ -52,19 +52,19 @@ type Step = 'reserve' | 'release' | 'use';
 const STEPS: Readonly<
   Record<
     Step,
-    { done: string; entry: (pieces: number) => Pick<LedgerEntry, 'onHandDelta' | 'reservedDelta' | 'reason'> }
+    { done: (role: string) => string; entry: (pieces: number) => Pick<LedgerEntry, 'onHandDelta' | 'reservedDelta' | 'reason'> }
   >
 > = {
   reserve: {
-    done: 'set aside',
+    done: (role) => `set aside for ${role}`,
     entry: (pieces) => ({ onHandDelta: 0, reservedDelta: pieces, reason: 'reserved' }),
   },
   release: {
-    done: 'given back',
+    done: (role) => `given back by ${role}`,
     entry: (pieces) => ({ onHandDelta: 0, reservedDelta: -pieces, reason: 'released' }),
   },
   use: {
-    done: 'built in; they left stock',
+    done: (role) => `built in as ${role}; they left stock`,
     entry: (pieces) => ({ onHandDelta: -pieces, reservedDelta: -pieces, reason: 'used' }),
   },
 };
@@ -93,6 +93,6 @@ export function moveParts(
       if (asked > held) return refuse('need-holds-fewer', { role, code, held, asked });
     }
     await edit.ledger({ lotId, needId, note: '', ...STEPS[step].entry(asked) });
-    return `${asked} of ${code} ${STEPS[step].done}: ${role}.`;
+    return `${asked} of ${code} ${STEPS[step].done(role)}.`;
   });
 }

@@ -104,7 +104,7 @@ test('arguments that no page of ours would send are thrown out', async () => {
 test('what does not exist is named, not thrown', async () => {
   expect(await undoAction('no-such-entry')).toMatchObject({
     ok: false,
-    problems: [{ message: 'There is nothing to take back.' }],
+    problems: [{ code: 'undo-nothing' }],
   });
   expect(await undoLatestAction('ZZZ-ZZZ')).toMatchObject({ ok: false });
   expect(await recordLineAction({ code: 'ZZZ-ZZZ', station: 'open' }, '# x')).toMatchObject({

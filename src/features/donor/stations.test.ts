@@ -63,7 +63,7 @@ describe('the right to take a unit apart', () => {
     expect(blamed(await amendDonorAction(code, formOf(cleared)))).toEqual(['clearanceReason']);
     expect(said(await take())).toMatch(/No lot/);
     const outcome = await amendDonorAction(code, formOf({ ...cleared, clearanceReason: 'Aud gave it away' }));
-    expect(outcome).toMatchObject({ ok: true, message: 'Cleared to be taken apart after all: Aud gave it away' });
+    expect(outcome).toMatchObject({ ok: true, message: 'Cleared to be taken apart after all: Aud gave it away.' });
     expect(await take()).toMatchObject({ ok: true });
   });
 

@@ -124,9 +124,9 @@ describe('markings of a type', () => {
     expect((await typeView(id))?.aliases).toEqual([]);
   });
 
-  test('what nothing rests on is forgotten', async () => {
+  test('what nothing rests on can be deleted', async () => {
     const id = await aType('IRF840');
-    expect(message(await removeTypeAction(id))).toContain('forgotten');
+    expect(message(await removeTypeAction(id))).toContain('deleted');
     expect(await known('IRF840')).toBeUndefined();
     expect(message(await removeTypeAction(id))).toContain('not there any more');
   });

@@ -117,7 +117,7 @@ export async function typeView(id: string) {
           ]
         : [];
     }),
-    history: past.map(({ name, value, source, recordedMs }) => ({
+    history: past.filter(({ superseded }) => superseded).map(({ name, value, source, recordedMs }) => ({
       label: RATINGS[name].label,
       value: show(name, value),
       source,

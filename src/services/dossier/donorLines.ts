@@ -90,10 +90,10 @@ export async function archivedLines(): Promise<{ code: string; title: string; me
 export async function attention() {
   const { db, now } = appContext();
   const moment = now();
-  return (await openMatters(db.read, 8)).map(({ id, text, ref, claim, standing, createdMs, donorCode }) => ({
+  return (await openMatters(db.read, 8)).map(({ id, text, ref, claim, status, createdMs, donorCode }) => ({
     id,
     text: ref ? `${ref}: ${text}` : text,
-    sign: claim ? standing : 'asked',
+    sign: claim ? status : 'asked',
     donorCode,
     href: ref ? `/donors/${donorCode}/identify?part=${ref}` : `/donors/${donorCode}/record`,
     since: agoOf(createdMs, moment),

@@ -204,9 +204,9 @@ describe('claims and questions', () => {
 
   test('a claim moves on by the bench line, with its reason and its steps', async () => {
     await type('rp1 trimmer 1k', 'claim rp1 sets the current limit', 'support rp1 it moves the limit');
-    expect(await matters()).toMatchObject([{ ref: 'RP1', claim: true, standing: 'supported' }]);
+    expect(await matters()).toMatchObject([{ ref: 'RP1', claim: true, status: 'supported' }]);
     const identity = await selected('RP1');
-    expect(identity?.matters[0]?.steps.map(({ standing, because }) => [standing, because])).toEqual([
+    expect(identity?.matters[0]?.steps.map(({ status, because }) => [status, because])).toEqual([
       ['claimed', ''],
       ['supported', 'it moves the limit'],
     ]);
@@ -217,11 +217,11 @@ describe('claims and questions', () => {
   test('a question is settled from its form, and undo opens it again', async () => {
     await addNote(fixture.app, code, { station: 'identify', ref: '', text: 'which chip', sort: 'question' });
     const [question] = await matters();
-    await moveIssue(fixture.app, { code, noteId: question?.id ?? '' }, { standing: 'settled', because: 'a UC3843' });
-    expect((await matters())[0]).toMatchObject({ standing: 'settled', answeredMs: expect.any(Number) });
+    await moveIssue(fixture.app, { code, noteId: question?.id ?? '' }, { status: 'settled', because: 'a UC3843' });
+    expect((await matters())[0]).toMatchObject({ status: 'settled', answeredMs: expect.any(Number) });
     await undoLatest(fixture.app, code);
-    expect((await matters())[0]).toMatchObject({ standing: '', answeredMs: null });
-    const gone = await moveIssue(fixture.app, { code, noteId: 'none' }, { standing: 'settled', because: '' });
+    expect((await matters())[0]).toMatchObject({ status: '', answeredMs: null });
+    const gone = await moveIssue(fixture.app, { code, noteId: 'none' }, { status: 'settled', because: '' });
     expect(gone).toMatchObject({ ok: false });
   });
 });

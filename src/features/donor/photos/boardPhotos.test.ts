@@ -80,9 +80,9 @@ test('a pin that is placed on the back shows on the front where it comes through
 
 test('pins of parts that are not logged, or on photos that are gone, are refused; pins come off by part', async () => {
   const refused = await placePins(fixture.app, code, { photoId: back, spots: [{ pin: 'Q9.D', x: 0.3, y: 0.4 }] });
-  expect(refused).toMatchObject({ ok: false, problems: [{ message: 'Q9 is not logged on this donor.' }] });
+  expect(refused).toMatchObject({ ok: false, problems: [{ code: 'part-not-logged', data: { ref: 'Q9' } }] });
   const gone = await placePins(fixture.app, code, { photoId: 'none', spots: [{ pin: 'Q1.D', x: 0.3, y: 0.4 }] });
-  expect(gone).toMatchObject({ ok: false, problems: [{ message: 'That photo is not there any more.' }] });
+  expect(gone).toMatchObject({ ok: false, problems: [{ code: 'photo-gone' }] });
   await placePins(fixture.app, code, {
     photoId: back,
     spots: [

@@ -29,8 +29,8 @@ function Matter({ code, matter }: { code: string; matter: NoteView }) {
       <span className="block text-[11.5px] text-ink-3">
         {when}
         {steps
-          .filter(({ standing }) => standing !== 'claimed')
-          .map((step) => `; ${step.standing} ${step.when}${step.because ? `, ${step.because}` : ''}`)
+          .filter(({ status }) => status !== 'claimed')
+          .map((step) => `; ${step.status} ${step.when}${step.because ? `, ${step.because}` : ''}`)
           .join('')}
       </span>
       {open && matter.question && (
@@ -48,7 +48,7 @@ function Matter({ code, matter }: { code: string; matter: NoteView }) {
             clearAfter
           >
             <SelectField
-              name="standing"
+              name="status"
               label="it is now"
               options={next.map((word) => ({ value: word, label: word }))}
             />
@@ -65,7 +65,7 @@ function Matter({ code, matter }: { code: string; matter: NoteView }) {
 
 function settle(code: string, id: string) {
   const data = new FormData();
-  data.set('standing', 'settled');
+  data.set('status', 'settled');
   return moveIssueAction(code, id, data);
 }
 

@@ -8,7 +8,7 @@ import { undoStep, undoLatest } from '../../../services/command';
 import { listTypeNames } from '../../../db/repositories/types';
 import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
-import { noteForm, standingForm } from './schema';
+import { noteForm, statusForm } from './schema';
 import { key, atStation } from './arguments';
 
 export async function recordLineAction(of: z.input<typeof atStation>, line: string): Promise<FormOutcome> {
@@ -25,7 +25,7 @@ export async function addNoteAction(code: string, data: FormData): Promise<FormO
 }
 
 export async function moveIssueAction(code: string, noteId: string, data: FormData): Promise<FormOutcome> {
-  return submit(standingForm, data, (form) =>
+  return submit(statusForm, data, (form) =>
     moveIssue(appContext(), { code: key.parse(code), noteId: key.parse(noteId) }, form),
   );
 }

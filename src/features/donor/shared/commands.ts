@@ -1,5 +1,5 @@
 import { STATION_LABEL, type StationName } from '../../../core/station';
-import type { Standing } from '../../../core/benchline';
+import type { IssueStatus } from '../../../core/benchline';
 import type { AppContext } from '../../../db/context';
 import { donorOverview } from '../../../db/repositories/donors';
 import { moveNote, noteById } from '../../../db/repositories/notes';
@@ -27,13 +27,13 @@ export function addNote(
 export function moveIssue(
   app: AppContext,
   of: { code: string; noteId: string },
-  to: { standing: Standing; because: string },
+  to: { status: IssueStatus; because: string },
 ): Promise<Outcome> {
   return run(app, { scope: 'donor', code: of.code, station: 'record' }, async (edit, donor) => {
     const note = await noteById(edit.tx, donor.id, of.noteId);
     if (!note) return refuse('note-gone', {});
     await moveNote(edit, note, to);
-    return `“${note.text}” is ${to.standing}${to.because ? `: ${to.because}` : ''}.`;
+    return `“${note.text}” is ${to.status}${to.because ? `: ${to.because}` : ''}.`;
   });
 }
 

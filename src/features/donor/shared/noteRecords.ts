@@ -4,7 +4,7 @@ import { refuse } from '../../../services/command';
 import type { RecordHandlers } from './recordHandler';
 
 /** Notes, claims and what becomes of them: of the station where they are written. */
-export const noteRecords: RecordHandlers<'note' | 'claim' | 'standing'> = {
+export const noteRecords: RecordHandlers<'note' | 'claim' | 'status'> = {
   note: {
     async write(edit, record) {
       const { text, ref, question } = record;
@@ -19,12 +19,12 @@ export const noteRecords: RecordHandlers<'note' | 'claim' | 'standing'> = {
       return describeRecord(record);
     },
   },
-  standing: {
+  status: {
     async write(edit, record) {
       const note = await openNoteOn(edit.tx, edit.donorId, record.ref);
       if (!note) return refuse('nothing-open', { ref: record.ref });
       await moveNote(edit, note, record);
-      return `${record.ref}: “${note.text}” is ${record.standing}${record.because ? `, ${record.because}` : ''}`;
+      return `${record.ref}: “${note.text}” is ${record.status}${record.because ? `, ${record.because}` : ''}`;
     },
   },
 };

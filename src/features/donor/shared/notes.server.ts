@@ -1,5 +1,5 @@
 import 'server-only';
-import { STANDINGS, type Standing } from '../../../core/benchline';
+import { ISSUE_STATUSES, type IssueStatus } from '../../../core/benchline';
 import { STATION_LABEL, type StationName } from '../../../core/station';
 import { appContext } from '../../../db/context';
 import type { Donor } from '../../../db/repositories/donors';
@@ -21,9 +21,9 @@ export interface NoteView {
   /** The word that stands before it: what sort it is, and how it stands. */
   readonly sign: string;
   /** How it came to stand so, oldest first. */
-  readonly steps: readonly { readonly when: string; readonly standing: string; readonly because: string }[];
+  readonly steps: readonly { readonly when: string; readonly status: string; readonly because: string }[];
   /** Where it may go from here. */
-  readonly next: readonly Standing[];
+  readonly next: readonly IssueStatus[];
 }
 
 /** Notes, questions and claims of a donor, of one station or one part when given. */
@@ -46,20 +46,20 @@ export async function notesView(donor: Donor, of: { station?: StationName; ref?:
     claim: note.claim,
     open: isOpen(note),
     sign: signOf(note),
-    steps: (events.get(note.id) ?? []).map(({ atMs, standing, because }) => ({ when: when(atMs), standing, because })),
-    next: nextStandings(note.standing, note.claim),
+    steps: (events.get(note.id) ?? []).map(({ atMs, status, because }) => ({ when: when(atMs), status, because })),
+    next: nextStandings(note.status, note.claim),
   }));
 }
 
 function signOf(note: Note): string {
-  if (note.claim) return note.standing;
+  if (note.claim) return note.status;
   return note.question ? (isOpen(note) ? 'asked' : 'answered') : '';
 }
 
 /** A claim may be supported, a question only settled; what is settled may be superseded by what is learnt later. */
-function nextStandings(standing: Standing | '', claim: boolean): Standing[] {
-  return STANDINGS.filter(
-    (next) => next !== 'claimed' && next !== standing && (claim || next === 'settled') && standing !== 'superseded',
+function nextStandings(status: IssueStatus | '', claim: boolean): IssueStatus[] {
+  return ISSUE_STATUSES.filter(
+    (next) => next !== 'claimed' && next !== status && (claim || next === 'settled') && status !== 'superseded',
   );
 }
 

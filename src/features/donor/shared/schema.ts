@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { STANDINGS } from '../../../core/benchline';
+import { ISSUE_STATUSES } from '../../../core/benchline';
 import { STATIONS } from '../../../core/station';
 import { freeText, requiredText } from '../../../ui/form/fieldSchemas';
 
@@ -10,4 +10,4 @@ export const noteForm = z.object({
   sort: z.enum(['note', 'question', 'claim']).default('note'),
 });
 
-export const standingForm = z.object({ standing: z.enum(STANDINGS), because: freeText(300) });
+export const statusForm = z.object({ status: z.enum(ISSUE_STATUSES), because: freeText(300) });

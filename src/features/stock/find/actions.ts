@@ -18,6 +18,6 @@ export async function removeFilterAction(id: string): Promise<FormOutcome> {
 
 /** The change of stock that `undo` means: the newest that still stands. */
 export async function latestStepAction(): Promise<string | undefined> {
-  const [newest] = await latestStockSteps(appContext().db.read, { limit: 1, standing: true });
+  const [newest] = await latestStockSteps(appContext().db.read, { limit: 1, current: true });
   return newest?.id;
 }

@@ -79,19 +79,21 @@ async function setAside(code: string, quantity: number) {
 
 describe('every change of stock can be taken back', () => {
   test('long after: the latest stand in a list, and undo means the newest that stands', async () => {
-    const message = async () =>
-      (await doneLately()).slice(0, 3).map(({ message: said, isUndone }) => `${isUndone ? 'undone: ' : ''}${said}`);
+    const lately = async () =>
+      (await doneLately()).slice(0, 5).map(({ message: said, isUndone }) => `${isUndone ? 'undone: ' : ''}${said}`);
     await moveToBin(app(), { code: 'CDD-DDM', bin: 'E1' });
     await takePieces(app(), { code: 'RYY-YYW', quantity: 4, note: 'the lathe' });
     await setAside('HKK-KKD', 1);
-    expect(await message()).toEqual([
-      '1 of HKK-KKD reserved for lamp.',
-      '4 of RYY-YYW taken out for the lathe.',
+    expect(await lately()).toEqual([
+      '1 of HKK-KKD set aside for switch.',
+      'switch: 1 of nmos.',
+      'lamp is written down as PG6-TT9.',
+      '4 taken out of RYY-YYW: the lathe.',
       expect.stringContaining('E1'),
     ]);
-    for (const standing of [2, 1, 0]) {
+    for (const left of [4, 3, 2, 1, 0]) {
       await undoEdit(app(), (await latestStepAction()) ?? '');
-      expect((await message()).filter((one) => !one.startsWith('undone'))).toHaveLength(standing);
+      expect((await lately()).filter((one) => !one.startsWith('undone'))).toHaveLength(left);
     }
     expect([await pieces('RYY-YYW'), (await lot('CDD-DDM')).bin]).toEqual([9, 'C2-4']);
     expect((await doneLately()).filter(({ message: said }) => said.includes('counted in'))).toHaveLength(4);
@@ -283,7 +285,7 @@ describe('lists in and out', () => {
       expect(stockAsJson(entries)).toBe(json);
     }
     shareContext(other.app);
-    expect(await importStock(csv)).toMatchObject({ ok: true, message: '4 lots came in.' });
+    expect(await importStock(csv)).toMatchObject({ ok: true, message: '4 lots came in from a list.' });
     expect(await exportStock('', 'json')).toBe(json);
     other.dispose();
   });
@@ -314,7 +316,7 @@ describe('lists in and out', () => {
       '9 Limit “vds 500%”: a us',
     ]);
     const outcome = await importStock(csv);
-    expect(outcome).toMatchObject({ ok: true, message: '2 lots came in; 8 rows were refused.' });
+    expect(outcome).toMatchObject({ ok: true, message: '2 lots came in from a list; 8 rows were refused.' });
     const [code = ''] = (await stockView('bin:E1')).rows.map(({ cells }) => cells.lot?.text ?? '');
     expect((await lot(code)).lot).toMatchObject({
       marking: '=1+1',
