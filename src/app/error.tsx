@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useEffect } from 'react';
 import { EmptyState } from '../ui/feedback/EmptyState';
 import { Evidence } from '../ui/frame/Halves';
-import { Page, PageHead } from '../ui/frame/Page';
+import { PageFrame, PageHead } from '../ui/frame/Page';
 
 /** What a page shows when it failed: what to do next. */
 export default function ErrorPage({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
@@ -12,7 +12,8 @@ export default function ErrorPage({ error, reset }: { error: Error & { digest?: 
     document.title = 'Something went wrong · Zorvek';
   }, []);
   return (
-    <Page head={<PageHead title="This page failed" message={error.digest ? `mark ${error.digest}` : ''} />}>
+    <PageFrame>
+      <PageHead title="This page failed" subtitle={error.digest ? `mark ${error.digest}` : ''} />
       <Evidence>
         <EmptyState
           title="Showing it changed nothing"
@@ -31,6 +32,6 @@ export default function ErrorPage({ error, reset }: { error: Error & { digest?: 
           Zorvek was started, beside the mark above.
         </EmptyState>
       </Evidence>
-    </Page>
+    </PageFrame>
   );
 }

@@ -3,7 +3,7 @@ import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { undoAction } from '../features/donor/shared/actions';
 import { MeterRoot } from '../features/shop/MeterRoot';
-import { meterLabel } from '../features/shop/view.server';
+import { loadMeterLabel } from '../features/shop/pages.server';
 import { Notices } from '../ui/feedback/Notices';
 import { Rail } from '../ui/frame/Rail';
 import { SchemeToggle, type Scheme } from '../ui/frame/SchemeToggle';
@@ -38,7 +38,7 @@ const AREA_KEYS = [
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const scheme = schemeOf((await cookies()).get('scheme')?.value);
   const nonce = (await headers()).get('x-nonce') ?? '';
-  const meter = await meterLabel().catch(() => '');
+  const meter = await loadMeterLabel().catch(() => '');
   return (
     <html lang="en" data-scheme={scheme}>
       <body>

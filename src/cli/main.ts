@@ -42,7 +42,8 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   },
   evaluate: {
     usage: 'evaluate FOLDER [--seed N]',
-    message: 'Scores the engine over boards with answers/: whole, partly traced, with and without the advice on probes.',
+    message:
+      'Scores the engine over boards with answers/: whole, partly traced, with and without the advice on probes.',
     run: (line) => evaluateFolder(line, note),
   },
   schematic: {

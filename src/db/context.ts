@@ -37,11 +37,3 @@ export function databaseUrl(): string {
 export function migrationsFolder(): string {
   return join(process.cwd(), 'src', 'db', 'migrations');
 }
-
-const shared = globalThis as { zorvekContext?: AppContext };
-
-/** The bench of this server process, opened at first use: building the pages must not open a file. */
-export function appContext(): AppContext {
-  shared.zorvekContext ??= openContext(databaseUrl(), process.env.ZORVEK_DATABASE_TOKEN);
-  return shared.zorvekContext;
-}

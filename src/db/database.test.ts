@@ -58,9 +58,7 @@ const take = (pieces: number) => move('taken', pieces);
 describe('the stock ledger', () => {
   test('fifty takes at once from twenty pieces: twenty succeed, thirty are refused, nothing goes below zero', async () => {
     await aLot(20);
-    const outcomes = await Promise.allSettled(
-      Array.from({ length: 50 }, () => take(1)),
-    );
+    const outcomes = await Promise.allSettled(Array.from({ length: 50 }, () => take(1)));
     expect(outcomes.filter(({ status }) => status === 'fulfilled')).toHaveLength(20);
     for (const outcome of outcomes)
       if (outcome.status === 'rejected') expect(isConstraintFailure(outcome.reason)).toBe(true);
@@ -78,7 +76,7 @@ describe('the stock ledger', () => {
         .insert(needs)
         .values({ id: 'need-1', buildId: 'build-1', role: 'switch', filter: 'nmos', quantity: 2, createdMs: 0 });
     });
-    
+
     await move('reserved', 2, 'need-1');
     await expect(take(2)).rejects.toThrow();
     await expect(move('reserved', 2, 'need-1')).rejects.toThrow();

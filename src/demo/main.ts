@@ -1,7 +1,7 @@
 import { databaseUrl, migrationsFolder } from '../db/context';
 import { openDatabase } from '../db/client';
 import { migrate } from '../db/migrate';
-import { photosFolder } from '../server/photos';
+import { photoStore } from '../services/attachments';
 import { seed } from './seed';
 
 async function main() {
@@ -9,7 +9,7 @@ async function main() {
   await migrate(databaseUrl(), migrationsFolder());
   const db = openDatabase(databaseUrl());
   try {
-    const { donors, lots, builds } = await seed(db, photosFolder(databaseUrl()));
+    const { donors, lots, builds } = await seed(db, photoStore());
     const seconds = ((Date.now() - began) / 1000).toFixed(1);
     process.stdout.write(`Seeded ${donors} donors, ${lots} kinds of lot and ${builds} builds in ${seconds} s.\n`);
   } finally {

@@ -1,3 +1,5 @@
+import { folderStore } from '../server/blobs';
+import { openDossier } from '../services/dossier';
 import { join } from 'node:path';
 import { FAULT_RULES, findingsOf } from '../core/findings';
 import { analyse } from '../core/topology';
@@ -11,7 +13,7 @@ import { seed } from './seed';
 
 async function seeded() {
   const fixture = await temporaryContext();
-  await seed(fixture.app.db, join(fixture.folder, 'photos'));
+  await seed(fixture.app.db, folderStore(join(fixture.folder, 'photos')));
   return fixture;
 }
 
@@ -62,7 +64,7 @@ test.each([
     const { rows } = await listDonors(app.db.read, { page: 0, size: 20 });
     const donor = rows.map((row) => row.donor).find((entry) => entry.model === model);
     if (!donor) throw new Error(`${model} is missing`);
-    const { board, photos, conflicts } = await traceView(donor, true);
+    const { board, photos, conflicts } = await traceView(openDossier(app.db.read, donor, 0), true);
     const { stages, recognition } = analyse(board);
     expect(stages.map(({ topology }) => topology)).toEqual(topologies);
     const found = findingsOf(recognition).filter(({ rule }) => FAULT_RULES.has(rule));

@@ -20,13 +20,14 @@ import { recordLine } from '../features/donor/shared/recordLine';
 import { meterForm } from '../features/shop/schema';
 import { keepMeter } from '../features/shop/commands';
 import { BUILDS } from './builds';
-import { importStock } from '../features/stock/lists/commands';
+import { importLots } from '../services/exchange';
 import { DONORS } from './donors';
 import { DRAWERS } from './drawers';
 import { drawBoard, drawLabel, HOLES } from './boards/draw';
 import { HEIGHT, layOut, WIDTH, type LoggedPart } from './boards/layout';
 import { tracingLines } from './boards/tracing';
 import type { BuildScript, DonorScript, Step } from './script';
+import type { BlobStore } from '../server/blobs';
 
 /** What the tool room measures with; invented. */
 const METERS = [
@@ -46,7 +47,7 @@ const PROBE_SECONDS = 12;
  * Plays the demo scenario through the use cases of the interface, with a clock and randomness of its
  * own: codes, days and sums come out the same each time.
  */
-export async function seed(db: Database, photos: string): Promise<{ donors: number; lots: number; builds: number }> {
+export async function seed(db: Database, photos: BlobStore): Promise<{ donors: number; lots: number; builds: number }> {
   const clock = { now: 0 };
   let state = 20261114;
   const random = () => (state = (state * 48271) % 2147483647) / 2147483647;
@@ -54,7 +55,7 @@ export async function seed(db: Database, photos: string): Promise<{ donors: numb
   const lots = new Map<string, string>();
   for (const meter of METERS) done(meter.name, await keepMeter(app, meterForm.parse(meter)));
   clock.now = DRAWERS_FILLED;
-  done('the drawers', await importStock(app, DRAWERS));
+  done('the drawers', await importLots(app, DRAWERS));
   for (const script of DONORS) await playDonor({ app, clock, photos, lots }, script);
   for (const script of BUILDS) await playBuild(app, script, lots);
   return { donors: DONORS.length, lots: lots.size, builds: BUILDS.length };
@@ -64,7 +65,7 @@ interface Stage {
   readonly app: AppContext;
   readonly clock: { now: number };
   /** The folder of the photos. */
-  readonly photos: string;
+  readonly photos: BlobStore;
   readonly lots: Map<string, string>;
 }
 

@@ -1,6 +1,7 @@
 export { complete } from './complete';
 export { describeRecord } from './describeRecord';
 export { GRAMMAR, type GrammarLine } from './grammar';
+export { partFromFields, type PartFields } from './partFromFields';
 export { benchProblemText } from './problemText';
 export {
   ISSUE_STATUSES,

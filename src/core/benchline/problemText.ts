@@ -13,7 +13,7 @@ export function benchProblemText(problem: BenchProblem): string {
     case 'kind-unknown':
       return `${problem.ref}: what kind of part is it? Say nmos, diode, capacitor or the like.`;
     case 'word-unknown':
-      return `“${problem.word}” is not understood for ${problem.ref}.`;
+      return `“${problem.word}” is not understood ${problem.ref === '' ? 'here' : `for ${problem.ref}`}.`;
     case 'value-unreadable':
       return `“${problem.word}”: ${problem.expected} is expected.`;
     case 'no-part':

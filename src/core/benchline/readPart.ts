@@ -21,7 +21,7 @@ import type { BenchContext, BenchProblem, BenchRecord, TypedRating } from './rec
 type Outcome = BenchRecord | { readonly problem: BenchProblem };
 
 /** What the words of a line have said so far. */
-interface Said {
+export interface Said {
   subtype?: string;
   package?: string;
   marking?: string;
@@ -58,20 +58,14 @@ export function readPart(
   const partKind = stated ?? knownKind ?? likeKind ?? kindFromReference(ref);
   if (!partKind) return { problem: { kind: 'kind-unknown', ref } };
 
-  const source = words
-    .map((word) => SOURCES.find((name) => name === word.toLowerCase()))
-    .find((found) => found !== undefined);
   const said: Said = {
     fitments: [],
     damage: [],
     ratings: [],
     describes: stated !== undefined || knownKind === undefined || code !== undefined || like !== undefined,
   };
-  for (let index = 0; index < words.length;) {
-    const taken = takeWords(words, index, { ref, partKind, source, context, said });
-    if (typeof taken !== 'number') return taken;
-    index += taken;
-  }
+  const problem = takeValues(words, { ref, partKind, context, said });
+  if (problem) return { problem };
   const judged = said.ratings.find((rating) => rating.source === 'measured' && isJudged(partKind, rating));
   if (judged) return { problem: { kind: 'measure-instead', ref, rating: judged.name } };
   const { describes, ...facts } = said;
@@ -86,6 +80,22 @@ export function readPart(
     ...(like === undefined ? {} : { like }),
     ...(code === undefined ? {} : { dateCode: code.toUpperCase() }),
   };
+}
+
+/** Takes all words into what is said of a part. Returns what is wrong with the first that does not fit, if any. */
+export function takeValues(
+  words: readonly string[],
+  of: { ref: string; partKind: KindName; context: BenchContext; said: Said },
+): BenchProblem | undefined {
+  const source = words
+    .map((word) => SOURCES.find((name) => name === word.toLowerCase()))
+    .find((found) => found !== undefined);
+  for (let index = 0; index < words.length;) {
+    const taken = takeWords(words, index, { ...of, source });
+    if (typeof taken !== 'number') return taken.problem;
+    index += taken;
+  }
+  return undefined;
 }
 
 /** `like q1`, `as q1`, `same`: the part to copy, and the words without it. */
@@ -200,10 +210,13 @@ function takeMarking(behind: readonly string[], said: Said): number | { problem:
   }
   const marking = text.join(' ');
   if (!marking) return { problem: { kind: 'value-unreadable', word: 'marked', expected: 'the marking behind it' } };
-  said.marking = MILLIOHMS.test(marking) ? marking : marking.toUpperCase();
+  said.marking = markingAsTyped(marking);
   said.describes = true;
   return behind.length + 1;
 }
+
+/** A marking in capitals, unless a small m in it means milliohms. */
+export const markingAsTyped = (marking: string) => (MILLIOHMS.test(marking) ? marking : marking.toUpperCase());
 
 /** Whether a word is a number that the shop knows; the list is sorted. */
 function isKnownType(word: string, { types = [] }: BenchContext): boolean {
@@ -219,7 +232,7 @@ function isKnownType(word: string, { types = [] }: BenchContext): boolean {
 }
 
 /** Whether the bench test of a kind holds this rating against what is printed. */
-function isJudged(kind: KindName, { name }: TypedRating): boolean {
+export function isJudged(kind: KindName, { name }: TypedRating): boolean {
   const { test } = kindRule(kind);
   return test !== undefined && TESTS[test].fields.some(({ rating }) => rating === name);
 }

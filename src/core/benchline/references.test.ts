@@ -49,22 +49,22 @@ describe('a record in plain words', () => {
   const words = (record: BenchRecord) => describeRecord(record).replace(/\u00a0/g, ' ');
   const part = { kind: 'part', ref: 'C1', partKind: 'capacitor', fitments: [], damage: [], ratings: [] } as const;
   test.each`
-    record                                                                           | message
-    ${part}                                                                          | ${'C1 is a capacitor'}
-    ${{ ...part, partKind: 'igbt' }}                                                 | ${'C1 is an IGBT'}
-    ${{ ...part, subtype: 'polymer', package: 'radial' }}                            | ${'C1 is a capacitor (polymer), radial'}
-    ${{ ...part, block: 'pfc', duty: 'clamp' }}                                      | ${'C1 is a capacitor, clamp across the primary, in the PFC block'}
-    ${{ ...part, fitments: ['unpopulated', 'reworked'] }}                            | ${'C1 is an empty footprint of a capacitor, soldered again'}
-    ${{ ...part, others: ['C2', 'C3'], damage: ['bulged'] }}                         | ${'3 parts, C1 to C3, are each a capacitor, bulged'}
-    ${{ ...part, others: ['C4'] }}                                                   | ${'2 parts, C1, C4, are each a capacitor'}
-    ${{ ...part, like: 'C9', marking: '104', dateCode: '2148' }}                     | ${'C1 is a capacitor, like C9, marked 104, dated 2148'}
-    ${{ kind: 'claim', ref: 'Q1', text: 'was changed' }}                             | ${'claim on Q1: was changed'}
-    ${{ kind: 'claim', text: 'it is a flyback' }}                                    | ${'claim: it is a flyback'}
-    ${{ kind: 'note', question: true, ref: 'U1', text: 'who made it' }}              | ${'question on U1: who made it'}
+    record                                                                       | message
+    ${part}                                                                      | ${'C1 is a capacitor'}
+    ${{ ...part, partKind: 'igbt' }}                                             | ${'C1 is an IGBT'}
+    ${{ ...part, subtype: 'polymer', package: 'radial' }}                        | ${'C1 is a capacitor (polymer), radial'}
+    ${{ ...part, block: 'pfc', duty: 'clamp' }}                                  | ${'C1 is a capacitor, clamp across the primary, in the PFC block'}
+    ${{ ...part, fitments: ['unpopulated', 'reworked'] }}                        | ${'C1 is an empty footprint of a capacitor, soldered again'}
+    ${{ ...part, others: ['C2', 'C3'], damage: ['bulged'] }}                     | ${'3 parts, C1 to C3, are each a capacitor, bulged'}
+    ${{ ...part, others: ['C4'] }}                                               | ${'2 parts, C1, C4, are each a capacitor'}
+    ${{ ...part, like: 'C9', marking: '104', dateCode: '2148' }}                 | ${'C1 is a capacitor, like C9, marked 104, dated 2148'}
+    ${{ kind: 'claim', ref: 'Q1', text: 'was changed' }}                         | ${'claim on Q1: was changed'}
+    ${{ kind: 'claim', text: 'it is a flyback' }}                                | ${'claim: it is a flyback'}
+    ${{ kind: 'note', question: true, ref: 'U1', text: 'who made it' }}          | ${'question on U1: who made it'}
     ${{ kind: 'status', ref: 'Q1', status: 'settled', because: '' }}             | ${'Q1: what was claimed or asked is settled'}
     ${{ kind: 'status', ref: 'Q1', status: 'superseded', because: 'it is not' }} | ${'Q1: what was claimed or asked is superseded, it is not'}
-    ${{ kind: 'strike', ref: 'C5' }}                                                 | ${'C5 is struck from the log'}
-    ${{ kind: 'rename', ref: 'C5', to: 'C6' }}                                       | ${'C5 is called C6'}
+    ${{ kind: 'strike', ref: 'C5' }}                                             | ${'C5 is struck from the log'}
+    ${{ kind: 'rename', ref: 'C5', to: 'C6' }}                                   | ${'C5 is called C6'}
   `('$message', ({ record, message }) => {
     expect(words(record)).toBe(message);
   });

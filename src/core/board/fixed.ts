@@ -39,7 +39,9 @@ const NEEDS_WINDINGS: ReadonlySet<string> = new Set(
 );
 
 /** Roles a person may give a part, with the kinds of part that can play them; no kinds stand for any. */
-export const FIXED_ROLES: Readonly<Record<string, { readonly message: string; readonly kinds?: readonly BoardKind[] }>> = {
+export const FIXED_ROLES: Readonly<
+  Record<string, { readonly message: string; readonly kinds?: readonly BoardKind[] }>
+> = {
   switch: { message: 'a switch', kinds: ['nmos', 'pmos', 'npn', 'igbt', 'scr', 'triac', 'ic'] },
   rectifier: { message: 'a rectifier', kinds: ['diode', 'dual-diode', 'nmos', 'pmos'] },
   'output-choke': { message: 'an output choke', kinds: ['inductor', 'transformer'] },

@@ -105,7 +105,7 @@ test('every rule has a name, what it yields, a source, a prior, and an example t
 
 describe('what would tell close readings apart', () => {
   test.each`
-    marking    | context                                 | message                | why
+    marking    | context                                 | message             | why
     ${'1660'}  | ${{ kind: 'diode', package: 'TO-220' }} | ${'Schottky'}       | ${'two technologies'}
     ${'40N60'} | ${{ package: 'TO-247' }}                | ${'IGBT'}           | ${'two kinds'}
     ${'104'}   | ${{}}                                   | ${'ohms'}           | ${'a resistor or a capacitor'}

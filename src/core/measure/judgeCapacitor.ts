@@ -208,7 +208,10 @@ function esrCriterion(
       : '';
   const text: Readonly<Record<typeof grade, string>> = {
     A: `${message}.`,
-    B: ratio <= ESR_LIMITS.A ? `${message}; with ${doubt} that is no sure A.${zero}` : `${message}; an A stays below that.`,
+    B:
+      ratio <= ESR_LIMITS.A
+        ? `${message}; with ${doubt} that is no sure A.${zero}`
+        : `${message}; an A stays below that.`,
     C: `${message}: only where ripple is low.`,
     reject: `${message}: worn out.`,
     'cannot tell': `${message}; limit ${show(reference * ESR_LIMITS.C)}, and ${doubt} straddles it.${zero}`,

@@ -83,7 +83,8 @@ export function ringCriterion({ value: periods }: Reading): Criterion {
 
 function saturationCriterion(amperes: number, rated: number | undefined): Criterion {
   const message = `It saturates at ${formatQuantity(amperes, 'ampere')}`;
-  if (rated === undefined || amperes >= rated) return { grade: 'A', text: `${message}: use it to nine tenths of that.` };
+  if (rated === undefined || amperes >= rated)
+    return { grade: 'A', text: `${message}: use it to nine tenths of that.` };
   return {
     grade: 'B',
     text: `${message}, below the ${formatQuantity(rated, 'ampere')} printed.`,

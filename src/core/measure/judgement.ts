@@ -124,7 +124,10 @@ function meterDoubt(reading: Reading, meter: AccuracyName): Doubt {
   const { standard, expanded } = doubtOf(reading, meter);
   // What people are kept safe by passes only when all of the expanded uncertainty lies on the right side.
   const reach = meter === 'insulation' ? expanded / SETTLED_SPAN : standard;
-  return { standard: reach, message: `± ${formatQuantity(expanded, ACCURACY_UNIT[meter], { digits: 2 })} of the meter` };
+  return {
+    standard: reach,
+    message: `± ${formatQuantity(expanded, ACCURACY_UNIT[meter], { digits: 2 })} of the meter`,
+  };
 }
 
 /** How unsure a value is: its standard uncertainty, and that in words, like `± 2 mV of the meter`. */

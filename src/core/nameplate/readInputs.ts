@@ -25,7 +25,8 @@ export function readInputs(text: string, kind?: 'ac' | 'dc'): NameplateInput[] {
   }
   return groups.map(({ volts, amps, power, hertz }) => {
     const ends = volts.flatMap(({ values }) => values).map(Math.abs);
-    const message = kind ?? volts.map(({ mark }) => mark).find((mark) => mark !== undefined) ?? wordBefore(text, volts[0]);
+    const message =
+      kind ?? volts.map(({ mark }) => mark).find((mark) => mark !== undefined) ?? wordBefore(text, volts[0]);
     const isAc = message ? message === 'ac' : hertz !== undefined || Math.max(...ends) >= MAINS_FROM;
     const frequencies = hertz ?? anywhere;
     return {

@@ -76,7 +76,7 @@ test('plain decays are not accused of anything', () => {
 // Shapes worked out by hand; each with a time constant of 20 s before it goes wrong.
 const decay = (time: number) => 320 * Math.exp(-time / 20);
 test.each`
-  bad                              | message             | shape
+  bad                              | message          | shape
   ${'still fed from 24 s on'}      | ${'plateau'}     | ${(t: number) => Math.max(decay(t), decay(24))}
   ${'a load stops at 20 s'}        | ${'two-regimes'} | ${(t: number) => (t < 20 ? decay(t) : decay(20) * Math.exp(-(t - 20) / 70))}
   ${'a bleeder comes on at 20 s'}  | ${'two-regimes'} | ${(t: number) => (t < 20 ? 320 * Math.exp(-t / 90) : 320 * Math.exp(-20 / 90) * Math.exp(-(t - 20) / 12))}

@@ -16,7 +16,7 @@ test('the stresses follow from the plate: 240 V with 10 % over peaks at 373 V', 
 describe('what does not fit its place', () => {
   // Peaks are arithmetic; what is usual is common practice, no source.
   test.each`
-    part                                                                                                    | unit          | severity     | message           | why
+    part                                                                                                    | unit          | severity     | message        | why
     ${{ kind: 'nmos', block: 'switch', ratings: { vds: 60 } }}                                              | ${ADAPTER}    | ${'wrong'}   | ${'373'}       | ${'a 60 V MOSFET as mains switch'}
     ${{ kind: 'nmos', block: 'switch', ratings: { vds: 650 } }}                                             | ${ADAPTER}    | ${undefined} | ${''}          | ${'what belongs there'}
     ${{ kind: 'nmos', block: 'switch', ratings: { vds: 400 } }}                                             | ${ADAPTER}    | ${'tight'}   | ${'400'}       | ${'over the peak and under what is usual'}

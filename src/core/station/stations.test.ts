@@ -10,7 +10,7 @@ const NOTHING: DonorFacts = {
 const parts = (of: Partial<DonorFacts['parts']>) => ({ parts: { ...NOTHING.parts, ...of } });
 
 test.each`
-  facts                                                             | station        | state          | message
+  facts                                                             | station        | state          | status
   ${{}}                                                             | ${'intake'}    | ${'in-hand'}   | ${'rating unread'}
   ${{ ratedPower: 60.2 }}                                           | ${'intake'}    | ${'done'}      | ${'60 W'}
   ${{}}                                                             | ${'make-safe'} | ${'untouched'} | ${'no store listed'}
@@ -27,10 +27,10 @@ test.each`
   ${parts({ total: 20, harvested: 4 })}                             | ${'harvest'}   | ${'in-hand'}   | ${'4 taken'}
   ${{ openQuestions: 1 }}                                           | ${'record'}    | ${'in-hand'}   | ${'1 question'}
   ${{ openQuestions: 2, declaredDone: ['record'] }}                 | ${'record'}    | ${'done'}      | ${'2 questions'}
-`('$station is $state: $message', ({ facts, station, state, message }) => {
+`('$station is $state: $status', ({ facts, station, state, status }) => {
   const line = stationLine({ ...NOTHING, ...facts });
   expect(line.map((entry) => entry.station)).toEqual([...STATIONS]);
-  expect(line.find((entry) => entry.station === station)).toMatchObject({ state, message });
+  expect(line.find((entry) => entry.station === station)).toMatchObject({ state, status });
 });
 
 test.each`

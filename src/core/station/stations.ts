@@ -19,7 +19,7 @@ export interface StationSummary {
   readonly station: StationName;
   readonly state: StationState;
   /** A few words under the joint. */
-  readonly message: string;
+  readonly status: string;
 }
 
 /** What the line needs to know of a donor. */
@@ -66,38 +66,38 @@ export function stationLine(facts: DonorFacts): StationSummary[] {
     {
       station: 'intake',
       state: facts.ratedPower === undefined ? 'in-hand' : 'done',
-      message: facts.ratedPower === undefined ? 'rating unread' : `${Math.round(facts.ratedPower)} W`,
+      status: facts.ratedPower === undefined ? 'rating unread' : `${Math.round(facts.ratedPower)} W`,
     },
     {
       station: 'make-safe',
       state: stores.total === 0 ? 'untouched' : stores.dead < stores.total ? 'blocked' : 'done',
-      message: stores.total === 0 ? 'no store listed' : `${stores.dead} of ${stores.total} dead`,
+      status: stores.total === 0 ? 'no store listed' : `${stores.dead} of ${stores.total} dead`,
     },
-    { station: 'open', state: noted('open'), message: notes('open') },
+    { station: 'open', state: noted('open'), status: notes('open') },
     {
       station: 'trace',
       state: facts.probes && noted('trace') === 'untouched' ? 'in-hand' : noted('trace'),
-      message: facts.probes ? `${facts.probes} ${facts.probes === 1 ? 'probe' : 'probes'}` : notes('trace'),
+      status: facts.probes ? `${facts.probes} ${facts.probes === 1 ? 'probe' : 'probes'}` : notes('trace'),
     },
     {
       station: 'identify',
       state: progress('identify', parts.identified, parts.total),
-      message: parts.total === 0 ? 'no parts yet' : `${parts.identified} of ${parts.total} parts`,
+      status: parts.total === 0 ? 'no parts yet' : `${parts.identified} of ${parts.total} parts`,
     },
     {
       station: 'test',
       state: progress('test', parts.tested, parts.testable),
-      message: parts.tested === 0 ? 'not begun' : `${parts.tested} of ${parts.testable} tested`,
+      status: parts.tested === 0 ? 'not begun' : `${parts.tested} of ${parts.testable} tested`,
     },
     {
       station: 'harvest',
       state: progress('harvest', parts.harvested, Infinity),
-      message: parts.harvested === 0 ? 'not begun' : `${parts.harvested} taken`,
+      status: parts.harvested === 0 ? 'not begun' : `${parts.harvested} taken`,
     },
     {
       station: 'record',
       state: facts.declaredDone.includes('record') ? 'done' : facts.openQuestions > 0 ? 'in-hand' : 'untouched',
-      message:
+      status:
         facts.openQuestions === 0
           ? 'no questions'
           : `${facts.openQuestions} ${facts.openQuestions === 1 ? 'question' : 'questions'}`,

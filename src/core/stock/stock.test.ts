@@ -123,7 +123,7 @@ describe('limits travel with the lot', () => {
 
 describe('near misses', () => {
   test.each`
-    need               | value    | message                | again
+    need               | value    | message             | again
     ${'nmos vds>=600'} | ${550}   | ${'550 V will do'}  | ${'vds>=550V'}
     ${'nmos rds<0.5'}  | ${0.6}   | ${'600 mΩ will do'} | ${'rds<=600m'}
     ${'cap 10u..47u'}  | ${56e-6} | ${'56 µF will do'}  | ${'c=10uF..56uF'}

@@ -3,6 +3,13 @@ import { parseQuantity, UNITS } from '../quantity';
 import { FILE_SOURCES, LONGEST_NAME, type EntryRating, type TypeEntry } from './entry';
 import type { Source } from '../evidence';
 
+/** A rating of a file that keeps values as numbers. */
+export interface RawRating {
+  readonly value: number;
+  readonly source: string;
+  readonly page?: number | undefined;
+}
+
 /** A row of a file before it is held against the rules: every field a text. */
 export interface RawEntry {
   readonly kind: string;
@@ -13,8 +20,8 @@ export interface RawEntry {
   readonly note: string;
   /** Source of ratings that state none. */
   readonly source: string;
-  /** Ratings by name, each like `650 V; datasheet p. 3`. */
-  readonly ratings: Readonly<Record<string, string>>;
+  /** Ratings by name: each a cell like `650 V; datasheet p. 3`, or a value in SI base units with its source. */
+  readonly ratings: Readonly<Record<string, string | RawRating>>;
 }
 
 /** Reads one row, or says which of its values is wrong and what was expected. */
@@ -32,13 +39,13 @@ export function readEntry(raw: RawEntry): TypeEntry | { readonly why: string } {
   const usual = raw.source.trim().toLowerCase() || 'datasheet';
   if (!isFileSource(usual)) return { why: sourceProblem(usual) };
   const ratings: Partial<Record<RatingName, EntryRating>> = {};
-  for (const [rating, text] of Object.entries(raw.ratings)) {
-    if (text.trim() === '') continue;
+  for (const [rating, given] of Object.entries(raw.ratings)) {
+    if (typeof given === 'string' && given.trim() === '') continue;
     if (!isRatingName(rating) || !kindRule(kind).ratings.includes(rating))
       return {
         why: `A ${kindRule(kind).label} has no rating “${rating}”; ${kindRule(kind).ratings.join(', ') || 'none'} are expected.`,
       };
-    const read = readRating(rating, text, usual);
+    const read = typeof given === 'string' ? readRating(rating, given, usual) : checkRating(rating, given);
     if ('why' in read) return read;
     ratings[rating] = read;
   }
@@ -70,6 +77,16 @@ function readRating(name: RatingName, text: string, usual: Source): EntryRating 
   const source = /^[a-z]+/.exec(said.replace(/\bp(?:age)?\.?\s*\d+/, '').trim())?.[0] ?? usual;
   if (!isFileSource(source)) return { why: sourceProblem(source) };
   return { value: parsed.quantity.value, source, ...(page ? { page: Number(page) } : {}) };
+}
+
+function checkRating(name: RatingName, { value, source, page }: RawRating): EntryRating | { readonly why: string } {
+  if (!Number.isFinite(value))
+    return {
+      why: `${RATINGS[name].label} “${value}” is no number; a value in ${UNITS[RATINGS[name].unit].word} is expected.`,
+    };
+  const word = source.trim().toLowerCase();
+  if (!isFileSource(word)) return { why: sourceProblem(word) };
+  return { value, source: word, ...(page === undefined ? {} : { page }) };
 }
 
 function isFileSource(word: string): word is Source {

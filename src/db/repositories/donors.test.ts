@@ -1,7 +1,7 @@
 import { donors, notes } from '../schema';
 import { temporaryContext } from '../testing/temporaryContext';
 import { donorTitle, listDonors } from './donors';
-import { openMatters } from './notes';
+import { openIssues } from './notes';
 
 type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
@@ -50,7 +50,7 @@ test('pages do not overlap', async () => {
 });
 
 test('open questions are those not answered, of donors not put away', async () => {
-  expect(await openMatters(fixture.app.db.read, 10)).toMatchObject([{ text: 'which chip', donorCode: 'AAA-AAA' }]);
+  expect(await openIssues(fixture.app.db.read, 10)).toMatchObject([{ text: 'which chip', donorCode: 'AAA-AAA' }]);
 });
 
 test('a title leaves out what is blank', () => {

@@ -1,7 +1,7 @@
 import { and, count, desc, eq, inArray, isNotNull, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { judgeNameplate } from '../../core/nameplate';
 import { kindRule, type KindName } from '../../core/part';
-import { storeState } from '../../core/safety';
+import { storeState, type PowerHistory } from '../../core/safety';
 import { stationLine, type DonorFacts, type StationName, type StationSummary } from '../../core/station';
 import type { Queryable } from '../client';
 import {
@@ -100,17 +100,29 @@ function words(query: string): (SQL | undefined)[] {
     );
 }
 
-/** The overview of one donor. */
-export async function donorOverview(db: Queryable, donor: Donor): Promise<DonorOverview> {
-  const [overview] = await overviews(db, [donor]);
+/** The overview of one donor; with the settings and the history of power when they are known already. */
+export async function donorOverview(
+  db: Queryable,
+  donor: Donor,
+  known?: { readonly touchLimit: number; readonly power: PowerHistory },
+): Promise<DonorOverview> {
+  const [overview] = await overviews(
+    db,
+    [donor],
+    known && { touchLimit: known.touchLimit, power: new Map([[donor.id, known.power]]) },
+  );
   return overview as DonorOverview;
 }
 
-/** Overviews of a handful of donors in a fixed number of queries. */
 /** An empty footprint is no part to identify, test or take. */
 const isFitted = sql`${parts.fitments} not like '%unpopulated%'`;
 
-async function overviews(db: Queryable, rows: readonly Donor[]): Promise<DonorOverview[]> {
+/** Overviews of a handful of donors in a fixed number of queries. */
+async function overviews(
+  db: Queryable,
+  rows: readonly Donor[],
+  known?: { readonly touchLimit: number; readonly power: ReadonlyMap<string, PowerHistory> },
+): Promise<DonorOverview[]> {
   const ids = rows.map(({ id }) => id);
   if (ids.length === 0) return [];
   const [
@@ -125,8 +137,8 @@ async function overviews(db: Queryable, rows: readonly Donor[]): Promise<DonorOv
     markRows,
     factRows,
   ] = await Promise.all([
-    readSettings(db),
-    powerHistories(db, ids),
+    known ?? readSettings(db),
+    known ? known.power : powerHistories(db, ids),
     db
       .select({ donorId: openingSteps.donorId, total: count() })
       .from(openingSteps)

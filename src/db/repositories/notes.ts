@@ -27,7 +27,7 @@ const stillOpen = and(
 );
 
 /** Open questions and claims over all donors, oldest first. */
-export async function openMatters(db: Queryable, limit: number) {
+export async function openIssues(db: Queryable, limit: number) {
   return db
     .select({
       id: notes.id,

@@ -11,7 +11,12 @@ export const MIGRATIONS = join(process.cwd(), 'src', 'db', 'migrations');
 const TEMPLATE = process.env.ZORVEK_TEMPLATE;
 
 /** A context on a fresh database file with the real migrations, for tests; the clock steps a second at each look. */
-export async function temporaryContext(): Promise<{ app: AppContext; url: string; folder: string; dispose: () => void }> {
+export async function temporaryContext(): Promise<{
+  app: AppContext;
+  url: string;
+  folder: string;
+  dispose: () => void;
+}> {
   const folder = mkdtempSync(join(tmpdir(), 'zorvek-'));
   const file = join(folder, 'test.db');
   const url = `file:${file}`;

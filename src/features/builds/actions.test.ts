@@ -20,7 +20,7 @@ beforeEach(async () => {
 });
 afterEach(() => fixture.dispose());
 
-const need = async () => (await buildView(code))?.needs[0];
+const need = async () => (await buildView(fixture.app, code))?.needs[0];
 
 test.each`
   fields                                                 | fault

@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { appContext } from '../../db/context';
+import { appContext } from '../../db/appContext';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { buildForm, needForm, portionForm } from './schema';

@@ -52,7 +52,10 @@ type Step = 'reserve' | 'release' | 'use';
 const STEPS: Readonly<
   Record<
     Step,
-    { done: (role: string) => string; entry: (pieces: number) => Pick<LedgerEntry, 'onHandDelta' | 'reservedDelta' | 'reason'> }
+    {
+      done: (role: string) => string;
+      entry: (pieces: number) => Pick<LedgerEntry, 'onHandDelta' | 'reservedDelta' | 'reason'>;
+    }
   >
 > = {
   reserve: {

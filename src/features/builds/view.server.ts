@@ -1,16 +1,15 @@
 import 'server-only';
 import { kindRule, RATINGS } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
-import { compareMatches, matchLot, parseFilter, type LotMatch, type StockFilter, lotTitle } from '../../core/stock';
-import { appContext } from '../../db/context';
+import { lotTitle, parseFilter, type LotMatch, type StockFilter } from '../../core/stock';
+import type { AppContext } from '../../db/context';
 import { findBuild, listBuilds, type BuildWithNeeds } from '../../db/repositories/builds';
-import { candidateLots } from '../../db/repositories/lotSearch';
-import { searchPartsOnBoards } from '../../db/repositories/parts';
+import { routes } from '../../routes';
+import { lotsForNeed, partsOnBoards, type LotForNeed } from '../../services/matching';
 
-/** Lots looked at for one need; a shop with more of a kind narrows the need down. */
-const CANDIDATES = 400;
-/** Matches shown for one need. */
+/** Matches shown for one need, and parts on boards. */
 const SHOWN = 8;
+const ON_BOARDS = 5;
 
 /** A line for the list of builds: what it lacks, and which unopened board has it. */
 export interface BuildLine {
@@ -23,11 +22,11 @@ export interface BuildLine {
 }
 
 /** Builds, newest first, each with what it waits for. */
-export async function buildLines(limit: number): Promise<BuildLine[]> {
-  return Promise.all((await listBuilds(appContext().db.read, limit)).map(buildLine));
+export async function buildLines(app: AppContext, limit: number): Promise<BuildLine[]> {
+  return Promise.all((await listBuilds(app.db.read, limit)).map((build) => buildLine(app, build)));
 }
 
-async function buildLine({ build, needs }: BuildWithNeeds): Promise<BuildLine> {
+async function buildLine({ db }: AppContext, { build, needs }: BuildWithNeeds): Promise<BuildLine> {
   const lacking = needs.filter(({ need, filled }) => filled < need.quantity);
   const line = { code: build.code, title: build.title, hint: '', hintHref: null };
   if (needs.length === 0) return { ...line, message: 'no needs written down', ready: false };
@@ -37,20 +36,15 @@ async function buildLine({ build, needs }: BuildWithNeeds): Promise<BuildLine> {
   const message = `lacks ${lacking.map(({ need, filled }) => `${need.quantity - filled} ${need.role}`).join(', ')}`;
   const parsed = first && parseFilter(first.need.filter);
   if (!parsed?.ok) return { ...line, message, ready: false };
-  const matches = await matchesFor(parsed.filter);
-  const [best] = matches;
-  if (best)
-    return {
-      ...line,
-      message,
-      hint: `${best.lot} in ${best.bin} ${HINT[best.verdict]}`,
-      hintHref: `/builds/${build.code}`,
-      ready: false,
-    };
-  const [seen] = await seenOnBoards(parsed.filter);
-  return seen
-    ? { ...line, message, hint: `${seen.donor} holds ${seen.ref}`, hintHref: seen.href, ready: false }
-    : { ...line, message, hint: 'nothing in sight', ready: false };
+  const [best] = await lotsForNeed(db.read, parsed.filter);
+  if (best) {
+    const { row, match } = best;
+    const hint = `${row.lot.code} in ${row.bin} ${HINT[match.verdict]}`;
+    return { ...line, message, hint, hintHref: routes.build(build.code), ready: false };
+  }
+  const [seen] = await partsOnBoards(db.read, parsed.filter, 1);
+  const hint = seen ? `${seen.donorCode} holds ${seen.part.ref}` : 'nothing in sight';
+  return { ...line, message, hint, hintHref: seen ? hrefOf(seen) : null, ready: false };
 }
 
 export interface MatchView {
@@ -79,45 +73,37 @@ const HINT: Readonly<Record<LotMatch['verdict'], string>> = {
   no: '',
 };
 
-/** Lots with free pieces that a need could take, best first. */
-async function matchesFor(filter: StockFilter): Promise<MatchView[]> {
-  const rows = await candidateLots(appContext().db.read, filter, CANDIDATES);
-  return rows
-    .map((row) => ({ row, match: matchLot(filter, { ...row.lot, ratings: row.ratings }) }))
-    .filter(({ row, match }) => match.verdict !== 'no' && row.lot.onHand > row.lot.reserved)
-    .sort((a, b) => compareMatches(a.match, b.match))
-    .slice(0, SHOWN)
-    .map(({ row: { lot, bin, ratings }, match }) => ({
-      lot: lot.code,
-      marking: lotTitle({ ...lot, ratings }),
-      bin,
-      grade: lot.grade,
-      free: lot.onHand - lot.reserved,
-      verdict: match.verdict,
-      word: match.verdict === 'limit' && lot.grade === 'C' ? 'undemanding use' : WORD[match.verdict],
-      margin: match.margin === undefined ? '' : `${match.margin.toFixed(match.margin < 10 ? 1 : 0)}×`,
-      checks: match.checks.map(({ text }) => text),
-    }));
+function matchView({ row: { lot, bin, ratings }, match, free }: LotForNeed): MatchView {
+  return {
+    lot: lot.code,
+    marking: lotTitle({ ...lot, ratings }),
+    bin,
+    grade: lot.grade,
+    free,
+    verdict: match.verdict,
+    word: match.verdict === 'limit' && lot.grade === 'C' ? 'undemanding use' : WORD[match.verdict],
+    margin: match.margin === undefined ? '' : `${match.margin.toFixed(match.margin < 10 ? 1 : 0)}×`,
+    checks: match.checks.map(({ text }) => text),
+  };
 }
 
-async function seenOnBoards(filter: StockFilter) {
-  return (await searchPartsOnBoards(appContext().db.read, filter, 5)).map(({ part, donorCode }) => ({
-    donor: donorCode,
-    ref: part.ref,
-    message: part.marking ?? kindRule(part.kind).label,
-    href: `/donors/${donorCode}/harvest?part=${part.ref}`,
-  }));
-}
+const hrefOf = ({ donorCode, part }: { donorCode: string; part: { ref: string } }) =>
+  routes.station(donorCode, 'harvest', { part: part.ref });
 
 /** One build in full: each need with what is set aside, what would fit, and what sits on a board. */
-export async function buildView(code: string) {
-  const found = await findBuild(appContext().db.read, code.toUpperCase());
+export async function buildView(app: AppContext, code: string) {
+  const { read } = app.db;
+  const found = await findBuild(read, code.toUpperCase());
   if (!found) return undefined;
   const { build } = found;
   const needs = await Promise.all(
     found.needs.map(async ({ need, allocations, filled }) => {
       const parsed = parseFilter(need.filter);
       const open = need.quantity - filled;
+      const asked = parsed.ok && open > 0 ? parsed.filter : undefined;
+      const [matches, onBoards] = asked
+        ? await Promise.all([lotsForNeed(read, asked), partsOnBoards(read, asked, ON_BOARDS)])
+        : [[], []];
       return {
         id: need.id,
         role: need.role,
@@ -131,13 +117,17 @@ export async function buildView(code: string) {
           reserved,
           used,
         })),
-        matches: parsed.ok && open > 0 ? await matchesFor(parsed.filter) : [],
-        onBoards: parsed.ok && open > 0 ? await seenOnBoards(parsed.filter) : [],
+        matches: matches.slice(0, SHOWN).map(matchView),
+        onBoards: onBoards.map((seen) => ({
+          donor: seen.donorCode,
+          ref: seen.part.ref,
+          message: seen.part.marking ?? kindRule(seen.part.kind).label,
+          href: hrefOf(seen),
+        })),
       };
     }),
   );
-  const line = await buildLine(found);
-  return { code: build.code, title: build.title, note: build.note, needs, line };
+  return { code: build.code, title: build.title, note: build.note, needs, line: await buildLine(app, found) };
 }
 
 export type BuildView = NonNullable<Awaited<ReturnType<typeof buildView>>>;

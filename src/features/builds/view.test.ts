@@ -30,7 +30,7 @@ async function need(role: string, filter: string, quantity = 1) {
   return valueOf(await addNeed(fixture.app, code, { role, filter, quantity })).needId;
 }
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value).replaceAll('\u00a0', ' ')) as T;
-const view = async () => plain(await buildView(code));
+const view = async () => plain(await buildView(fixture.app, code));
 
 test('matches come tightest first, then what fits on paper, then what is not known; what fails is left out', async () => {
   await need('switch', 'nmos vds>=100');
@@ -54,18 +54,23 @@ test('what is set aside elsewhere is not offered, and a filled need asks for no 
     matches: [],
     allocations: [{ lot: 'FIT-150', reserved: 2, used: 0 }],
   });
-  expect((await buildLines(5))[0]).toMatchObject({ message: 'all set aside, ready to build', ready: true });
+  expect((await buildLines(fixture.app, 5))[0]).toMatchObject({
+    message: 'all set aside, ready to build',
+    ready: true,
+  });
   await moveParts(fixture.app, { step: 'use', ...portion });
   expect((await view())?.needs[0]).toMatchObject({ open: 0, allocations: [{ reserved: 0, used: 2 }] });
-  expect((await buildLines(5))[0]).toMatchObject({ message: 'built' });
+  expect((await buildLines(fixture.app, 5))[0]).toMatchObject({ message: 'built' });
 
   const { code: other } = valueOf(await startBuild(fixture.app, { title: 'jig', note: '' }));
   await addNeed(fixture.app, other, { role: 'switch', filter: 'nmos vds>=100', quantity: 1 });
-  expect((await buildView(other))?.needs[0]?.matches.map(({ lot: free }) => free)).not.toContain('FIT-150');
+  expect((await buildView(fixture.app, other))?.needs[0]?.matches.map(({ lot: free }) => free)).not.toContain(
+    'FIT-150',
+  );
 });
 
 test.each`
-  filter                   | message              | hint                                               | why
+  filter                   | message           | hint                                               | why
   ${'nmos vds>=100'}       | ${'lacks 1 part'} | ${'FIT-150 in C2 fits'}                            | ${'a lot fits'}
   ${'choke l~100u'}        | ${'lacks 1 part'} | ${`${DONOR_CODE} holds L5`}                        | ${'it sits on a board'}
   ${'nmos vds>=100 rds<1'} | ${'lacks 1 part'} | ${'FIT-150 in C2 may fit: not all of it is known'} | ${'nobody knows its resistance'}
@@ -73,10 +78,10 @@ test.each`
   ${'igbt vces>=1200'}     | ${'lacks 1 part'} | ${'nothing in sight'}                              | ${'nowhere'}
 `('a build waits: $hint ($why)', async ({ filter, message, hint }) => {
   await need('part', filter);
-  expect((await buildLines(5))[0]).toMatchObject({ title: 'lamp', message, hint, ready: false });
+  expect((await buildLines(fixture.app, 5))[0]).toMatchObject({ title: 'lamp', message, hint, ready: false });
 });
 
 test('a build without needs says so, and one that is not there is none', async () => {
-  expect((await buildLines(5))[0]).toMatchObject({ message: 'no needs written down' });
-  expect(await buildView('ZZZ-ZZZ')).toBeUndefined();
+  expect((await buildLines(fixture.app, 5))[0]).toMatchObject({ message: 'no needs written down' });
+  expect(await buildView(fixture.app, 'ZZZ-ZZZ')).toBeUndefined();
 });

@@ -1,3 +1,5 @@
+import { pictureOf } from './photos/route.server';
+import { dossierOf } from '../../services/dossier/testing/dossierOf';
 import { valueOf } from '../../services/command';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
@@ -7,7 +9,8 @@ import { pairOf } from '../../db/repositories/photos';
 import { readSettings } from '../../db/repositories/settings';
 import { shareContext } from '../../db/testing/sharedContext';
 import { temporaryContext } from '../../db/testing/temporaryContext';
-import { photoFile } from '../../server/photos';
+import { photoName } from '../../services/attachments';
+import { folderStore } from '../../server/blobs';
 import { addOpeningStepAction, noteReassemblyAction, startClockAction, stopClockAction } from './open/actions';
 import { amendDonorAction, amendPlateAction, keepWeightsAction } from './intake/actions';
 import { amendPhotoAction, removePhotoAction } from './photos/actions';
@@ -15,7 +18,7 @@ import { donorForm } from './intake/schema';
 import { blamed, formOf } from '../../ui/form/testing/forms';
 import { intakeFacts } from './intake/facts.server';
 import { openingView } from './open/view.server';
-import { photoPage, photoStrip, pictureFile } from './photos/view.server';
+import { photoPage, photoStrip } from './photos/view.server';
 import { soakView } from './intake/soak.server';
 import { takePart } from './harvest/takePart';
 import { registerDonor } from './intake/commands';
@@ -39,6 +42,7 @@ afterEach(() => fixture.dispose());
 async function aUnit(more: Record<string, string>) {
   return valueOf(await registerDonor(fixture.app, donorForm.parse({ ...UNIT, ...more }))).code;
 }
+const dossier = (of = code) => dossierOf(fixture.app, of);
 async function donor(of = code) {
   const found = await findDonor(fixture.app.db.read, of);
   if (!found) throw new Error('no donor');
@@ -79,7 +83,7 @@ describe('the plate put right by hand', () => {
   test('it is kept, counts everywhere, and can be let go of', async () => {
     const plate = { inputs: [{ kind: 'ac', vMin: 230, vMax: 230 }], outputs: [{ v: 24, i: 3 }] };
     expect(await amendPlateAction(code, plate)).toMatchObject({ ok: true });
-    expect((await intakeFacts(await donor())).plate).toEqual(plate);
+    expect((await intakeFacts(await dossier())).plate).toEqual(plate);
     await amendPlateAction(code, null);
     expect((await donor()).plate).toBeNull();
   });
@@ -98,7 +102,7 @@ describe('the plate put right by hand', () => {
 
 test('a run under load: rows in order, curves, and what it suggests', async () => {
   await type('soak 90W 22C 19.1V 4A @ 0s', 'soak 91W 41C 19.1V 4A @ 10min', 'soak 96W 58C 17.9V 4A @ 25min whine');
-  const view = JSON.parse(JSON.stringify(await soakView(await donor())).replaceAll('\u00a0', ' '));
+  const view = JSON.parse(JSON.stringify(await soakView(await dossier())).replaceAll('\u00a0', ' '));
   expect(view.rows.map(({ time }: { time: string }) => time)).toEqual(['0:00', '10:00', '25:00']);
   expect(view.rows[2]).toMatchObject({ watts: '96 W', celsius: '58 °C', volts: '17.9 V', remark: 'whine' });
   expect(view.curves.map(({ label }: { label: string }) => label)).toEqual([
@@ -113,10 +117,10 @@ test('a run under load: rows in order, curves, and what it suggests', async () =
 test('what like donors gave and which builds wait for it comes with the facts', async () => {
   await type('q1 nmos marked 12N65', 'store c3 1u 400V', 'c3 0.2V', 'f1 fuse 2A 250V', 'u1 ic dated 1948');
   await takePart(fixture.app, { code, ref: 'Q1', bin: 'A1' });
-  const facts = await intakeFacts(await donor());
+  const facts = await intakeFacts(await dossier());
   expect(facts).toMatchObject({ bounds: { fuse: 2 }, codes: [{ code: '1948', place: 'U1' }], wasRefused: false });
   const other = await aUnit({ description: 'another brick' });
-  const [past] = (await intakeFacts(await donor(other))).past;
+  const [past] = (await intakeFacts(await dossier(other))).past;
   expect(past).toMatchObject({ kind: 'desk-brick', parts: 1 });
 });
 
@@ -141,7 +145,7 @@ describe('opening', () => {
     expect(await stopClockAction({ code, station: 'open' })).toMatchObject({ ok: true });
     expect(said(await stopClockAction({ code, station: 'open' }))).toMatch(/stands already/);
     await noteReassemblyAction(code, formOf({ result: 'loose', remark: 'one clip short' }));
-    expect(await openingView(await donor())).toMatchObject({
+    expect(await openingView(await dossier())).toMatchObject({
       steps: [{ seam: 'ultrasonic weld', method: 'vice squeeze', minutes: '6 min', kept: 'shell' }],
       clock: { runningSince: null, doneMs: expect.any(Number) },
       reassembly: 'together, with something loose or left over: one clip short',
@@ -152,7 +156,7 @@ describe('opening', () => {
     await step({ method: 'vice squeeze' });
     await step({ seam: 'glue', method: 'hot knife', damage: 'cracked' });
     const same = await aUnit({ model: 'TB-2' });
-    const view = await openingView(await donor(same));
+    const view = await openingView(await dossier(same));
     expect(view.like[0]).toMatchObject({
       code,
       why: 'the same kind, the same maker',
@@ -174,14 +178,14 @@ describe('photos', () => {
       .toBuffer();
   const send = async (colour: string, side?: 'front' | 'back') => {
     const bytes = await picture(colour);
-    const outcome = await receivePhoto(fixture.app, join(fixture.folder, 'photos'), {
+    const outcome = await receivePhoto(fixture.app, folderStore(join(fixture.folder, 'photos')), {
       code,
       station: 'open',
       name: `${colour}.jpg`,
       bytes,
       ...(side ? { side } : {}),
     });
-    return { outcome, id: (await photoStrip(await donor())).at(-1)?.id ?? '' };
+    return { outcome, id: (await photoStrip(await dossier())).at(-1)?.id ?? '' };
   };
 
   test('a photo is kept beside the database, captioned, struck and given back', async () => {
@@ -189,27 +193,29 @@ describe('photos', () => {
     expect(outcome).toMatchObject({ ok: true });
     expect(said((await send('#204030')).outcome)).toMatch(/among the photos already/);
     await amendPhotoAction(code, id, formOf({ caption: 'the lid', station: 'open', side: 'inside' }));
-    const [thumb] = await photoStrip(await donor());
+    const [thumb] = await photoStrip(await dossier());
     expect(thumb).toMatchObject({ message: 'the lid, inside of the case', pins: 0 });
     const hash = thumb?.small.split('/')[2] ?? '';
-    expect(existsSync(photoFile(join(fixture.folder, 'photos'), hash, 'large'))).toBe(true);
+    expect(existsSync(join(fixture.folder, 'photos', photoName(hash, 'large')))).toBe(true);
     await removePhotoAction(code, id);
-    expect(await photoStrip(await donor())).toEqual([]);
+    expect(await photoStrip(await dossier())).toEqual([]);
     await undoLatest(fixture.app, code);
-    expect(await photoStrip(await donor())).toHaveLength(1);
+    expect(await photoStrip(await dossier())).toHaveLength(1);
   });
 
   test('only pictures that are known are served', async () => {
+    process.env.ZORVEK_PHOTOS = join(fixture.folder, 'photos');
     await send('#204030');
-    const hash = (await photoStrip(await donor()))[0]?.small.split('/')[2] ?? '';
-    expect(await pictureFile(hash, 'small')).toContain(hash);
+    const hash = (await photoStrip(await dossier()))[0]?.small.split('/')[2] ?? '';
+    expect((await pictureOf(hash, 'small'))?.length).toBeGreaterThan(100);
     for (const [name, size] of [
       [hash, 'huge'],
       [hash, 'toString'],
       ['f'.repeat(64), 'small'],
       ['../../zorvek.db', 'small'],
     ] as const)
-      expect(await pictureFile(name, size)).toBeUndefined();
+      expect(await pictureOf(name, size)).toBeUndefined();
+    delete process.env.ZORVEK_PHOTOS;
   });
 
   test('front and back are paired by three spots, and a pin on one shows on the other', async () => {
@@ -230,10 +236,10 @@ describe('photos', () => {
     expect(await pairOf(fixture.app.db.read, front)).toBeUndefined();
     expect(await pair(true)).toMatchObject({ ok: true });
     await addPin(fixture.app, code, { photoId: front, x: 0.25, y: 0.4, note: 'Q1' });
-    const page = await photoPage(await donor(), front);
+    const page = await photoPage(await dossier(), front);
     expect(page?.pins).toMatchObject([{ number: 1, x: 0.25, y: 0.4, note: 'Q1' }]);
     expect(page?.pair?.mapped[0]?.x).toBeCloseTo(0.75, 9);
     expect(page?.pair?.mapped[0]?.y).toBeCloseTo(0.4, 9);
-    expect((await photoPage(await donor(), back))?.pair).toMatchObject({ id: front, isFront: false });
+    expect((await photoPage(await dossier(), back))?.pair).toMatchObject({ id: front, isFront: false });
   });
 });

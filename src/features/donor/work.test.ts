@@ -79,7 +79,9 @@ describe('a line of the bench', () => {
   test('a part number met before brings its ratings along, as decoded, to the next donor', async () => {
     await aGoodMosfet('Q1');
     code = await aDonor();
-    expect(await type('q7 nmos marked 12N65')).toMatchObject({ message: expect.stringContaining('2 ratings recalled') });
+    expect(await type('q7 nmos marked 12N65')).toMatchObject({
+      message: expect.stringContaining('2 ratings recalled'),
+    });
     expect((await part('Q7'))?.ratings).toMatchObject({
       vds: { value: 650, source: 'decoded' },
       id: { value: 12, source: 'decoded' },

@@ -4,11 +4,11 @@ import { ActionButton } from '../../ui/feedback/ActionButton';
 import { Tag } from '../../ui/value/marks';
 import { restoreDonorAction } from '../donor/intake/actions';
 
-/** Donors in the waste bin, each with the way back. */
-export function ArchivedRows({ lines }: { lines: readonly { code: string; title: string; message: string }[] }) {
+/** Donors in the archive, each with the way back. */
+export function ArchivedRows({ lines }: { lines: readonly { code: string; title: string; label: string }[] }) {
   return (
-    <ul aria-label="Put away" className="max-w-[760px]">
-      {lines.map(({ code, title, message }) => (
+    <ul aria-label="Archive" className="max-w-[760px]">
+      {lines.map(({ code, title, label }) => (
         <li
           key={code}
           className="grid grid-cols-[104px_minmax(0,1fr)_auto] items-center gap-3.5 border-b border-rule py-2.5"
@@ -16,7 +16,7 @@ export function ArchivedRows({ lines }: { lines: readonly { code: string; title:
           <Tag code={code} />
           <span className="min-w-0">
             <b className="block truncate font-semibold">{title}</b>
-            <span className="block text-[12px] text-ink-2">{message}</span>
+            <span className="block text-[12px] text-ink-2">{label}</span>
           </span>
           <ActionButton action={() => restoreDonorAction(code)}>Bring back</ActionButton>
         </li>

@@ -82,10 +82,10 @@ function BenchJudgement({ view }: { view: BenchView }) {
           ))}
         </ul>
       )}
-      {view.questions.length > 0 && (
-        <Section label="Open questions and claims">
+      {view.issues.length > 0 && (
+        <Section label="Open issues and claims">
           <ul className="dotted">
-            {view.questions.map(({ id, sign, text, donorCode, href, since }) => (
+            {view.issues.map(({ id, sign, text, donorCode, href, since }) => (
               <li key={id} className="py-1.5">
                 <Link className="ref" href={href}>
                   {donorCode}

@@ -9,7 +9,9 @@ import { blamed, formOf } from '../../ui/form/testing/forms';
 import { askMeterAction, keepSettingsAction } from './actions';
 import { meterForm } from './schema';
 import { removeMeter, keepMeter } from './commands';
-import { meterLabel, metersView, questionIn, readingEvents, readingFor, settingsView } from './view.server';
+import { questionIn, readingEvents, readingFor } from './meterRoute.server';
+import { loadMeterLabel } from './pages.server';
+import { metersView, settingsView } from './view.server';
 
 type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
@@ -31,7 +33,7 @@ afterEach(async () => {
 const keep = (fields: Record<string, string>) => keepSettingsAction(formOf({ touchLimit: '60', ...fields }));
 
 test('settings are as shipped until they are changed, and what makes no sense counts as not changed', async () => {
-  expect(await settingsView()).toMatchObject({ touchLimit: 60, meterAddress: '', weights: { symptom: 3 } });
+  expect(await settingsView(fixture.app)).toMatchObject({ touchLimit: 60, meterAddress: '', weights: { symptom: 3 } });
   await fixture.app.db.write(async (tx) => {
     await tx.insert(settings).values([
       { name: 'touchLimit', value: 400 },
@@ -70,7 +72,7 @@ test('the meter says who it is, or what is wrong with it', async () => {
   };
   expect(await problem()).toMatch(/^No meter is set/);
   await keep({ meterAddress: address });
-  expect(await meterLabel()).toBe(address);
+  expect(await loadMeterLabel()).toBe(address);
   expect(await problem()).toBe('Skerry Instruments, Bench meter (simulated), the stand-in that ships.');
   await meter.close();
   await keep({ meterAddress: address });
@@ -127,7 +129,7 @@ test('a meter is kept with what its sheet says, replaced by one of its name, and
   const parse = (fields: Record<string, string>) => meterForm.parse({ name: 'blue tester', ...fields });
   await keepMeter(fixture.app, parse({ esr: '5 % + 0 + 0.02', ohm: '' }));
   await keepMeter(fixture.app, parse({ esr: '2 % + 0 + 0.01' }));
-  const { meters, quantities } = await metersView();
+  const { meters, quantities } = await metersView(fixture.app);
   expect(meters).toEqual([{ name: 'blue tester', message: 'ESR 2 % + 0 + 0.01' }]);
   expect(quantities.find(({ name }) => name === 'esr')?.usual).toBe('10 % + 0 + 0.05');
   expect(meterForm.safeParse({ name: 'x', ohm: 'good' }).error?.issues[0]).toMatchObject({
@@ -135,5 +137,5 @@ test('a meter is kept with what its sheet says, replaced by one of its name, and
     message: expect.stringContaining('“good”'),
   });
   await removeMeter(fixture.app, 'blue tester');
-  expect((await metersView()).meters).toEqual([]);
+  expect((await metersView(fixture.app)).meters).toEqual([]);
 });

@@ -1,13 +1,9 @@
 import 'server-only';
-import { appContext } from '../../db/context';
+import type { AppContext } from '../../db/context';
 import { readSettings, type ShopSettings } from '../../db/repositories/settings';
-import { meterFailureText, type MeterFailure, type MeterReading } from '../../core/meter';
-import type { InstrumentOutcome } from '../../ui/form/instrument';
 import { DEFAULT_ACCURACY, accuracyText } from '../../core/uncertainty';
 import type { AccuracyName } from '../../core/measure';
-import { ACCURACY_NAMES, meterQuestion } from './schema';
-import { meterName, readMeter, watchMeter } from './commands';
-import type { MeterQuantity } from '../../core/meter';
+import { ACCURACY_NAMES } from './schema';
 
 export interface MetersView {
   readonly quantities: readonly { readonly name: string; readonly label: string; readonly usual: string }[];
@@ -27,13 +23,13 @@ const QUANTITY_LABEL: Readonly<Record<AccuracyName, string>> = {
 };
 
 /** The settings as they stand. */
-export function settingsView(): Promise<ShopSettings> {
-  return readSettings(appContext().db.read);
+export function settingsView({ db }: AppContext): Promise<ShopSettings> {
+  return readSettings(db.read);
 }
 
 /** The shop's meters with their accuracies as a person types them, and what stands in for a blank. */
-export async function metersView(): Promise<MetersView> {
-  const { meters } = await settingsView();
+export async function metersView(app: AppContext): Promise<MetersView> {
+  const { meters } = await settingsView(app);
   return {
     quantities: ACCURACY_NAMES.map((name) => ({
       name,
@@ -48,44 +44,4 @@ export async function metersView(): Promise<MetersView> {
       }).join(', '),
     })),
   };
-}
-
-/** What the meter is called on a page; empty for none. */
-export function meterLabel(): Promise<string> {
-  return meterName(appContext());
-}
-
-/** The question in an address, or nothing when it is none. */
-export function questionIn(search: URLSearchParams): { wants: MeterQuantity; point: string } | undefined {
-  const parsed = meterQuestion.safeParse(Object.fromEntries(search));
-  return parsed.success ? { wants: parsed.data.wants as MeterQuantity, point: parsed.data.point } : undefined;
-}
-
-/** One reading for a page. */
-export async function readingFor(question: { wants: MeterQuantity; point: string }): Promise<InstrumentOutcome> {
-  return toOutcome(await readMeter(appContext(), question));
-}
-
-/** Readings for a page as server-sent events; the last one is the failure that ended them. */
-export function readingEvents(
-  question: { wants: MeterQuantity; point: string },
-  signal: AbortSignal,
-): ReadableStream<Uint8Array> {
-  const encoder = new TextEncoder();
-  return new ReadableStream({
-    async start(controller) {
-      try {
-        for await (const reading of watchMeter(appContext(), question, signal))
-          controller.enqueue(encoder.encode(`data: ${JSON.stringify(toOutcome(reading))}\n\n`));
-      } finally {
-        if (!signal.aborted) controller.close();
-      }
-    },
-  });
-}
-
-/** The moment is the server's: on its way to the page a reading may be held up. */
-function toOutcome(reading: MeterReading | MeterFailure): InstrumentOutcome {
-  if ('kind' in reading) return { ok: false, message: meterFailureText(reading) };
-  return { ok: true, reading: { value: reading.value, resolution: reading.resolution, at: appContext().now() } };
 }

@@ -94,7 +94,10 @@ function MarkingSum() {
   const kind = kindFromWord(kindText);
   const readings = marking.trim() === '' ? [] : decodeMarking(marking, kind ? { kind } : {});
   return (
-    <Sum title="Read a marking" message="Ranked, with the rule that gave each; check the datasheet before mains voltage.">
+    <Sum
+      title="Read a marking"
+      message="Ranked, with the rule that gave each; check the datasheet before mains voltage."
+    >
       <div className="grid grid-cols-2 gap-x-3">
         <Typed label="marking" value={marking} onText={setMarking} />
         <Typed

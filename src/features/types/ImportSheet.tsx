@@ -1,14 +1,14 @@
 'use client';
 
 import { ImportRows, ListImport } from '../../ui/list/ListImport';
-import type { ImportPreview } from './view.server';
+import type { TypesPreview } from '../../services/exchange';
 
 const ACTIONS = { add: 'new', change: 'changes', same: 'stays' } as const;
 
 /** Brings a list of types in. */
 export function ImportSheet() {
   return (
-    <ListImport<ImportPreview>
+    <ListImport<TypesPreview>
       url="/types/import"
       goto="/types"
       fileLabel="List of types"

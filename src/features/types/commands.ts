@@ -12,13 +12,11 @@ import {
   typeById,
   type TypeRecord,
 } from '../../db/repositories/types';
-import { storeDatasheet } from '../../server/files';
+import type { BlobStore } from '../../server/blobs';
+import { storeDatasheet } from '../../services/attachments';
 import { routes } from '../../routes';
-import { refusal, refuse, refused, run, type Outcome } from '../../services/command';
+import { ON_TYPES, refusal, refuse, refused, run, type Outcome } from '../../services/command';
 import type { TypeForm, TypeRatingForm } from './schema';
-
-/** A step on types; a name that is taken is refused at its field. */
-export const ON_TYPES = { scope: 'types', onConflict: refusal('type-name-taken', {}, 'name') } as const;
 
 async function knownType(edit: Edit, id: string): Promise<TypeRecord> {
   return (await typeById(edit.tx, id)) ?? refuse('type-gone', {});
@@ -166,11 +164,11 @@ export function removeType(app: AppContext, id: string): Promise<Outcome> {
 /** Attaches a datasheet to a type. */
 export async function attachDatasheet(
   app: AppContext,
-  folder: string,
+  store: BlobStore,
   of: { id: string; name: string; bytes: Uint8Array },
 ): Promise<Outcome> {
   if (!(await typeById(app.db.read, of.id))) return refused(refusal('type-gone', {}));
-  const stored = await storeDatasheet(folder, of.bytes);
+  const stored = await storeDatasheet(store, of.bytes);
   if (!stored.ok) return refused(refusal('datasheet-unusable', { name: of.name, problem: stored.problem }));
   return run(app, ON_TYPES, async (edit) => {
     const known = await knownType(edit, of.id);

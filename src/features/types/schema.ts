@@ -29,24 +29,3 @@ export type TypeRatingForm = z.output<typeof typeRatingForm>;
 export const aliasForm = z.object({ name: typeName });
 /** The other type to take in, by its number. */
 export const mergeForm = z.object({ name: typeName });
-
-/** A file of types in JSON, `zorvek.types/1`. Unknown fields are left aside. */
-export const typesFile = z.object({
-  format: z.literal('zorvek.types/1', 'A file of the format zorvek.types/1 is expected.'),
-  types: z.array(z.unknown()).max(50_000),
-});
-
-export const typeInFile = z.object({
-  kind: z.string(),
-  name: z.string(),
-  aliases: z.array(z.string()).default([]),
-  technology: z.string().default(''),
-  package: z.string().default(''),
-  note: z.string().default(''),
-  ratings: z
-    .record(
-      z.string(),
-      z.object({ value: z.number(), source: z.string().default('datasheet'), page: z.number().int().optional() }),
-    )
-    .default({}),
-});

@@ -1,3 +1,4 @@
+import { datasheetOf } from './datasheetRoute.server';
 import { decodeMarking } from '../../core/marking';
 import { shareContext } from '../../db/testing/sharedContext';
 import { temporaryContext } from '../../db/testing/temporaryContext';
@@ -14,10 +15,12 @@ import {
   splitTypeAction,
   unrateTypeAction,
 } from './actions';
-import { readTypesFile } from './readFile';
-import { applyImport, previewImport } from './importTypes';
+import { readTypesFile } from '../../services/exchange/readTypesFile';
+import { exportTypes, importTypes, previewTypes } from '../../services/exchange';
+import { planTypes } from '../../services/exchange/importTypes';
+import { folderStore } from '../../server/blobs';
 import { attachDatasheet } from './commands';
-import { datasheetOnDisk, importPreview, typesFileOf, typesView, typeView } from './view.server';
+import { typesView, typeView } from './view.server';
 import type { FormOutcome } from '../../ui/form/outcome';
 
 type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
@@ -54,11 +57,11 @@ describe('one type', () => {
     expect(blamed(await addTypeAction(formOf({ kind: 'nmos', name: ' ' })))).toEqual(['name']);
     const other = await aType('X9');
     expect(blamed(await amendTypeAction(other, formOf({ kind: 'nmos', name: 'irf840' })))).toEqual(['name']);
-    expect(message(await amendTypeAction(id, formOf({ kind: 'nmos', name: 'irf841', note: 'second source' })))).toContain(
-      'IRF841',
-    );
-    expect(await typeView(id)).toMatchObject({ name: 'IRF841', note: 'second source' });
-    expect(await typeView('nowhere')).toBeUndefined();
+    expect(
+      message(await amendTypeAction(id, formOf({ kind: 'nmos', name: 'irf841', note: 'second source' }))),
+    ).toContain('IRF841');
+    expect(await typeView(fixture.app, id)).toMatchObject({ name: 'IRF841', note: 'second source' });
+    expect(await typeView(fixture.app, 'nowhere')).toBeUndefined();
   });
 
   test.each`
@@ -78,14 +81,14 @@ describe('one type', () => {
       'weaker',
     );
     await rateTypeAction(id, formOf({ rating: 'vds', value: '525V', source: 'datasheet', page: '4' }));
-    expect(await typeView(id)).toMatchObject({
+    expect(await typeView(fixture.app, id)).toMatchObject({
       ratings: [{ value: '525\u00a0V', page: 4, pageHref: null }],
       history: [{ value: '500\u00a0V', source: 'datasheet' }],
     });
     const struck = await unrateTypeAction(id, 'vds');
-    expect((await typeView(id))?.ratings).toEqual([]);
+    expect((await typeView(fixture.app, id))?.ratings).toEqual([]);
     await undo(struck);
-    expect((await typeView(id))?.ratings).toMatchObject([{ value: '525\u00a0V' }]);
+    expect((await typeView(fixture.app, id))?.ratings).toMatchObject([{ value: '525\u00a0V' }]);
   });
 });
 
@@ -106,22 +109,24 @@ describe('markings of a type', () => {
     await addAliasAction(other, formOf({ name: 'W840' }));
     const merged = await mergeTypeAction(keep, formOf({ name: 'ww840' }));
     expect(message(merged)).toContain('WW840 is a marking of IRF840');
-    expect(await typeView(keep)).toMatchObject({ ratings: [{ value: '500\u00a0V' }, { value: '8\u00a0A' }] });
+    expect(await typeView(fixture.app, keep)).toMatchObject({
+      ratings: [{ value: '500\u00a0V' }, { value: '8\u00a0A' }],
+    });
     for (const name of ['WW840', 'W840']) expect((await known(name))?.type.id).toBe(keep);
     expect(blamed(await mergeTypeAction(keep, formOf({ name: 'nothing' })))).toEqual(['name']);
     expect(message(await mergeTypeAction(keep, formOf({ name: 'IRF840' })))).toContain('itself');
     await undo(merged);
     expect((await known('WW840'))?.type.id).toBe(other);
-    expect((await typeView(keep))?.ratings).toHaveLength(1);
+    expect((await typeView(fixture.app, keep))?.ratings).toHaveLength(1);
   });
 
   test('a marking is split off with what was known', async () => {
     const id = await aType('IRF840', { vds: '500V' });
     await addAliasAction(id, formOf({ name: 'F840' }));
-    const [alias] = (await typeView(id))?.aliases ?? [];
+    const [alias] = (await typeView(fixture.app, id))?.aliases ?? [];
     expect(message(await splitTypeAction(id, alias?.id ?? ''))).toContain('type of its own');
     expect((await known('F840'))?.ratings.vds).toMatchObject({ value: 500, page: 2 });
-    expect((await typeView(id))?.aliases).toEqual([]);
+    expect((await typeView(fixture.app, id))?.aliases).toEqual([]);
   });
 
   test('what nothing rests on can be deleted', async () => {
@@ -138,16 +143,16 @@ describe('lists of types', () => {
   test('a preview writes nothing; taking it in is one step that can be taken back', async () => {
     await aType('IRF840', { vds: '500V' });
     await aType('X9', { vds: '650V' });
-    expect(await importPreview(CSV)).toMatchObject({ added: 1, changed: 1, same: 1, refusedCount: 2 });
+    expect(await previewTypes(fixture.app, CSV)).toMatchObject({ added: 1, changed: 1, same: 1, refusedCount: 2 });
     expect(await known('A1')).toBeUndefined();
-    const taken = await applyImport(fixture.app, CSV);
+    const taken = await importTypes(fixture.app, CSV);
     expect(message(taken)).toBe('1 types added, 1 changed, 2 lines refused.');
     expect((await known('X9'))?.ratings.vds?.value).toBe(700);
     expect((await known('IRF840'))?.ratings.vds?.value).toBe(500);
     await undo(taken);
     expect(await known('A1')).toBeUndefined();
     expect((await known('X9'))?.ratings.vds?.value).toBe(650);
-    expect(message(await applyImport(fixture.app, 'kind,name\n'))).toContain('Nothing in the file');
+    expect(message(await importTypes(fixture.app, 'kind,name\n'))).toContain('Nothing in the file');
   });
 
   test('what is kept as CSV or JSON is read back the same', async () => {
@@ -155,9 +160,9 @@ describe('lists of types', () => {
     await addAliasAction(id, formOf({ name: 'F840' }));
     await amendTypeAction(id, formOf({ kind: 'nmos', name: 'IRF840', note: '=2+2, "old"' }));
     for (const format of ['csv', 'json'] as const) {
-      const file = await typesFileOf(format);
+      const file = await exportTypes(fixture.app.db.read, format);
       if (format === 'csv') expect(file).toContain(`"'=2+2, ""old"""`);
-      const plan = await previewImport(fixture.app, file);
+      const plan = await planTypes(fixture.app, file);
       expect(plan).toMatchObject({ refused: [], planned: [{ action: 'same', message: [] }] });
     }
   });
@@ -178,18 +183,20 @@ describe('lists of types', () => {
 });
 
 test('a datasheet is kept beside the database and links its page; what is no PDF is refused', async () => {
+  process.env.ZORVEK_DATASHEETS = `${fixture.folder}/datasheets`;
   const id = await aType('IRF840', { vds: '500V' });
   const attach = (name: string, text: string) =>
-    attachDatasheet(fixture.app, `${fixture.folder}/datasheets`, { id, name, bytes: Buffer.from(text) });
+    attachDatasheet(fixture.app, folderStore(`${fixture.folder}/datasheets`), { id, name, bytes: Buffer.from(text) });
   expect(message(await attach('x.pdf', 'hello'))).toContain('x.pdf is no PDF');
   expect(message(await attach('x.pdf', ''))).toContain('empty');
   expect(message(await attach('irf840.pdf', '%PDF-1.4 …'))).toContain('attached to IRF840');
   expect(message(await attach('irf840.pdf', '%PDF-1.4 …'))).toContain('already');
-  const view = await typeView(id);
+  const view = await typeView(fixture.app, id);
   const hash = view?.datasheets[0]?.href.split('/').at(-1) ?? '';
   expect(view?.ratings[0]?.pageHref).toBe(`/datasheets/${hash}#page=2`);
-  expect(await datasheetOnDisk(hash)).toMatchObject({ name: 'irf840.pdf' });
-  expect(await datasheetOnDisk('../../etc/passwd')).toBeUndefined();
+  expect(await datasheetOf(hash)).toMatchObject({ name: 'irf840.pdf' });
+  expect(await datasheetOf('../../etc/passwd')).toBeUndefined();
+  delete process.env.ZORVEK_DATASHEETS;
 });
 
 test('the list is searched by number, alias and kind, a page at a time', async () => {
@@ -197,7 +204,7 @@ test('the list is searched by number, alias and kind, a page at a time', async (
   await aType('1N4007', {}, 'diode');
   await addAliasAction(id, formOf({ name: 'F840' }));
   const names = async (query: string, kind = '') =>
-    (await typesView({ query, kind, page: 1 })).rows.map(({ cells }) => cells.name?.text);
+    (await typesView(fixture.app, { query, kind, page: 1 })).rows.map(({ cells }) => cells.name?.text);
   expect(await names('')).toEqual(['1N4007', 'IRF840']);
   expect(await names('840')).toEqual(['IRF840']);
   expect(await names('F84')).toEqual(['IRF840']);

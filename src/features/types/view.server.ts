@@ -1,13 +1,10 @@
 import 'server-only';
+import { dayOf } from '../../ui/value/moments';
 import { SOURCE_MEANING } from '../../core/evidence';
 import { isKindName, KIND_NAMES, kindRule, RATINGS, type RatingName } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
-import { noPause } from '../../core/steps';
-import { typeTable } from '../../core/typebook';
-import { appContext, databaseUrl } from '../../db/context';
+import type { AppContext } from '../../db/context';
 import {
-  allTypes,
-  datasheetByHash,
   datasheetsOf,
   listTypes,
   typeById,
@@ -15,12 +12,7 @@ import {
   usesOfType,
   type TypeRecord,
 } from '../../db/repositories/types';
-import { datasheetFile, datasheetsFolder } from '../../server/files';
-import type { FormOutcome } from '../../ui/form/outcome';
 import type { TableColumn, TableRow } from '../../ui/table/tableTypes';
-import { typesAsCsv } from './readFile';
-import { applyImport, entryOf, previewImport } from './importTypes';
-import { attachDatasheet } from './commands';
 
 const PAGE_SIZE = 60;
 
@@ -35,9 +27,9 @@ const COLUMNS: readonly TableColumn[] = [
 ];
 
 /** A page of what the shop knows. */
-export async function typesView(of: { query: string; kind: string; page: number }) {
+export async function typesView({ db }: AppContext, of: { query: string; kind: string; page: number }) {
   const kind = isKindName(of.kind) ? of.kind : undefined;
-  const { rows, total } = await listTypes(appContext().db.read, {
+  const { rows, total } = await listTypes(db.read, {
     query: of.query,
     kind,
     page: of.page,
@@ -75,12 +67,9 @@ function row({ type, ratings, aliases }: TypeRecord): TableRow {
 }
 
 const show = (name: RatingName, value: number) => formatQuantity(value, RATINGS[name].unit);
-const dayOf = (ms: number) =>
-  new Date(ms).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 
 /** One type with its ratings, its history, its datasheets, and where it is. */
-export async function typeView(id: string) {
-  const { db } = appContext();
+export async function typeView({ db }: AppContext, id: string) {
   const record = await typeById(db.read, id);
   if (!record) return undefined;
   const [past, sheets, uses] = await Promise.all([
@@ -117,12 +106,14 @@ export async function typeView(id: string) {
           ]
         : [];
     }),
-    history: past.filter(({ superseded }) => superseded).map(({ name, value, source, recordedMs }) => ({
-      label: RATINGS[name].label,
-      value: show(name, value),
-      source,
-      when: dayOf(recordedMs),
-    })),
+    history: past
+      .filter(({ superseded }) => superseded)
+      .map(({ name, value, source, recordedMs }) => ({
+        label: RATINGS[name].label,
+        value: show(name, value),
+        source,
+        when: dayOf(recordedMs),
+      })),
     aliases,
     datasheets: sheets.map(({ id: sheetId, hash, fileName, bytes }) => ({
       id: sheetId,
@@ -139,53 +130,3 @@ export async function typeView(id: string) {
   };
 }
 export type TypeView = NonNullable<Awaited<ReturnType<typeof typeView>>>;
-
-/** Every type as a file: CSV for spreadsheets, or JSON. */
-export async function typesFileOf(format: 'csv' | 'json'): Promise<string> {
-  const entries = (await allTypes(appContext().db.read)).map(entryOf);
-  return format === 'csv'
-    ? typesAsCsv(typeTable(entries))
-    : `${JSON.stringify({ format: 'zorvek.types/1', types: entries }, null, 1)}\n`;
-}
-
-/** Rows of a preview that a page can hold. */
-const SHOWN_ROWS = 200;
-
-/** What a file would do, for showing before anything is written. */
-export async function importPreview(text: string, pause = noPause) {
-  const { planned, refused } = await previewImport(appContext(), text, pause);
-  const count = (action: string) => planned.filter((one) => one.action === action).length;
-  const told = planned.filter(({ action, message }) => action !== 'same' || message.length > 0);
-  return {
-    added: count('add'),
-    changed: count('change'),
-    same: count('same'),
-    refusedCount: refused.length,
-    refused: refused.slice(0, SHOWN_ROWS),
-    rows: told.slice(0, SHOWN_ROWS).map(({ line, entry, action, message }) => ({
-      line,
-      what: `${kindRule(entry.kind).label} ${entry.name}`,
-      action,
-      message: message.join('; '),
-    })),
-    more: Math.max(0, told.length - SHOWN_ROWS),
-  };
-}
-export type ImportPreview = Awaited<ReturnType<typeof importPreview>>;
-
-/** Takes a file of types in. */
-export function importTypes(text: string, pause = noPause): Promise<FormOutcome> {
-  return applyImport(appContext(), text, pause);
-}
-
-/** Takes an uploaded datasheet in. */
-export function receiveDatasheet(of: { id: string; name: string; bytes: Uint8Array }): Promise<FormOutcome> {
-  return attachDatasheet(appContext(), datasheetsFolder(databaseUrl()), of);
-}
-
-/** Where a known datasheet lies, and what it was called. */
-export async function datasheetOnDisk(hash: string): Promise<{ path: string; name: string } | undefined> {
-  if (!/^[0-9a-f]{64}$/.test(hash)) return undefined;
-  const known = await datasheetByHash(appContext().db.read, hash);
-  return known && { path: datasheetFile(datasheetsFolder(databaseUrl()), hash), name: known.fileName };
-}

@@ -157,7 +157,7 @@ function device(message: string): Promise<{ close: () => void; address: string }
 
 // A greeting that comes before the question is thrown away, one that comes after is taken for the answer.
 test.each`
-  message                   | kind
+  message                | kind
   ${''}                  | ${/^no-answer$/}
   ${'hello there\r\n'}   | ${/^(no-answer|garbage)$/}
   ${'x'.repeat(100_000)} | ${/^(no-answer|garbage)$/}

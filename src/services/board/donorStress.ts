@@ -1,9 +1,7 @@
 import { recentOf } from '../../core/recent';
 import { unitStress, type UnitStress } from '../../core/sense';
 import { analyse } from '../../core/topology';
-import type { Queryable } from '../../db/client';
-import type { Donor } from '../../db/repositories/donors';
-import { plateOf } from '../../db/repositories/plate';
+import type { Dossier } from '../dossier';
 import { tracedBoard } from './tracedBoard';
 
 /** From this probability on the topology of a board says what its parts must stand. */
@@ -13,12 +11,12 @@ const REMEMBERED = 64;
 const topologyOf = recentOf<string | undefined>(REMEMBERED);
 
 /** What the parts of a donor must stand: by its plate, and by the topology of its main stage once that was traced. */
-export async function donorStress(db: Queryable, donor: Donor): Promise<UnitStress> {
-  return unitStress(plateOf(donor), await mainTopology(db, donor));
+export async function donorStress(dossier: Dossier): Promise<UnitStress> {
+  return unitStress(dossier.plate, await mainTopology(dossier));
 }
 
-async function mainTopology(db: Queryable, donor: Donor): Promise<string | undefined> {
-  const board = await tracedBoard(db, donor, false);
+async function mainTopology(dossier: Dossier): Promise<string | undefined> {
+  const board = await tracedBoard(dossier, false);
   if (!board.joined || board.joined.length === 0) return undefined;
   return topologyOf(JSON.stringify(board), () => {
     const size = ({ magnetics, rectifiers }: { magnetics: readonly string[]; rectifiers: readonly string[] }) =>

@@ -1,10 +1,8 @@
 import type { Board } from '../../core/board';
 import { readingInPlace } from '../../core/incircuit';
 import type { ChipTest, MeterAccuracies, TestField } from '../../core/measure';
-import type { Queryable } from '../../db/client';
-import { donorOverview, type Donor } from '../../db/repositories/donors';
 import { chipReadings, type PartRecord } from '../../db/repositories/parts';
-import { readSettings } from '../../db/repositories/settings';
+import type { Dossier } from '../dossier';
 import { tracedBoard } from './tracedBoard';
 
 /** What the judgement of a donor's parts rests on besides their readings. */
@@ -17,16 +15,16 @@ export interface TestContext {
 }
 
 /** Loads it for one donor. */
-export async function testContext(db: Queryable, donor: Donor): Promise<TestContext> {
+export async function testContext(dossier: Dossier): Promise<TestContext> {
   const [{ facts }, { meters }, chips] = await Promise.all([
-    donorOverview(db, donor),
-    readSettings(db),
-    chipReadings(db, donor.id),
+    dossier.overview(),
+    dossier.settings(),
+    chipReadings(dossier.db, dossier.donor.id),
   ]);
   const known = new Map<string, ChipTest['known']>();
   for (const { marking, ...chip } of chips) known.set(marking, [...(known.get(marking) ?? []), chip]);
   return {
-    board: await tracedBoard(db, donor, facts.declaredDone.includes('trace')),
+    board: await tracedBoard(dossier, facts.declaredDone.includes('trace')),
     meters: new Map(meters.map(({ name, accuracies }) => [name, accuracies])),
     known,
   };

@@ -9,31 +9,24 @@ import {
 } from '../../core/board';
 import { supplyOf } from '../../core/nameplate';
 import { packageRule } from '../../core/part';
-import type { Queryable } from '../../db/client';
-import { listBoardFacts, type BoardFact } from '../../db/repositories/boardFacts';
-import type { Donor } from '../../db/repositories/donors';
-import { listNotes } from '../../db/repositories/notes';
-import { listParts, type PartRecord } from '../../db/repositories/parts';
-import { plateOf } from '../../db/repositories/plate';
+import type { BoardFact } from '../../db/repositories/boardFacts';
+import type { PartRecord } from '../../db/repositories/parts';
+import type { Dossier } from '../dossier';
 
 /**
  * The board of a donor as it is known so far: its parts, what the meter said, what a person fixed and noted.
  * @param isDone every join is taken to be in: what is not joined is separate
  */
-export async function tracedBoard(db: Queryable, donor: Donor, isDone: boolean): Promise<Board> {
-  const [parts, facts, notes] = await Promise.all([
-    listParts(db, donor.id),
-    listBoardFacts(db, donor.id),
-    listNotes(db, donor.id),
-  ]);
+export async function tracedBoard(dossier: Dossier, isDone: boolean): Promise<Board> {
+  const [parts, facts, notes] = await Promise.all([dossier.parts(), dossier.boardFacts(), dossier.notes()]);
   return {
-    ...boardFrom(donor, parts, facts),
+    ...boardFrom(dossier, parts, facts),
     ...(notes.length > 0 ? { notes: notes.map(({ text }) => text) } : {}),
     ...(isDone ? { complete: true } : {}),
   };
 }
 
-function boardFrom(donor: Donor, parts: readonly PartRecord[], facts: readonly BoardFact[]): Board {
+function boardFrom({ donor, plate }: Dossier, parts: readonly PartRecord[], facts: readonly BoardFact[]): Board {
   const named = new Map<string, Set<string>>();
   const probed = facts.filter(({ relation }) => relation !== 'fixed');
   for (const pin of probed.flatMap(({ a, b }) => [a, b]).filter((name) => name !== '')) {
@@ -43,7 +36,6 @@ function boardFrom(donor: Donor, parts: readonly PartRecord[], facts: readonly B
   const windings = windingsFrom(probed);
   const pairs = (relation: BoardFact['relation']) =>
     facts.filter((fact) => fact.relation === relation).map(({ a, b }) => [a, b] as const);
-  const plate = plateOf(donor);
   const supply = supplyOf(plate);
   const outputs = plate.outputs.map(({ v }) => ({ v })).filter(({ v }) => v !== 0);
   return {

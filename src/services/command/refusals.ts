@@ -2,8 +2,7 @@ import { benchProblemText, type BenchProblem } from '../../core/benchline';
 import { PAIRING_PROBLEM_TEXT, type PairingProblem } from '../../core/photo';
 import { problemText, type QuantityProblem } from '../../core/quantity';
 import { meterFailureText, type MeterFailure } from '../../core/meter';
-import { datasheetProblemText, type DatasheetProblem } from '../../server/files';
-import { photoProblemText, type PhotoProblem } from '../../server/photos';
+import { datasheetProblemText, photoProblemText, type DatasheetProblem, type PhotoProblem } from '../attachments';
 
 /** Everything a command may refuse, by its code, with the data that its sentence needs. */
 export interface Refusals {
@@ -14,15 +13,13 @@ export interface Refusals {
   readonly 'changed-since': NoData;
 
   // What was typed.
-  /** With `of`, what was described is no part of a board but a lot: its words name no reference. */
-  readonly 'line-unreadable': { readonly problem: BenchProblem; readonly of?: 'lot' };
+  readonly 'line-unreadable': { readonly problem: BenchProblem };
   readonly 'quantity-unreadable': { readonly problem: QuantityProblem };
   readonly 'choice-unknown': { readonly text: string };
   readonly 'nothing-measured': NoData;
   readonly 'ohms-unreadable': { readonly line: number; readonly why: string };
   readonly 'rating-foreign': { readonly kind: string; readonly rating: string };
   readonly 'subtype-unknown': { readonly word: string };
-  readonly 'values-unreadable': NoData;
   readonly 'measured-by-hand': NoData;
   readonly 'limit-missing': NoData;
 
@@ -134,17 +131,13 @@ const TEXT: { readonly [C in RefusalCode]: (data: Refusals[C]) => string } = {
   'undone-already': () => 'That was undone already.',
   'changed-since': () => 'Something was done to it since, so it stays. Undo the later step first.',
 
-  'line-unreadable': ({ problem, of }) => {
-    const text = benchProblemText(problem);
-    return of === 'lot' ? text.replaceAll(/ for X1\b/g, ' here') : text;
-  },
+  'line-unreadable': ({ problem }) => benchProblemText(problem),
   'quantity-unreadable': ({ problem }) => problemText(problem),
   'choice-unknown': ({ text }) => `“${text}” is no answer to this.`,
   'nothing-measured': () => 'Type at least one reading of the meter.',
   'ohms-unreadable': ({ line, why }) => `Line ${line}: ${why}`,
   'rating-foreign': ({ kind, rating }) => `A ${kind} has no rating “${rating}”.`,
   'subtype-unknown': ({ word }) => `“${word}” is no word for a part.`,
-  'values-unreadable': () => 'These values could not be read.',
   'measured-by-hand': () =>
     'Leave “measured” out: a lot counted in by hand carries what is printed on it or what a datasheet says.',
   'limit-missing': () => 'A B is good within a limit: say what it is kept from, or grade it A.',

@@ -40,6 +40,12 @@ export type Outcome<T = undefined> =
   | { readonly ok: true; readonly message: string; readonly undo?: string; readonly goto?: string; readonly value: T }
   | { readonly ok: false; readonly problems: readonly Refusal[] };
 
+/** A change of stock: what another took meanwhile is answered as such. */
+export const ON_STOCK = { scope: 'stock', onConflict: refusal('stock-changed', {}) } as const;
+
+/** A step on types; a name that is taken is refused at its field. */
+export const ON_TYPES = { scope: 'types', onConflict: refusal('type-name-taken', {}, 'name') } as const;
+
 type Subject<S extends Scope> = S extends DonorScope ? Donor : undefined;
 
 /** How long a busy database is waited for between tries, in milliseconds; after the last the command is refused. */

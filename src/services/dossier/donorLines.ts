@@ -1,17 +1,15 @@
 import { formatQuantity } from '../../core/quantity';
-import { STATION_LABEL, stationInHand, type StationName } from '../../core/station';
-import { appContext } from '../../db/context';
-import { donorTitle, listDonors, listArchived, type DonorOverview } from '../../db/repositories/donors';
-import { openMatters } from '../../db/repositories/notes';
-import { agoOf } from '../../features/donor/shared/words';
-import { stagesOf, type DonorFrame } from '../../features/donor/shared/view.server';
+import { STATION_LABEL, stationInHand, type StationName, type StationSummary } from '../../core/station';
+import type { AppContext } from '../../db/context';
+import { donorTitle, listDonors, type DonorOverview } from '../../db/repositories/donors';
+import { routes } from '../../routes';
 
 /** A donor as a row of a list. */
 export interface DonorLine {
   readonly code: string;
   readonly title: string;
   readonly message: string;
-  readonly stages: DonorFrame['stages'];
+  readonly stages: readonly Stage[];
   /** The station where its work stands. */
   readonly station: StationName;
   /** What to do next with it, in a few words. */
@@ -21,8 +19,8 @@ export interface DonorLine {
 }
 
 /** A page of donors that carry every word of a query. */
-export async function donorLines(of: { query: string; page: number; size: number }) {
-  const { rows, total } = await listDonors(appContext().db.read, of);
+export async function donorLines({ db }: AppContext, of: { query: string; page: number; size: number }) {
+  const { rows, total } = await listDonors(db.read, of);
   return { lines: rows.map(donorLine), total, page: of.page, pages: Math.ceil(total / of.size) };
 }
 
@@ -45,7 +43,7 @@ function donorLine(overview: DonorOverview): DonorLine {
     stages: stagesOf(donor.code, line),
     station,
     next: nextWords(overview, station),
-    href: `/donors/${donor.code}/${station}`,
+    href: routes.station(donor.code, station),
     live: liveStores.map(({ name, lastVoltage }) => ({
       name,
       message: lastVoltage === null ? 'never read' : `last reading ${formatQuantity(lastVoltage, 'volt')}`,
@@ -75,27 +73,22 @@ function nextWords({ facts, liveStores }: DonorOverview, station: ReturnType<typ
   }
 }
 
-/** Donors that were put away, for bringing them back. */
-export async function archivedLines(): Promise<{ code: string; title: string; message: string }[]> {
-  const { db, now } = appContext();
-  const moment = now();
-  return (await listArchived(db.read, 200)).map((donor) => ({
-    code: donor.code,
-    title: donorTitle(donor),
-    message: `put away ${agoOf(donor.deletedMs ?? moment, moment)}`,
-  }));
+/** A station of a donor's line, with how it stands and where it leads. */
+export interface Stage {
+  readonly id: StationName;
+  readonly label: string;
+  readonly status: string;
+  readonly state: string;
+  readonly href: string;
 }
 
-/** What wants attention across donors: questions and claims that are open. */
-export async function attention() {
-  const { db, now } = appContext();
-  const moment = now();
-  return (await openMatters(db.read, 8)).map(({ id, text, ref, claim, status, createdMs, donorCode }) => ({
-    id,
-    text: ref ? `${ref}: ${text}` : text,
-    sign: claim ? status : 'asked',
-    donorCode,
-    href: ref ? `/donors/${donorCode}/identify?part=${ref}` : `/donors/${donorCode}/record`,
-    since: agoOf(createdMs, moment),
+/** The stations of a donor's line with where they lead. */
+export function stagesOf(code: string, line: readonly StationSummary[]): Stage[] {
+  return line.map(({ station, state, status }) => ({
+    id: station,
+    label: STATION_LABEL[station],
+    status,
+    state,
+    href: routes.station(code, station),
   }));
 }

@@ -1,4 +1,6 @@
-export { donorLines, type DonorLine, type DonorLines } from './donorLines';
+export { donorLines, stagesOf, type DonorLine, type DonorLines, type Stage } from './donorLines';
+export { openDossier, type Dossier } from './dossier';
 export { lineContext } from './lineContext';
 export { liveBadge, notDeadMessage } from './notDead';
 export { toPartFacts } from './partFacts';
+export { holdOf, linksOf, unitRecord, voltagesOf, type VoltageFacts } from './unitFacts';

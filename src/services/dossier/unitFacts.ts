@@ -2,13 +2,10 @@ import { judgeNameplate, outputPower, supplyOf, type Nameplate, type NameplateJu
 import { SEAMS } from '../../core/opening';
 import { cautionsFor, mayHold, parseBank, type CautionFacts, type UnitCaution } from '../../core/safety';
 import { UNIT_KINDS } from '../../core/unit';
-import type { Queryable } from '../../db/client';
-import type { Donor } from '../../db/repositories/donors';
-import { listNotes } from '../../db/repositories/notes';
-import { listOpeningSteps } from '../../db/repositories/openings';
-import { listParts, type PartRecord } from '../../db/repositories/parts';
-import { ageOf, plateOf } from '../../db/repositories/plate';
-import { listStores, type Store, type StoreWithReadings } from '../../db/repositories/stores';
+import type { PartRecord } from '../../db/repositories/parts';
+import { ageOf } from '../../db/repositories/plate';
+import type { Store, StoreWithReadings } from '../../db/repositories/stores';
+import type { Dossier } from './dossier';
 
 /** What the plate of a donor says of the voltages inside it. */
 export interface VoltageFacts {
@@ -26,9 +23,8 @@ export interface UnitRecord {
   readonly cautions: readonly UnitCaution[];
 }
 
-/** The voltages that a donor's plate lets expect. */
-export function voltagesOf(donor: Donor): VoltageFacts {
-  const plate = plateOf(donor);
+/** The voltages that a plate lets expect. */
+export function voltagesOf(plate: Nameplate): VoltageFacts {
   const outputs = plate.outputs.filter((output) => outputPower(output) !== undefined || output.v !== 0);
   const highest = Math.max(...outputs.map(({ v, vMax }) => Math.abs(vMax ?? v)));
   return {
@@ -36,11 +32,6 @@ export function voltagesOf(donor: Donor): VoltageFacts {
     input: supplyOf(plate)?.kind,
     highestOutput: Number.isFinite(highest) ? highest : undefined,
   };
-}
-
-/** The plate of a donor, as its fields or its text say. */
-export function plateView(donor: Donor): Nameplate {
-  return plateOf(donor);
 }
 
 /** The highest voltage a store may hold before it is read, with the reason. */
@@ -63,19 +54,20 @@ export function linksOf({ bank }: Pick<Store, 'bank'>) {
 }
 
 /** Loads what is known of a unit, with the cautions that follow from it. */
-export async function unitRecord(db: Queryable, donor: Donor, now: number): Promise<UnitRecord> {
+export async function unitRecord(dossier: Dossier): Promise<UnitRecord> {
+  const { donor, now } = dossier;
   const [parts, stores, steps, notes] = await Promise.all([
-    listParts(db, donor.id),
-    listStores(db, donor.id),
-    listOpeningSteps(db, donor.id),
-    listNotes(db, donor.id, { station: 'open' }),
+    dossier.parts(),
+    dossier.stores(),
+    dossier.openingSteps(),
+    dossier.notes(),
   ]);
   const year = ageOf(
     donor,
     parts.map(({ part }) => part),
     now,
   ).newest?.year;
-  const voltages = voltagesOf(donor);
+  const voltages = voltagesOf(dossier.plate);
   const facts: CautionFacts = {
     kind: donor.kind,
     description: `${donor.description} ${donor.symptom}`,
@@ -88,7 +80,7 @@ export async function unitRecord(db: Queryable, donor: Donor, now: number): Prom
     parts: parts.flatMap(({ part }) => [part.package ?? '', part.marking ?? '', part.subtype ?? '', part.kind]),
     opening: [
       ...steps.flatMap(({ seam, method, place, kept }) => [seam, SEAMS[seam].label, method, place, kept]),
-      ...notes.map(({ text }) => text),
+      ...notes.flatMap(({ station, text }) => (station === 'open' ? [text] : [])),
     ],
     year,
   };

@@ -48,7 +48,9 @@ export function Notices({ children, undo }: { children: ReactNode; undo: (id: st
     start(async () => {
       const outcome = await undo(id);
       setNotice({
-        message: outcome.ok ? (outcome.message ?? 'Taken back.') : outcome.problems.map(({ message }) => message).join(' '),
+        message: outcome.ok
+          ? (outcome.message ?? 'Taken back.')
+          : outcome.problems.map(({ message }) => message).join(' '),
       });
       router.refresh();
     });

@@ -1,10 +1,9 @@
 import type { ReactNode } from 'react';
 
-/** A sheet: a head, the two halves or one whole, and a line at the foot. */
-export function Page({ head, children, foot }: { head: ReactNode; children: ReactNode; foot?: ReactNode }) {
+/** The frame of a page: a head and the two halves or one whole, as the page gives them, and a line at the foot. */
+export function PageFrame({ children, foot }: { children: ReactNode; foot?: ReactNode }) {
   return (
     <main className="page">
-      {head}
       {children}
       {foot ?? <span />}
     </main>
@@ -14,12 +13,12 @@ export function Page({ head, children, foot }: { head: ReactNode; children: Reac
 /** The head of a page that is not about one thing: its name, a line about it, and its actions. */
 export function PageHead({
   title,
-  message,
+  subtitle,
   actions,
   children,
 }: {
   title: string;
-  message?: ReactNode;
+  subtitle?: ReactNode;
   actions?: ReactNode;
   children?: ReactNode;
 }) {
@@ -28,7 +27,7 @@ export function PageHead({
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <div className="flex-none">
           <h1 className="text-[21px] leading-tight font-semibold tracking-[-0.01em]">{title}</h1>
-          {message && <p className="mt-0.5 text-[12px] text-ink-2">{message}</p>}
+          {subtitle && <p className="mt-0.5 text-[12px] text-ink-2">{subtitle}</p>}
         </div>
         {children && <div className="min-w-0 flex-1 max-[899px]:order-last max-[899px]:basis-full">{children}</div>}
         {actions && <div className="ml-auto flex flex-none items-center gap-3">{actions}</div>}

@@ -3,7 +3,7 @@ import Link from 'next/link';
 export interface Stage {
   readonly id: string;
   readonly label: string;
-  readonly message: string;
+  readonly status: string;
   readonly state: string;
   readonly href: string;
 }
@@ -19,7 +19,7 @@ const STATE_WORD: Readonly<Record<string, string>> = {
 export function StageLine({ label, stages, current }: { label: string; stages: readonly Stage[]; current: string }) {
   return (
     <nav aria-label={label} className="line">
-      {stages.map(({ id, label: name, message, state, href }) => (
+      {stages.map(({ id, label: name, status, state, href }) => (
         <Link
           key={id}
           href={href}
@@ -27,11 +27,11 @@ export function StageLine({ label, stages, current }: { label: string; stages: r
           className="joint"
           data-state={state}
           aria-current={id === current ? 'step' : undefined}
-          aria-label={`${name}: ${STATE_WORD[state] ?? state}, ${message}`}
+          aria-label={`${name}: ${STATE_WORD[state] ?? state}, ${status}`}
         >
           <i />
           {name}
-          <em>{message}</em>
+          <em>{status}</em>
         </Link>
       ))}
     </nav>

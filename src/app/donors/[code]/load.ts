@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { loadDonor } from '../../../features/donor/shared/view.server';
+import { loadDonor } from '../../../features/donor/shared/load.server';
 import type { Search } from '../../search';
 
 /** What a station's page is given. */

@@ -1,4 +1,4 @@
-import { questionIn, readingFor } from '../../../features/shop/view.server';
+import { questionIn, readingFor } from '../../../features/shop/meterRoute.server';
 
 export const dynamic = 'force-dynamic';
 

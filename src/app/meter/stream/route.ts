@@ -1,4 +1,4 @@
-import { questionIn, readingEvents } from '../../../features/shop/view.server';
+import { questionIn, readingEvents } from '../../../features/shop/meterRoute.server';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { exportStock } from '../../../features/stock/bins/view.server';
+import { loadStockFile } from '../../../features/stock/pages.server';
 
 const question = z.object({ as: z.enum(['csv', 'json']), find: z.string().max(200).default('') });
 const TYPE = { csv: 'text/csv', json: 'application/json' } as const;
@@ -7,7 +7,7 @@ const TYPE = { csv: 'text/csv', json: 'application/json' } as const;
 /** The lots of a filter as a file. */
 export async function GET(request: Request) {
   const asked = question.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-  const text = asked.success ? await exportStock(asked.data.find, asked.data.as) : undefined;
+  const text = asked.success ? await loadStockFile(asked.data.find, asked.data.as) : undefined;
   if (!asked.success || text === undefined)
     return new Response('A format, csv or json, and a question that stock can read are expected.', {
       status: 400,

@@ -1,7 +1,7 @@
 import { LabelSheet } from '../../../features/stock/labels/LabelSheet';
 import { labelSize } from '../../../features/stock/labels/labelSizes';
-import { lotLabels } from '../../../features/stock/labels/view.server';
-import { Page, PageHead } from '../../../ui/frame/Page';
+import { loadLabels } from '../../../features/stock/pages.server';
+import { PageFrame, PageHead } from '../../../ui/frame/Page';
 import { word, type Search } from '../../search';
 import { originOf } from '../origin';
 
@@ -14,19 +14,16 @@ export default async function LabelsPage({ searchParams }: { searchParams: Searc
     .filter((code) => code.trim() !== '');
   const size = labelSize(word(search.size));
   const skip = Math.max(0, Math.min(200, Math.floor(Number(word(search.skip)) || 0)));
-  const labels = await lotLabels(codes, await originOf(), size.id);
+  const labels = await loadLabels(codes, await originOf(), size.id);
   return (
-    <Page
-      head={
-        <div className="no-print">
-          <PageHead
-            title="Labels"
-            message={`${labels.length} ${labels.length === 1 ? 'label' : 'labels'}, ${size.label}`}
-          />
-        </div>
-      }
-    >
+    <PageFrame>
+      <div className="no-print">
+        <PageHead
+          title="Labels"
+          subtitle={`${labels.length} ${labels.length === 1 ? 'label' : 'labels'}, ${size.label}`}
+        />
+      </div>
       <LabelSheet labels={labels} size={size.id} skip={skip} />
-    </Page>
+    </PageFrame>
   );
 }

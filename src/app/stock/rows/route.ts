@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { stockRows } from '../../../features/stock/find/view.server';
+import { loadStockRows } from '../../../features/stock/pages.server';
 
 const question = z.object({
   find: z.string().max(400),
@@ -11,5 +11,5 @@ const question = z.object({
 export async function GET(request: Request) {
   const asked = question.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!asked.success) return Response.json({ rows: [] }, { status: 400 });
-  return Response.json({ rows: await stockRows(asked.data.find, asked.data.page, asked.data.order) });
+  return Response.json({ rows: await loadStockRows(asked.data.find, asked.data.page, asked.data.order) });
 }

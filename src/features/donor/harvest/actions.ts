@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { appContext } from '../../../db/context';
+import { appContext } from '../../../db/appContext';
 import { takePart } from './takePart';
 import { startRun, endRun, stepRun, mountPart, takeAssembly } from './commands';
 import { submit } from '../../../ui/form/fieldSchemas';

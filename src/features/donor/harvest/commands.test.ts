@@ -1,3 +1,4 @@
+import { dossierOf } from '../../../services/dossier/testing/dossierOf';
 import { valueOf } from '../../../services/command';
 import { findDonor } from '../../../db/repositories/donors';
 import { pastSteps } from '../../../db/repositories/harvest';
@@ -52,6 +53,7 @@ async function type(...lines: string[]) {
   for (const line of lines)
     expect(await recordLine(app(), { code, station: 'identify', line })).toMatchObject({ ok: true });
 }
+const dossier = (of = code) => dossierOf(app(), of);
 const donor = async () => {
   const found = await findDonor(fixture.app.db.read, code);
   if (!found) throw new Error('no donor');
@@ -60,7 +62,7 @@ const donor = async () => {
 const part = async (ref: string) => (await findPart(fixture.app.db.read, (await donor()).id, ref))?.part;
 const view = async (minutes?: number) => {
   shareContext(app());
-  return harvestView(await donor(), minutes);
+  return harvestView(await dossier(), minutes);
 };
 const jobs = async () => (await view()).plan.jobs.map(({ id }) => id);
 const step = (job: string, outcome: string, bin = 'C2-4') =>
@@ -189,7 +191,7 @@ test.each([
 describe('the test of a part', () => {
   const tested = async (ref: string) => {
     shareContext(contextFrom(fixture.app.db, app().now, () => 0.5));
-    return (await partsView(await donor(), { station: 'test', wanted: ref })).selected;
+    return (await partsView(await dossier(), { station: 'test', wanted: ref })).selected;
   };
   const measure = (ref: string, fields: Record<string, string>) =>
     measurePart(app(), { code, ref }, measurementForm.parse(fields));

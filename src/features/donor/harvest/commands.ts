@@ -11,6 +11,7 @@ import { testContext } from '../../../services/board/testContext';
 import type { AssemblyForm, HarvestStepForm, MountingForm, RunForm } from './schema';
 import { mayHarvest, takeInto } from './takePart';
 import { refuse, run, type Outcome } from '../../../services/command';
+import { openDossier } from '../../../services/dossier';
 import { knownPart } from '../shared/knownPart';
 
 /** Starts a run for the minutes at hand; the clock runs on the server. */
@@ -55,13 +56,14 @@ export function stepRun(app: AppContext, code: string, form: HarvestStepForm): P
     const { run, steps } = await runOf(edit, donor);
     const isDead = await mayHarvest(edit, donor);
     const now = app.now();
-    const { jobs } = await harvestPlan(edit.tx, donor, { minutes: run.minutes, now });
+    const dossier = openDossier(edit.tx, donor, now);
+    const { jobs } = await harvestPlan(dossier, { minutes: run.minutes });
     const job = jobs.find(({ id }) => id === form.job);
     if (!job) return refuse('job-gone', {});
     const since = steps.at(-1)?.atMs ?? run.startedMs;
     const lots: string[] = [];
     if (form.outcome === 'done') {
-      const context = await testContext(edit.tx, donor);
+      const context = await testContext(dossier);
       for (const ref of job.refs) lots.push((await takeInto(edit, donor, { ref, bin: form.bin, context })).lot);
     }
     if (form.outcome === 'broke')

@@ -6,30 +6,21 @@ import {
   planHarvest,
   type HarvestJob,
   type HarvestPart,
-  type OpenNeed,
   type Plan,
   type WholeAdvice,
 } from '../../../core/harvest';
 import { judgeNameplate } from '../../../core/nameplate';
-import { kindsServing, RATINGS, type KindName } from '../../../core/part';
+import { RATINGS } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
-import { likenessOf, MAIN_VALUES, matchLot, parseFilter } from '../../../core/stock';
+import { likenessOf, MAIN_VALUES } from '../../../core/stock';
 import type { Queryable } from '../../../db/client';
-import { listBuilds } from '../../../db/repositories/builds';
-import { donorOverview, type Donor } from '../../../db/repositories/donors';
 import { heldLike, openRun, pastSteps, type HarvestRun, type HarvestStep } from '../../../db/repositories/harvest';
-import { candidateLots } from '../../../db/repositories/lotSearch';
-import { listParts, type PartRecord } from '../../../db/repositories/parts';
-import { plateOf } from '../../../db/repositories/plate';
+import type { PartRecord } from '../../../db/repositories/parts';
 import { latestSoak } from '../../../db/repositories/soaks';
-import { judgeRecord } from '../../../services/board/judgeRecord';
-import { notDeadMessage } from '../../../services/dossier/notDead';
-import { testContext, type TestContext } from '../../../services/board/testContext';
+import { judgeRecord, testContext, type TestContext } from '../../../services/board';
+import { notDeadMessage, type Dossier } from '../../../services/dossier';
+import { needsBeyondStock } from '../../../services/matching';
 
-/** Builds looked through for needs. */
-const BUILDS = 50;
-/** Lots looked at for each need. */
-const CANDIDATES = 30;
 /** Enough minutes to take all there is, for weighing the whole against its parts. */
 const ALL_DAY = 240;
 
@@ -42,19 +33,13 @@ export interface PlannedHarvest {
   readonly whole: WholeAdvice | undefined;
 }
 
-/**
- * The plan of a board for the minutes at hand: those asked for, or what is left of the run that is under way.
- * @param now milliseconds
- */
-export async function harvestPlan(
-  db: Queryable,
-  donor: Donor,
-  of: { minutes: number; now: number },
-): Promise<PlannedHarvest> {
+/** The plan of a board for the minutes at hand: those asked for, or what is left of the run that is under way. */
+export async function harvestPlan(dossier: Dossier, of: { minutes: number }): Promise<PlannedHarvest> {
+  const { db, donor, now } = dossier;
   const [records, overview, context, run, past] = await Promise.all([
-    listParts(db, donor.id),
-    donorOverview(db, donor),
-    testContext(db, donor),
+    dossier.parts(),
+    dossier.overview(),
+    testContext(dossier),
     openRun(db, donor.id),
     pastSteps(db),
   ]);
@@ -73,13 +58,12 @@ export async function harvestPlan(
     live: notDeadMessage(overview) !== null,
     done,
   }).filter(({ id, refs }) => !gone.has(id) && !(refs.length > 0 && refs.every((ref) => gone.has(ref))));
-  const budget = run ? Math.max(0, run.run.minutes - (of.now - run.run.startedMs) / 60000) : of.minutes;
-  return { jobs, plan: planHarvest(jobs, budget), budget, run, whole: await wholeOf(db, donor, jobs) };
+  const budget = run ? Math.max(0, run.run.minutes - (now - run.run.startedMs) / 60000) : of.minutes;
+  return { jobs, plan: planHarvest(jobs, budget), budget, run, whole: await wholeOf(dossier, jobs) };
 }
 
-async function wholeOf(db: Queryable, donor: Donor, jobs: readonly HarvestJob[]): Promise<WholeAdvice | undefined> {
+async function wholeOf({ db, donor, plate }: Dossier, jobs: readonly HarvestJob[]): Promise<WholeAdvice | undefined> {
   if (donor.symptomKind !== 'works') return undefined;
-  const plate = plateOf(donor);
   const all = planHarvest(jobs, ALL_DAY);
   return adviseWhole(
     {
@@ -109,9 +93,12 @@ async function worthOf(db: Queryable, records: readonly PartRecord[], context: T
       db,
       records.map(({ part, ratings }) => likenessOf({ ...part, ratings })),
     ),
-    openNeeds(db, new Set(takeable.map(({ kind }) => kind))),
+    needsBeyondStock(db, new Set(takeable.map(({ kind }) => kind))),
   ]);
-  const allotted = allotNeeds(takeable, needs);
+  const allotted = allotNeeds(
+    takeable,
+    needs.map(({ build, filter, pieces }) => ({ title: build.title, filter, pieces })),
+  );
   return graded.map(({ record, grade, isUnsettled }, index) => {
     const { part } = record;
     return {
@@ -138,24 +125,4 @@ function valueText({ part, ratings }: PartRecord): string {
   return [name && value !== undefined ? formatQuantity(value, RATINGS[name].unit) : '', part.subtype ?? '']
     .filter((word) => word !== '')
     .join(' ');
-}
-
-/** Needs of builds that parts of some kinds could fill, less what lies free in the drawers and fits. */
-async function openNeeds(db: Queryable, kinds: ReadonlySet<KindName>): Promise<OpenNeed[]> {
-  const open = (await listBuilds(db, BUILDS)).flatMap(({ build, needs }) =>
-    needs.flatMap(({ need, filled }) => {
-      const parsed = filled < need.quantity ? parseFilter(need.filter) : undefined;
-      if (!parsed?.ok || !parsed.filter.kind || !kindsServing(parsed.filter.kind).some((kind) => kinds.has(kind)))
-        return [];
-      return [{ title: build.title, filter: parsed.filter, pieces: need.quantity - filled }];
-    }),
-  );
-  return Promise.all(
-    open.map(async (need) => {
-      const lots = await candidateLots(db, need.filter, CANDIDATES);
-      const fitting = lots.filter(({ lot, ratings }) => matchLot(need.filter, { ...lot, ratings }).verdict === 'fits');
-      const free = fitting.reduce((sum, { lot }) => sum + lot.onHand - lot.reserved, 0);
-      return { ...need, pieces: Math.max(0, need.pieces - free) };
-    }),
-  );
 }

@@ -7,7 +7,7 @@ import type { Edit } from '../../../db/repositories/journal';
 import { stockPiece } from '../../../db/repositories/lots';
 import { findPart } from '../../../db/repositories/parts';
 import { judgeRecord, ratingsForStock } from '../../../services/board/judgeRecord';
-import { notDeadMessage } from '../../../services/dossier/notDead';
+import { notDeadMessage, openDossier } from '../../../services/dossier';
 import { testContext, type TestContext } from '../../../services/board/testContext';
 import { refuse, run, type Outcome } from '../../../services/command';
 
@@ -22,7 +22,11 @@ export function takePart(
   return run(app, { scope: 'donor', code: of.code, station: 'harvest' }, async (edit, donor) => {
     const ref = of.ref.toUpperCase();
     const isDead = await mayHarvest(edit, donor);
-    const taken = await takeInto(edit, donor, { ref, bin: of.bin, context: await testContext(edit.tx, donor) });
+    const taken = await takeInto(edit, donor, {
+      ref,
+      bin: of.bin,
+      context: await testContext(openDossier(edit.tx, donor, app.now())),
+    });
     const { lot, label } = taken;
     const message = `${ref}, ${label}, went into bin ${of.bin} as lot ${lot}${isDead ? '' : ', though not measured dead'}.`;
     return { message, value: { lot } };

@@ -1,13 +1,13 @@
 import 'server-only';
 import { showMinutes, whyLeft, worthTesting, type HarvestJob } from '../../../core/harvest';
 import { kindRule } from '../../../core/part';
-import { appContext } from '../../../db/context';
-import type { Donor } from '../../../db/repositories/donors';
+
 import { lastBin } from '../../../db/repositories/harvest';
 import { lotsOfDonor } from '../../../db/repositories/lotSearch';
 import { listBinCodes } from '../../../db/repositories/lots';
 import { harvestPlan, type PlannedHarvest } from './harvestPlan';
 import { ratingSummary } from '../shared/words';
+import type { Dossier } from '../../../services/dossier';
 
 /** A job of the plan as it is shown. */
 export interface JobView {
@@ -76,14 +76,13 @@ export function minutesIn(text: string | undefined): number {
 }
 
 /** The plan of a board for the minutes at hand, the run that is under way, and what came of the board so far. */
-export async function harvestView(donor: Donor, minutes = USUAL_MINUTES): Promise<HarvestView> {
-  const { db, now } = appContext();
-  const at = now();
+export async function harvestView(dossier: Dossier, minutes = USUAL_MINUTES): Promise<HarvestView> {
+  const { db, donor } = dossier;
   const [planned, lots, bins, bin] = await Promise.all([
-    harvestPlan(db.read, donor, { minutes, now: at }),
-    lotsOfDonor(db.read, donor.id),
-    listBinCodes(db.read),
-    lastBin(db.read),
+    harvestPlan(dossier, { minutes }),
+    lotsOfDonor(db, donor.id),
+    listBinCodes(db),
+    lastBin(db),
   ]);
   return {
     minutes,

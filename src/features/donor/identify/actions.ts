@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { appContext } from '../../../db/context';
+import { appContext } from '../../../db/appContext';
 import {
   logPartForm,
   acceptReading,
@@ -48,7 +48,7 @@ export async function readMarkingAction(
   code: string,
   question: z.input<typeof markingQuestion>,
 ): Promise<MarkingPreview | null> {
-  return markingPreview(key.parse(code), markingQuestion.parse(question));
+  return markingPreview(appContext(), key.parse(code), markingQuestion.parse(question));
 }
 
 export async function typeRatingAction(of: z.input<typeof ofPart>, data: FormData): Promise<FormOutcome> {

@@ -1,3 +1,4 @@
+import { dossierOf } from '../../../services/dossier/testing/dossierOf';
 import { valueOf } from '../../../services/command';
 import { findDonor } from '../../../db/repositories/donors';
 import { listNotes } from '../../../db/repositories/notes';
@@ -38,6 +39,7 @@ const type = async (...lines: string[]) => {
   }
   return last.replace(/\u00a0/g, ' ');
 };
+const dossier = (of = code) => dossierOf(fixture.app, of);
 const donor = async (of = code) => {
   const found = await findDonor(fixture.app.db.read, of);
   if (!found) throw new Error(`no donor ${of}`);
@@ -45,7 +47,7 @@ const donor = async (of = code) => {
 };
 const parts = async () => listParts(fixture.app.db.read, (await donor()).id);
 const selected = async (ref: string, of = code) =>
-  (await partsView(await donor(of), { station: 'identify', wanted: ref })).selected?.identity;
+  (await partsView(await dossier(of), { station: 'identify', wanted: ref })).selected?.identity;
 
 describe('many parts in a line', () => {
   test('a range is one step: logged together, taken back together', async () => {
@@ -105,7 +107,7 @@ describe('many parts in a line', () => {
 
 describe('does it make sense there', () => {
   test.each`
-    line                        | message                         | why
+    line                        | message                      | why
     ${'c9 100u 16V secondary'}  | ${'The lowest rail is 24 V'} | ${'a 16 V capacitor on 24 V'}
     ${'q1 nmos 60V switch'}     | ${'As the switch'}           | ${'a 60 V switch on mains'}
     ${'r9 47k snubber'}         | ${'decades'}                 | ${'a snubber two decades off'}
@@ -119,7 +121,7 @@ describe('does it make sense there', () => {
 
   test('the station lists what does not fit, by block, and leaves empty footprints out of its counts', async () => {
     await type('c9 100u 16V secondary', 'q1 nmos switch marked 12N65', 'c30 unpopulated secondary');
-    const view = await partsView(await donor(), { station: 'identify', wanted: undefined });
+    const view = await partsView(await dossier(), { station: 'identify', wanted: undefined });
     expect(view).toMatchObject({ total: 2, identified: 1, misfits: ['C9'], unread: ['Q1'], nextRef: 'C31' });
     expect(view.blocks).toEqual([
       { label: 'switch', total: 1, left: 1 },
@@ -228,7 +230,7 @@ describe('claims and questions', () => {
 
 test('a marking is read while it is typed: readings, what tells them apart, what does not fit', async () => {
   const ask = (marking: string, more = {}) =>
-    markingPreview(code, { marking, kind: '', package: '', block: '', ...more });
+    markingPreview(fixture.app, code, { marking, kind: '', package: '', block: '', ...more });
   expect(await ask(' ')).toBeNull();
   expect((await ask('12N65'))?.readings[0]).toMatchObject({ kind: 'N-FET', percent: '88 %' });
   expect((await ask('UC38?3', { kind: 'ic' }))?.readings[0]?.why).toContain('reading UC3843');

@@ -1,4 +1,4 @@
-import { understand } from '../../../core/benchline';
+import { partFromFields } from '../../../core/benchline';
 import type { PinFunction } from '../../../core/chips';
 import { decodeMarking, type Reading } from '../../../core/marking';
 import {
@@ -18,47 +18,24 @@ import { senseCheck, type UnitStress } from '../../../core/sense';
 import type { AppContext } from '../../../db/context';
 import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
-import { listParts, type Part, type PartRecord } from '../../../db/repositories/parts';
+import type { Part, PartRecord } from '../../../db/repositories/parts';
 import { isNumbered, rememberType } from '../../../db/repositories/types';
 import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
 import type { PartForm, PlaceForm, ValueForm } from './schema';
 import { donorStress } from '../../../services/board/donorStress';
 import { refusal, refuse, refused, run, type Outcome } from '../../../services/command';
-import { lineContext } from '../../../services/dossier';
+import { lineContext, openDossier } from '../../../services/dossier';
 import { record } from '../shared/writeRecord';
 import { deletePart } from './records';
 import { knownPart } from '../shared/knownPart';
 
-/** Logs a part from a form: the fields mean what they mean on the bench line. */
+/** Logs a part, or several alike, from a form. */
 export async function logPartForm(app: AppContext, code: string, form: PartForm): Promise<Outcome> {
   const donor = await findDonor(app.db.read, code);
   if (!donor) return refused(refusal('donor-gone', { code }));
-  const words = [
-    rangeOf(form.ref, form.count),
-    form.same ? 'same' : '',
-    form.kind,
-    form.package,
-    form.values,
-    form.block,
-    form.condition,
-    form.marking && `marked ${form.marking}`,
-  ];
-  const understood = understand(
-    words.filter((word) => word !== '').join(' '),
-    await lineContext(app.db.read, donor.id),
-  );
-  if (!understood.ok) {
-    const { problem } = understood;
-    const field = problem.kind === 'kind-unknown' || problem.kind === 'nothing-said' ? 'kind' : 'values';
-    return refused(refusal('line-unreadable', { problem }, field));
-  }
-  return record(app, { code, station: 'identify' }, understood.record);
-}
-
-/** `Q1` once, or `Q1..Q4` for four alike. */
-function rangeOf(ref: string, count: number): string {
-  const [, letters = '', number = ''] = /^([a-z]+)(\d+)$/i.exec(ref) ?? [];
-  return count > 1 && number ? `${ref}..${letters}${Number(number) + count - 1}` : ref;
+  const read = partFromFields({ ...form, ref: form.ref.toUpperCase() }, await lineContext(app.db.read, donor.id));
+  if (!read.ok) return refused(refusal('line-unreadable', { problem: read.problem }, read.field));
+  return record(app, { code, station: 'identify' }, read.record);
 }
 
 /** Says where a part sits, what it is there for and what is wrong with it: what was said before is replaced. */
@@ -143,9 +120,10 @@ export function clearReading({ part, ratings }: PartRecord, unit: UnitStress): R
 /** Takes every clear reading of a board at once, in one step. What is doubtful or does not fit is left. */
 export function acceptClearReadings(app: AppContext, code: string): Promise<Outcome> {
   return run(app, { scope: 'donor', code, station: 'identify' }, async (edit, donor) => {
-    const unit = await donorStress(edit.tx, donor);
+    const dossier = openDossier(edit.tx, donor, app.now());
+    const unit = await donorStress(dossier);
     const taken: string[] = [];
-    for (const record of await listParts(edit.tx, donor.id)) {
+    for (const record of await dossier.parts()) {
       const reading = clearReading(record, unit);
       if (!reading) continue;
       await takeReading(edit, record.part, reading);

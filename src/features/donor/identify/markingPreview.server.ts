@@ -3,12 +3,15 @@ import type { z } from 'zod';
 import { decodeMarking, tellApart } from '../../../core/marking';
 import { kindRule, type KindName } from '../../../core/part';
 import { nextFitting, senseCheck } from '../../../core/sense';
-import { appContext } from '../../../db/context';
+
 import { findDonor } from '../../../db/repositories/donors';
-import { findType, isNumbered, listTypeNames } from '../../../db/repositories/types';
+import { findType, isNumbered } from '../../../db/repositories/types';
 import type { markingQuestion } from './schema';
 import { donorStress } from '../../../services/board/donorStress';
 import { ratingSummary } from '../shared/words';
+import type { AppContext } from '../../../db/context';
+import type { Queryable } from '../../../db/client';
+import { openDossier } from '../../../services/dossier';
 
 /** What a marking may mean, for showing while it is typed. */
 export interface MarkingPreview {
@@ -28,10 +31,11 @@ const SHOWN = 3;
 
 /** Reads a marking that is still being typed, for its place on a donor. */
 export async function markingPreview(
+  app: AppContext,
   code: string,
   { marking, kind, package: case_, block }: z.output<typeof markingQuestion>,
 ): Promise<MarkingPreview | null> {
-  const { read } = appContext().db;
+  const { read } = app.db;
   const donor = await findDonor(read, code);
   if (!donor || marking.trim() === '') return null;
   const stated = kind === '' ? undefined : kind;
@@ -41,7 +45,7 @@ export async function markingPreview(
     place: block || undefined,
   });
   const [best] = readings;
-  const unit = await donorStress(appContext().db.read, donor);
+  const unit = await donorStress(openDossier(read, donor, app.now()));
   const place = { block: block || null };
   const misfit =
     best &&
@@ -57,19 +61,14 @@ export async function markingPreview(
     tell: tellApart(readings) ?? null,
     misfit: misfit?.message ?? null,
     instead: instead?.why ?? null,
-    known: await knownAs(stated ?? best?.kind, marking),
+    known: await knownAs(read, stated ?? best?.kind, marking),
   };
 }
 
-async function knownAs(kind: KindName | undefined, marking: string): Promise<string | null> {
+async function knownAs(db: Queryable, kind: KindName | undefined, marking: string): Promise<string | null> {
   if (!kind || !isNumbered(kind)) return null;
-  const found = await findType(appContext().db.read, kind, marking.trim().toUpperCase());
+  const found = await findType(db, kind, marking.trim().toUpperCase());
   if (!found) return null;
   const summary = ratingSummary(kind, found.ratings).map(({ text }) => text);
   return [found.type.name, ...summary].join(' ');
-}
-
-/** Numbers that the shop knows, sorted. */
-export function typeNames(): Promise<readonly string[]> {
-  return listTypeNames(appContext().db.read);
 }

@@ -24,13 +24,13 @@ import {
   type FitmentName,
 } from '../../../core/part';
 import { nextFitting, senseCheck, type Misfit } from '../../../core/sense';
-import { appContext } from '../../../db/context';
-import type { Donor } from '../../../db/repositories/donors';
+
 import { donorsWithMarking, type Part, type PartRecord } from '../../../db/repositories/parts';
-import { listPhotos } from '../../../db/repositories/photos';
 import { readingId, readingsAsOtherKind, readingsOf } from './commands';
 import { donorStress } from '../../../services/board/donorStress';
 import { notesView, type NoteView } from '../shared/notes.server';
+import type { Dossier } from '../../../services/dossier';
+import { routes } from '../../../routes';
 
 /** One of the readings of a marking. */
 export interface ReadingView {
@@ -113,10 +113,10 @@ export interface PartIdentity {
 }
 
 /** What is made of one part of a donor at the Identify station. */
-export async function partIdentity(donor: Donor, { part, ratings }: PartRecord): Promise<PartIdentity> {
-  const { read } = appContext().db;
+export async function partIdentity(dossier: Dossier, { part, ratings }: PartRecord): Promise<PartIdentity> {
+  const { db, donor } = dossier;
   const readings = readingsOf(part);
-  const unit = await donorStress(read, donor);
+  const unit = await donorStress(dossier);
   const values = Object.fromEntries(Object.entries(ratings).map(([name, { value }]) => [name, value]));
   const [best] = readings;
   const place = { block: part.block, duty: part.duty, subtype: part.subtype };
@@ -126,9 +126,9 @@ export async function partIdentity(donor: Donor, { part, ratings }: PartRecord):
   const misfits = senseCheck({ ...place, ...checked, technology: part.technology ?? best?.facts?.technology }, unit);
   const instead = misfits.some(({ severity }) => severity === 'wrong') ? nextFitting(readings, place, unit) : undefined;
   const [seen, matters, spots] = await Promise.all([
-    part.marking ? donorsWithMarking(read, { marking: part.marking, besides: donor.id }, 5) : [],
-    notesView(donor, { ref: part.ref }),
-    spotsOf(donor, part),
+    part.marking ? donorsWithMarking(db, { marking: part.marking, besides: donor.id }, 5) : [],
+    notesView(dossier, { ref: part.ref }),
+    spotsOf(dossier, part),
   ]);
   return {
     readings: readings.map(readingView),
@@ -142,11 +142,11 @@ export async function partIdentity(donor: Donor, { part, ratings }: PartRecord):
     seenOn: seen.map(({ code, description, ref }) => ({
       code,
       message: `${ref} of ${description}`,
-      href: `/donors/${code}/identify?part=${ref}`,
+      href: routes.station(code, 'identify', { part: ref }),
     })),
     matters,
     ...spots,
-    typeHref: part.typeId ? `/types/${part.typeId}` : null,
+    typeHref: part.typeId ? routes.type(part.typeId) : null,
     place: {
       block: part.block ?? '',
       duty: part.duty ?? '',
@@ -211,7 +211,7 @@ function unknownChip(part: Part): UnknownChipView {
     ],
     guesses: guesses.map(({ family, score, reasons }) => ({
       id: family.id,
-      href: `/guide/chips/${encodeURIComponent(family.id)}`,
+      href: routes.chip(family.id),
       percent: `${Math.round(score * 100)} %`,
       message: family.function,
       reasons: reasons.join('; '),
@@ -223,7 +223,7 @@ function describeChip(family: ChipFamily): ChipView {
   return {
     id: family.id,
     title: family.function,
-    href: `/guide/chips/${encodeURIComponent(family.id)}`,
+    href: routes.chip(family.id),
     sure: family.memory === 'sure',
     legs: family.legs,
     pins: family.pins.map(({ number, name, does }) => {
@@ -238,16 +238,17 @@ function describeChip(family: ChipFamily): ChipView {
 }
 
 /** Where a part is pinned on photos: a pin whose note is its reference, or begins with it. */
-async function spotsOf(donor: Donor, part: Part): Promise<Pick<PartIdentity, 'spots' | 'photo'>> {
-  const photos = await listPhotos(appContext().db.read, donor.id);
+async function spotsOf(dossier: Dossier, part: Part): Promise<Pick<PartIdentity, 'spots' | 'photo'>> {
+  const { code } = dossier.donor;
+  const photos = await dossier.photos();
   const isOf = (note: string) => new RegExp(`^${part.ref}(?:$|[^A-Z0-9])`, 'i').test(note);
   const board = photos.find(({ photo }) => photo.side === 'front' || photo.side === 'back') ?? photos[0];
   return {
     spots: photos.flatMap(({ photo, pins }) =>
       pins.some(({ note }) => isOf(note))
-        ? [{ href: `/donors/${donor.code}/photos/${photo.id}`, message: photo.caption || photo.side || 'photo' }]
+        ? [{ href: routes.photo(code, photo.id), message: photo.caption || photo.side || 'photo' }]
         : [],
     ),
-    photo: board ? `/donors/${donor.code}/photos/${board.photo.id}?place=${part.ref}` : null,
+    photo: board ? routes.photo(code, board.photo.id, { place: part.ref }) : null,
   };
 }

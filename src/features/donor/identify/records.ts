@@ -13,6 +13,7 @@ import { recordPartRatings, type NewRating } from '../../../db/repositories/rati
 import { findType, isNumbered } from '../../../db/repositories/types';
 import { donorStress } from '../../../services/board';
 import { refuse } from '../../../services/command';
+import { openDossier } from '../../../services/dossier';
 import { knownPart } from '../shared/knownPart';
 import type { RecordHandlers } from '../shared/recordHandler';
 
@@ -59,7 +60,10 @@ export async function misfitOf(edit: Edit, donor: Donor, record: BenchRecord): P
   const found = await findPart(edit.tx, donor.id, record.ref);
   if (!found) return undefined;
   const ratings = Object.fromEntries(Object.entries(found.ratings).map(([name, { value }]) => [name, value]));
-  const worst = senseCheck({ ...found.part, ratings }, await donorStress(edit.tx, donor))[0];
+  const worst = senseCheck(
+    { ...found.part, ratings },
+    await donorStress(openDossier(edit.tx, donor, edit.app.now())),
+  )[0];
   return worst?.severity === 'wrong' ? worst.message : undefined;
 }
 

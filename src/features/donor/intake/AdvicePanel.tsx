@@ -18,7 +18,15 @@ import { Claim, Section } from '../../../ui/judgement/parts';
 import { keepWeightsAction } from './actions';
 
 /** What to do with the unit, each way scored, with reasons and weights that a person can see and change. */
-export function AdvicePanel({ facts, stored, message }: { facts: UnitFacts | undefined; stored: Weights; message: string }) {
+export function AdvicePanel({
+  facts,
+  stored,
+  message,
+}: {
+  facts: UnitFacts | undefined;
+  stored: Weights;
+  message: string;
+}) {
   const [weights, setWeights] = useState<Weights>(stored);
   if (!facts) return <Claim label="What to do with it">{message}</Claim>;
   const advice = advise(facts, weights);

@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import type { Nameplate } from '../../../core/nameplate';
-import { appContext } from '../../../db/context';
+import { appContext } from '../../../db/appContext';
 import { registerDonor, amendDonor, archiveDonor, restoreDonor, amendPlate, keepWeights } from './commands';
 import { addSoak, removeSoak } from './soakCommands';
 import { submit } from '../../../ui/form/fieldSchemas';

@@ -1,16 +1,14 @@
 import 'server-only';
 import type { PastHarvest, Weights } from '../../../core/advice';
 import { isoWeek, type Nameplate, type PowerBounds } from '../../../core/nameplate';
-import { matchLot, parseFilter } from '../../../core/stock';
 import { mayTakeApart } from '../../../core/unit';
-import { appContext } from '../../../db/context';
 import type { Queryable } from '../../../db/client';
-import { listBuilds } from '../../../db/repositories/builds';
-import { donorOverview, type Donor } from '../../../db/repositories/donors';
+import type { AppContext } from '../../../db/context';
 import { pastHarvests } from '../../../db/repositories/openings';
 import type { PartRecord } from '../../../db/repositories/parts';
 import { readSettings } from '../../../db/repositories/settings';
-import { unitRecord } from '../../../services/dossier/unitFacts';
+import { unitRecord, type Dossier } from '../../../services/dossier';
+import { needsMetBy, openNeeds } from '../../../services/matching';
 
 /** What the judgement at Intake needs beyond what stands in the form. */
 export interface IntakeFacts {
@@ -30,37 +28,44 @@ export interface IntakeFacts {
   readonly wasRefused: boolean;
 }
 
-/** Builds looked through for needs, and donors for what like ones gave. */
-const BUILDS = 50;
+/** Donors looked through for what like ones gave. */
 const PAST = 300;
 
-/** The facts for a unit that is on the bench, or for one that is about to come. */
-export async function intakeFacts(donor?: Donor): Promise<IntakeFacts> {
-  const { db, now } = appContext();
-  const [settings, past] = await Promise.all([readSettings(db.read), pastHarvests(db.read, donor?.id ?? '', PAST)]);
-  const common = { today: isoWeek(now()), past, weights: settings.weights };
-  if (!donor)
-    return {
-      ...common,
-      plate: null,
-      codes: [],
-      bounds: {},
-      hazards: [],
-      needs: [],
-      stores: { total: 0, live: [] },
-      wasRefused: false,
-    };
-  const [{ parts, cautions }, overview] = await Promise.all([
-    unitRecord(db.read, donor, now()),
-    donorOverview(db.read, donor),
+/** The facts for a unit that is about to come. */
+export async function newUnitFacts({ db, now }: AppContext): Promise<IntakeFacts> {
+  const [{ weights }, past] = await Promise.all([readSettings(db.read), pastHarvests(db.read, '', PAST)]);
+  return {
+    today: isoWeek(now()),
+    past,
+    weights,
+    plate: null,
+    codes: [],
+    bounds: {},
+    hazards: [],
+    needs: [],
+    stores: { total: 0, live: [] },
+    wasRefused: false,
+  };
+}
+
+/** The facts for a unit that is on the bench. */
+export async function intakeFacts(dossier: Dossier): Promise<IntakeFacts> {
+  const { db, donor, now } = dossier;
+  const [{ weights }, past, { parts, cautions }, overview] = await Promise.all([
+    dossier.settings(),
+    pastHarvests(db, donor.id, PAST),
+    unitRecord(dossier),
+    dossier.overview(),
   ]);
   return {
-    ...common,
+    today: isoWeek(now),
+    past,
+    weights,
     plate: donor.plate,
     codes: parts.flatMap(({ part }) => (part.dateCode ? [{ code: part.dateCode, place: part.ref }] : [])),
     bounds: boundsOf(parts),
     hazards: cautions.map(({ name, grave }) => ({ name, grave })),
-    needs: await needsServed(db.read, parts),
+    needs: await needsServed(db, parts),
     stores: { total: overview.facts.stores.total, live: overview.liveStores.map(({ name }) => name) },
     wasRefused: !mayTakeApart({ origin: donor.originKind, clearance: donor.clearance }).may,
   };
@@ -83,19 +88,13 @@ function boundsOf(parts: readonly PartRecord[]): PowerBounds {
 async function needsServed(db: Queryable, parts: readonly PartRecord[]): Promise<string[]> {
   const onBoard = parts.filter(({ part }) => part.state === 'on-board');
   if (onBoard.length === 0) return [];
-  const builds = await listBuilds(db, BUILDS);
-  return builds.flatMap(({ needs }) =>
-    needs
-      .filter(({ need, filled }) => {
-        const parsed = filled < need.quantity ? parseFilter(need.filter) : undefined;
-        return (
-          parsed?.ok &&
-          onBoard.some(({ part, ratings }) => {
-            const { verdict } = matchLot(parsed.filter, { kind: part.kind, grade: null, ratings });
-            return verdict === 'fits' || verdict === 'limit';
-          })
-        );
-      })
-      .map(({ need }) => `${/^[aeiou]/i.test(need.role) ? 'an' : 'a'} ${need.role}`),
+  const open = await openNeeds(db);
+  const met = new Set(
+    onBoard.flatMap(({ part, ratings }) =>
+      needsMetBy(open, { kind: part.kind, grade: null, ratings }).map((one) => one.open.need.id),
+    ),
+  );
+  return open.flatMap(({ need: { id, role } }) =>
+    met.has(id) ? [`${/^[aeiou]/i.test(role) ? 'an' : 'a'} ${role}`] : [],
   );
 }

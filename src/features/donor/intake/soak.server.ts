@@ -2,11 +2,9 @@ import 'server-only';
 import { judgeSoak } from '../../../core/soak';
 import { formatQuantity } from '../../../core/quantity';
 import { judgeNameplate } from '../../../core/nameplate';
-import { appContext } from '../../../db/context';
-import type { Donor } from '../../../db/repositories/donors';
-import { plateOf } from '../../../db/repositories/plate';
-import { powerHistory } from '../../../db/repositories/power';
+
 import { latestSoak } from '../../../db/repositories/soaks';
+import type { Dossier } from '../../../services/dossier';
 
 /** A run under load: its rows, its curves and what they suggest. */
 export interface SoakView {
@@ -33,10 +31,9 @@ export interface SoakView {
 const WEIGHT = { ok: 'ok', note: 'note', warn: 'check', danger: 'danger' } as const;
 
 /** The latest run of a donor. */
-export async function soakView(donor: Donor): Promise<SoakView> {
-  const { db } = appContext();
-  const [rows, power] = await Promise.all([latestSoak(db.read, donor.id), powerHistory(db.read, donor.id)]);
-  const plate = plateOf(donor);
+export async function soakView(dossier: Dossier): Promise<SoakView> {
+  const { db, donor, plate } = dossier;
+  const [rows, power] = await Promise.all([latestSoak(db, donor.id), dossier.power()]);
   const { ratedPower, efficiency } = judgeNameplate(plate);
   const marked = plate.efficiencyLevel ? efficiency?.value : undefined;
   const judged = judgeSoak(

@@ -1,12 +1,11 @@
 import 'server-only';
 import { DAMAGES, likeness, SEAMS, seamRecords, type SeamName, type UnitLikeness } from '../../../core/opening';
 import type { UnitCaution } from '../../../core/safety';
-import { appContext } from '../../../db/context';
+
 import { donorTitle, type Donor } from '../../../db/repositories/donors';
 import {
   allOpeningSteps,
   latestReassembly,
-  listOpeningSteps,
   listSpells,
   openedDonors,
   openingMinutes,
@@ -16,6 +15,7 @@ import {
 import { ageOf } from '../../../db/repositories/plate';
 import { unitRecord } from '../../../services/dossier/unitFacts';
 import { notesView, type NoteView } from '../shared/notes.server';
+import type { Dossier } from '../../../services/dossier';
 
 export interface OpeningStepView {
   readonly id: string;
@@ -66,17 +66,16 @@ const STEPS = 5000;
 /** Below this two units have too little in common to learn from. Common practice, no source. */
 const LIKE_FROM = 0.3;
 
-export async function openingView(donor: Donor): Promise<OpeningView> {
-  const { db, now } = appContext();
-  const moment = now();
+export async function openingView(dossier: Dossier): Promise<OpeningView> {
+  const { db, donor, now: moment } = dossier;
   const [steps, notes, spells, reassembly, others, everyStep, unit] = await Promise.all([
-    listOpeningSteps(db.read, donor.id),
-    notesView(donor, { station: 'open' }),
-    listSpells(db.read, donor.id, 'open'),
-    latestReassembly(db.read, donor.id),
-    openedDonors(db.read, donor.id, LOOKED_THROUGH),
-    allOpeningSteps(db.read, STEPS),
-    unitRecord(db.read, donor, moment),
+    dossier.openingSteps(),
+    notesView(dossier, { station: 'open' }),
+    listSpells(db, donor.id, 'open'),
+    latestReassembly(db, donor.id),
+    openedDonors(db, donor.id, LOOKED_THROUGH),
+    allOpeningSteps(db, STEPS),
+    unitRecord(dossier),
   ]);
   const own = likenessOf(donor, steps, unit.year);
   const ranked = others
@@ -88,7 +87,7 @@ export async function openingView(donor: Donor): Promise<OpeningView> {
     .sort((a, b) => b.score - a.score)
     .slice(0, SHOWN);
   const ids = ranked.map((entry) => entry.donor.id);
-  const [minutes, theirNotes] = await Promise.all([openingMinutes(db.read, ids), openingNotes(db.read, ids)]);
+  const [minutes, theirNotes] = await Promise.all([openingMinutes(db, ids), openingNotes(db, ids)]);
   const seams = seamsOf(steps);
   const telling = seams.length > 0 ? seams : seamsOf(ranked.flatMap((entry) => entry.steps));
   return {

@@ -22,7 +22,8 @@ export function PhotoPairing({ code, photo }: { code: string; photo: PhotoPageVi
             <Pins pins={photo.pair.pins} />
           </Picture>
           <p className="text-[13px]">
-            Paired with {photo.pair.message}: the dashed numbers show where the pins of this photo come out on that side.
+            Paired with {photo.pair.message}: the dashed numbers show where the pins of this photo come out on that
+            side.
           </p>
         </div>
       )}

@@ -1,10 +1,10 @@
 'use client';
 
+import { ProgressLine } from '../../../ui/feedback/ProgressLine';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useId, useRef, useState, type DragEvent } from 'react';
 import type { StationName } from '../../../core/station';
-import { ProgressLine } from '../../../ui/feedback/ProgressLine';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { useHydrated } from '../../../ui/form/useHydrated';
 import type { PhotoThumb } from './view.server';

@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { appContext } from '../../../db/context';
+import { appContext } from '../../../db/appContext';
 import { amendPhoto, removePhoto, addPin, removePin, pairSides } from './commands';
 import { placePins, liftPins } from './boardPhotos';
 import { submit } from '../../../ui/form/fieldSchemas';

@@ -1,8 +1,9 @@
+import { folderStore } from '../../../server/blobs';
+import { dossierOf } from '../../../services/dossier/testing/dossierOf';
 import { valueOf } from '../../../services/command';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { preparationMaps, type Corners } from '../../../core/photo';
-import { findDonor } from '../../../db/repositories/donors';
 import { shareContext } from '../../../db/testing/sharedContext';
 import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { donorForm } from '../intake/schema';
@@ -24,13 +25,10 @@ const picture = (colour: string) =>
   sharp({ create: { width: 300, height: 200, channels: 3, background: colour } })
     .png()
     .toBuffer();
-const donor = async () => {
-  const found = await findDonor(fixture.app.db.read, code);
-  if (!found) throw new Error('no donor');
-  return found;
-};
-const folder = () => join(fixture.folder, 'photos');
-const spotsOf = async (id: string) => (await boardPhotos(await donor())).find((photo) => photo.id === id)?.spots ?? [];
+const dossier = (of = code) => dossierOf(fixture.app, of);
+const photos = () => folderStore(join(fixture.folder, 'photos'));
+const spotsOf = async (id: string) =>
+  (await boardPhotos(await dossier())).find((photo) => photo.id === id)?.spots ?? [];
 const CORNERS: Corners = [
   { x: 0.1, y: 0.1 },
   { x: 0.9, y: 0.2 },
@@ -48,14 +46,14 @@ beforeEach(async () => {
     ['front', '#aa8855'],
     ['back', '#335533'],
   ] as const)
-    await receivePhoto(fixture.app, folder(), {
+    await receivePhoto(fixture.app, photos(), {
       code,
       station: 'trace',
       name: side,
       side,
       bytes: await picture(colour),
     });
-  const ids = (await boardPhotos(await donor())).map(({ id }) => id);
+  const ids = (await boardPhotos(await dossier())).map(({ id }) => id);
   [front = '', back = ''] = ids;
   const matches = [
     [0.1, 0.1],
@@ -99,7 +97,7 @@ test('pins of parts that are not logged, or on photos that are gone, are refused
 test('a part that is renamed takes its joins, what it was fixed as, and its places along', async () => {
   await placePins(fixture.app, code, { photoId: back, spots: [{ pin: 'Q1.D', x: 0.3, y: 0.4 }] });
   await recordLine(fixture.app, { code, station: 'identify', line: 'rename q1 to q7' });
-  const { board } = await traceView(await donor(), false);
+  const { board } = await traceView(await dossier(), false);
   expect(board.joined).toEqual([['Q7.D', 'C3.+']]);
   expect(board.fixed).toEqual([{ ref: 'Q7', as: 'switch' }]);
   expect((await spotsOf(back)).map(({ pin }) => pin)).toEqual(['Q7.D']);
@@ -109,14 +107,14 @@ test('what was placed on a photo goes over to the picture made ready from it, mi
   await placePins(fixture.app, code, { photoId: back, spots: [{ pin: 'Q1.D', x: 0.3, y: 0.4 }] });
   await addPin(fixture.app, code, { photoId: back, x: 0.5, y: 0.5, note: 'scorched' });
   const how = { corners: CORNERS, mirror: true };
-  const kept = await receivePrepared(fixture.app, folder(), {
+  const kept = await receivePrepared(fixture.app, photos(), {
     code,
     fromId: back,
     bytes: await picture('#dddddd'),
     how,
   });
   expect(kept).toMatchObject({ ok: true, message: 'The picture was kept, paired with the other side.' });
-  const made = (await boardPhotos(await donor())).find(({ message }) => message.includes('made ready'));
+  const made = (await boardPhotos(await dossier())).find(({ message }) => message.includes('made ready'));
   const { toPrepared } = preparationMaps(how);
   const expected = toPrepared({ x: 0.3, y: 0.4 });
   expect(made?.spots[0]).toMatchObject({ pin: 'Q1.D', isOwn: true });
@@ -125,8 +123,8 @@ test('what was placed on a photo goes over to the picture made ready from it, mi
   // A tilted picture is no affine image of its other side; near the three spots the places agree well enough.
   const [through] = await spotsOf(front);
   expect(Math.hypot((through?.x ?? 0) - 0.7, (through?.y ?? 0) - 0.4)).toBeLessThan(0.12);
-  expect((await photoPage(await donor(), made?.id ?? ''))?.pins[0]).toMatchObject({ note: 'scorched', number: 1 });
-  const again = await receivePrepared(fixture.app, folder(), {
+  expect((await photoPage(await dossier(), made?.id ?? ''))?.pins[0]).toMatchObject({ note: 'scorched', number: 1 });
+  const again = await receivePrepared(fixture.app, photos(), {
     code,
     fromId: back,
     bytes: await picture('#dddddd'),
@@ -139,7 +137,7 @@ test.each([
   ['no picture', Buffer.from('hello'), 'back'],
   ['a photo that is gone', undefined, 'none'],
 ])('%s is refused', async (_what, bytes, fromId) => {
-  const outcome = await receivePrepared(fixture.app, folder(), {
+  const outcome = await receivePrepared(fixture.app, photos(), {
     code,
     fromId: fromId === 'back' ? back : fromId,
     bytes: bytes ?? (await picture('#123456')),

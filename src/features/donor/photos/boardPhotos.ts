@@ -5,7 +5,8 @@ import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { listParts, type PartRecord } from '../../../db/repositories/parts';
 import { findPhoto, listPhotos, listPinSpots, pairOf, type Photo } from '../../../db/repositories/photos';
-import { storePhoto } from '../../../server/photos';
+import type { BlobStore } from '../../../server/blobs';
+import { storePhoto } from '../../../services/attachments';
 import { refusal, refuse, refused, run, type Outcome } from '../../../services/command';
 import { knownPart } from '../shared/knownPart';
 
@@ -56,11 +57,11 @@ function addSpot(edit: Edit, photoId: string, { pin, x, y }: Point & { readonly 
  */
 export async function receivePrepared(
   app: AppContext,
-  folder: string,
+  store: BlobStore,
   of: { code: string; fromId: string; bytes: Uint8Array; how: Pick<Preparation, 'corners' | 'mirror'> },
 ): Promise<Outcome> {
   if (!(await findDonor(app.db.read, of.code))) return refused(refusal('donor-gone', { code: of.code }));
-  const received = await storePhoto(folder, of.bytes);
+  const received = await storePhoto(store, of.bytes);
   if (!received.ok) return refused(refusal('photo-unusable', { name: 'The picture', problem: received.problem }));
   const { hash, width, height } = received.photo;
   return run(app, { scope: 'donor', code: of.code, station: 'trace' }, async (edit, donor) => {

@@ -4,20 +4,21 @@ import type { AppContext } from '../../../db/context';
 import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { findPhoto, listPhotos, pairOf, type Photo } from '../../../db/repositories/photos';
-import { storePhoto } from '../../../server/photos';
+import type { BlobStore } from '../../../server/blobs';
+import { storePhoto } from '../../../services/attachments';
 import { refusal, refuse, refused, run, type Outcome } from '../../../services/command';
 import { routes } from '../../../routes';
 
 /** Takes one file in: its pictures go into the folder, and the photo onto the donor. */
 export async function receivePhoto(
   app: AppContext,
-  folder: string,
+  store: BlobStore,
   of: { code: string; station: StationName; name: string; bytes: Uint8Array } & Partial<
     Pick<Photo, 'caption' | 'side'>
   >,
 ): Promise<Outcome> {
   if (!(await findDonor(app.db.read, of.code))) return refused(refusal('donor-gone', { code: of.code }));
-  const received = await storePhoto(folder, of.bytes);
+  const received = await storePhoto(store, of.bytes);
   if (!received.ok) return refused(refusal('photo-unusable', { name: of.name, problem: received.problem }));
   const { caption = '', side = '' } = of;
   const stored = received.photo;

@@ -1,21 +1,12 @@
 import 'server-only';
 import { mapPoint, pairPhotos, type Affine, type Match, type Point } from '../../../core/photo';
 import { STATION_LABEL, type StationName } from '../../../core/station';
-import { appContext, databaseUrl } from '../../../db/context';
-import type { Donor } from '../../../db/repositories/donors';
-import {
-  knowsPhotoHash,
-  listPhotos,
-  listPinSpots,
-  pairOf,
-  type Photo,
-  type PhotoWithPins,
-} from '../../../db/repositories/photos';
-import { PHOTO_SIZES, photoFile, photosFolder, type PhotoSize } from '../../../server/photos';
-import type { FormOutcome } from '../../../ui/form/outcome';
-import { receivePrepared } from './boardPhotos';
-import { receivePhoto } from './commands';
-import { dayOf } from '../shared/words';
+import { listPinSpots, pairOf, type Photo, type PhotoWithPins } from '../../../db/repositories/photos';
+import type { PhotoSize } from '../../../services/attachments';
+import { dayOf } from '../../../ui/value/moments';
+import type { Dossier } from '../../../services/dossier';
+import type { Queryable } from '../../../db/client';
+import { routes } from '../../../routes';
 
 /** A photo in a row of small ones. */
 export interface PhotoThumb {
@@ -29,21 +20,21 @@ export interface PhotoThumb {
 const SIDE_WORD = { front: 'front', back: 'back', inside: 'inside of the case', label: 'label', '': '' } as const;
 
 /** The photos of a donor, small. */
-export async function photoStrip(donor: Donor): Promise<PhotoThumb[]> {
-  return (await listPhotos(appContext().db.read, donor.id)).map((entry) => thumb(donor.code, entry));
+export async function photoStrip(dossier: Dossier): Promise<PhotoThumb[]> {
+  return (await dossier.photos()).map((entry) => thumb(dossier.donor.code, entry));
 }
 
 function thumb(code: string, { photo, pins }: PhotoWithPins): PhotoThumb {
   return {
     id: photo.id,
-    href: `/donors/${code}/photos/${photo.id}`,
+    href: routes.photo(code, photo.id),
     small: pictureUrl(photo, 'small'),
     message: captionOf(photo),
     pins: pins.length,
   };
 }
 
-const pictureUrl = ({ hash }: Pick<Photo, 'hash'>, size: PhotoSize) => `/photos/${hash}/${size}`;
+const pictureUrl = ({ hash }: Pick<Photo, 'hash'>, size: PhotoSize) => routes.picture(hash, size);
 
 function captionOf({ caption, side, station }: Photo): string {
   return [caption, SIDE_WORD[side]].filter((word) => word !== '').join(', ') || STATION_LABEL[station];
@@ -94,14 +85,14 @@ export interface PhotoPageView {
 }
 
 /** The page of one photo. */
-export async function photoPage(donor: Donor, id: string): Promise<PhotoPageView | undefined> {
-  const { db, now } = appContext();
-  const all = await listPhotos(db.read, donor.id);
+export async function photoPage(dossier: Dossier, id: string): Promise<PhotoPageView | undefined> {
+  const { donor, now } = dossier;
+  const all = await dossier.photos();
   const index = all.findIndex(({ photo }) => photo.id === id);
   const entry = all[index];
   if (!entry) return undefined;
   const { photo } = entry;
-  const link = (other: PhotoWithPins | undefined) => (other ? `/donors/${donor.code}/photos/${other.photo.id}` : null);
+  const link = (other: PhotoWithPins | undefined) => (other ? routes.photo(donor.code, other.photo.id) : null);
   return {
     id: photo.id,
     medium: pictureUrl(photo, 'medium'),
@@ -110,7 +101,7 @@ export async function photoPage(donor: Donor, id: string): Promise<PhotoPageView
     height: photo.heightPx,
     caption: photo.caption,
     message: captionOf(photo),
-    when: dayOf(photo.createdMs, now()),
+    when: dayOf(photo.createdMs, now),
     station: photo.station,
     side: photo.side,
     pins: pinsOf(entry),
@@ -124,12 +115,17 @@ export async function photoPage(donor: Donor, id: string): Promise<PhotoPageView
         message: captionOf(other.photo),
         side: other.photo.side,
       })),
-    pair: await pairView(entry, all),
+    pair: await pairView(dossier.db, entry, all),
   };
 }
 
-async function pairView(entry: PhotoWithPins, all: readonly PhotoWithPins[]): Promise<PhotoPageView['pair']> {
+async function pairView(
+  db: Queryable,
+  entry: PhotoWithPins,
+  all: readonly PhotoWithPins[],
+): Promise<PhotoPageView['pair']> {
   const paired = await pairedWith(
+    db,
     entry.photo,
     all.map(({ photo }) => photo),
   );
@@ -150,8 +146,8 @@ async function pairView(entry: PhotoWithPins, all: readonly PhotoWithPins[]): Pr
 }
 
 /** The other side that a photo is paired with, and how the spots of one come to lie on the other. */
-async function pairedWith(photo: Photo, all: readonly Photo[]) {
-  const pair = await pairOf(appContext().db.read, photo.id);
+async function pairedWith(db: Queryable, photo: Photo, all: readonly Photo[]) {
+  const pair = await pairOf(db, photo.id);
   const isFront = pair?.frontId === photo.id;
   const other = all.find(({ id }) => id === (isFront ? pair?.backId : pair?.frontId));
   if (!pair || !other) return undefined;
@@ -198,9 +194,9 @@ export interface BoardPhoto {
 const SIDE_ORDER: readonly Photo['side'][] = ['front', 'back', 'inside', ''];
 
 /** Photos that show a board, fronts first; of a picture and the one made ready from it both. */
-export async function boardPhotos(donor: Donor): Promise<readonly BoardPhoto[]> {
-  const db = appContext().db.read;
-  const all = (await listPhotos(db, donor.id)).map(({ photo }) => photo).filter(({ side }) => side !== 'label');
+export async function boardPhotos(dossier: Dossier): Promise<readonly BoardPhoto[]> {
+  const { db, donor } = dossier;
+  const all = (await dossier.photos()).map(({ photo }) => photo).filter(({ side }) => side !== 'label');
   const spots = await listPinSpots(
     db,
     all.map(({ id }) => id),
@@ -211,7 +207,7 @@ export async function boardPhotos(donor: Donor): Promise<readonly BoardPhoto[]> 
       .map(({ pin, xShare, yShare }) => ({ pin, x: xShare, y: yShare }));
   const shown = all.map(async (photo): Promise<BoardPhoto> => {
     const own = placedOn(photo);
-    const { photo: other, toHere } = (await pairedWith(photo, all)) ?? {};
+    const { photo: other, toHere } = (await pairedWith(db, photo, all)) ?? {};
     const seen =
       other && toHere
         ? placedOn(other)
@@ -221,7 +217,7 @@ export async function boardPhotos(donor: Donor): Promise<readonly BoardPhoto[]> 
         : [];
     return {
       id: photo.id,
-      href: `/donors/${donor.code}/photos/${photo.id}`,
+      href: routes.photo(donor.code, photo.id),
       medium: pictureUrl(photo, 'medium'),
       large: pictureUrl(photo, 'large'),
       width: photo.widthPx,
@@ -237,26 +233,4 @@ export async function boardPhotos(donor: Donor): Promise<readonly BoardPhoto[]> 
 
 function pinsOf({ pins }: PhotoWithPins): PinView[] {
   return pins.map(({ id, number, xShare, yShare, note }) => ({ id, number, x: xShare, y: yShare, note }));
-}
-
-/** Takes one uploaded file in and adds it to a donor's photos. */
-export function receiveUpload(of: {
-  code: string;
-  station: StationName;
-  name: string;
-  bytes: Uint8Array;
-}): Promise<FormOutcome> {
-  return receivePhoto(appContext(), photosFolder(databaseUrl()), of);
-}
-
-/** Takes a picture in that was made ready from a photo of the donor. */
-export function receivePreparedUpload(of: Parameters<typeof receivePrepared>[2]): Promise<FormOutcome> {
-  return receivePrepared(appContext(), photosFolder(databaseUrl()), of);
-}
-
-/** Where a known picture lies, or nothing when it is none of ours. */
-export async function pictureFile(hash: string, size: string): Promise<string | undefined> {
-  if (!/^[0-9a-f]{64}$/.test(hash) || !Object.hasOwn(PHOTO_SIZES, size)) return undefined;
-  if (!(await knowsPhotoHash(appContext().db.read, hash))) return undefined;
-  return photoFile(photosFolder(databaseUrl()), hash, size as PhotoSize);
 }

@@ -17,7 +17,7 @@ import {
   type BleedPathCheck,
 } from '../../../core/safety';
 import { reliableTime, stringShares, type Assessed } from './assess';
-import { clockOf } from '../shared/words';
+import { clockOf } from '../../../ui/value/moments';
 
 const volts = (value: number) => formatQuantity(value, 'volt');
 const ohms = (value: number) => formatQuantity(value, 'ohm', { digits: 2 });

@@ -2,18 +2,17 @@ import 'server-only';
 import { formatDuration, formatQuantity } from '../../../core/quantity';
 import { storedEnergy, storesFromParts, STORE_ROLES, type PowerHistory, type UnitCaution } from '../../../core/safety';
 import { parseFilter } from '../../../core/stock';
-import { appContext } from '../../../db/context';
+
 import type { Queryable } from '../../../db/client';
-import type { Donor } from '../../../db/repositories/donors';
 import { candidateLots } from '../../../db/repositories/lotSearch';
-import { powerHistory } from '../../../db/repositories/power';
-import { readSettings } from '../../../db/repositories/settings';
 import type { StoreReadingRow } from '../../../db/repositories/stores';
 import { toPartFacts } from '../../../services/dossier/partFacts';
 import { assess, reliableTime, type Assessed } from './assess';
 import { claimOf, filterBleedText, fitText, hazardOf, nextStep, stringText, toolText } from './present';
 import { unitRecord } from '../../../services/dossier/unitFacts';
-import { agoOf, clockOf } from '../shared/words';
+import { agoOf, clockOf } from '../../../ui/value/moments';
+import type { Dossier } from '../../../services/dossier';
+import { routes } from '../../../routes';
 
 const volts = (value: number) => formatQuantity(value, 'volt');
 
@@ -76,14 +75,9 @@ export interface SafetyView {
 }
 
 /** The stores of a donor, the discharge of one of them, and whether it can hurt now. */
-export async function safetyView(donor: Donor, wanted: string | undefined): Promise<SafetyView> {
-  const { db, now } = appContext();
-  const moment = now();
-  const [unit, { touchLimit }, power] = await Promise.all([
-    unitRecord(db.read, donor, moment),
-    readSettings(db.read),
-    powerHistory(db.read, donor.id),
-  ]);
+export async function safetyView(dossier: Dossier, wanted: string | undefined): Promise<SafetyView> {
+  const { db, donor, now: moment } = dossier;
+  const [unit, { touchLimit }, power] = await Promise.all([unitRecord(dossier), dossier.settings(), dossier.power()]);
   const known = unit.stores.map((entry) => assess(entry, { voltages: unit.voltages, touchLimit, power }));
   const open = known.filter(({ state }) => state.kind !== 'measured-dead');
   const chosen =
@@ -128,7 +122,7 @@ export async function safetyView(donor: Donor, wanted: string | undefined): Prom
           start: chosen.present,
           capacitance: chosen.largest,
           touchLimit,
-          stocked: await stockedResistors(db.read),
+          stocked: await stockedResistors(db),
         }
       : null,
   };
@@ -177,7 +171,7 @@ function card({ entry, state, hold, run, largest }: Assessed, code: string, sele
     ].join(', '),
     selected,
     dead,
-    href: `/donors/${code}/make-safe?store=${store.name}`,
+    href: routes.station(code, 'make-safe', { store: store.name }),
     facts: [
       { label: 'may hold', value: volts(hold.volts) },
       {

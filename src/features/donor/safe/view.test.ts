@@ -1,5 +1,5 @@
+import { dossierOf } from '../../../services/dossier/testing/dossierOf';
 import { valueOf } from '../../../services/command';
-import { findDonor } from '../../../db/repositories/donors';
 import { shareContext } from '../../../db/testing/sharedContext';
 import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { keepSetting } from '../../../db/testing/edited';
@@ -9,7 +9,7 @@ import { storeForm } from './schema';
 import { registerDonor } from '../intake/commands';
 import { recordLine } from '../shared/recordLine';
 import { addStore, listPartAsStore } from './commands';
-import { loadDonor } from '../shared/view.server';
+import { loadDonor } from '../shared/load.server';
 import { safetyView } from './view.server';
 
 type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
@@ -35,9 +35,7 @@ async function type(...lines: string[]) {
 }
 
 async function view(store?: string) {
-  const donor = await findDonor(fixture.app.db.read, code);
-  if (!donor) throw new Error('no donor');
-  const plain = JSON.stringify(await safetyView(donor, store)).replaceAll('\u00a0', ' ');
+  const plain = JSON.stringify(await safetyView(await dossierOf(fixture.app, code), store)).replaceAll('\u00a0', ' ');
   return JSON.parse(plain) as Awaited<ReturnType<typeof safetyView>>;
 }
 
@@ -89,7 +87,7 @@ describe('one store, reading by reading', () => {
   });
 
   test.each`
-    lines                                                                                                                | message                         | why
+    lines                                                                                                                | message                      | why
     ${['c3 300V @ 0s', 'c3 245V @ 10s']}                                                                                 | ${/needs three/}             | ${'two readings make no fit'}
     ${['c3 200V @ 0s', 'c3 210V @ 10s', 'c3 220V @ 20s']}                                                                | ${/still plugged in/}        | ${'it rises'}
     ${['c3 300V @ 0s', 'c3 120V @ 5s', 'c3 71V @ 10s', 'c3 66V @ 15s', 'c3 65V @ 20s', 'c3 65V @ 25s']}                  | ${/stays near 65 V/}         | ${'the bleed opens on the way down'}
@@ -259,7 +257,9 @@ describe('what the size and the shape of a discharge add', () => {
     await type('store cx1 470n 275V bleed 10M', 'cx1 0.2V');
     // 373 V peak: 2 s to 60 V is 2.33 MΩ, the time-constant rule 2.13 MΩ, 1 s to 34 V 0.89 MΩ, by hand.
     const message = (await view()).message.join(' ');
-    expect(message).toContain('2.1 MΩ for time constant of 1 s (IEC 60950-1), 2.3 MΩ for 60 V within 2 s (IEC 62368-1)');
+    expect(message).toContain(
+      '2.1 MΩ for time constant of 1 s (IEC 60950-1), 2.3 MΩ for 60 V within 2 s (IEC 62368-1)',
+    );
     expect(message).toContain('The 10 MΩ traced is more than any of them allows.');
   });
 

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { GRAMMAR } from '../../../core/benchline';
 import type { StationName } from '../../../core/station';
-import { Page } from '../../../ui/frame/Page';
+import { PageFrame } from '../../../ui/frame/Page';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { StageLine } from '../../../ui/frame/StageLine';
 import { Tag } from '../../../ui/value/marks';
@@ -24,21 +24,19 @@ export function DonorPage({
     href,
   }));
   return (
-    <Page
-      head={<DonorHead frame={frame} station={station} />}
-      foot={<BenchLine code={frame.code} station={station} context={frame.context} />}
-    >
+    <PageFrame foot={<BenchLine code={frame.code} station={station} context={frame.context} />}>
+      <DonorHead frame={frame} station={station} />
       {children}
       <Shortcuts
         keys={[...keys, { key: '/', label: 'type into the bench line', focus: 'bench-line' }]}
         lines={GRAMMAR}
       />
-    </Page>
+    </PageFrame>
   );
 }
 
 function DonorHead({ frame, station }: { frame: DonorFrame; station: StationName }) {
-  const { code, title, message, live, stages } = frame;
+  const { code, title, subtitle, live, stages } = frame;
   return (
     <header className="border-b border-rule px-[22px] pt-3.5 pb-2.5 max-[899px]:px-4 max-[899px]:pt-2.5">
       <div className="mb-3 flex items-center gap-3.5 max-[899px]:mb-2 max-[899px]:flex-wrap max-[899px]:gap-2">
@@ -47,7 +45,7 @@ function DonorHead({ frame, station }: { frame: DonorFrame; station: StationName
           <h1 className="truncate text-[18px] leading-tight font-semibold tracking-[-0.01em] max-[899px]:text-[15px]">
             {title}
           </h1>
-          <p className="truncate text-[12px] text-ink-2 max-[899px]:hidden">{message}</p>
+          <p className="truncate text-[12px] text-ink-2 max-[899px]:hidden">{subtitle}</p>
         </div>
         {live && (
           <p className="ml-auto flex flex-none items-center gap-2.5 rounded-[4px] border-[1.5px] border-stop bg-stop-wash px-3 py-1.5 text-[13.5px] font-semibold text-stop max-[899px]:w-full max-[899px]:py-1 max-[899px]:text-[12.5px]">

@@ -47,11 +47,7 @@ function Matter({ code, matter }: { code: string; matter: NoteView }) {
             className="mt-1 grid grid-cols-[110px_1fr_auto] items-start gap-x-2.5"
             clearAfter
           >
-            <SelectField
-              name="status"
-              label="it is now"
-              options={next.map((word) => ({ value: word, label: word }))}
-            />
+            <SelectField name="status" label="it is now" options={next.map((word) => ({ value: word, label: word }))} />
             <TextField name="because" label="because" placeholder="measured 2.1 A" />
             <div className="pt-[21px]">
               <SubmitButton>Say so</SubmitButton>

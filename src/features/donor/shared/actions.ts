@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { appContext } from '../../../db/context';
+import { appContext } from '../../../db/appContext';
 import { recordLine } from './recordLine';
 import { addNote, moveIssue, finishStation, goOn } from './commands';
 import { undoStep, undoLatest } from '../../../services/command';

@@ -1,11 +1,11 @@
 import 'server-only';
 import { ISSUE_STATUSES, type IssueStatus } from '../../../core/benchline';
 import { STATION_LABEL, type StationName } from '../../../core/station';
-import { appContext } from '../../../db/context';
-import type { Donor } from '../../../db/repositories/donors';
+
 import { listJournal } from '../../../db/repositories/journal';
-import { eventsOfNotes, isOpen, listNotes, type Note } from '../../../db/repositories/notes';
-import { clockOf, dayOf } from './words';
+import { eventsOfNotes, isOpen, type Note } from '../../../db/repositories/notes';
+import { clockOf, dayOf } from '../../../ui/value/moments';
+import type { Dossier } from '../../../services/dossier';
 
 export interface NoteView {
   readonly id: string;
@@ -27,15 +27,19 @@ export interface NoteView {
 }
 
 /** Notes, questions and claims of a donor, of one station or one part when given. */
-export async function notesView(donor: Donor, of: { station?: StationName; ref?: string } = {}): Promise<NoteView[]> {
-  const { db, now } = appContext();
-  const moment = now();
-  const rows = await listNotes(db.read, donor.id, of);
+export async function notesView(
+  dossier: Dossier,
+  of: { station?: StationName; ref?: string } = {},
+): Promise<NoteView[]> {
+  const { db, now } = dossier;
+  const rows = (await dossier.notes()).filter(
+    ({ station, ref }) => (!of.station || station === of.station) && (!of.ref || ref === of.ref),
+  );
   const events = await eventsOfNotes(
-    db.read,
+    db,
     rows.map(({ id }) => id),
   );
-  const when = (ms: number) => `${dayOf(ms, moment)} ${clockOf(ms)}`;
+  const when = (ms: number) => `${dayOf(ms, now)} ${clockOf(ms)}`;
   return rows.map((note) => ({
     id: note.id,
     when: when(note.createdMs),
@@ -47,7 +51,7 @@ export async function notesView(donor: Donor, of: { station?: StationName; ref?:
     open: isOpen(note),
     sign: signOf(note),
     steps: (events.get(note.id) ?? []).map(({ atMs, status, because }) => ({ when: when(atMs), status, because })),
-    next: nextStandings(note.status, note.claim),
+    next: nextStatuses(note.status, note.claim),
   }));
 }
 
@@ -57,19 +61,17 @@ function signOf(note: Note): string {
 }
 
 /** A claim may be supported, a question only settled; what is settled may be superseded by what is learnt later. */
-function nextStandings(status: IssueStatus | '', claim: boolean): IssueStatus[] {
+function nextStatuses(status: IssueStatus | '', claim: boolean): IssueStatus[] {
   return ISSUE_STATUSES.filter(
     (next) => next !== 'claimed' && next !== status && (claim || next === 'settled') && status !== 'superseded',
   );
 }
 
 /** What was done to a donor, newest first. */
-export async function journalView(donor: Donor, limit = 200) {
-  const { db, now } = appContext();
-  const moment = now();
-  return (await listJournal(db.read, donor.id, limit)).map(({ id, atMs, station, message, undone }) => ({
+export async function journalView({ db, donor, now }: Dossier, limit = 200) {
+  return (await listJournal(db, donor.id, limit)).map(({ id, atMs, station, message, undone }) => ({
     id,
-    when: `${dayOf(atMs, moment)} ${clockOf(atMs)}`,
+    when: `${dayOf(atMs, now)} ${clockOf(atMs)}`,
     station: station && STATION_LABEL[station],
     message,
     undone,

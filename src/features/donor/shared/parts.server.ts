@@ -16,9 +16,7 @@ import { formatQuantity } from '../../../core/quantity';
 import { senseCheck, type UnitStress } from '../../../core/sense';
 import { SOURCE_MEANING } from '../../../core/evidence';
 import type { Reading } from '../../../core/marking';
-import { appContext } from '../../../db/context';
-import type { Donor } from '../../../db/repositories/donors';
-import { listParts, type PartRecord } from '../../../db/repositories/parts';
+import { type PartRecord } from '../../../db/repositories/parts';
 import { ratingHistory } from '../../../db/repositories/ratings';
 import type { Cell, TableColumn, TableRow } from '../../../ui/table/tableTypes';
 import { judgeRecord, ratingsForStock } from '../../../services/board/judgeRecord';
@@ -27,7 +25,9 @@ import { donorStress } from '../../../services/board/donorStress';
 import { testContext, type TestContext } from '../../../services/board/testContext';
 import { partTest, type PartTestView } from '../test/present';
 import { partIdentity, type PartIdentity } from '../identify/partIdentity.server';
-import { clockOf, ratingSummary, weakestSource } from './words';
+import { ratingSummary, weakestSource } from './words';
+import { clockOf } from '../../../ui/value/moments';
+import type { Dossier } from '../../../services/dossier';
 
 export interface PartView {
   readonly ref: string;
@@ -95,12 +95,11 @@ function columnsOf(station: 'identify' | 'test' | 'harvest'): TableColumn[] {
 
 /** The parts of a donor as a table, and one of them in full. */
 export async function partsView(
-  donor: Donor,
+  dossier: Dossier,
   of: { station: 'identify' | 'test' | 'harvest'; wanted: string | undefined },
 ): Promise<PartsView> {
-  const { db } = appContext();
-  const all = await listParts(db.read, donor.id);
-  const [unit, context] = await Promise.all([donorStress(db.read, donor), testContext(db.read, donor)]);
+  const { donor } = dossier;
+  const [all, unit, context] = await Promise.all([dossier.parts(), donorStress(dossier), testContext(dossier)]);
   const fitted = all.filter(({ part }) => !part.fitments.includes('unpopulated'));
   const judged = all.map((record) => ({ record, judgement: judgeRecord(record, context) }));
   const shown = judged.filter(
@@ -117,7 +116,7 @@ export async function partsView(
       row({ code: donor.code, station: of.station, unit }, record, judgement, chosen?.record === record),
     ),
     selected: chosen
-      ? await partView(donor, of.station, chosen.record, { judgement: chosen.judgement, context })
+      ? await partView(dossier, of.station, chosen.record, { judgement: chosen.judgement, context })
       : null,
     total: fitted.length,
     identified: fitted.filter(isIdentified).length,
@@ -192,14 +191,14 @@ function row(
 }
 
 async function partView(
-  donor: Donor,
+  dossier: Dossier,
   station: string,
   record: PartRecord,
   { judgement, context }: { judgement: Judgement | undefined; context: TestContext },
 ): Promise<PartView> {
   const { part, ratings } = record;
   const rule = kindRule(part.kind);
-  const history = await ratingHistory(appContext().db.read, part.id);
+  const history = await ratingHistory(dossier.db, part.id);
   return {
     ref: part.ref,
     kind: part.kind,
@@ -216,7 +215,7 @@ async function partView(
       .join(', '),
     marking: part.marking ?? '',
     harvested: part.state === 'harvested',
-    identity: station === 'identify' ? await partIdentity(donor, record) : null,
+    identity: station === 'identify' ? await partIdentity(dossier, record) : null,
     taken: readingsOf(part)
       .filter((reading) => isTaken(reading, part, history))
       .map(readingId),

@@ -1,5 +1,5 @@
+import { dossierOf } from '../../../services/dossier/testing/dossierOf';
 import { valueOf } from '../../../services/command';
-import { findDonor } from '../../../db/repositories/donors';
 import { shareContext } from '../../../db/testing/sharedContext';
 import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { donorForm } from '../intake/schema';
@@ -10,7 +10,7 @@ import { addNote } from './commands';
 import { recordLine } from './recordLine';
 import { undoLatest } from '../../../services/command/undo';
 import { donorLines } from '../../../services/dossier/donorLines';
-import { loadDonor, stationInHandOf } from './view.server';
+import { loadAddressInHand, loadDonor } from './load.server';
 import { journalView, notesView } from './notes.server';
 import { harvestView } from '../harvest/view.server';
 import { partsView } from './parts.server';
@@ -37,14 +37,10 @@ async function type(...lines: string[]) {
     expect(await recordLine(fixture.app, { code, station: 'identify', line })).toMatchObject({ ok: true });
 }
 
-const donor = async () => {
-  const found = await findDonor(fixture.app.db.read, code);
-  if (!found) throw new Error('no donor');
-  return found;
-};
+const dossier = (of = code) => dossierOf(fixture.app, of);
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value).replaceAll('\u00a0', ' ')) as T;
 const parts = async (station: 'identify' | 'test' | 'harvest', wanted?: string) =>
-  plain(await partsView(await donor(), { station, wanted }));
+  plain(await partsView(await dossier(), { station, wanted }));
 
 describe('the parts of a donor', () => {
   beforeEach(() =>
@@ -156,7 +152,7 @@ describe('the parts of a donor', () => {
   test('what was taken is listed with its bin, and offered no more', async () => {
     await type('store c3 82u 400V', 'c3 0.4V', 'r12 measures 4k69');
     await takePart(fixture.app, { code, ref: 'R12', bin: 'A1' });
-    expect(plain(await harvestView(await donor()))).toMatchObject({
+    expect(plain(await harvestView(await dossier()))).toMatchObject({
       bins: ['A1'],
       lots: [{ message: 'resistor 4.69 kΩ', grade: 'A', pieces: 1, bin: 'A1' }],
     });
@@ -188,7 +184,7 @@ describe('the frame of a donor', () => {
 
   test('an unknown code leads nowhere', async () => {
     expect(await loadDonor('ZZZ-ZZZ')).toBeUndefined();
-    expect(await stationInHandOf('ZZZ-ZZZ')).toBeUndefined();
+    expect(await loadAddressInHand('ZZZ-ZZZ')).toBeUndefined();
   });
 
   test.each`
@@ -199,9 +195,9 @@ describe('the frame of a donor', () => {
     ${['store c3 82u 400V', 'c3 0.4V', 'r1 4k7', 'r2 10k', 'r1 measures 4k7']} | ${'test'}      | ${'test 1 of 2 parts'}
   `('work stands at $station: $next', async ({ lines, station, next }) => {
     await type(...(lines as string[]));
-    const line = (await donorLines({ query: code, page: 0, size: 5 })).lines[0];
+    const line = (await donorLines(fixture.app, { query: code, page: 0, size: 5 })).lines[0];
     expect(line).toMatchObject({ station, next, message: expect.stringContaining('dead') });
-    expect(await stationInHandOf(code)).toBe(line?.href);
+    expect(await loadAddressInHand(code)).toBe(line?.href);
   });
 });
 
@@ -210,12 +206,12 @@ test('notes and the journal tell what was done, with what was taken back struck'
   await addNote(fixture.app, code, { station: 'record', text: 'who made U1', ref: '', sort: 'question' });
   await type('r1 4k7');
   await undoLatest(fixture.app, code);
-  expect(await notesView(await donor())).toMatchObject([
+  expect(await notesView(await dossier())).toMatchObject([
     { station: 'Open', text: 'glued', ref: '', question: false, open: false },
     { station: 'Record', text: 'who made U1', question: true, open: true, next: ['settled'] },
   ]);
-  expect(await notesView(await donor(), { station: 'open' })).toHaveLength(1);
-  const [latest, ...earlier] = await journalView(await donor());
+  expect(await notesView(await dossier(), { station: 'open' })).toHaveLength(1);
+  const [latest, ...earlier] = await journalView(await dossier());
   expect(latest).toMatchObject({ undone: true, message: expect.stringContaining('R1') });
   expect(earlier.every(({ undone }) => !undone)).toBe(true);
 });

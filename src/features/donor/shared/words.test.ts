@@ -1,5 +1,6 @@
 import type { Evidenced } from '../../../core/evidence';
-import { agoOf, dayOf, ratingSummary, weakestSource } from './words';
+import { ratingSummary, weakestSource } from './words';
+import { agoOf, dayOf } from '../../../ui/value/moments';
 
 const NOW = new Date(2026, 10, 25, 9, 0).getTime();
 const MINUTE = 60_000;

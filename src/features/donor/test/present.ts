@@ -19,7 +19,7 @@ import type { PartRecord } from '../../../db/repositories/parts';
 import { readingsThatCount, underTest } from '../../../services/board/judgeRecord';
 import type { TestContext } from '../../../services/board/testContext';
 import { transformerView, type TransformerView } from './transformer';
-import { clockOf } from '../shared/words';
+import { clockOf } from '../../../ui/value/moments';
 
 export interface TestFieldView {
   readonly name: string;

@@ -1,6 +1,6 @@
 'use server';
 
-import { appContext } from '../../../db/context';
+import { appContext } from '../../../db/appContext';
 import { removeFact } from './commands';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { key } from '../shared/arguments';

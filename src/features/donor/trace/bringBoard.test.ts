@@ -1,14 +1,14 @@
+import { dossierOf } from '../../../services/dossier/testing/dossierOf';
 import { valueOf } from '../../../services/command';
 import { readFileSync } from 'node:fs';
 import { toSpice } from '../../../core/board';
 import { analyse } from '../../../core/topology';
-import { findDonor } from '../../../db/repositories/donors';
 import { shareContext } from '../../../db/testing/sharedContext';
 import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { readBoard } from '../../../formats/board';
 import { donorStress } from '../../../services/board/donorStress';
 import { donorForm } from '../intake/schema';
-import { boardFileOf, bringBoardFile } from './boardFile.server';
+import { boardFileOf, bringBoardFile } from './boardRoute.server';
 import { traceView } from './view.server';
 import { registerDonor } from '../intake/commands';
 import { recordLine } from '../shared/recordLine';
@@ -25,12 +25,8 @@ beforeEach(async () => {
 });
 afterEach(() => fixture.dispose());
 
-const donor = async () => {
-  const found = await findDonor(fixture.app.db.read, code);
-  if (!found) throw new Error('no donor');
-  return found;
-};
-const board = async () => (await traceView(await donor(), true)).board;
+const dossier = (of = code) => dossierOf(fixture.app, of);
+const board = async () => (await traceView(await dossier(), true)).board;
 const reference = (name: string) => readFileSync(`src/core/topology/fixtures/boards/${name}.json`, 'utf8');
 
 test.each([
@@ -80,16 +76,16 @@ test.each([
 
 test('what a part must stand follows from the topology once the board is traced', async () => {
   const read = fixture.app.db.read;
-  expect((await donorStress(read, await donor())).topology).toBeUndefined();
+  expect((await donorStress(await dossier())).topology).toBeUndefined();
   await bringBoardFile({ code, name: 'router', content: reference('router-adapter-12v') });
-  expect((await donorStress(read, await donor())).topology).toBe('flyback');
+  expect((await donorStress(await dossier())).topology).toBe('flyback');
   await recordLine(fixture.app, { code, station: 'trace', line: 't303 as forward' });
-  expect((await donorStress(read, await donor())).topology).toBe('forward');
+  expect((await donorStress(await dossier())).topology).toBe('forward');
 });
 
 test('the power path counts the pins that power passes, and names those that are open', async () => {
   for (const line of ['j1 mains-inlet', 'f1 fuse', 'br1 bridge', 'j1.l - f1.1', 'f1.2 - br1.ac1'])
     await recordLine(fixture.app, { code, station: 'trace', line });
-  const { power } = analyse((await traceView(await donor(), false)).board);
+  const { power } = analyse((await traceView(await dossier(), false)).board);
   expect(power).toEqual({ pins: 8, traced: 4, open: ['J1.N', 'BR1.AC2', 'BR1.+', 'BR1.-'] });
 });

@@ -1,5 +1,5 @@
+import { dossierOf } from '../../../services/dossier/testing/dossierOf';
 import { valueOf } from '../../../services/command';
-import { findDonor } from '../../../db/repositories/donors';
 import { shareContext } from '../../../db/testing/sharedContext';
 import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { answerBoard } from '../../../workers/answerBoard';
@@ -38,9 +38,7 @@ async function type(...lines: string[]) {
   }
 }
 const view = async (isDone = false) => {
-  const donor = await findDonor(fixture.app.db.read, code);
-  if (!donor) throw new Error('no donor');
-  return traceView(donor, isDone);
+  return traceView(await dossierOf(fixture.app, code), isDone);
 };
 
 test('the board carries what was logged: kinds, roles, values, pins and the nameplate', async () => {

@@ -1,12 +1,12 @@
 import 'server-only';
 import { contradictions, fixedWords, type Board } from '../../../core/board';
 import { formatQuantity } from '../../../core/quantity';
-import { appContext } from '../../../db/context';
-import { listBoardFacts, type BoardFact } from '../../../db/repositories/boardFacts';
-import type { Donor } from '../../../db/repositories/donors';
+
+import type { BoardFact } from '../../../db/repositories/boardFacts';
 import { tracedBoard } from '../../../services/board/tracedBoard';
 import { boardPhotos, type BoardPhoto } from '../photos/view.server';
-import { clockOf } from '../shared/words';
+import { clockOf } from '../../../ui/value/moments';
+import type { Dossier } from '../../../services/dossier';
 
 export interface FactView {
   readonly id: string;
@@ -30,12 +30,11 @@ export interface TraceView {
  * The board of a donor as it is known so far: its parts, and what the meter said. Once the station is declared done,
  * every join is taken to be in.
  */
-export async function traceView(donor: Donor, isDone: boolean): Promise<TraceView> {
-  const db = appContext().db.read;
+export async function traceView(dossier: Dossier, isDone: boolean): Promise<TraceView> {
   const [board, facts, photos] = await Promise.all([
-    tracedBoard(db, donor, isDone),
-    listBoardFacts(db, donor.id),
-    boardPhotos(donor),
+    tracedBoard(dossier, isDone),
+    dossier.boardFacts(),
+    boardPhotos(dossier),
   ]);
   const views = facts.map(viewOf);
   const conflicts = contradictions(board).map((set) =>

@@ -23,7 +23,7 @@ const madeOf = (name: MadeWave, task: WaveTask, parameters: WaveParameters, chan
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
 
 test.each`
-  made           | task           | told                      | test             | message                                | fields
+  made           | task           | told                      | test             | message                             | fields
   ${'ramp'}      | ${'ramp'}      | ${{ volts: 12 }}          | ${'choke'}       | ${/^(99|100|101)[^ ]* µH ± .* µH$/} | ${['inductance', 'saturation']}
   ${'ramp'}      | ${'ramp'}      | ${{ volts: 12 }}          | ${'transformer'} | ${/µH/}                             | ${['open', 'saturation']}
   ${'ramp'}      | ${'ramp'}      | ${{ volts: 12 }}          | ${'capacitor'}   | ${/µH/}                             | ${[]}

@@ -1,8 +1,8 @@
 import 'server-only';
 import { kindRule, type TestName } from '../../../core/part';
-import { appContext } from '../../../db/context';
-import type { Donor } from '../../../db/repositories/donors';
+
 import { findPart } from '../../../db/repositories/parts';
+import type { Dossier } from '../../../services/dossier';
 
 /** The part that a recording is of: what its test can keep of it. */
 export interface WavePart {
@@ -12,8 +12,8 @@ export interface WavePart {
 }
 
 /** The part named in an address, or nothing. */
-export async function wavePart(donor: Donor, ref: string): Promise<WavePart | null> {
-  const found = ref === '' ? undefined : await findPart(appContext().db.read, donor.id, ref.toUpperCase());
+export async function wavePart({ db, donor }: Dossier, ref: string): Promise<WavePart | null> {
+  const found = ref === '' ? undefined : await findPart(db, donor.id, ref.toUpperCase());
   if (!found) return null;
   const rule = kindRule(found.part.kind);
   return {

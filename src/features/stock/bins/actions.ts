@@ -1,6 +1,6 @@
 'use server';
 
-import { appContext } from '../../../db/context';
+import { appContext } from '../../../db/appContext';
 import { countBin, sizeBin } from './commands';
 import { capacityForm, countForm } from './schema';
 import { submit } from '../../../ui/form/fieldSchemas';

@@ -2,8 +2,7 @@ import type { AppContext } from '../../../db/context';
 import { findBin, lotsInBin } from '../../../db/repositories/bins';
 import type { Edit } from '../../../db/repositories/journal';
 import { findLots } from '../../../db/repositories/lotSearch';
-import { refuse, run, type Outcome } from '../../../services/command';
-import { ON_STOCK } from '../lot/moves';
+import { ON_STOCK, refuse, run, type Outcome } from '../../../services/command';
 
 async function knownBin(edit: Edit, bin: string) {
   return (await findBin(edit.tx, bin)) ?? refuse('bin-unknown', { bin });

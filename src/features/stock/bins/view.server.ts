@@ -1,17 +1,8 @@
 import 'server-only';
-import { limitText } from '../../../core/measure';
-import { kindRule, type RatingName } from '../../../core/part';
-import { noPause, stepByStep } from '../../../core/steps';
-import {
-  LIE_YEARS,
-  lotTitle,
-  parseFilter,
-  reformAdvice,
-  yearsBefore,
-  yearsBetween,
-  type LotEntry,
-} from '../../../core/stock';
-import { appContext } from '../../../db/context';
+import { dayOf } from '../../../ui/value/moments';
+import { kindRule } from '../../../core/part';
+import { LIE_YEARS, lotTitle, reformAdvice, yearsBefore, yearsBetween } from '../../../core/stock';
+import type { AppContext } from '../../../db/context';
 import {
   findBin,
   listBins,
@@ -20,12 +11,9 @@ import {
   oldElectrolytics,
   type OldLot,
 } from '../../../db/repositories/bins';
-import { allLots, findLots, type LotRow } from '../../../db/repositories/lotSearch';
+import { findLots } from '../../../db/repositories/lotSearch';
 import { latestStockSteps } from '../../../db/repositories/stockSteps';
-import { readStock, stockAsCsv, stockAsJson } from '../../../formats/stock';
-import type { FormOutcome } from '../../../ui/form/outcome';
 import { REASON } from '../lot/ledgerWords';
-import { importStock, soundRows } from '../lists/commands';
 
 /** A drawer of a cabinet. */
 export interface DrawerView {
@@ -37,15 +25,11 @@ export interface DrawerView {
   readonly counted: string;
 }
 
-const dayOf = (ms: number) =>
-  new Date(ms).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
-
 /** Cabinets by the beginning of their drawers' codes, each with its drawers. */
-export async function binsView(): Promise<{
+export async function binsView({ db }: AppContext): Promise<{
   cabinets: readonly { name: string; drawers: readonly DrawerView[] }[];
   full: number;
 }> {
-  const { db } = appContext();
   const bins = await listBins(db.read);
   const cabinets = new Map<string, DrawerView[]>();
   for (const { code, lots, pieces, capacity, countedMs } of bins) {
@@ -67,8 +51,7 @@ export async function binsView(): Promise<{
 export type BinsView = Awaited<ReturnType<typeof binsView>>;
 
 /** A drawer to be counted: each lot with what is booked. */
-export async function stocktakeView(code: string) {
-  const { db } = appContext();
+export async function stocktakeView({ db }: AppContext, code: string) {
   const bin = await findBin(db.read, code.toUpperCase());
   if (!bin) return undefined;
   const rows = await findLots(db.read, await lotsInBin(db.read, bin.id));
@@ -91,13 +74,13 @@ export type StocktakeView = NonNullable<Awaited<ReturnType<typeof stocktakeView>
 const OLD_ROWS = 60;
 
 /** What asks for a look: cans that lay long, lots nobody wanted, drawers that are over-full. */
-export async function ageingView() {
-  const { db, now } = appContext();
-  const at = now();
+export async function ageingView(app: AppContext) {
+  const { db } = app;
+  const at = app.now();
   const [cans, unwanted, { cabinets }] = await Promise.all([
     oldElectrolytics(db.read, yearsBefore(at, LIE_YEARS.electrolytic), OLD_ROWS),
     neverWanted(db.read, yearsBefore(at, LIE_YEARS.unwanted), OLD_ROWS),
-    binsView(),
+    binsView(app),
   ]);
   const rows = await findLots(
     db.read,
@@ -129,8 +112,8 @@ export type AgeingView = Awaited<ReturnType<typeof ageingView>>;
 const LATE_STEPS = 12;
 
 /** What was done to the stock lately, newest first, each to be taken back as long as it stands. */
-export async function doneLately() {
-  const steps = await latestStockSteps(appContext().db.read, { limit: LATE_STEPS });
+export async function doneLately({ db }: AppContext) {
+  const steps = await latestStockSteps(db.read, { limit: LATE_STEPS });
   return steps.map(({ id, atMs, isUndone, what }) => ({
     id,
     isUndone,
@@ -143,77 +126,3 @@ export async function doneLately() {
 }
 
 export type DoneLately = Awaited<ReturnType<typeof doneLately>>;
-
-const EXPORT_PAGE = 500;
-
-/** All lots of a filter as CSV or JSON; nothing when the filter cannot be read. */
-export async function exportStock(find: string, as: 'csv' | 'json'): Promise<string | undefined> {
-  const parsed = parseFilter(find);
-  if (!parsed.ok) return undefined;
-  const entries: LotEntry[] = [];
-  for await (const rows of allLots(appContext().db.read, parsed.filter, EXPORT_PAGE))
-    entries.push(...rows.map(entryOf));
-  return as === 'csv' ? stockAsCsv(entries) : stockAsJson(entries);
-}
-
-function entryOf({ lot, bin, ratings }: LotRow): LotEntry {
-  return {
-    code: lot.code,
-    kind: lot.kind,
-    subtype: lot.subtype ?? '',
-    technology: lot.technology ?? '',
-    marking: lot.marking,
-    package: lot.package ?? '',
-    grade: lot.grade === 'A' || lot.grade === 'B' || lot.grade === 'C' ? lot.grade : '',
-    limits: lot.limits,
-    pieces: lot.onHand,
-    bin,
-    note: lot.gradeReason.slice(0, 120),
-    ratings: Object.fromEntries(
-      kindRule(lot.kind).ratings.flatMap((name: RatingName) => {
-        const rating = ratings[name];
-        return rating ? [[name, { value: rating.value, source: rating.source }]] : [];
-      }),
-    ),
-  };
-}
-
-/** Rows of a preview. */
-const SHOWN = 50;
-
-export interface StockPreview {
-  readonly lots: number;
-  readonly pieces: number;
-  readonly bins: number;
-  readonly rows: readonly { line: number; what: string; message: string }[];
-  readonly refusedCount: number;
-  readonly refused: readonly { line: number; what: string; why: string }[];
-}
-
-/** What a file of lots would bring. */
-export async function previewStock(text: string, pause = noPause): Promise<StockPreview> {
-  const { read, refused } = await soundRows(appContext().db.read, await stepByStep(readStock(text), pause));
-  return {
-    lots: read.length,
-    pieces: read.reduce((sum, { entry }) => sum + entry.pieces, 0),
-    bins: new Set(read.map(({ entry }) => entry.bin)).size,
-    rows: read.slice(0, SHOWN).map(({ line, entry }) => ({
-      line,
-      what: [entry.marking, kindRule(entry.kind).label].filter((word) => word !== '').join(', '),
-      message: [
-        `${entry.pieces} into ${entry.bin}`,
-        entry.grade && `grade ${entry.grade}`,
-        entry.limits.map(limitText).join(', '),
-      ]
-        .filter(Boolean)
-        .join(', '),
-    })),
-    refusedCount: refused.length,
-    refused: refused.slice(0, SHOWN),
-  };
-}
-
-/** Takes the sound rows of a file in. */
-export function takeStockIn(text: string, pause = noPause): Promise<FormOutcome> {
-  return importStock(appContext(), text, pause);
-}

@@ -1,6 +1,6 @@
 'use server';
 
-import { appContext } from '../../../db/context';
+import { appContext } from '../../../db/appContext';
 import { removeFilter, saveFilter } from './commands';
 import { latestStockSteps } from '../../../db/repositories/stockSteps';
 import { filterForm } from './schema';

@@ -4,12 +4,10 @@ import { SOURCES } from '../../../core/evidence';
 import { kindRule, RATINGS, type KindName, type RatingName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import {
-  compareMatches,
   filterProblemText,
   filterText,
   looseningFor,
   lotTitle,
-  matchLot,
   measureRatings,
   nearRange,
   parseFilter,
@@ -17,15 +15,19 @@ import {
   type Measure,
   type StockFilter,
 } from '../../../core/stock';
-import { appContext } from '../../../db/context';
+import type { Queryable } from '../../../db/client';
+import type { AppContext } from '../../../db/context';
 import { listFilters } from '../../../db/repositories/bins';
 import { LOT_ORDERS, ordersFor, type LotOrder } from '../../../db/repositories/lotOrder';
-import { pageOfLots, searchLots, stockTotals, tightestLots, type LotRow } from '../../../db/repositories/lotSearch';
-import { searchPartsOnBoards } from '../../../db/repositories/parts';
+import { pageOfLots, searchLots, stockTotals, type LotRow } from '../../../db/repositories/lotSearch';
+import { routes } from '../../../routes';
+import { bestLot, partsOnBoards, type LotForNeed } from '../../../services/matching';
 import { PAGE_ROWS, type TableColumn, type TableRow } from '../../../ui/table/tableTypes';
 
 /** Near misses shown for each demand. */
 const NEAR_ROWS = 5;
+/** Parts on boards shown. */
+const ON_BOARDS = 12;
 
 const COLUMNS: readonly TableColumn[] = [
   { id: 'lot', label: 'lot', chars: 9 },
@@ -44,8 +46,7 @@ const COLUMNS: readonly TableColumn[] = [
 ];
 
 /** The lots that a filter finds, the newest of them, with what else there is. */
-export async function stockView(find: string, orderText = '') {
-  const { db } = appContext();
+export async function stockView({ db }: AppContext, find: string, orderText = '') {
   const parsed = parseFilter(find);
   const order = readOrder(orderText);
   if (!parsed.ok)
@@ -56,6 +57,7 @@ export async function stockView(find: string, orderText = '') {
       problem: filterProblemText(parsed.problem),
       columns: COLUMNS,
       rows: [],
+      codes: [],
       total: 0,
       pieces: 0,
       facets: [],
@@ -67,22 +69,22 @@ export async function stockView(find: string, orderText = '') {
   const found = await searchLots(db.read, parsed.filter, { size: PAGE_ROWS });
   const { facets } = found;
   const [near, saved, onBoards, best] = await Promise.all([
-    nearMisses(parsed.filter),
+    nearMisses(db.read, parsed.filter),
     listFilters(db.read),
-    seenOnBoards(parsed.filter),
-    bestOf(parsed.filter, found),
+    partsOnBoards(db.read, parsed.filter, ON_BOARDS),
+    bestLot(db.read, parsed.filter, found),
   ]);
   const isLong = found.total > found.rows.length;
+  const rows =
+    order && isLong ? await pageOfLots(db.read, parsed.filter, { page: 0, size: PAGE_ROWS, order }) : found.rows;
   return {
     find,
     order: order && isLong ? order : null,
     orders: isLong ? ordersFor(parsed.filter) : [],
     problem: null,
     columns: COLUMNS,
-    rows: (order && isLong
-      ? await pageOfLots(db.read, parsed.filter, { page: 0, size: PAGE_ROWS, order })
-      : found.rows
-    ).map(lotTableRow),
+    rows: rows.map(lotTableRow),
+    codes: rows.map(({ lot }) => lot.code),
     total: found.total,
     pieces: found.pieces,
     facets: [
@@ -118,27 +120,32 @@ export async function stockView(find: string, orderText = '') {
         .map(({ word, find: added, n }) => ({
           word,
           n,
-          href: `/stock?find=${encodeURIComponent(`${find} ${added}`.trim())}`,
+          href: routes.stock({ find: `${find} ${added}`.trim() }),
         })),
     })),
     near,
-    best,
+    best: bestView(best),
     saved: saved.map(({ id, name, filter }) => ({
       id,
       name,
       filter,
-      href: `/stock?find=${encodeURIComponent(filter)}`,
+      href: routes.stock({ find: filter }),
     })),
-    onBoards,
+    onBoards: onBoards.map(boardTableRow),
   };
 }
 
 /** A further page of the lots that a filter finds; none when it cannot be read. */
-export async function stockRows(find: string, page: number, orderText = ''): Promise<readonly TableRow[]> {
+export async function stockRows(
+  { db }: AppContext,
+  find: string,
+  page: number,
+  orderText = '',
+): Promise<readonly TableRow[]> {
   const parsed = parseFilter(find);
   if (!parsed.ok) return [];
   const of = { page, size: PAGE_ROWS, order: readOrder(orderText) };
-  return (await pageOfLots(appContext().db.read, parsed.filter, of)).map(lotTableRow);
+  return (await pageOfLots(db.read, parsed.filter, of)).map(lotTableRow);
 }
 
 /** An order as it stands in an address: `pieces`, or `-pieces` with the most first; none when it is no order. */
@@ -149,35 +156,32 @@ function readOrder(text: string): LotOrder | undefined {
 
 export type StockView = Awaited<ReturnType<typeof stockView>>;
 
-/** The lot that meets a question best: what fits, then the tightest, so that a strong part is kept. */
-async function bestOf(filter: StockFilter, found: { rows: readonly LotRow[]; total: number }) {
-  if (!filter.kind || filter.demands.length === 0) return null;
-  const further = found.total > found.rows.length ? await tightestLots(appContext().db.read, filter) : [];
-  const [best] = [...found.rows, ...further]
-    .map((row) => ({ row, match: matchLot(filter, { ...row.lot, ratings: row.ratings }) }))
-    .filter(({ row, match }) => match.verdict !== 'no' && row.lot.onHand > row.lot.reserved)
-    .sort((a, b) => compareMatches(a.match, b.match));
+function bestView(best: LotForNeed | undefined) {
   if (!best) return null;
-  const { lot, bin, ratings } = best.row;
+  const { row, match, free } = best;
+  const { lot, bin, ratings } = row;
   return {
     code: lot.code,
     title: lotTitle({ ...lot, ratings }),
     grade: lot.grade,
     bin,
-    free: lot.onHand - lot.reserved,
-    verdict: best.match.verdict,
-    checks: best.match.checks.map(({ outcome, text }) => ({ outcome, text })),
+    free,
+    verdict: match.verdict,
+    checks: match.checks.map(({ outcome, text }) => ({ outcome, text })),
     limits: lot.limits.map(limitText),
   };
 }
 
 /** Lots that miss one demand by a little, by the value that would have to do. */
-async function nearMisses(filter: StockFilter): Promise<{ message: string; href: string; rows: TableRow[] }[]> {
+async function nearMisses(
+  db: Queryable,
+  filter: StockFilter,
+): Promise<{ message: string; href: string; rows: TableRow[] }[]> {
   const found = await Promise.all(
     filter.demands.map(async (demand) => {
       const rest = withoutDemand(filter, demand.rating);
       const rows = await pageOfLots(
-        appContext().db.read,
+        db,
         { ...rest, demands: [...rest.demands, ...nearRange(demand)] },
         { page: 0, size: NEAR_ROWS },
       );
@@ -197,20 +201,17 @@ async function nearMisses(filter: StockFilter): Promise<{ message: string; href:
     return [
       {
         message: `${misses.length} more if ${widest.loosened.message}`,
-        href: `/stock?find=${encodeURIComponent(filterText({ ...filter, demands: asked }))}`,
+        href: routes.stock({ find: filterText({ ...filter, demands: asked }) }),
         rows: misses.map(({ row }) => lotTableRow(row)),
       },
     ];
   });
 }
 
-/** Parts that a filter finds on boards that were not harvested yet; only when something is asked for. */
-async function seenOnBoards(filter: StockFilter): Promise<TableRow[]> {
-  const asks = filter.kind !== undefined || filter.demands.length > 0 || filter.words.length > 0;
-  if (!asks || filter.bin || filter.grade || filter.source) return [];
-  return (await searchPartsOnBoards(appContext().db.read, filter, 12)).map(({ part, donorCode, ratings }) => ({
+function boardTableRow({ part, donorCode, ratings }: Awaited<ReturnType<typeof partsOnBoards>>[number]): TableRow {
+  return {
     id: part.id,
-    href: `/donors/${donorCode}/harvest?part=${part.ref}`,
+    href: routes.station(donorCode, 'harvest', { part: part.ref }),
     cells: {
       ...ratingCells(part.kind, ratings),
       lot: { text: '–' },
@@ -220,13 +221,13 @@ async function seenOnBoards(filter: StockFilter): Promise<TableRow[]> {
       pieces: { text: '1', as: 'value' },
       from: { text: `${donorCode} ${part.ref}`, as: 'mono' },
     },
-  }));
+  };
 }
 
 function lotTableRow({ lot, bin, donorCode, partRef, ratings }: LotRow): TableRow {
   return {
     id: lot.id,
-    href: `/stock/${lot.code}`,
+    href: routes.lot(lot.code),
     cells: {
       ...ratingCells(lot.kind, ratings),
       lot: { text: lot.code, as: 'value' },
@@ -263,7 +264,7 @@ function ratingCells(kind: KindName, ratings: LotRow['ratings']): TableRow['cell
 }
 
 /** What is in the drawers, in a few words. */
-export async function stockHead(): Promise<string> {
-  const { lots, bins } = await stockTotals(appContext().db.read);
+export async function stockHead({ db }: AppContext): Promise<string> {
+  const { lots, bins } = await stockTotals(db.read);
   return `${lots} ${lots === 1 ? 'lot' : 'lots'} in ${bins} ${bins === 1 ? 'bin' : 'bins'}`;
 }

@@ -63,7 +63,7 @@ beforeEach(async () => {
 afterEach(() => fixture.dispose());
 
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value).replaceAll('\u00a0', ' ')) as T;
-const found = async (find: string) => (await stockView(find)).rows.map(({ cells }) => cells.lot?.text);
+const found = async (find: string) => (await stockView(fixture.app, find)).rows.map(({ cells }) => cells.lot?.text);
 
 test.each`
   find                         | lots                                            | why
@@ -88,7 +88,7 @@ test.each`
 });
 
 test('a search that cannot be read says which word, and finds nothing', async () => {
-  expect(await stockView('nmos vds>=tall')).toMatchObject({
+  expect(await stockView(fixture.app, 'nmos vds>=tall')).toMatchObject({
     problem: expect.stringContaining('“vds>=tall”'),
     rows: [],
     total: 0,
@@ -96,7 +96,7 @@ test('a search that cannot be read says which word, and finds nothing', async ()
 });
 
 test('counts, facets that narrow further, and what still sits on a board', async () => {
-  const view = plain(await stockView('nmos'));
+  const view = plain(await stockView(fixture.app, 'nmos'));
   expect(view).toMatchObject({ total: 2, pieces: 4 });
   expect(view.facets.find(({ label }) => label === 'grade')?.choices).toEqual(
     expect.arrayContaining([{ word: 'A', n: 1, href: '/stock?find=nmos%20grade%3AA' }]),
@@ -104,12 +104,12 @@ test('counts, facets that narrow further, and what still sits on a board', async
   expect(view.onBoards.map(({ href, cells }) => [href, cells.from?.text, cells.volts?.text])).toEqual([
     [`/donors/${DONOR_CODE}/harvest?part=Q7`, `${DONOR_CODE} Q7`, '650 V'],
   ]);
-  expect((await stockView('')).onBoards).toEqual([]);
-  expect(await stockHead()).toBe('4 lots in 3 bins');
+  expect((await stockView(fixture.app, '')).onBoards).toEqual([]);
+  expect(await stockHead(fixture.app)).toBe('4 lots in 3 bins');
 });
 
 test('the row shows the weakest evidence of what it shows', async () => {
-  const [row] = plain(await stockView('capacitor')).rows;
+  const [row] = plain(await stockView(fixture.app, 'capacitor')).rows;
   expect(row?.cells).toMatchObject({
     value: { text: '455 µF', sort: 455e-6 },
     volts: { text: '35 V' },
@@ -119,12 +119,12 @@ test('the row shows the weakest evidence of what it shows', async () => {
 
 describe('one lot', () => {
   test('a voltage that rests on the marking alone may be used at half', async () => {
-    expect(plain(await lotView('fet-600'))?.doubts).toEqual([
+    expect(plain(await lotView(fixture.app, 'fet-600'))?.doubts).toEqual([
       'Drain to source rests on the marking alone: use it up to 300 V until a datasheet is read.',
     ]);
-    expect((await lotView('FET-100'))?.doubts).toEqual([]);
-    expect((await lotView('SCH-100'))?.limits).toEqual([]);
-    expect(await lotView('NO-SUCH')).toBeUndefined();
+    expect((await lotView(fixture.app, 'FET-100'))?.doubts).toEqual([]);
+    expect((await lotView(fixture.app, 'SCH-100'))?.limits).toEqual([]);
+    expect(await lotView(fixture.app, 'NO-SUCH')).toBeUndefined();
   });
 
   test('knows which build wants it, until the need is filled or too hard', async () => {
@@ -132,12 +132,14 @@ describe('one lot', () => {
     const { code } = valueOf(await startBuild(app, { title: 'lamp', note: '' }));
     await addNeed(app, code, { role: 'switch', filter: 'nmos vds>=60', quantity: 1 });
     await addNeed(app, code, { role: 'other', filter: 'nmos vds>=400', quantity: 1 });
-    expect((await lotView('FET-600'))?.wanted.map(({ role, verdict }) => [role, verdict])).toEqual([
+    expect((await lotView(fixture.app, 'FET-600'))?.wanted.map(({ role, verdict }) => [role, verdict])).toEqual([
       ['switch', 'fits'],
       ['other', 'limit'],
     ]);
-    expect((await lotView('FET-100'))?.wanted).toMatchObject([{ role: 'switch', verdict: 'fits', margin: 100 / 60 }]);
-    expect((await lotView('CAP-470'))?.wanted).toEqual([]);
+    expect((await lotView(fixture.app, 'FET-100'))?.wanted).toMatchObject([
+      { role: 'switch', verdict: 'fits', margin: 100 / 60 },
+    ]);
+    expect((await lotView(fixture.app, 'CAP-470'))?.wanted).toEqual([]);
   });
 
   test('pieces taken and the lot moved: the ledger tells, and no more than there is comes out', async () => {
@@ -148,7 +150,7 @@ describe('one lot', () => {
     expect(await moveToBin(fixture.app, { code: 'FET-600', bin: 'Z9' })).toMatchObject({
       message: 'FET-600 moved from C2-4 to Z9.',
     });
-    expect(await lotView('FET-600')).toMatchObject({
+    expect(await lotView(fixture.app, 'FET-600')).toMatchObject({
       onHand: 1,
       bin: 'Z9',
       ledger: [
@@ -164,7 +166,11 @@ describe('one lot', () => {
   });
 
   test('its label carries what is in the bag and where it belongs', async () => {
-    const [label, second, ...more] = await lotLabels(['cap-470', 'FET-600', 'NO-SUCH'], 'http://barn.example:3000');
+    const [label, second, ...more] = await lotLabels(
+      fixture.app,
+      ['cap-470', 'FET-600', 'NO-SUCH'],
+      'http://barn.example:3000',
+    );
     expect(more).toEqual([]);
     expect(second?.code).toBe('FET-600');
     for (const text of ['CAP-470', '455', 'bin D1', DONOR_CODE]) expect(label?.svg).toContain(text);
@@ -190,7 +196,7 @@ describe('a lot counted in by hand', () => {
     expect(outcome).toMatchObject({ ok: true, message: expect.stringContaining('4 of 12N65 are in E7') });
     const code = (outcome.ok && outcome.goto?.split('/').at(-1)) || '';
     expect(await found('nmos evidence:datasheet bin:E7')).toEqual([code]);
-    expect(await lotView(code)).toMatchObject({
+    expect(await lotView(fixture.app, code)).toMatchObject({
       onHand: 4,
       grade: 'A',
       donor: null,
@@ -205,7 +211,7 @@ describe('a lot counted in by hand', () => {
     expect(await add({ grade: 'B' })).toMatchObject({ ok: false, problems: [{ field: 'limit' }] });
     const outcome = await add({ grade: 'B', limit: 'switching' });
     const code = (outcome.ok && outcome.goto?.split('/').at(-1)) || '';
-    expect(await lotView(code)).toMatchObject({ grade: 'B', limits: ['low frequency only'] });
+    expect(await lotView(fixture.app, code)).toMatchObject({ grade: 'B', limits: ['low frequency only'] });
   });
 
   test.each`
@@ -248,13 +254,16 @@ test('a long list comes in pages, and the tightest of all of it is advised', asy
   fixture = await temporaryContext();
   shareContext(fixture.app);
   await aShop(fixture.app, { lots: many });
-  const first = await stockView('nmos vds>=600');
+  const first = await stockView(fixture.app, 'nmos vds>=600');
   expect([first.rows.length, first.total, first.best?.code]).toEqual([50, 120, 'R-40']);
   // A ceiling is kept most tightly from below: 249 mΩ of 250.
-  expect(await stockView('nmos rds<0.25')).toMatchObject({ total: 69, best: { code: 'R-51', verdict: 'fits' } });
-  const pages = await Promise.all([0, 1, 2, 3].map((page) => stockRows('nmos vds>=600', page)));
+  expect(await stockView(fixture.app, 'nmos rds<0.25')).toMatchObject({
+    total: 69,
+    best: { code: 'R-51', verdict: 'fits' },
+  });
+  const pages = await Promise.all([0, 1, 2, 3].map((page) => stockRows(fixture.app, 'nmos vds>=600', page)));
   expect(pages.map((rows) => rows.length)).toEqual([50, 50, 20, 0]);
   expect(pages[0]).toEqual(first.rows);
   expect(new Set(pages.flat().map(({ id }) => id)).size).toBe(120);
-  expect(await stockRows('nmos vds>=tall', 0)).toEqual([]);
+  expect(await stockRows(fixture.app, 'nmos vds>=tall', 0)).toEqual([]);
 });

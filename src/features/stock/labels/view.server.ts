@@ -3,15 +3,16 @@ import { limitText } from '../../../core/measure';
 import { kindRule, RATINGS } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import { lotTitle } from '../../../core/stock';
-import { appContext } from '../../../db/context';
+import type { AppContext } from '../../../db/context';
 import { findLots } from '../../../db/repositories/lotSearch';
+import { routes } from '../../../routes';
 import { labelSvg, type LabelText } from './label';
 import { labelsPdf } from './labelPdf';
 import { labelSize } from './labelSizes';
 
 /** What stands on the labels of lots, each with the address of its page on the server that was asked. */
-async function labelTexts(codes: readonly string[], origin: string): Promise<LabelText[]> {
-  const rows = await findLots(appContext().db.read, codes.map((code) => code.trim().toUpperCase()).slice(0, 200));
+async function labelTexts({ db }: AppContext, codes: readonly string[], origin: string): Promise<LabelText[]> {
+  const rows = await findLots(db.read, codes.map((code) => code.trim().toUpperCase()).slice(0, 200));
   return rows.map(({ lot, bin, donorCode, partRef, ratings }) => {
     const values = kindRule(lot.kind)
       .ratings.filter((name) => ratings[name])
@@ -29,18 +30,19 @@ async function labelTexts(codes: readonly string[], origin: string): Promise<Lab
             ? ''
             : `from ${donorCode} ${partRef ?? ''}`,
       ],
-      url: `${origin}/stock/${lot.code}`,
+      url: `${origin}${routes.lot(lot.code)}`,
     };
   });
 }
 
 /** Labels of lots as SVG. */
 export async function lotLabels(
+  app: AppContext,
   codes: readonly string[],
   origin: string,
   size?: string,
 ): Promise<{ code: string; svg: string }[]> {
-  return (await labelTexts(codes, origin)).map((label) => ({
+  return (await labelTexts(app, codes, origin)).map((label) => ({
     code: label.code,
     svg: labelSvg(label, labelSize(size)),
   }));
@@ -48,9 +50,10 @@ export async function lotLabels(
 
 /** Labels of lots as a PDF for a sheet or a roll. */
 export async function lotLabelsPdf(
+  app: AppContext,
   codes: readonly string[],
   origin: string,
   of: { size: string | undefined; skip: number },
 ): Promise<Uint8Array> {
-  return labelsPdf(await labelTexts(codes, origin), labelSize(of.size), of.skip);
+  return labelsPdf(await labelTexts(app, codes, origin), labelSize(of.size), of.skip);
 }

@@ -1,12 +1,12 @@
 'use client';
 
 import { ImportRows, ListImport } from '../../../ui/list/ListImport';
-import type { StockPreview } from '../bins/view.server';
+import type { LotsPreview } from '../../../services/exchange';
 
 /** Brings a list of lots in. */
 export function BringSheet() {
   return (
-    <ListImport<StockPreview>
+    <ListImport<LotsPreview>
       url="/stock/import"
       goto="/stock"
       fileLabel="List of lots"

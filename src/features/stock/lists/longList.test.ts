@@ -3,7 +3,7 @@ import { parseFilter } from '../../../core/stock';
 import { pageOfLots, searchLots } from '../../../db/repositories/lotSearch';
 import { shareContext } from '../../../db/testing/sharedContext';
 import { temporaryContext } from '../../../db/testing/temporaryContext';
-import { previewStock, takeStockIn } from '../bins/view.server';
+import { importLots, previewLots } from '../../../services/exchange';
 import { stockRows, stockView } from '../find/view.server';
 
 const ROWS = 100_000;
@@ -36,12 +36,12 @@ test(
     const text = list();
     const bad = Array.from({ length: ROWS }, (_, row) => row).filter(isBad);
     const good = Array.from({ length: ROWS }, (_, row) => row).filter((row) => !isBad(row));
-    const preview = await previewStock(text);
+    const preview = await previewLots(fixture.app, text);
     expect(preview).toMatchObject({ lots: good.length, bins: 40, refusedCount: bad.length });
     expect(preview.refused.map(({ line }) => line)).toEqual(bad.map((row) => row + 2));
 
     const shares: number[] = [];
-    const stopping = takeStockIn(text, (share) => {
+    const stopping = importLots(fixture.app, text, (share) => {
       shares.push(share);
       return share > 0.4 ? Promise.reject(new Error('stopped')) : Promise.resolve();
     });
@@ -49,7 +49,7 @@ test(
     expect(shares).toEqual([...shares].sort((a, b) => a - b));
     expect(await held()).toEqual({ lots: 0, pieces: 0, ledger: 0, bins: 0 });
 
-    expect(await takeStockIn(text)).toMatchObject({
+    expect(await importLots(fixture.app, text)).toMatchObject({
       ok: true,
       message: `${good.length} lots came in; ${bad.length} rows were refused.`,
     });
@@ -118,7 +118,7 @@ test.each`
     .filter((row) => !isBad(row) && meets(row))
     .sort((a, b) => sign * (keyOf(a) < keyOf(b) ? -1 : keyOf(a) > keyOf(b) ? 1 : 0) || b - a);
   for (const page of [0, Math.floor(right.length / 50 / 2)]) {
-    const rows = await stockRows(find, page, order);
+    const rows = await stockRows(fixture.app, find, page, order);
     expect(rows.map(({ cells }) => `${cells.marking?.text} ${cells.bin?.text} ${cells.pieces?.text}`)).toEqual(
       right.slice(page * 50, page * 50 + 50).map((row) => `T${row % 500} B${row % 40} ${1 + (row % 9)}`),
     );
@@ -126,11 +126,11 @@ test.each`
 });
 
 test('a long answer says what it can be put in order by; a rating only while the kind is known', async () => {
-  expect(await stockView('nmos >=600V', '-volts')).toMatchObject({
+  expect(await stockView(fixture.app, 'nmos >=600V', '-volts')).toMatchObject({
     order: { by: 'volts', down: true },
     orders: ['marking', 'kind', 'value', 'volts', 'amperes', 'package', 'grade', 'pieces', 'bin'],
   });
-  const all = await stockView('', 'soup');
+  const all = await stockView(fixture.app, '', 'soup');
   expect(all).toMatchObject({ order: null });
   expect(all.orders).not.toContain('volts');
 });

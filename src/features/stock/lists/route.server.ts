@@ -1,6 +1,11 @@
 import 'server-only';
+import { appContext } from '../../../db/appContext';
 import { listRoute } from '../../../server/uploads';
-import { previewStock, takeStockIn } from '../bins/view.server';
+import { importLots, previewLots } from '../../../services/exchange';
 
 /** Answers a list of lots that was sent: what it would bring, or that it came in. */
-export const answerLots = listRoute({ what: 'lots', preview: previewStock, apply: takeStockIn });
+export const answerLots = listRoute({
+  what: 'lots',
+  preview: (text, pause) => previewLots(appContext(), text, pause),
+  apply: (text, pause) => importLots(appContext(), text, pause),
+});

@@ -1,6 +1,6 @@
 'use server';
 
-import { appContext } from '../../../db/context';
+import { appContext } from '../../../db/appContext';
 import { addLot, takePieces } from './commands';
 import { joinLots, moveToBin, splitLot } from './moves';
 import { joinForm, lotForm, moveForm, splitForm, takeForm } from './schema';

@@ -1,24 +1,20 @@
 import type { z } from 'zod';
-import { understand, type BenchProblem } from '../../../core/benchline';
+import { partFromFields } from '../../../core/benchline';
 import { kindRule } from '../../../core/part';
 import type { AppContext } from '../../../db/context';
 import { countIn } from '../../../db/repositories/lots';
 import { routes } from '../../../routes';
-import { refusal, refuse, refused, run, type Outcome, type Refusal } from '../../../services/command';
-import { knownLot, ON_STOCK } from './moves';
+import { ON_STOCK, refusal, refuse, refused, run, type Outcome, type Refusal } from '../../../services/command';
+import { knownLot } from './moves';
 import type { lotForm } from './schema';
-
-/** A part without a board: the bench line's words describe it all the same. */
-const ANY_REFERENCE = 'x1';
 
 /** Counts a lot in that comes from no donor: what lay in a drawer before, or was bought. */
 export async function addLot(app: AppContext, form: z.output<typeof lotForm>): Promise<Outcome<{ code: string }>> {
   if (form.grade === 'B' && form.limit === '') return refused(refusal('limit-missing', {}, 'limit'));
-  const words = [ANY_REFERENCE, form.kind, form.package, form.values, form.marking && `marked ${form.marking}`];
-  const understood = understand(words.filter((word) => word !== '').join(' '), { parts: [], stores: [] });
-  if (!understood.ok) return refused(refusalOf(understood.problem));
-  if (understood.record.kind !== 'part') return refused(refusal('values-unreadable', {}, 'values'));
-  const { record } = understood;
+  const fields = { ...form, ref: '', count: 1, same: false, block: '', condition: '' } as const;
+  const read = partFromFields(fields, { parts: [], stores: [] });
+  if (!read.ok) return refused(refusalOf(read));
+  const { record } = read;
   const label = record.marking ?? kindRule(record.partKind).label;
   return run(app, { scope: 'stock' }, async (edit) => {
     const code = await countIn(edit, {
@@ -41,9 +37,9 @@ export async function addLot(app: AppContext, form: z.output<typeof lotForm>): P
   });
 }
 
-function refusalOf(problem: BenchProblem): Refusal {
-  if (problem.kind === 'measure-instead') return refusal('measured-by-hand', {}, 'values');
-  return refusal('line-unreadable', { problem, of: 'lot' }, 'values');
+function refusalOf({ problem, field }: Extract<ReturnType<typeof partFromFields>, { ok: false }>): Refusal {
+  if (problem.kind === 'measure-instead') return refusal('measured-by-hand', {}, field);
+  return refusal('line-unreadable', { problem }, field);
 }
 
 /** Takes pieces out of a lot for a purpose outside builds. Reserved pieces stay. */

@@ -1,3 +1,4 @@
+import { folderStore } from '../../../server/blobs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { aShop, DONOR_CODE } from '../../../db/testing/aShop';
@@ -56,9 +57,9 @@ async function seenOnBoard() {
 }
 
 test('a lot is shown as its part on the board, around its pins', async () => {
-  expect((await lotView('CDD-DDM'))?.picture).toBeNull();
+  expect((await lotView(fixture.app, 'CDD-DDM'))?.picture).toBeNull();
   await seenOnBoard();
-  const picture = (await lotView('CDD-DDM'))?.picture;
+  const picture = (await lotView(fixture.app, 'CDD-DDM'))?.picture;
   expect(picture).toMatchObject({ url: `/photos/${HASH}/medium`, message: `Q1 on the board of ${DONOR_CODE}` });
   // Q10 is another part: the middle lies between the two pins of Q1.
   expect((picture?.crop?.left ?? 0) + (picture?.crop?.width ?? 0) / 2).toBeCloseTo(0.55, 6);
@@ -70,24 +71,24 @@ test('its own photo comes first, and can be taken back', async () => {
   const bytes = await sharp({ create: { width: 300, height: 200, channels: 3, background: '#345' } })
     .jpeg()
     .toBuffer();
-  const outcome = await photographLot(fixture.app, folder, { code: 'CDD-DDM', name: 'lot.jpg', bytes });
+  const outcome = await photographLot(fixture.app, folderStore(folder), { code: 'CDD-DDM', name: 'lot.jpg', bytes });
   expect(outcome).toMatchObject({ ok: true, message: 'CDD-DDM has a photo.' });
   const hash = (await findLot(fixture.app.db.read, 'CDD-DDM'))?.lot.photoHash ?? '';
   expect(await knowsPhotoHash(fixture.app.db.read, hash)).toBe(true);
   expect(await knowsPhotoHash(fixture.app.db.read, 'ef'.repeat(32))).toBe(false);
-  expect((await lotView('CDD-DDM'))?.picture).toEqual({
+  expect((await lotView(fixture.app, 'CDD-DDM'))?.picture).toEqual({
     url: `/photos/${hash}/medium`,
     message: 'lot CDD-DDM',
     crop: null,
   });
   await undoEdit(fixture.app, outcome.ok ? (outcome.undo ?? '') : '');
-  expect((await lotView('CDD-DDM'))?.picture?.url).toContain(HASH);
+  expect((await lotView(fixture.app, 'CDD-DDM'))?.picture?.url).toContain(HASH);
 });
 
 test.each([
   ['CDD-DDM', new Uint8Array([1, 2, 3]), /is no picture/],
   ['ZZZ-ZZZ', new Uint8Array([1]), /ZZZ-ZZZ/],
 ])('%s with what is no photo is refused in words', async (code, bytes, message) => {
-  const outcome = await photographLot(fixture.app, fixture.folder, { code, name: 'x.txt', bytes });
+  const outcome = await photographLot(fixture.app, folderStore(fixture.folder), { code, name: 'x.txt', bytes });
   expect(outcome.ok ? '' : outcome.problems[0]?.message).toMatch(message);
 });

@@ -3,7 +3,8 @@ import type { AppContext } from '../../../db/context';
 import type { Queryable } from '../../../db/client';
 import { findLot, type LotRow } from '../../../db/repositories/lotSearch';
 import { sightOfPart } from '../../../db/repositories/photos';
-import { storePhoto } from '../../../server/photos';
+import type { BlobStore } from '../../../server/blobs';
+import { storePhoto } from '../../../services/attachments';
 import { refusal, refused, run, type Outcome } from '../../../services/command';
 import { knownLot } from './moves';
 
@@ -35,11 +36,11 @@ export async function lotPicture(db: Queryable, { lot, donorCode, partRef }: Lot
 /** Takes a photo of a lot in, in place of the one it had. */
 export async function photographLot(
   app: AppContext,
-  folder: string,
+  store: BlobStore,
   of: { code: string; name: string; bytes: Uint8Array },
 ): Promise<Outcome> {
   if (!(await findLot(app.db.read, of.code))) return refused(refusal('lot-gone', { code: of.code }));
-  const received = await storePhoto(folder, of.bytes);
+  const received = await storePhoto(store, of.bytes);
   if (!received.ok) return refused(refusal('photo-unusable', { name: of.name, problem: received.problem }));
   return run(app, { scope: 'stock' }, async (edit) => {
     const { lot } = await knownLot(edit, of.code);

@@ -1,3 +1,4 @@
+import { exportLots, importLots, previewLots } from '../../../services/exchange';
 import fc from 'fast-check';
 import { limitsFrom } from '../../../core/measure';
 import { allAtOnce } from '../../../core/steps';
@@ -21,15 +22,7 @@ import { joinLots, moveToBin, splitLot } from './moves';
 import { countForm } from '../bins/schema';
 import { filterForm } from '../find/schema';
 import { joinForm } from './schema';
-import {
-  ageingView,
-  binsView,
-  doneLately,
-  exportStock,
-  previewStock,
-  stocktakeView,
-  takeStockIn as importStock,
-} from '../bins/view.server';
+import { ageingView, binsView, doneLately, stocktakeView } from '../bins/view.server';
 import { addLot, takePieces } from './commands';
 import { stockView } from '../find/view.server';
 
@@ -80,7 +73,9 @@ async function setAside(code: string, quantity: number) {
 describe('every change of stock can be taken back', () => {
   test('long after: the latest stand in a list, and undo means the newest that stands', async () => {
     const lately = async () =>
-      (await doneLately()).slice(0, 5).map(({ message: said, isUndone }) => `${isUndone ? 'undone: ' : ''}${said}`);
+      (await doneLately(app()))
+        .slice(0, 5)
+        .map(({ message: said, isUndone }) => `${isUndone ? 'undone: ' : ''}${said}`);
     await moveToBin(app(), { code: 'CDD-DDM', bin: 'E1' });
     await takePieces(app(), { code: 'RYY-YYW', quantity: 4, note: 'the lathe' });
     await setAside('HKK-KKD', 1);
@@ -96,7 +91,7 @@ describe('every change of stock can be taken back', () => {
       expect((await lately()).filter((one) => !one.startsWith('undone'))).toHaveLength(left);
     }
     expect([await pieces('RYY-YYW'), (await lot('CDD-DDM')).bin]).toEqual([9, 'C2-4']);
-    expect((await doneLately()).filter(({ message: said }) => said.includes('counted in'))).toHaveLength(4);
+    expect((await doneLately(app())).filter(({ message: said }) => said.includes('counted in'))).toHaveLength(4);
   });
 
   test('moved', async () => {
@@ -165,7 +160,7 @@ describe('every change of stock can be taken back', () => {
       await can('470u 35V'),
       await can(''),
     ];
-    expect((await lotView(first))?.like.map(({ code }) => code)).toEqual([like]);
+    expect((await lotView(app(), first))?.like.map(({ code }) => code)).toEqual([like]);
     const refused = async (from: string) => messages(await joinLots(app(), { code: first, from }));
     expect(await refused(larger)).toMatch(/capacitance is 470.µF, here it is 220.µF/);
     expect(await refused(unread)).toMatch(/capacitance is not known, here it is/);
@@ -179,7 +174,9 @@ describe('every change of stock can be taken back', () => {
     const outcome = await countBin(app(), { bin: 'C2-5', counts: { 'HKK-KKD': 1 } });
     expect(outcome).toMatchObject({ ok: true, message: '1 lot counted in C2-5, 1 put right.' });
     expect(await pieces('HKK-KKD')).toBe(1);
-    expect((await binsView()).cabinets[0]?.drawers.find(({ code }) => code === 'C2-5')?.counted).toBe('2 Jan 2024');
+    expect((await binsView(app())).cabinets[0]?.drawers.find(({ code }) => code === 'C2-5')?.counted).toBe(
+      '2 Jan 2024',
+    );
     await undo(outcome);
     expect(await pieces('HKK-KKD')).toBe(2);
     await setAside('HKK-KKD', 2);
@@ -190,7 +187,9 @@ describe('every change of stock can be taken back', () => {
     // Nothing of a refused count is booked.
     expect(await pieces('NRR-RR5')).toBe(1);
     expect(await joinLots(app(), { code: 'CDD-DDM', from: 'HKK-KKD' })).toMatchObject({ ok: false });
-    expect((await stocktakeView('c2-5'))?.lots.map(({ code, booked, reserved }) => [code, booked, reserved])).toEqual([
+    expect(
+      (await stocktakeView(app(), 'c2-5'))?.lots.map(({ code, booked, reserved }) => [code, booked, reserved]),
+    ).toEqual([
       ['HKK-KKD', 2, 2],
       ['NRR-RR5', 1, 0],
     ]);
@@ -198,16 +197,16 @@ describe('every change of stock can be taken back', () => {
 
   test('a bin has its room, a question its name', async () => {
     await sizeBin(app(), { bin: 'C2-4', capacity: 3 });
-    expect((await ageingView()).full).toEqual([{ code: 'C2-4', message: '5 pieces, 3 fit' }]);
+    expect((await ageingView(app())).full).toEqual([{ code: 'C2-4', message: '5 pieces, 3 fit' }]);
     const kept = await saveFilter(app(), { name: 'switches', filter: 'nmos >=600V' });
-    const [saved] = (await stockView('')).saved;
+    const [saved] = (await stockView(app(), '')).saved;
     expect(saved).toMatchObject({ name: 'switches', href: '/stock?find=nmos%20%3E%3D600V' });
     const struck = await removeFilter(app(), saved?.id ?? '');
-    expect((await stockView('')).saved).toEqual([]);
+    expect((await stockView(app(), '')).saved).toEqual([]);
     await undo(struck);
-    expect((await stockView('')).saved).toHaveLength(1);
+    expect((await stockView(app(), '')).saved).toHaveLength(1);
     await undo(kept);
-    expect((await stockView('')).saved).toEqual([]);
+    expect((await stockView(app(), '')).saved).toEqual([]);
   });
 });
 
@@ -220,7 +219,7 @@ test('under parallel moves the ledger and the lots agree, and the pieces stay as
   );
   await fc.assert(
     fc.asyncProperty(fc.array(step, { minLength: 4, maxLength: 10 }), async (steps) => {
-      const before = (await stockView('nmos')).pieces;
+      const before = (await stockView(app(), 'nmos')).pieces;
       await Promise.all(
         steps.map((one) =>
           one.kind === 'split'
@@ -230,7 +229,7 @@ test('under parallel moves the ledger and the lots agree, and the pieces stay as
               : moveToBin(app(), { code: 'HKK-KKD', bin: one.bin }),
         ),
       );
-      expect((await stockView('nmos')).pieces).toBe(before);
+      expect((await stockView(app(), 'nmos')).pieces).toBe(before);
       for (const code of ['CDD-DDM', 'HKK-KKD']) {
         const { lot: row } = await lot(code);
         const lines = await lotLedger(fixture.app.db.read, row.id);
@@ -244,15 +243,15 @@ test('under parallel moves the ledger and the lots agree, and the pieces stay as
 
 describe('what lies too long', () => {
   test('cans and what nobody wanted, after two years', async () => {
-    expect((await ageingView()).cans).toEqual([]);
+    expect((await ageingView(app())).cans).toEqual([]);
     years = 3;
     shareContext(app());
-    const { cans, unwanted } = await ageingView();
+    const { cans, unwanted } = await ageingView(app());
     expect(cans.map(({ code }) => code)).toEqual(['RYY-YYW']);
     expect(cans[0]?.message).toMatch(/400.V through 10 to 100 kΩ.*Enclosed/);
     expect(unwanted).toHaveLength(4);
     await setAside('CDD-DDM', 1);
-    expect((await ageingView()).unwanted.map(({ code }) => code)).not.toContain('CDD-DDM');
+    expect((await ageingView(app())).unwanted.map(({ code }) => code)).not.toContain('CDD-DDM');
   });
 
   test('a low-voltage can needs no enclosure', () => {
@@ -262,22 +261,22 @@ describe('what lies too long', () => {
 });
 
 test('near misses come with the demand that would let them in, kept questions and files with the same rows', async () => {
-  const view = await stockView('nmos vds>=620');
+  const view = await stockView(app(), 'nmos vds>=620');
   expect(view.rows).toHaveLength(1);
   expect(view.near).toMatchObject([
     { message: expect.stringMatching(/^1 more if 600.V will do$/), href: '/stock?find=nmos%20vds%3E%3D600V' },
   ]);
   expect(view.best).toMatchObject({ code: 'CDD-DDM', verdict: 'fits' });
-  expect((await stockView('nmos vds>=600V')).rows).toHaveLength(2);
-  expect((await exportStock('nmos vds>=620', 'csv'))?.split('\r\n')).toHaveLength(3);
-  expect(await exportStock('nmos vds>=tall', 'csv')).toBeUndefined();
+  expect((await stockView(app(), 'nmos vds>=600V')).rows).toHaveLength(2);
+  expect((await exportLots(app().db.read, 'nmos vds>=620', 'csv'))?.split('\r\n')).toHaveLength(3);
+  expect(await exportLots(app().db.read, 'nmos vds>=tall', 'csv')).toBeUndefined();
 });
 
 describe('lists in and out', () => {
   test('what goes out comes in at another bench as it was; at the same one nothing is counted twice', async () => {
-    const csv = (await exportStock('', 'csv')) ?? '';
-    const json = (await exportStock('', 'json')) ?? '';
-    expect(await previewStock(csv)).toMatchObject({ lots: 0, refusedCount: 4 });
+    const csv = (await exportLots(app().db.read, '', 'csv')) ?? '';
+    const json = (await exportLots(app().db.read, '', 'json')) ?? '';
+    expect(await previewLots(app(), csv)).toMatchObject({ lots: 0, refusedCount: 4 });
     const other = await temporaryContext();
     for (const text of [csv, json]) {
       const entries = allAtOnce(readStock(text)).read.map(({ entry }) => entry);
@@ -285,8 +284,8 @@ describe('lists in and out', () => {
       expect(stockAsJson(entries)).toBe(json);
     }
     shareContext(other.app);
-    expect(await importStock(csv)).toMatchObject({ ok: true, message: '4 lots came in from a list.' });
-    expect(await exportStock('', 'json')).toBe(json);
+    expect(await importLots(app(), csv)).toMatchObject({ ok: true, message: '4 lots came in from a list.' });
+    expect(await exportLots(app().db.read, '', 'json')).toBe(json);
     other.dispose();
   });
 
@@ -303,7 +302,7 @@ describe('lists in and out', () => {
       'nmos,15N60,1,E1,,vds 500%,,',
       'capacitor,,4,E2,B,"no ripple, voltage 80%",,',
     ].join('\n');
-    const preview = await previewStock(csv);
+    const preview = await previewLots(app(), csv);
     expect(preview).toMatchObject({ lots: 2, pieces: 7, bins: 2, refusedCount: 8 });
     expect(preview.refused.map(({ line, why }) => `${line} ${why.slice(0, 22)}`)).toEqual([
       '1 Column “colour” is no ',
@@ -315,23 +314,23 @@ describe('lists in and out', () => {
       '8 drain to source: “tall',
       '9 Limit “vds 500%”: a us',
     ]);
-    const outcome = await importStock(csv);
+    const outcome = await importLots(app(), csv);
     expect(outcome).toMatchObject({ ok: true, message: '2 lots came in from a list; 8 rows were refused.' });
-    const [code = ''] = (await stockView('bin:E1')).rows.map(({ cells }) => cells.lot?.text ?? '');
+    const [code = ''] = (await stockView(app(), 'bin:E1')).rows.map(({ cells }) => cells.lot?.text ?? '');
     expect((await lot(code)).lot).toMatchObject({
       marking: '=1+1',
       onHand: 3,
       limits: [{ kind: 'not-for', use: 'mains' }],
     });
     // A spreadsheet gets the formula as a text again.
-    expect(await exportStock('bin:E1', 'csv')).toContain("'=1+1");
+    expect(await exportLots(app().db.read, 'bin:E1', 'csv')).toContain("'=1+1");
     await undo(outcome);
-    expect((await stockView('bin:E1')).total).toBe(0);
-    const again = await importStock(csv);
-    const [second = ''] = (await stockView('bin:E1')).rows.map(({ cells }) => cells.lot?.text ?? '');
+    expect((await stockView(app(), 'bin:E1')).total).toBe(0);
+    const again = await importLots(app(), csv);
+    const [second = ''] = (await stockView(app(), 'bin:E1')).rows.map(({ cells }) => cells.lot?.text ?? '');
     await moveToBin(app(), { code: second, bin: 'E9' });
     expect((await undo(again)).kind).toBe('changed-since');
-    expect((await stockView('bin:E9')).total).toBe(1);
+    expect((await stockView(app(), 'bin:E9')).total).toBe(1);
   });
 
   test.each`

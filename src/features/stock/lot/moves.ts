@@ -8,10 +8,7 @@ import type { Edit } from '../../../db/repositories/journal';
 import { findLot, findLots, type LotRow } from '../../../db/repositories/lotSearch';
 import { ensureBin, ratingRowsOf, worsenRatings } from '../../../db/repositories/lots';
 import type { NewRating } from '../../../db/repositories/ratings';
-import { refusal, refuse, run, type Outcome } from '../../../services/command';
-
-/** A change of stock: what another took meanwhile is answered as such. */
-export const ON_STOCK = { scope: 'stock', onConflict: refusal('stock-changed', {}) } as const;
+import { ON_STOCK, refuse, run, type Outcome } from '../../../services/command';
 
 /** The lot with a code, or a refusal. */
 export async function knownLot(edit: Edit, code: string): Promise<LotRow> {

@@ -1,13 +1,15 @@
 import 'server-only';
+import { dayOf } from '../../../ui/value/moments';
 import { limitText } from '../../../core/measure';
 import { isDoubtful, type Evidenced } from '../../../core/evidence';
 import { kindRule, RATINGS, type RatingName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
-import { apartInValue, lotTitle, matchLot, parseFilter } from '../../../core/stock';
-import { appContext } from '../../../db/context';
-import { listBuilds } from '../../../db/repositories/builds';
+import { apartInValue, lotTitle } from '../../../core/stock';
+import type { Queryable } from '../../../db/client';
+import type { AppContext } from '../../../db/context';
 import { findLot, likeLots, type LotRow } from '../../../db/repositories/lotSearch';
 import { lotLedger } from '../../../db/repositories/lots';
+import { needsMetBy, openNeeds } from '../../../services/matching';
 import { REASON } from './ledgerWords';
 import { lotPicture } from './lotPhoto';
 
@@ -16,14 +18,13 @@ const LIKE_LOOKED_AT = 200;
 const LIKE_SHOWN = 12;
 
 /** One lot in full: ratings with evidence, why its grade, who wants it, where it has been. */
-export async function lotView(code: string) {
-  const { db } = appContext();
+export async function lotView({ db }: AppContext, code: string) {
   const row = await findLot(db.read, code.toUpperCase());
   if (!row) return undefined;
   const { lot, bin, donorCode, partRef, ratings } = row;
   const [ledger, wanted, like, picture] = await Promise.all([
     lotLedger(db.read, lot.id),
-    wantedBy(row),
+    wantedBy(db.read, row),
     likeLots(db.read, lot, LIKE_LOOKED_AT),
     lotPicture(db.read, row),
   ]);
@@ -34,7 +35,7 @@ export async function lotView(code: string) {
     code: lot.code,
     title: lotTitle({ ...lot, ratings }),
     kind: kindRule(lot.kind).label,
-    message: [kindRule(lot.kind).label, lot.subtype ?? lot.technology, lot.package].filter(Boolean).join(', '),
+    subtitle: [kindRule(lot.kind).label, lot.subtype ?? lot.technology, lot.package].filter(Boolean).join(', '),
     grade: lot.grade,
     gradeReason: lot.gradeReason,
     onHand: lot.onHand,
@@ -61,7 +62,7 @@ export async function lotView(code: string) {
       .map((other) => ({ code: other.lot.code, bin: other.bin, pieces: other.lot.onHand })),
     ledger: ledger.map(({ id, atMs, onHandDelta, reservedDelta, reason, note, build }) => ({
       id,
-      day: new Date(atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }),
+      day: dayOf(atMs),
       message: [REASON[reason] ?? reason, build ? `for ${build.title}` : note].filter((part) => part !== '').join(': '),
       change: signed(onHandDelta !== 0 ? onHandDelta : reservedDelta),
       build: build?.code ?? null,
@@ -77,26 +78,12 @@ function signed(value: number): string {
 }
 
 /** Open needs of builds that this lot fills, with how well. */
-async function wantedBy({ lot, ratings }: LotRow) {
-  const builds = await listBuilds(appContext().db.read, 100);
-  return builds.flatMap(({ build, needs }) =>
-    needs
-      .filter(({ need, filled }) => filled < need.quantity)
-      .flatMap(({ need }) => {
-        const parsed = parseFilter(need.filter);
-        if (!parsed.ok || !parsed.filter.kind) return [];
-        const match = matchLot(parsed.filter, { ...lot, ratings });
-        return match.verdict === 'fits' || match.verdict === 'limit'
-          ? [
-              {
-                build: build.code,
-                title: build.title,
-                role: need.role,
-                verdict: match.verdict,
-                margin: match.margin ?? null,
-              },
-            ]
-          : [];
-      }),
-  );
+async function wantedBy(db: Queryable, { lot, ratings }: LotRow) {
+  return needsMetBy(await openNeeds(db), { ...lot, ratings }).map(({ open: { build, need }, match }) => ({
+    build: build.code,
+    title: build.title,
+    role: need.role,
+    verdict: match.verdict,
+    margin: match.margin ?? null,
+  }));
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { boardFileOf, bringBoardFile } from '../../../../features/donor/trace/boardFile.server';
+import { boardFileOf, bringBoardFile } from '../../../../features/donor/trace/boardRoute.server';
 
 const question = z.object({ as: z.enum(['board', 'spice', 'csv']).default('board') });
 const sending = z.object({ name: z.string().min(1).max(200).default('The file') });

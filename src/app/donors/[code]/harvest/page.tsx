@@ -8,11 +8,11 @@ import { donorOf, type StationProps } from '../load';
 export const metadata = { title: 'Harvest' };
 
 export default async function HarvestPage(props: StationProps) {
-  const { donor, frame } = await donorOf(props);
+  const { dossier, frame } = await donorOf(props);
   const { part, minutes } = await props.searchParams;
   const [view, harvest] = await Promise.all([
-    partsView(donor, { station: 'harvest', wanted: word(part) }),
-    harvestView(donor, minutesIn(word(minutes))),
+    partsView(dossier, { station: 'harvest', wanted: word(part) }),
+    harvestView(dossier, minutesIn(word(minutes))),
   ]);
   return (
     <DonorPage frame={frame} station="harvest">

@@ -8,9 +8,9 @@ import { donorOf, type StationProps } from '../load';
 export const metadata = { title: 'Identify' };
 
 export default async function IdentifyPage(props: StationProps) {
-  const { donor, frame } = await donorOf(props);
+  const { dossier, frame } = await donorOf(props);
   const wanted = word((await props.searchParams).part);
-  const [view, matters] = await Promise.all([partsView(donor, { station: 'identify', wanted }), notesView(donor)]);
+  const [view, matters] = await Promise.all([partsView(dossier, { station: 'identify', wanted }), notesView(dossier)]);
   return (
     <DonorPage frame={frame} station="identify">
       <IdentifySheet code={frame.code} view={view} matters={matters.filter(({ open }) => open)} />

@@ -8,14 +8,13 @@ import { intakeTexts } from '../../../../features/donor/intake/fields';
 import { intakeFacts } from '../../../../features/donor/intake/facts.server';
 import { photoStrip } from '../../../../features/donor/photos/view.server';
 import { soakView } from '../../../../features/donor/intake/soak.server';
-import { plateView } from '../../../../services/dossier/unitFacts';
 import { donorOf, type StationProps } from '../load';
 
 export const metadata = { title: 'Intake' };
 
 export default async function IntakePage(props: StationProps) {
-  const { donor, frame } = await donorOf(props);
-  const [facts, soak, photos] = await Promise.all([intakeFacts(donor), soakView(donor), photoStrip(donor)]);
+  const { dossier, donor, frame } = await donorOf(props);
+  const [facts, soak, photos] = await Promise.all([intakeFacts(dossier), soakView(dossier), photoStrip(dossier)]);
   return (
     <DonorPage frame={frame} station="intake">
       <IntakeSheet
@@ -30,7 +29,7 @@ export default async function IntakePage(props: StationProps) {
         <PlateFields
           key={JSON.stringify(facts.plate) + donor.nameplate}
           code={donor.code}
-          plate={plateView(donor)}
+          plate={dossier.plate}
           byHand={facts.plate !== null}
         />
         <SoakLog code={donor.code} soak={soak} />

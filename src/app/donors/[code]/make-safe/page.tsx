@@ -7,8 +7,8 @@ import { donorOf, type StationProps } from '../load';
 export const metadata = { title: 'Make safe' };
 
 export default async function MakeSafePage(props: StationProps) {
-  const { donor, frame } = await donorOf(props);
-  const view = await safetyView(donor, word((await props.searchParams).store));
+  const { dossier, donor, frame } = await donorOf(props);
+  const view = await safetyView(dossier, word((await props.searchParams).store));
   return (
     <DonorPage frame={frame} station="make-safe">
       <SafetySheet code={donor.code} view={view} />

@@ -7,8 +7,8 @@ import { donorOf, type StationProps } from '../load';
 export const metadata = { title: 'Open' };
 
 export default async function OpenPage(props: StationProps) {
-  const { donor, frame } = await donorOf(props);
-  const [view, photos] = await Promise.all([openingView(donor), photoStrip(donor)]);
+  const { dossier, frame } = await donorOf(props);
+  const [view, photos] = await Promise.all([openingView(dossier), photoStrip(dossier)]);
   return (
     <DonorPage frame={frame} station="open">
       <OpeningSheet frame={frame} view={view} photos={photos} />

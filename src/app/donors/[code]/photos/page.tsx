@@ -7,11 +7,11 @@ import { donorOf, type StationProps } from '../load';
 export const metadata = { title: 'Photos' };
 
 export default async function PhotosPage(props: StationProps) {
-  const { donor, frame } = await donorOf(props);
+  const { dossier, donor, frame } = await donorOf(props);
   return (
     <DonorPage frame={frame} station="intake">
       <Evidence>
-        <PhotoStrip code={donor.code} station="intake" photos={await photoStrip(donor)} />
+        <PhotoStrip code={donor.code} station="intake" photos={await photoStrip(dossier)} />
       </Evidence>
     </DonorPage>
   );

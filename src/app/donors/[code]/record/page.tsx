@@ -6,8 +6,8 @@ import { donorOf, type StationProps } from '../load';
 export const metadata = { title: 'Record' };
 
 export default async function RecordPage(props: StationProps) {
-  const { donor, frame } = await donorOf(props);
-  const [notes, journal] = await Promise.all([notesView(donor), journalView(donor)]);
+  const { dossier, frame } = await donorOf(props);
+  const [notes, journal] = await Promise.all([notesView(dossier), journalView(dossier)]);
   return (
     <DonorPage frame={frame} station="record">
       <RecordSheet frame={frame} notes={notes} journal={journal} />

@@ -7,11 +7,11 @@ import { donorOf, type StationProps } from '../load';
 export const metadata = { title: 'Test' };
 
 export default async function TestPage(props: StationProps) {
-  const { donor, frame } = await donorOf(props);
+  const { dossier, frame } = await donorOf(props);
   const wanted = word((await props.searchParams).part);
   return (
     <DonorPage frame={frame} station="test">
-      <TestSheet frame={frame} view={await partsView(donor, { station: 'test', wanted })} />
+      <TestSheet frame={frame} view={await partsView(dossier, { station: 'test', wanted })} />
     </DonorPage>
   );
 }

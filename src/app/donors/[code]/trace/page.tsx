@@ -9,13 +9,13 @@ import { donorOf, type StationProps } from '../load';
 export const metadata = { title: 'Trace' };
 
 export default async function TracePage(props: StationProps) {
-  const { donor, frame } = await donorOf(props);
+  const { dossier, donor, frame } = await donorOf(props);
   const [view, notes] = await Promise.all([
     traceView(
-      donor,
+      dossier,
       frame.stages.some(({ id, state }) => id === 'trace' && state === 'done'),
     ),
-    notesView(donor, { station: 'trace' }),
+    notesView(dossier, { station: 'trace' }),
   ]);
   return (
     <DonorPage frame={frame} station="trace">

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lotLabelsPdf } from '../../../../features/stock/labels/view.server';
+import { loadLabelsPdf } from '../../../../features/stock/pages.server';
 import { originOf } from '../../origin';
 
 const question = z.object({
@@ -17,7 +17,7 @@ export async function GET(request: Request) {
       headers: { 'content-type': 'text/plain; charset=utf-8' },
     });
   const { lots, size, skip } = asked.data;
-  const bytes = await lotLabelsPdf(lots.split(','), await originOf(), { size, skip });
+  const bytes = await loadLabelsPdf(lots.split(','), await originOf(), { size, skip });
   return new Response(Buffer.from(bytes), {
     headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="labels.pdf"' },
   });

@@ -8,8 +8,8 @@ import { donorOf, type StationProps } from '../../load';
 export const metadata = { title: 'Photo' };
 
 export default async function PhotoPage(props: StationProps & { params: Promise<{ code: string; id: string }> }) {
-  const { donor, frame } = await donorOf(props);
-  const photo = await photoPage(donor, (await props.params).id);
+  const { dossier, donor, frame } = await donorOf(props);
+  const photo = await photoPage(dossier, (await props.params).id);
   if (!photo) notFound();
   return (
     <DonorPage frame={frame} station={photo.station}>

@@ -7,8 +7,8 @@ import { donorOf, type StationProps } from '../../load';
 export const metadata = { title: 'Waveform' };
 
 export default async function WavePage(props: StationProps) {
-  const { donor, frame } = await donorOf(props);
-  const part = await wavePart(donor, word((await props.searchParams).part));
+  const { dossier, frame } = await donorOf(props);
+  const part = await wavePart(dossier, word((await props.searchParams).part));
   return (
     <DonorPage frame={frame} station="test">
       <WaveBench code={frame.code} part={part} />

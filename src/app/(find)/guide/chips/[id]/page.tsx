@@ -1,0 +1,17 @@
+import { notFound } from 'next/navigation';
+import { chipFamily } from '../../../../../core/chips';
+import { ChipFamilySheet } from '../../../../../features/guide/ChipFamilySheet';
+import { PageHead } from '../../../../../ui/frame/Page';
+
+export const metadata = { title: 'Chip family' };
+
+export default async function ChipPage({ params }: { params: Promise<{ id: string }> }) {
+  const family = chipFamily(decodeURIComponent((await params).id));
+  if (!family) notFound();
+  return (
+    <>
+      <PageHead title={family.id} subtitle={family.function} />
+      <ChipFamilySheet family={family} />
+    </>
+  );
+}

@@ -1,0 +1,28 @@
+import Link from 'next/link';
+import { loadBench } from '../../features/home/pages.server';
+import { loadBuilds } from '../../features/builds/pages.server';
+import { BenchSheet } from '../../features/home/BenchSheet';
+import { PageHead } from '../../ui/frame/Page';
+
+export default async function BenchPage() {
+  const [view, builds] = await Promise.all([loadBench(), loadBuilds(6)]);
+  return (
+    <>
+      <PageHead
+        title="On the bench"
+        subtitle={view.subtitle}
+        actions={
+          <>
+            <Link href="/stock/scan" className="btn" prefetch={false}>
+              Scan a label
+            </Link>
+            <Link href="/donors/new" className="btn" data-tone="next">
+              New donor
+            </Link>
+          </>
+        }
+      />
+      <BenchSheet view={view} builds={builds} />
+    </>
+  );
+}

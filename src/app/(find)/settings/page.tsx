@@ -1,0 +1,17 @@
+import { SettingsSheet } from '../../../features/shop/SettingsSheet';
+import { loadSettings } from '../../../features/shop/pages.server';
+import { PageHead } from '../../../ui/frame/Page';
+
+export const metadata = { title: 'Settings' };
+export const dynamic = 'force-dynamic';
+
+export default async function SettingsPage() {
+  const { settings, meters } = await loadSettings();
+  const { touchLimit, meterAddress } = settings;
+  return (
+    <>
+      <PageHead title="Settings" subtitle="What holds for the whole shop" />
+      <SettingsSheet touchLimit={touchLimit} meterAddress={meterAddress} meters={meters} />
+    </>
+  );
+}

@@ -1,0 +1,45 @@
+import Link from 'next/link';
+import { StockSearch, StockSheet } from '../../../features/stock/find/StockSheet';
+import { loadStock } from '../../../features/stock/pages.server';
+import { routes } from '../../../routes';
+import { PageHead } from '../../../ui/frame/Page';
+import { word, type Search } from '../../search';
+
+export const metadata = { title: 'Stock' };
+
+export default async function StockPage({ searchParams }: { searchParams: Search }) {
+  const search = await searchParams;
+  const { view, head } = await loadStock(word(search.find).trim(), word(search.order));
+  return (
+    <>
+      <PageHead
+        title="Stock"
+        subtitle={head}
+        actions={
+          <>
+            {view.rows.length > 0 && (
+              <Link href={routes.labels(view.codes)} className="btn" prefetch={false}>
+                Labels
+              </Link>
+            )}
+            <Link href="/stock/scan" className="btn" prefetch={false}>
+              Scan
+            </Link>
+            <Link href="/stock/bins" className="btn" prefetch={false}>
+              Bins
+            </Link>
+            <Link href="/types" className="btn" prefetch={false}>
+              Types
+            </Link>
+            <Link href="/stock/new" className="btn" data-tone="next">
+              New lot
+            </Link>
+          </>
+        }
+      >
+        <StockSearch view={view} />
+      </PageHead>
+      <StockSheet view={view} />
+    </>
+  );
+}

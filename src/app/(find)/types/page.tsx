@@ -1,0 +1,41 @@
+import Link from 'next/link';
+import { TypesSheet } from '../../../features/types/TypesSheet';
+import { loadTypes } from '../../../features/types/pages.server';
+import { PageHead } from '../../../ui/frame/Page';
+import { pageNumber, word, type Search } from '../../search';
+
+export const metadata = { title: 'Types' };
+
+export default async function TypesPage({ searchParams }: { searchParams: Search }) {
+  const search = await searchParams;
+  const view = await loadTypes({
+    query: word(search.find).trim(),
+    kind: word(search.kind),
+    page: pageNumber(search.page) + 1,
+  });
+  return (
+    <>
+      <PageHead
+        title="Types"
+        subtitle="what the shop knows of part numbers"
+        actions={
+          <>
+            <a href="/types/export?format=csv" className="btn" download="types.csv">
+              CSV
+            </a>
+            <a href="/types/export?format=json" className="btn" download="types.json">
+              JSON
+            </a>
+            <Link href="/types/bring" className="btn">
+              Bring a list in
+            </Link>
+            <Link href="/types/new" className="btn" data-tone="next">
+              New type
+            </Link>
+          </>
+        }
+      />
+      <TypesSheet view={view} />
+    </>
+  );
+}

@@ -1,8 +1,0 @@
-export {
-  datasheetFile,
-  datasheetProblemText,
-  datasheetsFolder,
-  storeDatasheet,
-  type DatasheetProblem,
-} from './datasheetStore';
-export { keepFile } from './keepFile';

@@ -1,0 +1,68 @@
+import type { Nameplate } from '../../core/nameplate';
+import type { PowerHistory } from '../../core/safety';
+import type { Queryable } from '../../db/client';
+import { listBoardFacts, type BoardFact } from '../../db/repositories/boardFacts';
+import { donorOverview, type Donor, type DonorOverview } from '../../db/repositories/donors';
+import { listNotes, type Note } from '../../db/repositories/notes';
+import { listOpeningSteps, type OpeningStepRow } from '../../db/repositories/openings';
+import { listParts, type PartRecord } from '../../db/repositories/parts';
+import { listPhotos, type PhotoWithPins } from '../../db/repositories/photos';
+import { plateOf } from '../../db/repositories/plate';
+import { powerHistory } from '../../db/repositories/power';
+import { readSettings, type ShopSettings } from '../../db/repositories/settings';
+import { listStores, type StoreWithReadings } from '../../db/repositories/stores';
+
+/**
+ * One donor with all that is kept of it. Each part of it is loaded when it is first asked for, and once: a request that
+ * shows a donor opens one dossier and hands it to everything that looks at the donor.
+ */
+export interface Dossier {
+  readonly db: Queryable;
+  readonly donor: Donor;
+  /** When it was opened, milliseconds since 1970. */
+  readonly now: number;
+  readonly plate: Nameplate;
+  parts(): Promise<readonly PartRecord[]>;
+  /** Stores of charge with their readings. */
+  stores(): Promise<readonly StoreWithReadings[]>;
+  /** Notes, questions and claims. */
+  notes(): Promise<readonly Note[]>;
+  openingSteps(): Promise<readonly OpeningStepRow[]>;
+  /** What the meter said between pins, and what a person fixed. */
+  boardFacts(): Promise<readonly BoardFact[]>;
+  photos(): Promise<readonly PhotoWithPins[]>;
+  /** When power was put to it, and taken away. */
+  power(): Promise<PowerHistory>;
+  settings(): Promise<ShopSettings>;
+  /** What its station line shows, and what is not measured dead. */
+  overview(): Promise<DonorOverview>;
+}
+
+/** Opens the dossier of a donor. What is written after something was asked for does not show in it: open another. */
+export function openDossier(db: Queryable, donor: Donor, now: number): Dossier {
+  const settings = once(() => readSettings(db));
+  const power = once(() => powerHistory(db, donor.id));
+  return {
+    db,
+    donor,
+    now,
+    plate: plateOf(donor),
+    parts: once(() => listParts(db, donor.id)),
+    stores: once(() => listStores(db, donor.id)),
+    notes: once(() => listNotes(db, donor.id)),
+    openingSteps: once(() => listOpeningSteps(db, donor.id)),
+    boardFacts: once(() => listBoardFacts(db, donor.id)),
+    photos: once(() => listPhotos(db, donor.id)),
+    power,
+    settings,
+    overview: once(async () => {
+      const [{ touchLimit }, history] = await Promise.all([settings(), power()]);
+      return donorOverview(db, donor, { touchLimit, power: history });
+    }),
+  };
+}
+
+function once<T>(load: () => Promise<T>): () => Promise<T> {
+  let loaded: Promise<T> | undefined;
+  return () => (loaded ??= load());
+}

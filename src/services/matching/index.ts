@@ -1,0 +1,3 @@
+export { bestLot, lotsForNeed, type LotForNeed } from './lotsForNeed';
+export { needsBeyondStock, needsMetBy, openNeeds, type OpenNeed } from './needs';
+export { partsOnBoards } from './partsOnBoards';

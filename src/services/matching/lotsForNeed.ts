@@ -1,0 +1,41 @@
+import { compareMatches, matchLot, type LotMatch, type StockFilter } from '../../core/stock';
+import type { Queryable } from '../../db/client';
+import { candidateLots, tightestLots, type LotPage, type LotRow } from '../../db/repositories/lotSearch';
+
+/** A lot that a need could take, and how well it meets it. */
+export interface LotForNeed {
+  readonly row: LotRow;
+  readonly match: LotMatch;
+  /** Pieces that nobody has set aside. */
+  readonly free: number;
+}
+
+/** Lots looked at for one need; a shop with more of a kind narrows the need down. */
+const CANDIDATES = 400;
+
+/** Lots with free pieces that a need could take, best first. */
+export async function lotsForNeed(db: Queryable, filter: StockFilter, candidates = CANDIDATES): Promise<LotForNeed[]> {
+  return rankLots(filter, await candidateLots(db, filter, candidates));
+}
+
+/** The lot that meets a question best, which `found` may hold: what fits, then the tightest, so that a strong part is kept. */
+export async function bestLot(
+  db: Queryable,
+  filter: StockFilter,
+  found: Pick<LotPage, 'rows' | 'total'>,
+): Promise<LotForNeed | undefined> {
+  if (!filter.kind || filter.demands.length === 0) return undefined;
+  const further = found.total > found.rows.length ? await tightestLots(db, filter) : [];
+  return rankLots(filter, [...found.rows, ...further])[0];
+}
+
+function rankLots(filter: StockFilter, rows: readonly LotRow[]): LotForNeed[] {
+  return rows
+    .map((row) => ({
+      row,
+      match: matchLot(filter, { ...row.lot, ratings: row.ratings }),
+      free: row.lot.onHand - row.lot.reserved,
+    }))
+    .filter(({ match, free }) => match.verdict !== 'no' && free > 0)
+    .sort((a, b) => compareMatches(a.match, b.match));
+}

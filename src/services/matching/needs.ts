@@ -1,0 +1,62 @@
+import { kindsServing, type KindName } from '../../core/part';
+import { matchLot, parseFilter, type LotFacts, type LotMatch, type StockFilter } from '../../core/stock';
+import type { Queryable } from '../../db/client';
+import { listBuilds, type Build, type Need } from '../../db/repositories/builds';
+import { lotsForNeed } from './lotsForNeed';
+
+/** A need of a build that still lacks pieces, in the terms of the filter language. */
+export interface OpenNeed {
+  readonly build: Build;
+  readonly need: Need;
+  readonly filter: StockFilter;
+  /** Pieces that it still lacks. */
+  readonly pieces: number;
+}
+
+/** Builds looked through for needs. */
+const BUILDS = 100;
+/** Lots looked at for each need when only their pieces are counted. */
+const COUNTED = 30;
+
+/** Every need that still lacks pieces and names a kind of part, those of the newest build first. */
+export async function openNeeds(db: Queryable): Promise<OpenNeed[]> {
+  return (await listBuilds(db, BUILDS)).flatMap(({ build, needs }) =>
+    needs.flatMap(({ need, filled }) => {
+      const parsed = filled < need.quantity ? parseFilter(need.filter) : undefined;
+      return parsed?.ok && parsed.filter.kind
+        ? [{ build, need, filter: parsed.filter, pieces: need.quantity - filled }]
+        : [];
+    }),
+  );
+}
+
+/** The needs that a part or lot meets, at least with a limit, each with how well. */
+export function needsMetBy(
+  needs: readonly OpenNeed[],
+  part: LotFacts,
+): readonly { readonly open: OpenNeed; readonly match: LotMatch }[] {
+  return needs
+    .map((open) => ({ open, match: matchLot(open.filter, part) }))
+    .filter(({ match }) => match.verdict === 'fits' || match.verdict === 'limit');
+}
+
+/** Needs that parts of some kinds could fill, less what lies free in the drawers and fits. */
+export async function needsBeyondStock(db: Queryable, kinds: ReadonlySet<KindName>): Promise<OpenNeed[]> {
+  const open = (await openNeeds(db)).filter(
+    ({ filter }) => filter.kind && kindsServing(filter.kind).some((kind) => kinds.has(kind)),
+  );
+  const freeFor = new Map<string, Promise<number>>();
+  const countFree = ({ need, filter }: OpenNeed) => {
+    const known = freeFor.get(need.filter) ?? fittingPieces(db, filter);
+    freeFor.set(need.filter, known);
+    return known;
+  };
+  return Promise.all(
+    open.map(async (need) => ({ ...need, pieces: Math.max(0, need.pieces - (await countFree(need))) })),
+  );
+}
+
+async function fittingPieces(db: Queryable, filter: StockFilter): Promise<number> {
+  const lots = await lotsForNeed(db, filter, COUNTED);
+  return lots.filter(({ match }) => match.verdict === 'fits').reduce((sum, { free }) => sum + free, 0);
+}

@@ -1,0 +1,18 @@
+import type { StockFilter } from '../../core/stock';
+import type { Queryable } from '../../db/client';
+import { searchPartsOnBoards, type Part } from '../../db/repositories/parts';
+import type { Ratings } from '../../db/repositories/ratings';
+
+/** A part that sits on the board of a donor still. */
+export interface PartOnBoard {
+  readonly part: Part;
+  readonly donorCode: string;
+  readonly ratings: Ratings;
+}
+
+/** Parts on boards that were not harvested yet and meet a filter at face value; none when nothing of a part is asked. */
+export async function partsOnBoards(db: Queryable, filter: StockFilter, limit: number): Promise<PartOnBoard[]> {
+  const isAsked = filter.kind !== undefined || filter.demands.length > 0 || filter.words.length > 0;
+  if (!isAsked || filter.bin || filter.grade || filter.source) return [];
+  return searchPartsOnBoards(db, filter, limit);
+}
