@@ -1,8 +1,8 @@
-import { and, eq, isNull, sql } from 'drizzle-orm';
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { AppContext } from '../context';
 import type { Queryable } from '../client';
 import { journal, lots, needs, parts, stockLedger } from '../schema';
-import { changesFromText, EDITABLE, rowById, writeRow, type Change } from './changes';
+import { changesFromText, EDITABLE, rowById, writeRow, type Change, type EditableName, type Fields } from './changes';
 import { appendLedger, isConstraintFailure } from './journal';
 import { sendBack } from './lotImport';
 import { readSetting, writeSetting } from './settings';
@@ -26,7 +26,8 @@ export async function undoEdit(app: AppContext, id: string): Promise<UndoOutcome
           ? { kind: 'undone', message: 'the change of stock.' }
           : { kind: 'not-found' };
       if (entry.undoneMs !== null) return { kind: 'already-undone' };
-      for (const change of changesFromText(entry.changes).reverse()) await takeBack(tx, app, change, entry.message);
+      for (const batch of batches(changesFromText(entry.changes).reverse()))
+        await takeBack(tx, app, batch, entry.message);
       await tx.update(journal).set({ undoneMs: app.now() }).where(eq(journal.id, id));
       return { kind: 'undone', message: entry.message };
     });
@@ -55,7 +56,26 @@ async function takeBackLedgerLine(tx: Queryable, app: AppContext, id: string, no
   return true;
 }
 
-async function takeBack(tx: Queryable, app: AppContext, change: Change, message: string): Promise<void> {
+type Inserts = { readonly op: 'inserts'; readonly table: EditableName; readonly ids: readonly string[] };
+type Batch = Exclude<Change, { op: 'insert' }> | Inserts;
+
+/** Ids that one statement may name. */
+const IDS_AT_ONCE = 500;
+
+/** Rows of one table that were inserted one behind the other are taken back together. */
+function batches(changes: readonly Change[]): Batch[] {
+  const found: Batch[] = [];
+  for (const change of changes) {
+    const last = found.at(-1);
+    if (change.op !== 'insert') found.push(change);
+    else if (last?.op === 'inserts' && last.table === change.table && last.ids.length < IDS_AT_ONCE)
+      found.splice(-1, 1, { ...last, ids: [...last.ids, change.id] });
+    else found.push({ op: 'inserts', table: change.table, ids: [change.id] });
+  }
+  return found;
+}
+
+async function takeBack(tx: Queryable, app: AppContext, change: Batch, message: string): Promise<void> {
   switch (change.op) {
     case 'ledger':
       await takeBackLedgerLine(tx, app, change.id, message);
@@ -67,11 +87,17 @@ async function takeBack(tx: Queryable, app: AppContext, change: Change, message:
       if (!isSame(await readSetting(tx, change.name), change.after)) throw new ChangedSince();
       await writeSetting(tx, change.name, change.before);
       return;
-    case 'insert': {
-      const now = await rowById(tx, change.table, change.id);
-      if (!now || (await isRestedOn(tx, change, now))) throw new ChangedSince();
-      if ('deletedMs' in now) await writeRow(tx, change.table, change.id, { deletedMs: app.now() });
-      else await tx.delete(EDITABLE[change.table]).where(eq(EDITABLE[change.table].id, change.id));
+    case 'inserts': {
+      const table = EDITABLE[change.table];
+      const own = inArray(table.id, [...change.ids]);
+      const rows: Fields[] = await tx.select().from(table).where(own);
+      if (rows.length < change.ids.length || (await areRestedOn(tx, change, rows))) throw new ChangedSince();
+      if ('deletedMs' in table)
+        await tx
+          .update(table)
+          .set({ deletedMs: app.now() } as never)
+          .where(own);
+      else await tx.delete(table).where(own);
       return;
     }
     case 'update': {
@@ -85,33 +111,23 @@ async function takeBack(tx: Queryable, app: AppContext, change: Change, message:
 
 const isSame = (a: unknown, b: unknown) => JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
 
-/** Whether something came to rest on a row since it was made, which must not vanish with it. */
-async function isRestedOn(
-  tx: Queryable,
-  { table, id }: Change & { readonly op: 'insert' },
-  row: Record<string, unknown>,
-): Promise<boolean> {
+/** Whether something came to rest on rows since they were made, which must not vanish with them. */
+async function areRestedOn(tx: Queryable, { table, ids }: Inserts, rows: readonly Fields[]): Promise<boolean> {
   switch (table) {
     // Other pieces may have joined a lot since it was begun.
     case 'lots':
-      return row.onHand !== 0;
+      return rows.some(({ onHand }) => onHand !== 0);
     case 'types':
-      return isTypeCarried(tx, id);
-    case 'builds':
-      return (
-        (
-          await tx
-            .select({ id: needs.id })
-            .from(needs)
-            .where(and(eq(needs.buildId, id), isNull(needs.deletedMs)))
-            .limit(1)
-        ).length > 0
-      );
+      return areTypesCarried(tx, ids);
+    case 'builds': {
+      const live = and(inArray(needs.buildId, [...ids]), isNull(needs.deletedMs));
+      return (await tx.select({ id: needs.id }).from(needs).where(live).limit(1)).length > 0;
+    }
     case 'needs': {
       const [sum] = await tx
         .select({ held: sql<number>`coalesce(sum(reserved_delta - on_hand_delta), 0)`.mapWith(Number) })
         .from(stockLedger)
-        .where(eq(stockLedger.needId, id));
+        .where(inArray(stockLedger.needId, [...ids]));
       return (sum?.held ?? 0) !== 0;
     }
     default:
@@ -119,18 +135,18 @@ async function isRestedOn(
   }
 }
 
-/** Whether a part or a lot rests on a type. */
-async function isTypeCarried(tx: Queryable, typeId: string): Promise<boolean> {
+/** Whether a part or a lot rests on one of some types. */
+async function areTypesCarried(tx: Queryable, ids: readonly string[]): Promise<boolean> {
   const [onParts, inLots] = await Promise.all([
     tx
       .select({ id: parts.id })
       .from(parts)
-      .where(and(eq(parts.typeId, typeId), isNull(parts.deletedMs)))
+      .where(and(inArray(parts.typeId, [...ids]), isNull(parts.deletedMs)))
       .limit(1),
     tx
       .select({ id: lots.id })
       .from(lots)
-      .where(and(eq(lots.typeId, typeId), isNull(lots.deletedMs)))
+      .where(and(inArray(lots.typeId, [...ids]), isNull(lots.deletedMs)))
       .limit(1),
   ]);
   return onParts.length + inLots.length > 0;

@@ -34,8 +34,8 @@ async function type(...lines: string[]) {
   }
 }
 
-async function view(store?: string) {
-  const plain = JSON.stringify(await safetyView(await dossierOf(fixture.app, code), store)).replaceAll('\u00a0', ' ');
+async function view(store?: string, app = fixture.app) {
+  const plain = JSON.stringify(await safetyView(await dossierOf(app, code), store)).replaceAll('\u00a0', ' ');
   return JSON.parse(plain) as Awaited<ReturnType<typeof safetyView>>;
 }
 
@@ -131,8 +131,7 @@ describe('several stores', () => {
     await type('store cx1 220n 275V', 'store c3 82u 400V', 'cx1 0.2V');
     expect((await view()).selected?.name).toBe('CX1');
     const { app } = fixture;
-    shareContext({ ...app, now: () => app.now() + 180_000 });
-    const seen = await view();
+    const seen = await view(undefined, { ...app, now: () => app.now() + 180_000 });
     expect(seen.selected?.name).toBe('C3');
     expect(seen.cards.map(({ name, role, dead }) => [name, role, dead])).toEqual([
       ['CX1', 'filter', true],

@@ -167,7 +167,7 @@ describe('the frame of a donor', () => {
     const frame = plain((await loadDonor(code.toLowerCase()))?.frame);
     expect(frame).toMatchObject({
       title: 'Velkin adapter',
-      message: expect.stringMatching(/^230 V~ 1 A to 24 V 2\.5 A · 60 W · desk brick, 14 Nov/),
+      subtitle: expect.stringMatching(/^230 V~ 1 A to 24 V 2\.5 A · 60 W · desk brick, 14 Nov/),
       live: { message: 'C3 and 1 more not measured dead', volts: '212 V' },
     });
     expect(frame?.stages.map(({ state }) => state)).toEqual([

@@ -200,7 +200,7 @@ describe('a lot counted in by hand', () => {
       onHand: 4,
       grade: 'A',
       donor: null,
-      message: 'N-FET, TO-220',
+      subtitle: 'N-FET, TO-220',
       ledger: [{ message: 'counted in: by hand' }],
     });
     expect(await undoEdit(fixture.app, (outcome.ok && outcome.undo) || '')).toMatchObject({ kind: 'undone' });

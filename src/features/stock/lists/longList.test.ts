@@ -51,7 +51,7 @@ test(
 
     expect(await importLots(fixture.app, text)).toMatchObject({
       ok: true,
-      message: `${good.length} lots came in; ${bad.length} rows were refused.`,
+      message: `${good.length} lots came in from a list; ${bad.length} rows were refused.`,
     });
     expect(await held()).toEqual({
       lots: good.length,
