@@ -1,6 +1,8 @@
 import Link from 'next/link';
 import { loadBench } from '../../features/home/pages.server';
 import { loadBuilds } from '../../features/builds/pages.server';
+import { BuildList } from '../../features/builds/BuildList';
+import { DonorRows } from '../../features/donors/DonorRows';
 import { BenchSheet } from '../../features/home/BenchSheet';
 import { PageHead } from '../../ui/frame/Page';
 
@@ -22,7 +24,7 @@ export default async function BenchPage() {
           </>
         }
       />
-      <BenchSheet view={view} builds={builds} />
+      <BenchSheet view={view} donors={<DonorRows lines={view.donors.lines} />} builds={<BuildList builds={builds} />} />
     </>
   );
 }

@@ -43,6 +43,10 @@ export interface HarvestJob extends Job {
   readonly held: number;
 }
 
+/** Ids of jobs that make ready for others; the ids of all others are their references. */
+const SINK_JOB = 'sink:';
+const HOT_AIR_JOB = 'tool:hot-air';
+
 /** Minutes to free a heat sink with its screws or joints. Common practice, no source. */
 const FREE_SINK = 2.5;
 /** Like small parts are taken in one go when there are this many. */
@@ -70,7 +74,7 @@ export function jobsOf(
   const setups: HarvestJob[] = [
     ...sinks.map((sink) =>
       setup(
-        `sink:${sink}`,
+        `${SINK_JOB}${sink}`,
         `Free ${sink}`,
         FREE_SINK,
         'mechanical',
@@ -78,7 +82,7 @@ export function jobsOf(
       ),
     ),
     setup(
-      'tool:hot-air',
+      HOT_AIR_JOB,
       `Warm up ${TOOLS['hot-air'].label}`,
       TOOLS['hot-air'].setup,
       'surface',
@@ -93,6 +97,12 @@ export function jobsOf(
     ),
   }));
   return [...setups, ...open];
+}
+
+/** What a job was about, from its id: references, a heat sink that was freed, or a tool that was made ready. */
+export function jobTitle(id: string): string {
+  if (id.startsWith(SINK_JOB)) return `free ${id.slice(SINK_JOB.length)}`;
+  return id === HOT_AIR_JOB ? `warm up ${TOOLS['hot-air'].label}` : id.split(',').join(', ');
 }
 
 function setup(id: string, title: string, minutes: number, class_: EffortClass, tip: string): HarvestJob {
@@ -177,8 +187,8 @@ function jobOf(
         ? undefined
         : survival * valueOf({ ...part, grade: 'A' }).points,
     after: [
-      ...(mounting.sink ? [`sink:${mounting.sink}`] : []),
-      ...(effort.tool === 'hot-air' ? ['tool:hot-air'] : []),
+      ...(mounting.sink ? [`${SINK_JOB}${mounting.sink}`] : []),
+      ...(effort.tool === 'hot-air' ? [HOT_AIR_JOB] : []),
       ...mounting.behind.filter((ref) => ref !== part.ref && of.onBoard.has(ref)),
     ],
     class: effort.class,

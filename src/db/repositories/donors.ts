@@ -4,17 +4,7 @@ import { kindRule, type KindName } from '../../core/part';
 import { storeState, type PowerHistory } from '../../core/safety';
 import { stationLine, type DonorFacts, type StationName, type StationSummary } from '../../core/station';
 import type { Queryable } from '../client';
-import {
-  boardFacts,
-  donors,
-  measurements,
-  notes,
-  openingSteps,
-  parts,
-  stationMarks,
-  storeReadings,
-  stores,
-} from '../schema';
+import { boardFacts, donors, notes, openingSteps, parts, stationMarks, storeReadings, stores } from '../schema';
 import { plateOf } from './plate';
 import { powerHistories } from './power';
 import { readSettings } from './settings';
@@ -125,76 +115,62 @@ async function overviews(
 ): Promise<DonorOverview[]> {
   const ids = rows.map(({ id }) => id);
   if (ids.length === 0) return [];
-  const [
-    { touchLimit },
-    power,
-    stepRows,
-    storeRows,
-    readingRows,
-    partRows,
-    measuredRows,
-    noteRows,
-    markRows,
-    factRows,
-  ] = await Promise.all([
-    known ?? readSettings(db),
-    known ? known.power : powerHistories(db, ids),
-    db
-      .select({ donorId: openingSteps.donorId, total: count() })
-      .from(openingSteps)
-      .where(and(inArray(openingSteps.donorId, ids), isNull(openingSteps.deletedMs)))
-      .groupBy(openingSteps.donorId),
-    db
-      .select({ id: stores.id, donorId: stores.donorId, name: stores.name })
-      .from(stores)
-      .where(and(inArray(stores.donorId, ids), isNull(stores.deletedMs))),
-    db
-      .select({
-        storeId: storeReadings.storeId,
-        voltage: storeReadings.voltageV,
-        resolution: storeReadings.resolutionV,
-        takenAt: storeReadings.takenMs,
-      })
-      .from(storeReadings)
-      .innerJoin(stores, eq(stores.id, storeReadings.storeId))
-      .where(and(inArray(stores.donorId, ids), isNull(storeReadings.deletedMs), isNull(stores.deletedMs))),
-    db
-      .select({
-        donorId: parts.donorId,
-        kind: parts.kind,
-        harvested: sql<number>`sum(${parts.state} = 'harvested')`,
-        identified: sql<number>`sum(exists (select 1 from part_ratings r where r.part_id = "parts"."id") or ${parts.typeId} is not null)`,
-        total: count(),
-      })
-      .from(parts)
-      .where(and(inArray(parts.donorId, ids), isNull(parts.deletedMs), isFitted))
-      .groupBy(parts.donorId, parts.kind),
-    db
-      .select({ donorId: parts.donorId, tested: sql<number>`count(distinct ${measurements.partId})` })
-      .from(measurements)
-      .innerJoin(parts, eq(parts.id, measurements.partId))
-      .where(and(inArray(parts.donorId, ids), isNull(parts.deletedMs), isNull(measurements.deletedMs)))
-      .groupBy(parts.donorId),
-    db
-      .select({
-        donorId: notes.donorId,
-        station: notes.station,
-        total: count(),
-        open: sql<number>`sum((${notes.question} or ${notes.claim}) and ${notes.answeredMs} is null and ${notes.status} not in ('settled', 'superseded'))`,
-      })
-      .from(notes)
-      .where(and(inArray(notes.donorId, ids), isNull(notes.deletedMs)))
-      .groupBy(notes.donorId, notes.station),
-    db
-      .select()
-      .from(stationMarks)
-      .where(and(inArray(stationMarks.donorId, ids), isNull(stationMarks.deletedMs))),
-    db
-      .select({ donorId: boardFacts.donorId, total: count() })
-      .from(boardFacts)
-      .where(and(inArray(boardFacts.donorId, ids), isNull(boardFacts.deletedMs)))
-      .groupBy(boardFacts.donorId),
-  ]);
+  const [{ touchLimit }, power, stepRows, storeRows, readingRows, partRows, noteRows, markRows, factRows] =
+    await Promise.all([
+      known ?? readSettings(db),
+      known ? known.power : powerHistories(db, ids),
+      db
+        .select({ donorId: openingSteps.donorId, total: count() })
+        .from(openingSteps)
+        .where(and(inArray(openingSteps.donorId, ids), isNull(openingSteps.deletedMs)))
+        .groupBy(openingSteps.donorId),
+      db
+        .select({ id: stores.id, donorId: stores.donorId, name: stores.name })
+        .from(stores)
+        .where(and(inArray(stores.donorId, ids), isNull(stores.deletedMs))),
+      db
+        .select({
+          storeId: storeReadings.storeId,
+          voltage: storeReadings.voltageV,
+          resolution: storeReadings.resolutionV,
+          takenAt: storeReadings.takenMs,
+        })
+        .from(storeReadings)
+        .innerJoin(stores, eq(stores.id, storeReadings.storeId))
+        .where(and(inArray(stores.donorId, ids), isNull(storeReadings.deletedMs), isNull(stores.deletedMs))),
+      db
+        .select({
+          donorId: parts.donorId,
+          kind: parts.kind,
+          harvested: sql<number>`sum(${parts.state} = 'harvested')`,
+          identified: sql<number>`sum(exists (select 1 from part_ratings r where r.part_id = "parts"."id") or ${parts.typeId} is not null)`,
+          // As the verdicts are counted: damage that is seen judges a part as a reading does.
+          tested: sql<number>`sum(${parts.damage} <> '[]' or exists (select 1 from measurements m where m.part_id = "parts"."id" and m.deleted_ms is null))`,
+          total: count(),
+        })
+        .from(parts)
+        .where(and(inArray(parts.donorId, ids), isNull(parts.deletedMs), isFitted))
+        .groupBy(parts.donorId, parts.kind),
+      db
+        .select({
+          donorId: notes.donorId,
+          station: notes.station,
+          total: count(),
+          open: sql<number>`sum((${notes.question} or ${notes.claim}) and ${notes.answeredMs} is null and ${notes.status} not in ('settled', 'superseded'))`,
+        })
+        .from(notes)
+        .where(and(inArray(notes.donorId, ids), isNull(notes.deletedMs)))
+        .groupBy(notes.donorId, notes.station),
+      db
+        .select()
+        .from(stationMarks)
+        .where(and(inArray(stationMarks.donorId, ids), isNull(stationMarks.deletedMs))),
+      db
+        .select({ donorId: boardFacts.donorId, total: count() })
+        .from(boardFacts)
+        .where(and(inArray(boardFacts.donorId, ids), isNull(boardFacts.deletedMs)))
+        .groupBy(boardFacts.donorId),
+    ]);
 
   return rows.map((donor) => {
     const own = <T extends { donorId: string }>(all: readonly T[]) => all.filter(({ donorId }) => donorId === donor.id);
@@ -219,7 +195,7 @@ async function overviews(
         total: sum((row) => row.total),
         identified: sum((row) => row.identified),
         testable: sum((row) => (kindRule(row.kind as KindName).test ? row.total : 0)),
-        tested: Number(own(measuredRows)[0]?.tested ?? 0),
+        tested: sum((row) => (kindRule(row.kind as KindName).test ? row.tested : 0)),
         harvested: sum((row) => row.harvested),
       },
       notes: { ...noted, ...(openingTotal > 0 ? { open: openingTotal } : {}) },

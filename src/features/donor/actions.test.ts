@@ -1,7 +1,7 @@
 import { shareContext } from '../../db/testing/sharedContext';
 import { temporaryContext } from '../../db/testing/temporaryContext';
 import { blamed, formOf } from '../../ui/form/testing/forms';
-import { readingId, readingsOf } from './identify/commands';
+import { readingId, readingsOf } from './identify/decodings';
 import { acceptReadingAction, logPartAction, placePartAction, typeRatingAction } from './identify/actions';
 import { addNoteAction, finishStationAction, recordLineAction, undoAction, undoLatestAction } from './shared/actions';
 import { addStoreAction, readStoreAction, removeStoreAction } from './safe/actions';

@@ -2,10 +2,16 @@
 
 import { ActionButton } from '../../ui/feedback/ActionButton';
 import { Tag } from '../../ui/value/marks';
-import { restoreDonorAction } from '../donor/intake/actions';
+import type { FormOutcome } from '../../ui/form/outcome';
 
 /** Donors in the archive, each with the way back. */
-export function ArchivedRows({ lines }: { lines: readonly { code: string; title: string; label: string }[] }) {
+export function ArchivedRows({
+  lines,
+  restore,
+}: {
+  lines: readonly { code: string; title: string; label: string }[];
+  restore: (code: string) => Promise<FormOutcome>;
+}) {
   return (
     <ul aria-label="Archive" className="max-w-[760px]">
       {lines.map(({ code, title, label }) => (
@@ -18,7 +24,7 @@ export function ArchivedRows({ lines }: { lines: readonly { code: string; title:
             <b className="block truncate font-semibold">{title}</b>
             <span className="block text-[12px] text-ink-2">{label}</span>
           </span>
-          <ActionButton action={() => restoreDonorAction(code)}>Bring back</ActionButton>
+          <ActionButton action={() => restore(code)}>Bring back</ActionButton>
         </li>
       ))}
     </ul>

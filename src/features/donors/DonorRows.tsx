@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { SmallStageLine } from '../../ui/frame/StageLine';
 import { Tag } from '../../ui/value/marks';
-import type { DonorLine } from '../../services/dossier/donorLines';
+import type { DonorLine } from '../../services/dossier';
 
 /** Donors as rows: tag, what it is, where it stands, what comes next. */
 export function DonorRows({ lines }: { lines: readonly DonorLine[] }) {

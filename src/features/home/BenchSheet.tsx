@@ -1,6 +1,5 @@
 import Link from 'next/link';
-import { DonorRows } from '../donors/DonorRows';
-import type { BuildLine } from '../builds/view.server';
+import type { ReactNode } from 'react';
 import { EmptyState } from '../../ui/feedback/EmptyState';
 import { Halves } from '../../ui/frame/Halves';
 import { Judgement } from '../../ui/judgement/Judgement';
@@ -8,7 +7,7 @@ import { Caution, Claim, Next, Section } from '../../ui/judgement/parts';
 import type { BenchView } from './view.server';
 
 /** The bench: what is in hand and what waits on the left, what to look at first on the right. */
-export function BenchSheet({ view, builds }: { view: BenchView; builds: readonly BuildLine[] }) {
+export function BenchSheet({ view, donors, builds }: { view: BenchView; donors: ReactNode; builds: ReactNode }) {
   return (
     <Halves judgement={<BenchJudgement view={view} />}>
       {view.donors.lines.length === 0 ? (
@@ -25,33 +24,9 @@ export function BenchSheet({ view, builds }: { view: BenchView; builds: readonly
           database of its own.
         </EmptyState>
       ) : (
-        <DonorRows lines={view.donors.lines} />
+        donors
       )}
-      {builds.length > 0 && (
-        <section aria-label="Builds" className="mt-6">
-          <h2 className="label mb-1">Builds</h2>
-          <ul>
-            {builds.map(({ code, title, message, hint, hintHref }) => (
-              <li
-                key={code}
-                className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,0.9fr)] items-baseline gap-3.5 border-t border-rule py-2.5 text-[13px] max-[620px]:grid-cols-1 max-[620px]:gap-0.5"
-              >
-                <Link href={`/builds/${code}`} className="text-[14px] font-semibold">
-                  {title}
-                </Link>
-                <span className="text-ink-2">{message}</span>
-                {hintHref ? (
-                  <Link href={hintHref} className="text-ochre">
-                    {hint}
-                  </Link>
-                ) : (
-                  <span className="text-ink-2">{hint}</span>
-                )}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      {builds}
     </Halves>
   );
 }
@@ -83,7 +58,7 @@ function BenchJudgement({ view }: { view: BenchView }) {
         </ul>
       )}
       {view.issues.length > 0 && (
-        <Section label="Open issues and claims">
+        <Section label="Open questions and claims">
           <ul className="dotted">
             {view.issues.map(({ id, sign, text, donorCode, href, since }) => (
               <li key={id} className="py-1.5">

@@ -5,8 +5,7 @@ import { Caution, Claim, Findings, Limits, Next, Section } from '../../../ui/jud
 import { DataTable } from '../../../ui/table/DataTable';
 import { Facts } from '../../../ui/value/Facts';
 import type { DonorFrame } from '../shared/view.server';
-import type { HarvestView } from './view.server';
-import type { PartsView, PartView } from '../shared/parts.server';
+import type { BoardPartsView, HarvestView, TakenPartView } from './view.server';
 import { reasonItems } from '../shared/verdict';
 import { AssemblyForm } from './AssemblyForm';
 import { HarvestPlan, MinutesForm, TakenLots } from './HarvestPlan';
@@ -16,7 +15,15 @@ import { TakeForm } from './TakeForm';
 import { StartRun, WorkMode } from './WorkMode';
 
 /** Harvest: the plan for the minutes at hand, the job in hand, and what a part becomes when it goes into a drawer. */
-export function HarvestSheet({ frame, view, harvest }: { frame: DonorFrame; view: PartsView; harvest: HarvestView }) {
+export function HarvestSheet({
+  frame,
+  view,
+  harvest,
+}: {
+  frame: DonorFrame;
+  view: BoardPartsView;
+  harvest: HarvestView;
+}) {
   const { selected } = view;
   const refused = frame.notCleared
     ? 'It is not cleared: look at the part where it sits, and leave it there.'
@@ -142,7 +149,7 @@ function TakeJudgement({
   refused,
 }: {
   code: string;
-  part: PartView;
+  part: TakenPartView;
   bins: readonly string[];
   /** Why it may not be taken, if it may not. */
   refused: string | null;

@@ -13,7 +13,7 @@ import { assemblyForm, harvestStepForm, mountingForm, runForm } from './schema';
 import { donorForm } from '../intake/schema';
 import { measurementForm } from '../test/schema';
 import { harvestView, minutesIn } from './view.server';
-import { partsView } from '../shared/parts.server';
+import { testView } from '../test/view.server';
 import { endRun, mountPart, startRun, stepRun, takeAssembly } from './commands';
 import { registerDonor } from '../intake/commands';
 import { measurePart } from '../test/commands';
@@ -191,7 +191,7 @@ test.each([
 describe('the test of a part', () => {
   const tested = async (ref: string) => {
     shareContext(contextFrom(fixture.app.db, app().now, () => 0.5));
-    return (await partsView(await dossier(), { station: 'test', wanted: ref })).selected;
+    return (await testView(await dossier(), ref)).selected;
   };
   const measure = (ref: string, fields: Record<string, string>) =>
     measurePart(app(), { code, ref }, measurementForm.parse(fields));

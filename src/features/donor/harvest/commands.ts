@@ -7,7 +7,7 @@ import type { Edit } from '../../../db/repositories/journal';
 import { stockPiece } from '../../../db/repositories/lots';
 import { findPart, logPart } from '../../../db/repositories/parts';
 import { harvestPlan } from './harvestPlan';
-import { testContext } from '../../../services/board/testContext';
+import { testContext } from '../../../services/board';
 import type { AssemblyForm, HarvestStepForm, MountingForm, RunForm } from './schema';
 import { mayHarvest, takeInto } from './takePart';
 import { refuse, run, type Outcome } from '../../../services/command';

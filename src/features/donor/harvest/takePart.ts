@@ -6,9 +6,8 @@ import { donorOverview, type Donor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { stockPiece } from '../../../db/repositories/lots';
 import { findPart } from '../../../db/repositories/parts';
-import { judgeRecord, ratingsForStock } from '../../../services/board/judgeRecord';
+import { type TestContext, judgeRecord, ratingsForStock, testContext } from '../../../services/board';
 import { notDeadMessage, openDossier } from '../../../services/dossier';
-import { testContext, type TestContext } from '../../../services/board/testContext';
 import { refuse, run, type Outcome } from '../../../services/command';
 
 /**

@@ -1,6 +1,9 @@
 import 'server-only';
-import { showMinutes, whyLeft, worthTesting, type HarvestJob } from '../../../core/harvest';
-import { kindRule } from '../../../core/part';
+import { ratingsForStock, type TestContext } from '../../../services/board';
+import type { TableColumn, TableRow } from '../../../ui/table/tableTypes';
+import { partHead, partsTable, ratingText, type JudgedPart, type PartHead } from '../shared/partsTable.server';
+import { jobTitle, showMinutes, whyLeft, worthTesting, type HarvestJob, type Mounting } from '../../../core/harvest';
+import { kindRule, RATINGS } from '../../../core/part';
 
 import { lastBin } from '../../../db/repositories/harvest';
 import { lotsOfDonor } from '../../../db/repositories/lotSearch';
@@ -73,6 +76,50 @@ const USUAL_MINUTES = 40;
 export function minutesIn(text: string | undefined): number {
   const minutes = Number(text ?? '');
   return Number.isInteger(minutes) && minutes >= 1 && minutes <= 600 ? minutes : USUAL_MINUTES;
+}
+
+/** One part at the Harvest station. */
+export interface TakenPartView extends PartHead {
+  readonly wish: 'take' | 'leave' | null;
+  readonly mounting: Mounting;
+  /** What the lot will carry, should it be taken now. */
+  readonly forStock: readonly { label: string; value: string; source: string }[];
+}
+
+/** The parts of the board as a table, and one of them in full. */
+export interface BoardPartsView {
+  readonly columns: readonly TableColumn[];
+  readonly rows: readonly TableRow[];
+  readonly selected: TakenPartView | null;
+  /** Parts that sit on the board still. */
+  readonly onBoard: number;
+}
+
+/** The parts of the board, with what the lot of the chosen one would carry. */
+export async function boardPartsView(dossier: Dossier, wanted: string | undefined): Promise<BoardPartsView> {
+  const { columns, rows, fitted, chosen, context } = await partsTable(dossier, { station: 'harvest', wanted });
+  return {
+    columns,
+    rows,
+    selected: chosen ? takenPart(chosen, context) : null,
+    onBoard: fitted.filter(({ record }) => record.part.state === 'on-board').length,
+  };
+}
+
+function takenPart(chosen: JudgedPart, context: TestContext): TakenPartView {
+  const { wish, mounting } = chosen.record.part;
+  // The last of each rating is the one that counts.
+  const counting = new Map(ratingsForStock(chosen.record, context).map((rating) => [rating.name, rating]));
+  return {
+    ...partHead(chosen),
+    wish,
+    mounting,
+    forStock: [...counting.values()].map(({ name, value, source }) => ({
+      label: RATINGS[name].label,
+      value: ratingText(name, value),
+      source,
+    })),
+  };
 }
 
 /** The plan of a board for the minutes at hand, the run that is under way, and what came of the board so far. */
@@ -152,7 +199,7 @@ function runView(planned: PlannedHarvest): HarvestView['run'] {
       ? { ...jobView(next, next.minutes), tip: next.tip, hazards: next.hazards, sinceMs, predictedS: next.minutes * 60 }
       : null,
     steps: steps.map(({ jobId, outcome, takenS }) => ({
-      title: jobId.replace('sink:', 'free ').replace('tool:', 'warm up ').replaceAll(',', ', '),
+      title: jobTitle(jobId),
       outcome: OUTCOME[outcome],
       took: showMinutes(takenS / 60),
     })),

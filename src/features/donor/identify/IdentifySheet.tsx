@@ -5,7 +5,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { DataTable } from '../../../ui/table/DataTable';
 import type { NoteView } from '../shared/notes.server';
-import type { PartsView } from '../shared/parts.server';
+import type { IdentifyView } from './view.server';
 import { MatterList } from '../shared/IssueList';
 import { TakeClear } from './IdentifyForms';
 import { PartEntry } from './PartEntry';
@@ -18,7 +18,7 @@ export function IdentifySheet({
   matters,
 }: {
   code: string;
-  view: PartsView;
+  view: IdentifyView;
   /** Open claims and questions of the whole board. */
   matters: readonly NoteView[];
 }) {
@@ -26,19 +26,14 @@ export function IdentifySheet({
   return (
     <Halves
       judgement={
-        selected?.identity ? (
+        selected ? (
           <PartJudgement code={code} part={selected} identity={selected.identity} />
         ) : (
           <LogJudgement code={code} view={view} matters={matters} />
         )
       }
     >
-      <PartEntry
-        code={code}
-        refs={view.rows.map(({ cells }) => cells.ref?.text ?? '')}
-        nextRef={view.nextRef}
-        packages={view.packages}
-      />
+      <PartEntry code={code} refs={view.refs} nextRef={view.nextRef} packages={view.packages} />
       {view.rows.length > 0 ? (
         <DataTable label="Parts" columns={view.columns} rows={view.rows} />
       ) : (
@@ -54,7 +49,7 @@ export function IdentifySheet({
   );
 }
 
-function LogJudgement({ code, view, matters }: { code: string; view: PartsView; matters: readonly NoteView[] }) {
+function LogJudgement({ code, view, matters }: { code: string; view: IdentifyView; matters: readonly NoteView[] }) {
   const [first] = view.unread;
   const [misfit] = view.misfits;
   const left = view.total - view.identified;

@@ -3,20 +3,28 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Findings, Section } from '../../../ui/judgement/parts';
 import { Facts } from '../../../ui/value/Facts';
 import type { PartIdentity } from './partIdentity.server';
-import type { PartView } from '../shared/parts.server';
+import type { IdentifiedPartView } from './view.server';
 import { ChipCard } from './ChipCard';
 import { PlaceForm, RatingForm, ReadingsForm, StrikePart } from './IdentifyForms';
 import { MatterForm, MatterList } from '../shared/IssueList';
 import { UnknownChip } from './UnknownChip';
 
 /** What one part probably is, why, what else it could be, and whether that makes sense where it sits. */
-export function PartJudgement({ code, part, identity }: { code: string; part: PartView; identity: PartIdentity }) {
+export function PartJudgement({
+  code,
+  part,
+  identity,
+}: {
+  code: string;
+  part: IdentifiedPartView;
+  identity: PartIdentity;
+}) {
   return (
     <Judgement key={part.ref}>
       <div>
         <h2 className="label mb-1">{part.title}</h2>
         <p className="say">{part.marking || 'no marking noted'}</p>
-        {part.message && <p className="mt-1 text-[12.5px] text-ink-2">{part.message}</p>}
+        {part.subtitle && <p className="mt-1 text-[12.5px] text-ink-2">{part.subtitle}</p>}
       </div>
       <Misfits code={code} refName={part.ref} identity={identity} />
       <Readings code={code} part={part} identity={identity} />
@@ -124,7 +132,7 @@ function Misfits({ code, refName, identity }: { code: string; refName: string; i
   );
 }
 
-function Readings({ code, part, identity }: { code: string; part: PartView; identity: PartIdentity }) {
+function Readings({ code, part, identity }: { code: string; part: IdentifiedPartView; identity: PartIdentity }) {
   const { readings, otherKinds, apart, tell } = identity;
   if (part.marking === '') return null;
   return (

@@ -8,7 +8,7 @@ import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { donorForm } from '../intake/schema';
 import { partForm } from './schema';
 import { markingPreview } from './markingPreview.server';
-import { partsView } from '../shared/parts.server';
+import { identifyView } from './view.server';
 import { acceptClearReadings, hintPins, logPartForm, placePart } from './commands';
 import { registerDonor } from '../intake/commands';
 import { addNote, moveIssue } from '../shared/commands';
@@ -46,8 +46,7 @@ const donor = async (of = code) => {
   return found;
 };
 const parts = async () => listParts(fixture.app.db.read, (await donor()).id);
-const selected = async (ref: string, of = code) =>
-  (await partsView(await dossier(of), { station: 'identify', wanted: ref })).selected?.identity;
+const selected = async (ref: string, of = code) => (await identifyView(await dossier(of), ref)).selected?.identity;
 
 describe('many parts in a line', () => {
   test('a range is one step: logged together, taken back together', async () => {
@@ -121,7 +120,7 @@ describe('does it make sense there', () => {
 
   test('the station lists what does not fit, by block, and leaves empty footprints out of its counts', async () => {
     await type('c9 100u 16V secondary', 'q1 nmos switch marked 12N65', 'c30 unpopulated secondary');
-    const view = await partsView(await dossier(), { station: 'identify', wanted: undefined });
+    const view = await identifyView(await dossier(), undefined);
     expect(view).toMatchObject({ total: 2, identified: 1, misfits: ['C9'], unread: ['Q1'], nextRef: 'C31' });
     expect(view.blocks).toEqual([
       { label: 'switch', total: 1, left: 1 },

@@ -7,7 +7,7 @@ import { nextFitting, senseCheck } from '../../../core/sense';
 import { findDonor } from '../../../db/repositories/donors';
 import { findType, isNumbered } from '../../../db/repositories/types';
 import type { markingQuestion } from './schema';
-import { donorStress } from '../../../services/board/donorStress';
+import { donorStress } from '../../../services/board';
 import { ratingSummary } from '../shared/words';
 import type { AppContext } from '../../../db/context';
 import type { Queryable } from '../../../db/client';

@@ -26,8 +26,8 @@ import {
 import { nextFitting, senseCheck, type Misfit } from '../../../core/sense';
 
 import { donorsWithMarking, type Part, type PartRecord } from '../../../db/repositories/parts';
-import { readingId, readingsAsOtherKind, readingsOf } from './commands';
-import { donorStress } from '../../../services/board/donorStress';
+import { readingId, readingsAsOtherKind, readingsOf } from './decodings';
+import { donorStress } from '../../../services/board';
 import { notesView, type NoteView } from '../shared/notes.server';
 import type { Dossier } from '../../../services/dossier';
 import { routes } from '../../../routes';

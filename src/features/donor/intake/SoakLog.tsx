@@ -5,7 +5,7 @@ import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { QuantityField, SubmitButton, TextField } from '../../../ui/form/fields';
 import { addSoakAction, removeSoakAction } from './actions';
-import { notePowerAction } from '../safe/actions';
+import { notePowerAction } from '../shared/actions';
 import type { SoakView } from './soak.server';
 
 /** A run under load, row by row, with its curves. */

@@ -8,7 +8,7 @@ import type { DonorFrame } from '../shared/view.server';
 import type { OpeningView } from './view.server';
 import type { PhotoThumb } from '../photos/view.server';
 import { FinishButton, NoteForm } from '../shared/NoteForms';
-import { NoteList } from '../record/RecordSheet';
+import { NoteList } from '../shared/NoteList';
 import { ReassemblyForm, StepForm, StrikeStep, WorkClock } from './OpeningForms';
 import { PhotoStrip } from '../photos/PhotoStrip';
 import { UnitCautions } from '../shared/UnitCautions';

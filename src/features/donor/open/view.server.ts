@@ -13,9 +13,8 @@ import {
   type OpeningStepRow,
 } from '../../../db/repositories/openings';
 import { ageOf } from '../../../db/repositories/plate';
-import { unitRecord } from '../../../services/dossier/unitFacts';
+import { type Dossier, unitRecord } from '../../../services/dossier';
 import { notesView, type NoteView } from '../shared/notes.server';
-import type { Dossier } from '../../../services/dossier';
 
 export interface OpeningStepView {
   readonly id: string;

@@ -3,6 +3,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Claim, Next, Section } from '../../../ui/judgement/parts';
 import type { StationName } from '../../../core/station';
 import type { DonorFrame } from '../shared/view.server';
+import { NoteList } from '../shared/NoteList';
 import type { NoteView } from '../shared/notes.server';
 import { MatterList } from '../shared/IssueList';
 import { FinishButton, NoteForm, UndoButton } from '../shared/NoteForms';
@@ -75,24 +76,5 @@ export function RecordSheet({
         </table>
       )}
     </Halves>
-  );
-}
-
-/** Notes and questions in order. */
-export function NoteList({ notes, withStation = false }: { notes: readonly NoteView[]; withStation?: boolean }) {
-  return (
-    <ul aria-label="Notes" className="dotted max-w-[760px] text-[13.5px]">
-      {notes.map((note) => (
-        <li key={note.id} className="grid grid-cols-[104px_1fr] items-baseline gap-x-3 py-2">
-          <span className="font-mono text-[12px] text-ink-2">{note.when}</span>
-          <span>
-            {note.sign && <b className={`font-semibold ${note.open ? 'text-ochre' : 'text-ink-2'}`}>{note.sign}: </b>}
-            {note.ref && <span className="ref">{note.ref}</span>}{' '}
-            <span className="whitespace-pre-wrap">{note.text}</span>
-            {withStation && <span className="text-[12px] text-ink-3"> {note.station}</span>}
-          </span>
-        </li>
-      ))}
-    </ul>
   );
 }

@@ -5,7 +5,8 @@ import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { QuantityField, SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { addStoreAction, listPartAsStoreAction, notePowerAction, removeStoreAction } from './actions';
+import { addStoreAction, listPartAsStoreAction, removeStoreAction } from './actions';
+import { notePowerAction } from '../shared/actions';
 
 const ROLES = [
   { value: '', label: 'by its size' },

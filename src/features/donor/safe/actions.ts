@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { appContext } from '../../../db/appContext';
-import { addStore, readStore, removeStore, listPartAsStore, notePower } from './commands';
+import { addStore, readStore, removeStore, listPartAsStore } from './commands';
 import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { readingForm, storeForm } from './schema';
@@ -22,8 +22,4 @@ export async function removeStoreAction(code: string, name: string): Promise<For
 
 export async function listPartAsStoreAction(of: z.input<typeof ofPart>): Promise<FormOutcome> {
   return listPartAsStore(appContext(), ofPart.parse(of));
-}
-
-export async function notePowerAction(code: string, applied: boolean): Promise<FormOutcome> {
-  return notePower(appContext(), { code: key.parse(code), applied: z.boolean().parse(applied) });
 }

@@ -10,7 +10,7 @@ import {
   type StoreState,
 } from '../../../core/safety';
 import type { StoreReadingRow, StoreWithReadings } from '../../../db/repositories/stores';
-import { holdOf, linksOf, type VoltageFacts } from '../../../services/dossier/unitFacts';
+import { holdOf, linksOf, type VoltageFacts } from '../../../services/dossier';
 
 /** A store with all that its readings and its size come to. */
 export interface Assessed {

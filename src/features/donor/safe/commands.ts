@@ -3,7 +3,7 @@ import type { AppContext } from '../../../db/context';
 import { findPart } from '../../../db/repositories/parts';
 import { findStore } from '../../../db/repositories/stores';
 import type { ReadingForm, StoreForm } from './schema';
-import { toPartFacts } from '../../../services/dossier/partFacts';
+import { toPartFacts } from '../../../services/dossier';
 import { refusal, refuse, run, type Outcome } from '../../../services/command';
 import { record } from '../shared/writeRecord';
 
@@ -58,11 +58,6 @@ export function removeStore(app: AppContext, of: { code: string; name: string })
     await edit.remove('stores', store.id);
     return `${of.name} was deleted from the stores.`;
   });
-}
-
-/** Notes that power was put to a unit, or taken away: what was read before says nothing any more. */
-export function notePower(app: AppContext, of: { code: string; applied: boolean }): Promise<Outcome> {
-  return record(app, { code: of.code, station: 'make-safe' }, { kind: 'power', applied: of.applied });
 }
 
 /** Lists a capacitor of the parts log as a store. */

@@ -6,12 +6,10 @@ import { parseFilter } from '../../../core/stock';
 import type { Queryable } from '../../../db/client';
 import { candidateLots } from '../../../db/repositories/lotSearch';
 import type { StoreReadingRow } from '../../../db/repositories/stores';
-import { toPartFacts } from '../../../services/dossier/partFacts';
+import { type Dossier, toPartFacts, unitRecord } from '../../../services/dossier';
 import { assess, reliableTime, type Assessed } from './assess';
 import { claimOf, filterBleedText, fitText, hazardOf, nextStep, stringText, toolText } from './present';
-import { unitRecord } from '../../../services/dossier/unitFacts';
 import { agoOf, clockOf } from '../../../ui/value/moments';
-import type { Dossier } from '../../../services/dossier';
 import { routes } from '../../../routes';
 
 const volts = (value: number) => formatQuantity(value, 'volt');

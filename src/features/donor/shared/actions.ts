@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { appContext } from '../../../db/appContext';
 import { recordLine } from './recordLine';
-import { addNote, moveIssue, finishStation, goOn } from './commands';
+import { addNote, finishStation, goOn, moveIssue, notePower } from './commands';
 import { undoStep, undoLatest } from '../../../services/command';
 import { listTypeNames } from '../../../db/repositories/types';
 import { submit } from '../../../ui/form/fieldSchemas';
@@ -44,4 +44,8 @@ export async function undoAction(id: string): Promise<FormOutcome> {
 
 export async function undoLatestAction(code: string): Promise<FormOutcome> {
   return undoLatest(appContext(), key.parse(code));
+}
+
+export async function notePowerAction(code: string, applied: boolean): Promise<FormOutcome> {
+  return notePower(appContext(), { code: key.parse(code), applied: z.boolean().parse(applied) });
 }

@@ -59,3 +59,8 @@ export function goOn(app: AppContext, of: { code: string; station: StationName }
     return `Went on with ${STATION_LABEL[of.station]} all the same. ${notDead}.`;
   });
 }
+
+/** Notes that power was put to a unit, or taken away: what was read before says nothing any more. */
+export function notePower(app: AppContext, of: { code: string; applied: boolean }): Promise<Outcome> {
+  return record(app, { code: of.code, station: 'make-safe' }, { kind: 'power', applied: of.applied });
+}

@@ -13,7 +13,9 @@ import { donorLines } from '../../../services/dossier/donorLines';
 import { loadAddressInHand, loadDonor } from './load.server';
 import { journalView, notesView } from './notes.server';
 import { harvestView } from '../harvest/view.server';
-import { partsView } from './parts.server';
+import { boardPartsView } from '../harvest/view.server';
+import { identifyView } from '../identify/view.server';
+import { testView } from '../test/view.server';
 
 type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let fixture: Fixture;
@@ -39,8 +41,9 @@ async function type(...lines: string[]) {
 
 const dossier = (of = code) => dossierOf(fixture.app, of);
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value).replaceAll('\u00a0', ' ')) as T;
-const parts = async (station: 'identify' | 'test' | 'harvest', wanted?: string) =>
-  plain(await partsView(await dossier(), { station, wanted }));
+const identify = async (wanted?: string) => plain(await identifyView(await dossier(), wanted));
+const testing = async (wanted?: string) => plain(await testView(await dossier(), wanted));
+const board = async (wanted?: string) => plain(await boardPartsView(await dossier(), wanted));
 
 describe('the parts of a donor', () => {
   beforeEach(() =>
@@ -54,7 +57,7 @@ describe('the parts of a donor', () => {
   );
 
   test('as rows: what is printed, what it rates, how well that is known', async () => {
-    const { rows } = await parts('identify');
+    const { rows } = await identify();
     const texts = rows.map(({ cells }) =>
       Object.fromEntries(Object.entries(cells).map(([id, { text }]) => [id, text])),
     );
@@ -76,30 +79,27 @@ describe('the parts of a donor', () => {
   });
 
   test('what to look at next: markings not read, parts not tested, parts worth taking', async () => {
-    expect(await parts('identify')).toMatchObject({ total: 5, identified: 2, unread: ['Q1', 'D3'] });
-    expect(await parts('test')).toMatchObject({ testable: 5, tested: 0, untested: ['Q1', 'C5', 'U1', 'R12', 'D3'] });
+    expect(await identify()).toMatchObject({ total: 5, identified: 2, unread: ['Q1', 'D3'] });
+    expect(await testing()).toMatchObject({ testable: 5, tested: 0, untested: ['Q1', 'C5', 'U1', 'R12', 'D3'] });
     await type('r12 measures 4k69', 'c5 measures 40u esr 9');
-    expect(await parts('harvest')).toMatchObject({
-      tested: 2,
-      onBoard: 5,
-      worthTaking: ['R12'],
-      untested: ['Q1', 'U1', 'D3'],
-    });
+    expect(await testing()).toMatchObject({ testable: 5, tested: 2, untested: ['Q1', 'U1', 'D3'] });
+    await expect((await dossier()).overview()).resolves.toMatchObject({ facts: { parts: { testable: 5, tested: 2 } } });
+    expect(await board()).toMatchObject({ onBoard: 5 });
   });
 
   test('the station Test leaves out what has no bench test', async () => {
     await type('j1 connector output');
-    expect((await parts('test')).rows.map(({ cells }) => cells.ref?.text)).toEqual(['Q1', 'C5', 'U1', 'R12', 'D3']);
+    expect((await testing()).rows.map(({ cells }) => cells.ref?.text)).toEqual(['Q1', 'C5', 'U1', 'R12', 'D3']);
   });
 
   test('a reading is offered with its rule, and marked once it is taken', async () => {
-    const before = (await parts('identify', 'q1')).selected;
+    const before = (await identify('q1')).selected;
     expect(before?.identity?.readings).toMatchObject([
       { kind: 'N-FET', why: '12N65: 12 A, N channel, 650 V', percent: '88 %', rule: 'current-N-voltage', readAs: null },
     ]);
     expect(before?.taken).toEqual([]);
     await acceptReading(fixture.app, { code, ref: 'Q1', reading: before?.identity?.readings[0]?.id ?? '' });
-    const after = (await parts('identify', 'Q1')).selected;
+    const after = (await identify('Q1')).selected;
     expect(after?.taken).toEqual([after?.identity?.readings[0]?.id]);
     expect(after?.ratings).toMatchObject([
       {
@@ -111,19 +111,19 @@ describe('the parts of a donor', () => {
       { label: 'drain current, 25 °C', value: '12 A' },
     ]);
     await undoLatest(fixture.app, code);
-    expect((await parts('identify', 'Q1')).selected).toMatchObject({ ratings: [], taken: [] });
+    expect((await identify('Q1')).selected).toMatchObject({ ratings: [], taken: [] });
   });
 
   test('superseded values stay in sight', async () => {
     await type('q1 vds 600V guessed', 'q1 vds 650V datasheet');
-    const { selected } = await parts('identify', 'Q1');
+    const { selected } = await identify('Q1');
     expect(selected?.ratings).toMatchObject([{ value: '650 V', source: 'datasheet' }]);
     expect(selected?.history).toMatchObject([{ value: '600 V', source: 'guessed' }]);
   });
 
   test('a measured part shows its readings, its verdict, and what its lot would carry', async () => {
     await type('c5 measures 95u esr 0.3');
-    const { selected } = await parts('test', 'C5');
+    const { selected } = await testing('C5');
     expect(selected).toMatchObject({
       title: 'C5, a capacitor',
       test: {
@@ -133,20 +133,22 @@ describe('the parts of a donor', () => {
         ],
       },
       judgement: { verdict: 'keep', grade: 'A' },
+    });
+    expect((await board('C5')).selected).toMatchObject({
       forStock: expect.arrayContaining([{ label: 'capacitance', value: '95 µF', source: 'measured' }]),
     });
   });
 
   test('a measurement in circuit can condemn a part, never pass it', async () => {
     await type('c5 measures 95u esr 0.3 in-circuit');
-    expect((await parts('test', 'C5')).selected?.judgement).toMatchObject({ verdict: 'retest' });
+    expect((await testing('C5')).selected?.judgement).toMatchObject({ verdict: 'retest' });
     await type('c5 measures 20u esr 0.3 in-circuit');
-    expect((await parts('test', 'C5')).selected?.judgement).toMatchObject({ verdict: 'scrap' });
+    expect((await testing('C5')).selected?.judgement).toMatchObject({ verdict: 'scrap' });
   });
 
   test('a bridge is judged as the mains rectifier it is', async () => {
     await type('br1 bridge marked KBP206', 'br1 measures 0.52 0.52 0.51 0.52 OL');
-    expect((await parts('test', 'BR1')).selected?.judgement).toMatchObject({ verdict: 'keep', grade: 'A' });
+    expect((await testing('BR1')).selected?.judgement).toMatchObject({ verdict: 'keep', grade: 'A' });
   });
 
   test('what was taken is listed with its bin, and offered no more', async () => {
@@ -156,8 +158,8 @@ describe('the parts of a donor', () => {
       bins: ['A1'],
       lots: [{ message: 'resistor 4.69 kΩ', grade: 'A', pieces: 1, bin: 'A1' }],
     });
-    expect((await parts('harvest', 'R12')).selected?.harvested).toBe(true);
-    expect((await parts('harvest')).worthTaking).toEqual([]);
+    expect((await board('R12')).selected?.harvested).toBe(true);
+    expect((await board()).onBoard).toBe(4);
   });
 });
 

@@ -6,8 +6,7 @@ import { stationInHand, type StationName } from '../../../core/station';
 import { mayTakeApart, UNIT_KINDS } from '../../../core/unit';
 
 import { donorTitle } from '../../../db/repositories/donors';
-import { liveBadge, notDeadMessage } from '../../../services/dossier/notDead';
-import { lineContext, type Dossier, stagesOf, type Stage } from '../../../services/dossier';
+import { type Dossier, type Stage, lineContext, liveBadge, notDeadMessage, stagesOf } from '../../../services/dossier';
 import { dayOf } from '../../../ui/value/moments';
 import { routes } from '../../../routes';
 

@@ -6,7 +6,7 @@ import { DataTable } from '../../../ui/table/DataTable';
 import { VerdictMark } from '../../../ui/value/marks';
 import { Facts } from '../../../ui/value/Facts';
 import type { DonorFrame } from '../shared/view.server';
-import type { PartsView, PartView } from '../shared/parts.server';
+import type { TestedPartView, TestView } from './view.server';
 import type { PartTestView } from './present';
 import { reasonItems, VERDICT_MEANING } from '../shared/verdict';
 import { LifeForm } from './LifeForm';
@@ -15,7 +15,7 @@ import { MeasurementForm } from './MeasurementForm';
 import { TransformerFacts } from './TransformerFacts';
 
 /** Test: the meter's readings on the left, the verdict with its reasons on the right. */
-export function TestSheet({ frame, view }: { frame: DonorFrame; view: PartsView }) {
+export function TestSheet({ frame, view }: { frame: DonorFrame; view: TestView }) {
   const { selected } = view;
   return (
     <Halves
@@ -91,7 +91,7 @@ function InPlace({ code, refName, test }: { code: string; refName: string; test:
   );
 }
 
-function TestOverview({ code, view }: { code: string; view: PartsView }) {
+function TestOverview({ code, view }: { code: string; view: TestView }) {
   const [first] = view.untested;
   return (
     <Judgement>
@@ -120,7 +120,7 @@ function TestOverview({ code, view }: { code: string; view: PartsView }) {
   );
 }
 
-function Verdict({ code, part }: { code: string; part: PartView }) {
+function Verdict({ code, part }: { code: string; part: TestedPartView }) {
   const { judgement, test } = part;
   return (
     <Judgement key={part.ref}>
@@ -170,7 +170,7 @@ function Verdict({ code, part }: { code: string; part: PartView }) {
   );
 }
 
-function nextOf({ ref, test, judgement, harvested }: PartView): string {
+function nextOf({ ref, test, judgement, harvested }: TestedPartView): string {
   if (harvested) return `${ref} is in stock; its lot carries this verdict.`;
   if (!test) return `There is no bench test for this kind. Note what you find.`;
   if (!judgement) return test.precondition;

@@ -16,8 +16,7 @@ import {
 import { packageRule, type TestName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import type { PartRecord } from '../../../db/repositories/parts';
-import { readingsThatCount, underTest } from '../../../services/board/judgeRecord';
-import type { TestContext } from '../../../services/board/testContext';
+import { type TestContext, readingsThatCount, underTest } from '../../../services/board';
 import { transformerView, type TransformerView } from './transformer';
 import { clockOf } from '../../../ui/value/moments';
 

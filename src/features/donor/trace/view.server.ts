@@ -3,7 +3,7 @@ import { contradictions, fixedWords, type Board } from '../../../core/board';
 import { formatQuantity } from '../../../core/quantity';
 
 import type { BoardFact } from '../../../db/repositories/boardFacts';
-import { tracedBoard } from '../../../services/board/tracedBoard';
+import { tracedBoard } from '../../../services/board';
 import { boardPhotos, type BoardPhoto } from '../photos/view.server';
 import { clockOf } from '../../../ui/value/moments';
 import type { Dossier } from '../../../services/dossier';

@@ -3,12 +3,13 @@
 import { useState } from 'react';
 import { formatQuantity } from '../../../core/quantity';
 import { parasiticsOf } from '../../../core/waveform';
-import { ActionForm } from '../../../ui/form/ActionForm';
-import { QuantityField, SubmitButton } from '../../../ui/form/fields';
+import { QuantityField } from '../../../ui/form/fields';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { Facts } from '../../../ui/value/Facts';
-import { measurePartAction } from '../test/actions';
+import { routes } from '../../../routes';
+import { ActionButton } from '../../../ui/feedback/ActionButton';
+import { keepFindingAction } from './actions';
 import type { WavePart } from './view.server';
 import { findingView, type FindingView } from './present';
 import type { useWave } from './useWave';
@@ -63,15 +64,15 @@ function Keep({ code, part, view }: { code: string; part: WavePart; view: Findin
     <section className="next">
       <h2 className="label mb-1">Next</h2>
       <p className="mb-2 text-[15.5px] leading-snug font-medium">Keep it as a measurement of {part.ref}.</p>
-      <ActionForm action={measurePartAction.bind(null, { code, ref: part.ref })} label={`Keep for ${part.ref}`}>
-        {Object.entries(view.fields).map(([name, value]) => (
-          <input key={name} type="hidden" name={name} value={value} />
-        ))}
-        <SubmitButton tone="next">Keep it</SubmitButton>{' '}
-        <a className="ml-3 text-[13px] underline decoration-dotted" href={`/donors/${code}/test?part=${part.ref}`}>
-          back to {part.ref}
-        </a>
-      </ActionForm>
+      <ActionButton action={() => keepFindingAction({ code, ref: part.ref }, { ...view.fields })} tone="next">
+        Keep it
+      </ActionButton>{' '}
+      <a
+        className="ml-3 text-[13px] underline decoration-dotted"
+        href={routes.station(code, 'test', { part: part.ref })}
+      >
+        back to {part.ref}
+      </a>
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import type { Measured } from '../../../core/measure';
 import type { TestName } from '../../../core/part';
 import { formatQuantity, type Unit } from '../../../core/quantity';
 import type { WaveFinding, WaveParameters, WaveTask } from '../../../core/waveform';
@@ -53,8 +54,8 @@ export const TASKS: Readonly<
 /** A finding as rows, and the fields of a part's test that it fills. */
 export interface FindingView {
   readonly rows: readonly { readonly label: string; readonly value: string }[];
-  /** Field of the test and the text that a person would type there. */
-  readonly fields: Readonly<Record<string, string>>;
+  /** Fields of the test that it fills, each to three digits. */
+  readonly fields: Readonly<Record<string, Measured>>;
   readonly refusal?: string;
   /** What would tell more. */
   readonly advice?: string;
@@ -75,13 +76,14 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
           value: saturation === undefined ? `not up to ${show(peak, 'ampere')}` : show(saturation, 'ampere'),
         },
       ];
-      const kept: Record<string, string> =
+      const kept: Record<string, Measured> =
         test === 'choke'
-          ? { inductance: typed(inductance) }
+          ? { inductance: toThreeDigits(inductance) }
           : test === 'transformer'
-            ? { open: typed(inductance) }
+            ? { open: toThreeDigits(inductance) }
             : {};
-      if (saturation !== undefined && (test === 'choke' || test === 'transformer')) kept.saturation = typed(saturation);
+      if (saturation !== undefined && (test === 'choke' || test === 'transformer'))
+        kept.saturation = toThreeDigits(saturation);
       return { rows, fields: kept };
     }
     case 'ring':
@@ -95,7 +97,7 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
           { label: 'periods above a tenth', value: `${finding.periods}` },
           { label: 'settles to', value: show(finding.settles, 'volt') },
         ],
-        fields: test === 'choke' || test === 'transformer' ? { rings: `${finding.periods}` } : {},
+        fields: test === 'choke' || test === 'transformer' ? { rings: { value: finding.periods, resolution: 1 } } : {},
       };
     case 'discharge':
       return {
@@ -107,7 +109,9 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
           { label: 'from', value: show(finding.start, 'volt') },
         ],
         fields:
-          test === 'capacitor' && finding.capacitance !== undefined ? { capacitance: typed(finding.capacitance) } : {},
+          test === 'capacitor' && finding.capacitance !== undefined
+            ? { capacitance: toThreeDigits(finding.capacitance) }
+            : {},
       };
     case 'step':
       return {
@@ -122,8 +126,8 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
         fields:
           test === 'capacitor'
             ? {
-                esr: typed(finding.esr),
-                ...(finding.capacitance === undefined ? {} : { capacitance: typed(finding.capacitance) }),
+                esr: toThreeDigits(finding.esr),
+                ...(finding.capacitance === undefined ? {} : { capacitance: toThreeDigits(finding.capacitance) }),
               }
             : {},
       };
@@ -164,7 +168,7 @@ function rippleView(finding: Extract<WaveFinding, { kind: 'ripple' }>, test: Tes
     ],
     fields:
       test === 'capacitor'
-        ? { esr: typed(esr), ...(capacitance === undefined ? {} : { capacitance: typed(capacitance) }) }
+        ? { esr: toThreeDigits(esr), ...(capacitance === undefined ? {} : { capacitance: toThreeDigits(capacitance) }) }
         : {},
   };
 }
@@ -173,4 +177,8 @@ function rippleView(finding: Extract<WaveFinding, { kind: 'ripple' }>, test: Tes
 const within = (value: number, doubt: number, unit: Unit): string =>
   `${formatQuantity(value, unit, { digits: 3 })} ± ${formatQuantity(2 * doubt, unit, { digits: 2 })}`;
 
-const typed = (value: number): string => value.toPrecision(3);
+/** A value to three digits, which is what a recording supports. */
+function toThreeDigits(exact: number): Measured {
+  const value = Number(exact.toPrecision(3));
+  return { value, resolution: 10 ** (Math.floor(Math.log10(Math.abs(value))) - 2) };
+}

@@ -1,3 +1,4 @@
+import { restoreDonorAction } from '../../../../features/donor/intake/actions';
 import { ArchivedRows } from '../../../../features/donors/ArchivedRows';
 import { loadArchive } from '../../../../features/donors/pages.server';
 import { EmptyState } from '../../../../ui/feedback/EmptyState';
@@ -13,7 +14,7 @@ export default async function ArchivePage() {
       <PageHead title="Archive" subtitle="Donors that left the lists; nothing of them is lost" />
       <Evidence>
         {lines.length > 0 ? (
-          <ArchivedRows lines={lines} />
+          <ArchivedRows lines={lines} restore={restoreDonorAction} />
         ) : (
           <EmptyState title="The archive is empty">
             A donor that is archived at its Intake station can be brought back here.

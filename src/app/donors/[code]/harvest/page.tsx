@@ -1,7 +1,6 @@
 import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { HarvestSheet } from '../../../../features/donor/harvest/HarvestSheet';
-import { harvestView, minutesIn } from '../../../../features/donor/harvest/view.server';
-import { partsView } from '../../../../features/donor/shared/parts.server';
+import { boardPartsView, harvestView, minutesIn } from '../../../../features/donor/harvest/view.server';
 import { word } from '../../../search';
 import { donorOf, type StationProps } from '../load';
 
@@ -11,7 +10,7 @@ export default async function HarvestPage(props: StationProps) {
   const { dossier, frame } = await donorOf(props);
   const { part, minutes } = await props.searchParams;
   const [view, harvest] = await Promise.all([
-    partsView(dossier, { station: 'harvest', wanted: word(part) }),
+    boardPartsView(dossier, word(part)),
     harvestView(dossier, minutesIn(word(minutes))),
   ]);
   return (

@@ -1,7 +1,7 @@
 import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { IdentifySheet } from '../../../../features/donor/identify/IdentifySheet';
 import { notesView } from '../../../../features/donor/shared/notes.server';
-import { partsView } from '../../../../features/donor/shared/parts.server';
+import { identifyView } from '../../../../features/donor/identify/view.server';
 import { word } from '../../../search';
 import { donorOf, type StationProps } from '../load';
 
@@ -10,7 +10,7 @@ export const metadata = { title: 'Identify' };
 export default async function IdentifyPage(props: StationProps) {
   const { dossier, frame } = await donorOf(props);
   const wanted = word((await props.searchParams).part);
-  const [view, matters] = await Promise.all([partsView(dossier, { station: 'identify', wanted }), notesView(dossier)]);
+  const [view, matters] = await Promise.all([identifyView(dossier, wanted), notesView(dossier)]);
   return (
     <DonorPage frame={frame} station="identify">
       <IdentifySheet code={frame.code} view={view} matters={matters.filter(({ open }) => open)} />

@@ -1,6 +1,6 @@
 import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { TestSheet } from '../../../../features/donor/test/TestSheet';
-import { partsView } from '../../../../features/donor/shared/parts.server';
+import { testView } from '../../../../features/donor/test/view.server';
 import { word } from '../../../search';
 import { donorOf, type StationProps } from '../load';
 
@@ -11,7 +11,7 @@ export default async function TestPage(props: StationProps) {
   const wanted = word((await props.searchParams).part);
   return (
     <DonorPage frame={frame} station="test">
-      <TestSheet frame={frame} view={await partsView(dossier, { station: 'test', wanted })} />
+      <TestSheet frame={frame} view={await testView(dossier, wanted)} />
     </DonorPage>
   );
 }

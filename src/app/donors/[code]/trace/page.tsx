@@ -1,6 +1,6 @@
 import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { LiveNotice } from '../../../../features/donor/shared/LiveNotice';
-import { NoteList } from '../../../../features/donor/record/RecordSheet';
+import { NoteList } from '../../../../features/donor/shared/NoteList';
 import { TraceBoard } from '../../../../features/donor/trace/TraceBoard';
 import { notesView } from '../../../../features/donor/shared/notes.server';
 import { traceView } from '../../../../features/donor/trace/view.server';
