@@ -1,20 +1,21 @@
 import { defineConfig } from '@playwright/test';
 
-const PORT = 3411;
-
 export default defineConfig({
   testDir: './e2e',
   testMatch: '**/*.spec.ts',
-  // One server and one database: the stories run one after another.
-  workers: 1,
+  globalSetup: './e2e/template.ts',
+  // A spec file runs one story after another, in a shop of its own.
+  workers: 2,
   fullyParallel: false,
-  retries: 0,
+  // What failed is run once more with a trace; that it then passes does not make it good.
+  retries: 1,
+  failOnFlakyTests: true,
   timeout: 60_000,
-  reporter: [['list']],
+  expect: { timeout: 15_000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/stories.json' }]],
   use: {
-    baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    trace: 'on-first-retry',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [
@@ -27,12 +28,5 @@ export default defineConfig({
         '--disable-sync',
       ],
     },
-  },
-  webServer: {
-    command: 'node scripts/testServer.mjs',
-    env: { PORT: String(PORT) },
-    url: `http://127.0.0.1:${PORT}/guide`,
-    reuseExistingServer: false,
-    timeout: 120_000,
   },
 });

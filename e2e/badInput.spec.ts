@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './shop';
 import { donorCode, goTo, judgement } from './hands';
 
 /** The field keeps what was typed and its message names it. */

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shop';
 import { benchLine, donorCode, goTo, judgement } from './hands';
 
 test('the bench shows what is in hand, where it stands, and what is not safe first', async ({ page }) => {

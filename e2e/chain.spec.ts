@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shop';
 import { benchLine, goTo, judgement, station } from './hands';
 
 // One dead adapter from the pavement to a labelled MOSFET in a bin, and from there into a build.

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shop';
 import { benchLine, donorCode, goTo, judgement } from './hands';
 
 test('when the server does not answer, nothing typed is lost and the next try goes through', async ({ page }) => {
@@ -13,7 +13,7 @@ test('when the server does not answer, nothing typed is lost and the next try go
   const line = page.getByLabel('Bench line');
   await line.fill('c1 0.2V');
   await line.press('Enter');
-  await expect(page.locator('#bench-line-says')).toContainText('The line is kept');
+  await expect(page.locator('#bench-line-says')).toContainText('what you typed is kept');
   await expect(line).toHaveValue('c1 0.2V');
   await page.unroute('**/*');
   await line.press('Enter');
@@ -35,19 +35,19 @@ test('two windows on one donor: what the other did since is not undone from unde
     .first()
     .getByRole('button', { name: /Take back/ })
     .click();
-  await expect(steps.first()).toContainText('taken back');
+  await expect(steps.first()).toContainText('undone');
   await goTo(page, `/donors/${code}/identify`);
   await expect(page.getByRole('row', { name: /R60/ })).toContainText('4.7\u00a0kΩ');
 });
 
-test('a part that someone struck meanwhile is named, and the page goes on', async ({ page, context }) => {
+test('a part that someone deleted meanwhile is named, and the page goes on', async ({ page, context }) => {
   const code = await donorCode(page, 'lamp driver');
   await goTo(page, `/donors/${code}/identify`);
   await benchLine(page, 'q9 nmos marked 4N60');
   await goTo(page, `/donors/${code}/identify?part=Q9`);
   const other = await context.newPage();
   await goTo(other, `/donors/${code}/identify?part=Q9`);
-  await other.getByRole('button', { name: 'strike Q9' }).click();
+  await other.getByRole('button', { name: 'delete Q9' }).click();
   await other.getByRole('alertdialog').getByRole('button', { name: 'Strike it' }).click();
   await expect(other.getByRole('row', { name: /Q9/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Take it' }).click();

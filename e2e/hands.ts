@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Page } from './shop';
 
 /** The judgement: the right half of a screen. */
 export const judgement = (page: Page) => page.getByRole('complementary', { name: 'Judgement' });

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './shop';
 import { benchLine, donorCode, goTo, judgement } from './hands';
 
 const parts = (page: Page) => page.getByRole('table', { name: 'Parts' });

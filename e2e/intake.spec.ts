@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shop';
 import { donorCode, goTo, judgement } from './hands';
 
 test('a pasted label becomes advice, and the advice shows its reasons and bends to their weights', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shop';
 import { donorCode, goTo } from './hands';
 
 test('a unit is taken in, read and searched without a mouse', async ({ page }) => {
@@ -43,7 +43,7 @@ test('a unit is taken in, read and searched without a mouse', async ({ page }) =
   await page.locator('body').press('/');
   await page.keyboard.type('undo');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('status').filter({ hasText: 'Taken back' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Undone' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Take it' })).toBeVisible();
 
   await page.keyboard.press('Escape');
@@ -87,7 +87,7 @@ test('a code off a label jumps to what carries it, in any spelling; a mistyped o
 
 test('a dialog asks before a step that is hard to see, and undo brings the part back', async ({ page }) => {
   await goTo(page, `/donors/${await donorCode(page, 'notebook brick')}/identify?part=R9`);
-  await page.getByRole('button', { name: 'strike R9' }).focus();
+  await page.getByRole('button', { name: 'delete R9' }).focus();
   await page.keyboard.press('Enter');
   const dialog = page.getByRole('alertdialog');
   await expect(dialog).toContainText('Strike R9 from the log?');

@@ -1,5 +1,5 @@
 import { connect } from 'node:net';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './shop';
 import { donorCode, goTo, judgement } from './hands';
 
 /** Where the simulated meter listens, as the settings name it. */

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shop';
 import { donorCode, goTo, judgement } from './hands';
 
 test('an opening is timed and noted step by step, and the next of its kind learns from it', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './shop';
 import sharp from 'sharp';
 import { donorCode, goTo, judgement } from './hands';
 
@@ -40,7 +40,7 @@ test('photos go in with place and camera, and come out without; what is no pictu
   expect((await page.request.get('/photos/..%2f..%2fzorvek.db/small')).status()).toBe(404);
 });
 
-test('a photo is captioned, pinned, zoomed by key, paired with its other side, and struck', async ({ page }) => {
+test('a photo is captioned, pinned, zoomed by key, paired with its other side, and deleted', async ({ page }) => {
   const code = await donorCode(page, 'scooter');
   await goTo(page, `/donors/${code}/photos`);
   await choose(page, [
@@ -95,7 +95,7 @@ test('a photo is captioned, pinned, zoomed by key, paired with its other side, a
   const ghost = page.getByRole('region', { name: 'Other side' }).getByText('1', { exact: true });
   expect(parseFloat((await ghost.getAttribute('style'))?.match(/left: ([\d.]+)%/)?.[1] ?? '0')).toBeGreaterThan(50);
 
-  await page.getByRole('button', { name: 'strike it' }).click();
+  await page.getByRole('button', { name: 'delete it' }).click();
   await page.getByRole('alertdialog').getByRole('button', { name: 'Strike it' }).click();
   await expect(page.getByRole('list', { name: 'Photos so far' }).getByRole('link')).toHaveCount(1);
 });

@@ -1,4 +1,5 @@
-import { chromium, expect, test } from '@playwright/test';
+import { chromium } from '@playwright/test';
+import { expect, test } from './shop';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shop';
 import { benchLine, donorCode, goTo, judgement, station } from './hands';
 
 test('going on beside a store that is not dead is asked once and shown in the record', async ({ page }) => {
@@ -47,17 +47,17 @@ test('a station is declared done, and the line shows it', async ({ page }) => {
   await expect(page.getByRole('link', { name: /^Open: done/ })).toBeVisible();
 });
 
-test('a donor is amended, put away and brought back', async ({ page }) => {
+test('a donor is amended, archived and brought back', async ({ page }) => {
   const code = await donorCode(page, 'plug-top');
   await goTo(page, `/donors/${code}/intake`);
   await page.getByLabel('where it came from').fill('the drawer under the kettle');
   await page.getByRole('button', { name: 'Keep the changes' }).click();
   await expect(page.getByRole('heading', { level: 1 }).locator('..')).toContainText('the drawer under the kettle');
-  await page.getByRole('button', { name: 'put away' }).click();
+  await page.getByRole('button', { name: 'archive' }).click();
   await page.getByRole('alertdialog').getByRole('button', { name: 'Put it away' }).click();
   await expect(page).toHaveURL(/\/donors$/);
   await expect(page.getByText(code)).toHaveCount(1);
-  await page.getByRole('link', { name: 'put away' }).click();
+  await page.getByRole('link', { name: 'archive' }).click();
   await page.getByRole('listitem').filter({ hasText: code }).getByRole('button', { name: 'Bring back' }).click();
   await expect(page).toHaveURL(new RegExp(`/donors/${code}/`));
 });
@@ -97,7 +97,7 @@ test('the drawers are asked, narrowed by what is offered, and pieces are taken a
   await take.getByRole('button', { name: 'Take out' }).click();
   await expect(page.getByRole('table', { name: 'Ledger' })).toContainText('taken out: doorbell');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('table', { name: 'Ledger' })).toContainText('taken back');
+  await expect(page.getByRole('table', { name: 'Ledger' })).toContainText('undone');
 });
 
 test('the sums answer while one types, and say what they cannot read', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { inflateSync } from 'node:zlib';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './shop';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
 import { PDFArray, PDFDocument, PDFRawStream } from 'pdf-lib';
@@ -105,7 +105,7 @@ test('ten parts are tested with the meter, forty minutes planned and worked, a l
   const found = lots.find((lot) => leads?.endsWith(`/stock/${lot}`)) ?? '';
   expect(found).not.toBe('');
 
-  // Found by its code, moved, parted, used.
+  // Found by its code, moved, split, used.
   await goTo(page, '/stock/scan');
   await page.getByLabel('code on the label').fill('nonsense');
   await page.getByRole('button', { name: 'Go there' }).click();
@@ -135,15 +135,15 @@ test('ten parts are tested with the meter, forty minutes planned and worked, a l
   await line.fill('undo');
   await expect(page.locator('#find-line-says')).toContainText('take the last change of stock back');
   await line.press('Enter');
-  await expect(page.getByRole('status').filter({ hasText: 'Taken back' })).toContainText('F1-3');
+  await expect(page.getByRole('status').filter({ hasText: 'Undone' })).toContainText('F1-3');
 
   // Long after, the drawers still tell what was done, and each step has its way back.
   await goTo(page, '/stock/bins');
   await page.getByText('done lately, and the way back').click();
   const done = page.getByRole('table', { name: 'Done lately' });
-  await expect(done.getByRole('row').first()).toContainText('taken back');
+  await expect(done.getByRole('row').first()).toContainText('undone');
   await done.getByRole('button', { name: `1 of ${found} taken out for the lamp` }).click();
-  await expect(done.getByRole('row').nth(1)).toContainText('taken back');
+  await expect(done.getByRole('row').nth(1)).toContainText('undone');
 });
 
 /** What the first label of a sheet leads to, by an independent reader of QR codes. */
@@ -222,7 +222,7 @@ test('a recording becomes a measurement of its part', async ({ page }) => {
   await expect(judgement(page)).toContainText(/50\smΩ/);
 });
 
-test('a drawer is counted, a list is brought in and taken back, a question is kept', async ({ page }) => {
+test('a drawer is counted, a list is brought in and undone, a question is kept', async ({ page }) => {
   await goTo(page, '/stock/bins');
   const room = page.getByRole('form', { name: 'Room of B1-2' });
   await room.getByLabel(/room for/).fill('1');
@@ -299,7 +299,7 @@ test('a drawer is counted, a list is brought in and taken back, a question is ke
   await page.getByLabel('under the name').fill('mains switches');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('link', { name: 'mains switches' })).toBeVisible();
-  await page.getByRole('button', { name: 'strike mains switches' }).click();
+  await page.getByRole('button', { name: 'delete mains switches' }).click();
   await expect(page.getByRole('link', { name: 'mains switches' })).toHaveCount(0);
   const csv = await page.request.get('/stock/export?as=csv&find=20N60');
   expect(await csv.text()).toContain('20N60');

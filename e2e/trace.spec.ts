@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './shop';
 import { benchLine, donorCode, goTo, judgement, station } from './hands';
 
 /** A plug-top flyback of forty parts: what is seen, then what beeps from the inlet on. */

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shop';
 import { donorCode, goTo, judgement } from './hands';
 
 test('a net lights up on the photo, and a pin seen through the board is joined by touching', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shop';
 import { goTo, judgement } from './hands';
 
 const PDF = Buffer.from('%PDF-1.4\n1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj\n%%EOF\n');
@@ -93,7 +93,7 @@ test('a type is written down, rated with the page of its datasheet, merged, spli
   await page.getByRole('alertdialog').getByRole('button', { name: 'Forget it' }).click();
   await expect(page).toHaveURL(/\/types$/);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText(/Taken back: WW840 is forgotten/)).toBeVisible();
+  await expect(page.getByText(/Undone: WW840 is deleted/)).toBeVisible();
 });
 
 test('chip families and the rules of markings stand in the Guide', async ({ page }) => {

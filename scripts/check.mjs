@@ -1,33 +1,121 @@
-// Everything that must hold before a change lands: lint, types, unit tests, build, end-to-end tests.
-import { bin, ensureBuild, ensurePackages, isOnPath, must, run, say } from './lib.mjs';
+// Everything that must hold before a change lands, in two lanes side by side: the build and the stories through the
+// browser in one, everything that reads the sources and the unit tests in the other.
+import { spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { bin, ensureBuild, ensurePackages, filesBelow, isOnPath, must, say } from './lib.mjs';
 
+const SLOWEST = 10;
+const UNIT_REPORT = 'test-results/unit.json';
+const STORY_REPORT = 'test-results/stories.json';
+/** Folders on which the counts over thousands of boards depend, and where it is kept that they held. */
+const COUNTED = ['src/core/board', 'src/core/topology', 'src/core/findings', 'src/core/part', 'src/core/quantity'];
+const COUNTED_STAMP = '.next/zorvek-counted';
+
+const began = Date.now();
 await ensurePackages();
-await ensureChromium();
-
-const STEPS = [
-  ['lint', () => run(bin('eslint'), ['.', '--max-warnings=0', '--cache', '--cache-location=.next/eslint'])],
-  ['format', () => run(bin('prettier'), ['--check', '--log-level=warn', '.'])],
-  ['boundaries', () => run('node', ['scripts/boundaries.mjs'])],
-  ['dead code', () => run(bin('knip'), [])],
-  ['types', async () => (await run(bin('next'), ['typegen'])) || run(bin('tsc'), ['--noEmit'])],
-  ['unit', () => run(bin('jest'), [])],
-  ['build', () => ensureBuild().then(() => 0)],
-  ['end to end', () => run(bin('playwright'), ['test'])],
-];
+mkdirSync('test-results', { recursive: true });
 
 const outcomes = [];
-for (const [name, step] of STEPS) {
-  say(`\n== ${name}`);
-  const began = Date.now();
-  const code = await step();
-  outcomes.push({ name, code });
-  say(`== ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - began) / 1000).toFixed(1)} s`);
-}
+const counted = digestOf(COUNTED);
+const isCounted = !process.env.CI && existsSync(COUNTED_STAMP) && readFileSync(COUNTED_STAMP, 'utf8') === counted;
+if (isCounted) say('The counts over thousands of boards held for these sources; they are not made again.');
 
+const built = step('build', () => ensureBuild().then(() => ({ code: 0, text: '' })));
+await Promise.all([stories(), readings()]);
+
+if (outcomes.every(({ code }) => code === 0)) writeFileSync(COUNTED_STAMP, counted);
+printSlowest();
 const failed = outcomes.filter(({ code }) => code !== 0);
 for (const { name } of failed) say(`failed: ${name}`);
-say(`\nchecks: ${outcomes.length - failed.length} passed, ${failed.length} failed`);
+say(`\n${outcomes.length} steps in ${seconds(began)} s`);
+say(`checks: ${outcomes.length - failed.length} passed, ${failed.length} failed`);
 process.exit(failed.length === 0 ? 0 : 1);
+
+/** The lane of the browser. */
+async function stories() {
+  const chromium = ensureChromium();
+  if ((await built) !== 0) return;
+  await chromium;
+  await step('end to end', () => captured(bin('playwright'), ['test']));
+}
+
+/** The lane of the sources. */
+async function readings() {
+  await step('format', () => captured(bin('prettier'), ['--check', '--log-level=warn', '.']));
+  await step('lint', () =>
+    captured(bin('eslint'), ['.', '--max-warnings=0', '--cache', '--cache-location=.next/eslint']),
+  );
+  await step('boundaries', () => captured('node', ['scripts/boundaries.mjs']));
+  await step('dead code', () => captured(bin('knip'), []));
+  await step('unit', () =>
+    captured(bin('jest'), [
+      '--maxWorkers=1',
+      '--json',
+      `--outputFile=${UNIT_REPORT}`,
+      ...(isCounted ? ['--testPathIgnorePatterns', '\\.counts\\.test\\.ts$'] : []),
+    ]),
+  );
+  // The types of the routes are written by the build.
+  if ((await built) === 0) await step('types', () => captured(bin('tsc'), ['--noEmit']));
+}
+
+/** Runs one step and prints what it said when it ends; resolves to its exit code. */
+async function step(name, work) {
+  const start = Date.now();
+  const { code, text } = await work();
+  outcomes.push({ name, code });
+  say(`\n== ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${seconds(start)} s\n${text.trimEnd()}`);
+  return code;
+}
+
+function captured(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+    let text = '';
+    child.stdout.on('data', (chunk) => (text += chunk));
+    child.stderr.on('data', (chunk) => (text += chunk));
+    child.on('error', (error) => resolve({ code: 127, text: `${text}${command}: ${error.message}` }));
+    child.on('close', (code) => resolve({ code: code ?? 1, text }));
+  });
+}
+
+function seconds(start) {
+  return ((Date.now() - start) / 1000).toFixed(1);
+}
+
+/** The slowest test files and stories, so that the check stays short. */
+function printSlowest() {
+  const rows = [...unitTimes(), ...storyTimes()].sort((a, b) => b.seconds - a.seconds).slice(0, SLOWEST);
+  say('\nThe ten slowest:');
+  for (const row of rows) say(`${row.seconds.toFixed(1).padStart(7)} s  ${row.name}`);
+}
+
+function unitTimes() {
+  const report = reportOf(UNIT_REPORT);
+  return (report?.testResults ?? []).map(({ name, startTime, endTime }) => ({
+    name: name.replace(`${process.cwd()}/`, ''),
+    seconds: (endTime - startTime) / 1000,
+  }));
+}
+
+function storyTimes() {
+  const specs = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specs)];
+  return (reportOf(STORY_REPORT)?.suites ?? []).flatMap(specs).map(({ file, title, tests }) => ({
+    name: `e2e/${file}: ${title}`,
+    seconds: tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0) / 1000,
+  }));
+}
+
+function reportOf(file) {
+  return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined;
+}
+
+function digestOf(folders) {
+  const hash = createHash('sha256');
+  for (const file of folders.flatMap(filesBelow)) hash.update(file).update(readFileSync(file));
+  return hash.digest('hex');
+}
 
 /** The end-to-end tests drive Debian's Chromium; where it is missing, apt brings it. */
 async function ensureChromium() {

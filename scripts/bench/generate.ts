@@ -193,7 +193,14 @@ function* largeDonor(): Generator<Statement> {
       created_ms: clock,
     });
     for (const [name, value] of Object.entries(ratings()))
-      yield insert('part_ratings', { id: key(), part_id, name, value_si: value, source: 'decoded', recorded_ms: clock });
+      yield insert('part_ratings', {
+        id: key(),
+        part_id,
+        name,
+        value_si: value,
+        source: 'decoded',
+        recorded_ms: clock,
+      });
     if (index % 3 === 0)
       yield insert('measurements', {
         id: key(),

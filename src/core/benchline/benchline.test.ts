@@ -97,7 +97,7 @@ describe('what a line means', () => {
     ${'? q1 who made it'}                            | ${{ kind: 'note', question: true, ref: 'Q1', text: 'who made it' }}
     ${'settle r12 measured at 2 A'}                  | ${{ kind: 'status', ref: 'R12', status: 'settled', because: 'measured at 2 A' }}
     ${'support r12'}                                 | ${{ kind: 'status', status: 'supported', because: '' }}
-    ${'strike c5'}                                   | ${{ kind: 'strike', ref: 'C5' }}
+    ${'delete c5'}                                   | ${{ kind: 'delete', ref: 'C5' }}
     ${'rename c5 to c6'}                             | ${{ kind: 'rename', ref: 'C5', to: 'C6' }}
     ${'t1 measures loc 600u lsc 15u rings 12'}       | ${{ kind: 'measurement', test: 'transformer', values: { open: { value: 600e-6 }, shorted: { value: 15e-6 }, rings: { value: 12 } } }}
     ${'c5 measures 95u esr 0.3 leak 20u ran 20000h'} | ${{ kind: 'measurement', values: { esr: { value: 0.3 }, leakage: { value: 20e-6 }, hours: { value: 20000 } } }}

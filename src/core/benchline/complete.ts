@@ -58,7 +58,7 @@ function openings({ parts, stores }: BenchContext): string[] {
     'note',
     'claim',
     'settle',
-    'strike',
+    'delete',
     'rename',
   ];
 }

@@ -45,8 +45,8 @@ export function describeRecord(record: BenchRecord): string {
       return `nothing else is on the net of ${record.pin}`;
     case 'fix':
       return `${record.ref} is taken for ${fixedWords(record.as)}`;
-    case 'strike':
-      return `${record.ref} is struck from the log`;
+    case 'delete':
+      return `${record.ref} is deleted from the log`;
     case 'rename':
       return `${record.ref} is called ${record.to}`;
   }

@@ -23,7 +23,7 @@ export const GRAMMAR: readonly GrammarLine[] = [
   { line: 'c30 unpopulated', means: `how it is fitted: ${FITMENT_NAMES.join(', ')}` },
   { line: 'u1 ic so-8 dated 2148', means: 'a part with its date code, which bounds the age of the unit' },
   { line: 'q1 vds 650V datasheet', means: 'a value, with where it comes from' },
-  { line: 'strike c5', means: 'takes a part out of the log; “rename c5 to c6” calls it otherwise' },
+  { line: 'delete c5', means: 'takes a part out of the log; “rename c5 to c6” calls it otherwise' },
   { line: 'r12 measures 4k69', means: 'a measurement; several fields by name: c5 measures 78u esr 0.4' },
   { line: 'q1 measures sd 0.51 ds OL gs OL', means: 'OL is an open reading; end with in-circuit if it was' },
   { line: 'store c3 82u 400V bleed 470k', means: 'something that stores charge, with the bleed path on the board' },

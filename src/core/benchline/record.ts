@@ -96,7 +96,7 @@ export type BenchRecord =
   | { readonly kind: 'sweep'; readonly pin: string }
   /** What a person takes a part for: a topology it is the heart of, or a role. */
   | { readonly kind: 'fix'; readonly ref: string; readonly as: string }
-  | { readonly kind: 'strike'; readonly ref: string }
+  | { readonly kind: 'delete'; readonly ref: string }
   | { readonly kind: 'rename'; readonly ref: string; readonly to: string };
 
 export type BenchProblem =

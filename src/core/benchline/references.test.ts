@@ -63,7 +63,7 @@ describe('a record in plain words', () => {
     ${{ kind: 'note', question: true, ref: 'U1', text: 'who made it' }}          | ${'question on U1: who made it'}
     ${{ kind: 'status', ref: 'Q1', status: 'settled', because: '' }}             | ${'Q1: what was claimed or asked is settled'}
     ${{ kind: 'status', ref: 'Q1', status: 'superseded', because: 'it is not' }} | ${'Q1: what was claimed or asked is superseded, it is not'}
-    ${{ kind: 'strike', ref: 'C5' }}                                             | ${'C5 is struck from the log'}
+    ${{ kind: 'delete', ref: 'C5' }}                                             | ${'C5 is deleted from the log'}
     ${{ kind: 'rename', ref: 'C5', to: 'C6' }}                                   | ${'C5 is called C6'}
   `('$message', ({ record, message }) => {
     expect(words(record)).toBe(message);

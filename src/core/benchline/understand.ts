@@ -86,18 +86,21 @@ function readFixed(ref: string, kind: KindName | undefined, word: string): Outco
 const kindOf = (ref: string, { parts }: BenchContext): KindName | undefined =>
   parts.find((part) => part.ref === ref)?.kind;
 
-/** Lines that begin with what to do: store, soak, power, settle, strike, rename. */
+const DELETE_WORDS = ['delete', 'strike', 'remove'];
+
+/** Lines that begin with what to do: store, soak, power, settle, delete, rename. */
 function readVerb(verb: string, rest: readonly string[], context: BenchContext): Outcome | undefined {
   const status = STANDING_WORDS[verb];
   if (verb === 'store') return readStore(rest);
   if (verb === 'soak') return readSoak(rest);
   if (verb === 'power') return readPower(rest[0]);
-  if (!status && verb !== 'strike' && verb !== 'rename') return undefined;
+  const isDelete = DELETE_WORDS.includes(verb);
+  if (!status && !isDelete && verb !== 'rename') return undefined;
   const ref = (rest[0] ?? '').toUpperCase();
   if (!isReference(ref)) return { problem: { kind: 'no-subject', word: rest[0] ?? verb } };
   if (!kindOf(ref, context)) return { problem: { kind: 'no-part', ref } };
   if (status) return { kind: 'status', ref, status, because: rest.slice(1).join(' ') };
-  if (verb === 'strike') return { kind: 'strike', ref };
+  if (isDelete) return { kind: 'delete', ref };
   const to = (rest[1]?.toLowerCase() === 'to' ? rest[2] : rest[1])?.toUpperCase() ?? '';
   if (!isReference(to)) return { problem: { kind: 'no-subject', word: to || 'rename' } };
   return kindOf(to, context) ? { problem: { kind: 'taken', ref: to } } : { kind: 'rename', ref, to };

@@ -2,7 +2,7 @@ export { BOARD_KINDS, DUAL_DIODE_PINS, isBoardKind, type BoardKind } from './kin
 export { FIXED_ROLES, fixableAs, fixedWords, TOPOLOGY_WORDS, type FixedPart } from './fixed';
 export { contradictions, splitPin, type Observation } from './contradiction';
 export { fromNetCsv, fromSpice, toNetCsv, toSpice, type Converted, type NetlistProblem } from './netlist';
-export { lineOfReading, type PinReading } from './reading';
+export { findingOfReading, type PinFinding, type PinReading } from './reading';
 export { withNetNames } from './named';
 export { DisjointSets, netsOf, pinName, type NetPin, type Nets, type Relation } from './nets';
 export { barrierOf, type Barrier } from './breach';

@@ -1,17 +1,17 @@
-import { FIXED_ROLES, fixableAs, fixedWords, lineOfReading, TOPOLOGY_WORDS } from '.';
+import { findingOfReading, FIXED_ROLES, fixableAs, fixedWords, TOPOLOGY_WORDS } from '.';
 
 // A meter beeps below some tens of ohms, but a join is a trace and two leads: below half an ohm. Common practice, no source.
 test.each`
-  a         | b         | quantity        | value    | line
-  ${'Q1.D'} | ${'T1.2'} | ${'continuity'} | ${0.12}  | ${'Q1.D - T1.2'}
-  ${'Q1.D'} | ${'T1.2'} | ${'continuity'} | ${1.2}   | ${'Q1.D ~ T1.2 1.2'}
-  ${'Q1.D'} | ${'T1.2'} | ${'continuity'} | ${null}  | ${'Q1.D x T1.2'}
-  ${'T1.7'} | ${'T1.9'} | ${'continuity'} | ${0.03}  | ${'T1.7 ~ T1.9 0.03'}
-  ${'D3.A'} | ${'D3.K'} | ${'diode'}      | ${0.541} | ${'D3.A ~ D3.K 0.541V'}
-  ${'Q1.D'} | ${'T1.2'} | ${'diode'}      | ${0.001} | ${'Q1.D - T1.2'}
-  ${'D3.K'} | ${'D3.A'} | ${'diode'}      | ${null}  | ${'D3.K x D3.A'}
-`('$quantity $value between $a and $b: “$line”', ({ a, b, quantity, value, line }) => {
-  expect(lineOfReading(a, b, { quantity, value })).toBe(line);
+  a         | b         | quantity        | value    | finding
+  ${'Q1.D'} | ${'T1.2'} | ${'continuity'} | ${0.12}  | ${{ relation: 'joined' }}
+  ${'Q1.D'} | ${'T1.2'} | ${'continuity'} | ${1.2}   | ${{ relation: 'through', ohms: 1.2 }}
+  ${'Q1.D'} | ${'T1.2'} | ${'continuity'} | ${null}  | ${{ relation: 'separate' }}
+  ${'T1.7'} | ${'T1.9'} | ${'continuity'} | ${0.03}  | ${{ relation: 'through', ohms: 0.03 }}
+  ${'D3.A'} | ${'D3.K'} | ${'diode'}      | ${0.541} | ${{ relation: 'through', drop: 0.541 }}
+  ${'Q1.D'} | ${'T1.2'} | ${'diode'}      | ${0.001} | ${{ relation: 'joined' }}
+  ${'D3.K'} | ${'D3.A'} | ${'diode'}      | ${null}  | ${{ relation: 'separate' }}
+`('$quantity $value between $a and $b', ({ a, b, quantity, value, finding }) => {
+  expect(findingOfReading(a, b, { quantity, value })).toEqual(finding);
 });
 
 test('a transformer may be the heart of any stage that has one, a choke of fewer, a FET of none', () => {

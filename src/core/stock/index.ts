@@ -14,4 +14,4 @@ export { measureRatings, type Measure } from './lotColumns';
 export { lotTitle } from './lotTitle';
 export { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot } from './lotTable';
 export { LIE_YEARS, reformAdvice, yearsBefore, yearsBetween } from './ageing';
-export { readStockOrder, STOCK_ORDERS, stockOrderText, type StockOrder } from './stockLine';
+export { readStockCommand, STOCK_COMMANDS, stockCommandText, type StockCommand } from './stockLine';

@@ -5,8 +5,8 @@ import {
   looseningFor,
   matchLot,
   parseFilter,
-  readStockOrder,
-  stockOrderText,
+  readStockCommand,
+  stockCommandText,
   type LotFacts,
   type StockFilter,
   lotTitle,
@@ -142,23 +142,23 @@ describe('near misses', () => {
   });
 });
 
-describe('orders to the drawers in one line', () => {
+describe('commands to the drawers in one line', () => {
   test.each`
-    line                                 | order
+    line                                 | command
     ${'move CDD-DDM to c2-5'}            | ${{ kind: 'move', code: 'CDD-DDM', bin: 'C2-5' }}
     ${'move cddddm C2-5'}                | ${{ kind: 'move', code: 'CDD-DDM', bin: 'C2-5' }}
     ${'take 2 of CDD-DDM for the lathe'} | ${{ kind: 'take', code: 'CDD-DDM', quantity: 2, note: 'the lathe' }}
     ${'take CDD-DDM'}                    | ${{ kind: 'take', code: 'CDD-DDM', quantity: 1, note: '' }}
-    ${'part 3 of CDD-DDM into C2-6'}     | ${{ kind: 'part', code: 'CDD-DDM', quantity: 3, bin: 'C2-6' }}
+    ${'part 3 of CDD-DDM into C2-6'}     | ${{ kind: 'split', code: 'CDD-DDM', quantity: 3, bin: 'C2-6' }}
     ${'nmos >=600V'}                     | ${undefined}
     ${'move K7F-2QM to C2-5'}            | ${{ why: expect.stringContaining('no lot’s code') }}
     ${'move CDD-DDM to the_shelf'}       | ${{ why: expect.stringContaining('THE_SHELF'.toLowerCase()) }}
     ${'take 0 of CDD-DDM'}               | ${{ why: expect.stringContaining('from 1') }}
     ${'part CDD-DDM'}                    | ${{ why: expect.stringContaining('Write it like') }}
-  `('“$line”', ({ line, order }) => {
-    const read = readStockOrder(line as string);
-    expect(read).toEqual(order);
-    if (read && 'kind' in read) expect(stockOrderText(read)).toContain('CDD-DDM');
+  `('“$line”', ({ line, command }) => {
+    const read = readStockCommand(line as string);
+    expect(read).toEqual(command);
+    if (read && 'kind' in read) expect(stockCommandText(read)).toContain('CDD-DDM');
   });
 });
 

@@ -7,7 +7,7 @@ import { bins, lots, stockLedger } from '../schema';
 
 const ROWS_AT_ONCE = 1000;
 
-/** Codes of a list that lots carry already, struck ones too: a code is never given twice. */
+/** Codes of a list that lots carry already, deleted ones too: a code is never given twice. */
 export async function codesTaken(db: Queryable, codes: readonly string[]): Promise<ReadonlySet<string>> {
   const taken = new Set<string>();
   for (let start = 0; start < codes.length; start += ROWS_AT_ONCE) {
@@ -127,7 +127,7 @@ async function freshCodes(tx: Queryable, app: AppContext, count: number, given: 
 }
 
 /**
- * Takes lots that came in together out again: an opposite line for each, and the lots are struck.
+ * Takes lots that came in together out again: an opposite line for each, and the lots are deleted.
  * @returns false when something else happened to one of them since, and nothing was touched
  */
 export async function sendBack(tx: Queryable, app: AppContext, note: string): Promise<boolean> {

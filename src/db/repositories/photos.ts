@@ -56,7 +56,7 @@ export async function pairOf(db: Queryable, photoId: string): Promise<PhotoPair 
   return row;
 }
 
-/** Whether any donor or lot has a picture of this content, put away or not. */
+/** Whether any donor or lot has a picture of this content, deleted or not. */
 export async function knowsPhotoHash(db: Queryable, hash: string): Promise<boolean> {
   const [row] = await db
     .select({ id: photos.id })

@@ -2,7 +2,7 @@ import { and, desc, eq, inArray, isNull, not, sql } from 'drizzle-orm';
 import type { Queryable } from '../client';
 import { builds, journal, lots, needs, stockLedger } from '../schema';
 
-/** One change of stock that can be taken back as a whole. */
+/** One change of stock that can be undone as a whole. */
 export interface StockStep {
   readonly id: string;
   readonly atMs: number;
@@ -18,7 +18,7 @@ const ALONE = ['taken', 'reserved', 'released', 'used', 'counted'] as const;
 
 /**
  * The latest changes of stock that belong to no donor, newest first: steps of the journal, and single lines of the ledger.
- * @param of.current only those that were not taken back
+ * @param of.current only those that were not undone
  */
 export async function latestStockSteps(
   db: Queryable,

@@ -8,7 +8,7 @@ export const key = () => text('id').primaryKey();
 /** Moments are milliseconds since 1970. */
 export const createdMs = () => integer('created_ms').notNull();
 
-/** Deleting is reversible: a row with a moment here is in the waste bin. */
+/** Deleting is reversible: a row with a moment here was deleted. */
 export const deletedMs = () => integer('deleted_ms');
 
 /** A rating with its evidence; superseded rows stay as history. The value is in the SI base unit of its name. */

@@ -76,7 +76,7 @@ export function StrikeNeed({ code, needId, role }: { code: string; needId: strin
       detail="Nothing is set aside for it. It has to be written down again if you want it back."
       confirm="Strike it"
     >
-      strike
+      delete
     </ConfirmButton>
   );
 }

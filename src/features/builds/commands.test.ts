@@ -77,7 +77,7 @@ test('pieces set aside for another need are not this one’s to give back or to 
   expect(await balance()).toEqual([3, 2]);
 });
 
-test('each step can be taken back once', async () => {
+test('each step can be undone once', async () => {
   const outcome = await move('reserve', 2);
   const line = outcome.ok ? (outcome.undo ?? '') : '';
   expect(await undoStep(fixture.app, line)).toMatchObject({ ok: true });

@@ -57,7 +57,7 @@ test.each`
   ${{ store: 'C3', voltage: '12V', elapsed: 'soon' }} | ${['elapsed']}
   ${{ store: 'C9', voltage: '12V' }}                  | ${[undefined]}
 `('a reading $fields is refused at $fault', async ({ fields, fault }) => {
-  expect(blamed(await readStoreAction(code, formOf(fields)))).toEqual(fault);
+  expect(blamed(await readStoreAction({ code }, formOf(fields)))).toEqual(fault);
 });
 
 test.each`

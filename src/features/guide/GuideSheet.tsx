@@ -5,7 +5,7 @@ import { SOURCE_MEANING, SOURCES } from '../../core/evidence';
 import { TESTS } from '../../core/measure';
 import { KIND_NAMES, kindRule, RATINGS } from '../../core/part';
 import { METER_LIMIT, SOLDER_LIMIT, TOUCH_LIMIT_DC } from '../../core/safety';
-import { STOCK_ORDERS } from '../../core/stock';
+import { STOCK_COMMANDS } from '../../core/stock';
 import { Evidence } from '../../ui/frame/Halves';
 
 const FINDS: readonly { line: string; means: string }[] = [
@@ -80,7 +80,7 @@ export function GuideSheet() {
         </Chapter>
         <Chapter id="find" title="Asking the drawers">
           <p>The same words search stock and say what a build needs.</p>
-          <Lines lines={[...FINDS, ...STOCK_ORDERS]} />
+          <Lines lines={[...FINDS, ...STOCK_COMMANDS]} />
         </Chapter>
         <Chapter id="evidence" title="Where a value comes from">
           <dl className="grid grid-cols-[110px_1fr] gap-x-4">

@@ -21,7 +21,7 @@ export function MeterList({ view }: { view: MetersView }) {
             <li key={name} className="flex items-baseline gap-3 py-1.5">
               <b className="font-semibold">{name}</b>
               <span className="min-w-0 flex-1 text-ink-2">{message || 'as a usual one'}</span>
-              <ActionButton action={() => removeMeterAction(name)}>strike {name}</ActionButton>
+              <ActionButton action={() => removeMeterAction(name)}>delete {name}</ActionButton>
             </li>
           ))}
         </ul>

@@ -1,5 +1,6 @@
 'use client';
 
+import { NO_ANSWER } from '../../ui/command/useCommand';
 import { createContext, use, useMemo, useRef, useState, type ReactNode } from 'react';
 import { METER_QUANTITIES, meterFailureText, type MeterFailure, type MeterReading } from '../../core/meter';
 import { InstrumentProvider, type Instrument, type InstrumentOutcome } from '../../ui/form/instrument';
@@ -43,7 +44,7 @@ export function MeterRoot({ address, children }: { address: string; children: Re
       read: (wants, point) =>
         fetch(`/meter/read?${query(wants, point)}`).then(
           async (answer) => byThisClock((await answer.json()) as InstrumentOutcome, offset),
-          () => ({ ok: false, message: 'The server did not answer.' }),
+          () => ({ ok: false, message: NO_ANSWER }),
         ),
       watch: (wants, point, onOutcome) => {
         const source = new EventSource(`/meter/stream?${query(wants, point)}`);

@@ -125,7 +125,7 @@ describe('readings for a page', () => {
   });
 });
 
-test('a meter is kept with what its sheet says, replaced by one of its name, and struck', async () => {
+test('a meter is kept with what its sheet says, replaced by one of its name, and deleted', async () => {
   const parse = (fields: Record<string, string>) => meterForm.parse({ name: 'blue tester', ...fields });
   await keepMeter(fixture.app, parse({ esr: '5 % + 0 + 0.02', ohm: '' }));
   await keepMeter(fixture.app, parse({ esr: '2 % + 0 + 0.01' }));

@@ -69,7 +69,7 @@ export function TypeRatingForm({ type }: { type: TypeView }) {
 export function UnrateButton({ id, name, label }: { id: string; name: string; label: string }) {
   return (
     <ActionButton tone="small" action={() => unrateTypeAction(id, name)} label={`Strike ${label}`}>
-      strike
+      delete
     </ActionButton>
   );
 }
@@ -123,7 +123,7 @@ export function ForgetType({ id, name }: { id: string; name: string }) {
     <ConfirmButton
       action={() => removeTypeAction(id)}
       title={`Forget ${name}?`}
-      detail="Its ratings, markings and datasheets go with it. The step can be taken back."
+      detail="Its ratings, markings and datasheets go with it. The step can be undone."
       confirm="Forget it"
     >
       forget {name}

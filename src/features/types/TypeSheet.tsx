@@ -27,7 +27,7 @@ export function TypeSheet({ type }: { type: TypeView }) {
             <th>from</th>
             <th>page</th>
             <th>
-              <span className="sr-only">strike</span>
+              <span className="sr-only">delete</span>
             </th>
           </tr>
         </thead>

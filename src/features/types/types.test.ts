@@ -140,7 +140,7 @@ describe('markings of a type', () => {
 describe('lists of types', () => {
   const CSV = 'kind,name,vds\nnmos,A1,600V\nnmos,A2,many\ngadget,A3,1V\nnmos,IRF840,550V; guessed\nnmos,X9,700V';
 
-  test('a preview writes nothing; taking it in is one step that can be taken back', async () => {
+  test('a preview writes nothing; taking it in is one step that can be undone', async () => {
     await aType('IRF840', { vds: '500V' });
     await aType('X9', { vds: '650V' });
     expect(await previewTypes(fixture.app, CSV)).toMatchObject({ added: 1, changed: 1, same: 1, refusedCount: 2 });

@@ -28,7 +28,7 @@ export async function soundRows(db: Queryable, { read, refused }: ReadStock): Pr
 /** Share of the time that reading takes; writing takes the rest. */
 const READING = 0.3;
 
-/** Takes the sound rows of a file in: all of them or none, as one step that can be taken back. */
+/** Takes the sound rows of a file in: all of them or none, as one step that can be undone. */
 export async function importLots(app: AppContext, text: string, pause = noPause): Promise<Outcome> {
   const { read, refused } = await soundRows(app.db.read, await stepByStep(readStock(text), partOf(pause, 0, READING)));
   if (read.length === 0) return refusedBy(refusal('list-empty', { why: refused[0]?.why }));

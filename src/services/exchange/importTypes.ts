@@ -51,7 +51,7 @@ export async function planTypes(app: AppContext, text: string, pause = noPause):
   return planImport(readTypesFile(text), await knownTypes(app));
 }
 
-/** Takes a file of types in: what can be used is written in one step that can be taken back, the rest is refused. */
+/** Takes a file of types in: what can be used is written in one step that can be undone, the rest is refused. */
 export async function importTypes(app: AppContext, text: string, pause = noPause): Promise<Outcome> {
   const known = await knownTypes(app);
   const { planned, refused: left } = planImport(readTypesFile(text), known);

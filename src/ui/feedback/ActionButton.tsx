@@ -2,9 +2,9 @@
 
 import type { ReactNode } from 'react';
 import type { FormOutcome } from '../form/outcome';
-import { useAct } from './useAct';
+import { useAct } from '../command/useAct';
 
-/** A button that acts at once; what it did can be taken back from the notice. */
+/** A button that acts at once; what it did can be undone from the notice. */
 export function ActionButton({
   action,
   children,

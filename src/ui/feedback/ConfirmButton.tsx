@@ -4,11 +4,11 @@ import dynamic from 'next/dynamic';
 import { useRef, useState, type ReactNode } from 'react';
 import type { FormOutcome } from '../form/outcome';
 import { useHydrated } from '../form/useHydrated';
-import { useAct } from './useAct';
+import { useAct } from '../command/useAct';
 
 const ConfirmDialog = dynamic(() => import('./ConfirmDialog'), { ssr: false });
 
-/** A button that asks once before it acts; what it did can be taken back from the notice. */
+/** A button that asks once before it acts; what it did can be undone from the notice. */
 export function ConfirmButton({
   action,
   title,

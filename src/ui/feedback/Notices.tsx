@@ -28,7 +28,7 @@ export function useTakeBack() {
   return use(NoticeContext).takeBack;
 }
 
-/** How long a notice stands before it makes room, in milliseconds; a step can be taken back later by the bench line. */
+/** How long a notice stands before it makes room, in milliseconds; a step can be undone later by the bench line. */
 const STANDS = 12_000;
 
 /** Holds the line that says what was just done; a new one takes the place of the old. */
@@ -48,9 +48,7 @@ export function Notices({ children, undo }: { children: ReactNode; undo: (id: st
     start(async () => {
       const outcome = await undo(id);
       setNotice({
-        message: outcome.ok
-          ? (outcome.message ?? 'Taken back.')
-          : outcome.problems.map(({ message }) => message).join(' '),
+        message: outcome.ok ? (outcome.message ?? 'Undone.') : outcome.problems.map(({ message }) => message).join(' '),
       });
       router.refresh();
     });

@@ -1,19 +1,8 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import {
-  createContext,
-  use,
-  useEffect,
-  useId,
-  useRef,
-  useState,
-  useTransition,
-  type FormEvent,
-  type ReactNode,
-} from 'react';
-import { useNotice } from '../feedback/Notices';
-import type { FormAction, FormOutcome, FormProblem } from './outcome';
+import { createContext, use, useEffect, useId, useRef, useState, type FormEvent, type ReactNode } from 'react';
+import { useCommand } from '../command/useCommand';
+import type { FormAction, FormProblem } from './outcome';
 import { useHydrated } from './useHydrated';
 
 interface FormState {
@@ -50,10 +39,8 @@ export function ActionForm({
 }) {
   const formId = useId();
   const form = useRef<HTMLFormElement>(null);
-  const router = useRouter();
-  const notify = useNotice();
   const hydrated = useHydrated();
-  const [pending, start] = useTransition();
+  const { run, pending, start } = useCommand();
   const [problems, setProblems] = useState<readonly FormProblem[]>([]);
   const [round, setRound] = useState(0);
   const refocus = useRef(false);
@@ -70,10 +57,7 @@ export function ActionForm({
     const submitter = (event.nativeEvent as SubmitEvent).submitter;
     const data = new FormData(event.currentTarget, submitter);
     start(async () => {
-      const outcome = await action(data).catch((): FormOutcome => ({
-        ok: false,
-        problems: [{ message: 'The server did not answer. Nothing was lost here; try again.' }],
-      }));
+      const outcome = await run(() => action(data), { refusal: 'shown' });
       if (!outcome.ok) {
         setProblems(outcome.problems);
         const first = outcome.problems.find(({ field }) => field !== undefined)?.field;
@@ -85,9 +69,6 @@ export function ActionForm({
         setRound((count) => count + 1);
         refocus.current = true;
       }
-      if (outcome.message) notify({ message: outcome.message, ...(outcome.undo ? { undo: outcome.undo } : {}) });
-      if (outcome.goto) router.push(outcome.goto);
-      else router.refresh();
     });
   }
 

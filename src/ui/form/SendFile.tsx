@@ -1,8 +1,7 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { useNotice } from '../feedback/Notices';
+import { outcomeText, useCommand } from '../command/useCommand';
 import type { FormOutcome } from './outcome';
 import { sendBytes } from './sendBytes';
 import { useHydrated } from './useHydrated';
@@ -18,8 +17,7 @@ export function SendFile({
   accept: string;
   label: string;
 }) {
-  const router = useRouter();
-  const notify = useNotice();
+  const { run } = useCommand();
   const hydrated = useHydrated();
   const input = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
@@ -28,19 +26,13 @@ export function SendFile({
   async function send(file: File | undefined) {
     if (!file) return;
     setBusy(true);
-    const outcome = (await sendBytes<FormOutcome>(
-      `${url}?name=${encodeURIComponent(file.name.slice(0, 200))}`,
-      file,
-    )) ?? {
-      ok: false,
-      problems: [{ message: 'The server did not answer; try again.' }],
-    };
+    const outcome = await run(
+      () => sendBytes<FormOutcome>(`${url}?name=${encodeURIComponent(file.name.slice(0, 200))}`, file),
+      { refusal: 'shown' },
+    );
     setBusy(false);
     if (input.current) input.current.value = '';
-    setRefusal(outcome.ok ? '' : outcome.problems.map(({ message }) => message).join(' '));
-    if (!outcome.ok) return;
-    notify({ message: outcome.message ?? 'Taken in.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
-    router.refresh();
+    setRefusal(outcome.ok ? '' : outcomeText(outcome));
   }
 
   return (

@@ -1,6 +1,7 @@
 'use client';
 
 import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { NO_ANSWER } from '../command/useCommand';
 import { useHydrated } from '../form/useHydrated';
 
 export interface CommandPreview {
@@ -52,7 +53,7 @@ export function CommandLine({
       return;
     }
     setBusy(true);
-    const refused = await onEnter(text).catch(() => 'The server did not answer. The line is kept; try again.');
+    const refused = await onEnter(text).catch(() => NO_ANSWER);
     setBusy(false);
     setRefusal(refused);
     if (refused) return;

@@ -1,8 +1,7 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useRef, useState, type ReactNode } from 'react';
-import { useNotice } from '../feedback/Notices';
+import { NO_ANSWER, outcomeText, useCommand } from '../command/useCommand';
 import type { FormOutcome } from '../form/outcome';
 import { sendLong } from '../form/sendBytes';
 import { useHydrated } from '../form/useHydrated';
@@ -36,8 +35,7 @@ export function ListImport<P extends ListPreview>(of: {
   /** The rows that would be taken in. */
   taken: (preview: P) => ReactNode;
 }) {
-  const router = useRouter();
-  const notify = useNotice();
+  const { run } = useCommand();
   const hydrated = useHydrated();
   const [file, setFile] = useState<File>();
   const [preview, setPreview] = useState<P>();
@@ -58,8 +56,8 @@ export function ListImport<P extends ListPreview>(of: {
     const answer = await sendLong<T>(`${of.url}?mode=${mode}`, chosen, { share: setShare, signal });
     setStage('idle');
     if (signal.aborted) setRefusal('You stopped it; nothing was written.');
-    else if (!answer) setRefusal('The server did not answer to the end; nothing was written. Try again.');
-    else if (!answer.ok) setRefusal(answer.problems.map(({ message }) => message).join(' '));
+    else if (!answer) setRefusal(NO_ANSWER);
+    else if (!answer.ok) setRefusal(outcomeText(answer));
     return signal.aborted ? undefined : answer;
   }
 
@@ -75,9 +73,7 @@ export function ListImport<P extends ListPreview>(of: {
   async function apply() {
     if (!file) return;
     const outcome = await send<FormOutcome>(file, 'apply', 'writing');
-    if (!outcome?.ok) return;
-    notify({ message: outcome.message ?? 'Taken in.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
-    router.push(of.goto);
+    if (outcome?.ok) await run(() => Promise.resolve({ ...outcome, goto: of.goto }));
   }
 
   const useful = preview ? of.useful(preview) : 0;
@@ -110,7 +106,7 @@ export function ListImport<P extends ListPreview>(of: {
               }
             >
               {useful > 0
-                ? 'Look the refused lines over, then take the rest in. It is one step, and can be taken back.'
+                ? 'Look the refused lines over, then take the rest in. It is one step, and can be undone.'
                 : of.useless}
             </Next>
           )}

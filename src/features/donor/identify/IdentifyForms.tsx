@@ -149,10 +149,10 @@ export function StrikePart({ code, refName }: { code: string; refName: string })
     <ConfirmButton
       action={() => removePartAction({ code, ref: refName })}
       title={`Strike ${refName} from the log?`}
-      detail="Its ratings and measurements go with it. The step can be taken back."
+      detail="Its ratings and measurements go with it. The step can be undone."
       confirm="Strike it"
     >
-      strike {refName}
+      delete {refName}
     </ConfirmButton>
   );
 }

@@ -6,7 +6,7 @@ import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { DataTable } from '../../../ui/table/DataTable';
 import type { NoteView } from '../shared/notes.server';
 import type { IdentifyView } from './view.server';
-import { MatterList } from '../shared/IssueList';
+import { IssueList } from '../shared/IssueList';
 import { TakeClear } from './IdentifyForms';
 import { PartEntry } from './PartEntry';
 import { PartJudgement } from './PartJudgement';
@@ -15,12 +15,12 @@ import { PartJudgement } from './PartJudgement';
 export function IdentifySheet({
   code,
   view,
-  matters,
+  issues,
 }: {
   code: string;
   view: IdentifyView;
   /** Open claims and questions of the whole board. */
-  matters: readonly NoteView[];
+  issues: readonly NoteView[];
 }) {
   const { selected } = view;
   return (
@@ -29,7 +29,7 @@ export function IdentifySheet({
         selected ? (
           <PartJudgement code={code} part={selected} identity={selected.identity} />
         ) : (
-          <LogJudgement code={code} view={view} matters={matters} />
+          <LogJudgement code={code} view={view} issues={issues} />
         )
       }
     >
@@ -49,7 +49,7 @@ export function IdentifySheet({
   );
 }
 
-function LogJudgement({ code, view, matters }: { code: string; view: IdentifyView; matters: readonly NoteView[] }) {
+function LogJudgement({ code, view, issues }: { code: string; view: IdentifyView; issues: readonly NoteView[] }) {
   const [first] = view.unread;
   const [misfit] = view.misfits;
   const left = view.total - view.identified;
@@ -86,9 +86,9 @@ function LogJudgement({ code, view, matters }: { code: string; view: IdentifyVie
           </dl>
         </Section>
       )}
-      {matters.length > 0 && (
+      {issues.length > 0 && (
         <Section label="Claimed and asked">
-          <MatterList code={code} matters={matters} />
+          <IssueList code={code} issues={issues} />
         </Section>
       )}
       <Next>

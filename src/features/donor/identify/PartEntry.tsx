@@ -101,7 +101,7 @@ export function PartEntry({
               aria-expanded={pointing}
               onClick={() => setPointing(!pointing)}
             >
-              {pointing ? 'put the keys away' : 'point instead of typing'}
+              {pointing ? 'close the keys' : 'point instead of typing'}
             </button>
           </div>
         </div>

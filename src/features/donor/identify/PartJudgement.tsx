@@ -6,7 +6,7 @@ import type { PartIdentity } from './partIdentity.server';
 import type { IdentifiedPartView } from './view.server';
 import { ChipCard } from './ChipCard';
 import { PlaceForm, RatingForm, ReadingsForm, StrikePart } from './IdentifyForms';
-import { MatterForm, MatterList } from '../shared/IssueList';
+import { IssueForm, IssueList } from '../shared/IssueList';
 import { UnknownChip } from './UnknownChip';
 
 /** What one part probably is, why, what else it could be, and whether that makes sense where it sits. */
@@ -68,8 +68,8 @@ export function PartJudgement({
         </p>
       </Section>
       <Section label="Claims and questions">
-        {identity.matters.length > 0 && <MatterList code={code} matters={identity.matters} />}
-        <MatterForm code={code} refName={part.ref} station="identify" />
+        {identity.issues.length > 0 && <IssueList code={code} issues={identity.issues} />}
+        <IssueForm code={code} refName={part.ref} station="identify" />
       </Section>
       {identity.seenOn.length > 0 && (
         <Section label="The same marking was seen on">

@@ -188,7 +188,7 @@ test('an unknown chip is guessed by its pins, and stays a question', async () =>
   await hintPins(fixture.app, { code, ref: 'U1' }, { 3: 'current-sense', 5: 'ground', 6: 'gate', 7: 'supply' });
   const identity = await selected('U1');
   expect(identity?.unknown?.guesses[0]).toMatchObject({ id: expect.stringMatching(/^UC/) });
-  expect(identity?.matters).toMatchObject([{ ref: 'U1', text: 'who made it', open: true }]);
+  expect(identity?.issues).toMatchObject([{ ref: 'U1', text: 'who made it', open: true }]);
   expect(identity?.chip).toBeNull();
 });
 
@@ -201,13 +201,13 @@ test('the same marking on another donor is shown, and a date code beside the num
 });
 
 describe('claims and questions', () => {
-  const matters = async () => listNotes(fixture.app.db.read, (await donor()).id);
+  const issues = async () => listNotes(fixture.app.db.read, (await donor()).id);
 
   test('a claim moves on by the bench line, with its reason and its steps', async () => {
     await type('rp1 trimmer 1k', 'claim rp1 sets the current limit', 'support rp1 it moves the limit');
-    expect(await matters()).toMatchObject([{ ref: 'RP1', claim: true, status: 'supported' }]);
+    expect(await issues()).toMatchObject([{ ref: 'RP1', claim: true, status: 'supported' }]);
     const identity = await selected('RP1');
-    expect(identity?.matters[0]?.steps.map(({ status, because }) => [status, because])).toEqual([
+    expect(identity?.issues[0]?.steps.map(({ status, because }) => [status, because])).toEqual([
       ['claimed', ''],
       ['supported', 'it moves the limit'],
     ]);
@@ -217,11 +217,11 @@ describe('claims and questions', () => {
 
   test('a question is settled from its form, and undo opens it again', async () => {
     await addNote(fixture.app, code, { station: 'identify', ref: '', text: 'which chip', sort: 'question' });
-    const [question] = await matters();
+    const [question] = await issues();
     await moveIssue(fixture.app, { code, noteId: question?.id ?? '' }, { status: 'settled', because: 'a UC3843' });
-    expect((await matters())[0]).toMatchObject({ status: 'settled', answeredMs: expect.any(Number) });
+    expect((await issues())[0]).toMatchObject({ status: 'settled', answeredMs: expect.any(Number) });
     await undoLatest(fixture.app, code);
-    expect((await matters())[0]).toMatchObject({ status: '', answeredMs: null });
+    expect((await issues())[0]).toMatchObject({ status: '', answeredMs: null });
     const gone = await moveIssue(fixture.app, { code, noteId: 'none' }, { status: 'settled', because: '' });
     expect(gone).toMatchObject({ ok: false });
   });

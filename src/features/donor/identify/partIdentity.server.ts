@@ -94,7 +94,7 @@ export interface PartIdentity {
   readonly unknown: UnknownChipView | null;
   /** Other donors on which the same marking was seen. */
   readonly seenOn: readonly { readonly code: string; readonly message: string; readonly href: string }[];
-  readonly matters: readonly NoteView[];
+  readonly issues: readonly NoteView[];
   /** Photos on which its place is pinned. */
   readonly spots: readonly { readonly href: string; readonly message: string }[];
   /** A photo to pin its place on. */
@@ -125,7 +125,7 @@ export async function partIdentity(dossier: Dossier, { part, ratings }: PartReco
   const checked = bare && best ? best : { kind: part.kind, ratings: values };
   const misfits = senseCheck({ ...place, ...checked, technology: part.technology ?? best?.facts?.technology }, unit);
   const instead = misfits.some(({ severity }) => severity === 'wrong') ? nextFitting(readings, place, unit) : undefined;
-  const [seen, matters, spots] = await Promise.all([
+  const [seen, issues, spots] = await Promise.all([
     part.marking ? donorsWithMarking(db, { marking: part.marking, besides: donor.id }, 5) : [],
     notesView(dossier, { ref: part.ref }),
     spotsOf(dossier, part),
@@ -144,7 +144,7 @@ export async function partIdentity(dossier: Dossier, { part, ratings }: PartReco
       message: `${ref} of ${description}`,
       href: routes.station(code, 'identify', { part: ref }),
     })),
-    matters,
+    issues,
     ...spots,
     typeHref: part.typeId ? routes.type(part.typeId) : null,
     place: {

@@ -18,7 +18,7 @@ import { knownPart } from '../shared/knownPart';
 import type { RecordHandlers } from '../shared/recordHandler';
 
 /** Parts logged, their ratings, and parts deleted or renamed. */
-export const identifyRecords: RecordHandlers<'part' | 'value' | 'strike' | 'rename'> = {
+export const identifyRecords: RecordHandlers<'part' | 'value' | 'delete' | 'rename'> = {
   part: { station: 'identify', write: writeParts },
   value: {
     station: 'identify',
@@ -28,7 +28,7 @@ export const identifyRecords: RecordHandlers<'part' | 'value' | 'strike' | 'rena
       return kept.length > 0 ? `${done}; kept as history, since a stronger value stands` : done;
     },
   },
-  strike: {
+  delete: {
     station: 'identify',
     async write(edit, record) {
       await deletePart(edit, record.ref);

@@ -214,10 +214,10 @@ export function IntakeSheet({
               <ConfirmButton
                 action={discard}
                 title="Put this donor away?"
-                detail="It leaves the lists with its journal. Lots that came from it stay in stock. The step can be taken back."
+                detail="It leaves the lists with its journal. Lots that came from it stay in stock. The step can be undone."
                 confirm="Put it away"
               >
-                put away
+                dismiss
               </ConfirmButton>
             )}
           </div>

@@ -54,7 +54,7 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
               <th data-align="end">load</th>
               <th>remark</th>
               <th>
-                <span className="sr-only">strike</span>
+                <span className="sr-only">delete</span>
               </th>
             </tr>
           </thead>
@@ -81,7 +81,7 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
                     action={() => removeSoakAction(code, id)}
                     label={`Strike the row at ${time}`}
                   >
-                    strike
+                    delete
                   </ActionButton>
                 </td>
               </tr>

@@ -81,7 +81,7 @@ export function StepForm({ code }: { code: string }) {
 export function StrikeStep({ code, id, number }: { code: string; id: string; number: number }) {
   return (
     <ActionButton tone="small" action={() => removeOpeningStepAction(code, id)} label={`Strike step ${number}`}>
-      strike
+      delete
     </ActionButton>
   );
 }

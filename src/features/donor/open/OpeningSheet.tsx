@@ -45,7 +45,7 @@ export function OpeningSheet({
               <th>damage</th>
               <th>kept</th>
               <th>
-                <span className="sr-only">strike</span>
+                <span className="sr-only">delete</span>
               </th>
             </tr>
           </thead>

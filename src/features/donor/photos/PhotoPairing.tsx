@@ -2,7 +2,7 @@
 
 import { useState, type MouseEvent } from 'react';
 import type { Match, Point } from '../../../core/photo';
-import { useAct } from '../../../ui/feedback/useAct';
+import { useAct } from '../../../ui/command/useAct';
 import { pairSidesAction } from './actions';
 import type { PhotoPageView } from './view.server';
 import { Pins } from './PhotoViewer';

@@ -14,7 +14,7 @@ import { preparePictureAside } from '../../../workers/photo.client';
 import type { PreparedPhoto } from '../../../workers/photo.contract';
 import type { PhotoPageView } from './view.server';
 import { sendPrepared } from './sendPhoto';
-import { useTell } from '../shared/useTell';
+import { useCommand } from '../../../ui/command/useCommand';
 
 const START: Corners = [
   { x: 0.06, y: 0.06 },
@@ -36,7 +36,7 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
   const [message, setMessage] = useState('');
   const work = useRef<{ stop: () => void }>(undefined);
   const canvas = useRef<HTMLCanvasElement>(null);
-  const tell = useTell();
+  const { run } = useCommand();
   const problem = isSquared ? cornersProblem(corners) : undefined;
   const preparation: Preparation = { ...(isSquared ? { corners } : {}), mirror, contrast };
 
@@ -76,7 +76,7 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
   }
   async function keep() {
     if (!made) return;
-    const outcome = await tell(() => sendPrepared({ code, fromId: photo.id, preparation, blob: made.file }));
+    const outcome = await run(() => sendPrepared({ code, fromId: photo.id, preparation, blob: made.file }));
     if (outcome?.ok) setMade(undefined);
   }
   const change =

@@ -91,10 +91,10 @@ export function PhotoSheet({
               <ConfirmButton
                 action={() => removePhotoAction(code, photo.id)}
                 title="Strike this photo?"
-                detail="It leaves the donor with its pins and its pairing. The step can be taken back."
+                detail="It leaves the donor with its pins and its pairing. The step can be undone."
                 confirm="Strike it"
               >
-                strike it
+                delete it
               </ConfirmButton>
             </div>
           </ActionForm>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { useAct } from '../../../ui/feedback/useAct';
+import { useAct } from '../../../ui/command/useAct';
 import { useZoom, ZoomButtons, ZoomPicture } from '../../../ui/picture/ZoomPicture';
 import { addPinAction } from './actions';
 import type { PhotoPageView, PinView } from './view.server';

@@ -5,7 +5,7 @@ import type { StationName } from '../../../core/station';
 import type { DonorFrame } from '../shared/view.server';
 import { NoteList } from '../shared/NoteList';
 import type { NoteView } from '../shared/notes.server';
-import { MatterList } from '../shared/IssueList';
+import { IssueList } from '../shared/IssueList';
 import { FinishButton, NoteForm, UndoButton } from '../shared/NoteForms';
 
 /** Record: what was learnt, what is still asked, and everything that was done. */
@@ -27,11 +27,11 @@ export function RecordSheet({
           <Claim label="What is still open">
             {open.length === 0
               ? 'No open question or claim'
-              : `${open.length} ${open.length === 1 ? 'matter is' : 'matters are'} open`}
+              : `${open.length} ${open.length === 1 ? 'issue is' : 'issues are'} open`}
           </Claim>
           {open.length > 0 && (
             <Section label="Open questions and claims">
-              <MatterList code={frame.code} matters={open} />
+              <IssueList code={frame.code} issues={open} />
             </Section>
           )}
           <Next actions={<FinishButton code={frame.code} station={station} />}>
@@ -53,7 +53,7 @@ export function RecordSheet({
               <th>station</th>
               <th>what</th>
               <th>
-                <span className="sr-only">take back</span>
+                <span className="sr-only">undo</span>
               </th>
             </tr>
           </thead>
@@ -65,7 +65,7 @@ export function RecordSheet({
                 <td>{undone ? <s className="text-ink-2">{message}</s> : message}</td>
                 <td data-align="end">
                   {undone ? (
-                    <span className="text-[12px] text-ink-2">taken back</span>
+                    <span className="text-[12px] text-ink-2">undone</span>
                   ) : (
                     <UndoButton entry={id} message={message} />
                   )}

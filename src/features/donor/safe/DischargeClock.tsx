@@ -1,15 +1,18 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState, useTransition } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { formatQuantity } from '../../../core/quantity';
+import { useCommand } from '../../../ui/command/useCommand';
 import { useNotice } from '../../../ui/feedback/Notices';
 import { ActionForm } from '../../../ui/form/ActionForm';
-import { QuantityField, shorthand, SubmitButton } from '../../../ui/form/fields';
+import { QuantityField, SubmitButton } from '../../../ui/form/fields';
 import { InstrumentPoint, useInstrument, type InstrumentOutcome } from '../../../ui/form/instrument';
 import { useHydrated } from '../../../ui/form/useHydrated';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
-import { readStoreAction } from './actions';
+import { latchReadingAction, readStoreAction } from './actions';
+
+/** Seconds of the stopwatch at a moment, to its hundredth. */
+const secondsSince = (startedAt: number, at = Date.now()) => Math.max(0, Math.round((at - startedAt) / 10) / 100);
 
 /** Ids that the keys of the screen press. */
 const CLOCK_ID = 'discharge-clock';
@@ -34,11 +37,8 @@ export function DischargeClock({
   const elapsed = useElapsed(startedAt);
 
   /** The stopwatch's time at the reading's moment goes with a reading that names none. */
-  async function record(data: FormData, at = Date.now()) {
-    if (String(data.get('elapsed') ?? '').trim() === '' && startedAt !== null)
-      data.set('elapsed', `${Math.max(0, (at - startedAt) / 1000).toFixed(2)}s`);
-    return readStoreAction(code, data);
-  }
+  const record = (data: FormData) =>
+    readStoreAction({ code, elapsed: startedAt === null ? undefined : secondsSince(startedAt) }, data);
 
   return (
     <InstrumentPoint at={point}>
@@ -62,10 +62,10 @@ export function DischargeClock({
           <kbd>t</kbd>
         </button>
       </div>
-      <MeterRow store={store} point={point} startedAt={startedAt} record={record} />
+      <MeterRow code={code} store={store} point={point} startedAt={startedAt} />
       <ActionForm
         key={store}
-        action={(data) => record(data)}
+        action={record}
         label={`Reading of ${store}`}
         className="mt-1 grid grid-cols-[1fr_1fr_auto] items-start gap-x-2.5"
         clearAfter
@@ -94,22 +94,21 @@ export function DischargeClock({
 
 /** What the meter shows while the leads are on the store, and the way to latch it. */
 function MeterRow({
+  code,
   store,
   point,
   startedAt,
-  record,
 }: {
+  code: string;
   store: string;
   point: string;
   startedAt: number | null;
-  record: (data: FormData, at: number) => ReturnType<typeof readStoreAction>;
 }) {
   const instrument = useInstrument();
   const notify = useNotice();
-  const router = useRouter();
   const [watching, setWatching] = useState(false);
   const [shown, setShown] = useState<InstrumentOutcome>();
-  const [pending, start] = useTransition();
+  const { run, pending, start } = useCommand();
   const { watch, name } = instrument;
 
   useEffect(() => {
@@ -146,20 +145,9 @@ function MeterRow({
         notify({ message: 'The meter is over range: nothing was recorded. Choose a higher range.' });
         return;
       }
-      const data = new FormData();
-      data.set('store', store);
-      data.set('voltage', shorthand(outcome.reading.value, outcome.reading.resolution, 'volt'));
-      const stored = await record(data, outcome.reading.at).catch(() => undefined);
-      notify(
-        stored?.ok
-          ? { message: stored.message ?? 'Recorded.', ...(stored.undo ? { undo: stored.undo } : {}) }
-          : {
-              message: stored
-                ? stored.problems.map(({ message }) => message).join(' ')
-                : 'The server did not answer. Nothing was recorded; try again.',
-            },
-      );
-      router.refresh();
+      const { value, resolution, at } = outcome.reading;
+      const elapsed = startedAt === null ? undefined : secondsSince(startedAt, at);
+      await run(() => latchReadingAction(code, { store, voltage: { value, resolution }, elapsed }));
     });
   }
 

@@ -87,10 +87,10 @@ export function StrikeStore({ code, name }: { code: string; name: string }) {
       <ConfirmButton
         action={() => removeStoreAction(code, name)}
         title={`Strike ${name} from the stores?`}
-        detail="Its readings go with it and no warning will name it. The step can be taken back."
+        detail="Its readings go with it and no warning will name it. The step can be undone."
         confirm="Strike it"
       >
-        strike {name}
+        delete {name}
       </ConfirmButton>
     </div>
   );

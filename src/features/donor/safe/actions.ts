@@ -2,18 +2,20 @@
 
 import { z } from 'zod';
 import { appContext } from '../../../db/appContext';
-import { addStore, readStore, removeStore, listPartAsStore } from './commands';
+import { addStore, latchReading, listPartAsStore, readStore, removeStore } from './commands';
 import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
-import { readingForm, storeForm } from './schema';
+import { latchedReading, readingOf, readingForm, storeForm } from './schema';
 import { key, ofPart } from '../shared/arguments';
 
 export async function addStoreAction(code: string, data: FormData): Promise<FormOutcome> {
   return submit(storeForm, data, (form) => addStore(appContext(), key.parse(code), form));
 }
 
-export async function readStoreAction(code: string, data: FormData): Promise<FormOutcome> {
-  return submit(readingForm, data, (form) => readStore(appContext(), key.parse(code), form));
+/** Adds a typed reading; one without a time of its own takes that of the stopwatch. */
+export async function readStoreAction(of: z.input<typeof readingOf>, data: FormData): Promise<FormOutcome> {
+  const { code, elapsed } = readingOf.parse(of);
+  return submit(readingForm, data, (form) => readStore(appContext(), code, form, elapsed));
 }
 
 export async function removeStoreAction(code: string, name: string): Promise<FormOutcome> {
@@ -22,4 +24,9 @@ export async function removeStoreAction(code: string, name: string): Promise<For
 
 export async function listPartAsStoreAction(of: z.input<typeof ofPart>): Promise<FormOutcome> {
   return listPartAsStore(appContext(), ofPart.parse(of));
+}
+
+/** Records what the meter showed, with the stopwatch's time when it ran. */
+export async function latchReadingAction(code: string, latched: z.input<typeof latchedReading>): Promise<FormOutcome> {
+  return latchReading(appContext(), key.parse(code), latchedReading.parse(latched));
 }

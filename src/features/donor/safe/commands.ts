@@ -2,7 +2,7 @@ import { storeRole, storesFromParts } from '../../../core/safety';
 import type { AppContext } from '../../../db/context';
 import { findPart } from '../../../db/repositories/parts';
 import { findStore } from '../../../db/repositories/stores';
-import type { ReadingForm, StoreForm } from './schema';
+import type { LatchedReading, ReadingForm, StoreForm } from './schema';
 import { toPartFacts } from '../../../services/dossier';
 import { refusal, refuse, run, type Outcome } from '../../../services/command';
 import { record } from '../shared/writeRecord';
@@ -36,8 +36,14 @@ export function addStore(app: AppContext, code: string, form: StoreForm): Promis
   );
 }
 
-/** Adds a reading of a store. */
-export function readStore(app: AppContext, code: string, form: ReadingForm): Promise<Outcome> {
+/** Adds a reading of a store; one without a time of its own was taken at `elapsed` seconds, if the stopwatch ran. */
+export function readStore(
+  app: AppContext,
+  code: string,
+  form: ReadingForm,
+  elapsed: number | undefined = undefined,
+): Promise<Outcome> {
+  const seconds = form.elapsed?.value ?? elapsed;
   return record(
     app,
     { code, station: 'make-safe' },
@@ -45,8 +51,17 @@ export function readStore(app: AppContext, code: string, form: ReadingForm): Pro
       kind: 'reading',
       store: form.store,
       voltage: form.voltage,
-      ...(form.elapsed === undefined ? {} : { elapsed: form.elapsed.value }),
+      ...(seconds === undefined ? {} : { elapsed: seconds }),
     },
+  );
+}
+
+/** Adds a reading that was latched from the meter. */
+export function latchReading(app: AppContext, code: string, { elapsed, ...latched }: LatchedReading): Promise<Outcome> {
+  return record(
+    app,
+    { code, station: 'make-safe' },
+    { kind: 'reading', ...latched, ...(elapsed === undefined ? {} : { elapsed }) },
   );
 }
 

@@ -53,3 +53,14 @@ export const readingForm = z.object({
   elapsed: optionalQuantity('second'),
 });
 export type ReadingForm = z.output<typeof readingForm>;
+
+/** A reading as the meter gave it, in volts, with the seconds of the stopwatch. */
+export const latchedReading = z.object({
+  store: storeName,
+  voltage: z.object({ value: z.number().finite(), resolution: z.number().nonnegative() }),
+  elapsed: z.number().nonnegative().optional(),
+});
+export type LatchedReading = z.output<typeof latchedReading>;
+
+/** Where a typed reading belongs, with the seconds of the stopwatch when it runs. */
+export const readingOf = z.object({ code: z.string().min(1).max(64), elapsed: z.number().nonnegative().optional() });

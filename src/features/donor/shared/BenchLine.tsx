@@ -1,18 +1,14 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { benchProblemText, complete, understand, type BenchContext } from '../../../core/benchline';
 import type { StationName } from '../../../core/station';
-import { useNotice } from '../../../ui/feedback/Notices';
+import { outcomeText, UNANSWERED, useCommand } from '../../../ui/command/useCommand';
 import { ProgressLine } from '../../../ui/feedback/ProgressLine';
-import type { FormOutcome } from '../../../ui/form/outcome';
 import { CommandLine, type CommandPreview } from '../../../ui/frame/CommandLine';
 import { recordLineAction, typeNamesAction, undoLatestAction } from './actions';
 
-const TAKE_BACK = 'undo';
-const said = (outcome: FormOutcome) =>
-  outcome.ok ? (outcome.message ?? '') : outcome.problems.map(({ message }) => message).join(' ');
+const UNDO = 'undo';
 
 interface Refused {
   readonly line: string;
@@ -21,8 +17,7 @@ interface Refused {
 
 /** The line at the foot of a donor's screen: a person types what they see and it becomes a record. */
 export function BenchLine({ code, station, context }: { code: string; station: StationName; context: BenchContext }) {
-  const router = useRouter();
-  const notify = useNotice();
+  const { run } = useCommand();
   const [progress, setProgress] = useState<{ done: number; total: number }>();
   const [refused, setRefused] = useState<readonly Refused[]>([]);
   const stopped = useRef(false);
@@ -40,7 +35,7 @@ export function BenchLine({ code, station, context }: { code: string; station: S
   }
 
   function preview(text: string): CommandPreview {
-    if (text.trim().toLowerCase() === TAKE_BACK) return { ok: true, message: 'take the last step back', ghost: '' };
+    if (text.trim().toLowerCase() === UNDO) return { ok: true, message: 'undo the last step', ghost: '' };
     const understood = understand(text, known);
     const ghost = complete(text, known);
     return understood.ok
@@ -54,12 +49,11 @@ export function BenchLine({ code, station, context }: { code: string; station: S
   }
 
   async function enter(text: string) {
-    const takeBack = text.trim().toLowerCase() === TAKE_BACK;
-    const outcome = takeBack ? await undoLatestAction(code) : await recordLineAction({ code, station }, text);
-    if (!outcome.ok) return said(outcome);
-    notify({ message: said(outcome), ...(outcome.undo ? { undo: outcome.undo } : {}) });
-    router.refresh();
-    return undefined;
+    const isUndo = text.trim().toLowerCase() === UNDO;
+    const outcome = await run(() => (isUndo ? undoLatestAction(code) : recordLineAction({ code, station }, text)), {
+      refusal: 'shown',
+    });
+    return outcome.ok ? undefined : outcomeText(outcome);
   }
 
   async function pasteLines(lines: readonly string[]) {
@@ -69,17 +63,14 @@ export function BenchLine({ code, station, context }: { code: string; station: S
       setProgress({ done: index, total: lines.length });
       if (stopped.current) failures.push({ line, why: 'not read: you stopped' });
       else {
-        const outcome = await recordLineAction({ code, station }, line).catch((): FormOutcome => ({
-          ok: false,
-          problems: [{ message: 'the server did not answer' }],
-        }));
-        if (!outcome.ok) failures.push({ line, why: said(outcome) });
+        const outcome = await recordLineAction({ code, station }, line).catch(() => UNANSWERED);
+        if (!outcome.ok) failures.push({ line, why: outcomeText(outcome) });
       }
     }
     setProgress(undefined);
     setRefused(failures);
-    notify({ message: `${lines.length - failures.length} of ${lines.length} lines recorded.` });
-    router.refresh();
+    const message = `${lines.length - failures.length} of ${lines.length} lines recorded.`;
+    await run(() => Promise.resolve({ ok: true, message }));
   }
 
   return (
@@ -97,7 +88,7 @@ export function BenchLine({ code, station, context }: { code: string; station: S
           <div className="flex items-baseline justify-between">
             <p className="font-semibold">These lines were not understood and are kept here:</p>
             <button type="button" className="btn" data-tone="quiet" onClick={() => setRefused([])}>
-              put away
+              dismiss
             </button>
           </div>
           <ul>

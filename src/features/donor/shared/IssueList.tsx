@@ -8,20 +8,20 @@ import type { NoteView } from './notes.server';
 import type { StationName } from '../../../core/station';
 
 /** Claims and questions with how they came to stand so, and where each may go. */
-export function MatterList({ code, matters }: { code: string; matters: readonly NoteView[] }) {
+export function IssueList({ code, issues }: { code: string; issues: readonly NoteView[] }) {
   return (
     <ul aria-label="Claims and questions" className="dotted">
-      {matters.map((matter) => (
-        <li key={matter.id} className="py-2 text-[13.5px] leading-snug">
-          <Matter code={code} matter={matter} />
+      {issues.map((issue) => (
+        <li key={issue.id} className="py-2 text-[13.5px] leading-snug">
+          <IssueItem code={code} issue={issue} />
         </li>
       ))}
     </ul>
   );
 }
 
-function Matter({ code, matter }: { code: string; matter: NoteView }) {
-  const { id, ref, text, sign, steps, next, open, when } = matter;
+function IssueItem({ code, issue }: { code: string; issue: NoteView }) {
+  const { id, ref, text, sign, steps, next, open, when } = issue;
   return (
     <>
       {sign && <b className={`font-semibold ${open ? 'text-ochre' : 'text-ink-2'}`}>{sign}: </b>}
@@ -33,7 +33,7 @@ function Matter({ code, matter }: { code: string; matter: NoteView }) {
           .map((step) => `; ${step.status} ${step.when}${step.because ? `, ${step.because}` : ''}`)
           .join('')}
       </span>
-      {open && matter.question && (
+      {open && issue.question && (
         <ActionButton tone="small" action={() => settle(code, id)} label={`Answered: ${text}`}>
           answered
         </ActionButton>
@@ -66,7 +66,7 @@ function settle(code: string, id: string) {
 }
 
 /** A claim, a question or a note about one part. */
-export function MatterForm({ code, refName, station }: { code: string; refName: string; station: StationName }) {
+export function IssueForm({ code, refName, station }: { code: string; refName: string; station: StationName }) {
   return (
     <ActionForm
       action={addNoteAction.bind(null, code)}

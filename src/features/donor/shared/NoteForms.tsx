@@ -51,7 +51,7 @@ export function FinishButton({ code, station }: { code: string; station: Station
 export function UndoButton({ entry, message }: { entry: string; message: string }) {
   return (
     <ActionButton tone="small" action={() => undoAction(entry)} label={`Take back: ${message}`}>
-      take back
+      undo
     </ActionButton>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { lineOfReading, type PinReading } from '../../../core/board';
+import { findingOfReading, type PinFinding, type PinReading } from '../../../core/board';
 import { useNotice } from '../../../ui/feedback/Notices';
 import { useInstrument } from '../../../ui/form/instrument';
 
@@ -19,7 +19,10 @@ export interface MeterProbe {
 }
 
 /** @param model tells a stand-in meter which unit its leads are on */
-export function useMeterProbe(model: string, record: (line: string) => Promise<void>): MeterProbe {
+export function useMeterProbe(
+  model: string,
+  record: (a: string, b: string, finding: PinFinding) => Promise<void>,
+): MeterProbe {
   const instrument = useInstrument();
   const notify = useNotice();
   const [latched, latch] = useState<ProbeMode>();
@@ -34,7 +37,7 @@ export function useMeterProbe(model: string, record: (line: string) => Promise<v
         notify({ message: outcome.message });
         return false;
       }
-      await record(lineOfReading(a, b, { quantity, value: outcome.reading.value }));
+      await record(a, b, findingOfReading(a, b, { quantity, value: outcome.reading.value }));
       return true;
     },
   };

@@ -4,16 +4,16 @@ import { useState } from 'react';
 import { BOARD_TARGETS, type BoardTarget } from '../../../formats/anyBoard';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { useHydrated } from '../../../ui/form/useHydrated';
-import { useTell } from '../shared/useTell';
+import { useCommand } from '../../../ui/command/useCommand';
 
 /** The traced board taken away as a file, and a file brought in. */
 export function BoardFiles({ code }: { code: string }) {
-  const tell = useTell();
+  const { run } = useCommand();
   const hydrated = useHydrated();
   const [refusal, setRefusal] = useState('');
   async function bring(file: File | undefined) {
     if (!file) return;
-    const outcome = await tell(async () => {
+    const outcome = await run(async () => {
       const answer = await fetch(`/donors/${code}/board?name=${encodeURIComponent(file.name)}`, {
         method: 'POST',
         headers: { 'content-type': 'application/octet-stream' },

@@ -10,7 +10,7 @@ import { useZoom, ZoomButtons, ZoomPicture } from '../../../ui/picture/ZoomPictu
 import { liftPinsAction, placePinsAction } from '../photos/actions';
 import type { BoardPhoto, SpotView } from '../photos/view.server';
 import { firstPin, pinAfter, PlacingLine } from '../photos/PlacingLine';
-import { useTell } from '../shared/useTell';
+import { useCommand } from '../../../ui/command/useCommand';
 
 /** The board as it was photographed: pins lie where they were placed, light up with their net, and are joined by touching them. */
 export function BoardPhotoView({
@@ -36,7 +36,7 @@ export function BoardPhotoView({
   const [placing, setPlacing] = useState<string>();
   /** Placed a moment ago; the page may not know yet. */
   const [fresh, setFresh] = useState<readonly (SpotView & { readonly photoId: string })[]>([]);
-  const tell = useTell();
+  const { run } = useCommand();
   const photo = photos.find(({ id }) => id === photoId) ?? photos[0];
   if (!photo)
     return (
@@ -63,7 +63,7 @@ export function BoardPhotoView({
     const spot = { photoId: photo.id, pin, x, y, isOwn: true };
     setFresh([...fresh.filter((entry) => entry.photoId !== photo.id || entry.pin !== pin), spot]);
     setPlacing(pinAfter(pin, parts, new Set([...placed, pin])));
-    void tell(() => placePinsAction(code, { photoId: photo.id, spots: [{ pin, x, y }] })).then((outcome) => {
+    void run(() => placePinsAction(code, { photoId: photo.id, spots: [{ pin, x, y }] })).then((outcome) => {
       if (!outcome?.ok) setFresh((present) => present.filter((entry) => entry !== spot));
     });
   }
@@ -122,7 +122,7 @@ export function BoardPhotoView({
           onLift={() => {
             const [ref] = splitPin(placing);
             setFresh(fresh.filter((spot) => splitPin(spot.pin)[0] !== ref));
-            void tell(() => liftPinsAction(code, { photoId: photo.id, ref }));
+            void run(() => liftPinsAction(code, { photoId: photo.id, ref }));
           }}
         />
       )}

@@ -1,5 +1,6 @@
 'use client';
 
+import type { TracedEntry } from './schema';
 import { useState } from 'react';
 import { FIXED_ROLES, fixableAs, TOPOLOGY_WORDS, type BoardPart } from '../../../core/board';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
@@ -19,7 +20,7 @@ export function FixedParts({
   parts: readonly BoardPart[];
   fixed: readonly FactView[];
   disagreements: readonly string[];
-  record: (line: string) => Promise<void>;
+  record: (entry: TracedEntry) => Promise<void>;
 }) {
   return (
     <Section label="You know better?">
@@ -51,7 +52,7 @@ export function FixedParts({
   );
 }
 
-function FixForm({ parts, record }: { parts: readonly BoardPart[]; record: (line: string) => Promise<void> }) {
+function FixForm({ parts, record }: { parts: readonly BoardPart[]; record: (entry: TracedEntry) => Promise<void> }) {
   const [ref, setRef] = useState('');
   const part = parts.find((entry) => entry.ref === ref);
   const hearts = parts.filter(({ kind }) => kind === 'transformer' || kind === 'inductor');
@@ -78,7 +79,7 @@ function FixForm({ parts, record }: { parts: readonly BoardPart[]; record: (line
           value=""
           onChange={(event) => {
             const as = event.target.value;
-            if (as !== '') void record(`${ref} as ${as}`).then(() => setRef(''));
+            if (as !== '') void record({ kind: 'fix', ref, as }).then(() => setRef(''));
           }}
         >
           <option value="">is</option>

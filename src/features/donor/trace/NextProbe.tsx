@@ -1,6 +1,8 @@
 'use client';
 
+import type { TracedEntry } from './schema';
 import { useState } from 'react';
+import { parseQuantity, problemText } from '../../../core/quantity';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { Next } from '../../../ui/judgement/parts';
 import type { BoardAnswer } from '../../../workers/board.contract';
@@ -15,7 +17,7 @@ export function NextProbe({
 }: {
   answer: BoardAnswer;
   isFresh: boolean;
-  record: (line: string) => Promise<void>;
+  record: (entry: TracedEntry) => Promise<void>;
   meter: MeterProbe;
 }) {
   const [probe] = answer.advice.probes;
@@ -23,8 +25,9 @@ export function NextProbe({
   const [reading, setReading] = useState<string>();
   if (!probe) return null;
   const pair = `${probe.a} ${probe.b}`;
-  const act = (sign: string) => {
-    if (isFresh) void record(`${probe.a} ${sign} ${probe.b}`);
+  const pins: [string, string] = [probe.a, probe.b];
+  const act = (relation: 'joined' | 'separate') => {
+    if (isFresh) void record({ kind: 'join', relation, pins });
   };
   async function read() {
     if (!probe || !isFresh) return;
@@ -42,10 +45,10 @@ export function NextProbe({
               { key: 'r', label: 'a reading between them', press: 'probe-reading' },
             ]}
           />
-          <button id="probe-joined" type="button" className="btn" disabled={!isFresh} onClick={() => act('-')}>
+          <button id="probe-joined" type="button" className="btn" disabled={!isFresh} onClick={() => act('joined')}>
             <kbd>j</kbd> they beep
           </button>
-          <button id="probe-separate" type="button" className="btn" disabled={!isFresh} onClick={() => act('x')}>
+          <button id="probe-separate" type="button" className="btn" disabled={!isFresh} onClick={() => act('separate')}>
             <kbd>x</kbd> they do not
           </button>
           <button id="probe-reading" type="button" className="btn" disabled={!isFresh} onClick={() => void read()}>
@@ -55,7 +58,9 @@ export function NextProbe({
             <ReadingForm
               pair={pair}
               onLeave={() => setReading(undefined)}
-              onReading={(text) => record(`${probe.a} ~ ${probe.b} ${text}`).then(() => setReading(undefined))}
+              onReading={(read) =>
+                record({ kind: 'join', relation: 'through', pins, ...read }).then(() => setReading(undefined))
+              }
             />
           ) : (
             <span className="font-mono text-[12px] text-ink-2">{pair}</span>
@@ -75,15 +80,25 @@ function ReadingForm({
 }: {
   pair: string;
   onLeave: () => void;
-  onReading: (text: string) => Promise<void>;
+  onReading: (reading: { ohms: number } | { drop: number }) => Promise<void>;
 }) {
   const [text, setText] = useState('');
+  const [problem, setProblem] = useState('');
+
+  function take() {
+    // A reading in volts is one of diode mode; all others are ohms.
+    const isDrop = /v$/i.test(text.trim());
+    const parsed = parseQuantity(text, isDrop ? 'volt' : 'ohm');
+    setProblem(parsed.ok ? '' : problemText(parsed.problem));
+    if (parsed.ok) void onReading(isDrop ? { drop: parsed.quantity.value } : { ohms: parsed.quantity.value });
+  }
+
   return (
     <form
       className="flex items-center gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (text.trim() !== '') void onReading(text.trim());
+        if (text.trim() !== '') take();
       }}
     >
       <input
@@ -100,6 +115,11 @@ function ReadingForm({
       <button type="submit" className="btn">
         record it
       </button>
+      {problem && (
+        <span role="alert" className="text-[12.5px] text-stop">
+          {problem}
+        </span>
+      )}
     </form>
   );
 }

@@ -6,7 +6,8 @@ import { splitPin } from '../../../core/board';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
-import { recordLineAction } from '../shared/actions';
+import { recordTracedAction } from './actions';
+import type { TracedEntry } from './schema';
 import { removeFactAction } from './actions';
 import type { FactView, TraceView } from './view.server';
 import { BoardFiles } from './BoardFiles';
@@ -18,7 +19,7 @@ import { SchematicView } from './SchematicView';
 import { TraceJudgement } from './TraceJudgement';
 import { useBoardAnswer } from '../shared/useBoardAnswer';
 import { useMeterProbe } from '../shared/useMeterProbe';
-import { useTell } from '../shared/useTell';
+import { useCommand } from '../../../ui/command/useCommand';
 
 const TABS = { pins: 'Parts and pins', photo: 'Photo', schematic: 'Schematic', walk: 'Power walk' } as const;
 type Tab = keyof typeof TABS;
@@ -39,16 +40,16 @@ export function TraceBoard({
   const { answer, isFresh } = useBoardAnswer(view.board);
   const [tab, setTab] = useState<Tab>('pins');
   const [held, setHeld] = useState<string>();
-  const tell = useTell();
-  const record = async (line: string) => void (await tell(() => recordLineAction({ code, station: 'trace' }, line)));
-  const probe = useMeterProbe(model, record);
+  const { run } = useCommand();
+  const record = async (entry: TracedEntry) => void (await run(() => recordTracedAction(code, entry)));
+  const probe = useMeterProbe(model, (a, b, finding) => record({ kind: 'join', pins: [a, b], ...finding }));
   const lit = held === undefined ? undefined : answer?.nets[held];
   const isLit = (pin: string) => pin === held || (lit !== undefined && answer?.nets[pin] === lit);
 
   function touch(pin: string) {
     if (held === undefined || held === pin) setHeld(held === pin ? undefined : pin);
     else if (probe.latched) void probe.read(held, pin);
-    else void record(`${held} - ${pin}`);
+    else void record({ kind: 'join', relation: 'joined', pins: [held, pin] });
   }
 
   const isEmpty = view.board.parts.length === 0;
@@ -123,7 +124,7 @@ export function TraceBoard({
             type="button"
             className="btn"
             data-tone="small"
-            onClick={() => void record(`${held} only`).then(() => setHeld(undefined))}
+            onClick={() => void record({ kind: 'sweep', pin: held }).then(() => setHeld(undefined))}
           >
             nothing else beeps
           </button>

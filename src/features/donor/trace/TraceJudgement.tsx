@@ -1,5 +1,6 @@
 'use client';
 
+import type { TracedEntry } from './schema';
 import { TOPOLOGY_WORDS } from '../../../core/board';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { Judgement } from '../../../ui/judgement/Judgement';
@@ -30,7 +31,7 @@ export function TraceJudgement({
   view: TraceView;
   answer: BoardAnswer | undefined;
   isFresh: boolean;
-  record: (line: string) => Promise<void>;
+  record: (entry: TracedEntry) => Promise<void>;
   probe: MeterProbe;
 }) {
   const [first] = answer?.analysis.hypotheses ?? [];

@@ -14,7 +14,7 @@ const SUBTYPE_NAMES: Readonly<Record<string, string>> = { x: 'x2', y: 'y2', lamp
 
 /**
  * Takes a board file, a SPICE netlist or a CSV net list in: its parts are logged, its nets become joins. Parts that
- * are logged already keep what is known of them. One step, which can be taken back.
+ * are logged already keep what is known of them. One step, which can be undone.
  */
 export function bringBoard(app: AppContext, of: { code: string; name: string; content: string }): Promise<Outcome> {
   return run(app, { scope: 'donor', code: of.code, station: 'trace' }, async (edit) => {

@@ -1,3 +1,7 @@
+import { splitPin } from '../../../core/board';
+import { knownPart } from '../shared/knownPart';
+import { traceRecords } from './records';
+import type { TracedEntry } from './schema';
 import type { AppContext } from '../../../db/context';
 import { findBoardFact } from '../../../db/repositories/boardFacts';
 import { refuse, run, type Outcome } from '../../../services/command';
@@ -10,5 +14,23 @@ export function removeFact(app: AppContext, of: { code: string; factId: string }
     await edit.remove('boardFacts', fact.id);
     if (fact.relation === 'fixed') return `${fact.a} is read by the evidence again.`;
     return `Deleted: ${fact.b === '' ? `${fact.a} and nothing else` : `${fact.a} and ${fact.b}, ${fact.relation}`}.`;
+  });
+}
+
+/** Writes down what a click, a key or the meter says of two pins, or what a person takes a part for. */
+export function recordTraced(app: AppContext, code: string, entry: TracedEntry): Promise<Outcome> {
+  return run(app, { scope: 'donor', code, station: 'trace' }, async (edit) => {
+    if (entry.kind === 'fix') return `${await traceRecords.fix.write(edit, entry)}.`;
+    if (entry.kind === 'sweep') {
+      await knownPart(edit, splitPin(entry.pin)[0]);
+      return `${await traceRecords.sweep.write(edit, entry)}.`;
+    }
+    for (const pin of entry.pins) await knownPart(edit, splitPin(pin)[0]);
+    const { ohms, drop, ...join } = entry;
+    return `${await traceRecords.join.write(edit, {
+      ...join,
+      ...(ohms === undefined ? {} : { ohms }),
+      ...(drop === undefined ? {} : { drop }),
+    })}.`;
   });
 }

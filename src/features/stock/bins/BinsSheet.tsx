@@ -67,7 +67,7 @@ function LateSteps({ steps }: { steps: DoneLately }) {
               <td className={isUndone ? 'text-ink-3 line-through' : ''}>{message}</td>
               <td data-align="end">
                 {isUndone ? (
-                  <span className="text-ink-2">taken back</span>
+                  <span className="text-ink-2">undone</span>
                 ) : (
                   <button
                     type="button"

@@ -25,7 +25,7 @@ export function StocktakeSheet({ view }: { view: StocktakeView }) {
               all bins
             </Link>
           </p>
-          <Caution>The ledger keeps what was booked before; a count can be taken back.</Caution>
+          <Caution>The ledger keeps what was booked before; a count can be undone.</Caution>
         </Judgement>
       }
     >

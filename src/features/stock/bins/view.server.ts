@@ -108,10 +108,10 @@ export async function ageingView(app: AppContext) {
 
 export type AgeingView = Awaited<ReturnType<typeof ageingView>>;
 
-/** Changes of stock shown to be taken back. */
+/** Changes of stock shown to be undone. */
 const LATE_STEPS = 12;
 
-/** What was done to the stock lately, newest first, each to be taken back as long as it stands. */
+/** What was done to the stock lately, newest first, each to be undone as long as it stands. */
 export async function doneLately({ db }: AppContext) {
   const steps = await latestStockSteps(db.read, { limit: LATE_STEPS });
   return steps.map(({ id, atMs, isUndone, what }) => ({

@@ -5,16 +5,18 @@ import { readCode } from '../../../core/ident';
 import {
   filterProblemText,
   parseFilter,
-  readStockOrder,
-  STOCK_ORDERS,
-  stockOrderText,
-  type StockOrder,
+  readStockCommand,
+  STOCK_COMMANDS,
+  stockCommandText,
+  type StockCommand,
 } from '../../../core/stock';
-import { useNotice, useTakeBack } from '../../../ui/feedback/Notices';
+import { useTakeBack } from '../../../ui/feedback/Notices';
 import { CommandLine, type CommandPreview } from '../../../ui/frame/CommandLine';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
-import { moveToBinAction, splitLotAction, takePiecesAction } from '../lot/actions';
+import { outcomeText, useCommand } from '../../../ui/command/useCommand';
+import { stockCommandAction } from '../lot/actions';
 import { latestStepAction } from './actions';
+import { run } from '../../../services/command';
 
 const PLACE = { donor: '/donors', lot: '/stock', build: '/builds' } as const;
 const KEYS = [{ key: '/', label: 'find a part or jump to a code', focus: 'find-line' }];
@@ -24,17 +26,17 @@ const isUndo = (text: string) => text.trim().toLowerCase() === 'undo';
 /** The line at the foot of screens that belong to no donor: a code off a label jumps, anything else is asked of stock. */
 export function FindLine() {
   const router = useRouter();
-  const notify = useNotice();
   const takeBack = useTakeBack();
+  const { run } = useCommand();
   const bare = (text: string) => text.trim().replace(/^find\s+/i, '');
 
   function preview(text: string): CommandPreview {
-    if (isUndo(text)) return { ok: true, message: 'take the last change of stock back', ghost: '' };
-    const order = readStockOrder(text);
-    if (order)
-      return 'why' in order
-        ? { ok: false, message: order.why, ghost: '' }
-        : { ok: true, message: stockOrderText(order), ghost: '' };
+    if (isUndo(text)) return { ok: true, message: 'undo the last change of stock', ghost: '' };
+    const command = readStockCommand(text);
+    if (command)
+      return 'why' in command
+        ? { ok: false, message: command.why, ghost: '' }
+        : { ok: true, message: stockCommandText(command), ghost: '' };
     const code = readCode(text);
     if (code) return { ok: true, message: `go to ${code.owner} ${code.code}`, ghost: '' };
     const parsed = parseFilter(bare(text));
@@ -43,27 +45,21 @@ export function FindLine() {
       : { ok: false, message: filterProblemText(parsed.problem), ghost: '' };
   }
 
-  /** Does what was ordered; resolves to the refusal, if it was refused. */
-  async function obey(order: StockOrder): Promise<string | undefined> {
-    const data = new FormData();
-    for (const [name, value] of Object.entries(order)) data.set(name, String(value));
-    const act = { move: moveToBinAction, take: takePiecesAction, part: splitLotAction }[order.kind];
-    const outcome = await act(order.code, data);
-    if (!outcome.ok) return outcome.problems.map(({ message }) => message).join(' ');
-    notify({ message: outcome.message ?? 'Done.', ...(outcome.undo ? { undo: outcome.undo } : {}) });
-    router.refresh();
-    return undefined;
+  /** Does what was asked; resolves to the refusal, if it was refused. */
+  async function execute(command: StockCommand): Promise<string | undefined> {
+    const outcome = await run(() => stockCommandAction(command), { refusal: 'shown' });
+    return outcome.ok ? undefined : outcomeText(outcome);
   }
 
   async function enter(text: string) {
     if (isUndo(text)) {
       const step = await latestStepAction();
-      if (step === undefined) return 'There is nothing to take back.';
+      if (step === undefined) return 'There is nothing to undo.';
       takeBack(step);
       return undefined;
     }
-    const order = readStockOrder(text);
-    if (order) return 'why' in order ? order.why : obey(order);
+    const command = readStockCommand(text);
+    if (command) return 'why' in command ? command.why : execute(command);
     const code = readCode(text);
     router.push(code ? `${PLACE[code.owner]}/${code.code}` : `/stock?find=${encodeURIComponent(bare(text))}`);
     return undefined;
@@ -83,7 +79,7 @@ export function FindLine() {
           </>
         }
       />
-      <Shortcuts keys={KEYS} lines={STOCK_ORDERS} />
+      <Shortcuts keys={KEYS} lines={STOCK_COMMANDS} />
     </>
   );
 }

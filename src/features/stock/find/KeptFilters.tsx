@@ -24,8 +24,8 @@ export function KeepFilter({ find }: { find: string }) {
 /** Strikes a kept question. */
 export function DropFilter({ id, name }: { id: string; name: string }) {
   return (
-    <ActionButton action={() => removeFilterAction(id)} tone="small" label={`strike ${name}`}>
-      strike
+    <ActionButton action={() => removeFilterAction(id)} tone="small" label={`delete ${name}`}>
+      delete
     </ActionButton>
   );
 }

@@ -1,9 +1,10 @@
 'use server';
 
+import type { z } from 'zod';
 import { appContext } from '../../../db/appContext';
 import { addLot, takePieces } from './commands';
 import { joinLots, moveToBin, splitLot } from './moves';
-import { joinForm, lotForm, moveForm, splitForm, takeForm } from './schema';
+import { joinForm, lotForm, moveForm, splitForm, stockCommand, takeForm } from './schema';
 import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { key } from '../arguments';
@@ -26,4 +27,17 @@ export async function splitLotAction(code: string, data: FormData): Promise<Form
 
 export async function joinLotsAction(code: string, data: FormData): Promise<FormOutcome> {
   return submit(joinForm, data, (form) => joinLots(appContext(), { code: key.parse(code), ...form }));
+}
+
+/** Does what a line told the drawers to do. */
+export async function stockCommandAction(typed: z.input<typeof stockCommand>): Promise<FormOutcome> {
+  const command = stockCommand.parse(typed);
+  switch (command.kind) {
+    case 'move':
+      return moveToBin(appContext(), command);
+    case 'take':
+      return takePieces(appContext(), command);
+    case 'split':
+      return splitLot(appContext(), command);
+  }
 }

@@ -65,7 +65,7 @@ test('a lot is shown as its part on the board, around its pins', async () => {
   expect((picture?.crop?.left ?? 0) + (picture?.crop?.width ?? 0) / 2).toBeCloseTo(0.55, 6);
 });
 
-test('its own photo comes first, and can be taken back', async () => {
+test('its own photo comes first, and can be undone', async () => {
   await seenOnBoard();
   const folder = join(fixture.folder, 'photos');
   const bytes = await sharp({ create: { width: 300, height: 200, channels: 3, background: '#345' } })

@@ -70,7 +70,7 @@ async function setAside(code: string, quantity: number) {
   await moveParts(app(), { step: 'reserve', lotCode: code, needId, quantity });
 }
 
-describe('every change of stock can be taken back', () => {
+describe('every change of stock can be undone', () => {
   test('long after: the latest stand in a list, and undo means the newest that stands', async () => {
     const lately = async () =>
       (await doneLately(app()))

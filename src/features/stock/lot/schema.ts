@@ -32,3 +32,12 @@ const lotCode = z.string().transform((text, context) => {
 
 export const splitForm = z.object({ quantity: pieces(), bin: binCode });
 export const joinForm = z.object({ from: lotCode });
+
+const count = z.number().int().min(1).max(100_000);
+
+/** What a person told the drawers to do in one line. */
+export const stockCommand = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('move'), code: lotCode, bin: binCode }),
+  z.object({ kind: z.literal('take'), code: lotCode, quantity: count, note: z.string().max(200) }),
+  z.object({ kind: z.literal('split'), code: lotCode, quantity: count, bin: binCode }),
+]);

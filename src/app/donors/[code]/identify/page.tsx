@@ -10,10 +10,10 @@ export const metadata = { title: 'Identify' };
 export default async function IdentifyPage(props: StationProps) {
   const { dossier, frame } = await donorOf(props);
   const wanted = word((await props.searchParams).part);
-  const [view, matters] = await Promise.all([identifyView(dossier, wanted), notesView(dossier)]);
+  const [view, issues] = await Promise.all([identifyView(dossier, wanted), notesView(dossier)]);
   return (
     <DonorPage frame={frame} station="identify">
-      <IdentifySheet code={frame.code} view={view} matters={matters.filter(({ open }) => open)} />
+      <IdentifySheet code={frame.code} view={view} issues={issues.filter(({ open }) => open)} />
     </DonorPage>
   );
 }
