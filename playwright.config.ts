@@ -3,7 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: './e2e',
   testMatch: '**/*.spec.ts',
-  globalSetup: './e2e/template.ts',
+  globalSetup: './e2e/template.mjs',
   // A spec file runs one story after another, in a shop of its own.
   workers: 2,
   fullyParallel: false,

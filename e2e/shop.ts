@@ -1,9 +1,5 @@
 import { expect, test as base } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { freePort } from '../scripts/lib.mjs';
 
 export { expect };
 export type { Locator, Page } from '@playwright/test';
@@ -15,7 +11,9 @@ interface Shop {
   close(): void;
 }
 
+/** Where each worker looks for free ports, for its servers and for its meters. */
 const PORTS = 3411;
+const METER_PORTS = 5100;
 
 /** Every spec file has a shop of its own: what one does to it, no other sees. */
 export const test = base.extend<object, { shopOf: (file: string) => Promise<string> }>({
@@ -38,35 +36,32 @@ export const test = base.extend<object, { shopOf: (file: string) => Promise<stri
 });
 
 async function openShop(file: string, from: number): Promise<Shop> {
-  const folder = mkdtempSync(join(tmpdir(), 'zorvek-e2e-'));
-  cpSync(process.env.ZORVEK_E2E_TEMPLATE ?? '', folder, { recursive: true });
-  const port = await freePort(from);
-  const meterPort = await freePort(port + 1);
-  const origin = `http://127.0.0.1:${port}`;
-  const meter = spawn(join('node_modules', '.bin', 'tsx'), ['src/server/meter/main.ts'], {
-    env: { ...process.env, ZORVEK_METER_PORT: String(meterPort) },
-    stdio: 'ignore',
+  const server = spawn(process.execPath, ['scripts/testServer.mjs'], {
+    env: { ...process.env, PORT: String(from), ZORVEK_METER_PORT: String(from + METER_PORTS - PORTS) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+    detached: true,
   });
-  const next = join('node_modules', 'next', 'dist', 'bin', 'next');
-  const server = spawn(process.execPath, [next, 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    env: {
-      ...process.env,
-      NODE_ENV: 'production',
-      ZORVEK_DATABASE_URL: `file:${join(folder, 'zorvek.db')}`,
-      ZORVEK_METER: `127.0.0.1:${meterPort}`,
-    },
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
+  const origin = await originOf(server);
   await untilUp(`${origin}/guide`, server);
   return {
     file,
     origin,
-    close: () => {
-      server.kill();
-      meter.kill();
-      rmSync(folder, { recursive: true, force: true });
-    },
+    // The server and its meter are a group of their own.
+    close: () => void (server.pid !== undefined && process.kill(-server.pid)),
   };
+}
+
+/** The address that the server says it is at. */
+function originOf(server: ChildProcess): Promise<string> {
+  return new Promise((resolve, reject) => {
+    let said = '';
+    server.stdout?.on('data', (chunk: Buffer) => {
+      said += chunk.toString();
+      const origin = /http:\/\/127\.0\.0\.1:\d+/.exec(said)?.[0];
+      if (origin) resolve(origin);
+    });
+    server.on('exit', (code) => reject(new Error(`The server ended with ${code}: ${said}`)));
+  });
 }
 
 async function untilUp(address: string, server: ChildProcess): Promise<void> {

@@ -89,7 +89,7 @@ export async function serve(databaseUrl, meterAddress) {
 
 /** Starts the simulated bench meter beside the server; resolves to its address. It ends with this process. */
 export async function startMeter() {
-  const port = await freePort(5025);
+  const port = await freePort(Number(process.env.ZORVEK_METER_PORT ?? 5025));
   const meter = spawn(bin('tsx'), ['src/server/meter/main.ts'], {
     stdio: ['ignore', 'inherit', 'inherit'],
     env: { ...process.env, ZORVEK_METER_PORT: String(port) },
