@@ -35,7 +35,7 @@ test('a question is asked, chased on the bench, and answered', async ({ page }) 
     .click();
   await expect(judgement(page)).toContainText('No open question');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(judgement(page)).toContainText('1 matter is open');
+  await expect(judgement(page)).toContainText('1 issue is open');
 });
 
 test('a station is declared done, and the line shows it', async ({ page }) => {
@@ -54,7 +54,7 @@ test('a donor is amended, archived and brought back', async ({ page }) => {
   await page.getByRole('button', { name: 'Keep the changes' }).click();
   await expect(page.getByRole('heading', { level: 1 }).locator('..')).toContainText('the drawer under the kettle');
   await page.getByRole('button', { name: 'archive' }).click();
-  await page.getByRole('alertdialog').getByRole('button', { name: 'Put it away' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Archive it' }).click();
   await expect(page).toHaveURL(/\/donors$/);
   await expect(page.getByText(code)).toHaveCount(1);
   await page.getByRole('link', { name: 'archive' }).click();

@@ -133,7 +133,7 @@ test('ten parts are tested with the meter, forty minutes planned and worked, a l
   await line.press('Enter');
   await expect(ledger).toContainText('moved: F1-1 to F1-3');
   await line.fill('undo');
-  await expect(page.locator('#find-line-says')).toContainText('take the last change of stock back');
+  await expect(page.locator('#find-line-says')).toContainText('undo the last change of stock');
   await line.press('Enter');
   await expect(page.getByRole('status').filter({ hasText: 'Undone' })).toContainText('F1-3');
 

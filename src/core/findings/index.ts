@@ -1,5 +1,5 @@
 export type { Finding, FindingSeverity } from './finding';
 export { findingsOf } from './findingsOf';
-export { levelsOf, type Levels } from './levels';
+export { type Levels } from './levels';
 export { voltagesOf, type RailVoltage, type Voltages } from './voltages';
 export { FAULT_RULES, FINDING_RULES } from './rules';

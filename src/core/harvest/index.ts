@@ -1,4 +1,4 @@
-export { EFFORT_CLASSES, effortOf, MOUNTING_NAMES, MOUNTINGS, type EffortClass, type MountingName } from './effort';
+export { effortOf, MOUNTING_NAMES, MOUNTINGS, type EffortClass, type MountingName } from './effort';
 export { experienceOf, survivalText, type Experience, type PastStep } from './experience';
 export { jobsOf, jobTitle, mountingText, type HarvestJob, type HarvestPart, type Mounting } from './jobs';
 export { adviseWhole, type WholeAdvice, type WholeUnit } from './leaveWhole';

@@ -10,7 +10,6 @@ export {
 } from './coupling';
 export {
   effectivePermeability,
-  FLUX,
   fluxSwing,
   gapEnergy,
   gapLength,
@@ -30,15 +29,6 @@ export {
   type TurnsEstimate,
 } from './goodFor';
 export { parseOhms, type OhmLineProblem } from './parseOhms';
-export { rampInductance, SATURATED_SHARE, type RampPoint } from './saturation';
+export { rampInductance, type RampPoint } from './saturation';
 export { findWindings, type FoundWinding, type OhmReading, type WindingFinding, type WindingGuess } from './windings';
-export {
-  copperResistance,
-  CURRENT_DENSITY,
-  gaugeDiameter,
-  gaugeOf,
-  skinDepth,
-  strandsFor,
-  windowFill,
-  wireArea,
-} from './wire';
+export { copperResistance, gaugeDiameter, gaugeOf, skinDepth, strandsFor, windowFill, wireArea } from './wire';

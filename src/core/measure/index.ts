@@ -1,11 +1,4 @@
-export {
-  ESR_SERIES,
-  esrFromLossFactor,
-  expectedEsr,
-  largestLeakage,
-  largestLossFactor,
-  type EsrSeries,
-} from './expectedEsr';
+export { esrFromLossFactor, expectedEsr, largestLeakage, type EsrSeries } from './expectedEsr';
 export { cautionOf, expectationsOf, idleFields, type Expectations } from './expectations';
 export type {
   AccuracyName,
@@ -18,14 +11,11 @@ export type {
   Reason,
   Verdict,
 } from './judgement';
-export { ringQuality } from './judgeChoke';
 export type { ChipTest, Fingerprint, KnownChip } from './judgeChip';
-export { thermalResistance } from './judgeMechanical';
-export { onResistance } from './judgeMosfet';
-export { capacitorBuild, judgePart, type CapacitorBuild, type PartUnderTest } from './judgePart';
+export { judgePart, type CapacitorBuild, type PartUnderTest } from './judgePart';
 export { lifeOf, lifeText } from './lifeCriteria';
 export { isUse, limitsFrom, limitText, mergeLimits, USE_NAMES, USES, type Limit, type Use } from './limits';
 export { mergeReadings, type MeasuredSet } from './mergeReadings';
-export { remainingLife, usualLife, type LifeFacts, type RemainingLife } from './remainingLife';
+export { type LifeFacts, type RemainingLife } from './remainingLife';
 export { OPEN_WORDS, testField, testFields, TESTS, type TestField, type TestRule } from './tests';
-export { ohmReadings, ohmsField, transformerReport, type TransformerReport } from './transformerReport';
+export { ohmsField, transformerReport, type TransformerReport } from './transformerReport';

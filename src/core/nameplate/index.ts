@@ -23,12 +23,4 @@ export {
   type NameplateOutput,
   type SafetyClass,
 } from './plate';
-export {
-  BELIEVABLE_EFFICIENCY,
-  DENSITY_RANGES,
-  INLET_NAMES,
-  INLETS,
-  MAINS_HIGH,
-  MAINS_LOW,
-  type InletName,
-} from './tradeRanges';
+export { INLET_NAMES, INLETS, MAINS_LOW, type InletName } from './tradeRanges';

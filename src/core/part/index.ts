@@ -5,7 +5,6 @@ export {
   kindFromWord,
   kindRule,
   kindsServing,
-  PART_KINDS,
   withArticle,
   type KindName,
   type PartKind,

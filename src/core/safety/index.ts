@@ -11,10 +11,8 @@ export { FARTHEST_EXTRAPOLATION, fitDischarge, type DischargeFit, type Discharge
 export { hazardBand, type HazardBand, type HazardSeverity } from './hazardBand';
 export {
   CAPACITANCE_UPPER,
-  ES1_CAPACITOR_TABLE,
   es1CapacitorLimit,
   METER_LIMIT,
-  METER_RESISTANCE,
   REBOUND_SHARE,
   REBOUND_WAIT_SECONDS,
   RUN_GAP_SECONDS,

@@ -2,7 +2,6 @@ export { analyse, type Analysis } from './analyse';
 export type { Alternative, StageClaim } from './claims';
 export type { PowerPath } from './powerPath';
 export { recognise, type Recognition } from './recognise';
-export { controlOf } from './match/control';
 export { outputOf } from './match/outputs';
 export type { FoundStage } from './match/stage';
 export type { Model } from './model';
@@ -11,10 +10,9 @@ export { isPolarised, isReservoirPart, SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMI
 export { reachOf } from './model/series';
 export { factsOf, powerFactsOf, tracedSoFar } from './tracing/order';
 export { Random } from './tracing/random';
-export { areJoined, nextProbes, probesFrom, withAnswer, type Probe, type ProbeAdvice } from './probe/nextProbes';
+export { nextProbes, probesFrom, type Probe, type ProbeAdvice } from './probe/nextProbes';
 export {
   Calibration,
-  hasRightTopologies,
   MOST_PROBES,
   probesAtRandom,
   probesWithAdvice,

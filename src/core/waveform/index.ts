@@ -9,7 +9,7 @@ export {
 } from './analyse';
 export { fitColumns } from './fitColumns';
 export { MADE_WAVES, makeWave, type MadeWave } from './made';
-export { MOST_POINTS, WaveReader, waveProblemText, type WaveProblem } from './readWave';
+export { WaveReader, waveProblemText, type WaveProblem } from './readWave';
 export { reduceWave, type WavePoint } from './reduce';
 export { analyseRipple, type RippleCurrent, type RippleFinding } from './ripple';
 export { analyseWave, WAVE_TASKS, type WaveFinding, type WaveParameters, type WaveTask } from './tasks';

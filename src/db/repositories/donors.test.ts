@@ -21,7 +21,7 @@ beforeEach(async () => {
       { id: 'n1', ...note, text: 'which chip', createdMs: 1 },
       { id: 'n2', ...note, text: 'answered', createdMs: 2, answeredMs: 3 },
       { id: 'n3', ...note, text: 'no question', question: false, createdMs: 2 },
-      { id: 'n4', ...note, donorId: 'CCC-CCC', text: 'put away', createdMs: 2 },
+      { id: 'n4', ...note, donorId: 'CCC-CCC', text: 'archived', createdMs: 2 },
     ]);
   });
 });
@@ -29,7 +29,7 @@ afterEach(() => fixture.dispose());
 
 test.each`
   query            | codes                     | why
-  ${''}            | ${['BBB-BBB', 'AAA-AAA']} | ${'all that are not put away, newest first'}
+  ${''}            | ${['BBB-BBB', 'AAA-AAA']} | ${'all that are not archived, newest first'}
   ${'adapter'}     | ${['AAA-AAA']}            | ${'what it is'}
   ${'velkin barn'} | ${['AAA-AAA']}            | ${'every word, anywhere'}
   ${'velkin 42V'}  | ${[]}                     | ${'not in one donor'}
@@ -49,7 +49,7 @@ test('pages do not overlap', async () => {
   expect([await page(0), await page(1), await page(2)]).toEqual([['BBB-BBB'], ['AAA-AAA'], []]);
 });
 
-test('open questions are those not answered, of donors not put away', async () => {
+test('open questions are those not answered, of donors not archived', async () => {
   expect(await openIssues(fixture.app.db.read, 10)).toMatchObject([{ text: 'which chip', donorCode: 'AAA-AAA' }]);
 });
 

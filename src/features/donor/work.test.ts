@@ -72,7 +72,7 @@ describe('a line of the bench', () => {
     expect(await part('C5')).toBeUndefined();
   });
 
-  test('on a donor that was put away says so', async () => {
+  test('on an archived donor says so', async () => {
     await archiveDonor(fixture.app, code);
     expect(messages(await type('q1 nmos'))).toContain(code);
   });
@@ -300,7 +300,7 @@ describe('forms', () => {
     expect((await part('C5'))?.measurements).toHaveLength(0);
   });
 
-  test('a changed sheet and a donor put away come back whole', async () => {
+  test('a changed sheet and an archived donor come back whole', async () => {
     const form = donorForm.parse({ description: 'brick', maker: 'Tarn' });
     await amendDonor(fixture.app, code, form);
     expect(await donor()).toMatchObject({ description: 'brick', maker: 'Tarn', nameplate: '', lengthM: null });

@@ -3,4 +3,4 @@ export { openDossier, type Dossier } from './dossier';
 export { lineContext } from './lineContext';
 export { liveBadge, notDeadMessage } from './notDead';
 export { toPartFacts } from './partFacts';
-export { holdOf, linksOf, unitRecord, voltagesOf, type VoltageFacts } from './unitFacts';
+export { holdOf, linksOf, unitRecord, type VoltageFacts } from './unitFacts';

@@ -213,11 +213,11 @@ export function IntakeSheet({
             {discard && (
               <ConfirmButton
                 action={discard}
-                title="Put this donor away?"
+                title="Archive this donor?"
                 detail="It leaves the lists with its journal. Lots that came from it stay in stock. The step can be undone."
-                confirm="Put it away"
+                confirm="Archive it"
               >
-                dismiss
+                archive
               </ConfirmButton>
             )}
           </div>

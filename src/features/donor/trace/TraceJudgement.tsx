@@ -50,13 +50,13 @@ export function TraceJudgement({
   return (
     <Judgement>
       <Claim label="What this board is">
-        {!answer
-          ? view.board.parts.length === 0
-            ? 'Nothing is logged yet'
-            : 'Looking'
-          : main
-            ? capital(wordsOf(main.topology))
-            : 'Too little is known'}
+        {view.board.parts.length === 0
+          ? 'Nothing is logged yet'
+          : !answer
+            ? 'Looking'
+            : main
+              ? capital(wordsOf(main.topology))
+              : 'Too little is known'}
       </Claim>
       {main && isFixed && <p className="text-[13.5px] text-ink-2">because you have fixed it</p>}
       {main && !isFixed && (
