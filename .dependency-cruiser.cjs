@@ -7,7 +7,8 @@ const ROUTES = '^src/routes\\.ts$';
 /** Packages that core may use: sums that others do better. */
 const CORE_PACKAGES = ['ml-matrix', 'simple-statistics'];
 /** Files of features that run on the server only. */
-const SERVER_FILE = '/(?:actions|commands|records|\\w+Commands|recordLine|writeRecord|knownPart)\\.ts$|\\.server\\.ts$';
+const SERVER_FILE =
+  '^src/features/.*/(?:(?:\\w+C|c)ommands|records|recordLine|writeRecord|knownPart|\\w+\\.server)\\.ts$';
 
 /** A folder may import only itself and the named ones. */
 const only = (name, from, allowed, comment, more = []) => ({
@@ -90,7 +91,8 @@ module.exports = {
     },
     {
       name: 'shared-stands-below-stations',
-      comment: 'What all stations share knows none of them, but for the desk that hands records to them and the door of the pages.',
+      comment:
+        'What all stations share knows none of them, but for the desk that hands records to them and the door of the pages.',
       severity: 'error',
       from: {
         path: `${DONOR}shared/`,
@@ -120,6 +122,13 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/features/.*\\.tsx$' },
       to: { path: ['^src/(db|server)/'] },
+    },
+    {
+      name: 'components-call-actions',
+      comment: 'Commands, views and services run on the server; a component takes their types, and calls actions.',
+      severity: 'error',
+      from: { path: '^src/features/.*\\.tsx$', pathNot: NOT_TEST },
+      to: { path: ['^src/services/', SERVER_FILE], dependencyTypesNot: ['type-only'] },
     },
     only('pages-call-features', 'app', ['core', 'ui', 'features'], 'Pages call features and compose.', [
       ROUTES,

@@ -18,7 +18,7 @@ const METER_PORTS = 5100;
 /** Every spec file has a shop of its own: what one does to it, no other sees. */
 export const test = base.extend<object, { shopOf: (file: string) => Promise<string> }>({
   shopOf: [
-    // eslint-disable-next-line no-empty-pattern -- the first argument must be a pattern
+     
     async ({}, use, { workerIndex }) => {
       let open: Shop | undefined;
       await use(async (file) => {
@@ -32,7 +32,7 @@ export const test = base.extend<object, { shopOf: (file: string) => Promise<stri
     },
     { scope: 'worker', timeout: 120_000 },
   ],
-  baseURL: async ({ shopOf }, use, { file }) => use(await shopOf(file)),
+  baseURL: async ({ shopOf }, hand, { file }) => hand(await shopOf(file)),
 });
 
 async function openShop(file: string, from: number): Promise<Shop> {

@@ -42,7 +42,7 @@ const rowOf = ({ kind, name, technology, package: case_, note }: TypeForm) => ({
 /** Puts a type's number, kind, case, technology or note right. */
 export function amendType(app: AppContext, id: string, form: TypeForm): Promise<Outcome> {
   return run(app, ON_TYPES, async (edit) => {
-    const known = await knownType(edit, id);
+    await knownType(edit, id);
     const other = await findType(edit.tx, form.kind, form.name);
     if (other && other.type.id !== id) return refuse('type-name-taken', {}, 'name');
     await edit.update('types', id, rowOf(form));

@@ -1,6 +1,6 @@
 'use server';
 
-import { z } from 'zod';
+import { type z } from 'zod';
 import { appContext } from '../../../db/appContext';
 import { takePart } from './takePart';
 import { startRun, endRun, stepRun, mountPart, takeAssembly } from './commands';

@@ -1,6 +1,6 @@
 'use server';
 
-import { z } from 'zod';
+import { type z } from 'zod';
 import type { Nameplate } from '../../../core/nameplate';
 import { appContext } from '../../../db/appContext';
 import { registerDonor, amendDonor, archiveDonor, restoreDonor, amendPlate, keepWeights } from './commands';

@@ -1,6 +1,6 @@
 'use server';
 
-import { z } from 'zod';
+import { type z } from 'zod';
 import { appContext } from '../../../db/appContext';
 import { addOpeningStep, removeOpeningStep, startClock, stopClock, noteReassembly } from './commands';
 import { submit } from '../../../ui/form/fieldSchemas';

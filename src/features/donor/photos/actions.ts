@@ -1,6 +1,6 @@
 'use server';
 
-import { z } from 'zod';
+import { type z } from 'zod';
 import { appContext } from '../../../db/appContext';
 import { amendPhoto, removePhoto, addPin, removePin, pairSides } from './commands';
 import { placePins, liftPins } from './boardPhotos';

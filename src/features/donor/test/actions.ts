@@ -1,6 +1,6 @@
 'use server';
 
-import { z } from 'zod';
+import { type z } from 'zod';
 import { appContext } from '../../../db/appContext';
 import { measurePart } from './commands';
 import { submit } from '../../../ui/form/fieldSchemas';

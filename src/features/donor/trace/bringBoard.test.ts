@@ -75,7 +75,6 @@ test.each([
 });
 
 test('what a part must stand follows from the topology once the board is traced', async () => {
-  const read = fixture.app.db.read;
   expect((await donorStress(await dossier())).topology).toBeUndefined();
   await bringBoardFile({ code, name: 'router', content: reference('router-adapter-12v') });
   expect((await donorStress(await dossier())).topology).toBe('flyback');

@@ -16,7 +16,6 @@ import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { outcomeText, useCommand } from '../../../ui/command/useCommand';
 import { stockCommandAction } from '../lot/actions';
 import { latestStepAction } from './actions';
-import { run } from '../../../services/command';
 
 const PLACE = { donor: '/donors', lot: '/stock', build: '/builds' } as const;
 const KEYS = [{ key: '/', label: 'find a part or jump to a code', focus: 'find-line' }];
