@@ -1,4 +1,5 @@
-import { fromNetCsv, fromSpice, toNetCsv, toSpice, type Board } from '../core/board';
+import { fromSpice, toSpice, type Board } from '../core/board';
+import { fromNetCsv, toNetCsv } from './netCsv';
 import { readBoard, writeBoard, type BoardFile } from './board';
 
 /** Notations a board is written in. */

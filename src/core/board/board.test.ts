@@ -1,16 +1,5 @@
 import fc from 'fast-check';
-import {
-  barrierOf,
-  contradictions,
-  fromNetCsv,
-  fromSpice,
-  netsOf,
-  sidesOf,
-  toNetCsv,
-  toSpice,
-  type Board,
-  type BoardPart,
-} from '.';
+import { barrierOf, contradictions, fromSpice, netsOf, sidesOf, toSpice, type Board, type BoardPart } from '.';
 
 const resistor = (ref: string, a: string | null, b: string | null): BoardPart => ({
   ref,
@@ -165,12 +154,6 @@ describe('netlists', () => {
     expect(lost.join()).toContain('which pins are one winding');
     const back = fromSpice(result);
     expect('result' in back && connections(back.result)).toEqual(connections(board));
-  });
-  test('CSV comes back with the same pins', () => {
-    const back = fromNetCsv(toNetCsv(board).result);
-    expect('result' in back && back.result.parts.map(({ ref, kind, pins }) => ({ ref, kind, pins }))).toEqual(
-      board.parts.map(({ ref, kind, pins }) => ({ ref, kind, pins })),
-    );
   });
   test.each([
     ['* x\nR1 a b', 'R1', 2],

@@ -167,39 +167,3 @@ function kindOf(letter: string, words: readonly string[]): BoardKind | undefined
       return undefined;
   }
 }
-
-/** A net list as CSV: one row for each pin. */
-export function toNetCsv(board: Board): Converted<string> {
-  const cell = (text: string) => (/[",\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
-  const rows = board.parts.flatMap(({ ref, kind, pins }) =>
-    Object.entries(pins).map(([pin, net]) => [ref, kind, pin, net ?? ''].map(cell).join(',')),
-  );
-  return {
-    result: ['ref,kind,pin,net', ...rows, ''].join('\n'),
-    lost: ['values, markings, windings and the nameplate'],
-  };
-}
-
-/** Reads a net list as `toNetCsv` writes it; an empty net is a pin not traced. */
-export function fromNetCsv(text: string): Converted<Board> | NetlistProblem {
-  const parts = new Map<string, { ref: string; kind: BoardKind; pins: Record<string, string | null> }>();
-  const lines = text.replace(/\r\n?/g, '\n').split('\n');
-  for (const [index, line] of lines.entries()) {
-    if (line.trim() === '') continue;
-    const cells = [...line.matchAll(/(?:^|,)(?:"((?:[^"]|"")*)"|([^,]*))/g)].map(([, quoted, plain]) =>
-      (quoted?.replaceAll('""', '"') ?? plain ?? '').trim(),
-    );
-    const [ref = '', kind = '', pin = '', net = ''] = cells;
-    if (index === 0) {
-      if (cells.slice(0, 4).join() !== 'ref,kind,pin,net')
-        return { line: 1, expected: 'the columns ref,kind,pin,net are expected' };
-      continue;
-    }
-    if (!isBoardKind(kind)) return { line: index + 1, expected: `“${kind}” is no part kind, such as resistor` };
-    if (ref === '' || pin === '') return { line: index + 1, expected: 'a reference and a pin are expected' };
-    const part = parts.get(ref) ?? { ref, kind, pins: {} };
-    part.pins[pin] = net === '' ? null : net;
-    parts.set(ref, part);
-  }
-  return { result: { parts: [...parts.values()] }, lost: [] };
-}

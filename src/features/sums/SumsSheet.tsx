@@ -9,7 +9,7 @@ import { Evidence } from '../../ui/frame/Halves';
 import { Facts } from '../../ui/value/Facts';
 
 /** Single sums for use without a donor; nothing typed here is stored. */
-export function SumsSheet() {
+export function SumsSheet({ touchLimit }: { touchLimit: number }) {
   return (
     <Evidence>
       <div className="grid gap-x-10 gap-y-8 min-[900px]:grid-cols-2">
@@ -17,7 +17,7 @@ export function SumsSheet() {
           <MarkingSum />
           <BandsSum />
         </div>
-        <ChargeSum />
+        <ChargeSum touchLimit={touchLimit} />
       </div>
     </Evidence>
   );
@@ -137,7 +137,7 @@ function BandsSum() {
   );
 }
 
-function ChargeSum() {
+function ChargeSum({ touchLimit }: { touchLimit: number }) {
   const [capacitance, setCapacitance] = useState('150u');
   const [voltage, setVoltage] = useState('325V');
   const [resistance, setResistance] = useState('2k2');
@@ -155,7 +155,7 @@ function ChargeSum() {
         <Typed label="bleed resistor" value={resistance} onText={setResistance} {...ohms.shown} />
       </div>
       {farads.value !== undefined && volts.value !== undefined && (
-        <Charge capacitance={farads.value} voltage={volts.value} resistance={ohms.value} />
+        <Charge capacitance={farads.value} voltage={volts.value} resistance={ohms.value} touchLimit={touchLimit} />
       )}
     </Sum>
   );
@@ -165,16 +165,19 @@ function Charge({
   capacitance,
   voltage,
   resistance,
+  touchLimit,
 }: {
   capacitance: number;
   voltage: number;
   resistance: number | undefined;
+  touchLimit: number;
 }) {
   const largest = capacitance * CAPACITANCE_UPPER;
   const energy = storedEnergy({ capacitance, voltage });
-  const band = hazardBand({ voltage, energy: storedEnergy({ capacitance: largest, voltage }), capacitance: largest });
-  const plan = resistance ? bleedThrough({ start: voltage, capacitance, resistance }) : undefined;
-  const suggested = suggestBleed({ start: voltage, capacitance: largest });
+  const energyAtMost = storedEnergy({ capacitance: largest, voltage });
+  const band = hazardBand({ voltage, energy: energyAtMost, capacitance: largest, touchLimit });
+  const plan = resistance ? bleedThrough({ start: voltage, capacitance, resistance, touchLimit }) : undefined;
+  const suggested = suggestBleed({ start: voltage, capacitance: largest, touchLimit });
   const watts = (value: number) => formatQuantity(value, 'watt');
   return (
     <div aria-live="polite">
@@ -186,7 +189,7 @@ function Charge({
                 { label: 'power at first', value: watts(plan.initialPower) },
                 { label: 'current at first', value: formatQuantity(plan.initialCurrent, 'ampere') },
                 { label: 'time constant', value: formatQuantity(plan.timeConstant, 'second') },
-                { label: 'under 60 V in', value: formatDuration(plan.timeToTouch) },
+                { label: `under ${touchLimit} V in`, value: formatDuration(plan.timeToTouch) },
                 { label: 'under 5 V in', value: formatDuration(plan.timeToSolder) },
                 { label: 'under 1 V in', value: formatDuration(plan.timeToMeter) },
               ]

@@ -218,7 +218,6 @@ export const FET_TYPES: readonly FetType[] = [
   nmos('2SK2645', 600, 9, 1.2),
   nmos('2SK2717', 900, 5, 2.5),
   nmos('2SK2761', 600, 10, 1),
-  nmos('2SK2996', 600, 10, 1),
   nmos('2SK3568', 500, 12, 0.52),
   nmos('2SK3878', 900, 9, 1.3),
   nmos('2SK1058', 160, 7),
