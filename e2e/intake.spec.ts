@@ -40,7 +40,7 @@ test('the plate is put right field by field, and counts instead of its text', as
   await page.getByLabel('Current of output 1').fill('1.5A');
   await page.getByRole('button', { name: 'Keep these fields' }).click();
   await expect(judgement(page)).toContainText('13.5 W, 9 V 1.5 A');
-  await page.getByRole('button', { name: 'Read the text anew' }).click();
+  await page.getByRole('button', { name: 'Read the text again' }).click();
   await expect(judgement(page)).toContainText('10 W, 5 V 2 A');
 });
 

@@ -18,7 +18,6 @@ const METER_PORTS = 5100;
 /** Every spec file has a shop of its own: what one does to it, no other sees. */
 export const test = base.extend<object, { shopOf: (file: string) => Promise<string> }>({
   shopOf: [
-     
     async ({}, use, { workerIndex }) => {
       let open: Shop | undefined;
       await use(async (file) => {

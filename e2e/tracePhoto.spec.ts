@@ -22,7 +22,7 @@ test('a net lights up on the photo, and a pin seen through the board is joined b
   await expect(spot('U1.8')).toHaveAttribute('data-lit', 'false');
 });
 
-test('pins are taken off a photo and placed anew, by pointer and by key', async ({ page }) => {
+test('pins are taken off a photo and placed again, by pointer and by key', async ({ page }) => {
   await goTo(page, `/donors/${await donorCode(page, 'porch-light')}/trace`);
   await page.getByRole('tab', { name: 'Photo' }).click();
   await page.getByRole('button', { name: 'turn over' }).click();

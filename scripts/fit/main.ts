@@ -18,16 +18,16 @@ const COMPOSED = { boards: 900, views: 4, weight: 1, from: 20_001 } as const;
 const REFERENCE = { views: 44, weight: 1.5 } as const;
 const SHARES = [0, 0.06, 0.12, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1] as const;
 const DECORATED = 0.75;
-/** Stages of which every choke counts as the heart: both of a SEPIC, one of each phase. */
+/** Stages of which every choke counts as the anchor: both of a SEPIC, one of each phase. */
 const SHARED_HEART: ReadonlySet<string> = new Set(['sepic', 'cuk', 'buck', 'boost', 'boost-pfc']);
 
 interface Truth {
   readonly stages: readonly { readonly topology: string; readonly magnetics: readonly string[] }[];
 }
 
-const labelOf = ({ stages }: Truth, heart: string): number => {
+const labelOf = ({ stages }: Truth, anchor: string): number => {
   const stage = stages.find(
-    ({ topology, magnetics }) => magnetics[0] === heart || (SHARED_HEART.has(topology) && magnetics.includes(heart)),
+    ({ topology, magnetics }) => magnetics[0] === anchor || (SHARED_HEART.has(topology) && magnetics.includes(anchor)),
   );
   return Math.max(0, SLOT_CLASSES.indexOf((stage?.topology ?? 'none') as (typeof SLOT_CLASSES)[number]));
 };
@@ -41,9 +41,9 @@ function viewsOf(board: Board, truth: Truth, seed: number, views: number, weight
     const { model, stages } = recognise(
       tracedSoFar(whole, facts.slice(0, Math.max(0, Math.round(facts.length * share)))),
     );
-    return slotsOf(model, stages).map(({ heart, features }) => ({
+    return slotsOf(model, stages).map(({ anchor, features }) => ({
       features,
-      label: labelOf(truth, heart.ref),
+      label: labelOf(truth, anchor.ref),
       weight,
     }));
   });

@@ -41,7 +41,7 @@ export const GRAMMAR: readonly GrammarLine[] = [
   { line: 'q1.d only', means: 'the probe was held there and every other pin tried: nothing else is on that net' },
   {
     line: 't1 as forward',
-    means: 'you fix what a part is the heart of, or its role: q3 as rectifier, d9 as nothing',
+    means: 'you fix what a part is the main magnetic part of, or its role: q3 as rectifier, d9 as nothing',
   },
   { line: 'c3 212V @ 15s', means: 'a reading of a store; without @ the clock counts' },
   { line: 'power on', means: 'power is applied: readings from before count no more; “power off” when it is out' },

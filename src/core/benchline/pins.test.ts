@@ -51,6 +51,6 @@ test('what was understood is said in plain words', () => {
   };
   expect(message('q1.d - t1.2 - d3.a')).toBe('Q1.D joined to T1.2 joined to D3.A');
   expect(message('t1.1 ~ t1.2 0R8')).toBe('T1.1 to T1.2 reads through a part: 800 mΩ');
-  expect(message('t1 as forward')).toBe('T1 is taken for the heart of a forward converter');
+  expect(message('t1 as forward')).toBe('T1 is taken for the main magnetic part of a forward converter');
   expect(message('q1.d only')).toBe('nothing else is on the net of Q1.D');
 });

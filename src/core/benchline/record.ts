@@ -94,7 +94,7 @@ export type BenchRecord =
       readonly drop?: number;
     }
   | { readonly kind: 'sweep'; readonly pin: string }
-  /** What a person takes a part for: a topology it is the heart of, or a role. */
+  /** What a person takes a part for: a topology it is the anchor of, or a role. */
   | { readonly kind: 'fix'; readonly ref: string; readonly as: string }
   | { readonly kind: 'delete'; readonly ref: string }
   | { readonly kind: 'rename'; readonly ref: string; readonly to: string };

@@ -1,6 +1,6 @@
 import type { BoardKind } from './kinds';
 
-/** What a person says a part is, against or ahead of the evidence: `as` is a topology whose heart it is, or a role. */
+/** What a person says a part is, against or ahead of the evidence: `as` is a topology whose main magnetic part it is, or a role. */
 export interface FixedPart {
   readonly ref: string;
   readonly as: string;
@@ -31,11 +31,11 @@ export const TOPOLOGY_WORDS: Readonly<Record<string, string>> = {
   'capacitor-discharge': 'capacitor discharge',
 };
 
-/** Topologies that work without a magnetic part have no heart to fix them on. */
-const HEARTLESS: ReadonlySet<string> = new Set(['phase-control', 'capacitive-dropper']);
+/** Topologies that work without a magnetic part have no magnetic part to fix them on. */
+const ANCHORLESS: ReadonlySet<string> = new Set(['phase-control', 'capacitive-dropper']);
 const CHOKE_TOPOLOGIES = ['buck', 'boost', 'boost-pfc', 'inverting-buck-boost', 'sepic', 'cuk', 'resonant-ballast'];
 const NEEDS_WINDINGS: ReadonlySet<string> = new Set(
-  Object.keys(TOPOLOGY_WORDS).filter((name) => !HEARTLESS.has(name) && !CHOKE_TOPOLOGIES.includes(name)),
+  Object.keys(TOPOLOGY_WORDS).filter((name) => !ANCHORLESS.has(name) && !CHOKE_TOPOLOGIES.includes(name)),
 );
 
 /** Roles a person may give a part, with the kinds of part that can play them; no kinds stand for any. */
@@ -48,7 +48,7 @@ export const FIXED_ROLES: Readonly<
   nothing: { message: 'no part of a stage' },
 };
 
-/** What may be said of a part of a kind: topologies it can be the heart of, then roles it can play. */
+/** What may be said of a part of a kind: topologies it can be the main magnetic part of, then roles it can play. */
 export function fixableAs(kind: BoardKind): readonly string[] {
   const topologies =
     kind === 'transformer' ? [...NEEDS_WINDINGS, ...CHOKE_TOPOLOGIES] : kind === 'inductor' ? CHOKE_TOPOLOGIES : [];
@@ -58,8 +58,8 @@ export function fixableAs(kind: BoardKind): readonly string[] {
   ];
 }
 
-/** What a fixed word says: `the heart of a forward converter`, `a rectifier`. */
+/** What a fixed word says: `the main magnetic part of a forward converter`, `a rectifier`. */
 export function fixedWords(as: string): string {
   const topology = TOPOLOGY_WORDS[as];
-  return topology === undefined ? (FIXED_ROLES[as]?.message ?? as) : `the heart of a ${topology}`;
+  return topology === undefined ? (FIXED_ROLES[as]?.message ?? as) : `the main magnetic part of a ${topology}`;
 }

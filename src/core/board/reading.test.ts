@@ -14,7 +14,7 @@ test.each`
   expect(findingOfReading(a, b, { quantity, value })).toEqual(finding);
 });
 
-test('a transformer may be the heart of any stage that has one, a choke of fewer, a FET of none', () => {
+test('a transformer may be the main magnetic part of any stage that has one, a choke of fewer, a FET of none', () => {
   expect(fixableAs('transformer')).toEqual(expect.arrayContaining(['flyback', 'sepic', 'line-transformer', 'nothing']));
   expect(fixableAs('transformer')).not.toContain('capacitive-dropper');
   expect(fixableAs('inductor')).toEqual(expect.arrayContaining(['buck', 'boost-pfc', 'output-choke']));
@@ -25,5 +25,5 @@ test('a transformer may be the heart of any stage that has one, a choke of fewer
 
 test('everything that can be fixed has words', () => {
   for (const name of [...Object.keys(TOPOLOGY_WORDS), ...Object.keys(FIXED_ROLES)])
-    expect(fixedWords(name)).toMatch(/^(the heart of a |an? |no )/);
+    expect(fixedWords(name)).toMatch(/^(the main magnetic part of a |an? |no )/);
 });

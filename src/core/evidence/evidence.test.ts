@@ -1,4 +1,4 @@
-import { isDoubtful, replaces, SOURCE_MEANING, SOURCES } from '.';
+import { isUncertain, replaces, SOURCE_MEANING, SOURCES } from '.';
 
 test('anything is better than nothing', () => {
   expect(replaces('guessed', undefined)).toBe(true);
@@ -18,7 +18,7 @@ test.each`
   ${{ source: 'guessed' }}                    | ${true}  | ${'a guess'}
   ${{ source: 'datasheet', confidence: 0.5 }} | ${false} | ${'a person read it'}
 `('a voltage $why is doubtful: $doubtful', ({ rating, doubtful }) => {
-  expect(isDoubtful({ value: 650, ...rating })).toBe(doubtful);
+  expect(isUncertain({ value: 650, ...rating })).toBe(doubtful);
 });
 
 test('every source is explained', () => {

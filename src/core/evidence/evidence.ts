@@ -35,9 +35,9 @@ export function replaces(candidate: Source, present: Source | undefined): boolea
  * Voltage from a decode below this confidence is used at half until a datasheet confirms it.
  * Source: common practice, no source.
  */
-export const DOUBTFUL_DECODE = { confidence: 0.9, usableShare: 0.5 } as const;
+export const UNCERTAIN_DECODE = { confidence: 0.9, usableShare: 0.5 } as const;
 
 /** Whether a value rests on a number pattern alone, too weakly to be used in full. */
-export function isDoubtful({ source, confidence }: Evidenced): boolean {
-  return source === 'guessed' || (source === 'decoded' && (confidence ?? 1) < DOUBTFUL_DECODE.confidence);
+export function isUncertain({ source, confidence }: Evidenced): boolean {
+  return source === 'guessed' || (source === 'decoded' && (confidence ?? 1) < UNCERTAIN_DECODE.confidence);
 }

@@ -1,6 +1,6 @@
 export {
-  DOUBTFUL_DECODE,
-  isDoubtful,
+  UNCERTAIN_DECODE,
+  isUncertain,
   replaces,
   SOURCE_MEANING,
   SOURCES,

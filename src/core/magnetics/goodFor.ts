@@ -38,7 +38,7 @@ export interface GapFinding {
   readonly share?: number;
 }
 
-/** Below this share of the table's inductance factor there is a gap; ± 25 % is the table's own doubt. */
+/** Below this share of the table's inductance factor there is a gap; ± 25 % is the table's own uncertainty. */
 const GAPPED_BELOW = 0.6;
 /** Leakage share of transformers by kind. Common practice, no source. */
 const LEAKAGE = { resonant: 0.15 } as const;

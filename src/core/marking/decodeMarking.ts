@@ -30,10 +30,10 @@ interface Weighed {
 
 /** A clean reading this good makes worn ones not worth a try. */
 const GOOD_ENOUGH = 0.45;
-/** A number that only a register places gives way to one known by heart that print may have worn from. */
+/** A number that only a register places gives way to one remembered that print may have worn from. */
 const REGISTER_AMONG_WORN = 0.15;
 /** Share of belief that a clear number of another kind takes from worn readings. */
-const KIND_DOUBT = 0.9;
+const KIND_DISCOUNT = 0.9;
 const LEAST_SHOWN = 0.004;
 const MOST_READINGS = 12;
 const MOST_COMPARED = 60;
@@ -56,7 +56,7 @@ export function decodeMarking(marking: string, context: MarkingContext = {}): Re
   const clean = text.includes('?') ? [] : candidatesOf(typed, text, context);
   if (totalOf(clean.filter(({ rule }) => !isRegister(rule))) >= GOOD_ENOUGH) return rank(clean, { worn: false });
   const readings = [...clean, ...wornCandidates(text, context)];
-  return rank(readings, { worn: readings.length > clean.length, doubt: asAnotherKind(typed, text, context) });
+  return rank(readings, { worn: readings.length > clean.length, asOther: asAnotherKind(typed, text, context) });
 }
 
 /** How clearly the text is a number of another kind: then it may not be worn, but the kind mistaken. */
@@ -199,13 +199,13 @@ function throughVariants(text: string, found: readonly Candidate[], attempt: (va
   else if (gaps === 0) changed(text, 2).forEach(attempt);
 }
 
-function rank(candidates: readonly Candidate[], { worn, doubt = 0 }: { worn: boolean; doubt?: number }): Reading[] {
+function rank(candidates: readonly Candidate[], { worn, asOther = 0 }: { worn: boolean; asOther?: number }): Reading[] {
   const best = distinct(candidates, worn);
   if (best.length === 0) return [];
   const total = best.reduce((sum, { worth }) => sum + worth, 0);
   // What wear may have hidden is shared out whole; clean readings keep what they are worth.
   const mass = worn
-    ? (1 - KIND_DOUBT * doubt) *
+    ? (1 - KIND_DISCOUNT * asOther) *
       Math.max(0, ...best.map(({ candidate: { score, changes } }) => score * (AFTER_CHANGES[changes] ?? 0)))
     : Math.min(1, total);
   return best

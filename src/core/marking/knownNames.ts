@@ -4,7 +4,7 @@ import { BIPOLAR_TYPES, FET_TYPES, THYRISTOR_TYPES } from './types/transistorTyp
 import { DIODE_TYPES } from './types/diodeTypes';
 import { mayBeTakenFor } from './wear';
 
-/** A number that is known by heart, with what it says. */
+/** A number that is remembered, with what it says. */
 interface KnownName {
   readonly name: string;
   readonly rule: string;
@@ -126,7 +126,7 @@ const BY_CORE = new Map(CHIP_FAMILIES.flatMap((family) => family.cores.map((core
 const SHORTEST = Math.min(...[...BY_NAME.keys()].map((name) => name.length));
 const LONGEST = Math.max(...[...BY_NAME.keys()].map((name) => name.length));
 
-/** Numbers known by heart that begin a text, the longest one; package letters may follow. */
+/** Remembered numbers that begin a text, the longest one; package letters may follow. */
 export function knownNames(text: string, context: MarkingContext): NameMatch[] {
   for (let length = Math.min(text.length, LONGEST); length >= SHORTEST; length -= 1) {
     const found = BY_NAME.get(text.slice(0, length));
@@ -196,7 +196,7 @@ function countEvents(seen: string, name: string): { changes: number; gaps: numbe
   return name.length - gaps - changes < FEWEST_READ ? undefined : { changes, gaps };
 }
 
-/** Numbers known by heart that a worn text may stand for; `?` stands for any character. */
+/** Remembered numbers that a worn text may stand for; `?` stands for any character. */
 export function namesLike(text: string): NameMatch[] {
   const found = coresLike(text);
   for (const known of KNOWN) {

@@ -26,7 +26,7 @@ export interface Reading {
   readonly number: string;
   /** The text that was read, when characters had to be filled in or changed for it. */
   readonly readAs?: string;
-  /** Decoded by a stated rule, or remembered: a number known by heart. */
+  /** Decoded by a stated rule, or remembered: a number remembered. */
   readonly source: 'decoded' | 'remembered';
   /** What else stood in the text. */
   readonly apart?: readonly SetApart[];

@@ -229,7 +229,7 @@ describe('the verdict a careful old hand would give', () => {
     if (verdict === 'scrap' || verdict === 'retest') expect(judged.limits).toEqual([]);
   });
 
-  // The limits are those of the modules; the doubt is that of the usual meters: 0.5 % + 2 for volts, 1.2 % + 3 for
+  // The limits are those of the modules; the uncertainty is that of the usual meters: 0.5 % + 2 for volts, 1.2 % + 3 for
   // amperes, 0.8 % + 3 for ohms, 1.5 % + 3 in diode mode, the last digit a thousandth of the value; an insulation tester’s is the 30 % of IEC 61557-2
   // (from memory), all of it guarded.
   test.each`
@@ -263,7 +263,7 @@ describe('the verdict a careful old hand would give', () => {
     ${Y1}                              | ${'capacitance 2.2e-9 insulation 160e6'}                    | ${'A'}       | ${/^Insulation 160.MΩ\.$/}
     ${OPTO}                            | ${`${LIT} drive 5e-3 output 9.5e-3 insulation 120e6`}       | ${undefined} | ${/straddles/}
     ${part('transformer')}             | ${'open 600e-6 shorted 9e-6 rings 12 insulation 110e6'}     | ${undefined} | ${/straddles/}
-  `('$of.kind, $measured: $grade, and the meter’s doubt is told', ({ of, measured, grade, message }) => {
+  `('$of.kind, $measured: $grade, and the meter’s uncertainty is told', ({ of, measured, grade, message }) => {
     const judged = judgePart(of as PartUnderTest, readings(measured as string));
     expect(judged.grade).toBe(grade);
     expect(judged.reasons.map(({ text }) => text).filter((text) => (message as RegExp).test(text))).toHaveLength(1);
@@ -295,14 +295,14 @@ test.each`
   ${RELAY} | ${{ coil: [400, 1], pullIn: [8, 1], contact: [0.05, 0.001] }} | ${'keep'}   | ${'8 stands for 8.00 V'}
   ${FET}   | ${{ body: [0.5, 0.1], blocking: [2e6, 1e6], gate: [OL, 0] }}  | ${'keep'}   | ${'2M stands for 2.00 Mohm'}
   ${ZENER} | ${{ forward: [0.7, 0.1], reverse: [OL, 0], zener: [12, 1] }}  | ${'keep'}   | ${'12 stands for 12.0 V'}
-`('$of.kind, trailing noughts left out: $verdict ($why)', ({ of, typed, verdict }) => {
+`('$of.kind, trailing zeros left out: $verdict ($why)', ({ of, typed, verdict }) => {
   const read = Object.entries(typed as Record<string, [number, number]>).map(
     ([name, [value, resolution]]) => [name, { value, resolution }] as const,
   );
   expect(judgePart(of as PartUnderTest, Object.fromEntries(read)).verdict).toBe(verdict);
 });
 
-test('halves of which one was typed without its last nought are held apart by the digits of the other', () => {
+test('halves of which one was typed without its last zero are held apart by the digits of the other', () => {
   const halves = { forward: { value: 0.25, resolution: 0.01 }, second: { value: 0.253, resolution: 0.001 } };
   expect(judgePart(DUAL, { ...halves, reverse: { value: OL, resolution: 0 } }).grade).toBe('A');
 });
@@ -376,7 +376,7 @@ test.each`
   expect(life.high).toBeGreaterThanOrEqual(life.left);
 });
 
-// JCGM 100: 0.351 V (0.5 % + 2 of 1 mV) at 1.000 A (1.2 % + 3 of 1 mA) is 0.351 ohm, relative doubt 1.06 %.
+// JCGM 100: 0.351 V (0.5 % + 2 of 1 mV) at 1.000 A (1.2 % + 3 of 1 mA) is 0.351 ohm, relative uncertainty 1.06 %.
 test('on resistance by four and by two wires', () => {
   const current = { value: 1, resolution: 1e-3 };
   const { value, standard } = onResistance({ value: 0.351, resolution: 1e-3 }, current, 0);

@@ -3,7 +3,7 @@ import { esrAt, esrFromLossFactor, expectedEsr, largestLeakage, type EsrSeries }
 import {
   criterionOf,
   damageCriteria,
-  doubtOf,
+  readingUncertainty,
   gradeAgainst,
   judge,
   type Criterion,
@@ -193,7 +193,7 @@ function esrCriterion(
     return { grade: 'cannot tell', text: 'The rated voltage is not known, so no ESR can be expected.' };
   const leads = test.readings.leads?.value ?? 0;
   const value = Math.max(0, reading.value - leads);
-  const { standard, expanded } = doubtOf({ ...reading, value }, 'esr');
+  const { standard, expanded } = readingUncertainty({ ...reading, value }, 'esr');
   const ratio = value / reference;
   const show = (ohms: number) => formatQuantity(ohms, 'ohm', { digits: 2 });
   const message = `ESR ${show(value)}${leads > 0 ? ` without the leads’ ${show(leads)}` : ''} is ${ratio.toFixed(1)} times the ${printed.esr === undefined ? 'expected' : 'datasheet’s'} ${show(reference)}${test.readings.esr ? '' : ` at ${formatQuantity(lossFrequency(test.readings), 'hertz')}`}`;
@@ -201,7 +201,7 @@ function esrCriterion(
     return { grade: 'cannot tell', text: `${message}: too good. Check for shorted leads or a part in parallel.` };
   const limits = (['A', 'B', 'C'] as const).map((grade) => ({ grade, limit: ESR_LIMITS[grade] }));
   const grade = gradeAgainst(ratio, standard / reference, limits, 'at-most');
-  const doubt = `± ${show(expanded)} of the tester`;
+  const uncertainty = `± ${show(expanded)} of the tester`;
   const zero =
     leads === 0 && reference * ESR_LIMITS.C < 0.5 && LEAD_SHARE * reference < 0.1
       ? ' Retest with the leads zeroed.'
@@ -210,11 +210,11 @@ function esrCriterion(
     A: `${message}.`,
     B:
       ratio <= ESR_LIMITS.A
-        ? `${message}; with ${doubt} that is no sure A.${zero}`
+        ? `${message}; with ${uncertainty} that is no sure A.${zero}`
         : `${message}; an A stays below that.`,
     C: `${message}: only where ripple is low.`,
     reject: `${message}: worn out.`,
-    'cannot tell': `${message}; limit ${show(reference * ESR_LIMITS.C)}, and ${doubt} straddles it.${zero}`,
+    'cannot tell': `${message}; limit ${show(reference * ESR_LIMITS.C)}, and ${uncertainty} straddles it.${zero}`,
   };
   return { grade, text: text[grade], limits: limitsOf(grade, [{ kind: 'not-for', use: 'ripple' }]) };
 }
@@ -234,7 +234,7 @@ function leakageCriterion(reading: Reading, printed: { capacitance: number; volt
   if (printed.voltage === undefined)
     return { grade: 'cannot tell', text: 'The rated voltage is not known, so no leakage can be expected.' };
   const limit = largestLeakage({ capacitance: printed.capacitance, voltage: printed.voltage });
-  const { standard } = doubtOf(reading, 'current');
+  const { standard } = readingUncertainty(reading, 'current');
   const message = `Leakage ${formatQuantity(reading.value, 'ampere')}, limit ${formatQuantity(limit, 'ampere')}`;
   const outcome = gradeAgainst(reading.value / limit, standard / limit, [{ grade: 'A', limit: 1 }], 'at-most');
   if (outcome === 'A') return { grade: 'A', text: `${message}.` };

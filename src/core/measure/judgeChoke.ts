@@ -2,9 +2,9 @@ import { formatQuantity } from '../quantity';
 import {
   criterionOf,
   damageCriteria,
-  doubtOf,
+  readingUncertainty,
   difference,
-  inDoubt,
+  withinUncertainty,
   judge,
   type Criterion,
   type Judgement,
@@ -134,8 +134,8 @@ export function judgeCommonModeChoke({ readings, damage }: ChokeTest): Judgement
 function alikeCriterion(first: Reading, second: Reading): Criterion {
   const mean = (first.value + second.value) / 2;
   const off = Math.abs(first.value - second.value) / mean;
-  const standard = doubtOf(difference(first, second), 'inductance').standard / mean;
-  return inDoubt(off, { standard, message: `± ${(200 * standard).toFixed(1)} % of the meter` }, (share) => {
+  const standard = readingUncertainty(difference(first, second), 'inductance').standard / mean;
+  return withinUncertainty(off, { standard, message: `± ${(200 * standard).toFixed(1)} % of the meter` }, (share) => {
     const grade = share <= ALIKE.A ? 'A' : share <= ALIKE.B ? 'B' : 'reject';
     return {
       grade,

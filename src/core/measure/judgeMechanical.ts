@@ -2,7 +2,7 @@ import { formatQuantity } from '../quantity';
 import {
   criterionOf,
   damageCriteria,
-  doubtOf,
+  readingUncertainty,
   gradeAgainst,
   judge,
   type Criterion,
@@ -21,7 +21,7 @@ const CONTACT = { good: 0.1, worn: 0.5 } as const;
  */
 const FAN = { starts: 0.6, late: 0.8, current: 1.2, tired: 1.5, slow: 0.6 } as const;
 /** Minutes of steady temperature that a heating run needs, and the smallest rise that tells anything. */
-const HEATING = { steady: 180, rise: 10, doubt: 2 } as const;
+const HEATING = { steady: 180, rise: 10, uncertainty: 2 } as const;
 
 interface MechanicalTest {
   readonly readings: Readings;
@@ -75,7 +75,7 @@ export function judgeRelay({ readings, nominal, damage }: MechanicalTest): Judge
 function contactCriterion(reading: Reading): Criterion {
   const { value } = reading;
   if (value === Infinity) return { grade: 'reject', text: 'The contact does not close.' };
-  const { standard, expanded } = doubtOf(reading, 'ohm');
+  const { standard, expanded } = readingUncertainty(reading, 'ohm');
   const message = `Closed contact ${formatQuantity(value, 'ohm', { digits: 2 })}`;
   const grade = gradeAgainst(
     value,
@@ -161,13 +161,16 @@ export function judgeFan({ readings, nominal, damage }: MechanicalTest): Judgeme
   return judge(criteria);
 }
 
-/** Thermal resistance of a heating run, K/W: rise over power; the thermometers' doubt is told. */
+/** Thermal resistance of a heating run, K/W: rise over power; the thermometers' uncertainty is told. */
 export function thermalResistance(of: { power: number; sink: number; around: number }): {
   value: number;
   expanded: number;
 } {
   const rise = of.sink - of.around;
-  return { value: rise / of.power, expanded: (2 * Math.hypot(HEATING.doubt, HEATING.doubt)) / Math.sqrt(3) / of.power };
+  return {
+    value: rise / of.power,
+    expanded: (2 * Math.hypot(HEATING.uncertainty, HEATING.uncertainty)) / Math.sqrt(3) / of.power,
+  };
 }
 
 /** Judges a heating run: what the sink's thermal resistance is, and whether the run says enough. */

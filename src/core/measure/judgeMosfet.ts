@@ -2,7 +2,7 @@ import { formatQuantity } from '../quantity';
 import {
   criterionOf,
   damageCriteria,
-  doubtOf,
+  readingUncertainty,
   gradeAgainst,
   judge,
   type Criterion,
@@ -141,13 +141,13 @@ function onCriterion(drop: Reading, { onAmps, leads }: Readings, limit: number |
 
 /**
  * On resistance from a drop and its current, in ohms, less the leads of a two-wire measurement; the
- * relative doubts add as squares. Method: JCGM 100 (GUM).
+ * relative uncertainties add as squares. Method: JCGM 100 (GUM).
  */
 export function onResistance(drop: Reading, current: Reading, leads: number): { value: number; standard: number } {
   const gross = drop.value / current.value;
   const relative = Math.hypot(
-    doubtOf(drop, 'dcVolt').standard / drop.value,
-    doubtOf(current, 'current').standard / current.value,
+    readingUncertainty(drop, 'dcVolt').standard / drop.value,
+    readingUncertainty(current, 'current').standard / current.value,
   );
   return { value: gross - leads, standard: gross * relative };
 }

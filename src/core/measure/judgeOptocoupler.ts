@@ -2,7 +2,7 @@ import { formatQuantity } from '../quantity';
 import {
   criterionOf,
   damageCriteria,
-  doubtOf,
+  readingUncertainty,
   gradeAgainst,
   judge,
   type Criterion,
@@ -108,7 +108,10 @@ function transferCriterion(
   const [low, high] = TRANSFER_RANKS[rank] ?? [0.5, 6];
   const u =
     ratio *
-    Math.hypot(doubtOf(drive, 'current').standard / drive.value, doubtOf(output, 'current').standard / output.value);
+    Math.hypot(
+      readingUncertainty(drive, 'current').standard / drive.value,
+      readingUncertainty(output, 'current').standard / output.value,
+    );
   const message = `Transfer ratio ${Math.round(ratio * 100)} ± ${Math.max(1, Math.round(200 * u))} %, ${rank ? `rank ${rank} has` : 'without a rank'} ${low * 100} to ${high * 100} %`;
   const grade = gradeAgainst(
     ratio,
@@ -124,7 +127,7 @@ function transferCriterion(
   if (grade === 'C')
     return {
       grade,
-      text: `${message}: ${ratio < low ? 'the LED is fading' : 'with that doubt it is no sure A'}.`,
+      text: `${message}: ${ratio < low ? 'the LED is fading' : 'with that uncertainty it is no sure A'}.`,
       limits: [{ kind: 'not-for', use: 'precision' }],
     };
   if (ratio > high)

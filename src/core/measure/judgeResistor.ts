@@ -3,7 +3,7 @@ import { withinLimit } from '../uncertainty';
 import {
   criterionOf,
   damageCriteria,
-  doubtOf,
+  readingUncertainty,
   judge,
   type Criterion,
   type Judgement,
@@ -51,7 +51,7 @@ function valueCriterion(reading: Reading, leads: number, nominal: number | undef
   if (reading.value === Infinity) return { grade: 'reject', text: 'It reads OL: open.' };
   if (nominal === undefined)
     return { grade: 'cannot tell', text: 'The marked value is not known; read the marking first.' };
-  const { standard, expanded, limit } = doubtOf(reading, 'ohm');
+  const { standard, expanded, limit } = readingUncertainty(reading, 'ohm');
   const value = Math.max(0, reading.value - leads);
   const message = `${formatQuantity(value, 'ohm', { digits: 4 })} against ${formatQuantity(nominal, 'ohm')} ± ${formatQuantity(tolerance, 'ratio')}`;
   if (limit > value)

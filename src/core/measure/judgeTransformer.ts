@@ -3,8 +3,8 @@ import { ringCriterion } from './judgeChoke';
 import {
   criterionOf,
   damageCriteria,
-  doubtOf,
-  inDoubt,
+  readingUncertainty,
+  withinUncertainty,
   judge,
   type Criterion,
   type Judgement,
@@ -60,12 +60,12 @@ function couplingCriteria({ open, shorted }: Readings, { coupling }: Transformer
   const standard =
     measured *
     Math.hypot(
-      doubtOf(open, 'inductance').standard / open.value,
-      doubtOf(shorted, 'inductance').standard / shorted.value,
+      readingUncertainty(open, 'inductance').standard / open.value,
+      readingUncertainty(shorted, 'inductance').standard / shorted.value,
     );
-  const doubt = { standard, message: `± ${(200 * standard).toFixed(1)} % of the meter` };
+  const uncertainty = { standard, message: `± ${(200 * standard).toFixed(1)} % of the meter` };
   return [
-    inDoubt(measured, doubt, (share): Criterion => {
+    withinUncertainty(measured, uncertainty, (share): Criterion => {
       if (share <= LEAKAGE.plain) return { grade: 'A', text: `${message}.` };
       if (share >= LEAKAGE.made && share <= LEAKAGE.madeTo)
         return { grade: 'A', text: `${message}: made so, as resonant converters want it.` };

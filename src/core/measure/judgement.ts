@@ -86,7 +86,7 @@ export function criterionOf(
 ): readonly Criterion[] {
   if (!reading) return missing === null ? [] : [{ grade: 'cannot tell', text: missing }];
   const found = meter
-    ? inDoubt(reading.value, meterDoubt(reading, meter), (value) => of({ ...reading, value }))
+    ? withinUncertainty(reading.value, meterUncertainty(reading, meter), (value) => of({ ...reading, value }))
     : of(reading);
   if (!reading.inCircuit || found.grade === 'reject') return [found];
   const text = `${found.text} Measured in circuit, where the board lies in parallel: lift one leg and measure again.`;
@@ -98,8 +98,8 @@ export function damageCriteria(damage: readonly string[]): readonly Criterion[] 
   return damage.map((word) => ({ grade: 'reject', text: `It is ${word}.` }));
 }
 
-/** The doubt of a reading by the meter it was taken with, in the unit of the reading. */
-export function doubtOf(reading: Reading, name: AccuracyName): Uncertainty {
+/** The uncertainty of a reading by the meter it was taken with, in the unit of the reading. */
+export function readingUncertainty(reading: Reading, name: AccuracyName): Uncertainty {
   const accuracy = reading.meter?.[name] ?? DEFAULT_ACCURACY[name];
   return uncertaintyOf({ reading: reading.value, resolution: lastDigit(reading, name), accuracy });
 }
@@ -120,8 +120,8 @@ function lastDigit({ value, resolution, isWorkedOut }: Reading, name: AccuracyNa
   return Math.min(resolution, 10 ** (Math.floor(Math.log10(value)) - SHOWN.digits + 1));
 }
 
-function meterDoubt(reading: Reading, meter: AccuracyName): Doubt {
-  const { standard, expanded } = doubtOf(reading, meter);
+function meterUncertainty(reading: Reading, meter: AccuracyName): StatedUncertainty {
+  const { standard, expanded } = readingUncertainty(reading, meter);
   // What people are kept safe by passes only when all of the expanded uncertainty lies on the right side.
   const reach = meter === 'insulation' ? expanded / SETTLED_SPAN : standard;
   return {
@@ -131,17 +131,21 @@ function meterDoubt(reading: Reading, meter: AccuracyName): Doubt {
 }
 
 /** How unsure a value is: its standard uncertainty, and that in words, like `± 2 mV of the meter`. */
-export interface Doubt {
+export interface StatedUncertainty {
   readonly standard: number;
   readonly message: string;
 }
 
 /**
- * What a value says when it might be as much higher or lower as its doubt leaves open. Where that decides between
+ * What a value says when it might be as much higher or lower as its uncertainty leaves open. Where that decides between
  * keeping and scrapping nothing is settled; where it decides between grades the lower one counts. The edge of what is
  * merely usual settles nothing either way.
  */
-export function inDoubt(value: number, { standard, message }: Doubt, of: (value: number) => Criterion): Criterion {
+export function withinUncertainty(
+  value: number,
+  { standard, message }: StatedUncertainty,
+  of: (value: number) => Criterion,
+): Criterion {
   const found = of(value);
   if (found.grade === 'cannot tell' || !Number.isFinite(value)) return found;
   const might = [-1, 1].map((side) => of(value + side * SETTLED_SPAN * standard));

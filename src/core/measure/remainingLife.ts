@@ -9,7 +9,7 @@ const RATED_HEATING = 5;
 /** Longer than this no rubber seal is credited, in hours. Common practice, no source. */
 const SEAL_HOURS = 15 * 8766;
 /** What is usually not known better than this: the air at the can, the ripple, the hours, the rule itself. */
-const DOUBT = { celsius: 5, rippleShare: 0.2, hoursShare: 0.3, ruleFactor: 1.5 } as const;
+const UNCERTAINTY = { celsius: 5, rippleShare: 0.2, hoursShare: 0.3, ruleFactor: 1.5 } as const;
 
 export interface LifeFacts {
   /** Hours and °C on the can; the usual hours of its class stand in. */
@@ -24,7 +24,7 @@ export interface LifeFacts {
 }
 
 export interface RemainingLife {
-  /** Hours in all under these conditions, and left, with the bounds that the doubt allows. */
+  /** Hours in all under these conditions, and left, with the bounds that the uncertainty allows. */
   readonly total: number;
   readonly left: number;
   readonly low: number;
@@ -52,11 +52,11 @@ export function remainingLife(of: LifeFacts): RemainingLife {
   const uncapped = rated * 2 ** ((of.ratedCelsius - of.around) / 10) * 2 ** ((RATED_HEATING - heating) / 5);
   const total = Math.min(uncapped, SEAL_HOURS);
   const spread = Math.hypot(
-    (Math.LN2 * DOUBT.celsius) / 10,
-    (Math.LN2 * 2 * heating * DOUBT.rippleShare) / 5,
-    Math.log(DOUBT.ruleFactor),
+    (Math.LN2 * UNCERTAINTY.celsius) / 10,
+    (Math.LN2 * 2 * heating * UNCERTAINTY.rippleShare) / 5,
+    Math.log(UNCERTAINTY.ruleFactor),
   );
   const bound = (sign: 1 | -1) =>
-    Math.min(uncapped * Math.exp(sign * spread), SEAL_HOURS) - of.served * (1 - sign * DOUBT.hoursShare);
+    Math.min(uncapped * Math.exp(sign * spread), SEAL_HOURS) - of.served * (1 - sign * UNCERTAINTY.hoursShare);
   return { total, left: total - of.served, low: bound(-1), high: bound(1), heating, capped: uncapped > SEAL_HOURS };
 }

@@ -1,5 +1,5 @@
 /**
- * Remembers the latest results by a key, so that what hangs on the key alone is not worked out anew.
+ * Remembers the latest results by a key, so that what hangs on the key alone is not worked out again.
  * @param most results kept; the one that was not asked for longest goes first
  * @returns a function that gives the result of a key, and makes it when it is not known
  */

@@ -7,7 +7,7 @@ export type Pause = (share: number) => Promise<void>;
 /** For work that nobody watches. */
 export const noPause: Pause = () => Promise.resolve();
 
-/** A pause whose nought and one are other shares of a longer work. */
+/** A pause whose zero and one are other shares of a longer work. */
 export function partOf(pause: Pause, from: number, to: number): Pause {
   return (share) => pause(from + share * (to - from));
 }

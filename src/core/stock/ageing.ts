@@ -11,12 +11,12 @@ export const yearsBefore = (now: number, years: number): number => now - years *
 const TOUCHABLE = 60;
 
 /**
- * How an electrolytic that lay long is formed anew: its rated voltage through a resistor until the leakage is under
+ * How an electrolytic that lay long is formed again: its rated voltage through a resistor until the leakage is under
  * the limit, an hour at most; 1 kΩ for low voltages, 10 to 100 kΩ for high ones. Common practice, no source.
  */
 export function reformAdvice(of: { years: number; volts: number | null }): string {
   const age = `Lain for ${of.years.toFixed(of.years < 10 ? 1 : 0)} years`;
-  if (of.volts === null) return `${age}: read its voltage before you use it, and form it anew.`;
+  if (of.volts === null) return `${age}: read its voltage before you use it, and form it again.`;
   const high = of.volts > TOUCHABLE;
   const through = high ? '10 to 100 kΩ' : '1 kΩ';
   const care = high ? ' Enclosed, never left alone; discharge it and measure it dead after.' : '';

@@ -1,4 +1,4 @@
-import { DOUBTFUL_DECODE, isDoubtful, type Evidenced } from '../evidence';
+import { UNCERTAIN_DECODE, isUncertain, type Evidenced } from '../evidence';
 import { USES, type Grade, type Limit, type Use } from '../measure';
 import { kindsServing, RATINGS, type KindName, type RatingName } from '../part';
 import { formatQuantity } from '../quantity';
@@ -85,13 +85,13 @@ function checkDemand(demand: Demand, rating: Evidenced | undefined, share: numbe
   const lower = demand.comparison === 'at-most' || demand.comparison === 'below';
   if (demand.comparison === 'equal' || demand.comparison === 'near' || demand.comparison === 'between')
     return { rating: demand.rating, outcome: 'fits', text: `${shown} for ${asked}` };
-  const doubtful = unit === 'volt' && better === 'higher' && isDoubtful(rating);
-  const usable = rating.value * Math.min(share, doubtful ? DOUBTFUL_DECODE.usableShare : 1);
+  const doubtful = unit === 'volt' && better === 'higher' && isUncertain(rating);
+  const usable = rating.value * Math.min(share, doubtful ? UNCERTAIN_DECODE.usableShare : 1);
   const margin = lower ? demand.value / usable : usable / demand.value;
   if (margin < 1 - 1e-9)
     return {
       rating: demand.rating,
-      outcome: doubtful && usable === rating.value * DOUBTFUL_DECODE.usableShare ? 'fits-on-paper' : 'fails',
+      outcome: doubtful && usable === rating.value * UNCERTAIN_DECODE.usableShare ? 'fits-on-paper' : 'fails',
       margin,
       text: doubtful
         ? `${shown} rests on the marking alone: use it up to ${formatQuantity(usable, unit)} until a datasheet is read; ${asked} is asked`

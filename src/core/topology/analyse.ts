@@ -7,7 +7,7 @@ import { recognise, type Recognition } from './recognise';
 export interface Analysis {
   /** Stages claimed at 0.5 or more, from the input to the outputs; auxiliary converters last. */
   readonly stages: readonly StageClaim[];
-  /** The most probable topologies: for every part that may be the heart of a stage the likeliest reading. */
+  /** The most probable topologies: for every part that may be the anchor of a stage the likeliest reading. */
   readonly likeliest: readonly string[];
   /** Every stage that came into question, the likeliest first. */
   readonly hypotheses: readonly StageClaim[];

@@ -1,8 +1,8 @@
 import { partsOf, type FoundStage } from './match/stage';
 import type { Model } from './model';
-import { fixedHearts } from './model/fixed';
+import { fixedAnchors } from './model/fixed';
 import { SLOT_CLASSES } from './partial/features';
-import { heartlessByParts } from './partial/heartless';
+import { anchorlessByParts } from './partial/anchorless';
 import { COUPLED_MAGNETICS, judgeSlots } from './partial/judge';
 import { slotsOf } from './partial/slots';
 import type { Recognition } from './recognise';
@@ -48,7 +48,7 @@ export interface Claims {
 }
 
 function wholeClaims({ model, stages, rejected }: Recognition): Claims {
-  const fixed = fixedHearts(model.board);
+  const fixed = fixedAnchors(model.board);
   const found = stages.map((stage) => {
     if (stage.magnetics.some(({ ref }) => fixed.has(ref))) return claim(stage, FIXED);
     const own = new Set(partsOf(stage));
@@ -58,7 +58,7 @@ function wholeClaims({ model, stages, rejected }: Recognition): Claims {
     );
     return claim(stage, rivals.length > 0 ? WITH_RIVAL : WHOLE);
   });
-  const won = [...found, ...unfoundHearts(model, stages, fixed)];
+  const won = [...found, ...unfoundAnchors(model, stages, fixed)];
   const lost = rejected
     .filter((stage) => stage.score >= 4)
     .map((stage) => claim(stage, WORTH_SAYING))
@@ -67,7 +67,7 @@ function wholeClaims({ model, stages, rejected }: Recognition): Claims {
 }
 
 /** Stages that a person has fixed and that no search finds: with the parts that come nearest to their roles. */
-function unfoundHearts(
+function unfoundAnchors(
   model: Model,
   stages: readonly FoundStage[],
   fixed: ReadonlyMap<string, string>,
@@ -77,10 +77,10 @@ function unfoundHearts(
   if (open.length === 0) return [];
   const slots = slotsOf(model, stages);
   return open.flatMap(([ref, topology]) => {
-    const slot = slots.find(({ heart }) => heart.ref === ref);
+    const slot = slots.find(({ anchor }) => anchor.ref === ref);
     if (!slot) return [];
     const { switches, rectifiers, magnetics, evidence } = slot.castOf(topology);
-    const nearest = { topology, switches, rectifiers, magnetics: magnetics.length > 0 ? magnetics : [slot.heart] };
+    const nearest = { topology, switches, rectifiers, magnetics: magnetics.length > 0 ? magnetics : [slot.anchor] };
     return [claim({ ...nearest, evidence: ['You have fixed it; it is not found whole.', ...evidence] }, FIXED)];
   });
 }
@@ -107,7 +107,7 @@ function claim(
 function partialClaims({ model, stages }: Recognition): Claims {
   const claims: StageClaim[] = [];
   const leading = new Set<StageClaim>();
-  for (const { slot, heart, probabilities } of judgeSlots(model, stages)) {
+  for (const { slot, anchor, probabilities } of judgeSlots(model, stages)) {
     const named = SLOT_CLASSES.map((topology, index) => ({ topology, probability: probabilities[index] ?? 0 }))
       .filter(({ topology, probability }) => topology !== 'none' && probability >= WORTH_SAYING)
       .toSorted((a, b) => b.probability - a.probability);
@@ -118,7 +118,7 @@ function partialClaims({ model, stages }: Recognition): Claims {
       const twin = COUPLED_MAGNETICS.has(topology)
         ? claims.find(
             (other) =>
-              other.topology === topology && (other.magnetics.includes(heart.ref) || isTwin(other, cast, heart)),
+              other.topology === topology && (other.magnetics.includes(anchor.ref) || isTwin(other, cast, anchor)),
           )
         : undefined;
       const next: StageClaim = {
@@ -144,33 +144,33 @@ function partialClaims({ model, stages }: Recognition): Claims {
       if (isLeading || (twin && leading.delete(twin))) leading.add(whole);
     }
   }
-  const found = stages.filter(({ magnetics }) => magnetics.length === 0).map((stage) => claim(stage, HEARTLESS));
-  const suggested = heartlessByParts(model.board)
+  const found = stages.filter(({ magnetics }) => magnetics.length === 0).map((stage) => claim(stage, ANCHORLESS));
+  const suggested = anchorlessByParts(model.board)
     .filter(({ topology }) => !found.some((stage) => stage.topology === topology))
     .map((stage) => claim(stage, stage.probability));
-  const heartless = [...found, ...suggested];
+  const anchorless = [...found, ...suggested];
   const order = new Map(stages.map((stage, index) => [`${stage.topology} ${refs(stage.magnetics).join()}`, index]));
   const rank = ({ topology, magnetics }: StageClaim) =>
     order.get(`${topology} ${magnetics.join()}`) ?? (topology === 'boost-pfc' ? -1 : 99);
-  const all = [...heartless, ...claims].toSorted((a, b) => rank(a) - rank(b));
+  const all = [...anchorless, ...claims].toSorted((a, b) => rank(a) - rank(b));
   return {
     claims: all,
     leading: all.filter((entry) => entry.magnetics.length === 0 || leading.has(entry)),
   };
 }
 
-/** How sure a stage without a magnetic heart is on a board traced in part. */
-const HEARTLESS = 0.9;
+/** How sure a stage without a magnetic anchor is on a board traced in part. */
+const ANCHORLESS = 0.9;
 
 /** Two claims on different chokes that are one stage: both coupled, or the phases of a stage that was found whole. */
 const isTwin = (
   other: StageClaim,
   cast: { readonly magnetics: readonly { readonly ref: string }[] },
-  heart: { readonly ref: string },
+  anchor: { readonly ref: string },
 ) =>
   other.topology === 'sepic' ||
   other.topology === 'cuk' ||
-  cast.magnetics.some(({ ref }) => ref !== heart.ref && other.magnetics.includes(ref));
+  cast.magnetics.some(({ ref }) => ref !== anchor.ref && other.magnetics.includes(ref));
 
 const merged = (first: StageClaim, second: StageClaim): StageClaim => ({
   ...first,

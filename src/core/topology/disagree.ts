@@ -3,7 +3,7 @@ import { CLAIMED, type StageClaim } from './claims';
 import { againstOf } from './rivals';
 
 const nameOf = (topology: string) => TOPOLOGY_WORDS[topology] ?? topology;
-const heartsOf = ({ magnetics }: StageClaim) => (magnetics.length > 0 ? ` at ${magnetics.join(' ')}` : '');
+const anchorsOf = ({ magnetics }: StageClaim) => (magnetics.length > 0 ? ` at ${magnetics.join(' ')}` : '');
 
 /**
  * Where a person and the evidence part ways: one sentence for everything fixed that a free reading of the board does
@@ -22,10 +22,10 @@ export function disagreements(
     if (as in TOPOLOGY_WORDS) {
       const own = free.find(({ magnetics }) => magnetics.includes(ref));
       if (own?.topology === as) return [];
-      const doubt = `Were it a ${nameOf(as)}, ${againstOf(as)}.`;
+      const otherwise = `Were it a ${nameOf(as)}, ${againstOf(as)}.`;
       return own
-        ? [`${said}the evidence reads as a ${nameOf(own.topology)} (${own.probability.toFixed(2)}). ${doubt}`]
-        : [`${said}the evidence makes it the heart of nothing. ${doubt}`];
+        ? [`${said}the evidence reads as a ${nameOf(own.topology)} (${own.probability.toFixed(2)}). ${otherwise}`]
+        : [`${said}the evidence makes it the main magnetic part of nothing. ${otherwise}`];
     }
     const stage = told.find(({ switches, rectifiers, magnetics }) =>
       [switches, rectifiers, magnetics].some((refs) => refs.includes(ref)),
@@ -34,13 +34,13 @@ export function disagreements(
     if ((role ?? 'nothing') === as) return [];
     return [
       stage && role
-        ? `${said}the evidence makes it ${fixedWords(role)} of the ${nameOf(stage.topology)}${heartsOf(stage)} (${stage.probability.toFixed(2)}).`
+        ? `${said}the evidence makes it ${fixedWords(role)} of the ${nameOf(stage.topology)}${anchorsOf(stage)} (${stage.probability.toFixed(2)}).`
         : `${said}the evidence gives it no part in any stage.`,
     ];
   });
   const lost = told
     .filter((stage) => !reasoned.some((other) => isSame(stage, other)))
-    .map((stage) => `With that, the ${nameOf(stage.topology)}${heartsOf(stage)} is no longer found.`);
+    .map((stage) => `With that, the ${nameOf(stage.topology)}${anchorsOf(stage)} is no longer found.`);
   return against.length > 0 ? [...against, ...lost] : [];
 }
 

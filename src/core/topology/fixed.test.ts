@@ -14,7 +14,7 @@ const stagesOf = (board: Board, fixed: readonly FixedPart[] = []) =>
 
 const router = boardOf('router-adapter-12v');
 
-test('what agrees with the evidence changes nothing but the doubt', () => {
+test('what agrees with the evidence changes nothing but the uncertainty', () => {
   const { stages, disagreements } = analyse({ ...router, fixed: [{ ref: 'T303', as: 'flyback' }] });
   expect(stages.map(({ topology, probability }) => ({ topology, probability }))).toEqual([
     { topology: 'flyback', probability: 1 },
@@ -28,7 +28,7 @@ test('a topology fixed against the evidence stands, and the evidence is told', (
     { topology: 'forward', probability: 1 },
   ]);
   expect(disagreements[0]).toMatch(
-    /^You take T303 for the heart of a forward converter; the evidence reads as a flyback converter \(0\.97\)\. Were it a forward/,
+    /^You take T303 for the main magnetic part of a forward converter; the evidence reads as a flyback converter \(0\.97\)\. Were it a forward/,
   );
 });
 
@@ -57,9 +57,9 @@ test('what is fixed on one part leaves other stages alone', () => {
   for (const { name, board } of CORPUS) {
     const free = analyse(board).stages;
     const last = free.at(-1);
-    const heart = last?.magnetics[0];
-    if (free.length < 2 || !last || heart === undefined) continue;
-    expect({ name, stages: stagesOf(board, [{ ref: heart, as: last.topology }]) }).toEqual({
+    const anchor = last?.magnetics[0];
+    if (free.length < 2 || !last || anchor === undefined) continue;
+    expect({ name, stages: stagesOf(board, [{ ref: anchor, as: last.topology }]) }).toEqual({
       name,
       stages: stagesOf(board),
     });

@@ -82,12 +82,12 @@ test('advice asks for pairs that are not known, phrases them, and puts the best 
   expect(nextProbes(board, 5).probes.every(({ gain }) => gain >= 0)).toBe(true);
 });
 
-test('stages without a magnetic heart are suggested by their parts before any probe, and only where they are', () => {
-  const heartless = ['phase-control', 'capacitive-dropper'];
+test('stages without a magnetic anchor are suggested by their parts before any probe, and only where they are', () => {
+  const anchorless = ['phase-control', 'capacitive-dropper'];
   for (const { name, board, answer } of CORPUS) {
     const { likeliest } = analyse(tracedSoFar(board, []));
-    const suggested = likeliest.filter((topology) => heartless.includes(topology));
-    const really = answer.stages.map(({ topology }) => topology).filter((topology) => heartless.includes(topology));
+    const suggested = likeliest.filter((topology) => anchorless.includes(topology));
+    const really = answer.stages.map(({ topology }) => topology).filter((topology) => anchorless.includes(topology));
     expect({ name, extra: suggested.filter((topology) => !really.includes(topology)) }).toEqual({ name, extra: [] });
     if (name === 'wall-dimmer-300' || name === 'room-thermostat') expect(suggested).toEqual(really);
   }

@@ -12,7 +12,7 @@ export interface RampFinding {
   readonly kind: 'ramp';
   /** Of the first third of the ramp. */
   readonly inductance: number;
-  readonly inductanceDoubt: number;
+  readonly inductanceUncertainty: number;
   /** Where 70 % of it is left; none when the ramp never got there. */
   readonly saturation: number | undefined;
   readonly peak: number;
@@ -57,13 +57,13 @@ export function analyseRamp(
   if (segments.length < RAMP_SEGMENTS / 2)
     return failure('The current does not rise steadily in this stretch; zoom in on one ramp.');
   const third = start + Math.round(length / 3);
-  const { slope, slopeDoubt } = lineThrough(time, current, start, third);
+  const { slope, slopeUncertainty } = lineThrough(time, current, start, third);
   const drop = (((current[start] ?? 0) + (current[third] ?? 0)) / 2) * (of.loopOhms ?? 0);
   const inductance = (of.volts - drop) / slope;
   return {
     kind: 'ramp',
     inductance,
-    inductanceDoubt: inductance * Math.hypot(slopeDoubt / slope, SCOPE.volts),
+    inductanceUncertainty: inductance * Math.hypot(slopeUncertainty / slope, SCOPE.volts),
     saturation,
     peak,
     from: time[start] ?? 0,
@@ -74,7 +74,7 @@ export function analyseRamp(
 export interface RingFinding {
   readonly kind: 'ring';
   readonly frequency: number;
-  readonly frequencyDoubt: number;
+  readonly frequencyUncertainty: number;
   readonly quality: number;
   /** Whole periods that stay above a tenth of the first. */
   readonly periods: number;
@@ -131,7 +131,7 @@ function ringOf({ time, values }: Stretch): RingFinding | WaveFailure {
   }
   if (crossings.length < 4)
     return failure('There are fewer than two periods of a ring in this stretch; zoom in on it.');
-  const { slope, slopeDoubt } = lineThrough(
+  const { slope, slopeUncertainty } = lineThrough(
     crossings.map((_, index) => index),
     crossings,
   );
@@ -146,7 +146,7 @@ function ringOf({ time, values }: Stretch): RingFinding | WaveFailure {
   return {
     kind: 'ring',
     frequency,
-    frequencyDoubt: frequency * Math.hypot(slopeDoubt / slope, SCOPE.time),
+    frequencyUncertainty: frequency * Math.hypot(slopeUncertainty / slope, SCOPE.time),
     quality,
     periods: decrement > 0 ? Math.floor(Math.log(10) / decrement) : crossings.length / 2,
     amplitude,
@@ -192,7 +192,7 @@ export function parasiticsOf(
 export interface DischargeFinding {
   readonly kind: 'discharge';
   readonly tau: number;
-  readonly tauDoubt: number;
+  readonly tauUncertainty: number;
   readonly start: number;
   /** Of what discharges, when the resistor is known. */
   readonly capacitance?: number;
@@ -213,8 +213,8 @@ export function analyseDischarge({ time, values }: Stretch, throughOhms?: number
     if (value < 0.15 * start) break;
     if (value <= 0.95 * start) picked.push({ t: time[index] ?? 0, v: Math.log(value) });
   }
-  if (start <= 0 || picked.length < 10) return failure('There is no discharge from above nought in this stretch.');
-  const { slope, slopeDoubt } = lineThrough(
+  if (start <= 0 || picked.length < 10) return failure('There is no discharge from above zero in this stretch.');
+  const { slope, slopeUncertainty } = lineThrough(
     picked.map(({ t }) => t),
     picked.map(({ v }) => v),
   );
@@ -223,7 +223,7 @@ export function analyseDischarge({ time, values }: Stretch, throughOhms?: number
   return {
     kind: 'discharge',
     tau,
-    tauDoubt: slopeDoubt / slope ** 2,
+    tauUncertainty: slopeUncertainty / slope ** 2,
     start,
     ...(throughOhms ? { capacitance: tau / throughOhms } : {}),
   };
@@ -257,7 +257,7 @@ export function analyseStep({ time, values }: Stretch, current: number): StepFin
   const moment = time[at] ?? 0;
   const jump = Math.abs(after.at0 + after.slope * moment - (before.at0 + before.slope * moment));
   const turn = Math.abs(after.slope - before.slope);
-  const sure = turn > 4 * Math.hypot(after.slopeDoubt, before.slopeDoubt);
+  const sure = turn > 4 * Math.hypot(after.slopeUncertainty, before.slopeUncertainty);
   return { kind: 'step', esr: jump / current, capacitance: sure ? current / turn : undefined, jump };
 }
 

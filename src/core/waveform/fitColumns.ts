@@ -1,7 +1,7 @@
 /** Coefficients of a sum of columns, each with its standard uncertainty. */
 export interface ColumnFit {
   readonly coefficients: readonly number[];
-  readonly doubts: readonly number[];
+  readonly uncertainties: readonly number[];
   /** Sum of the squares of what the columns leave over. */
   readonly residual: number;
 }
@@ -11,7 +11,7 @@ const DEPENDENT = 1e-10;
 
 /**
  * The sum of columns that comes nearest to `values` by least squares. A column that depends on
- * those before it is left out, with an infinite doubt. Cost: samples × columns². Method: QR by modified Gram and Schmidt (Björck 1967, from memory).
+ * those before it is left out, with an infinite uncertainty. Cost: samples × columns². Method: QR by modified Gram and Schmidt (Björck 1967, from memory).
  * @param columns each as long as `values`
  */
 export function fitColumns(columns: readonly Float64Array[], values: Float64Array): ColumnFit {
@@ -36,7 +36,7 @@ export function fitColumns(columns: readonly Float64Array[], values: Float64Arra
   const spread = Math.sqrt(residual / Math.max(1, values.length - columns.length));
   return {
     coefficients: inverse.map((row) => row.reduce((sum, factor, at) => sum + factor * (shares[at] ?? 0), 0)),
-    doubts: inverse.map((row, at) => (isFree[at] ? spread * Math.hypot(...row) : Infinity)),
+    uncertainties: inverse.map((row, at) => (isFree[at] ? spread * Math.hypot(...row) : Infinity)),
     residual,
   };
 }

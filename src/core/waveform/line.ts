@@ -2,10 +2,10 @@ export interface Line {
   readonly slope: number;
   readonly at0: number;
   /** Standard uncertainty of the slope. */
-  readonly slopeDoubt: number;
+  readonly slopeUncertainty: number;
 }
 
-/** Straight line by least squares; times are taken from the first, so that small spans far from nought stay exact. */
+/** Straight line by least squares; times are taken from the first, so that small spans far from zero stay exact. */
 export function lineThrough(x: ArrayLike<number>, y: ArrayLike<number>, from = 0, to = x.length): Line {
   const n = to - from;
   const origin = x[from] ?? 0;
@@ -24,8 +24,8 @@ export function lineThrough(x: ArrayLike<number>, y: ArrayLike<number>, from = 0
   let residual = 0;
   for (let index = from; index < to; index += 1)
     residual += ((y[index] ?? 0) - start - slope * ((x[index] ?? 0) - origin)) ** 2;
-  const slopeDoubt = n > 2 && spread > 0 ? Math.sqrt(residual / (n - 2) / spread) : Infinity;
-  return { slope, at0: start - slope * origin, slopeDoubt };
+  const slopeUncertainty = n > 2 && spread > 0 ? Math.sqrt(residual / (n - 2) / spread) : Infinity;
+  return { slope, at0: start - slope * origin, slopeUncertainty };
 }
 
 /** Running mean over an odd number of samples, one pass. */

@@ -53,7 +53,7 @@ function rippleAt(t: number): { volts: number; amperes: number } {
   const isRising = x < duty;
   const [share, length] = isRising ? [x / duty, duty] : [(x - duty) / (1 - duty), 1 - duty];
   const amperes = swing * (isRising ? share - 0.5 : 0.5 - share);
-  // ∫ of a straight flank that passes nought in its middle.
+  // ∫ of a straight flank that passes zero in its middle.
   const charge = (((isRising ? -1 : 1) * swing * length * period) / 2) * (share - share ** 2);
   return { amperes, volts: 0.045 * amperes + charge / 470e-6 };
 }

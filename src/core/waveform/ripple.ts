@@ -15,10 +15,10 @@ export interface RippleFinding {
 export interface RippleCapacitor {
   readonly kind: 'capacitor';
   readonly esr: number;
-  readonly esrDoubt: number;
+  readonly esrUncertainty: number;
   /** Undefined when the ESR hides it. */
   readonly capacitance: number | undefined;
-  readonly capacitanceDoubt: number;
+  readonly capacitanceUncertainty: number;
 }
 
 /** Shape of the current in a capacitor over a period: behind a choke, or behind the rectifier of a flyback. */
@@ -56,7 +56,7 @@ export function analyseRipple(stretch: Stretch, current?: RippleCurrent): Ripple
 const meanOf = (values: Float64Array): number =>
   values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
 
-/** With the current sample by sample: a fixed part and a drift are let go, since neither probe knows its nought. */
+/** With the current sample by sample: a fixed part and a drift are let go, since neither probe knows its zero. */
 function byRecording({ time, values }: Stretch, recorded: Float64Array): RippleCapacitor | WaveFailure {
   if (values.length < 40) return failure('Forty samples at least are needed in this stretch.');
   const mean = meanOf(recorded);
@@ -68,13 +68,18 @@ function byRecording({ time, values }: Stretch, recorded: Float64Array): RippleC
       (((current[index] ?? 0) + (current[index - 1] ?? 0)) / 2) * ((time[index] ?? 0) - (time[index - 1] ?? 0));
   const from = time[0] ?? 0;
   const span = (time.at(-1) ?? 0) - from;
-  const { coefficients, doubts } = fitColumns(
+  const { coefficients, uncertainties } = fitColumns(
     [values.map(() => 1), time.map((moment) => (moment - from) / span), current, charge],
     values,
   );
   // A probe turned round shows the current of the other direction.
   const way = (coefficients[2] ?? 0) < 0 ? -1 : 1;
-  return told(way * (coefficients[2] ?? 0), doubts[2] ?? Infinity, way * (coefficients[3] ?? 0), doubts[3] ?? Infinity);
+  return told(
+    way * (coefficients[2] ?? 0),
+    uncertainties[2] ?? Infinity,
+    way * (coefficients[3] ?? 0),
+    uncertainties[3] ?? Infinity,
+  );
 }
 
 /** Spans of a period into which all periods in view are laid for a first look. */
@@ -89,7 +94,7 @@ const MOST_SAMPLES = 6000;
  * C explain most of what is seen; first on all periods laid on each other, then sample by sample, with the period too.
  */
 function byShape(stretch: Stretch, { shape, swing }: { shape: RippleShape; swing: number }) {
-  if (swing <= 0) return failure('A swing of the current above nought is needed.');
+  if (swing <= 0) return failure('A swing of the current above zero is needed.');
   const period = periodOf(stretch);
   if (period === undefined) return failure('Two whole periods of the ripple at least are needed in this stretch.');
   const folded = fold(stretch, period);
@@ -116,9 +121,9 @@ function byShape(stretch: Stretch, { shape, swing }: { shape: RippleShape; swing
   }
   if (best.residual === Infinity)
     return failure(`The ripple is not what a ${shape} of current makes in a capacitor; choose another shape.`);
-  const { coefficients, doubts } = best.fit;
+  const { coefficients, uncertainties } = best.fit;
   const per = (values: readonly number[], at: number) => (values[at] ?? Infinity) / swing;
-  return told(per(coefficients, 1), per(doubts, 1), per(coefficients, 2), per(doubts, 2));
+  return told(per(coefficients, 1), per(uncertainties, 1), per(coefficients, 2), per(uncertainties, 2));
 }
 
 /** When the current turns: the share of the period that it rises or flows, and where that begins, in periods. */
@@ -147,7 +152,7 @@ function fitAt({ time, values }: Stretch, shape: RippleShape, turns: Turns) {
   return { turns, fit, residual: esr < 0 || elastance < 0 ? Infinity : fit.residual };
 }
 
-/** Current and its integral by phase, from trough to peak one, mean nought, in periods. */
+/** Current and its integral by phase, from trough to peak one, mean zero, in periods. */
 const CURRENTS: Readonly<
   Record<RippleShape, Readonly<Record<'current' | 'charge', (phase: number, duty: number) => number>>>
 > = {
@@ -163,18 +168,24 @@ const CURRENTS: Readonly<
 
 const failure = (message: string): WaveFailure => ({ kind: 'failure', message });
 
-function told(esr: number, esrDoubt: number, elastance: number, elastanceDoubt: number): RippleCapacitor | WaveFailure {
-  if (!(esr > SURE * esrDoubt)) return failure('The ripple does not follow the current; ESR and C cannot be told.');
-  const isTold = elastance > SURE * elastanceDoubt;
+function told(
+  esr: number,
+  esrUncertainty: number,
+  elastance: number,
+  elastanceUncertainty: number,
+): RippleCapacitor | WaveFailure {
+  if (!(esr > SURE * esrUncertainty))
+    return failure('The ripple does not follow the current; ESR and C cannot be told.');
+  const isTold = elastance > SURE * elastanceUncertainty;
   const capacitance = isTold ? 1 / elastance : undefined;
   // Volts and amperes each have a scale of their own.
   const scales = Math.SQRT2 * SCOPE.volts;
   return {
     kind: 'capacitor',
     esr,
-    esrDoubt: Math.hypot(esrDoubt, scales * esr),
+    esrUncertainty: Math.hypot(esrUncertainty, scales * esr),
     capacitance,
-    capacitanceDoubt: capacitance ? capacitance * Math.hypot(elastanceDoubt / elastance, scales) : Infinity,
+    capacitanceUncertainty: capacitance ? capacitance * Math.hypot(elastanceUncertainty / elastance, scales) : Infinity,
   };
 }
 

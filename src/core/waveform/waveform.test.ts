@@ -58,7 +58,7 @@ describe.each([
     near(ring.frequency, 64974, 0.004);
     near(ring.quality, 20, 0.08);
     expect(ring.periods).toBeGreaterThanOrEqual(13);
-    expect(Math.abs(ring.frequency - 64974)).toBeLessThan(6 * ring.frequencyDoubt + 60);
+    expect(Math.abs(ring.frequency - 64974)).toBeLessThan(6 * ring.frequencyUncertainty + 60);
   });
 
   test('a discharge: time constant', () => {
@@ -108,11 +108,11 @@ describe.each([0, 0.01, 0.02])('ripple of a choke with %d of noise', (noise) => 
     ['known by its shape', { shape: 'triangle', swing: 2 }],
   ] as [string, RippleCurrent][])('ESR and capacitance from a current %s', (_words, current) => {
     const { capacitor, peakToPeak } = analyseRipple(stretchOf(wave, 0), current);
-    const { esr, capacitance, esrDoubt } = found(told(capacitor));
+    const { esr, capacitance, esrUncertainty } = found(told(capacitor));
     near(esr, 0.045, 0.03);
     near(capacitance, 470e-6, 0.15);
     // The scales of two channels promise 3 % each.
-    near(esrDoubt, 0.045 * 0.03 * Math.sqrt(2 / 3), 0.2);
+    near(esrUncertainty, 0.045 * 0.03 * Math.sqrt(2 / 3), 0.2);
     near(peakToPeak, 0.0905, 0.06);
   });
 });
@@ -142,7 +142,7 @@ test.each`
 
 test.each([
   ['a flat line', new Float64Array(400).fill(5), { shape: 'triangle', swing: 2 }, 'Two whole periods'],
-  ['no swing', new Float64Array(400).fill(5), { shape: 'triangle', swing: 0 }, 'above nought'],
+  ['no swing', new Float64Array(400).fill(5), { shape: 'triangle', swing: 0 }, 'above zero'],
   ['a few samples', new Float64Array(12), { recorded: new Float64Array(12) }, 'Forty samples'],
   [
     'a current beside a flat line',
@@ -166,14 +166,14 @@ test('a fit by columns finds what made the values, and knows what it cannot tell
   const x = Float64Array.from({ length: 2000 }, (_, index) => index / 100);
   const columns = [x.map(() => 1), x, x.map(Math.sin)];
   const values = x.map((value) => 3 - 0.5 * value + 2 * Math.sin(value) + 0.1 * gaussian());
-  const { coefficients, doubts, residual } = fitColumns(columns, values);
-  // Closed form: the doubt of a mean of n samples is sigma/√n at the least.
+  const { coefficients, uncertainties, residual } = fitColumns(columns, values);
+  // Closed form: the uncertainty of a mean of n samples is sigma/√n at the least.
   for (const [at, exact] of [3, -0.5, 2].entries())
-    expect(Math.abs((coefficients[at] ?? 0) - exact)).toBeLessThan(4 * (doubts[at] ?? 0));
+    expect(Math.abs((coefficients[at] ?? 0) - exact)).toBeLessThan(4 * (uncertainties[at] ?? 0));
   near(Math.sqrt(residual / 1997), 0.1, 0.05);
-  near(doubts[2], 0.1 / Math.sqrt(1000), 0.1);
+  near(uncertainties[2], 0.1 / Math.sqrt(1000), 0.1);
   expect(fitColumns([x, x.map((value) => 2 * value)], values)).toMatchObject({
-    doubts: [expect.any(Number), Infinity],
+    uncertainties: [expect.any(Number), Infinity],
     coefficients: [expect.any(Number), 0],
   });
 });

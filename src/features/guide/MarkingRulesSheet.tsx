@@ -7,8 +7,7 @@ export function MarkingRulesSheet() {
     <Evidence>
       <p className="mb-3 max-w-[760px] text-[13.5px]">
         A rule reads a text by its shape. How far it is believed holds for a part of its kind; a worn print, a wrong
-        case and a second reading all take from it. Numbers known by heart and the chip families stand beside these
-        rules.
+        case and a second reading all take from it. Remembered numbers and the chip families stand beside these rules.
       </p>
       <table className="rows plain" aria-label="Rules of markings">
         <thead>

@@ -20,10 +20,10 @@ type Answer = { readonly text: string } | MeterFailure;
 /**
  * A meter that speaks a line-based instrument protocol over TCP, with the common queries in the
  * style of IEEE 488.2. Queries stand in one queue; the connection is opened at the first, and opened
- * anew after it broke. After a late or garbled answer it is dropped, since what comes next would be
+ * again after it broke. After a late or garbled answer it is dropped, since what comes next would be
  * the answer to an earlier question.
  * @param address `host:port`
- * @param patience milliseconds that an answer may take, asked anew at each question
+ * @param patience milliseconds that an answer may take, asked again at each question
  */
 export function openTcpMeter(address: string, patience = patient): MeterAdapter {
   let connection: Connection | undefined;

@@ -46,7 +46,7 @@ export function photoProblemText(name: string, problem: PhotoProblem): string {
 }
 
 /**
- * Takes a photo in: it is decoded in full, turned upright, and written anew as JPEG in three sizes
+ * Takes a photo in: it is decoded in full, turned upright, and written out as new JPEG in three sizes
  * without any metadata, so that neither place nor camera travels along. The name is the hash of the
  * largest picture's content; the same picture twice is kept once.
  */

@@ -6,7 +6,7 @@ import type { FormOutcome } from './outcome';
 import { sendBytes } from './sendBytes';
 import { useHydrated } from './useHydrated';
 
-/** Sends one file to a route, which answers like a form; what it says is told, and the page is read anew. */
+/** Sends one file to a route, which answers like a form; what it says is told, and the page is read again. */
 export function SendFile({
   url,
   accept,

@@ -22,7 +22,7 @@ function nextOrder(id: string, order: { readonly by: string; readonly down: bool
 
 /**
  * A list too long to draw: only the rows in view are, and they are fetched by the page as they come into view. Arrows,
- * Page, Home and End move, Enter opens. The server puts them in order, so that a heading asks for the list anew.
+ * Page, Home and End move, Enter opens. The server puts them in order, so that a heading asks for the list again.
  * @param first the first page of rows
  * @param url where page `n` is fetched as JSON, with `&page=n` added
  * @param order the column that the list is in order by; the newest come first without one
@@ -54,7 +54,7 @@ export function LongTable({
   const [active, setActive] = useState(0);
   const moved = useRef(false);
   const shown = columns.filter(({ hidden }) => !hidden);
-  // eslint-disable-next-line react-hooks/incompatible-library -- its functions are read anew at every render on purpose
+  // eslint-disable-next-line react-hooks/incompatible-library -- its functions are read again at every render on purpose
   const virtualizer = useVirtualizer({
     count: total,
     getScrollElement: () => box.current,

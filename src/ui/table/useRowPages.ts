@@ -7,8 +7,8 @@ import { PAGE_ROWS, type TableRow } from './tableTypes';
 const SETTLE_MS = 60;
 
 /**
- * Rows by page, fetched when they come into view and kept from then. When the page is read anew, those in view are
- * fetched anew, and the old ones stand until the new ones are there.
+ * Rows by page, fetched when they come into view and kept from then. When the page is read again, those in view are
+ * fetched again, and the old ones stand until the new ones are there.
  */
 export function useRowPages({
   first,

@@ -42,8 +42,8 @@ export const REGULATOR_RULES: readonly MarkingRule[] = [
       const size = FIXED_VOLTS[volts] ?? 0;
       const share = case_ !== undefined || kind !== undefined || /[A-Z]/.test(text) ? 1 : 0.75;
       // A bare four-digit number may be a date of week 05 or 12 of 1978 or 1979 as well.
-      const doubt = /^\d{4}$/.test(text) ? '; four digits may be a date code too' : '';
-      return regulator(text, sign === '8' ? size : -size, CURRENT_LETTER[letter], share, doubt);
+      const remark = /^\d{4}$/.test(text) ? '; four digits may be a date code too' : '';
+      return regulator(text, sign === '8' ? size : -size, CURRENT_LETTER[letter], share, remark);
     },
   },
   {

@@ -1,5 +1,5 @@
 import type { BoardPart } from '../../board';
-import { fixedHearts } from '../model/fixed';
+import { fixedAnchors } from '../model/fixed';
 import type { Model } from '../model';
 import { fedRails } from '../model/feed';
 import { cellMatches, cellStages } from './cells';
@@ -35,7 +35,7 @@ export function chainStages(model: Model): Chain {
   for (const rail of model.held.mains) if (model.held.isHeld(rail)) seeds.add(rail);
   const world = { ...model, parts: model.board.parts };
   const rejected: FoundStage[] = [];
-  const fixed = fixedHearts(model.board);
+  const fixed = fixedAnchors(model.board);
   const agrees = ({ topology, magnetics }: FoundStage) =>
     magnetics.every(({ ref }) => (fixed.get(ref) ?? topology) === topology);
   for (;;) {

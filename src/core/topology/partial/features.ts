@@ -6,7 +6,7 @@ import type { FoundStage } from '../match/stage';
 import type { Model } from '../model';
 import type { Inventory } from './inventory';
 
-/** What one slot can be read as; `none` is a part that is no heart of a stage. */
+/** What one slot can be read as; `none` is a part that is no anchor of a stage. */
 export const SLOT_CLASSES = [
   'none',
   'flyback',
@@ -41,35 +41,35 @@ const is = (fact: boolean) => (fact ? 1 : 0);
 
 /** Numbers that describe a slot, by name; every one lies between about −1 and 1. */
 export function featuresOf(
-  heart: BoardPart,
+  anchor: BoardPart,
   model: Model,
   inventory: Inventory,
   found: readonly FoundStage[],
   scores: FormScores,
 ): Readonly<Record<string, number>> {
   const { rails, elements, held, board } = model;
-  const pins = Object.keys(heart.pins);
-  const windings = heart.windings ?? [];
+  const pins = Object.keys(anchor.pins);
+  const windings = anchor.windings ?? [];
   const transformers = board.parts.filter(({ kind }) => kind === 'transformer');
   const chokes = board.parts.filter(({ kind }) => kind === 'inductor');
-  const henries = heart.value?.inductance;
-  const own = elements.windings.filter(({ part }) => part === heart);
-  const heartRails = [
-    ...new Set(own.flatMap((winding) => winding.rails).concat(pins.map((pin) => rails.at(heart, pin)))),
+  const henries = anchor.value?.inductance;
+  const own = elements.windings.filter(({ part }) => part === anchor);
+  const anchorRails = [
+    ...new Set(own.flatMap((winding) => winding.rails).concat(pins.map((pin) => rails.at(anchor, pin)))),
   ].filter((rail) => rail >= 0);
-  const others = (rail: number) => rails.on(rail).filter(({ part }) => part !== heart);
-  const railsWith = (wanted: (rail: number) => boolean) => heartRails.filter(wanted).length;
+  const others = (rail: number) => rails.on(rail).filter(({ part }) => part !== anchor);
+  const railsWith = (wanted: (rail: number) => boolean) => anchorRails.filter(wanted).length;
   const meets = (rail: number, kinds: readonly string[]) => others(rail).some(({ part }) => kinds.includes(part.kind));
   const switchesAt = (rail: number) =>
-    elements.switches.filter(({ part, hi, lo }) => part !== heart && (hi === rail || lo === rail));
+    elements.switches.filter(({ part, hi, lo }) => part !== anchor && (hi === rail || lo === rail));
   const rectifiersAt = (rail: number) =>
     elements.rectifiers.filter(({ isBody, from, to }) => !isBody && (from === rail || to === rail));
   const farOf = ({ from, to }: { from: number; to: number }, rail: number) => (from === rail ? to : from);
   const isStored = (rail: number) => rails.on(rail).some(({ part }) => part.kind === 'capacitor' && '+' in part.pins);
   const hasChoke = (rail: number) =>
-    elements.inductive.some(({ part, a, b }) => part !== heart && (a === rail || b === rail));
-  const switchRails = heartRails.filter((rail) => switchesAt(rail).length > 0);
-  const totems = heartRails.filter((rail) => {
+    elements.inductive.some(({ part, a, b }) => part !== anchor && (a === rail || b === rail));
+  const switchRails = anchorRails.filter((rail) => switchesAt(rail).length > 0);
+  const totems = anchorRails.filter((rail) => {
     const at = switchesAt(rail);
     return at.some(({ lo }) => lo === rail) && at.some(({ hi }) => hi === rail);
   });
@@ -88,7 +88,7 @@ export function featuresOf(
         ({ a, b, polarised }) => !polarised && (a === rail || b === rail) && switchesAt(a === rail ? b : a).length > 1,
       ) ||
       elements.inductive.some(
-        ({ part, a, b }) => part !== heart && (a === rail || b === rail) && switchesAt(a === rail ? b : a).length > 1,
+        ({ part, a, b }) => part !== anchor && (a === rail || b === rail) && switchesAt(a === rail ? b : a).length > 1,
       ),
   );
   const traced = board.parts.reduce(
@@ -96,11 +96,11 @@ export function featuresOf(
     0,
   );
   const all = board.parts.reduce((sum, part) => sum + Object.keys(part.pins).length, 0);
-  const rectified = heartRails.flatMap((rail) => rectifiersAt(rail).map((element) => farOf(element, rail)));
-  const hereTraced = pins.filter((pin) => rails.on(rails.at(heart, pin)).length > 1).length / Math.max(1, pins.length);
+  const rectified = anchorRails.flatMap((rail) => rectifiersAt(rail).map((element) => farOf(element, rail)));
+  const hereTraced = pins.filter((pin) => rails.on(rails.at(anchor, pin)).length > 1).length / Math.max(1, pins.length);
   const features: Record<string, number> = {
     one: 1,
-    transformer: is(heart.kind === 'transformer'),
+    transformer: is(anchor.kind === 'transformer'),
     'many pins': few(pins.length, 10),
     'windings 2': is(windings.length === 2),
     'windings 3': is(windings.length === 3),
@@ -115,7 +115,7 @@ export function featuresOf(
     'inductance middle': is(henries !== undefined && henries >= 6e-6 && henries < 1.5e-4),
     'inductance large': is(henries !== undefined && henries >= 1.5e-4),
     mains: is(inventory.isMains),
-    'mains transformer': is(inventory.isMains && heart.kind === 'transformer'),
+    'mains transformer': is(inventory.isMains && anchor.kind === 'transformer'),
     'switches 0': is(inventory.fets + inventory.powerBipolars === 0),
     'switches 1': is(inventory.fets + inventory.powerBipolars === 1),
     'switches 2': is(inventory.fets + inventory.powerBipolars === 2),
@@ -205,7 +205,7 @@ export function featuresOf(
       railsWith((rail) => rectifiersAt(rail).length > 0),
       3,
     ),
-    'rectifiers at one rail': is(heartRails.some((rail) => rectifiersAt(rail).length > 1)),
+    'rectifiers at one rail': is(anchorRails.some((rail) => rectifiersAt(rail).length > 1)),
     'rectified to store': few(rectified.filter(isStored).length, 3),
     'rectified to choke': few(rectified.filter(hasChoke).length, 2),
     'rectifiers meet': is(rectified.some((rail, index) => rectified.indexOf(rail) !== index)),
@@ -249,7 +249,7 @@ export function featuresOf(
     'lamp here': is(railsWith((rail) => others(rail).some(({ part }) => part.role === 'lamp')) > 0),
     'thyristor here': is(railsWith((rail) => meets(rail, ['scr'])) > 0),
     'spark here': is(railsWith((rail) => meets(rail, ['spark-gap'])) > 0),
-    partner: is(found.some(({ magnetics }) => magnetics.includes(heart) && magnetics[0] !== heart)),
+    partner: is(found.some(({ magnetics }) => magnetics.includes(anchor) && magnetics[0] !== anchor)),
     'stages found': few(found.length, 3),
   };
   for (const { id } of DRIVES) features[`drive ${id}`] = (scores.drives[id] ?? 0) / 8;
@@ -257,11 +257,11 @@ export function featuresOf(
   for (const { id } of CELL_STORIES) features[`cell ${id}`] = (scores.cells[id] ?? 0) / 8;
   for (const topology of SLOT_CLASSES)
     features[`found ${topology}`] = is(
-      found.some((stage) => stage.topology === topology && stage.magnetics[0] === heart),
+      found.some((stage) => stage.topology === topology && stage.magnetics[0] === anchor),
     );
   for (const topology of ['boost-pfc', 'flyback', 'forward', 'half-bridge'])
     features[`elsewhere ${topology}`] = is(
-      found.some((stage) => stage.topology === topology && !stage.magnetics.includes(heart)),
+      found.some((stage) => stage.topology === topology && !stage.magnetics.includes(anchor)),
     );
   return features;
 }

@@ -22,9 +22,9 @@ export interface Cast {
   readonly matches: readonly PartialMatch[];
 }
 
-/** A part that may be the heart of a stage, described by numbers, with a cast for every topology it may be of. */
+/** A part that may be the anchor of a stage, described by numbers, with a cast for every topology it may be of. */
 export interface Slot {
-  readonly heart: BoardPart;
+  readonly anchor: BoardPart;
   readonly features: Readonly<Record<string, number>>;
   readonly castOf: (topology: string) => Cast;
   /** The best ways in which the forms of a topology fit what is known, best first: what a probe may decide between. */
@@ -41,22 +41,22 @@ export function slotsOf(model: Model, found: readonly FoundStage[]): readonly Sl
     passive: all.passive.filter(({ rails }) => !rails.some((rail) => model.held.mains.has(rail))),
   });
   const inventory = inventoryOf(model.board);
-  const noHearts = new Set(
+  const noAnchors = new Set(
     (model.board.fixed ?? []).filter(({ as }) => as === 'nothing' || as === 'output-choke').map(({ ref }) => ref),
   );
   return model.board.parts
     .filter(
       ({ ref, kind, windings, pins, fitted }) =>
         fitted !== false &&
-        !noHearts.has(ref) &&
+        !noAnchors.has(ref) &&
         (kind === 'inductor' || (kind === 'transformer' && windingsAtLeast(windings ?? [], pins) >= 2)),
     )
-    .map((heart) => {
-      const grown = growAll(heart, candidates, behind, model);
+    .map((anchor) => {
+      const grown = growAll(anchor, candidates, behind, model);
       return {
-        heart,
-        features: featuresOf(heart, model, inventory, found, grown.scores),
-        castOf: (topology) => castFrom(topology, heart, grown, found),
+        anchor,
+        features: featuresOf(anchor, model, inventory, found, grown.scores),
+        castOf: (topology) => castFrom(topology, anchor, grown, found),
         fitsOf: (topology) => fitsFrom(topology, grown),
       };
     });
@@ -73,9 +73,9 @@ interface Grown {
   readonly cells: readonly PartialMatch[];
 }
 
-function growAll(heart: BoardPart, candidates: CandidateIndex, behind: CandidateIndex, model: Model): Grown {
-  const pieces = (candidates.all.piece ?? []).filter(({ part }) => part === heart);
-  const chokes = (candidates.all.choke ?? []).filter(({ part }) => part === heart);
+function growAll(anchor: BoardPart, candidates: CandidateIndex, behind: CandidateIndex, model: Model): Grown {
+  const pieces = (candidates.all.piece ?? []).filter(({ part }) => part === anchor);
+  const chokes = (candidates.all.choke ?? []).filter(({ part }) => part === anchor);
   const drives = DRIVES.flatMap((form) =>
     best(starts(form.id, pieces).flatMap((start) => growForm(form, start, candidates, model))),
   );
@@ -83,7 +83,7 @@ function growAll(heart: BoardPart, candidates: CandidateIndex, behind: Candidate
     pieces.flatMap((S) => best(growForm(form, { S }, behind, model)).slice(0, OUTPUTS_OF_A_WINDING)),
   ).toSorted((a, b) => b.score - a.score);
   const cells = CELL_STORIES.flatMap((form) =>
-    heart.kind === 'transformer' && form.id !== 'boost'
+    anchor.kind === 'transformer' && form.id !== 'boost'
       ? []
       : best(chokes.flatMap((L) => growForm(form, { L }, candidates, model))),
   );
@@ -121,12 +121,12 @@ const SWITCH_AS_RECTIFIER = 5;
 
 const NOBODY: Cast = { switches: [], rectifiers: [], magnetics: [], evidence: [], matches: [] };
 
-function castFrom(topology: string, heart: BoardPart, grown: Grown, found: readonly FoundStage[]): Cast {
+function castFrom(topology: string, anchor: BoardPart, grown: Grown, found: readonly FoundStage[]): Cast {
   if (topology === 'none') return NOBODY;
-  const whole = found.find((stage) => stage.topology === topology && stage.magnetics.includes(heart));
+  const whole = found.find((stage) => stage.topology === topology && stage.magnetics.includes(anchor));
   const row = ISOLATED.find(({ id }) => id === topology);
   const matches = row
-    ? isolatedMatches(row, heart, grown)
+    ? isolatedMatches(row, anchor, grown)
     : grown.cells.filter(({ form }) => form.id === (topology === 'boost-pfc' ? 'boost' : topology)).slice(0, 1);
   if (whole) return { ...whole, matches };
   const filled = (kinds: readonly string[]) => [
@@ -140,7 +140,7 @@ function castFrom(topology: string, heart: BoardPart, grown: Grown, found: reado
   return {
     switches,
     rectifiers: filled(['passive']).filter((part) => !switches.includes(part)),
-    magnetics: [...new Set([heart, ...filled(['choke', 'output-choke'])])],
+    magnetics: [...new Set([anchor, ...filled(['choke', 'output-choke'])])],
     evidence: matches
       .filter(({ form, roles }) => Object.keys(form.roles).every((name) => name in roles))
       .flatMap((match) => sayMatch(match)),
@@ -150,14 +150,14 @@ function castFrom(topology: string, heart: BoardPart, grown: Grown, found: reado
 
 function isolatedMatches(
   row: (typeof ISOLATED)[number],
-  heart: BoardPart,
+  anchor: BoardPart,
   { drives, outputs }: Grown,
 ): readonly PartialMatch[] {
   const options = drives
     .filter(({ form }) => form.id === row.drive)
     .map((drive) => {
       const bound = Object.entries(drive.roles);
-      const taken = new Set(bound.filter(([, { part }]) => part === heart).map(([, { winding }]) => winding));
+      const taken = new Set(bound.filter(([, { part }]) => part === anchor).map(([, { winding }]) => winding));
       const switches = new Set(
         bound.flatMap(([name, { part }]) => (drive.form.roles[name] === 'switch' ? [part] : [])),
       );

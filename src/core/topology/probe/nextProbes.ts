@@ -109,23 +109,23 @@ function explore(
   const others = board.parts.filter(
     (part) => POWER.has(part.kind) || (part.kind === 'capacitor' && ('+' in part.pins || part.subtype === 'film')),
   );
-  for (const { heart, probabilities } of slots) {
+  for (const { anchor, probabilities } of slots) {
     const open = entropyOf(probabilities);
-    for (const pin of Object.keys(heart.pins)) {
-      const from = rails.at(heart, pin);
+    for (const pin of Object.keys(anchor.pins)) {
+      const from = rails.at(anchor, pin);
       const lonely = rails.on(from).length === 1 ? 2 : 1;
       for (const part of others) {
-        if (part === heart) continue;
+        if (part === anchor) continue;
         for (const other of Object.keys(part.pins)) {
           if (other === 'G' || other === 'B') continue;
           const to = rails.at(part, other);
-          const key = keyOf({ part: heart, pin }, { part, pin: other }, model);
+          const key = keyOf({ part: anchor, pin }, { part, pin: other }, model);
           if (gains.has(key) || rails.relation(from, to) !== 'unknown') continue;
           gains.set(key, {
-            a: { part: heart, pin },
+            a: { part: anchor, pin },
             b: { part, pin: other },
             gain:
-              EXPLORING * lonely * (0.1 + open) * reach(part) * affinity({ part: heart, pin }, { part, pin: other }),
+              EXPLORING * lonely * (0.1 + open) * reach(part) * affinity({ part: anchor, pin }, { part, pin: other }),
           });
         }
       }

@@ -2,7 +2,7 @@ import Form from 'next/form';
 import { GradeMark } from '../../../ui/value/marks';
 import type { HarvestView } from './view.server';
 
-/** How many minutes there are: the plan is made anew for them. */
+/** How many minutes there are: the plan is made again for them. */
 export function MinutesForm({ code, minutes }: { code: string; minutes: number }) {
   return (
     <Form action={`/donors/${code}/harvest`} className="flex items-end gap-2.5">

@@ -28,7 +28,7 @@ export function StartRun({ code, view }: { code: string; view: HarvestView }) {
   );
 }
 
-/** How often the plan is made anew by itself. */
+/** How often the plan is made again by itself. */
 const REPLAN_MS = 60_000;
 
 /** One job at a time, large enough to read from the bench; one key says what came of it. */
@@ -36,7 +36,7 @@ export function WorkMode({ code, view }: { code: string; view: HarvestView }) {
   const { run } = view;
   const listId = useId();
   const router = useRouter();
-  // Minutes pass while hands are busy: what still fits is worked out anew.
+  // Minutes pass while hands are busy: what still fits is worked out again.
   useEffect(() => {
     const timer = setInterval(() => router.refresh(), REPLAN_MS);
     return () => clearInterval(timer);

@@ -84,7 +84,7 @@ test('what is held on one heat sink waits for it, what a person leaves is not pl
   expect(await mount('Q1', { behind: 'Q1' })).toMatchObject({ ok: false });
 });
 
-test('a run: taken, broken, left; the rest is planned anew for what is left of the time', async () => {
+test('a run: taken, broken, left; the rest is planned again for what is left of the time', async () => {
   await mount('Q1', { ways: ['screwed'], sink: 'HS1' });
   await mount('Q2', { ways: ['screwed'], sink: 'HS1' });
   expect(await startRun(app(), code, runForm.parse({ minutes: '20', bin: 'c2-4' }))).toMatchObject({ ok: true });
@@ -211,7 +211,7 @@ describe('the test of a part', () => {
     expect(selected?.test?.untraced).toContain('Q1.D');
   });
 
-  test('a meter of the shop narrows the doubt, an answer is chosen, a bad one is refused', async () => {
+  test('a meter of the shop narrows the uncertainty, an answer is chosen, a bad one is refused', async () => {
     const fine = { name: 'fine', accuracies: { ohm: { share: 0.0005, digits: 1 } } };
     await keepSetting(app(), 'meters', [fine]);
     await measure('R2', { resistance: '4925' });

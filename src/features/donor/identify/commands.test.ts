@@ -160,7 +160,7 @@ test('clear readings are taken in one step; the doubtful and what does not fit a
   expect((await parts()).every(({ ratings }) => Object.keys(ratings).length === 0)).toBe(true);
 });
 
-test('where a part sits and what is wrong with it is said anew, and an unknown word is refused', async () => {
+test('where a part sits and what is wrong with it is said again, and an unknown word is refused', async () => {
   await type('r9 0R47 burnt');
   const form = {
     block: 'switch',

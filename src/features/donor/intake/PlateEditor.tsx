@@ -183,7 +183,7 @@ export default function PlateEditor({ code, plate, byHand }: { code: string; pla
           another output
         </button>
         {read.ok && <ActionButton action={() => amendPlateAction(code, read.plate)}>Keep these fields</ActionButton>}
-        {byHand && <ActionButton action={() => amendPlateAction(code, null)}>Read the text anew</ActionButton>}
+        {byHand && <ActionButton action={() => amendPlateAction(code, null)}>Read the text again</ActionButton>}
       </div>
       {!read.ok && (
         <p role="alert" className="mt-1.5 text-[12.5px] text-stop">

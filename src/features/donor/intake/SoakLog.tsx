@@ -22,7 +22,7 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
         <p className="mt-2 flex flex-wrap items-center gap-3 border-l-4 border-stop bg-stop-wash px-3 py-1.5 text-[13px]">
           <span>
             <b className="text-stop">Power is on</b>, by this log. No store counts as dead until it is off and read
-            anew.
+            again.
           </span>
           <ActionButton action={() => notePowerAction(code, false)}>It is unplugged now</ActionButton>
         </p>

@@ -31,7 +31,7 @@ export function PhotoPairing({ code, photo }: { code: string; photo: PhotoPageVi
         <Matching code={code} photo={photo} other={other} onLeave={() => setOtherId(undefined)} />
       ) : (
         <label className="mt-2 flex flex-wrap items-center gap-2 text-[13px]">
-          {photo.pair ? 'Pair it anew with' : 'Pair it with'}
+          {photo.pair ? 'Pair it again with' : 'Pair it with'}
           <select
             value=""
             onChange={(event) => setOtherId(event.target.value)}

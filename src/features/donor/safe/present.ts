@@ -163,8 +163,8 @@ export function nextStep(assessed: Assessed, open: readonly Assessed[], now: num
   const lower = name.toLowerCase();
   if (state.kind === 'powered-since')
     return state.on
-      ? 'Unplug it, say so below, and read every store anew.'
-      : `Read ${name} anew: what was read before power was applied says nothing any more.`;
+      ? 'Unplug it, say so below, and read every store again.'
+      : `Read ${name} again: what was read before power was applied says nothing any more.`;
   if (state.kind === 'never-measured')
     return `Unplug it and wait. Then read ${name}, three times with the seconds, like ${lower} 212V @ 15s.`;
   if (entry.store.role === 'battery')

@@ -187,7 +187,7 @@ describe('banks, sources and power', () => {
     expect(read.next).toMatch(/^Part BAT1 at its connector/);
   });
 
-  test('power applied later undoes what was measured, everywhere, until it is off and read anew', async () => {
+  test('power applied later undoes what was measured, everywhere, until it is off and read again', async () => {
     await type('store c3 82u 400V', 'c3 0.4V');
     expect((await view()).claim.stop).toBe(false);
     await type('power on');

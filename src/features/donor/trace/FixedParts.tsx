@@ -55,8 +55,8 @@ export function FixedParts({
 function FixForm({ parts, record }: { parts: readonly BoardPart[]; record: (entry: TracedEntry) => Promise<void> }) {
   const [ref, setRef] = useState('');
   const part = parts.find((entry) => entry.ref === ref);
-  const hearts = parts.filter(({ kind }) => kind === 'transformer' || kind === 'inductor');
-  const others = parts.filter((entry) => !hearts.includes(entry) && fixableAs(entry.kind).length > 1);
+  const anchors = parts.filter(({ kind }) => kind === 'transformer' || kind === 'inductor');
+  const others = parts.filter((entry) => !anchors.includes(entry) && fixableAs(entry.kind).length > 1);
   return (
     <p className="mt-1.5 flex flex-wrap items-center gap-x-2 gap-y-1">
       <select
@@ -66,7 +66,7 @@ function FixForm({ parts, record }: { parts: readonly BoardPart[]; record: (entr
         onChange={(event) => setRef(event.target.value)}
       >
         <option value="">fix a part</option>
-        {[...hearts, ...others].map((entry) => (
+        {[...anchors, ...others].map((entry) => (
           <option key={entry.ref} value={entry.ref}>
             {entry.ref}
           </option>

@@ -97,7 +97,7 @@ test('everything the station shows is worked out of the board, and crosses a thr
   expect(answer.analysis.hypotheses.length).toBeGreaterThan(0);
 });
 
-test('what a person fixes goes before the evidence, is fixed anew, and is let go', async () => {
+test('what a person fixes goes before the evidence, is fixed again, and is let go', async () => {
   await type('t1 as forward', 't1 as flyback', 'q1 as rectifier');
   const { board, fixed, facts } = await view();
   expect(board.fixed).toEqual([
@@ -105,7 +105,7 @@ test('what a person fixes goes before the evidence, is fixed anew, and is let go
     { ref: 'Q1', as: 'rectifier' },
   ]);
   expect(fixed.map(({ a, message }) => `${a} ${message}`)).toEqual([
-    'T1 taken for the heart of a flyback converter',
+    'T1 taken for the main magnetic part of a flyback converter',
     'Q1 taken for a rectifier',
   ]);
   expect(facts).toEqual([]);

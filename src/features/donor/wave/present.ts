@@ -68,9 +68,9 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
     case 'failure':
       return { rows: [], fields: {}, refusal: finding.message };
     case 'ramp': {
-      const { inductance, inductanceDoubt, saturation, peak } = finding;
+      const { inductance, inductanceUncertainty, saturation, peak } = finding;
       const rows = [
-        { label: 'inductance', value: within(inductance, inductanceDoubt, 'henry') },
+        { label: 'inductance', value: within(inductance, inductanceUncertainty, 'henry') },
         {
           label: 'saturates at',
           value: saturation === undefined ? `not up to ${show(peak, 'ampere')}` : show(saturation, 'ampere'),
@@ -91,7 +91,7 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
         rows: [
           {
             label: 'frequency',
-            value: within(finding.frequency, finding.frequencyDoubt, 'hertz'),
+            value: within(finding.frequency, finding.frequencyUncertainty, 'hertz'),
           },
           { label: 'quality', value: finding.quality === Infinity ? 'beyond telling' : finding.quality.toFixed(1) },
           { label: 'periods above a tenth', value: `${finding.periods}` },
@@ -102,7 +102,7 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
     case 'discharge':
       return {
         rows: [
-          { label: 'time constant', value: within(finding.tau, finding.tauDoubt, 'second') },
+          { label: 'time constant', value: within(finding.tau, finding.tauUncertainty, 'second') },
           ...(finding.capacitance === undefined
             ? []
             : [{ label: 'capacitance', value: show(finding.capacitance, 'farad') }]),
@@ -156,13 +156,13 @@ function rippleView(finding: Extract<WaveFinding, { kind: 'ripple' }>, test: Tes
   if (!capacitor)
     return { rows: plain, fields: {}, advice: 'With the current of the capacitor its ESR can be told too.' };
   if (capacitor.kind === 'failure') return { rows: plain, fields: {}, advice: capacitor.message };
-  const { esr, esrDoubt, capacitance, capacitanceDoubt } = capacitor;
+  const { esr, esrUncertainty, capacitance, capacitanceUncertainty } = capacitor;
   return {
     rows: [
-      { label: 'ESR', value: within(esr, esrDoubt, 'ohm') },
+      { label: 'ESR', value: within(esr, esrUncertainty, 'ohm') },
       {
         label: 'capacitance',
-        value: capacitance === undefined ? 'the ESR hides it' : within(capacitance, capacitanceDoubt, 'farad'),
+        value: capacitance === undefined ? 'the ESR hides it' : within(capacitance, capacitanceUncertainty, 'farad'),
       },
       ...plain,
     ],
@@ -174,8 +174,8 @@ function rippleView(finding: Extract<WaveFinding, { kind: 'ripple' }>, test: Tes
 }
 
 /** A value with twice its standard uncertainty, which two digits say well enough. */
-const within = (value: number, doubt: number, unit: Unit): string =>
-  `${formatQuantity(value, unit, { digits: 3 })} ± ${formatQuantity(2 * doubt, unit, { digits: 2 })}`;
+const within = (value: number, uncertainty: number, unit: Unit): string =>
+  `${formatQuantity(value, unit, { digits: 3 })} ± ${formatQuantity(2 * uncertainty, unit, { digits: 2 })}`;
 
 /** A value to three digits, which is what a recording supports. */
 function toThreeDigits(exact: number): Measured {

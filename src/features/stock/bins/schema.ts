@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { optionalPieces } from '../../../ui/form/fieldSchemas';
 
-/** Counts of a stocktake: `count:` and the lot's code, whole numbers from nought; blank was not counted. */
+/** Counts of a stocktake: `count:` and the lot's code, whole numbers from zero; blank was not counted. */
 export const countForm = z.record(z.string(), z.string()).transform((fields, context) => {
   const counts: Record<string, number> = {};
   for (const [name, text] of Object.entries(fields)) {

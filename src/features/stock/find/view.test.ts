@@ -119,10 +119,10 @@ test('the row shows the weakest evidence of what it shows', async () => {
 
 describe('one lot', () => {
   test('a voltage that rests on the marking alone may be used at half', async () => {
-    expect(plain(await lotView(fixture.app, 'fet-600'))?.doubts).toEqual([
+    expect(plain(await lotView(fixture.app, 'fet-600'))?.uncertainties).toEqual([
       'Drain to source rests on the marking alone: use it up to 300 V until a datasheet is read.',
     ]);
-    expect((await lotView(fixture.app, 'FET-100'))?.doubts).toEqual([]);
+    expect((await lotView(fixture.app, 'FET-100'))?.uncertainties).toEqual([]);
     expect((await lotView(fixture.app, 'SCH-100'))?.limits).toEqual([]);
     expect(await lotView(fixture.app, 'NO-SUCH')).toBeUndefined();
   });

@@ -86,9 +86,9 @@ function LotJudgement({ lot }: { lot: LotView }) {
       </Claim>
       {lot.ratings.length > 0 && <Facts rows={lot.ratings} />}
       <Limits limits={lot.limits} />
-      {(lot.gradeReason || lot.doubts.length > 0) && (
+      {(lot.gradeReason || lot.uncertainties.length > 0) && (
         <Section label={lot.grade ? `Why grade ${lot.grade}` : 'Not graded'}>
-          {[lot.gradeReason, ...lot.doubts]
+          {[lot.gradeReason, ...lot.uncertainties]
             .filter((line) => line !== '')
             .map((line) => (
               <p key={line}>{line}</p>

@@ -1,7 +1,7 @@
 import 'server-only';
 import { dayOf } from '../../../ui/value/moments';
 import { limitText } from '../../../core/measure';
-import { isDoubtful, type Evidenced } from '../../../core/evidence';
+import { isUncertain, type Evidenced } from '../../../core/evidence';
 import { kindRule, RATINGS, type RatingName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import { apartInValue, lotTitle } from '../../../core/stock';
@@ -29,7 +29,7 @@ export async function lotView({ db }: AppContext, code: string) {
     lotPicture(db.read, row),
   ]);
   const doubtful = (Object.entries(ratings) as [RatingName, Evidenced][]).filter(
-    ([name, rating]) => RATINGS[name].unit === 'volt' && RATINGS[name].better === 'higher' && isDoubtful(rating),
+    ([name, rating]) => RATINGS[name].unit === 'volt' && RATINGS[name].better === 'higher' && isUncertain(rating),
   );
   return {
     code: lot.code,
@@ -51,7 +51,7 @@ export async function lotView({ db }: AppContext, code: string) {
         evidence: ratings[name]?.source ?? '',
       })),
     limits: lot.limits.map(limitText),
-    doubts: doubtful.map(
+    uncertainties: doubtful.map(
       ([name, { value }]) =>
         `${RATINGS[name].label[0]?.toUpperCase()}${RATINGS[name].label.slice(1)} rests on the marking alone: use it up to ${formatQuantity(value / 2, RATINGS[name].unit)} until a datasheet is read.`,
     ),

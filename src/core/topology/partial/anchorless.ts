@@ -1,6 +1,6 @@
 import type { Board, BoardPart } from '../../board';
 
-/** A stage without a magnetic heart, as the parts of a board suggest it before its joins are known. */
+/** A stage without a magnetic anchor, as the parts of a board suggest it before its joins are known. */
 export interface SuggestedStage {
   readonly topology: string;
   readonly probability: number;
@@ -16,7 +16,7 @@ const SUGGESTED = 0.85;
 const DROPPER_AT_LEAST = 100e-9;
 
 /** Stages that stand on the mains without a magnetic part, from the parts list alone. */
-export function heartlessByParts({ parts }: Board): readonly SuggestedStage[] {
+export function anchorlessByParts({ parts }: Board): readonly SuggestedStage[] {
   const fitted = parts.filter((part) => part.fitted !== false);
   if (!fitted.some(({ role }) => role === 'mains-inlet')) return [];
   return [...phaseControl(fitted), ...dropper(fitted)];
