@@ -1,9 +1,9 @@
-import { decodeMarking, type Reading } from '../core/marking';
+import { decodeMarking, type Decoding } from '../core/marking';
 import { isKindName, KIND_NAMES, packageFromWord, PACKAGES } from '../core/part';
 import { UnusableInput, type CommandLine } from './arguments';
 
 /** A reading as the command line prints it: facts stand among the ratings. */
-export function shown({ kind, confidence, rule, ratings, facts, why, readAs, apart }: Reading) {
+export function shown({ kind, confidence, rule, ratings, facts, why, readAs, apart }: Decoding) {
   return {
     kind,
     confidence,

@@ -27,7 +27,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     run: ({ words }) => {
       const decoded = decodeBands(words);
       if (!decoded.ok) throw new UnusableInput(`bands: ${bandProblemText(decoded.problem)}`);
-      return { readings: decoded.readings.map(shown) };
+      return { readings: decoded.decodings.map(shown) };
     },
   },
   analyse: {

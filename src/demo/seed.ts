@@ -10,8 +10,8 @@ import { donorForm } from '../features/donor/intake/schema';
 import { openingStepForm, reassemblyForm } from '../features/donor/open/schema';
 import { takePart } from '../features/donor/harvest/takePart';
 import { mountPart } from '../features/donor/harvest/commands';
-import { acceptReading } from '../features/donor/identify/commands';
-import { readingId } from '../features/donor/identify/decodings';
+import { acceptDecoding } from '../features/donor/identify/commands';
+import { decodingId } from '../features/donor/identify/decodings';
 import { registerDonor } from '../features/donor/intake/commands';
 import { finishStation } from '../features/donor/shared/commands';
 import { addOpeningStep, noteReassembly, startClock, stopClock } from '../features/donor/open/commands';
@@ -97,7 +97,7 @@ async function playStep(stage: Stage, code: string, step: Step, known: KnownPart
     });
     const reading = readings.find(({ rule }) => step.rule === undefined || rule === step.rule);
     if (!reading) throw new Error(`The demo takes a reading of ${step.take}, but no rule reads “${part?.marking}”.`);
-    done(step.take, await acceptReading(app, { code, ref: step.take, reading: readingId(reading) }));
+    done(step.take, await acceptDecoding(app, { code, ref: step.take, decoding: decodingId(reading) }));
   } else if ('harvest' in step) {
     const outcome = await takePart(app, { code, ref: step.harvest, bin: step.bin });
     done(step.harvest, outcome);

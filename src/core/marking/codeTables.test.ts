@@ -87,7 +87,7 @@ test('JEDEC prefixes, Pro Electron letters and JIS letters tell the kind of an u
   expect(Object.keys(JIS_LETTER).sort().join('')).toBe('ABCDJKM');
   for (const [letter, { kinds }] of Object.entries(PRO_ELECTRON_USE))
     for (const kind of kinds)
-      expect(decodeMarking(`B${letter}X987`, { kind }).some((reading) => reading.kind === kind)).toBe(true);
+      expect(decodeMarking(`B${letter}X987`, { kind }).some((decoding) => decoding.kind === kind)).toBe(true);
   for (const [letter, { kinds }] of Object.entries(JIS_LETTER))
     expect(decodeMarking(`2S${letter}9876`)[0]).toMatchObject({ kind: kinds[0], ratings: {} });
 });

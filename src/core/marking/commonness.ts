@@ -1,5 +1,5 @@
 import { E24 } from './preferredValues';
-import type { Draft } from './reading';
+import type { Draft } from './decoding';
 
 /** Weights by value; anything else gets `other`. */
 interface Weights {

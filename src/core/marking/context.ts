@@ -1,5 +1,5 @@
 import { packageRule, type KindName, type PackageGroup } from '../part';
-import type { Draft, MarkingContext } from './reading';
+import type { Draft, MarkingContext } from './decoding';
 
 /** Kinds that a person mixes up from outside, so that one does not shut the other out. */
 const COUSINS: readonly (readonly KindName[])[] = [

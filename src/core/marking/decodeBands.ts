@@ -1,6 +1,6 @@
 import { formatQuantity } from '../quantity';
 import { isE24, isE96 } from './preferredValues';
-import type { Reading } from './reading';
+import type { Decoding } from './decoding';
 import { COLOUR_SPELLINGS, COLOURS } from './resistorColours';
 
 export type BandProblem =
@@ -23,7 +23,7 @@ export function bandProblemText(problem: BandProblem): string {
  */
 export function decodeBands(
   colours: readonly string[],
-): { ok: true; readings: Reading[] } | { ok: false; problem: BandProblem } {
+): { ok: true; decodings: Decoding[] } | { ok: false; problem: BandProblem } {
   const bands = colours.map((colour) => COLOUR_SPELLINGS[colour.trim().toLowerCase()] ?? colour.trim().toLowerCase());
   const unknown = bands.findIndex((colour) => !(colour in COLOURS));
   if (unknown >= 0)
@@ -31,7 +31,7 @@ export function decodeBands(
   if (bands.length === 1 && bands[0] === 'black')
     return {
       ok: true,
-      readings: [
+      decodings: [
         {
           kind: 'resistor',
           confidence: 0.9,
@@ -46,24 +46,24 @@ export function decodeBands(
   if (bands.length < 3 || bands.length > 6) return { ok: false, problem: { kind: 'wrong-count', count: bands.length } };
 
   const found = [readOneWay(bands, 'as given'), readOneWay([...bands].reverse(), 'turned round')].filter(
-    (reading) => reading !== undefined,
+    (decoding) => decoding !== undefined,
   );
   const distinct = found.filter(
-    (reading, index) => index === 0 || reading.ratings.resistance !== found[0]?.ratings.resistance,
+    (decoding, index) => index === 0 || decoding.ratings.resistance !== found[0]?.ratings.resistance,
   );
   const weights = distinct.map(({ onSeries }) => (onSeries ? 1 : 0.15));
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const ceiling = distinct.length === 1 ? (distinct[0]?.onSeries ? 0.95 : 0.6) : 1;
-  const readings = distinct
-    .map(({ onSeries: _, ...reading }, index) => ({
-      ...reading,
+  const decodings = distinct
+    .map(({ onSeries: _, ...decoding }, index) => ({
+      ...decoding,
       confidence: Number(((ceiling * (weights[index] ?? 0)) / total).toFixed(3)),
     }))
     .sort((a, b) => b.confidence - a.confidence);
-  return { ok: true, readings };
+  return { ok: true, decodings };
 }
 
-function readOneWay(bands: readonly string[], direction: string): (Reading & { onSeries: boolean }) | undefined {
+function readOneWay(bands: readonly string[], direction: string): (Decoding & { onSeries: boolean }) | undefined {
   const digitCount = bands.length >= 5 ? 3 : 2;
   const digits = bands.slice(0, digitCount).map((colour) => COLOURS[colour]?.digit);
   const multiplier = COLOURS[bands[digitCount] ?? '']?.multiplier;

@@ -1,7 +1,7 @@
 import { commonness } from './commonness';
 import { contextFit } from './context';
 import { knownNames, namesLike } from './knownNames';
-import type { Draft, MarkingContext, Reading, SetApart } from './reading';
+import type { Draft, MarkingContext, Decoding, SetApart } from './decoding';
 import { REGISTER_RULES, rulesFor } from './rules';
 import { spansOf, type Span } from './spans';
 import { AFTER_CHANGES, changed, CHANGE_COST, filled, respelled, type Variant } from './wear';
@@ -18,7 +18,7 @@ interface Candidate {
   readonly readAs: string | undefined;
   /** The run of the text that was read. */
   readonly number: string;
-  readonly source: Reading['source'];
+  readonly source: Decoding['source'];
   readonly apart: readonly SetApart[];
 }
 
@@ -49,14 +49,14 @@ const LONGEST_PRINT = 40;
  * @returns an empty list when no rule knows the marking
  * @example decodeMarking('12N65', { kind: 'nmos' })[0].ratings // { id: 12, vds: 650 }
  */
-export function decodeMarking(marking: string, context: MarkingContext = {}): Reading[] {
+export function decodeMarking(marking: string, context: MarkingContext = {}): Decoding[] {
   const typed = marking.trim().replace(/\s+/g, ' ');
   const text = typed.toUpperCase();
   if (text === '' || text.length > 80) return [];
   const clean = text.includes('?') ? [] : candidatesOf(typed, text, context);
   if (totalOf(clean.filter(({ rule }) => !isRegister(rule))) >= GOOD_ENOUGH) return rank(clean, { worn: false });
-  const readings = [...clean, ...wornCandidates(text, context)];
-  return rank(readings, { worn: readings.length > clean.length, asOther: asAnotherKind(typed, text, context) });
+  const decodings = [...clean, ...wornCandidates(text, context)];
+  return rank(decodings, { worn: decodings.length > clean.length, asOther: asAnotherKind(typed, text, context) });
 }
 
 /** How clearly the text is a number of another kind: then it may not be worn, but the kind mistaken. */
@@ -199,7 +199,10 @@ function throughVariants(text: string, found: readonly Candidate[], attempt: (va
   else if (gaps === 0) changed(text, 2).forEach(attempt);
 }
 
-function rank(candidates: readonly Candidate[], { worn, asOther = 0 }: { worn: boolean; asOther?: number }): Reading[] {
+function rank(
+  candidates: readonly Candidate[],
+  { worn, asOther = 0 }: { worn: boolean; asOther?: number },
+): Decoding[] {
   const best = distinct(candidates, worn);
   if (best.length === 0) return [];
   const total = best.reduce((sum, { worth }) => sum + worth, 0);
@@ -211,7 +214,7 @@ function rank(candidates: readonly Candidate[], { worn, asOther = 0 }: { worn: b
   return best
     .sort((a, b) => b.worth - a.worth)
     .slice(0, MOST_READINGS)
-    .map(({ candidate: { rule, draft, readAs, number, source, apart }, worth }): Reading => {
+    .map(({ candidate: { rule, draft, readAs, number, source, apart }, worth }): Decoding => {
       const { kind, ratings, facts, why } = draft;
       return {
         kind,

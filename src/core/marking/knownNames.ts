@@ -1,5 +1,5 @@
 import { CHIP_FAMILIES, type ChipFamily } from '../chips';
-import type { Draft, MarkingContext } from './reading';
+import type { Draft, MarkingContext } from './decoding';
 import { BIPOLAR_TYPES, FET_TYPES, THYRISTOR_TYPES } from './types/transistorTypes';
 import { DIODE_TYPES } from './types/diodeTypes';
 import { mayBeTakenFor } from './wear';

@@ -15,20 +15,20 @@ describe('resistor bands, IEC 60062 (from memory)', () => {
     ${'gray red brown silver'}           | ${820}     | ${0.1}
   `('$bands is $resistance Ω', ({ bands, resistance, tolerance }) => {
     const decoded = decodeBands(bands.split(' '));
-    const first = decoded.ok ? decoded.readings[0] : undefined;
+    const first = decoded.ok ? decoded.decodings[0] : undefined;
     expect(first?.ratings.resistance).toBeCloseTo(resistance, 9);
     expect(first?.ratings.tolerance).toBeCloseTo(tolerance, 9);
   });
 
   test('a band that can be read both ways gives both readings, the preferred value first', () => {
     const decoded = decodeBands(['brown', 'red', 'red', 'brown']);
-    const readings = decoded.ok ? decoded.readings : [];
-    expect(readings.length).toBeGreaterThan(0);
-    expect(readings.reduce((sum, { confidence }) => sum + confidence, 0)).toBeLessThanOrEqual(1);
+    const decodings = decoded.ok ? decoded.decodings : [];
+    expect(decodings.length).toBeGreaterThan(0);
+    expect(decodings.reduce((sum, { confidence }) => sum + confidence, 0)).toBeLessThanOrEqual(1);
   });
 
   test('one black band is a link', () => {
-    expect(decodeBands(['black'])).toMatchObject({ ok: true, readings: [{ ratings: { resistance: 0 } }] });
+    expect(decodeBands(['black'])).toMatchObject({ ok: true, decodings: [{ ratings: { resistance: 0 } }] });
   });
 
   test('a wrong colour is named with its place', () => {
@@ -44,7 +44,7 @@ describe('resistor bands, IEC 60062 (from memory)', () => {
       for (let power = 0; power <= 5; power += 1) {
         const bands = [colours[Math.floor(step / 10)], colours[step % 10], colours[power], 'gold'] as string[];
         const decoded = decodeBands(bands);
-        expect(decoded.ok && decoded.readings[0]?.ratings.resistance).toBeCloseTo(step * 10 ** power, 6);
+        expect(decoded.ok && decoded.decodings[0]?.ratings.resistance).toBeCloseTo(step * 10 ** power, 6);
       }
   });
 });
@@ -121,11 +121,11 @@ describe('markings', () => {
     ${'DB107'}             | ${'bridge'}     | ${{ ifav: 1, vrrm: 1000 }}                                | ${'list'}
     ${'BZX85C5V1'}         | ${'diode'}      | ${{ vz: 5.1, tolerance: 0.05 }}                           | ${'zener'}
   `('$marking as $kind ($why)', ({ marking, kind, ratings }) => {
-    const reading = best(marking, { kind });
-    expect(reading?.kind).toBe(kind);
+    const decoding = best(marking, { kind });
+    expect(decoding?.kind).toBe(kind);
     for (const [name, value] of Object.entries<number>(ratings))
-      expect(Math.abs((reading?.ratings[name as 'vds'] ?? NaN) / (value || 1) - (value ? 1 : 0))).toBeLessThan(1e-6);
-    expect(reading?.why).not.toBe('');
+      expect(Math.abs((decoding?.ratings[name as 'vds'] ?? NaN) / (value || 1) - (value ? 1 : 0))).toBeLessThan(1e-6);
+    expect(decoding?.why).not.toBe('');
   });
 
   // The same without a word on what kind of part it is: the first reading must be the one a person would make.
@@ -149,11 +149,11 @@ describe('markings', () => {
     ${'49R9'}     | ${'resistor'}  | ${{ resistance: 49.9 }}                  | ${'E96'}
     ${'R22'}      | ${'resistor'}  | ${{ resistance: 0.22 }}                  | ${'a sense resistor'}
   `('$marking alone is $kind first ($why)', ({ marking, kind, ratings }) => {
-    const reading = best(marking);
-    expect(reading?.kind).toBe(kind);
-    expect(reading?.confidence).toBeGreaterThan(0.5);
+    const decoding = best(marking);
+    expect(decoding?.kind).toBe(kind);
+    expect(decoding?.confidence).toBeGreaterThan(0.5);
     for (const [name, value] of Object.entries<number>(ratings))
-      expect(reading?.ratings[name as 'vds']).toBeCloseTo(value, 12);
+      expect(decoding?.ratings[name as 'vds']).toBeCloseTo(value, 12);
   });
 
   test.each(['4N35', '2N3904', 'IRF840', '229'])('%s is no sure capacitor or resistor', (marking) => {
@@ -171,9 +171,9 @@ describe('markings', () => {
     ${''}       | ${'nmos'}     | ${'nothing printed'}
     ${'HELLO'}  | ${'resistor'} | ${'no code'}
   `('$marking is not taken for $kind ($why)', ({ marking, kind }) => {
-    for (const reading of decodeMarking(marking, { kind })) {
-      expect(reading.confidence).toBeLessThan(0.25);
-      expect(reading.readAs ?? Object.keys(reading.ratings).join()).not.toBe(marking);
+    for (const decoding of decodeMarking(marking, { kind })) {
+      expect(decoding.confidence).toBeLessThan(0.25);
+      expect(decoding.readAs ?? Object.keys(decoding.ratings).join()).not.toBe(marking);
     }
   });
 
@@ -187,19 +187,19 @@ describe('markings', () => {
   });
 
   test('bare digits on a tab package stay open between Schottky and ultrafast where the volts allow both', () => {
-    const readings = decodeMarking('1660', { package: 'TO-220' });
-    expect(readings.filter(({ kind }) => kind === 'diode').map(({ ratings }) => ratings.vrrm)).toEqual([60, 600]);
+    const decodings = decodeMarking('1660', { package: 'TO-220' });
+    expect(decodings.filter(({ kind }) => kind === 'diode').map(({ ratings }) => ratings.vrrm)).toEqual([60, 600]);
   });
 
   test('confidences lie in (0, 1] and add up to at most 1, best first, whatever is typed', () => {
     fc.assert(
       fc.property(fc.stringMatching(/^[0-9A-Z.]{1,8}$/), (marking) => {
-        const readings = decodeMarking(marking);
-        const confidences = readings.map(({ confidence }) => confidence);
+        const decodings = decodeMarking(marking);
+        const confidences = decodings.map(({ confidence }) => confidence);
         expect(confidences.reduce((sum, confidence) => sum + confidence, 0)).toBeLessThanOrEqual(1);
         expect([...confidences].sort((a, b) => b - a)).toEqual(confidences);
-        for (const reading of readings)
-          for (const value of Object.values(reading.ratings)) expect(Number.isFinite(value)).toBe(true);
+        for (const decoding of decodings)
+          for (const value of Object.values(decoding.ratings)) expect(Number.isFinite(value)).toBe(true);
       }),
       { seed: 7, numRuns: 2000 },
     );

@@ -1,16 +1,16 @@
 import fc from 'fast-check';
-import { decodeMarking, type MarkingContext, type Reading } from '.';
+import { decodeMarking, type MarkingContext, type Decoding } from '.';
 import { MARKING_CASES, type MarkingCase } from './fixtures/markings';
 
 /** Whether a reading says what the table says. */
-function message(reading: Reading | undefined, { kind, ratings, facts }: MarkingCase): boolean {
+function message(decoding: Decoding | undefined, { kind, ratings, facts }: MarkingCase): boolean {
   return (
-    reading?.kind === kind &&
+    decoding?.kind === kind &&
     Object.entries(ratings).every(([name, value]) => {
-      const read = reading.ratings[name as 'vds'];
+      const read = decoding.ratings[name as 'vds'];
       return read !== undefined && Math.abs(read - value) <= Math.abs(value) * 1e-6;
     }) &&
-    Object.entries(facts).every(([name, value]) => reading.facts?.[name] === value)
+    Object.entries(facts).every(([name, value]) => decoding.facts?.[name] === value)
   );
 }
 
@@ -83,9 +83,9 @@ test('of 100 worn markings the right reading is first for at least 70 and among 
     for (let drawn = 0; drawn < 100; drawn += 1) {
       const [one] = pool.splice(Math.floor(random() * pool.length), 1);
       if (!one) break;
-      const readings = decodeMarking(worn(one.marking, random), { kind: one.kind });
-      if (message(readings[0], one)) first += 1;
-      if (readings.slice(0, 3).some((reading) => message(reading, one))) three += 1;
+      const decodings = decodeMarking(worn(one.marking, random), { kind: one.kind });
+      if (message(decodings[0], one)) first += 1;
+      if (decodings.slice(0, 3).some((decoding) => message(decoding, one))) three += 1;
     }
     return { first, three };
   });
@@ -168,9 +168,9 @@ test('a reading of worn print says which text it took', () => {
 test('confidences stay over nothing and add up to at most 1, whatever is filled in or changed', () => {
   fc.assert(
     fc.property(fc.stringMatching(/^[0-9A-Z?]{2,7}$/), (text) => {
-      const readings = decodeMarking(text);
-      expect(readings.reduce((sum, { confidence }) => sum + confidence, 0)).toBeLessThanOrEqual(1);
-      for (const { confidence, ratings } of readings) {
+      const decodings = decodeMarking(text);
+      expect(decodings.reduce((sum, { confidence }) => sum + confidence, 0)).toBeLessThanOrEqual(1);
+      for (const { confidence, ratings } of decodings) {
         expect(confidence).toBeGreaterThan(0);
         for (const value of Object.values(ratings)) expect(Number.isFinite(value)).toBe(true);
       }

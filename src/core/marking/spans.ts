@@ -1,4 +1,4 @@
-import type { SetApart } from './reading';
+import type { SetApart } from './decoding';
 
 /** A run of a text's words, read as one number, with what stood beside it. */
 export interface Span {

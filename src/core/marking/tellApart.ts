@@ -1,6 +1,6 @@
 import { kindRule, RATINGS, type KindName, type RatingName } from '../part';
 import { formatQuantity } from '../quantity';
-import type { Reading } from './reading';
+import type { Decoding } from './decoding';
 
 /** A second reading this close to the first leaves the matter open. */
 const CLOSE = 0.5;
@@ -10,8 +10,8 @@ const CLOSE = 0.5;
  * the case, or what stands beside the part. Common practice, no source.
  * @returns undefined when the first reading stands well ahead, or there is none
  */
-export function tellApart(readings: readonly Reading[]): string | undefined {
-  const [first, second] = readings;
+export function tellApart(decodings: readonly Decoding[]): string | undefined {
+  const [first, second] = decodings;
   if (!first || !second || second.confidence < CLOSE * first.confidence) return undefined;
   return (
     byKind(first, second) ??
@@ -61,7 +61,7 @@ const PAIRS: readonly (readonly [KindName, KindName, string])[] = [
   ],
 ];
 
-function byKind({ kind }: Reading, { kind: other }: Reading): string | undefined {
+function byKind({ kind }: Decoding, { kind: other }: Decoding): string | undefined {
   if (kind === other) return undefined;
   const known = PAIRS.find(([a, b]) => (a === kind && b === other) || (a === other && b === kind));
   return (
@@ -70,7 +70,7 @@ function byKind({ kind }: Reading, { kind: other }: Reading): string | undefined
   );
 }
 
-function byTechnology({ facts }: Reading, { facts: other }: Reading): string | undefined {
+function byTechnology({ facts }: Decoding, { facts: other }: Decoding): string | undefined {
   const both = [facts?.technology, other?.technology];
   return both.includes('schottky') && both.includes('fast')
     ? 'Diode mode: a Schottky drops 0.15 to 0.35 V, an ultrafast over 0.45 V.'
@@ -89,7 +89,7 @@ const MEASURED: Partial<Record<RatingName, string>> = {
   current: 'Look for the rating on the board’s print',
 };
 
-function byRatings(first: Reading, second: Reading): string | undefined {
+function byRatings(first: Decoding, second: Decoding): string | undefined {
   const apart = (Object.keys(first.ratings) as RatingName[]).filter(
     (name) => second.ratings[name] !== undefined && second.ratings[name] !== first.ratings[name],
   );
@@ -103,7 +103,7 @@ function byRatings(first: Reading, second: Reading): string | undefined {
   return `No meter tells ${label} (${values}): take the lower until a datasheet settles it, or see what its place demands.`;
 }
 
-function byFamily({ facts }: Reading, { facts: other }: Reading): string | undefined {
+function byFamily({ facts }: Decoding, { facts: other }: Decoding): string | undefined {
   return facts?.family && other?.family
     ? `Follow its pins: ${facts.family} and ${other.family} differ in where ground and supply lie.`
     : undefined;

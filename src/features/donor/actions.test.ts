@@ -1,8 +1,8 @@
 import { shareContext } from '../../db/testing/sharedContext';
 import { temporaryContext } from '../../db/testing/temporaryContext';
 import { blamed, formOf } from '../../ui/form/testing/forms';
-import { readingId, readingsOf } from './identify/decodings';
-import { acceptReadingAction, logPartAction, placePartAction, typeRatingAction } from './identify/actions';
+import { decodingId, decodingsOf } from './identify/decodings';
+import { acceptDecodingAction, logPartAction, placePartAction, typeRatingAction } from './identify/actions';
 import { addNoteAction, finishStationAction, recordLineAction, undoAction, undoLatestAction } from './shared/actions';
 import { addStoreAction, readStoreAction, removeStoreAction } from './safe/actions';
 import { amendDonorAction, registerDonorAction } from './intake/actions';
@@ -72,10 +72,10 @@ test.each`
 
 test('readings, ratings, measurements, bins and notes are held against their schemas', async () => {
   const of = { code, ref: 'Q1' };
-  expect(blamed(await acceptReadingAction(of, formOf({ reading: 'x'.repeat(301) })))).toEqual(['reading']);
-  expect(blamed(await acceptReadingAction(of, formOf({ reading: 'nmos no-such-rule' })))).toEqual([undefined]);
-  const [reading] = readingsOf({ kind: 'nmos', package: null, marking: '12N65', block: null }).map(readingId);
-  expect(await acceptReadingAction(of, formOf({ reading: reading ?? '' }))).toMatchObject({ ok: true });
+  expect(blamed(await acceptDecodingAction(of, formOf({ decoding: 'x'.repeat(301) })))).toEqual(['decoding']);
+  expect(blamed(await acceptDecodingAction(of, formOf({ decoding: 'nmos no-such-rule' })))).toEqual([undefined]);
+  const [reading] = decodingsOf({ kind: 'nmos', package: null, marking: '12N65', block: null }).map(decodingId);
+  expect(await acceptDecodingAction(of, formOf({ decoding: reading ?? '' }))).toMatchObject({ ok: true });
   expect(blamed(await typeRatingAction(of, formOf({ rating: 'vds', value: '650V', source: 'hearsay' })))).toEqual([
     'source',
   ]);

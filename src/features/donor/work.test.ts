@@ -10,8 +10,8 @@ import { donorForm } from './intake/schema';
 import { partForm } from './identify/schema';
 import { storeForm } from './safe/schema';
 import { takePart } from './harvest/takePart';
-import { acceptReading, logPartForm, removePart, typeRating } from './identify/commands';
-import { readingId, readingsOf } from './identify/decodings';
+import { acceptDecoding, logPartForm, removePart, typeRating } from './identify/commands';
+import { decodingId, decodingsOf } from './identify/decodings';
 import { amendDonor, restoreDonor, archiveDonor, registerDonor } from './intake/commands';
 import { finishStation, goOn } from './shared/commands';
 import { recordLine } from './shared/recordLine';
@@ -48,11 +48,11 @@ const messages = (outcome: { ok: boolean; problems?: readonly { message: string 
   outcome.problems?.map(({ message }) => message).join(' ') ?? '';
 
 const READING_12N65 =
-  readingsOf({ kind: 'nmos', package: null, marking: '12N65', block: null }).map(readingId)[0] ?? '';
+  decodingsOf({ kind: 'nmos', package: null, marking: '12N65', block: null }).map(decodingId)[0] ?? '';
 
 async function aGoodMosfet(ref: string) {
   await type(`${ref} nmos to-220 marked 12N65`);
-  await acceptReading(fixture.app, { code, ref, reading: READING_12N65 });
+  await acceptDecoding(fixture.app, { code, ref, decoding: READING_12N65 });
   await type(`${ref} measures sd 0.51 ds OL gs OL`);
 }
 
@@ -108,7 +108,7 @@ describe('what the shop knows of a number', () => {
 
   test('cannot be taken back from under another part that rests on it', async () => {
     await type('q1 nmos marked 12N65');
-    const taught = await acceptReading(fixture.app, { code, ref: 'Q1', reading: READING_12N65 });
+    const taught = await acceptDecoding(fixture.app, { code, ref: 'Q1', decoding: READING_12N65 });
     const rests = await type('q2 nmos marked 12N65');
     const undo = async (outcome: typeof taught) => undoStep(fixture.app, outcome.ok ? (outcome.undo ?? '') : '');
     expect(await undo(taught)).toMatchObject({ ok: false });

@@ -1,7 +1,7 @@
 'use client';
 
 import { useId, useState, type ReactNode } from 'react';
-import { bandProblemText, COLOURS, decodeBands, decodeMarking, type Reading } from '../../core/marking';
+import { bandProblemText, COLOURS, decodeBands, decodeMarking, type Decoding } from '../../core/marking';
 import { KIND_NAMES, kindFromWord, kindRule, RATINGS, type RatingName } from '../../core/part';
 import { formatDuration, formatQuantity, parseQuantity, problemText, type Unit } from '../../core/quantity';
 import { bleedThrough, CAPACITANCE_UPPER, hazardBand, storedEnergy, suggestBleed } from '../../core/safety';
@@ -65,10 +65,10 @@ function Typed({
   );
 }
 
-function Readings({ readings }: { readings: readonly Reading[] }) {
+function Decodings({ decodings }: { decodings: readonly Decoding[] }) {
   return (
     <ol className="dotted text-[13.5px]" aria-live="polite">
-      {readings.map(({ kind, rule, confidence, ratings, why }) => (
+      {decodings.map(({ kind, rule, confidence, ratings, why }) => (
         <li key={kind + rule + why} className="grid grid-cols-[52px_1fr] gap-x-3 py-1.5">
           <span className="q">{Math.round(confidence * 100)} %</span>
           <span>
@@ -92,7 +92,7 @@ function MarkingSum() {
   const [marking, setMarking] = useState('12N65');
   const [kindText, setKind] = useState('');
   const kind = kindFromWord(kindText);
-  const readings = marking.trim() === '' ? [] : decodeMarking(marking, kind ? { kind } : {});
+  const decodings = marking.trim() === '' ? [] : decodeMarking(marking, kind ? { kind } : {});
   return (
     <Sum
       title="Read a marking"
@@ -109,8 +109,8 @@ function MarkingSum() {
           }
         />
       </div>
-      {readings.length > 0 ? (
-        <Readings readings={readings} />
+      {decodings.length > 0 ? (
+        <Decodings decodings={decodings} />
       ) : (
         <p className="text-[13px] text-ink-2">No rule knows this marking.</p>
       )}
@@ -132,7 +132,7 @@ function BandsSum() {
       message={`Three to six bands from the end nearest a lead: ${Object.keys(COLOURS).join(', ')}.`}
     >
       <Typed label="bands" value={text} onText={setText} problem={problem} />
-      {decoded.ok && <Readings readings={decoded.readings} />}
+      {decoded.ok && <Decodings decodings={decoded.decodings} />}
     </Sum>
   );
 }

@@ -1,6 +1,6 @@
 import { formatQuantity } from '../../quantity';
 import { isE24 } from '../preferredValues';
-import { PRACTICE, type Draft, type MarkingRule } from '../reading';
+import { PRACTICE, type Draft, type MarkingRule } from '../decoding';
 import { CHIP_VOLTAGE, picofaradCode, toleranceOf, voltageCode } from './capacitorCodes';
 import { readPrinted } from './printedCapacitor';
 

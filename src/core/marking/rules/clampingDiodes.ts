@@ -1,4 +1,4 @@
-import { DATASHEETS, type MarkingRule } from '../reading';
+import { DATASHEETS, type MarkingRule } from '../decoding';
 import { ZENER_SERIES } from '../types/diodeTypes';
 
 /** Rules for diodes that are used for their breakdown: zeners and surge clamps. */

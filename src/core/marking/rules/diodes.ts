@@ -1,4 +1,4 @@
-import { DATASHEETS, PRACTICE, type Draft, type MarkingContext, type MarkingRule } from '../reading';
+import { DATASHEETS, PRACTICE, type Draft, type MarkingContext, type MarkingRule } from '../decoding';
 import { DIODE_FAMILIES, LETTERED_FAMILIES, VOLTAGE_LETTERS, type DiodeTechnology } from '../types/diodeTypes';
 
 type DiodeKind = 'diode' | 'dual-diode';

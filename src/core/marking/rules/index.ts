@@ -1,5 +1,5 @@
 import type { KindName } from '../../part';
-import type { MarkingRule } from '../reading';
+import type { MarkingRule } from '../decoding';
 import { BRIDGE_RULES } from './bridges';
 import { CAPACITOR_RULES } from './capacitors';
 import { CLAMPING_DIODE_RULES } from './clampingDiodes';

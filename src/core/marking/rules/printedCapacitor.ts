@@ -1,6 +1,6 @@
 import { formatQuantity } from '../../quantity';
 import { isE24 } from '../preferredValues';
-import type { Draft } from '../reading';
+import type { Draft } from '../decoding';
 import {
   picofaradCode,
   temperatureCharacteristic,

@@ -1,5 +1,5 @@
 import { formatQuantity } from '../../quantity';
-import { PRACTICE, type Draft, type MarkingRule } from '../reading';
+import { PRACTICE, type Draft, type MarkingRule } from '../decoding';
 
 /** Volts at 1 mA with the largest continuous voltages, AC rms and DC. Practice tables, industry-wide, from memory. */
 const VARISTOR_TABLE: readonly (readonly [vn: number, ac: number, dc: number])[] = [

@@ -1,5 +1,5 @@
 import type { KindName } from '../../part';
-import type { Draft, MarkingRule } from '../reading';
+import type { Draft, MarkingRule } from '../decoding';
 
 /** First letter of a Pro Electron number: the material. Source: Pro Electron numbering, from memory. */
 export const PRO_ELECTRON_MATERIAL: Readonly<Record<string, string>> = {

@@ -1,4 +1,4 @@
-import { PRACTICE, type Draft, type MarkingRule } from '../reading';
+import { PRACTICE, type Draft, type MarkingRule } from '../decoding';
 
 const FIXED_VOLTS: Readonly<Record<string, number>> = {
   '33': 3.3,

@@ -1,7 +1,7 @@
 import { packageRule } from '../../part';
 import { formatQuantity, parseQuantity } from '../../quantity';
 import { E24, isE24, isE96 } from '../preferredValues';
-import { PRACTICE, type Draft, type MarkingContext, type MarkingRule } from '../reading';
+import { PRACTICE, type Draft, type MarkingContext, type MarkingRule } from '../decoding';
 
 /** EIA-96 multiplier letters. Source: EIA-96, from memory. */
 export const EIA96_MULTIPLIER: Readonly<Record<string, number>> = {

@@ -1,4 +1,4 @@
-import { PRACTICE, type Draft, type MarkingContext, type MarkingRule } from '../reading';
+import { PRACTICE, type Draft, type MarkingContext, type MarkingRule } from '../decoding';
 
 /** Types whose number looks like current-N-voltage and is not: optocouplers, JEDEC numbers, germanium diodes. */
 const NOT_CURRENT_VOLTAGE = /^(?:4N(?:2[5-9]|3[0-8])|6N13[5-9]|[123]N\d{3,4}|1N34)[A-Z]?$/;

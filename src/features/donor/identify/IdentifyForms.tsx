@@ -7,33 +7,33 @@ import { ActionForm } from '../../../ui/form/ActionForm';
 import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
 import { ScoreRule } from '../../../ui/judgement/ScoreRule';
 import {
-  acceptClearReadingsAction,
-  acceptReadingAction,
+  acceptClearDecodingsAction,
+  acceptDecodingAction,
   placePartAction,
   removePartAction,
   typeRatingAction,
 } from './actions';
-import type { PartIdentity, ReadingView } from './partIdentity.server';
+import type { PartIdentity, DecodingView } from './partIdentity.server';
 
 /** The ranked readings of a marking; one is taken as the part's. */
-export function ReadingsForm({
+export function DecodingsForm({
   code,
   refName,
-  readings,
+  decodings,
   taken = [],
   label = `Readings of ${refName}`,
 }: {
   code: string;
   refName: string;
-  readings: readonly ReadingView[];
+  decodings: readonly DecodingView[];
   /** Ids of readings that were taken already. */
   taken?: readonly string[];
   label?: string;
 }) {
   return (
-    <ActionForm action={acceptReadingAction.bind(null, { code, ref: refName })} label={label}>
+    <ActionForm action={acceptDecodingAction.bind(null, { code, ref: refName })} label={label}>
       <ol className="dotted">
-        {readings.map(({ id, kind, why, percent, confidence, rule, readAs }) => (
+        {decodings.map(({ id, kind, why, percent, confidence, rule, readAs }) => (
           <li key={id} className="grid grid-cols-[58px_1fr_auto] items-baseline gap-x-3 py-2">
             <span className="q">
               {percent}
@@ -48,7 +48,7 @@ export function ReadingsForm({
             {taken.includes(id) ? (
               <span className="text-[12px] text-ink-2">taken</span>
             ) : (
-              <SubmitButton name="reading" value={id}>
+              <SubmitButton name="decoding" value={id}>
                 Take it
               </SubmitButton>
             )}
@@ -136,7 +136,7 @@ export function RatingForm({
 export function TakeClear({ code, count }: { code: string; count: number }) {
   return (
     <div className="mt-2">
-      <ActionButton action={() => acceptClearReadingsAction(code)}>
+      <ActionButton action={() => acceptClearDecodingsAction(code)}>
         {count === 1 ? 'Take the clear reading' : `Take the ${count} clear readings`}
       </ActionButton>
     </div>

@@ -112,7 +112,7 @@ export function PartEntry({
         </datalist>
       </ActionForm>
       {pointing && <PointingTray refs={refs} form={holder} onChange={ask} />}
-      <LiveReading preview={preview} />
+      <LiveDecoding preview={preview} />
     </div>
   );
 }
@@ -157,7 +157,7 @@ function useMarkingPreview(code: string, holder: React.RefObject<HTMLDivElement 
   return { preview, ask };
 }
 
-function LiveReading({ preview }: { preview: MarkingPreview | null }) {
+function LiveDecoding({ preview }: { preview: MarkingPreview | null }) {
   return (
     <div
       aria-live="polite"
@@ -169,9 +169,9 @@ function LiveReading({ preview }: { preview: MarkingPreview | null }) {
         <>
           <p>
             <span className="mr-1.5 font-mono">{preview.marking}</span>
-            {preview.readings.length === 0
+            {preview.decodings.length === 0
               ? 'is known to no rule'
-              : preview.readings.map(({ kind, why, percent }, index) => (
+              : preview.decodings.map(({ kind, why, percent }, index) => (
                   <span key={why} className={index === 0 ? '' : 'text-ink-2'}>
                     {index > 0 && ' · '}
                     <span className="q">{percent}</span> {kind}, {why}

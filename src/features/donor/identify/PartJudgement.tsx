@@ -5,7 +5,7 @@ import { Facts } from '../../../ui/value/Facts';
 import type { PartIdentity } from './partIdentity.server';
 import type { IdentifiedPartView } from './view.server';
 import { ChipCard } from './ChipCard';
-import { PlaceForm, RatingForm, ReadingsForm, StrikePart } from './IdentifyForms';
+import { PlaceForm, RatingForm, DecodingsForm, StrikePart } from './IdentifyForms';
 import { IssueForm, IssueList } from '../shared/IssueList';
 import { UnknownChip } from './UnknownChip';
 
@@ -27,7 +27,7 @@ export function PartJudgement({
         {part.subtitle && <p className="mt-1 text-[12.5px] text-ink-2">{part.subtitle}</p>}
       </div>
       <Misfits code={code} refName={part.ref} identity={identity} />
-      <Readings code={code} part={part} identity={identity} />
+      <Decodings code={code} part={part} identity={identity} />
       {part.ratings.length > 0 && (
         <Section label="Ratings">
           <Facts
@@ -125,20 +125,25 @@ function Misfits({ code, refName, identity }: { code: string; refName: string; i
       {instead && (
         <div className="mt-2">
           <p className="text-[12.5px] text-ink-2">The next reading that would fit:</p>
-          <ReadingsForm code={code} refName={refName} readings={[instead]} label={`Reading of ${refName} that fits`} />
+          <DecodingsForm
+            code={code}
+            refName={refName}
+            decodings={[instead]}
+            label={`Reading of ${refName} that fits`}
+          />
         </div>
       )}
     </Section>
   );
 }
 
-function Readings({ code, part, identity }: { code: string; part: IdentifiedPartView; identity: PartIdentity }) {
-  const { readings, otherKinds, apart, tell } = identity;
+function Decodings({ code, part, identity }: { code: string; part: IdentifiedPartView; identity: PartIdentity }) {
+  const { decodings, otherKinds, apart, tell } = identity;
   if (part.marking === '') return null;
   return (
     <Section label="What the marking may mean">
-      {readings.length > 0 ? (
-        <ReadingsForm code={code} refName={part.ref} readings={readings.slice(0, 5)} taken={part.taken} />
+      {decodings.length > 0 ? (
+        <DecodingsForm code={code} refName={part.ref} decodings={decodings.slice(0, 5)} taken={part.taken} />
       ) : (
         <p>
           No rule knows it. It stays unknown: note its pins and what each touches, ask a question below, or type what a
@@ -158,7 +163,7 @@ function Readings({ code, part, identity }: { code: string; part: IdentifiedPart
       {otherKinds.length > 0 && (
         <div className="mt-2">
           <p className="text-[12.5px] text-ink-2">As another kind of part it would be clearer:</p>
-          <ReadingsForm code={code} refName={part.ref} readings={otherKinds} label={`${part.ref} as another kind`} />
+          <DecodingsForm code={code} refName={part.ref} decodings={otherKinds} label={`${part.ref} as another kind`} />
         </div>
       )}
     </Section>

@@ -4,8 +4,8 @@ import { z } from 'zod';
 import { appContext } from '../../../db/appContext';
 import {
   logPartForm,
-  acceptReading,
-  acceptClearReadings,
+  acceptDecoding,
+  acceptClearDecodings,
   placePart,
   hintPins,
   typeRating,
@@ -21,14 +21,14 @@ export async function logPartAction(code: string, data: FormData): Promise<FormO
   return submit(partForm, data, (form) => logPartForm(appContext(), key.parse(code), form));
 }
 
-export async function acceptReadingAction(of: z.input<typeof ofPart>, data: FormData): Promise<FormOutcome> {
-  return submit(z.object({ reading: z.string().max(300) }), data, ({ reading }) =>
-    acceptReading(appContext(), { ...ofPart.parse(of), reading }),
+export async function acceptDecodingAction(of: z.input<typeof ofPart>, data: FormData): Promise<FormOutcome> {
+  return submit(z.object({ decoding: z.string().max(300) }), data, ({ decoding }) =>
+    acceptDecoding(appContext(), { ...ofPart.parse(of), decoding }),
   );
 }
 
-export async function acceptClearReadingsAction(code: string): Promise<FormOutcome> {
-  return acceptClearReadings(appContext(), key.parse(code));
+export async function acceptClearDecodingsAction(code: string): Promise<FormOutcome> {
+  return acceptClearDecodings(appContext(), key.parse(code));
 }
 
 export async function placePartAction(

@@ -9,7 +9,7 @@ import { donorForm } from '../intake/schema';
 import { partForm } from './schema';
 import { markingPreview } from './markingPreview.server';
 import { identifyView } from './view.server';
-import { acceptClearReadings, hintPins, logPartForm, placePart } from './commands';
+import { acceptClearDecodings, hintPins, logPartForm, placePart } from './commands';
 import { registerDonor } from '../intake/commands';
 import { addNote, moveIssue } from '../shared/commands';
 import { recordLine } from '../shared/recordLine';
@@ -146,7 +146,7 @@ test('clear readings are taken in one step; the doubtful and what does not fit a
     'd3 diode to-220 marked 1660',
     'q1 nmos switch marked 50N06',
   );
-  const outcome = await acceptClearReadings(fixture.app, code);
+  const outcome = await acceptClearDecodings(fixture.app, code);
   expect(outcome).toMatchObject({
     ok: true,
     message: expect.stringContaining('5 clear readings are taken: F1, BR1, D1, D2, U1.'),
@@ -155,7 +155,7 @@ test('clear readings are taken in one step; the doubtful and what does not fit a
   expect(byRef.D2?.ratings).toMatchObject({ vrrm: { value: 1000, source: 'decoded' } });
   expect(byRef.D1?.part.typeId).toBe(byRef.D2?.part.typeId);
   expect([byRef.D3, byRef.Q1].map((record) => record?.ratings)).toEqual([{}, {}]);
-  expect(await acceptClearReadings(fixture.app, code)).toMatchObject({ ok: false });
+  expect(await acceptClearDecodings(fixture.app, code)).toMatchObject({ ok: false });
   await undoLatest(fixture.app, code);
   expect((await parts()).every(({ ratings }) => Object.keys(ratings).length === 0)).toBe(true);
 });
@@ -231,8 +231,8 @@ test('a marking is read while it is typed: readings, what tells them apart, what
   const ask = (marking: string, more = {}) =>
     markingPreview(fixture.app, code, { marking, kind: '', package: '', block: '', ...more });
   expect(await ask(' ')).toBeNull();
-  expect((await ask('12N65'))?.readings[0]).toMatchObject({ kind: 'N-FET', percent: '88 %' });
-  expect((await ask('UC38?3', { kind: 'ic' }))?.readings[0]?.why).toContain('reading UC3843');
+  expect((await ask('12N65'))?.decodings[0]).toMatchObject({ kind: 'N-FET', percent: '88 %' });
+  expect((await ask('UC38?3', { kind: 'ic' }))?.decodings[0]?.why).toContain('reading UC3843');
   const schottky = await ask('1620', { kind: 'diode', package: 'TO-220', block: 'secondary' });
   expect(schottky?.misfit).toContain('20 V is too little'.replace(' ', '\u00a0'));
   expect(schottky?.instead).toContain('200 V');

@@ -1,6 +1,6 @@
 import { partFromFields } from '../../../core/benchline';
 import type { PinFunction } from '../../../core/chips';
-import { type Reading } from '../../../core/marking';
+import { type Decoding } from '../../../core/marking';
 import {
   BLOCKS,
   DUTIES,
@@ -24,7 +24,7 @@ import { donorStress } from '../../../services/board';
 import { refusal, refuse, refused, run, type Outcome } from '../../../services/command';
 import { lineContext, openDossier } from '../../../services/dossier';
 import { record } from '../shared/writeRecord';
-import { clearReading, readingId, readingsAsOtherKind, readingsOf } from './decodings';
+import { clearDecoding, decodingId, decodingsAsOtherKind, decodingsOf } from './decodings';
 import { deletePart } from './records';
 import { knownPart } from '../shared/knownPart';
 
@@ -76,15 +76,15 @@ export function hintPins(
 }
 
 /** Takes every clear reading of a board at once, in one step. What is doubtful or does not fit is left. */
-export function acceptClearReadings(app: AppContext, code: string): Promise<Outcome> {
+export function acceptClearDecodings(app: AppContext, code: string): Promise<Outcome> {
   return run(app, { scope: 'donor', code, station: 'identify' }, async (edit, donor) => {
     const dossier = openDossier(edit.tx, donor, app.now());
     const unit = await donorStress(dossier);
     const taken: string[] = [];
     for (const record of await dossier.parts()) {
-      const reading = clearReading(record, unit);
-      if (!reading) continue;
-      await takeReading(edit, record.part, reading);
+      const decoding = clearDecoding(record, unit);
+      if (!decoding) continue;
+      await takeDecoding(edit, record.part, decoding);
       taken.push(record.part.ref);
     }
     if (taken.length === 0) return refuse('no-clear-decoding', {});
@@ -93,29 +93,31 @@ export function acceptClearReadings(app: AppContext, code: string): Promise<Outc
 }
 
 /** Takes one reading of the marking as the part's: its ratings are recorded as decoded, with the rule. */
-export function acceptReading(app: AppContext, of: { code: string; ref: string; reading: string }): Promise<Outcome> {
+export function acceptDecoding(app: AppContext, of: { code: string; ref: string; decoding: string }): Promise<Outcome> {
   return run(app, { scope: 'donor', code: of.code, station: 'identify' }, async (edit) => {
     const part = await knownPart(edit, of.ref);
-    const reading = [...readingsOf(part), ...readingsAsOtherKind(part)].find((one) => readingId(one) === of.reading);
-    if (!reading) return refuse('marking-changed', { ref: part.ref });
-    await takeReading(edit, part, reading);
-    return `${part.ref} is read as ${reading.why.replace(/\.$/, '')}.`;
+    const decoding = [...decodingsOf(part), ...decodingsAsOtherKind(part)].find(
+      (one) => decodingId(one) === of.decoding,
+    );
+    if (!decoding) return refuse('marking-changed', { ref: part.ref });
+    await takeDecoding(edit, part, decoding);
+    return `${part.ref} is read as ${decoding.why.replace(/\.$/, '')}.`;
   });
 }
 
-async function takeReading(edit: Edit, part: Part, reading: Reading): Promise<void> {
-  const ratings = Object.entries(reading.ratings).map(([name, value]): NewRating => ({
+async function takeDecoding(edit: Edit, part: Part, decoding: Decoding): Promise<void> {
+  const ratings = Object.entries(decoding.ratings).map(([name, value]): NewRating => ({
     name: name as RatingName,
     value,
-    source: reading.source,
-    rule: reading.rule,
-    confidence: reading.confidence,
+    source: decoding.source,
+    rule: decoding.rule,
+    confidence: decoding.confidence,
   }));
-  const technology = reading.facts?.technology ?? part.technology;
-  const name = reading.readAs ?? reading.number;
-  const typeId = await remember(edit, { ...part, kind: reading.kind, technology, marking: name }, ratings);
+  const technology = decoding.facts?.technology ?? part.technology;
+  const name = decoding.readAs ?? decoding.number;
+  const typeId = await remember(edit, { ...part, kind: decoding.kind, technology, marking: name }, ratings);
   await edit.update('parts', part.id, {
-    kind: reading.kind,
+    kind: decoding.kind,
     technology,
     ...(typeId === undefined ? {} : { typeId }),
   });

@@ -1,27 +1,27 @@
-import { decodeMarking, type Reading } from '../../../core/marking';
+import { decodeMarking, type Decoding } from '../../../core/marking';
 import { recentOf } from '../../../core/recent';
 import { senseCheck, type UnitStress } from '../../../core/sense';
 import type { Part, PartRecord } from '../../../db/repositories/parts';
 
 /** A name for one reading of a marking, the same each time it is read. */
-export function readingId({ kind, rule, ratings, readAs = '' }: Reading): string {
+export function decodingId({ kind, rule, ratings, readAs = '' }: Decoding): string {
   return [kind, rule, ...Object.entries(ratings).flat(), readAs].join(' ');
 }
 
 /** Readings of markings that are remembered: those of a few boards, whose pages show them again and again. */
-const readings = recentOf<readonly Reading[]>(1000);
+const decodings = recentOf<readonly Decoding[]>(1000);
 
 /** The readings of a part's marking, best first, as the Identify station ranks them. */
-export function readingsOf(part: Pick<Part, 'kind' | 'package' | 'marking' | 'block'>): readonly Reading[] {
+export function decodingsOf(part: Pick<Part, 'kind' | 'package' | 'marking' | 'block'>): readonly Decoding[] {
   const { marking, kind } = part;
   if (!marking) return [];
   const of = { kind, package: part.package ?? undefined, place: part.block ?? undefined };
-  return readings(JSON.stringify([marking, of]), () => decodeMarking(marking, of));
+  return decodings(JSON.stringify([marking, of]), () => decodeMarking(marking, of));
 }
 
 /** Readings of a part's marking as another kind, when none of its own kind is likely. */
-export function readingsAsOtherKind(part: Pick<Part, 'kind' | 'package' | 'marking' | 'block'>): Reading[] {
-  if (!part.marking || (readingsOf(part)[0]?.confidence ?? 0) > UNLIKELY) return [];
+export function decodingsAsOtherKind(part: Pick<Part, 'kind' | 'package' | 'marking' | 'block'>): Decoding[] {
+  if (!part.marking || (decodingsOf(part)[0]?.confidence ?? 0) > UNLIKELY) return [];
   return decodeMarking(part.marking, { package: part.package ?? undefined }).filter(
     ({ kind, confidence }) => kind !== part.kind && confidence > UNLIKELY,
   );
@@ -34,9 +34,9 @@ const UNLIKELY = 0.3;
 const CLEAR = { confidence: 0.8, ahead: 3 };
 
 /** The reading of a part's marking that is clear and fits where the part sits, if there is one. */
-export function clearReading({ part, ratings }: PartRecord, unit: UnitStress): Reading | undefined {
+export function clearDecoding({ part, ratings }: PartRecord, unit: UnitStress): Decoding | undefined {
   if (Object.keys(ratings).length > 0 || part.typeId !== null) return undefined;
-  const [best, next] = readingsOf(part);
+  const [best, next] = decodingsOf(part);
   if (!best || best.confidence < CLEAR.confidence) return undefined;
   if (next && next.confidence * CLEAR.ahead > best.confidence) return undefined;
   const { technology } = best.facts ?? {};

@@ -16,7 +16,7 @@ import { openDossier } from '../../../services/dossier';
 /** What a marking may mean, for showing while it is typed. */
 export interface MarkingPreview {
   readonly marking: string;
-  readonly readings: readonly { readonly kind: string; readonly why: string; readonly percent: string }[];
+  readonly decodings: readonly { readonly kind: string; readonly why: string; readonly percent: string }[];
   /** What would tell the best two apart. */
   readonly tell: string | null;
   /** Why the best reading does not fit its place. */
@@ -39,26 +39,26 @@ export async function markingPreview(
   const donor = await findDonor(read, code);
   if (!donor || marking.trim() === '') return null;
   const stated = kind === '' ? undefined : kind;
-  const readings = decodeMarking(marking, {
+  const decodings = decodeMarking(marking, {
     kind: stated,
     package: case_ || undefined,
     place: block || undefined,
   });
-  const [best] = readings;
+  const [best] = decodings;
   const unit = await donorStress(openDossier(read, donor, app.now()));
   const place = { block: block || null };
   const misfit =
     best &&
     senseCheck({ ...place, kind: best.kind, ratings: best.ratings, technology: best.facts?.technology }, unit)[0];
-  const instead = misfit?.severity === 'wrong' ? nextFitting(readings, place, unit) : undefined;
+  const instead = misfit?.severity === 'wrong' ? nextFitting(decodings, place, unit) : undefined;
   return {
     marking,
-    readings: readings.slice(0, SHOWN).map(({ kind: as, why, confidence, readAs }) => ({
+    decodings: decodings.slice(0, SHOWN).map(({ kind: as, why, confidence, readAs }) => ({
       kind: kindRule(as).label,
       why: readAs ? `${why} (reading ${readAs})` : why,
       percent: `${Math.round(confidence * 100)} %`,
     })),
-    tell: tellApart(readings) ?? null,
+    tell: tellApart(decodings) ?? null,
     misfit: misfit?.message ?? null,
     instead: instead?.why ?? null,
     known: await knownAs(read, stated ?? best?.kind, marking),

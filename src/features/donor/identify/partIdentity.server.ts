@@ -10,7 +10,7 @@ import {
   type Outline,
   type PinFunction,
 } from '../../../core/chips';
-import { tellApart, type Reading } from '../../../core/marking';
+import { tellApart, type Decoding } from '../../../core/marking';
 import {
   BLOCK_NAMES,
   BLOCKS,
@@ -26,14 +26,14 @@ import {
 import { nextFitting, senseCheck, type Misfit } from '../../../core/sense';
 
 import { donorsWithMarking, type Part, type PartRecord } from '../../../db/repositories/parts';
-import { readingId, readingsAsOtherKind, readingsOf } from './decodings';
+import { decodingId, decodingsAsOtherKind, decodingsOf } from './decodings';
 import { donorStress } from '../../../services/board';
 import { notesView, type NoteView } from '../shared/notes.server';
 import type { Dossier } from '../../../services/dossier';
 import { routes } from '../../../routes';
 
 /** One of the readings of a marking. */
-export interface ReadingView {
+export interface DecodingView {
   readonly id: string;
   readonly kind: string;
   readonly why: string;
@@ -81,14 +81,14 @@ export interface UnknownChipView {
 
 /** What a part is and whether that makes sense where it sits. */
 export interface PartIdentity {
-  readonly readings: readonly ReadingView[];
+  readonly decodings: readonly DecodingView[];
   /** Readings as another kind of part, when none of its own is likely. */
-  readonly otherKinds: readonly ReadingView[];
+  readonly otherKinds: readonly DecodingView[];
   readonly apart: readonly { readonly text: string; readonly as: string }[];
   readonly tell: string | null;
   readonly misfits: readonly Misfit[];
   /** The next reading that would fit its place. */
-  readonly instead: ReadingView | null;
+  readonly instead: DecodingView | null;
   readonly chip: ChipView | null;
   /** For a chip that no reading names: its legs, what they seem to be, and what it may be. */
   readonly unknown: UnknownChipView | null;
@@ -115,28 +115,30 @@ export interface PartIdentity {
 /** What is made of one part of a donor at the Identify station. */
 export async function partIdentity(dossier: Dossier, { part, ratings }: PartRecord): Promise<PartIdentity> {
   const { db, donor } = dossier;
-  const readings = readingsOf(part);
+  const decodings = decodingsOf(part);
   const unit = await donorStress(dossier);
   const values = Object.fromEntries(Object.entries(ratings).map(([name, { value }]) => [name, value]));
-  const [best] = readings;
+  const [best] = decodings;
   const place = { block: part.block, duty: part.duty, subtype: part.subtype };
   const bare = Object.keys(values).length === 0;
   // A part without ratings is checked by what its marking most likely says.
   const checked = bare && best ? best : { kind: part.kind, ratings: values };
   const misfits = senseCheck({ ...place, ...checked, technology: part.technology ?? best?.facts?.technology }, unit);
-  const instead = misfits.some(({ severity }) => severity === 'wrong') ? nextFitting(readings, place, unit) : undefined;
+  const instead = misfits.some(({ severity }) => severity === 'wrong')
+    ? nextFitting(decodings, place, unit)
+    : undefined;
   const [seen, issues, spots] = await Promise.all([
     part.marking ? donorsWithMarking(db, { marking: part.marking, besides: donor.id }, 5) : [],
     notesView(dossier, { ref: part.ref }),
     spotsOf(dossier, part),
   ]);
   return {
-    readings: readings.map(readingView),
-    otherKinds: readingsAsOtherKind(part).slice(0, 3).map(readingView),
+    decodings: decodings.map(decodingView),
+    otherKinds: decodingsAsOtherKind(part).slice(0, 3).map(decodingView),
     apart: best?.apart ?? [],
-    tell: tellApart(readings) ?? null,
+    tell: tellApart(decodings) ?? null,
     misfits,
-    instead: instead ? readingView(instead) : null,
+    instead: instead ? decodingView(instead) : null,
     chip: chipView(best, part),
     unknown: part.kind === 'ic' && (best?.confidence ?? 0) < NAMED ? unknownChip(part) : null,
     seenOn: seen.map(({ code, description, ref }) => ({
@@ -172,10 +174,10 @@ function choices<T extends string>(names: readonly T[], label: (name: T) => stri
   return [{ value: '', label: none }, ...names.map((name) => ({ value: name, label: label(name) }))];
 }
 
-function readingView(reading: Reading): ReadingView {
-  const { kind, why, confidence, rule, readAs } = reading;
+function decodingView(decoding: Decoding): DecodingView {
+  const { kind, why, confidence, rule, readAs } = decoding;
   return {
-    id: readingId(reading),
+    id: decodingId(decoding),
     kind: kindRule(kind).label,
     why,
     confidence,
@@ -186,7 +188,7 @@ function readingView(reading: Reading): ReadingView {
 }
 
 /** The pins of a part that is a chip, by its best reading or by its number. */
-function chipView(best: Reading | undefined, part: Part): ChipView | null {
+function chipView(best: Decoding | undefined, part: Part): ChipView | null {
   const family =
     (best?.facts?.family === undefined ? undefined : chipFamily(best.facts.family)) ??
     (part.kind === 'regulator' && part.marking ? regulatorFamily(part.marking) : undefined);

@@ -1,5 +1,5 @@
 import 'server-only';
-import type { Reading } from '../../../core/marking';
+import type { Decoding } from '../../../core/marking';
 import { BLOCK_NAMES, BLOCKS, kindRule, RATINGS } from '../../../core/part';
 import { ratingHistory } from '../../../db/repositories/ratings';
 import type { PartRecord } from '../../../db/repositories/parts';
@@ -15,7 +15,7 @@ import {
   type JudgedPart,
   type PartHead,
 } from '../shared/partsTable.server';
-import { clearReading, readingId, readingsOf } from './decodings';
+import { clearDecoding, decodingId, decodingsOf } from './decodings';
 import { partIdentity, type PartIdentity } from './partIdentity.server';
 
 /** One part at the Identify station. */
@@ -65,8 +65,8 @@ export async function identifyView(dossier: Dossier, wanted: string | undefined)
       return inBlock.length === 0 ? [] : [{ label: BLOCKS[name].label, total: inBlock.length, left }];
     }),
     misfits: all.filter((entry) => isMisfit(entry, unit)).map(refOf),
-    unread: all.filter((entry) => !isIdentified(entry) && readingsOf(entry.record.part).length > 0).map(refOf),
-    clear: all.filter(({ record }) => clearReading(record, unit)).length,
+    unread: all.filter((entry) => !isIdentified(entry) && decodingsOf(entry.record.part).length > 0).map(refOf),
+    clear: all.filter(({ record }) => clearDecoding(record, unit)).length,
     nextRef: nextReference(all.at(-1)?.record.part.ref),
     packages: [...new Set(all.map(({ record }) => record.part.package ?? '').filter((name) => name !== ''))],
   };
@@ -79,9 +79,9 @@ async function identifiedPart(dossier: Dossier, chosen: JudgedPart): Promise<Ide
   return {
     ...partHead(chosen),
     identity,
-    taken: readingsOf(part)
-      .filter((reading) => isTaken(reading, part, history))
-      .map(readingId),
+    taken: decodingsOf(part)
+      .filter((decoding) => isTaken(decoding, part, history))
+      .map(decodingId),
     history: history
       .filter(({ superseded }) => superseded)
       .map(({ name, value, source, recordedMs }) => ({
@@ -107,7 +107,7 @@ function nextReference(last = ''): string {
 
 /** Whether a part carries what a decoding says: its ratings by that rule, or its number when it has none. */
 function isTaken(
-  { kind, rule, ratings }: Reading,
+  { kind, rule, ratings }: Decoding,
   part: PartRecord['part'],
   history: Awaited<ReturnType<typeof ratingHistory>>,
 ): boolean {

@@ -4,7 +4,7 @@ import { shareContext } from '../../../db/testing/sharedContext';
 import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { donorForm } from '../intake/schema';
 import { takePart } from '../harvest/takePart';
-import { acceptReading } from '../identify/commands';
+import { acceptDecoding } from '../identify/commands';
 import { registerDonor } from '../intake/commands';
 import { addNote } from './commands';
 import { recordLine } from './recordLine';
@@ -94,13 +94,13 @@ describe('the parts of a donor', () => {
 
   test('a reading is offered with its rule, and marked once it is taken', async () => {
     const before = (await identify('q1')).selected;
-    expect(before?.identity?.readings).toMatchObject([
+    expect(before?.identity?.decodings).toMatchObject([
       { kind: 'N-FET', why: '12N65: 12 A, N channel, 650 V', percent: '88 %', rule: 'current-N-voltage', readAs: null },
     ]);
     expect(before?.taken).toEqual([]);
-    await acceptReading(fixture.app, { code, ref: 'Q1', reading: before?.identity?.readings[0]?.id ?? '' });
+    await acceptDecoding(fixture.app, { code, ref: 'Q1', decoding: before?.identity?.decodings[0]?.id ?? '' });
     const after = (await identify('Q1')).selected;
-    expect(after?.taken).toEqual([after?.identity?.readings[0]?.id]);
+    expect(after?.taken).toEqual([after?.identity?.decodings[0]?.id]);
     expect(after?.ratings).toMatchObject([
       {
         label: 'drain to source',

@@ -10,7 +10,7 @@ export interface SetApart {
 }
 
 /** One way to read a marking. */
-export interface Reading {
+export interface Decoding {
   readonly kind: KindName;
   /** 0 to 1; the readings of one marking add up to at most 1. */
   readonly confidence: number;
