@@ -33,7 +33,7 @@ test('two windows on one donor: what the other did since is not undone from unde
   await expect(steps).toHaveCount(2);
   await steps
     .first()
-    .getByRole('button', { name: /Take back/ })
+    .getByRole('button', { name: /^Undo: / })
     .click();
   await expect(steps.first()).toContainText('undone');
   await goTo(page, `/donors/${code}/identify`);

@@ -142,7 +142,7 @@ test('ten parts are tested with the meter, forty minutes planned and worked, a l
   await page.getByText('done lately, and the way back').click();
   const done = page.getByRole('table', { name: 'Done lately' });
   await expect(done.getByRole('row').first()).toContainText('undone');
-  await done.getByRole('button', { name: `1 of ${found} taken out for the lamp` }).click();
+  await done.getByRole('button', { name: `1 taken out of ${found}: the lamp` }).click();
   await expect(done.getByRole('row').nth(1)).toContainText('undone');
 });
 

@@ -43,14 +43,18 @@ export function ActionForm({
   const { run, pending, start } = useCommand();
   const [problems, setProblems] = useState<readonly FormProblem[]>([]);
   const [round, setRound] = useState(0);
-  const refocus = useRef(false);
+  /** The field that takes the focus once the form can be typed into again; the first one when it has no name. */
+  const refocus = useRef<{ readonly name?: string }>(undefined);
 
-  // A cleared form is ready for the next entry: the hands stay on the keyboard.
   useEffect(() => {
     if (pending || !refocus.current) return;
-    refocus.current = false;
-    form.current?.querySelector<HTMLElement>('input:not([type=hidden]), select, textarea')?.focus();
-  }, [round, pending]);
+    const { name } = refocus.current;
+    refocus.current = undefined;
+    const fields = [
+      ...(form.current?.querySelectorAll<HTMLElement>('input:not([type=hidden]), select, textarea') ?? []),
+    ];
+    fields.find((field) => name === undefined || field.getAttribute('name') === name)?.focus();
+  }, [round, problems, pending]);
 
   function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
@@ -61,13 +65,14 @@ export function ActionForm({
       if (!outcome.ok) {
         setProblems(outcome.problems);
         const first = outcome.problems.find(({ field }) => field !== undefined)?.field;
-        if (first) form.current?.querySelector<HTMLElement>(`[name="${CSS.escape(first)}"]`)?.focus();
+        if (first) refocus.current = { name: first };
         return;
       }
       setProblems([]);
       if (clearAfter) {
         setRound((count) => count + 1);
-        refocus.current = true;
+        // A cleared form is ready for the next entry: the hands stay on the keyboard.
+        refocus.current = {};
       }
     });
   }

@@ -50,7 +50,7 @@ export function FinishButton({ code, station }: { code: string; station: Station
 /** Takes one step of the journal back, where nothing was built upon it since. */
 export function UndoButton({ entry, message }: { entry: string; message: string }) {
   return (
-    <ActionButton tone="small" action={() => undoAction(entry)} label={`Take back: ${message}`}>
+    <ActionButton tone="small" action={() => undoAction(entry)} label={`Undo: ${message}`}>
       undo
     </ActionButton>
   );

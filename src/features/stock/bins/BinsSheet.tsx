@@ -74,7 +74,7 @@ function LateSteps({ steps }: { steps: DoneLately }) {
                     className="btn"
                     data-tone="small"
                     disabled={!hydrated}
-                    aria-label={`Take back: ${message}`}
+                    aria-label={`Undo: ${message}`}
                     onClick={() => takeBack(id)}
                   >
                     undo

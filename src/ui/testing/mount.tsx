@@ -1,0 +1,42 @@
+import { render } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { AppRouterContext, type AppRouterInstance } from 'next/dist/shared/lib/app-router-context.shared-runtime';
+import type { ReactNode } from 'react';
+import { Notices } from '../feedback/Notices';
+import type { FormOutcome } from '../form/outcome';
+import { ShortcutRoot } from '../frame/Shortcuts';
+
+/** Shows something as it stands in the application, with a router that only remembers, notices and keys. */
+export function mount(
+  shown: ReactNode,
+  { undo = (_id: string): Promise<FormOutcome> => Promise.resolve({ ok: true }) } = {},
+) {
+  const router = {
+    push: jest.fn(),
+    replace: jest.fn(),
+    refresh: jest.fn(),
+    back: jest.fn(),
+    forward: jest.fn(),
+    prefetch: jest.fn(),
+  } satisfies Record<string, jest.Mock>;
+  const framed = (content: ReactNode) => (
+    <AppRouterContext value={router as unknown as AppRouterInstance}>
+      <Notices undo={undo}>
+        <ShortcutRoot>{content}</ShortcutRoot>
+      </Notices>
+    </AppRouterContext>
+  );
+  const { rerender, ...rest } = render(framed(shown));
+  return { ...rest, router, user: userEvent.setup(), show: (next: ReactNode) => rerender(framed(next)) };
+}
+
+/** A promise that a test settles when it wants the answer to come. */
+export function answerLater<T>() {
+  let settle: (value: T) => void = () => undefined;
+  let fail: (reason: Error) => void = () => undefined;
+  const promise = new Promise<T>((resolve, reject) => {
+    settle = resolve;
+    fail = reject;
+  });
+  return { promise, settle, fail };
+}
