@@ -1,3 +1,4 @@
+import { LuDecomposition, Matrix } from 'ml-matrix';
 import type { Element } from './elements';
 
 /** How the meter drives the network: an open-circuit voltage behind a resistance. */
@@ -27,7 +28,8 @@ export interface Solution {
 
 /**
  * Node voltages of a network of resistors and junctions that a meter drives from `plus` to `minus`. Method: modified
- * nodal analysis, Newton's iteration with the step of each junction limited; exact to 1 µV when it converged.
+ * nodal analysis, Newton's iteration with the step of each junction limited; exact to 1 µV when it converged. The linear
+ * equations of a round are solved by LU decomposition (ml-matrix); the leak keeps them regular.
  */
 export function solveNetwork(elements: readonly Element[], plus: number, minus: number, drive: Drive): Solution {
   const numbers = new Map<number, number>([[minus, -1]]);
@@ -41,28 +43,28 @@ export function solveNetwork(elements: readonly Element[], plus: number, minus: 
   const ends = elements.map((element) => ({ a: nodeOf(element.from), b: nodeOf(element.to) }));
   const lead = nodeOf(plus);
   const size = numbers.size - 1;
-  let volts = new Float64Array(size);
+  let volts: readonly number[] = new Array<number>(size).fill(0);
   const at = (node: number) => (node < 0 ? 0 : (volts[node] ?? 0));
   const across = elements.map(() => 0);
   let converged = size === 0;
   for (let round = 0; round < ROUNDS && !converged; round += 1) {
-    const matrix = Array.from({ length: size }, () => new Float64Array(size + 1));
+    const conductances = Matrix.eye(size, size, LEAK);
+    const sources = Matrix.zeros(size, 1);
     const stamp = (a: number, b: number, siemens: number, source: number) => {
-      add(matrix, a, a, siemens);
-      add(matrix, b, b, siemens);
-      add(matrix, a, b, -siemens);
-      add(matrix, b, a, -siemens);
-      add(matrix, a, size, -source);
-      add(matrix, b, size, source);
+      add(conductances, a, a, siemens);
+      add(conductances, b, b, siemens);
+      add(conductances, a, b, -siemens);
+      add(conductances, b, a, -siemens);
+      add(sources, a, 0, -source);
+      add(sources, b, 0, source);
     };
-    for (let node = 0; node < size; node += 1) add(matrix, node, node, LEAK);
     stamp(lead, -1, 1 / drive.ohms, -drive.volts / drive.ohms);
     elements.forEach((element, index) => {
       const { a, b } = ends[index] ?? { a: -1, b: -1 };
       const { siemens, source } = linearised(element, across[index] ?? 0);
       stamp(a, b, siemens, source);
     });
-    const next = eliminate(matrix);
+    const next = new LuDecomposition(conductances).solve(sources).getColumn(0);
     const change = next.reduce((most, value, node) => Math.max(most, Math.abs(value - (volts[node] ?? 0))), 0);
     volts = next;
     let limited = false;
@@ -86,10 +88,9 @@ export function solveNetwork(elements: readonly Element[], plus: number, minus: 
   };
 }
 
-function add(matrix: readonly Float64Array[], row: number, column: number, value: number): void {
-  const line = matrix[row];
-  if (row < 0 || column < 0 || !line) return;
-  line[column] = (line[column] ?? 0) + value;
+/** Adds at a place of a matrix; the reference node, which is negative, has no row. */
+function add(matrix: Matrix, row: number, column: number, value: number): void {
+  if (row >= 0 && column >= 0) matrix.set(row, column, matrix.get(row, column) + value);
 }
 
 const saturationOf = (drop: number) => 1e-3 / (Math.exp(drop / SLOPE) - 1);
@@ -108,33 +109,4 @@ function linearised(element: Element, volts: number): { siemens: number; source:
   const grown = saturation * Math.exp(Math.min(volts / SLOPE, 60));
   const siemens = grown / SLOPE + 1e-12;
   return { siemens, source: grown - saturation - siemens * volts };
-}
-
-/** Solves the augmented matrix in place. Method: Gauss with partial pivoting. */
-function eliminate(matrix: Float64Array[]): Float64Array<ArrayBuffer> {
-  const size = matrix.length;
-  for (let column = 0; column < size; column += 1) {
-    let pivot = column;
-    for (let row = column + 1; row < size; row += 1)
-      if (Math.abs(matrix[row]?.[column] ?? 0) > Math.abs(matrix[pivot]?.[column] ?? 0)) pivot = row;
-    const [top, here] = [matrix[pivot], matrix[column]];
-    if (!top || !here) continue;
-    matrix[column] = top;
-    matrix[pivot] = here;
-    for (let row = column + 1; row < size; row += 1) {
-      const line = matrix[row];
-      const factor = (line?.[column] ?? 0) / (top[column] ?? 1);
-      if (!line || factor === 0) continue;
-      for (let k = column; k <= size; k += 1) line[k] = (line[k] ?? 0) - factor * (top[k] ?? 0);
-    }
-  }
-  const solution = new Float64Array(size);
-  for (let row = size - 1; row >= 0; row -= 1) {
-    const line = matrix[row];
-    if (!line) continue;
-    let sum = line[size] ?? 0;
-    for (let k = row + 1; k < size; k += 1) sum -= (line[k] ?? 0) * (solution[k] ?? 0);
-    solution[row] = sum / (line[row] ?? 1);
-  }
-  return solution;
 }

@@ -68,9 +68,6 @@ export function isCorrected(power: number, lighting = false): boolean {
 /** Efficiency assumed without a mark. */
 export const ASSUMED_EFFICIENCY = { underFiveWatts: 0.7, usual: 0.85, fromHundredWatts: 0.9 } as const;
 
-/** Efficiencies outside these cannot be right, or are worth a second look. */
-const BELIEVABLE_EFFICIENCY = { least: 0.5, most: 0.98 } as const;
-
 /** Mains tolerance upward and downward, as factors. */
 export const MAINS_HIGH = 1.1;
 export const MAINS_LOW = 0.9;

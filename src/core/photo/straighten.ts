@@ -1,3 +1,4 @@
+import { LuDecomposition, Matrix } from 'ml-matrix';
 import type { PictureSize, Point } from './pairing';
 
 /** Corners of the board on a picture as shares: top left, top right, bottom right, bottom left. */
@@ -85,25 +86,8 @@ function throughFour(from: readonly Point[], to: readonly Point[]): Homography {
       [0, 0, 0, x, y, 1, -v * x, -v * y, v],
     ];
   });
-  return solve(rows);
-}
-
-/** Solves linear equations, each row ending with its right side, by elimination with the largest pivot. */
-function solve(rows: number[][]): number[] {
-  const count = rows.length;
-  for (let column = 0; column < count; column += 1) {
-    const pivot = rows.reduce(
-      (best, row, index) =>
-        index >= column && Math.abs(row[column] ?? 0) > Math.abs(rows[best]?.[column] ?? 0) ? index : best,
-      column,
-    );
-    [rows[column], rows[pivot]] = [rows[pivot] as number[], rows[column] as number[]];
-    const own = rows[column] as number[];
-    for (const row of rows) {
-      if (row === own) continue;
-      const factor = (row[column] ?? 0) / (own[column] ?? 1);
-      for (let at = column; at <= count; at += 1) row[at] = (row[at] ?? 0) - factor * (own[at] ?? 0);
-    }
-  }
-  return rows.map((row, index) => (row[count] ?? 0) / (row[index] ?? 1));
+  const equations = new LuDecomposition(rows.map((row) => row.slice(0, -1)));
+  // Corners on one line span no picture: there is no such map.
+  if (equations.isSingular()) return rows.map(() => NaN);
+  return equations.solve(Matrix.columnVector(rows.map((row) => row.at(-1) ?? 0))).getColumn(0);
 }
