@@ -1,7 +1,5 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { isRatingName, RATINGS } from '../core/part';
-import { formatShorthand } from '../core/quantity';
 import type { Steps } from '../core/steps';
 import type { RefusedLine } from '../core/table';
 import { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot } from '../core/stock';
@@ -89,18 +87,7 @@ function readOne(raw: unknown): LotEntry | { why: string } {
     return { why: `${issue?.path.join('.') || 'The lot'}: ${issue?.message ?? 'it cannot be read'}` };
   }
   const { ratings = {}, limits = [], pieces, ...texts } = one.data;
-  const words = limits.map((limit) =>
-    limit.kind === 'not-for' ? `no ${limit.use}` : `${limit.rating} ${Number((100 * limit.share).toPrecision(6))}%`,
-  );
-  return readLotEntry(
-    { ...withoutUndefined(texts), pieces: String(pieces), limits: words.join(', ') },
-    Object.fromEntries(
-      Object.entries(ratings).map(([name, { value, source }]) => [
-        name,
-        `${isRatingName(name) ? formatShorthand(value, RATINGS[name].unit, 12) : value}; ${source}`,
-      ]),
-    ),
-  );
+  return readLotEntry({ texts: withoutUndefined(texts), pieces, limits, ratings });
 }
 
 function withoutUndefined(texts: Record<string, string | undefined>): Record<string, string> {

@@ -11,7 +11,7 @@ import {
   type KindName,
   type RatingName,
 } from '../part';
-import { formatShorthand, parseQuantity, problemText } from '../quantity';
+import { formatShorthand, parseQuantity, problemText, UNITS } from '../quantity';
 import type { Steps } from '../steps';
 import { neutralised, plainCell, readHeading, type RefusedLine } from '../table';
 
@@ -32,6 +32,21 @@ export interface LotEntry {
   readonly ratings: Readonly<Partial<Record<RatingName, { readonly value: number; readonly source: Source }>>>;
 }
 
+/** A lot as a file gives it: values from JSON, or cells of a table, which are still text. */
+export interface RawLot {
+  readonly texts: Partial<Record<TextColumn, string>>;
+  readonly pieces: number | string;
+  readonly limits: readonly RawLimit[] | string;
+  readonly ratings: Readonly<Record<string, RawRating | string>>;
+}
+type RawLimit =
+  | { readonly kind: 'not-for'; readonly use: string }
+  | { readonly kind: 'derated'; readonly rating: string; readonly share: number };
+interface RawRating {
+  readonly value: number;
+  readonly source: string;
+}
+
 export interface ReadLot {
   readonly line: number;
   readonly entry: LotEntry;
@@ -50,7 +65,8 @@ const TEXTS = [
   'bin',
   'note',
 ] as const;
-type TextColumn = (typeof TEXTS)[number];
+type Column = (typeof TEXTS)[number];
+type TextColumn = Exclude<Column, 'pieces' | 'limits'>;
 const LONGEST = 120;
 const MOST_PIECES = 1_000_000;
 
@@ -100,15 +116,16 @@ export function* readLotTable(
     if (index % ROWS_A_STEP === 0) yield index / body.length;
     const line = index + 2;
     if (cells.every((cell) => cell.trim() === '')) continue;
-    const texts: Partial<Record<TextColumn, string>> = {};
+    const texts: Partial<Record<Column, string>> = {};
     const ratings: Record<string, string> = {};
     columns.forEach((column, place) => {
       const cell = plainCell((cells[place] ?? '').trim());
       const rating = ratingOf(column);
-      if (isText(column)) texts[column.toLowerCase() as TextColumn] = cell;
+      if (isText(column)) texts[column.toLowerCase() as Column] = cell;
       else if (rating) ratings[rating] = cell;
     });
-    const entry = readLotEntry(texts, ratings);
+    const { pieces = '', limits = '', ...words } = texts;
+    const entry = readLotEntry({ texts: words, pieces, limits, ratings });
     const what = [texts.code, texts.kind, texts.marking].filter(Boolean).join(' ').slice(0, 60);
     if ('why' in entry) refused.push({ line, what, why: entry.why });
     else if (entry.code !== '' && seen.has(entry.code))
@@ -128,14 +145,14 @@ function ratingOf(column: string): RatingName | undefined {
   return isRatingName(name) ? name : RATING_NAMES.find((rating) => rating.toLowerCase() === name.toLowerCase());
 }
 
-/** Reads one row, or says which of its values is wrong and what was expected. */
-export function readLotEntry(
-  texts: Partial<Record<TextColumn, string>>,
-  ratingTexts: Readonly<Record<string, string>>,
-): LotEntry | { readonly why: string } {
-  const text = (column: TextColumn) => (texts[column] ?? '').trim();
-  const long = TEXTS.find((column) => text(column).length > LONGEST);
-  if (long) return { why: `The ${long} has ${text(long).length} characters; ${LONGEST} at most are expected.` };
+/** Reads one lot, or says which of its values is wrong and what was expected. */
+export function readLotEntry(raw: RawLot): LotEntry | { readonly why: string } {
+  const text = (column: TextColumn) => (raw.texts[column] ?? '').trim();
+  const all = { ...raw.texts, ...(typeof raw.limits === 'string' ? { limits: raw.limits } : {}) };
+  for (const column of TEXTS) {
+    const { length } = ((all as Partial<Record<Column, string>>)[column] ?? '').trim();
+    if (length > LONGEST) return { why: `The ${column} has ${length} characters; ${LONGEST} at most are expected.` };
+  }
   const word = text('kind').toLowerCase();
   const kind = isKindName(word) ? word : kindFromWord(word);
   if (!kind)
@@ -143,17 +160,18 @@ export function readLotEntry(
   const code = text('code') === '' ? '' : readCode(text('code'));
   if (code === undefined || (code !== '' && code.owner !== 'lot'))
     return { why: `Code “${text('code')}” is no lot’s code; leave it out to get a new one.` };
-  const pieces = Number(text('pieces'));
-  if (text('pieces') === '' || !Number.isInteger(pieces) || pieces < 1 || pieces > MOST_PIECES)
-    return { why: `Pieces “${text('pieces')}”: a whole number from 1 to ${MOST_PIECES} is expected.` };
+  const given = String(raw.pieces).trim();
+  const pieces = Number(given);
+  if (given === '' || !Number.isInteger(pieces) || pieces < 1 || pieces > MOST_PIECES)
+    return { why: `Pieces “${given}”: a whole number from 1 to ${MOST_PIECES} is expected.` };
   const bin = text('bin').toUpperCase();
   if (!BIN_CODE.pattern.test(bin)) return { why: `Bin “${text('bin')}”: ${BIN_CODE.expected}` };
   const grade = text('grade').toUpperCase();
   if (grade !== '' && grade !== 'A' && grade !== 'B' && grade !== 'C')
     return { why: `Grade “${text('grade')}”: A, B, C or nothing is expected.` };
-  const limits = readLimits(text('limits'));
+  const limits = typeof raw.limits === 'string' ? readLimits(raw.limits) : checkLimits(raw.limits);
   if ('why' in limits) return limits;
-  const ratings = readRatings(kind, ratingTexts);
+  const ratings = readRatings(kind, raw.ratings);
   if ('why' in ratings) return ratings;
   return {
     code: code === '' ? '' : code.code,
@@ -172,6 +190,9 @@ export function readLotEntry(
 }
 
 const isShare = (percent: number): boolean => percent >= 1 && percent <= 100;
+const limitProblem = (said: string) => ({
+  why: `Limit “${said}”: a use such as no mains (${USE_NAMES.join(', ')}) or a share from 1 to 100 such as vds 80% is expected.`,
+});
 
 function readLimits(text: string): { limits: readonly Limit[] } | { why: string } {
   const limits: Limit[] = [];
@@ -185,31 +206,54 @@ function readLimits(text: string): { limits: readonly Limit[] } | { why: string 
     if (isUse(use)) limits.push({ kind: 'not-for', use });
     else if (rating && isShare(Number(share?.[2])))
       limits.push({ kind: 'derated', rating, share: Number(share?.[2]) / 100 });
-    else
-      return {
-        why: `Limit “${word}”: a use such as no mains (${USE_NAMES.join(', ')}) or a share from 1 to 100 such as vds 80% is expected.`,
-      };
+    else return limitProblem(word);
   }
   return { limits };
 }
 
-function readRatings(
-  kind: KindName,
-  texts: Readonly<Record<string, string>>,
-): { ratings: LotEntry['ratings'] } | { why: string } {
+function checkLimits(given: readonly RawLimit[]): { limits: readonly Limit[] } | { why: string } {
+  const limits: Limit[] = [];
+  for (const limit of given) {
+    if (limit.kind === 'not-for') {
+      if (!isUse(limit.use)) return limitProblem(`no ${limit.use}`);
+      limits.push({ kind: 'not-for', use: limit.use });
+    } else {
+      const rating = ratingOf(limit.rating);
+      if (!rating || !isShare(100 * limit.share)) return limitProblem(`${limit.rating} ${100 * limit.share}%`);
+      limits.push({ kind: 'derated', rating, share: limit.share });
+    }
+  }
+  return { limits };
+}
+
+function readRatings(kind: KindName, given: RawLot['ratings']): { ratings: LotEntry['ratings'] } | { why: string } {
   const ratings: Partial<Record<RatingName, { value: number; source: Source }>> = {};
-  for (const [name, cell] of Object.entries(texts)) {
-    if (cell.trim() === '' || !isRatingName(name)) continue;
+  for (const [name, entry] of Object.entries(given)) {
+    if ((typeof entry === 'string' && entry.trim() === '') || !isRatingName(name)) continue;
     if (!kindRule(kind).ratings.includes(name))
       return {
         why: `A ${kindRule(kind).label} has no rating “${name}”; ${kindRule(kind).ratings.join(', ') || 'none'} are expected.`,
       };
-    const [valueText = '', sourceText = 'datasheet'] = cell.split(';').map((part) => part.trim());
-    const parsed = parseQuantity(valueText, RATINGS[name].unit);
-    if (!parsed.ok) return { why: `${RATINGS[name].label}: ${problemText(parsed.problem)}` };
-    const source = SOURCES.find((one) => one === sourceText.toLowerCase());
-    if (!source) return { why: `Source “${sourceText}”: one of ${SOURCES.join(', ')} is expected.` };
-    ratings[name] = { value: parsed.quantity.value, source };
+    const raw = typeof entry === 'string' ? readRating(name, entry) : checkValue(name, entry);
+    if ('why' in raw) return raw;
+    const source = SOURCES.find((one) => one === raw.source.trim().toLowerCase());
+    if (!source) return { why: `Source “${raw.source}”: one of ${SOURCES.join(', ')} is expected.` };
+    ratings[name] = { value: raw.value, source };
   }
   return { ratings };
+}
+
+/** A cell such as `650 V; datasheet`. */
+function readRating(name: RatingName, cell: string): RawRating | { why: string } {
+  const [valueText = '', source = 'datasheet'] = cell.split(';').map((part) => part.trim());
+  const parsed = parseQuantity(valueText, RATINGS[name].unit);
+  if (!parsed.ok) return { why: `${RATINGS[name].label}: ${problemText(parsed.problem)}` };
+  return { value: parsed.quantity.value, source };
+}
+
+function checkValue(name: RatingName, { value, source }: RawRating): RawRating | { why: string } {
+  const { label, unit } = RATINGS[name];
+  if (!Number.isFinite(value) || (value < 0 && !UNITS[unit].signed))
+    return { why: `${label} “${value}”: a ${UNITS[unit].word} of zero or more is expected.` };
+  return { value, source };
 }
