@@ -41,6 +41,18 @@ const INPUT_KINDS: ReadonlySet<string> = new Set([
 /** Nets with more pins than this say little on what belongs together. */
 const FEW = 6;
 
+/** Rows of a block: by the square root of how many parts there are, within bounds. Tried out by eye. */
+const BLOCK_ROWS = { least: 3, most: 14, perPart: 1.1, searched: 24 } as const;
+/** How much of a signal part's place is that of its neighbours; the rest is its way from the inlet. Tried out by eye. */
+const BESIDE = 0.7;
+/** The row where parts without neighbours begin that carry no power. */
+const SIGNAL_ROW = 2;
+/**
+ * What a free cell costs, in columns away from where the part would like to be: a row away, each row that power parts
+ * stand lower, the top row for others, and a row under the block. Tried out by eye.
+ */
+const COST = { row: 1.1, powerRow: 0.35, signalOnTop: 0.8, underBlock: 4, same: 1e-9 } as const;
+
 /**
  * Places every part by its role: input, the stages in the order in which power reaches them, the barrier, outputs;
  * what belongs to no role stands near what it is joined to. Parts that had a place in the same zone keep it.
@@ -58,7 +70,9 @@ export function placeParts(analysis: Analysis, before: Places = {}): Placed {
   const isolated = order.filter(({ isIsolated }) => isIsolated);
   const ordered = [...order.filter(({ isIsolated }) => !isIsolated), ...isolated];
   const depthOf = depthsOf(parts, netsOfPart, (net) => nets.pins[net]?.length ?? 0);
-  const height = Math.max(3, Math.min(14, Math.ceil(Math.sqrt(parts.length * 1.1))));
+  const byParts = Math.ceil(Math.sqrt(parts.length * BLOCK_ROWS.perPart));
+  const height = Math.max(BLOCK_ROWS.least, Math.min(BLOCK_ROWS.most, byParts));
+  const look = lookOf(analysis);
   const placements: Placement[] = [];
   let column = 0;
   let barrierAfter: number | undefined;
@@ -67,7 +81,10 @@ export function placeParts(analysis: Analysis, before: Places = {}): Placed {
     if (zone.isIsolated && barrierAfter === undefined && index > 0) barrierAfter = column - 1;
     const own = parts.filter(({ ref }) => zones.get(ref)?.name === zone.name);
     if (own.length === 0) continue;
-    const block = placeBlock(own, zone.name, column, neighbours, placements, before, analysis, height, depthOf);
+    const block = placeBlock(
+      { parts: own, zone: zone.name, start: column, height },
+      { neighbours, placed: placements, before, look, depthOf },
+    );
     placements.push(...block.placements);
     column = block.end;
     rows = Math.max(rows, block.rows);
@@ -207,19 +224,28 @@ function zoneOrder(analysis: Analysis, zones: ReadonlyMap<string, ZoneOf>): read
   return [...names.values()].toSorted((a, b) => order.indexOf(a.name) - order.indexOf(b.name));
 }
 
+/** The parts of one zone, the column it starts at, and how many rows it should have. */
+interface Block {
+  readonly parts: readonly BoardPart[];
+  readonly zone: string;
+  readonly start: number;
+  readonly height: number;
+}
+
+/** What stands round a block: what is joined to what, what was placed already, and where parts were the last time. */
+interface Surroundings {
+  readonly neighbours: Neighbours;
+  readonly placed: readonly Placement[];
+  readonly before: Places;
+  readonly look: ReturnType<typeof lookOf>;
+  readonly depthOf: (ref: string) => number;
+}
+
 /** A zone as a block of columns: power parts above, each part in the free cell nearest to what it is joined to. */
 function placeBlock(
-  parts: readonly BoardPart[],
-  zone: string,
-  start: number,
-  neighbours: Neighbours,
-  placed: readonly Placement[],
-  before: Places,
-  analysis: Analysis,
-  height: number,
-  depthOf: (ref: string) => number,
+  { parts, zone, start, height }: Block,
+  { neighbours, placed, before, look: { ground, isPower }, depthOf }: Surroundings,
 ) {
-  const { ground, isPower } = lookOf(analysis);
   const sized = parts.map((part) => {
     const symbol = symbolFor(part, ground);
     return { part, symbol, span: Math.max(1, Math.ceil((symbol.height + 50) / CELL.height)) };
@@ -265,18 +291,18 @@ function placeBlock(
     const along = start + shareOf(part, parts, depthOf) * (end - 1 - start);
     const aim =
       total > 0
-        ? { x: isPower(part) ? along : (x / total) * 0.7 + along * 0.3, y: y / total }
-        : { x: along, y: isPower(part) ? 0 : 2 };
+        ? { x: isPower(part) ? along : (x / total) * BESIDE + along * (1 - BESIDE), y: y / total }
+        : { x: along, y: isPower(part) ? 0 : SIGNAL_ROW };
     let best: { column: number; row: number; cost: number } | undefined;
     for (let column = start; column < end; column += 1)
-      for (let row = 0; row < 24; row += 1) {
+      for (let row = 0; row < BLOCK_ROWS.searched; row += 1) {
         if (!fits(column, row, span)) continue;
         const cost =
           Math.abs(column - aim.x) +
-          Math.abs(row - aim.y) * 1.1 +
-          (isPower(part) ? row * 0.35 : row < 1 ? 0.8 : 0) +
-          (row >= height ? 4 : 0);
-        if (!best || cost < best.cost - 1e-9) best = { column, row, cost };
+          Math.abs(row - aim.y) * COST.row +
+          (isPower(part) ? row * COST.powerRow : row < 1 ? COST.signalOnTop : 0) +
+          (row >= height ? COST.underBlock : 0);
+        if (!best || cost < best.cost - COST.same) best = { column, row, cost };
       }
     if (best) take(part, best.column, best.row, span);
   }
