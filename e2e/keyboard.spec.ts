@@ -95,7 +95,7 @@ test('a dialog asks before a step that is hard to see, and undo brings the part 
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('row', { name: /R9/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).focus();
+  await page.getByRole('button', { name: 'Undo', exact: true }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('row', { name: /R9/ })).toBeVisible();
 });

@@ -34,7 +34,7 @@ test('a question is asked, chased on the bench, and answered', async ({ page }) 
     .first()
     .click();
   await expect(judgement(page)).toContainText('No open question');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(judgement(page)).toContainText('1 issue is open');
 });
 
@@ -96,7 +96,7 @@ test('the drawers are asked, narrowed by what is offered, and pieces are taken a
   await take.getByLabel('for what').fill('doorbell');
   await take.getByRole('button', { name: 'Take out' }).click();
   await expect(page.getByRole('table', { name: 'Ledger' })).toContainText('taken out: doorbell');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByRole('table', { name: 'Ledger' })).toContainText('undone');
 });
 

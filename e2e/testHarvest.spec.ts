@@ -118,7 +118,7 @@ test('ten parts are tested with the meter, forty minutes planned and worked, a l
   await move.getByRole('button', { name: 'Move it' }).click();
   const ledger = page.getByRole('table', { name: 'Ledger' });
   await expect(ledger).toContainText('moved: F1-1 to F1-2');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText('F1-1', { exact: true }).first()).toBeVisible();
   const take = page.getByRole('form', { name: 'Take out' });
   await take.getByLabel('for what').fill('the lamp');
@@ -240,7 +240,7 @@ test('a drawer is counted, a list is brought in and undone, a question is kept',
   await count.getByLabel('counted').first().fill('3');
   await count.getByRole('button', { name: 'Book the count' }).click();
   await expect(page.getByText('1 lot counted in B1-2, 1 put right.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
 
   await goTo(page, '/stock/bring');
   const list = 'kind,marking,pieces,bin,vds\nnmos,20N60,4,G1,600V\nnmos,bad,none,G1,600V\n';

@@ -18,7 +18,7 @@ test('a net lights up on the photo, and a pin seen through the board is joined b
   await spot('U1.8').click();
   await expect(page.getByText('U1.7 joined to U1.8.')).toBeVisible();
   await expect(spot('U1.8')).toHaveAttribute('data-lit', 'true');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(spot('U1.8')).toHaveAttribute('data-lit', 'false');
 });
 
@@ -64,16 +64,16 @@ test('the meter answers the probe, and is read by touching two pins', async ({ p
   await expect(page.getByRole('button', { name: 'read the meter' })).toBeEnabled();
   await page.keyboard.press('r');
   await expect(page.getByText(/(not joined|joined to|reads through a part)/).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await page.getByLabel('What touching a second pin means').selectOption('continuity');
   await page.getByRole('button', { name: 'Hold a probe on T1.2' }).click();
   await page.getByRole('button', { name: 'Q1.D beeps with T1.2' }).click();
   await expect(page.getByText('T1.2 joined to Q1.D.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await page.getByLabel('What touching a second pin means').selectOption('diode');
   await page.getByRole('button', { name: 'D3.K beeps with T1.2' }).click();
   await expect(page.getByText(/T1\.2 to D3\.K reads through a part: 54\d\smV in diode mode/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
 });
 
 test('a photo is squared, mirrored and raised, and kept with its pins', async ({ page }) => {

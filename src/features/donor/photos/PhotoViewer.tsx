@@ -2,7 +2,8 @@
 
 import { useState } from 'react';
 import { useAct } from '../../../ui/command/useAct';
-import { useZoom, ZoomButtons, ZoomPicture } from '../../../ui/picture/ZoomPicture';
+import { useZoom } from '../../../ui/picture/useZoom';
+import { ZoomButtons, ZoomPicture } from '../../../ui/picture/ZoomPicture';
 import { addPinAction } from './actions';
 import type { PhotoPageView, PinView } from './view.server';
 

@@ -1,18 +1,11 @@
 'use client';
 
-import { useRef, useState, type PointerEvent, type WheelEvent } from 'react';
+import { useRef } from 'react';
 import { groundPath, schematicSvg, type PlacedSymbol, type Schematic, type Shape } from '../../../core/schematic';
+import { useZoom, useZoomHands } from '../../../ui/picture/useZoom';
+import { ZoomButtons } from '../../../ui/picture/ZoomPicture';
 
-interface Frame {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
-
-const whole = ({ width, height }: Schematic): Frame => ({ x: 0, y: 0, width, height });
-
-/** The schematic in ink: drag to move, wheel or buttons to come nearer; a click on a part or wire lights its net. */
+/** The schematic in ink: drag to move, wheel, keys or buttons to come nearer; a click on a part or wire lights its net. */
 export function SchematicView({
   schematic,
   lit,
@@ -28,71 +21,48 @@ export function SchematicView({
   onPart: (ref: string) => void;
   onNet: (net: number) => void;
 }) {
-  const [frame, setFrame] = useState<Frame>();
-  const drag = useRef<{ x: number; y: number; frame: Frame } | undefined>(undefined);
-  const shown = frame ?? whole(schematic);
-
-  function zoom(factor: number, atX = 0.5, atY = 0.5) {
-    const width = Math.min(schematic.width * 1.2, Math.max(300, shown.width * factor));
-    const height = (width / shown.width) * shown.height;
-    setFrame({ x: shown.x + (shown.width - width) * atX, y: shown.y + (shown.height - height) * atY, width, height });
-  }
-  function wheel(event: WheelEvent<SVGSVGElement>) {
-    const box = event.currentTarget.getBoundingClientRect();
-    zoom(
-      event.deltaY > 0 ? 1.15 : 0.87,
-      (event.clientX - box.left) / box.width,
-      (event.clientY - box.top) / box.height,
-    );
-  }
-  function move(event: PointerEvent<SVGSVGElement>) {
-    const start = drag.current;
-    if (!start) return;
-    const box = event.currentTarget.getBoundingClientRect();
-    const scale = Math.max(start.frame.width / box.width, start.frame.height / box.height);
-    setFrame({
-      ...start.frame,
-      x: start.frame.x - (event.clientX - start.x) * scale,
-      y: start.frame.y - (event.clientY - start.y) * scale,
-    });
-  }
+  const zoom = useZoom();
+  const sheet = useRef<SVGSVGElement>(null);
+  const { view } = zoom;
+  const width = schematic.width / view.scale;
+  const height = schematic.height / view.scale;
+  const hands = useZoomHands(zoom, () => {
+    const box = sheet.current?.getBoundingClientRect();
+    if (!box) return undefined;
+    // The drawing is fitted into the box as a whole, with its middle in the middle.
+    const pixels = Math.min(box.width / width, box.height / height);
+    return {
+      left: box.left + box.width / 2 - view.x * schematic.width * pixels,
+      top: box.top + box.height / 2 - view.y * schematic.height * pixels,
+      width: schematic.width * pixels,
+      height: schematic.height * pixels,
+    };
+  });
 
   return (
     <div className="relative">
       <div className="absolute top-2 right-2 z-10 flex gap-1">
-        <button type="button" className="btn" data-tone="small" onClick={() => zoom(0.75)} aria-label="Come nearer">
-          +
-        </button>
-        <button type="button" className="btn" data-tone="small" onClick={() => zoom(1.33)} aria-label="Go farther">
-          −
-        </button>
-        <button type="button" className="btn" data-tone="small" onClick={() => setFrame(undefined)}>
-          whole
-        </button>
-        <button type="button" className="btn" data-tone="small" onClick={() => saveSvg(schematic)}>
+        <ZoomButtons zoom={zoom} />
+        <button type="button" className="btn" onClick={() => saveSvg(schematic)}>
           SVG
         </button>
-        <button type="button" className="btn" data-tone="small" onClick={() => void savePng(schematic)}>
+        <button type="button" className="btn" onClick={() => void savePng(schematic)}>
           PNG
         </button>
       </div>
       <svg
-        viewBox={`${shown.x} ${shown.y} ${shown.width} ${shown.height}`}
+        ref={sheet}
+        tabIndex={0}
+        viewBox={`${view.x * schematic.width - width / 2} ${view.y * schematic.height - height / 2} ${width} ${height}`}
         className="h-[min(64dvh,640px)] w-full touch-none rounded-[3px] border border-rule bg-lift font-mono"
         role="img"
-        aria-label={`Schematic: ${schematic.title}`}
+        aria-label={`Schematic: ${schematic.title}. Plus and minus zoom, arrows move, 0 shows all.`}
         fill="none"
         stroke="var(--ink)"
         strokeWidth="1.2"
         strokeLinecap="round"
         strokeLinejoin="round"
-        onWheel={wheel}
-        onPointerDown={(event) => {
-          drag.current = { x: event.clientX, y: event.clientY, frame: shown };
-        }}
-        onPointerMove={move}
-        onPointerUp={() => (drag.current = undefined)}
-        onPointerLeave={() => (drag.current = undefined)}
+        {...hands}
       >
         <defs>
           <pattern id="mains-side" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
