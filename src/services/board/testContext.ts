@@ -2,7 +2,7 @@ import type { Board } from '../../core/board';
 import { readingInPlace } from '../../core/incircuit';
 import type { ChipTest, MeterAccuracies, TestField } from '../../core/measure';
 import { chipReadings, type PartRecord } from '../../db/repositories/parts';
-import type { Dossier } from '../dossier';
+import { oncePerDossier } from '../dossier';
 import { tracedBoard } from './tracedBoard';
 
 /** What the judgement of a donor's parts rests on besides their readings. */
@@ -14,8 +14,8 @@ export interface TestContext {
   readonly known: ReadonlyMap<string, ChipTest['known']>;
 }
 
-/** Loads it for one donor. */
-export async function testContext(dossier: Dossier): Promise<TestContext> {
+/** The context of a donor's tests. */
+export const testContext = oncePerDossier(async (dossier): Promise<TestContext> => {
   const [{ facts }, { meters }, chips] = await Promise.all([
     dossier.overview(),
     dossier.settings(),
@@ -28,7 +28,7 @@ export async function testContext(dossier: Dossier): Promise<TestContext> {
     meters: new Map(meters.map(({ name, accuracies }) => [name, accuracies])),
     known,
   };
-}
+});
 
 /** Whether the board adds nothing to a field of a part, so that a reading in circuit is as good as one without it. */
 export function isClearInPlace(board: Board, ref: string, field: TestField | undefined): boolean {

@@ -62,6 +62,18 @@ export function openDossier(db: Queryable, donor: Donor, now: number): Dossier {
   };
 }
 
+/** What is worked out of a dossier and asked for from several places of one request; it is worked out once. */
+export function oncePerDossier<T>(load: (dossier: Dossier) => Promise<T>): (dossier: Dossier) => Promise<T> {
+  const loaded = new WeakMap<Dossier, Promise<T>>();
+  return (dossier) => {
+    const known = loaded.get(dossier);
+    if (known) return known;
+    const fresh = load(dossier);
+    loaded.set(dossier, fresh);
+    return fresh;
+  };
+}
+
 function once<T>(load: () => Promise<T>): () => Promise<T> {
   let loaded: Promise<T> | undefined;
   return () => (loaded ??= load());

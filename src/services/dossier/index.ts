@@ -1,5 +1,5 @@
 export { donorLines, stagesOf, type DonorLine, type DonorLines, type Stage } from './donorLines';
-export { openDossier, type Dossier } from './dossier';
+export { oncePerDossier, openDossier, type Dossier } from './dossier';
 export { lineContext } from './lineContext';
 export { liveBadge, notDeadMessage } from './notDead';
 export { toPartFacts } from './partFacts';

@@ -31,7 +31,10 @@ export interface DonorFrame {
 /** What stands around every station of a donor. */
 export async function donorFrame(dossier: Dossier): Promise<DonorFrame> {
   const { db, donor, now } = dossier;
-  const [overview, context] = await Promise.all([dossier.overview(), lineContext(db, donor.id)]);
+  const [overview, context] = await Promise.all([
+    dossier.overview(),
+    lineContext(db, donor.id, { stores: dossier.stores() }),
+  ]);
   const plate = describePlate(dossier.plate);
   const power = overview.facts.ratedPower;
   const right = mayTakeApart({ origin: donor.originKind, clearance: donor.clearance });
