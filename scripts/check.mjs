@@ -50,7 +50,7 @@ async function readings() {
   await step('dead code', () => captured(bin('knip'), []));
   await step('unit', () =>
     captured(bin('jest'), [
-      '--maxWorkers=2',
+      '--maxWorkers=1',
       '--json',
       `--outputFile=${UNIT_REPORT}`,
       ...(isCounted ? ['--testPathIgnorePatterns', '\\.counts\\.test\\.ts$'] : []),
