@@ -43,7 +43,7 @@ beforeAll(async () => {
   });
   ({ code } = valueOf(await registerDonor(app, form)));
   for (const line of LINES) expect(await recordLine(app, { code, station: 'trace', line })).toMatchObject({ ok: true });
-});
+}, 120_000);
 afterAll(() => fixture.dispose());
 
 /** What the page of each station asks for, beside the frame that stands round all of them. */
