@@ -48,7 +48,7 @@ test('a part that someone deleted meanwhile is named, and the page goes on', asy
   const other = await context.newPage();
   await goTo(other, `/donors/${code}/identify?part=Q9`);
   await other.getByRole('button', { name: 'delete Q9' }).click();
-  await other.getByRole('alertdialog').getByRole('button', { name: 'Strike it' }).click();
+  await other.getByRole('alertdialog').getByRole('button', { name: 'Delete it' }).click();
   await expect(other.getByRole('row', { name: /Q9/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'Q9 is not logged on this donor' })).toBeVisible();

@@ -90,7 +90,7 @@ test('a dialog asks before a step that is hard to see, and undo brings the part 
   await page.getByRole('button', { name: 'delete R9' }).focus();
   await page.keyboard.press('Enter');
   const dialog = page.getByRole('alertdialog');
-  await expect(dialog).toContainText('Strike R9 from the log?');
+  await expect(dialog).toContainText('Delete R9 from the log?');
   await expect(dialog.getByRole('button', { name: 'Leave it' })).toBeFocused();
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');

@@ -96,6 +96,6 @@ test('a photo is captioned, pinned, zoomed by key, paired with its other side, a
   expect(parseFloat((await ghost.getAttribute('style'))?.match(/left: ([\d.]+)%/)?.[1] ?? '0')).toBeGreaterThan(50);
 
   await page.getByRole('button', { name: 'delete it' }).click();
-  await page.getByRole('alertdialog').getByRole('button', { name: 'Strike it' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Delete it' }).click();
   await expect(page.getByRole('list', { name: 'Photos so far' }).getByRole('link')).toHaveCount(1);
 });

@@ -10,7 +10,7 @@ export type Note = typeof notes.$inferSelect;
 /** A step in the life of a claim or a question. */
 export type NoteEvent = typeof noteEvents.$inferSelect;
 
-/** Standings that end the matter. */
+/** Statuses that close an issue. */
 const CLOSED: readonly IssueStatus[] = ['settled', 'superseded'];
 
 /** Whether a claim or question still waits for something. */

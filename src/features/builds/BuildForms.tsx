@@ -68,13 +68,13 @@ export function PortionForm({
 }
 
 /** Takes a need off a build. */
-export function StrikeNeed({ code, needId, role }: { code: string; needId: string; role: string }) {
+export function DeleteNeed({ code, needId, role }: { code: string; needId: string; role: string }) {
   return (
     <ConfirmButton
       action={() => removeNeedAction(code, needId)}
-      title={`Strike the need for ${role}?`}
+      title={`Delete the need for ${role}?`}
       detail="Nothing is set aside for it. It has to be written down again if you want it back."
-      confirm="Strike it"
+      confirm="Delete it"
     >
       delete
     </ConfirmButton>

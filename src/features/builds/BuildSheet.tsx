@@ -5,7 +5,7 @@ import { Judgement } from '../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../ui/judgement/parts';
 import { GradeMark } from '../../ui/value/marks';
 import type { BuildView, NeedView } from './view.server';
-import { NeedForm, PortionForm, StrikeNeed } from './BuildForms';
+import { NeedForm, PortionForm, DeleteNeed } from './BuildForms';
 
 /** Columns that a phone folds into the first one. */
 const DESK_ONLY = 'max-[620px]:hidden';
@@ -38,7 +38,7 @@ function Need({ code, need }: { code: string; need: NeedView }) {
         <h2 className="text-[15px] font-semibold">{need.role}</h2>
         <span className="font-mono text-[13px]">{need.filter}</span>
         <span className="ml-auto flex items-baseline gap-3">
-          {filled === 0 && <StrikeNeed code={code} needId={need.id} role={need.role} />}
+          {filled === 0 && <DeleteNeed code={code} needId={need.id} role={need.role} />}
           <span className="q text-[13px]">
             {filled} of {need.quantity}
           </span>

@@ -85,7 +85,7 @@ test('each step can be undone once', async () => {
   expect(await balance()).toEqual([3, 0]);
 });
 
-test('a need with parts set aside cannot be struck', async () => {
+test('a need with parts set aside cannot be deleted', async () => {
   await move('reserve', 1);
   expect(await removeNeed(fixture.app, need)).toMatchObject({ ok: false });
   await move('release', 1);

@@ -188,7 +188,7 @@ describe('photos', () => {
     return { outcome, id: (await photoStrip(await dossier())).at(-1)?.id ?? '' };
   };
 
-  test('a photo is kept beside the database, captioned, struck and given back', async () => {
+  test('a photo is kept beside the database, captioned, deleted and given back', async () => {
     const { outcome, id } = await send('#204030');
     expect(outcome).toMatchObject({ ok: true });
     expect(said((await send('#204030')).outcome)).toMatch(/among the photos already/);

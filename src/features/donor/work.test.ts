@@ -276,7 +276,7 @@ describe('beside a store that is not measured dead', () => {
 });
 
 describe('forms', () => {
-  test('a store’s name is taken once, and can be struck and given back', async () => {
+  test('a store’s name is taken once, and can be deleted and given back', async () => {
     const store = storeForm.parse({ name: 'C3', capacitance: '82u' });
     await addStore(fixture.app, code, store);
     expect(await addStore(fixture.app, code, store)).toMatchObject({ problems: [{ field: 'name' }] });

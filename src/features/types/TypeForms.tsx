@@ -65,10 +65,10 @@ export function TypeRatingForm({ type }: { type: TypeView }) {
   );
 }
 
-/** Strikes a rating; it stays in the history. */
+/** Deletes a rating; it stays in the history. */
 export function UnrateButton({ id, name, label }: { id: string; name: string; label: string }) {
   return (
-    <ActionButton tone="small" action={() => unrateTypeAction(id, name)} label={`Strike ${label}`}>
+    <ActionButton tone="small" action={() => unrateTypeAction(id, name)} label={`Delete ${label}`}>
       delete
     </ActionButton>
   );

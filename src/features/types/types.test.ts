@@ -75,7 +75,7 @@ describe('one type', () => {
     expect(blamed(await rateTypeAction(id, formOf(form)))).toEqual(blames);
   });
 
-  test('a weaker source does not replace a stronger one; what is replaced or struck stays as history', async () => {
+  test('a weaker source does not replace a stronger one; what is replaced or deleted stays as history', async () => {
     const id = await aType('IRF840', { vds: '500V' });
     expect(message(await rateTypeAction(id, formOf({ rating: 'vds', value: '550V', source: 'guessed' })))).toContain(
       'weaker',
@@ -85,9 +85,9 @@ describe('one type', () => {
       ratings: [{ value: '525\u00a0V', page: 4, pageHref: null }],
       history: [{ value: '500\u00a0V', source: 'datasheet' }],
     });
-    const struck = await unrateTypeAction(id, 'vds');
+    const removed = await unrateTypeAction(id, 'vds');
     expect((await typeView(fixture.app, id))?.ratings).toEqual([]);
-    await undo(struck);
+    await undo(removed);
     expect((await typeView(fixture.app, id))?.ratings).toMatchObject([{ value: '525\u00a0V' }]);
   });
 });

@@ -144,13 +144,13 @@ export function TakeClear({ code, count }: { code: string; count: number }) {
 }
 
 /** Takes a part out of the log. */
-export function StrikePart({ code, refName }: { code: string; refName: string }) {
+export function DeletePart({ code, refName }: { code: string; refName: string }) {
   return (
     <ConfirmButton
       action={() => removePartAction({ code, ref: refName })}
-      title={`Strike ${refName} from the log?`}
+      title={`Delete ${refName} from the log?`}
       detail="Its ratings and measurements go with it. The step can be undone."
-      confirm="Strike it"
+      confirm="Delete it"
     >
       delete {refName}
     </ConfirmButton>

@@ -5,7 +5,7 @@ import { Facts } from '../../../ui/value/Facts';
 import type { PartIdentity } from './partIdentity.server';
 import type { IdentifiedPartView } from './view.server';
 import { ChipCard } from './ChipCard';
-import { PlaceForm, RatingForm, DecodingsForm, StrikePart } from './IdentifyForms';
+import { PlaceForm, RatingForm, DecodingsForm, DeletePart } from './IdentifyForms';
 import { IssueForm, IssueList } from '../shared/IssueList';
 import { UnknownChip } from './UnknownChip';
 
@@ -103,7 +103,7 @@ export function PartJudgement({
         <Link className="btn" href={`/donors/${code}/test?part=${part.ref}`}>
           Test it
         </Link>
-        {!part.harvested && <StrikePart code={code} refName={part.ref} />}
+        {!part.harvested && <DeletePart code={code} refName={part.ref} />}
       </div>
     </Judgement>
   );

@@ -96,10 +96,10 @@ describe('many parts in a line', () => {
     );
   });
 
-  test('parts are struck and renamed; a taken name is refused', async () => {
+  test('parts are deleted and renamed; a taken name is refused', async () => {
     await type('c5 82u', 'c6 82u');
     expect(await type('rename c5 to c6')).toContain('There is a part C6 already');
-    await type('rename c5 to c7', 'strike c6');
+    await type('rename c5 to c7', 'delete c6');
     expect((await parts()).map(({ part }) => part.ref)).toEqual(['C7']);
   });
 });

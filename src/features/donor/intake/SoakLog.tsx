@@ -79,7 +79,7 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
                   <ActionButton
                     tone="small"
                     action={() => removeSoakAction(code, id)}
-                    label={`Strike the row at ${time}`}
+                    label={`Delete the row at ${time}`}
                   >
                     delete
                   </ActionButton>

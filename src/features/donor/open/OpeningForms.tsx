@@ -78,9 +78,9 @@ export function StepForm({ code }: { code: string }) {
 }
 
 /** Takes a step off the list. */
-export function StrikeStep({ code, id, number }: { code: string; id: string; number: number }) {
+export function DeleteStep({ code, id, number }: { code: string; id: string; number: number }) {
   return (
-    <ActionButton tone="small" action={() => removeOpeningStepAction(code, id)} label={`Strike step ${number}`}>
+    <ActionButton tone="small" action={() => removeOpeningStepAction(code, id)} label={`Delete step ${number}`}>
       delete
     </ActionButton>
   );

@@ -9,7 +9,7 @@ import type { OpeningView } from './view.server';
 import type { PhotoThumb } from '../photos/view.server';
 import { FinishButton, NoteForm } from '../shared/NoteForms';
 import { NoteList } from '../shared/NoteList';
-import { ReassemblyForm, StepForm, StrikeStep, WorkClock } from './OpeningForms';
+import { ReassemblyForm, StepForm, DeleteStep, WorkClock } from './OpeningForms';
 import { PhotoStrip } from '../photos/PhotoStrip';
 import { UnitCautions } from '../shared/UnitCautions';
 
@@ -65,7 +65,7 @@ export function OpeningSheet({
                 <td className={damage ? 'text-stop' : ''}>{damage}</td>
                 <td>{kept}</td>
                 <td data-align="end">
-                  <StrikeStep code={code} id={id} number={number} />
+                  <DeleteStep code={code} id={id} number={number} />
                 </td>
               </tr>
             ))}

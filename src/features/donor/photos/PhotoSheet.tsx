@@ -90,9 +90,9 @@ export function PhotoSheet({
               <SubmitButton>Keep it</SubmitButton>
               <ConfirmButton
                 action={() => removePhotoAction(code, photo.id)}
-                title="Strike this photo?"
+                title="Delete this photo?"
                 detail="It leaves the donor with its pins and its pairing. The step can be undone."
-                confirm="Strike it"
+                confirm="Delete it"
               >
                 delete it
               </ConfirmButton>

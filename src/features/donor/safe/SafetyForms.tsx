@@ -81,14 +81,14 @@ export function PowerRow({ code, power }: { code: string; power: { on: boolean; 
 }
 
 /** Takes a store off the list. */
-export function StrikeStore({ code, name }: { code: string; name: string }) {
+export function DeleteStore({ code, name }: { code: string; name: string }) {
   return (
     <div className="mt-1">
       <ConfirmButton
         action={() => removeStoreAction(code, name)}
-        title={`Strike ${name} from the stores?`}
+        title={`Delete ${name} from the stores?`}
         detail="Its readings go with it and no warning will name it. The step can be undone."
-        confirm="Strike it"
+        confirm="Delete it"
       >
         delete {name}
       </ConfirmButton>

@@ -6,7 +6,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
 import type { SafetyView, StoreCard } from './view.server';
 import { DischargeClock } from './DischargeClock';
-import { PowerRow, StoreForm, StoreOffers, StrikeStore } from './SafetyForms';
+import { PowerRow, StoreForm, StoreOffers, DeleteStore } from './SafetyForms';
 import { ToolTrial } from './ToolTrial';
 import { UnitCautions } from '../shared/UnitCautions';
 
@@ -66,7 +66,7 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
                 </tbody>
               </table>
             )}
-            <StrikeStore code={code} name={selected.name} />
+            <DeleteStore code={code} name={selected.name} />
           </div>
           {selected.chart && (
             <LazyDecayChart

@@ -203,7 +203,7 @@ describe('the frame of a donor', () => {
   });
 });
 
-test('notes and the journal tell what was done, with what was taken back struck', async () => {
+test('notes and the journal tell what was done, with what was undone struck through', async () => {
   await addNote(fixture.app, code, { station: 'open', text: 'glued', ref: '', sort: 'note' });
   await addNote(fixture.app, code, { station: 'record', text: 'who made U1', ref: '', sort: 'question' });
   await type('r1 4k7');

@@ -21,7 +21,7 @@ export function KeepFilter({ find }: { find: string }) {
   );
 }
 
-/** Strikes a kept question. */
+/** Deletes a kept question. */
 export function DropFilter({ id, name }: { id: string; name: string }) {
   return (
     <ActionButton action={() => removeFilterAction(id)} tone="small" label={`delete ${name}`}>

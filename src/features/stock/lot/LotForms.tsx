@@ -41,19 +41,19 @@ export function MoveForm({ code }: { code: string }) {
   );
 }
 
-/** Parts some pieces off into a lot of their own. */
+/** Splits some pieces off into a lot of their own. */
 export function SplitForm({ code, bin }: { code: string; bin: string }) {
   return (
     <ActionForm
       action={splitLotAction.bind(null, code)}
-      label="Part off"
+      label="Split"
       className="grid grid-cols-[70px_1fr_auto] items-start gap-x-2.5"
       clearAfter
     >
       <TextField name="quantity" label="pieces" defaultValue="1" mono />
       <TextField name="bin" label="into bin" defaultValue={bin} mono />
       <div className="pt-[21px]">
-        <SubmitButton>Part off</SubmitButton>
+        <SubmitButton>Split</SubmitButton>
       </div>
     </ActionForm>
   );

@@ -101,7 +101,7 @@ describe('every change of stock can be undone', () => {
     expect((await lot('CDD-DDM')).bin).toBe('C2-4');
   });
 
-  test('parted off, with its ratings; never more than is free, and one stays', async () => {
+  test('split off, with its ratings; never more than is free, and one stays', async () => {
     const outcome = await splitLot(app(), { code: 'CDD-DDM', quantity: 2, bin: 'C2-9' });
     const code = /lot ([A-Z0-9-]+)/.exec(outcome.ok ? (outcome.message ?? '') : '')?.[1] ?? '';
     expect(await lot(code)).toMatchObject({
@@ -201,9 +201,9 @@ describe('every change of stock can be undone', () => {
     const kept = await saveFilter(app(), { name: 'switches', filter: 'nmos >=600V' });
     const [saved] = (await stockView(app(), '')).saved;
     expect(saved).toMatchObject({ name: 'switches', href: '/stock?find=nmos%20%3E%3D600V' });
-    const struck = await removeFilter(app(), saved?.id ?? '');
+    const removed = await removeFilter(app(), saved?.id ?? '');
     expect((await stockView(app(), '')).saved).toEqual([]);
-    await undo(struck);
+    await undo(removed);
     expect((await stockView(app(), '')).saved).toHaveLength(1);
     await undo(kept);
     expect((await stockView(app(), '')).saved).toEqual([]);
