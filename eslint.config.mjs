@@ -14,6 +14,22 @@ const config = [
       eqeqeq: 'error',
     },
   },
+  {
+    files: ['src/features/**/*.{ts,tsx}', 'src/ui/**/*.tsx', 'src/app/**/*.tsx'],
+    ignores: ['**/*.test.*'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...['Literal[value=PATH]', 'TemplateElement[value.raw=PATH]:first-child'].map((selector) => ({
+          selector: selector.replace(
+            'PATH',
+            String.raw`/^\u002f(donors|stock|builds|types|guide|settings|sums|photos|datasheets)(\u002f|\?|$)/`,
+          ),
+          message: 'Addresses stand in src/routes.ts.',
+        })),
+      ],
+    },
+  },
   // Node loads it before the server's own modules.
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
 ];

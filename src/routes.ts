@@ -46,6 +46,8 @@ export const routes = {
   labels: (lots: readonly string[] = []) => `/stock/labels${lots.length > 0 ? `?lots=${lots.join(',')}` : ''}`,
   labelSheet: (query: { lots: string; size: string; skip: number }) =>
     `/stock/labels/pdf?lots=${query.lots}&size=${query.size}&skip=${query.skip}`,
+  /** The list of stock, to which the order is added. */
+  stockInOrder: (find: string) => `/stock?find=${encodeURIComponent(find)}`,
   lot: (code: string) => `/stock/${code}`,
   lotPhoto: (code: string) => `/stock/${code}/photo`,
   lotLabel: (code: string, size: string) => `/stock/${code}/label.svg?size=${size}`,
@@ -62,6 +64,10 @@ export const routes = {
   type: (id: string) => `/types/${id}`,
   typeDatasheet: (id: string) => `/types/${id}/datasheet`,
   datasheet: (hash: string, page?: number) => `/datasheets/${hash}${page === undefined ? '' : `#page=${page}`}`,
+
+  /** What a code on a label stands for. */
+  coded: ({ owner, code }: { owner: 'donor' | 'lot' | 'build'; code: string }) =>
+    `/${{ donor: 'donors', lot: 'stock', build: 'builds' }[owner]}/${code}`,
 
   guide: (section?: string) => `/guide${section === undefined ? '' : `#${section}`}`,
   chips: () => '/guide/chips',

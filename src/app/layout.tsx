@@ -10,6 +10,7 @@ import { SchemeToggle, type Scheme } from '../ui/frame/SchemeToggle';
 import { ShortcutRoot, Shortcuts } from '../ui/frame/Shortcuts';
 import { StyleNonce } from '../ui/frame/StyleNonce';
 import './globals.css';
+import { routes } from '../routes';
 
 export const metadata: Metadata = {
   title: { default: 'Zorvek', template: '%s · Zorvek' },
@@ -19,20 +20,20 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 const AREAS = [
-  { href: '/', label: 'Bench' },
-  { href: '/donors', label: 'Donors' },
-  { href: '/stock', label: 'Stock' },
-  { href: '/builds', label: 'Builds' },
-  { href: '/sums', label: 'Sums' },
-  { href: '/guide', label: 'Guide' },
-  { href: '/settings', label: 'Settings' },
+  { href: routes.home(), label: 'Bench' },
+  { href: routes.donors(), label: 'Donors' },
+  { href: routes.stock(), label: 'Stock' },
+  { href: routes.builds(), label: 'Builds' },
+  { href: routes.sums(), label: 'Sums' },
+  { href: routes.guide(), label: 'Guide' },
+  { href: routes.settings(), label: 'Settings' },
 ];
 const AREA_KEYS = [
-  { key: 'b', label: 'Bench', href: '/' },
-  { key: 'd', label: 'Donors', href: '/donors' },
-  { key: 's', label: 'Stock', href: '/stock' },
-  { key: 'w', label: 'Builds', href: '/builds' },
-  { key: 'n', label: 'a new donor', href: '/donors/new' },
+  { key: 'b', label: 'Bench', href: routes.home() },
+  { key: 'd', label: 'Donors', href: routes.donors() },
+  { key: 's', label: 'Stock', href: routes.stock() },
+  { key: 'w', label: 'Builds', href: routes.builds() },
+  { key: 'n', label: 'a new donor', href: routes.newDonor() },
 ];
 
 export default async function RootLayout({ children }: { children: ReactNode }) {

@@ -5,6 +5,7 @@ import { BuildList } from '../../features/builds/BuildList';
 import { DonorRows } from '../../features/donors/DonorRows';
 import { BenchSheet } from '../../features/home/BenchSheet';
 import { PageHead } from '../../ui/frame/Page';
+import { routes } from '../../routes';
 
 export default async function BenchPage() {
   const [view, builds] = await Promise.all([loadBench(), loadBuilds(6)]);
@@ -15,10 +16,10 @@ export default async function BenchPage() {
         subtitle={view.subtitle}
         actions={
           <>
-            <Link href="/stock/scan" className="btn" prefetch={false}>
+            <Link href={routes.scan()} className="btn" prefetch={false}>
               Scan a label
             </Link>
-            <Link href="/donors/new" className="btn" data-tone="next">
+            <Link href={routes.newDonor()} className="btn" data-tone="next">
               New donor
             </Link>
           </>

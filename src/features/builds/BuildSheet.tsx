@@ -6,6 +6,7 @@ import { Caution, Claim, Findings, Next, Section } from '../../ui/judgement/part
 import { GradeMark } from '../../ui/value/marks';
 import type { BuildView, NeedView } from './view.server';
 import { NeedForm, PortionForm, DeleteNeed } from './BuildForms';
+import { routes } from '../../routes';
 
 /** Columns that a phone folds into the first one. */
 const DESK_ONLY = 'max-[620px]:hidden';
@@ -50,7 +51,7 @@ function Need({ code, need }: { code: string; need: NeedView }) {
           key={lot}
           className="grid grid-cols-[84px_1fr_auto] items-center gap-x-3 border-b border-dotted border-rule-2 py-1.5 text-[13px]"
         >
-          <Link href={`/stock/${lot}`} className="ref justify-self-start">
+          <Link href={routes.lot(lot)} className="ref justify-self-start">
             {lot}
           </Link>
           <span>
@@ -87,7 +88,7 @@ function Need({ code, need }: { code: string; need: NeedView }) {
             {need.matches.map(({ lot, marking, grade, bin, free, verdict, word, margin, checks }) => (
               <tr key={lot} data-verdict={verdict}>
                 <td>
-                  <Link href={`/stock/${lot}`} className="ref">
+                  <Link href={routes.lot(lot)} className="ref">
                     {lot}
                   </Link>
                   <span className="block text-[11.5px] text-ink-2 min-[621px]:hidden">

@@ -7,6 +7,7 @@ import { KIND_NAMES, kindRule, RATINGS } from '../../core/part';
 import { METER_LIMIT, SOLDER_LIMIT, TOUCH_LIMIT_DC } from '../../core/safety';
 import { STOCK_COMMANDS } from '../../core/stock';
 import { Evidence } from '../../ui/frame/Halves';
+import { routes } from '../../routes';
 
 const FINDS: readonly { line: string; means: string }[] = [
   { line: 'nmos >=600V', means: 'a kind, and a demand on the rating with that unit' },
@@ -64,15 +65,15 @@ export function GuideSheet() {
           <p>
             Type what you can read, and ? for a character that is worn off. Every reading names its rule and is a guess
             with a reason. The{' '}
-            <Link href="/guide/markings" className="underline decoration-dotted">
+            <Link href={routes.markings()} className="underline decoration-dotted">
               rules
             </Link>{' '}
             and the{' '}
-            <Link href="/guide/chips" className="underline decoration-dotted">
+            <Link href={routes.chips()} className="underline decoration-dotted">
               chip families
             </Link>{' '}
             are listed;{' '}
-            <Link href="/types" className="underline decoration-dotted">
+            <Link href={routes.types()} className="underline decoration-dotted">
               Types
             </Link>{' '}
             holds what this shop has learnt.

@@ -5,6 +5,7 @@ import { Halves } from '../../ui/frame/Halves';
 import { Judgement } from '../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../ui/judgement/parts';
 import type { BenchView } from './view.server';
+import { routes } from '../../routes';
 
 /** The bench: what is in hand and what waits on the left, what to look at first on the right. */
 export function BenchSheet({ view, donors, builds }: { view: BenchView; donors: ReactNode; builds: ReactNode }) {
@@ -14,7 +15,7 @@ export function BenchSheet({ view, donors, builds }: { view: BenchView; donors: 
         <EmptyState
           title="The bench is empty"
           action={
-            <Link href="/donors/new" className="btn" data-tone="next">
+            <Link href={routes.newDonor()} className="btn" data-tone="next">
               New donor
             </Link>
           }
@@ -49,7 +50,7 @@ function BenchJudgement({ view }: { view: BenchView }) {
         <ul className="dotted border-y border-rule text-[13.5px]">
           {view.live.map(({ code, name, message }) => (
             <li key={code + name} className="py-2">
-              <Link className="ref" href={`/donors/${code}/make-safe?store=${name}`}>
+              <Link className="ref" href={routes.station(code, 'make-safe', { store: name })}>
                 {code}
               </Link>{' '}
               {name}, {message}
@@ -76,7 +77,9 @@ function BenchJudgement({ view }: { view: BenchView }) {
         <Next
           actions={
             <Link
-              href={view.live[0] ? `/donors/${view.live[0].code}/make-safe?store=${view.live[0].name}` : first.href}
+              href={
+                view.live[0] ? routes.station(view.live[0].code, 'make-safe', { store: view.live[0].name }) : first.href
+              }
               className="btn"
             >
               Go there

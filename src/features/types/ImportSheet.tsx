@@ -2,6 +2,7 @@
 
 import { ImportRows, ListImport } from '../../ui/list/ListImport';
 import type { TypesPreview } from '../../services/exchange';
+import { routes } from '../../routes';
 
 const ACTIONS = { add: 'new', change: 'changes', same: 'stays' } as const;
 
@@ -9,8 +10,8 @@ const ACTIONS = { add: 'new', change: 'changes', same: 'stays' } as const;
 export function ImportSheet() {
   return (
     <ListImport<TypesPreview>
-      url="/types/import"
-      goto="/types"
+      url={routes.importTypes()}
+      goto={routes.types()}
       fileLabel="List of types"
       claimLabel="What the file would do"
       claim={({ added, changed, same, refusedCount }) =>

@@ -14,6 +14,7 @@ import {
   TypeRatingForm,
   UnrateButton,
 } from './TypeForms';
+import { routes } from '../../routes';
 
 /** One type: its ratings with where they come from on the left, where it is and what it is also called on the right. */
 export function TypeSheet({ type }: { type: TypeView }) {
@@ -99,7 +100,7 @@ function TypeJudgement({ type }: { type: TypeView }) {
             </li>
           ))}
         </ul>
-        <SendFile url={`/types/${type.id}/datasheet`} accept="application/pdf" label={`Datasheet of ${type.name}`} />
+        <SendFile url={routes.typeDatasheet(type.id)} accept="application/pdf" label={`Datasheet of ${type.name}`} />
         <p className="mt-1 text-[12px] text-ink-2">
           The file is kept beside the database; its text is not read. Record a rating with its page, and the page is a
           link.

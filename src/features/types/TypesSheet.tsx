@@ -4,14 +4,15 @@ import { EmptyState } from '../../ui/feedback/EmptyState';
 import { Evidence } from '../../ui/frame/Halves';
 import { DataTable } from '../../ui/table/DataTable';
 import type { TypesView } from './view.server';
+import { routes } from '../../routes';
 
 /** What the shop knows, searched by words and kind. */
 export function TypesSheet({ view }: { view: TypesView }) {
   const { query, kind, rows, columns, total, page, pages, kinds } = view;
-  const to = (number: number) => `/types?find=${encodeURIComponent(query)}&kind=${kind}&page=${number - 1}`;
+  const to = (number: number) => routes.types({ find: query, kind, page: number - 1 });
   return (
     <Evidence>
-      <Form action="/types" role="search" className="mb-2 flex max-w-[760px] flex-wrap items-end gap-2.5">
+      <Form action={routes.types()} role="search" className="mb-2 flex max-w-[760px] flex-wrap items-end gap-2.5">
         <input
           name="find"
           defaultValue={query}

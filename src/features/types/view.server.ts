@@ -13,6 +13,7 @@ import {
   type TypeRecord,
 } from '../../db/repositories/types';
 import type { TableColumn, TableRow } from '../../ui/table/tableTypes';
+import { routes } from '../../routes';
 
 const PAGE_SIZE = 60;
 
@@ -53,7 +54,7 @@ function row({ type, ratings, aliases }: TypeRecord): TableRow {
   const sources = [...new Set(shown.map((name) => ratings[name]?.source))];
   return {
     id: type.id,
-    href: `/types/${type.id}`,
+    href: routes.type(type.id),
     cells: {
       name: { text: type.name, as: 'value' },
       kind: { text: kindRule(type.kind).label + (type.technology ? `, ${type.technology}` : '') },
@@ -79,7 +80,7 @@ export async function typeView({ db }: AppContext, id: string) {
   ]);
   const { type, ratings, aliases } = record;
   const sheet = sheets[0];
-  const pageHref = (page: number | null) => (sheet && page !== null ? `/datasheets/${sheet.hash}#page=${page}` : null);
+  const pageHref = (page: number | null) => (sheet && page !== null ? routes.datasheet(sheet.hash, page) : null);
   return {
     id,
     kind: type.kind,
@@ -117,16 +118,16 @@ export async function typeView({ db }: AppContext, id: string) {
     aliases,
     datasheets: sheets.map(({ id: sheetId, hash, fileName, bytes }) => ({
       id: sheetId,
-      href: `/datasheets/${hash}`,
+      href: routes.datasheet(hash),
       name: fileName,
       size: `${Math.max(1, Math.round(bytes / 1024))} kB`,
     })),
     onDonors: uses.onDonors.map(({ code, description, ref, state }) => ({
-      href: `/donors/${code}/identify?part=${ref}`,
+      href: routes.station(code, 'identify', { part: ref }),
       code,
       message: `${ref} of ${description}${state === 'harvested' ? ', taken out' : ''}`,
     })),
-    inStock: uses.inStock.map(({ code, onHand }) => ({ href: `/stock/${code}`, code, message: `${onHand} on hand` })),
+    inStock: uses.inStock.map(({ code, onHand }) => ({ href: routes.lot(code), code, message: `${onHand} on hand` })),
   };
 }
 export type TypeView = NonNullable<Awaited<ReturnType<typeof typeView>>>;

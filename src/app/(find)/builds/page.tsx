@@ -4,6 +4,7 @@ import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Evidence } from '../../../ui/frame/Halves';
 import { PageHead } from '../../../ui/frame/Page';
 import { Tag } from '../../../ui/value/marks';
+import { routes } from '../../../routes';
 
 export const metadata = { title: 'Builds' };
 
@@ -15,7 +16,7 @@ export default async function BuildsPage() {
         title="Builds"
         subtitle="What the drawers are for"
         actions={
-          <Link href="/builds/new" className="btn" data-tone="next">
+          <Link href={routes.newBuild()} className="btn" data-tone="next">
             New build
           </Link>
         }
@@ -33,7 +34,7 @@ export default async function BuildsPage() {
                 className="grid grid-cols-[104px_minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,0.9fr)] items-center gap-3.5 border-b border-rule py-3 text-[13px] max-[620px]:grid-cols-[104px_1fr]"
               >
                 <Tag code={code} />
-                <Link href={`/builds/${code}`} className="text-[14.5px] font-semibold">
+                <Link href={routes.build(code)} className="text-[14.5px] font-semibold">
                   {title}
                 </Link>
                 <span className="text-ink-2 max-[620px]:col-start-2">{message}</span>

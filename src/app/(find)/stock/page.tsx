@@ -22,16 +22,16 @@ export default async function StockPage({ searchParams }: { searchParams: Search
                 Labels
               </Link>
             )}
-            <Link href="/stock/scan" className="btn" prefetch={false}>
+            <Link href={routes.scan()} className="btn" prefetch={false}>
               Scan
             </Link>
-            <Link href="/stock/bins" className="btn" prefetch={false}>
+            <Link href={routes.bins()} className="btn" prefetch={false}>
               Bins
             </Link>
-            <Link href="/types" className="btn" prefetch={false}>
+            <Link href={routes.types()} className="btn" prefetch={false}>
               Types
             </Link>
-            <Link href="/stock/new" className="btn" data-tone="next">
+            <Link href={routes.newLot()} className="btn" data-tone="next">
               New lot
             </Link>
           </>

@@ -3,6 +3,7 @@ import { TypesSheet } from '../../../features/types/TypesSheet';
 import { loadTypes } from '../../../features/types/pages.server';
 import { PageHead } from '../../../ui/frame/Page';
 import { pageNumber, word, type Search } from '../../search';
+import { routes } from '../../../routes';
 
 export const metadata = { title: 'Types' };
 
@@ -20,16 +21,16 @@ export default async function TypesPage({ searchParams }: { searchParams: Search
         subtitle="what the shop knows of part numbers"
         actions={
           <>
-            <a href="/types/export?format=csv" className="btn" download="types.csv">
+            <a href={routes.typesFile('csv')} className="btn" download="types.csv">
               CSV
             </a>
-            <a href="/types/export?format=json" className="btn" download="types.json">
+            <a href={routes.typesFile('json')} className="btn" download="types.json">
               JSON
             </a>
-            <Link href="/types/bring" className="btn">
+            <Link href={routes.bringTypes()} className="btn">
               Bring a list in
             </Link>
-            <Link href="/types/new" className="btn" data-tone="next">
+            <Link href={routes.newType()} className="btn" data-tone="next">
               New type
             </Link>
           </>

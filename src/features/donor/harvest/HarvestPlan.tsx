@@ -1,11 +1,12 @@
 import Form from 'next/form';
 import { GradeMark } from '../../../ui/value/marks';
 import type { HarvestView } from './view.server';
+import { routes } from '../../../routes';
 
 /** How many minutes there are: the plan is made again for them. */
 export function MinutesForm({ code, minutes }: { code: string; minutes: number }) {
   return (
-    <Form action={`/donors/${code}/harvest`} className="flex items-end gap-2.5">
+    <Form action={routes.station(code, 'harvest')} className="flex items-end gap-2.5">
       <label className="text-[12px] text-ink-2">
         minutes at hand
         <input
@@ -48,7 +49,7 @@ export function HarvestPlan({ code, view }: { code: string; view: HarvestView })
                 <td className="font-medium">
                   {ref ? (
                     <a
-                      href={`/donors/${code}/harvest?part=${ref}&minutes=${view.minutes}`}
+                      href={routes.station(code, 'harvest', { part: ref, minutes: view.minutes })}
                       className="underline decoration-dotted"
                     >
                       {title}
@@ -92,17 +93,14 @@ export function TakenLots({ lots }: { lots: HarvestView['lots'] }) {
     <section className="mt-6" aria-label="Taken from this donor">
       <h2 className="label">
         Taken from this donor,{' '}
-        <a
-          href={`/stock/labels?lots=${lots.map(({ code }) => code).join(',')}`}
-          className="underline decoration-dotted"
-        >
+        <a href={routes.labels(lots.map(({ code }) => code))} className="underline decoration-dotted">
           {lots.length === 1 ? 'label of its lot' : `labels of its ${lots.length} lots`}
         </a>
       </h2>
       <ul className="dotted text-[13px]">
         {lots.map(({ code, message, grade, pieces, bin }) => (
           <li key={code} className="grid grid-cols-[84px_1fr_30px_60px_70px] items-baseline gap-x-3 py-1.5">
-            <a className="ref" href={`/stock/${code}`}>
+            <a className="ref" href={routes.lot(code)}>
               {code}
             </a>
             <span>{message}</span>

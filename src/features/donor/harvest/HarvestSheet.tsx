@@ -13,6 +13,7 @@ import { LiveNotice } from '../shared/LiveNotice';
 import { MountingForm } from './MountingForm';
 import { TakeForm } from './TakeForm';
 import { StartRun, WorkMode } from './WorkMode';
+import { routes } from '../../../routes';
 
 /** Harvest: the plan for the minutes at hand, the job in hand, and what a part becomes when it goes into a drawer. */
 export function HarvestSheet({
@@ -44,7 +45,7 @@ export function HarvestSheet({
         <section role="alert" className="mb-3.5 border-l-4 border-stop bg-stop-wash px-3.5 py-2.5 text-[13px]">
           <p>
             <b className="text-stop">{frame.notCleared}</b> No lot can be made of it: study it, and put it back.{' '}
-            <a href={`/donors/${frame.code}/intake`} className="underline decoration-dotted">
+            <a href={routes.station(frame.code, 'intake')} className="underline decoration-dotted">
               If that has changed, say so at Intake.
             </a>
           </p>
@@ -136,7 +137,7 @@ function HarvestOverview({
 
 function TestLinks({ code, refs }: { code: string; refs: readonly string[] }) {
   return refs.slice(0, 6).map((ref) => (
-    <a key={ref} className="ref mr-2" href={`/donors/${code}/test?part=${ref}`}>
+    <a key={ref} className="ref mr-2" href={routes.station(code, 'test', { part: ref })}>
       {ref}
     </a>
   ));

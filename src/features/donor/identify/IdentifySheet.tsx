@@ -10,6 +10,7 @@ import { IssueList } from '../shared/IssueList';
 import { TakeClear } from './IdentifyForms';
 import { PartEntry } from './PartEntry';
 import { PartJudgement } from './PartJudgement';
+import { routes } from '../../../routes';
 
 /** Identify: the parts log on the left, what one part probably is on the right. */
 export function IdentifySheet({
@@ -112,7 +113,7 @@ function References({ code, refs }: { code: string; refs: readonly string[] }) {
     <ul className="flex flex-wrap gap-x-3 gap-y-1.5">
       {refs.map((ref) => (
         <li key={ref}>
-          <Link className="ref" href={`/donors/${code}/identify?part=${ref}`}>
+          <Link className="ref" href={routes.station(code, 'identify', { part: ref })}>
             {ref}
           </Link>
         </li>

@@ -8,6 +8,7 @@ import { ChipCard } from './ChipCard';
 import { PlaceForm, RatingForm, DecodingsForm, DeletePart } from './IdentifyForms';
 import { IssueForm, IssueList } from '../shared/IssueList';
 import { UnknownChip } from './UnknownChip';
+import { routes } from '../../../routes';
 
 /** What one part probably is, why, what else it could be, and whether that makes sense where it sits. */
 export function PartJudgement({
@@ -100,7 +101,7 @@ export function PartJudgement({
         A reading by a number pattern is a guess with a reason. Check the datasheet before a part carries mains voltage.
       </Caution>
       <div className="flex items-center justify-between gap-3">
-        <Link className="btn" href={`/donors/${code}/test?part=${part.ref}`}>
+        <Link className="btn" href={routes.station(code, 'test', { part: part.ref })}>
           Test it
         </Link>
         {!part.harvested && <DeletePart code={code} refName={part.ref} />}

@@ -12,6 +12,7 @@ import { NoteList } from '../shared/NoteList';
 import { ReassemblyForm, StepForm, DeleteStep, WorkClock } from './OpeningForms';
 import { PhotoStrip } from '../photos/PhotoStrip';
 import { UnitCautions } from '../shared/UnitCautions';
+import { routes } from '../../../routes';
 
 /** Open: the clock and the steps on the left, what worked on its like on the right. */
 export function OpeningSheet({
@@ -100,7 +101,7 @@ function OpeningJudgement({ code, view }: { code: string; view: OpeningView }) {
           {view.like.map(({ code: other, title, why, minutes, damage, lines }) => (
             <li key={other} className="py-2">
               <p>
-                <Link className="ref" href={`/donors/${other}/open`}>
+                <Link className="ref" href={routes.station(other, 'open')}>
                   {other}
                 </Link>{' '}
                 {title} <span className="text-[12px] text-ink-3">{why}</span>

@@ -16,6 +16,7 @@ import type { PhotoPageView } from './view.server';
 import { PhotoPairing } from './PhotoPairing';
 import { PhotoReady } from './PhotoReady';
 import { PhotoViewer } from './PhotoViewer';
+import { routes } from '../../../routes';
 
 const SIDES = [
   { value: '', label: 'not said' },
@@ -102,7 +103,7 @@ export function PhotoSheet({
       }
     >
       <nav aria-label="Photos" className="mb-2 flex items-center gap-4 text-[13px]">
-        <Link href={`/donors/${code}/photos`} className="underline decoration-dotted">
+        <Link href={routes.photos(code)} className="underline decoration-dotted">
           all photos
         </Link>
         <span className="ml-auto flex gap-3">

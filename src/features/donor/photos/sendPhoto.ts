@@ -1,5 +1,6 @@
 import type { Preparation } from '../../../core/photo';
 import type { StationName } from '../../../core/station';
+import { routes } from '../../../routes';
 import type { FormOutcome } from '../../../ui/form/outcome';
 
 /** Sends one photo and reports how much of it has gone; the signal stops it. */
@@ -26,8 +27,8 @@ export function sendPhoto(of: {
       }
     };
     signal.addEventListener('abort', () => request.abort(), { once: true });
-    const query = new URLSearchParams({ station, name: file.name.slice(0, 200) || 'The photo' }).toString();
-    request.open('POST', `/donors/${code}/photos/upload?${query}`);
+    const name = file.name.slice(0, 200) || 'The photo';
+    request.open('POST', routes.photoUpload(code, { station, name }));
     request.setRequestHeader('content-type', 'application/octet-stream');
     request.send(file);
   });
@@ -41,12 +42,12 @@ export async function sendPrepared(of: {
   blob: Blob;
 }): Promise<FormOutcome> {
   const { corners, mirror } = of.preparation;
-  const query = new URLSearchParams({
+  const address = routes.preparedPhoto(of.code, {
     from: of.fromId,
     mirror: mirror ? 'yes' : 'no',
-    ...(corners ? { corners: JSON.stringify(corners) } : {}),
+    corners: corners && JSON.stringify(corners),
   });
-  const answer = await fetch(`/donors/${of.code}/photos/prepared?${query.toString()}`, {
+  const answer = await fetch(address, {
     method: 'POST',
     headers: { 'content-type': 'application/octet-stream' },
     body: of.blob,

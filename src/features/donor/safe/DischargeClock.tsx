@@ -10,6 +10,7 @@ import { InstrumentPoint, useInstrument, type InstrumentOutcome } from '../../..
 import { useHydrated } from '../../../ui/form/useHydrated';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { latchReadingAction, readStoreAction } from './actions';
+import { routes } from '../../../routes';
 
 /** Seconds of the stopwatch at a moment, to its hundredth. */
 const secondsSince = (startedAt: number, at = Date.now()) => Math.max(0, Math.round((at - startedAt) / 10) / 100);
@@ -123,7 +124,7 @@ function MeterRow({
     return (
       <p className="mt-1.5 text-[12.5px] text-ink-2">
         No meter is set: type the readings, or name one in{' '}
-        <a href="/settings" className="underline decoration-dotted">
+        <a href={routes.settings()} className="underline decoration-dotted">
           Settings
         </a>
         .

@@ -4,6 +4,7 @@ import type { StationName } from '../../../core/station';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
 import { goOnAction } from './actions';
 import type { DonorFrame } from './view.server';
+import { routes } from '../../../routes';
 
 /** At the stations where hands go to the board: what is not measured dead, and the way to go on all the same. */
 export function LiveNotice({ frame, station }: { frame: DonorFrame; station: StationName }) {
@@ -19,7 +20,7 @@ export function LiveNotice({ frame, station }: { frame: DonorFrame; station: Sta
       </p>
       {!went && (
         <div className="mt-1.5 flex flex-wrap gap-2">
-          <a href={`/donors/${frame.code}/make-safe`} className="btn">
+          <a href={routes.station(frame.code, 'make-safe')} className="btn">
             Make it safe
           </a>
           <ConfirmButton

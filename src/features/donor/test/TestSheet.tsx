@@ -13,6 +13,7 @@ import { LifeForm } from './LifeForm';
 import { LiveNotice } from '../shared/LiveNotice';
 import { MeasurementForm } from './MeasurementForm';
 import { TransformerFacts } from './TransformerFacts';
+import { routes } from '../../../routes';
 
 /** Test: the meter's readings on the left, the verdict with its reasons on the right. */
 export function TestSheet({ frame, view }: { frame: DonorFrame; view: TestView }) {
@@ -35,10 +36,7 @@ export function TestSheet({ frame, view }: { frame: DonorFrame; view: TestView }
           />
           {['choke', 'capacitor', 'transformer'].includes(selected.test.name) && (
             <p className="-mt-1.5 mb-3 text-[13px]">
-              <a
-                href={`/donors/${frame.code}/test/wave?part=${selected.ref}`}
-                className="text-ink-2 underline decoration-dotted"
-              >
+              <a href={routes.wave(frame.code, selected.ref)} className="text-ink-2 underline decoration-dotted">
                 from a recording of the oscilloscope
               </a>
             </p>
@@ -81,7 +79,7 @@ function InPlace({ code, refName, test }: { code: string; refName: string; test:
       {test.untraced.length > 0 && (
         <p className="text-ink-2">
           What lies across {test.untraced.join(' and ')} is not traced, so lift one leg, or{' '}
-          <a href={`/donors/${code}/trace`} className="underline decoration-dotted">
+          <a href={routes.station(code, 'trace')} className="underline decoration-dotted">
             trace it
           </a>
           .
@@ -103,7 +101,7 @@ function TestOverview({ code, view }: { code: string; view: TestView }) {
       <Next
         actions={
           first && (
-            <a className="btn" href={`/donors/${code}/test?part=${first}`}>
+            <a className="btn" href={routes.station(code, 'test', { part: first })}>
               Test {first}
             </a>
           )
@@ -155,7 +153,7 @@ function Verdict({ code, part }: { code: string; part: TestedPartView }) {
       <Next
         actions={
           judgement && judgement.verdict !== 'retest' && judgement.verdict !== 'scrap' && !part.harvested ? (
-            <a className="btn" href={`/donors/${code}/harvest?part=${part.ref}`}>
+            <a className="btn" href={routes.station(code, 'harvest', { part: part.ref })}>
               Harvest {part.ref}
             </a>
           ) : undefined

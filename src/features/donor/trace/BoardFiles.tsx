@@ -5,6 +5,7 @@ import { BOARD_TARGETS, type BoardTarget } from '../../../formats/anyBoard';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { useHydrated } from '../../../ui/form/useHydrated';
 import { useCommand } from '../../../ui/command/useCommand';
+import { routes } from '../../../routes';
 
 /** The traced board taken away as a file, and a file brought in. */
 export function BoardFiles({ code }: { code: string }) {
@@ -14,7 +15,7 @@ export function BoardFiles({ code }: { code: string }) {
   async function bring(file: File | undefined) {
     if (!file) return;
     const outcome = await run(async () => {
-      const answer = await fetch(`/donors/${code}/board?name=${encodeURIComponent(file.name)}`, {
+      const answer = await fetch(routes.board(code, { name: file.name }), {
         method: 'POST',
         headers: { 'content-type': 'application/octet-stream' },
         body: file,
@@ -28,7 +29,7 @@ export function BoardFiles({ code }: { code: string }) {
       <p className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <span className="text-ink-2">Take it away as</span>
         {(Object.keys(BOARD_TARGETS) as BoardTarget[]).map((target) => (
-          <a key={target} href={`/donors/${code}/board?as=${target}`} download className="underline decoration-dotted">
+          <a key={target} href={routes.board(code, { as: target })} download className="underline decoration-dotted">
             {BOARD_TARGETS[target].message}
           </a>
         ))}

@@ -12,6 +12,7 @@ import { liftPinsAction, placePinsAction } from '../photos/actions';
 import type { BoardPhoto, SpotView } from '../photos/view.server';
 import { firstPin, pinAfter, PlacingLine } from '../photos/PlacingLine';
 import { useCommand } from '../../../ui/command/useCommand';
+import { routes } from '../../../routes';
 
 /** The board as it was photographed: pins lie where they were placed, light up with their net, and are joined by touching them. */
 export function BoardPhotoView({
@@ -42,7 +43,7 @@ export function BoardPhotoView({
   if (!photo)
     return (
       <EmptyState title="No photo of the board yet">
-        <Link href={`/donors/${code}/photos`} className="underline decoration-dotted">
+        <Link href={routes.photos(code)} className="underline decoration-dotted">
           Add its front and its back
         </Link>
         , and pins can be placed on them and joined by touching. Everything here works without a photo too.

@@ -11,6 +11,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { sizeBinAction } from './actions';
 import type { AgeingView, BinsView, DoneLately, DrawerView } from './view.server';
+import { routes } from '../../../routes';
 
 /** The cabinets with their drawers on the left; what asks for a look on the right. */
 export function BinsSheet({ view, ageing, done }: { view: BinsView; ageing: AgeingView; done: DoneLately }) {
@@ -93,7 +94,7 @@ function DrawerRow({ drawer: { code, lots, pieces, capacity, full, counted } }: 
   return (
     <tr>
       <td>
-        <Link href={`/stock?find=bin%3A${code}`} className="ref" prefetch={false}>
+        <Link href={routes.stock({ find: `bin:${code}` })} className="ref" prefetch={false}>
           {code}
         </Link>
       </td>
@@ -122,7 +123,7 @@ function DrawerRow({ drawer: { code, lots, pieces, capacity, full, counted } }: 
       </td>
       <td className="text-ink-2 max-[620px]:hidden">{counted || 'never'}</td>
       <td>
-        <Link href={`/stock/count/${code}`} className="whitespace-nowrap underline decoration-dotted" prefetch={false}>
+        <Link href={routes.stocktake(code)} className="whitespace-nowrap underline decoration-dotted" prefetch={false}>
           count it
         </Link>
       </td>
@@ -150,7 +151,7 @@ function BinsJudgement({ view, ageing }: { view: BinsView; ageing: AgeingView })
         <Section label="Over-full">
           {full.map(({ code, message }) => (
             <p key={code}>
-              <Link className="ref" href={`/stock?find=bin%3A${code}`} prefetch={false}>
+              <Link className="ref" href={routes.stock({ find: `bin:${code}` })} prefetch={false}>
                 {code}
               </Link>{' '}
               {message}
@@ -180,7 +181,7 @@ function OldLots({ label, lots }: { label: string; lots: AgeingView['cans'] }) {
       <ul>
         {lots.slice(0, 8).map(({ code, title, bin, message }) => (
           <li key={code} className="mb-1.5">
-            <Link className="ref" href={`/stock/${code}`} prefetch={false}>
+            <Link className="ref" href={routes.lot(code)} prefetch={false}>
               {code}
             </Link>{' '}
             {title}, {bin}: <span className="text-ink-2">{message}</span>

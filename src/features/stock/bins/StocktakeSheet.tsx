@@ -9,6 +9,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next } from '../../../ui/judgement/parts';
 import { countBinAction } from './actions';
 import type { StocktakeView } from './view.server';
+import { routes } from '../../../routes';
 
 /** A drawer being counted: a field beside each lot, with what is booked. */
 export function StocktakeSheet({ view }: { view: StocktakeView }) {
@@ -21,7 +22,7 @@ export function StocktakeSheet({ view }: { view: StocktakeView }) {
           </Claim>
           <Next>Count each bag, type the number, and book it. What you leave blank stays as it is booked.</Next>
           <p className="text-[13px]">
-            <Link href="/stock/bins" className="underline decoration-dotted">
+            <Link href={routes.bins()} className="underline decoration-dotted">
               all bins
             </Link>
           </p>
@@ -46,7 +47,7 @@ export function StocktakeSheet({ view }: { view: StocktakeView }) {
                 key={code}
                 className="grid grid-cols-[84px_1fr_150px_110px] items-start gap-x-3 py-1.5 text-[13.5px] max-[620px]:grid-cols-2"
               >
-                <Link href={`/stock/${code}`} className="ref pt-5">
+                <Link href={routes.lot(code)} className="ref pt-5">
                   {code}
                 </Link>
                 <span className="pt-5">{message}</span>

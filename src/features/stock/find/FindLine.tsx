@@ -16,8 +16,8 @@ import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { outcomeText, useCommand } from '../../../ui/command/useCommand';
 import { stockCommandAction } from '../lot/actions';
 import { latestStepAction } from './actions';
+import { routes } from '../../../routes';
 
-const PLACE = { donor: '/donors', lot: '/stock', build: '/builds' } as const;
 const KEYS = [{ key: '/', label: 'find a part or jump to a code', focus: 'find-line' }];
 
 const isUndo = (text: string) => text.trim().toLowerCase() === 'undo';
@@ -60,7 +60,7 @@ export function FindLine() {
     const command = readStockCommand(text);
     if (command) return 'why' in command ? command.why : execute(command);
     const code = readCode(text);
-    router.push(code ? `${PLACE[code.owner]}/${code.code}` : `/stock?find=${encodeURIComponent(bare(text))}`);
+    router.push(code ? routes.coded(code) : routes.stock({ find: bare(text) }));
     return undefined;
   }
 

@@ -9,13 +9,14 @@ import { DataTable } from '../../../ui/table/DataTable';
 import { LongTable } from '../../../ui/table/LongTable';
 import type { StockView } from './view.server';
 import { DropFilter, KeepFilter } from './KeptFilters';
+import { routes } from '../../../routes';
 
 /** The question asked of the drawers, with what else could be asked. */
 export function StockSearch({ view }: { view: StockView }) {
   const facets = view.facets.filter(({ choices }) => choices.length > 1);
   return (
     <div>
-      <Form action="/stock" role="search" className="relative max-w-[760px]">
+      <Form action={routes.stock()} role="search" className="relative max-w-[760px]">
         <input
           id="stock-find"
           name="find"
@@ -92,10 +93,10 @@ export function StockSheet({ view }: { view: StockView }) {
           columns={view.columns}
           first={view.rows}
           total={view.total}
-          url={`/stock/rows?find=${encodeURIComponent(view.find)}&order=${orderText(view)}`}
+          url={routes.stockRows({ find: view.find, order: orderText(view) })}
           order={view.order}
           orders={view.orders}
-          orderUrl={`/stock?find=${encodeURIComponent(view.find)}`}
+          orderUrl={routes.stockInOrder(view.find)}
         />
       ) : view.rows.length > 0 ? (
         <DataTable label="Lots" columns={view.columns} rows={view.rows} filter={false} />
@@ -136,16 +137,12 @@ export function StockSheet({ view }: { view: StockView }) {
         <span>
           These lots as a file:{' '}
           {(['csv', 'json'] as const).map((as) => (
-            <a
-              key={as}
-              href={`/stock/export?as=${as}&find=${encodeURIComponent(view.find)}`}
-              className="mr-2 underline decoration-dotted"
-            >
+            <a key={as} href={routes.stockFile({ as, find: view.find })} className="mr-2 underline decoration-dotted">
               {as.toUpperCase()}
             </a>
           ))}
         </span>
-        <Link href="/stock/bring" className="underline decoration-dotted" prefetch={false}>
+        <Link href={routes.bringLots()} className="underline decoration-dotted" prefetch={false}>
           bring lots in from a list
         </Link>
       </p>
@@ -180,7 +177,7 @@ function StockJudgement({ view }: { view: StockView }) {
           />
           <Next
             actions={
-              <Link className="btn" href={`/stock/${best.code}`}>
+              <Link className="btn" href={routes.lot(best.code)}>
                 Open {best.code}
               </Link>
             }

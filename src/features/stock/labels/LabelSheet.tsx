@@ -4,6 +4,7 @@ import Form from 'next/form';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Evidence } from '../../../ui/frame/Halves';
 import { LABEL_SIZES, labelSize } from './labelSizes';
+import { routes } from '../../../routes';
 
 /** Labels to print: as they come out, on which paper, and as a file. */
 export function LabelSheet({
@@ -28,7 +29,7 @@ export function LabelSheet({
   return (
     <Evidence>
       <div className="no-print mb-4 flex flex-wrap items-end gap-4">
-        <Form action="/stock/labels" className="flex flex-wrap items-end gap-2.5">
+        <Form action={routes.labels()} className="flex flex-wrap items-end gap-2.5">
           <input type="hidden" name="lots" value={lots} />
           <div className="field">
             <label htmlFor="label-size">paper</label>
@@ -50,7 +51,7 @@ export function LabelSheet({
             Show it so
           </button>
         </Form>
-        <a className="btn" data-tone="next" href={`/stock/labels/pdf?lots=${lots}&size=${size}&skip=${skip}`}>
+        <a className="btn" data-tone="next" href={routes.labelSheet({ lots, size, skip })}>
           PDF to print
         </a>
         <button type="button" className="btn" onClick={() => window.print()}>
@@ -68,7 +69,7 @@ export function LabelSheet({
             <div dangerouslySetInnerHTML={{ __html: svg }} />
             <a
               className="no-print block bg-lift px-2 py-1 text-[12px]"
-              href={`/stock/${code}/label.svg?size=${size}`}
+              href={routes.lotLabel(code, size)}
               download={`${code}.svg`}
             >
               keep as SVG

@@ -5,8 +5,8 @@ import { useCallback, useEffect, useRef, useState, type FormEvent } from 'react'
 import { readCode } from '../../../core/ident';
 import { useHydrated } from '../../../ui/form/useHydrated';
 import { Evidence } from '../../../ui/frame/Halves';
+import { routes } from '../../../routes';
 
-const PLACE = { donor: '/donors', lot: '/stock', build: '/builds' } as const;
 /** Pictures looked through each second. */
 const LOOKS_MS = 200;
 /** A square this wide is read well enough, and fast. */
@@ -16,7 +16,7 @@ const WIDEST = 640;
 export function placeOf(text: string): string | undefined {
   const tail = /\/(?:stock|donors|builds)\/([A-Za-z0-9-]+)\/?$/.exec(text.trim())?.[1];
   const code = readCode(tail ?? text);
-  return code && `${PLACE[code.owner]}/${code.code}`;
+  return code && routes.coded(code);
 }
 
 /** The camera looks for a label; what it finds, or what is typed, opens the page it stands for. */

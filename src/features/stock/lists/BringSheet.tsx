@@ -2,13 +2,14 @@
 
 import { ImportRows, ListImport } from '../../../ui/list/ListImport';
 import type { LotsPreview } from '../../../services/exchange';
+import { routes } from '../../../routes';
 
 /** Brings a list of lots in. */
 export function BringSheet() {
   return (
     <ListImport<LotsPreview>
-      url="/stock/import"
-      goto="/stock"
+      url={routes.importLots()}
+      goto={routes.stock()}
       fileLabel="List of lots"
       claimLabel="What the file would bring"
       claim={({ lots, pieces, refusedCount }) => `${lots} lots, ${pieces} pieces, ${refusedCount} rows refused`}

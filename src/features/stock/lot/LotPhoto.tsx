@@ -1,5 +1,6 @@
 import { SendFile } from '../../../ui/form/SendFile';
 import type { LotPicture } from './lotPhoto';
+import { routes } from '../../../routes';
 
 /** What a lot looks like, and the way to take a photo of it. */
 export function LotPhoto({ code, picture }: { code: string; picture: LotPicture | null }) {
@@ -23,7 +24,7 @@ export function LotPhoto({ code, picture }: { code: string; picture: LotPicture 
           <summary className="cursor-pointer underline decoration-dotted">
             {picture && !picture.crop ? 'take another photo' : 'add a photo of it'}
           </summary>
-          <SendFile url={`/stock/${code}/photo`} accept="image/*" label={`Photo of ${code}`} />
+          <SendFile url={routes.lotPhoto(code)} accept="image/*" label={`Photo of ${code}`} />
         </details>
       </figcaption>
     </figure>

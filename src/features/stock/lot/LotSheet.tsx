@@ -8,6 +8,7 @@ import { Facts } from '../../../ui/value/Facts';
 import type { LotView } from './view.server';
 import { LotPhoto } from './LotPhoto';
 import { JoinForm, MoveForm, SplitForm, TakePiecesForm } from './LotForms';
+import { routes } from '../../../routes';
 
 /** One lot: where it has been on the left, what it is good for on the right. */
 export function LotSheet({ lot }: { lot: LotView }) {
@@ -26,7 +27,7 @@ export function LotSheet({ lot }: { lot: LotView }) {
         {lot.donor && (
           <p>
             <span className="label block">from</span>
-            <Link href={`/donors/${lot.donor.code}`} className="ref mt-2 inline-block text-[17px]">
+            <Link href={routes.donor(lot.donor.code)} className="ref mt-2 inline-block text-[17px]">
               {lot.donor.code}
             </Link>{' '}
             <span className="q">{lot.donor.ref}</span>
@@ -52,7 +53,7 @@ export function LotSheet({ lot }: { lot: LotView }) {
                 {build && (
                   <>
                     {' '}
-                    <Link className="ref" href={`/builds/${build}`}>
+                    <Link className="ref" href={routes.build(build)}>
                       {build}
                     </Link>
                   </>
@@ -99,7 +100,7 @@ function LotJudgement({ lot }: { lot: LotView }) {
         <Next
           label="Wanted by"
           actions={
-            <Link className="btn" href={`/builds/${wish.build}`}>
+            <Link className="btn" href={routes.build(wish.build)}>
               Look at the build
             </Link>
           }

@@ -1,3 +1,4 @@
+import { routes } from '../../../routes';
 import { cropAround, type Crop } from '../../../core/photo';
 import type { AppContext } from '../../../db/context';
 import type { Queryable } from '../../../db/client';
@@ -21,13 +22,13 @@ export interface LotPicture {
 
 /** The picture of a lot, if anybody took one of it or of its board with its pins placed. */
 export async function lotPicture(db: Queryable, { lot, donorCode, partRef }: LotRow): Promise<LotPicture | null> {
-  if (lot.photoHash) return { url: `/photos/${lot.photoHash}/medium`, message: `lot ${lot.code}`, crop: null };
+  if (lot.photoHash) return { url: routes.picture(lot.photoHash, 'medium'), message: `lot ${lot.code}`, crop: null };
   if (!lot.donorId || !partRef) return null;
   const sight = await sightOfPart(db, { donorId: lot.donorId, ref: partRef });
   if (!sight) return null;
   const { photo, spots } = sight;
   return {
-    url: `/photos/${photo.hash}/medium`,
+    url: routes.picture(photo.hash, 'medium'),
     message: `${partRef} on the board of ${donorCode ?? ''}`,
     crop: cropAround(spots, { width: photo.widthPx, height: photo.heightPx }, LOT_PICTURE_SHAPE),
   };

@@ -9,6 +9,7 @@ import { intakeFacts } from '../../../../features/donor/intake/facts.server';
 import { photoStrip } from '../../../../features/donor/photos/view.server';
 import { soakView } from '../../../../features/donor/intake/soak.server';
 import { donorOf, type StationProps } from '../load';
+import { routes } from '../../../../routes';
 
 export const metadata = { title: 'Intake' };
 
@@ -24,7 +25,7 @@ export default async function IntakePage(props: StationProps) {
         action={amendDonorAction.bind(null, donor.code)}
         submit="Keep the changes"
         discard={archiveDonorAction.bind(null, donor.code)}
-        nextHref={`/donors/${donor.code}/make-safe`}
+        nextHref={routes.station(donor.code, 'make-safe')}
       >
         <PlateFields
           key={JSON.stringify(facts.plate) + donor.nameplate}
