@@ -1,7 +1,9 @@
 import type { BoardPart } from '../board';
 import type { Analysis } from '../topology';
+import { depthsOf, FEW, neighboursOf, type Neighbours } from './nearness';
 import { symbolOf } from './symbols';
 import type { PartSymbol, Places } from './types';
+import { zoneOrder, zonesOf } from './zones';
 
 /** Drawing units of a cell; symbols stand in its middle with room for wires and words about them. */
 export const CELL = { width: 160, height: 120 } as const;
@@ -22,24 +24,6 @@ export interface Placed {
   readonly barrierAfter: number | undefined;
   readonly places: Places;
 }
-
-/** Zones from left to right; those on the isolated side come after the barrier. */
-interface ZoneOf {
-  readonly name: string;
-  readonly isIsolated: boolean;
-}
-
-const INPUT_KINDS: ReadonlySet<string> = new Set([
-  'fuse',
-  'common-mode-choke',
-  'varistor',
-  'thermistor',
-  'bridge',
-  'spark-gap',
-]);
-
-/** Nets with more pins than this say little on what belongs together. */
-const FEW = 6;
 
 /** Rows of a block: by the square root of how many parts there are, within bounds. Tried out by eye. */
 const BLOCK_ROWS = { least: 3, most: 14, perPart: 1.1, searched: 24 } as const;
@@ -98,130 +82,6 @@ export function placeParts(analysis: Analysis, before: Places = {}): Placed {
       placements.map(({ part, column: at, row, zone }) => [part.ref, { column: at, row, zone }]),
     ),
   };
-}
-
-/** Steps from the inlets along nets that few pins share. */
-function depthsOf(
-  parts: readonly BoardPart[],
-  netsOfPart: ReadonlyMap<string, readonly number[]>,
-  size: (net: number) => number,
-): (ref: string) => number {
-  const depths = new Map<string, number>();
-  const queue = parts.filter(({ role }) => role === 'mains-inlet' || role === 'dc-input').map(({ ref }) => ref);
-  for (const ref of queue) depths.set(ref, 0);
-  for (const ref of queue)
-    for (const net of netsOfPart.get(ref) ?? [])
-      if (size(net) <= FEW * 3)
-        for (const other of parts)
-          if (!depths.has(other.ref) && netsOfPart.get(other.ref)?.includes(net)) {
-            depths.set(other.ref, (depths.get(ref) ?? 0) + 1);
-            queue.push(other.ref);
-          }
-  return (ref) => depths.get(ref) ?? 3;
-}
-
-type Neighbours = ReadonlyMap<string, ReadonlyMap<string, number>>;
-
-function neighboursOf(
-  parts: readonly BoardPart[],
-  netsOfPart: ReadonlyMap<string, readonly number[]>,
-  size: (net: number) => number,
-): Neighbours {
-  const onNet = new Map<number, string[]>();
-  for (const { ref } of parts)
-    for (const net of new Set(netsOfPart.get(ref))) onNet.set(net, [...(onNet.get(net) ?? []), ref]);
-  const result = new Map<string, Map<string, number>>(parts.map(({ ref }) => [ref, new Map()]));
-  for (const [net, refs] of onNet) {
-    if (refs.length < 2) continue;
-    const weight = 1 / (size(net) - 1) ** (size(net) > FEW ? 1.5 : 1);
-    for (const a of refs)
-      for (const b of refs) if (a !== b) result.get(a)?.set(b, (result.get(a)?.get(b) ?? 0) + weight);
-  }
-  return result;
-}
-
-function zonesOf(
-  analysis: Analysis,
-  parts: readonly BoardPart[],
-  neighbours: Neighbours,
-  sides: Analysis['sides'],
-): Map<string, ZoneOf> {
-  const zones = new Map<string, ZoneOf>();
-  const sideOf = (part: BoardPart) => Object.keys(part.pins).map((pin) => sides[`${part.ref}.${pin}`] ?? 'unknown');
-  const isIsolated = (part: BoardPart) => sideOf(part).every((side) => side.startsWith('isolated'));
-  const set = (ref: string, name: string, isolated: boolean) => {
-    if (!zones.has(ref)) zones.set(ref, { name: isolated ? `${name} out` : name, isIsolated: isolated });
-  };
-  const byRef = new Map(parts.map((part) => [part.ref, part]));
-  for (const part of parts) {
-    if (part.kind === 'connector') {
-      const isInlet = part.role === 'mains-inlet' || part.role === 'dc-input' || part.role === 'line-selector';
-      if (isInlet) set(part.ref, 'input', false);
-      else zones.set(part.ref, { name: 'outputs', isIsolated: isIsolated(part) });
-    }
-  }
-  const isCrossing = (part: BoardPart) =>
-    sideOf(part).some((side) => side.startsWith('isolated')) && sideOf(part).some((side) => side === 'mains');
-  for (const part of parts)
-    if ((part.kind === 'transformer' || part.kind === 'optocoupler') && isCrossing(part))
-      set(part.ref, 'across', false);
-  analysis.recognition.stages.forEach((stage, index) => {
-    const name = `stage ${index + 1}`;
-    for (const { ref } of [...stage.switches, ...stage.magnetics.slice(0, 1)])
-      set(ref, name, isIsolated(byRef.get(ref) as BoardPart));
-    for (const { ref } of [...stage.rectifiers, ...stage.magnetics.slice(1)])
-      set(ref, name, isIsolated(byRef.get(ref) as BoardPart));
-  });
-  for (const ref of analysis.bulk) set(ref, 'input', false);
-  for (const part of parts) {
-    if (part.kind === 'optocoupler' || part.kind === 'relay') set(part.ref, 'link', false);
-    if (part.kind === 'capacitor' && (part.subtype === 'x' || part.subtype === 'y'))
-      set(part.ref, 'input', isIsolated(part));
-    if (INPUT_KINDS.has(part.kind) && !isIsolated(part)) set(part.ref, 'input', false);
-  }
-  // What is left goes where its strongest neighbour went, nearest first.
-  for (let grown = true; grown;) {
-    grown = false;
-    const next: [string, ZoneOf][] = [];
-    for (const part of parts) {
-      if (zones.has(part.ref)) continue;
-      const pull = new Map<string, number>();
-      for (const [other, weight] of neighbours.get(part.ref) ?? []) {
-        const zone = zones.get(other);
-        if (zone && zone.name !== 'across')
-          pull.set(zone.name.replace(/ out$/, ''), (pull.get(zone.name.replace(/ out$/, '')) ?? 0) + weight);
-      }
-      const [best] = [...pull].toSorted((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
-      if (best)
-        next.push([part.ref, { name: best[0] === 'outputs' ? 'outputs' : best[0], isIsolated: isIsolated(part) }]);
-    }
-    for (const [ref, zone] of next) {
-      set(ref, zone.name, zone.isIsolated);
-      grown = true;
-    }
-  }
-  for (const part of parts) set(part.ref, 'loose', isIsolated(part));
-  return zones;
-}
-
-function zoneOrder(analysis: Analysis, zones: ReadonlyMap<string, ZoneOf>): readonly ZoneOf[] {
-  const names = new Map<string, ZoneOf>();
-  for (const zone of zones.values()) names.set(zone.name, zone);
-  const stages = analysis.recognition.stages.map((_, index) => `stage ${index + 1}`);
-  const order = [
-    'input',
-    ...stages,
-    'link',
-    'loose',
-    'across',
-    'input out',
-    ...stages.map((name) => `${name} out`),
-    'link out',
-    'loose out',
-    'outputs out',
-    'outputs',
-  ];
-  return [...names.values()].toSorted((a, b) => order.indexOf(a.name) - order.indexOf(b.name));
 }
 
 /** The parts of one zone, the column it starts at, and how many rows it should have. */
