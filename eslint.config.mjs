@@ -30,6 +30,18 @@ const config = [
       ],
     },
   },
+  {
+    files: ['src/db/repositories/**/*.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'ExportNamedDeclaration TSQualifiedName[right.name=$inferSelect]',
+          message: 'Repositories return the types of core; rows of tables stay below.',
+        },
+      ],
+    },
+  },
   // Node loads it before the server's own modules.
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
 ];

@@ -7,9 +7,10 @@ export default defineConfig({
   // A spec file runs one story after another, in a shop of its own.
   workers: 2,
   fullyParallel: false,
-  // What failed is run once more with a trace; that it then passes does not make it good.
+  // What failed is run once more with a trace. At home that it then passes does not make it good; on a machine shared
+  // with others the list of what was flaky says where to look.
   retries: 1,
-  failOnFlakyTests: true,
+  failOnFlakyTests: !process.env.CI,
   timeout: 60_000,
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/stories.json' }]],

@@ -15,3 +15,4 @@ export {
   type Understanding,
 } from './record';
 export { understand } from './understand';
+export type { Note, NoteEvent } from './note';

@@ -7,3 +7,4 @@ export { planHarvest, type Job, type Plan } from './plan';
 export { showMinutes, whyLeft, worthTesting, type LeftJob } from './reasons';
 export { USEFULNESS } from './usefulness';
 export { valueOf, type Value, type Wish, type Worth } from './value';
+export type { HarvestRun, HarvestStep, StepOutcome } from './run';

@@ -13,3 +13,4 @@ export {
   type SeamRecord,
   type UnitLikeness,
 } from './opening';
+export type { RecordedOpeningStep, Reassembly, WorkSpell } from './recorded';

@@ -20,3 +20,4 @@ export {
   type Preparation,
 } from './straighten';
 export { spanningLines } from './spanning';
+export type { Photo, PhotoPair, PhotoPin, PhotoSide, PinSpot } from './photo';

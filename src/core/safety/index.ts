@@ -36,3 +36,4 @@ export { storeState, upperBound, type PowerHistory, type StoreReading, type Stor
 export { storesFromParts, type StoreOffer, type StorePart } from './storesFromParts';
 export { type TimedReading } from './timedReading';
 export { timeToLimit } from './timeToLimit';
+export type { RecordedReading, Store } from './store';

@@ -15,3 +15,4 @@ export { lotTitle } from './lotTitle';
 export { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot } from './lotTable';
 export { LIE_YEARS, reformAdvice, yearsBefore, yearsBetween } from './ageing';
 export { readStockCommand, STOCK_COMMANDS, stockCommandText, type StockCommand } from './stockLine';
+export type { Bin, LedgerReason, Lot, SavedFilter } from './lot';

@@ -1,4 +1,6 @@
 import { and, count, eq, gt, isNull, lt, sql } from 'drizzle-orm';
+import type { KindName } from '../../core/part';
+import type { Bin, SavedFilter } from '../../core/stock';
 import type { Queryable } from '../client';
 import { bins, lotRatings, lots, savedFilters } from '../schema';
 
@@ -40,7 +42,7 @@ export async function listBins(db: Queryable): Promise<BinRow[]> {
 }
 
 /** The drawer with a code. */
-export async function findBin(db: Queryable, code: string): Promise<typeof bins.$inferSelect | undefined> {
+export async function findBin(db: Queryable, code: string): Promise<Bin | undefined> {
   const [row] = await db.select().from(bins).where(eq(bins.code, code));
   return row;
 }
@@ -56,12 +58,12 @@ export async function lotsInBin(db: Queryable, binId: string): Promise<string[]>
 }
 
 /** The filters a person kept, by name. */
-export async function listFilters(db: Queryable): Promise<(typeof savedFilters.$inferSelect)[]> {
+export async function listFilters(db: Queryable): Promise<SavedFilter[]> {
   return db.select().from(savedFilters).where(isNull(savedFilters.deletedMs)).orderBy(savedFilters.name);
 }
 
 /** A kept filter by its id. */
-export async function findFilter(db: Queryable, id: string): Promise<typeof savedFilters.$inferSelect | undefined> {
+export async function findFilter(db: Queryable, id: string): Promise<SavedFilter | undefined> {
   const [row] = await db
     .select()
     .from(savedFilters)
@@ -72,7 +74,7 @@ export async function findFilter(db: Queryable, id: string): Promise<typeof save
 export interface OldLot {
   readonly code: string;
   readonly marking: string;
-  readonly kind: typeof lots.$inferSelect.kind;
+  readonly kind: KindName;
   readonly bin: string;
   readonly pieces: number;
   readonly createdMs: number;

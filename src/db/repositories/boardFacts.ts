@@ -1,10 +1,9 @@
+import type { BoardFact } from '../../core/donor';
 import { and, eq, isNull } from 'drizzle-orm';
 import type { PinRelation } from '../../core/benchline';
 import type { Queryable } from '../client';
 import { boardFacts } from '../schema';
 import type { Edit } from './journal';
-
-export type BoardFact = typeof boardFacts.$inferSelect;
 
 /** What the meter said of a donor's board, in the order it was said. */
 export async function listBoardFacts(db: Queryable, donorId: string): Promise<BoardFact[]> {

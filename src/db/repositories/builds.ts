@@ -1,9 +1,7 @@
+import type { Build, Need } from '../../core/build';
 import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Queryable } from '../client';
 import { builds, lots, needs, stockLedger } from '../schema';
-
-export type Build = typeof builds.$inferSelect;
-export type Need = typeof needs.$inferSelect;
 
 /** What one lot gives to one need. */
 export interface Allocation {

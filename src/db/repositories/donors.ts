@@ -1,3 +1,4 @@
+import type { Donor } from '../../core/donor';
 import { and, count, desc, eq, inArray, isNotNull, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { judgeNameplate } from '../../core/nameplate';
 import { kindRule, type KindName } from '../../core/part';
@@ -9,8 +10,6 @@ import { plateOf } from './plate';
 import { powerHistories } from './power';
 import { readSettings } from './settings';
 import { holds } from './text';
-
-export type Donor = typeof donors.$inferSelect;
 
 /** A donor with what its station line shows. */
 export interface DonorOverview {

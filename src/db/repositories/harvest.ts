@@ -1,11 +1,8 @@
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
-import type { PastStep } from '../../core/harvest';
+import type { PastStep, HarvestRun, HarvestStep } from '../../core/harvest';
 import type { Likeness } from '../../core/stock';
 import type { Queryable } from '../client';
 import { harvestRuns, harvestSteps } from '../schema';
-
-export type HarvestRun = typeof harvestRuns.$inferSelect;
-export type HarvestStep = typeof harvestSteps.$inferSelect;
 
 /** The run of a donor that has not ended, with its steps in order. */
 export async function openRun(

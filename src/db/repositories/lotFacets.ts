@@ -1,11 +1,10 @@
 import { and, count, countDistinct, isNull, sql } from 'drizzle-orm';
 import type { Source } from '../../core/evidence';
 import type { Grade } from '../../core/measure';
-import type { StockFilter } from '../../core/stock';
+import type { StockFilter, Lot } from '../../core/stock';
 import type { Queryable } from '../client';
 import { lotRatings, lots } from '../schema';
 import { whereOf } from './lotWhere';
-import { type Lot } from './lots';
 
 /** Choices shown of each facet. */
 const FACET_CHOICES = 8;

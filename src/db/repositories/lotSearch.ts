@@ -1,10 +1,9 @@
 import { and, asc, count, desc, eq, exists, gt, inArray, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
-import type { Demand, StockFilter } from '../../core/stock';
+import type { Demand, StockFilter, Lot } from '../../core/stock';
 import type { Queryable } from '../client';
 import { bins, donors, lotRatings, lots, parts } from '../schema';
 import { facetsOf, heapsOf, sourcesOf, type LotFacets } from './lotFacets';
-import type { Lot } from './lots';
 import { demandWhere, ratingsOfLots, type Ratings } from './ratings';
 import { lotOrder, type LotOrder } from './lotOrder';
 import { meets, narrowestFirst, whereOf } from './lotWhere';

@@ -1,3 +1,4 @@
+import type { LedgerReason, Lot } from '../../core/stock';
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Grade, Limit } from '../../core/measure';
 import { RATINGS } from '../../core/part';
@@ -7,8 +8,6 @@ import { bins, builds, lotRatings, lots, needs, stockLedger } from '../schema';
 import { freshCode } from './codes';
 import type { Edit } from './journal';
 import { ratingRow, type NewRating } from './ratings';
-
-export type Lot = typeof lots.$inferSelect;
 
 /** A lot that comes from no donor, counted in by hand. Returns its code. */
 export async function countIn(
@@ -33,7 +32,7 @@ export interface LedgerLine {
   readonly atMs: number;
   readonly onHandDelta: number;
   readonly reservedDelta: number;
-  readonly reason: (typeof stockLedger.$inferSelect)['reason'];
+  readonly reason: LedgerReason;
   readonly note: string;
   readonly build: { readonly code: string; readonly title: string } | null;
 }
@@ -156,8 +155,18 @@ export async function listBinCodes(db: Queryable): Promise<string[]> {
   return (await db.select({ code: bins.code }).from(bins).orderBy(bins.code).limit(500)).map(({ code }) => code);
 }
 
-/** The present ratings of a lot with their rows, for splitting and joining. */
-export async function ratingRowsOf(db: Queryable, lotId: string): Promise<(typeof lotRatings.$inferSelect)[]> {
+/** The present ratings of a lot. */
+export async function ratingsOfLot(db: Queryable, lotId: string): Promise<NewRating[]> {
+  return (await ratingRowsOf(db, lotId)).map(({ valueSi, ...rating }) => ({ ...rating, value: valueSi }));
+}
+
+/** Gives a lot the present ratings of the one it was split off, as they were recorded there. */
+export async function copyRatings(edit: Edit, from: string, to: string): Promise<void> {
+  for (const { id: _id, lotId: _lot, ...rating } of await ratingRowsOf(edit.tx, from))
+    await edit.insert('lotRatings', { ...rating, lotId: to });
+}
+
+function ratingRowsOf(db: Queryable, lotId: string) {
   return db
     .select()
     .from(lotRatings)

@@ -1,14 +1,9 @@
 import { and, desc, eq, inArray, isNull, ne, or } from 'drizzle-orm';
-import type { IssueStatus } from '../../core/benchline';
+import type { IssueStatus, Note, NoteEvent } from '../../core/benchline';
 import type { StationName } from '../../core/station';
 import type { Queryable } from '../client';
 import { donors, noteEvents, notes } from '../schema';
 import type { Edit } from './journal';
-
-export type Note = typeof notes.$inferSelect;
-
-/** A step in the life of a claim or a question. */
-export type NoteEvent = typeof noteEvents.$inferSelect;
 
 /** Statuses that close an issue. */
 const CLOSED: readonly IssueStatus[] = ['settled', 'superseded'];

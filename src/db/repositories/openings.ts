@@ -1,18 +1,15 @@
+import type { Donor } from '../../core/donor';
+import type { RecordedOpeningStep, WorkSpell, Reassembly } from '../../core/opening';
 import { and, desc, eq, inArray, isNull, ne, sql } from 'drizzle-orm';
 import type { PastHarvest } from '../../core/advice';
 import { judgeNameplate } from '../../core/nameplate';
 import type { StationName } from '../../core/station';
 import type { Queryable } from '../client';
 import { donors, notes, openingSteps, parts, reassemblies, workSpells } from '../schema';
-import type { Donor } from './donors';
 import { plateOf } from './plate';
 
-export type OpeningStepRow = typeof openingSteps.$inferSelect;
-export type WorkSpell = typeof workSpells.$inferSelect;
-export type Reassembly = typeof reassemblies.$inferSelect;
-
 /** The steps by which a donor was opened, in order. */
-export async function listOpeningSteps(db: Queryable, donorId: string): Promise<OpeningStepRow[]> {
+export async function listOpeningSteps(db: Queryable, donorId: string): Promise<RecordedOpeningStep[]> {
   return db
     .select()
     .from(openingSteps)
@@ -45,7 +42,7 @@ export async function openedDonors(
   db: Queryable,
   exceptId: string,
   limit: number,
-): Promise<{ donor: Donor; steps: OpeningStepRow[] }[]> {
+): Promise<{ donor: Donor; steps: RecordedOpeningStep[] }[]> {
   const opened = await db
     .selectDistinct({ donor: donors })
     .from(donors)
@@ -60,7 +57,7 @@ export async function openedDonors(
   return opened.map(({ donor }) => ({ donor, steps: steps.filter(({ donorId }) => donorId === donor.id) }));
 }
 
-async function stepsOf(db: Queryable, ids: readonly string[]): Promise<OpeningStepRow[]> {
+async function stepsOf(db: Queryable, ids: readonly string[]): Promise<RecordedOpeningStep[]> {
   if (ids.length === 0) return [];
   return db
     .select()

@@ -1,3 +1,4 @@
+import type { Part } from '../../core/donor';
 import { and, desc, eq, inArray, isNull, ne, or, sql } from 'drizzle-orm';
 import type { KnownChip, Measured } from '../../core/measure';
 import {
@@ -14,8 +15,6 @@ import { donors, measurements, partRatings, parts } from '../schema';
 import type { Edit } from './journal';
 import { demandWhere, ratingsOfParts, type Ratings } from './ratings';
 import { begins, holds } from './text';
-
-export type Part = typeof parts.$inferSelect;
 
 export interface PartMeasurement {
   readonly id: string;

@@ -1,12 +1,8 @@
+import type { Photo, PhotoPin, PhotoPair, PinSpot } from '../../core/photo';
 import { and, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { Queryable } from '../client';
 import { donors, lots, photoPairs, photoPins, photos, pinSpots } from '../schema';
 import { begins } from './text';
-
-export type Photo = typeof photos.$inferSelect;
-export type PhotoPin = typeof photoPins.$inferSelect;
-export type PhotoPair = typeof photoPairs.$inferSelect;
-export type PinSpot = typeof pinSpots.$inferSelect;
 
 export interface PhotoWithPins {
   readonly photo: Photo;

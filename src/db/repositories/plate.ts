@@ -1,3 +1,4 @@
+import type { Donor } from '../../core/donor';
 import {
   isoWeek,
   judgeAge,
@@ -6,9 +7,6 @@ import {
   type AgeJudgement,
   type Nameplate,
 } from '../../core/nameplate';
-import type { donors } from '../schema';
-
-type Donor = typeof donors.$inferSelect;
 
 /** The plate of a donor: as a person put it right, else as the text reads. */
 export function plateOf({ plate, nameplate }: Pick<Donor, 'plate' | 'nameplate'>): Nameplate {

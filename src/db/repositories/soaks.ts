@@ -1,12 +1,11 @@
+import type { RecordedSoakRow } from '../../core/soak';
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { Queryable } from '../client';
 import { soakRows } from '../schema';
 import type { Edit } from './journal';
 
-export type SoakRowRecord = typeof soakRows.$inferSelect;
-
 /** The rows of a donor's latest run under load, in order. */
-export async function latestSoak(db: Queryable, donorId: string): Promise<SoakRowRecord[]> {
+export async function latestSoak(db: Queryable, donorId: string): Promise<RecordedSoakRow[]> {
   const [last] = await db
     .select({ run: soakRows.run })
     .from(soakRows)
@@ -27,7 +26,7 @@ const RUN_GAP_MS = 3600_000;
 /** Adds a row; without a time it counts by the clock from the run's first. */
 export async function addSoakRow(
   edit: Edit,
-  row: Pick<SoakRowRecord, 'inputW' | 'caseC' | 'outputV' | 'loadA' | 'remark'> & { elapsed?: number | undefined },
+  row: Pick<RecordedSoakRow, 'inputW' | 'caseC' | 'outputV' | 'loadA' | 'remark'> & { elapsed?: number | undefined },
 ): Promise<void> {
   const earlier = await latestSoak(edit.tx, edit.donorId);
   const now = edit.app.now();

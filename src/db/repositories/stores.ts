@@ -1,16 +1,13 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm';
-import { RUN_GAP_SECONDS } from '../../core/safety';
+import { RUN_GAP_SECONDS, type Store, type RecordedReading } from '../../core/safety';
 import type { Queryable } from '../client';
 import { storeReadings, stores } from '../schema';
 import type { Edit } from './journal';
 
-export type Store = typeof stores.$inferSelect;
-export type StoreReadingRow = typeof storeReadings.$inferSelect;
-
 export interface StoreWithReadings {
   readonly store: Store;
   /** In the order they were taken. */
-  readonly readings: readonly StoreReadingRow[];
+  readonly readings: readonly RecordedReading[];
 }
 
 /** The stores of a donor with their readings. */

@@ -1,3 +1,4 @@
+import type { PartType, Datasheet } from '../../core/typebook';
 import { and, asc, count, desc, eq, inArray, isNull, or } from 'drizzle-orm';
 import { replaces, type Evidenced, type Source } from '../../core/evidence';
 import type { KindName, RatingName } from '../../core/part';
@@ -7,9 +8,6 @@ import type { Edit } from './journal';
 import { ratingRow, type NewRating } from './ratings';
 import { begins, holds } from './text';
 
-export type TypeRow = typeof types.$inferSelect;
-export type Datasheet = typeof datasheets.$inferSelect;
-
 /** A rating of a type, with the page of the datasheet where it stands. */
 export interface TypeRating extends Evidenced {
   readonly page: number | null;
@@ -17,7 +15,7 @@ export interface TypeRating extends Evidenced {
 
 /** A type with what is known of it. */
 export interface TypeRecord {
-  readonly type: TypeRow;
+  readonly type: PartType;
   readonly ratings: Partial<Record<RatingName, TypeRating>>;
   readonly aliases: readonly { readonly id: string; readonly name: string }[];
 }
@@ -278,16 +276,14 @@ export async function carriersOf(db: Queryable, typeId: string) {
   return { parts: partRows, lots: lotRows };
 }
 
-type RatingRow = typeof typeRatings.$inferSelect;
-
-function rated(row: RatingRow): TypeRating {
+function rated(row: typeof typeRatings.$inferSelect): TypeRating {
   return { value: row.valueSi, source: row.source, rule: row.rule, confidence: row.confidence, page: row.page };
 }
 
 /** Ids that one statement may name. */
 const IDS_AT_ONCE = 500;
 
-async function withDetails(db: Queryable, rows: readonly TypeRow[]): Promise<TypeRecord[]> {
+async function withDetails(db: Queryable, rows: readonly PartType[]): Promise<TypeRecord[]> {
   const ratings = new Map<string, Partial<Record<RatingName, TypeRating>>>();
   const aliases = new Map<string, { id: string; name: string }[]>();
   for (let start = 0; start < rows.length; start += IDS_AT_ONCE) {

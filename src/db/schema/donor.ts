@@ -22,14 +22,12 @@ export const donors = sqliteTable(
     model: text('model').notNull().default(''),
     kind: text('kind').$type<UnitKindName>().notNull().default('other'),
     nameplate: text('nameplate').notNull().default(''),
-    /** The plate as a person put it right, field by field; null while the reading of the text stands. */
     plate: text('plate', { mode: 'json' }).$type<Nameplate>(),
     originKind: text('origin_kind').$type<OriginName | ''>().notNull().default(''),
     origin: text('origin').notNull().default(''),
     clearance: text('clearance').$type<Clearance>().notNull().default(''),
     symptomKind: text('symptom_kind').$type<SymptomName | ''>().notNull().default(''),
     symptom: text('symptom').notNull().default(''),
-    /** Codes as typed, each with where it stands: `2314 lid, 1948 C3`. */
     dateCodes: text('date_codes').notNull().default(''),
     fuseA: real('fuse_a'),
     inlet: text('inlet').$type<InletName>(),
@@ -94,12 +92,10 @@ export const notes = sqliteTable(
       .notNull()
       .references(() => donors.id),
     station: text('station').$type<StationName>().notNull(),
-    /** Reference of the part it is about, or empty. */
     ref: text('ref').notNull().default(''),
     text: text('text').notNull(),
     question: integer('question', { mode: 'boolean' }).notNull(),
     claim: integer('claim', { mode: 'boolean' }).notNull().default(false),
-    /** How it stands by its latest event; a note has no standing. */
     status: text('standing').$type<IssueStatus | ''>().notNull().default(''),
     answeredMs: integer('answered_ms'),
     createdMs: createdMs(),
@@ -134,9 +130,7 @@ export const stores = sqliteTable(
       .references(() => donors.id),
     name: text('name').notNull(),
     role: text('role').$type<StoreRole>().notNull(),
-    /** The capacitors as typed, like `2 x 470u series`; empty for a single one. */
     bank: text('bank').notNull().default(''),
-    /** Of the whole bank; 0 for a battery. */
     capacitanceF: real('capacitance_f').notNull(),
     ratedV: real('rated_v'),
     holdSource: text('hold_source').$type<HoldSource>().notNull().default('auto'),
@@ -185,19 +179,14 @@ export const parts = sqliteTable(
     package: text('package'),
     marking: text('marking'),
     technology: text('technology'),
-    /** Date code printed on the part, as read. */
     dateCode: text('date_code'),
     damage: text('damage', { mode: 'json' }).$type<string[]>().notNull(),
-    /** Where on the board it sits, and what it is there for. */
     block: text('block').$type<BlockName>(),
     duty: text('duty').$type<DutyName>(),
     fitments: text('fitments', { mode: 'json' }).$type<FitmentName[]>().notNull().default([]),
-    /** What pins of an unknown chip seem to be, by number. */
     pinHints: text('pin_hints', { mode: 'json' }).$type<Record<number, PinFunction>>().notNull().default({}),
     typeId: text('type_id').references(() => types.id),
-    /** What a person said of taking it. */
     wish: text('wish').$type<Wish>(),
-    /** How it is held on the board. */
     mounting: text('mounting', { mode: 'json' }).$type<Mounting>().notNull().default({ ways: [], behind: [] }),
     state: text('state').$type<'on-board' | 'harvested'>().notNull(),
     createdMs: createdMs(),
@@ -232,7 +221,6 @@ export const boardFacts = sqliteTable(
       .notNull()
       .references(() => donors.id),
     relation: text('relation').$type<PinRelation | 'swept' | 'fixed'>().notNull(),
-    /** Pins by reference and name, such as `Q1.D`; of what a person has fixed the part and what it is taken for. */
     a: text('a').notNull(),
     b: text('b').notNull().default(''),
     ohms: real('ohms'),

@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { EffortClass } from '../../core/harvest';
+import type { EffortClass, StepOutcome } from '../../core/harvest';
 import { deletedMs, key } from './columns';
 import { donors } from './donor';
 
@@ -12,7 +12,6 @@ export const harvestRuns = sqliteTable(
       .notNull()
       .references(() => donors.id),
     minutes: real('minutes').notNull(),
-    /** Where parts go unless another bin is named. */
     bin: text('bin').notNull(),
     startedMs: integer('started_ms').notNull(),
     endedMs: integer('ended_ms'),
@@ -20,8 +19,6 @@ export const harvestRuns = sqliteTable(
   },
   (t) => [index('harvest_runs_donor').on(t.donorId)],
 );
-
-export const STEP_OUTCOMES = ['done', 'broke', 'skipped'] as const;
 
 /** A job of a run: what came of it and how long it took, from which the minutes are learnt. */
 export const harvestSteps = sqliteTable(
@@ -31,14 +28,12 @@ export const harvestSteps = sqliteTable(
     runId: text('run_id')
       .notNull()
       .references(() => harvestRuns.id),
-    /** As the plan names it: a reference, several, or what was set up. */
     jobId: text('job_id').notNull(),
     effort: text('effort').$type<EffortClass>().notNull(),
     package: text('package'),
-    /** By the table, whoever does it: a person's own pace is learnt against it. */
     predictedMin: real('predicted_min').notNull(),
     takenS: real('taken_s').notNull(),
-    outcome: text('outcome').$type<(typeof STEP_OUTCOMES)[number]>().notNull(),
+    outcome: text('outcome').$type<StepOutcome>().notNull(),
     atMs: integer('at_ms').notNull(),
     deletedMs: deletedMs(),
   },

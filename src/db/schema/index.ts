@@ -1,3 +1,4 @@
+// Tables and columns; what a field means is written at its type in core.
 export { builds, needs } from './build';
 export {
   boardFacts,
@@ -15,9 +16,9 @@ export {
   storeReadings,
   stores,
 } from './donor';
-export { harvestRuns, harvestSteps, STEP_OUTCOMES } from './harvest';
+export { harvestRuns, harvestSteps } from './harvest';
 export { openingSteps, reassemblies, workSpells } from './opening';
-export { PHOTO_SIDES, photoPairs, photoPins, photos, pinSpots } from './photo';
+export { photoPairs, photoPins, photos, pinSpots } from './photo';
 export { settings } from './setting';
 export { bins, lotRatings, lots, savedFilters, stockLedger } from './stock';
 export { datasheets, typeAliases, typeRatings, types } from './type';

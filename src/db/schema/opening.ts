@@ -14,7 +14,6 @@ export const openingSteps = sqliteTable(
       .references(() => donors.id),
     seam: text('seam').$type<SeamName>().notNull(),
     method: text('method').$type<MethodName | ''>().notNull(),
-    /** Drive and size of a fastener, such as `TR9` or `PH1 3x10`. */
     drive: text('drive').notNull().default(''),
     count: integer('count'),
     place: text('place').notNull().default(''),

@@ -1,10 +1,8 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { Match } from '../../core/photo';
+import type { Match, PhotoSide } from '../../core/photo';
 import type { StationName } from '../../core/station';
 import { createdMs, deletedMs, key } from './columns';
 import { donors } from './donor';
-
-export const PHOTO_SIDES = ['front', 'back', 'inside', 'label', ''] as const;
 
 /** A photo of a donor. The pictures lie beside the database under their content's hash. */
 export const photos = sqliteTable(
@@ -19,8 +17,7 @@ export const photos = sqliteTable(
     heightPx: integer('height_px').notNull(),
     caption: text('caption').notNull().default(''),
     station: text('station').$type<StationName>().notNull(),
-    side: text('side').$type<(typeof PHOTO_SIDES)[number]>().notNull().default(''),
-    /** Left and right have changed places, as when a back is shown the way the front lies. */
+    side: text('side').$type<PhotoSide>().notNull().default(''),
     isMirrored: integer('is_mirrored', { mode: 'boolean' }).notNull().default(false),
     createdMs: createdMs(),
     deletedMs: deletedMs(),

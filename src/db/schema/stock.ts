@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Grade, Limit } from '../../core/measure';
 import type { KindName } from '../../core/part';
+import type { LedgerReason } from '../../core/stock';
 import { needs } from './build';
 import { createdMs, deletedMs, key, ratingColumns } from './columns';
 import { donors, parts } from './donor';
@@ -10,9 +11,7 @@ import { types } from './type';
 export const bins = sqliteTable('bins', {
   id: key(),
   code: text('code').notNull().unique(),
-  /** Pieces that fit, as a person said; none when nobody did. */
   capacity: integer('capacity'),
-  /** When it was last counted. */
   countedMs: integer('counted_ms'),
   createdMs: createdMs(),
 });
@@ -42,7 +41,6 @@ export const lots = sqliteTable(
     package: text('package'),
     grade: text('grade').$type<Grade>(),
     gradeReason: text('grade_reason').notNull().default(''),
-    /** What the grade keeps it from; matching honours it. */
     limits: text('limits', { mode: 'json' }).$type<readonly Limit[]>().notNull().default([]),
     binId: text('bin_id')
       .notNull()
@@ -52,7 +50,6 @@ export const lots = sqliteTable(
     typeId: text('type_id').references(() => types.id),
     onHand: integer('on_hand').notNull().default(0),
     reserved: integer('reserved').notNull().default(0),
-    /** Hash of its own picture, kept as those of donors are. */
     photoHash: text('photo_hash'),
     createdMs: createdMs(),
     deletedMs: deletedMs(),
@@ -108,21 +105,7 @@ export const stockLedger = sqliteTable(
     atMs: integer('at_ms').notNull(),
     onHandDelta: integer('on_hand_delta').notNull(),
     reservedDelta: integer('reserved_delta').notNull(),
-    reason: text('reason')
-      .$type<
-        | 'harvested'
-        | 'counted'
-        | 'moved'
-        | 'split'
-        | 'joined'
-        | 'imported'
-        | 'reserved'
-        | 'released'
-        | 'used'
-        | 'taken'
-        | 'undone'
-      >()
-      .notNull(),
+    reason: text('reason').$type<LedgerReason>().notNull(),
     needId: text('need_id').references(() => needs.id),
     note: text('note').notNull().default(''),
     /** The line that this one takes back; a line is taken back at most once. */

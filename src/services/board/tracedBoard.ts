@@ -7,9 +7,9 @@ import {
   type BoardPart,
   type PartValue,
 } from '../../core/board';
+import type { BoardFact } from '../../core/donor';
 import { supplyOf } from '../../core/nameplate';
 import { packageRule } from '../../core/part';
-import type { BoardFact } from '../../db/repositories/boardFacts';
 import type { PartRecord } from '../../db/repositories/parts';
 import type { Dossier } from '../dossier';
 

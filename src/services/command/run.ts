@@ -1,6 +1,7 @@
+import type { Donor } from '../../core/donor';
 import type { StationName } from '../../core/station';
 import type { AppContext } from '../../db/context';
-import { findArchived, findDonor, type Donor } from '../../db/repositories/donors';
+import { findArchived, findDonor } from '../../db/repositories/donors';
 import { isBusy, isConstraintFailure, recordEdit, type Edit } from '../../db/repositories/journal';
 import { refusal, Refused, refuse, type Refusal } from './refusals';
 

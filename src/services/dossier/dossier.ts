@@ -1,10 +1,13 @@
+import type { RecordedOpeningStep } from '../../core/opening';
+import type { Note } from '../../core/benchline';
+import type { BoardFact, Donor } from '../../core/donor';
 import type { Nameplate } from '../../core/nameplate';
 import type { PowerHistory } from '../../core/safety';
 import type { Queryable } from '../../db/client';
-import { listBoardFacts, type BoardFact } from '../../db/repositories/boardFacts';
-import { donorOverview, type Donor, type DonorOverview } from '../../db/repositories/donors';
-import { listNotes, type Note } from '../../db/repositories/notes';
-import { listOpeningSteps, type OpeningStepRow } from '../../db/repositories/openings';
+import { listBoardFacts } from '../../db/repositories/boardFacts';
+import { donorOverview, type DonorOverview } from '../../db/repositories/donors';
+import { listNotes } from '../../db/repositories/notes';
+import { listOpeningSteps } from '../../db/repositories/openings';
 import { listParts, type PartRecord } from '../../db/repositories/parts';
 import { listPhotos, type PhotoWithPins } from '../../db/repositories/photos';
 import { plateOf } from '../../db/repositories/plate';
@@ -27,7 +30,7 @@ export interface Dossier {
   stores(): Promise<readonly StoreWithReadings[]>;
   /** Notes, questions and claims. */
   notes(): Promise<readonly Note[]>;
-  openingSteps(): Promise<readonly OpeningStepRow[]>;
+  openingSteps(): Promise<readonly RecordedOpeningStep[]>;
   /** What the meter said between pins, and what a person fixed. */
   boardFacts(): Promise<readonly BoardFact[]>;
   photos(): Promise<readonly PhotoWithPins[]>;

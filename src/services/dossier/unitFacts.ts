@@ -1,10 +1,10 @@
 import { judgeNameplate, outputPower, supplyOf, type Nameplate, type NameplateJudgement } from '../../core/nameplate';
 import { SEAMS } from '../../core/opening';
-import { cautionsFor, mayHold, parseBank, type CautionFacts, type UnitCaution } from '../../core/safety';
+import { cautionsFor, mayHold, parseBank, type CautionFacts, type UnitCaution, type Store } from '../../core/safety';
 import { UNIT_KINDS } from '../../core/unit';
 import type { PartRecord } from '../../db/repositories/parts';
 import { ageOf } from '../../db/repositories/plate';
-import type { Store, StoreWithReadings } from '../../db/repositories/stores';
+import type { StoreWithReadings } from '../../db/repositories/stores';
 import type { Dossier } from './dossier';
 
 /** What the plate of a donor says of the voltages inside it. */

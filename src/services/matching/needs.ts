@@ -1,7 +1,8 @@
+import type { Build, Need } from '../../core/build';
 import { kindsServing, type KindName } from '../../core/part';
 import { matchLot, parseFilter, type LotFacts, type LotMatch, type StockFilter } from '../../core/stock';
 import type { Queryable } from '../../db/client';
-import { listBuilds, type Build, type Need } from '../../db/repositories/builds';
+import { listBuilds } from '../../db/repositories/builds';
 import { lotsForNeed } from './lotsForNeed';
 
 /** A need of a build that still lacks pieces, in the terms of the filter language. */

@@ -1,6 +1,7 @@
+import type { Part } from '../../core/donor';
 import type { StockFilter } from '../../core/stock';
 import type { Queryable } from '../../db/client';
-import { searchPartsOnBoards, type Part } from '../../db/repositories/parts';
+import { searchPartsOnBoards } from '../../db/repositories/parts';
 import type { Ratings } from '../../db/repositories/ratings';
 
 /** A part that sits on the board of a donor still. */

@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import { createContext, use, useEffect, useState, type ReactNode } from 'react';
+import { createContext, use, useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import type { LineHelp, Shortcut } from './shortcut';
 
 interface Help {
@@ -20,17 +20,16 @@ const ShortcutContext = createContext<Registry>({ add: () => () => undefined });
 
 /** Listens for the keys that the present screen registered; `?` shows them. Keys typed into a field are left alone. */
 export function ShortcutRoot({ children }: { children: ReactNode }) {
-  const [sets, setSets] = useState<readonly Help[]>([]);
-  const [open, setOpen] = useState(false);
+  const sets = useRef(new Set<Help>());
+  /** What the help lists while it is open. */
+  const [help, setHelp] = useState<readonly Help[]>();
   const [registry] = useState<Registry>(() => ({
-    add(help) {
-      setSets((present) => [...present, help]);
-      return () => setSets((present) => present.filter((set) => set !== help));
+    add(set) {
+      sets.current.add(set);
+      return () => void sets.current.delete(set);
     },
   }));
   const router = useRouter();
-  const shortcuts = sets.flatMap(({ keys }) => keys);
-  const lines = sets.flatMap((set) => set.lines);
 
   useEffect(() => {
     function onKey(event: KeyboardEvent) {
@@ -42,12 +41,13 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
         target.closest('input, textarea, select, [role=alertdialog]')
       )
         return;
+      const present = [...sets.current];
       if (event.key === '?') {
         event.preventDefault();
-        setOpen(true);
+        setHelp(present);
         return;
       }
-      const found = sets.flatMap(({ keys }) => keys).find(({ key }) => key === event.key);
+      const found = present.flatMap(({ keys }) => keys).find(({ key }) => key === event.key);
       if (!found) return;
       event.preventDefault();
       if (found.href) router.push(found.href);
@@ -56,12 +56,18 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
     }
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
-  }, [sets, router]);
+  }, [router]);
 
   return (
     <ShortcutContext value={registry}>
       {children}
-      {open && <ShortcutHelp keys={shortcuts} lines={lines} onClose={() => setOpen(false)} />}
+      {help && (
+        <ShortcutHelp
+          keys={help.flatMap(({ keys }) => keys)}
+          lines={help.flatMap(({ lines }) => lines)}
+          onClose={() => setHelp(undefined)}
+        />
+      )}
     </ShortcutContext>
   );
 }
@@ -70,6 +76,7 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
 export function Shortcuts({ keys, lines = [] }: { keys: readonly Shortcut[]; lines?: readonly LineHelp[] }) {
   const { add } = use(ShortcutContext);
   const text = JSON.stringify({ keys, lines });
-  useEffect(() => add(JSON.parse(text) as Help), [add, text]);
+  // Before the screen is painted: a key works as soon as its button can be seen.
+  useLayoutEffect(() => add(JSON.parse(text) as Help), [add, text]);
   return null;
 }

@@ -1,7 +1,7 @@
+import type { Donor } from '../../../core/donor';
 import { mountingText } from '../../../core/harvest';
 import { kindRule, type KindName } from '../../../core/part';
 import type { AppContext } from '../../../db/context';
-import type { Donor } from '../../../db/repositories/donors';
 import { openRun } from '../../../db/repositories/harvest';
 import type { Edit } from '../../../db/repositories/journal';
 import { stockPiece } from '../../../db/repositories/lots';

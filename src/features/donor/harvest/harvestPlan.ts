@@ -8,13 +8,15 @@ import {
   type HarvestPart,
   type Plan,
   type WholeAdvice,
+  type HarvestRun,
+  type HarvestStep,
 } from '../../../core/harvest';
 import { judgeNameplate } from '../../../core/nameplate';
 import { RATINGS } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import { likenessOf, MAIN_VALUES } from '../../../core/stock';
 import type { Queryable } from '../../../db/client';
-import { heldLike, openRun, pastSteps, type HarvestRun, type HarvestStep } from '../../../db/repositories/harvest';
+import { heldLike, openRun, pastSteps } from '../../../db/repositories/harvest';
 import type { PartRecord } from '../../../db/repositories/parts';
 import { latestSoak } from '../../../db/repositories/soaks';
 import { judgeRecord, testContext, type TestContext } from '../../../services/board';

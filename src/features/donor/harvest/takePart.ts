@@ -1,8 +1,9 @@
 import { mergeLimits } from '../../../core/measure';
 import { kindRule } from '../../../core/part';
 import { mayTakeApart } from '../../../core/unit';
+import type { Donor } from '../../../core/donor';
 import type { AppContext } from '../../../db/context';
-import { donorOverview, type Donor } from '../../../db/repositories/donors';
+import { donorOverview } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { stockPiece } from '../../../db/repositories/lots';
 import { findPart } from '../../../db/repositories/parts';

@@ -1,3 +1,4 @@
+import type { Part } from '../../../core/donor';
 import { partFromFields } from '../../../core/benchline';
 import type { PinFunction } from '../../../core/chips';
 import { type Decoding } from '../../../core/marking';
@@ -16,7 +17,6 @@ import { formatQuantity, parseQuantity } from '../../../core/quantity';
 import type { AppContext } from '../../../db/context';
 import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
-import type { Part } from '../../../db/repositories/parts';
 import { isNumbered, rememberType } from '../../../db/repositories/types';
 import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
 import type { PartForm, PlaceForm, ValueForm } from './schema';

@@ -1,7 +1,8 @@
+import type { Part } from '../../../core/donor';
 import { decodeMarking, type Decoding } from '../../../core/marking';
 import { recentOf } from '../../../core/recent';
 import { senseCheck, type UnitStress } from '../../../core/sense';
-import type { Part, PartRecord } from '../../../db/repositories/parts';
+import type { PartRecord } from '../../../db/repositories/parts';
 
 /** A name for one reading of a marking, the same each time it is read. */
 export function decodingId({ kind, rule, ratings, readAs = '' }: Decoding): string {

@@ -1,3 +1,4 @@
+import type { Part } from '../../../core/donor';
 import 'server-only';
 import {
   chipFacts,
@@ -25,7 +26,7 @@ import {
 } from '../../../core/part';
 import { nextFitting, senseCheck, type Misfit } from '../../../core/sense';
 
-import { donorsWithMarking, type Part, type PartRecord } from '../../../db/repositories/parts';
+import { donorsWithMarking, type PartRecord } from '../../../db/repositories/parts';
 import { decodingId, decodingsAsOtherKind, decodingsOf } from './decodings';
 import { donorStress } from '../../../services/board';
 import { notesView, type NoteView } from '../shared/notes.server';

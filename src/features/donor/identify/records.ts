@@ -1,3 +1,4 @@
+import type { Donor, Part } from '../../../core/donor';
 import { splitPin } from '../../../core/board';
 import { describeRecord, type BenchRecord } from '../../../core/benchline';
 import type { Evidenced } from '../../../core/evidence';
@@ -5,9 +6,8 @@ import { decodeMarking } from '../../../core/marking';
 import type { KindName } from '../../../core/part';
 import { senseCheck } from '../../../core/sense';
 import { listBoardFacts } from '../../../db/repositories/boardFacts';
-import type { Donor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
-import { findPart, isReferenceTaken, logPart, type Part } from '../../../db/repositories/parts';
+import { findPart, isReferenceTaken, logPart } from '../../../db/repositories/parts';
 import { listPhotos, listPinSpots } from '../../../db/repositories/photos';
 import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
 import { findType, isNumbered } from '../../../db/repositories/types';

@@ -8,7 +8,7 @@ import {
   type SymptomName,
   type UnitKindName,
 } from '../../../core/unit';
-import type { Donor } from '../../../db/repositories/donors';
+import type { Donor } from '../../../core/donor';
 import type { IntakeQuestion } from './present';
 
 /** What the fields of a donor's sheet hold, as a person would type it. */

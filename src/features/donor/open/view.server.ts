@@ -1,8 +1,17 @@
+import type { Donor } from '../../../core/donor';
 import 'server-only';
-import { DAMAGES, likeness, SEAMS, seamRecords, type SeamName, type UnitLikeness } from '../../../core/opening';
+import {
+  DAMAGES,
+  likeness,
+  SEAMS,
+  seamRecords,
+  type SeamName,
+  type UnitLikeness,
+  type RecordedOpeningStep,
+} from '../../../core/opening';
 import type { UnitCaution } from '../../../core/safety';
 
-import { donorTitle, type Donor } from '../../../db/repositories/donors';
+import { donorTitle } from '../../../db/repositories/donors';
 import {
   allOpeningSteps,
   latestReassembly,
@@ -10,7 +19,6 @@ import {
   openedDonors,
   openingMinutes,
   openingNotes,
-  type OpeningStepRow,
 } from '../../../db/repositories/openings';
 import { ageOf } from '../../../db/repositories/plate';
 import { type Dossier, unitRecord } from '../../../services/dossier';
@@ -125,7 +133,7 @@ export async function openingView(dossier: Dossier): Promise<OpeningView> {
   };
 }
 
-function likenessOf(donor: Donor, steps: readonly OpeningStepRow[], year: number | undefined): UnitLikeness {
+function likenessOf(donor: Donor, steps: readonly RecordedOpeningStep[], year: number | undefined): UnitLikeness {
   const { lengthM, widthM, heightM } = donor;
   return {
     kind: donor.kind,
@@ -139,7 +147,7 @@ function likenessOf(donor: Donor, steps: readonly OpeningStepRow[], year: number
 
 const seamsOf = (steps: readonly { seam: SeamName }[]) => [...new Set(steps.map(({ seam }) => seam))];
 
-function stepView(step: OpeningStepRow, index: number): OpeningStepView {
+function stepView(step: RecordedOpeningStep, index: number): OpeningStepView {
   return {
     id: step.id,
     number: index + 1,
@@ -153,16 +161,17 @@ function stepView(step: OpeningStepRow, index: number): OpeningStepView {
   };
 }
 
-function stepLine(step: OpeningStepRow): string {
+function stepLine(step: RecordedOpeningStep): string {
   const view = stepView(step, 0);
   return [[view.what, view.seam].filter((word) => word !== '').join(' '), view.place, view.method, view.damage]
     .filter((word) => word !== '')
     .join(', ');
 }
 
-const typedMinutes = (steps: readonly OpeningStepRow[]) => steps.reduce((sum, { minutes }) => sum + (minutes ?? 0), 0);
+const typedMinutes = (steps: readonly RecordedOpeningStep[]) =>
+  steps.reduce((sum, { minutes }) => sum + (minutes ?? 0), 0);
 
-function worstDamage(steps: readonly OpeningStepRow[]): string {
+function worstDamage(steps: readonly RecordedOpeningStep[]): string {
   const order = ['destroyed', 'cracked', 'cosmetic'] as const;
   const worst = order.find((damage) => steps.some((step) => step.damage === damage));
   return worst ? DAMAGES[worst] : 'came apart whole';

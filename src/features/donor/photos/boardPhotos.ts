@@ -1,10 +1,10 @@
 import { splitPin } from '../../../core/board';
-import { preparationMaps, type Match, type Point, type Preparation } from '../../../core/photo';
+import { preparationMaps, type Match, type Point, type Preparation, type Photo } from '../../../core/photo';
 import type { AppContext } from '../../../db/context';
 import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { listParts, type PartRecord } from '../../../db/repositories/parts';
-import { findPhoto, listPhotos, listPinSpots, pairOf, type Photo } from '../../../db/repositories/photos';
+import { findPhoto, listPhotos, listPinSpots, pairOf } from '../../../db/repositories/photos';
 import type { BlobStore } from '../../../server/blobs';
 import { storePhoto } from '../../../services/attachments';
 import { refusal, refuse, refused, run, type Outcome } from '../../../services/command';

@@ -1,9 +1,9 @@
-import { pairPhotos, type Match } from '../../../core/photo';
+import { pairPhotos, type Match, type Photo } from '../../../core/photo';
 import type { StationName } from '../../../core/station';
 import type { AppContext } from '../../../db/context';
 import { findDonor } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
-import { findPhoto, listPhotos, pairOf, type Photo } from '../../../db/repositories/photos';
+import { findPhoto, listPhotos, pairOf } from '../../../db/repositories/photos';
 import type { BlobStore } from '../../../server/blobs';
 import { storePhoto } from '../../../services/attachments';
 import { refusal, refuse, refused, run, type Outcome } from '../../../services/command';

@@ -1,7 +1,7 @@
 import 'server-only';
-import { mapPoint, pairPhotos, type Affine, type Match, type Point } from '../../../core/photo';
+import { mapPoint, pairPhotos, type Affine, type Match, type Point, type Photo } from '../../../core/photo';
 import { STATION_LABEL, type StationName } from '../../../core/station';
-import { listPinSpots, pairOf, type Photo, type PhotoWithPins } from '../../../db/repositories/photos';
+import { listPinSpots, pairOf, type PhotoWithPins } from '../../../db/repositories/photos';
 import type { PhotoSize } from '../../../services/attachments';
 import { dayOf } from '../../../ui/value/moments';
 import type { Dossier } from '../../../services/dossier';

@@ -8,8 +8,9 @@ import {
   type DischargeFit,
   type PowerHistory,
   type StoreState,
+  type RecordedReading,
 } from '../../../core/safety';
-import type { StoreReadingRow, StoreWithReadings } from '../../../db/repositories/stores';
+import type { StoreWithReadings } from '../../../db/repositories/stores';
 import { holdOf, linksOf, type VoltageFacts } from '../../../services/dossier';
 
 /** A store with all that its readings and its size come to. */
@@ -18,7 +19,7 @@ export interface Assessed {
   readonly state: StoreState;
   readonly hold: { readonly volts: number; readonly why: string };
   /** The readings of the latest discharge. */
-  readonly run: readonly StoreReadingRow[];
+  readonly run: readonly RecordedReading[];
   readonly fit: DischargeFit;
   /** Volts to reckon with now: the last reading's upper bound, else what it may hold. */
   readonly present: number;

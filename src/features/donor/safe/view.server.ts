@@ -1,11 +1,17 @@
 import 'server-only';
 import { formatDuration, formatQuantity } from '../../../core/quantity';
-import { storedEnergy, storesFromParts, STORE_ROLES, type PowerHistory, type UnitCaution } from '../../../core/safety';
+import {
+  storedEnergy,
+  storesFromParts,
+  STORE_ROLES,
+  type PowerHistory,
+  type UnitCaution,
+  type RecordedReading,
+} from '../../../core/safety';
 import { parseFilter } from '../../../core/stock';
 
 import type { Queryable } from '../../../db/client';
 import { candidateLots } from '../../../db/repositories/lotSearch';
-import type { StoreReadingRow } from '../../../db/repositories/stores';
 import { type Dossier, toPartFacts, unitRecord } from '../../../services/dossier';
 import { assess, reliableTime, type Assessed } from './assess';
 import { claimOf, filterBleedText, fitText, hazardOf, nextStep, stringText, toolText } from './present';
@@ -189,7 +195,7 @@ function card({ entry, state, hold, run, largest }: Assessed, code: string, sele
   };
 }
 
-function lastReading(run: readonly StoreReadingRow[], now: number) {
+function lastReading(run: readonly RecordedReading[], now: number) {
   const last = run.at(-1);
   if (!last) return null;
   const printed = formatQuantity(last.voltageV, 'volt', { resolution: last.resolutionV });

@@ -1,5 +1,6 @@
+import type { Part } from '../../../core/donor';
 import type { Edit } from '../../../db/repositories/journal';
-import { findPart, type Part } from '../../../db/repositories/parts';
+import { findPart } from '../../../db/repositories/parts';
 import { refuse } from '../../../services/command';
 
 /** A part of the donor that is edited, or a refusal beside a field. */

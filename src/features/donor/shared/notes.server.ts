@@ -1,9 +1,9 @@
 import 'server-only';
-import { ISSUE_STATUSES, type IssueStatus } from '../../../core/benchline';
+import { ISSUE_STATUSES, type IssueStatus, type Note } from '../../../core/benchline';
 import { STATION_LABEL, type StationName } from '../../../core/station';
 
 import { listJournal } from '../../../db/repositories/journal';
-import { eventsOfNotes, isOpen, type Note } from '../../../db/repositories/notes';
+import { eventsOfNotes, isOpen } from '../../../db/repositories/notes';
 import { clockOf, dayOf } from '../../../ui/value/moments';
 import type { Dossier } from '../../../services/dossier';
 

@@ -1,8 +1,8 @@
 import 'server-only';
 import { contradictions, fixedWords, type Board } from '../../../core/board';
+import type { BoardFact } from '../../../core/donor';
 import { formatQuantity } from '../../../core/quantity';
 
-import type { BoardFact } from '../../../db/repositories/boardFacts';
 import { tracedBoard } from '../../../services/board';
 import { boardPhotos, type BoardPhoto } from '../photos/view.server';
 import { clockOf } from '../../../ui/value/moments';

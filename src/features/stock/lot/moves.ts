@@ -6,8 +6,7 @@ import type { AppContext } from '../../../db/context';
 import { freshCode } from '../../../db/repositories/codes';
 import type { Edit } from '../../../db/repositories/journal';
 import { findLot, findLots, type LotRow } from '../../../db/repositories/lotSearch';
-import { ensureBin, ratingRowsOf, worsenRatings } from '../../../db/repositories/lots';
-import type { NewRating } from '../../../db/repositories/ratings';
+import { copyRatings, ensureBin, ratingsOfLot, worsenRatings } from '../../../db/repositories/lots';
 import { ON_STOCK, refuse, run, type Outcome } from '../../../services/command';
 
 /** The lot with a code, or a refusal. */
@@ -41,8 +40,7 @@ export function splitLot(
     const code = await freshCode(edit.tx, app, 'lot');
     const binId = await ensureBin(edit.tx, app, of.bin);
     const lotId = await edit.insert('lots', { ...facts, code, binId });
-    for (const { id: _id, lotId: _lot, ...rating } of await ratingRowsOf(edit.tx, id))
-      await edit.insert('lotRatings', { ...rating, lotId });
+    await copyRatings(edit, id, lotId);
     const entry = { reservedDelta: 0, reason: 'split' } as const;
     await edit.ledger({ ...entry, lotId: id, onHandDelta: -of.quantity, note: `into ${code}` });
     await edit.ledger({ ...entry, lotId, onHandDelta: of.quantity, note: `from ${of.code}` });
@@ -61,7 +59,7 @@ export function joinLots(app: AppContext, of: { code: string; from: string }): P
     if (!into) return refuse('lot-gone', { code: of.code });
     if (!from || from.lot.onHand === 0) return refuse('lot-empty', { code: of.from }, 'from');
     refuseUnlike(into, from);
-    await worsenRatings(edit, into.lot.id, await ratingsOf(edit, from.lot.id));
+    await worsenRatings(edit, into.lot.id, await ratingsOfLot(edit.tx, from.lot.id));
     const limits = mergeLimits([...into.lot.limits, ...from.lot.limits]);
     await edit.update('lots', into.lot.id, { limits });
     const pieces = from.lot.onHand;
@@ -70,10 +68,6 @@ export function joinLots(app: AppContext, of: { code: string; from: string }): P
     await edit.ledger({ ...entry, lotId: into.lot.id, onHandDelta: pieces, note: `from ${of.from}` });
     return `${pieces} of ${of.from} went into ${of.code}, bin ${into.bin}.`;
   });
-}
-
-async function ratingsOf(edit: Edit, lotId: string): Promise<NewRating[]> {
-  return (await ratingRowsOf(edit.tx, lotId)).map(({ valueSi, ...rating }) => ({ ...rating, value: valueSi }));
 }
 
 /** Refuses to join lots that are not alike. */

@@ -1,0 +1,3 @@
+export type { Donor } from './donor';
+export type { Part } from './part';
+export type { BoardFact } from './fact';
