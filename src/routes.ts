@@ -2,12 +2,12 @@ import type { StationName } from './core/station';
 
 type Query = Readonly<Record<string, string | number | undefined>>;
 
-/** A path with what is asked for; what is empty is left out. */
-function withQuery(path: string, query: Query): string {
+/** An address with what more is asked for; what is empty is left out. */
+export function withQuery(path: string, query: Query): string {
   const asked = Object.entries(query)
     .filter(([, value]) => value !== undefined && value !== '')
     .map(([name, value]) => `${name}=${encodeURIComponent(value ?? '')}`);
-  return asked.length > 0 ? `${path}?${asked.join('&')}` : path;
+  return asked.length > 0 ? `${path}${path.includes('?') ? '&' : '?'}${asked.join('&')}` : path;
 }
 
 /** Every address of the application. */
@@ -16,7 +16,8 @@ export const routes = {
   settings: () => '/settings',
   sums: () => '/sums',
 
-  donors: (query: { find?: string; page?: number } = {}) => withQuery('/donors', query),
+  donors: (query: { find?: string } = {}) => withQuery('/donors', query),
+  donorRows: (query: { find: string; order: string }) => withQuery('/donors/rows', query),
   newDonor: () => '/donors/new',
   archive: () => '/donors/archive',
   donor: (code: string) => `/donors/${code}`,
@@ -34,8 +35,7 @@ export const routes = {
   picture: (hash: string, size: 'small' | 'medium' | 'large') => `/photos/${hash}/${size}`,
 
   stock: (query: { find?: string; order?: string } = {}) => withQuery('/stock', query),
-  stockRows: (query: { find: string; order: string }) =>
-    `/stock/rows?find=${encodeURIComponent(query.find)}&order=${encodeURIComponent(query.order)}`,
+  stockRows: (query: { find: string; order: string }) => withQuery('/stock/rows', query),
   stockFile: (query: { as: string; find: string }) => withQuery('/stock/export', query),
   newLot: () => '/stock/new',
   bringLots: () => '/stock/bring',
@@ -46,8 +46,6 @@ export const routes = {
   labels: (lots: readonly string[] = []) => `/stock/labels${lots.length > 0 ? `?lots=${lots.join(',')}` : ''}`,
   labelSheet: (query: { lots: string; size: string; skip: number }) =>
     `/stock/labels/pdf?lots=${query.lots}&size=${query.size}&skip=${query.skip}`,
-  /** The list of stock, to which the order is added. */
-  stockInOrder: (find: string) => `/stock?find=${encodeURIComponent(find)}`,
   lot: (code: string) => `/stock/${code}`,
   lotPhoto: (code: string) => `/stock/${code}/photo`,
   lotLabel: (code: string, size: string) => `/stock/${code}/label.svg?size=${size}`,
@@ -56,7 +54,8 @@ export const routes = {
   newBuild: () => '/builds/new',
   build: (code: string) => `/builds/${code}`,
 
-  types: (query: { find?: string; kind?: string; page?: number } = {}) => withQuery('/types', query),
+  types: (query: { find?: string; kind?: string } = {}) => withQuery('/types', query),
+  typeRows: (query: { find: string; kind: string; order: string }) => withQuery('/types/rows', query),
   newType: () => '/types/new',
   bringTypes: () => '/types/bring',
   importTypes: () => '/types/import',

@@ -5,9 +5,3 @@ export type Search = Promise<Readonly<Record<string, string | string[] | undefin
 export function word(value: string | string[] | undefined): string {
   return ((Array.isArray(value) ? value[0] : value) ?? '').slice(0, 400);
 }
-
-/** A page number, counted from 0; anything else is the first page. */
-export function pageNumber(value: string | string[] | undefined): number {
-  const number = Number(word(value));
-  return Number.isInteger(number) && number > 0 ? Math.min(number, 1_000_000) : 0;
-}

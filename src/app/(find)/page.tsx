@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { loadBench } from '../../features/home/pages.server';
 import { loadBuilds } from '../../features/builds/pages.server';
 import { BuildList } from '../../features/builds/BuildList';
-import { DonorRows } from '../../features/donors/DonorRows';
+import { DonorList } from '../../features/donors/DonorList';
 import { BenchSheet } from '../../features/home/BenchSheet';
 import { PageHead } from '../../ui/frame/Page';
 import { routes } from '../../routes';
@@ -25,7 +25,7 @@ export default async function BenchPage() {
           </>
         }
       />
-      <BenchSheet view={view} donors={<DonorRows lines={view.donors.lines} />} builds={<BuildList builds={builds} />} />
+      <BenchSheet view={view} donors={<DonorList lines={view.donors.lines} />} builds={<BuildList builds={builds} />} />
     </>
   );
 }

@@ -49,6 +49,16 @@ test('pages do not overlap', async () => {
   expect([await page(0), await page(1), await page(2)]).toEqual([['BBB-BBB'], ['AAA-AAA'], []]);
 });
 
+test.each([
+  [undefined, ['BBB-BBB', 'AAA-AAA']],
+  [{ by: 'label', down: false } as const, ['AAA-AAA', 'BBB-BBB']],
+  [{ by: 'unit', down: true } as const, ['AAA-AAA', 'BBB-BBB']],
+  [{ by: 'unit', down: false } as const, ['BBB-BBB', 'AAA-AAA']],
+])('in order by %j come %j', async (order, codes) => {
+  const { rows } = await listDonors(fixture.app.db.read, { page: 0, size: 10, order });
+  expect(rows.map(({ donor }) => donor.code)).toEqual(codes);
+});
+
 test('open questions are those not answered, of donors not archived', async () => {
   expect(await openIssues(fixture.app.db.read, 10)).toMatchObject([{ text: 'which chip', donorCode: 'AAA-AAA' }]);
 });

@@ -1,5 +1,5 @@
 import type { Donor } from '../../core/donor';
-import { and, count, desc, eq, inArray, isNotNull, isNull, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNotNull, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { judgeNameplate } from '../../core/nameplate';
 import { kindRule, type KindName } from '../../core/part';
 import { storeState, type PowerHistory } from '../../core/safety';
@@ -59,21 +59,35 @@ export interface DonorPage {
   readonly total: number;
 }
 
-/** A page of donors that carry every word of a query, newest first. */
+/** What donors can be put in order by, besides the day they came. */
+export const DONOR_ORDERS = ['label', 'unit'] as const;
+
+export interface DonorOrder {
+  readonly by: (typeof DONOR_ORDERS)[number];
+  readonly down: boolean;
+}
+
+/** A page of donors that carry every word of a query, newest first within the order asked for. */
 export async function listDonors(
   db: Queryable,
-  of: { query?: string; page: number; size: number },
+  of: { query?: string; page: number; size: number; order?: DonorOrder | undefined },
 ): Promise<DonorPage> {
   const where = and(isNull(donors.deletedMs), ...words(of.query ?? ''));
   const rows = await db
     .select()
     .from(donors)
     .where(where)
-    .orderBy(desc(donors.createdMs))
+    .orderBy(...donorOrder(of.order), desc(donors.createdMs))
     .limit(of.size)
     .offset(of.page * of.size);
   const [total] = await db.select({ n: count() }).from(donors).where(where);
   return { rows: await overviews(db, rows), total: total?.n ?? 0 };
+}
+
+function donorOrder(order: DonorOrder | undefined): SQL[] {
+  if (!order) return [];
+  const terms = order.by === 'label' ? [donors.code] : [donors.maker, donors.model, donors.description];
+  return terms.map((term) => (order.down ? desc(term) : asc(term)));
 }
 
 function words(query: string): (SQL | undefined)[] {

@@ -1,5 +1,5 @@
 import type { PartType, Datasheet } from '../../core/typebook';
-import { and, asc, count, desc, eq, inArray, isNull, or } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { replaces, type Evidenced, type Source } from '../../core/evidence';
 import type { KindName, RatingName } from '../../core/part';
 import type { Queryable } from '../client';
@@ -81,10 +81,21 @@ export async function typeById(db: Queryable, id: string): Promise<TypeRecord | 
   return (await withDetails(db, rows))[0];
 }
 
-/** A page of types by number; the query is words that stand in the number, an alias or the note. */
+/** What types can be put in order by, besides their number. */
+export const TYPE_ORDERS = ['kind', 'package', 'note'] as const;
+
+export interface TypeOrder {
+  readonly by: (typeof TYPE_ORDERS)[number];
+  readonly down: boolean;
+}
+
+/**
+ * A page of types, counted from 0, by number within the order asked for; the query is words that stand in the number, an
+ * alias or the note.
+ */
 export async function listTypes(
   db: Queryable,
-  of: { query: string; kind?: KindName | undefined; page: number; size: number },
+  of: { query: string; kind?: KindName | undefined; page: number; size: number; order?: TypeOrder | undefined },
 ): Promise<{ rows: TypeRecord[]; total: number }> {
   const words = of.query.split(/\s+/).filter((word) => word !== '');
   const where = and(
@@ -109,10 +120,17 @@ export async function listTypes(
     .select()
     .from(types)
     .where(where)
-    .orderBy(asc(types.name), asc(types.kind))
+    .orderBy(...typeOrder(of.order), asc(types.name), asc(types.kind))
     .limit(of.size)
-    .offset((of.page - 1) * of.size);
+    .offset(of.page * of.size);
   return { rows: await withDetails(db, rows), total: found?.total ?? 0 };
+}
+
+/** What is not known comes last. */
+function typeOrder(order: TypeOrder | undefined): SQL[] {
+  if (!order) return [];
+  const term = sql`nullif(${types[order.by]}, '')`;
+  return [sql`${order.down ? desc(term) : asc(term)} nulls last`];
 }
 
 /** Every type, for keeping in a file. */

@@ -1,10 +1,11 @@
 import 'server-only';
 import { appContext } from '../../db/appContext';
-import { donorLines } from '../../services/dossier';
-import { archivedLines } from './view.server';
+import { archivedLines, donorsView, moreDonors } from './view.server';
 
 // What the pages ask of this area, on the context of this server.
 
-export const loadDonors = (of: { query: string; page: number; size: number }) => donorLines(appContext(), of);
+export const loadDonors = (find: string, order: string) => donorsView(appContext(), find, order);
+
+export const loadDonorRows = (find: string, page: number, order: string) => moreDonors(appContext(), find, page, order);
 
 export const loadArchive = () => archivedLines(appContext());

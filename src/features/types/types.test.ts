@@ -20,7 +20,7 @@ import { exportTypes, importTypes, previewTypes } from '../../services/exchange'
 import { planTypes } from '../../services/exchange/importTypes';
 import { folderStore } from '../../server/blobs';
 import { attachDatasheet } from './commands';
-import { typesView, typeView } from './view.server';
+import { typeRows, typesView, typeView } from './view.server';
 import type { FormOutcome } from '../../ui/form/outcome';
 
 type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
@@ -199,15 +199,18 @@ test('a datasheet is kept beside the database and links its page; what is no PDF
   delete process.env.ZORVEK_DATASHEETS;
 });
 
-test('the list is searched by number, alias and kind, a page at a time', async () => {
+test('the list is searched by number, alias and kind, and put in order', async () => {
   const id = await aType('IRF840', { vds: '500V' });
   await aType('1N4007', {}, 'diode');
   await addAliasAction(id, formOf({ name: 'F840' }));
-  const names = async (query: string, kind = '') =>
-    (await typesView(fixture.app, { query, kind, page: 1 })).rows.map(({ cells }) => cells.name?.text);
+  const names = async (query: string, kind = '', order = '') =>
+    (await typesView(fixture.app, { query, kind, order })).rows.map(({ cells }) => cells.name?.text);
   expect(await names('')).toEqual(['1N4007', 'IRF840']);
   expect(await names('840')).toEqual(['IRF840']);
   expect(await names('F84')).toEqual(['IRF840']);
   expect(await names('', 'diode')).toEqual(['1N4007']);
+  expect(await names('', '', '-kind')).toEqual(['IRF840', '1N4007']);
+  expect(await names('', '', 'soup')).toEqual(['1N4007', 'IRF840']);
+  expect(await typeRows(fixture.app, { query: '', kind: '', order: '' }, 1)).toEqual([]);
   expect(decodeMarking('IRF840')[0]?.number).toBe('IRF840');
 });

@@ -7,46 +7,65 @@ import type { AppContext } from '../../db/context';
 import {
   datasheetsOf,
   listTypes,
+  TYPE_ORDERS,
   typeById,
   typeHistory,
   usesOfType,
   type TypeRecord,
 } from '../../db/repositories/types';
-import type { TableColumn, TableRow } from '../../ui/table/tableTypes';
+import { PAGE_ROWS, readOrder, type TableColumn, type TableRow } from '../../ui/list/rows';
 import { routes } from '../../routes';
 
-const PAGE_SIZE = 60;
-
 const COLUMNS: readonly TableColumn[] = [
-  { id: 'name', label: 'number' },
-  { id: 'kind', label: 'kind' },
-  { id: 'ratings', label: 'ratings' },
-  { id: 'package', label: 'case' },
-  { id: 'aliases', label: 'also marked' },
-  { id: 'evidence', label: 'evidence' },
+  { id: 'name', label: 'number', chars: 14 },
+  { id: 'kind', label: 'kind', chars: 16 },
+  { id: 'ratings', label: 'ratings', chars: 30 },
+  { id: 'package', label: 'case', chars: 10 },
+  { id: 'aliases', label: 'also marked', chars: 16 },
+  { id: 'evidence', label: 'evidence', chars: 14 },
   { id: 'note', label: 'note', hidden: true },
 ];
 
-/** A page of what the shop knows. */
-export async function typesView({ db }: AppContext, of: { query: string; kind: string; page: number }) {
-  const kind = isKindName(of.kind) ? of.kind : undefined;
-  const { rows, total } = await listTypes(db.read, {
-    query: of.query,
-    kind,
-    page: of.page,
-    size: PAGE_SIZE,
-  });
+/** What a person asks of the types. */
+export interface TypesQuestion {
+  readonly query: string;
+  readonly kind: string;
+  /** As it stands in the address. */
+  readonly order: string;
+}
+
+/** The first of what the shop knows. */
+export async function typesView(app: AppContext, { query, kind, order: orderText }: TypesQuestion) {
+  const { rows, total } = await askTypes(app, { query, kind, order: orderText }, 0);
+  const isLong = total > rows.length;
   return {
-    query: of.query,
-    kind: kind ?? '',
+    query,
+    kind: isKindName(kind) ? kind : '',
     columns: COLUMNS,
-    rows: rows.map(row),
+    rows,
     total,
-    page: of.page,
-    pages: Math.max(1, Math.ceil(total / PAGE_SIZE)),
+    order: (isLong && readOrder(orderText, TYPE_ORDERS)) || null,
+    orders: TYPE_ORDERS,
     kinds: KIND_NAMES.map((name) => ({ value: name, label: kindRule(name).label })),
   };
 }
+
+/** A further page of them, counted from 0. */
+export async function typeRows(app: AppContext, question: TypesQuestion, page: number): Promise<readonly TableRow[]> {
+  return (await askTypes(app, question, page)).rows;
+}
+
+async function askTypes({ db }: AppContext, { query, kind, order }: TypesQuestion, page: number) {
+  const { rows, total } = await listTypes(db.read, {
+    query,
+    kind: isKindName(kind) ? kind : undefined,
+    order: readOrder(order, TYPE_ORDERS),
+    page,
+    size: PAGE_ROWS,
+  });
+  return { rows: rows.map(row), total };
+}
+
 export type TypesView = Awaited<ReturnType<typeof typesView>>;
 
 function row({ type, ratings, aliases }: TypeRecord): TableRow {

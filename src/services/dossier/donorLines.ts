@@ -19,9 +19,9 @@ export interface DonorLine {
 }
 
 /** A page of donors that carry every word of a query. */
-export async function donorLines({ db }: AppContext, of: { query: string; page: number; size: number }) {
+export async function donorLines({ db }: AppContext, of: Parameters<typeof listDonors>[1]) {
   const { rows, total } = await listDonors(db.read, of);
-  return { lines: rows.map(donorLine), total, page: of.page, pages: Math.ceil(total / of.size) };
+  return { lines: rows.map(donorLine), total };
 }
 
 export type DonorLines = Awaited<ReturnType<typeof donorLines>>;

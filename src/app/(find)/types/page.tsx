@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { TypesSheet } from '../../../features/types/TypesSheet';
 import { loadTypes } from '../../../features/types/pages.server';
 import { PageHead } from '../../../ui/frame/Page';
-import { pageNumber, word, type Search } from '../../search';
+import { word, type Search } from '../../search';
 import { routes } from '../../../routes';
 
 export const metadata = { title: 'Types' };
@@ -12,7 +12,7 @@ export default async function TypesPage({ searchParams }: { searchParams: Search
   const view = await loadTypes({
     query: word(search.find).trim(),
     kind: word(search.kind),
-    page: pageNumber(search.page) + 1,
+    order: word(search.order),
   });
   return (
     <>

@@ -2,7 +2,7 @@ import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Limits, Next, Section } from '../../../ui/judgement/parts';
-import { DataTable } from '../../../ui/table/DataTable';
+import { List } from '../../../ui/list/List';
 import { Facts } from '../../../ui/value/Facts';
 import type { DonorFrame } from '../shared/view.server';
 import type { BoardPartsView, HarvestView, TakenPartView } from './view.server';
@@ -63,7 +63,7 @@ export function HarvestSheet({
       )}
       <HarvestPlan code={frame.code} view={harvest} />
       {view.rows.length > 0 ? (
-        <DataTable label="Parts of the board" columns={view.columns} rows={view.rows} />
+        <List label="Parts of the board" columns={view.columns} items={view.rows} />
       ) : (
         <EmptyState title="No part is logged yet">
           Log the parts at Identify; what is worth taking shows here.

@@ -1,6 +1,6 @@
 import 'server-only';
 import { ratingsForStock, type TestContext } from '../../../services/board';
-import type { TableColumn, TableRow } from '../../../ui/table/tableTypes';
+import type { TableColumn, TableRow } from '../../../ui/list/rows';
 import { partHead, partsTable, ratingText, type JudgedPart, type PartHead } from '../shared/partsTable.server';
 import { jobTitle, showMinutes, whyLeft, worthTesting, type HarvestJob, type Mounting } from '../../../core/harvest';
 import { kindRule, RATINGS } from '../../../core/part';

@@ -3,7 +3,7 @@ import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
-import { DataTable } from '../../../ui/table/DataTable';
+import { List } from '../../../ui/list/List';
 import type { NoteView } from '../shared/notes.server';
 import type { IdentifyView } from './view.server';
 import { IssueList } from '../shared/IssueList';
@@ -36,7 +36,7 @@ export function IdentifySheet({
     >
       <PartEntry code={code} refs={view.refs} nextRef={view.nextRef} packages={view.packages} />
       {view.rows.length > 0 ? (
-        <DataTable label="Parts" columns={view.columns} rows={view.rows} />
+        <List label="Parts" columns={view.columns} items={view.rows} />
       ) : (
         <div className="mt-5">
           <EmptyState title="No part is logged yet">

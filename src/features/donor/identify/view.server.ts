@@ -4,7 +4,7 @@ import { BLOCK_NAMES, BLOCKS, kindRule, RATINGS } from '../../../core/part';
 import { ratingHistory } from '../../../db/repositories/ratings';
 import type { PartRecord } from '../../../db/repositories/parts';
 import type { Dossier } from '../../../services/dossier';
-import type { TableColumn, TableRow } from '../../../ui/table/tableTypes';
+import type { TableColumn, TableRow } from '../../../ui/list/rows';
 import { clockOf } from '../../../ui/value/moments';
 import {
   isMisfit,

@@ -17,7 +17,7 @@ import type { PartRecord } from '../../../db/repositories/parts';
 import { routes } from '../../../routes';
 import { donorStress, judgeRecord, testContext, type TestContext } from '../../../services/board';
 import type { Dossier } from '../../../services/dossier';
-import type { Cell, TableColumn, TableRow } from '../../../ui/table/tableTypes';
+import type { Cell, TableColumn, TableRow } from '../../../ui/list/rows';
 import { ratingSummary, weakestSource } from './words';
 
 type PartsStation = 'identify' | 'test' | 'harvest';

@@ -2,7 +2,7 @@ import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Limits, Next, Section } from '../../../ui/judgement/parts';
-import { DataTable } from '../../../ui/table/DataTable';
+import { List } from '../../../ui/list/List';
 import { VerdictMark } from '../../../ui/value/marks';
 import { Facts } from '../../../ui/value/Facts';
 import type { DonorFrame } from '../shared/view.server';
@@ -45,7 +45,7 @@ export function TestSheet({ frame, view }: { frame: DonorFrame; view: TestView }
         </>
       )}
       {view.rows.length > 0 ? (
-        <DataTable label="Parts to test" columns={view.columns} rows={view.rows} />
+        <List label="Parts to test" columns={view.columns} items={view.rows} />
       ) : (
         <EmptyState title="Nothing to test yet">
           Log the parts at Identify; then their meter readings are judged here.

@@ -1,6 +1,6 @@
 import 'server-only';
 import type { Dossier } from '../../../services/dossier';
-import type { TableColumn, TableRow } from '../../../ui/table/tableTypes';
+import type { TableColumn, TableRow } from '../../../ui/list/rows';
 import { isTestable, partHead, partsTable, refOf, type PartHead } from '../shared/partsTable.server';
 import { partTest, type PartTestView } from './present';
 

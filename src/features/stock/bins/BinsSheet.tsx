@@ -7,11 +7,22 @@ import { useHydrated } from '../../../ui/form/useHydrated';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { useTakeBack } from '../../../ui/feedback/Notices';
 import { Halves } from '../../../ui/frame/Halves';
+import { List } from '../../../ui/list/List';
+import type { TableColumn, TableRow } from '../../../ui/list/rows';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { sizeBinAction } from './actions';
 import type { AgeingView, BinsView, DoneLately, DrawerView } from './view.server';
 import { routes } from '../../../routes';
+
+const COLUMNS: readonly TableColumn[] = [
+  { id: 'bin', label: 'bin' },
+  { id: 'lots', label: 'lots', align: 'end' },
+  { id: 'pieces', label: 'pieces', align: 'end' },
+  { id: 'room', label: 'room for' },
+  { id: 'counted', label: 'last counted', from: 620 },
+  { id: 'count', label: 'count' },
+];
 
 /** The cabinets with their drawers on the left; what asks for a look on the right. */
 export function BinsSheet({ view, ageing, done }: { view: BinsView; ageing: AgeingView; done: DoneLately }) {
@@ -22,32 +33,14 @@ export function BinsSheet({ view, ageing, done }: { view: BinsView; ageing: Agei
         <EmptyState title="There is no bin yet">A bin is made when the first part goes into it.</EmptyState>
       )}
       {view.cabinets.length > 0 && (
-        <table className="rows plain max-w-[760px]" aria-label="Drawers">
-          <thead>
-            <tr>
-              <th>bin</th>
-              <th data-align="end">lots</th>
-              <th data-align="end">pieces</th>
-              <th>room for</th>
-              <th className="max-[620px]:hidden">last counted</th>
-              <th>
-                <span className="sr-only">count it</span>
-              </th>
-            </tr>
-          </thead>
-          {view.cabinets.map(({ name, drawers }) => (
-            <tbody key={name}>
-              <tr className="bg-none!">
-                <th scope="rowgroup" colSpan={6} className="pt-3">
-                  {name}
-                </th>
-              </tr>
-              {drawers.map((drawer) => (
-                <DrawerRow key={drawer.code} drawer={drawer} />
-              ))}
-            </tbody>
-          ))}
-        </table>
+        <div className="max-w-[760px]">
+          <List
+            label="Drawers"
+            columns={COLUMNS}
+            items={view.cabinets.flatMap(({ name, drawers }) => drawers.map((drawer) => drawerRow(name, drawer)))}
+            choose={false}
+          />
+        </div>
       )}
     </Halves>
   );
@@ -90,45 +83,55 @@ function LateSteps({ steps }: { steps: DoneLately }) {
   );
 }
 
-function DrawerRow({ drawer: { code, lots, pieces, capacity, full, counted } }: { drawer: DrawerView }) {
-  return (
-    <tr>
-      <td>
-        <Link href={routes.stock({ find: `bin:${code}` })} className="ref" prefetch={false}>
-          {code}
-        </Link>
-      </td>
-      <td data-align="end" className="q">
-        {lots}
-      </td>
-      <td data-align="end" className={`q ${full ? 'font-semibold text-stop' : ''}`}>
-        {pieces}
-        {full && ', over-full'}
-      </td>
-      <td>
-        <ActionForm
-          action={sizeBinAction.bind(null, code)}
-          label={`Room of ${code}`}
-          className="bare flex items-center gap-2"
-        >
-          <TextField
-            name="capacity"
-            label={`room for, in ${code}`}
-            defaultValue={capacity === null ? '' : `${capacity}`}
-            mono
-            className="w-20"
-          />
-          <SubmitButton tone="quiet">keep</SubmitButton>
-        </ActionForm>
-      </td>
-      <td className="text-ink-2 max-[620px]:hidden">{counted || 'never'}</td>
-      <td>
-        <Link href={routes.stocktake(code)} className="whitespace-nowrap underline decoration-dotted" prefetch={false}>
-          count it
-        </Link>
-      </td>
-    </tr>
-  );
+function drawerRow(cabinet: string, { code, lots, pieces, capacity, full, counted, countedMs }: DrawerView): TableRow {
+  return {
+    id: code,
+    href: routes.stock({ find: `bin:${code}` }),
+    group: cabinet,
+    cells: {
+      bin: { text: code, shown: <span className="ref">{code}</span> },
+      lots: { text: `${lots}`, sort: lots, as: 'value' },
+      pieces: {
+        text: `${pieces}`,
+        sort: pieces,
+        shown: (
+          <span className={`q ${full ? 'font-semibold text-stop' : ''}`}>
+            {pieces}
+            {full && ', over-full'}
+          </span>
+        ),
+      },
+      room: {
+        text: capacity === null ? '' : `${capacity}`,
+        ...(capacity !== null && { sort: capacity }),
+        shown: (
+          <ActionForm
+            action={sizeBinAction.bind(null, code)}
+            label={`Room of ${code}`}
+            className="bare flex items-center gap-2"
+          >
+            <TextField
+              name="capacity"
+              label={`room for, in ${code}`}
+              defaultValue={capacity === null ? '' : `${capacity}`}
+              mono
+              className="w-20"
+            />
+            <SubmitButton tone="quiet">keep</SubmitButton>
+          </ActionForm>
+        ),
+      },
+      counted: { text: counted || 'never', ...(countedMs !== null && { sort: countedMs }), as: 'quiet' },
+      count: {
+        text: 'count it',
+        shown: (
+          <Link href={routes.stocktake(code)} className="underline decoration-dotted" prefetch={false}>
+            count it
+          </Link>
+        ),
+      },
+    },
+  };
 }
 
 function BinsJudgement({ view, ageing }: { view: BinsView; ageing: AgeingView }) {

@@ -23,6 +23,7 @@ export interface DrawerView {
   readonly capacity: number | null;
   readonly full: boolean;
   readonly counted: string;
+  readonly countedMs: number | null;
 }
 
 /** Cabinets by the beginning of their drawers' codes, each with its drawers. */
@@ -41,6 +42,7 @@ export async function binsView({ db }: AppContext): Promise<{
       capacity,
       full: capacity !== null && pieces > capacity,
       counted: countedMs === null ? '' : dayOf(countedMs),
+      countedMs,
     };
     cabinets.set(name, [...(cabinets.get(name) ?? []), drawer]);
   }

@@ -1,12 +1,12 @@
-import Form from 'next/form';
 import Link from 'next/link';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
 import { GradeMark } from '../../../ui/value/marks';
-import { DataTable } from '../../../ui/table/DataTable';
-import { LongTable } from '../../../ui/table/LongTable';
+import { List } from '../../../ui/list/List';
+import { ListSearch } from '../../../ui/list/ListSearch';
+import { orderText } from '../../../ui/list/rows';
 import type { StockView } from './view.server';
 import { DropFilter, KeepFilter } from './KeptFilters';
 import { routes } from '../../../routes';
@@ -16,32 +16,15 @@ export function StockSearch({ view }: { view: StockView }) {
   const facets = view.facets.filter(({ choices }) => choices.length > 1);
   return (
     <div>
-      <Form action={routes.stock()} role="search" className="relative max-w-[760px]">
-        <input
-          id="stock-find"
-          name="find"
-          defaultValue={view.find}
-          key={view.find}
-          aria-label="Find in stock"
-          aria-describedby="stock-found"
-          aria-invalid={view.problem ? true : undefined}
-          placeholder="nmos >=600V"
-          autoComplete="off"
-          autoCapitalize="off"
-          spellCheck={false}
-          className="h-9 w-full rounded-[3px] border-[1.5px] border-ink bg-lift pr-44 pl-3 font-mono text-[15px] outline-offset-2 placeholder:text-ink-3"
-        />
-        <span id="stock-found" role="status" className="absolute top-2 right-3 text-[12px] text-ink-2">
-          {view.problem
-            ? ''
-            : `${view.total} ${view.total === 1 ? 'lot' : 'lots'}, ${view.pieces} ${view.pieces === 1 ? 'piece' : 'pieces'}`}
-        </span>
-      </Form>
-      {view.problem && (
-        <p role="alert" className="mt-1 text-[13px] text-stop">
-          {view.problem}
-        </p>
-      )}
+      <ListSearch
+        action={routes.stock()}
+        id="stock-find"
+        label="Find in stock"
+        value={view.find}
+        placeholder="nmos >=600V"
+        problem={view.problem}
+        found={`${view.total} ${view.total === 1 ? 'lot' : 'lots'}, ${view.pieces} ${view.pieces === 1 ? 'piece' : 'pieces'}`}
+      />
       <SavedFilters view={view} />
       {facets.length > 0 && (
         <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[12.5px]">
@@ -80,26 +63,25 @@ function SavedFilters({ view: { find, saved, problem } }: { view: StockView }) {
   );
 }
 
-const orderText = ({ order }: StockView) => (order ? `${order.down ? '-' : ''}${order.by}` : '');
-
 /** The lots found, and the parts that would fit but still sit on a board. */
 export function StockSheet({ view }: { view: StockView }) {
   return (
     <Halves judgement={<StockJudgement view={view} />}>
-      {view.rows.length < view.total ? (
-        <LongTable
-          key={`${view.find} ${orderText(view)}`}
+      {view.rows.length > 0 ? (
+        <List
           label="Lots"
           columns={view.columns}
-          first={view.rows}
+          items={view.rows}
+          filter={false}
           total={view.total}
-          url={routes.stockRows({ find: view.find, order: orderText(view) })}
-          order={view.order}
-          orders={view.orders}
-          orderUrl={routes.stockInOrder(view.find)}
+          long={{
+            rowsUrl: routes.stockRows({ find: view.find, order: orderText(view.order) }),
+            url: routes.stock({ find: view.find }),
+            order: view.order,
+            orders: view.orders,
+            usual: 'newest first',
+          }}
         />
-      ) : view.rows.length > 0 ? (
-        <DataTable label="Lots" columns={view.columns} rows={view.rows} filter={false} />
       ) : view.problem ? null : view.find === '' ? (
         <EmptyState title="The drawers are empty">
           Take a part out of a board at a donor’s Harvest station; it becomes a lot with its ratings, grade and bin.
@@ -118,19 +100,13 @@ export function StockSheet({ view }: { view: StockView }) {
               {message}
             </Link>
           </h2>
-          <DataTable label={message} columns={view.columns} rows={rows} filter={false} choose={false} />
+          <List label={message} columns={view.columns} items={rows} filter={false} choose={false} />
         </section>
       ))}
       {view.onBoards.length > 0 && (
         <section className="mt-6">
           <h2 className="label mb-1">Not harvested yet, but seen on a board</h2>
-          <DataTable
-            label="Parts on boards"
-            columns={view.columns}
-            rows={view.onBoards}
-            filter={false}
-            choose={false}
-          />
+          <List label="Parts on boards" columns={view.columns} items={view.onBoards} filter={false} choose={false} />
         </section>
       )}
       <p className="mt-6 flex flex-wrap gap-x-4 text-[12.5px] text-ink-2">

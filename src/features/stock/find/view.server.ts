@@ -18,11 +18,11 @@ import {
 import type { Queryable } from '../../../db/client';
 import type { AppContext } from '../../../db/context';
 import { listFilters } from '../../../db/repositories/bins';
-import { LOT_ORDERS, ordersFor, type LotOrder } from '../../../db/repositories/lotOrder';
+import { LOT_ORDERS, ordersFor } from '../../../db/repositories/lotOrder';
 import { pageOfLots, searchLots, stockTotals, type LotRow } from '../../../db/repositories/lotSearch';
 import { routes } from '../../../routes';
 import { bestLot, partsOnBoards, type LotForNeed } from '../../../services/matching';
-import { PAGE_ROWS, type TableColumn, type TableRow } from '../../../ui/table/tableTypes';
+import { PAGE_ROWS, readOrder, type TableColumn, type TableRow } from '../../../ui/list/rows';
 
 /** Near misses shown for each demand. */
 const NEAR_ROWS = 5;
@@ -48,7 +48,7 @@ const COLUMNS: readonly TableColumn[] = [
 /** The lots that a filter finds, the newest of them, with what else there is. */
 export async function stockView({ db }: AppContext, find: string, orderText = '') {
   const parsed = parseFilter(find);
-  const order = readOrder(orderText);
+  const order = readOrder(orderText, LOT_ORDERS);
   if (!parsed.ok)
     return {
       find,
@@ -144,14 +144,8 @@ export async function stockRows(
 ): Promise<readonly TableRow[]> {
   const parsed = parseFilter(find);
   if (!parsed.ok) return [];
-  const of = { page, size: PAGE_ROWS, order: readOrder(orderText) };
+  const of = { page, size: PAGE_ROWS, order: readOrder(orderText, LOT_ORDERS) };
   return (await pageOfLots(db.read, parsed.filter, of)).map(lotTableRow);
-}
-
-/** An order as it stands in an address: `pieces`, or `-pieces` with the most first; none when it is no order. */
-function readOrder(text: string): LotOrder | undefined {
-  const by = LOT_ORDERS.find((name) => name === text.replace(/^-/, ''));
-  return by && { by, down: text.startsWith('-') };
 }
 
 export type StockView = Awaited<ReturnType<typeof stockView>>;

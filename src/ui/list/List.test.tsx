@@ -1,8 +1,8 @@
 /** @jest-environment jsdom */
 import { screen, within } from '@testing-library/react';
 import { mount } from '../testing/mount';
-import { DataTable } from './DataTable';
-import type { TableColumn, TableRow } from './tableTypes';
+import { List } from './List';
+import type { TableColumn, TableRow } from './rows';
 
 const COLUMNS: readonly TableColumn[] = [
   { id: 'ref', label: 'reference' },
@@ -28,7 +28,7 @@ const ROWS: readonly TableRow[] = [
 
 const bodyRows = () => screen.getAllByRole('row').filter((row) => row.hasAttribute('data-href'));
 const refs = () => bodyRows().map((row) => within(row).getAllByRole('cell')[0]?.textContent);
-const table = () => mount(<DataTable label="Parts" columns={COLUMNS} rows={ROWS} />);
+const table = () => mount(<List label="Parts" columns={COLUMNS} items={ROWS} />);
 
 test.each([
   ['a reference by its number, not by its letters', 'reference', 1, ['R1', 'R2', 'R3', 'R4', 'R5', 'R10']],
@@ -83,7 +83,7 @@ test('a click anywhere in a row opens it', async () => {
 });
 
 test('a short table has no filter, and one that is fixed no choice of columns', () => {
-  mount(<DataTable label="Parts" columns={COLUMNS} rows={ROWS.slice(0, 5)} choose={false} />);
+  mount(<List label="Parts" columns={COLUMNS} items={ROWS.slice(0, 5)} choose={false} />);
   expect(screen.queryByLabelText('Filter Parts')).toBeNull();
   expect(screen.queryByRole('button', { name: 'columns' })).toBeNull();
 });

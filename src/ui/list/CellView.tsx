@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { GradeMark, Tag, VerdictMark, type VerdictWord } from '../value/marks';
-import type { Cell } from './tableTypes';
+import type { Cell } from './rows';
 
 /** A cell that leads to what its row is about, as the first of a row does. */
 export function LinkCell({ cell, href }: { cell: Cell | undefined; href: string }) {
@@ -23,6 +23,7 @@ export function LinkCell({ cell, href }: { cell: Cell | undefined; href: string 
 
 /** What a cell shows. */
 export function CellView({ cell }: { cell: Cell | undefined }) {
+  if (cell?.shown !== undefined) return cell.shown;
   if (!cell || cell.text === '') return null;
   switch (cell.as) {
     case 'tag':

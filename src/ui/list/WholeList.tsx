@@ -14,11 +14,10 @@ import {
   type ColumnDef,
 } from '@tanstack/react-table';
 import dynamic from 'next/dynamic';
-import { useRouter } from 'next/navigation';
-import { useMemo, useState, type KeyboardEvent } from 'react';
-import { CellView, LinkCell } from './CellView';
+import { Fragment, useMemo, useRef, useState } from 'react';
 import type { ColumnChoiceProps } from './ColumnChoice';
-import type { Cell, TableColumn, TableRow } from './tableTypes';
+import { ListRow } from './ListRow';
+import { rowByKey, type Cell, type TableColumn, type TableRow } from './rows';
 
 const ColumnChoice = dynamic(() => import('./ColumnChoice'), { ssr: false });
 
@@ -33,11 +32,8 @@ const features = tableFeatures({
   columnVisibilityFeature,
 });
 
-/**
- * Rows to read, sort, filter and open by keyboard: arrows move, Enter opens. Columns are chosen by
- * the person. It filters the rows it was given; a longer list is searched by the page.
- */
-export function DataTable({
+/** A list whose rows are all here: sorted, filtered and cut to the columns one wants on the spot. */
+export function WholeList({
   label,
   columns,
   rows,
@@ -47,11 +43,11 @@ export function DataTable({
   label: string;
   columns: readonly TableColumn[];
   rows: readonly TableRow[];
-  filter?: boolean;
+  filter?: boolean | undefined;
   /** Whether the person may choose columns. */
-  choose?: boolean;
+  choose?: boolean | undefined;
 }) {
-  const router = useRouter();
+  const body = useRef<HTMLTableSectionElement>(null);
   const definitions = useMemo(
     () =>
       columns.map((column): ColumnDef<typeof features, TableRow> => ({
@@ -75,20 +71,15 @@ export function DataTable({
     getColumnCanGlobalFilter: () => true,
   });
   const shown = table.getRowModel().rows;
-  const labelOf = (id: string) => columns.find((column) => column.id === id)?.label ?? id;
-  const align = (id: string) => columns.find((column) => column.id === id)?.align;
+  const columnOf = (id: string) => columns.find((column) => column.id === id);
+  const labelOf = (id: string) => columnOf(id)?.label ?? id;
+  const visible = columns.filter(({ id }) => table.getColumn(id)?.getIsVisible());
+  const isAsItCame = table.state.sorting.length === 0;
 
-  function onKeyDown(event: KeyboardEvent<HTMLTableRowElement>, href: string | undefined) {
-    if (event.target !== event.currentTarget) return;
-    const { currentTarget: row } = event;
-    const step = { ArrowDown: row.nextElementSibling, ArrowUp: row.previousElementSibling }[event.key];
-    if (step instanceof HTMLElement) {
-      event.preventDefault();
-      step.focus();
-    } else if (event.key === 'Enter' && href) {
-      event.preventDefault();
-      router.push(href);
-    }
+  function move(key: string, index: number): boolean {
+    const to = rowByKey(key, index, shown.length);
+    if (to !== undefined) body.current?.querySelector<HTMLElement>(`[data-index="${to}"]`)?.focus();
+    return to !== undefined;
   }
 
   return (
@@ -121,7 +112,9 @@ export function DataTable({
                   return (
                     <th
                       key={id}
-                      data-align={align(column.id)}
+                      scope="col"
+                      data-align={columnOf(column.id)?.align}
+                      data-from={columnOf(column.id)?.from}
                       aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
                     >
                       <button type="button" className="hover:text-ink" onClick={() => column.toggleSorting()}>
@@ -134,32 +127,19 @@ export function DataTable({
               </tr>
             ))}
           </thead>
-          <tbody>
-            {shown.map((row, index) => {
-              const { href, open } = row.original;
-              return (
-                <tr
-                  key={row.id}
-                  tabIndex={index === 0 ? 0 : -1}
-                  data-href={href}
-                  data-open={open ? '' : undefined}
-                  onKeyDown={(event) => onKeyDown(event, href)}
-                  onClick={(event) => {
-                    if (href && !(event.target as HTMLElement).closest('a, button, input')) router.push(href);
-                  }}
-                >
-                  {row.getVisibleCells().map((cell, place) => (
-                    <td key={cell.id} data-align={align(cell.column.id)}>
-                      {place === 0 && href ? (
-                        <LinkCell cell={row.original.cells[cell.column.id]} href={href} />
-                      ) : (
-                        <CellView cell={row.original.cells[cell.column.id]} />
-                      )}
-                    </td>
-                  ))}
-                </tr>
-              );
-            })}
+          <tbody ref={body}>
+            {shown.map(({ id, original: row }, index) => (
+              <Fragment key={id}>
+                {isAsItCame && row.group !== undefined && row.group !== shown[index - 1]?.original.group && (
+                  <tr className="bg-none!">
+                    <th scope="rowgroup" colSpan={visible.length} className="pt-3">
+                      {row.group}
+                    </th>
+                  </tr>
+                )}
+                <ListRow row={row} columns={visible} index={index} reachable={index === 0} onMove={move} />
+              </Fragment>
+            ))}
           </tbody>
         </table>
         {shown.length === 0 && <p className="py-3 text-[13px] text-ink-2">No row fits.</p>}

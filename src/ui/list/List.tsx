@@ -1,0 +1,63 @@
+'use client';
+
+import { LongList } from './LongList';
+import { WholeList } from './WholeList';
+import type { Order, TableColumn, TableRow } from './rows';
+
+/** A list of which more is to come: where its pages are, and the orders the server can put it in. */
+export interface LongPlan {
+  /** Where page `n` of its rows is fetched as JSON, with `page=n` added. */
+  readonly rowsUrl: string;
+  /** The list itself, with `order=column` or `order=-column` added. */
+  readonly url: string;
+  /** The column it is in order by; without one it is as it comes. */
+  readonly order: Order | null;
+  readonly orders: readonly string[];
+  /** How it comes when nobody asked for an order, such as `newest first`. */
+  readonly usual: string;
+}
+
+/**
+ * Rows to read, put in order and open by keyboard: arrows, Page, Home and End move, Enter opens. A list whose rows are all
+ * here is sorted, filtered and cut to the columns one wants on the spot; of a longer one only the rows in view are drawn,
+ * they are fetched as they come into view, and the server puts them in order.
+ * @param rowOf makes a row of what was fetched; without it what comes is a row
+ */
+export function List<Item = TableRow>({
+  label,
+  columns,
+  items,
+  rowOf = (item) => item as unknown as TableRow,
+  total = items.length,
+  long,
+  filter,
+  choose,
+  rowHeight,
+}: {
+  label: string;
+  columns: readonly TableColumn[];
+  items: readonly Item[];
+  rowOf?: (item: Item) => TableRow;
+  total?: number;
+  long?: LongPlan;
+  filter?: boolean;
+  choose?: boolean;
+  /** Pixels, when a row is more than one line. */
+  rowHeight?: number;
+}) {
+  if (long && total > items.length)
+    return (
+      <LongList
+        // Another question or order begins at the top again.
+        key={`${long.rowsUrl}`}
+        label={label}
+        columns={columns}
+        first={items}
+        rowOf={rowOf}
+        total={total}
+        long={long}
+        rowHeight={rowHeight}
+      />
+    );
+  return <WholeList label={label} columns={columns} rows={items.map(rowOf)} filter={filter} choose={choose} />;
+}
