@@ -36,6 +36,7 @@ test('the plate is put right field by field, and counts instead of its text', as
   await page.getByText('The plate, field by field').click();
   await page.getByLabel('Volts of output 1').fill('9V');
   await page.getByLabel('Current of output 1').fill('three');
+  await page.getByRole('button', { name: 'Keep these fields' }).click();
   await expect(page.getByText('Current of output 1: “three”')).toBeVisible();
   await page.getByLabel('Current of output 1').fill('1.5A');
   await page.getByRole('button', { name: 'Keep these fields' }).click();

@@ -12,7 +12,7 @@ import { temporaryContext } from '../../db/testing/temporaryContext';
 import { photoName } from '../../services/attachments';
 import { folderStore } from '../../server/blobs';
 import { addOpeningStepAction, noteReassemblyAction, startClockAction, stopClockAction } from './open/actions';
-import { amendDonorAction, amendPlateAction, keepWeightsAction } from './intake/actions';
+import { amendDonorAction, amendPlateAction, keepWeightsAction, rereadPlateAction } from './intake/actions';
 import { amendPhotoAction, removePhotoAction } from './photos/actions';
 import { donorForm } from './intake/schema';
 import { blamed, formOf } from '../../ui/form/testing/forms';
@@ -80,22 +80,38 @@ describe('the right to take a unit apart', () => {
 });
 
 describe('the plate put right by hand', () => {
+  const FIELDS = { 'inputs[0].kind': 'ac', 'inputs[0].vMin': '230V', 'inputs[0].hertz': '50/60' };
+
   test('it is kept, counts everywhere, and can be let go of', async () => {
-    const plate = { inputs: [{ kind: 'ac', vMin: 230, vMax: 230 }], outputs: [{ v: 24, i: 3 }] };
-    expect(await amendPlateAction(code, plate)).toMatchObject({ ok: true });
-    expect((await intakeFacts(await dossier())).plate).toEqual(plate);
-    await amendPlateAction(code, null);
+    const fields = {
+      ...FIELDS,
+      'outputs[0].v': '24V',
+      'outputs[0].i': '3A',
+      'outputs[0].mark': 'standby',
+      total: '72W',
+    };
+    expect(await amendPlateAction(code, formOf(fields))).toMatchObject({ ok: true });
+    expect((await intakeFacts(await dossier())).plate).toEqual({
+      inputs: [{ kind: 'ac', vMin: 230, vMax: 230, frequencies: [50, 60] }],
+      outputs: [{ v: 24, i: 3, standby: true }],
+      totalPower: 72,
+    });
+    await rereadPlateAction(code);
     expect((await donor()).plate).toBeNull();
   });
 
   test.each`
-    plate                                                              | message
-    ${{ inputs: [{ kind: 'ac', vMin: 240, vMax: 100 }], outputs: [] }} | ${/at least its lower end/}
-    ${{ inputs: [{ kind: 'ac', vMin: 0, vMax: 1 }], outputs: [] }}     | ${/above zero/}
-    ${{ inputs: [], outputs: [{ v: 'high' }] }}                        | ${/./}
-    ${'nonsense'}                                                      | ${/./}
-  `('$plate is refused', async ({ plate, message }) => {
-    expect(said(await amendPlateAction(code, plate))).toMatch(message);
+    fields                                                    | field                | message
+    ${{ 'inputs[0].vMin': '240V', 'inputs[0].vMax': '100V' }} | ${'inputs[0].vMax'}  | ${/at least its lower end/}
+    ${{ 'inputs[0].vMin': '0V' }}                             | ${'inputs[0].vMin'}  | ${/above zero/}
+    ${{ 'inputs[0].hertz': '50/soup' }}                       | ${'inputs[0].hertz'} | ${/“soup”/}
+    ${{ 'outputs[0].v': 'high' }}                             | ${'outputs[0].v'}    | ${/“high”/}
+    ${{ 'outputs[0].v': '5V', 'outputs[1].v': '' }}           | ${'outputs[1].v'}    | ${/No voltage/}
+    ${{ total: '-4W' }}                                       | ${'total'}           | ${/“-4W” is below zero/}
+  `('$field is refused by name', async ({ fields, field, message }) => {
+    const outcome = await amendPlateAction(code, formOf({ ...FIELDS, ...fields }));
+    expect(blamed(outcome)).toEqual([field]);
+    expect(said(outcome)).toMatch(message);
     expect((await donor()).plate).toBeNull();
   });
 });

@@ -63,8 +63,9 @@ export function ActionForm({
     start(async () => {
       const outcome = await run(() => action(data), { refusal: 'shown' });
       if (!outcome.ok) {
-        setProblems(outcome.problems);
-        const first = outcome.problems.find(({ field }) => field !== undefined)?.field;
+        const placed = outcome.problems.map((problem) => onForm(form.current, problem));
+        setProblems(placed);
+        const first = placed.find(({ field }) => field !== undefined)?.field;
         if (first) refocus.current = { name: first };
         return;
       }
@@ -97,4 +98,11 @@ export function ActionForm({
       </form>
     </FormContext>
   );
+}
+
+/** A problem with a field that the form does not show is one of the whole form: it is said in any case. */
+function onForm(form: HTMLFormElement | null, problem: FormProblem): FormProblem {
+  const { field } = problem;
+  if (field === undefined || form?.elements.namedItem(field)) return problem;
+  return { message: problem.message };
 }

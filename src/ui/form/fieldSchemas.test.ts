@@ -1,5 +1,15 @@
 import { z } from 'zod';
-import { freeText, optionalQuantity, pieces, readForm, requiredQuantity, requiredText, tick } from './fieldSchemas';
+import {
+  freeText,
+  optionalQuantity,
+  pieces,
+  readForm,
+  requiredQuantity,
+  requiredText,
+  tick,
+  ticked,
+} from './fieldSchemas';
+import { nestFields } from './nest';
 import { formOf } from './testing/forms';
 
 const schema = z.object({
@@ -45,4 +55,40 @@ test.each`
 test('every wrong field is named at once', () => {
   const outcome = read({ name: '', volts: 'x', count: '0' });
   expect(outcome.ok ? [] : outcome.problems.map(({ field }) => field)).toEqual(['name', 'volts', 'count']);
+});
+
+const rows = z.object({
+  rails: z.array(z.object({ volts: requiredQuantity('volt') })).default([]),
+  counts: z.record(z.string(), pieces(9)).default({}),
+  ways: ticked(['glued', 'soldered']),
+});
+
+test('names nest: rows of a list, entries of an object, and each of several choices', () => {
+  const data = formOf({ 'rails[0].volts': '5V', 'rails[1].volts': '12V', 'counts.LA-12': '3', __proto__: 'x' });
+  for (const way of ['soldered', 'glued']) data.append('ways[]', way);
+  expect(readForm(rows, data)).toEqual({
+    ok: true,
+    values: {
+      rails: [5, 12].map((value) => ({ volts: expect.objectContaining({ value }) })),
+      counts: { 'LA-12': 3 },
+      ways: ['soldered', 'glued'],
+    },
+  });
+  expect(readForm(rows, formOf({}))).toEqual({ ok: true, values: { rails: [], counts: {}, ways: [] } });
+});
+
+test.each`
+  fields                                               | field
+  ${{ 'rails[0].volts': '5V', 'rails[1].volts': 'x' }} | ${'rails[1].volts'}
+  ${{ 'counts.LA-12': 'many' }}                        | ${'counts.LA-12'}
+  ${{ 'ways[]': 'hung' }}                              | ${'ways[0]'}
+  ${{ 'rails[1].volts': '5V' }}                        | ${'rails[0]'}
+  ${{ rails: '5V', 'rails[0].volts': '5V' }}           | ${'rails'}
+`('a problem carries the name of the field: $field', ({ fields, field }) => {
+  const outcome = readForm(rows, formOf(fields as Record<string, string>));
+  expect(outcome.ok ? [] : outcome.problems.map((problem) => problem.field)).toEqual([field]);
+});
+
+test('a name with a place beyond any list makes no list of that length', () => {
+  expect(nestFields([['rails[999999999].volts', '5V']])).toEqual({ 'rails[999999999].volts': '5V' });
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { parseQuantity, problemText, type Quantity, type Unit } from '../../core/quantity';
+import { fieldName, nestFields } from './nest';
 import type { FormOutcome, FormProblem } from './outcome';
 
 /** A text field, trimmed; the message stands for a blank one. */
@@ -70,20 +71,22 @@ function read(text: string, unit: Unit, context: z.RefinementCtx): Quantity {
   return z.NEVER;
 }
 
+/** Those of several choices that are ticked; none is an empty list. */
+export function ticked<const Word extends string>(words: readonly Word[]) {
+  return z.array(z.enum(words)).max(words.length).default([]);
+}
+
 /** A form held against its schema: the values, or a problem for each field that was refused. */
 export function readForm<T extends z.ZodType>(
   schema: T,
   data: FormData,
 ): { ok: true; values: z.output<T> } | { ok: false; problems: FormProblem[] } {
-  const fields = Object.fromEntries(
-    [...data].filter((entry): entry is [string, string] => typeof entry[1] === 'string'),
-  );
-  const parsed = schema.safeParse(fields);
+  const parsed = schema.safeParse(nestFields(data));
   if (parsed.success) return { ok: true, values: parsed.data };
   return {
     ok: false,
     problems: parsed.error.issues.map(({ path, message }) =>
-      path.length ? { field: path.map(String).join('.'), message } : { message },
+      path.length ? { field: fieldName(path), message } : { message },
     ),
   };
 }

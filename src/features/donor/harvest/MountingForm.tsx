@@ -24,25 +24,19 @@ export function MountingForm({
   mounting: Mounting;
   wish: 'take' | 'leave' | null;
 }) {
-  const save = (data: FormData) =>
-    mountPartAction(
-      { code, ref: refName },
-      {
-        ways: data.getAll('ways') as never,
-        sink: String(data.get('sink') ?? ''),
-        behind: String(data.get('behind') ?? ''),
-        wish: data.get('wish') as '' | 'take' | 'leave',
-      },
-    );
   return (
     <Section label="How it is held">
-      <ActionForm action={save} label={`Mounting of ${refName}`} className="grid grid-cols-3 items-start gap-x-2.5">
+      <ActionForm
+        action={mountPartAction.bind(null, { code, ref: refName })}
+        label={`Mounting of ${refName}`}
+        className="grid grid-cols-3 items-start gap-x-2.5"
+      >
         <div className="col-span-full flex flex-wrap gap-x-3.5">
           {MOUNTING_NAMES.map((name) => (
             <label key={name} className="flex min-h-[28px] items-center gap-1.5 text-[12.5px]">
               <input
                 type="checkbox"
-                name="ways"
+                name="ways[]"
                 value={name}
                 defaultChecked={mounting.ways.includes(name)}
                 className="size-3.5 accent-ochre"

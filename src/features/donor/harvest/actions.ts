@@ -25,17 +25,8 @@ export async function stepRunAction(code: string, data: FormData): Promise<FormO
   return submit(harvestStepForm, data, (form) => stepRun(appContext(), key.parse(code), form));
 }
 
-export async function mountPartAction(
-  of: z.input<typeof ofPart>,
-  form: z.input<typeof mountingForm>,
-): Promise<FormOutcome> {
-  const parsed = mountingForm.safeParse(form);
-  if (!parsed.success)
-    return {
-      ok: false,
-      problems: parsed.error.issues.map(({ path, message }) => ({ field: path.map(String).join('.'), message })),
-    };
-  return mountPart(appContext(), ofPart.parse(of), parsed.data);
+export async function mountPartAction(of: z.input<typeof ofPart>, data: FormData): Promise<FormOutcome> {
+  return submit(mountingForm, data, (form) => mountPart(appContext(), ofPart.parse(of), form));
 }
 
 export async function takeAssemblyAction(code: string, data: FormData): Promise<FormOutcome> {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { BIN_CODE } from '../../../core/ident';
 import { MOUNTING_NAMES, type MountingName } from '../../../core/harvest';
-import { choice, freeText, pieces, requiredText } from '../../../ui/form/fieldSchemas';
+import { choice, freeText, pieces, requiredText, ticked } from '../../../ui/form/fieldSchemas';
 
 const bin = z.string().trim().toUpperCase().regex(BIN_CODE.pattern, BIN_CODE.expected);
 
@@ -42,7 +42,7 @@ export const harvestStepForm = z.object({
 export type HarvestStepForm = z.output<typeof harvestStepForm>;
 
 export const mountingForm = z.object({
-  ways: z.array(z.enum(MOUNTING_NAMES as [MountingName, ...MountingName[]])).max(8),
+  ways: ticked(MOUNTING_NAMES),
   sink: z
     .string()
     .trim()

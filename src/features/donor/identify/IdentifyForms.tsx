@@ -62,28 +62,21 @@ export function DecodingsForm({
 /** Where a part sits, what it is there for and what is wrong with it. */
 export function PlaceForm({ code, refName, place }: { code: string; refName: string; place: PartIdentity['place'] }) {
   const { blocks, duties, subtypes } = place;
-  const save = (data: FormData) =>
-    placePartAction(
-      { code, ref: refName },
-      {
-        block: data.get('block') as PartIdentity['place']['block'],
-        duty: data.get('duty') as PartIdentity['place']['duty'],
-        subtype: String(data.get('subtype') ?? ''),
-        damage: data.getAll('damage') as never,
-        fitments: data.getAll('fitments') as never,
-      },
-    );
   return (
-    <ActionForm action={save} label={`Place of ${refName}`} className="grid grid-cols-3 items-start gap-x-2.5">
+    <ActionForm
+      action={placePartAction.bind(null, { code, ref: refName })}
+      label={`Place of ${refName}`}
+      className="grid grid-cols-3 items-start gap-x-2.5"
+    >
       <SelectField name="block" label="block" options={blocks} defaultValue={place.block} />
       <SelectField name="duty" label="there as" options={duties} defaultValue={place.duty} />
       <SelectField name="subtype" label="sort" options={subtypes} defaultValue={place.subtype} />
       <div className="col-span-full flex flex-wrap gap-x-3.5">
         {DAMAGE_WORDS.map((word) => (
-          <Tick key={word} name="damage" word={word} on={place.damage.includes(word)} />
+          <Tick key={word} name="damage[]" word={word} on={place.damage.includes(word)} />
         ))}
         {FITMENT_NAMES.map((word) => (
-          <Tick key={word} name="fitments" word={word} on={place.fitments.includes(word)} />
+          <Tick key={word} name="fitments[]" word={word} on={place.fitments.includes(word)} />
         ))}
       </div>
       <SubmitButton>Keep it so</SubmitButton>

@@ -10,12 +10,6 @@ import type { UnknownChipView } from './partIdentity.server';
 /** A chip that no reading names: what its pins seem to be, and what it may be by that. */
 export function UnknownChip({ code, refName, chip }: { code: string; refName: string; chip: UnknownChipView }) {
   const { legs, hints, functions, guesses } = chip;
-  function save(data: FormData) {
-    const said = [...data.entries()].flatMap(([name, does]) =>
-      name.startsWith('pin') && does !== '' ? [[name.slice(3), String(does)] as const] : [],
-    );
-    return hintPinsAction({ code, ref: refName }, Object.fromEntries(said));
-  }
   return (
     <Section label="It is unknown so far">
       <p className="text-[13px]">
@@ -38,12 +32,16 @@ export function UnknownChip({ code, refName, chip }: { code: string; refName: st
           ))}
         </ul>
       )}
-      <ActionForm action={save} label={`Pins of ${refName}`} className="grid grid-cols-2 gap-x-3 gap-y-1">
+      <ActionForm
+        action={hintPinsAction.bind(null, { code, ref: refName })}
+        label={`Pins of ${refName}`}
+        className="grid grid-cols-2 gap-x-3 gap-y-1"
+      >
         {Array.from({ length: legs }, (_, index) => index + 1).map((number) => (
           <label key={number} className="grid grid-cols-[22px_1fr] items-center gap-1.5 text-[12.5px]">
             <span className="q">{number}</span>
             <select
-              name={`pin${number}`}
+              name={`pins.${number}`}
               aria-label={`pin ${number} seems to be`}
               defaultValue={hints[number] ?? ''}
               className="min-w-0 rounded-[3px] border border-rule-2 bg-lift px-1 py-1"

@@ -31,16 +31,13 @@ export async function acceptClearDecodingsAction(code: string): Promise<FormOutc
   return acceptClearDecodings(appContext(), key.parse(code));
 }
 
-export async function placePartAction(
-  of: z.input<typeof ofPart>,
-  place: z.input<typeof placeForm>,
-): Promise<FormOutcome> {
-  return placePart(appContext(), ofPart.parse(of), placeForm.parse(place));
+export async function placePartAction(of: z.input<typeof ofPart>, data: FormData): Promise<FormOutcome> {
+  return submit(placeForm, data, (form) => placePart(appContext(), ofPart.parse(of), form));
 }
 
 /** What the pins of an unknown chip seem to be. */
-export async function hintPinsAction(of: z.input<typeof ofPart>, hints: Record<string, string>): Promise<FormOutcome> {
-  return hintPins(appContext(), ofPart.parse(of), pinHintsForm.parse(hints));
+export async function hintPinsAction(of: z.input<typeof ofPart>, data: FormData): Promise<FormOutcome> {
+  return submit(pinHintsForm, data, (hints) => hintPins(appContext(), ofPart.parse(of), hints));
 }
 
 /** What a marking may mean, while it is being typed. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { PIN_FUNCTIONS, type PinFunction } from '../../../core/chips';
 import { BLOCK_NAMES, DAMAGE_WORDS, DUTY_NAMES, FITMENT_NAMES, KIND_NAMES } from '../../../core/part';
-import { choice, freeText, tick } from '../../../ui/form/fieldSchemas';
+import { choice, freeText, tick, ticked } from '../../../ui/form/fieldSchemas';
 
 export const partForm = z.object({
   ref: z
@@ -30,16 +30,24 @@ export const placeForm = z.object({
   block: choice(['', ...BLOCK_NAMES]),
   duty: choice(['', ...DUTY_NAMES]),
   subtype: freeText(20),
-  damage: z.array(z.enum(DAMAGE_WORDS)).max(8),
-  fitments: z.array(z.enum(FITMENT_NAMES)).max(4),
+  damage: ticked(DAMAGE_WORDS),
+  fitments: ticked(FITMENT_NAMES),
 });
 export type PlaceForm = z.output<typeof placeForm>;
 
 /** What pins of a chip seem to be, by number. */
-export const pinHintsForm = z.record(
-  z.coerce.number().int().min(1).max(64),
-  z.enum(Object.keys(PIN_FUNCTIONS) as [PinFunction, ...PinFunction[]]),
-);
+export const pinHintsForm = z
+  .object({
+    pins: z
+      .record(
+        z.coerce.number().int().min(1).max(64),
+        z.enum(['', ...(Object.keys(PIN_FUNCTIONS) as [PinFunction, ...PinFunction[]])]),
+      )
+      .default({}),
+  })
+  .transform(({ pins }): Record<number, PinFunction> =>
+    Object.fromEntries(Object.entries(pins).filter((entry): entry is [string, PinFunction] => entry[1] !== '')),
+  );
 
 /** A marking to be read while it is typed. */
 export const markingQuestion = z.object({

@@ -1,28 +1,12 @@
 'use client';
 
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Nameplate, NameplateInput, NameplateOutput } from '../../../core/nameplate';
-import { formatQuantity, parseQuantity, problemText, type Unit } from '../../../core/quantity';
+import { formatQuantity, type Unit } from '../../../core/quantity';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
-import { amendPlateAction } from './actions';
-
-/** A row of the editor: texts as typed, and the marks that are ticked. */
-interface EditedInput {
-  readonly kind: 'ac' | 'dc';
-  readonly vMin: string;
-  readonly vMax: string;
-  readonly current: string;
-  readonly hertz: string;
-}
-interface EditedOutput {
-  readonly v: string;
-  readonly vMax: string;
-  readonly i: string;
-  readonly p: string;
-  readonly mark: '' | 'alternative' | 'standby';
-  readonly ac: boolean;
-  readonly port: string;
-}
+import { ActionForm, useField } from '../../../ui/form/ActionForm';
+import { SubmitButton } from '../../../ui/form/fields';
+import { amendPlateAction, rereadPlateAction } from './actions';
 
 const typed = (value: number | undefined, unit: Unit) =>
   value === undefined
@@ -31,115 +15,68 @@ const typed = (value: number | undefined, unit: Unit) =>
         .replace(/\u00a0/g, '')
         .replace('−', '-');
 
-const toInput = (input: NameplateInput): EditedInput => ({
-  kind: input.kind,
-  vMin: typed(input.vMin, 'volt'),
-  vMax: typed(input.vMax, 'volt'),
-  current: typed(input.current, 'ampere'),
-  hertz: (input.frequencies ?? []).join('/'),
-});
-const toOutput = (output: NameplateOutput): EditedOutput => ({
-  v: typed(output.v, 'volt'),
-  vMax: typed(output.vMax, 'volt'),
-  i: typed(output.i, 'ampere'),
-  p: typed(output.p, 'watt'),
-  mark: output.alternative ? 'alternative' : output.standby ? 'standby' : '',
-  ac: output.ac === true,
-  port: output.port ?? '',
-});
-
-const NEW_INPUT: EditedInput = { kind: 'ac', vMin: '', vMax: '', current: '', hertz: '' };
-const NEW_OUTPUT: EditedOutput = { v: '', vMax: '', i: '', p: '', mark: '', ac: false, port: '' };
+/** Rows that come and go; each keeps its fields as the others do. */
+function useRows<T>(first: readonly T[]) {
+  const [rows, setRows] = useState(() => first.map((row, id) => ({ id, row: row as Partial<T> })));
+  return {
+    rows,
+    add: () => setRows([...rows, { id: (rows.at(-1)?.id ?? -1) + 1, row: {} }]),
+    remove: (id: number) => setRows(rows.filter((one) => one.id !== id)),
+  };
+}
 
 /** The plate field by field, for putting right what the text was misread as. */
 export default function PlateEditor({ code, plate, byHand }: { code: string; plate: Nameplate; byHand: boolean }) {
-  const [inputs, setInputs] = useState(plate.inputs.map(toInput));
-  const [outputs, setOutputs] = useState(plate.outputs.map(toOutput));
-  const [total, setTotal] = useState(typed(plate.totalPower, 'watt'));
-  const read = readPlate(plate, { inputs, outputs, total });
-  const input = (index: number, change: Partial<EditedInput>) =>
-    setInputs(inputs.map((row, at) => (at === index ? { ...row, ...change } : row)));
-  const output = (index: number, change: Partial<EditedOutput>) =>
-    setOutputs(outputs.map((row, at) => (at === index ? { ...row, ...change } : row)));
+  const inputs = useRows<NameplateInput>(plate.inputs);
+  const outputs = useRows<NameplateOutput>(plate.outputs);
   return (
-    <div>
-      <table className="rows plain mt-2 text-[13px]" aria-label="Inputs of the plate">
-        <thead>
-          <tr>
-            <th>input</th>
-            <th>from</th>
-            <th>to</th>
-            <th>current</th>
-            <th>hertz</th>
-            <th>
-              <span className="sr-only">take out</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {inputs.map((row, index) => (
-            <tr key={index}>
+    <ActionForm action={amendPlateAction.bind(null, code)} label="Fields of the plate">
+      <PlateRows label="Inputs of the plate" heads={['input', 'from', 'to', 'current', 'hertz']}>
+        {inputs.rows.map(({ id, row }, index) => {
+          const cell = (name: string, label: string, value: string) => (
+            <Cell name={`inputs[${index}].${name}`} label={`${label} of input ${index + 1}`} value={value} />
+          );
+          return (
+            <tr key={id}>
               <td>
                 <select
+                  name={`inputs[${index}].kind`}
                   aria-label={`Kind of input ${index + 1}`}
-                  value={row.kind}
-                  onChange={(event) => input(index, { kind: event.target.value as 'ac' | 'dc' })}
+                  defaultValue={row.kind ?? 'ac'}
                 >
                   <option value="ac">AC</option>
                   <option value="dc">DC</option>
                 </select>
+                <input type="hidden" name={`inputs[${index}].power`} value={typed(row.power, 'watt')} />
               </td>
-              {(['vMin', 'vMax', 'current', 'hertz'] as const).map((name) => (
-                <td key={name}>
-                  <Cell
-                    label={`${INPUT_LABEL[name]} of input ${index + 1}`}
-                    value={row[name]}
-                    onText={(text) => input(index, { [name]: text })}
-                  />
-                </td>
-              ))}
-              <td>
-                <Remove
-                  label={`input ${index + 1}`}
-                  onClick={() => setInputs(inputs.filter((_, at) => at !== index))}
-                />
-              </td>
+              {cell('vMin', 'Lower end', typed(row.vMin, 'volt'))}
+              {cell('vMax', 'Upper end', typed(row.vMax, 'volt'))}
+              {cell('current', 'Current', typed(row.current, 'ampere'))}
+              {cell('hertz', 'Hertz', (row.frequencies ?? []).join('/'))}
+              <Remove label={`input ${index + 1}`} onClick={() => inputs.remove(id)} />
             </tr>
-          ))}
-        </tbody>
-      </table>
-      <table className="rows plain mt-3 text-[13px]" aria-label="Outputs of the plate">
-        <thead>
-          <tr>
-            <th>output</th>
-            <th>up to</th>
-            <th>current</th>
-            <th>power</th>
-            <th>what it is</th>
-            <th>AC</th>
-            <th>socket</th>
-            <th>
-              <span className="sr-only">take out</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {outputs.map((row, index) => (
-            <tr key={index}>
-              {(['v', 'vMax', 'i', 'p'] as const).map((name) => (
-                <td key={name}>
-                  <Cell
-                    label={`${OUTPUT_LABEL[name]} of output ${index + 1}`}
-                    value={row[name]}
-                    onText={(text) => output(index, { [name]: text })}
-                  />
-                </td>
-              ))}
+          );
+        })}
+      </PlateRows>
+      <PlateRows
+        label="Outputs of the plate"
+        heads={['output', 'up to', 'current', 'power', 'what it is', 'AC', 'socket']}
+      >
+        {outputs.rows.map(({ id, row }, index) => {
+          const cell = (name: string, label: string, value: string) => (
+            <Cell name={`outputs[${index}].${name}`} label={`${label} of output ${index + 1}`} value={value} />
+          );
+          return (
+            <tr key={id}>
+              {cell('v', 'Volts', typed(row.v, 'volt'))}
+              {cell('vMax', 'Upper end', typed(row.vMax, 'volt'))}
+              {cell('i', 'Current', typed(row.i, 'ampere'))}
+              {cell('p', 'Power', typed(row.p, 'watt'))}
               <td>
                 <select
+                  name={`outputs[${index}].mark`}
                   aria-label={`What output ${index + 1} is`}
-                  value={row.mark}
-                  onChange={(event) => output(index, { mark: event.target.value as EditedOutput['mark'] })}
+                  defaultValue={row.alternative ? 'alternative' : row.standby ? 'standby' : ''}
                 >
                   <option value="">a rail</option>
                   <option value="alternative">one choice of several</option>
@@ -149,127 +86,93 @@ export default function PlateEditor({ code, plate, byHand }: { code: string; pla
               <td>
                 <input
                   type="checkbox"
+                  name={`outputs[${index}].ac`}
                   aria-label={`Output ${index + 1} alternates`}
-                  checked={row.ac}
-                  onChange={(event) => output(index, { ac: event.target.checked })}
+                  defaultChecked={row.ac === true}
                   className="size-4 accent-ochre"
                 />
               </td>
-              <td>
-                <Cell
-                  label={`Socket of output ${index + 1}`}
-                  value={row.port}
-                  onText={(text) => output(index, { port: text })}
-                />
-              </td>
-              <td>
-                <Remove
-                  label={`output ${index + 1}`}
-                  onClick={() => setOutputs(outputs.filter((_, at) => at !== index))}
-                />
-              </td>
+              {cell('port', 'Socket', row.port ?? '')}
+              <Remove label={`output ${index + 1}`} onClick={() => outputs.remove(id)} />
             </tr>
-          ))}
-        </tbody>
-      </table>
+          );
+        })}
+      </PlateRows>
       <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2 text-[13px]">
         <label className="flex items-center gap-2">
-          printed total <Cell label="Printed total" value={total} onText={setTotal} />
+          printed total <CellInput name="total" label="Printed total" value={typed(plate.totalPower, 'watt')} />
         </label>
-        <button type="button" className="btn" data-tone="quiet" onClick={() => setInputs([...inputs, NEW_INPUT])}>
+        <button type="button" className="btn" data-tone="quiet" onClick={inputs.add}>
           another input
         </button>
-        <button type="button" className="btn" data-tone="quiet" onClick={() => setOutputs([...outputs, NEW_OUTPUT])}>
+        <button type="button" className="btn" data-tone="quiet" onClick={outputs.add}>
           another output
         </button>
-        {read.ok && <ActionButton action={() => amendPlateAction(code, read.plate)}>Keep these fields</ActionButton>}
-        {byHand && <ActionButton action={() => amendPlateAction(code, null)}>Read the text again</ActionButton>}
+        <SubmitButton>Keep these fields</SubmitButton>
+        {byHand && <ActionButton action={() => rereadPlateAction(code)}>Read the text again</ActionButton>}
       </div>
-      {!read.ok && (
-        <p role="alert" className="mt-1.5 text-[12.5px] text-stop">
-          {read.problem}
-        </p>
-      )}
-    </div>
+    </ActionForm>
   );
 }
 
-const INPUT_LABEL = { vMin: 'Lower end', vMax: 'Upper end', current: 'Current', hertz: 'Hertz' } as const;
-const OUTPUT_LABEL = { v: 'Volts', vMax: 'Upper end', i: 'Current', p: 'Power' } as const;
-
-function Cell({ label, value, onText }: { label: string; value: string; onText: (text: string) => void }) {
+function PlateRows({ label, heads, children }: { label: string; heads: readonly string[]; children: ReactNode }) {
   return (
-    <input
-      aria-label={label}
-      value={value}
-      onChange={(event) => onText(event.target.value)}
-      autoComplete="off"
-      spellCheck={false}
-      className="w-[78px] rounded-[3px] border border-rule-2 bg-lift px-1.5 py-1 font-mono text-[13px]"
-    />
+    <table className="rows plain mt-2.5 text-[13px]" aria-label={label}>
+      <thead>
+        <tr>
+          {heads.map((head) => (
+            <th key={head} scope="col">
+              {head}
+            </th>
+          ))}
+          <th scope="col">
+            <span className="sr-only">take out</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>{children}</tbody>
+    </table>
+  );
+}
+
+function Cell(of: { name: string; label: string; value: string }) {
+  return (
+    <td>
+      <CellInput {...of} />
+    </td>
+  );
+}
+
+function CellInput({ name, label, value }: { name: string; label: string; value: string }) {
+  const { id, messageId, problem } = useField(name);
+  return (
+    <>
+      <input
+        id={id}
+        name={name}
+        aria-label={label}
+        aria-describedby={problem ? messageId : undefined}
+        aria-invalid={problem ? true : undefined}
+        defaultValue={value}
+        autoComplete="off"
+        spellCheck={false}
+        className="w-[78px] rounded-[3px] border border-rule-2 bg-lift px-1.5 py-1 font-mono text-[13px] aria-invalid:border-stop"
+      />
+      {problem && (
+        <span id={messageId} role="alert" className="block max-w-[180px] text-[12px] text-stop">
+          {label}: {problem}
+        </span>
+      )}
+    </>
   );
 }
 
 function Remove({ label, onClick }: { label: string; onClick: () => void }) {
   return (
-    <button type="button" className="btn" data-tone="small" aria-label={`Take ${label} out`} onClick={onClick}>
-      take out
-    </button>
+    <td>
+      <button type="button" className="btn" data-tone="small" aria-label={`Take ${label} out`} onClick={onClick}>
+        take out
+      </button>
+    </td>
   );
-}
-
-type ReadPlate = { ok: true; plate: Nameplate } | { ok: false; problem: string };
-
-/** The texts as a plate, or the first one that cannot be read, by name. */
-function readPlate(
-  before: Nameplate,
-  edited: { inputs: readonly EditedInput[]; outputs: readonly EditedOutput[]; total: string },
-): ReadPlate {
-  const problems: string[] = [];
-  const number = (text: string, unit: Unit, what: string, needed = false): number | undefined => {
-    if (text.trim() === '') {
-      if (needed) problems.push(`${what} is missing.`);
-      return undefined;
-    }
-    const parsed = parseQuantity(text, unit);
-    if (parsed.ok) return parsed.quantity.value;
-    problems.push(`${what}: ${problemText(parsed.problem)}`);
-    return undefined;
-  };
-  const given = <T extends object>(entries: T) =>
-    Object.fromEntries(Object.entries(entries).filter(([, value]) => value !== undefined && value !== ''));
-  const inputs = edited.inputs.map((row, index) => {
-    const what = (name: keyof typeof INPUT_LABEL) => `${INPUT_LABEL[name]} of input ${index + 1}`;
-    const vMin = number(row.vMin, 'volt', what('vMin'), true) ?? 0;
-    const hertz = row.hertz
-      .split(/[/,\s-]+/)
-      .filter((text) => text !== '')
-      .map((text) => number(text, 'hertz', what('hertz')) ?? 0);
-    return {
-      kind: row.kind,
-      vMin,
-      vMax: number(row.vMax, 'volt', what('vMax')) ?? vMin,
-      ...given({ current: number(row.current, 'ampere', what('current')) }),
-      ...(hertz.length > 0 ? { frequencies: hertz } : {}),
-    } as NameplateInput;
-  });
-  const outputs = edited.outputs.map((row, index) => {
-    const what = (name: keyof typeof OUTPUT_LABEL) => `${OUTPUT_LABEL[name]} of output ${index + 1}`;
-    return {
-      v: number(row.v, 'volt', what('v'), true) ?? 0,
-      ...given({
-        vMax: number(row.vMax, 'volt', what('vMax')),
-        i: number(row.i, 'ampere', what('i')),
-        p: number(row.p, 'watt', what('p')),
-        port: row.port.trim(),
-      }),
-      ...(row.mark === '' ? {} : { [row.mark]: true }),
-      ...(row.ac ? { ac: true as const } : {}),
-    } as NameplateOutput;
-  });
-  const totalPower = number(edited.total, 'watt', 'The printed total');
-  const [problem] = problems;
-  if (problem) return { ok: false, problem };
-  const { totalPower: _total, ...rest } = before;
-  return { ok: true, plate: { ...rest, inputs, outputs, ...(totalPower === undefined ? {} : { totalPower }) } };
 }

@@ -25,7 +25,7 @@ export function PlateFields({ code, plate, byHand }: { code: string; plate: Name
           {byHand ? 'put right by hand' : 'as its text reads; put right what was misread'}
         </span>
       </summary>
-      {open && <LazyPlateEditor code={code} plate={plate} byHand={byHand} />}
+      {open && <LazyPlateEditor key={JSON.stringify(plate)} code={code} plate={plate} byHand={byHand} />}
     </details>
   );
 }

@@ -1,7 +1,6 @@
 'use server';
 
 import { type z } from 'zod';
-import type { Nameplate } from '../../../core/nameplate';
 import { appContext } from '../../../db/appContext';
 import { registerDonor, amendDonor, archiveDonor, restoreDonor, amendPlate, keepWeights } from './commands';
 import { addSoak, removeSoak } from './soakCommands';
@@ -26,12 +25,13 @@ export async function restoreDonorAction(code: string): Promise<FormOutcome> {
   return restoreDonor(appContext(), key.parse(code));
 }
 
-/** The plate as the editor holds it, or null to read the text again. */
-export async function amendPlateAction(code: string, plate: unknown): Promise<FormOutcome> {
-  if (plate === null) return amendPlate(appContext(), key.parse(code), null);
-  const parsed = plateForm.safeParse(plate);
-  if (parsed.success) return amendPlate(appContext(), key.parse(code), parsed.data as Nameplate);
-  return { ok: false, problems: parsed.error.issues.map(({ message }) => ({ message })) };
+export async function amendPlateAction(code: string, data: FormData): Promise<FormOutcome> {
+  return submit(plateForm, data, (form) => amendPlate(appContext(), key.parse(code), form));
+}
+
+/** Lets go of a plate that was put right by hand. */
+export async function rereadPlateAction(code: string): Promise<FormOutcome> {
+  return amendPlate(appContext(), key.parse(code), null);
 }
 
 /** Weights of the advice for the whole shop; null goes back to those that ship. */

@@ -4,7 +4,8 @@ import { kindFromDescription, mayTakeApart } from '../../../core/unit';
 import type { AppContext } from '../../../db/context';
 import { freshCode } from '../../../db/repositories/codes';
 import { donorTitle } from '../../../db/repositories/donors';
-import type { DonorForm } from './schema';
+import { plateOf } from '../../../db/repositories/plate';
+import type { DonorForm, PlateForm } from './schema';
 import { refuse, run, type Outcome } from '../../../services/command';
 import { routes } from '../../../routes';
 
@@ -41,11 +42,16 @@ export function amendDonor(app: AppContext, code: string, form: DonorForm): Prom
 }
 
 /** Keeps the plate as a person put it right; null goes back to what the text says. */
-export function amendPlate(app: AppContext, code: string, plate: Nameplate | null): Promise<Outcome> {
+export function amendPlate(app: AppContext, code: string, form: PlateForm | null): Promise<Outcome> {
   return run(app, { scope: 'donor', code, station: 'intake' }, async (edit, donor) => {
+    const plate = form && corrected(plateOf(donor), form);
     await edit.update('donors', donor.id, { plate });
     return plate === null ? 'The plate is as its text reads.' : 'The plate was put right by hand.';
   });
+}
+
+function corrected({ totalPower: _total, ...rest }: Nameplate, { inputs, outputs, total }: PlateForm): Nameplate {
+  return { ...rest, inputs, outputs, ...(total && { totalPower: total.value }) };
 }
 
 /** Archives a donor; it can be brought back. */

@@ -1,8 +1,16 @@
 import { z } from 'zod';
 import { FACTORS, type Factor } from '../../../core/advice';
-import { INLET_NAMES } from '../../../core/nameplate';
+import { INLET_NAMES, type NameplateInput, type NameplateOutput } from '../../../core/nameplate';
+import type { Unit } from '../../../core/quantity';
 import { ORIGIN_NAMES, SYMPTOM_NAMES, UNIT_KIND_NAMES } from '../../../core/unit';
-import { choice, freeText, optionalQuantity, requiredText } from '../../../ui/form/fieldSchemas';
+import {
+  choice,
+  freeText,
+  optionalQuantity,
+  requiredQuantity,
+  requiredText,
+  tick,
+} from '../../../ui/form/fieldSchemas';
 
 export const donorForm = z.object({
   description: requiredText('What is it? A few words, like label-printer adapter.', 120),
@@ -32,53 +40,71 @@ export const donorForm = z.object({
 });
 export type DonorForm = z.output<typeof donorForm>;
 
-/** A number of a plate that was put right by hand: empty, or a finite figure. */
-const figure = z.number().finite();
+/** A quantity that must be above zero where it is given. */
+const positive = (unit: Unit) =>
+  optionalQuantity(unit).refine((quantity) => quantity === undefined || quantity.value > 0, {
+    error: 'More than zero is expected.',
+  });
 
-/** A plate put right field by field, as the editor sends it. */
-export const plateForm = z.object({
-  inputs: z
-    .array(
-      z
-        .object({
-          kind: z.enum(['ac', 'dc']),
-          vMin: figure.positive('An input voltage above zero is expected.'),
-          vMax: figure.positive('An input voltage above zero is expected.'),
-          current: figure.positive().optional(),
-          power: figure.positive().optional(),
-          frequencies: z.array(figure.positive()).max(4).optional(),
-        })
-        .refine(({ vMin, vMax }) => vMin <= vMax, {
-          path: ['vMax'],
-          message: 'The upper end of an input range is at least its lower end.',
+const plateInput = z
+  .object({
+    kind: z.enum(['ac', 'dc']),
+    vMin: requiredQuantity('volt').refine(({ value }) => value > 0, 'An input voltage above zero is expected.'),
+    vMax: positive('volt'),
+    current: positive('ampere'),
+    power: positive('watt'),
+    /** One frequency or several, as on the plate: `50/60`. */
+    hertz: freeText(40).transform((text, context) =>
+      text
+        .split(/[/,\s-]+/)
+        .filter((word) => word !== '')
+        .map((word) => {
+          const read = positive('hertz').safeParse(word);
+          if (!read.success) context.addIssue({ code: 'custom', message: read.error.issues[0]?.message ?? '' });
+          return read.data?.value ?? 0;
         }),
-    )
-    .max(6),
-  outputs: z
-    .array(
-      z.object({
-        v: figure,
-        vMax: figure.optional(),
-        i: figure.positive().optional(),
-        p: figure.positive().optional(),
-        alternative: z.literal(true).optional(),
-        standby: z.literal(true).optional(),
-        ac: z.literal(true).optional(),
-        port: z.string().max(20).optional(),
-      }),
-    )
-    .max(24),
-  totalPower: figure.positive().optional(),
-  sharedLimits: z
-    .array(z.object({ volts: z.array(figure).max(12), power: figure.positive() }))
-    .max(6)
-    .optional(),
-  efficiencyLevel: z.enum(['IV', 'V', 'VI']).optional(),
-  safetyClass: z.enum(['I', 'II', 'III']).optional(),
-  limitedPower: z.literal(true).optional(),
-  dateCodes: z.array(z.string().max(8)).max(8).optional(),
-  unread: z.string().max(1000).optional(),
+    ),
+  })
+  .refine(({ vMin, vMax }) => vMax === undefined || vMin.value <= vMax.value, {
+    path: ['vMax'],
+    message: 'The upper end of an input range is at least its lower end.',
+  })
+  .transform(({ kind, vMin, vMax, current, power, hertz }): NameplateInput => ({
+    kind,
+    vMin: vMin.value,
+    vMax: (vMax ?? vMin).value,
+    ...(current && { current: current.value }),
+    ...(power && { power: power.value }),
+    ...(hertz.length > 0 && { frequencies: hertz }),
+  }));
+
+const plateOutput = z
+  .object({
+    v: requiredQuantity('volt'),
+    vMax: optionalQuantity('volt'),
+    i: positive('ampere'),
+    p: positive('watt'),
+    mark: choice(['', 'alternative', 'standby']),
+    ac: tick,
+    port: freeText(20),
+  })
+  .transform(({ v, vMax, i, p, mark, ac, port }): NameplateOutput => ({
+    v: v.value,
+    ...(vMax && { vMax: vMax.value }),
+    ...(i && { i: i.value }),
+    ...(p && { p: p.value }),
+    ...(mark !== '' && { [mark]: true }),
+    ...(ac && { ac: true as const }),
+    ...(port !== '' && { port }),
+  }));
+
+/** What of a plate is put right by hand; the rest of it stays as it was read. */
+export const plateForm = z.object({
+  inputs: z.array(plateInput).max(6).default([]),
+  outputs: z.array(plateOutput).max(24).default([]),
+  total: positive('watt'),
 });
+export type PlateForm = z.output<typeof plateForm>;
 
 export const soakForm = z
   .object({

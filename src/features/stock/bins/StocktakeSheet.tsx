@@ -55,7 +55,7 @@ export function StocktakeSheet({ view }: { view: StocktakeView }) {
                   booked {booked}
                   {reserved > 0 && `, ${reserved} set aside`}
                 </span>
-                <TextField name={`count:${code}`} label="counted" mono />
+                <TextField name={`counts.${code}`} label="counted" mono />
               </li>
             ))}
           </ul>

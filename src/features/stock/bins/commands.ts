@@ -24,7 +24,7 @@ export function countBin(
     for (const { lot } of await findLots(edit.tx, codes)) {
       const { code, reserved } = lot;
       const counted = of.counts[code] ?? lot.onHand;
-      if (counted < reserved) return refuse('count-below-reserved', { code, counted, reserved }, `count:${code}`);
+      if (counted < reserved) return refuse('count-below-reserved', { code, counted, reserved }, `counts.${code}`);
       const onHandDelta = counted - lot.onHand;
       if (onHandDelta !== 0) off += 1;
       await edit.ledger({

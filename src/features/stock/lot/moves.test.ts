@@ -182,7 +182,7 @@ describe('every change of stock can be undone', () => {
     await setAside('HKK-KKD', 2);
     expect(await countBin(app(), { bin: 'C2-5', counts: { 'HKK-KKD': 1, 'NRR-RR5': 3 } })).toMatchObject({
       ok: false,
-      problems: [{ field: 'count:HKK-KKD', message: expect.stringContaining('2 are set aside') }],
+      problems: [{ field: 'counts.HKK-KKD', message: expect.stringContaining('2 are set aside') }],
     });
     // Nothing of a refused count is booked.
     expect(await pieces('NRR-RR5')).toBe(1);
@@ -389,12 +389,12 @@ test.each`
 });
 
 test.each`
-  form          | fields                                           | ok
-  ${countForm}  | ${{ 'count:A': '3', 'count:B': '', other: 'x' }} | ${true}
-  ${countForm}  | ${{ 'count:A': 'three' }}                        | ${false}
-  ${countForm}  | ${{ 'count:A': '-1' }}                           | ${false}
-  ${joinForm}   | ${{ from: 'nonsense' }}                          | ${false}
-  ${filterForm} | ${{ name: '', filter: 'nmos' }}                  | ${false}
+  form          | fields                                       | ok
+  ${countForm}  | ${{ counts: { A: '3', B: '' }, other: 'x' }} | ${true}
+  ${countForm}  | ${{ counts: { A: 'three' } }}                | ${false}
+  ${countForm}  | ${{ counts: { A: '-1' } }}                   | ${false}
+  ${joinForm}   | ${{ from: 'nonsense' }}                      | ${false}
+  ${filterForm} | ${{ name: '', filter: 'nmos' }}              | ${false}
 `('$fields is taken: $ok', ({ form, fields, ok }) => {
   expect((form as typeof filterForm).safeParse(fields).success).toBe(ok);
 });
