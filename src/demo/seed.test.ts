@@ -1,6 +1,7 @@
 import { folderStore } from '../server/blobs';
 import { openDossier } from '../services/dossier';
 import { join } from 'node:path';
+import type Sharp from 'sharp';
 import { FAULT_RULES, findingsOf } from '../core/findings';
 import { analyse } from '../core/topology';
 import { donors, lots, journal } from '../db/schema';
@@ -14,13 +15,13 @@ import type { Layout } from './boards/layout';
 
 // The boards are drawn in full where the stories through the browser seed the demo; here a patch of colour stands for each.
 jest.mock('./boards/draw', () => {
-  const sharp = jest.requireActual<typeof import('sharp')>('sharp');
+  const sharp = jest.requireActual<typeof Sharp>('sharp');
   const patch = (red: number, blue: number) =>
     sharp({ create: { width: 16, height: 12, channels: 3, background: { r: red, g: 120, b: blue } } })
       .png()
       .toBuffer();
   return {
-    ...jest.requireActual<typeof import('./boards/draw')>('./boards/draw'),
+    ...jest.requireActual<object>('./boards/draw'),
     drawBoard: async ({ pads }: Layout) => ({
       front: await patch(pads.length % 256, 0),
       back: await patch(pads.length % 256, 200),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BIN_CODE } from '../../../core/ident';
-import { MOUNTING_NAMES, type MountingName } from '../../../core/harvest';
+import { MOUNTING_NAMES } from '../../../core/harvest';
 import { choice, freeText, pieces, requiredText, ticked } from '../../../ui/form/fieldSchemas';
 
 const bin = z.string().trim().toUpperCase().regex(BIN_CODE.pattern, BIN_CODE.expected);
