@@ -4,7 +4,7 @@ import { benchLine, donorCode, goTo, judgement } from './hands';
 test('the bench shows what is in hand, where it stands, and what is not safe first', async ({ page }) => {
   const printer = await donorCode(page, 'label-printer');
   await goTo(page, '/');
-  const row = page.getByRole('region', { name: 'Evidence' }).getByRole('listitem').filter({ hasText: printer });
+  const row = page.getByRole('table', { name: 'Donors' }).getByRole('row').filter({ hasText: printer });
   await expect(row).toContainText('Velkin VK-2402 label-printer adapter');
   await expect(row).toContainText('60\u00a0W, 25 parts seen, dead');
   await expect(row).toContainText('read C3');

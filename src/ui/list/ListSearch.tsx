@@ -38,7 +38,7 @@ export function ListSearch({
             autoComplete="off"
             autoCapitalize="off"
             spellCheck={false}
-            className="h-9 w-full rounded-[3px] border-[1.5px] border-ink bg-lift pr-36 pl-3 font-mono text-[15px] outline-offset-2 placeholder:text-ink-3"
+            className={`h-9 w-full rounded-[3px] border-[1.5px] border-ink bg-lift pl-3 font-mono text-[15px] outline-offset-2 placeholder:text-ink-3 ${found === '' ? 'pr-3' : 'pr-36'}`}
           />
           <span role="status" className="pointer-events-none absolute top-2 right-3 text-[12px] text-ink-2">
             {problem ? '' : found}
