@@ -1,20 +1,22 @@
-import { pinName } from '../core/board';
+import { pinName, type Board } from '../core/board';
 import { findingsOf } from '../core/findings';
-import { drawSchematic } from '../core/schematic';
+import { drawSchematic, type Places } from '../core/schematic';
 import { analyse, probesFrom } from '../core/topology';
 import { powerWalk, railEstimates } from '../core/walk';
-import type { BoardAnswer, BoardQuestion } from './board.contract';
+import type { BoardAnswer } from './board.contract';
 
 const PROBES = 4;
 
-/** Works everything out of a board that the Trace station shows. */
-export function answerBoard({ id, board, places }: BoardQuestion): BoardAnswer {
+/**
+ * Works everything out of a board that the Trace station shows.
+ * @param places where its symbols were drawn before
+ */
+export function answerBoard(board: Board, places: Places): BoardAnswer {
   const whole = analyse(board);
   const { recognition, ...analysis } = whole;
   const { nets } = recognition.model;
   const drawn = drawSchematic(whole, places);
   return {
-    id,
     analysis,
     findings: findingsOf(recognition),
     advice: probesFrom(recognition, PROBES),

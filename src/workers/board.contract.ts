@@ -1,19 +1,10 @@
-import type { Board } from '../core/board';
 import type { Finding } from '../core/findings';
 import type { Places, Schematic } from '../core/schematic';
 import type { Analysis, ProbeAdvice } from '../core/topology';
 import type { RailEstimate } from '../core/walk';
 
-/** A board to be looked at, with the places its symbols had. */
-export interface BoardQuestion {
-  readonly id: number;
-  readonly board: Board;
-  readonly places: Places;
-}
-
 /** Everything that is worked out of a board, free of functions so that it crosses the thread. */
 export interface BoardAnswer {
-  readonly id: number;
   readonly analysis: Omit<Analysis, 'recognition'>;
   readonly findings: readonly Finding[];
   readonly advice: ProbeAdvice;

@@ -1,4 +1,7 @@
+import { expose } from 'comlink';
 import { answerBoard } from './answerBoard';
-import type { BoardQuestion } from './board.contract';
 
-addEventListener('message', ({ data }: MessageEvent<BoardQuestion>) => postMessage(answerBoard(data)));
+const functions = { answer: answerBoard };
+export type BoardWorker = typeof functions;
+
+expose(functions);

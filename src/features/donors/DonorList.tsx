@@ -2,8 +2,8 @@
 
 import type { DonorLine } from '../../services/dossier';
 import { SmallStageLine } from '../../ui/frame/StageLine';
-import { List, type LongPlan } from '../../ui/list/List';
-import type { TableColumn, TableRow } from '../../ui/list/rows';
+import { List } from '../../ui/list/List';
+import type { LongPlan, TableColumn, TableRow } from '../../ui/list/rows';
 
 const COLUMNS: readonly TableColumn[] = [
   { id: 'label', label: 'label', chars: 13 },

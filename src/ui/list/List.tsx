@@ -2,20 +2,7 @@
 
 import { LongList } from './LongList';
 import { WholeList } from './WholeList';
-import type { Order, TableColumn, TableRow } from './rows';
-
-/** A list of which more is to come: where its pages are, and the orders the server can put it in. */
-export interface LongPlan {
-  /** Where page `n` of its rows is fetched as JSON, with `page=n` added. */
-  readonly rowsUrl: string;
-  /** The list itself, with `order=column` or `order=-column` added. */
-  readonly url: string;
-  /** The column it is in order by; without one it is as it comes. */
-  readonly order: Order | null;
-  readonly orders: readonly string[];
-  /** How it comes when nobody asked for an order, such as `newest first`. */
-  readonly usual: string;
-}
+import type { LongPlan, TableColumn, TableRow } from './rows';
 
 /**
  * Rows to read, put in order and open by keyboard: arrows, Page, Home and End move, Enter opens. A list whose rows are all

@@ -3,11 +3,10 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
-import type { LongPlan } from './List';
 import { ListRow } from './ListRow';
-import { rowByKey, type Order, type TableColumn, type TableRow } from './rows';
+import { rowByKey, type LongPlan, type Order, type TableColumn, type TableRow } from './rows';
 import { useRowPages } from './useRowPages';
-import { withQuery } from '../../routes';
+import { withQuery } from '../../address';
 
 /** Pixels; every row is one line, so that the place of each is known without drawing it. */
 const ROW_HEIGHT = 30;

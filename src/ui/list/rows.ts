@@ -39,6 +39,19 @@ export interface Order<By extends string = string> {
   readonly down: boolean;
 }
 
+/** A list of which more is to come: where its pages are, and the orders the server can put it in. */
+export interface LongPlan {
+  /** Where page `n` of its rows is fetched as JSON, with `page=n` added. */
+  readonly rowsUrl: string;
+  /** The list itself, with `order=column` or `order=-column` added. */
+  readonly url: string;
+  /** The column it is in order by; without one it is as it comes. */
+  readonly order: Order | null;
+  readonly orders: readonly string[];
+  /** How it comes when nobody asked for an order, such as `newest first`. */
+  readonly usual: string;
+}
+
 /** An order as it stands in an address: `pieces`, or `-pieces` with the most first; empty for none. */
 export function orderText(order: Order | null | undefined): string {
   return order ? `${order.down ? '-' : ''}${order.by}` : '';

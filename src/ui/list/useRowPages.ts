@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { PAGE_ROWS } from './rows';
-import { withQuery } from '../../routes';
+import { withQuery } from '../../address';
 
 /** Milliseconds that a page must stay in view before it is fetched: a long scroll passes many. */
 const SETTLE_MS = 60;

@@ -1,5 +1,6 @@
 'use client';
 
+import { proxy } from 'comlink';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import {
   CORNERS_PROBLEM_TEXT,
@@ -10,8 +11,8 @@ import {
   type Preparation,
 } from '../../../core/photo';
 import { ProgressLine } from '../../../ui/feedback/ProgressLine';
-import { preparePictureAside } from '../../../workers/photo.client';
-import type { PreparedPhoto } from '../../../workers/photo.contract';
+import { startPhotoWorker } from '../../../workers/photo.client';
+import type { PreparedPhoto } from '../../../workers/photo.worker';
 import type { PhotoPageView } from './view.server';
 import { sendPrepared } from './sendPhoto';
 import { useCommand } from '../../../ui/command/useCommand';
@@ -34,7 +35,7 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
   const [made, setMade] = useState<PreparedPhoto>();
   const [share, setShare] = useState<number>();
   const [message, setMessage] = useState('');
-  const work = useRef<{ stop: () => void }>(undefined);
+  const work = useRef<ReturnType<typeof startPhotoWorker>>(undefined);
   const canvas = useRef<HTMLCanvasElement>(null);
   const { run } = useCommand();
   const problem = isSquared ? cornersProblem(corners) : undefined;
@@ -54,23 +55,20 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
       setMessage('The picture could not be read. Reload the page and try again.');
       return;
     }
-    work.current = preparePictureAside(
-      { picture, preparation },
-      {
-        share: setShare,
-        done: (next) => {
-          setMade(next);
-          setShare(undefined);
-        },
-        fail: () => {
-          setShare(undefined);
-          setMessage('The picture could not be worked on. Nothing was changed.');
-        },
-      },
-    );
+    const started = startPhotoWorker();
+    work.current = started;
+    const prepared = await started
+      .ask((call) => call.prepare(picture, preparation, proxy(setShare)))
+      .catch(() => undefined);
+    started.stop();
+    if (work.current !== started) return;
+    setShare(undefined);
+    if (prepared) setMade(prepared);
+    else setMessage('The picture could not be worked on. Nothing was changed.');
   }
   function stop() {
     work.current?.stop();
+    work.current = undefined;
     setShare(undefined);
     setMessage('Stopped. The photo is as it was.');
   }

@@ -6,27 +6,32 @@ import type { Places } from '../../../core/schematic';
 import { startBoardWorker } from '../../../workers/board.client';
 import type { BoardAnswer } from '../../../workers/board.contract';
 
-/** What a worker makes of a board; the last answer stands until the next is there. */
-export function useBoardAnswer(board: Board): { readonly answer: BoardAnswer | undefined; readonly isFresh: boolean } {
-  const [answer, setAnswer] = useState<BoardAnswer>();
-  const [asked, setAsked] = useState(0);
+/** What a worker makes of a board; the last answer stands until the next is there, or for good when none comes. */
+export function useBoardAnswer(board: Board): {
+  readonly answer: BoardAnswer | undefined;
+  readonly isFresh: boolean;
+  readonly hasFailed: boolean;
+} {
+  const [last, setLast] = useState<{ readonly question: string; readonly answer: BoardAnswer }>();
+  const [failed, setFailed] = useState<string>();
   const worker = useRef<ReturnType<typeof startBoardWorker>>(undefined);
   const places = useRef<Places>({});
-  const id = useRef(0);
   const question = JSON.stringify(board);
 
   useEffect(() => {
-    const started = startBoardWorker((next) => {
-      places.current = next.places;
-      setAnswer((last) => (last && last.id > next.id ? last : next));
-    });
+    const started = startBoardWorker();
     worker.current = started;
     return () => started.stop();
   }, []);
   useEffect(() => {
-    id.current += 1;
-    setAsked(id.current);
-    worker.current?.ask({ id: id.current, board: JSON.parse(question) as Board, places: places.current });
+    // Answers come in the order of the questions, as the worker takes one after another.
+    void worker.current
+      ?.ask((call) => call.answer(JSON.parse(question) as Board, places.current))
+      .then((answer) => {
+        places.current = answer.places;
+        setLast({ question, answer });
+      })
+      .catch(() => setFailed(question));
   }, [question]);
-  return { answer, isFresh: answer !== undefined && answer.id === asked };
+  return { answer: last?.answer, isFresh: last?.question === question, hasFailed: failed === question };
 }

@@ -37,7 +37,7 @@ export function TraceBoard({
   view: TraceView;
   children: ReactNode;
 }) {
-  const { answer, isFresh } = useBoardAnswer(view.board);
+  const { answer, isFresh, hasFailed } = useBoardAnswer(view.board);
   const [tab, setTab] = useState<Tab>('pins');
   const [held, setHeld] = useState<string>();
   const { run } = useCommand();
@@ -98,7 +98,7 @@ export function TraceBoard({
           <MeterLatch probe={probe} />
           {!isFresh && !isEmpty && (
             <span role="status" className="text-[12px] text-ink-2">
-              working it out
+              {hasFailed ? 'it could not be worked out; what you entered is kept' : 'working it out'}
             </span>
           )}
         </div>

@@ -90,7 +90,7 @@ test('once the station is done, what is not joined is separate', async () => {
 
 test('everything the station shows is worked out of the board, and crosses a thread', async () => {
   await type('q1.d - t1.2', 't1.1 - c3.+', 't1.1 ~ t1.2 1R', 't1.3 ~ t1.4 0R1', 'd3.a - t1.3');
-  const answer = answerBoard({ id: 3, board: (await view()).board, places: {} });
+  const answer = answerBoard((await view()).board, {});
   expect(structuredClone(answer)).toEqual(answer);
   expect(answer.nets['Q1.D']).toBe(answer.nets['T1.2']);
   expect(answer.schematic.symbols).toHaveLength(7);

@@ -1,6 +1,7 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { proxy, type Remote } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
 import {
   MADE_WAVES,
   type MadeWave,
@@ -10,7 +11,11 @@ import {
   type WaveTask,
 } from '../../../core/waveform';
 import { startWaveWorker } from '../../../workers/wave.client';
-import type { OpenedWave, WaveAnswer } from '../../../workers/wave.contract';
+import type { OpenedWave, Opening, WaveWorker } from '../../../workers/wave.worker';
+
+type WaveCalls = Remote<WaveWorker>;
+
+const FAILED = 'Reading the recording failed; try a shorter stretch.';
 
 /** A recording in a worker of its own: what it holds, the stretch in view, and what was made of it. */
 export function useWave() {
@@ -24,23 +29,11 @@ export function useWave() {
   const [found, setFound] = useState<{ task: WaveTask; finding: WaveFinding }>();
   useEffect(() => () => worker.current?.stop(), []);
 
-  const hear = useCallback((answer: WaveAnswer) => {
-    if (answer.kind === 'share') setShare(answer.share);
-    else if (answer.kind === 'points') setSeries(answer.series);
-    else if (answer.kind === 'found') setFound(answer);
-    else {
-      setShare(undefined);
-      if (answer.kind === 'refused') setRefusal(answer.message);
-      else {
-        setWave(answer.wave);
-        worker.current?.ask({ kind: 'view', from: answer.wave.from, to: answer.wave.to });
-      }
-    }
-  }, []);
-
-  function begin(name: string, made: boolean) {
+  /** Starts anew, takes in what `take` opens, and shows the whole of it; what an earlier worker still says is left alone. */
+  async function begin(name: string, made: boolean, take: (on: WaveCalls) => Promise<Opening>) {
     worker.current?.stop();
-    worker.current = startWaveWorker(hear);
+    const started = startWaveWorker();
+    worker.current = started;
     setTitle(name);
     setIsMade(made);
     setRefusal('');
@@ -48,7 +41,28 @@ export function useWave() {
     setSeries([]);
     setFound(undefined);
     setShare(0);
-    return worker.current;
+    const opening = await started.ask(take).catch((): Opening => ({ ok: false, message: FAILED }));
+    if (worker.current !== started) return;
+    setShare(undefined);
+    if (!opening.ok) setRefusal(opening.message);
+    else {
+      setWave(opening.wave);
+      await look(opening.wave);
+    }
+  }
+
+  async function look({ from, to }: { from: number; to: number }) {
+    await asked((call) => call.view(from, to), setSeries);
+  }
+
+  /** Asks the worker that holds the recording, and shows what it answers while it is still the one. */
+  async function asked<T>(question: (on: WaveCalls) => Promise<T>, show: (answer: T) => void) {
+    const present = worker.current;
+    if (!present) return;
+    const answer = await present.ask(question).catch(() => undefined);
+    if (worker.current !== present) return;
+    if (answer === undefined) setRefusal(FAILED);
+    else show(answer);
   }
 
   return {
@@ -59,16 +73,20 @@ export function useWave() {
     wave,
     series,
     found,
-    open: (file: File) => begin(file.name, false).ask({ kind: 'open', file }),
-    make: (name: MadeWave) => begin(`${MADE_WAVES[name].label}, made by formula`, true).ask({ kind: 'make', name }),
+    open: (file: File) => void begin(file.name, false, (call) => call.open(file, proxy(setShare))),
+    make: (name: MadeWave) => void begin(`${MADE_WAVES[name].label}, made by formula`, true, (call) => call.make(name)),
     stop: () => {
       worker.current?.stop();
+      worker.current = undefined;
       setShare(undefined);
       setRefusal('You stopped it; nothing was kept.');
     },
-    view: (of: { from: number; to: number }) => worker.current?.ask({ kind: 'view', ...of }),
+    view: (of: { from: number; to: number }) => void look(of),
     analyse: (task: WaveTask, of: { channel: number; from: number; to: number }, parameters: WaveParameters) =>
-      worker.current?.ask({ kind: 'analyse', task, ...of, parameters }),
+      void asked(
+        async (call): Promise<WaveFinding | undefined> => call.analyse({ task, ...of, parameters }),
+        (finding) => finding && setFound({ task, finding }),
+      ),
     forget: () => setFound(undefined),
   };
 }
