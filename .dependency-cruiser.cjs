@@ -5,7 +5,7 @@ const NOT_TEST = '\\.test\\.tsx?$|/(?:testing|fixtures)/';
 /** Addresses are a table of their own, which whoever makes links may read. */
 const ROUTES = '^src/routes\\.ts$';
 /** Packages that core may use: sums that others do better. */
-const CORE_PACKAGES = ['ml-matrix'];
+const CORE_PACKAGES = ['ml-matrix', 'simple-statistics'];
 /** Files of features that run on the server only. */
 const SERVER_FILE =
   '^src/features/.*/(?:(?:\\w+C|c)ommands|records|recordLine|writeRecord|knownPart|\\w+\\.server)\\.ts$';

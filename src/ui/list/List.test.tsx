@@ -28,14 +28,18 @@ const ROWS: readonly TableRow[] = [
 
 const bodyRows = () => screen.getAllByRole('row').filter((row) => row.hasAttribute('data-href'));
 const refs = () => bodyRows().map((row) => within(row).getAllByRole('cell')[0]?.textContent);
-const table = () => mount(<List label="Parts" columns={COLUMNS} items={ROWS} />);
+async function table() {
+  const mounted = mount(<List label="Parts" columns={COLUMNS} items={ROWS} />);
+  await screen.findByRole('table');
+  return mounted;
+}
 
 test.each([
   ['a reference by its number, not by its letters', 'reference', 1, ['R1', 'R2', 'R3', 'R4', 'R5', 'R10']],
   ['the other way round', 'reference', 2, ['R10', 'R5', 'R4', 'R3', 'R2', 'R1']],
   ['a quantity by its size, the unknown last', 'value', 1, ['R2', 'R3', 'R10', 'R5', 'R1', 'R4']],
 ])('a heading sorts %s', async (_what, heading, clicks, expected) => {
-  const { user } = table();
+  const { user } = await table();
   for (let count = 0; count < clicks; count += 1)
     await user.click(screen.getByRole('button', { name: new RegExp(`^${heading}`) }));
   expect(refs()).toEqual(expected);
@@ -45,7 +49,7 @@ test.each([
 });
 
 test('rows are filtered by what any column says, a hidden one too, and an empty answer says so', async () => {
-  const { user } = table();
+  const { user } = await table();
   const filter = screen.getByLabelText('Filter Parts');
   await user.type(filter, 'kω');
   expect(refs()).toEqual(['R10', 'R5']);
@@ -55,7 +59,7 @@ test('rows are filtered by what any column says, a hidden one too, and an empty 
 });
 
 test('a column is left out until it is asked for', async () => {
-  const { user } = table();
+  const { user } = await table();
   expect(screen.queryByRole('columnheader', { name: 'case' })).toBeNull();
   await user.click(screen.getByRole('button', { name: 'columns' }));
   await user.click(await screen.findByRole('checkbox', { name: 'case' }));
@@ -64,7 +68,7 @@ test('a column is left out until it is asked for', async () => {
 });
 
 test('arrows go from row to row and stop at the ends; Enter opens', async () => {
-  const { user, router } = table();
+  const { user, router } = await table();
   const [first, second] = bodyRows();
   expect(bodyRows().map((row) => row.tabIndex)).toEqual([0, -1, -1, -1, -1, -1]);
   first?.focus();
@@ -77,13 +81,14 @@ test('arrows go from row to row and stop at the ends; Enter opens', async () => 
 });
 
 test('a click anywhere in a row opens it', async () => {
-  const { user, router } = table();
+  const { user, router } = await table();
   await user.click(screen.getByText('1 MΩ'));
   expect(router.push).toHaveBeenCalledWith('/parts/R1');
 });
 
-test('a short table has no filter, and one that is fixed no choice of columns', () => {
+test('a short table has no filter, and one that is fixed no choice of columns', async () => {
   mount(<List label="Parts" columns={COLUMNS} items={ROWS.slice(0, 5)} choose={false} />);
+  await screen.findByRole('table');
   expect(screen.queryByLabelText('Filter Parts')).toBeNull();
   expect(screen.queryByRole('button', { name: 'columns' })).toBeNull();
 });

@@ -1,8 +1,12 @@
 'use client';
 
-import { LongList } from './LongList';
-import { WholeList } from './WholeList';
+import dynamic from 'next/dynamic';
+import type { LongList as LongListOf } from './LongList';
 import type { LongPlan, TableColumn, TableRow } from './rows';
+
+// A page loads the one it shows.
+const WholeList = dynamic(() => import('./WholeList').then((loaded) => loaded.WholeList));
+const LongList = dynamic(() => import('./LongList').then((loaded) => loaded.LongList)) as typeof LongListOf;
 
 /**
  * Rows to read, put in order and open by keyboard: arrows, Page, Home and End move, Enter opens. A list whose rows are all

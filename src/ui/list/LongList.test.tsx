@@ -34,8 +34,8 @@ beforeEach(() => {
   }) as unknown as typeof fetch;
 });
 
-const list = (order: Order | null = null) =>
-  mount(
+async function list(order: Order | null = null) {
+  const mounted = mount(
     <List
       label="Lots"
       columns={[
@@ -48,10 +48,13 @@ const list = (order: Order | null = null) =>
       long={{ rowsUrl: '/rows?find=nmos', url: '/lots?find=nmos', order, orders: ['name'], usual: 'newest first' }}
     />,
   );
+  await screen.findByRole('table');
+  return mounted;
+}
 const focused = () => document.activeElement?.textContent;
 
-test('only the rows in view are drawn, and a table of all is told', () => {
-  list();
+test('only the rows in view are drawn, and a table of all is told', async () => {
+  await list();
   expect(screen.getByRole('table').getAttribute('aria-rowcount')).toBe(`${TOTAL + 1}`);
   expect(screen.getAllByRole('row').length).toBeLessThan(60);
   expect(screen.getByText('lot 1')).toBeTruthy();
@@ -59,7 +62,7 @@ test('only the rows in view are drawn, and a table of all is told', () => {
 });
 
 test('End goes to the last row, which is fetched with its page; Enter opens it', async () => {
-  const { user, router } = list();
+  const { user, router } = await list();
   screen.getByText('lot 1').closest('tr')?.focus();
   await user.keyboard('{ArrowDown}');
   await waitFor(() => expect(focused()).toBe('lot 2'));
@@ -71,7 +74,7 @@ test('End goes to the last row, which is fetched with its page; Enter opens it',
 });
 
 test('rows that did not come are said so, and asked for again', async () => {
-  const { user } = list();
+  const { user } = await list();
   isDown = true;
   screen.getByText('lot 1').closest('tr')?.focus();
   await user.keyboard('{End}');
@@ -86,8 +89,8 @@ test.each([
   ['not in order by it: upwards', null, '/lots?find=nmos&order=name', null],
   ['upwards: downwards', { by: 'name', down: false }, '/lots?find=nmos&order=-name', 'ascending'],
   ['downwards: as it comes', { by: 'name', down: true }, '/lots?find=nmos', 'descending'],
-] as const)('a heading of a list %s', (_what, order, href, sorted) => {
-  list(order);
+] as const)('a heading of a list %s', async (_what, order, href, sorted) => {
+  await list(order);
   expect(screen.getByRole('link', { name: /^name/ }).getAttribute('href')).toBe(href);
   expect(screen.getByRole('columnheader', { name: /^name/ }).getAttribute('aria-sort')).toBe(sorted);
   expect(screen.queryByRole('link', { name: 'bin' })).toBeNull();
