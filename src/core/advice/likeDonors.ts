@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /** What one donor gave, for judging the next of its kind. */
 export interface PastHarvest {
   readonly kind: string;
@@ -9,8 +10,8 @@ export interface PastHarvest {
   readonly minutes?: number;
 }
 
-/** Donors whose power lies within this factor count as like. Common practice, no source. */
-const LIKE_POWER = 3;
+/** Donors whose power lies within this factor count as like. */
+const LIKE_POWER = practice(3);
 
 /** What donors of a kind and like power gave on average, and how long they took to open. */
 export function likeDonors(

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { splitPin } from './contradiction';
 
 /** A reading between two pins: ohms of continuity, volts of diode mode; no value where the meter is over range. */
@@ -6,10 +7,10 @@ export interface PinReading {
   readonly value: number | null;
 }
 
-/** Two leads, their tips and a trace stay below this many ohms. Common practice, no source. */
-export const JOINED_BELOW_OHMS = 0.5;
-/** A short reads next to nothing in diode mode; the smallest junction reads ten times as much. Common practice, no source. */
-const JOINED_BELOW_VOLTS = 0.01;
+/** Two leads, their tips and a trace stay below this many ohms. */
+export const JOINED_BELOW_OHMS = practice(0.5);
+/** A short reads next to nothing in diode mode; the smallest junction reads ten times as much. */
+const JOINED_BELOW_VOLTS = practice(0.01);
 
 /** What a reading says of two pins: a plain join, no connection, or something that lies between. */
 export type PinFinding =

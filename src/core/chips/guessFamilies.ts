@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { packageRule, type BlockName } from '../part';
 import { CHIP_FAMILIES } from './catalogue';
 import type { ChipFamily, ChipRole } from './chip';
@@ -19,19 +20,19 @@ export interface FamilyGuess {
   readonly reasons: readonly string[];
 }
 
-/** Roles that sit in a block. Common practice, no source. */
-const ROLES_IN: Readonly<Record<BlockName, readonly ChipRole[]>> = {
+/** Roles that sit in a block. */
+const ROLES_IN: Readonly<Record<BlockName, readonly ChipRole[]>> = practice({
   input: ['x-discharge'],
   pfc: ['pfc', 'combo'],
   switch: ['current-mode', 'quasi-resonant', 'switcher', 'llc', 'gate-driver', 'combo'],
   secondary: ['reference', 'sync-rectifier', 'op-amp', 'supervisor', 'dc-dc', 'linear', 'comparator'],
   standby: ['switcher', 'current-mode'],
   control: ['current-mode', 'voltage-mode', 'quasi-resonant', 'llc', 'combo', 'op-amp', 'comparator', 'supervisor'],
-};
-/** A family that is wrong here is out, whatever else agrees. Common practice, no source. */
-const DECISIVE: readonly PinFunction[] = ['supply', 'ground', 'gate', 'drain'];
-/** Without the marking nothing is believed more than this. Common practice, no source. */
-const CEILING = 0.6;
+});
+/** A family that is wrong here is out, whatever else agrees. */
+const DECISIVE: readonly PinFunction[] = practice(['supply', 'ground', 'gate', 'drain']);
+/** Without the marking nothing is believed more than this. */
+const CEILING = practice(0.6);
 const WELL_COVERED = 5;
 const LEAST_SHOWN = 0.05;
 

@@ -7,3 +7,4 @@ export {
   type Evidenced,
   type Source,
 } from './evidence';
+export { PRACTICE, practice } from './practice';

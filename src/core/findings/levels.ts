@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import type { BoardPart } from '../board';
 import type { Recognition } from '../topology';
 import { railDuties } from './duties';
@@ -223,8 +224,8 @@ function solve(votes: readonly Vote[], recognition: Recognition): Levels {
   return { compare: (high, low, without = []) => compare(of(high), of(low), without) };
 }
 
-/** A rail below its common one is rarer than one above. Common practice, no source. */
-const NEGATIVE_RAIL = 0.3;
+/** A rail below its common one is rarer than one above. */
+const NEGATIVE_RAIL = practice(0.3);
 
 interface PartVotes {
   readonly part: BoardPart;

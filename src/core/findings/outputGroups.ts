@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import type { BoardPart } from '../board';
 import { TRANSISTOR_TERMINALS, type Recognition } from '../topology';
 
@@ -14,11 +15,11 @@ export interface OutputGroup {
 
 /** What a shunt reference regulates its input to, in volt: the 431 family's 2.495 V, from memory. */
 export const SHUNT_REFERENCE = 2.495;
-/** Capacitors run at up to this share of their rating. Common practice, no source. */
-const USUAL_SHARE = 0.7;
+/** Capacitors run at up to this share of their rating. */
+const USUAL_SHARE = practice(0.7);
 
-/** A step-up behind the main stage mostly feeds a backlight, which the nameplate leaves out. Common practice, no source. */
-const BACKLIGHT = 1.5;
+/** A step-up behind the main stage mostly feeds a backlight, which the nameplate leaves out. */
+const BACKLIGHT = practice(1.5);
 
 type Group = Omit<OutputGroup, 'volts' | 'why'>;
 

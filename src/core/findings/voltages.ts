@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import type { BoardPart } from '../board';
 import type { Recognition } from '../topology';
 import { stackedRails } from './railGroups';
@@ -19,10 +20,10 @@ export interface Voltages {
   readonly outputs: readonly OutputGroup[];
 }
 
-/** What the reference of a power factor controller regulates to. Common practice, no source. */
-const PFC_REFERENCE = 2.5;
-/** Output of a power factor front end without a readable divider. Common practice, no source. */
-const PFC_USUAL = 385;
+/** What the reference of a power factor controller regulates to. */
+const PFC_REFERENCE = practice(2.5);
+/** Output of a power factor front end without a readable divider. */
+const PFC_USUAL = practice(385);
 
 /** Voltages that follow from the nameplate, the mains and the feedback dividers. */
 export function voltagesOf(recognition: Recognition): Voltages {

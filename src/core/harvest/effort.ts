@@ -1,7 +1,8 @@
+import { practice } from '../evidence';
 import { packageRule, type KindName } from '../part';
 
-/** How a part is fixed besides its solder, with the minutes that adds. Common practice, no source. */
-export const MOUNTINGS = {
+/** How a part is fixed besides its solder, with the minutes that adds. */
+export const MOUNTINGS = practice({
   screwed: {
     label: 'screwed to a heat sink',
     minutes: 0.6,
@@ -38,16 +39,16 @@ export const MOUNTINGS = {
     tip: 'Preheat the board or add fresh solder: the plane drinks the heat.',
   },
   shield: { label: 'under a shield', minutes: 1.5, tip: 'Lift the shield at one corner first, along with its joints.' },
-} as const;
+} as const);
 export type MountingName = keyof typeof MOUNTINGS;
 export const MOUNTING_NAMES = Object.keys(MOUNTINGS) as MountingName[];
 
-/** Ways of getting a part off, with what has to be set up once and the minutes that takes. Common practice, no source. */
-export const TOOLS = {
+/** Ways of getting a part off, with what has to be set up once and the minutes that takes. */
+export const TOOLS = practice({
   iron: { label: 'the iron', setup: 0 },
   'hot-air': { label: 'hot air', setup: 3 },
   hands: { label: 'hands and screwdriver', setup: 0 },
-} as const;
+} as const);
 export type ToolName = keyof typeof TOOLS;
 
 interface Effort {
@@ -107,8 +108,8 @@ const MANY: Effort = {
   tip: 'Wick each pin clean, rock the part gently; pads tear when it is forced.',
 };
 
-/** Effort by kind where the kind decides, else by the group of the case. Common practice, no source. */
-const BY_KIND: Partial<Record<KindName, Effort>> = {
+/** Effort by kind where the kind decides, else by the group of the case. */
+const BY_KIND: Partial<Record<KindName, Effort>> = practice({
   transformer: {
     class: 'wound',
     tool: 'iron',
@@ -133,7 +134,7 @@ const BY_KIND: Partial<Record<KindName, Effort>> = {
   },
   assembly: { class: 'mechanical', tool: 'hands', minutes: 4, tip: 'Note which wire went where before you cut one.' },
   wire: { class: 'mechanical', tool: 'hands', minutes: 0.5, tip: 'Cut at the board, not at the plug.' },
-};
+});
 const BY_GROUP: Readonly<Record<string, Effort>> = {
   tab: TAB,
   'power-chip': { ...TAB, class: 'many', minutes: 2 },

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import type { KindName } from '../part';
 import { EFFORT_CLASSES, type EffortClass, type MountingName } from './effort';
 
@@ -29,11 +30,11 @@ export interface Experience {
 const PRIOR_STEPS = 3;
 /** So many parts that fare as the table has it stand behind a person's own breakages. */
 const PRIOR_PARTS = 10;
-/** Steps outside these are a phone call or a slip of the key. Common practice, no source. */
-const CREDIBLE = { low: 0.1, high: 10 } as const;
+/** Steps outside these are a phone call or a slip of the key. */
+const CREDIBLE = practice({ low: 0.1, high: 10 } as const);
 
-/** Share of parts that break as they come off, by how they are held. Common practice, no source. */
-const LOST_BY_MOUNTING: Readonly<Record<MountingName, number>> = {
+/** Share of parts that break as they come off, by how they are held. */
+const LOST_BY_MOUNTING: Readonly<Record<MountingName, number>> = practice({
   screwed: 0,
   clipped: 0.01,
   compound: 0.02,
@@ -42,16 +43,16 @@ const LOST_BY_MOUNTING: Readonly<Record<MountingName, number>> = {
   bent: 0.03,
   plane: 0.06,
   shield: 0.02,
-};
-/** And by kind: ferrite cracks, plastic melts, plates lift. Common practice, no source. */
-const LOST_BY_KIND: Partial<Record<KindName, number>> = {
+});
+/** And by kind: ferrite cracks, plastic melts, plates lift. */
+const LOST_BY_KIND: Partial<Record<KindName, number>> = practice({
   transformer: 0.08,
   inductor: 0.04,
   'common-mode-choke': 0.03,
   connector: 0.08,
   relay: 0.05,
   potentiometer: 0.05,
-};
+});
 const LOST_OTHERWISE = 0.02;
 
 /**

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { kindRule, type KindName } from '../part';
 import { effortOf, hazardsOf, MOUNTINGS, TOOLS, type EffortClass, type MountingName, type ToolName } from './effort';
 import { survivalText, type Experience } from './experience';
@@ -47,12 +48,12 @@ export interface HarvestJob extends Job {
 const SINK_JOB = 'sink:';
 const HOT_AIR_JOB = 'tool:hot-air';
 
-/** Minutes to free a heat sink with its screws or joints. Common practice, no source. */
-const FREE_SINK = 2.5;
+/** Minutes to free a heat sink with its screws or joints. */
+const FREE_SINK = practice(2.5);
 /** Like small parts are taken in one go when there are this many. */
 const HANDFUL = 3;
-/** Each further piece of a handful takes this share of the first. Common practice, no source. */
-const FURTHER = 0.7;
+/** Each further piece of a handful takes this share of the first. */
+const FURTHER = practice(0.7);
 /** A handful is made of kinds that are taken by the dozen. */
 const BY_THE_HANDFUL: readonly KindName[] = ['resistor', 'capacitor', 'diode', 'npn', 'pnp'];
 /** More points than these and a part is worth a job of its own. */

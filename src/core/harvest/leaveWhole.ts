@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /** What is known of a unit when its parts are weighed against the whole. */
 export interface WholeUnit {
   readonly works: boolean;
@@ -14,8 +15,8 @@ export interface WholeAdvice {
   readonly message: string;
 }
 
-/** Points of a working supply: a start, for every watt, for every further output, and for a soak that it passed. Common practice, no source. */
-const WHOLE = { base: 60, perWatt: 0.8, most: 260, output: 20, soaked: 40 } as const;
+/** Points of a working supply: a start, for every watt, for every further output, and for a soak that it passed. */
+const WHOLE = practice({ base: 60, perWatt: 0.8, most: 260, output: 20, soaked: 40 } as const);
 
 /**
  * Whether a unit is worth more as it is than in parts. Only one that works is; what its parts are worth in all the

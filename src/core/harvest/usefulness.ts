@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import type { KindName } from '../part';
 
 /** How much a part of a kind is worth having, whoever builds what. */
@@ -8,11 +9,11 @@ export interface Usefulness {
   readonly why: string;
 }
 
-/** Points that a minute at the bench costs: what gives less for its time stays on the board. Common practice, no source. */
-export const MINUTE_PRICE = 3;
+/** Points that a minute at the bench costs: what gives less for its time stays on the board. */
+export const MINUTE_PRICE = practice(3);
 
-/** General usefulness by kind, in points. Common practice, no source. */
-export const USEFULNESS: Readonly<Record<KindName, Usefulness>> = {
+/** General usefulness by kind, in points. */
+export const USEFULNESS: Readonly<Record<KindName, Usefulness>> = practice({
   resistor: { points: 1, plenty: 50, why: 'resistors cost next to nothing new' },
   potentiometer: { points: 4, plenty: 10, why: 'trimmers are handy, and cheap' },
   capacitor: { points: 8, plenty: 12, why: 'a small capacitor is cheap' },
@@ -42,10 +43,10 @@ export const USEFULNESS: Readonly<Record<KindName, Usefulness>> = {
   'heat-sink': { points: 18, plenty: 5, why: 'extruded sinks are dear' },
   assembly: { points: 40, plenty: 2, why: 'a working board saves building one' },
   wire: { points: 5, plenty: 10, why: 'good wire is dear by the metre' },
-};
+});
 
-/** Small cases hold small parts: their share of the points. Common practice, no source. */
-export const CASE_SHARE: Readonly<Record<string, number>> = {
+/** Small cases hold small parts: their share of the points. */
+export const CASE_SHARE: Readonly<Record<string, number>> = practice({
   tab: 1,
   'power-chip': 1,
   bridge: 1,
@@ -57,10 +58,10 @@ export const CASE_SHARE: Readonly<Record<string, number>> = {
   diode: 0.8,
   small: 0.4,
   chip: 0.15,
-};
+});
 
-/** Capacitors by build: their share of the points, and why. Common practice, no source. */
-const CAPACITOR_BUILDS: Readonly<Record<string, { readonly share: number; readonly why: string }>> = {
+/** Capacitors by build: their share of the points, and why. */
+const CAPACITOR_BUILDS: Readonly<Record<string, { readonly share: number; readonly why: string }>> = practice({
   film: { share: 1.3, why: 'films do not age' },
   x1: { share: 1, why: 'every mains input takes one' },
   x2: { share: 1, why: 'every mains input takes one' },
@@ -70,10 +71,10 @@ const CAPACITOR_BUILDS: Readonly<Record<string, { readonly share: number; readon
   tantalum: { share: 0.6, why: 'tantalums fail short' },
   polymer: { share: 1.2, why: 'polymers are dear and last' },
   electrolytic: { share: 0.8, why: 'cans age, but a good one serves a repair' },
-};
+});
 
-/** A capacitor that does not say how it is built is most likely a ceramic below this, in farads. Common practice, no source. */
-const CERAMIC_BELOW = 10e-9;
+/** A capacitor that does not say how it is built is most likely a ceramic below this, in farads. */
+const CERAMIC_BELOW = practice(10e-9);
 
 /** The share of a capacitor's points by its build, or by its value when that is not known; why, when it is known. */
 export function capacitorShare(
@@ -84,8 +85,8 @@ export function capacitorShare(
   return { share: farads !== undefined && farads < CERAMIC_BELOW ? (CAPACITOR_BUILDS.ceramic?.share ?? 1) : 1 };
 }
 
-/** What a grade leaves of the points. Common practice, no source. */
-export const GRADE_SHARE = { A: 1, B: 0.8, C: 0.35, untested: 0.6, reject: 0 } as const;
+/** What a grade leaves of the points. */
+export const GRADE_SHARE = practice({ A: 1, B: 0.8, C: 0.35, untested: 0.6, reject: 0 } as const);
 
 /** What an open need adds, and what a person's wish does. */
 export const WANTED = { fits: 60, limit: 35, wish: 120 } as const;

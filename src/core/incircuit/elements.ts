@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { pinName, type Board, type BoardPart, type Nets } from '../board';
 
 /** What a meter's small current finds inside a part. */
@@ -9,10 +10,10 @@ export type Element = { readonly ref: string; readonly from: number; readonly to
   | { readonly kind: 'unknown' }
 );
 
-/** Ohms of what conducts well, for a meter. Common practice, no source. */
-const OHMS = { fuse: 0.05, winding: 0.3, choke: 0.1, thermistor: 5, triacGate: 120, unmarked: 1e3 } as const;
-/** Drops at 1 mA, volts. Common practice, no source. */
-const DROP = { silicon: 0.55, schottky: 0.22, led: 1.8, optoLed: 1.05, base: 0.65, protection: 0.6 } as const;
+/** Ohms of what conducts well, for a meter. */
+const OHMS = practice({ fuse: 0.05, winding: 0.3, choke: 0.1, thermistor: 5, triacGate: 120, unmarked: 1e3 } as const);
+/** Drops at 1 mA, volts. */
+const DROP = practice({ silicon: 0.55, schottky: 0.22, led: 1.8, optoLed: 1.05, base: 0.65, protection: 0.6 } as const);
 
 /** The elements of all fitted parts between nets that are traced; capacitors are open once they have settled. */
 export function elementsOf(board: Board, nets: Nets): readonly Element[] {

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /** A ferrite core as a set of two halves; lengths in metres, areas in m², the inductance factor in henry per turn². */
 export interface Core {
   readonly name: string;
@@ -87,8 +88,8 @@ export const CORES: readonly Core[] = ROWS.map(
   }),
 );
 
-/** How far a dimension may be off: the larger of a share and a length in metres. Common practice, no source. */
-const TOLERANCE = { share: 0.025, metres: 0.5e-3 } as const;
+/** How far a dimension may be off: the larger of a share and a length in metres. */
+const TOLERANCE = practice({ share: 0.025, metres: 0.5e-3 } as const);
 
 export interface CoreMatch {
   readonly core: Core;

@@ -1,8 +1,9 @@
+import { practice } from '../evidence';
 const MU_0 = 4e-7 * Math.PI;
-/** Initial permeability of the power ferrites in the table of cores. Common practice, no source. */
-const FERRITE_MU = 2200;
-/** Flux densities in tesla: a ferrite whose material nobody knows, its limit when hot. Common practice, no source. */
-export const FLUX = { unknownFerrite: 0.2, bridge: 0.15, flyback: 0.25, saturation: 0.39 } as const;
+/** Initial permeability of the power ferrites in the table of cores. */
+const FERRITE_MU = practice(2200);
+/** Flux densities in tesla: a ferrite whose material nobody knows, its limit when hot. */
+export const FLUX = practice({ unknownFerrite: 0.2, bridge: 0.15, flyback: 0.25, saturation: 0.39 } as const);
 
 /** Change of flux density by volts over a time: ΔB = V·t/(N·A), tesla. */
 export function fluxSwing(of: { volts: number; seconds: number; turns: number; area: number }): number {

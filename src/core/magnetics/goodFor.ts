@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import type { Core } from './cores';
 import { FLUX, gapLength } from './flux';
 import { CURRENT_DENSITY, wireArea } from './wire';
@@ -40,8 +41,8 @@ export interface GapFinding {
 
 /** Below this share of the table's inductance factor there is a gap; ± 25 % is the table's own uncertainty. */
 const GAPPED_BELOW = 0.6;
-/** Leakage share of transformers by kind. Common practice, no source. */
-const LEAKAGE = { resonant: 0.15 } as const;
+/** Leakage share of transformers by kind. */
+const LEAKAGE = practice({ resonant: 0.15 } as const);
 
 /** Whether the core is gapped, from the inductance factor that a one-turn winding gives. */
 export function findGap({ core, inductance, perTurn }: TransformerFacts): GapFinding {

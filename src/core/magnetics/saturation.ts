@@ -1,5 +1,6 @@
-/** Share of the first inductance at which a choke counts as saturated. Common practice, no source. */
-export const SATURATED_SHARE = 0.7;
+import { practice } from '../evidence';
+/** Share of the first inductance at which a choke counts as saturated. */
+export const SATURATED_SHARE = practice(0.7);
 
 export interface RampPoint {
   /** Seconds. */

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /** A reading between two pins of a transformer; Infinity is OL. */
 export interface OhmReading {
   readonly a: string;
@@ -26,8 +27,8 @@ export interface WindingFinding {
   readonly problems: readonly string[];
 }
 
-/** From here up two pins are not one winding. Common practice, no source. */
-const CONDUCTS_BELOW = 5e3;
+/** From here up two pins are not one winding. */
+const CONDUCTS_BELOW = practice(5e3);
 /** How far the sections of a tapped winding may be from their sum: the meter's share and its last digits, ohms. */
 const ADDS_UP = { share: 0.1, ohms: 0.3 } as const;
 

@@ -1,8 +1,9 @@
+import { practice } from '../evidence';
 /** Resistivity of copper at 20 °C in ohm metres, and its rise a kelvin. */
 const COPPER = { resistivity: 1.724e-8, perKelvin: 0.00393 } as const;
 const MU_0 = 4e-7 * Math.PI;
-/** Current density by place, A/m². Common practice, no source. */
-export const CURRENT_DENSITY = { transformer: 5e6, choke: 3.5e6, shortOrBlown: 8e6 } as const;
+/** Current density by place, A/m². */
+export const CURRENT_DENSITY = practice({ transformer: 5e6, choke: 3.5e6, shortOrBlown: 8e6 } as const);
 
 /**
  * Bare diameter of an American wire gauge in metres: d = 0.127 mm · 92^((36−n)/39), ASTM B258.

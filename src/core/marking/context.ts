@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { packageRule, type KindName, type PackageGroup } from '../part';
 import type { Draft, MarkingContext } from './decoding';
 
@@ -12,8 +13,8 @@ const COUSINS: readonly (readonly KindName[])[] = [
 ];
 const COUSIN_WEIGHT = 0.75;
 
-/** Kinds that come in a group of cases. Common practice, no source. */
-const HOLDS: Readonly<Record<PackageGroup, readonly KindName[]>> = {
+/** Kinds that come in a group of cases. */
+const HOLDS: Readonly<Record<PackageGroup, readonly KindName[]>> = practice({
   tab: ['nmos', 'pmos', 'igbt', 'npn', 'pnp', 'diode', 'dual-diode', 'triac', 'scr', 'regulator', 'ic'],
   'power-chip': ['ic', 'regulator'],
   small: ['npn', 'pnp', 'nmos', 'pmos', 'scr', 'triac', 'shunt-reference', 'regulator', 'diode', 'dual-diode'],
@@ -25,7 +26,7 @@ const HOLDS: Readonly<Record<PackageGroup, readonly KindName[]>> = {
   so: ['ic', 'nmos', 'pmos', 'optocoupler', 'shunt-reference', 'regulator'],
   radial: ['capacitor', 'varistor', 'thermistor', 'inductor', 'common-mode-choke', 'fuse', 'resistor'],
   bridge: ['bridge'],
-};
+});
 const WRONG_CASE = 0.15;
 /** A Schottky of silicon cannot stand where mains or its rectified peak is. */
 const SCHOTTKY_ON_MAINS = 0.15;

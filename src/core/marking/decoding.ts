@@ -72,7 +72,5 @@ export interface MarkingRule {
   read(match: RegExpExecArray, context: MarkingContext): Draft | readonly Draft[] | undefined;
 }
 
-/** Common practice among makers, for which there is no published source. */
-export const PRACTICE = 'common practice, no source';
 /** Multi-source datasheets. */
 export const DATASHEETS = 'multi-source datasheets, from memory';

@@ -1,5 +1,6 @@
-/** Characters that worn print lets a reader take for each other. Common practice, no source. */
-const CONFUSED: readonly string[] = ['0ODQ', '1IL', '2Z', '5S', '6G', '8B'];
+import { practice } from '../evidence';
+/** Characters that worn print lets a reader take for each other. */
+const CONFUSED: readonly string[] = practice(['0ODQ', '1IL', '2Z', '5S', '6G', '8B']);
 
 /** What a changed character costs: the share of belief that is left. */
 export const CHANGE_COST = 0.5;

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /**
  * Largest loss factor at 120 Hz, 20 °C by rated voltage; + 0.02 for every started 1000 µF above the
  * first. Typical radial-lead limits in the pattern of IEC 60384-4; common practice, no source.
@@ -17,8 +18,8 @@ const LOSS_FACTOR: readonly (readonly [volts: number, tanDelta: number])[] = [
   [450, 0.2],
 ];
 
-/** How the series of an electrolytic compares with general purpose. Common practice, no source. */
-export const ESR_SERIES = { general: 1, 'low-impedance': 0.45, polymer: 0.15 } as const;
+/** How the series of an electrolytic compares with general purpose. */
+export const ESR_SERIES = practice({ general: 1, 'low-impedance': 0.45, polymer: 0.15 } as const);
 export type EsrSeries = keyof typeof ESR_SERIES;
 
 /** Largest loss factor of an electrolytic (farads, volts); the next higher listed voltage counts. */
@@ -49,8 +50,8 @@ export function expectedEsr(of: { capacitance: number; voltage: number; series?:
   return general * ESR_SERIES[of.series ?? 'general'];
 }
 
-/** Above this the loss of the oxide no longer shows beside that of the electrolyte, hertz. Common practice, no source. */
-const OXIDE_LOSS_UP_TO = 20e3;
+/** Above this the loss of the oxide no longer shows beside that of the electrolyte, hertz. */
+const OXIDE_LOSS_UP_TO = practice(20e3);
 
 /**
  * Largest ESR of a good electrolytic at a frequency, in ohms: what it has at 100 kHz, and the rest of its loss factor

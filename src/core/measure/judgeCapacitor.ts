@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import { esrAt, esrFromLossFactor, expectedEsr, largestLeakage, type EsrSeries } from './expectedEsr';
 import {
@@ -38,21 +39,21 @@ const LOSS_USUALLY_AT = 120;
 
 /** From this rated voltage an electrolytic is a mains reservoir: never better than B without a leakage test. */
 const MAINS_BULK_VOLTS = 160;
-/** Share of its rated voltage that a mains reservoir must have held in a leakage test. Common practice, no source. */
-const HELD_SHARE = 0.8;
+/** Share of its rated voltage that a mains reservoir must have held in a leakage test. */
+const HELD_SHARE = practice(0.8);
 const DEFAULT_TOLERANCE = 0.2;
-/** Share of the nominal value by grade, and above which leakage mimics capacitance. Common practice, no source. */
-const CAPACITANCE_LIMITS = { B: { low: 0.8, high: 1.3 }, C: { low: 0.7 }, mimicry: 1.5 } as const;
+/** Share of the nominal value by grade, and above which leakage mimics capacitance. */
+const CAPACITANCE_LIMITS = practice({ B: { low: 0.8, high: 1.3 }, C: { low: 0.7 }, mimicry: 1.5 } as const);
 /** Multiple of the expected ESR by grade. Common practice: end of life is two to three times the first limit. */
 const ESR_LIMITS = { A: 1, B: 2, C: 3, suspicious: 0.2 } as const;
-/** Multiple of the leakage limit from which reforming is no use. Common practice, no source. */
-const LEAKAGE_HOPELESS = 3;
-/** X capacitors by the share of their value that is left. Common practice, no source. */
-const X_SHARE = { warn: 0.9, reject: 0.8 } as const;
-/** Insulation at 500 V of what stands across the barrier. Common practice, no source. */
-const INSULATION = 100e6;
-/** Lead resistance above this share of an ESR limit spoils a two-wire reading. Common practice, no source. */
-const LEAD_SHARE = 0.2;
+/** Multiple of the leakage limit from which reforming is no use. */
+const LEAKAGE_HOPELESS = practice(3);
+/** X capacitors by the share of their value that is left. */
+const X_SHARE = practice({ warn: 0.9, reject: 0.8 } as const);
+/** Insulation at 500 V of what stands across the barrier. */
+const INSULATION = practice(100e6);
+/** Lead resistance above this share of an ESR limit spoils a two-wire reading. */
+const LEAD_SHARE = practice(0.2);
 
 const NOT_FOR_C: readonly Limit[] = [
   { kind: 'not-for', use: 'ripple' },

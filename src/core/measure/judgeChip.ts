@@ -1,14 +1,15 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import { damageCriteria, judge, type Criterion, type Judgement, type Readings } from './judgement';
 
 /** Diode-mode readings of a chip's pins against ground, in volts by pin number; OL is Infinity. */
 export type Fingerprint = Readonly<Record<string, number>>;
 
-/** How far pins of chips of one type differ, in volts, and from where it is a fault. Common practice, no source. */
-const ALIKE = { near: 0.04, far: 0.12 } as const;
+/** How far pins of chips of one type differ, in volts, and from where it is a fault. */
+const ALIKE = practice({ near: 0.04, far: 0.12 } as const);
 const SHORT = 0.02;
-/** Fewer pins that agree may be the ones that are alike in any chip. Common practice, no source. */
-const ENOUGH_PINS = 4;
+/** Fewer pins that agree may be the ones that are alike in any chip. */
+const ENOUGH_PINS = practice(4);
 
 /** The fingerprint of another chip of the same number. */
 export interface KnownChip {

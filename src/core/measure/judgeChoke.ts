@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import {
   criterionOf,
@@ -12,10 +13,10 @@ import {
   type Readings,
 } from './judgement';
 
-/** Chokes are looser than capacitors. Common practice, no source. */
-const TOLERANCE = 0.2;
-/** Windings of a common-mode choke are alike within this. Common practice, no source. */
-const ALIKE = { A: 0.05, B: 0.15 } as const;
+/** Chokes are looser than capacitors. */
+const TOLERANCE = practice(0.2);
+/** Windings of a common-mode choke are alike within this. */
+const ALIKE = practice({ A: 0.05, B: 0.15 } as const);
 const INSULATION = 100e6;
 /**
  * Whole periods that ring above a tenth: n = Q·ln 10/π. Below `shorted` a turn is shorted (Q under 3), a good winding

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import {
   criterionOf,
@@ -28,23 +29,23 @@ interface ForwardDrop {
   readonly words: string;
 }
 
-/** Forward drop at about 1 mA by technology, volts. Common practice, no source. */
-const FORWARD_DROP: Readonly<Record<string, ForwardDrop>> = {
+/** Forward drop at about 1 mA by technology, volts. */
+const FORWARD_DROP: Readonly<Record<string, ForwardDrop>> = practice({
   schottky: { low: 0.15, high: 0.35, words: 'a Schottky' },
   fast: { low: 0.45, high: 0.65, words: 'a fast silicon diode' },
   rectifier: { low: 0.45, high: 0.65, words: 'a silicon rectifier' },
   zener: { low: 0.6, high: 0.75, words: 'a zener' },
   tvs: { low: 0.5, high: 0.8, words: 'a suppressor diode' },
   led: { low: 1.6, high: 3.5, words: 'an LED' },
-};
-/** From this rated voltage a Schottky drops up to as much, volts. Common practice, no source. */
-const HIGH_SCHOTTKY = { vrrm: 100, high: 0.45 } as const;
+});
+/** From this rated voltage a Schottky drops up to as much, volts. */
+const HIGH_SCHOTTKY = practice({ vrrm: 100, high: 0.45 } as const);
 const FORWARD_SHORTED = 0.1;
 const REVERSE_GOOD = 1e6;
-/** How far the halves of a dual may differ, in volts. Common practice, no source. */
-const HALVES = { alike: 0.01, apart: 0.03 } as const;
-/** Reverse leakage at rated voltage, amperes; a Schottky leaks more. Common practice, no source. */
-const LEAKAGE = { schottky: 500e-6, silicon: 10e-6 } as const;
+/** How far the halves of a dual may differ, in volts. */
+const HALVES = practice({ alike: 0.01, apart: 0.03 } as const);
+/** Reverse leakage at rated voltage, amperes; a Schottky leaks more. */
+const LEAKAGE = practice({ schottky: 500e-6, silicon: 10e-6 } as const);
 const ZENER_TOLERANCE = 0.05;
 
 /** The forward drop of a technology, which a Schottky for high voltage exceeds; none where it is not known. */

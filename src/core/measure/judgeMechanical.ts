@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import {
   criterionOf,
@@ -13,8 +14,8 @@ import {
 
 /** Shares of its rated voltage at which a relay pulls in and drops out. Common practice in the pattern of IEC 61810-1, from memory. */
 const RELAY = { pullIn: 0.8, dropOut: 0.05 } as const;
-/** A closed contact, in ohms. Common practice, no source. */
-const CONTACT = { good: 0.1, worn: 0.5 } as const;
+/** A closed contact, in ohms. */
+const CONTACT = practice({ good: 0.1, worn: 0.5 } as const);
 /**
  * Shares of its voltage from which a fan starts; of its printed current; and of the speed to be expected when slowed.
  * Common practice, no source.

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import {
   criterionOf,
@@ -11,22 +12,22 @@ import {
   type Readings,
 } from './judgement';
 
-/** Diode-mode windows in volts at about 1 mA. Common practice, no source. */
-const BODY_DIODE = { shorted: 0.05, low: 0.4, high: 0.7 } as const;
-/** Insulation that a good gate shows, and below which it is punched, in ohms. Common practice, no source. */
-const GATE = { good: 10e6, punched: 1e6 } as const;
-/** Drain to source with the gate shorted to the source, in ohms. Common practice, no source. */
-const BLOCKING = { good: 1e6, bad: 100e3 } as const;
-/** Seconds that a gate keeps its charge. Common practice, no source. */
-const HOLD = { good: 10, bad: 1 } as const;
-/** Volts of the threshold, and how far outside it is no MOSFET of that kind. Common practice, no source. */
-const THRESHOLD = { low: 1, high: 5, below: 0.6, above: 1.3 } as const;
-/** On resistance against the largest of the datasheet, by grade. Common practice, no source. */
-const ON = { A: 1, B: 1.2, C: 1.5, wrong: 0.3 } as const;
+/** Diode-mode windows in volts at about 1 mA. */
+const BODY_DIODE = practice({ shorted: 0.05, low: 0.4, high: 0.7 } as const);
+/** Insulation that a good gate shows, and below which it is punched, in ohms. */
+const GATE = practice({ good: 10e6, punched: 1e6 } as const);
+/** Drain to source with the gate shorted to the source, in ohms. */
+const BLOCKING = practice({ good: 1e6, bad: 100e3 } as const);
+/** Seconds that a gate keeps its charge. */
+const HOLD = practice({ good: 10, bad: 1 } as const);
+/** Volts of the threshold, and how far outside it is no MOSFET of that kind. */
+const THRESHOLD = practice({ low: 1, high: 5, below: 0.6, above: 1.3 } as const);
+/** On resistance against the largest of the datasheet, by grade. */
+const ON = practice({ A: 1, B: 1.2, C: 1.5, wrong: 0.3 } as const);
 /** Lead resistance above this share of the result spoils a two-wire measurement. */
 const LEAD_SHARE = 0.2;
-/** Drain leakage in amperes. Common practice, no source. */
-const LEAKAGE = { good: 10e-6, bad: 100e-6 } as const;
+/** Drain leakage in amperes. */
+const LEAKAGE = practice({ good: 10e-6, bad: 100e-6 } as const);
 
 export interface MosfetTest {
   readonly readings: Readings;

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import {
   criterionOf,
@@ -10,16 +11,16 @@ import {
   type Readings,
 } from './judgement';
 
-/** Transfer ratio at 5 mA and 5 V by rank of the 817 class. Multi-source datasheets, from memory; common practice. */
-export const TRANSFER_RANKS: Readonly<Record<string, readonly [low: number, high: number]>> = {
+/** Transfer ratio at 5 mA and 5 V by rank of the 817 class. Multi-source datasheets, from memory. */
+export const TRANSFER_RANKS: Readonly<Record<string, readonly [low: number, high: number]>> = practice({
   A: [0.8, 1.6],
   B: [1.3, 2.6],
   C: [2, 4],
   D: [3, 6],
   '': [0.5, 6],
-};
-/** LED in diode mode, volts. Common practice, no source. */
-const LED = { low: 0.9, high: 1.4 } as const;
+});
+/** LED in diode mode, volts. */
+const LED = practice({ low: 0.9, high: 1.4 } as const);
 const DARK = 1e6;
 const INSULATION = 100e6;
 

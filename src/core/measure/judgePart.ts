@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import type { KindName, RatingName, TestName } from '../part';
 import type { EsrSeries } from './expectedEsr';
 import { judgeCapacitor, type CapacitorBuild } from './judgeCapacitor';
@@ -31,8 +32,8 @@ export interface PartUnderTest {
 
 /** Cases that only wet or polymer electrolytics come in. */
 const CAN_PACKAGES = ['radial', 'snap-in', 'SMD can'];
-/** From this size a capacitor of unknown build is an electrolytic. Common practice, no source. */
-const ELECTROLYTIC_FROM = 1e-6;
+/** From this size a capacitor of unknown build is an electrolytic. */
+const ELECTROLYTIC_FROM = practice(1e-6);
 
 /** The judgement of a part by the readings of the test that its kind calls for. */
 export function judgePart(part: PartUnderTest, readings: Readings): Judgement {

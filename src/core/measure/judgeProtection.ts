@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import {
   criterionOf,
@@ -9,12 +10,12 @@ import {
   type Readings,
 } from './judgement';
 
-/** A whole fuse reads under this, in ohms. Common practice, no source. */
-const FUSE_WHOLE = 1;
-/** Cold varistor, ohms; and how far its voltage may have moved. Common practice, no source. */
-const VARISTOR = { insulation: 10e6, moved: 0.1 } as const;
-/** How far a thermistor may be off at 25 °C, and the constant of its material in kelvin. Common practice, no source. */
-const THERMISTOR = { within: 0.2, beta: 3200 } as const;
+/** A whole fuse reads under this, in ohms. */
+const FUSE_WHOLE = practice(1);
+/** Cold varistor, ohms; and how far its voltage may have moved. */
+const VARISTOR = practice({ insulation: 10e6, moved: 0.1 } as const);
+/** How far a thermistor may be off at 25 °C, and the constant of its material in kelvin. */
+const THERMISTOR = practice({ within: 0.2, beta: 3200 } as const);
 const KELVIN = 273.15;
 
 interface ProtectionTest {

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import { withinLimit } from '../uncertainty';
 import {
@@ -19,8 +20,8 @@ export interface ResistorTest {
 }
 
 const DEFAULT_TOLERANCE = 0.05;
-/** Trimmers are looser. Common practice, no source. */
-const TRIMMER_TOLERANCE = 0.2;
+/** Trimmers are looser. */
+const TRIMMER_TOLERANCE = practice(0.2);
 
 /** Judges a resistor against its marked value and tolerance, meter uncertainty included. */
 export function judgeResistor({ readings, nominal, tolerance = DEFAULT_TOLERANCE, damage }: ResistorTest): Judgement {

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import { ringCriterion } from './judgeChoke';
 import {
@@ -13,8 +14,8 @@ import {
 import { transformerReport, type TransformerReport } from './transformerReport';
 
 const INSULATION = 100e6;
-/** Leakage over open inductance: up to here a plain transformer, from there one made to leak. Common practice, no source. */
-const LEAKAGE = { plain: 0.03, made: 0.15, madeTo: 0.35 } as const;
+/** Leakage over open inductance: up to here a plain transformer, from there one made to leak. */
+const LEAKAGE = practice({ plain: 0.03, made: 0.15, madeTo: 0.35 } as const);
 /** An inductance factor below this share of the table's is no gap any more but a shorted turn or a broken core. */
 const COLLAPSED = 0.02;
 

@@ -1,18 +1,19 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import { criterionOf, damageCriteria, judge, type Criterion, type Judgement, type Readings } from './judgement';
 import { gateCriterion } from './judgeMosfet';
 
-/** Junction drops at about 1 mA, volts; below `shorted` a junction is a short. Common practice, no source. */
-const JUNCTION = { shorted: 0.1, low: 0.55, high: 0.75 } as const;
+/** Junction drops at about 1 mA, volts; below `shorted` a junction is a short. */
+const JUNCTION = practice({ shorted: 0.1, low: 0.55, high: 0.75 } as const);
 const BLOCKING = { good: 1e6, bad: 100e3 } as const;
-/** A resistor built in between base and emitter, of darlington and damper types, ohms. Common practice, no source. */
-const BUILT_IN = { low: 30, high: 10e3 } as const;
-/** Smallest gain that is no fault, whatever the type: high-voltage switching types show 8 to 40. Common practice, no source. */
-const SMALLEST_GAIN = 8;
-/** Saturation voltage of an IGBT at half its current, volts. Common practice, no source. */
-const SATURATION = { low: 1.2, high: 2.2, bad: 3.5 } as const;
-/** The diode beside an IGBT, volts. Common practice, no source. */
-const BESIDE = { low: 0.35, high: 0.7 } as const;
+/** A resistor built in between base and emitter, of darlington and damper types, ohms. */
+const BUILT_IN = practice({ low: 30, high: 10e3 } as const);
+/** Smallest gain that is no fault, whatever the type: high-voltage switching types show 8 to 40. */
+const SMALLEST_GAIN = practice(8);
+/** Saturation voltage of an IGBT at half its current, volts. */
+const SATURATION = practice({ low: 1.2, high: 2.2, bad: 3.5 } as const);
+/** The diode beside an IGBT, volts. */
+const BESIDE = practice({ low: 0.35, high: 0.7 } as const);
 
 export interface TransistorTest {
   readonly readings: Readings;

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import {
   ACCURACY_UNIT,
@@ -104,8 +105,8 @@ export function readingUncertainty(reading: Reading, name: AccuracyName): Uncert
   return uncertaintyOf({ reading: reading.value, resolution: lastDigit(reading, name), accuracy });
 }
 
-/** Digits that a meter shows of whatever it can measure well; in ohms from here up. Common practice, no source. */
-const SHOWN = { digits: 3, fromOhms: 10 } as const;
+/** Digits that a meter shows of whatever it can measure well; in ohms from here up. */
+const SHOWN = practice({ digits: 3, fromOhms: 10 } as const);
 
 /** The last digit of the meter: who reads 8.00 V types 8. Of few ohms it shows no more than was typed. */
 function lastDigit({ value, resolution, isWorkedOut }: Reading, name: AccuracyName): number {

@@ -1,9 +1,10 @@
+import { practice } from '../evidence';
 import type { RatingName } from '../part';
 import type { Criterion, Readings } from './judgement';
 import { remainingLife, type RemainingLife } from './remainingLife';
 
-/** Air at the can where nobody measured it, °C; class of a can that does not say. Common practice, no source. */
-const USUAL = { around: 55, celsius: 105, rippleShare: 0.7 } as const;
+/** Air at the can where nobody measured it, °C; class of a can that does not say. */
+const USUAL = practice({ around: 55, celsius: 105, rippleShare: 0.7 } as const);
 const HOURS_A_YEAR = 8766;
 
 /** What is left of an electrolytic by the hours it ran; nothing while those are not known. */

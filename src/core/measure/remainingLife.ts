@@ -1,13 +1,14 @@
-/** Rated hours by temperature class where the can does not say. Common practice, no source. */
-const USUAL_LIFE: readonly (readonly [celsius: number, hours: number])[] = [
+import { practice } from '../evidence';
+/** Rated hours by temperature class where the can does not say. */
+const USUAL_LIFE: readonly (readonly [celsius: number, hours: number])[] = practice([
   [85, 1000],
   [105, 2000],
   [125, 2000],
-];
+]);
 /** Own heating at the rated ripple, K. Life guides of capacitor makers, from memory. */
 const RATED_HEATING = 5;
-/** Longer than this no rubber seal is credited, in hours. Common practice, no source. */
-const SEAL_HOURS = 15 * 8766;
+/** Longer than this no rubber seal is credited, in hours. */
+const SEAL_HOURS = practice(15 * 8766);
 /** What is usually not known better than this: the air at the can, the ripple, the hours, the rule itself. */
 const UNCERTAINTY = { celsius: 5, rippleShare: 0.2, hoursShare: 0.3, ruleFactor: 1.5 } as const;
 

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /** One way to read a date code. `week` counts ISO weeks from 1. */
 export interface DateReading {
   readonly year: number;
@@ -23,8 +24,8 @@ export interface AgeJudgement {
 /** Year letters of the 20-year cycle. Source: IEC 60062 (from memory). */
 const YEAR_LETTERS = 'ABCDEFHJKLMNPRSTUVWX';
 const MONTHS = '123456789OND';
-/** Switch-mode supplies for the home begin about here; an older reading is a part number. Common practice, no source. */
-const OLDEST = 1975;
+/** Switch-mode supplies for the home begin about here; an older reading is a part number. */
+const OLDEST = practice(1975);
 
 /**
  * The ways to read a date code, likeliest first: YYWW, YWW with either decade, and the two-character

@@ -1,10 +1,11 @@
+import { practice } from '../evidence';
 import { amounts, type Amount } from './amounts';
 import type { NameplateOutput } from './plate';
 
 type Draft = { -readonly [K in keyof NameplateOutput]: NameplateOutput[K] };
 
-/** Words that make the voltages of a stretch a list to choose from. Common practice, no source. */
-const CHOICE_WORDS = /USB|\bPD\b|\bPPS\b|\bQC\b|\bPDO\b|quick|fast charge|selectable|switchable|\bor\b/i;
+/** Words that make the voltages of a stretch a list to choose from. */
+const CHOICE_WORDS = practice(/USB|\bPD\b|\bPPS\b|\bQC\b|\bPDO\b|quick|fast charge|selectable|switchable|\bor\b/i);
 const PORT =
   /(?:USB[\s-]*(?:type[\s-]*)?[AC]?\s*\d?|type[\s-]*[AC]\s*\d?|\b[AC][1-4]|port\s*\d)\s*(?:output)?\s*[:.]/gi;
 

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { amounts } from './amounts';
 
 /** A stretch of the text that speaks of the input or of the outputs. */
@@ -9,8 +10,8 @@ export interface PlateSection {
   readonly to: number;
 }
 
-/** How plates name the two sides. Several languages, since adapters travel. Common practice, no source. */
-const SIDE_WORDS = {
+/** How plates name the two sides. Several languages, since adapters travel. */
+const SIDE_WORDS = practice({
   input: [
     'input', 'i/p', 'vin', 'in', 'primary', 'pri', 'supply', 'mains', 'eingang', 'entrada', 'entrée', 'entree', 'ingresso',
     'ingang', 'вход', '输入', '輸入',
@@ -19,7 +20,7 @@ const SIDE_WORDS = {
     'output', 'o/p', 'vout', 'out', 'secondary', 'sec', 'ausgang', 'salida', 'saída', 'saida', 'sortie', 'uscita', 'uitgang',
     'выход', '输出', '輸出',
   ],
-} as const; // prettier-ignore
+} as const); // prettier-ignore
 
 const SIDE = new RegExp(
   String.raw`(?<![\p{L}\d])(?:(AC|DC)[\s-]*)?(${[...SIDE_WORDS.input, ...SIDE_WORDS.output].join('|')})(?!\p{L})(?:\s*(?:no\.?\s*)?[1-9](?=\s*:))?\s*[:.=]?`,

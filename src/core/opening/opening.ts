@@ -1,5 +1,6 @@
-/** What holds a case together, and how people part it. Common practice, no source. */
-export const SEAMS = {
+import { practice } from '../evidence';
+/** What holds a case together, and how people part it. */
+export const SEAMS = practice({
   screws: { label: 'screws', tip: 'Look under labels, feet and grilles before you pull.' },
   snaps: {
     label: 'snaps',
@@ -20,7 +21,7 @@ export const SEAMS = {
   },
   clips: { label: 'metal clips', tip: 'Lever from the middle, glove on the other hand: clips fly and edges cut.' },
   solder: { label: 'soldered can', tip: 'A wide tip and wick along the joints; the can is mains earth or a shield.' },
-} as const;
+} as const);
 export type SeamName = keyof typeof SEAMS;
 export const SEAM_NAMES = Object.keys(SEAMS) as SeamName[];
 
@@ -60,8 +61,8 @@ export interface UnitLikeness {
   readonly seams: readonly SeamName[];
 }
 
-/** How much each likeness counts; they add up to 1. Common practice, no source. */
-const COUNTS = { kind: 0.3, maker: 0.25, seam: 0.2, size: 0.15, year: 0.1 } as const;
+/** How much each likeness counts; they add up to 1. */
+const COUNTS = practice({ kind: 0.3, maker: 0.25, seam: 0.2, size: 0.15, year: 0.1 } as const);
 
 /**
  * How alike two units are for opening, 0 to 1, with the reasons. What is unknown of either counts for

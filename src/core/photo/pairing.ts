@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /** A place on a picture as shares of its width and height, from the top left. */
 export interface Point {
   readonly x: number;
@@ -42,8 +43,8 @@ export interface Pairing {
 const THINNEST = 0.08;
 /** The points must span at least this share of the picture's diagonal: a finger's width of error is a large one nearby. */
 const SHORTEST = 0.05;
-/** One photo may be tilted against the other by so much before a point counts as wrong. Common practice, no source. */
-const MOST_SKEW = 1.35;
+/** One photo may be tilted against the other by so much before a point counts as wrong. */
+const MOST_SKEW = practice(1.35);
 
 /**
  * Pairs the front and the back of a board by three spots that show on both, such as mounting holes:

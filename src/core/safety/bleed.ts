@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { METER_LIMIT, SOLDER_LIMIT, TOUCH_LIMIT_DC } from './limits';
 import { storedEnergy } from './storedEnergy';
 import { timeToLimit } from './timeToLimit';
@@ -29,8 +30,8 @@ const E6 = [1, 1.5, 2.2, 3.3, 4.7, 6.8] as const;
  * five seconds as energy. Source: common practice, after the overload test of IEC 60115-1 (from memory).
  */
 const OVERLOAD = { initial: 10, pulse: 6.25 * 5 } as const;
-/** A tool feels right when the store is empty in a few seconds. Source: common practice, no source. */
-const COMFORTABLE_TIME_CONSTANT = { shortest: 0.2, longest: 1 } as const;
+/** A tool feels right when the store is empty in a few seconds. */
+const COMFORTABLE_TIME_CONSTANT = practice({ shortest: 0.2, longest: 1 } as const);
 
 /**
  * What happens when a resistor is put across a charged store: first power and current, energy, and

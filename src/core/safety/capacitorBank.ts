@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { parseQuantity } from '../quantity';
 import { seriesCapacitance } from './seriesString';
 
@@ -100,8 +101,8 @@ function inParallel(items: readonly BankLink[]): BankLink {
   };
 }
 
-/** Tolerance of a common electrolytic, each way. Common practice, no source. */
-const TOLERANCE = 0.2;
+/** Tolerance of a common electrolytic, each way. */
+const TOLERANCE = practice(0.2);
 
 /**
  * The voltage that each link of a string may see when the whole holds `volts`: by the printed

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { METER_RESISTANCE } from './limits';
 
 /** What a measured time constant says of a capacitor and its bleeder. Ohms, farads. */
@@ -12,8 +13,8 @@ export interface BleedPathCheck {
 
 /** A capacitor within this share of its print is what it should be: common tolerance. */
 const TOLERANCE = 0.25;
-/** Above this share of the meter's own resistance there is no bleeder to speak of. Common practice, no source. */
-const ONLY_THE_METER = 0.7;
+/** Above this share of the meter's own resistance there is no bleeder to speak of. */
+const ONLY_THE_METER = practice(0.7);
 
 /**
  * Holds the time constant of a discharge against the printed capacitance and the traced bleeder:

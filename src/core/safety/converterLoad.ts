@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /**
  * What a converter that still runs draws from its reservoir, in watts: V² falls in a straight line, so
  * P = C·(V1² − V2²) / (2·Δt). FORMULAS 1.5, derived.
@@ -12,5 +13,5 @@ export function timeAtConstantPower(of: { capacitance: number; from: number; to:
   return Math.max(0, (of.capacitance * (of.from ** 2 - of.to ** 2)) / (2 * of.watts));
 }
 
-/** Below about this a converter's supply gives up and it stops dead, leaving the rest. Common practice, no source. */
-export const CONVERTER_STOPS_NEAR = 80;
+/** Below about this a converter's supply gives up and it stops dead, leaving the rest. */
+export const CONVERTER_STOPS_NEAR = practice(80);

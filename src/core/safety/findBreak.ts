@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { fitLine } from './fitLine';
 import type { TimedReading } from './timedReading';
 
@@ -14,12 +15,12 @@ export interface Break {
   readonly lateFalls: boolean;
 }
 
-/** A hand on the stopwatch and a meter that samples a few times a second leave at least this relative noise. Common practice, no source. */
-const LEAST_RELATIVE_NOISE = 0.003;
+/** A hand on the stopwatch and a meter that samples a few times a second leave at least this relative noise. */
+const LEAST_RELATIVE_NOISE = practice(0.003);
 /** The break must lower the squared residual, in units of its noise, by so much: about one false alarm in 10,000. */
 const CONVINCING = 22;
-/** Paces nearer to each other than this are one. Common practice, no source. */
-const SAME_PACE = 1.4;
+/** Paces nearer to each other than this are one. */
+const SAME_PACE = practice(1.4);
 
 /** Standard deviation of a reading as a share of itself: its last digit, and the hand. */
 export function relativeNoise({ voltage, resolution = 0 }: TimedReading): number {

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { findBreak, relativeNoise, type Break } from './findBreak';
 import { fitLine, type Line } from './fitLine';
 import { studentT95 } from './studentT';
@@ -38,14 +39,14 @@ export interface DischargeFit {
 
 /** One model must leave at most half the residual of the next to be believed (FORMULAS 1.8). */
 const CLEARLY_BETTER = 2;
-/** Beyond this many measured spans a time is a guess. Source: common practice, no source. */
-export const FARTHEST_EXTRAPOLATION = 3;
-/** Residuals above this share of the mean voltage are no meter noise. Source: common practice, no source. */
-const LARGEST_RESIDUAL = 0.03;
-/** A late pace so many times slower than the early one is a plateau; less so, a second regime. Common practice, no source. */
-const PLATEAU_RATIO = 8;
-/** A rise from under this share of the first reading is a store that recovers, not one that is fed. Common practice, no source. */
-const RECOVERS_BELOW = 0.3;
+/** Beyond this many measured spans a time is a guess. */
+export const FARTHEST_EXTRAPOLATION = practice(3);
+/** Residuals above this share of the mean voltage are no meter noise. */
+const LARGEST_RESIDUAL = practice(0.03);
+/** A late pace so many times slower than the early one is a plateau; less so, a second regime. */
+const PLATEAU_RATIO = practice(8);
+/** A rise from under this share of the first reading is a store that recovers, not one that is fed. */
+const RECOVERS_BELOW = practice(0.3);
 /** Readings under this many meter digits say more of the meter than of the store (FORMULAS 1.6). */
 const SMALLEST_DIGITS = 20;
 

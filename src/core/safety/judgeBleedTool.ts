@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { bleedThrough, suggestBleed, type BleedPlan } from './bleed';
 
 /** A resistor someone means to bleed a store with. Ohms, watts. */
@@ -23,15 +24,15 @@ export type BleedReason = 'first-power' | 'pulse-energy' | 'voltage' | 'too-slow
  * over five seconds. Source: common practice, after the overload test of IEC 60115-1 (from memory).
  */
 const OVERLOAD = { wirewound: { initial: 10, pulse: 6.25 * 5 }, film: { initial: 2.5, pulse: 6.25 * 5 } } as const;
-/** Limiting voltage by rated power: a 0.25 W axial part flashes over above 250 V. Common practice, no source. */
-const LIMITING_VOLTAGE: readonly (readonly [watts: number, volts: number])[] = [
+/** Limiting voltage by rated power: a 0.25 W axial part flashes over above 250 V. */
+const LIMITING_VOLTAGE: readonly (readonly [watts: number, volts: number])[] = practice([
   [1, 500],
   [0.5, 350],
   [0.25, 250],
   [0.125, 200],
-];
-/** A wait under the hand longer than this invites letting go too early. Common practice, no source. */
-const LONGEST_HOLD = 10;
+]);
+/** A wait under the hand longer than this invites letting go too early. */
+const LONGEST_HOLD = practice(10);
 
 /** Whether a resistor will do as a bleeder for a store, with the figures it fails on and a better choice. */
 export function judgeBleedTool(

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /** A filament lamp by its print. */
 export interface FilamentLamp {
   readonly ratedVoltage: number;
@@ -20,10 +21,10 @@ export interface LampBleed {
 
 /** A filament's cold resistance is the hot one over this. Common practice, no source; 12 to 15 is usual. */
 const COLD_RATIO = 13;
-/** Hot resistance grows with voltage to this power; I ∝ V^0.55 for tungsten. Common practice, no source. */
-const EXPONENT = 0.45;
-/** The glow cannot be seen below this share of the rated voltage. Common practice, no source. */
-const DARK_SHARE = 0.18;
+/** Hot resistance grows with voltage to this power; I ∝ V^0.55 for tungsten. */
+const EXPONENT = practice(0.45);
+/** The glow cannot be seen below this share of the rated voltage. */
+const DARK_SHARE = practice(0.18);
 
 /**
  * What happens when filament lamps are put across a charged store: R(V) = Rhot·(V/Vrated)^0.45, never

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /** Limits of touch and hazard. Standards are quoted from memory; check them before relying on one. */
 
 /** Touch limit for DC. Source: IEC 62368-1, ES1 (from memory). */
@@ -6,23 +7,23 @@ export const TOUCH_LIMIT_DC = { volts: 60, cite: 'IEC 62368-1, ES1, from memory'
 /** Touch limits that a person may hold to: the standard's, or the lower one that some shops and schools keep. */
 export const TOUCH_LIMIT_CHOICES = [60, 50] as const;
 
-/** Below this, parts may be desoldered. Source: common practice, no source. */
-export const SOLDER_LIMIT = { volts: 5, cite: 'common practice' } as const;
+/** Below this, parts may be desoldered. */
+export const SOLDER_LIMIT = practice({ volts: 5, cite: 'common practice' } as const);
 
-/** Below this, a meter may be put in ohm, capacitance or ESR mode. Source: common practice, no source. */
-export const METER_LIMIT = { volts: 1, cite: 'common practice' } as const;
+/** Below this, a meter may be put in ohm, capacitance or ESR mode. */
+export const METER_LIMIT = practice({ volts: 1, cite: 'common practice' } as const);
 
-/** Wait before the second reading that looks for dielectric-absorption rebound. Common practice, no source. */
-export const REBOUND_WAIT_SECONDS = 300;
+/** Wait before the second reading that looks for dielectric-absorption rebound. */
+export const REBOUND_WAIT_SECONDS = practice(300);
 
-/** A pause longer than this between readings by the clock begins a new discharge. Common practice, no source. */
-export const RUN_GAP_SECONDS = 2 * 3600;
+/** A pause longer than this between readings by the clock begins a new discharge. */
+export const RUN_GAP_SECONDS = practice(2 * 3600);
 
-/** Share of the first voltage that may come back in an aluminium electrolytic. Common practice, no source. */
-export const REBOUND_SHARE = { low: 0.01, high: 0.1 } as const;
+/** Share of the first voltage that may come back in an aluminium electrolytic. */
+export const REBOUND_SHARE = practice({ low: 0.01, high: 0.1 } as const);
 
-/** Upper tolerance of a capacitor in a safety figure. Common practice, no source. */
-export const CAPACITANCE_UPPER = 1.2;
+/** Upper tolerance of a capacitor in a safety figure. */
+export const CAPACITANCE_UPPER = practice(1.2);
 
 /**
  * Voltage at which a single charged capacitor stays within ES1, by capacitance in farads: between
@@ -49,5 +50,5 @@ export function es1CapacitorLimit(capacitance: number): number {
   );
 }
 
-/** Input resistance of a usual multimeter on its voltage ranges, in ohms: it bleeds too. Common practice, no source. */
-export const METER_RESISTANCE = 10e6;
+/** Input resistance of a usual multimeter on its voltage ranges, in ohms: it bleeds too. */
+export const METER_RESISTANCE = practice(10e6);

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /** What a store does in the circuit. */
 export const STORE_ROLES = {
   bulk: { label: 'mains reservoir', short: 'bulk' },
@@ -22,12 +23,12 @@ export const HOLD_SOURCES = {
 export type HoldSource = keyof typeof HOLD_SOURCES;
 export const HOLD_SOURCE_NAMES = Object.keys(HOLD_SOURCES) as HoldSource[];
 
-/** A rectified-mains reservoir is rated at least this. Common practice, no source. */
-const BULK_RATED_FROM = 160;
-/** Rail behind active power-factor correction, volts, and the power from which to expect it. Common practice, no source. */
-const CORRECTED_RAIL = { volts: 400, fromWatts: 75 } as const;
-/** Rectified 264 V mains, for a unit whose plate could not be read. Common practice, no source. */
-const WORST_MAINS = 375;
+/** A rectified-mains reservoir is rated at least this. */
+const BULK_RATED_FROM = practice(160);
+/** Rail behind active power-factor correction, volts, and the power from which to expect it. */
+const CORRECTED_RAIL = practice({ volts: 400, fromWatts: 75 } as const);
+/** Rectified 264 V mains, for a unit whose plate could not be read. */
+const WORST_MAINS = practice(375);
 
 /** The role that a store's name and rating suggest: `CX1` filters, a 400 V can is the bulk. */
 export function storeRole({ name, ratedVoltage }: { name: string; ratedVoltage?: number | undefined }): StoreRole {

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { storeRole, type StoreRole } from './mayHold';
 import { storedEnergy } from './storedEnergy';
 
@@ -20,8 +21,8 @@ export interface StoreOffer {
 
 /** A filter capacitor above this wants a bleeder; IEC 62368-1 and 60950-1 draw their lines at 0.1 to 0.3 µF (from memory). */
 const FILTER_FROM = 100e-9;
-/** An output can that holds this much at its rating makes a spark worth the name. Common practice, no source. */
-const OUTPUT_ENERGY = 0.05;
+/** An output can that holds this much at its rating makes a spark worth the name. */
+const OUTPUT_ENERGY = practice(0.05);
 
 /**
  * Capacitors of the parts log that should be listed as stores: reservoirs, X capacitors, large output

@@ -1,3 +1,4 @@
+import { PRACTICE, practice } from '../evidence';
 import type { BlockName, DutyName, KindName, RatingName } from '../part';
 import { formatQuantity, type Unit } from '../quantity';
 import type { UnitStress } from './unit';
@@ -27,7 +28,6 @@ export interface SenseRule {
   check(part: PlacedPart, unit: UnitStress): Omit<Misfit, 'rule'> | undefined;
 }
 
-const PRACTICE = 'common practice, no source';
 const show = (value: number, unit: Unit) => formatQuantity(value, unit, { digits: 3 });
 const volts = (value: number) => show(value, 'volt');
 
@@ -36,8 +36,8 @@ const onMains = (block: PlacedPart['block']) =>
 const wrong = (message: string) => ({ severity: 'wrong' as const, message });
 const tight = (message: string) => ({ severity: 'tight' as const, message });
 
-/** Usual ratings of a mains switch over the rectified peak, by topology. Common practice, no source. */
-const SWITCH_OVER_PEAK: Readonly<Record<string, number>> = {
+/** Usual ratings of a mains switch over the rectified peak, by topology. */
+const SWITCH_OVER_PEAK: Readonly<Record<string, number>> = practice({
   flyback: 1.5,
   'rcc-flyback': 1.5,
   forward: 2,
@@ -47,9 +47,9 @@ const SWITCH_OVER_PEAK: Readonly<Record<string, number>> = {
   'llc-half-bridge': 1.1,
   'two-switch-forward': 1.1,
   'two-switch-flyback': 1.1,
-};
-/** Reverse voltage of an output rectifier over the output, by topology: the least that is met. Common practice, no source. */
-const REVERSE_OVER_OUTPUT: Readonly<Record<string, number>> = {
+});
+/** Reverse voltage of an output rectifier over the output, by topology: the least that is met. */
+const REVERSE_OVER_OUTPUT: Readonly<Record<string, number>> = practice({
   flyback: 2,
   'rcc-flyback': 2,
   forward: 3.5,
@@ -58,25 +58,25 @@ const REVERSE_OVER_OUTPUT: Readonly<Record<string, number>> = {
   'full-bridge': 3,
   'push-pull': 3.5,
   'llc-half-bridge': 2,
-};
+});
 const REVERSE_UNKNOWN = 2;
-/** A capacitor is run at up to this share of its rating. Common practice, no source. */
-const CAPACITOR_SHARE = 0.9;
+/** A capacitor is run at up to this share of its rating. */
+const CAPACITOR_SHARE = practice(0.9);
 /** From this current a glass fuse cannot break a mains short. Common practice; its breaking capacity is IEC 60127-2, from memory. */
 const GLASS_UP_TO = 5;
 const GLASS_BREAKS_LESS = 100;
 
-/** Usual values of a duty: the least and the most in SI units. Common practice, no source. */
+/** Usual values of a duty: the least and the most in SI units. */
 const USUAL: Readonly<
   Partial<Record<DutyName, { resistance?: readonly [number, number]; capacitance?: readonly [number, number] }>>
-> = {
+> = practice({
   clamp: { resistance: [10e3, 1e6], capacitance: [220e-12, 22e-9] },
   snubber: { resistance: [1, 470], capacitance: [47e-12, 100e-9] },
   sense: { resistance: [0.01, 20] },
   gate: { resistance: [1, 470] },
   'start-up': { resistance: [30e3, 5e6] },
   bleeder: { resistance: [47e3, 5e6] },
-};
+});
 
 /** Checks of a part against its place. */
 export const SENSE_RULES: readonly SenseRule[] = [
@@ -194,7 +194,7 @@ export const SENSE_RULES: readonly SenseRule[] = [
   },
   {
     name: 'mains-rectifier-technology',
-    source: 'a silicon Schottky blocks 250 V at most; common practice, no source',
+    source: `a silicon Schottky blocks 250 V at most; ${PRACTICE}`,
     check({ kind, block, subtype, technology }, { input }) {
       return (kind === 'diode' || kind === 'dual-diode') &&
         input?.kind === 'ac' &&

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /** How a case warms under load. Temperatures in degrees Celsius. */
 export interface Warming {
   readonly state: 'rising' | 'steady' | 'falling';
@@ -11,8 +12,8 @@ export interface Warming {
   readonly timeConstant?: number;
 }
 
-/** Slower than this counts as steady, over at least so many seconds. Common practice, no source. */
-const STEADY = { kelvinPerMinute: 0.15, over: 240 } as const;
+/** Slower than this counts as steady, over at least so many seconds. */
+const STEADY = practice({ kelvinPerMinute: 0.15, over: 240 } as const);
 /** The end is guessed only once the run lasted so many time constants. */
 const BENT = 0.8;
 

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { formatDuration, formatQuantity } from '../quantity';
 import { fitWarming, type Warming } from './fitWarming';
 
@@ -28,11 +29,11 @@ export interface SoakJudgement {
 
 /** A case hotter than this cannot be held; IEC 62368-1 gives limits of this order (from memory). */
 const TOO_HOT = 70;
-/** The output counts as dipping when it falls by this share, and as off below that. Common practice, no source. */
-const DIP = 0.03;
+/** The output counts as dipping when it falls by this share, and as off below that. */
+const DIP = practice(0.03);
 const OFF = 0.5;
-/** Input power that grows by this share at one load speaks of losses that grow. Common practice, no source. */
-const POWER_CREEP = 0.15;
+/** Input power that grows by this share at one load speaks of losses that grow. */
+const POWER_CREEP = practice(0.15);
 
 /**
  * What a run under load suggests: whether the case still warms, where it will end, how far above the

@@ -1,7 +1,8 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 
-/** How long things may lie before they ask for a look, in years. Common practice, no source. */
-export const LIE_YEARS = { electrolytic: 2, unwanted: 2 } as const;
+/** How long things may lie before they ask for a look, in years. */
+export const LIE_YEARS = practice({ electrolytic: 2, unwanted: 2 } as const);
 const YEAR_MS = 365.25 * 24 * 3600 * 1000;
 
 /** The moment so many years before another, milliseconds. */

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { kindRule, RATINGS, type RatingName } from '../part';
 import { formatQuantity } from '../quantity';
 import { demandedRange, type Demand, type StockFilter } from './parseFilter';
@@ -12,8 +13,8 @@ export interface Loosening {
   readonly reach: number;
 }
 
-/** How far a demand may be missed to count as near. Common practice, no source. */
-const NEAR = 0.3;
+/** How far a demand may be missed to count as near. */
+const NEAR = practice(0.3);
 
 /** The value of a rating that misses a demand, as the demand that it would meet; none when it misses by far. */
 export function looseningFor(demand: Demand, value: number): Loosening | undefined {

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import type { Unit } from '../quantity';
 
 /** A meter's accuracy: so many per cent of the reading plus so many of its last digit. */
@@ -8,8 +9,8 @@ export interface Accuracy {
   readonly floor?: number;
 }
 
-/** Assumed when the person names no instrument. Where nothing else is said common practice, no source. */
-export const DEFAULT_ACCURACY = {
+/** Assumed when the person names no instrument. Where nothing else is said */
+export const DEFAULT_ACCURACY = practice({
   dcVolt: { share: 0.005, digits: 2 },
   ohm: { share: 0.008, digits: 3 },
   capacitance: { share: 0.04, digits: 5 },
@@ -20,7 +21,7 @@ export const DEFAULT_ACCURACY = {
   temperature: { share: 0, digits: 0, floor: 2 },
   /** IEC 61557-2 allows an insulation tester 30 % in use; from memory. */
   insulation: { share: 0.3, digits: 0 },
-} as const satisfies Readonly<Record<string, Accuracy>>;
+} as const satisfies Readonly<Record<string, Accuracy>>);
 
 /** What the readings of each are in. */
 export const ACCURACY_UNIT = {

@@ -1,10 +1,11 @@
+import { practice } from '../evidence';
 import { errorFunction } from 'simple-statistics';
 
 /** Whether a measured value keeps to a limit, once its uncertainty is taken into account. */
 export type LimitVerdict = 'within' | 'outside' | 'cannot-tell';
 
-/** Probability above which a side is taken as settled. Source: common practice, no source. */
-const SETTLED = 0.95;
+/** Probability above which a side is taken as settled. */
+const SETTLED = practice(0.95);
 /** How many standard uncertainties away a limit is settled: the normal distribution's point of that probability. */
 export const SETTLED_SPAN = 1.645;
 

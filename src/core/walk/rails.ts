@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { voltagesOf } from '../findings';
 import { formatQuantity } from '../quantity';
 import { isPolarised, type Analysis } from '../topology';
@@ -13,8 +14,8 @@ export interface RailEstimate {
   readonly why: string;
 }
 
-/** Capacitors on a rail are usually run at about this share of their rating. Common practice, no source. */
-const USUAL_SHARE = 0.8;
+/** Capacitors on a rail are usually run at about this share of their rating. */
+const USUAL_SHARE = practice(0.8);
 /** Reference of the shunt regulators of the 431 family, in volt; from memory. */
 const REFERENCE = 2.495;
 

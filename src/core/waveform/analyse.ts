@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { rampInductance } from '../magnetics';
 import { lineThrough, smoothed } from './line';
 import { SCOPE, type Stretch, type WaveFailure } from './wave';
@@ -161,8 +162,8 @@ export interface Parasitics {
   readonly snubber: { readonly resistance: number; readonly capacitance: number };
 }
 
-/** The snubber's capacitor is this many times the parasitic one. Common practice, no source. */
-const SNUBBER_TIMES = 3;
+/** The snubber's capacitor is this many times the parasitic one. */
+const SNUBBER_TIMES = practice(3);
 
 /**
  * Leakage inductance and parasitic capacitance from the ring, and once more with a known capacitor across it:

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import type { Channel, Wave } from './wave';
 
 /** Why a file gives no recording. */
@@ -26,8 +27,8 @@ export function waveProblemText(problem: WaveProblem): string {
 
 export const MOST_POINTS = 2_000_000;
 const FEWEST_POINTS = 8;
-/** Heads of oscilloscope files are rarely longer. Common practice, no source. */
-const LONGEST_HEAD = 200;
+/** Heads of oscilloscope files are rarely longer. */
+const LONGEST_HEAD = practice(200);
 const MOST_CHANNELS = 2;
 
 /** Settings of the head that tell the seconds between samples. */

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { fitColumns } from './fitColumns';
 import { lineThrough, smoothed } from './line';
 import { SCOPE, type Stretch, type WaveFailure } from './wave';
@@ -28,10 +29,10 @@ export type RippleShape = 'triangle' | 'pulse';
 export type RippleCurrent =
   { readonly recorded: Float64Array } | { readonly shape: RippleShape; readonly swing: number };
 
-/** A value counts as told from this many of its standard uncertainties. Common practice, no source. */
-const SURE = 4;
-/** Samples at the ends of the spread that noise and spikes would give. Common practice, no source. */
-const SPIKES = 0.001;
+/** A value counts as told from this many of its standard uncertainties. */
+const SURE = practice(4);
+/** Samples at the ends of the spread that noise and spikes would give. */
+const SPIKES = practice(0.001);
 
 /**
  * Ripple of a rail: its mean, and what lies on it; the extremes less the share that noise would give. With the current

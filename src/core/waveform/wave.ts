@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 /** One quantity of a recording, sample by sample. */
 export interface Channel {
   readonly name: string;
@@ -19,8 +20,8 @@ export interface Stretch {
   readonly values: Float64Array;
 }
 
-/** What an oscilloscope's scales promise: volts, and time. Standard uncertainties. Common practice, no source. */
-export const SCOPE = { volts: 0.03 / Math.sqrt(3), time: 1e-4 / Math.sqrt(3) } as const;
+/** What an oscilloscope's scales promise: volts, and time. Standard uncertainties. */
+export const SCOPE = practice({ volts: 0.03 / Math.sqrt(3), time: 1e-4 / Math.sqrt(3) } as const);
 
 /** Why a stretch does not give what was asked. */
 export interface WaveFailure {

@@ -4,7 +4,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import { ListRow } from './ListRow';
-import { rowByKey, type LongPlan, type Order, type TableColumn, type TableRow } from './rows';
+import { nextOrder, orderText, rowByKey, type LongPlan, type TableColumn, type TableRow } from './rows';
 import { useRowPages } from './useRowPages';
 import { withQuery } from '../../address';
 
@@ -12,12 +12,6 @@ import { withQuery } from '../../address';
 const ROW_HEIGHT = 30;
 /** What is drawn before the box is measured. */
 const UNMEASURED = { width: 800, height: 480 };
-
-/** Upwards, downwards, and back to how it comes. */
-function nextOrder(by: string, order: Order | null): string {
-  if (order?.by !== by) return by;
-  return order.down ? '' : `-${by}`;
-}
 
 /** A list too long to draw: only the rows in view are, and they are fetched by the page as they come into view. */
 export function LongList<Item>({
@@ -105,7 +99,7 @@ export function LongList<Item>({
                 >
                   {orders.includes(id) ? (
                     <Link
-                      href={withQuery(url, { order: nextOrder(id, order) })}
+                      href={withQuery(url, { order: orderText(nextOrder(id, order)) })}
                       prefetch={false}
                       className="hover:text-ink"
                     >

@@ -1,36 +1,12 @@
 'use client';
 
-import {
-  columnFilteringFeature,
-  columnVisibilityFeature,
-  createFilteredRowModel,
-  createSortedRowModel,
-  filterFn_includesString,
-  globalFilteringFeature,
-  rowSortingFeature,
-  sortFn_alphanumeric,
-  tableFeatures,
-  useTable,
-  type ColumnDef,
-} from '@tanstack/react-table';
 import dynamic from 'next/dynamic';
 import { Fragment, useMemo, useRef, useState } from 'react';
 import type { ColumnChoiceProps } from './ColumnChoice';
 import { ListRow } from './ListRow';
-import { rowByKey, type Cell, type TableColumn, type TableRow } from './rows';
+import { nextOrder, rowByKey, type Cell, type Order, type TableColumn, type TableRow } from './rows';
 
 const ColumnChoice = dynamic(() => import('./ColumnChoice'), { ssr: false });
-
-const features = tableFeatures({
-  rowSortingFeature,
-  sortedRowModel: createSortedRowModel(),
-  sortFns: { alphanumeric: sortFn_alphanumeric },
-  columnFilteringFeature,
-  globalFilteringFeature,
-  filteredRowModel: createFilteredRowModel(),
-  filterFns: { includesString: filterFn_includesString },
-  columnVisibilityFeature,
-});
 
 /** A list whose rows are all here: sorted, filtered and cut to the columns one wants on the spot. */
 export function WholeList({
@@ -48,33 +24,20 @@ export function WholeList({
   choose?: boolean | undefined;
 }) {
   const body = useRef<HTMLTableSectionElement>(null);
-  const definitions = useMemo(
+  const [order, setOrder] = useState<Order>();
+  const [sought, setSought] = useState('');
+  const [hidden, setHidden] = useState<ReadonlySet<string>>(
+    () => new Set(columns.filter((column) => column.hidden).map(({ id }) => id)),
+  );
+  const visible = columns.filter(({ id }) => !hidden.has(id));
+  const shown = useMemo(
     () =>
-      columns.map((column): ColumnDef<typeof features, TableRow> => ({
-        id: column.id,
-        header: column.label,
-        accessorFn: (row) => row.cells[column.id]?.text ?? '',
-        sortFn: (a, b) => compare(a.original.cells[column.id], b.original.cells[column.id]),
-      })),
-    [columns],
+      inOrder(
+        rows.filter((row) => carries(row, columns, sought)),
+        order,
+      ),
+    [rows, columns, sought, order],
   );
-  const [hidden] = useState(() =>
-    Object.fromEntries(columns.filter((column) => column.hidden).map(({ id }) => [id, false])),
-  );
-  const table = useTable({
-    features,
-    columns: definitions,
-    data: rows as TableRow[],
-    getRowId: (row: TableRow) => row.id,
-    initialState: { columnVisibility: hidden },
-    globalFilterFn: 'includesString',
-    getColumnCanGlobalFilter: () => true,
-  });
-  const shown = table.getRowModel().rows;
-  const columnOf = (id: string) => columns.find((column) => column.id === id);
-  const labelOf = (id: string) => columnOf(id)?.label ?? id;
-  const visible = columns.filter(({ id }) => table.getColumn(id)?.getIsVisible());
-  const isAsItCame = table.state.sorting.length === 0;
 
   function move(key: string, index: number): boolean {
     const to = rowByKey(key, index, shown.length);
@@ -89,48 +52,46 @@ export function WholeList({
           <input
             aria-label={`Filter ${label}`}
             placeholder="filter these rows"
-            onChange={(event) => table.setGlobalFilter(event.target.value)}
+            onChange={(event) => setSought(event.target.value)}
             className="mr-auto h-8 w-44 border-0 border-b border-rule-2 bg-transparent px-0 font-mono text-[13px] outline-none placeholder:text-ink-3 focus:border-ochre"
           />
         )}
         {choose && (
           <ColumnButton
-            columns={table
-              .getAllLeafColumns()
-              .map((column) => ({ id: column.id, label: labelOf(column.id), shown: column.getIsVisible() }))}
-            onChoose={(id, shown) => table.getColumn(id)?.toggleVisibility(shown)}
+            columns={columns.map(({ id, label: name }) => ({ id, label: name, shown: !hidden.has(id) }))}
+            onChoose={(id, isShown) =>
+              setHidden(new Set(isShown ? [...hidden].filter((one) => one !== id) : [...hidden, id]))
+            }
           />
         )}
       </div>
       <div className="overflow-x-auto">
         <table className="rows" aria-label={label}>
           <thead>
-            {table.getHeaderGroups().map((group) => (
-              <tr key={group.id}>
-                {group.headers.map(({ id, column }) => {
-                  const sorted = column.getIsSorted();
-                  return (
-                    <th
-                      key={id}
-                      scope="col"
-                      data-align={columnOf(column.id)?.align}
-                      data-from={columnOf(column.id)?.from}
-                      aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
-                    >
-                      <button type="button" className="hover:text-ink" onClick={() => column.toggleSorting()}>
-                        {labelOf(column.id)}
-                        {sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}
-                      </button>
-                    </th>
-                  );
-                })}
-              </tr>
-            ))}
+            <tr>
+              {visible.map(({ id, label: name, align, from }) => {
+                const sorted = order?.by === id ? order : undefined;
+                return (
+                  <th
+                    key={id}
+                    scope="col"
+                    data-align={align}
+                    data-from={from}
+                    aria-sort={sorted && (sorted.down ? 'descending' : 'ascending')}
+                  >
+                    <button type="button" className="hover:text-ink" onClick={() => setOrder(nextOrder(id, order))}>
+                      {name}
+                      {sorted && (sorted.down ? ' ↓' : ' ↑')}
+                    </button>
+                  </th>
+                );
+              })}
+            </tr>
           </thead>
           <tbody ref={body}>
-            {shown.map(({ id, original: row }, index) => (
-              <Fragment key={id}>
-                {isAsItCame && row.group !== undefined && row.group !== shown[index - 1]?.original.group && (
+            {shown.map((row, index) => (
+              <Fragment key={row.id}>
+                {!order && row.group !== undefined && row.group !== shown[index - 1]?.group && (
                   <tr className="bg-none!">
                     <th scope="rowgroup" colSpan={visible.length} className="pt-3">
                       {row.group}
@@ -159,8 +120,27 @@ function ColumnButton(props: ColumnChoiceProps) {
   );
 }
 
+/** The rows with the unknown last whichever way they go; as they came without an order. */
+function inOrder(rows: readonly TableRow[], order: Order | undefined): readonly TableRow[] {
+  if (!order) return rows;
+  const { by, down } = order;
+  return rows.toSorted((a, b) => {
+    const [one, other] = [a.cells[by], b.cells[by]];
+    const known = Number(isKnown(other)) - Number(isKnown(one));
+    return known !== 0 ? known : (down ? -1 : 1) * compare(one, other);
+  });
+}
+
+const isKnown = (cell: Cell | undefined) => cell?.sort !== undefined || (cell?.text ?? '') !== '';
+
 function compare(a: Cell | undefined, b: Cell | undefined): number {
   if (a?.sort !== undefined && b?.sort !== undefined) return a.sort - b.sort;
   if (a?.sort !== undefined || b?.sort !== undefined) return a?.sort === undefined ? 1 : -1;
   return (a?.text ?? '').localeCompare(b?.text ?? '', 'en', { numeric: true });
+}
+
+/** Whether any cell of a row, one out of sight too, holds the text. */
+function carries({ cells }: TableRow, columns: readonly TableColumn[], text: string): boolean {
+  const wanted = text.trim().toLowerCase();
+  return wanted === '' || columns.some(({ id }) => cells[id]?.text.toLowerCase().includes(wanted));
 }

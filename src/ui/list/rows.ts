@@ -63,6 +63,12 @@ export function readOrder<By extends string>(text: string, names: readonly By[])
   return by && { by, down: text.startsWith('-') };
 }
 
+/** What a press on the heading of a column asks for: upwards, downwards, and then as the list comes. */
+export function nextOrder(by: string, order: Order | null | undefined): Order | undefined {
+  if (order?.by !== by) return { by, down: false };
+  return order.down ? undefined : { by, down: true };
+}
+
 /** Where a key leads from a row of a list: rows a leap for Page, the ends for Home and End; none for other keys. */
 export function rowByKey(key: string, index: number, total: number): number | undefined {
   const to = {

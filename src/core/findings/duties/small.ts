@@ -1,10 +1,11 @@
+import { practice } from '../../evidence';
 import type { BoardPart } from '../../board';
 import type { Recognition } from '../../topology';
 import { pairedRail, type Duty } from './duty';
 import { secondaryWindings } from './winding';
 
-/** Resistors in series with a supply diode, and in series with a clamp, at most. Common practice, no source. */
-const SERIES_AT_MOST = { supply: 220, clamp: 2200 } as const;
+/** Resistors in series with a supply diode, and in series with a clamp, at most. */
+const SERIES_AT_MOST = practice({ supply: 220, clamp: 2200 } as const);
 
 /** Diodes that make no rail: clamps, own supplies, bootstraps, relay coils, bypasses, protection of the input. */
 export const smallDuties = (recognition: Recognition): readonly Duty[] => [

@@ -1,3 +1,4 @@
+import { practice } from '../../evidence';
 import { inletPins, type BoardPart, type Nets } from '../../board';
 import type { FindingRule } from '../finding';
 
@@ -5,10 +6,10 @@ const isFuse = ({ kind, subtype }: BoardPart) => kind === 'fuse' || (kind === 'r
 
 /** Parts that take power on from the mains: a fuse must stand before the first of them. */
 const FIRST_STAGE: ReadonlySet<string> = new Set(['bridge', 'diode', 'dual-diode', 'triac', 'scr', 'transformer']);
-/** Resistors up to this stand in series with the line. Common practice, no source. */
-const LINE_RESISTOR_AT_MOST = 220;
-/** A film capacitor from this on may be a dropper. Common practice, no source. */
-const DROPPER_AT_LEAST = 47e-9;
+/** Resistors up to this stand in series with the line. */
+const LINE_RESISTOR_AT_MOST = practice(220);
+/** A film capacitor from this on may be a dropper. */
+const DROPPER_AT_LEAST = practice(47e-9);
 
 export const missingFuse: FindingRule = {
   rule: 'missing-fuse',

@@ -1,3 +1,4 @@
+import { PRACTICE, practice } from '../../evidence';
 import type { BoardPart } from '../../board';
 import { formatQuantity } from '../../quantity';
 import type { Evidence, FindingRule } from '../finding';
@@ -6,8 +7,8 @@ import type { Evidence, FindingRule } from '../finding';
 const TOUCH_CURRENT_AT_MOST = 0.25e-3;
 /** Mains frequency and voltage a touch current is worked out at: the worst of common networks. */
 const NETWORK = { hertz: 60, volts: 240 } as const;
-/** From this store on an inrush limiter is usual. Common practice, no source. */
-const LIMITED_FROM = 10e-6;
+/** From this store on an inrush limiter is usual. */
+const LIMITED_FROM = practice(10e-6);
 
 const hasEarth = ({ parts }: Evidence['model']['board']) =>
   parts.some(
@@ -73,7 +74,7 @@ const isInrushResistor = (ohms: number) => ohms >= 2 && ohms <= 47;
 export const bareInput: FindingRule = {
   rule: 'bare-input',
   severity: 'note',
-  source: 'common practice, no source',
+  source: PRACTICE,
   check({ model: { board, nets }, bulk }) {
     const inlet = board.parts.find(({ role }) => role === 'mains-inlet');
     if (!nets.complete || !inlet) return [];

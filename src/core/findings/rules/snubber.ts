@@ -1,3 +1,4 @@
+import { PRACTICE, practice } from '../../evidence';
 import type { BoardPart } from '../../board';
 import { isPolarised } from '../../topology';
 import type { Evidence, FindingRule, FoundFault } from '../finding';
@@ -9,8 +10,8 @@ const USUAL = {
 } as const;
 /** How far outside its range a value must lie to be called wrong. */
 const FAR = 10;
-/** A clamp's diode may have a resistor in series up to this. Common practice, no source. */
-const DAMPING_AT_MOST = 2.2e3;
+/** A clamp's diode may have a resistor in series up to this. */
+const DAMPING_AT_MOST = practice(2.2e3);
 
 type Network = {
   readonly use: keyof typeof USUAL;
@@ -21,7 +22,7 @@ type Network = {
 export const snubberValue: FindingRule = {
   rule: 'snubber-value',
   severity: 'warn',
-  source: 'common practice, no source',
+  source: PRACTICE,
   check: (evidence) => [...clamps(evidence), ...snubbers(evidence)].flatMap(judge),
 };
 

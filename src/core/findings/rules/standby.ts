@@ -1,10 +1,11 @@
+import { PRACTICE } from '../../evidence';
 import type { BoardPart } from '../../board';
 import type { Evidence, FindingRule, FoundFault } from '../finding';
 
 export const unprotectedStandby: FindingRule = {
   rule: 'unprotected-standby',
   severity: 'danger',
-  source: 'an oscillating converter without feedback rises until something gives: common practice, no source',
+  source: `an oscillating converter without feedback rises until something gives: ${PRACTICE}`,
   check: (evidence) =>
     evidence.model.nets.complete
       ? evidence.stages

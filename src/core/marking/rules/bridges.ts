@@ -1,4 +1,5 @@
-import { DATASHEETS, PRACTICE, type Draft, type MarkingRule } from '../decoding';
+import { PRACTICE } from '../../evidence';
+import { DATASHEETS, type Draft, type MarkingRule } from '../decoding';
 import { DIODE_FAMILIES, VOLTAGE_LETTERS } from '../types/diodeTypes';
 
 const BRIDGE_DIGITS: Readonly<Record<string, number>> = {

@@ -1,3 +1,4 @@
+import { practice } from '../../evidence';
 import { TOLERANCE_LETTERS } from '../../quantity';
 
 /** Mantissa letters of voltage codes. Source: EIA and JIS practice, from memory. */
@@ -25,8 +26,8 @@ export function voltageCode(digit: string, letter: string): number | undefined {
   return mantissa === undefined ? undefined : Number((mantissa * 10 ** Number(digit)).toPrecision(6));
 }
 
-/** Voltage letters of moulded chip tantalums and aluminium chip cans. Common practice, no source. */
-export const CHIP_VOLTAGE: Readonly<Record<string, number>> = {
+/** Voltage letters of moulded chip tantalums and aluminium chip cans. */
+export const CHIP_VOLTAGE: Readonly<Record<string, number>> = practice({
   G: 4,
   J: 6.3,
   A: 10,
@@ -36,7 +37,7 @@ export const CHIP_VOLTAGE: Readonly<Record<string, number>> = {
   V: 35,
   T: 50,
   H: 50,
-};
+});
 
 /** Asymmetric tolerances by their wider side, beside the letters that resistors share. Source: IEC 60062, from memory. */
 const ASYMMETRIC: Readonly<Record<string, number>> = { Q: 0.3, T: 0.5, S: 0.5, Z: 0.8 };

@@ -1,6 +1,7 @@
+import { PRACTICE, practice } from '../../evidence';
 import { formatQuantity } from '../../quantity';
 import { isE24 } from '../preferredValues';
-import { PRACTICE, type Draft, type MarkingRule } from '../decoding';
+import type { Draft, MarkingRule } from '../decoding';
 import { CHIP_VOLTAGE, picofaradCode, toleranceOf, voltageCode } from './capacitorCodes';
 import { readPrinted } from './printedCapacitor';
 
@@ -39,8 +40,8 @@ function tightness(letter: string | undefined, capacitance: number): number {
 
 /** Digits that a letter code carries at most: more is another kind of number, such as 1N4007. */
 const MOST_DIGITS = 3;
-/** Tantalums and cans in this coding start here. Common practice, no source. */
-const SMALLEST_TANTALUM = 0.1e-6;
+/** Tantalums and cans in this coding start here. */
+const SMALLEST_TANTALUM = practice(0.1e-6);
 
 /** Rules for capacitors. */
 export const CAPACITOR_RULES: readonly MarkingRule[] = [

@@ -1,4 +1,5 @@
-import { DATASHEETS, PRACTICE, type Draft, type MarkingContext, type MarkingRule } from '../decoding';
+import { PRACTICE, practice } from '../../evidence';
+import { DATASHEETS, type Draft, type MarkingContext, type MarkingRule } from '../decoding';
 import { DIODE_FAMILIES, LETTERED_FAMILIES, VOLTAGE_LETTERS, type DiodeTechnology } from '../types/diodeTypes';
 
 type DiodeKind = 'diode' | 'dual-diode';
@@ -34,8 +35,8 @@ function splitCurrentVoltage(digits: string): { current: number; voltage: number
   return digits.length <= 5 ? { current: Number(digits.slice(0, 2)), voltage: Number(digits.slice(2)) } : undefined;
 }
 
-/** Silicon Schottky rectifiers hold no more; above, it is silicon carbide. Common practice, no source. */
-const HIGHEST_SCHOTTKY = 250;
+/** Silicon Schottky rectifiers hold no more; above, it is silicon carbide. */
+const HIGHEST_SCHOTTKY = practice(250);
 const SCHOTTKY_VOLTS = [15, 20, 25, 30, 35, 40, 45, 50, 60, 80, 90, 100, 120, 150, 200, 250];
 const TAB_PACKAGES = ['TO-220', 'TO-220FP', 'TO-247', 'TO-3P', 'D2PAK', 'DPAK'];
 

@@ -1,6 +1,7 @@
+import { PRACTICE } from '../../evidence';
 import { formatQuantity } from '../../quantity';
 import { isE24 } from '../preferredValues';
-import { PRACTICE, type Draft, type MarkingRule } from '../decoding';
+import type { Draft, MarkingRule } from '../decoding';
 
 /** Tolerance letters as inductor makers use them. Source: IEC 60062, from memory; L is 15 % on chokes. */
 const TOLERANCE: Readonly<Record<string, number>> = { F: 0.01, G: 0.02, J: 0.05, K: 0.1, L: 0.15, M: 0.2, N: 0.3 };

@@ -1,3 +1,4 @@
+import { practice } from '../../evidence';
 import { formatQuantity } from '../../quantity';
 import { isE24 } from '../preferredValues';
 import type { Draft } from '../decoding';
@@ -23,8 +24,8 @@ interface Printed {
   strange: number;
 }
 
-/** Words on cans and boxes that say what is inside. Common practice, no source. */
-const DIELECTRIC_WORDS: Readonly<Record<string, string>> = {
+/** Words on cans and boxes that say what is inside. */
+const DIELECTRIC_WORDS: Readonly<Record<string, string>> = practice({
   MKP: 'polypropylene film',
   MKT: 'polyester film',
   MKS: 'polyester film',
@@ -37,9 +38,9 @@ const DIELECTRIC_WORDS: Readonly<Record<string, string>> = {
   MP: 'metallised paper',
   TANT: 'tantalum',
   POLYMER: 'polymer',
-};
-/** Discs and films hold at least this. Common practice, no source. */
-const LEAST_CERAMIC_VOLTS = 50;
+});
+/** Discs and films hold at least this. */
+const LEAST_CERAMIC_VOLTS = practice(50);
 const BARE_VOLTS = [6.3, 10, 16, 25, 35, 50, 63, 80, 100, 160, 200, 250, 275, 305, 310, 400, 450, 630];
 
 type Step = [pattern: RegExp, take: (printed: Printed, match: RegExpExecArray) => boolean | void];

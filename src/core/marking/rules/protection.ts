@@ -1,5 +1,6 @@
+import { PRACTICE } from '../../evidence';
 import { formatQuantity } from '../../quantity';
-import { PRACTICE, type Draft, type MarkingRule } from '../decoding';
+import type { Draft, MarkingRule } from '../decoding';
 
 /** Volts at 1 mA with the largest continuous voltages, AC rms and DC. Practice tables, industry-wide, from memory. */
 const VARISTOR_TABLE: readonly (readonly [vn: number, ac: number, dc: number])[] = [

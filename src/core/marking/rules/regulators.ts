@@ -1,4 +1,5 @@
-import { PRACTICE, type Draft, type MarkingRule } from '../decoding';
+import { PRACTICE } from '../../evidence';
+import type { Draft, MarkingRule } from '../decoding';
 
 const FIXED_VOLTS: Readonly<Record<string, number>> = {
   '33': 3.3,

@@ -1,7 +1,8 @@
+import { PRACTICE, practice } from '../../evidence';
 import { packageRule } from '../../part';
 import { formatQuantity, parseQuantity } from '../../quantity';
 import { E24, isE24, isE96 } from '../preferredValues';
-import { PRACTICE, type Draft, type MarkingContext, type MarkingRule } from '../decoding';
+import type { Draft, MarkingContext, MarkingRule } from '../decoding';
 
 /** EIA-96 multiplier letters. Source: EIA-96, from memory. */
 export const EIA96_MULTIPLIER: Readonly<Record<string, number>> = {
@@ -19,8 +20,8 @@ export const EIA96_MULTIPLIER: Readonly<Record<string, number>> = {
   F: 1e5,
 };
 
-/** Chip resistors of more ohms are not made in this coding. Common practice, no source. */
-const LARGEST_CHIP = 100e6;
+/** Chip resistors of more ohms are not made in this coding. */
+const LARGEST_CHIP = practice(100e6);
 const IEC_60062 = 'IEC 60062, from memory';
 
 const resistor = (
@@ -36,8 +37,8 @@ const resistor = (
   share,
 });
 
-/** Shunts come in whole milliohms. Common practice, no source. */
-const LARGEST_SHUNT = 0.1;
+/** Shunts come in whole milliohms. */
+const LARGEST_SHUNT = practice(0.1);
 const onSeries = (value: number) => value < LARGEST_SHUNT || isE24(value) || isE96(value);
 /** Codes of digits stand on chips: on another case they mean something else. */
 const onChip = ({ package: case_ }: MarkingContext) =>

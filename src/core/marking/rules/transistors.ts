@@ -1,9 +1,10 @@
-import { PRACTICE, type Draft, type MarkingContext, type MarkingRule } from '../decoding';
+import { PRACTICE, practice } from '../../evidence';
+import type { Draft, MarkingContext, MarkingRule } from '../decoding';
 
 /** Types whose number looks like current-N-voltage and is not: optocouplers, JEDEC numbers, germanium diodes. */
 const NOT_CURRENT_VOLTAGE = /^(?:4N(?:2[5-9]|3[0-8])|6N13[5-9]|[123]N\d{3,4}|1N34)[A-Z]?$/;
-/** A single case that claims more than this is misread. Source: common practice, no source. */
-const LARGEST_CURRENT = 120;
+/** A single case that claims more than this is misread. */
+const LARGEST_CURRENT = practice(120);
 const LARGEST_PRODUCT = 75 * 750;
 const LARGE_CASES = ['TO-247', 'TO-3P'];
 const IGBT_STEM = /^(?:[A-Z]?HGT|HGT[GPD]|FGA|FGH|FGL|G|SG[HWP]|IXG|STG|IKW|IHW|IKP|AOK)/;

@@ -1,3 +1,4 @@
+import { practice } from '../../evidence';
 /** Volts of the 1N4001 to 1N4007 list, shared by UF400n, FR10n and their kin. */
 const LIST_4001 = [50, 100, 200, 400, 600, 800, 1000] as const;
 /** Volts of 1N5400 to 1N5408. */
@@ -57,8 +58,8 @@ export const DIODE_FAMILIES: readonly DiodeFamily[] = [
   family('SF5', 5, 'fast', LIST_SF),
 ];
 
-/** Volts by a letter that ends a rectifier's number, as on RS1M, ES2D, GBU4J. Common practice, no source. */
-export const VOLTAGE_LETTERS: Readonly<Record<string, number>> = {
+/** Volts by a letter that ends a rectifier's number, as on RS1M, ES2D, GBU4J. */
+export const VOLTAGE_LETTERS: Readonly<Record<string, number>> = practice({
   A: 50,
   B: 100,
   C: 150,
@@ -67,7 +68,7 @@ export const VOLTAGE_LETTERS: Readonly<Record<string, number>> = {
   J: 600,
   K: 800,
   M: 1000,
-};
+});
 
 /** Families of a current and a voltage letter. Source: multi-source datasheets, from memory. */
 export const LETTERED_FAMILIES: readonly { stem: string; technology: DiodeTechnology; current?: number }[] = [

@@ -1,11 +1,12 @@
+import { practice } from '../../evidence';
 import type { Board, BoardPart } from '../../board';
 import type { RoleKind } from '../forms/form';
 import type { Model } from '../model';
 import { RESERVOIR_AT_LEAST } from '../model/parts';
 import type { Binding } from './matchForm';
 
-/** Coupling capacitors of converters start here. Common practice, no source. */
-const COUPLING_CAPACITOR_AT_LEAST = 470e-9;
+/** Coupling capacitors of converters start here. */
+const COUPLING_CAPACITOR_AT_LEAST = practice(470e-9);
 
 const bothWays = (binding: Binding): readonly Binding[] => [
   binding,

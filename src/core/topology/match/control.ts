@@ -1,3 +1,4 @@
+import { practice } from '../../evidence';
 import type { BoardPart } from '../../board';
 import type { Model } from '../model';
 import type { SwitchElement } from '../model/elements';
@@ -9,8 +10,8 @@ export interface Control {
   readonly windings: readonly BoardPart[];
 }
 
-/** A resistor above this feeds a start-up current, and commands nothing. Common practice, no source. */
-const DRIVE_RESISTOR_AT_MOST = 22e3;
+/** A resistor above this feeds a start-up current, and commands nothing. */
+const DRIVE_RESISTOR_AT_MOST = practice(22e3);
 
 /**
  * Follows a gate or base through resistors, capacitors, diodes, small transistors and drive transformers to the chips

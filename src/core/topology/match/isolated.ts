@@ -1,3 +1,4 @@
+import { practice } from '../../evidence';
 import { islandsOf, type BoardPart, type Islands } from '../../board';
 import { DRIVES } from '../forms/drives';
 import type { Model } from '../model';
@@ -132,8 +133,8 @@ function stageOf(
   ];
 }
 
-/** A chip takes its supply through a resistor of up to this. Common practice, no source. */
-const SUPPLY_RESISTANCE_AT_MOST = 22e3;
+/** A chip takes its supply through a resistor of up to this. */
+const SUPPLY_RESISTANCE_AT_MOST = practice(22e3);
 
 const withParallel = (bindings: readonly Binding[], elements: readonly SwitchElement[]): readonly BoardPart[] =>
   uniqueParts([

@@ -1,3 +1,4 @@
+import { practice } from '../../evidence';
 import type { Board, BoardPart } from '../../board';
 import type { CapacitorElement, Elements } from './elements';
 import { isEarthPin, isPolarised, isReservoirPart, SERIES_RESISTOR_AT_MOST, twoPins } from './parts';
@@ -28,8 +29,8 @@ const LINE_PARTS: ReadonlySet<string> = new Set([
   'dual-diode',
   'transformer',
 ]);
-/** Dropper capacitors start here. Common practice, no source. */
-const DROPPER_AT_LEAST = 47e-9;
+/** Dropper capacitors start here. */
+const DROPPER_AT_LEAST = practice(47e-9);
 
 export function heldRails(board: Board, rails: Rails, elements: Elements): Held {
   const parts = board.parts;

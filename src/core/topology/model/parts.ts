@@ -1,3 +1,4 @@
+import { practice } from '../../evidence';
 import type { BoardPart } from '../../board';
 
 /** Transistors by kind: the terminal that current enters, the one it leaves, and the one that commands it. */
@@ -16,22 +17,22 @@ const CHIPS_WITH_SWITCH: ReadonlySet<string> = new Set(['switcher', 'unknown']);
 export const mayHoldSwitch = ({ kind, subtype }: BoardPart): boolean =>
   kind === 'ic' && CHIPS_WITH_SWITCH.has(subtype ?? 'unknown');
 
-/** The value at which a resistor may pass for a current shunt in a power path. Common practice, no source. */
-export const SHUNT_AT_MOST = 1.2;
-/** Emitter and source resistors of small self-oscillating stages. Common practice, no source. */
-export const EMITTER_RESISTOR_AT_MOST = 22;
-/** Thermistors above this are sensors, not inrush limiters. Common practice, no source. */
-export const INRUSH_AT_MOST = 120;
-/** Series resistors of mains rectifiers and droppers. Common practice, no source. */
-export const SERIES_RESISTOR_AT_MOST = 220;
-/** Resistors up to this may stand in a supply line; larger ones load it. Common practice, no source. */
-export const SUPPLY_RESISTOR_AT_MOST = 22;
-/** Inductors up to this, with a single pin behind them, are beads. Common practice, no source. */
-export const BEAD_AT_MOST = 1e-6;
-/** From this value a capacitor holds a voltage over a switching period. Common practice, no source. */
-export const RESERVOIR_AT_LEAST = 90e-9;
-/** Below this a capacitor across a switch shapes edges and carries no power. Common practice, no source. */
-export const COUPLING_AT_LEAST = 1e-9;
+/** The value at which a resistor may pass for a current shunt in a power path. */
+export const SHUNT_AT_MOST = practice(1.2);
+/** Emitter and source resistors of small self-oscillating stages. */
+export const EMITTER_RESISTOR_AT_MOST = practice(22);
+/** Thermistors above this are sensors, not inrush limiters. */
+export const INRUSH_AT_MOST = practice(120);
+/** Series resistors of mains rectifiers and droppers. */
+export const SERIES_RESISTOR_AT_MOST = practice(220);
+/** Resistors up to this may stand in a supply line; larger ones load it. */
+export const SUPPLY_RESISTOR_AT_MOST = practice(22);
+/** Inductors up to this, with a single pin behind them, are beads. */
+export const BEAD_AT_MOST = practice(1e-6);
+/** From this value a capacitor holds a voltage over a switching period. */
+export const RESERVOIR_AT_LEAST = practice(90e-9);
+/** Below this a capacitor across a switch shapes edges and carries no power. */
+export const COUPLING_AT_LEAST = practice(1e-9);
 
 /** Current paths of a part that merely let power through, as pairs of pins. */
 export function passesOf(part: BoardPart): readonly (readonly [string, string])[] {

@@ -1,3 +1,4 @@
+import { practice } from '../../evidence';
 import type { Board, BoardPart } from '../../board';
 
 /** A stage without a magnetic anchor, as the parts of a board suggest it before its joins are known. */
@@ -12,8 +13,8 @@ export interface SuggestedStage {
 
 /** How sure a suggestion is: on the reference boards none was wrong, which are few. */
 const SUGGESTED = 0.85;
-/** Capacitors that drop the mains are of this size and more. Common practice, no source. */
-const DROPPER_AT_LEAST = 100e-9;
+/** Capacitors that drop the mains are of this size and more. */
+const DROPPER_AT_LEAST = practice(100e-9);
 
 /** Stages that stand on the mains without a magnetic part, from the parts list alone. */
 export function anchorlessByParts({ parts }: Board): readonly SuggestedStage[] {

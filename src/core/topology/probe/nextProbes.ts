@@ -1,3 +1,4 @@
+import { practice } from '../../evidence';
 import { pinName, splitPin, type Board, type BoardPart, type NetPin } from '../../board';
 import type { End, Form } from '../forms/form';
 import { candidatesOf } from '../match/candidates';
@@ -32,8 +33,12 @@ const LEAST = 0.01;
 const MOST_OPEN = 8;
 /** Weight of the chance that none of those who could play an open role does. */
 const NOBODY = 0.1;
-/** Where a probe slips or the pins stand close. Common practice, no source. */
-const REACH: Partial<Record<BoardPart['kind'], number>> = { ic: 0.8, optocoupler: 0.9, 'shunt-reference': 0.85 };
+/** Where a probe slips or the pins stand close. */
+const REACH: Partial<Record<BoardPart['kind'], number>> = practice({
+  ic: 0.8,
+  optocoupler: 0.9,
+  'shunt-reference': 0.85,
+});
 
 /**
  * The pin pairs whose continuity answer would tell most about the topology. Every reading of a slot says how likely
@@ -162,8 +167,8 @@ const keyOf = (a: NetPin, b: NetPin, { rails }: Model) =>
 
 /** A join against the sense of both parts: a cathode on a minus, an anode on a plus. */
 const AGAINST_SENSE = 0.2;
-/** Two nets that were traced to some length would mostly have been found to be one. Common practice, no source. */
-const BOTH_TRACED = 0.5;
+/** Two nets that were traced to some length would mostly have been found to be one. */
+const BOTH_TRACED = practice(0.5);
 
 /** How likely a join is that no hypothesis looks at: by the sense of the parts, and by what was traced already. */
 function plausibility(a: NetPin, b: NetPin, { rails }: Model): number {

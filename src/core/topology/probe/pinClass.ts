@@ -1,8 +1,9 @@
+import { practice } from '../../evidence';
 import { BOARD_KINDS, type BoardPart } from '../../board';
 import { AFFINITIES, USUAL_AFFINITY } from './affinities';
 
-/** Resistors up to this carry power or sense it. Common practice, no source. */
-const SMALL_RESISTOR_AT_MOST = 10;
+/** Resistors up to this carry power or sense it. */
+const SMALL_RESISTOR_AT_MOST = practice(10);
 const TWO_ALIKE: ReadonlySet<string> = new Set(['capacitor', 'resistor', 'inductor', 'fuse', 'thermistor', 'varistor']);
 
 /** What a pin is as far as one sees without knowing the circuit: a drain, the minus of an electrolytic, an output. */

@@ -1,0 +1,64 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { FINDING_RULES } from '../findings';
+import { MARKING_RULES } from '../marking';
+import { SENSE_RULES } from '../sense';
+import { PRACTICE } from '.';
+
+/** Figures that rest on common practice alone, by topic: one more is entered here, and one with a source taken off. */
+const FIGURES: Readonly<Record<string, number>> = {
+  advice: 1,
+  board: 2,
+  chips: 3,
+  findings: 10,
+  harvest: 15,
+  incircuit: 2,
+  magnetics: 7,
+  marking: 11,
+  measure: 45,
+  nameplate: 3,
+  opening: 2,
+  photo: 1,
+  safety: 25,
+  sense: 4,
+  soak: 3,
+  stock: 2,
+  topology: 16,
+  uncertainty: 2,
+  walk: 1,
+  waveform: 5,
+};
+
+const CORE = join(__dirname, '..');
+const sources = (topic: string) =>
+  readdirSync(join(CORE, topic), { recursive: true, encoding: 'utf8' })
+    .filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts') && name !== 'practice.ts')
+    .map((name) => readFileSync(join(CORE, topic, name), 'utf8'));
+
+test('every figure that rests on practice alone is known here', () => {
+  const counted = readdirSync(CORE)
+    .map(
+      (topic) =>
+        [
+          topic,
+          sources(topic)
+            .join('')
+            .match(/\bpractice\(/g)?.length ?? 0,
+        ] as const,
+    )
+    .filter(([, count]) => count > 0);
+  expect(Object.fromEntries(counted)).toEqual(FIGURES);
+});
+
+test.each([
+  ['of markings', MARKING_RULES, 67, 43],
+  ['of what fits its place', SENSE_RULES, 13, 5],
+  ['of findings', FINDING_RULES, 18, 2],
+])(
+  'each rule %s names its source, and those that rest on practice alone are counted',
+  (_what, rules, all, practised) => {
+    const own: readonly { readonly source: string }[] = rules;
+    expect(own.filter(({ source }) => source.trim() === '')).toEqual([]);
+    expect([own.length, own.filter(({ source }) => source === PRACTICE).length]).toEqual([all, practised]);
+  },
+);
