@@ -36,6 +36,7 @@ function rowOf({ code, title, message, stages, station, next, href, live }: Dono
   return {
     id: code,
     href,
+    name: `${code} ${title}`,
     cells: {
       label: { text: code, as: 'tag' },
       unit: {

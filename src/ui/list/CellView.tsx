@@ -5,11 +5,12 @@ import { GradeMark, Tag, VerdictMark, type VerdictWord } from '../value/marks';
 import type { Cell } from './rows';
 
 /** A cell that leads to what its row is about, as the first of a row does. */
-export function LinkCell({ cell, href }: { cell: Cell | undefined; href: string }) {
+export function LinkCell({ cell, href, name }: { cell: Cell | undefined; href: string; name?: string | undefined }) {
   const router = useRouter();
   return (
     <a
       href={href}
+      aria-label={name}
       tabIndex={-1}
       onClick={(event) => {
         event.preventDefault();

@@ -54,7 +54,11 @@ export function ListRow({
       {row ? (
         columns.map(({ id, align, from }, place) => (
           <td key={id} data-align={align} data-from={from} title={style && row.cells[id]?.text}>
-            {place === 0 && href ? <LinkCell cell={row.cells[id]} href={href} /> : <CellView cell={row.cells[id]} />}
+            {place === 0 && href ? (
+              <LinkCell cell={row.cells[id]} href={href} name={row.name} />
+            ) : (
+              <CellView cell={row.cells[id]} />
+            )}
           </td>
         ))
       ) : (

@@ -27,6 +27,8 @@ export interface TableColumn {
 export interface TableRow {
   readonly id: string;
   readonly href?: string;
+  /** What its link is called, where the first cell alone would not tell. */
+  readonly name?: string;
   readonly open?: boolean;
   /** What heads this row and its neighbours of the same group, as long as the list is as it came. */
   readonly group?: string;
