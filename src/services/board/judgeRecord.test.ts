@@ -1,0 +1,175 @@
+import type { Board } from '../../core/board';
+import type { Evidenced, Source } from '../../core/evidence';
+import type { KindName, RatingName } from '../../core/part';
+import type { PartRecord } from '../../db/repositories/parts';
+import { judgeRecord, ratingsForStock, readingsThatCount, underTest } from './judgeRecord';
+import { isClearInPlace, type TestContext } from './testContext';
+
+type Ratings = Partial<Record<RatingName, readonly [value: number, source: Source]>>;
+/** Over range is infinite. */
+type Values = Readonly<Record<string, number>>;
+
+/** A part in a few words: kind, what is known of it, and its readings, the newest first. */
+function record(of: {
+  kind: KindName;
+  ratings?: Ratings;
+  readings?: readonly { values: Values; inCircuit?: boolean; meter?: string }[];
+  damage?: string[];
+  marking?: string;
+  ref?: string;
+}): PartRecord {
+  const ratings = Object.fromEntries(
+    Object.entries(of.ratings ?? {}).map(([name, [value, source]]) => [name, { value, source } satisfies Evidenced]),
+  );
+  return {
+    part: {
+      id: 'p1',
+      donorId: 'd1',
+      ref: of.ref ?? 'C21',
+      kind: of.kind,
+      subtype: null,
+      package: null,
+      marking: of.marking ?? null,
+      technology: null,
+      dateCode: null,
+      damage: of.damage ?? [],
+      block: null,
+      duty: null,
+      fitments: [],
+      pinHints: {},
+      typeId: null,
+      wish: null,
+      mounting: { ways: [], behind: [] },
+      state: 'on-board',
+      createdMs: 0,
+    },
+    ratings,
+    measurements: (of.readings ?? []).map(({ values, inCircuit = false, meter = '' }, index) => ({
+      id: `m${index}`,
+      test: 'resistor',
+      values: Object.fromEntries(
+        Object.entries(values).map(([name, value]) => [
+          name,
+          { value, resolution: Number.isFinite(value) ? Math.abs(value) * 1e-4 : 1 },
+        ]),
+      ),
+      inCircuit,
+      meter,
+      takenMs: index,
+    })) as PartRecord['measurements'],
+  };
+}
+
+const EMPTY: Board = { format: 'zorvek.board/1', parts: [] } as never;
+const context = (more: Partial<TestContext> = {}): TestContext => ({
+  board: EMPTY,
+  meters: new Map(),
+  known: new Map(),
+  ...more,
+});
+
+describe('a judgement', () => {
+  test('there is none while there is neither a reading nor damage, and none of what has no test', () => {
+    expect(judgeRecord(record({ kind: 'resistor' }), context())).toBeUndefined();
+    expect(underTest(record({ kind: 'connector' }), context())).toBeUndefined();
+  });
+
+  test.each([
+    [
+      'a resistor at its value',
+      { kind: 'resistor', ratings: { resistance: [4700, 'decoded'] }, readings: [{ values: { resistance: 4692 } }] },
+      'A',
+    ],
+    [
+      'one that is open',
+      {
+        kind: 'resistor',
+        ratings: { resistance: [4700, 'decoded'] },
+        readings: [{ values: { resistance: Infinity } }],
+      },
+      'reject',
+    ],
+    [
+      'one that is burnt, without a meter',
+      { kind: 'resistor', ratings: { resistance: [4700, 'decoded'] }, damage: ['burnt'] },
+      'reject',
+    ],
+  ] as const)('of %s', (_what, of, grade) => {
+    expect(judgeRecord(record(of as never), context())?.grade).toBe(grade);
+  });
+
+  test('the newest reading counts, whatever an older one said', () => {
+    const of = (first: number, second: number) =>
+      record({
+        kind: 'resistor',
+        ratings: { resistance: [4700, 'decoded'] },
+        readings: [{ values: { resistance: first } }, { values: { resistance: second } }],
+      });
+    expect(judgeRecord(of(4692, 9000), context())?.grade).toBe('A');
+    expect(judgeRecord(of(9000, 4692), context())?.grade).not.toBe('A');
+  });
+});
+
+describe('readings that count', () => {
+  test('each carries whether it was taken in circuit, and the accuracy of its meter', () => {
+    const meters = new Map([['bench', { ohm: { share: 0.001, digits: 2 } }]]) as TestContext['meters'];
+    const taken = record({
+      kind: 'resistor',
+      readings: [{ values: { resistance: 4692 }, inCircuit: true, meter: 'bench' }],
+    });
+    expect(readingsThatCount(taken, context({ meters })).resistance).toMatchObject({ value: 4692, inCircuit: true });
+    expect(readingsThatCount(record({ kind: 'connector' }), context())).toEqual({});
+  });
+
+  test('nothing is clear in place of a board that is not traced', () => {
+    expect(isClearInPlace(EMPTY, 'R1', undefined)).toBe(false);
+    expect(isClearInPlace(EMPTY, 'R1', { name: 'c', label: 'c', unit: 'farad', pins: ['1', '2'] } as never)).toBe(
+      false,
+    );
+  });
+});
+
+describe('what goes into stock with a part', () => {
+  const names = (of: PartRecord) =>
+    ratingsForStock(of, context()).map(({ name, value, source }) => [name, value, source]);
+
+  test.each([
+    [
+      'a value that is neither better nor worse is what was measured, and stands last',
+      {
+        kind: 'capacitor',
+        ratings: { capacitance: [470e-6, 'decoded'] },
+        readings: [{ values: { capacitance: 455e-6 } }],
+      },
+      [
+        ['capacitance', 470e-6, 'decoded'],
+        ['capacitance', 455e-6, 'measured'],
+      ],
+    ],
+    [
+      'of a resistance the same',
+      { kind: 'resistor', ratings: { resistance: [4700, 'decoded'] }, readings: [{ values: { resistance: 4692 } }] },
+      [
+        ['resistance', 4700, 'decoded'],
+        ['resistance', 4692, 'measured'],
+      ],
+    ],
+    [
+      'what was read in circuit does not go along',
+      {
+        kind: 'resistor',
+        ratings: { resistance: [4700, 'decoded'] },
+        readings: [{ values: { resistance: 4000 }, inCircuit: true }],
+      },
+      [['resistance', 4700, 'decoded']],
+    ],
+    ['nor what is over range', { kind: 'resistor', ratings: {}, readings: [{ values: { resistance: Infinity } }] }, []],
+    [
+      'a part without a test takes what is known of it',
+      { kind: 'connector', ratings: { current: [3, 'typical'] } },
+      [['current', 3, 'typical']],
+    ],
+  ] as const)('%s', (_what, of, expected) => {
+    expect(names(record(of as never))).toEqual(expected);
+  });
+});
