@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { SYMPTOMS, UNIT_KINDS, type SymptomName, type UnitKindName } from '../unit';
 
 export const OPTIONS = ['repair', 'harvest', 'study', 'leave'] as const;
@@ -21,8 +22,8 @@ export const FACTOR_LABEL: Readonly<Record<Factor, string>> = {
 
 /** How much each factor counts, 0 to 5. */
 export type Weights = Readonly<Record<Factor, number>>;
-/** As shipped. Common practice, no source: a person changes them. */
-export const USUAL_WEIGHTS: Weights = { symptom: 3, hazard: 2, yield: 2, needs: 2, effort: 1 };
+/** As shipped; a person changes them. */
+export const USUAL_WEIGHTS: Weights = practice({ symptom: 3, hazard: 2, yield: 2, needs: 2, effort: 1 });
 
 /** What is known of a unit when a person decides what to do with it. */
 export interface UnitFacts {

@@ -1,3 +1,5 @@
+import { practice } from './practice';
+
 /** Where a value comes from, strongest first. A stronger source replaces a weaker one. */
 export const SOURCES = ['measured', 'datasheet', 'decoded', 'remembered', 'typical', 'guessed'] as const;
 
@@ -31,11 +33,8 @@ export function replaces(candidate: Source, present: Source | undefined): boolea
   return present === undefined || SOURCES.indexOf(candidate) <= SOURCES.indexOf(present);
 }
 
-/**
- * Voltage from a decode below this confidence is used at half until a datasheet confirms it.
- * Source: common practice, no source.
- */
-export const UNCERTAIN_DECODE = { confidence: 0.9, usableShare: 0.5 } as const;
+/** Voltage from a decode below this confidence is used at half until a datasheet confirms it. */
+export const UNCERTAIN_DECODE = practice({ confidence: 0.9, usableShare: 0.5 } as const);
 
 /** Whether a value rests on a number pattern alone, too weakly to be used in full. */
 export function isUncertain({ source, confidence }: Evidenced): boolean {

@@ -13,8 +13,8 @@ export interface Vote {
   readonly part: BoardPart;
 }
 
-/** How sure a part's word is. Common practice, no source: chips and connectors name their rails, a cap can be turned. */
-const WEIGHT = { named: 2, switch: 2, bridge: 2, rectifier: 1.5, capacitor: 1, clue: 1 } as const;
+/** How sure a part's word is: chips and connectors name their rails, a cap can be turned. */
+const WEIGHT = practice({ named: 2, switch: 2, bridge: 2, rectifier: 1.5, capacitor: 1, clue: 1 } as const);
 
 export interface Levels {
   /**

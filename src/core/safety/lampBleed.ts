@@ -19,8 +19,8 @@ export interface LampBleed {
   readonly darkBelow: number;
 }
 
-/** A filament's cold resistance is the hot one over this. Common practice, no source; 12 to 15 is usual. */
-const COLD_RATIO = 13;
+/** A filament's cold resistance is the hot one over this; 12 to 15 is usual. */
+const COLD_RATIO = practice(13);
 /** Hot resistance grows with voltage to this power; I ∝ V^0.55 for tungsten. */
 const EXPONENT = practice(0.45);
 /** The glow cannot be seen below this share of the rated voltage. */
