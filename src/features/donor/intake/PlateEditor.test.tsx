@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { screen } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import { mount } from '../../../ui/testing/mount';
 import { amendPlateAction, rereadPlateAction } from './actions';
 import PlateEditor from './PlateEditor';
@@ -71,7 +71,7 @@ test('a problem stands beside its cell and takes the focus; what was typed stays
   await user.click(keep());
   expect((await screen.findByRole('alert')).textContent).toBe('Current of output 2: “three” is not a current.');
   expect(cell.getAttribute('aria-invalid')).toBe('true');
-  expect(document.activeElement).toBe(cell);
+  await waitFor(() => expect(document.activeElement).toBe(cell));
   expect(cell.value).toBe('three');
 });
 

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { screen } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import { mount } from '../../../ui/testing/mount';
 import type { BoardAnswer } from '../../../workers/board.contract';
 import type { MeterProbe } from '../shared/useMeterProbe';
@@ -50,7 +50,7 @@ test.each([
   expect(document.activeElement).toBe(field);
   await user.type(field, `${text}{Enter}`);
   expect(record).toHaveBeenCalledWith({ kind: 'join', relation: 'through', pins: ['Q1.D', 'T1.2'], ...read });
-  expect(screen.queryByLabelText('Reading between Q1.D and T1.2')).toBeNull();
+  await waitFor(() => expect(screen.queryByLabelText('Reading between Q1.D and T1.2')).toBeNull());
 });
 
 test('a reading that cannot be read is named and stays; Escape leaves it', async () => {
