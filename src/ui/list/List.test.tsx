@@ -92,3 +92,25 @@ test('a short table has no filter, and one that is fixed no choice of columns', 
   expect(screen.queryByLabelText('Filter Parts')).toBeNull();
   expect(screen.queryByRole('button', { name: 'columns' })).toBeNull();
 });
+
+test('groups head their rows as the list came; a third press on a heading brings them back', async () => {
+  const { user } = mount(
+    <List
+      label="Parts"
+      columns={COLUMNS}
+      items={ROWS.map((row, index) => ({ ...row, group: index < 3 ? 'mains side' : 'output side' }))}
+    />,
+  );
+  await screen.findByRole('table');
+  const groups = () => screen.queryAllByRole('rowheader').map(({ textContent }) => textContent);
+  const before = refs();
+  expect(groups()).toEqual(['mains side', 'output side']);
+  const press = () => user.click(screen.getByRole('button', { name: /^value/ }));
+  await press();
+  expect(groups()).toEqual([]);
+  await press();
+  // Downwards what is not known stays last.
+  expect(refs()).toEqual(['R1', 'R5', 'R10', 'R3', 'R2', 'R4']);
+  await press();
+  expect([refs(), groups()]).toEqual([before, ['mains side', 'output side']]);
+});

@@ -124,18 +124,18 @@ function ColumnButton(props: ColumnChoiceProps) {
 function inOrder(rows: readonly TableRow[], order: Order | undefined): readonly TableRow[] {
   if (!order) return rows;
   const { by, down } = order;
+  // In a column of quantities a word such as “not known” is none.
+  const isMeasured = rows.some(({ cells }) => cells[by]?.sort !== undefined);
+  const isKnown = ({ cells }: TableRow) =>
+    isMeasured ? cells[by]?.sort !== undefined : (cells[by]?.text ?? '') !== '';
   return rows.toSorted((a, b) => {
-    const [one, other] = [a.cells[by], b.cells[by]];
-    const known = Number(isKnown(other)) - Number(isKnown(one));
-    return known !== 0 ? known : (down ? -1 : 1) * compare(one, other);
+    const known = Number(isKnown(b)) - Number(isKnown(a));
+    return known !== 0 ? known : (down ? -1 : 1) * compare(a.cells[by], b.cells[by]);
   });
 }
 
-const isKnown = (cell: Cell | undefined) => cell?.sort !== undefined || (cell?.text ?? '') !== '';
-
 function compare(a: Cell | undefined, b: Cell | undefined): number {
   if (a?.sort !== undefined && b?.sort !== undefined) return a.sort - b.sort;
-  if (a?.sort !== undefined || b?.sort !== undefined) return a?.sort === undefined ? 1 : -1;
   return (a?.text ?? '').localeCompare(b?.text ?? '', 'en', { numeric: true });
 }
 
