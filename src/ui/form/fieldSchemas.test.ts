@@ -64,7 +64,8 @@ const rows = z.object({
 });
 
 test('names nest: rows of a list, entries of an object, and each of several choices', () => {
-  const data = formOf({ 'rails[0].volts': '5V', 'rails[1].volts': '12V', 'counts.LA-12': '3', __proto__: 'x' });
+  const data = formOf({ 'rails[0].volts': '5V', 'rails[1].volts': '12V', 'counts.LA-12': '3' });
+  data.append('__proto__.volts', '5V');
   for (const way of ['soldered', 'glued']) data.append('ways[]', way);
   expect(readForm(rows, data)).toEqual({
     ok: true,
@@ -74,6 +75,7 @@ test('names nest: rows of a list, entries of an object, and each of several choi
       ways: ['soldered', 'glued'],
     },
   });
+  expect({}).not.toHaveProperty('volts');
   expect(readForm(rows, formOf({}))).toEqual({ ok: true, values: { rails: [], counts: {}, ways: [] } });
 });
 
