@@ -25,8 +25,8 @@ export function DonorList({ lines, total, long }: { lines: readonly DonorLine[];
       rowHeight={ROW_HEIGHT}
       filter={false}
       choose={false}
-      {...(total !== undefined && { total })}
-      {...(long && { long })}
+      total={total}
+      long={long}
     />
   );
 }

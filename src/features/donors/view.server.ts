@@ -15,8 +15,6 @@ export async function donorsView(app: AppContext, find: string, orderText: strin
   return { find, lines, total, order: order ?? null, orders: DONOR_ORDERS };
 }
 
-export type DonorsView = Awaited<ReturnType<typeof donorsView>>;
-
 /** A further page of them, counted from 0. */
 export async function moreDonors(
   app: AppContext,

@@ -29,8 +29,8 @@ export function List<Item = TableRow>({
   columns: readonly TableColumn[];
   items: readonly Item[];
   rowOf?: (item: Item) => TableRow;
-  total?: number;
-  long?: LongPlan;
+  total?: number | undefined;
+  long?: LongPlan | undefined;
   filter?: boolean;
   choose?: boolean;
   /** Pixels, when a row is more than one line. */
@@ -40,7 +40,7 @@ export function List<Item = TableRow>({
     return (
       <LongList
         // Another question or order begins at the top again.
-        key={`${long.rowsUrl}`}
+        key={long.rowsUrl}
         label={label}
         columns={columns}
         first={items}

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import type { CSSProperties, KeyboardEvent } from 'react';
+import type { KeyboardEvent } from 'react';
 import { CellView, LinkCell } from './CellView';
 import type { TableColumn, TableRow } from './rows';
 
@@ -14,7 +14,7 @@ export function ListRow({
   columns,
   index,
   reachable,
-  style,
+  height,
   onMove,
 }: {
   row: TableRow | undefined;
@@ -22,7 +22,8 @@ export function ListRow({
   index: number;
   /** Whether Tab comes to it. */
   reachable: boolean;
-  style?: CSSProperties;
+  /** Pixels of a row of a long list, of which not all are drawn. */
+  height?: number;
   /** Hears the keys that move between rows; answers whether it took one. */
   onMove: (key: string, index: number) => boolean;
 }) {
@@ -40,12 +41,12 @@ export function ListRow({
 
   return (
     <tr
-      aria-rowindex={index + 2}
+      aria-rowindex={height === undefined ? undefined : index + 2}
       data-index={index}
       data-href={href}
       data-open={row?.open ? '' : undefined}
       tabIndex={reachable ? 0 : -1}
-      style={style}
+      style={{ height }}
       onKeyDown={onKeyDown}
       onClick={(event) => {
         if (href && !(event.target as HTMLElement).closest('a, button, input')) router.push(href);
@@ -53,7 +54,12 @@ export function ListRow({
     >
       {row ? (
         columns.map(({ id, align, from }, place) => (
-          <td key={id} data-align={align} data-from={from} title={style && row.cells[id]?.text}>
+          <td
+            key={id}
+            data-align={align}
+            data-from={from}
+            title={height === undefined ? undefined : row.cells[id]?.text}
+          >
             {place === 0 && href ? (
               <LinkCell cell={row.cells[id]} href={href} name={row.name} />
             ) : (

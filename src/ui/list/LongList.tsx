@@ -124,7 +124,7 @@ export function LongList<Item>({
                   columns={shown}
                   index={index}
                   reachable={index === reachable}
-                  style={{ height: rowHeight }}
+                  height={rowHeight}
                   onMove={move}
                 />
               );
