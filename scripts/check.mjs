@@ -8,9 +8,9 @@ import { bin, ensureBuild, ensurePackages, filesBelow, isOnPath, must, say } fro
 const SLOWEST = 10;
 const UNIT_REPORT = 'test-results/unit.json';
 const STORY_REPORT = 'test-results/stories.json';
-/** Folders on which the counts over thousands of boards depend, and where it is kept that they held. */
+/** Folders on which the counts over thousands of boards depend, and where it is kept, with the sources, that they held. */
 const COUNTED = ['src/core/board', 'src/core/topology', 'src/core/findings', 'src/core/part', 'src/core/quantity'];
-const COUNTED_STAMP = '.next/zorvek-counted';
+const COUNTED_STAMP = 'scripts/counted.txt';
 
 const began = Date.now();
 await ensurePackages();
@@ -18,18 +18,21 @@ mkdirSync('test-results', { recursive: true });
 
 const outcomes = [];
 const counted = digestOf(COUNTED);
-const isCounted = !process.env.CI && existsSync(COUNTED_STAMP) && readFileSync(COUNTED_STAMP, 'utf8') === counted;
+const isCounted =
+  !process.env.CI && existsSync(COUNTED_STAMP) && readFileSync(COUNTED_STAMP, 'utf8').trim() === counted;
 if (isCounted) say('The counts over thousands of boards held for these sources; they are not made again.');
 
 const built = step('build', () => ensureBuild().then(() => ({ code: 0, text: '' })));
 await Promise.all([stories(), readings()]);
 
-if (outcomes.every(({ code }) => code === 0)) writeFileSync(COUNTED_STAMP, counted);
+if (outcomes.every(({ code }) => code === 0)) writeFileSync(COUNTED_STAMP, `${counted}\n`);
 printSlowest();
 const failed = outcomes.filter(({ code }) => code !== 0);
 for (const { name } of failed) say(`failed: ${name}`);
 say(`\n${outcomes.length} steps in ${seconds(began)} s`);
-say(`checks: ${outcomes.length - failed.length} passed, ${failed.length} failed`);
+const { passed, broken } = testTotals();
+say(`checks: ${outcomes.length - failed.length} of ${outcomes.length}`);
+say(`tests: ${passed} passed, ${broken} failed`);
 process.exit(failed.length === 0 ? 0 : 1);
 
 /** The lane of the browser. */
@@ -105,6 +108,16 @@ function storyTimes() {
     name: `e2e/${file}: ${title}`,
     seconds: tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0) / 1000,
   }));
+}
+
+/** Unit tests and stories together. */
+function testTotals() {
+  const unit = reportOf(UNIT_REPORT);
+  const { expected = 0, flaky = 0, unexpected = 0 } = reportOf(STORY_REPORT)?.stats ?? {};
+  return {
+    passed: (unit?.numPassedTests ?? 0) + expected + flaky,
+    broken: (unit?.numFailedTests ?? 0) + unexpected,
+  };
 }
 
 function reportOf(file) {
