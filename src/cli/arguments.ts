@@ -8,7 +8,9 @@ export interface CommandLine {
 
 /** Options of each command; every one takes a value. */
 const OPTIONS: Readonly<Record<string, readonly string[]>> = {
-  decode: ['kind', 'package'],
+  decode: ['kind', 'package', 'file'],
+  line: ['logged', 'file'],
+  session: ['every'],
   bands: [],
   discharge: ['readings', 'target'],
   analyse: [],

@@ -2,7 +2,9 @@ import { bandProblemText, decodeBands } from '../core/marking';
 import { UnusableInput, readArguments, type CommandLine } from './arguments';
 import { analyseFile, convertFile, probeFile, schematicFile } from './board';
 import { evaluateFolder } from './evaluate';
-import { decode, shown } from './decode';
+import { decode, decodeFile, shown } from './decode';
+import { line } from './line';
+import { session } from './session';
 import { discharge } from './discharge';
 
 interface Command {
@@ -17,9 +19,19 @@ const note = (text: string) => process.stderr.write(`${text}\n`);
 
 const COMMANDS: Readonly<Record<string, Command>> = {
   decode: {
-    usage: 'decode MARKING [--kind KIND] [--package PACKAGE]',
+    usage: 'decode MARKING [--kind KIND] [--package PACKAGE] · decode --file CASES.jsonl',
     message: 'Ranked readings of a marking, best first; confidences add up to at most 1. Ratings are in SI base units.',
-    run: (line) => decode(line, note),
+    run: (line) => (line.options.file === undefined ? decode(line, note) : decodeFile(line.options.file, note)),
+  },
+  line: {
+    usage: 'line "TEXT" [--logged "q1 nmos; t1 transformer"] · line --file CASES.jsonl',
+    message: 'What a bench line means, as records; or what was not understood, where, and what may have been meant.',
+    run: line,
+  },
+  session: {
+    usage: 'session FILE.txt [--every N]',
+    message: 'Bench lines of one unit in their order, with what the engine makes of the board after every N of them.',
+    run: session,
   },
   bands: {
     usage: 'bands COLOUR...',
@@ -85,7 +97,14 @@ function main(argv: readonly string[]): number {
       return 0;
     }
     const result = command.run(readArguments(name, rest));
-    process.stdout.write(command.isText ? String(result) : `${JSON.stringify(result)}\n`);
+    process.stdout.write(
+      command.isText
+        ? String(result)
+        : textOf(
+            result,
+            rest.some((word) => word.startsWith('--file')),
+          ),
+    );
     return 0;
   } catch (error) {
     if (!(error instanceof UnusableInput)) throw error;
@@ -93,5 +112,11 @@ function main(argv: readonly string[]): number {
     return 2;
   }
 }
+
+/** One answer a line for a file of cases, one document otherwise. */
+const textOf = (result: unknown, isFile: boolean): string =>
+  isFile && Array.isArray(result)
+    ? result.map((one) => `${JSON.stringify(one)}\n`).join('')
+    : `${JSON.stringify(result)}\n`;
 
 process.exitCode = main(process.argv.slice(2));

@@ -15,7 +15,7 @@ const context: BenchContext = {
 
 const read = (line: string) => {
   const understanding = understand(line, context);
-  return understanding.ok ? understanding.record : understanding.problem;
+  return understanding.ok ? understanding.records[0] : understanding.problem;
 };
 
 test.each(GRAMMAR.map(({ line }) => line))('the documented line “%s” is understood', (line) => {
@@ -42,6 +42,9 @@ describe('what a line means', () => {
     ${'c5 esr 40m datasheet'}                        | ${{ kind: 'value', ratings: [{ name: 'esr', value: 0.04, source: 'datasheet' }] }}
     ${'r12 measures 4k69'}                           | ${{ kind: 'measurement', ref: 'R12', test: 'resistor', values: { resistance: { value: 4690 } } }}
     ${'c5 measures 78u esr 0.4'}                     | ${{ kind: 'measurement', test: 'capacitor', values: { capacitance: { value: 78e-6 }, esr: { value: 0.4 } } }}
+    ${'c5 78u measured'}                             | ${{ kind: 'measurement', values: { capacitance: { value: 78e-6 } } }}
+    ${'c5 esr 40m measured'}                         | ${{ kind: 'measurement', values: { esr: { value: 0.04 } } }}
+    ${'r12 4k69 measured'}                           | ${{ kind: 'measurement', values: { resistance: { value: 4690 } } }}
     ${'q1 measures sd 0.51 ds OL gs ol'}             | ${{ kind: 'measurement', test: 'mosfet', values: { body: { value: 0.51 }, blocking: { value: Infinity }, gate: { value: Infinity } } }}
     ${'c5 reads 78u in-circuit'}                     | ${{ kind: 'measurement', inCircuit: true }}
     ${'vbus 212V @ 15s'}                             | ${{ kind: 'reading', store: 'VBUS', voltage: { value: 212, resolution: 1 }, elapsed: 15 }}
@@ -87,7 +90,7 @@ describe('what a line means', () => {
     ${'c30 unpopulated control'}                     | ${{ kind: 'part', fitments: ['unpopulated'], block: 'control' }}
     ${'r31 47k hand-added reworked'}                 | ${{ kind: 'part', fitments: ['hand-added', 'reworked'] }}
     ${'c7 leaked'}                                   | ${{ kind: 'part', damage: ['leaking'] }}
-    ${'u2 uc3843b so-8'}                             | ${{ kind: 'part', partKind: 'optocoupler', marking: 'UC3843B', package: 'SO-8' }}
+    ${'u2 uc3843b so-8'}                             | ${{ kind: 'part', partKind: 'ic', subtype: 'controller', marking: 'UC3843B', package: 'SO-8' }}
     ${'r9 marked 5m0'}                               | ${{ kind: 'part', marking: '5m0' }}
     ${'r9 marked 5M0'}                               | ${{ kind: 'part', marking: '5M0' }}
     ${'rp1 trimmer 10k'}                             | ${{ kind: 'part', partKind: 'potentiometer' }}
@@ -108,40 +111,37 @@ describe('what a line means', () => {
   });
 
   test.each`
-    line                     | problem               | names
-    ${''}                    | ${'empty'}            | ${'Type'}
-    ${'?'}                   | ${'empty'}            | ${'Type'}
-    ${'hello there'}         | ${'no-subject'}       | ${'“hello”'}
-    ${'q1'}                  | ${'nothing-said'}     | ${'Q1'}
-    ${'zz9 4k7'}             | ${'kind-unknown'}     | ${'ZZ9'}
-    ${'c5 blue'}             | ${'word-unknown'}     | ${'“blue”'}
-    ${'c5 78u measured'}     | ${'measure-instead'}  | ${'c5 measures'}
-    ${'c5 esr 40m measured'} | ${'measure-instead'}  | ${'ESR'}
-    ${'r12 4k69 measured'}   | ${'measure-instead'}  | ${'resistance'}
-    ${'r7 4k69 measured'}    | ${'measure-instead'}  | ${'resistance'}
-    ${'q1 vds high'}         | ${'value-unreadable'} | ${'“high”'}
-    ${'c5 measures soup'}    | ${'value-unreadable'} | ${'“soup”'}
-    ${'r99 measures 4k7'}    | ${'no-part'}          | ${'R99'}
-    ${'j1 measures 4k7'}     | ${'no-test'}          | ${'J1'}
-    ${'c99 12V @ 4s'}        | ${'no-store'}         | ${'C99'}
-    ${'vcc 12V @ 4s'}        | ${'no-store'}         | ${'VCC'}
-    ${'vbus high @ 4s'}      | ${'value-unreadable'} | ${'“high”'}
-    ${'vbus 12V @ soon'}     | ${'negative-time'}    | ${'“soon”'}
-    ${'store c9'}            | ${'value-unreadable'} | ${'c9'}
-    ${'power up'}            | ${'value-unreadable'} | ${'up'}
-    ${'soak'}                | ${'nothing-said'}     | ${'soak'}
-    ${'soak 40W @ later'}    | ${'negative-time'}    | ${'later'}
-    ${'c3 dated'}            | ${'value-unreadable'} | ${'dated'}
-    ${'store c9 82u bleed'}  | ${'value-unreadable'} | ${'bleed'}
-    ${'q1 marked'}           | ${'value-unreadable'} | ${'marked'}
-    ${'c20..c11 1u'}         | ${'bad-range'}        | ${'upwards'}
-    ${'c1..r5 1u'}           | ${'bad-range'}        | ${'same letters'}
-    ${'c1..c90 1u'}          | ${'bad-range'}        | ${'at most 60'}
-    ${'q2 like q9'}          | ${'nothing-to-copy'}  | ${'“Q9”'}
-    ${'settle r99 done'}     | ${'no-part'}          | ${'R99'}
-    ${'strike'}              | ${'no-subject'}       | ${'strike'}
-    ${'rename c5 r12'}       | ${'taken'}            | ${'R12'}
-    ${'claim'}               | ${'empty'}            | ${'Type'}
+    line                    | problem               | names
+    ${''}                   | ${'empty'}            | ${'Type'}
+    ${'?'}                  | ${'empty'}            | ${'Type'}
+    ${'hello there'}        | ${'no-subject'}       | ${'“hello”'}
+    ${'q1'}                 | ${'nothing-said'}     | ${'Q1'}
+    ${'zz9 4k7'}            | ${'kind-unknown'}     | ${'ZZ9'}
+    ${'c5 purring'}         | ${'word-unknown'}     | ${'“purring”'}
+    ${'r7 4k69 measured'}   | ${'measure-instead'}  | ${'resistance'}
+    ${'q1 vds high'}        | ${'value-unreadable'} | ${'“high”'}
+    ${'c5 measures soup'}   | ${'value-unreadable'} | ${'“soup”'}
+    ${'r99 measures 4k7'}   | ${'no-part'}          | ${'R99'}
+    ${'j1 measures 4k7'}    | ${'no-test'}          | ${'J1'}
+    ${'c99 12V @ 4s'}       | ${'no-store'}         | ${'C99'}
+    ${'vcc 12V @ 4s'}       | ${'no-store'}         | ${'VCC'}
+    ${'vbus high @ 4s'}     | ${'value-unreadable'} | ${'“high”'}
+    ${'vbus 12V @ soon'}    | ${'negative-time'}    | ${'“soon”'}
+    ${'store c9'}           | ${'value-unreadable'} | ${'c9'}
+    ${'power up'}           | ${'value-unreadable'} | ${'up'}
+    ${'soak'}               | ${'nothing-said'}     | ${'soak'}
+    ${'soak 40W @ later'}   | ${'negative-time'}    | ${'later'}
+    ${'c3 dated'}           | ${'value-unreadable'} | ${'dated'}
+    ${'store c9 82u bleed'} | ${'value-unreadable'} | ${'bleed'}
+    ${'q1 marked'}          | ${'value-unreadable'} | ${'marked'}
+    ${'c20..c11 1u'}        | ${'bad-range'}        | ${'upwards'}
+    ${'c1..r5 1u'}          | ${'bad-range'}        | ${'same letters'}
+    ${'c1..c90 1u'}         | ${'bad-range'}        | ${'at most 60'}
+    ${'q2 like q9'}         | ${'nothing-to-copy'}  | ${'“Q9”'}
+    ${'settle r99 done'}    | ${'no-part'}          | ${'R99'}
+    ${'strike'}             | ${'no-subject'}       | ${'strike'}
+    ${'rename c5 r12'}      | ${'taken'}            | ${'R12'}
+    ${'claim'}              | ${'empty'}            | ${'Type'}
   `('“$line” is refused: $problem', ({ line, problem, names }) => {
     const understanding = understand(line, context);
     expect(understanding.ok ? 'understood' : understanding.problem.kind).toBe(problem);
@@ -149,11 +149,11 @@ describe('what a line means', () => {
   });
 
   test.each`
-    line                  | word       | why
-    ${'c5 82u blue 400V'} | ${'blue'}  | ${'a word in the middle'}
-    ${'q1 vds high'}      | ${'high'}  | ${'a value'}
-    ${'hello there'}      | ${'hello'} | ${'the first word'}
-    ${'c5 82u  c9x blue'} | ${'c9x'}   | ${'the first of two'}
+    line             | word         | why
+    ${'c5 purring'}  | ${'purring'} | ${'behind the reference'}
+    ${'q1 vds high'} | ${'high'}    | ${'a value'}
+    ${'hello there'} | ${'hello'}   | ${'the first word'}
+    ${'c5  350'}     | ${'350'}     | ${'a number without its unit'}
   `('of “$line” the place of “$word” is given ($why)', ({ line, word }) => {
     const understanding = understand(line, context);
     const at = understanding.ok ? undefined : understanding.at;

@@ -78,7 +78,9 @@ function describePart(record: Extract<BenchRecord, { kind: 'part' }>): string {
       : `${[record.ref, ...others].length} parts, ${rangeWords([record.ref, ...others])}, are each ${withArticle(label)}${subtype}`;
   const facts = [
     subject,
+    ...(record.isAssumed ? ['by its letters'] : []),
     ...(record.like ? [`like ${record.like}`] : []),
+    ...(record.windings ? [`windings ${record.windings.map((pins) => pins.join('-')).join(', ')}`] : []),
     ...(record.package ? [/^[A-Z0-9]/.test(record.package) ? `in ${record.package}` : record.package] : []),
     ...ratingWords(record.ratings),
     ...(record.marking ? [`marked ${record.marking}`] : []),

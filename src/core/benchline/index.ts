@@ -5,14 +5,18 @@ export { partFromFields, type PartFields } from './partFromFields';
 export { benchProblemText } from './problemText';
 export {
   ISSUE_STATUSES,
+  joinedPairs,
+  windingPairs,
   type BenchContext,
   type BenchProblem,
   type BenchRecord,
+  type ContextPart,
+  type Correction,
   type PartSaying,
   type PinRelation,
   type IssueStatus,
   type TypedRating,
   type Understanding,
 } from './record';
-export { understand } from './understand';
+export { logged, understand } from './understand';
 export type { Note, NoteEvent } from './note';

@@ -6,7 +6,9 @@ import {
   type BlockName,
   type KindName,
 } from '../part';
-import { isJudged, markingAsTyped, takeValues, type Said } from './readPart';
+import { isJudged, markingAsTyped, readPart } from './readPart';
+import { written } from './spoken';
+import { tokensOf } from './tokens';
 import type { BenchContext, BenchProblem, BenchRecord } from './record';
 
 /** A part as a form describes it: each field has its own meaning, only the values are words. Blank fields say nothing. */
@@ -50,15 +52,21 @@ export function partFromFields(
   const case_ = fields.package === '' ? undefined : packageFromWord(fields.package);
   if (fields.package !== '' && !case_)
     return fail('package', { kind: 'value-unreadable', word: fields.package, expected: 'a case such as TO-220' });
-  const said: Said = { fitments: [], damage: [], ratings: [], describes: true };
-  const words = fields.values.split(/\s+/).filter((word) => word !== '');
-  const problem = takeValues(words, { ref, partKind, context, said });
-  if (problem) return fail('values', problem);
-  const judged = said.ratings.find((rating) => rating.source === 'measured' && isJudged(partKind, rating));
+  const words = written(tokensOf(fields.values));
+  const isMeasured = words.some(({ text }) => text.toLowerCase() === 'measured');
+  const read = readPart(words, { ref, kind: partKind, context });
+  if ('problem' in read) return fail('values', read.problem);
+  const [stray] = read.unplaced;
+  if (stray) return fail('values', { kind: 'word-unknown', word: stray.text, ref });
+  const { said } = read;
+  const ratings = isMeasured
+    ? said.ratings.map((rating) => ({ ...rating, source: 'measured' as const }))
+    : said.ratings;
+  const judged = isMeasured ? ratings.find((rating) => isJudged(partKind, rating)) : undefined;
   if (judged) return fail('values', { kind: 'measure-instead', ref, rating: judged.name });
   const damage = condition === '' ? undefined : damageFromWord(condition);
   const fitment = condition === '' ? undefined : fitmentFromWord(condition);
-  const { describes: _describes, ...facts } = said;
+  const facts = { ...said, ratings };
   const others = followers(ref, fields.count);
   return {
     ok: true,

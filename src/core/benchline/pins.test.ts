@@ -20,24 +20,25 @@ test.each([
   ['t1.1 ~ t1.2 0R8', { kind: 'join', relation: 'through', pins: ['T1.1', 'T1.2'], ohms: 0.8 }],
   ['d3.a ~ d3.k 0.52V', { kind: 'join', relation: 'through', pins: ['D3.A', 'D3.K'], drop: 0.52 }],
   ['d8.k - c3.+', { kind: 'join', relation: 'joined', pins: ['D8.K', 'C3.+'] }],
+  ['q1.s x t1.1 x t1.2', { kind: 'join', relation: 'separate', pins: ['Q1.S', 'T1.1', 'T1.2'] }],
   ['q1.d only', { kind: 'sweep', pin: 'Q1.D' }],
   ['t1 as forward', { kind: 'fix', ref: 'T1', as: 'forward' }],
   ['q1 as rectifier', { kind: 'fix', ref: 'Q1', as: 'rectifier' }],
 ])('“%s”', (line, record) => {
-  expect(understand(line, context)).toMatchObject({ ok: true, record });
+  expect(understand(line, context)).toMatchObject({ ok: true, records: [record] });
 });
 
 test.each([
   ['q1.x - t1.2', 'no-pin', 'its pins are G, D, S'],
-  ['q9.d - t1.2', 'no-part', 'Q9 is not logged yet'],
+  ['q9.1 - t1.2', 'no-part', 'Q9 is not logged yet'],
   ['q1.d - q1.d', 'same-pin', 'Q1.D cannot be probed against itself'],
   ['q1.d', 'nothing-said', 'Q1.D'],
   ['q1.d -', 'nothing-said', 'Q1.D'],
-  ['q1.d & t1.2', 'word-unknown', '“&”'],
+  ['q1.d t1.2', 'unclear', 'Do they beep, or not?'],
   ['t1.1 ~ t1.2 soup', 'value-unreadable', '“soup”: a resistance such as 0R22'],
   ['q1 as forward', 'value-unreadable', 'switch, rectifier, nothing'],
   ['q9 as switch', 'no-part', 'Q9'],
-  ['q1.s x t1.1 x t1.2', 'word-unknown', '“x”'],
+  ['q1-t1', 'unclear', 'Which pin of Q1, which of T1?'],
 ])('“%s” is not understood, and says why', (line, kind, message) => {
   const understood = understand(line, context);
   expect(understood).toMatchObject({ ok: false, problem: { kind } });

@@ -34,6 +34,10 @@ export function benchProblemText(problem: BenchProblem): string {
       return `“${problem.word}” is no pin of ${problem.ref}; its pins are ${problem.pins.join(', ')}.`;
     case 'same-pin':
       return `${problem.word} cannot be probed against itself; two different pins are expected.`;
+    case 'ac-range':
+      return `“${problem.word}” is an alternating voltage. A charged capacitor holds direct voltage, which an AC range hides: switch the meter to DC and read again.`;
+    case 'unclear':
+      return problem.question;
     case 'negative-time':
       return `“${problem.word}”: a time behind @ such as 15s or 1:30 is expected.`;
   }

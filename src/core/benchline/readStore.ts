@@ -14,15 +14,43 @@ const ROLE_WORDS: Readonly<Record<string, StoreRole>> = {
   battery: 'battery',
 };
 
+const BLEED = /^(?:bleed|bleeder|bleeders|entladewiderstand|ableitwiderstand|décharge)$/i;
+
+/** The path that bleeds a store: one resistor, several in series or parallel, or none. */
+function readBleed(words: readonly string[]): {
+  readonly bleed: number | undefined;
+  readonly isNone: boolean;
+  readonly used: number;
+} {
+  const [first = '', second = ''] = words;
+  if (/^(?:none|no|nothing|keiner|aucun)$/i.test(first)) return { bleed: undefined, isNone: true, used: 1 };
+  const counted = /^(\d)[x×](.*)$/i.exec(first);
+  const count = Number(counted?.[1] ?? 1);
+  const isApart = counted?.[2] === '';
+  // A path of milliohms bleeds nothing: a small m is mega here.
+  const text = (counted ? (isApart ? second : (counted[2] ?? '')) : first).replace(/^(\d*\.?\d+)m(\d*)$/, '$1M$2');
+  const parsed = parseQuantity(text, 'ohm');
+  let used = isApart ? 2 : 1;
+  if (/^in$/i.test(words[used] ?? '')) used += 1;
+  const isSeries = /^(?:series|serie|série)$/i.test(words[used] ?? '');
+  const isParallel = /^(?:parallel|parallèle)$/i.test(words[used] ?? '');
+  if (isSeries || isParallel) used += 1;
+  else if (/^in$/i.test(words[used - 1] ?? '')) used -= 1;
+  // Several that nobody says how they lie are not added up.
+  const factor = count === 1 ? 1 : isSeries ? count : isParallel ? 1 / count : undefined;
+  return { bleed: parsed.ok && factor !== undefined ? parsed.quantity.value * factor : undefined, isNone: false, used };
+}
+
 /** A store as typed: `c3 82u 400V bleed 470k`, `vbus 2 x 470u 200V series`, `bat1 battery 36V`. */
 export function readStore(words: readonly string[]): BenchRecord | { readonly problem: BenchProblem } {
   const [name, ...rest] = words;
   if (!name || !/^[a-z][a-z0-9]{0,7}$/i.test(name)) return { problem: { kind: 'no-subject', word: name ?? 'store' } };
-  const bleedAt = rest.findIndex((word) => word.toLowerCase() === 'bleed');
+  const bleedAt = rest.findIndex((word) => BLEED.test(word));
+  const path = bleedAt < 0 ? undefined : readBleed(rest.slice(bleedAt + 1));
   const bleedText = bleedAt >= 0 ? rest[bleedAt + 1] : undefined;
-  const said = bleedAt >= 0 ? [...rest.slice(0, bleedAt), ...rest.slice(bleedAt + 2)] : rest;
-  const bleed = bleedText === undefined ? undefined : parseQuantity(bleedText, 'ohm');
-  if (bleedAt >= 0 && !bleed?.ok)
+  const said = path ? [...rest.slice(0, bleedAt), ...rest.slice(bleedAt + 1 + path.used)] : rest;
+  const bleed = path?.bleed;
+  if (path && bleed === undefined && !path.isNone)
     return { problem: { kind: 'value-unreadable', word: bleedText ?? 'bleed', expected: 'a resistance such as 470k' } };
   const role = said.map((word) => ROLE_WORDS[word.toLowerCase()]).find((found) => found !== undefined);
   const values = said.filter((word) => ROLE_WORDS[word.toLowerCase()] === undefined);
@@ -30,7 +58,7 @@ export function readStore(words: readonly string[]): BenchRecord | { readonly pr
     kind: 'store' as const,
     name: name.toUpperCase(),
     ...(role ? { role } : {}),
-    ...(bleed?.ok ? { bleed: bleed.quantity.value } : {}),
+    ...(bleed === undefined ? {} : { bleed }),
   };
   const ratedVoltage = values.map(volts).find((found) => found !== undefined)?.value;
   if (role === 'battery' && values.every((word) => volts(word)))

@@ -30,6 +30,8 @@ export interface PartSaying {
   readonly fitments: readonly FitmentName[];
   readonly damage: readonly string[];
   readonly ratings: readonly TypedRating[];
+  /** Pins of each winding, as they were said of a transformer or a choke. */
+  readonly windings?: readonly (readonly string[])[];
 }
 
 /** What one bench line means. */
@@ -41,6 +43,8 @@ export type BenchRecord =
       readonly others?: readonly string[];
       /** The part that this one is like. */
       readonly like?: string;
+      /** Nobody described it: a pin of it was named, and its letters and pins tell what it must be. */
+      readonly isAssumed?: true;
     })
   | { readonly kind: 'value'; readonly ref: string; readonly ratings: readonly TypedRating[] }
   | {
@@ -86,7 +90,7 @@ export type BenchRecord =
   | {
       readonly kind: 'join';
       readonly relation: PinRelation;
-      /** Two pins or more, each joined to the next: `Q1.D`. */
+      /** Two pins or more, such as `Q1.D`: each joined to the next, or every two of them separate. */
       readonly pins: readonly string[];
       /** What the meter read between them, in ohm. */
       readonly ohms?: number;
@@ -115,21 +119,81 @@ export type BenchProblem =
   | { readonly kind: 'nothing-to-copy'; readonly word: string }
   | { readonly kind: 'taken'; readonly ref: string }
   | { readonly kind: 'no-pin'; readonly word: string; readonly ref: string; readonly pins: readonly string[] }
-  | { readonly kind: 'same-pin'; readonly word: string };
+  | { readonly kind: 'same-pin'; readonly word: string }
+  | { readonly kind: 'ac-range'; readonly word: string }
+  /** Said so that two things may be meant, or one is missing: it is asked, nothing is guessed. */
+  | {
+      readonly kind: 'unclear';
+      readonly word: string;
+      readonly question: string;
+      /** Lines that may have been meant. */
+      readonly maybe: readonly string[];
+    };
+
+/** A word that was read as another one. */
+export interface Correction {
+  readonly typed: string;
+  readonly read: string;
+}
 
 export type Understanding =
-  | { readonly ok: true; readonly record: BenchRecord; /** The record in plain words. */ readonly message: string }
+  | {
+      readonly ok: true;
+      readonly records: readonly BenchRecord[];
+      /** The records in plain words. */
+      readonly message: string;
+      readonly corrected: readonly Correction[];
+      /** Words that could not be placed; they are kept as a note on the part. */
+      readonly unplaced: readonly string[];
+    }
   | {
       readonly ok: false;
       readonly problem: BenchProblem;
       /** Where in the line the word stands that was not understood, counted from 0. */
       readonly at?: { readonly start: number; readonly end: number };
+      /** Up to three lines that may have been meant. */
+      readonly maybe: readonly string[];
+      /** What was sure, and may be recorded while the rest is asked. */
+      readonly kept: readonly BenchRecord[];
     };
 
-/** What the line may refer to on this donor. References upper case. */
+/** A part that is logged, as far as a line may depend on it. */
+export interface ContextPart {
+  /** Upper case. */
+  readonly ref: string;
+  readonly kind: KindName;
+  readonly subtype?: string;
+  readonly package?: string;
+  readonly marking?: string;
+  readonly ratings?: Readonly<Partial<Record<RatingName, number>>>;
+  /** Names of its pins to which something is joined. */
+  readonly joined?: readonly string[];
+}
+
+/** What the line may refer to on this donor. */
 export interface BenchContext {
-  readonly parts: readonly { readonly ref: string; readonly kind: KindName }[];
+  /** In the order in which they were logged, the latest last. */
+  readonly parts: readonly ContextPart[];
   readonly stores: readonly string[];
   /** Numbers of the types that the shop knows, upper case, sorted. */
   readonly types?: readonly string[] | undefined;
+}
+
+/** The pairs of pins that a record states: each joined to the next; kept apart, every two of them. */
+export function joinedPairs({
+  relation,
+  pins,
+}: Pick<Extract<BenchRecord, { kind: 'join' }>, 'relation' | 'pins'>): (readonly [string, string])[] {
+  if (relation !== 'separate') return pins.slice(1).map((pin, index) => [pins[index] ?? '', pin] as const);
+  return pins.flatMap((pin, index) => pins.slice(index + 1).map((other) => [pin, other] as const));
+}
+
+/** Pins of a part that are the ends of one winding, as they were said: a reading between them goes through it. */
+export function windingPairs({
+  ref,
+  windings = [],
+}: Extract<BenchRecord, { kind: 'part' }>): (readonly [string, string])[] {
+  return windings.flatMap((pins) =>
+    pins.slice(1).map((pin, index) => [`${ref}.${pins[index] ?? ''}`, `${ref}.${pin}`] as const),
+  );
 }

@@ -1,5 +1,5 @@
 import { benchProblemText, describeRecord, understand, type BenchContext, type BenchRecord } from '.';
-import { readReferences } from './readReferences';
+import { readReferences } from './references';
 
 const context: BenchContext = {
   parts: [
@@ -79,5 +79,5 @@ test.each`
   ${'settle rp1'}              | ${'settled'}
   ${'SETTLED RP1 done'}        | ${'settled'}
 `('“$line” makes it $status', ({ line, status }) => {
-  expect(understand(line, context)).toMatchObject({ ok: true, record: { kind: 'status', ref: 'RP1', status } });
+  expect(understand(line, context)).toMatchObject({ ok: true, records: [{ kind: 'status', ref: 'RP1', status }] });
 });

@@ -1,19 +1,39 @@
 import { fixableAs, isBoardKind } from '../board';
-import type { KindName } from '../part';
-import { parseQuantity } from '../quantity';
+import { kindRule, ratingFromWord, RATINGS, type KindName } from '../part';
 import { describeRecord } from './describeRecord';
-import { readMeasurement } from './readMeasurement';
-import { readPart } from './readPart';
-import { readPins } from './readPins';
-import { isReference, readReferences } from './readReferences';
+import { isPreferred } from '../marking';
+import { readJoin } from './readJoin';
+import { isFieldWord, namesReading, readMeasurement } from './readMeasurement';
+import { isJudged, partRecord, readPart, type Question } from './readPart';
+import { readReadings } from './readReadings';
+import { isPrefix, isReference, kindsOfReference, leadingReferences, readReferences } from './references';
 import { readSoak } from './readSoak';
 import { readStore } from './readStore';
-import type { BenchContext, BenchProblem, BenchRecord, IssueStatus, Understanding } from './record';
-import { volts } from './volts';
+import type {
+  BenchContext,
+  BenchProblem,
+  BenchRecord,
+  ContextPart,
+  Correction,
+  IssueStatus,
+  Understanding,
+} from './record';
+import { written } from './spoken';
+import { tokensOf, type Token } from './tokens';
+import { shorthandOf, valueOf } from './values';
+import { meaningsOf, mended } from './vocabulary';
 
-type Outcome = BenchRecord | { readonly problem: BenchProblem };
+/** What one statement of a line comes to. */
+type Outcome =
+  | {
+      readonly records: readonly BenchRecord[];
+      readonly corrected?: readonly Correction[];
+      readonly unplaced?: readonly Token[];
+      /** The part that words without a place are about. */
+      readonly about?: string;
+    }
+  | { readonly problem: BenchProblem; readonly kept?: readonly BenchRecord[] };
 
-const MEASURES = ['measures', 'measured', 'reads'];
 /** Words that move a claim or a question on, with how it then stands. */
 const STANDING_WORDS: Readonly<Record<string, IssueStatus>> = {
   support: 'supported',
@@ -22,57 +42,313 @@ const STANDING_WORDS: Readonly<Record<string, IssueStatus>> = {
   settle: 'settled',
   settled: 'settled',
 };
+const DELETE_WORDS = ['delete', 'strike', 'remove'];
+const LEAD_IN =
+  /^(?:(\?|#|!)|(note|remark|nb|notiz|remarque)\b(?:\s+(?:that|dass|que)\b)?\s*:?|(question|ask|frage)\b\s*:?|(claim)\b\s*:?)\s*(.*)$/i;
+const POWER_OFF =
+  /^(?:unplugged|unplug(?: it)?|plug(?:ged)? out|power(?:ed)? (?:is )?(?:off|away)|mains off|switched off|off the mains|ausgesteckt|stecker gezogen|débranché)$/i;
+const POWER_ON =
+  /^(?:plugged in|plug in|power(?:ed)? (?:is )?(?:on|applied)|mains on|switched on|eingesteckt|branché)$/i;
+const OR_WORDS = /^(?:or|ou|oder)$/i;
+const COPY_WORDS = /^(?:like|as|same|ditto|dito|idem)$/i;
+/** More words than this that say nothing, and more than half as many again as say something: it is prose. */
+const MOST_UNPLACED = 3;
 
 /**
- * Reads one bench line: a part (`q1 nmos to-220 marked 12N65`), a range (`c11..c20 1000u 16V
- * polymer secondary`), a copy (`q2 like q1`), a value (`q1 vds 650V datasheet`), a measurement
- * (`r12 measures 4k69`), a reading of a store (`vbus 212V @ 15s`), a store (`store c3 82u 400V
- * bleed 470k`), a claim (`claim rv1 sets the current limit`), a note (`# glue under T1`) or a
- * question (`? who made U1`). It records nothing; it says what it understood, or the first word
- * it did not and where that stands.
+ * Reads one bench line as a person types it: parts, ranges and copies, values, measurements, readings of stores, stores,
+ * what the meter says between pins, notes, questions and claims; several with commas or semicolons. It records nothing;
+ * it says what it understood, what it corrected and could not place, or what must be asked. What may mean two things is
+ * asked, never guessed.
  */
 export function understand(line: string, context: BenchContext): Understanding {
-  const outcome = read(line.trim(), context);
-  if (!('problem' in outcome)) return { ok: true, record: outcome, message: describeRecord(outcome) };
-  const at = placeOf(line, outcome.problem);
-  return { ok: false, problem: outcome.problem, ...(at ? { at } : {}) };
+  const trimmed = line.trim();
+  const whole = readWhole(trimmed, context);
+  const outcomes = whole ? [whole] : readStatements(line, context);
+  const failed = outcomes.find((outcome) => 'problem' in outcome);
+  if (failed && 'problem' in failed) {
+    const at = placeOf(line, failed.problem);
+    return {
+      ok: false,
+      problem: failed.problem,
+      ...(at ? { at } : {}),
+      maybe: maybeMeant(trimmed, failed.problem),
+      kept: outcomes.flatMap((outcome) => ('problem' in outcome ? (outcome.kept ?? []) : outcome.records)),
+    };
+  }
+  const read = outcomes.flatMap((outcome) => ('problem' in outcome ? [] : [outcome]));
+  const records = read.flatMap((outcome) => [...outcome.records, ...remarkOf(line, outcome)]);
+  return {
+    ok: true,
+    records,
+    message: records.map(describeRecord).join('; '),
+    corrected: read.flatMap(({ corrected = [] }) => corrected),
+    unplaced: read.flatMap(({ unplaced = [] }) => unplaced.map(({ text }) => text)),
+  };
+}
+
+/** What could not be placed is kept as a note on the part, as it was typed. */
+function remarkOf(
+  line: string,
+  { unplaced = [], about }: Extract<Outcome, { records: readonly BenchRecord[] }>,
+): BenchRecord[] {
+  const [first] = unplaced;
+  const last = unplaced.at(-1);
+  if (!first || !last || about === undefined) return [];
+  const text = line.slice(first.start, last.end).replace(/[,;]\s*$/, '');
+  return text === '' ? [] : [{ kind: 'note', text, question: false, ref: about }];
 }
 
 function placeOf(line: string, problem: BenchProblem): { start: number; end: number } | undefined {
   const word = 'word' in problem ? problem.word : 'name' in problem ? problem.name : undefined;
   if (!word) return undefined;
-  const pattern = new RegExp(`(?:^|\\s)(${word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')})(?=\\s|$)`, 'i');
+  const pattern = new RegExp(`(?:^|[\\s.(])(${word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')})(?=[\\s,;:.)]|$)`, 'i');
   const match = pattern.exec(line);
   if (!match) return undefined;
   const start = match.index + match[0].length - (match[1]?.length ?? 0);
   return { start, end: start + (match[1]?.length ?? 0) };
 }
 
-function read(line: string, context: BenchContext): Outcome {
-  if (line === '') return { problem: { kind: 'empty' } };
-  const note = /^(\?|#|note\b|ask\b|claim\b|!)\s*(.*)$/i.exec(line);
-  if (note) return readNote(note[1]?.toLowerCase() ?? '', note[2] ?? '', context);
-  const pins = readPins(line, context);
-  if (pins) return pins;
-  const [first = '', ...rest] = line.split(/\s+/);
-  const verb = readVerb(first.toLowerCase(), rest, context);
-  if (verb) return verb;
+/** Lines that may have been meant by one that is not understood; the last keeps it as a note. */
+function maybeMeant(line: string, problem: BenchProblem): string[] {
+  if (problem.kind === 'empty' && line === '') return [];
+  const own =
+    problem.kind === 'unclear'
+      ? problem.maybe
+      : problem.kind === 'no-store'
+        ? [`store ${problem.name.toLowerCase()} `]
+        : problem.kind === 'no-part' || problem.kind === 'kind-unknown'
+          ? kindsOfReference(problem.ref)
+              .slice(0, 2)
+              .map(([kind]) => `${problem.ref.toLowerCase()} ${kindRule(kind).words[0] ?? kind}`)
+          : problem.kind === 'no-pin'
+            ? problem.pins
+                .slice(0, 2)
+                .map((pin) =>
+                  line.replace(
+                    new RegExp(`(${problem.ref}[.\\s]*(?:pin\\s*)?)${escaped(problem.word)}`, 'i'),
+                    `$1${pin}`,
+                  ),
+                )
+            : [];
+  return [...new Set(own.filter((one) => one.toLowerCase() !== line.toLowerCase()))]
+    .slice(0, 2)
+    .concat(/^[#?!]/.test(line) ? [] : [`# ${line}`]);
+}
 
-  const subject = first.toUpperCase();
-  const isStore = context.stores.includes(subject);
-  const refs = readReferences(first);
-  if (refs && 'problem' in refs) return refs;
-  const mentionsTime = rest.some((word) => word.includes('@'));
-  if (!refs && !isStore)
-    return { problem: mentionsTime ? { kind: 'no-store', name: subject } : { kind: 'no-subject', word: first } };
-  if (mentionsTime || (isStore && rest.length === 1 && volts(rest[0] ?? '')))
-    return readReading(subject, rest, isStore);
-  if (rest.length === 0) return { problem: { kind: 'nothing-said', ref: subject } };
-  const known = kindOf(refs?.[0] ?? subject, context);
-  if (MEASURES.includes(rest[0]?.toLowerCase() ?? ''))
-    return known ? readMeasurement(subject, known, rest.slice(1)) : { problem: { kind: 'no-part', ref: subject } };
-  if (rest[0]?.toLowerCase() === 'as') return readFixed(subject, known, rest[1] ?? '');
-  return readPart(refs ?? [subject], known, rest, context);
+const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+/** Lines that are one thing as a whole: notes, power, and those that begin with what to do. */
+function readWhole(line: string, context: BenchContext): Outcome | undefined {
+  if (line === '') return { problem: { kind: 'empty' } };
+  const lead = LEAD_IN.exec(line);
+  if (lead) {
+    const sign = lead[1] ?? (lead[2] ? '#' : lead[3] ? '?' : '!');
+    return one(readNote(sign, lead[5] ?? '', context));
+  }
+  if (POWER_OFF.test(line)) return { records: [{ kind: 'power', applied: false }] };
+  if (POWER_ON.test(line)) return { records: [{ kind: 'power', applied: true }] };
+  const [first = '', ...rest] = line.split(/\s+/);
+  const verb = readVerb(first.toLowerCase(), rest, line, context);
+  return verb && one(verb);
+}
+
+const one = (read: BenchRecord | { readonly problem: BenchProblem }): Outcome =>
+  'problem' in read ? read : { records: [read] };
+
+/** Lines that begin with what to do: store, soak, power, settle, delete, rename. */
+function readVerb(
+  verb: string,
+  rest: readonly string[],
+  line: string,
+  context: BenchContext,
+): BenchRecord | { readonly problem: BenchProblem } | undefined {
+  const status = STANDING_WORDS[verb];
+  if (verb === 'store')
+    return readStore(
+      written(tokensOf(line))
+        .slice(1)
+        .map(({ text }) => text),
+    );
+  if (verb === 'soak') return readSoak(rest);
+  if (verb === 'power')
+    return { problem: { kind: 'value-unreadable', word: rest[0] ?? 'power', expected: '“on” or “off”' } };
+  const isDelete = DELETE_WORDS.includes(verb);
+  if (!status && !isDelete && verb !== 'rename') return undefined;
+  const ref = (rest[0] ?? '').toUpperCase();
+  if (!isReference(ref)) return { problem: { kind: 'no-subject', word: rest[0] ?? verb } };
+  if (!partOf(ref, context)) return { problem: { kind: 'no-part', ref } };
+  if (status) return { kind: 'status', ref, status, because: rest.slice(1).join(' ') };
+  if (isDelete) return { kind: 'delete', ref };
+  const to = (rest[1]?.toLowerCase() === 'to' ? rest[2] : rest[1])?.toUpperCase() ?? '';
+  if (!isReference(to)) return { problem: { kind: 'no-subject', word: to || 'rename' } };
+  return partOf(to, context) ? { problem: { kind: 'taken', ref: to } } : { kind: 'rename', ref, to };
+}
+
+/** A note, a question or a claim; it is about a part when it begins with one that is logged. */
+function readNote(sign: string, text: string, context: BenchContext): BenchRecord | { readonly problem: BenchProblem } {
+  if (text === '') return { problem: { kind: 'empty' } };
+  const [first = '', ...words] = text.split(/\s+/);
+  const ref = first.toUpperCase().replace(/[:,]$/, '');
+  const about = isReference(ref) && partOf(ref, context) && words.length > 0 ? { ref } : {};
+  const saying = 'ref' in about ? words.join(' ') : text;
+  if (sign === '!') return { kind: 'claim', text: saying, ...about };
+  return { kind: 'note', text: saying, question: sign === '?', ...about };
+}
+
+const partOf = (ref: string, { parts }: BenchContext): ContextPart | undefined =>
+  parts.find((part) => part.ref === ref);
+
+/** The statements of a line in their order; one may speak of parts that an earlier one logs. */
+function readStatements(line: string, context: BenchContext): Outcome[] {
+  const outcomes: Outcome[] = [];
+  let known = context;
+  for (const { text, offset } of statementsOf(line)) {
+    const outcome = readStatement(written(tokensOf(text, offset)), known);
+    outcomes.push(outcome);
+    if ('records' in outcome) known = { ...known, parts: [...known.parts, ...logged(outcome.records, known)] };
+  }
+  return outcomes;
+}
+
+/** Parts that records log, as later statements may speak of them. */
+export function logged(records: readonly BenchRecord[], { parts }: BenchContext): ContextPart[] {
+  return records.flatMap((record) =>
+    record.kind !== 'part'
+      ? []
+      : [record.ref, ...(record.others ?? [])]
+          .filter((ref) => !parts.some((part) => part.ref === ref))
+          .map((ref) => ({
+            ref,
+            kind: record.partKind,
+            ...(record.subtype ? { subtype: record.subtype } : {}),
+            ...(record.package ? { package: record.package } : {}),
+            ...(record.marking ? { marking: record.marking } : {}),
+            ratings: Object.fromEntries(record.ratings.map(({ name, value }) => [name, value])),
+          })),
+  );
+}
+
+/** References and their pins, and what joins them, and nothing else. */
+const isOnlyNames = (text: string) =>
+  text
+    .split(/[\s,&]+/)
+    .filter((word) => word !== '')
+    .every(
+      (word) =>
+        /^(?:and|und|et|to|\.\.+|[-–+])$/i.test(word) ||
+        isPrefix(/^([a-z]{1,4})\d{1,4}[a-z]?(?:\.[a-z0-9]+|\.?[+-]|(?:\.\.|-).+)?$/i.exec(word)?.[1] ?? ''),
+    );
+const beginsWithName = (text: string) => isPrefix(/^\s*([a-z]{1,4})\d{1,4}[a-z]?(?:[.\s,+-]|$)/i.exec(text)?.[1] ?? '');
+
+/** Semicolons part statements; so do commas, and “and”, before a reference when something was said before them. */
+function statementsOf(line: string): { text: string; offset: number }[] {
+  const found: { text: string; offset: number }[] = [];
+  let from = 0;
+  for (const match of line.matchAll(/;|,(?=\s|[a-z])|\s(?:and|und|et)\s|$/gi)) {
+    const at = match.index;
+    const before = line.slice(from, at);
+    const after = line.slice(at + match[0].length);
+    const isEnd = at === line.length;
+    const isWord = /\w/.test(match[0]);
+    const parts =
+      isEnd ||
+      match[0] === ';' ||
+      (!isOnlyNames(before) &&
+        beginsWithName(after) &&
+        (!isWord || /\s[.\d]/.test(before)) &&
+        !isSentenceOfPins(before));
+    if (!parts) continue;
+    if (before.trim() !== '') found.push({ text: before, offset: from });
+    from = at + match[0].length;
+  }
+  return found.length === 0 ? [{ text: line, offset: 0 }] : found;
+}
+
+/** “J2 minus, BR1 minus …”: a pin in words before a comma does not end what is said. */
+const isSentenceOfPins = (text: string) =>
+  /^\s*[a-z]{1,4}\d{1,4}\s+[a-z+-]+\s*$/i.test(text) &&
+  !/\d\s*$/.test(text) &&
+  !meaningsOf(text.trim().split(/\s+/).slice(1).join(' ')).some(({ as }) => as !== 'filler');
+
+function readStatement(tokens: readonly Token[], context: BenchContext): Outcome {
+  const [first] = tokens;
+  if (!first) return { problem: { kind: 'empty' } };
+  const join = readJoin(tokens, context);
+  if (join && 'problem' in join) return join;
+  if (join && join.unplaced.length <= MOST_UNPLACED) {
+    const [record] = join.records.filter(({ kind }) => kind === 'join');
+    const about = record?.kind === 'join' ? record.pins[0]?.split('.')[0] : undefined;
+    return { records: join.records, unplaced: join.unplaced, ...(about ? { about } : {}) };
+  }
+  const subject = first.text.toUpperCase();
+  if (context.stores.includes(subject) && !isReference(subject))
+    return readStoreLine(subject, tokens.slice(1), undefined, context);
+  const leading = leadingReferences(tokens) ?? trailingReferences(tokens) ?? behindKind(tokens);
+  if (!leading) {
+    const isReading = tokens.some(({ text }) => text.includes('@'));
+    return { problem: isReading ? { kind: 'no-store', name: subject } : { kind: 'no-subject', word: first.text } };
+  }
+  if ('problem' in leading) return leading;
+  return readOfParts(leading.refs, leading.rest, context);
+}
+
+/** `3x 10k r14 r15 r16`: what is said first, and whose it is behind it. */
+function trailingReferences(tokens: readonly Token[]): { refs: string[]; rest: Token[] } | undefined {
+  let from = tokens.length;
+  const refs: string[] = [];
+  while (from > 0) {
+    const named = readReferences(tokens[from - 1]?.text ?? '');
+    if (!named || 'problem' in named) break;
+    refs.unshift(...named);
+    from -= 1;
+  }
+  const rest = tokens.slice(0, from);
+  const isCount =
+    /^\d{1,2}\s*x$|^x\d{1,2}$/i.test(rest[0]?.text ?? '') ||
+    rest.every(({ text }) => valueOf(text) ?? (meaningsOf(text).length > 0 || /^\d/.test(text)));
+  return refs.length > 0 && rest.length > 0 && rest.length <= 4 && isCount ? { refs, rest } : undefined;
+}
+
+/** `bridge BR1 kbp206`, `the capacitor C5 is bulged`: the kind stands before the reference. */
+function behindKind(tokens: readonly Token[]): { refs: string[]; rest: Token[] } | undefined {
+  const at = tokens.findIndex(({ text }) => isReference(text));
+  const before = tokens.slice(0, at);
+  const ref = tokens[at]?.text.toUpperCase();
+  if (at < 1 || at > 3 || ref === undefined || kindsOfReference(ref).length === 0) return undefined;
+  const isKind = before.some(({ text }) => meaningsOf(text).some(({ as }) => as === 'kind'));
+  const isOnly = before.every(({ text }) => meaningsOf(text).length > 0);
+  return isKind && isOnly ? { refs: [ref], rest: [...tokens.slice(at + 1), ...before] } : undefined;
+}
+
+const isMeasureWord = (word: string | undefined) => {
+  const key = word ?? '';
+  if (meaningsOf(key).some(({ as }) => as === 'measures')) return true;
+  const meant = meaningsOf(key).length === 0 ? mended(key) : undefined;
+  return meant !== undefined && meaningsOf(meant).some(({ as }) => as === 'measures');
+};
+
+/** What is said of the parts that a statement begins with. */
+function readOfParts(refs: readonly string[], rest: readonly Token[], context: BenchContext): Outcome {
+  const [ref = ''] = refs;
+  const known = partOf(ref, context);
+  const [next, after] = rest;
+  if (!next) return { problem: { kind: 'nothing-said', ref } };
+  if (OR_WORDS.test(next.text) && isReference(after?.text ?? ''))
+    return {
+      problem: {
+        kind: 'unclear',
+        word: next.text,
+        question: `Which part is it, ${ref} or ${after?.text.toUpperCase() ?? ''}?`,
+        maybe: [],
+      },
+    };
+  if (next.text.toLowerCase() === 'as' && after && !isReference(after.text) && rest.length === 2)
+    return readFixed(ref, known?.kind, after.text);
+  const store = readStoreLine(ref, rest, known, context, refs.length);
+  if (store.taken) return store.taken;
+  const measured = readMeasured(refs, rest, context);
+  if (measured) return measured;
+  return readDescription(refs, rest, context);
 }
 
 /** `t1 as forward`, `q3 as rectifier`: a person goes before the evidence. */
@@ -80,58 +356,297 @@ function readFixed(ref: string, kind: KindName | undefined, word: string): Outco
   if (!kind) return { problem: { kind: 'no-part', ref } };
   const open = isBoardKind(kind) ? fixableAs(kind) : [];
   const as = open.find((entry) => entry === word.toLowerCase());
-  return as ? { kind: 'fix', ref, as } : { problem: { kind: 'value-unreadable', word, expected: open.join(', ') } };
+  return as
+    ? { records: [{ kind: 'fix', ref, as }] }
+    : { problem: { kind: 'value-unreadable', word, expected: open.join(', ') } };
 }
 
-const kindOf = (ref: string, { parts }: BenchContext): KindName | undefined =>
-  parts.find((part) => part.ref === ref)?.kind;
-
-const DELETE_WORDS = ['delete', 'strike', 'remove'];
-
-/** Lines that begin with what to do: store, soak, power, settle, delete, rename. */
-function readVerb(verb: string, rest: readonly string[], context: BenchContext): Outcome | undefined {
-  const status = STANDING_WORDS[verb];
-  if (verb === 'store') return readStore(rest);
-  if (verb === 'soak') return readSoak(rest);
-  if (verb === 'power') return readPower(rest[0]);
-  const isDelete = DELETE_WORDS.includes(verb);
-  if (!status && !isDelete && verb !== 'rename') return undefined;
-  const ref = (rest[0] ?? '').toUpperCase();
-  if (!isReference(ref)) return { problem: { kind: 'no-subject', word: rest[0] ?? verb } };
-  if (!kindOf(ref, context)) return { problem: { kind: 'no-part', ref } };
-  if (status) return { kind: 'status', ref, status, because: rest.slice(1).join(' ') };
-  if (isDelete) return { kind: 'delete', ref };
-  const to = (rest[1]?.toLowerCase() === 'to' ? rest[2] : rest[1])?.toUpperCase() ?? '';
-  if (!isReference(to)) return { problem: { kind: 'no-subject', word: to || 'rename' } };
-  return kindOf(to, context) ? { problem: { kind: 'taken', ref: to } } : { kind: 'rename', ref, to };
+/** Voltages of what stores charge. A capacitor that is no store yet needs a time, or a word that says it was read. */
+function readStoreLine(
+  name: string,
+  rest: readonly Token[],
+  known: ContextPart | undefined,
+  context: BenchContext,
+): Outcome;
+function readStoreLine(
+  name: string,
+  rest: readonly Token[],
+  known: ContextPart | undefined,
+  context: BenchContext,
+  count: number,
+): { taken?: Outcome };
+function readStoreLine(
+  name: string,
+  rest: readonly Token[],
+  known: ContextPart | undefined,
+  context: BenchContext,
+  count?: number,
+): Outcome | { taken?: Outcome } {
+  const isStore = context.stores.includes(name);
+  const read = readReadings(name, rest);
+  if (count === undefined) {
+    if (!read)
+      return { problem: { kind: 'value-unreadable', word: rest[0]?.text ?? name, expected: 'a voltage such as 212V' } };
+    return 'problem' in read ? read : { records: read.records };
+  }
+  if (count !== 1) return {};
+  const isTimed = rest.some(({ text }) => text.includes('@'));
+  const mayStore = isStore || known?.kind === 'capacitor';
+  if (!mayStore) return isTimed && read ? { taken: { problem: { kind: 'no-store', name } } } : {};
+  if (!read) return {};
+  const isReadWord = rest.some(
+    ({ text }) => isMeasureWord(text) || /^(?:holds|holding|still|charged|now|hält)$/i.test(text),
+  );
+  const isOnlyVolts = 'records' in read && read.unplaced.length === 0;
+  if ('problem' in read) return isTimed || isReadWord || isStore || rest.length === 1 ? { taken: read } : {};
+  if (read.hasTime && (isOnlyVolts || isTimed))
+    return { taken: { records: read.records, unplaced: read.unplaced, about: name } };
+  if (!isOnlyVolts) return {};
+  if (isStore || isReadWord) return { taken: { records: read.records } };
+  if (known)
+    return {
+      taken: {
+        problem: {
+          kind: 'unclear',
+          word: rest[0]?.text ?? '',
+          question: `${rest[0]?.text ?? ''}: printed on ${name}, or read off it just now?`,
+          maybe: [
+            `${name.toLowerCase()} voltage ${rest[0]?.text ?? ''}`,
+            `${name.toLowerCase()} reads ${rest[0]?.text ?? ''}`,
+          ],
+        },
+      },
+    };
+  return {};
 }
 
-function readPower(word: string | undefined): Outcome {
-  const applied = word?.toLowerCase() === 'on';
-  if (!applied && word?.toLowerCase() !== 'off')
-    return { problem: { kind: 'value-unreadable', word: word ?? 'power', expected: '“on” or “off”' } };
-  return { kind: 'power', applied };
+/** How far a reading may lie from what is printed for a value without a verb to be one. */
+const READING_RANGE = 2;
+/** Highest drop of a diode in diode mode. */
+const MOST_DROP = 3;
+
+/** Words of a sentence about a reading. */
+const BESIDE = /^(?:and|is|of|at|about|a|the|just|with|it|has|an|on|to|my|primary|secondary|,)$/i;
+
+/** What a meter said of parts that are logged: with a verb, with the name of a reading, or a value near what is known. */
+function readMeasured(refs: readonly string[], rest: readonly Token[], context: BenchContext): Outcome | undefined {
+  const [ref = ''] = refs;
+  const known = partOf(ref, context);
+  const words = rest.map(({ text }) => text);
+  const verbAt = words.findIndex(
+    (word, index) => isMeasureWord(word) && (index === 0 || word.toLowerCase() !== 'read'),
+  );
+  const hasVerb =
+    verbAt === 0 ||
+    (verbAt > 0 && words.slice(0, verbAt).every((word) => meaningsOf(word).length > 0 && !/\d/.test(word)));
+  const isLast =
+    verbAt === words.length - 1 &&
+    verbAt > 0 &&
+    /^(?:measured|gemessen|meter|dmm|multimeter)$/i.test(words[verbAt] ?? '');
+  if (!known)
+    return hasVerb && /\d|^ol$/i.test(words.slice(verbAt + 1).join(' '))
+      ? { problem: { kind: 'no-part', ref } }
+      : undefined;
+  const isSourced = words.some((word) => /^(?:datasheet|typical|guessed|decoded)$/i.test(word));
+  const spoken = words.filter((word, index) => index !== (hasVerb || isLast ? verbAt : -1));
+  if (
+    isLast &&
+    words.length > 2 &&
+    /^(?:measured|gemessen)$/i.test(words[verbAt] ?? '') &&
+    !namesReading(words, known.kind)
+  )
+    return undefined;
+  const isNamed = !isSourced && /\d/.test(words.join('')) && namesReading(words, known.kind);
+  if (hasVerb || isNamed || isLast) {
+    const values = spoken.filter((word) => isFieldWord(word, known.kind) || !BESIDE.test(word));
+    if (refs.length > 1) return readEach(refs, values, context);
+    const read = readMeasurement(ref, known.kind, values, isNamed || values.length > 1);
+    return 'problem' in read ? read : { records: [read] };
+  }
+  if (refs.length > 1 || isSourced) return undefined;
+  return readBareValue(
+    ref,
+    known,
+    spoken.filter((word) => !/^[=:]$/.test(word)),
+    rest,
+  );
 }
 
-/** A note, a question or a claim; it is about a part when it begins with one that is logged. */
-function readNote(sign: string, text: string, context: BenchContext): Outcome {
-  if (text === '') return { problem: { kind: 'empty' } };
-  const [first = '', ...words] = text.split(/\s+/);
-  const ref = first.toUpperCase().replace(/[:,]$/, '');
-  const about = isReference(ref) && kindOf(ref, context) && words.length > 0 ? { ref } : {};
-  const saying = 'ref' in about ? words.join(' ') : text;
-  if (sign === 'claim' || sign === '!') return { kind: 'claim', text: saying, ...about };
-  return { kind: 'note', text: saying, question: sign === '?' || sign === 'ask', ...about };
+/** `c10 c11 c12 measure 980u 1010u 640u`: one value each, in their order. */
+function readEach(refs: readonly string[], values: readonly string[], context: BenchContext): Outcome {
+  const shown = values.filter((word) => /\d|^ol$/i.test(word));
+  if (shown.length !== refs.length)
+    return {
+      problem: {
+        kind: 'unclear',
+        word: refs[0] ?? '',
+        question: `${refs.length} parts and ${shown.length} values: which is whose?`,
+        maybe: [],
+      },
+    };
+  const records: BenchRecord[] = [];
+  for (const [index, ref] of refs.entries()) {
+    const known = partOf(ref, context);
+    if (!known) return { problem: { kind: 'no-part', ref } };
+    const read = readMeasurement(ref, known.kind, [shown[index] ?? '']);
+    if ('problem' in read) return read;
+    records.push(read);
+  }
+  return { records };
 }
 
-function readReading(store: string, words: readonly string[], known: boolean): Outcome {
-  if (!known) return { problem: { kind: 'no-store', name: store } };
-  const [before = '', after] = words.join(' ').split('@');
-  const voltage = parseQuantity(before, 'volt');
-  if (!voltage.ok)
-    return { problem: { kind: 'value-unreadable', word: before.trim(), expected: 'a voltage such as 212V' } };
-  if (after === undefined) return { kind: 'reading', store, voltage: voltage.quantity };
-  const elapsed = parseQuantity(after, 'second');
-  if (!elapsed.ok) return { problem: { kind: 'negative-time', word: after.trim() || '@' } };
-  return { kind: 'reading', store, voltage: voltage.quantity, elapsed: elapsed.quantity.value };
+/** A value alone on a part that is logged: a reading when it lies beside what is known, or is no value that is made. */
+function readBareValue(
+  ref: string,
+  known: ContextPart,
+  words: readonly string[],
+  tokens: readonly Token[],
+): Outcome | undefined {
+  const [word = '', other = ''] = words;
+  // Ohms beside microfarads are what a tester shows; no capacitor carries them in print.
+  const isTester =
+    known.kind === 'capacitor' &&
+    words.length === 2 &&
+    [word, other].every((one) =>
+      ['farad', 'ohm'].includes(valueOf(one)?.unit ?? (shorthandOf(one, 'farad') ? 'farad' : '')),
+    );
+  if (isTester) {
+    const both = readMeasurement(ref, known.kind, words);
+    return 'problem' in both ? undefined : { records: [both] };
+  }
+  if (words.length !== 1) return undefined;
+  const value = valueOf(word);
+  if (
+    known.kind === 'diode' &&
+    value?.unit === 'volt' &&
+    known.subtype !== 'zener' &&
+    known.subtype !== 'tvs' &&
+    Math.abs(value.quantity.value) < MOST_DROP
+  ) {
+    const read = readMeasurement(ref, known.kind, [word]);
+    return 'problem' in read ? undefined : { records: [read] };
+  }
+  const { test } = kindRule(known.kind);
+  const main =
+    known.kind === 'resistor' || known.kind === 'potentiometer'
+      ? 'resistance'
+      : known.kind === 'capacitor'
+        ? 'capacitance'
+        : known.kind === 'inductor'
+          ? 'inductance'
+          : undefined;
+  if (!test || !main) return undefined;
+  const { unit } = RATINGS[main];
+  const read = value
+    ? value.unit === unit
+      ? value.quantity
+      : undefined
+    : /^\d+$/.test(word)
+      ? undefined
+      : shorthandOf(word, unit);
+  if (!read) return undefined;
+  const printed = known.ratings?.[main];
+  const isOther =
+    printed === undefined
+      ? !isMade(read.value)
+      : read.value !== printed &&
+        read.value < printed * READING_RANGE &&
+        read.value > printed / READING_RANGE &&
+        (!isMade(read.value) || Math.abs(read.value / printed - 1) < 0.1);
+  if (!isOther) return undefined;
+  void tokens;
+  const record = readMeasurement(ref, known.kind, [word]);
+  return 'problem' in record ? undefined : { records: [record] };
+}
+
+/** Whether a value stands in a series of preferred values (IEC 60063). */
+const isMade = isPreferred;
+
+function readDescription(refs: readonly string[], rest: readonly Token[], context: BenchContext): Outcome {
+  const [ref = ''] = refs;
+  const copied = readCopy(refs, rest, context);
+  if (copied && 'problem' in copied) return copied;
+  const known = partOf(ref, context);
+  const words = copied?.words ?? rest;
+  const isMeasured = words.at(-1)?.text.toLowerCase() === 'measured';
+  const said = isMeasured ? words.slice(0, -1) : words;
+  const read = readPart(said, {
+    ref,
+    known,
+    kind: copied?.model.kind && !known ? copied.model.kind : undefined,
+    context,
+  });
+  if ('problem' in read) return { problem: read.problem, kept: keptOf(ref, known, read) };
+  const { unplaced, corrected, placed } = read;
+  const volts = read.said.ratings.find(({ name }) => name === 'voltage');
+  if (
+    known?.kind === 'capacitor' &&
+    volts &&
+    !read.describes &&
+    read.said.ratings.every(({ name, source }) => name === 'voltage' && source === 'decoded') &&
+    words.length > 1 &&
+    ratingNamed(words) === undefined
+  )
+    return {
+      problem: {
+        kind: 'unclear',
+        word: words[0]?.text ?? '',
+        question: `${volts.value} V: printed on ${ref}, or read off it, and when?`,
+        maybe: [`${ref.toLowerCase()} voltage ${volts.value}V`, `${ref.toLowerCase()} ${volts.value}V @ 10s`],
+      },
+    };
+  const [stray] = unplaced;
+  if (copied === undefined && placed === 0)
+    return { problem: stray ? { kind: 'word-unknown', word: stray.text, ref } : { kind: 'nothing-said', ref } };
+  // What rests on mended words alone is a guess, unless one word was all that was said.
+  if (corrected.length >= placed && (stray ?? corrected.length > 1) && copied === undefined)
+    return { problem: { kind: 'word-unknown', word: stray?.text ?? corrected[0]?.typed ?? '', ref } };
+  if (stray && unplaced.length > MOST_UNPLACED && unplaced.length > 1.5 * placed)
+    return { problem: { kind: 'word-unknown', word: stray.text, ref } };
+  const ratings = isMeasured
+    ? read.said.ratings.map((rating) => ({ ...rating, source: 'measured' as const }))
+    : read.said.ratings;
+  const judged = isMeasured ? ratings.find((rating) => isJudged(read.partKind, rating)) : undefined;
+  if (judged) return { problem: { kind: 'measure-instead', ref, rating: judged.name } };
+  const isValue = known !== undefined && !read.describes && copied === undefined && refs.length === 1;
+  const record: BenchRecord = isValue
+    ? { kind: 'value', ref, ratings }
+    : partRecord(refs, { ...read, said: { ...read.said, ratings } }, copied?.model.ref);
+  return { records: [record], corrected, unplaced, about: ref };
+}
+
+/** A word that says which rating a value is. */
+const ratingNamed = (words: readonly Token[]) =>
+  words
+    .map(({ text }) => (text.length > 1 ? ratingFromWord(text, 'capacitor') : undefined))
+    .find((name) => name !== undefined);
+
+/** What is sure of a part while the rest is asked. */
+function keptOf(ref: string, known: ContextPart | undefined, { kept }: Question): BenchRecord[] {
+  if (!kept || known) return [];
+  const { partKind, ...said } = kept;
+  return partKind === undefined ? [] : [{ kind: 'part', ref, partKind, ...said }];
+}
+
+/** `like q1`, `as q1`, `same`, `same as c6`: the part to copy, and the words without it. */
+function readCopy(
+  refs: readonly string[],
+  rest: readonly Token[],
+  { parts }: BenchContext,
+): { model: ContextPart; words: readonly Token[] } | { problem: BenchProblem } | undefined {
+  const at = rest.findIndex(({ text }) => COPY_WORDS.test(text));
+  const marked = rest.findIndex(({ text }) => meaningsOf(text).some(({ as }) => as === 'marked'));
+  if (at < 0 || (marked >= 0 && marked < at)) return undefined;
+  const word = rest[at]?.text ?? '';
+  let to = at + 1;
+  while (/^(?:as|like|the|one)$/i.test(rest[to]?.text ?? '')) to += 1;
+  const name = rest[to]?.text ?? '';
+  const isNamed = isReference(name) || (!/^(?:same|ditto|dito|idem)$/i.test(word) && name !== '');
+  const model = isNamed
+    ? parts.find((part) => part.ref === name.toUpperCase())
+    : parts.filter((part) => !refs.includes(part.ref)).at(-1);
+  if (!model) return { problem: { kind: 'nothing-to-copy', word: isNamed ? name.toUpperCase() : word } };
+  const behind = isNamed ? to + 1 : to;
+  const words = rest.slice(behind).filter(({ text }) => !/^(?:above|before|last|previous|one)$/i.test(text));
+  return { model, words: [...rest.slice(0, at), ...words] };
 }

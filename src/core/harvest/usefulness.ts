@@ -42,6 +42,10 @@ export const USEFULNESS: Readonly<Record<KindName, Usefulness>> = practice({
   fan: { points: 22, plenty: 4, why: 'a quiet fan cools anything' },
   'heat-sink': { points: 18, plenty: 5, why: 'extruded sinks are dear' },
   assembly: { points: 40, plenty: 2, why: 'a working board saves building one' },
+  'spark-gap': { points: 1, plenty: 5, why: 'a spark gap is rarely wanted' },
+  diac: { points: 2, plenty: 10, why: 'a diac serves a dimmer' },
+  lamp: { points: 1, plenty: 5, why: 'a neon lamp shows mains' },
+  switch: { points: 3, plenty: 10, why: 'a mains switch is handy in a build' },
   wire: { points: 5, plenty: 10, why: 'good wire is dear by the metre' },
 });
 

@@ -39,6 +39,8 @@ export interface MarkingContext {
   readonly package?: string | undefined;
   /** Where on the board it sits. */
   readonly place?: BlockName | undefined;
+  /** The print is whole: no character was worn off or taken for another. */
+  readonly isClean?: true;
 }
 
 /** What a rule makes of a marking, before it is weighed against other readings. */

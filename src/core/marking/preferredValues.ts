@@ -14,6 +14,9 @@ export function isE24(value: number): boolean {
   return matches(value, E24, 2);
 }
 
+/** Whether a value is one that is made: of E24 or E96 (IEC 60063). */
+export const isPreferred = (value: number): boolean => isE24(value) || isE96(value);
+
 /** Whether a value's leading digits stand in E96. */
 export function isE96(value: number): boolean {
   return matches(value, preferredSeries(96), 3);

@@ -53,7 +53,7 @@ export const PART_KINDS = {
   potentiometer: {
     label: 'trimmer',
     words: ['trimmer', 'potentiometer', 'pot'],
-    prefixes: ['RP', 'POT'],
+    prefixes: ['RP', 'POT', 'P'],
     pins: ['1', '2', 'W'],
     ratings: ['resistance', 'power'],
     test: 'trimmer',
@@ -61,7 +61,7 @@ export const PART_KINDS = {
   capacitor: {
     label: 'capacitor',
     words: ['capacitor', 'cap', 'elko'],
-    prefixes: ['C', 'CX', 'CY'],
+    prefixes: ['C', 'CX', 'CY', 'EC'],
     pins: ['1', '2'],
     ratings: ['capacitance', 'voltage', 'temperature', 'esr', 'tolerance', 'leakage', 'life', 'ripple'],
     test: 'capacitor',
@@ -69,7 +69,7 @@ export const PART_KINDS = {
   inductor: {
     label: 'choke',
     words: ['choke', 'inductor', 'ind'],
-    prefixes: ['L'],
+    prefixes: ['L', 'FB'],
     pins: ['1', '2'],
     ratings: ['inductance', 'current', 'tolerance', 'dcr', 'saturation'],
     test: 'choke',
@@ -93,7 +93,7 @@ export const PART_KINDS = {
   diode: {
     label: 'diode',
     words: ['diode', 'rectifier', 'schottky', 'zener', 'tvs'],
-    prefixes: ['D', 'ZD'],
+    prefixes: ['D', 'ZD', 'LED', 'DZ'],
     pins: ['A', 'K'],
     ratings: ['vrrm', 'ifav', 'vf', 'vz'],
     test: 'diode',
@@ -173,7 +173,7 @@ export const PART_KINDS = {
   optocoupler: {
     label: 'optocoupler',
     words: ['optocoupler', 'opto'],
-    prefixes: ['U', 'PC', 'OC', 'IC'],
+    prefixes: ['U', 'PC', 'OC', 'OPTO', 'OK', 'IC'],
     pins: ['A', 'K', 'E', 'C'],
     ratings: ['ctr'],
     test: 'optocoupler',
@@ -221,17 +221,39 @@ export const PART_KINDS = {
   varistor: {
     label: 'varistor',
     words: ['varistor', 'mov', 'vdr'],
-    prefixes: ['VR', 'MOV', 'RV', 'VDR'],
+    prefixes: ['VR', 'MOV', 'RV', 'VDR', 'ZNR', 'Z'],
     pins: ['1', '2'],
     ratings: ['vn', 'diameter'],
     test: 'varistor',
   },
+  'spark-gap': {
+    label: 'spark gap',
+    words: ['spark-gap', 'sparkgap'],
+    prefixes: ['SG', 'SA'],
+    pins: ['1', '2'],
+    ratings: ['voltage'],
+  },
+  diac: { label: 'diac', words: ['diac'], prefixes: ['DC'], pins: ['1', '2'], ratings: ['vz'] },
+  lamp: {
+    label: 'lamp',
+    words: ['lamp', 'neon'],
+    prefixes: ['LP', 'LA', 'NE'],
+    pins: ['1', '2'],
+    ratings: ['voltage'],
+  },
+  switch: {
+    label: 'switch',
+    words: ['switch'],
+    prefixes: ['SW', 'S'],
+    pins: ['1', '2'],
+    ratings: ['current', 'voltage'],
+  },
   connector: {
     label: 'connector',
     words: ['connector', 'jack', 'inlet'],
-    prefixes: ['J', 'CN', 'X', 'P'],
+    prefixes: ['J', 'CN', 'CON', 'X', 'P'],
     pins: [],
-    ratings: ['current'],
+    ratings: ['current', 'voltage'],
   },
   relay: {
     label: 'relay',

@@ -31,6 +31,10 @@ export const SUBTYPES: Readonly<Record<string, KindName>> = {
   'gate-driver': 'ic',
   'sync-rectifier': 'ic',
   switcher: 'ic',
+  controller: 'ic',
+  comparator: 'ic',
+  opamp: 'ic',
+  microcontroller: 'ic',
 };
 
 /** Visible damage a person can type as one word; each is enough to scrap an electrolytic. */
@@ -43,6 +47,9 @@ export const DAMAGE_WORDS = [
   'corroded',
   'lifted',
   'broken',
+  'blown',
+  'open',
+  'shorted',
 ] as const;
 export type DamageWord = (typeof DAMAGE_WORDS)[number];
 

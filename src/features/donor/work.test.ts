@@ -66,9 +66,9 @@ describe('a line of the bench', () => {
   });
 
   test('that is not understood stores nothing and names the word', async () => {
-    const outcome = await type('c5 82u 400V purple');
+    const outcome = await type('c5 350');
     expect(outcome.ok).toBe(false);
-    expect(messages(outcome)).toContain('“purple”');
+    expect(messages(outcome)).toContain('350 what?');
     expect(await part('C5')).toBeUndefined();
   });
 

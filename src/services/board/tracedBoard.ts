@@ -1,16 +1,5 @@
-import {
-  BOARD_KINDS,
-  DUAL_DIODE_PINS,
-  isBoardKind,
-  splitPin,
-  type Board,
-  type BoardPart,
-  type PartValue,
-} from '../../core/board';
-import type { BoardFact } from '../../core/donor';
-import { supplyOf } from '../../core/nameplate';
-import { packageRule } from '../../core/part';
-import type { PartRecord } from '../../db/repositories/parts';
+import { boardOf } from '../../core/donor';
+import type { Board } from '../../core/board';
 import type { Dossier } from '../dossier';
 
 /**
@@ -18,127 +7,12 @@ import type { Dossier } from '../dossier';
  * @param isDone every join is taken to be in: what is not joined is separate
  */
 export async function tracedBoard(dossier: Dossier, isDone: boolean): Promise<Board> {
+  const { donor, plate } = dossier;
   const [parts, facts, notes] = await Promise.all([dossier.parts(), dossier.boardFacts(), dossier.notes()]);
   return {
-    ...boardFrom(dossier, parts, facts),
+    title: donor.description,
+    ...boardOf({ plate, parts, facts }),
     ...(notes.length > 0 ? { notes: notes.map(({ text }) => text) } : {}),
     ...(isDone ? { complete: true } : {}),
   };
-}
-
-function boardFrom({ donor, plate }: Dossier, parts: readonly PartRecord[], facts: readonly BoardFact[]): Board {
-  const named = new Map<string, Set<string>>();
-  const probed = facts.filter(({ relation }) => relation !== 'fixed');
-  for (const pin of probed.flatMap(({ a, b }) => [a, b]).filter((name) => name !== '')) {
-    const [ref, name] = splitPin(pin);
-    named.set(ref, (named.get(ref) ?? new Set()).add(name));
-  }
-  const windings = windingsFrom(probed);
-  const pairs = (relation: BoardFact['relation']) =>
-    facts.filter((fact) => fact.relation === relation).map(({ a, b }) => [a, b] as const);
-  const supply = supplyOf(plate);
-  const outputs = plate.outputs.map(({ v }) => ({ v })).filter(({ v }) => v !== 0);
-  return {
-    title: donor.description,
-    ...(supply || outputs.length > 0
-      ? {
-          nameplate: {
-            ...(supply ? { input: { kind: supply.kind, vMin: supply.vMin, vMax: supply.vMax } } : {}),
-            ...(outputs.length > 0 ? { outputs } : {}),
-          },
-        }
-      : {}),
-    parts: parts.flatMap((record) =>
-      partFrom(record, named.get(record.part.ref) ?? new Set(), windings.get(record.part.ref)),
-    ),
-    joined: pairs('joined'),
-    separate: pairs('separate'),
-    through: facts
-      .filter(({ relation, a, b }) => relation === 'through' && splitPin(a)[0] !== splitPin(b)[0])
-      .map(({ a, b, ohms, dropV }) => ({
-        a,
-        b,
-        ...(ohms === null ? {} : { ohms }),
-        ...(dropV === null ? {} : { drop: dropV }),
-      })),
-    swept: facts.filter(({ relation }) => relation === 'swept').map(({ a }) => a),
-    fixed: facts.filter(({ relation }) => relation === 'fixed').map(({ a, b }) => ({ ref: a, as: b })),
-  };
-}
-
-/** Pins of one part that read through each other are one winding, in the order in which they were read. */
-function windingsFrom(facts: readonly BoardFact[]): ReadonlyMap<string, readonly (readonly string[])[]> {
-  const found = new Map<string, string[][]>();
-  for (const { relation, a, b } of facts) {
-    const [[ref, first], [other, second]] = [splitPin(a), splitPin(b)];
-    if (relation !== 'through' || ref !== other) continue;
-    const list = found.get(ref) ?? [];
-    found.set(ref, list);
-    const winding = list.find((pins) => pins.includes(first) || pins.includes(second));
-    if (!winding) list.push([first, second]);
-    else if (!winding.includes(second)) winding.splice(winding.indexOf(first) === 0 ? 0 : winding.length, 0, second);
-    else if (!winding.includes(first)) winding.splice(winding.indexOf(second) === 0 ? 0 : winding.length, 0, first);
-  }
-  return found;
-}
-
-const SUBTYPES: Readonly<Record<string, string>> = { x1: 'x', x2: 'x', y1: 'y', y2: 'y' };
-const POLARISED: ReadonlySet<string> = new Set(['electrolytic', 'polymer', 'tantalum']);
-
-function partFrom(
-  { part, ratings }: PartRecord,
-  named: ReadonlySet<string>,
-  windings: readonly (readonly string[])[] | undefined,
-): readonly BoardPart[] {
-  if (!isBoardKind(part.kind)) return [];
-  const subtype = part.subtype ? (SUBTYPES[part.subtype] ?? part.subtype) : undefined;
-  const isConnector = part.kind === 'connector';
-  const names = pinsOf(part, subtype, named);
-  const volts = ratings.vz?.value ?? ratings.vn?.value ?? ratings.voltage?.value;
-  const value: PartValue = {
-    ...given('resistance', ratings.resistance?.value ?? ratings.r25?.value),
-    ...given('capacitance', ratings.capacitance?.value),
-    ...given('inductance', ratings.inductance?.value),
-    ...given('voltage', volts),
-    ...given('current', ratings.current?.value),
-    ...given('power', ratings.power?.value),
-  };
-  return [
-    {
-      ref: part.ref,
-      kind: part.kind,
-      pins: Object.fromEntries(names.map((name) => [name, null])),
-      ...(subtype && !isConnector ? { subtype } : {}),
-      ...(subtype && isConnector ? { role: subtype === 'lamp-socket' ? 'lamp' : subtype } : {}),
-      ...(Object.keys(value).length > 0 ? { value } : {}),
-      ...(part.marking ? { marking: part.marking } : {}),
-      ...(windings ? { windings } : {}),
-      ...(part.fitments.includes('unpopulated') ? { fitted: false as const } : {}),
-    },
-  ];
-}
-
-const given = (name: keyof PartValue, value: number | undefined) => (value === undefined ? {} : { [name]: value });
-
-/** Pins of a part: its kind's, else those of its case, else those that were probed. */
-function pinsOf(
-  { kind, package: case_ }: PartRecord['part'],
-  subtype: string | undefined,
-  named: ReadonlySet<string>,
-): readonly string[] {
-  if (kind === 'capacitor')
-    return named.has('+') || named.has('-') || (!named.has('1') && !named.has('2') && POLARISED.has(subtype ?? ''))
-      ? ['+', '-']
-      : ['1', '2'];
-  if (kind === 'dual-diode')
-    return named.has('K1') || named.has('K2')
-      ? (DUAL_DIODE_PINS['common-anode'] ?? [])
-      : (DUAL_DIODE_PINS[subtype ?? 'common-cathode'] ?? DUAL_DIODE_PINS['common-cathode'] ?? []);
-  if (isBoardKind(kind) && BOARD_KINDS[kind].pins.length > 0) return BOARD_KINDS[kind].pins;
-  // An inlet has two lines, unless the person gave its pins other names.
-  if (kind === 'connector' && subtype === 'mains-inlet' && (named.size === 0 || named.has('L') || named.has('N')))
-    return [...new Set(['L', 'N', ...named])];
-  const legs = kind === 'ic' && case_ ? (packageRule(case_)?.legs ?? 0) : 0;
-  const numbered = Array.from({ length: legs }, (_, index) => `${index + 1}`);
-  return [...new Set([...numbered, ...named])];
 }

@@ -149,7 +149,8 @@ test('clear readings are taken in one step; the doubtful and what does not fit a
   const outcome = await acceptClearDecodings(fixture.app, code);
   expect(outcome).toMatchObject({
     ok: true,
-    message: expect.stringContaining('5 clear readings are taken: F1, BR1, D1, D2, U1.'),
+    // What is printed on the fuse was read when it was logged.
+    message: expect.stringContaining('4 clear readings are taken: BR1, D1, D2, U1.'),
   });
   const byRef = Object.fromEntries((await parts()).map((record) => [record.part.ref, record]));
   expect(byRef.D2?.ratings).toMatchObject({ vrrm: { value: 1000, source: 'decoded' } });
@@ -157,7 +158,8 @@ test('clear readings are taken in one step; the doubtful and what does not fit a
   expect([byRef.D3, byRef.Q1].map((record) => record?.ratings)).toEqual([{}, {}]);
   expect(await acceptClearDecodings(fixture.app, code)).toMatchObject({ ok: false });
   await undoLatest(fixture.app, code);
-  expect((await parts()).every(({ ratings }) => Object.keys(ratings).length === 0)).toBe(true);
+  const left = (await parts()).filter(({ ratings }) => Object.keys(ratings).length > 0);
+  expect(left.map(({ part }) => part.ref)).toEqual(['F1']);
 });
 
 test('where a part sits and what is wrong with it is said again, and an unknown word is refused', async () => {

@@ -34,7 +34,7 @@ export async function logPartForm(app: AppContext, code: string, form: PartForm)
   if (!donor) return refused(refusal('donor-gone', { code }));
   const read = partFromFields({ ...form, ref: form.ref.toUpperCase() }, await lineContext(app.db.read, donor.id));
   if (!read.ok) return refused(refusal('line-unreadable', { problem: read.problem }, read.field));
-  return record(app, { code, station: 'identify' }, read.record);
+  return record(app, { code, station: 'identify' }, [read.record]);
 }
 
 /** Says where a part sits, what it is there for and what is wrong with it: what was said before is replaced. */

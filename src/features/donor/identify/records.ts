@@ -1,11 +1,11 @@
 import type { Donor, Part } from '../../../core/donor';
 import { splitPin } from '../../../core/board';
-import { describeRecord, type BenchRecord } from '../../../core/benchline';
+import { describeRecord, windingPairs, type BenchRecord } from '../../../core/benchline';
 import type { Evidenced } from '../../../core/evidence';
 import { decodeMarking } from '../../../core/marking';
 import type { KindName } from '../../../core/part';
 import { senseCheck } from '../../../core/sense';
-import { listBoardFacts } from '../../../db/repositories/boardFacts';
+import { addBoardFact, listBoardFacts } from '../../../db/repositories/boardFacts';
 import type { Edit } from '../../../db/repositories/journal';
 import { findPart, isReferenceTaken, logPart } from '../../../db/repositories/parts';
 import { listPhotos, listPinSpots } from '../../../db/repositories/photos';
@@ -82,6 +82,7 @@ async function writeParts(edit: Edit, record: PartEntry): Promise<string> {
     const known = marking ? await recallType(edit, partId, record.partKind, marking) : 0;
     recalled = Math.max(recalled, known);
   }
+  for (const [a, b] of windingPairs(record)) await addBoardFact(edit, { relation: 'through', a, b });
   const done = describeRecord(record);
   return recalled > 0 ? `${done}; this number is known, ${recalled} ratings recalled` : done;
 }

@@ -5,9 +5,7 @@ import { record } from '../shared/writeRecord';
 
 /** Adds a row of a run under load. */
 export function addSoak(app: AppContext, code: string, form: SoakForm): Promise<Outcome> {
-  return record(
-    app,
-    { code, station: 'intake' },
+  return record(app, { code, station: 'intake' }, [
     {
       kind: 'soak',
       remark: form.remark,
@@ -17,7 +15,7 @@ export function addSoak(app: AppContext, code: string, form: SoakForm): Promise<
       ...(form.load ? { load: form.load.value } : {}),
       ...(form.elapsed ? { elapsed: form.elapsed.value } : {}),
     },
-  );
+  ]);
 }
 
 /** Deletes a row of a run; it can be undone. */

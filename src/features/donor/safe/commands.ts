@@ -44,25 +44,21 @@ export function readStore(
   elapsed: number | undefined = undefined,
 ): Promise<Outcome> {
   const seconds = form.elapsed?.value ?? elapsed;
-  return record(
-    app,
-    { code, station: 'make-safe' },
+  return record(app, { code, station: 'make-safe' }, [
     {
       kind: 'reading',
       store: form.store,
       voltage: form.voltage,
       ...(seconds === undefined ? {} : { elapsed: seconds }),
     },
-  );
+  ]);
 }
 
 /** Adds a reading that was latched from the meter. */
 export function latchReading(app: AppContext, code: string, { elapsed, ...latched }: LatchedReading): Promise<Outcome> {
-  return record(
-    app,
-    { code, station: 'make-safe' },
+  return record(app, { code, station: 'make-safe' }, [
     { kind: 'reading', ...latched, ...(elapsed === undefined ? {} : { elapsed }) },
-  );
+  ]);
 }
 
 /** Deletes a store that is none; it can be undone. */

@@ -14,13 +14,11 @@ export function addNote(
   form: { station: StationName; ref: string; text: string; sort: 'note' | 'question' | 'claim' },
 ): Promise<Outcome> {
   const about = form.ref === '' ? {} : { ref: form.ref.toUpperCase() };
-  return record(
-    app,
-    { code, station: form.station },
+  return record(app, { code, station: form.station }, [
     form.sort === 'claim'
       ? { kind: 'claim', text: form.text, ...about }
       : { kind: 'note', text: form.text, question: form.sort === 'question', ...about },
-  );
+  ]);
 }
 
 /** Moves a claim or a question on: supported, superseded, settled, with the reason. */
@@ -62,5 +60,5 @@ export function goOn(app: AppContext, of: { code: string; station: StationName }
 
 /** Notes that power was put to a unit, or taken away: what was read before says nothing any more. */
 export function notePower(app: AppContext, of: { code: string; applied: boolean }): Promise<Outcome> {
-  return record(app, { code: of.code, station: 'make-safe' }, { kind: 'power', applied: of.applied });
+  return record(app, { code: of.code, station: 'make-safe' }, [{ kind: 'power', applied: of.applied }]);
 }

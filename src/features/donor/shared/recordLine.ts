@@ -15,5 +15,5 @@ export async function recordLine(
   if (!donor) return refused(refusal('donor-gone', { code: of.code }));
   const understood = understand(of.line, await lineContext(app.db.read, donor.id, { types: true }));
   if (!understood.ok) return refused(refusal('line-unreadable', { problem: understood.problem }));
-  return record(app, of, understood.record);
+  return record(app, of, understood.records);
 }

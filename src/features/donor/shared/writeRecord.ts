@@ -20,21 +20,31 @@ const HANDLERS: RecordHandlers<BenchRecord['kind']> = {
   ...testRecords,
 };
 
-/** Stores one record on a donor. */
+/** Stores what one line said of a donor: one record or several, as one step. */
 export function record(
   app: AppContext,
   of: { code: string; station: StationName },
-  entry: BenchRecord,
+  entries: readonly BenchRecord[],
 ): Promise<Outcome> {
-  const handler = HANDLERS[entry.kind] as RecordHandler<typeof entry.kind>;
-  const { station = of.station, onConflict } = handler;
+  const handled = entries.map((entry) => ({
+    entry,
+    handler: HANDLERS[entry.kind] as RecordHandler<typeof entry.kind>,
+  }));
+  const station = handled.findLast(({ handler }) => handler.station !== undefined)?.handler.station ?? of.station;
+  const [conflict] = handled.flatMap(({ entry, handler }) => handler.onConflict?.(entry as never) ?? []);
   return run(
     app,
-    { scope: 'donor', code: of.code, station, ...(onConflict ? { onConflict: onConflict(entry as never) } : {}) },
+    { scope: 'donor', code: of.code, station, ...(conflict ? { onConflict: conflict } : {}) },
     async (edit, donor) => {
-      const done = await handler.write(edit, entry as never);
-      const misfit = await misfitOf(edit, donor, entry);
-      return misfit === undefined ? `${done}.` : `${done}. But does it fit? ${misfit}`;
+      const sentences: string[] = [];
+      const misfits: string[] = [];
+      for (const { entry, handler } of handled) {
+        sentences.push(await handler.write(edit, entry as never));
+        const misfit = await misfitOf(edit, donor, entry);
+        if (misfit !== undefined) misfits.push(misfit);
+      }
+      const done = `${sentences.join('; ')}.`;
+      return misfits.length === 0 ? done : `${done} But does it fit? ${misfits.join(' ')}`;
     },
   );
 }

@@ -1,4 +1,4 @@
-import { describeRecord } from '../../../core/benchline';
+import { describeRecord, joinedPairs } from '../../../core/benchline';
 import { addBoardFact, fixedOn } from '../../../db/repositories/boardFacts';
 import { knownPart } from '../shared/knownPart';
 import type { RecordHandlers } from '../shared/recordHandler';
@@ -8,14 +8,8 @@ export const traceRecords: RecordHandlers<'join' | 'sweep' | 'fix'> = {
   join: {
     station: 'trace',
     async write(edit, record) {
-      for (const [index, b] of record.pins.slice(1).entries())
-        await addBoardFact(edit, {
-          relation: record.relation,
-          a: record.pins[index] ?? '',
-          b,
-          ohms: record.ohms,
-          drop: record.drop,
-        });
+      for (const [a, b] of joinedPairs(record))
+        await addBoardFact(edit, { relation: record.relation, a, b, ohms: record.ohms, drop: record.drop });
       return describeRecord(record);
     },
   },

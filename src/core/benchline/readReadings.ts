@@ -1,0 +1,117 @@
+import { parseQuantity, type Quantity } from '../quantity';
+import type { BenchProblem, BenchRecord } from './record';
+import type { Token } from './tokens';
+import { isBareNumber, valueOf } from './values';
+import { meaningsOf } from './vocabulary';
+
+const TIME_WORDS = /^(?:@|after|in|at|nach|après|apres|bei|à|t=)$/i;
+
+/** What a line says of the voltage of a store, with its times. */
+export type ReadReadings =
+  | { readonly records: readonly BenchRecord[]; readonly hasTime: boolean; readonly unplaced: readonly Token[] }
+  | { readonly problem: BenchProblem };
+
+/**
+ * Voltages of a store with the time of each: `212V @ 15s`, `300v @5s 210v @20s`, `drops to 20 V in 1 min`. The voltage
+ * is recorded as it was typed; a comma that may part thousands, and an alternating voltage, are asked about.
+ * @returns undefined when no voltage is named
+ */
+export function readReadings(store: string, tokens: readonly Token[]): ReadReadings | undefined {
+  const records: BenchRecord[] = [];
+  const unplaced: Token[] = [];
+  let pending: Quantity | undefined;
+  let hasTime = false;
+  const close = (elapsed?: number) => {
+    if (pending)
+      records.push({ kind: 'reading', store, voltage: pending, ...(elapsed === undefined ? {} : { elapsed }) });
+    pending = undefined;
+  };
+  const [first] = tokens;
+  const isTimed = tokens.some(({ text }) => text.includes('@'));
+  for (let index = 0; index < tokens.length; index += 1) {
+    const token = tokens[index];
+    if (!token) break;
+    const text = token.text.replace(/^-(?=\d)/, '-');
+    const split = /^([^@]+)@(.*)$/.exec(text);
+    if (split?.[1]) {
+      // “61V@1:04” holds both.
+      const volts = readVolts(split[1]);
+      if (volts === undefined)
+        return { problem: { kind: 'value-unreadable', word: split[1], expected: 'a voltage such as 212V' } };
+      if ('problem' in volts) return volts;
+      close();
+      pending = volts;
+      const elapsed = readTime(split[2] || (tokens[(index += 1)]?.text ?? ''));
+      if (elapsed === undefined) return { problem: { kind: 'negative-time', word: split[2] || '@' } };
+      hasTime = true;
+      close(elapsed);
+      continue;
+    }
+    const behind = TIME_WORDS.test(text) ? tokens[index + 1]?.text : text.startsWith('@') ? text.slice(1) : undefined;
+    if (behind !== undefined && (pending || text.startsWith('@'))) {
+      const elapsed = readTime(behind);
+      if (elapsed !== undefined && pending) {
+        hasTime = true;
+        close(elapsed);
+        if (TIME_WORDS.test(text)) index += 1;
+        continue;
+      }
+      if (text.startsWith('@')) {
+        if (!pending)
+          return {
+            problem: {
+              kind: 'value-unreadable',
+              word: tokens[index - 1]?.text ?? first?.text ?? '',
+              expected: 'a voltage such as 212V',
+            },
+          };
+        return { problem: { kind: 'negative-time', word: behind || '@' } };
+      }
+      continue;
+    }
+    const volts = readVolts(text) ?? (isTimed && isBareNumber(text) ? readVolts(`${text}V`) : undefined);
+    if (volts) {
+      if ('problem' in volts) return volts;
+      close();
+      pending = volts;
+      continue;
+    }
+    const elapsed = pending && valueOf(text)?.unit === 'second' ? readTime(text) : undefined;
+    if (elapsed !== undefined) {
+      hasTime = true;
+      close(elapsed);
+      continue;
+    }
+    if (
+      /^(?:holds|holding|has|charged|sits|drops|dropped|down|falls|fell|decays|decayed|to|still|now|sits|dc|left|only)$/i.test(
+        text,
+      )
+    )
+      continue;
+    if (!meaningsOf(text).some(({ as }) => as === 'filler' || as === 'measures' || as === 'marked'))
+      unplaced.push(token);
+  }
+  close();
+  return records.length === 0 ? undefined : { records, hasTime, unplaced };
+}
+
+function readVolts(text: string): Quantity | { readonly problem: BenchProblem } | undefined {
+  const value = valueOf(text);
+  if (value?.unit !== 'volt') return undefined;
+  if (value.ac) return { problem: { kind: 'ac-range', word: text } };
+  if (value.ambiguous)
+    return {
+      problem: {
+        kind: 'unclear',
+        word: text,
+        question: `${text}: is the comma a decimal point, or does it part thousands? Type it without the comma.`,
+        maybe: [],
+      },
+    };
+  return value.quantity;
+}
+
+function readTime(text: string): number | undefined {
+  const parsed = parseQuantity(text, 'second');
+  return parsed.ok ? parsed.quantity.value : undefined;
+}
