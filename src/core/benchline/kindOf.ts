@@ -146,5 +146,7 @@ const PRINTED: ReadonlySet<KindName> = new Set([
 /** The ratings that a reading of such a code carries; of a zener the voltage. */
 export function printedRatings({ kind, ratings, facts }: Decoding): readonly (readonly [RatingName, number])[] {
   const isZener = kind === 'diode' && facts?.technology === 'zener';
-  return (Object.entries(ratings) as [RatingName, number][]).filter(([name]) => PRINTED.has(kind) || (isZener && name === 'vz'));
+  return (Object.entries(ratings) as [RatingName, number][]).filter(
+    ([name]) => PRINTED.has(kind) || (isZener && name === 'vz'),
+  );
 }

@@ -145,6 +145,8 @@ export type Understanding =
       readonly corrected: readonly Correction[];
       /** Words that could not be placed; they are kept as a note on the part. */
       readonly unplaced: readonly string[];
+      /** What numbers on parts stand for, a sentence each. */
+      readonly decodes: readonly string[];
     }
   | {
       readonly ok: false;

@@ -2,6 +2,7 @@ import { fixableAs, isBoardKind } from '../board';
 import { kindRule, ratingFromWord, RATINGS, type KindName } from '../part';
 import { describeRecord } from './describeRecord';
 import { isPreferred } from '../marking';
+import { decodingsAs } from './kindOf';
 import { readJoin } from './readJoin';
 import { isFieldWord, namesReading, readMeasurement } from './readMeasurement';
 import { isJudged, partRecord, readPart, type Question } from './readPart';
@@ -83,7 +84,17 @@ export function understand(line: string, context: BenchContext): Understanding {
     message: records.map(describeRecord).join('; '),
     corrected: read.flatMap(({ corrected = [] }) => corrected),
     unplaced: read.flatMap(({ unplaced = [] }) => unplaced.map(({ text }) => text)),
+    decodes: records.flatMap(decodesTo),
   };
+}
+
+/** Less sure readings of a number are left to Identify. */
+const CLEARLY = 0.5;
+
+function decodesTo(record: BenchRecord): string[] {
+  if (record.kind !== 'part' || !record.marking) return [];
+  const [best] = decodingsAs(record.marking, record.partKind, record.package);
+  return best && best.confidence >= CLEARLY ? [best.why] : [];
 }
 
 /** What could not be placed is kept as a note on the part, as it was typed. */

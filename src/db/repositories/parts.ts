@@ -43,15 +43,6 @@ export async function listParts(db: Queryable, donorId: string): Promise<PartRec
   return withDetails(db, rows);
 }
 
-/** References and kinds only, for the bench line. */
-export async function listReferences(db: Queryable, donorId: string): Promise<{ ref: string; kind: KindName }[]> {
-  return db
-    .select({ ref: parts.ref, kind: parts.kind })
-    .from(parts)
-    .where(and(eq(parts.donorId, donorId), isNull(parts.deletedMs)))
-    .orderBy(parts.id);
-}
-
 /** The part of a donor with a reference, upper case. */
 export async function findPart(db: Queryable, donorId: string, ref: string): Promise<PartRecord | undefined> {
   const rows = await db

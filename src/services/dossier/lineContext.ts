@@ -1,19 +1,46 @@
-import type { BenchContext } from '../../core/benchline';
-import type { Queryable } from '../../db/client';
-import { listReferences } from '../../db/repositories/parts';
-import { listStores, type StoreWithReadings } from '../../db/repositories/stores';
+import type { BenchContext, ContextPart } from '../../core/benchline';
+import { splitPin } from '../../core/board';
+import type { RatingName } from '../../core/part';
+import type { PartRecord } from '../../db/repositories/parts';
 import { listTypeNames } from '../../db/repositories/types';
+import type { Dossier } from './dossier';
 
-/** What a bench line may refer to on a donor; with the numbers of all known types when asked. Stores may be at hand already. */
-export async function lineContext(
-  db: Queryable,
-  donorId: string,
-  of: { readonly types?: boolean; readonly stores?: Promise<readonly StoreWithReadings[]> } = {},
-): Promise<BenchContext> {
-  const [parts, stores, types] = await Promise.all([
-    listReferences(db, donorId),
-    of.stores ?? listStores(db, donorId),
-    of.types ? listTypeNames(db) : undefined,
+/** Values beside which a number without a verb may be a reading. */
+const COMPARED: readonly RatingName[] = ['resistance', 'capacitance', 'inductance'];
+
+/** What a bench line may refer to on a donor; with the numbers of all known types when asked. */
+export async function lineContext(dossier: Dossier, of: { readonly types?: boolean } = {}): Promise<BenchContext> {
+  const [parts, stores, facts, types] = await Promise.all([
+    dossier.parts(),
+    dossier.stores(),
+    dossier.boardFacts(),
+    of.types ? listTypeNames(dossier.db) : undefined,
   ]);
-  return { parts, stores: stores.map(({ store }) => store.name), ...(types ? { types } : {}) };
+  const joined = new Map<string, string[]>();
+  for (const pin of facts.filter(({ relation }) => relation === 'joined').flatMap(({ a, b }) => [a, b])) {
+    const [ref, name] = splitPin(pin);
+    joined.set(ref, [...(joined.get(ref) ?? []), name]);
+  }
+  return {
+    parts: parts.map((record) => contextPart(record, joined.get(record.part.ref))),
+    stores: stores.map(({ store }) => store.name),
+    ...(types ? { types } : {}),
+  };
+}
+
+function contextPart({ part, ratings }: PartRecord, joined: readonly string[] | undefined): ContextPart {
+  const { ref, kind, subtype, package: case_, marking } = part;
+  const values = COMPARED.flatMap((name) => {
+    const value = ratings[name]?.value;
+    return value === undefined ? [] : [[name, value] as const];
+  });
+  return {
+    ref,
+    kind,
+    ...(subtype ? { subtype } : {}),
+    ...(case_ ? { package: case_ } : {}),
+    ...(marking ? { marking } : {}),
+    ...(values.length > 0 ? { ratings: Object.fromEntries(values) } : {}),
+    ...(joined ? { joined: [...new Set(joined)] } : {}),
+  };
 }

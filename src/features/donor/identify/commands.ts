@@ -32,7 +32,10 @@ import { knownPart } from '../shared/knownPart';
 export async function logPartForm(app: AppContext, code: string, form: PartForm): Promise<Outcome> {
   const donor = await findDonor(app.db.read, code);
   if (!donor) return refused(refusal('donor-gone', { code }));
-  const read = partFromFields({ ...form, ref: form.ref.toUpperCase() }, await lineContext(app.db.read, donor.id));
+  const read = partFromFields(
+    { ...form, ref: form.ref.toUpperCase() },
+    await lineContext(openDossier(app.db.read, donor, app.now())),
+  );
   if (!read.ok) return refused(refusal('line-unreadable', { problem: read.problem }, read.field));
   return record(app, { code, station: 'identify' }, [read.record]);
 }

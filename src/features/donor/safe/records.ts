@@ -1,5 +1,7 @@
 import { describeRecord } from '../../../core/benchline';
-import { storeRole } from '../../../core/safety';
+import { storeRole, type Store } from '../../../core/safety';
+import type { Edit } from '../../../db/repositories/journal';
+import { findPart } from '../../../db/repositories/parts';
 import { addReading, findStore } from '../../../db/repositories/stores';
 import { refusal, refuse } from '../../../services/command';
 import type { RecordHandlers } from '../shared/recordHandler';
@@ -9,14 +11,14 @@ export const safeRecords: RecordHandlers<'reading' | 'store' | 'power'> = {
   reading: {
     station: 'make-safe',
     async write(edit, record) {
-      const store = await findStore(edit.tx, edit.donorId, record.store);
-      if (!store) return refuse('store-unknown', { name: record.store });
+      const known = await findStore(edit.tx, edit.donorId, record.store);
+      const store = known ?? (await storeFromPart(edit, record.store));
       await addReading(edit, store, {
         voltage: record.voltage.value,
         resolution: record.voltage.resolution,
         elapsed: record.elapsed,
       });
-      return describeRecord(record);
+      return known ? describeRecord(record) : `${record.store} is listed as a store; ${describeRecord(record)}`;
     },
   },
   store: {
@@ -44,3 +46,22 @@ export const safeRecords: RecordHandlers<'reading' | 'store' | 'power'> = {
     },
   },
 };
+
+/** A capacitor that was read is a store from then on, with what is printed on it. */
+async function storeFromPart(edit: Edit, name: string): Promise<Store> {
+  const found = await findPart(edit.tx, edit.donorId, name);
+  const capacitance = found?.ratings.capacitance?.value;
+  if (found?.part.kind !== 'capacitor' || capacitance === undefined) return refuse('store-unknown', { name });
+  const ratedVoltage = found.ratings.voltage?.value;
+  await edit.insert('stores', {
+    donorId: edit.donorId,
+    name,
+    role: storeRole({ name, ratedVoltage }),
+    bank: '',
+    capacitanceF: capacitance,
+    ratedV: ratedVoltage ?? null,
+    bleedOhm: null,
+    createdMs: edit.app.now(),
+  });
+  return (await findStore(edit.tx, edit.donorId, name)) ?? refuse('store-unknown', { name });
+}

@@ -45,7 +45,7 @@ test.each([
 ])('“%s” is understood before Enter, or what is not is named', async (text, message) => {
   const { user, field } = line();
   await user.type(field, text);
-  expect(says()).toMatch(message);
+  await waitFor(() => expect(says()).toMatch(message));
 });
 
 test('a line is recorded at its station and the field is free for the next one', async () => {
@@ -77,6 +77,26 @@ test('numbers that the shop knows are asked for once, when a line is begun, and 
   await user.keyboard('{Tab}');
   await waitFor(() => expect(field.value.trim()).toBe('d5 diode marked UF4007'));
   expect(typeNamesAction).toHaveBeenCalledTimes(1);
+});
+
+test('what may have been meant is offered with a question, and taken by one key after Enter or by a touch', async () => {
+  const { user, field } = line();
+  await user.type(field, 'c5 350');
+  const offered = await screen.findByRole('group', { name: 'What may have been meant' });
+  expect(offered.textContent).toContain('c5 350u');
+  await user.keyboard('{Enter}2');
+  await waitFor(() => expect(sent()).toEqual(['c5 350V']));
+  await waitFor(() => expect(field.value).toBe(''));
+  await user.type(field, 'what a day{Enter}');
+  await user.click(await screen.findByRole('button', { name: /# what a day/ }));
+  await waitFor(() => expect(sent()).toEqual(['c5 350V', '# what a day']));
+});
+
+test('what was read otherwise than it was typed, and what a number stands for, is told before Enter', async () => {
+  const { user, field } = line();
+  await user.type(field, 'q2 fet 12N65 brnt');
+  await waitFor(() => expect(says()).toContain('“brnt” is read as burnt'));
+  expect(says()).toContain('12 A');
 });
 
 const paste = (field: HTMLInputElement, text: string) =>

@@ -1,7 +1,8 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { benchProblemText, complete, understand, type BenchContext } from '../../../core/benchline';
+import type * as Benchline from '../../../core/benchline';
+import type { BenchContext } from '../../../core/benchline';
 import type { StationName } from '../../../core/station';
 import { outcomeText, UNANSWERED, useCommand } from '../../../ui/command/useCommand';
 import { ProgressLine } from '../../../ui/feedback/ProgressLine';
@@ -15,6 +16,9 @@ interface Refused {
   readonly why: string;
 }
 
+/** The reader of the line, with all that it knows of markings; it comes when a line is begun. */
+type Reader = typeof Benchline;
+
 /** The line at the foot of a donor's screen: a person types what they see and it becomes a record. */
 export function BenchLine({ code, station, context }: { code: string; station: StationName; context: BenchContext }) {
   const { run } = useCommand();
@@ -23,29 +27,37 @@ export function BenchLine({ code, station, context }: { code: string; station: S
   const stopped = useRef(false);
   const [types, setTypes] = useState<readonly string[]>();
   const asked = useRef(false);
+  const [reader, setReader] = useState<Reader>();
   const known = types === undefined ? context : { ...context, types };
 
-  /** Known numbers are many; they are fetched when a line is first begun. */
-  function fetchTypes() {
+  /** Known numbers and the reader are many; they are fetched when a line is first begun. */
+  function begin() {
     if (asked.current) return;
     asked.current = true;
+    void import('../../../core/benchline').then(setReader).catch(() => (asked.current = false));
     void typeNamesAction()
       .then(setTypes)
       .catch(() => (asked.current = false));
   }
 
-  function preview(text: string): CommandPreview {
+  function preview(text: string): CommandPreview | undefined {
     if (text.trim().toLowerCase() === UNDO) return { ok: true, message: 'undo the last step', ghost: '' };
-    const understood = understand(text, known);
-    const ghost = complete(text, known);
-    return understood.ok
-      ? { ok: true, message: understood.message, ghost }
-      : {
-          ok: false,
-          message: benchProblemText(understood.problem),
-          ghost,
-          ...(understood.at ? { at: understood.at } : {}),
-        };
+    if (!reader) return undefined;
+    const understood = reader.understand(text, known);
+    const ghost = reader.complete(text, known);
+    if (understood.ok) {
+      const { message, corrected, decodes } = understood;
+      const details = [...corrected.map(({ typed, read }) => `“${typed}” is read as ${read}`), ...decodes];
+      return { ok: true, message, ghost, details };
+    }
+    return {
+      ok: false,
+      message: reader.benchProblemText(understood.problem),
+      ghost,
+      maybe: understood.maybe,
+      isQuestion: understood.problem.kind === 'unclear',
+      ...(understood.at ? { at: understood.at } : {}),
+    };
   }
 
   async function enter(text: string) {
@@ -104,7 +116,7 @@ export function BenchLine({ code, station, context }: { code: string; station: S
         id="bench-line"
         label="Bench line"
         placeholder="q1 nmos to-220 marked 12N65"
-        onBegin={fetchTypes}
+        onBegin={begin}
         preview={preview}
         onEnter={enter}
         onPasteLines={(lines) => void pasteLines(lines)}

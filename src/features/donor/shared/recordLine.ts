@@ -3,7 +3,7 @@ import type { StationName } from '../../../core/station';
 import type { AppContext } from '../../../db/context';
 import { findDonor } from '../../../db/repositories/donors';
 import { refusal, refused, type Outcome } from '../../../services/command';
-import { lineContext } from '../../../services/dossier';
+import { lineContext, openDossier } from '../../../services/dossier';
 import { record } from './writeRecord';
 
 /** Reads one bench line and stores what it means, or says which word was not understood. */
@@ -13,7 +13,10 @@ export async function recordLine(
 ): Promise<Outcome> {
   const donor = await findDonor(app.db.read, of.code);
   if (!donor) return refused(refusal('donor-gone', { code: of.code }));
-  const understood = understand(of.line, await lineContext(app.db.read, donor.id, { types: true }));
+  const understood = understand(
+    of.line,
+    await lineContext(openDossier(app.db.read, donor, app.now()), { types: true }),
+  );
   if (!understood.ok) return refused(refusal('line-unreadable', { problem: understood.problem }));
   return record(app, of, understood.records);
 }

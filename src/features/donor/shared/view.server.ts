@@ -30,11 +30,8 @@ export interface DonorFrame {
 
 /** What stands around every station of a donor. */
 export async function donorFrame(dossier: Dossier): Promise<DonorFrame> {
-  const { db, donor, now } = dossier;
-  const [overview, context] = await Promise.all([
-    dossier.overview(),
-    lineContext(db, donor.id, { stores: dossier.stores() }),
-  ]);
+  const { donor, now } = dossier;
+  const [overview, context] = await Promise.all([dossier.overview(), lineContext(dossier)]);
   const plate = describePlate(dossier.plate);
   const power = overview.facts.ratedPower;
   const right = mayTakeApart({ origin: donor.originKind, clearance: donor.clearance });
