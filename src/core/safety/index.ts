@@ -32,7 +32,7 @@ export {
 } from './mayHold';
 export { afterStringShorted, seriesCapacitance, type StringMember } from './seriesString';
 export { storedEnergy } from './storedEnergy';
-export { storeState, upperBound, type PowerHistory, type StoreReading, type StoreState } from './storeState';
+export { isPowered, storeState, upperBound, type PowerHistory, type StoreReading, type StoreState } from './storeState';
 export { storesFromParts, type StoreOffer, type StorePart } from './storesFromParts';
 export { type TimedReading } from './timedReading';
 export { timeToLimit } from './timeToLimit';

@@ -26,6 +26,11 @@ export interface PowerHistory {
   readonly removedAt?: number | undefined;
 }
 
+/** Whether power was put to a unit and not taken away since. */
+export function isPowered({ appliedAt, removedAt }: PowerHistory): boolean {
+  return appliedAt !== undefined && (removedAt === undefined || removedAt < appliedAt);
+}
+
 /**
  * Whether a person's own readings show a store under the touch limit. The last reading with its
  * meter uncertainty added must lie under it, and no power may have been applied since; a rebound
@@ -41,7 +46,7 @@ export function storeState(
   const last = inOrder.at(-1);
   const { appliedAt, removedAt } = power;
   if (appliedAt !== undefined) {
-    const on = removedAt === undefined || removedAt < appliedAt;
+    const on = isPowered(power);
     // A reading in the very moment that power goes says nothing of what is left.
     const since = removedAt !== undefined && !on ? removedAt : appliedAt;
     if (on || !last || last.takenAt < since)

@@ -2,7 +2,7 @@ import type { Donor } from '../../core/donor';
 import { and, asc, count, desc, eq, inArray, isNotNull, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { judgeNameplate } from '../../core/nameplate';
 import { kindRule, type KindName } from '../../core/part';
-import { storeState, type PowerHistory } from '../../core/safety';
+import { isPowered, storeState, type PowerHistory } from '../../core/safety';
 import { stationLine, type DonorFacts, type StationName, type StationSummary } from '../../core/station';
 import type { Queryable } from '../client';
 import { boardFacts, donors, notes, openingSteps, parts, stationMarks, storeReadings, stores } from '../schema';
@@ -24,6 +24,8 @@ export interface DonorOverview {
     readonly poweredSince: boolean;
   }[];
   readonly wentOn: readonly StationName[];
+  /** Power was put to it and not taken away since. */
+  readonly isPowered: boolean;
 }
 
 /** What a person calls a donor: maker, model and what it is. */
@@ -230,6 +232,7 @@ async function overviews(
       wentOn: own(markRows)
         .filter(({ mark }) => mark === 'went-on')
         .map(({ station }) => station),
+      isPowered: isPowered(power.get(donor.id) ?? {}),
     };
   });
 }

@@ -50,10 +50,10 @@ function BenchJudgement({ view }: { view: BenchView }) {
         <ul className="dotted border-y border-rule text-[13.5px]">
           {view.live.map(({ code, name, message }) => (
             <li key={code + name} className="py-2">
-              <Link className="ref" href={routes.station(code, 'make-safe', { store: name })}>
+              <Link className="ref" href={routes.station(code, 'make-safe', name === '' ? {} : { store: name })}>
                 {code}
               </Link>{' '}
-              {name}, {message}
+              {name === '' ? message : `${name}, ${message}`}
             </li>
           ))}
         </ul>
@@ -78,7 +78,13 @@ function BenchJudgement({ view }: { view: BenchView }) {
           actions={
             <Link
               href={
-                view.live[0] ? routes.station(view.live[0].code, 'make-safe', { store: view.live[0].name }) : first.href
+                view.live[0]
+                  ? routes.station(
+                      view.live[0].code,
+                      'make-safe',
+                      view.live[0].name === '' ? {} : { store: view.live[0].name },
+                    )
+                  : first.href
               }
               className="btn"
             >
@@ -87,7 +93,9 @@ function BenchJudgement({ view }: { view: BenchView }) {
           }
         >
           {view.live[0]
-            ? `Read ${view.live[0].name} of ${view.live[0].code} before anyone reaches for it.`
+            ? view.live[0].name === ''
+              ? `${view.live[0].code}: ${view.live[0].message}.`
+              : `Read ${view.live[0].name} of ${view.live[0].code} before anyone reaches for it.`
             : `${first.title}: ${first.next}.`}
         </Next>
       )}

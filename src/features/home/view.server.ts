@@ -22,7 +22,10 @@ export async function benchView(app: AppContext) {
     donors,
     issues,
     subtitle: `${counted(donors.total, 'unit')}, ${counted(lots, 'lot')} in ${counted(bins, 'bin')}`,
-    live: donors.lines.flatMap(({ code, live }) => live.map((store) => ({ code, ...store }))),
+    // What is plugged in comes before what may still be charged.
+    live: [...donors.lines]
+      .sort((a, b) => Number(b.isPowered) - Number(a.isPowered))
+      .flatMap(({ code, live }) => live.map((store) => ({ code, ...store }))),
   };
 }
 

@@ -15,7 +15,9 @@ export interface DonorLine {
   /** What to do next with it, in a few words. */
   readonly next: string;
   readonly href: string;
+  /** Stores that are not measured dead; without a name that none is listed, or that power is on. */
   readonly live: readonly { name: string; message: string }[];
+  readonly isPowered: boolean;
 }
 
 /** A page of donors that carry every word of a query. */
@@ -44,14 +46,20 @@ function donorLine(overview: DonorOverview): DonorLine {
     station,
     next: nextWords(overview, station),
     href: routes.station(donor.code, station),
-    live: liveStores.map(({ name, lastVoltage }) => ({
-      name,
-      message: lastVoltage === null ? 'never read' : `last reading ${formatQuantity(lastVoltage, 'volt')}`,
-    })),
+    live: [
+      ...(overview.isPowered ? [{ name: '', message: 'power is on: unplug it first' }] : []),
+      ...(facts.stores.total === 0 ? [{ name: '', message: 'no store is listed: treat it as charged' }] : []),
+      ...liveStores.map(({ name, lastVoltage }) => ({
+        name,
+        message: lastVoltage === null ? 'never read' : `last reading ${formatQuantity(lastVoltage, 'volt')}`,
+      })),
+    ],
+    isPowered: overview.isPowered,
   };
 }
 
-function nextWords({ facts, liveStores }: DonorOverview, station: ReturnType<typeof stationInHand>): string {
+function nextWords({ facts, liveStores, isPowered }: DonorOverview, station: ReturnType<typeof stationInHand>): string {
+  if (isPowered) return 'unplug it first';
   const { parts } = facts;
   switch (station) {
     case 'make-safe':

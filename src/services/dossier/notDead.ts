@@ -1,18 +1,20 @@
 import { formatQuantity } from '../../core/quantity';
 import type { DonorOverview } from '../../db/repositories/donors';
 
+type Seen = Pick<DonorOverview, 'facts' | 'liveStores' | 'isPowered'>;
+
 /** What stands in the way of hands on the board, in a few words; null when every listed store is measured dead. */
-export function notDeadMessage({ facts, liveStores }: Pick<DonorOverview, 'facts' | 'liveStores'>): string | null {
-  if (facts.stores.total === 0) return 'No store is listed, so nothing here is measured dead';
-  const badge = liveBadge(liveStores);
+export function notDeadMessage(seen: Seen): string | null {
+  if (seen.isPowered) return 'Power is on';
+  if (seen.facts.stores.total === 0) return 'No store is listed, so nothing here is measured dead';
+  const badge = liveBadge(seen);
   return badge && badge.message;
 }
 
-/** The first store that is not measured dead, with its last reading, for the head of the page. */
-export function liveBadge(
-  stores: DonorOverview['liveStores'],
-): { readonly message: string; readonly volts: string } | null {
-  const [first, ...others] = stores;
+/** What a unit is at worst, for the head of its page: a store that is not measured dead, or that none is listed. */
+export function liveBadge({ facts, liveStores }: Seen): { readonly message: string; readonly volts: string } | null {
+  if (facts.stores.total === 0) return { message: 'No store listed: treat it as charged', volts: '' };
+  const [first, ...others] = liveStores;
   if (!first) return null;
   return {
     message: `${first.name}${others.length ? ` and ${others.length} more` : ''} not measured dead${first.poweredSince ? ' since power was on' : ''}`,

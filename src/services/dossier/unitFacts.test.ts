@@ -78,13 +78,24 @@ test.each`
   ${3}  | ${[live('C3'), live('C4'), live('CX1')]} | ${/^C3 and 2 more not measured dead$/}
   ${1}  | ${[live('C3', 0.3, true)]}               | ${/^C3 not measured dead since power was on$/}
 `('$total stores, of which $stores.length may be live: $message', ({ total, stores, message }) => {
-  const said = notDeadMessage({ facts: { stores: { total, dead: 0 } } as never, liveStores: stores });
+  const said = notDeadMessage({ facts: { stores: { total, dead: 0 } } as never, liveStores: stores, isPowered: false });
   if (message === null) expect(said).toBeNull();
   else expect(said).toMatch(message as RegExp);
 });
 
-test('the badge shows the last reading, if there is one', () => {
-  expect(liveBadge([live('C3', 113)])?.volts.replaceAll('\u00a0', ' ')).toBe('113 V');
-  expect(liveBadge([live('C3')])?.volts).toBe('');
-  expect(liveBadge([])).toBeNull();
+const seen = (total: number, stores: ReturnType<typeof live>[], isPowered = false) => ({
+  facts: { stores: { total, dead: total - stores.length } } as never,
+  liveStores: stores,
+  isPowered,
+});
+
+test('while power is on nothing else is said, whatever was read before', () => {
+  expect(notDeadMessage(seen(1, [], true))).toBe('Power is on');
+});
+
+test('the badge shows the last reading, if there is one, and that none is listed', () => {
+  expect(liveBadge(seen(1, [live('C3', 113)]))?.volts.replaceAll('\u00a0', ' ')).toBe('113 V');
+  expect(liveBadge(seen(1, [live('C3')]))?.volts).toBe('');
+  expect(liveBadge(seen(1, []))).toBeNull();
+  expect(liveBadge(seen(0, []))?.message).toBe('No store listed: treat it as charged');
 });

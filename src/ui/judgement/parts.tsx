@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { WeightMark, type Weight } from '../value/marks';
 
+export { Next } from './Next';
+
 /** The answer in large plain words. */
 export function Claim({ label, children, tone }: { label: string; children: ReactNode; tone?: 'stop' }) {
   return (
@@ -17,25 +19,6 @@ export function Section({ label, children }: { label: string; children: ReactNod
     <section>
       <h2 className="label mb-1">{label}</h2>
       <div className="text-[13.5px] leading-[1.55]">{children}</div>
-    </section>
-  );
-}
-
-/** The one thing to do next. */
-export function Next({
-  label = 'Next',
-  children,
-  actions,
-}: {
-  label?: string;
-  children: ReactNode;
-  actions?: ReactNode;
-}) {
-  return (
-    <section className="next">
-      <h2 className="label mb-1">{label}</h2>
-      <p className="text-[15.5px] leading-snug font-medium">{children}</p>
-      {actions && <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-2 text-[13px]">{actions}</div>}
     </section>
   );
 }

@@ -27,6 +27,15 @@ export function OpeningSheet({
   const { code } = frame;
   return (
     <Halves judgement={<OpeningJudgement code={code} view={view} />}>
+      {frame.notCleared && (
+        <p role="alert" className="mb-3.5 border-l-4 border-stop bg-stop-wash px-3.5 py-2.5 text-[13px]">
+          <b className="text-stop">{frame.notCleared}</b>{' '}
+          <Link href={routes.station(code, 'intake')} className="underline decoration-dotted">
+            Settle that at Intake
+          </Link>{' '}
+          before it is opened.
+        </p>
+      )}
       <WorkClock key={String(view.clock.runningSince)} code={code} clock={view.clock} />
       <StepForm code={code} />
       {view.steps.length === 0 ? (

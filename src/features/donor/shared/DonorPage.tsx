@@ -7,6 +7,11 @@ import { StageLine } from '../../../ui/frame/StageLine';
 import { Tag } from '../../../ui/value/marks';
 import type { DonorFrame } from './view.server';
 import { BenchLine } from './BenchLine';
+import { PowerNotice, UnplugFirst } from './PowerNotice';
+import { HoldNext } from '../../../ui/judgement/Next';
+
+/** Stations where hands and leads go to the unit: nothing is next there while power is on. */
+const HANDS_ON: ReadonlySet<StationName> = new Set(['open', 'trace', 'identify', 'test', 'harvest']);
 
 /** A station of a donor: its tag and line above, the bench line below. */
 export function DonorPage({
@@ -25,8 +30,13 @@ export function DonorPage({
   }));
   return (
     <PageFrame foot={<BenchLine code={frame.code} station={station} context={frame.context} />}>
+      {frame.isPowered && <PowerNotice code={frame.code} />}
       <DonorHead frame={frame} station={station} />
-      {children}
+      {frame.isPowered && HANDS_ON.has(station) ? (
+        <HoldNext first={<UnplugFirst code={frame.code} />}>{children}</HoldNext>
+      ) : (
+        children
+      )}
       <Shortcuts
         keys={[...keys, { key: '/', label: 'type into the bench line', focus: 'bench-line' }]}
         lines={GRAMMAR}

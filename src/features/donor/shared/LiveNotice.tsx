@@ -8,7 +8,8 @@ import { routes } from '../../../routes';
 
 /** At the stations where hands go to the board: what is not measured dead, and the way to go on all the same. */
 export function LiveNotice({ frame, station }: { frame: DonorFrame; station: StationName }) {
-  if (!frame.notDead) return null;
+  // That power is on stands above every page.
+  if (!frame.notDead || frame.isPowered) return null;
   const went = frame.wentOn.includes(station);
   return (
     <section role="alert" className="mb-3.5 border-l-4 border-stop bg-stop-wash px-3.5 py-2.5 text-[13px]">

@@ -23,6 +23,8 @@ export interface DonorFrame {
   readonly notDead: string | null;
   /** Why no lot can be made of it, when it is not cleared to be taken apart. */
   readonly notCleared: string | null;
+  /** Power was put to it and not taken away since. */
+  readonly isPowered: boolean;
   /** Stations at which the person said that they go on all the same. */
   readonly wentOn: readonly StationName[];
   readonly context: BenchContext;
@@ -50,7 +52,8 @@ export async function donorFrame(dossier: Dossier): Promise<DonorFrame> {
       .filter((word) => word !== '')
       .join(' · '),
     stages: stagesOf(donor.code, overview.line),
-    live: liveBadge(overview.liveStores),
+    live: liveBadge(overview),
+    isPowered: overview.isPowered,
     notDead: notDeadMessage(overview),
     notCleared: right.may ? null : right.why,
     wentOn: overview.wentOn,

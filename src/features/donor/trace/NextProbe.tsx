@@ -2,6 +2,7 @@
 
 import type { TracedEntry } from './schema';
 import { useState } from 'react';
+import type { FirstStep } from '../../../core/topology';
 import { parseQuantity, problemText } from '../../../core/quantity';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { Next } from '../../../ui/judgement/parts';
@@ -11,19 +12,23 @@ import type { MeterProbe } from '../shared/useMeterProbe';
 /** The probe that would tell most, answered in one key: a beep, none, or a reading. */
 export function NextProbe({
   answer,
+  step,
   isFresh,
   record,
   meter,
 }: {
   answer: BoardAnswer;
+  /** What to begin with while no probe tells more than another. */
+  step?: FirstStep | undefined;
   isFresh: boolean;
   record: (entry: TracedEntry) => Promise<void>;
   meter: MeterProbe;
 }) {
-  const [probe] = answer.advice.probes;
+  const [best] = answer.advice.probes;
+  const probe = best ?? (step?.kind === 'probe' ? step : undefined);
   /** The pair a reading is being typed for. */
   const [reading, setReading] = useState<string>();
-  if (!probe) return null;
+  if (!probe) return step?.kind === 'log' ? <LogNext what={step.what} why={step.why} /> : null;
   const pair = `${probe.a} ${probe.b}`;
   const pins: [string, string] = [probe.a, probe.b];
   const act = (relation: 'joined' | 'separate') => {
@@ -69,6 +74,17 @@ export function NextProbe({
       }
     >
       {probe.question}
+      {!best && step && <span className="mt-1 block text-[13px] font-normal text-ink-2">Because {step.why}.</span>}
+    </Next>
+  );
+}
+
+/** The part that should be logged before any probe can tell. */
+export function LogNext({ what, why }: { what: string; why: string }) {
+  return (
+    <Next label="Log next">
+      {`Log ${what}.`}
+      <span className="mt-1 block text-[13px] font-normal text-ink-2">Because {why}.</span>
     </Next>
   );
 }

@@ -10,7 +10,7 @@ import type { BoardAnswer } from '../../../workers/board.contract';
 import { removeFactAction } from './actions';
 import type { TraceView } from './view.server';
 import { FixedParts } from './FixedParts';
-import { NextProbe } from './NextProbe';
+import { LogNext, NextProbe } from './NextProbe';
 import { FinishButton } from '../shared/NoteForms';
 import type { MeterProbe } from '../shared/useMeterProbe';
 
@@ -47,6 +47,7 @@ export function TraceJudgement({
     view.board.fixed?.some((entry) => entry.ref === ref && entry.as === main.topology),
   );
   const others = stages.filter((stage) => stage !== main);
+  const { step } = view;
   return (
     <Judgement>
       <Claim label="What this board is">
@@ -56,7 +57,7 @@ export function TraceJudgement({
             ? 'Looking'
             : main
               ? capital(wordsOf(main.topology))
-              : 'Too little is known'}
+              : 'It cannot be told yet'}
       </Claim>
       {main && isFixed && <p className="text-[13.5px] text-ink-2">because you have fixed it</p>}
       {main && !isFixed && (
@@ -80,8 +81,9 @@ export function TraceJudgement({
       )}
       {view.conflicts.length > 0 && <Conflicts code={code} conflicts={view.conflicts} />}
       {answer && view.board.parts.length > 0 && (
-        <NextProbe answer={answer} isFresh={isFresh} record={record} meter={probe} />
+        <NextProbe answer={answer} step={step} isFresh={isFresh} record={record} meter={probe} />
       )}
+      {view.board.parts.length === 0 && step?.kind === 'log' && <LogNext what={step.what} why={step.why} />}
       {main && main.evidence.length > 0 && (
         <Section label="Why">
           <ul>

@@ -1,4 +1,5 @@
 import 'server-only';
+import { firstStep, type FirstStep } from '../../../core/topology';
 import { contradictions, fixedWords, type Board } from '../../../core/board';
 import type { BoardFact } from '../../../core/donor';
 import { formatQuantity } from '../../../core/quantity';
@@ -18,6 +19,8 @@ export interface FactView {
 
 export interface TraceView {
   readonly board: Board;
+  /** What to begin with, while no probe tells more than another. */
+  readonly step: FirstStep | undefined;
   readonly facts: readonly FactView[];
   /** Sets of facts that cannot all hold. */
   readonly conflicts: readonly (readonly FactView[])[];
@@ -49,6 +52,7 @@ export async function traceView(dossier: Dossier, isDone: boolean): Promise<Trac
   const isFixed = (view: FactView) => facts.some(({ id, relation }) => id === view.id && relation === 'fixed');
   return {
     board,
+    step: firstStep(board),
     facts: views.filter((view) => !isFixed(view)).toReversed(),
     conflicts,
     fixed: views.filter(isFixed),
