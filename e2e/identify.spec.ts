@@ -43,7 +43,7 @@ test('a board of 40 parts is logged by bench line alone', async ({ page }) => {
   await judgement(page)
     .getByRole('button', { name: /^Take the \d+ clear readings/ })
     .click();
-  await expect(page.getByText(/clear readings are taken: F1, /)).toBeVisible();
+  await expect(page.getByText(/clear readings are taken: /)).toBeVisible();
   await expect(parts(page).getByRole('row', { name: /^Q1 / })).toContainText('650 V');
 });
 

@@ -2,6 +2,7 @@ import Link from 'next/link';
 import { loadBench } from '../../features/home/pages.server';
 import { loadBuilds } from '../../features/builds/pages.server';
 import { BuildList } from '../../features/builds/BuildList';
+import { AddSample, RemoveSample } from '../../features/donor/sample/SampleButtons';
 import { DonorList } from '../../features/donors/DonorList';
 import { BenchSheet } from '../../features/home/BenchSheet';
 import { PageHead } from '../../ui/frame/Page';
@@ -25,7 +26,13 @@ export default async function BenchPage() {
           </>
         }
       />
-      <BenchSheet view={view} donors={<DonorList lines={view.donors.lines} />} builds={<BuildList builds={builds} />} />
+      <BenchSheet
+        view={view}
+        donors={<DonorList lines={view.donors.lines} />}
+        builds={<BuildList builds={builds} />}
+        addSample={<AddSample />}
+        removeSample={view.sample && <RemoveSample code={view.sample} />}
+      />
     </>
   );
 }

@@ -12,6 +12,8 @@ export const GRAMMAR: readonly GrammarLine[] = [
     line: 'q1 nmos to-220 marked 12N65',
     means: 'a part: reference, kind, case, the marking last; ? for what is worn off',
   },
+  { line: 'br1 gbu806', means: 'a number alone is enough where it tells the kind; your own words do as well' },
+  { line: 'R14 is four point seven kilo ohms', means: 'dictated, or in German or French: R14 Widerstand 4,7 kΩ' },
   {
     line: 'c5 82u 400V 105C bulged',
     means: `a part with what is printed on it and what is wrong: ${DAMAGE_WORDS.join(', ')}`,
@@ -25,6 +27,7 @@ export const GRAMMAR: readonly GrammarLine[] = [
   { line: 'q1 vds 650V datasheet', means: 'a value, with where it comes from' },
   { line: 'delete c5', means: 'takes a part out of the log; “rename c5 to c6” calls it otherwise' },
   { line: 'r12 measures 4k69', means: 'a measurement; several fields by name: c5 measures 78u esr 0.4' },
+  { line: 'c5 esr 0.8', means: 'the name of a reading does in place of “measures”' },
   { line: 'q1 measures sd 0.51 ds OL gs OL', means: 'OL is an open reading; end with in-circuit if it was' },
   { line: 'store c3 82u 400V bleed 470k', means: 'something that stores charge, with the bleed path on the board' },
   {
@@ -32,6 +35,10 @@ export const GRAMMAR: readonly GrammarLine[] = [
     means: 'several capacitors; also 470u + 330u, and battery, output or pulse',
   },
   { line: 'q1.d - t1.2', means: 'two pins beep: one net; more may follow, q1.d - t1.2 - d3.a' },
+  {
+    line: 'q1 drain goes to t1 pin 3',
+    means: 'the same in words; “gate of q1 to pin 6 of u1 through r4” joins both ends of R4',
+  },
   { line: 'q1.s x br1.-', means: 'two pins that do not beep' },
   {
     line: 't1.1 ~ t1.2 0R8',
@@ -44,7 +51,8 @@ export const GRAMMAR: readonly GrammarLine[] = [
     means: 'you fix what a part is the main magnetic part of, or its role: q3 as rectifier, d9 as nothing',
   },
   { line: 'c3 212V @ 15s', means: 'a reading of a store; without @ the clock counts' },
-  { line: 'power on', means: 'power is applied: readings from before count no more; “power off” when it is out' },
+  { line: 'c5 drops to 20 V in 1 min', means: 'the same in words; a capacitor that is read is a store from then on' },
+  { line: 'power on', means: 'power is applied: readings from before count no more; “unplugged” when it is out' },
   {
     line: 'soak 42W 51C 19.1V 2A @ 12min',
     means: 'a row of a run under load: what goes in, the case, the output, the load',

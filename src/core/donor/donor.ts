@@ -33,3 +33,9 @@ export interface Donor {
   /** When it was put into the archive. */
   readonly deletedMs: number | null;
 }
+
+/** Where the made-up unit comes from that a newcomer looks round in: by it the unit is told from one's own. */
+export const SAMPLE_ORIGIN = 'comes with Zorvek';
+
+/** Whether a unit is the made-up one. */
+export const isSample = ({ origin }: Pick<Donor, 'origin'>): boolean => origin === SAMPLE_ORIGIN;

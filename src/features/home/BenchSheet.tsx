@@ -8,27 +8,77 @@ import type { BenchView } from './view.server';
 import { routes } from '../../routes';
 
 /** The bench: what is in hand and what waits on the left, what to look at first on the right. */
-export function BenchSheet({ view, donors, builds }: { view: BenchView; donors: ReactNode; builds: ReactNode }) {
+export function BenchSheet({
+  view,
+  donors,
+  builds,
+  addSample,
+  removeSample,
+}: {
+  view: BenchView;
+  donors: ReactNode;
+  builds: ReactNode;
+  /** Puts the made-up unit on the bench. */
+  addSample: ReactNode;
+  /** Takes it away again. */
+  removeSample: ReactNode;
+}) {
   return (
     <Halves judgement={<BenchJudgement view={view} />}>
       {view.donors.lines.length === 0 ? (
         <EmptyState
           title="The bench is empty"
           action={
-            <Link href={routes.newDonor()} className="btn" data-tone="next">
-              New donor
-            </Link>
+            <span className="flex flex-wrap gap-2">
+              <Link href={routes.newDonor()} className="btn" data-tone="next">
+                New donor
+              </Link>
+              {addSample}
+            </span>
           }
         >
-          Put a dead adapter on it: type what its label says, and Zorvek tells what it was good for. To look round
-          first, stop the server and start <span className="font-mono">npm run demo</span>: a shed full of units, in a
-          database of its own.
+          Put a dead adapter on it: type what its label says, and Zorvek tells what it was good for. Or look round first
+          in a made-up unit that is traced and tested already; it goes away again in one step.
         </EmptyState>
       ) : (
-        donors
+        <>
+          {donors}
+          {view.sample && (
+            <p className="mt-3 flex flex-wrap items-center gap-x-3 gap-y-1.5 text-[13px] text-ink-2">
+              {view.sample} is made up, for looking round. {removeSample}
+            </p>
+          )}
+        </>
       )}
       {builds}
     </Halves>
+  );
+}
+
+/** The first hour in four steps, each ticked by doing it. */
+function ShortPath({ steps }: { steps: NonNullable<BenchView['path']> }) {
+  const next = steps.findIndex(({ isDone }) => !isDone);
+  return (
+    <Section label="The short path">
+      <ol className="dotted">
+        {steps.map(({ label, isDone, href }, index) => (
+          <li key={label} className="flex items-baseline gap-2.5 py-1.5">
+            <span aria-hidden="true" className="w-4 flex-none font-mono text-ochre">
+              {isDone ? '✓' : ''}
+            </span>
+            {isDone ? (
+              <span className="text-ink-2">
+                {label} <span className="sr-only">, done</span>
+              </span>
+            ) : (
+              <Link href={href} className={index === next ? 'font-semibold underline' : 'underline decoration-dotted'}>
+                {label}
+              </Link>
+            )}
+          </li>
+        ))}
+      </ol>
+    </Section>
   );
 }
 
@@ -46,6 +96,7 @@ function BenchJudgement({ view }: { view: BenchView }) {
             : 'Nothing is on the bench'
           : `${COUNT[units] ?? units} ${units === 1 ? 'unit is' : 'units are'} not measured dead`}
       </Claim>
+      {view.path && <ShortPath steps={view.path} />}
       {view.live.length > 0 && (
         <ul className="dotted border-y border-rule text-[13.5px]">
           {view.live.map(({ code, name, message }) => (

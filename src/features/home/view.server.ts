@@ -3,7 +3,7 @@ import type { AppContext } from '../../db/context';
 import { stockTotals } from '../../db/repositories/lotSearch';
 import { openIssues } from '../../db/repositories/notes';
 import { routes } from '../../routes';
-import { donorLines } from '../../services/dossier';
+import { donorLines, type DonorLine } from '../../services/dossier';
 import { agoOf } from '../../ui/value/moments';
 
 /** How many donors the bench shows; the rest are under Donors. */
@@ -22,11 +22,34 @@ export async function benchView(app: AppContext) {
     donors,
     issues,
     subtitle: `${counted(donors.total, 'unit')}, ${counted(lots, 'lot')} in ${counted(bins, 'bin')}`,
+    sample: donors.lines.find((line) => line.isSample)?.code ?? null,
+    path: shortPath(donors.lines.filter((line) => !line.isSample)),
     // What is plugged in comes before what may still be charged.
     live: [...donors.lines]
       .sort((a, b) => Number(b.isPowered) - Number(a.isPowered))
       .flatMap(({ code, live }) => live.map((store) => ({ code, ...store }))),
   };
+}
+
+/** The first things to do with a first unit, each ticked once it was done; nothing when all were. */
+function shortPath(own: readonly DonorLine[]): readonly PathStep[] | null {
+  if (own.some(({ begun }) => begun.label && begun.stores && begun.parts && begun.beeps)) return null;
+  const [unit] = own;
+  const done = unit?.begun ?? { label: false, stores: false, parts: false, beeps: false };
+  const at = (station: 'intake' | 'make-safe' | 'identify' | 'trace') =>
+    unit ? routes.station(unit.code, station) : routes.newDonor();
+  return [
+    { label: 'Type what the label says', isDone: done.label, href: at('intake') },
+    { label: 'List what stores charge, and read it dead', isDone: done.stores, href: at('make-safe') },
+    { label: 'Log the parts you see', isDone: done.parts, href: at('identify') },
+    { label: 'Find two pins that beep', isDone: done.beeps, href: at('trace') },
+  ];
+}
+
+export interface PathStep {
+  readonly label: string;
+  readonly isDone: boolean;
+  readonly href: string;
 }
 
 export type BenchView = Awaited<ReturnType<typeof benchView>>;

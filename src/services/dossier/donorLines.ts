@@ -1,3 +1,4 @@
+import { isSample } from '../../core/donor';
 import { formatQuantity } from '../../core/quantity';
 import { STATION_LABEL, stationInHand, type StationName, type StationSummary } from '../../core/station';
 import type { AppContext } from '../../db/context';
@@ -18,6 +19,15 @@ export interface DonorLine {
   /** Stores that are not measured dead; without a name that none is listed, or that power is on. */
   readonly live: readonly { name: string; message: string }[];
   readonly isPowered: boolean;
+  /** It is the made-up unit for newcomers. */
+  readonly isSample: boolean;
+  /** The first things done to it. */
+  readonly begun: {
+    readonly label: boolean;
+    readonly stores: boolean;
+    readonly parts: boolean;
+    readonly beeps: boolean;
+  };
 }
 
 /** A page of donors that carry every word of a query. */
@@ -55,6 +65,13 @@ function donorLine(overview: DonorOverview): DonorLine {
       })),
     ],
     isPowered: overview.isPowered,
+    isSample: isSample(donor),
+    begun: {
+      label: ratedPower !== undefined,
+      stores: facts.stores.total > 0,
+      parts: parts.total > 0,
+      beeps: (facts.probes ?? 0) > 0,
+    },
   };
 }
 

@@ -1,8 +1,9 @@
 'use client';
 
-import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { NO_ANSWER } from '../command/useCommand';
 import { useHydrated } from '../form/useHydrated';
+import { onTypedLine } from './typedLine';
 
 export interface CommandPreview {
   readonly ok: boolean;
@@ -53,8 +54,23 @@ export function CommandLine({
   const [back, setBack] = useState(0);
   const hydrated = useHydrated();
   const shown = text.trim() === '' ? undefined : preview(text);
+  /** Tab was pressed before the rest of the word could be told. */
+  const [isCompleting, setCompleting] = useState(false);
+  if (isCompleting && shown) {
+    setCompleting(false);
+    setText(text + shown.ghost);
+  }
 
   const field = useRef<HTMLInputElement>(null);
+  useEffect(
+    () =>
+      onTypedLine((line) => {
+        setText(line);
+        setRefusal(undefined);
+        field.current?.focus();
+      }),
+    [],
+  );
   const maybe = shown && !shown.ok ? (shown.maybe ?? []) : [];
   const isOffered = maybe.length > 0 && (refusal !== undefined || shown?.isQuestion === true);
 
@@ -90,6 +106,9 @@ export function CommandLine({
     } else if (refusal !== undefined && isOffered && /^[1-3]$/.test(event.key) && maybe[Number(event.key) - 1]) {
       event.preventDefault();
       take(maybe[Number(event.key) - 1] ?? '');
+    } else if (event.key === 'Tab' && !event.shiftKey && text.trim() !== '' && !shown) {
+      event.preventDefault();
+      setCompleting(true);
     } else if (event.key === 'Tab' && !event.shiftKey && shown?.ghost) {
       event.preventDefault();
       setText(text + shown.ghost);

@@ -5,7 +5,6 @@ import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { QuantityField, SubmitButton, TextField } from '../../../ui/form/fields';
 import { addSoakAction, removeSoakAction } from './actions';
-import { notePowerAction } from '../shared/actions';
 import type { SoakView } from './soak.server';
 
 /** A run under load, row by row, with its curves. */
@@ -18,15 +17,6 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
           A run under load through a series lamp or an isolated supply: what goes in, how warm it gets, what comes out.
         </p>
       </div>
-      {soak.powered && (
-        <p className="mt-2 flex flex-wrap items-center gap-3 border-l-4 border-stop bg-stop-wash px-3 py-1.5 text-[13px]">
-          <span>
-            <b className="text-stop">Power is on</b>, by this log. No store counts as dead until it is off and read
-            again.
-          </span>
-          <ActionButton action={() => notePowerAction(code, false)}>It is unplugged now</ActionButton>
-        </p>
-      )}
       <ActionForm
         action={addSoakAction.bind(null, code)}
         label="Row of the run"

@@ -25,7 +25,6 @@ export interface SoakView {
   }[];
   readonly findings: readonly { weight: 'danger' | 'check' | 'note' | 'ok'; text: string }[];
   /** Power is on by the record. */
-  readonly powered: boolean;
 }
 
 const WEIGHT = { ok: 'ok', note: 'note', warn: 'check', danger: 'danger' } as const;
@@ -33,7 +32,7 @@ const WEIGHT = { ok: 'ok', note: 'note', warn: 'check', danger: 'danger' } as co
 /** The latest run of a donor. */
 export async function soakView(dossier: Dossier): Promise<SoakView> {
   const { db, donor, plate } = dossier;
-  const [rows, power] = await Promise.all([latestSoak(db, donor.id), dossier.power()]);
+  const rows = await latestSoak(db, donor.id);
   const { ratedPower, efficiency } = judgeNameplate(plate);
   const marked = plate.efficiencyLevel ? efficiency?.value : undefined;
   const judged = judgeSoak(
@@ -74,7 +73,6 @@ export async function soakView(dossier: Dossier): Promise<SoakView> {
       curve('input power', 'W', ({ inputW }) => inputW),
     ].filter(({ points }) => points.length >= 2),
     findings: judged.findings.map(({ severity, text }) => ({ weight: WEIGHT[severity], text })),
-    powered: power.appliedAt !== undefined && (power.removedAt === undefined || power.removedAt < power.appliedAt),
   };
 }
 
