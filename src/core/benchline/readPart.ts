@@ -560,7 +560,8 @@ function settle(
     describes: describes > 0 || said.marking !== undefined || said.dateCode !== undefined,
     placed,
     unplaced,
-    corrected,
+    // A word that was mended and could not be placed after all stands as it was typed.
+    corrected: corrected.filter(({ typed }) => !unplaced.some(({ text }) => text === typed)),
   };
 }
 

@@ -11,6 +11,7 @@ import {
   storeState,
   suggestBleed,
   timeToLimit,
+  METER_LIMIT,
   TOUCH_LIMIT_DC,
   upperBound,
   type HazardSeverity,
@@ -139,20 +140,29 @@ test('no readings make the fit throw, and a time comes out only with an exponent
   );
 });
 
-test('a store whose last reading may be over the limit is never dead, in whatever order the readings come', () => {
+test('a store is dead only by its own last reading after the last power, under 1 V with its doubt, in whatever order they come', () => {
   const reading = fc.record({
-    voltage: fc.double({ min: 0, max: 400, noNaN: true }),
+    voltage: fc.oneof(fc.double({ min: 0, max: 400, noNaN: true }), fc.double({ min: 0, max: 1.2, noNaN: true })),
     resolution: fc.constantFrom(0.001, 0.1, 1),
     takenAt: fc.integer({ min: 0, max: 1e6 }),
   });
   fc.assert(
     fc.property(
-      fc.uniqueArray(reading, { minLength: 1, maxLength: 6, selector: ({ takenAt }) => takenAt }),
-      (readings) => {
-        const state = storeState(readings);
+      fc.uniqueArray(reading, { maxLength: 6, selector: ({ takenAt }) => takenAt }),
+      fc.record({
+        appliedAt: fc.option(fc.integer({ min: 0, max: 1e6 }), { nil: undefined }),
+        removedAt: fc.option(fc.integer({ min: 0, max: 1e6 }), { nil: undefined }),
+      }),
+      (readings, power) => {
+        const state = storeState(readings, { power });
         const last = [...readings].sort((a, b) => b.takenAt - a.takenAt)[0];
-        expect(state.kind === 'measured-dead').toBe(last !== undefined && upperBound(last) < TOUCH_LIMIT_DC.volts);
-        expect(storeState([...readings].reverse())).toEqual(state);
+        const { appliedAt, removedAt } = power;
+        const isOff = appliedAt === undefined || (removedAt !== undefined && removedAt >= appliedAt);
+        const isAfter =
+          appliedAt === undefined || (removedAt !== undefined && last !== undefined && last.takenAt >= removedAt);
+        const isEmpty = last !== undefined && upperBound(last) <= METER_LIMIT.volts;
+        expect(state.kind === 'measured-dead').toBe(isOff && isAfter && isEmpty);
+        expect(storeState([...readings].reverse(), { power })).toEqual(state);
       },
     ),
     SEED,

@@ -201,16 +201,18 @@ describe('storeState', () => {
   const at = (seconds: number, voltage: number, resolution = 0.1) => ({ voltage, resolution, takenAt: seconds * 1000 });
 
   test.each`
-    readings                    | kind                | why
-    ${[]}                       | ${'never-measured'} | ${'a prediction is no reading'}
-    ${[at(0, 318)]}             | ${'live'}           | ${'far above'}
-    ${[at(0, 318), at(60, 20)]} | ${'measured-dead'}  | ${'the last one counts'}
-    ${[at(60, 20), at(0, 318)]} | ${'measured-dead'}  | ${'by time, not by order'}
-    ${[at(0, 20), at(60, 318)]} | ${'live'}           | ${'charged again'}
-    ${[at(0, 59.8)]}            | ${'live'}           | ${'59.8 V ± 0.6 V may be 60 V'}
-    ${[at(0, -59.8)]}           | ${'live'}           | ${'swapped leads'}
-    ${[at(0, 55, 10)]}          | ${'live'}           | ${'digits of 10 V: re-range'}
-    ${[at(0, 58)]}              | ${'measured-dead'}  | ${'58.6 V at most'}
+    readings                     | kind                | why
+    ${[]}                        | ${'never-measured'} | ${'a prediction is no reading'}
+    ${[at(0, 318)]}              | ${'live'}           | ${'far above'}
+    ${[at(0, 318), at(60, 20)]}  | ${'below-touch'}    | ${'the last one counts'}
+    ${[at(60, 20), at(0, 318)]}  | ${'below-touch'}    | ${'by time, not by order'}
+    ${[at(0, 318), at(90, 0.4)]} | ${'measured-dead'}  | ${'under 1 V with its doubt'}
+    ${[at(0, 0.4, 1)]}           | ${'below-touch'}    | ${'digits of 1 V say too little'}
+    ${[at(0, 20), at(60, 318)]}  | ${'live'}           | ${'charged again'}
+    ${[at(0, 59.8)]}             | ${'live'}           | ${'59.8 V ± 0.6 V may be 60 V'}
+    ${[at(0, -59.8)]}            | ${'live'}           | ${'swapped leads'}
+    ${[at(0, 55, 10)]}           | ${'live'}           | ${'digits of 10 V: re-range'}
+    ${[at(0, 58)]}               | ${'below-touch'}    | ${'58.6 V at most'}
   `('$readings is $kind ($why)', ({ readings, kind }) => {
     expect(storeState(readings).kind).toBe(kind);
   });
@@ -218,7 +220,10 @@ describe('storeState', () => {
   test('rebound counts as looked for after two low readings five minutes apart', () => {
     expect(storeState([at(0, 0.4), at(299, 0.3)])).toMatchObject({ reboundChecked: false });
     expect(storeState([at(0, 0.4), at(300, 0.3)])).toMatchObject({ reboundChecked: true });
-    expect(storeState([at(0, 0.4), at(300, 4)])).toMatchObject({ reboundChecked: false });
+    expect(storeState([at(0, 0.4), at(300, 4)]).kind).toBe('below-touch');
+    // A rise between the two starts the wait anew.
+    expect(storeState([at(0, 0.5), at(290, 31), at(305, 0.4)])).toMatchObject({ reboundChecked: false });
+    expect(storeState([at(0, 31), at(10, 0.4), at(311, 0.3)])).toMatchObject({ reboundChecked: true });
   });
 });
 

@@ -13,6 +13,8 @@ export type StoreState =
   /** Power was applied after the last reading, so that it says nothing any more; `on` while it still is. */
   | { readonly kind: 'powered-since'; readonly last?: StoreReading; readonly at: number; readonly on: boolean }
   | { readonly kind: 'live'; readonly last: StoreReading; readonly upper: number }
+  /** Under the limit of touch with the meter's doubt, and not empty: it still kills a meter or a tip, and may rise. */
+  | { readonly kind: 'below-touch'; readonly last: StoreReading; readonly upper: number }
   | {
       readonly kind: 'measured-dead';
       readonly last: StoreReading;
@@ -32,10 +34,10 @@ export function isPowered({ appliedAt, removedAt }: PowerHistory): boolean {
 }
 
 /**
- * Whether a person's own readings show a store under the touch limit. The last reading with its
- * meter uncertainty added must lie under it, and no power may have been applied since; a rebound
- * counts as looked for when two readings at least five minutes apart both lie under 1 V. Predictions
- * never enter.
+ * Whether a person's own readings show a store empty. The last reading with its meter's doubt added must lie
+ * under 1 V, where a meter may go on in any mode; under the touch limit alone it is not dead. No power may have been
+ * applied since. A rebound counts as looked for when two readings at least five minutes apart both lie under 1 V, and
+ * none between them above. Predictions never enter.
  * @param readings in any order; the latest by time counts
  */
 export function storeState(
@@ -55,13 +57,12 @@ export function storeState(
   if (!last) return { kind: 'never-measured' };
   const upper = upperBound(last);
   if (upper >= touchLimit) return { kind: 'live', last, upper };
+  if (upper > METER_LIMIT.volts) return { kind: 'below-touch', last, upper };
   const counting = inOrder.filter(({ takenAt }) => takenAt >= (appliedAt ?? -Infinity));
-  const reboundChecked =
-    upper <= METER_LIMIT.volts &&
-    counting.some(
-      (reading) =>
-        upperBound(reading) <= METER_LIMIT.volts && last.takenAt - reading.takenAt >= REBOUND_WAIT_SECONDS * 1000,
-    );
+  // A rise over the limit starts the wait anew.
+  const lastRise = counting.findLastIndex((reading) => upperBound(reading) > METER_LIMIT.volts);
+  const [first] = counting.slice(lastRise + 1);
+  const reboundChecked = first !== undefined && last.takenAt - first.takenAt >= REBOUND_WAIT_SECONDS * 1000;
   return { kind: 'measured-dead', last, upper, reboundChecked };
 }
 

@@ -144,7 +144,7 @@ describe('power applied after a reading', () => {
 
   test('the lower limit of a careful shop', () => {
     const at55 = { voltage: 55, resolution: 0.1, takenAt: 0 };
-    expect(storeState([at55]).kind).toBe('measured-dead');
+    expect(storeState([at55]).kind).toBe('below-touch');
     expect(storeState([at55], { touchLimit: 50 }).kind).toBe('live');
   });
 });

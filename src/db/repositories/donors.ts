@@ -22,6 +22,8 @@ export interface DonorOverview {
     readonly lastVoltage: number | null;
     /** Power was applied after its last reading. */
     readonly poweredSince: boolean;
+    /** Under the limit of touch, and not empty. */
+    readonly isBelowTouch: boolean;
   }[];
   readonly wentOn: readonly StationName[];
   /** Power was put to it and not taken away since. */
@@ -226,7 +228,8 @@ async function overviews(
       line: stationLine(facts),
       liveStores: live.map(({ store, state }) => ({
         name: store.name,
-        lastVoltage: state.kind === 'live' ? state.last.voltage : null,
+        lastVoltage: state.kind === 'live' || state.kind === 'below-touch' ? state.last.voltage : null,
+        isBelowTouch: state.kind === 'below-touch',
         poweredSince: state.kind === 'powered-since',
       })),
       wentOn: own(markRows)

@@ -127,7 +127,7 @@ test('a run under load: rows in order, curves, and what it suggests', async () =
     'input power',
   ]);
   expect(view.findings.map(({ text }: { text: string }) => text).join(' ')).toMatch(/dips by 6 % after 25 min/);
-  expect(view.powered).toBe(true);
+  expect((await (await dossier()).overview()).isPowered).toBe(true);
 });
 
 test('what like donors gave and which builds wait for it comes with the facts', async () => {

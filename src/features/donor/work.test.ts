@@ -262,11 +262,13 @@ describe('beside a store that is not measured dead', () => {
     ]);
   });
 
-  test('Make safe stays blocked until the last reading of every store is under the limit', async () => {
+  test('Make safe stays blocked until the last reading of every store shows it empty', async () => {
     const makeSafe = async () => (await overview()).line.find(({ station }) => station === 'make-safe');
     await finishStation(fixture.app, { code, station: 'make-safe' });
     expect(await makeSafe()).toMatchObject({ state: 'blocked', status: '0 of 1 dead' });
     await type('c3 12V @ 90s');
+    expect(await makeSafe()).toMatchObject({ state: 'blocked' });
+    await type('c3 0.3V @ 95s');
     expect(await makeSafe()).toMatchObject({ state: 'done' });
     await type('c3 75V @ 99s');
     expect(await makeSafe()).toMatchObject({ state: 'blocked' });

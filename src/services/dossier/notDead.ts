@@ -11,13 +11,18 @@ export function notDeadMessage(seen: Seen): string | null {
   return badge && badge.message;
 }
 
+const standing = (store: DonorOverview['liveStores'][number], isOnly: boolean) =>
+  store.isBelowTouch && isOnly
+    ? 'below the touch limit, and not dead'
+    : `not measured dead${store.poweredSince ? ' since power was on' : ''}`;
+
 /** What a unit is at worst, for the head of its page: a store that is not measured dead, or that none is listed. */
 export function liveBadge({ facts, liveStores }: Seen): { readonly message: string; readonly volts: string } | null {
   if (facts.stores.total === 0) return { message: 'No store listed: treat it as charged', volts: '' };
   const [first, ...others] = liveStores;
   if (!first) return null;
   return {
-    message: `${first.name}${others.length ? ` and ${others.length} more` : ''} not measured dead${first.poweredSince ? ' since power was on' : ''}`,
+    message: `${first.name}${others.length ? ` and ${others.length} more` : ''} ${standing(first, others.length === 0)}`,
     volts: first.lastVoltage === null ? '' : formatQuantity(first.lastVoltage, 'volt', { digits: 3 }),
   };
 }

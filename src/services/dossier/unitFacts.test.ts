@@ -69,6 +69,7 @@ const live = (name: string, lastVoltage: number | null = null, poweredSince = fa
   name,
   lastVoltage,
   poweredSince,
+  isBelowTouch: false,
 });
 test.each`
   total | stores                                   | message
@@ -87,6 +88,12 @@ const seen = (total: number, stores: ReturnType<typeof live>[], isPowered = fals
   facts: { stores: { total, dead: total - stores.length } } as never,
   liveStores: stores,
   isPowered,
+});
+
+test('under the limit of touch a store is told as what it is', () => {
+  const below = { ...live('C3', 44), isBelowTouch: true };
+  expect(notDeadMessage(seen(1, [below]))).toBe('C3 below the touch limit, and not dead');
+  expect(notDeadMessage(seen(2, [below, live('C4')]))).toBe('C3 and 1 more not measured dead');
 });
 
 test('while power is on nothing else is said, whatever was read before', () => {

@@ -60,7 +60,7 @@ export function Notices({ children, undo }: { children: ReactNode; undo: (id: st
       <div
         role="status"
         aria-live="polite"
-        className="no-print pointer-events-none fixed inset-x-0 bottom-16 z-40 flex justify-center px-4"
+        className="no-print pointer-events-none fixed inset-x-0 bottom-24 z-40 flex justify-center px-4"
       >
         {notice && (
           <div className="pointer-events-auto flex max-w-[640px] items-center gap-3 rounded-[4px] border border-ink bg-ink py-1.5 pr-2 pl-4 text-[13px] text-sheet">

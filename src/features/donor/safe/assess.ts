@@ -50,7 +50,7 @@ export function assess(
   const fit = fitDischarge(
     run.map(({ elapsedS, voltageV, resolutionV }) => ({ time: elapsedS, voltage: voltageV, resolution: resolutionV })),
   );
-  const measured = state.kind === 'live' || state.kind === 'measured-dead';
+  const measured = state.kind === 'live' || state.kind === 'below-touch' || state.kind === 'measured-dead';
   return {
     entry,
     state,

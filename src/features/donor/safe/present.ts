@@ -42,6 +42,11 @@ export function claimOf({ entry, state, hold, run, fit, touchLimit }: Assessed):
   }
   if (entry.store.role === 'battery')
     return { text: `${name} has ${last}, under the limit of touch; a battery is never dead`, stop: false };
+  if (state.kind === 'below-touch')
+    return {
+      text: `${name} is below the touch limit of ${volts(touchLimit)} with ${last}, and not dead`,
+      stop: false,
+    };
   return state.reboundChecked
     ? { text: `${name} is measured dead: ${last}, and it did not recover`, stop: false }
     : { text: `${name} is measured dead: ${last} at the last reading`, stop: false };
@@ -175,6 +180,8 @@ export function nextStep(assessed: Assessed, open: readonly Assessed[], now: num
     const wait = crossing ? 'Wait, or put' : 'Put';
     return `${wait} a ${ohms(plan.resistance)} tool across ${name}: ${formatQuantity(plan.initialPower, 'watt', { digits: 2 })} at first, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(plan.timeToSolder)}. Then read it again.`;
   }
+  if (state.kind === 'below-touch')
+    return `Bleed ${name} under ${volts(METER_LIMIT.volts)} before a meter or a tip touches it, then read it again. Under ${volts(SOLDER_LIMIT.volts)} parts may be desoldered.`;
   const others = open.filter((other) => other.entry.store.name !== name).map((other) => other.entry.store.name);
   if (others.length > 0) return `Go on with ${others.join(', ')}: not measured dead yet.`;
   if (!state.reboundChecked) {
@@ -183,9 +190,7 @@ export function nextStep(assessed: Assessed, open: readonly Assessed[], now: num
       back > 60 ? ` It may recover by ${volts(back * REBOUND_SHARE.low)} to ${volts(back * REBOUND_SHARE.high)}.` : '';
     const due = (REBOUND_WAIT_SECONDS * 1000 - (now - state.last.takenAt)) / 1000;
     const when = due > 0 ? `in ${formatDuration(due)}` : 'now';
-    return state.upper <= METER_LIMIT.volts
-      ? `Read ${name} again ${when}: five minutes show whether it recovers.${rebound}`
-      : `Bleed ${name} under ${volts(METER_LIMIT.volts)}, then read it again after five minutes.${rebound}`;
+    return `Read ${name} again ${when}: five minutes show whether it recovers.${rebound}`;
   }
   return 'Every listed store is measured dead. Open it, and look for stores that are not listed.';
 }

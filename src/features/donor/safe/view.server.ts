@@ -184,7 +184,7 @@ function card({ entry, state, hold, run, largest }: Assessed, code: string, sele
       },
       { label: 'bleed path', value: store.bleedOhm === null ? 'none known' : formatQuantity(store.bleedOhm, 'ohm') },
       {
-        label: dead ? 'measured dead' : 'last reading',
+        label: dead ? 'measured dead' : state.kind === 'below-touch' ? 'below the touch limit' : 'last reading',
         value: !last
           ? 'never read'
           : state.kind === 'powered-since'

@@ -30,8 +30,10 @@ export function DonorPage({
   }));
   return (
     <PageFrame foot={<BenchLine code={frame.code} station={station} context={frame.context} />}>
-      {frame.isPowered && <PowerNotice code={frame.code} />}
-      <DonorHead frame={frame} station={station} />
+      <div>
+        {frame.isPowered && <PowerNotice code={frame.code} />}
+        <DonorHead frame={frame} station={station} />
+      </div>
       {frame.isPowered && HANDS_ON.has(station) ? (
         <HoldNext first={<UnplugFirst code={frame.code} />}>{children}</HoldNext>
       ) : (

@@ -10,7 +10,6 @@ export function PowerNotice({ code }: { code: string }) {
       role="alert"
       className="flex flex-wrap items-center gap-x-4 gap-y-2 bg-stop px-[22px] py-3 text-[17px] font-semibold text-sheet max-[899px]:px-4"
     >
-      <i aria-hidden="true" className="hatch size-[20px] flex-none" />
       <span>Power is on. Unplug it first: no reading from before counts, and nothing here is safe to touch.</span>
       <UnplugButton code={code} />
     </p>
