@@ -225,6 +225,7 @@ test.each`
   ${'q1.x - t1.1'}         | ${'Q1 nmos, T1 transformer'} | ${'its pins are G'}      | ${'q1.G - t1.1'}
   ${'r7 22'}               | ${''}                        | ${'22 what?'}            | ${'r7 22k'}
   ${'Q9 SOT-23 J3Y'}       | ${''}                        | ${'what kind of part'}   | ${'q9 nmos J3Y'}
+  ${'store c2 120'}        | ${''}                        | ${'120u is likely'}      | ${'store c2 120u'}
   ${'R4 100 or 120'}       | ${''}                        | ${'Which of the two'}    | ${'# R4 100 or 120'}
   ${'hello there'}         | ${''}                        | ${'neither a reference'} | ${'# hello there'}
   ${'c99 12V @ 4s'}        | ${''}                        | ${'store c99'}           | ${'# c99 12V @ 4s'}

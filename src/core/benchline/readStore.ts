@@ -1,5 +1,5 @@
 import { parseQuantity } from '../quantity';
-import { parseBank, type StoreRole } from '../safety';
+import { bankProblemText, parseBank, type StoreRole } from '../safety';
 import type { BenchProblem, BenchRecord } from './record';
 import { volts } from './volts';
 
@@ -73,6 +73,17 @@ export function readStore(words: readonly string[]): BenchRecord | { readonly pr
       capacitance,
       ...(several ? { bank: values.join(' ') } : {}),
       ...(bankRated === undefined ? {} : { ratedVoltage: bankRated }),
+    };
+  }
+  if (bank.problem.kind === 'too-large') {
+    const { word, likely } = bank.problem;
+    return {
+      problem: {
+        kind: 'unclear',
+        word,
+        question: bankProblemText(bank.problem),
+        maybe: [`store ${name.toLowerCase()} ${values.join(' ').replace(word, likely)}`],
+      },
     };
   }
   const strange = values.find((word) => !volts(word) && !parseQuantity(word, 'farad').ok);

@@ -1,5 +1,4 @@
 import { parseQuantity, type Quantity, type Unit } from '../quantity';
-import { isThousands } from './spoken';
 
 /** A value that carries its unit. */
 export interface Value {
@@ -37,7 +36,9 @@ export function valueOf(text: string): Value | undefined {
       .replace(/deg(?:c|rees)?$/i, '');
     body = body.replace(/^([.,])/, '0.');
     const parsed = parseQuantity(body, unit);
-    if (parsed.ok) return { unit, quantity: parsed.quantity, ac, ambiguous: isThousands(at) };
+    if (parsed.ok) return { unit, quantity: parsed.quantity, ac, ambiguous: false };
+    if (parsed.problem.kind === 'thousands')
+      return { unit, quantity: { value: NaN, resolution: NaN }, ac, ambiguous: true };
   }
   // “100C” is a temperature on a capacitor only; the part that carries it decides.
   return undefined;

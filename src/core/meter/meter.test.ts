@@ -51,6 +51,11 @@ test.each`
   expect('resolution' in reading && reading.resolution).toBeCloseTo(resolution, 12);
 });
 
+// An AC range hides what a capacitor holds: never a reading of volts.
+test.each(['0.02 V AC', '0.02 V~', '0.02 VAC', '12.1 V ~ TRMS'])('line “%s” is alternating', (line) => {
+  expect(parseLine(line)).toMatchObject({ kind: 'alternating' });
+});
+
 test.each(['', 'HOLD', '12', '3 A', '???'])('line “%s” is no reading', (line) => {
   expect(parseLine(line)).toMatchObject({ kind: 'garbage' });
 });
@@ -72,6 +77,7 @@ test('every failure says what to do, with its figures', () => {
     { kind: 'disconnected' },
     { kind: 'garbage', text: '#x' },
     { kind: 'wrong-unit', shows: 'resistance', wanted: 'volts DC' },
+    { kind: 'alternating', text: '0.02 V AC' },
     { kind: 'no-stream' },
   ];
   const texts = failures.map(meterFailureText);

@@ -13,7 +13,8 @@ const PREFIXES: Readonly<Record<string, number>> = {
   M: 1e6,
   '': 1,
 };
-const LINE = /^\s*([+-]?)\s*(O\.?L|OVLD|\d*\.?\d+(?:e[+-]?\d+)?)\s*([pnuµμmkKM]?)(V|ohms?|Ω|Ω|F)(?![a-z])\s*(.*)$/iu;
+const LINE =
+  /^\s*([+-]?)\s*(O\.?L|OVLD|\d*\.?\d+(?:e[+-]?\d+)?)\s*([pnuµμmkKM]?)(V(?:AC|DC|~)?|ohms?|Ω|Ω|F)(?![a-z])\s*(.*)$/iu;
 
 /**
  * One line as a USB meter streams it: `212.3 V DC`, `4.69 kOhm`, `0.512 V diode`, `OL MOhm`. The
@@ -23,6 +24,8 @@ export function parseLine(line: string): MeterReading | MeterFailure {
   const match = LINE.exec(line);
   if (!match) return { kind: 'garbage', text: line.trim().slice(0, 24) || 'an empty line' };
   const [, sign, digits = '', prefix = '', unit = '', mode = ''] = match;
+  if (/^v/i.test(unit) && (/(?:ac|~)$/i.test(unit) || /^(?:ac\b|~)|\bac$/i.test(mode.trim())))
+    return { kind: 'alternating', text: line.trim().slice(0, 24) };
   const quantity = quantityOf(unit, mode);
   if (/^o/i.test(digits)) return { quantity, value: null, resolution: 0 };
   const factor = PREFIXES[prefix] ?? 1;
@@ -36,7 +39,7 @@ export function parseLine(line: string): MeterReading | MeterFailure {
 }
 
 function quantityOf(unit: string, mode: string): MeterQuantity {
-  if (/^v$/i.test(unit)) return /diod/i.test(mode) ? 'diode' : 'volt';
+  if (/^v/i.test(unit)) return /diod/i.test(mode) ? 'diode' : 'volt';
   if (/^f$/i.test(unit)) return 'farad';
   return /cont|beep/i.test(mode) ? 'continuity' : 'ohm';
 }

@@ -32,6 +32,7 @@ export type MeterFailure =
   | { readonly kind: 'no-answer'; readonly seconds: number }
   | { readonly kind: 'disconnected' }
   | { readonly kind: 'garbage'; readonly text: string }
+  | { readonly kind: 'alternating'; readonly text: string }
   | { readonly kind: 'wrong-unit'; readonly shows: string; readonly wanted: string }
   | { readonly kind: 'no-stream' };
 
@@ -48,6 +49,8 @@ export function meterFailureText(failure: MeterFailure): string {
       return 'The meter has gone: the connection broke. What was recorded is kept; type further readings, or connect it again.';
     case 'garbage':
       return `The meter sent “${failure.text}”, which is no reading. Type the reading instead.`;
+    case 'alternating':
+      return `The meter shows “${failure.text}”, an alternating voltage. An AC range hides the direct voltage of a charged capacitor: turn it to DC.`;
     case 'wrong-unit':
       return `The meter shows ${failure.shows}; this field wants ${failure.wanted}. Turn its dial.`;
     case 'no-stream':

@@ -13,7 +13,7 @@ export interface Quantity {
 }
 
 export type QuantityProblem = {
-  readonly kind: 'empty' | 'not-a-number' | 'other-unit' | 'negative' | 'not-finite';
+  readonly kind: 'empty' | 'not-a-number' | 'other-unit' | 'negative' | 'not-finite' | 'thousands';
   readonly text: string;
   readonly unit: Unit;
 };
@@ -29,6 +29,7 @@ export function problemText({ kind, text, unit }: QuantityProblem): string {
     'not-a-number': `“${text}” is not a ${word} that can be read. Write it like ${example}.`,
     'other-unit': `“${text}” carries another unit. A ${word} is expected, like ${example}.`,
     negative: `“${text}” is below zero. A ${word} is expected, like ${example}.`,
+    thousands: `“${text}” may be read in two ways: the comma is a decimal point, or parts thousands. Write it without the comma, like ${example}.`,
     'not-finite': `“${text}” is too large to be a ${word}. Write it like ${example}.`,
   };
   return reason[kind];
@@ -64,7 +65,10 @@ export function parseQuantity(text: string, unit: Unit): ParsedQuantity {
   }
 
   const sign = body.startsWith('-') ? -1 : 1;
-  body = body.replace(/^[+-]/, '').replace(/^(\d+),(\d+)/, '$1.$2');
+  body = body.replace(/^[+-]/, '');
+  // A comma before exactly three digits is a decimal comma to one and parts thousands to another.
+  if (/^[1-9]\d{0,2},\d{3}(?!\d)/.test(body)) return fail('thousands');
+  body = body.replace(/^(\d+),(\d+)/, '$1.$2');
   if (sign < 0 && !rule.signed) return fail('negative');
 
   for (const candidate of withoutUnit(body, rule)) {

@@ -20,6 +20,8 @@ export interface CapacitorBank {
 export type BankProblem =
   | { readonly kind: 'blank' }
   | { readonly kind: 'no-capacitance'; readonly word: string }
+  /** A farad and more, as only a supercapacitor has; the microfarads that were probably meant. */
+  | { readonly kind: 'too-large'; readonly word: string; readonly likely: string }
   | { readonly kind: 'too-many'; readonly count: number };
 
 /** What is wrong with the text of a bank, for the person who typed it. */
@@ -29,12 +31,16 @@ export function bankProblemText(problem: BankProblem): string {
       return 'A capacitance above zero is expected, like 82u, or several: 2 x 470u series, 3 x 100u.';
     case 'no-capacitance':
       return `“${problem.word}” is not a capacitance above zero. Write it like 82u, 2 x 470u series or 470u + 330u.`;
+    case 'too-large':
+      return `“${problem.word}” is a farad or more, which only a supercapacitor of a few volts has. ${problem.likely} is likely: write it so, or name its voltage, like 10F 2.7V.`;
     case 'too-many':
       return `${problem.count} capacitors in one store are more than a board holds. At most 100 are expected.`;
   }
 }
 
 const MOST = 100;
+/** Supercapacitors are rated up to this, modules of them included. */
+const SUPERCAPACITOR_VOLTS = practice(60);
 
 /**
  * Reads the capacitors of a store: `82u`, `3 x 100u` (in parallel), `2 x 470u 200V series`,
@@ -81,6 +87,9 @@ function readItem(text: string): BankLink | BankProblem {
   if (!parsed.ok || parsed.quantity.value <= 0 || count === 0) return { kind: 'no-capacitance', word: text };
   if (count > MOST) return { kind: 'too-many', count };
   const rated = volts === undefined ? undefined : parseQuantity(volts, 'volt');
+  const isSuper = rated?.ok === true && rated.quantity.value <= SUPERCAPACITOR_VOLTS && /F$/.test(size);
+  if (parsed.quantity.value >= 1 && !isSuper)
+    return { kind: 'too-large', word: text, likely: `${parsed.quantity.value}u` };
   return {
     capacitance: parsed.quantity.value * count,
     count,

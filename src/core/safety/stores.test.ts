@@ -48,6 +48,8 @@ describe('banks of capacitors', () => {
     ${'0u'}        | ${/“0u” is not a capacitance above zero/}
     ${'470u + x'}  | ${/“x” is not/}
     ${'500 x 10u'} | ${/500 capacitors/}
+    ${'120'}       | ${/“120” is a farad or more.*120u is likely/}
+    ${'120F 400V'} | ${/a farad or more/}
   `('“$text” is refused by name', ({ text, message }) => {
     const read = parseBank(text);
     expect(read.ok ? '' : bankProblemText(read.problem)).toMatch(message);

@@ -12,6 +12,18 @@ import {
   tick,
 } from '../../../ui/form/fieldSchemas';
 
+/** A side of a unit on a bench: when it is longer, the unit of the number is probably another one. */
+const side = () =>
+  optionalQuantity('metre').superRefine((quantity, context) => {
+    if (quantity === undefined || quantity.value <= LONGEST) return;
+    context.addIssue({
+      code: 'custom',
+      message: `${quantity.value} m is longer than any bench. ${quantity.value}mm is likely: write it with its unit.`,
+    });
+  });
+/** No side of a unit is longer, in metres. */
+const LONGEST = 3;
+
 export const donorForm = z.object({
   description: requiredText('What is it? A few words, like label-printer adapter.', 120),
   kind: choice(['', ...UNIT_KIND_NAMES]),
@@ -26,9 +38,9 @@ export const donorForm = z.object({
   symptomKind: choice(['', ...SYMPTOM_NAMES]),
   symptom: freeText(300),
   dateCodes: freeText(300),
-  length: optionalQuantity('metre'),
-  width: optionalQuantity('metre'),
-  height: optionalQuantity('metre'),
+  length: side(),
+  width: side(),
+  height: side(),
   mass: optionalQuantity('kilogram'),
   ambient: optionalQuantity('celsius'),
   fuse: optionalQuantity('ampere'),

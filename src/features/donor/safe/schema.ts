@@ -47,9 +47,19 @@ export const storeForm = z
   });
 export type StoreForm = z.output<typeof storeForm>;
 
+/** The voltage of a store: direct, since an AC range hides what a charged capacitor holds. */
+const directVoltage = z
+  .string()
+  .refine((text) => !/(?:ac|~)\s*$/i.test(text), {
+    error: ({ input }) =>
+      `“${String(input).trim()}” is an alternating voltage. An AC range hides what a capacitor holds: switch the meter to DC and read again.`,
+    abort: true,
+  })
+  .pipe(requiredQuantity('volt'));
+
 export const readingForm = z.object({
   store: z.string(),
-  voltage: requiredQuantity('volt'),
+  voltage: directVoltage,
   elapsed: optionalQuantity('second'),
 });
 export type ReadingForm = z.output<typeof readingForm>;
