@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type * as Benchline from '../../../core/benchline';
 import type { BenchContext } from '../../../core/benchline';
 import type { StationName } from '../../../core/station';
@@ -10,6 +10,8 @@ import { CommandLine, type CommandPreview } from '../../../ui/frame/CommandLine'
 import { recordLineAction, typeNamesAction, undoLatestAction } from './actions';
 
 const UNDO = 'undo';
+/** Milliseconds that a page is left to itself before the reader is fetched. */
+const READER_AFTER_MS = 400;
 
 interface Refused {
   readonly line: string;
@@ -30,7 +32,14 @@ export function BenchLine({ code, station, context }: { code: string; station: S
   const [reader, setReader] = useState<Reader>();
   const known = types === undefined ? context : { ...context, types };
 
-  /** Known numbers and the reader are many; they are fetched when a line is first begun. */
+  // The reader brings the rules of markings along: it comes when the page rests, before anyone types.
+  useEffect(() => {
+    const load = () => void import('../../../core/benchline').then(setReader).catch(() => undefined);
+    const timer = window.setTimeout(load, READER_AFTER_MS);
+    return () => window.clearTimeout(timer);
+  }, []);
+
+  /** Known numbers are many; they are fetched when a line is first begun. */
   function begin() {
     if (asked.current) return;
     asked.current = true;

@@ -1,0 +1,91 @@
+import { expect, test } from './shop';
+import { benchLine, goTo, judgement, station } from './hands';
+import type { Page } from '@playwright/test';
+
+/** A unit of one's own, from the label on. */
+async function aUnit(page: Page, description: string) {
+  await goTo(page, '/donors/new');
+  await page.getByLabel('what is it').fill(description);
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page).toHaveURL(/\/donors\/[A-Z0-9]{3}-[A-Z0-9]{3}\/intake/);
+}
+
+test('a newcomer names the topology in words of their own, and is asked where two things may be meant', async ({
+  page,
+}) => {
+  await aUnit(page, 'first adapter');
+  await expect(page.locator('header')).toContainText('No store listed: treat it as charged');
+  await station(page, 'Trace');
+  // From the first part on there is something to do, with the reason.
+  await expect(judgement(page)).toContainText('Log the inlet');
+  await benchLine(page, 'J1 is the mains inlet');
+  await benchLine(page, 'f1 fuse t2a 250v');
+  await expect(judgement(page)).toContainText('Does pin L of J1 go straight to pin 1 of F1?');
+  for (const line of [
+    'br1 gbu806',
+    'C1 Elko 47 µF 400 V',
+    't1 trasformer, windings 1-2 and 3-4',
+    'Q1 is a power MOSFET marked 4N65',
+    'd5 SR560',
+    'c5 1000/25',
+    'j2 12v out',
+  ])
+    await benchLine(page, line);
+  for (const line of [
+    'j1 L goes to f1 pin 1',
+    'f1.2 - br1.AC1; j1.N - br1.AC2',
+    'BR1 plus to C1 plus beeps, and t1.1',
+    'br1 minus to c1 minus',
+    'q1 drain to t1 pin 2',
+    'q1 source goes to c1 minus',
+    't1.3 = d5 anode',
+    'd5 cathode - c5+ - j2+',
+    't1 pin 4 to c5 minus and j2 minus',
+  ])
+    await benchLine(page, line);
+  await expect(judgement(page)).toContainText('Flyback converter');
+
+  const line = page.getByLabel('Bench line');
+  await line.fill('c1 350');
+  await line.press('Enter');
+  await expect(page.getByRole('group', { name: 'What may have been meant' })).toContainText('c1 350V');
+  await line.press('3');
+  await expect(line).toHaveValue('');
+});
+
+test('power on is seen from every station, and nothing is next until it is unplugged', async ({ page }) => {
+  await aUnit(page, 'plugged in');
+  await benchLine(page, 'c1 47u 400V');
+  await benchLine(page, 'plugged in');
+  for (const name of ['Make safe', 'Open', 'Trace', 'Identify', 'Test', 'Harvest']) {
+    await station(page, name);
+    await expect(page.getByRole('alert').filter({ hasText: 'Power is on. Unplug it first' })).toBeVisible();
+    if (name !== 'Make safe') await expect(judgement(page)).toContainText('Unplug it, then read every store again.');
+  }
+  await goTo(page, '/');
+  await expect(judgement(page)).toContainText('power is on: unplug it first');
+  await page.goBack();
+  await page.getByRole('alert').getByRole('button', { name: 'It is unplugged now' }).click();
+  await expect(page.getByText('Power is on. Unplug it first')).toHaveCount(0);
+  // A capacitor that is read is a store from then on; under the touch limit it is not dead.
+  await benchLine(page, 'c1 drops to 44 V in 1 min');
+  await expect(page.locator('header')).toContainText('C1 below the touch limit, and not dead');
+  await benchLine(page, 'c1 reads 0.0V');
+  await expect(page.locator('header')).not.toContainText('C1');
+});
+
+test.describe('by touch', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('what may have been meant is tapped, and an example goes into the line', async ({ page }) => {
+    await aUnit(page, 'in one hand');
+    const line = page.getByLabel('Bench line');
+    await line.fill('r7 22');
+    const offered = page.getByRole('group', { name: 'What may have been meant' });
+    const first = offered.getByRole('button').first();
+    expect((await first.boundingBox())?.height).toBeGreaterThanOrEqual(44);
+    await first.tap();
+    await expect(page.getByText('R7 is a resistor, 22 Ω')).toBeVisible();
+    await expect(line).toHaveValue('');
+  });
+});
