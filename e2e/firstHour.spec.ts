@@ -5,7 +5,7 @@ import type { Page } from '@playwright/test';
 /** A unit of one's own, from the label on. */
 async function aUnit(page: Page, description: string) {
   await goTo(page, '/donors/new');
-  await page.getByLabel('what is it').fill(description);
+  await page.getByLabel('what it is').fill(description);
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await expect(page).toHaveURL(/\/donors\/[A-Z0-9]{3}-[A-Z0-9]{3}\/intake/);
 }

@@ -203,6 +203,15 @@ test.each`
   ${'D1 forward drop 0.45 V'}                                    | ${'D1 diode'}                    | ${[{ record: 'measurement', values: { forward: 0.45 } }]}
   ${'R7 is 470 ohms on the meter'}                               | ${'R7 resistor'}                 | ${[{ record: 'measurement', values: { resistance: 470 } }]}
   ${'t1 primary measures 640u'}                                  | ${'T1 transformer'}              | ${[{ record: 'measurement', values: { open: 640e-6 } }]}
+  ${'r1 1k2 r2 4k7 r3 220r'}                                     | ${''}                            | ${[{ ref: 'R1' }, { ref: 'R2', ratings: { resistance: 4700 } }, { ref: 'R3' }]}
+  ${'d1-d4 bridge of 1n4007'}                                    | ${''}                            | ${[1, 2, 3, 4].map((n) => ({ ref: `D${n}`, kind: 'diode', marking: '1N4007' }))}
+  ${'C4 0.1/275 X2'}                                             | ${''}                            | ${[{ class: 'X2', ratings: { capacitance: 0.1e-6, voltage: 275 } }]}
+  ${'C1 220 uF 450 V snap-in 105'}                               | ${''}                            | ${[{ package: 'snap-in', ratings: { capacitance: 220e-6, voltage: 450, temperature: 105 } }]}
+  ${'R3 marked brown black black silver gold'}                   | ${''}                            | ${[{ ratings: { resistance: 1 } }]}
+  ${'L1 Ringkerndrossel'}                                        | ${''}                            | ${[{ kind: 'inductor' }]}
+  ${'resistor R twelve is twelve K'}                             | ${''}                            | ${[{ ref: 'R12', ratings: { resistance: 12_000 } }]}
+  ${'u1 8pin dip 3842b'}                                         | ${''}                            | ${[{ kind: 'ic', package: 'DIP-8', marking: '3842B' }]}
+  ${'Q two is an N channel MOSFET, marking not readable'}        | ${''}                            | ${[{ ref: 'Q2', kind: 'nmos' }]}
   ${'unplugged'}                                                 | ${''}                            | ${[{ record: 'power', applied: false }]}
 `('“$typed”', ({ typed, board, records }: { typed: string; board: string; records: object[] }) => {
   expect(answer(typed, board)).toMatchObject({
@@ -213,22 +222,24 @@ test.each`
 
 // What may mean two things is asked, with what may be meant where that can be typed.
 test.each`
-  typed                    | board                        | asks                     | maybe
-  ${'c5 350'}              | ${''}                        | ${'350 what?'}           | ${'c5 350u'}
-  ${'c5 measures 120'}     | ${'C5 capacitor'}            | ${'120 µF is likely'}    | ${'c5 measures 120u'}
-  ${'c5 was 300v now 40v'} | ${'C5 capacitor'}            | ${'printed on C5'}       | ${'c5 300V @ 10s'}
-  ${'c5 450v'}             | ${'C5 capacitor'}            | ${'printed on C5'}       | ${'c5 reads 450v'}
-  ${'C5 1,200 V @ 10 s'}   | ${'C5 capacitor'}            | ${'decimal point'}       | ${'# C5 1,200 V @ 10 s'}
-  ${'c5 0.02 V AC @ 10s'}  | ${'C5 capacitor'}            | ${'AC range hides'}      | ${'# c5 0.02 V AC @ 10s'}
-  ${'q1.d t1.3'}           | ${'Q1 nmos, T1 transformer'} | ${'Do they beep'}        | ${'q1.d - t1.3'}
-  ${'q1 to t1'}            | ${'Q1 nmos, T1 transformer'} | ${'Which pin of Q1'}     | ${'# q1 to t1'}
-  ${'q1.x - t1.1'}         | ${'Q1 nmos, T1 transformer'} | ${'its pins are G'}      | ${'q1.G - t1.1'}
-  ${'r7 22'}               | ${''}                        | ${'22 what?'}            | ${'r7 22k'}
-  ${'Q9 SOT-23 J3Y'}       | ${''}                        | ${'what kind of part'}   | ${'q9 nmos J3Y'}
-  ${'store c2 120'}        | ${''}                        | ${'120u is likely'}      | ${'store c2 120u'}
-  ${'R4 100 or 120'}       | ${''}                        | ${'Which of the two'}    | ${'# R4 100 or 120'}
-  ${'hello there'}         | ${''}                        | ${'neither a reference'} | ${'# hello there'}
-  ${'c99 12V @ 4s'}        | ${''}                        | ${'store c99'}           | ${'# c99 12V @ 4s'}
+  typed                                   | board                        | asks                         | maybe
+  ${'c5 350'}                             | ${''}                        | ${'350 what?'}               | ${'c5 350u'}
+  ${'c5 measures 120'}                    | ${'C5 capacitor'}            | ${'120 µF is likely'}        | ${'c5 measures 120u'}
+  ${'c5 was 300v now 40v'}                | ${'C5 capacitor'}            | ${'printed on C5'}           | ${'c5 300V @ 10s'}
+  ${'c5 450v'}                            | ${'C5 capacitor'}            | ${'printed on C5'}           | ${'c5 reads 450v'}
+  ${'C5 1,200 V @ 10 s'}                  | ${'C5 capacitor'}            | ${'decimal point'}           | ${'# C5 1,200 V @ 10 s'}
+  ${'c5 0.02 V AC @ 10s'}                 | ${'C5 capacitor'}            | ${'AC range hides'}          | ${'# c5 0.02 V AC @ 10s'}
+  ${'q1.d t1.3'}                          | ${'Q1 nmos, T1 transformer'} | ${'Do they beep'}            | ${'q1.d - t1.3'}
+  ${'q1 to t1'}                           | ${'Q1 nmos, T1 transformer'} | ${'Which pin of Q1'}         | ${'# q1 to t1'}
+  ${'q1.x - t1.1'}                        | ${'Q1 nmos, T1 transformer'} | ${'its pins are G'}          | ${'q1.G - t1.1'}
+  ${'r7 22'}                              | ${''}                        | ${'22 what?'}                | ${'r7 22k'}
+  ${'Q9 SOT-23 J3Y'}                      | ${''}                        | ${'what kind of part'}       | ${'q9 nmos J3Y'}
+  ${'store c2 120'}                       | ${''}                        | ${'120u is likely'}          | ${'store c2 120u'}
+  ${'R4 100 or 120'}                      | ${''}                        | ${'Which of the two'}        | ${'# R4 100 or 120'}
+  ${'mosfet q1 has 10r gate resistor r5'} | ${''}                        | ${'speaks of Q1 and of R5'}  | ${'# mosfet q1 has 10r gate resistor r5'}
+  ${'heatsink hs1 with q1'}               | ${''}                        | ${'speaks of HS1 and of Q1'} | ${'# heatsink hs1 with q1'}
+  ${'hello there'}                        | ${''}                        | ${'neither a reference'}     | ${'# hello there'}
+  ${'c99 12V @ 4s'}                       | ${''}                        | ${'store c99'}               | ${'# c99 12V @ 4s'}
 `('“$typed” is asked about', ({ typed, board, asks, maybe }: Record<string, string>) => {
   const asked = answer(typed ?? '', board);
   expect(asked.ok).toBe(false);

@@ -162,7 +162,7 @@ function unglued(token: Token, kind: KindName | undefined): Token[] {
     if (bareFarads && kind !== 'capacitor') return [token];
     return [one, bareFarads ? { ...two, text: `${two.text}u` } : two];
   }
-  const can = /^(\d{1,5})\/(\d{1,3})v?$/i.exec(text);
+  const can = /^(\d{1,5}|\d*\.\d+)\/(\d{1,3})v?$/i.exec(text);
   if (can?.[1] && can[2] && kind === 'capacitor') {
     const [farads, volts] = cut(token, [can[1], can[2]]);
     return farads && volts
@@ -469,6 +469,8 @@ function placeMeaning(meaning: Meaning, token: Token, before: Token | undefined,
   }
 }
 
+const UNREAD = /^(?:not|no|none|unreadable|illegible|readable|worn|gone|missing|rubbed|sanded|unknown|off)$/i;
+
 /**
  * What stands behind “marked”: all words up to a comma, a case in so many words, or at the end words that no marking
  * ends in. Words in front that name the kind say that.
@@ -503,6 +505,11 @@ function takeMarking(behind: readonly Token[], sorted: Sorted): number {
     placeMeaning(meaning, first, undefined, sorted);
     text.shift();
   }
+  const bands = colourRun(text, 0);
+  if (bands.length === text.length && bands.length >= 3 && takeBands(bands, sorted) !== undefined) return length;
+  // “marking not readable” is none.
+  const isNone = !text.some((token) => /\d/.test(token.text)) && text.some((token) => UNREAD.test(token.text));
+  if (isNone) return length;
   sorted.marked = text.map((token) => token.text).join(' ');
   for (const token of text) {
     const value = valueOf(token.text);
@@ -542,6 +549,9 @@ function settle(
   if ('problem' in decision) return decision;
   const { kind } = decision;
   if (decision.subtype && said.subtype === undefined) said.subtype = decision.subtype;
+  // “16V x2” is two of them; no capacitor for the mains is rated so low.
+  const volts = sorted.values.find(({ unit }) => unit === 'volt')?.value;
+  if (volts !== undefined && volts < LEAST_SAFETY_VOLTS) classes.length = 0;
   if (classes.length > 0) said.subtype = classes.sort().at(-1) ?? '';
   if (sorted.windings.length > 0 && WOUND.has(kind)) {
     said.windings = sorted.windings;
@@ -576,6 +586,8 @@ const KIN: readonly (readonly KindName[])[] = [
 ];
 const isKin = (one: KindName, other: KindName) => KIN.some((group) => group.includes(one) && group.includes(other));
 
+/** Lowest rating of a capacitor with a safety class. */
+const LEAST_SAFETY_VOLTS = 100;
 const WOUND: ReadonlySet<KindName> = new Set(['transformer', 'inductor', 'common-mode-choke']);
 /** Letters that say more than the kind. */
 const LETTER_SUBTYPES: Readonly<Record<string, readonly [KindName, string]>> = {
@@ -612,6 +624,12 @@ function decideKind({
     return decoding && decoding.confidence >= 0.3 ? decided(decoding) : { kind };
   };
   const kind = given ?? stated?.kind;
+  // Four diodes that make a bridge are diodes.
+  if (kind === 'bridge' && given === undefined && number !== '' && letters[0]?.[0] === 'diode') {
+    const [single] = decodingsAs(number, 'diode', case_);
+    if (single && single.confidence > (decodingsAs(number, 'bridge', case_)[0]?.confidence ?? 0))
+      return decided(single);
+  }
   if (kind)
     return { ...read(kind), kind, ...(stated?.kind === kind && stated.subtype ? { subtype: stated.subtype } : {}) };
   if (sorted.classes.length > 0 || sorted.poly) return { kind: 'capacitor' };
@@ -711,7 +729,17 @@ function takeCodes(sorted: Sorted, kind: KindName, known: ContextPart | undefine
     said.marking !== undefined ||
     (digits.length === left.length && kind !== 'regulator' && known === undefined && !isNumberOf(left, kind))
   ) {
-    if (digits.length === left.length && said.marking === undefined && PRINTS_VALUES.has(kind))
+    const [degrees] = digits;
+    if (
+      kind === 'capacitor' &&
+      hasMain() &&
+      digits.length === 1 &&
+      /^(?:85|105|125|130|135)$/.test(degrees?.text ?? '')
+    ) {
+      said.ratings.push({ name: 'temperature', value: Number(degrees?.text), source: 'decoded' });
+      return undefined;
+    }
+    if (digits.length === left.length && said.marking === undefined && PRINTS_VALUES.has(kind) && !hasMain())
       return whichUnit(digits[0], kind, ref);
     sorted.unplaced.push(...left);
     return undefined;

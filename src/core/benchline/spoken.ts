@@ -1,5 +1,6 @@
 import { isPrefix } from './references';
-import { merged, type Token } from './tokens';
+import { cut, merged, type Token } from './tokens';
+import { meaningsOf } from './vocabulary';
 
 const UP_TO_TWENTY =
   'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
@@ -101,7 +102,13 @@ const NUMBER = /^[±+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+)$/;
  * “1/4 W” is `0.25W`, “C X 1” is `CX1`, “N P N” is `NPN`, “SO 8” is `SO-8`.
  */
 export function written(tokens: readonly Token[]): Token[] {
-  return withUnits(withCases(withReferences(withLetters(withNumbers(tokens)))));
+  return withUnits(withCases(withReferences(withLetters(withNumbers(tokens.flatMap(apart))))));
+}
+
+/** `8pin` and `c1=100u` in their parts. */
+function apart(token: Token): Token[] {
+  const parts = /^(\d{1,2})(pins?)$/i.exec(token.text) ?? /^([a-z]{1,4}\d{1,4})[=:](\d.*)$/i.exec(token.text);
+  return parts?.[1] && parts[2] ? cut(token, [parts[1], parts[2]]) : [token];
 }
 
 function withNumbers(tokens: readonly Token[]): Token[] {
@@ -209,8 +216,12 @@ function withReferences(tokens: readonly Token[]): Token[] {
     const token = tokens[index];
     const next = tokens[index + 1];
     if (!token) continue;
+    const before = tokens[index - 1];
     const mayBegin =
-      index === 0 || tokens[index - 1]?.parted === true || BEFORE_REFERENCE.test(tokens[index - 1]?.text ?? '');
+      before === undefined ||
+      before.parted ||
+      BEFORE_REFERENCE.test(before.text) ||
+      meaningsOf(before.text).some(({ as }) => as === 'kind');
     if (
       next &&
       mayBegin &&

@@ -213,13 +213,29 @@ const partOf = (ref: string, { parts }: BenchContext): ContextPart | undefined =
 function readStatements(line: string, context: BenchContext): Outcome[] {
   const outcomes: Outcome[] = [];
   let known = context;
-  for (const { text, offset } of statementsOf(line)) {
-    const outcome = readStatement(written(tokensOf(text, offset)), known);
+  for (const tokens of statementsOf(line).flatMap(({ text, offset }) => partByPart(written(tokensOf(text, offset))))) {
+    const outcome = readStatement(tokens, known);
     outcomes.push(outcome);
     if ('records' in outcome) known = { ...known, parts: [...known.parts, ...logged(outcome.records, known)] };
   }
   return outcomes;
 }
+
+/** `r1 1k2 r2 4k7`: references of one kind with one word or two behind each are statements of their own. */
+function partByPart(tokens: readonly Token[]): (readonly Token[])[] {
+  const letters = (token: Token | undefined) =>
+    isReference(token?.text ?? '') ? /^[a-z]+/i.exec(token?.text ?? '')?.[0].toUpperCase() : undefined;
+  const own = letters(tokens[0]);
+  if (own === undefined || !isPrefix(own)) return [tokens];
+  const starts = tokens.flatMap((token, index) => (letters(token) === own ? [index] : []));
+  const groups = starts.map((start, index) => tokens.slice(start, starts[index + 1] ?? tokens.length));
+  const isList =
+    starts.length > 1 &&
+    groups.every((group) => group.length > 1 && group.length <= MOST_OF_EACH) &&
+    groups.every((group) => group.slice(1).every(({ text }) => /\d/.test(text)));
+  return isList ? groups : [tokens];
+}
+const MOST_OF_EACH = 4;
 
 /** Parts that records log, as later statements may speak of them. */
 export function logged(records: readonly BenchRecord[], { parts }: BenchContext): ContextPart[] {
@@ -575,7 +591,17 @@ const isMade = isPreferred;
 
 function readDescription(refs: readonly string[], rest: readonly Token[], context: BenchContext): Outcome {
   const [ref = ''] = refs;
+  const other = rest.find(({ text }, index) => isOtherPart(text, rest[index - 1]?.text, refs, context));
   const copied = readCopy(refs, rest, context);
+  if (other && copied === undefined)
+    return {
+      problem: {
+        kind: 'unclear',
+        word: other.text,
+        question: `This speaks of ${ref} and of ${other.text.toUpperCase()}: say one at a time, or part them with a semicolon.`,
+        maybe: [],
+      },
+    };
   if (copied && 'problem' in copied) return copied;
   const known = partOf(ref, context);
   const words = copied?.words ?? rest;
@@ -632,6 +658,22 @@ const ratingNamed = (words: readonly Token[]) =>
     .map(({ text }) => (text.length > 1 ? ratingFromWord(text, 'capacitor') : undefined))
     .find((name) => name !== undefined);
 
+/** Whether a word names another part than those that are spoken of, rather than a number such as S8050. */
+function isOtherPart(
+  text: string,
+  before: string | undefined,
+  refs: readonly string[],
+  context: BenchContext,
+): boolean {
+  const ref = text.toUpperCase();
+  if (refs.includes(ref) || !isReference(text) || !isPrefix(text.replace(/\d.*$/, ''))) return false;
+  if (partOf(ref, context)) return true;
+  const isMarking = /^(?:marked|marking|printed)$/i.test(before ?? '') || /[a-z]$/i.test(text);
+  // R22 is a value on a resistor, and X2 a class.
+  const isValue = /^[xy][1-4]$/i.test(text) || (/^r\d/i.test(text) && /^R/.test(refs[0] ?? ''));
+  return !isMarking && !isValue && (decodingsAs(text)[0]?.confidence ?? 0) < CLEARLY;
+}
+
 /** What is sure of a part while the rest is asked. */
 function keptOf(ref: string, known: ContextPart | undefined, { kept }: Question): BenchRecord[] {
   if (!kept || known) return [];
@@ -645,7 +687,9 @@ function readCopy(
   rest: readonly Token[],
   { parts }: BenchContext,
 ): { model: ContextPart; words: readonly Token[] } | { problem: BenchProblem } | undefined {
-  const at = rest.findIndex(({ text }) => COPY_WORDS.test(text));
+  const at = rest.findIndex(
+    ({ text }, index) => COPY_WORDS.test(text) && !/^(?:looks?|seems?|sounds?)$/i.test(rest[index - 1]?.text ?? ''),
+  );
   const marked = rest.findIndex(({ text }) => meaningsOf(text).some(({ as }) => as === 'marked'));
   if (at < 0 || (marked >= 0 && marked < at)) return undefined;
   const word = rest[at]?.text ?? '';

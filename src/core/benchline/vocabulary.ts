@@ -96,7 +96,7 @@ const KIND_WORDS: readonly (readonly [kind: KindName, words: string, subtype?: s
   ['diode', 'light emitting diode, leuchtdiode', 'led'],
   [
     'dual-diode',
-    'dual diode, double diode, twin diode, doppeldiode, dual schottky, dual rectifier, double schottky, dual ultrafast',
+    'doppelt, doppelte, double, dual diode, double diode, twin diode, doppeldiode, dual schottky, dual rectifier, double schottky, dual ultrafast',
   ],
   ['dual-diode', 'common cathode, gemeinsame kathode', 'common-cathode'],
   ['dual-diode', 'common anode', 'common-anode'],
@@ -228,7 +228,7 @@ const FILLER =
   'marking unreadable, unreadable, illegible, no marking, unmarked, unknown, cold, axial leads, big, small, little, tiny, large, main, old, new, through hole, tht, ' +
   'heatsinked, on heatsink, heatsink, coil, contact, contacts, changeover, parallel, series, in series, in parallel, across, near, next, beside, behind, under, inside, back, panel, ' +
   'ist, ein, eine, einen, der, die, das, mit, und, auf, im, am, est, un, une, le, la, les, de, du, des, avec, et, sur, dans, looks ok, ok, good, fine, still, has, have, says so, transistor, bjt, device, thing, gone bad, bad, way high, way low, high, low, core, rod, drive, driver, x, n, l, e, pe, metal oxide, metal film, carbon film, carbon, wirewound, wire wound, cement, ' +
-  'ways, both ways, way round, between, together, double pole, single pole, dpst, spst, dpdt, glue, glued, clear, round, square, flat, standing, lying, upright, genuine, original, standard, ordinary, plain, usual, possibly, probably';
+  'ways, both ways, way round, between, together, double pole, single pole, dpst, spst, dpdt, glue, glued, clear, round, square, flat, standing, lying, upright, genuine, original, standard, ordinary, plain, usual, possibly, probably, safety, badly';
 
 /** A phrase as it is looked up: small letters without blanks, hyphens, points and apostrophes. */
 export function keyOf(phrase: string): string {
@@ -296,12 +296,27 @@ const MENDABLE = [...VOCABULARY.keys()].filter((key) => key.length >= SHORTEST_M
  * neighbours swapped counted as one. Nothing when two different meanings are as near.
  */
 export function mended(word: string): string | undefined {
-  const key = keyOf(word);
-  if (MENDED.has(key)) return MENDED.get(key);
+  const typed = word.toLowerCase();
+  if (MENDED.has(typed)) return MENDED.get(typed);
   if (MENDED.size >= MOST_REMEMBERED) MENDED.clear();
-  const found = meantBy(key);
-  MENDED.set(key, found);
+  const key = keyOf(word);
+  const found = (word.includes(' ') ? undefined : endingOf(key)) ?? meantBy(key);
+  MENDED.set(typed, found);
   return found;
+}
+
+/** Letters of a word that may end a longer one: a Ringkerndrossel is a Drossel. */
+const LEAST_ENDING = 6;
+
+function endingOf(key: string): string | undefined {
+  const found = MENDABLE.find(
+    (candidate) =>
+      candidate.length >= LEAST_ENDING &&
+      key.length > candidate.length + 2 &&
+      key.endsWith(candidate) &&
+      VOCABULARY.get(candidate)?.[0]?.as === 'kind',
+  );
+  return found === undefined ? undefined : SPELLED.get(found);
 }
 
 /** A line is read again with every key. */
