@@ -170,49 +170,50 @@ const answer = (text: string, board = ''): Answer => {
 
 // The same people's habits in other lines.
 test.each`
-  typed                                                          | board                            | records
-  ${'F2 fuse F1.6A 250V, not fitted'}                            | ${''}                            | ${[{ ref: 'F2', kind: 'fuse', ratings: { current: 1.6, voltage: 250 }, condition: 'unpopulated' }]}
-  ${'l1 comon mode choke'}                                       | ${''}                            | ${[{ kind: 'common-mode-choke' }]}
-  ${'16v2200 c4'}                                                | ${''}                            | ${[{ ref: 'C4', ratings: { capacitance: 2.2e-3, voltage: 16 } }]}
-  ${'vr1 103 trimmer'}                                           | ${''}                            | ${[{ kind: 'potentiometer', ratings: { resistance: 10_000 } }]}
-  ${'R1 is one hundred kilo ohms two watts'}                     | ${''}                            | ${[{ ratings: { resistance: 100_000, power: 2 } }]}
-  ${'R twenty two is ten ohms'}                                  | ${''}                            | ${[{ ref: 'R22', ratings: { resistance: 10 } }]}
-  ${'C2 is a twenty two microfarad electrolytic at fifty volts'} | ${''}                            | ${[{ subtype: 'electrolytic', ratings: { capacitance: 22e-6, voltage: 50 } }]}
-  ${'C9 X1/Y2 4700pF'}                                           | ${''}                            | ${[{ class: 'Y2', ratings: { capacitance: 4.7e-9 } }]}
-  ${'C1 marked 120µF 450V 105°C'}                                | ${''}                            | ${[{ marking: '120µF 450V 105°C', ratings: { capacitance: 120e-6, voltage: 450, temperature: 105 } }]}
-  ${'u1 uc3844, u2 817c, u3 tl431'}                              | ${''}                            | ${[{ ref: 'U1', kind: 'ic' }, { ref: 'U2', kind: 'optocoupler' }, { ref: 'U3', kind: 'shunt-reference' }]}
-  ${'q1 irf840 shorted'}                                         | ${''}                            | ${[{ kind: 'nmos', marking: 'IRF840', condition: 'shorted' }]}
-  ${'r5 to r8 22k'}                                              | ${''}                            | ${[{ ref: 'R5' }, { ref: 'R6' }, { ref: 'R7' }, { ref: 'R8' }]}
-  ${'C12 condensateur chimique 1000 µF 16 V'}                    | ${''}                            | ${[{ subtype: 'electrolytic', ratings: { capacitance: 1e-3, voltage: 16 } }]}
-  ${'L1 self de mode commun 2 x 22 mH'}                          | ${''}                            | ${[{ kind: 'common-mode-choke', ratings: { inductance: 0.022 } }]}
-  ${'F1 Sicherung T 2 A'}                                        | ${''}                            | ${[{ kind: 'fuse', ratings: { current: 2 } }]}
-  ${'T2 gate drive transformer, windings 1-2, 3-4'}              | ${''}                            | ${[{ kind: 'transformer', windings: [['1', '2'], ['3', '4']] }]}
-  ${'k1 relay 12v coil across the ntc'}                          | ${''}                            | ${[{ kind: 'relay' }, { record: 'note', text: 'K1 coil across the ntc' }]}
-  ${'the source of Q1 goes to R5 pin 1'}                         | ${'Q1 nmos, R5 resistor'}        | ${[{ pins: ['Q1.S', 'R5.1'], relation: 'joined' }]}
-  ${'U1-6 to R7-1'}                                              | ${'U1 ic, R7 resistor'}          | ${[{ pins: ['U1.6', 'R7.1'], relation: 'joined' }]}
-  ${'u1 6 - r7 1'}                                               | ${'U1 ic, R7 resistor'}          | ${[{ pins: ['U1.6', 'R7.1'] }]}
-  ${'T1 pin 1 to pin 3 reads 0.8 ohms'}                          | ${'T1 transformer'}              | ${[{ pins: ['T1.1', 'T1.3'], relation: 'through', ohms: 0.8 }]}
-  ${'there is no continuity between J2 minus and BR1 minus'}     | ${'J2 connector, BR1 bridge'}    | ${[{ pins: ['J2.-', 'BR1.-'], relation: 'separate' }]}
-  ${'center pin of d5 goes to l2'}                               | ${'D5 dual-diode, L2 inductor'}  | ${[{ pins: ['D5.K', 'L2.1'] }]}
-  ${'q1.g - r4 - u1.6'}                                          | ${'Q1 nmos, U1 ic, R4 resistor'} | ${[{ pins: ['Q1.G', 'R4.1'] }, { pins: ['R4.2', 'U1.6'] }]}
-  ${'gate of q1 to pin 6 of u1 through r4'}                      | ${'Q1 nmos, U1 ic'}              | ${[{ ref: 'R4', assumed: true }, { pins: ['Q1.G', 'R4.1'] }, { pins: ['R4.2', 'U1.6'] }]}
-  ${'c5.+,c6.+,j2.+ joined'}                                     | ${'C5 capacitor, C6 capacitor'}  | ${[{ ref: 'J2', kind: 'connector', assumed: true }, { pins: ['C5.+', 'C6.+', 'J2.+'] }]}
-  ${'c5 310v 0s, 200v 10s'}                                      | ${'C5 capacitor'}                | ${[{ volts: 310, seconds: 0 }, { volts: 200, seconds: 10 }]}
-  ${'c5 holds 280 V'}                                            | ${'C5 capacitor'}                | ${[{ record: 'reading', volts: 280 }]}
-  ${'c5 76.5uF 0.4 ohm'}                                         | ${'C5 capacitor'}                | ${[{ record: 'measurement', values: { capacitance: 76.5e-6, esr: 0.4 } }]}
-  ${'D1 forward drop 0.45 V'}                                    | ${'D1 diode'}                    | ${[{ record: 'measurement', values: { forward: 0.45 } }]}
-  ${'R7 is 470 ohms on the meter'}                               | ${'R7 resistor'}                 | ${[{ record: 'measurement', values: { resistance: 470 } }]}
-  ${'t1 primary measures 640u'}                                  | ${'T1 transformer'}              | ${[{ record: 'measurement', values: { open: 640e-6 } }]}
-  ${'r1 1k2 r2 4k7 r3 220r'}                                     | ${''}                            | ${[{ ref: 'R1' }, { ref: 'R2', ratings: { resistance: 4700 } }, { ref: 'R3' }]}
-  ${'d1-d4 bridge of 1n4007'}                                    | ${''}                            | ${[1, 2, 3, 4].map((n) => ({ ref: `D${n}`, kind: 'diode', marking: '1N4007' }))}
-  ${'C4 0.1/275 X2'}                                             | ${''}                            | ${[{ class: 'X2', ratings: { capacitance: 0.1e-6, voltage: 275 } }]}
-  ${'C1 220 uF 450 V snap-in 105'}                               | ${''}                            | ${[{ package: 'snap-in', ratings: { capacitance: 220e-6, voltage: 450, temperature: 105 } }]}
-  ${'R3 marked brown black black silver gold'}                   | ${''}                            | ${[{ ratings: { resistance: 1 } }]}
-  ${'L1 Ringkerndrossel'}                                        | ${''}                            | ${[{ kind: 'inductor' }]}
-  ${'resistor R twelve is twelve K'}                             | ${''}                            | ${[{ ref: 'R12', ratings: { resistance: 12_000 } }]}
-  ${'u1 8pin dip 3842b'}                                         | ${''}                            | ${[{ kind: 'ic', package: 'DIP-8', marking: '3842B' }]}
-  ${'Q two is an N channel MOSFET, marking not readable'}        | ${''}                            | ${[{ ref: 'Q2', kind: 'nmos' }]}
-  ${'unplugged'}                                                 | ${''}                            | ${[{ record: 'power', applied: false }]}
+  typed                                                          | board                                           | records
+  ${'F2 fuse F1.6A 250V, not fitted'}                            | ${''}                                           | ${[{ ref: 'F2', kind: 'fuse', ratings: { current: 1.6, voltage: 250 }, condition: 'unpopulated' }]}
+  ${'l1 comon mode choke'}                                       | ${''}                                           | ${[{ kind: 'common-mode-choke' }]}
+  ${'16v2200 c4'}                                                | ${''}                                           | ${[{ ref: 'C4', ratings: { capacitance: 2.2e-3, voltage: 16 } }]}
+  ${'vr1 103 trimmer'}                                           | ${''}                                           | ${[{ kind: 'potentiometer', ratings: { resistance: 10_000 } }]}
+  ${'R1 is one hundred kilo ohms two watts'}                     | ${''}                                           | ${[{ ratings: { resistance: 100_000, power: 2 } }]}
+  ${'R twenty two is ten ohms'}                                  | ${''}                                           | ${[{ ref: 'R22', ratings: { resistance: 10 } }]}
+  ${'C2 is a twenty two microfarad electrolytic at fifty volts'} | ${''}                                           | ${[{ subtype: 'electrolytic', ratings: { capacitance: 22e-6, voltage: 50 } }]}
+  ${'C9 X1/Y2 4700pF'}                                           | ${''}                                           | ${[{ class: 'Y2', ratings: { capacitance: 4.7e-9 } }]}
+  ${'C1 marked 120µF 450V 105°C'}                                | ${''}                                           | ${[{ marking: '120µF 450V 105°C', ratings: { capacitance: 120e-6, voltage: 450, temperature: 105 } }]}
+  ${'u1 uc3844, u2 817c, u3 tl431'}                              | ${''}                                           | ${[{ ref: 'U1', kind: 'ic' }, { ref: 'U2', kind: 'optocoupler' }, { ref: 'U3', kind: 'shunt-reference' }]}
+  ${'q1 irf840 shorted'}                                         | ${''}                                           | ${[{ kind: 'nmos', marking: 'IRF840', condition: 'shorted' }]}
+  ${'r5 to r8 22k'}                                              | ${''}                                           | ${[{ ref: 'R5' }, { ref: 'R6' }, { ref: 'R7' }, { ref: 'R8' }]}
+  ${'C12 condensateur chimique 1000 µF 16 V'}                    | ${''}                                           | ${[{ subtype: 'electrolytic', ratings: { capacitance: 1e-3, voltage: 16 } }]}
+  ${'L1 self de mode commun 2 x 22 mH'}                          | ${''}                                           | ${[{ kind: 'common-mode-choke', ratings: { inductance: 0.022 } }]}
+  ${'F1 Sicherung T 2 A'}                                        | ${''}                                           | ${[{ kind: 'fuse', ratings: { current: 2 } }]}
+  ${'T2 gate drive transformer, windings 1-2, 3-4'}              | ${''}                                           | ${[{ kind: 'transformer', windings: [['1', '2'], ['3', '4']] }]}
+  ${'k1 relay 12v coil across the ntc'}                          | ${''}                                           | ${[{ kind: 'relay' }, { record: 'note', text: 'K1 coil across the ntc' }]}
+  ${'the source of Q1 goes to R5 pin 1'}                         | ${'Q1 nmos, R5 resistor'}                       | ${[{ pins: ['Q1.S', 'R5.1'], relation: 'joined' }]}
+  ${'U1-6 to R7-1'}                                              | ${'U1 ic, R7 resistor'}                         | ${[{ pins: ['U1.6', 'R7.1'], relation: 'joined' }]}
+  ${'u1 6 - r7 1'}                                               | ${'U1 ic, R7 resistor'}                         | ${[{ pins: ['U1.6', 'R7.1'] }]}
+  ${'T1 pin 1 to pin 3 reads 0.8 ohms'}                          | ${'T1 transformer'}                             | ${[{ pins: ['T1.1', 'T1.3'], relation: 'through', ohms: 0.8 }]}
+  ${'there is no continuity between J2 minus and BR1 minus'}     | ${'J2 connector, BR1 bridge'}                   | ${[{ pins: ['J2.-', 'BR1.-'], relation: 'separate' }]}
+  ${'center pin of d5 goes to l2'}                               | ${'D5 dual-diode, L2 inductor'}                 | ${[{ pins: ['D5.K', 'L2.1'] }]}
+  ${'q1.g - r4 - u1.6'}                                          | ${'Q1 nmos, U1 ic, R4 resistor'}                | ${[{ pins: ['Q1.G', 'R4.1'] }, { pins: ['R4.2', 'U1.6'] }]}
+  ${'gate of q1 to pin 6 of u1 through r4'}                      | ${'Q1 nmos, U1 ic'}                             | ${[{ ref: 'R4', assumed: true }, { pins: ['Q1.G', 'R4.1'] }, { pins: ['R4.2', 'U1.6'] }]}
+  ${'c5.+,c6.+,j2.+ joined'}                                     | ${'C5 capacitor, C6 capacitor'}                 | ${[{ ref: 'J2', kind: 'connector', assumed: true }, { pins: ['C5.+', 'C6.+', 'J2.+'] }]}
+  ${'c5 310v 0s, 200v 10s'}                                      | ${'C5 capacitor'}                               | ${[{ volts: 310, seconds: 0 }, { volts: 200, seconds: 10 }]}
+  ${'c5 holds 280 V'}                                            | ${'C5 capacitor'}                               | ${[{ record: 'reading', volts: 280 }]}
+  ${'c5 76.5uF 0.4 ohm'}                                         | ${'C5 capacitor'}                               | ${[{ record: 'measurement', values: { capacitance: 76.5e-6, esr: 0.4 } }]}
+  ${'D1 forward drop 0.45 V'}                                    | ${'D1 diode'}                                   | ${[{ record: 'measurement', values: { forward: 0.45 } }]}
+  ${'R7 is 470 ohms on the meter'}                               | ${'R7 resistor'}                                | ${[{ record: 'measurement', values: { resistance: 470 } }]}
+  ${'t1 primary measures 640u'}                                  | ${'T1 transformer'}                             | ${[{ record: 'measurement', values: { open: 640e-6 } }]}
+  ${'r1 1k2 r2 4k7 r3 220r'}                                     | ${''}                                           | ${[{ ref: 'R1' }, { ref: 'R2', ratings: { resistance: 4700 } }, { ref: 'R3' }]}
+  ${'d1-d4 bridge of 1n4007'}                                    | ${''}                                           | ${[1, 2, 3, 4].map((n) => ({ ref: `D${n}`, kind: 'diode', marking: '1N4007' }))}
+  ${'C4 0.1/275 X2'}                                             | ${''}                                           | ${[{ class: 'X2', ratings: { capacitance: 0.1e-6, voltage: 275 } }]}
+  ${'C1 220 uF 450 V snap-in 105'}                               | ${''}                                           | ${[{ package: 'snap-in', ratings: { capacitance: 220e-6, voltage: 450, temperature: 105 } }]}
+  ${'R3 marked brown black black silver gold'}                   | ${''}                                           | ${[{ ratings: { resistance: 1, tolerance: 0.05 } }]}
+  ${'L1 Ringkerndrossel'}                                        | ${''}                                           | ${[{ kind: 'inductor' }]}
+  ${'resistor R twelve is twelve K'}                             | ${''}                                           | ${[{ ref: 'R12', ratings: { resistance: 12_000 } }]}
+  ${'u1 8pin dip 3842b'}                                         | ${''}                                           | ${[{ kind: 'ic', package: 'DIP-8', marking: '3842B' }]}
+  ${'Q two is an N channel MOSFET, marking not readable'}        | ${''}                                           | ${[{ ref: 'Q2', kind: 'nmos' }]}
+  ${'t1 pin 4 to c5 minus and j2 minus'}                         | ${'T1 transformer, C5 capacitor, J2 connector'} | ${[{ pins: ['T1.4', 'C5.-', 'J2.-'] }]}
+  ${'unplugged'}                                                 | ${''}                                           | ${[{ record: 'power', applied: false }]}
 `('“$typed”', ({ typed, board, records }: { typed: string; board: string; records: object[] }) => {
   expect(answer(typed, board)).toMatchObject({
     ok: true,

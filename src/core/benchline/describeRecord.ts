@@ -79,6 +79,7 @@ function describePart(record: Extract<BenchRecord, { kind: 'part' }>): string {
   const facts = [
     subject,
     ...(record.isAssumed ? ['by its letters'] : []),
+    ...(record.technology ? [record.technology] : []),
     ...(record.like ? [`like ${record.like}`] : []),
     ...(record.windings ? [`windings ${record.windings.map((pins) => pins.join('-')).join(', ')}`] : []),
     ...(record.package ? [/^[A-Z0-9]/.test(record.package) ? `in ${record.package}` : record.package] : []),

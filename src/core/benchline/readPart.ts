@@ -26,6 +26,7 @@ export interface Said {
   subtype?: string;
   package?: string;
   marking?: string;
+  technology?: string;
   dateCode?: string;
   block?: BlockName;
   duty?: DutyName;
@@ -548,6 +549,10 @@ function settle(
   const decision = decideKind({ given, stated, known, number, sorted, ref, letters });
   if ('problem' in decision) return decision;
   const { kind } = decision;
+  if (kind === 'dual-diode') {
+    const made = own.find(({ meaning }) => meaning.kind === 'diode' && meaning.subtype !== undefined)?.meaning.subtype;
+    if (made) said.technology = made;
+  }
   if (decision.subtype && said.subtype === undefined) said.subtype = decision.subtype;
   // “16V x2” is two of them; no capacitor for the mains is rated so low.
   const volts = sorted.values.find(({ unit }) => unit === 'volt')?.value;

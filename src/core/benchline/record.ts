@@ -23,6 +23,8 @@ export interface PartSaying {
   readonly subtype?: string;
   readonly package?: string;
   readonly marking?: string;
+  /** How it is made, where that is not its subtype: a dual rectifier may be a Schottky. */
+  readonly technology?: string;
   /** Date code as printed. */
   readonly dateCode?: string;
   readonly block?: BlockName;

@@ -282,7 +282,7 @@ function statementsOf(line: string): { text: string; offset: number }[] {
       match[0] === ';' ||
       (!isOnlyNames(before) &&
         beginsWithName(after) &&
-        (!isWord || /\s[.\d]/.test(before)) &&
+        (!isWord || (/\s[.\d]/.test(before) && !SPEAKS_OF_PINS.test(before))) &&
         !isSentenceOfPins(before));
     if (!parts) continue;
     if (before.trim() !== '') found.push({ text: before, offset: from });
@@ -290,6 +290,10 @@ function statementsOf(line: string): { text: string; offset: number }[] {
   }
   return found.length === 0 ? [{ text: line, offset: 0 }] : found;
 }
+
+/** Words by which a statement is about pins: then “and” goes on with it. */
+const SPEAKS_OF_PINS =
+  /\b(?:pins?|legs?|plus|minus|drain|gate|source|anode|cathode|base|collector|emitter|beeps?|joined|connected)\b|[a-z]\d+(?:\.\w|[+-](?:\s|$))/i;
 
 /** “J2 minus, BR1 minus …”: a pin in words before a comma does not end what is said. */
 const isSentenceOfPins = (text: string) =>

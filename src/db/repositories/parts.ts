@@ -121,6 +121,7 @@ export interface PartSaid {
   readonly ref: string;
   readonly kind: KindName;
   readonly subtype?: string | undefined;
+  readonly technology?: string | undefined;
   readonly package?: string | undefined;
   readonly marking?: string | undefined;
   readonly dateCode?: string | undefined;
@@ -138,6 +139,7 @@ export async function logPart(edit: Edit, said: PartSaid): Promise<string> {
     ...(said.subtype === undefined ? {} : { subtype: said.subtype }),
     ...(said.package === undefined ? {} : { package: said.package }),
     ...(said.marking === undefined ? {} : { marking: said.marking }),
+    ...(said.technology === undefined ? {} : { technology: said.technology }),
     ...(said.dateCode === undefined ? {} : { dateCode: said.dateCode }),
     ...(said.block === undefined ? {} : { block: said.block }),
     ...(said.duty === undefined ? {} : { duty: said.duty }),

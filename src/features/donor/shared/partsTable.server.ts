@@ -93,13 +93,17 @@ export function isMisfit({ record: { part, ratings } }: JudgedPart, unit: UnitSt
   return senseCheck({ ...part, ratings: values }, unit).some(({ severity }) => severity === 'wrong');
 }
 
+/** The sort that tells most: of a dual rectifier how it is made goes before how it is joined. */
+const sortOf = ({ kind, subtype, technology }: JudgedPart['record']['part']) =>
+  kind === 'dual-diode' ? (technology ?? subtype) : subtype;
+
 function tableRow(entry: JudgedPart, of: { href: string; unit: UnitStress; open: boolean }): TableRow {
   const { record, judgement } = entry;
   const { part, ratings } = record;
   const summary = ratingSummary(part.kind, ratings);
   const cells: Record<string, Cell> = {
     ref: { text: part.ref, as: 'value' },
-    kind: { text: kindRule(part.kind).label + (part.subtype ? `, ${part.subtype}` : '') },
+    kind: { text: [kindRule(part.kind).label, sortOf(part)].filter(Boolean).join(', ') },
     marking: { text: part.marking ?? '', as: 'mono' },
     ratings: { text: summary.map(({ text }) => text).join('  '), as: 'value' },
     package: { text: part.package ?? '' },
@@ -140,7 +144,7 @@ export function partHead({ record: { part, ratings }, judgement }: JudgedPart): 
     kind: part.kind,
     title: `${part.ref}, ${withArticle(rule.label)}`,
     subtitle: [
-      part.subtype ?? part.technology,
+      ...new Set([part.subtype, part.technology]),
       part.duty && DUTIES[part.duty],
       part.package && `in ${part.package}`,
       part.block && `${BLOCKS[part.block].label} block`,
