@@ -87,7 +87,8 @@ async function playStep(stage: Stage, code: string, step: Step, known: KnownPart
   const { app, clock, lots } = stage;
   if ('line' in step) {
     const read = understand(step.line, { parts: [], stores: [] });
-    for (const record of read.ok ? read.records : []) if (record.kind === 'part' && !record.isAssumed) known.set(record.ref, record);
+    for (const record of read.ok ? read.records : [])
+      if (record.kind === 'part' && !record.isAssumed) known.set(record.ref, record);
     done(step.line, await recordLine(app, { code, station: step.at ?? 'intake', line: step.line }));
   } else if ('take' in step) {
     const part = known.get(step.take);

@@ -54,7 +54,8 @@ export function decodeMarking(marking: string, context: MarkingContext = {}): De
   const text = typed.toUpperCase();
   if (text === '' || text.length > 80) return [];
   const clean = text.includes('?') ? [] : candidatesOf(typed, text, context);
-  if (context.isClean || totalOf(clean.filter(({ rule }) => !isRegister(rule))) >= GOOD_ENOUGH) return rank(clean, { worn: false });
+  if (context.isClean || totalOf(clean.filter(({ rule }) => !isRegister(rule))) >= GOOD_ENOUGH)
+    return rank(clean, { worn: false });
   const decodings = [...clean, ...wornCandidates(text, context)];
   return rank(decodings, { worn: decodings.length > clean.length, asOther: asAnotherKind(typed, text, context) });
 }
