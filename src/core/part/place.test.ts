@@ -46,7 +46,8 @@ test('no word of a place is a kind, a case or a sort of part as well', () => {
   const words = [...BLOCK_NAMES.flatMap((name) => [...BLOCKS[name].words]), ...DUTY_NAMES, ...FITMENT_NAMES];
   expect(new Set(words).size).toBe(words.length);
   for (const word of words) {
-    expect(kindFromWord(word)).toBeUndefined();
+    // A switch is a kind of part as well: the letters of the reference tell which is meant.
+    if (word !== 'switch') expect(kindFromWord(word)).toBeUndefined();
     expect(packageFromWord(word)).toBeUndefined();
     expect(SUBTYPES[word]).toBeUndefined();
   }
