@@ -964,7 +964,7 @@ function placeValues(sorted: Sorted, kind: KindName, ref: string): Question | un
       continue;
     }
     if (said.ratings.some(({ name }) => name === rating)) continue;
-    said.ratings.push({ name: rating, value: unit === 'ratio' ? value : value, source });
+    said.ratings.push({ name: rating, value, source });
   }
   said.ratings.sort((a, b) => kindRule(kind).ratings.indexOf(a.name) - kindRule(kind).ratings.indexOf(b.name));
   return undefined;

@@ -292,7 +292,7 @@ function withUnits(tokens: readonly Token[]): Token[] {
     const glued = /^(\d+(?:[.,]\d+)?|[.,]\d+)(\p{L}{3,})$/u.exec(token.text);
     const gluedUnit = glued && unitOf(glued[2] ?? '');
     if (glued && gluedUnit) {
-      out.push({ ...token, text: `${glued[1]}${bare(gluedUnit)}` });
+      out.push({ ...token, text: `${glued[1]}${gluedUnit}` });
       continue;
     }
     if (
@@ -326,7 +326,7 @@ function withUnits(tokens: readonly Token[]): Token[] {
     // “470 k ohm”: a prefix letter by itself, then its unit.
     const unitBehind = tokens[index + used];
     if (/^[kKMmunpµ]$/.test(sign) && unitBehind && /^(?:ohms?|Ω|F|H|V|A)$/i.test(unitBehind.text)) {
-      sign += bare(unitOf(unitBehind.text) ?? '');
+      sign += unitOf(unitBehind.text) ?? '';
       used += 1;
     }
     out.push(
@@ -339,8 +339,6 @@ function withUnits(tokens: readonly Token[]): Token[] {
   }
   return out;
 }
-
-const bare = (unit: string) => unit;
 
 /** A comma before exactly three digits may part thousands or be a decimal comma. */
 export const isThousands = (text: string) => /^\d{1,3},\d{3}(?!\d)/.test(text);
