@@ -18,5 +18,5 @@ export {
   type TypedRating,
   type Understanding,
 } from './record';
-export { logged, understand } from './understand';
+export { logged, understand } from './line/understand';
 export type { Note, NoteEvent } from './note';

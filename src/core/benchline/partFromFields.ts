@@ -6,7 +6,8 @@ import {
   type BlockName,
   type KindName,
 } from '../part';
-import { isJudged, markingAsTyped, readPart } from './readPart';
+import { isJudged, readPart } from './part/readPart';
+import { markingAsTyped } from './part/said';
 import { written } from './spoken';
 import { tokensOf } from './tokens';
 import type { BenchContext, BenchProblem, BenchRecord } from './record';

@@ -1,9 +1,10 @@
-import { pinOf, kindWithPins } from './pins';
+import { pinOf, kindWithPins } from './join/pins';
 import { isPrefix, leadingReferences } from './references';
 import { written } from './spoken';
 import { tokensOf } from './tokens';
 import { valueOf } from './values';
-import { meaningsOf, mended } from './vocabulary';
+import { mended } from './mend';
+import { meaningsOf } from './vocabulary';
 
 const write = (line: string) =>
   written(tokensOf(line))

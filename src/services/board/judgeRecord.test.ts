@@ -1,64 +1,9 @@
 import type { Board } from '../../core/board';
-import type { Evidenced, Source } from '../../core/evidence';
-import type { KindName, RatingName } from '../../core/part';
-import type { PartRecord } from '../../db/repositories/parts';
+import { partRecordOf, type PartInShort } from '../../db/testing/partRecordOf';
 import { judgeRecord, ratingsForStock, readingsThatCount, underTest } from './judgeRecord';
 import { isClearInPlace, type TestContext } from './testContext';
 
-type Ratings = Partial<Record<RatingName, readonly [value: number, source: Source]>>;
-/** Over range is infinite. */
-type Values = Readonly<Record<string, number>>;
-
-/** A part in a few words: kind, what is known of it, and its readings, the newest first. */
-function record(of: {
-  kind: KindName;
-  ratings?: Ratings;
-  readings?: readonly { values: Values; inCircuit?: boolean; meter?: string }[];
-  damage?: string[];
-  marking?: string;
-  ref?: string;
-}): PartRecord {
-  const ratings = Object.fromEntries(
-    Object.entries(of.ratings ?? {}).map(([name, [value, source]]) => [name, { value, source } satisfies Evidenced]),
-  );
-  return {
-    part: {
-      id: 'p1',
-      donorId: 'd1',
-      ref: of.ref ?? 'C21',
-      kind: of.kind,
-      subtype: null,
-      package: null,
-      marking: of.marking ?? null,
-      technology: null,
-      dateCode: null,
-      damage: of.damage ?? [],
-      block: null,
-      duty: null,
-      fitments: [],
-      pinHints: {},
-      typeId: null,
-      wish: null,
-      mounting: { ways: [], behind: [] },
-      state: 'on-board',
-      createdMs: 0,
-    },
-    ratings,
-    measurements: (of.readings ?? []).map(({ values, inCircuit = false, meter = '' }, index) => ({
-      id: `m${index}`,
-      test: 'resistor',
-      values: Object.fromEntries(
-        Object.entries(values).map(([name, value]) => [
-          name,
-          { value, resolution: Number.isFinite(value) ? Math.abs(value) * 1e-4 : 1 },
-        ]),
-      ),
-      inCircuit,
-      meter,
-      takenMs: index,
-    })) as PartRecord['measurements'],
-  };
-}
+const record = (of: PartInShort) => partRecordOf({ ref: 'C21', ...of });
 
 const EMPTY: Board = { format: 'zorvek.board/1', parts: [] } as never;
 const context = (more: Partial<TestContext> = {}): TestContext => ({
@@ -130,7 +75,7 @@ describe('readings that count', () => {
 });
 
 describe('what goes into stock with a part', () => {
-  const names = (of: PartRecord) =>
+  const names = (of: ReturnType<typeof record>) =>
     ratingsForStock(of, context()).map(({ name, value, source }) => [name, value, source]);
 
   test.each([

@@ -1,59 +1,7 @@
 import type { Board, BoardPart } from '../../../core/board';
-import type { Evidenced } from '../../../core/evidence';
-import type { KindName, RatingName } from '../../../core/part';
-import type { PartRecord } from '../../../db/repositories/parts';
+import { partRecordOf, type PartInShort } from '../../../db/testing/partRecordOf';
 import type { TestContext } from '../../../services/board';
 import { partTest } from './present';
-
-interface Of {
-  readonly kind: KindName;
-  readonly ref?: string;
-  readonly package?: string;
-  readonly subtype?: string;
-  readonly marking?: string;
-  readonly ratings?: Partial<Record<RatingName, number>>;
-  /** The newest first; `inCircuit` when the part sat on its board. */
-  readonly readings?: readonly { values: Record<string, number>; inCircuit?: boolean; meter?: string; atMs?: number }[];
-}
-
-function record({ kind, ref = 'R1', subtype, package: case_, marking, ratings = {}, readings = [] }: Of): PartRecord {
-  return {
-    part: {
-      id: 'p1',
-      donorId: 'd1',
-      ref,
-      kind,
-      subtype: subtype ?? null,
-      package: case_ ?? null,
-      marking: marking ?? null,
-      technology: null,
-      dateCode: null,
-      damage: [],
-      block: null,
-      duty: null,
-      fitments: [],
-      pinHints: {},
-      typeId: null,
-      wish: null,
-      mounting: { ways: [], behind: [] },
-      state: 'on-board',
-      createdMs: 0,
-    },
-    ratings: Object.fromEntries(
-      Object.entries(ratings).map(([name, value]) => [name, { value, source: 'decoded' } satisfies Evidenced]),
-    ),
-    measurements: readings.map(({ values, inCircuit = false, meter = '', atMs = 0 }, index) => ({
-      id: `m${index}`,
-      test: kind,
-      inCircuit,
-      meter,
-      takenMs: atMs,
-      values: Object.fromEntries(
-        Object.entries(values).map(([name, value]) => [name, { value, resolution: 1e-4 * Math.abs(value) || 1 }]),
-      ),
-    })) as unknown as PartRecord['measurements'],
-  };
-}
 
 const resistor = (ref: string, a: string, b: string, resistance: number): BoardPart => ({
   ref,
@@ -72,8 +20,8 @@ const on = (parts: readonly BoardPart[], complete = true): TestContext => ({
   meters: new Map([['bench meter', {}]]) as TestContext['meters'],
   known: new Map(),
 });
-const shown = (of: Of, context = on([])) => {
-  const view = partTest(record(of), context);
+const shown = (of: PartInShort, context = on([])) => {
+  const view = partTest(partRecordOf(of), context);
   if (!view) throw new Error(`A ${of.kind} has no test.`);
   return view;
 };
@@ -81,7 +29,7 @@ const plain = (text: string | undefined) => text?.replace(/\u00a0/g, ' ');
 const allFields = (view: ReturnType<typeof shown>) => [...view.fields, ...view.further, ...view.service];
 
 test('what cannot be tested has no sheet', () => {
-  expect(partTest(record({ kind: 'connector' }), on([]))).toBeNull();
+  expect(partTest(partRecordOf({ kind: 'connector' }), on([]))).toBeNull();
 });
 
 describe('fields', () => {

@@ -1,7 +1,7 @@
-import { decodeMarking, type Decoding } from '../marking';
-import type { KindName, RatingName } from '../part';
-import { kindsOfReference } from './references';
-import type { Meaning } from './vocabulary';
+import { decodeMarking, type Decoding } from '../../marking';
+import type { KindName, RatingName } from '../../part';
+import { kindsOfReference } from '../references';
+import type { Meaning } from '../vocabulary';
 
 /** A kind with what decided it and how sure that is. */
 export interface DecidedKind {

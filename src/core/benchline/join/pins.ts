@@ -1,7 +1,7 @@
-import { BOARD_KINDS, DUAL_DIODE_PINS, isBoardKind } from '../board';
-import { packageRule, type KindName } from '../part';
-import { kindsOfReference } from './references';
-import type { ContextPart } from './record';
+import { BOARD_KINDS, DUAL_DIODE_PINS, isBoardKind } from '../../board';
+import { packageRule, type KindName } from '../../part';
+import { kindsOfReference } from '../references';
+import type { ContextPart } from '../record';
 
 /** What people call pins, with the names that boards use; the first that the part has is meant. Common practice, no source. */
 const PIN_WORDS: Readonly<Record<string, readonly string[]>> = {

@@ -1,4 +1,4 @@
-import { benchProblemText, understand, type BenchContext } from '.';
+import { benchProblemText, understand, type BenchContext } from '..';
 
 const context: BenchContext = {
   parts: [
