@@ -1,5 +1,5 @@
 // Everything that must hold before a change lands, in two lanes side by side: the build and the stories through the
-// browser in one, everything that reads the sources and the unit tests in the other.
+// browser in one, the unit tests in the other; what reads the sources is taken by the lane that is free.
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
@@ -23,7 +23,16 @@ const isCounted =
 if (isCounted) say('The counts over thousands of boards held for these sources; they are not made again.');
 
 const built = step('build', () => ensureBuild().then(() => ({ code: 0, text: '' })));
-await Promise.all([stories(), readings()]);
+const waiting = [
+  () =>
+    step('lint', () => captured(bin('eslint'), ['.', '--max-warnings=0', '--cache', '--cache-location=.next/eslint'])),
+  () => step('dead code', () => captured(bin('knip'), [])),
+  () => step('format', () => captured(bin('prettier'), ['--check', '--log-level=warn', '.'])),
+  () => step('boundaries', () => captured('node', ['scripts/boundaries.mjs'])),
+  // The types of the routes are written by the build.
+  async () => (await built) === 0 && step('types', () => captured(bin('tsc'), ['--noEmit'])),
+];
+await Promise.all([stories().then(readings), units().then(readings)]);
 
 if (outcomes.every(({ code }) => code === 0)) writeFileSync(COUNTED_STAMP, `${counted}\n`);
 printSlowest();
@@ -43,14 +52,8 @@ async function stories() {
   await step('end to end', () => captured(bin('playwright'), ['test']));
 }
 
-/** The lane of the sources. */
-async function readings() {
-  await step('format', () => captured(bin('prettier'), ['--check', '--log-level=warn', '.']));
-  await step('lint', () =>
-    captured(bin('eslint'), ['.', '--max-warnings=0', '--cache', '--cache-location=.next/eslint']),
-  );
-  await step('boundaries', () => captured('node', ['scripts/boundaries.mjs']));
-  await step('dead code', () => captured(bin('knip'), []));
+/** The lane of the unit tests, the longest first. */
+async function units() {
   await step('unit', () =>
     captured(bin('jest'), [
       '--maxWorkers=1',
@@ -59,8 +62,11 @@ async function readings() {
       ...(isCounted ? ['--testPathIgnorePatterns', '\\.counts\\.test\\.ts$'] : []),
     ]),
   );
-  // The types of the routes are written by the build.
-  if ((await built) === 0) await step('types', () => captured(bin('tsc'), ['--noEmit']));
+}
+
+/** What reads the sources; each is done once, by the lane that comes to it first. */
+async function readings() {
+  for (let reading = waiting.shift(); reading; reading = waiting.shift()) await reading();
 }
 
 /** Runs one step and prints what it said when it ends; resolves to its exit code. */

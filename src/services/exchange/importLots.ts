@@ -19,7 +19,7 @@ export async function soundRows(db: Queryable, { read, refused }: ReadStock): Pr
       ...clash.map(({ line, entry }) => ({
         line,
         what: entry.code,
-        why: `${entry.code} is in stock already; leave its code out to count the pieces in as a new lot.`,
+        why: `${entry.code} was given to a lot already, and a code is never given twice. Leave it out to count the pieces in as a new lot.`,
       })),
     ].sort((a, b) => a.line - b.line),
   };

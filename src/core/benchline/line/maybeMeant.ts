@@ -1,7 +1,6 @@
 import { kindRule } from '../../part';
 import { kindsOfReference } from '../references';
 import type { BenchProblem } from '../record';
-import { one } from './wholeLine';
 
 export function placeOf(line: string, problem: BenchProblem): { start: number; end: number } | undefined {
   const word = 'word' in problem ? problem.word : 'name' in problem ? problem.name : undefined;

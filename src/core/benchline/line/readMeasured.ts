@@ -8,7 +8,6 @@ import { shorthandOf, valueOf } from '../values';
 import { mended } from '../mend';
 import { meaningsOf } from '../vocabulary';
 import { type Outcome, partOf } from './outcome';
-import { one } from './wholeLine';
 
 const isMeasureWord = (word: string | undefined) => {
   const key = word ?? '';

@@ -1,6 +1,6 @@
 import { kindRule, type KindName } from '../../part';
 import { decided, decodingsAs, kindFromMarking, type DecidedKind } from './kindOf';
-import { kindsOfReference } from '../references';
+import { type kindsOfReference } from '../references';
 import type { ContextPart } from '../record';
 import { type Question, type Sorted, markingAsTyped } from './said';
 import { firstOf } from './valueCodes';
