@@ -181,6 +181,7 @@ describe('migrations', () => {
       '0011_paces-by-case',
       '0012_indexes-of-questions',
       '0013_scopes',
+      '0014_tools-and-checks',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -73,6 +73,12 @@ describe('what a line means', () => {
     ${'store bat1 battery 36V'}                      | ${{ kind: 'store', name: 'BAT1', role: 'battery', capacitance: 0, ratedVoltage: 36 }}
     ${'store c9 output 2200u 16V'}                   | ${{ kind: 'store', name: 'C9', role: 'output', ratedVoltage: 16 }}
     ${'power on'}                                    | ${{ kind: 'power', applied: true }}
+    ${'store c9 ? 450V'}                             | ${{ kind: 'store', name: 'C9', capacitance: 0, ratedVoltage: 450 }}
+    ${'meter checked on a fresh 9V battery'}         | ${{ kind: 'meter-check' }}
+    ${'checked my meter before and after'}           | ${{ kind: 'meter-check' }}
+    ${'tool on c3 2k2'}                              | ${{ kind: 'tool', store: 'C3', ohms: 2200 }}
+    ${'2k2 bleed tool is on c3'}                     | ${{ kind: 'tool', store: 'C3', ohms: 2200 }}
+    ${'c3 tool off'}                                 | ${{ kind: 'tool', store: 'C3' }}
     ${'power off'}                                   | ${{ kind: 'power', applied: false }}
     ${'soak 42W 51C 19.1V 2A @ 12min fan starts'}    | ${{ kind: 'soak', watts: 42, celsius: 51, volts: 19.1, load: 2, elapsed: 720, remark: 'fan starts' }}
     ${'soak whine stops'}                            | ${{ kind: 'soak', remark: 'whine stops' }}
@@ -228,4 +234,26 @@ test.each`
   ${'# the q'}        | ${''}         | ${'free text is left alone'}
 `('“$line” completes with “$rest” ($why)', ({ line, rest }) => {
   expect(complete(line, context)).toBe(rest);
+});
+
+describe('readings that hide what a store holds', () => {
+  test.each`
+    line             | kind                  | says
+    ${'c3 0.4mV'}    | ${'millivolt-range'}  | ${/millivolt range.*in volts, like 0\.02V/}
+    ${'c3 20mV@60s'} | ${'millivolt-range'}  | ${/20mV/}
+    ${'vbus 300µV'}  | ${'millivolt-range'}  | ${/300µV/}
+    ${'c3 0.1 VAC'}  | ${'ac-range'}         | ${/alternating/}
+    ${'tool on c3'}  | ${'value-unreadable'} | ${/resistance of the tool/}
+    ${'tool on 2k2'} | ${'unclear'}          | ${/which store/}
+  `('$line is not taken: $kind', ({ line, kind, says }) => {
+    const understanding = understand(line as string, context);
+    if (understanding.ok) throw new Error('It was taken.');
+    expect(understanding.problem.kind).toBe(kind);
+    expect(benchProblemText(understanding.problem)).toMatch(says as RegExp);
+    expect(understanding.kept.filter((record) => record.kind === 'reading')).toEqual([]);
+  });
+
+  test('megavolts and plain volts are not millivolts', () => {
+    expect(read('c3 0.02V')).toMatchObject({ kind: 'reading', voltage: { value: 0.02 } });
+  });
 });

@@ -29,7 +29,10 @@ export const GRAMMAR: readonly GrammarLine[] = [
   { line: 'r12 measures 4k69', means: 'a measurement; several fields by name: c5 measures 78u esr 0.4' },
   { line: 'c5 esr 0.8', means: 'the name of a reading does in place of “measures”' },
   { line: 'q1 measures sd 0.51 ds OL gs OL', means: 'OL is an open reading; end with in-circuit if it was' },
-  { line: 'store c3 82u 400V bleed 470k', means: 'something that stores charge, with the bleed path on the board' },
+  {
+    line: 'store c3 82u 400V bleed 470k',
+    means: 'something that stores charge, with the bleed path on the board; ? for a size that cannot be read',
+  },
   {
     line: 'store c1 2 x 470u 200V series',
     means: 'several capacitors; also 470u + 330u, and battery, output or pulse',
@@ -53,6 +56,11 @@ export const GRAMMAR: readonly GrammarLine[] = [
   { line: 'c3 212V @ 15s', means: 'a reading of a store; without @ the clock counts' },
   { line: 'c5 drops to 20 V in 1 min', means: 'the same in words; a capacitor that is read is a store from then on' },
   { line: 'power on', means: 'power is applied: readings from before count no more; “unplugged” when it is out' },
+  {
+    line: 'tool on c3 2k2',
+    means: 'a bleed tool is on a store; its readings are fitted apart. “tool off c3” when it is gone',
+  },
+  { line: 'meter checked before and after', means: 'the meter was shown to work on a known source' },
   {
     line: 'soak 42W 51C 19.1V 2A @ 12min',
     means: 'a row of a run under load: what goes in, the case, the output, the load',

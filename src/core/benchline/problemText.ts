@@ -1,3 +1,4 @@
+import { millivoltsText } from '../meter';
 import { kindRule, RATINGS } from '../part';
 import type { BenchProblem } from './record';
 
@@ -36,6 +37,8 @@ export function benchProblemText(problem: BenchProblem): string {
       return `${problem.word} cannot be probed against itself; two different pins are expected.`;
     case 'ac-range':
       return `“${problem.word}” is an alternating voltage. A charged capacitor holds direct voltage, which an AC range hides: switch the meter to DC and read again.`;
+    case 'millivolt-range':
+      return millivoltsText(problem.word);
     case 'unclear':
       return problem.question;
     case 'negative-time':

@@ -99,6 +99,7 @@ function readVolts(text: string): Quantity | { readonly problem: BenchProblem } 
   const value = valueOf(text);
   if (value?.unit !== 'volt') return undefined;
   if (value.ac) return { problem: { kind: 'ac-range', word: text } };
+  if (/[mµu]v(?:dc|⎓|=)?$/i.test(text) && !/MV/.test(text)) return { problem: { kind: 'millivolt-range', word: text } };
   if (value.ambiguous)
     return {
       problem: {

@@ -64,6 +64,10 @@ export function readStore(words: readonly string[]): BenchRecord | { readonly pr
   if (role === 'battery' && values.every((word) => volts(word)))
     return { ...common, capacitance: 0, ...(ratedVoltage === undefined ? {} : { ratedVoltage }) };
 
+  // What cannot be read is said to be so, rather than left out.
+  if (values.includes('?') && values.every((word) => word === '?' || volts(word)))
+    return { ...common, capacitance: 0, ...(ratedVoltage === undefined ? {} : { ratedVoltage }) };
+
   const bank = parseBank(values.join(' '));
   if (bank.ok) {
     const { capacitance, links, ratedVoltage: bankRated } = bank.bank;
@@ -90,7 +94,11 @@ export function readStore(words: readonly string[]): BenchRecord | { readonly pr
   return {
     problem:
       strange === undefined
-        ? { kind: 'value-unreadable', word: name, expected: `a capacitance, like store ${name} 82u 400V,` }
+        ? {
+            kind: 'value-unreadable',
+            word: name,
+            expected: `a capacitance, like store ${name} 82u 400V, or ? when it cannot be read,`,
+          }
         : {
             kind: 'value-unreadable',
             word: strange,

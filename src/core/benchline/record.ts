@@ -65,12 +65,16 @@ export type BenchRecord =
       readonly role?: StoreRole;
       /** The capacitors as typed, when there are several. */
       readonly bank?: string;
-      /** Of the whole bank; 0 for a battery. */
+      /** Of the whole bank; 0 for a battery, and where it cannot be read. */
       readonly capacitance: number;
       readonly ratedVoltage?: number;
       readonly bleed?: number;
     }
   | { readonly kind: 'power'; readonly applied: boolean }
+  /** The meter was checked on a known source, before and after. */
+  | { readonly kind: 'meter-check' }
+  /** A bleed tool is put across a store, or taken off when it has no ohms. */
+  | { readonly kind: 'tool'; readonly store: string; readonly ohms?: number }
   | {
       readonly kind: 'soak';
       readonly watts?: number;
@@ -123,6 +127,7 @@ export type BenchProblem =
   | { readonly kind: 'no-pin'; readonly word: string; readonly ref: string; readonly pins: readonly string[] }
   | { readonly kind: 'same-pin'; readonly word: string }
   | { readonly kind: 'ac-range'; readonly word: string }
+  | { readonly kind: 'millivolt-range'; readonly word: string }
   /** Said so that two things may be meant, or one is missing: it is asked, nothing is guessed. */
   | {
       readonly kind: 'unclear';

@@ -21,7 +21,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   nameplate: 3,
   opening: 2,
   photo: 1,
-  safety: 27,
+  safety: 28,
   sense: 4,
   soak: 3,
   stock: 2,

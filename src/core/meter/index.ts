@@ -3,6 +3,8 @@ export {
   METER_QUANTITIES,
   METER_QUANTITY_NAMES,
   meterFailureText,
+  millivoltsText,
+  NO_LEADS,
   parseAnswer,
   parseIdentity,
   type MeterFailure,

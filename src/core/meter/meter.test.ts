@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   METER_QUANTITY_NAMES,
+  NO_LEADS,
   meterFailureText,
   parseAnswer,
   parseIdentity,
@@ -79,6 +80,7 @@ test('every failure says what to do, with its figures', () => {
     { kind: 'wrong-unit', shows: 'resistance', wanted: 'volts DC' },
     { kind: 'alternating', text: '0.02 V AC' },
     { kind: 'no-stream' },
+    { kind: 'no-leads' },
   ];
   const texts = failures.map(meterFailureText);
   expect(new Set(texts).size).toBe(failures.length);
@@ -126,4 +128,19 @@ test.each`
 `('a store of 82 µF bled by $bleed has $volts V after $seconds s', ({ bleed, seconds, volts }) => {
   const store = { start: 320, capacitance: 82e-6, bleed, absorbs: 0 };
   expect(Math.abs(storeVoltage(store, seconds) / volts - 1)).toBeLessThan(0.003);
+});
+
+test('volts that are printed in millivolts are told as such; a junction and plain volts are not', () => {
+  const inMillivolts = (line: string) => 'inMillivolts' in parseLine(line);
+  expect(['-0.02 mV', '312.4 mV DC', '0.312 V DC', '512 mV diode', '4 mOhm'].map(inMillivolts)).toEqual([
+    true,
+    true,
+    false,
+    false,
+    false,
+  ]);
+});
+
+test('a stand-in whose leads are on nothing gives no reading', () => {
+  expect(parseAnswer('volt', NO_LEADS)).toEqual({ kind: 'no-leads' });
 });

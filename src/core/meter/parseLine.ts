@@ -35,6 +35,7 @@ export function parseLine(line: string): MeterReading | MeterFailure {
     quantity,
     value: scaled((sign === '-' ? -1 : 1) * Number(digits)),
     resolution: scaled(10 ** -decimals),
+    ...(quantity === 'volt' && factor < 1 ? { inMillivolts: true as const } : {}),
   };
 }
 

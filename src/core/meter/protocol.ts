@@ -15,6 +15,8 @@ export interface MeterReading {
   readonly value: number | null;
   /** Weight of the last digit. */
   readonly resolution: number;
+  /** The meter printed millivolts: a range that hides what a charged capacitor holds. */
+  readonly inMillivolts?: true;
 }
 
 export interface MeterIdentity {
@@ -34,7 +36,9 @@ export type MeterFailure =
   | { readonly kind: 'garbage'; readonly text: string }
   | { readonly kind: 'alternating'; readonly text: string }
   | { readonly kind: 'wrong-unit'; readonly shows: string; readonly wanted: string }
-  | { readonly kind: 'no-stream' };
+  | { readonly kind: 'no-stream' }
+  /** The stand-in was asked about a unit that is not of the demo. */
+  | { readonly kind: 'no-leads' };
 
 /** What a failure means and what to do about it. */
 export function meterFailureText(failure: MeterFailure): string {
@@ -53,10 +57,19 @@ export function meterFailureText(failure: MeterFailure): string {
       return `The meter shows “${failure.text}”, an alternating voltage. An AC range hides the direct voltage of a charged capacitor: turn it to DC.`;
     case 'wrong-unit':
       return `The meter shows ${failure.shows}; this field wants ${failure.wanted}. Turn its dial.`;
+    case 'no-leads':
+      return 'The simulated meter has no leads on this: it stands in for a meter on the made-up units only. Type what your own meter shows, or name your meter in Settings.';
     case 'no-stream':
       return 'The USB meter has sent nothing yet. Is its data link switched on?';
   }
 }
+
+/** Why a reading in millivolts is no reading of a store. */
+export const millivoltsText = (reading: string) =>
+  `“${reading}” is a reading in a millivolt range, which hides what a charged capacitor holds. Turn the meter to a range of volts DC and read again; if it went to millivolts by itself, type the reading in volts, like 0.02V.`;
+
+/** What the stand-in answers when its leads are on nothing that it knows. */
+export const NO_LEADS = 'NO LEADS';
 
 /** The four fields of an identification (IEEE 488.2), or nothing when the text is none. */
 export function parseIdentity(text: string): MeterIdentity | undefined {
@@ -74,6 +87,7 @@ const OVER_RANGE = 9e36;
  */
 export function parseAnswer(quantity: MeterQuantity, text: string): MeterReading | MeterFailure {
   const clean = text.trim();
+  if (clean === NO_LEADS) return { kind: 'no-leads' };
   if (/^[+-]?(?:ol|ovld|overload|inf)$/i.test(clean)) return { quantity, value: null, resolution: 0 };
   const number = /^([+-]?)(\d+)(?:\.(\d*))?(?:e([+-]?\d{1,2}))?$/i.exec(clean);
   if (!number) return { kind: 'garbage', text: shown(clean) };

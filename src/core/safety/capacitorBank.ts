@@ -81,7 +81,7 @@ function readItem(text: string): BankLink | BankProblem {
   const counted = /^(\d{1,4})\s*[x×*]\s*/i.exec(text);
   const count = counted ? Number(counted[1]) : 1;
   const words = text.slice(counted?.[0].length ?? 0).split(/\s+/);
-  const volts = words.find((word) => /\dV(?:dc|ac)?$/i.test(word));
+  const volts = words.find((word) => /\d[km]?V(?:dc|ac)?$/i.test(word));
   const size = words.filter((word) => word !== volts).join('');
   const parsed = parseQuantity(size, 'farad');
   if (!parsed.ok || parsed.quantity.value <= 0 || count === 0) return { kind: 'no-capacitance', word: text };

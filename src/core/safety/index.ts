@@ -12,7 +12,10 @@ export { hazardBand, type HazardBand, type HazardSeverity } from './hazardBand';
 export {
   CAPACITANCE_UPPER,
   es1CapacitorLimit,
+  limitAt,
+  METER_CEILING,
   METER_LIMIT,
+  METER_RATING_FROM,
   REBOUND_SHARE,
   REBOUND_WAIT_SECONDS,
   RUN_GAP_SECONDS,
@@ -30,9 +33,18 @@ export {
   type HoldSource,
   type StoreRole,
 } from './mayHold';
+export { liveOutputCaution } from './liveOutput';
 export { afterStringShorted, seriesCapacitance, type StringMember } from './seriesString';
 export { storedEnergy } from './storedEnergy';
-export { isPowered, storeState, upperBound, type PowerHistory, type StoreReading, type StoreState } from './storeState';
+export {
+  isPowered,
+  storeState,
+  upperBound,
+  type PowerHistory,
+  type StoreReading,
+  type StoreState,
+  type UnitHistory,
+} from './storeState';
 export { storesFromParts, type StoreOffer, type StorePart } from './storesFromParts';
 export { type TimedReading } from './timedReading';
 export { timeToLimit } from './timeToLimit';

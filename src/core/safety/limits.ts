@@ -1,4 +1,6 @@
 import { practice } from '../evidence';
+import type { StationName } from '../station';
+
 /** Limits of touch and hazard. Standards are quoted from memory; check them before relying on one. */
 
 /** Touch limit for DC. Source: IEC 62368-1, ES1 (from memory). */
@@ -12,6 +14,18 @@ export const SOLDER_LIMIT = practice({ volts: 5, cite: 'common practice' } as co
 
 /** Below this, a meter may be put in ohm, capacitance or ESR mode. */
 export const METER_LIMIT = practice({ volts: 1, cite: 'common practice' } as const);
+
+/** Volts under which a store is no hindrance: a soldering tip stands more than a meter in its ohm modes. */
+export const limitAt = (station: StationName): number =>
+  station === 'harvest' ? SOLDER_LIMIT.volts : METER_LIMIT.volts;
+
+/**
+ * Highest direct voltage that hand meters measure, and up to which meters and leads for mains work are rated.
+ * Source: IEC 61010-2-033 and IEC 61010-031, whose categories end at 1000 V (from memory).
+ */
+export const METER_CEILING = { volts: 1000, cite: 'IEC 61010-2-033, from memory' } as const;
+/** Above this a meter and leads for mains work are wanted, not any meter. */
+export const METER_RATING_FROM = practice(250);
 
 /** Wait before the second reading that looks for dielectric-absorption rebound. */
 export const REBOUND_WAIT_SECONDS = practice(300);

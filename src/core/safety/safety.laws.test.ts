@@ -154,7 +154,7 @@ test('a store is dead only by its own last reading after the last power, under 1
         removedAt: fc.option(fc.integer({ min: 0, max: 1e6 }), { nil: undefined }),
       }),
       (readings, power) => {
-        const state = storeState(readings, { power });
+        const state = storeState(readings, { history: power });
         const last = [...readings].sort((a, b) => b.takenAt - a.takenAt)[0];
         const { appliedAt, removedAt } = power;
         const isOff = appliedAt === undefined || (removedAt !== undefined && removedAt >= appliedAt);
@@ -162,7 +162,7 @@ test('a store is dead only by its own last reading after the last power, under 1
           appliedAt === undefined || (removedAt !== undefined && last !== undefined && last.takenAt >= removedAt);
         const isEmpty = last !== undefined && upperBound(last) <= METER_LIMIT.volts;
         expect(state.kind === 'measured-dead').toBe(isOff && isAfter && isEmpty);
-        expect(storeState([...readings].reverse(), { power })).toEqual(state);
+        expect(storeState([...readings].reverse(), { history: power })).toEqual(state);
       },
     ),
     SEED,

@@ -8,12 +8,14 @@ export interface Store {
   readonly role: StoreRole;
   /** The capacitors as typed, like `2 x 470u series`; empty for a single one. */
   readonly bank: string;
-  /** Of the whole bank; 0 for a battery. */
+  /** Of the whole bank; 0 for a battery, and where it cannot be read. */
   readonly capacitanceF: number;
   readonly ratedV: number | null;
   readonly holdSource: HoldSource;
   readonly holdV: number | null;
   readonly bleedOhm: number | null;
+  /** The bleed tool that is across it now, in ohms. */
+  readonly toolOhm: number | null;
   readonly createdMs: number;
 }
 
@@ -26,4 +28,6 @@ export interface RecordedReading {
   readonly voltageV: number;
   readonly resolutionV: number;
   readonly takenMs: number;
+  /** The bleed tool that was across the store, in ohms. */
+  readonly toolOhm: number | null;
 }

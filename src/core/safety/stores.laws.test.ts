@@ -111,7 +111,7 @@ test('power that was never taken away leaves nothing measured dead', () => {
   });
   fc.assert(
     fc.property(fc.array(reading, { maxLength: 6 }), fc.integer({ min: 0, max: 1e6 }), (readings, appliedAt) => {
-      expect(storeState(readings, { power: { appliedAt } }).kind).not.toBe('measured-dead');
+      expect(storeState(readings, { history: { appliedAt } }).kind).not.toBe('measured-dead');
     }),
     SEED,
   );

@@ -7,6 +7,7 @@ import {
   judgeBleedTool,
   largestBleed,
   largestFilterBleeds,
+  liveOutputCaution,
   linkVoltages,
   mayHold,
   parseBank,
@@ -25,6 +26,7 @@ describe('banks of capacitors', () => {
     text                               | uF      | links | rated
     ${'82u'}                           | ${82}   | ${1}  | ${undefined}
     ${'150u 450V'}                     | ${150}  | ${1}  | ${450}
+    ${'1u 2.1kV'}                      | ${1}    | ${1}  | ${2100}
     ${'2 x 470u 200V series'}          | ${235}  | ${2}  | ${400}
     ${'2x470u in series'}              | ${235}  | ${2}  | ${undefined}
     ${'3 x 100u 400V'}                 | ${300}  | ${1}  | ${400}
@@ -141,7 +143,23 @@ describe('power applied after a reading', () => {
     ${{ appliedAt: 1_100_000, removedAt: 1_200_000 }} | ${'powered-since'} | ${'read before it was powered'}
     ${{ appliedAt: 900_000, removedAt: 800_000 }}     | ${'powered-since'} | ${'on since before the reading'}
   `('$power: $kind ($why)', ({ power, kind }) => {
-    expect(storeState([reading], { power }).kind).toBe(kind);
+    expect(storeState([reading], { history: power }).kind).toBe(kind);
+  });
+
+  test.each`
+    earlier | checkedAt    | kind               | checked  | why
+    ${318}  | ${undefined} | ${'measured-dead'} | ${false} | ${'nobody checked the meter'}
+    ${318}  | ${1_000_001} | ${'measured-dead'} | ${true}  | ${'checked after the last reading'}
+    ${318}  | ${900_000}   | ${'measured-dead'} | ${false} | ${'checked before it only'}
+    ${1900} | ${undefined} | ${'below-touch'}   | ${true}  | ${'above what a meter stands: it may be broken'}
+    ${1900} | ${800_000}   | ${'below-touch'}   | ${true}  | ${'checked before it was put to so much'}
+    ${1900} | ${960_000}   | ${'measured-dead'} | ${false} | ${'checked since'}
+  `('$earlier V before, the meter checked at $checkedAt: $kind ($why)', ({ earlier, checkedAt, kind, checked }) => {
+    const state = storeState([{ voltage: earlier, resolution: 1, takenAt: 950_000 }, reading], {
+      history: { meterCheckedAt: checkedAt as number | undefined },
+    });
+    expect(state.kind).toBe(kind);
+    expect(state.kind === 'measured-dead' ? state.meterChecked : 'isMeterDoubtful' in state).toBe(checked);
   });
 
   test('the lower limit of a careful shop', () => {
@@ -225,4 +243,21 @@ test('the largest resistor for a time, and stored energies of the sheet', () => 
   near(energy('2 x 470u series', 325), 12.4);
   near(energy('3 x 100u', 400), 24.0);
   near(energy('10000u', 12), 0.72);
+});
+
+test.each`
+  mains    | topologies                | named         | why
+  ${true}  | ${['capacitive-dropper']} | ${/dropper/}  | ${'nothing but a capacitor parts it'}
+  ${true}  | ${['buck']}               | ${/switcher/} | ${'a buck on the rectified mains'}
+  ${true}  | ${['boost-pfc', 'buck']}  | ${/switcher/} | ${'a front end isolates nothing'}
+  ${true}  | ${['flyback', 'buck']}    | ${undefined}  | ${'the buck may sit behind the transformer'}
+  ${true}  | ${['line-transformer']}   | ${undefined}  | ${'a transformer parts it'}
+  ${true}  | ${[]}                     | ${undefined}  | ${'nothing is recognised'}
+  ${false} | ${['buck']}               | ${undefined}  | ${'no mains comes in'}
+`('fed from the mains: $mains, stages $topologies: $why', ({ mains, topologies, named }) => {
+  const caution = liveOutputCaution({ fedFromMains: mains as boolean, topologies: topologies as string[] });
+  if (named) expect(caution?.name).toMatch(named as RegExp);
+  else expect(caution).toBeUndefined();
+  if (caution)
+    expect(caution).toMatchObject({ grave: true, text: expect.stringMatching(/live mains.*no earthed instrument/) });
 });

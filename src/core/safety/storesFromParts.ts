@@ -1,4 +1,5 @@
 import { practice } from '../evidence';
+import { TOUCH_LIMIT_DC } from './limits';
 import { storeRole, type StoreRole } from './mayHold';
 import { storedEnergy } from './storedEnergy';
 
@@ -15,6 +16,7 @@ export interface StorePart {
 export interface StoreOffer {
   readonly ref: string;
   readonly role: StoreRole;
+  /** 0 where it cannot be read. */
   readonly capacitance: number;
   readonly ratedVoltage?: number;
 }
@@ -26,13 +28,17 @@ const OUTPUT_ENERGY = practice(0.05);
 
 /**
  * Capacitors of the parts log that should be listed as stores: reservoirs, X capacitors, large output
- * cans. Those listed already are left out.
+ * cans, and those that may hold much while their size cannot be read. Those listed already are left out.
  */
 export function storesFromParts(parts: readonly StorePart[], listed: readonly string[]): StoreOffer[] {
   return parts.flatMap((part): StoreOffer[] => {
     const { ref, capacitance, voltage } = part;
-    if (part.kind !== 'capacitor' || !part.onBoard || capacitance === undefined || listed.includes(ref)) return [];
+    if (part.kind !== 'capacitor' || !part.onBoard || listed.includes(ref)) return [];
     const rated = voltage === undefined ? {} : { ratedVoltage: voltage };
+    if (capacitance === undefined) {
+      const mayHold = (voltage ?? 0) >= TOUCH_LIMIT_DC.volts || /^(?:x\d?|electrolytic)$/i.test(part.subtype ?? '');
+      return mayHold ? [{ ref, role: storeRole({ name: ref, ratedVoltage: voltage }), capacitance: 0, ...rated }] : [];
+    }
     const guess = storeRole({ name: ref, ratedVoltage: voltage });
     if (/^[xy]\d?$/i.test(part.subtype ?? '') || guess === 'filter')
       return capacitance >= FILTER_FROM ? [{ ref, role: 'filter', capacitance, ...rated }] : [];

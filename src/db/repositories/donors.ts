@@ -2,12 +2,12 @@ import type { Donor } from '../../core/donor';
 import { and, asc, count, desc, eq, inArray, isNotNull, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { judgeNameplate } from '../../core/nameplate';
 import { kindRule, type KindName } from '../../core/part';
-import { isPowered, storeState, type PowerHistory } from '../../core/safety';
+import { isPowered, storeState, type UnitHistory } from '../../core/safety';
 import { stationLine, type DonorFacts, type StationName, type StationSummary } from '../../core/station';
 import type { Queryable } from '../client';
 import { boardFacts, donors, notes, openingSteps, parts, stationMarks, storeReadings, stores } from '../schema';
 import { plateOf } from './plate';
-import { powerHistories } from './power';
+import { unitHistories } from './power';
 import { readSettings } from './settings';
 import { holds } from './text';
 
@@ -22,8 +22,8 @@ export interface DonorOverview {
     readonly lastVoltage: number | null;
     /** Power was applied after its last reading. */
     readonly poweredSince: boolean;
-    /** Under the limit of touch, and not empty. */
-    readonly isBelowTouch: boolean;
+    /** Under the limit of touch, and not empty: the reading with its meter's doubt. */
+    readonly belowTouch: number | null;
   }[];
   readonly wentOn: readonly StationName[];
   /** Power was put to it and not taken away since. */
@@ -107,16 +107,16 @@ function words(query: string): (SQL | undefined)[] {
     );
 }
 
-/** The overview of one donor; with the settings and the history of power when they are known already. */
+/** The overview of one donor; with the settings and its history when they are known already. */
 export async function donorOverview(
   db: Queryable,
   donor: Donor,
-  known?: { readonly touchLimit: number; readonly power: PowerHistory },
+  known?: { readonly touchLimit: number; readonly history: UnitHistory },
 ): Promise<DonorOverview> {
   const [overview] = await overviews(
     db,
     [donor],
-    known && { touchLimit: known.touchLimit, power: new Map([[donor.id, known.power]]) },
+    known && { touchLimit: known.touchLimit, histories: new Map([[donor.id, known.history]]) },
   );
   return overview as DonorOverview;
 }
@@ -128,14 +128,14 @@ const isFitted = sql`${parts.fitments} not like '%unpopulated%'`;
 async function overviews(
   db: Queryable,
   rows: readonly Donor[],
-  known?: { readonly touchLimit: number; readonly power: ReadonlyMap<string, PowerHistory> },
+  known?: { readonly touchLimit: number; readonly histories: ReadonlyMap<string, UnitHistory> },
 ): Promise<DonorOverview[]> {
   const ids = rows.map(({ id }) => id);
   if (ids.length === 0) return [];
-  const [{ touchLimit }, power, stepRows, storeRows, readingRows, partRows, noteRows, markRows, factRows] =
+  const [{ touchLimit }, histories, stepRows, storeRows, readingRows, partRows, noteRows, markRows, factRows] =
     await Promise.all([
       known ?? readSettings(db),
-      known ? known.power : powerHistories(db, ids),
+      known ? known.histories : unitHistories(db, ids),
       db
         .select({ donorId: openingSteps.donorId, total: count() })
         .from(openingSteps)
@@ -195,7 +195,7 @@ async function overviews(
       store,
       state: storeState(
         readingRows.filter(({ storeId }) => storeId === store.id),
-        { touchLimit, power: power.get(donor.id) ?? {} },
+        { touchLimit, history: histories.get(donor.id) ?? {} },
       ),
     }));
     const live = states.filter(({ state }) => state.kind !== 'measured-dead');
@@ -229,13 +229,13 @@ async function overviews(
       liveStores: live.map(({ store, state }) => ({
         name: store.name,
         lastVoltage: state.kind === 'live' || state.kind === 'below-touch' ? state.last.voltage : null,
-        isBelowTouch: state.kind === 'below-touch',
+        belowTouch: state.kind === 'below-touch' && !state.isMeterDoubtful ? state.upper : null,
         poweredSince: state.kind === 'powered-since',
       })),
       wentOn: own(markRows)
         .filter(({ mark }) => mark === 'went-on')
         .map(({ station }) => station),
-      isPowered: isPowered(power.get(donor.id) ?? {}),
+      isPowered: isPowered(histories.get(donor.id) ?? {}),
     };
   });
 }

@@ -1,22 +1,30 @@
 import { and, inArray, isNull } from 'drizzle-orm';
-import type { PowerHistory } from '../../core/safety';
+import type { UnitHistory } from '../../core/safety';
 import type { Queryable } from '../client';
-import { powerEvents } from '../schema';
+import { meterChecks, powerEvents } from '../schema';
 
-/** When power was last put to each of some donors, and taken away. */
-export async function powerHistories(db: Queryable, donorIds: readonly string[]): Promise<Map<string, PowerHistory>> {
-  const rows = await db
-    .select()
-    .from(powerEvents)
-    .where(and(inArray(powerEvents.donorId, [...donorIds]), isNull(powerEvents.deletedMs)))
-    .orderBy(powerEvents.atMs, powerEvents.id);
-  const histories = new Map<string, PowerHistory>();
-  for (const { donorId, applied, atMs } of rows)
-    histories.set(donorId, { ...histories.get(donorId), ...(applied ? { appliedAt: atMs } : { removedAt: atMs }) });
+/** When power was last put to each of some donors and taken away, and when the meter was last checked at each. */
+export async function unitHistories(db: Queryable, donorIds: readonly string[]): Promise<Map<string, UnitHistory>> {
+  const [power, checks] = await Promise.all([
+    db
+      .select()
+      .from(powerEvents)
+      .where(and(inArray(powerEvents.donorId, [...donorIds]), isNull(powerEvents.deletedMs)))
+      .orderBy(powerEvents.atMs, powerEvents.id),
+    db
+      .select()
+      .from(meterChecks)
+      .where(and(inArray(meterChecks.donorId, [...donorIds]), isNull(meterChecks.deletedMs)))
+      .orderBy(meterChecks.atMs),
+  ]);
+  const histories = new Map<string, UnitHistory>();
+  const add = (donorId: string, what: UnitHistory) => histories.set(donorId, { ...histories.get(donorId), ...what });
+  for (const { donorId, applied, atMs } of power) add(donorId, applied ? { appliedAt: atMs } : { removedAt: atMs });
+  for (const { donorId, atMs } of checks) add(donorId, { meterCheckedAt: atMs });
   return histories;
 }
 
-/** When power was last put to a donor, and taken away. */
-export async function powerHistory(db: Queryable, donorId: string): Promise<PowerHistory> {
-  return (await powerHistories(db, [donorId])).get(donorId) ?? {};
+/** What happened to one donor. */
+export async function unitHistory(db: Queryable, donorId: string): Promise<UnitHistory> {
+  return (await unitHistories(db, [donorId])).get(donorId) ?? {};
 }

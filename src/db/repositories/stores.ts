@@ -46,7 +46,8 @@ export async function findStore(db: Queryable, donorId: string, name: string): P
 
 /**
  * Adds a reading. Without a time it counts by the clock from the run's first reading. A time before
- * the run's last begins a new run, since a discharge never goes back; so does a long pause.
+ * the run's last begins a new run, since a discharge never goes back; so does a long pause, and a bleed tool that was put on
+ * or taken off.
  */
 export async function addReading(
   edit: Edit,
@@ -64,7 +65,8 @@ export async function addReading(
   const byClock = first ? first.elapsedS + (now - first.takenMs) / 1000 : 0;
   const elapsed = reading.elapsed ?? Math.round(byClock * 10) / 10;
   const paused = last !== undefined && now - last.takenMs > RUN_GAP_SECONDS * 1000 && reading.elapsed === undefined;
-  const newRun = last !== undefined && (elapsed <= last.elapsedS || paused);
+  const isBledAnew = last !== undefined && last.toolOhm !== store.toolOhm;
+  const newRun = last !== undefined && (elapsed <= last.elapsedS || paused || isBledAnew);
   await edit.insert('storeReadings', {
     storeId: store.id,
     run: (last?.run ?? 1) + (newRun ? 1 : 0),
@@ -72,5 +74,6 @@ export async function addReading(
     voltageV: reading.voltage,
     resolutionV: reading.resolution,
     takenMs: now,
+    toolOhm: store.toolOhm,
   });
 }

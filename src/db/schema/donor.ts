@@ -136,6 +136,8 @@ export const stores = sqliteTable(
     holdSource: text('hold_source').$type<HoldSource>().notNull().default('auto'),
     holdV: real('hold_v'),
     bleedOhm: real('bleed_ohm'),
+    /** The bleed tool that is across it now. */
+    toolOhm: real('tool_ohm'),
     createdMs: createdMs(),
     deletedMs: deletedMs(),
   },
@@ -160,6 +162,8 @@ export const storeReadings = sqliteTable(
     voltageV: real('voltage_v').notNull(),
     resolutionV: real('resolution_v').notNull(),
     takenMs: integer('taken_ms').notNull(),
+    /** The bleed tool that was across the store. */
+    toolOhm: real('tool_ohm'),
     deletedMs: deletedMs(),
   },
   (t) => [index('store_readings_store').on(t.storeId)],
@@ -250,6 +254,20 @@ export const measurements = sqliteTable(
     deletedMs: deletedMs(),
   },
   (t) => [index('measurements_part').on(t.partId)],
+);
+
+/** A moment at which the meter was checked on a known source, before and after the readings. */
+export const meterChecks = sqliteTable(
+  'meter_checks',
+  {
+    id: key(),
+    donorId: text('donor_id')
+      .notNull()
+      .references(() => donors.id),
+    atMs: integer('at_ms').notNull(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('meter_checks_donor').on(t.donorId)],
 );
 
 /** When power was put to a unit, and when it was taken away: readings from before say nothing any more. */

@@ -7,6 +7,7 @@ export {
   type JournalScope,
   measurements,
   noteEvents,
+  meterChecks,
   notes,
   partRatings,
   parts,

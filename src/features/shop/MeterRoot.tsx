@@ -118,5 +118,6 @@ function fits(reading: MeterReading | MeterFailure, wants: string, at = Date.now
         wanted: wanted.label,
       }),
     };
-  return { ok: true, reading: { value: reading.value, resolution: reading.resolution, at } };
+  const { value, resolution, inMillivolts } = reading;
+  return { ok: true, reading: { value, resolution, inMillivolts, at } };
 }

@@ -95,12 +95,16 @@ describe('readings for a page', () => {
     expect(questionIn(new URLSearchParams(search))).toEqual(question);
   });
 
-  test('a part reads its value; open leads are over range', async () => {
+  test('a part reads its value; open leads are over range, and leads on no demo unit read nothing', async () => {
     const ohms = await readingFor({ wants: 'ohm', point: 'VK-2402 R12' });
     expect(ohms.ok && ohms.reading.value).toBeCloseTo(4701, -1);
-    expect(await readingFor({ wants: 'farad', point: 'nowhere C1' })).toMatchObject({
+    expect(await readingFor({ wants: 'farad', point: 'VK-2402 C99' })).toMatchObject({
       ok: true,
       reading: { value: null },
+    });
+    expect(await readingFor({ wants: 'volt', point: 'nowhere C1' })).toMatchObject({
+      ok: false,
+      message: expect.stringMatching(/simulated meter has no leads on this/),
     });
   });
 

@@ -55,7 +55,7 @@ test.each`
   ${'OS-204 Q3'}         | ${'continuity'} | ${0.3}    | ${'it beeps'}
   ${'GT-300S C23'}       | ${'farad'}      | ${3.1e-4} | ${'a dried can'}
   ${'VK-2402 Q1'}        | ${'ohm'}        | ${null}   | ${'over range'}
-  ${'nothing is here'}   | ${'ohm'}        | ${null}   | ${'open leads'}
+  ${'VK-2402 R99'}       | ${'ohm'}        | ${null}   | ${'nothing there'}
   ${'VK-2402 T1.1 T1.7'} | ${'continuity'} | ${null}   | ${'two windings'}
   ${'VK-2402 T1.2 D3.K'} | ${'diode'}      | ${0.54}   | ${'a junction, forward'}
   ${'VK-2402 D3.K T1.2'} | ${'diode'}      | ${null}   | ${'and backward'}
@@ -63,6 +63,19 @@ test.each`
   const read = value(await meter.read(quantity, point));
   if (reads === null) expect(read).toBeNull();
   else expect(Math.abs(Number(read) / reads - 1)).toBeLessThan(0.01);
+});
+
+test.each`
+  point            | quantity        | why
+  ${'XY-1 C3'}     | ${'volt'}       | ${'a real unit: open leads would read like an empty store'}
+  ${'XY-1 R1'}     | ${'ohm'}        | ${'a real unit: open leads would read like no joint'}
+  ${'XY-1 Q1'}     | ${'continuity'} | ${'the same'}
+  ${'C3'}          | ${'volt'}       | ${'a unit without a model'}
+  ${'VK-2402 C99'} | ${'volt'}       | ${'no such store on the demo unit'}
+`('the stand-in reads no $quantity at $point: $why', async ({ point, quantity }) => {
+  expect(value(await meter.read(quantity, point))).toBe('no-leads');
+  // It is no fault of the line: the next reading comes on it.
+  expect(Number(value(await meter.read('ohm', 'VK-2402 R12')))).toBeGreaterThan(4000);
 });
 
 test.each`
@@ -106,7 +119,7 @@ test('a stream ends with the failure, or when nobody listens any more', async ()
   expect(Number(seen[0])).toBeGreaterThan(Number(seen[2]));
   await misbehave('none');
   let count = 0;
-  for await (const reading of meter.stream('volt', { everyMs: 1, signal: stop.signal })) {
+  for await (const reading of meter.stream('volt', { point: 'VK-2402 C3', everyMs: 1, signal: stop.signal })) {
     expect(value(reading)).not.toBe('disconnected');
     if ((count += 1) === 2) stop.abort();
   }

@@ -1,15 +1,14 @@
 import { createServer, type Server, type Socket } from 'node:net';
-import { METER_QUANTITIES, simulateAnswer, storeVoltage, type MeterQuantity } from '../../core/meter';
+import { METER_QUANTITIES, NO_LEADS, simulateAnswer, storeVoltage, type MeterQuantity } from '../../core/meter';
 import { boardReading } from './boardReading';
 import { SCENE, type ScenePoint } from './scene';
+import { SCENE_BOARDS } from './sceneBoards';
 
 /** How the stand-in misbehaves when told to, as meters do. */
 export type Fault = 'none' | 'silent' | 'garbage' | 'drop' | 'overrange';
 const FAULTS: readonly Fault[] = ['none', 'silent', 'garbage', 'drop', 'overrange'];
 
 const IDENTITY = 'Skerry Instruments,Bench meter (simulated),S-6000,1.0';
-/** Open leads pick up a little. */
-const PICKUP_VOLTS = 0.0004;
 
 export interface SimulatedMeter {
   readonly port: number;
@@ -70,16 +69,20 @@ export async function startSimulatedMeter(of: {
         (name) => METER_QUANTITIES[name].query === query,
       );
       if (!quantity) return '-113,"Undefined header"';
-      return simulateAnswer(quantity, fault === 'overrange' ? Infinity : truth(quantity, point), gaussian);
+      if (fault === 'overrange') return simulateAnswer(quantity, Infinity, gaussian);
+      const found = truth(quantity, point);
+      return found === undefined ? NO_LEADS : simulateAnswer(quantity, found, gaussian);
     }
   });
 
-  function truth(quantity: MeterQuantity, point: string): number {
+  /** What the leads find; nothing where they are on nothing, since volts read off nothing look like an empty store. */
+  function truth(quantity: MeterQuantity, point: string): number | undefined {
     const between = boardReading(point, quantity);
     if (between !== undefined) return between;
     const found: ScenePoint | undefined = SCENE[point];
-    if (found?.kind === 'part') return found.reads[quantity] ?? (quantity === 'volt' ? PICKUP_VOLTS : Infinity);
-    if (!found || quantity !== 'volt') return quantity === 'volt' ? PICKUP_VOLTS : Infinity;
+    const isOpen = quantity !== 'volt' && isOfScene(point);
+    if (found?.kind === 'part') return found.reads[quantity] ?? (isOpen ? Infinity : undefined);
+    if (!found || quantity !== 'volt') return isOpen ? Infinity : undefined;
     if (!touched.has(point)) touched.set(point, now());
     return storeVoltage(found.store, (now() - (touched.get(point) ?? now())) / 1000);
   }
@@ -95,6 +98,13 @@ export async function startSimulatedMeter(of: {
       }),
   };
 }
+
+/** Whether a point is on a unit of the demo. */
+const isOfScene = (point: string) => SCENE_MODELS.some((model) => point.startsWith(`${model} `));
+const SCENE_MODELS = [
+  ...Object.keys(SCENE).map((known) => known.slice(0, known.lastIndexOf(' '))),
+  ...SCENE_BOARDS.map(({ model }) => model),
+];
 
 function listen(server: Server, port: number, host: string): Promise<void> {
   return new Promise((resolve, reject) => {

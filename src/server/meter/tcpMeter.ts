@@ -75,7 +75,7 @@ export function openTcpMeter(address: string, patience = patient): MeterAdapter 
     const answer = await ask(METER_QUANTITIES[quantity].query);
     if ('kind' in answer) return answer;
     const reading = parseAnswer(quantity, answer.text);
-    if ('kind' in reading) drop();
+    if ('kind' in reading && reading.kind !== 'no-leads') drop();
     return reading;
   }
 

@@ -2,7 +2,7 @@ import type { RecordedOpeningStep } from '../../core/opening';
 import type { Note } from '../../core/benchline';
 import type { BoardFact, Donor } from '../../core/donor';
 import type { Nameplate } from '../../core/nameplate';
-import type { PowerHistory } from '../../core/safety';
+import type { UnitHistory } from '../../core/safety';
 import type { Queryable } from '../../db/client';
 import { listBoardFacts } from '../../db/repositories/boardFacts';
 import { donorOverview, type DonorOverview } from '../../db/repositories/donors';
@@ -11,7 +11,7 @@ import { listOpeningSteps } from '../../db/repositories/openings';
 import { listParts, type PartRecord } from '../../db/repositories/parts';
 import { listPhotos, type PhotoWithPins } from '../../db/repositories/photos';
 import { plateOf } from '../../db/repositories/plate';
-import { powerHistory } from '../../db/repositories/power';
+import { unitHistory } from '../../db/repositories/power';
 import { readSettings, type ShopSettings } from '../../db/repositories/settings';
 import { listStores, type StoreWithReadings } from '../../db/repositories/stores';
 
@@ -34,8 +34,8 @@ export interface Dossier {
   /** What the meter said between pins, and what a person fixed. */
   boardFacts(): Promise<readonly BoardFact[]>;
   photos(): Promise<readonly PhotoWithPins[]>;
-  /** When power was put to it, and taken away. */
-  power(): Promise<PowerHistory>;
+  /** When power was put to it and taken away, and when the meter was checked. */
+  history(): Promise<UnitHistory>;
   settings(): Promise<ShopSettings>;
   /** What its station line shows, and what is not measured dead. */
   overview(): Promise<DonorOverview>;
@@ -44,7 +44,7 @@ export interface Dossier {
 /** Opens the dossier of a donor. What is written after something was asked for does not show in it: open another. */
 export function openDossier(db: Queryable, donor: Donor, now: number): Dossier {
   const settings = once(() => readSettings(db));
-  const power = once(() => powerHistory(db, donor.id));
+  const history = once(() => unitHistory(db, donor.id));
   return {
     db,
     donor,
@@ -56,11 +56,11 @@ export function openDossier(db: Queryable, donor: Donor, now: number): Dossier {
     openingSteps: once(() => listOpeningSteps(db, donor.id)),
     boardFacts: once(() => listBoardFacts(db, donor.id)),
     photos: once(() => listPhotos(db, donor.id)),
-    power,
+    history,
     settings,
     overview: once(async () => {
-      const [{ touchLimit }, history] = await Promise.all([settings(), power()]);
-      return donorOverview(db, donor, { touchLimit, power: history });
+      const [{ touchLimit }, past] = await Promise.all([settings(), history()]);
+      return donorOverview(db, donor, { touchLimit, history: past });
     }),
   };
 }

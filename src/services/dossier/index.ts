@@ -3,4 +3,4 @@ export { oncePerDossier, openDossier, type Dossier } from './dossier';
 export { lineContext } from './lineContext';
 export { liveBadge, notDeadMessage } from './notDead';
 export { toPartFacts } from './partFacts';
-export { holdOf, linksOf, unitRecord, type VoltageFacts } from './unitFacts';
+export { holdOf, linksOf, unitRecord, type UnitRecord, type VoltageFacts } from './unitFacts';

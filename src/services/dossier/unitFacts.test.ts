@@ -26,6 +26,7 @@ const store = (of: Partial<Store>): Store => ({
   holdSource: 'auto',
   holdV: null,
   bleedOhm: null,
+  toolOhm: null,
   createdMs: 0,
   ...of,
 });
@@ -69,7 +70,7 @@ const live = (name: string, lastVoltage: number | null = null, poweredSince = fa
   name,
   lastVoltage,
   poweredSince,
-  isBelowTouch: false,
+  belowTouch: null as number | null,
 });
 test.each`
   total | stores                                   | message
@@ -79,7 +80,10 @@ test.each`
   ${3}  | ${[live('C3'), live('C4'), live('CX1')]} | ${/^C3 and 2 more not measured dead$/}
   ${1}  | ${[live('C3', 0.3, true)]}               | ${/^C3 not measured dead since power was on$/}
 `('$total stores, of which $stores.length may be live: $message', ({ total, stores, message }) => {
-  const said = notDeadMessage({ facts: { stores: { total, dead: 0 } } as never, liveStores: stores, isPowered: false });
+  const said = notDeadMessage(
+    { facts: { stores: { total, dead: 0 } } as never, liveStores: stores, isPowered: false },
+    'trace',
+  );
   if (message === null) expect(said).toBeNull();
   else expect(said).toMatch(message as RegExp);
 });
@@ -91,13 +95,26 @@ const seen = (total: number, stores: ReturnType<typeof live>[], isPowered = fals
 });
 
 test('under the limit of touch a store is told as what it is', () => {
-  const below = { ...live('C3', 44), isBelowTouch: true };
-  expect(notDeadMessage(seen(1, [below]))).toBe('C3 below the touch limit, and not dead');
-  expect(notDeadMessage(seen(2, [below, live('C4')]))).toBe('C3 and 1 more not measured dead');
+  const below = { ...live('C3', 44), belowTouch: 44.1 };
+  expect(notDeadMessage(seen(1, [below]), 'trace')).toBe('C3 below the touch limit, and not dead');
+  expect(notDeadMessage(seen(2, [below, live('C4')]), 'trace')).toBe('C3 and 1 more not measured dead');
+});
+
+test.each`
+  upper  | trace   | harvest  | why
+  ${44}  | ${true} | ${true}  | ${'touchable, no more'}
+  ${4.9} | ${true} | ${false} | ${'may be desoldered, kills a meter in its ohm modes'}
+  ${1.2} | ${true} | ${false} | ${'the same'}
+`('a store under $upper V stops the meter: $trace, the iron: $harvest ($why)', ({ upper, trace, harvest }) => {
+  const below = seen(1, [{ ...live('C3', upper as number), belowTouch: upper as number }]);
+  expect([notDeadMessage(below, 'trace') !== null, notDeadMessage(below, 'harvest') !== null]).toEqual([
+    trace,
+    harvest,
+  ]);
 });
 
 test('while power is on nothing else is said, whatever was read before', () => {
-  expect(notDeadMessage(seen(1, [], true))).toBe('Power is on');
+  expect(notDeadMessage(seen(1, [], true), 'trace')).toBe('Power is on');
 });
 
 test('the badge shows the last reading, if there is one, and that none is listed', () => {

@@ -20,6 +20,7 @@ export interface UnitRecord {
   readonly stores: readonly StoreWithReadings[];
   readonly year: number | undefined;
   readonly voltages: VoltageFacts;
+  readonly fedFromMains: boolean;
   readonly cautions: readonly UnitCaution[];
 }
 
@@ -84,5 +85,5 @@ export async function unitRecord(dossier: Dossier): Promise<UnitRecord> {
     ],
     year,
   };
-  return { parts, stores, year, voltages, cautions: cautionsFor(facts) };
+  return { parts, stores, year, voltages, fedFromMains: facts.fedFromMains, cautions: cautionsFor(facts) };
 }

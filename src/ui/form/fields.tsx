@@ -3,7 +3,7 @@
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { formatQuantity, parseQuantity, problemText, type Unit } from '../../core/quantity';
 import { useField } from './ActionForm';
-import { useInstrument } from './instrument';
+import { useInstrument, type InstrumentReading } from './instrument';
 
 interface FieldProps {
   readonly name: string;
@@ -181,7 +181,7 @@ export function QuantityField({
     event.preventDefault();
     const outcome = await instrument.read(wants, instrument.point);
     if (!outcome.ok) setFailure(outcome.message);
-    else if (outcome.reading.value !== null) change(shorthand(outcome.reading.value, outcome.reading.resolution, unit));
+    else if (outcome.reading.value !== null) change(asTyped(outcome.reading, unit, wants));
     else if (openWord) change('OL');
     else setFailure('The meter is over range: OL is no value for this field.');
   }
@@ -216,6 +216,12 @@ export function QuantityField({
       />
     </Field>
   );
+}
+
+/** A reading as a field takes it: volts DC stay volts, so that only a meter in a millivolt range says millivolts. */
+function asTyped({ value, resolution, inMillivolts }: InstrumentReading, unit: Unit, wants: string): string {
+  if (wants !== 'volt' || inMillivolts || Math.abs(value ?? 0) >= 1) return shorthand(value ?? 0, resolution, unit);
+  return `${(value ?? 0).toFixed(Math.max(0, Math.ceil(-Math.log10(resolution))))}V`;
 }
 
 /** A reading as a person would type it, with the digits that the instrument gave. */

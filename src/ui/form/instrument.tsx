@@ -7,6 +7,8 @@ export interface InstrumentReading {
   readonly value: number | null;
   /** Weight of the last digit. */
   readonly resolution: number;
+  /** Printed in millivolts: a range that hides what a charged capacitor holds. */
+  readonly inMillivolts?: true | undefined;
   /** When it was read, in milliseconds of this page's clock. */
   readonly at: number;
 }

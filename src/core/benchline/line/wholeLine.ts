@@ -1,3 +1,4 @@
+import { parseQuantity } from '../../quantity';
 import { isReference } from '../references';
 import { readSoak } from '../readSoak';
 import { readStore } from '../readStore';
@@ -26,6 +27,9 @@ const POWER_OFF =
 const POWER_ON =
   /^(?:plugged in|plug in|power(?:ed)? (?:is )?(?:on|applied)|mains on|switched on|eingesteckt|branché)$/i;
 
+const METER_CHECKED =
+  /^(?:the |my )?(?:meter|dmm|multimeter)\s+(?:was |is )?(?:checked|proved|proven|tested|verified)\b|^(?:checked|proved|tested|verified)\s+(?:the |my )?(?:meter|dmm|multimeter)\b/i;
+
 /** Lines that are one thing as a whole: notes, power, and those that begin with what to do. */
 export function readWhole(line: string, context: BenchContext): Outcome | undefined {
   if (line === '') return { problem: { kind: 'empty' } };
@@ -36,10 +40,43 @@ export function readWhole(line: string, context: BenchContext): Outcome | undefi
   }
   if (POWER_OFF.test(line)) return { records: [{ kind: 'power', applied: false }] };
   if (POWER_ON.test(line)) return { records: [{ kind: 'power', applied: true }] };
+  if (METER_CHECKED.test(line)) return { records: [{ kind: 'meter-check' }] };
+  const tool = readTool(line, context);
+  if (tool) return one(tool);
   const [first = '', ...rest] = line.split(/\s+/);
   const verb = readVerb(first.toLowerCase(), rest, line, context);
   return verb && one(verb);
 }
+
+/** `tool on c3 2k2`, `c3 bleed tool off`: what bleeds a store by hand, and when it is gone. */
+function readTool(
+  line: string,
+  { stores }: BenchContext,
+): BenchRecord | { readonly problem: BenchProblem } | undefined {
+  const words = line.split(/[\s,]+/);
+  const on = words.find((word) => /^(?:on|off|removed)$/i.test(word))?.toLowerCase();
+  if (on === undefined || !words.some((word) => /^tool$/i.test(word)) || words.length > MOST_TOOL_WORDS)
+    return undefined;
+  const named = words.map((word) => word.toUpperCase()).filter((word) => stores.includes(word));
+  const [store, ...others] = named.length > 0 ? named : stores;
+  if (store === undefined || others.length > 0)
+    return {
+      problem: {
+        kind: 'unclear',
+        word: words[0] ?? '',
+        question: store === undefined ? 'No store is listed that a tool could be on.' : 'On which store is the tool?',
+        maybe: stores.slice(0, 2).map((name) => `${line} ${name.toLowerCase()}`),
+      },
+    };
+  if (on !== 'on') return { kind: 'tool', store };
+  const ohms = words.map((word) => parseQuantity(word, 'ohm')).find((parsed) => parsed.ok);
+  if (!ohms?.ok || ohms.quantity.value <= 0)
+    return {
+      problem: { kind: 'value-unreadable', word: 'tool', expected: 'the resistance of the tool, such as 2k2,' },
+    };
+  return { kind: 'tool', store, ohms: ohms.quantity.value };
+}
+const MOST_TOOL_WORDS = 8;
 
 export const one = (read: BenchRecord | { readonly problem: BenchProblem }): Outcome =>
   'problem' in read ? read : { records: [read] };

@@ -28,7 +28,7 @@ export function HarvestSheet({
   const { selected } = view;
   const refused = frame.notCleared
     ? 'It is not cleared: look at the part where it sits, and leave it there.'
-    : frame.notDead !== null && !frame.wentOn.includes('harvest')
+    : frame.notDead.harvest !== null && !frame.wentOn.includes('harvest')
       ? 'Make the board safe first, or say on the left that you go on.'
       : null;
   return (

@@ -57,7 +57,7 @@ export async function harvestPlan(dossier: Dossier, of: { minutes: number }): Pr
   // What is left for this time is no job, but it still stands before what is behind it.
   const jobs = jobsOf(parts, {
     experience: experienceOf(past),
-    live: notDeadMessage(overview) !== null,
+    live: notDeadMessage(overview, 'harvest') !== null,
     done,
   }).filter(({ id, refs }) => !gone.has(id) && !(refs.length > 0 && refs.every((ref) => gone.has(ref))));
   const budget = run ? Math.max(0, run.run.minutes - (now - run.run.startedMs) / 60000) : of.minutes;

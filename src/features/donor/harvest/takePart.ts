@@ -41,7 +41,7 @@ export async function mayHarvest(edit: Edit, donor: Donor): Promise<boolean> {
   const right = mayTakeApart({ origin: donor.originKind, clearance: donor.clearance });
   if (!right.may) return refuse('not-cleared', { why: right.why });
   const overview = await donorOverview(edit.tx, donor);
-  const notDead = notDeadMessage(overview);
+  const notDead = notDeadMessage(overview, 'harvest');
   if (notDead !== null && !overview.wentOn.includes('harvest'))
     return refuse('not-measured-dead', { message: notDead });
   return notDead === null;

@@ -1,5 +1,5 @@
 import { describeRecord } from '../../../core/benchline';
-import { powerHistory } from '../../../db/repositories/power';
+import { unitHistory } from '../../../db/repositories/power';
 import { addSoakRow } from '../../../db/repositories/soaks';
 import type { RecordHandlers } from '../shared/recordHandler';
 
@@ -16,7 +16,7 @@ export const intakeRecords: RecordHandlers<'soak'> = {
         remark: record.remark,
         elapsed: record.elapsed,
       });
-      const { appliedAt, removedAt } = await powerHistory(edit.tx, edit.donorId);
+      const { appliedAt, removedAt } = await unitHistory(edit.tx, edit.donorId);
       const isOn = appliedAt !== undefined && (removedAt === undefined || removedAt < appliedAt);
       // A run under load is power applied, whether or not anyone said so.
       if (isOn) return describeRecord(record);

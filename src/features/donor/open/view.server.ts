@@ -21,6 +21,7 @@ import {
   openingNotes,
 } from '../../../db/repositories/openings';
 import { ageOf } from '../../../db/repositories/plate';
+import { donorCautions } from '../../../services/board';
 import { type Dossier, unitRecord } from '../../../services/dossier';
 import { notesView, type NoteView } from '../shared/notes.server';
 
@@ -129,7 +130,7 @@ export async function openingView(dossier: Dossier): Promise<OpeningView> {
         message: `${whole} of ${tries} whole`,
       })),
     tips: telling.map((seam) => `${SEAMS[seam].label}: ${SEAMS[seam].tip}`),
-    cautions: unit.cautions,
+    cautions: await donorCautions(dossier, unit),
   };
 }
 

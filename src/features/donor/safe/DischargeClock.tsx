@@ -1,11 +1,12 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import { millivoltsText } from '../../../core/meter';
 import { formatQuantity } from '../../../core/quantity';
 import { useCommand } from '../../../ui/command/useCommand';
 import { useNotice } from '../../../ui/feedback/Notices';
 import { ActionForm } from '../../../ui/form/ActionForm';
-import { QuantityField, SubmitButton } from '../../../ui/form/fields';
+import { QuantityField, shorthand, SubmitButton } from '../../../ui/form/fields';
 import { InstrumentPoint, useInstrument, type InstrumentOutcome } from '../../../ui/form/instrument';
 import { useHydrated } from '../../../ui/form/useHydrated';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
@@ -144,6 +145,13 @@ function MeterRow({
       }
       if (outcome.reading.value === null) {
         notify({ message: 'The meter is over range: nothing was recorded. Choose a higher range.' });
+        return;
+      }
+      if (outcome.reading.inMillivolts) {
+        setShown({
+          ok: false,
+          message: millivoltsText(shorthand(outcome.reading.value, outcome.reading.resolution, 'volt')),
+        });
         return;
       }
       const { value, resolution, at } = outcome.reading;

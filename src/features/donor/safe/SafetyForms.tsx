@@ -5,7 +5,7 @@ import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { QuantityField, SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { addStoreAction, listPartAsStoreAction, removeStoreAction } from './actions';
+import { addStoreAction, listPartAsStoreAction, noteMeterCheckAction, removeStoreAction } from './actions';
 import { notePowerAction } from '../shared/actions';
 
 const ROLES = [
@@ -76,6 +76,22 @@ export function PowerRow({ code, power }: { code: string; power: { on: boolean; 
           power was put to it
         </ActionButton>
       )}
+    </p>
+  );
+}
+
+/** Whether the meter was shown to work, and the way to say so. */
+export function MeterCheckRow({ code, checked }: { code: string; checked: string | null }) {
+  return (
+    <p className="mb-3 flex flex-wrap items-center gap-x-3 gap-y-1.5 text-[13px] text-ink-2">
+      <span>
+        {checked === null
+          ? 'The meter was not checked yet: read a known source, such as a fresh battery, before and after.'
+          : `Meter checked on a known source at ${checked}.`}
+      </span>
+      <ActionButton tone="small" action={() => noteMeterCheckAction(code)}>
+        {checked === null ? 'meter checked before and after' : 'checked again'}
+      </ActionButton>
     </p>
   );
 }

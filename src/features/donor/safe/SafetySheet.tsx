@@ -6,7 +6,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
 import type { SafetyView, StoreCard } from './view.server';
 import { DischargeClock } from './DischargeClock';
-import { PowerRow, StoreForm, StoreOffers, DeleteStore } from './SafetyForms';
+import { MeterCheckRow, PowerRow, StoreForm, StoreOffers, DeleteStore } from './SafetyForms';
 import { ToolTrial } from './ToolTrial';
 import { UnitCautions } from '../shared/UnitCautions';
 
@@ -14,8 +14,9 @@ import { UnitCautions } from '../shared/UnitCautions';
 export function SafetySheet({ code, view }: { code: string; view: SafetyView }) {
   const { cards, selected } = view;
   return (
-    <Halves judgement={<SafetyJudgement view={view} />}>
+    <Halves judgement={<SafetyJudgement code={code} view={view} />}>
       <PowerRow code={code} power={view.power} />
+      {cards.length > 0 && <MeterCheckRow code={code} checked={view.meterCheck} />}
       {cards.length > 0 && (
         <ul
           aria-label="Stores"
@@ -126,13 +127,13 @@ function StoreEntry({ card }: { card: StoreCard }) {
   );
 }
 
-function SafetyJudgement({ view }: { view: SafetyView }) {
+function SafetyJudgement({ code, view }: { code: string; view: SafetyView }) {
   return (
     <Judgement>
       <Claim label="Can it hurt you now" {...(view.claim.stop ? { tone: 'stop' as const } : {})}>
         {view.claim.text}
       </Claim>
-      {view.hazard && <Findings items={[view.hazard]} />}
+      <Findings items={[...(view.hazard ? [view.hazard] : []), ...view.meter]} />
       {view.message.length > 0 && (
         <Section label="What the readings say">
           <ul className="grid gap-1">
@@ -157,6 +158,9 @@ function SafetyJudgement({ view }: { view: SafetyView }) {
           <p className="mb-2">{view.tool.message}</p>
           <ToolTrial
             key={view.selected?.name}
+            code={code}
+            store={view.tool.store}
+            on={view.tool.on}
             start={view.tool.start}
             capacitance={view.tool.capacitance}
             touchLimit={view.tool.touchLimit}

@@ -1,11 +1,16 @@
 /** @jest-environment jsdom */
 import { screen } from '@testing-library/react';
 import { mount } from '../../../ui/testing/mount';
+import { noteToolAction } from './actions';
 import { ToolTrial } from './ToolTrial';
 
+jest.mock('./actions', () => ({ noteToolAction: jest.fn() }));
+beforeEach(() => jest.mocked(noteToolAction).mockReset().mockResolvedValue({ ok: true, message: 'noted' }));
+
 const plain = (text: string | null | undefined) => (text ?? '').replaceAll('\u00a0', ' ');
+const ON_C3 = { code: 'FQM-ZN8', store: 'C3', on: null };
 const trial = (stocked: Parameters<typeof ToolTrial>[0]['stocked'] = []) =>
-  mount(<ToolTrial start={325} capacitance={150e-6} touchLimit={60} stocked={stocked} />);
+  mount(<ToolTrial {...ON_C3} start={325} capacitance={150e-6} touchLimit={60} stocked={stocked} />);
 
 async function tries(resistance: string, power: string, build: 'wirewound' | 'film' = 'wirewound') {
   const { user } = trial();
@@ -35,6 +40,7 @@ test('the drawers are asked for what would do', () => {
   expect(screen.getByText(/^In the drawers: AAA-BBB, 2\.2 kΩ 10 W\.$/)).toBeTruthy();
   show(
     <ToolTrial
+      {...ON_C3}
       start={325}
       capacitance={150e-6}
       touchLimit={60}
@@ -51,4 +57,20 @@ test('a lamp goes dark before the store is empty, and two stand in series where 
   await user.clear(lamp);
   await user.type(lamp, 'soup');
   expect(screen.queryByText(/dark is not empty/)).toBeNull();
+});
+
+test('a tool that will do can be said to be on, and one that is on to be off', async () => {
+  const { user, show } = trial();
+  await user.type(screen.getByLabelText('a resistor at hand'), '100R');
+  await user.type(screen.getByLabelText('rated'), '1W');
+  expect(screen.queryByRole('button', { name: /is on C3 now/ })).toBeNull();
+  await user.clear(screen.getByLabelText('a resistor at hand'));
+  await user.type(screen.getByLabelText('a resistor at hand'), '2k2');
+  await user.clear(screen.getByLabelText('rated'));
+  await user.type(screen.getByLabelText('rated'), '10W');
+  await user.click(screen.getByRole('button', { name: /is on C3 now/ }));
+  expect(noteToolAction).toHaveBeenLastCalledWith('FQM-ZN8', { store: 'C3', ohms: 2200 });
+  show(<ToolTrial {...ON_C3} on={2200} start={325} capacitance={150e-6} touchLimit={60} stocked={[]} />);
+  await user.click(screen.getByRole('button', { name: 'The tool is off C3' }));
+  expect(noteToolAction).toHaveBeenLastCalledWith('FQM-ZN8', { store: 'C3' });
 });

@@ -9,8 +9,10 @@ import {
   type BleedReason,
   type BleedVerdict,
 } from '../../../core/safety';
+import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { QuantityField } from '../../../ui/form/fields';
 import { Facts } from '../../../ui/value/Facts';
+import { noteToolAction } from './actions';
 import type { StockedResistor } from './view.server';
 
 const watts = (value: number) => formatQuantity(value, 'watt', { digits: 2 });
@@ -30,13 +32,20 @@ const WORD: Readonly<Record<BleedVerdict['verdict'], string>> = {
   poor: 'not this one',
 };
 
-/** What a resistor or a lamp at hand would do across the store: nothing is recorded. */
+/** What a resistor or a lamp at hand would do across the store, and whether one is on it now. */
 export function ToolTrial({
+  code,
+  store,
+  on,
   start,
   capacitance,
   touchLimit,
   stocked,
 }: {
+  code: string;
+  store: string;
+  /** Ohms of the tool that is on the store now. */
+  on: number | null;
   start: number;
   capacitance: number;
   touchLimit: number;
@@ -51,6 +60,8 @@ export function ToolTrial({
   const fromStock = stocked.filter(
     (lot) => judgeBleedTool(of, { resistance: lot.resistance, power: lot.power, build: 'film' }).verdict === 'good',
   );
+  if (on !== null)
+    return <ActionButton action={() => noteToolAction(code, { store })}>The tool is off {store}</ActionButton>;
   return (
     <div>
       <div className="grid grid-cols-[1fr_1fr_1fr] gap-x-2">
@@ -69,6 +80,13 @@ export function ToolTrial({
         </div>
       </div>
       {judged && <Verdict judged={judged} touchLimit={touchLimit} />}
+      {resistance !== undefined && resistance > 0 && judged?.verdict !== 'poor' && (
+        <div className="mt-1.5">
+          <ActionButton tone="small" action={() => noteToolAction(code, { store, ohms: resistance })}>
+            {formatQuantity(resistance, 'ohm')} is on {store} now
+          </ActionButton>
+        </div>
+      )}
       {stocked.length > 0 && (
         <p className="mt-1.5 text-[12.5px] text-ink-2">
           {fromStock.length === 0

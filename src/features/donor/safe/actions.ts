@@ -2,10 +2,10 @@
 
 import { type z } from 'zod';
 import { appContext } from '../../../db/appContext';
-import { addStore, latchReading, listPartAsStore, readStore, removeStore } from './commands';
+import { addStore, latchReading, listPartAsStore, noteMeterCheck, noteTool, readStore, removeStore } from './commands';
 import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
-import { latchedReading, readingOf, readingForm, storeForm } from './schema';
+import { latchedReading, readingOf, readingForm, storeForm, toolNote } from './schema';
 import { key, ofPart } from '../shared/arguments';
 
 export async function addStoreAction(code: string, data: FormData): Promise<FormOutcome> {
@@ -29,4 +29,12 @@ export async function listPartAsStoreAction(of: z.input<typeof ofPart>): Promise
 /** Records what the meter showed, with the stopwatch's time when it ran. */
 export async function latchReadingAction(code: string, latched: z.input<typeof latchedReading>): Promise<FormOutcome> {
   return latchReading(appContext(), key.parse(code), latchedReading.parse(latched));
+}
+
+export async function noteMeterCheckAction(code: string): Promise<FormOutcome> {
+  return noteMeterCheck(appContext(), key.parse(code));
+}
+
+export async function noteToolAction(code: string, note: z.input<typeof toolNote>): Promise<FormOutcome> {
+  return noteTool(appContext(), key.parse(code), toolNote.parse(note));
 }

@@ -6,7 +6,7 @@ import {
   storeState,
   type BankLink,
   type DischargeFit,
-  type PowerHistory,
+  type UnitHistory,
   type StoreState,
   type RecordedReading,
 } from '../../../core/safety';
@@ -23,7 +23,9 @@ export interface Assessed {
   readonly fit: DischargeFit;
   /** Volts to reckon with now: the last reading's upper bound, else what it may hold. */
   readonly present: number;
-  /** Farads at the upper end of the tolerance. */
+  /** The highest voltage read since power last went, or what to reckon with now if that is more. */
+  readonly highest: number;
+  /** Farads at the upper end of the tolerance; 0 where they are not known. */
   readonly largest: number;
   /** Links of a series string; empty for a single capacitor. */
   readonly links: readonly BankLink[];
@@ -33,31 +35,34 @@ export interface Assessed {
 /** Works out one store. */
 export function assess(
   entry: StoreWithReadings,
-  of: { voltages: VoltageFacts; touchLimit: number; power: PowerHistory },
+  of: { voltages: VoltageFacts; touchLimit: number; history: UnitHistory },
 ): Assessed {
   const { store, readings } = entry;
-  const { touchLimit, power } = of;
+  const { touchLimit, history } = of;
   const state = storeState(
     readings.map(({ voltageV, resolutionV, takenMs }) => ({
       voltage: voltageV,
       resolution: resolutionV,
       takenAt: takenMs,
     })),
-    { touchLimit, power },
+    { touchLimit, history },
   );
   const hold = holdOf(store, of.voltages);
   const run = readings.filter((reading) => reading.run === readings.at(-1)?.run);
   const fit = fitDischarge(
     run.map(({ elapsedS, voltageV, resolutionV }) => ({ time: elapsedS, voltage: voltageV, resolution: resolutionV })),
   );
+  const counting = readings.filter(({ takenMs }) => takenMs >= (history.appliedAt ?? -Infinity));
   const measured = state.kind === 'live' || state.kind === 'below-touch' || state.kind === 'measured-dead';
+  const present = measured ? state.upper : hold.volts;
   return {
     entry,
     state,
     hold,
     run,
     fit,
-    present: measured ? state.upper : hold.volts,
+    present,
+    highest: Math.max(present, ...counting.map(({ voltageV }) => Math.abs(voltageV))),
     largest: store.capacitanceF * CAPACITANCE_UPPER,
     links: linksOf(store),
     touchLimit,

@@ -2,7 +2,7 @@ import { storeRole, storesFromParts } from '../../../core/safety';
 import type { AppContext } from '../../../db/context';
 import { findPart } from '../../../db/repositories/parts';
 import { findStore } from '../../../db/repositories/stores';
-import type { LatchedReading, ReadingForm, StoreForm } from './schema';
+import type { LatchedReading, ReadingForm, StoreForm, ToolNote } from './schema';
 import { toPartFacts } from '../../../services/dossier';
 import { refusal, refuse, run, type Outcome } from '../../../services/command';
 import { record } from '../shared/writeRecord';
@@ -92,4 +92,16 @@ export function listPartAsStore(app: AppContext, of: { code: string; ref: string
       return `${offer.ref} is listed as a store of charge.`;
     },
   );
+}
+
+/** Notes that the meter was checked on a known source, before and after the readings. */
+export function noteMeterCheck(app: AppContext, code: string): Promise<Outcome> {
+  return record(app, { code, station: 'make-safe' }, [{ kind: 'meter-check' }]);
+}
+
+/** Notes that a bleed tool is on a store, or off it when it has no ohms. */
+export function noteTool(app: AppContext, code: string, { store, ohms }: ToolNote): Promise<Outcome> {
+  return record(app, { code, station: 'make-safe' }, [
+    { kind: 'tool', store, ...(ohms === undefined ? {} : { ohms }) },
+  ]);
 }

@@ -7,7 +7,9 @@ import {
   dischargeWarningText,
   hazardBand,
   largestFilterBleeds,
+  METER_CEILING,
   METER_LIMIT,
+  METER_RATING_FROM,
   REBOUND_SHARE,
   REBOUND_WAIT_SECONDS,
   SOLDER_LIMIT,
@@ -43,13 +45,55 @@ export function claimOf({ entry, state, hold, run, fit, touchLimit }: Assessed):
   if (entry.store.role === 'battery')
     return { text: `${name} has ${last}, under the limit of touch; a battery is never dead`, stop: false };
   if (state.kind === 'below-touch')
-    return {
-      text: `${name} is below the touch limit of ${volts(touchLimit)} with ${last}, and not dead`,
-      stop: false,
-    };
+    return state.isMeterDoubtful
+      ? { text: `Assume yes. ${name} reads ${last}, but the meter was put to more than it stands`, stop: true }
+      : {
+          text: `${name} is below the touch limit of ${volts(touchLimit)} with ${last}, and not dead`,
+          stop: false,
+        };
   return state.reboundChecked
     ? { text: `${name} is measured dead: ${last}, and it did not recover`, stop: false }
     : { text: `${name} is measured dead: ${last} at the last reading`, stop: false };
+}
+
+/** What the meter itself must stand, and that it must be shown to work. Said before a store is read. */
+export function meterText({ state, hold, present }: Assessed): { weight: 'danger' | 'check'; text: string }[] {
+  const expected = Math.max(hold.volts, present);
+  const isRead = state.kind === 'measured-dead';
+  const tooHigh = state.kind !== 'never-measured' && state.last && Math.abs(state.last.voltage) > METER_CEILING.volts;
+  return [
+    ...(tooHigh
+      ? [
+          {
+            weight: 'danger' as const,
+            text: `${volts(state.last?.voltage ?? 0)} is more than a hand meter measures: do not believe the reading, and do not trust the meter until it was checked on a known source.`,
+          },
+        ]
+      : []),
+    ...(!isRead && expected > METER_CEILING.volts
+      ? [
+          {
+            weight: 'danger' as const,
+            text: `It may hold ${volts(expected)}: hand meters and their leads end at ${volts(METER_CEILING.volts)} (${METER_CEILING.cite}). Do not put one on it. Bleed it through a resistor chain made for that voltage, or leave it to someone with a high-voltage probe.`,
+          },
+        ]
+      : !isRead && expected > METER_RATING_FROM
+        ? [
+            {
+              weight: 'check' as const,
+              text: `It may hold ${volts(expected)}: meter and leads must be rated for at least ${expected > 600 ? '1000' : '600'} V, CAT III.`,
+            },
+          ]
+        : []),
+    ...(isRead && !state.meterChecked
+      ? [
+          {
+            weight: 'check' as const,
+            text: 'Leads on nothing and a dead meter read zero as well: check the meter on a known source, and say so below.',
+          },
+        ]
+      : []),
+  ];
 }
 
 /** The hazard band of a store in plain words. */
@@ -66,6 +110,11 @@ export function hazardOf({
       text: `${volts(present)} of a battery: it does not run down while you wait, and a short makes fire. Part it at its connector and tape each contact by itself.`,
     };
   if (state.kind === 'measured-dead' && state.reboundChecked) return null;
+  if (entry.store.capacitanceF === 0 && present > touchLimit)
+    return {
+      weight: 'danger',
+      text: `${volts(present)} of a capacitor whose size is not known: assume that it can kill. Use the resistor tool; never short it.`,
+    };
   const energy = storedEnergy({ capacitance: largest, voltage: present });
   const band = hazardBand({ voltage: present, energy, capacitance: largest, touchLimit });
   const weight = band.severity === 'warn' ? 'check' : band.severity;
@@ -94,7 +143,12 @@ export function fitText({ entry, run, fit, touchLimit }: Assessed): string[] {
     const seconds = (value: number) => formatQuantity(value, 'second');
     message.push(`Time constant ${seconds(tau)}, between ${seconds(tauLow)} and ${seconds(tauHigh)} (95 %).`);
     const { bleedOhm, capacitanceF } = entry.store;
-    if (capacitanceF > 0) {
+    const toolOn = run.at(-1)?.toolOhm ?? null;
+    if (capacitanceF > 0 && toolOn !== null)
+      message.push(
+        `Through the tool of ${ohms(toolOn)} that is ${formatQuantity(tau / toolOn, 'farad', { digits: 2 })}.`,
+      );
+    if (capacitanceF > 0 && toolOn === null) {
       const path = checkBleedPath({ tau, capacitance: capacitanceF, bleed: bleedOhm ?? undefined });
       message.push(BLEED_SAYS[path.verdict](ohms(bleedOhm ?? path.resistance)));
       if (path.capacitance !== undefined)
@@ -161,6 +215,10 @@ export function stringText(assessed: Assessed): string[] {
   ];
 }
 
+/** The tool for a discharge as a whole. */
+const planFor = ({ highest, largest, touchLimit }: Pick<Assessed, 'highest' | 'largest' | 'touchLimit'>) =>
+  suggestBleed({ start: highest, capacitance: largest, touchLimit });
+
 /** The one thing to do next. */
 export function nextStep(assessed: Assessed, open: readonly Assessed[], now: number): string {
   const { entry, state, run, fit, touchLimit } = assessed;
@@ -175,11 +233,24 @@ export function nextStep(assessed: Assessed, open: readonly Assessed[], now: num
   if (entry.store.role === 'battery')
     return `Part ${name} at its connector, tape each contact by itself, and read the board’s side of it.`;
   if (state.kind === 'live') {
+    const { toolOhm, capacitanceF } = entry.store;
+    if (toolOhm !== null)
+      return `The tool of ${ohms(toolOhm)} is on ${name}. Leave it on${capacitanceF === 0 ? '' : `: under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(bleedThrough({ start: state.upper, capacitance: assessed.largest, touchLimit, resistance: toolOhm }).timeToSolder)}`}, then read it again.`;
+    if (capacitanceF === 0)
+      return `Bleed ${name} through a resistor of some kilohms and 10 W or more, and read it again and again: nobody knows how long it takes.`;
     const crossing = reliableTime(fit, touchLimit);
-    const plan = suggestBleed({ start: state.upper, capacitance: assessed.largest, touchLimit });
+    const plan = planFor(assessed);
+    const { timeToSolder } = bleedThrough({
+      start: state.upper,
+      capacitance: assessed.largest,
+      touchLimit,
+      resistance: plan.resistance,
+    });
     const wait = crossing ? 'Wait, or put' : 'Put';
-    return `${wait} a ${ohms(plan.resistance)} tool across ${name}: ${formatQuantity(plan.initialPower, 'watt', { digits: 2 })} at first, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(plan.timeToSolder)}. Then read it again.`;
+    return `${wait} a ${ohms(plan.resistance)} tool across ${name}: ${formatQuantity(plan.initialPower, 'watt', { digits: 2 })} at most, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(timeToSolder)}. Then read it again.`;
   }
+  if (state.kind === 'below-touch' && state.isMeterDoubtful)
+    return `Check the meter on a known source, say so below, and read ${name} again.`;
   if (state.kind === 'below-touch')
     return `Bleed ${name} under ${volts(METER_LIMIT.volts)} before a meter or a tip touches it, then read it again. Under ${volts(SOLDER_LIMIT.volts)} parts may be desoldered.`;
   const others = open.filter((other) => other.entry.store.name !== name).map((other) => other.entry.store.name);
@@ -192,17 +263,25 @@ export function nextStep(assessed: Assessed, open: readonly Assessed[], now: num
     const when = due > 0 ? `in ${formatDuration(due)}` : 'now';
     return `Read ${name} again ${when}: five minutes show whether it recovers.${rebound}`;
   }
+  if (!state.meterChecked)
+    return 'Check the meter on a known source once more, and say so below. Then open it, and look for stores that are not listed.';
   return 'Every listed store is measured dead. Open it, and look for stores that are not listed.';
 }
 
 /** The tool to bleed it with, and what the bleeder on the board would do alone. */
-export function toolText({ entry, present, largest, touchLimit }: Assessed): string {
+export function toolText({ entry, present, highest, largest, touchLimit }: Assessed): string {
   const of = { start: present, capacitance: largest, touchLimit };
-  const plan = suggestBleed(of);
-  const { bleedOhm } = entry.store;
+  const { bleedOhm, toolOhm } = entry.store;
+  if (toolOhm !== null) {
+    const on = bleedThrough({ ...of, resistance: toolOhm });
+    return `${ohms(toolOhm)} is on it: under ${volts(touchLimit)} in ${formatDuration(on.timeToTouch)}, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(on.timeToSolder)}, under ${volts(METER_LIMIT.volts)} in ${formatDuration(on.timeToMeter)}. That is when to read, not that it is empty; readings with it on are fitted apart.`;
+  }
+  // Chosen for where the discharge began, so that the advice does not change with every reading.
+  const plan = planFor({ highest, largest, touchLimit });
+  const from = bleedThrough({ ...of, resistance: plan.resistance });
   const power = (value: number) => formatQuantity(value, 'watt', { digits: 2 });
   const size = plan.wirewound === undefined ? 'no common wirewound takes the pulse' : `${plan.wirewound} W wirewound`;
-  const tool = `${ohms(plan.resistance)}, ${size}: starts at ${power(plan.initialPower)} and ${formatQuantity(plan.initialCurrent, 'ampere', { digits: 2 })}, takes ${formatQuantity(plan.energy, 'joule', { digits: 2 })}; under ${volts(touchLimit)} in ${formatDuration(plan.timeToTouch)}, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(plan.timeToSolder)}, under ${volts(METER_LIMIT.volts)} in ${formatDuration(plan.timeToMeter)}. Never short it: the flash pits the leads, can burst the part, and hides an open bleeder.`;
+  const tool = `${ohms(plan.resistance)}, ${size}: starts at ${power(plan.initialPower)} and ${formatQuantity(plan.initialCurrent, 'ampere', { digits: 2 })}, takes ${formatQuantity(plan.energy, 'joule', { digits: 2 })}; under ${volts(touchLimit)} in ${formatDuration(from.timeToTouch)}, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(from.timeToSolder)}, under ${volts(METER_LIMIT.volts)} in ${formatDuration(from.timeToMeter)}. Never short it: the flash pits the leads, can burst the part, and hides an open bleeder.`;
   if (bleedOhm === null) return tool;
   const alone = bleedThrough({ ...of, resistance: bleedOhm });
   return `${tool} The ${ohms(bleedOhm)} on the board alone needs ${formatDuration(alone.timeToTouch)} and ${formatDuration(alone.timeToSolder)}, if it is not open.`;

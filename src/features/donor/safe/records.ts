@@ -7,7 +7,7 @@ import { refusal, refuse } from '../../../services/command';
 import type { RecordHandlers } from '../shared/recordHandler';
 
 /** What stores charge, its timed readings, and power applied or taken away. */
-export const safeRecords: RecordHandlers<'reading' | 'store' | 'power'> = {
+export const safeRecords: RecordHandlers<'reading' | 'store' | 'power' | 'meter-check' | 'tool'> = {
   reading: {
     station: 'make-safe',
     async write(edit, record) {
@@ -45,13 +45,29 @@ export const safeRecords: RecordHandlers<'reading' | 'store' | 'power'> = {
       return describeRecord(record);
     },
   },
+  'meter-check': {
+    station: 'make-safe',
+    async write(edit, record) {
+      await edit.insert('meterChecks', { donorId: edit.donorId, atMs: edit.app.now() });
+      return describeRecord(record);
+    },
+  },
+  tool: {
+    station: 'make-safe',
+    async write(edit, record) {
+      const store = await findStore(edit.tx, edit.donorId, record.store);
+      if (!store) return refuse('store-unknown', { name: record.store });
+      await edit.update('stores', store.id, { toolOhm: record.ohms ?? null });
+      return describeRecord(record);
+    },
+  },
 };
 
 /** A capacitor that was read is a store from then on, with what is printed on it. */
 async function storeFromPart(edit: Edit, name: string): Promise<Store> {
   const found = await findPart(edit.tx, edit.donorId, name);
-  const capacitance = found?.ratings.capacitance?.value;
-  if (found?.part.kind !== 'capacitor' || capacitance === undefined) return refuse('store-unknown', { name });
+  if (found?.part.kind !== 'capacitor') return refuse('store-unknown', { name });
+  const capacitance = found.ratings.capacitance?.value ?? 0;
   const ratedVoltage = found.ratings.voltage?.value;
   await edit.insert('stores', {
     donorId: edit.donorId,

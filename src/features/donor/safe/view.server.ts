@@ -4,7 +4,7 @@ import {
   storedEnergy,
   storesFromParts,
   STORE_ROLES,
-  type PowerHistory,
+  type UnitHistory,
   type UnitCaution,
   type RecordedReading,
 } from '../../../core/safety';
@@ -12,9 +12,10 @@ import { parseFilter } from '../../../core/stock';
 
 import type { Queryable } from '../../../db/client';
 import { candidateLots } from '../../../db/repositories/lotSearch';
+import { donorCautions } from '../../../services/board';
 import { type Dossier, toPartFacts, unitRecord } from '../../../services/dossier';
 import { assess, reliableTime, type Assessed } from './assess';
-import { claimOf, filterBleedText, fitText, hazardOf, nextStep, stringText, toolText } from './present';
+import { claimOf, filterBleedText, fitText, hazardOf, meterText, nextStep, stringText, toolText } from './present';
 import { agoOf, clockOf } from '../../../ui/value/moments';
 import { routes } from '../../../routes';
 
@@ -62,11 +63,16 @@ export interface SafetyView {
   } | null;
   readonly claim: { readonly text: string; readonly stop: boolean };
   readonly hazard: { readonly weight: 'danger' | 'check' | 'note' | 'ok'; readonly text: string } | null;
+  /** What the meter must stand, and whether it was shown to work. */
+  readonly meter: readonly { readonly weight: 'danger' | 'check'; readonly text: string }[];
   readonly message: readonly string[];
   readonly string: readonly string[];
   readonly next: string;
   readonly tool: {
     readonly message: string;
+    readonly store: string;
+    /** Ohms of the tool that is on it now. */
+    readonly on: number | null;
     readonly start: number;
     readonly capacitance: number;
     readonly touchLimit: number;
@@ -75,14 +81,20 @@ export interface SafetyView {
   /** Capacitors of the parts log that are not listed yet. */
   readonly offers: readonly { readonly ref: string; readonly message: string }[];
   readonly power: { readonly on: boolean; readonly message: string };
+  /** When the meter was last checked on a known source. */
+  readonly meterCheck: string | null;
   readonly cautions: readonly UnitCaution[];
 }
 
 /** The stores of a donor, the discharge of one of them, and whether it can hurt now. */
 export async function safetyView(dossier: Dossier, wanted: string | undefined): Promise<SafetyView> {
   const { db, donor, now: moment } = dossier;
-  const [unit, { touchLimit }, power] = await Promise.all([unitRecord(dossier), dossier.settings(), dossier.power()]);
-  const known = unit.stores.map((entry) => assess(entry, { voltages: unit.voltages, touchLimit, power }));
+  const [unit, { touchLimit }, history] = await Promise.all([
+    unitRecord(dossier),
+    dossier.settings(),
+    dossier.history(),
+  ]);
+  const known = unit.stores.map((entry) => assess(entry, { voltages: unit.voltages, touchLimit, history }));
   const open = known.filter(({ state }) => state.kind !== 'measured-dead');
   const chosen =
     known.find(({ entry }) => entry.store.name === wanted?.toUpperCase()) ??
@@ -96,10 +108,11 @@ export async function safetyView(dossier: Dossier, wanted: string | undefined): 
       unit.stores.map(({ store }) => store.name),
     ).map(({ ref, role, capacitance, ratedVoltage }) => ({
       ref,
-      message: `${STORE_ROLES[role].label}, ${formatQuantity(capacitance, 'farad')}${ratedVoltage === undefined ? '' : ` ${volts(ratedVoltage)}`}`,
+      message: `${STORE_ROLES[role].label}, ${capacitance === 0 ? 'size not known' : formatQuantity(capacitance, 'farad')}${ratedVoltage === undefined ? '' : ` ${volts(ratedVoltage)}`}`,
     })),
-    power: powerText(power),
-    cautions: unit.cautions,
+    power: powerText(history),
+    meterCheck: history.meterCheckedAt === undefined ? null : clockOf(history.meterCheckedAt),
+    cautions: await donorCautions(dossier, unit),
   };
   if (!chosen) return { ...NOTHING_LISTED, ...shared };
   const { store } = chosen.entry;
@@ -117,12 +130,15 @@ export async function safetyView(dossier: Dossier, wanted: string | undefined): 
     },
     claim: claimOf(chosen),
     hazard: hazardOf(chosen),
+    meter: meterText(chosen),
     message: [...fitText(chosen), ...filterBleedText(chosen)],
     string: stringText(chosen),
     next: nextStep(chosen, open, moment),
     tool: bleeds
       ? {
           message: toolText(chosen),
+          store: store.name,
+          on: store.toolOhm,
           start: chosen.present,
           capacitance: chosen.largest,
           touchLimit,
@@ -142,17 +158,18 @@ function lastRead(known: readonly Assessed[], now: number): Assessed | undefined
 /** So long after a reading the leads are taken to be where they were. */
 const UNDER_THE_LEADS_MS = 2 * 60_000;
 
-const NOTHING_LISTED: Omit<SafetyView, 'cards' | 'offers' | 'power' | 'cautions'> = {
+const NOTHING_LISTED: Omit<SafetyView, 'cards' | 'offers' | 'power' | 'meterCheck' | 'cautions'> = {
   selected: null,
   claim: { text: 'Assume that it can. No store is listed yet', stop: true },
   hazard: null,
+  meter: [],
   message: [],
   string: [],
   next: 'List every capacitor that can hold charge, the mains reservoir first. Then unplug it, wait, and read each one.',
   tool: null,
 };
 
-function powerText({ appliedAt, removedAt }: PowerHistory): SafetyView['power'] {
+function powerText({ appliedAt, removedAt }: UnitHistory): SafetyView['power'] {
   if (appliedAt === undefined) return { on: false, message: 'No power was put to it here.' };
   const on = removedAt === undefined || removedAt < appliedAt;
   return on
@@ -170,7 +187,11 @@ function card({ entry, state, hold, run, largest }: Assessed, code: string, sele
     role: STORE_ROLES[store.role].short,
     size: [
       ...(store.bank === '' ? [] : [store.bank]),
-      ...(store.capacitanceF > 0 ? [formatQuantity(store.capacitanceF, 'farad')] : []),
+      ...(store.capacitanceF > 0
+        ? [formatQuantity(store.capacitanceF, 'farad')]
+        : store.role === 'battery'
+          ? []
+          : ['size not known']),
       ...(store.ratedV === null ? [] : [volts(store.ratedV)]),
     ].join(', '),
     selected,
@@ -180,7 +201,12 @@ function card({ entry, state, hold, run, largest }: Assessed, code: string, sele
       { label: 'may hold', value: volts(hold.volts) },
       {
         label: 'energy up to',
-        value: store.role === 'battery' ? 'a battery’s' : formatQuantity(energy, 'joule', { digits: 2 }),
+        value:
+          store.role === 'battery'
+            ? 'a battery’s'
+            : store.capacitanceF === 0
+              ? 'not known'
+              : formatQuantity(energy, 'joule', { digits: 2 }),
       },
       { label: 'bleed path', value: store.bleedOhm === null ? 'none known' : formatQuantity(store.bleedOhm, 'ohm') },
       {
@@ -203,13 +229,13 @@ function lastReading(run: readonly RecordedReading[], now: number) {
 }
 
 function readingRows({ run, fit }: Assessed) {
-  return run.map(({ id, elapsedS, voltageV, resolutionV }, index) => {
+  return run.map(({ id, elapsedS, voltageV, resolutionV, toolOhm }, index) => {
     const holds = fit.voltageAt !== undefined && elapsedS >= (fit.holdsFrom ?? 0);
     const off = holds ? (fit.residuals[index] ?? 0) : undefined;
     return {
       id,
       time: `${Number(elapsedS.toFixed(1))} s`,
-      reading: formatQuantity(voltageV, 'volt', { resolution: resolutionV }),
+      reading: `${formatQuantity(voltageV, 'volt', { resolution: resolutionV })}${toolOhm === null ? '' : ', tool on'}`,
       offFit: off === undefined ? '' : `${off < 0 ? '−' : '+'}${Math.abs(off).toFixed(1)} V`,
     };
   });

@@ -111,6 +111,8 @@ describe('one store, reading by reading', () => {
     const { app } = fixture;
     const later = { ...app, now: () => app.now() + 310_000 };
     await recordLine(later, { code, station: 'make-safe', line: 'c3 0.5V' });
+    expect((await view()).next).toContain('Check the meter on a known source once more');
+    await recordLine(later, { code, station: 'make-safe', line: 'meter checked before and after' });
     const second = await view();
     expect(second.claim.text).toBe('C3 is measured dead: 500 mV, and it did not recover');
     expect(second.hazard).toBeNull();
@@ -124,6 +126,95 @@ describe('one store, reading by reading', () => {
     await type('c3 59.0V');
     expect((await view()).claim.stop).toBe(false);
   });
+});
+
+describe('a bleed tool', () => {
+  test('readings with it on are fitted apart, and the advice stays one while it serves', async () => {
+    await type('store c3 82u 400V', 'c3 318V @ 0s', 'c3 310V @ 15s', 'c3 302V @ 30s');
+    const before = await view();
+    expect(before.next).toMatch(/^Wait, or put a .* tool across C3|^Put a .* tool across C3/);
+    const advised = /a ([\d.]+ k?Ω) tool/.exec(before.next)?.[1];
+    await type('c3 120V @ 400s');
+    expect(/a ([\d.]+ k?Ω) tool/.exec((await view()).next)?.[1]).toBe(advised);
+    await type('tool on c3 22k');
+    const on = await view();
+    expect(on.next).toMatch(/^The tool of 22 kΩ is on C3\. Leave it on: under 5 V in/);
+    expect(on.tool).toMatchObject({ on: 22e3, message: expect.stringMatching(/^22 kΩ is on it/) });
+    // 82 µF through 22 kΩ: 1.80 s; worked by hand.
+    await type('c3 100V @ 401s', 'c3 57.4V @ 402s', 'c3 32.9V @ 403s');
+    const { selected, message } = await view();
+    expect(selected?.readings.map(({ time }) => time)).toEqual(['401 s', '402 s', '403 s']);
+    expect(selected?.readings[0]?.reading).toBe('100 V, tool on');
+    expect(message.join(' ')).toMatch(/Time constant 1\.8.* s.*Through the tool of 22 kΩ that is 8\d µF/);
+    await type('tool off c3');
+    expect((await view()).tool?.on).toBeNull();
+  });
+});
+
+describe('what the meter must stand', () => {
+  test.each`
+    store                          | rows
+    ${'store c3 82u 400V'}         | ${[/^It may hold 373 V: meter and leads must be rated for at least 600 V, CAT III/]}
+    ${'store c9 output 2200u 16V'} | ${[]}
+    ${'store c1 pulse 100u 1.6kV'} | ${[/^It may hold 1\.6 kV: hand meters and their leads end at 1 kV.*Do not put one on it/]}
+  `('$store, before the first reading', async ({ store, rows }) => {
+    await type(store as string);
+    const { meter } = await view();
+    expect(meter).toHaveLength((rows as RegExp[]).length);
+    for (const [index, row] of (rows as RegExp[]).entries()) expect(meter[index]?.text).toMatch(row);
+  });
+
+  test('a reading above what it stands is not believed, and nothing reads empty before it was checked', async () => {
+    await type('store c1 pulse 1u 2kV', 'c1 1.9kV @ 0s');
+    expect((await view()).meter.map(({ text }) => text).join(' ')).toMatch(
+      /1\.9 kV is more than a hand meter measures/,
+    );
+    await type('c1 0.0V @ 60s');
+    const doubtful = await view();
+    expect(doubtful.claim).toEqual({
+      stop: true,
+      text: 'Assume yes. C1 reads 0 V, but the meter was put to more than it stands',
+    });
+    expect(doubtful.next).toMatch(/^Check the meter on a known source/);
+    await type('meter checked', 'c1 0.0V @ 90s');
+    expect((await view()).claim.stop).toBe(false);
+  });
+
+  test('an empty reading asks for the check of the meter, which takes the doubt away', async () => {
+    await type('store c3 82u 400V', 'c3 0.02V @ 60s');
+    expect((await view()).meter[0]?.text).toMatch(/^Leads on nothing and a dead meter read zero as well/);
+    await type('checked the meter');
+    expect(await view()).toMatchObject({ meter: [], meterCheck: expect.stringMatching(/\d\d:\d\d/) });
+  });
+});
+
+test('a capacitor whose size cannot be read is listed, and counts as one that can kill', async () => {
+  await type('c6 450V electrolytic');
+  expect((await view()).offers).toEqual([{ ref: 'C6', message: 'mains reservoir, size not known 450 V' }]);
+  const listed = await listPartAsStore(fixture.app, { code, ref: 'C6' });
+  expect(listed.ok).toBe(true);
+  await type('c6 318V @ 10s');
+  expect(await view('c6')).toMatchObject({
+    hazard: { weight: 'danger', text: expect.stringMatching(/size is not known: assume that it can kill/) },
+    next: expect.stringMatching(/^Bleed C6 through a resistor.*nobody knows how long/),
+    tool: null,
+  });
+});
+
+test.each([
+  [{ name: 'C9', capacitance: '?' }, true],
+  [{ name: 'C9', capacitance: '' }, false],
+  [{ name: 'BAT1', role: 'battery', capacitance: '' }, true],
+])('the form takes %j: %s', (fields, isTaken) => {
+  const parsed = storeForm.safeParse({
+    role: '',
+    ratedVoltage: '',
+    bleed: '',
+    holdSource: '',
+    holdVoltage: '',
+    ...fields,
+  });
+  expect(parsed.success).toBe(isTaken);
 });
 
 describe('several stores', () => {

@@ -46,7 +46,7 @@ export function finishStation(app: AppContext, of: { code: string; station: Stat
 /** Records that the person goes on at a station beside what is not measured dead. */
 export function goOn(app: AppContext, of: { code: string; station: StationName }): Promise<Outcome> {
   return run(app, { scope: 'donor', ...of }, async (edit, donor) => {
-    const notDead = notDeadMessage(await donorOverview(edit.tx, donor));
+    const notDead = notDeadMessage(await donorOverview(edit.tx, donor), of.station);
     if (notDead === null) return refuse('all-measured-dead', {});
     await edit.insert('stationMarks', {
       donorId: donor.id,

@@ -10,6 +10,9 @@ import { type Dossier, type Stage, lineContext, liveBadge, notDeadMessage, stage
 import { dayOf } from '../../../ui/value/moments';
 import { routes } from '../../../routes';
 
+/** Stations at which hands and meter leads go to the board. */
+export type HandsOnStation = 'trace' | 'test' | 'harvest';
+
 /** What stands above and below every station of a donor. */
 export interface DonorFrame {
   readonly code: string;
@@ -20,7 +23,7 @@ export interface DonorFrame {
   /** The store that is not measured dead, if any: what the badge says. */
   readonly live: { readonly message: string; readonly volts: string } | null;
   /** Why hands should stay off the board: stores that are not measured dead, or none that was ever listed. */
-  readonly notDead: string | null;
+  readonly notDead: Readonly<Record<HandsOnStation, string | null>>;
   /** Why no lot can be made of it, when it is not cleared to be taken apart. */
   readonly notCleared: string | null;
   /** Power was put to it and not taken away since. */
@@ -54,7 +57,11 @@ export async function donorFrame(dossier: Dossier): Promise<DonorFrame> {
     stages: stagesOf(donor.code, overview.line),
     live: liveBadge(overview),
     isPowered: overview.isPowered,
-    notDead: notDeadMessage(overview),
+    notDead: {
+      trace: notDeadMessage(overview, 'trace'),
+      test: notDeadMessage(overview, 'test'),
+      harvest: notDeadMessage(overview, 'harvest'),
+    },
     notCleared: right.may ? null : right.why,
     wentOn: overview.wentOn,
     context,
