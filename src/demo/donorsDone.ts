@@ -36,7 +36,7 @@ export const DONORS_DONE: readonly DonorScript[] = [
       { wait: 240 },
       ...lines('c1 0.6V', 'c2 0.4V'),
       { wait: 330 },
-      ...lines('c1 0.7V', 'c2 0.5V'),
+      ...lines('c1 0.7V', 'c2 0.5V', 'meter checked before and after'),
       { clock: 6 },
       {
         opening: {
@@ -161,7 +161,7 @@ export const DONORS_DONE: readonly DonorScript[] = [
     steps: [
       ...lines('store c5 150u 450V', 'store cx1 680n 310V bleed 1M', 'c5 1.4V', 'cx1 0.2V'),
       { wait: 310 },
-      ...lines('c5 0.5V', 'cx1 0.2V'),
+      ...lines('c5 0.5V', 'cx1 0.2V', 'meter checked before and after'),
       { clock: 9 },
       {
         opening: {
@@ -260,7 +260,7 @@ export const DONORS_DONE: readonly DonorScript[] = [
     steps: [
       ...lines('store c2 4u7 400V', 'c2 0.3V'),
       { wait: 310 },
-      ...lines('c2 0.2V'),
+      ...lines('c2 0.2V', 'meter checked before and after'),
       {
         opening: {
           seam: 'snaps',
@@ -384,7 +384,7 @@ export const DONORS_DONE: readonly DonorScript[] = [
       { wait: 600 },
       ...lines('store c3 120u 400V bleed 1M5', 'store cx1 330n 275V bleed 1M', 'c3 0.8V', 'cx1 0.1V'),
       { wait: 310 },
-      ...lines('c3 0.5V', 'cx1 0.1V'),
+      ...lines('c3 0.5V', 'cx1 0.1V', 'meter checked before and after'),
       { clock: 14 },
       { opening: { seam: 'weld', place: 'all round', method: 'saw or rotary tool', damage: 'cracked' } },
       { opening: { seam: 'glue', place: 'foam on the choke', method: 'hot knife', damage: 'none' } },

@@ -168,7 +168,7 @@ export const DONORS_IN_HAND: readonly DonorScript[] = [
     steps: [
       ...lines('store c1 33u 400V bleed 2M2', 'c1 0.8V'),
       { wait: 310 },
-      ...lines('c1 0.6V'),
+      ...lines('c1 0.6V', 'meter checked before and after'),
       {
         opening: {
           seam: 'screws',

@@ -26,6 +26,16 @@ test.each`
   expect(advise({ ...brick, ...more }).best).toBe(best);
 });
 
+test.each`
+  outcome       | text                           | best        | says
+  ${'held'}     | ${'its output held for 2 h.'}  | ${'leave'}  | ${/^Under load: its output held for 2 h\. It was said: dead\./}
+  ${'went-off'} | ${'it went off as it warmed.'} | ${'repair'} | ${/^Under load: it went off.*[Dd]ried capacitors/}
+`('a run that $outcome goes before what is said: $best', ({ outcome, text, best, says }) => {
+  const advice = advise({ ...brick, kind: 'plug-top', ratedPower: 10, run: { outcome, text } });
+  expect(advice.best).toBe(best);
+  expect(advice.options[0]?.reasons.find(({ factor }) => factor === 'symptom')?.text).toMatch(says as RegExp);
+});
+
 test('what is excluded stands last, with the reason', () => {
   const { options } = advise({ ...brick, right: { may: false, why: 'It is lent.' } });
   expect(options.map(({ excluded }) => excluded)).toEqual([undefined, 'It is lent.', 'It is lent.', 'It is lent.']);

@@ -1,4 +1,5 @@
 import { practice } from '../evidence';
+import type { SoakOutcome } from '../soak';
 import { SYMPTOMS, UNIT_KINDS, type SymptomName, type UnitKindName } from '../unit';
 
 export const OPTIONS = ['repair', 'harvest', 'study', 'leave'] as const;
@@ -29,6 +30,8 @@ export const USUAL_WEIGHTS: Weights = practice({ symptom: 3, hazard: 2, yield: 2
 export interface UnitFacts {
   readonly right: { readonly may: boolean; readonly why: string };
   readonly symptom: SymptomName | '';
+  /** What a run under load showed, when one was made. */
+  readonly run?: { readonly outcome: SoakOutcome; readonly text: string };
   readonly kind: UnitKindName;
   readonly ratedPower?: number;
   /** Hazards that apply to it, gravest first, by their short names. */
@@ -103,8 +106,21 @@ export function advise(facts: UnitFacts, weights: Weights = USUAL_WEIGHTS): Advi
   };
 }
 
+/** The symptom that a run under load amounts to. */
+const RUN_SHOWS: Readonly<Record<SoakOutcome, SymptomName>> = {
+  held: 'works',
+  dipped: 'warm-intermittent',
+  'went-off': 'warm-intermittent',
+};
+
 const JUDGES: Readonly<Record<Factor, (facts: UnitFacts) => { scores: Scores; text: string }>> = {
-  symptom: ({ symptom }) => {
+  symptom: ({ symptom, run }) => {
+    // What it did under load goes before what is said of it.
+    if (run) {
+      const { suits, look } = SYMPTOMS[RUN_SHOWS[run.outcome]];
+      const said = symptom === '' ? '' : ` It was said: ${SYMPTOMS[symptom].label}.`;
+      return { scores: suits, text: `Under load: ${run.text}${said} ${look}` };
+    }
     const { suits, label, look } = SYMPTOMS[symptom === '' ? 'unknown' : symptom];
     return {
       scores: suits,

@@ -257,3 +257,22 @@ describe('readings that hide what a store holds', () => {
     expect(read('c3 0.02V')).toMatchObject({ kind: 'reading', voltage: { value: 0.02 } });
   });
 });
+
+describe('the time of a row of a run', () => {
+  test.each(['@ 12min', '@ 12 minutes', '@12m', '@ 12 mins', '@ 12:00', '@ 720 s'])('%s is 720 s', (time) => {
+    expect(read(`soak 42W 51C ${time} fan starts`)).toMatchObject({
+      elapsed: 720,
+      watts: 42,
+      celsius: 51,
+      remark: 'fan starts',
+    });
+  });
+
+  test('a bare number is asked, with both ways to say it', () => {
+    const understanding = understand('soak 42W @ 12', context);
+    expect(understanding).toMatchObject({
+      ok: false,
+      maybe: ['soak 42W @ 12min', 'soak 42W @ 12s', '# soak 42W @ 12'],
+    });
+  });
+});

@@ -1,4 +1,4 @@
-import { parseQuantity, type Unit } from '../quantity';
+import { parseQuantity, problemText, type Unit } from '../quantity';
 import type { BenchProblem, BenchRecord } from './record';
 
 /** What a word of a soak line may carry, told by its unit. */
@@ -21,7 +21,20 @@ export function readSoak(words: readonly string[]): BenchRecord | { readonly pro
     const word = words[index] ?? '';
     if (word.startsWith('@')) {
       const text = word === '@' ? (words[(index += 1)] ?? '') : word.slice(1);
-      const elapsed = parseQuantity(text, 'second');
+      // “12 min” in two words is one time.
+      const next = words[index + 1] ?? '';
+      const isSplit = /^[\d.,]+$/.test(text) && /^(?:m|min|mins|minutes?|s|secs?|seconds?|h|hours?)$/i.test(next);
+      const elapsed = parseQuantity(isSplit ? text + next : text, 'duration');
+      if (isSplit) index += 1;
+      if (!elapsed.ok && elapsed.problem.kind === 'no-unit')
+        return {
+          problem: {
+            kind: 'unclear',
+            word: text,
+            question: problemText(elapsed.problem),
+            maybe: ['min', 's'].map((unit) => `soak ${words.join(' ').replace(text, `${text}${unit}`)}`),
+          },
+        };
       if (!elapsed.ok) return { problem: { kind: 'negative-time', word: text || '@' } };
       read.elapsed = elapsed.quantity.value;
       continue;

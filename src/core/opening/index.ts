@@ -6,6 +6,7 @@ export {
   SEAM_NAMES,
   seamRecords,
   SEAMS,
+  USUAL_SEAMS,
   type DamageName,
   type MethodName,
   type OpeningStep,

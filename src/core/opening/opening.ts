@@ -1,4 +1,6 @@
 import { practice } from '../evidence';
+import type { UnitKindName } from '../unit';
+
 /** What holds a case together, and how people part it. */
 export const SEAMS = practice({
   screws: { label: 'screws', tip: 'Look under labels, feet and grilles before you pull.' },
@@ -24,6 +26,22 @@ export const SEAMS = practice({
 } as const);
 export type SeamName = keyof typeof SEAMS;
 export const SEAM_NAMES = Object.keys(SEAMS) as SeamName[];
+
+/** What usually holds a unit of each kind together, before anything is known of this one. */
+export const USUAL_SEAMS: Readonly<Record<UnitKindName, readonly SeamName[]>> = practice({
+  'plug-top': ['weld', 'snaps'],
+  'desk-brick': ['weld', 'snaps', 'glue'],
+  'usb-charger': ['weld', 'snaps'],
+  internal: ['screws', 'rivets'],
+  'open-frame': ['screws'],
+  'dc-module': ['potted', 'clips'],
+  'lamp-driver': ['snaps', 'screws', 'potted'],
+  'power-controller': ['screws', 'snaps'],
+  'battery-charger': ['screws', 'snaps'],
+  'pulse-unit': ['screws', 'snaps'],
+  'appliance-board': ['screws', 'snaps'],
+  other: ['screws', 'snaps', 'weld'],
+});
 
 export const METHODS = [
   'screwdriver',

@@ -3,3 +3,4 @@ export { formatQuantity, formatShorthand, type FormatOptions, type PrintedQuanti
 export { parseQuantity, problemText, type ParsedQuantity, type Quantity, type QuantityProblem } from './parseQuantity';
 export { TOLERANCE_LETTERS } from './tolerance';
 export { UNITS, type Unit } from './units';
+export { typedTime } from './typedTime';

@@ -13,7 +13,7 @@ export interface Quantity {
 }
 
 export type QuantityProblem = {
-  readonly kind: 'empty' | 'not-a-number' | 'other-unit' | 'negative' | 'not-finite' | 'thousands';
+  readonly kind: 'empty' | 'not-a-number' | 'other-unit' | 'negative' | 'not-finite' | 'thousands' | 'no-unit';
   readonly text: string;
   readonly unit: Unit;
 };
@@ -30,6 +30,7 @@ export function problemText({ kind, text, unit }: QuantityProblem): string {
     'other-unit': `“${text}” carries another unit. A ${word} is expected, like ${example}.`,
     negative: `“${text}” is below zero. A ${word} is expected, like ${example}.`,
     thousands: `“${text}” may be read in two ways: the comma is a decimal point, or parts thousands. Write it without the comma, like ${example}.`,
+    'no-unit': `“${text}” what? Minutes are likely: ${text}min. For seconds write ${text}s.`,
     'not-finite': `“${text}” is too large to be a ${word}. Write it like ${example}.`,
   };
   return reason[kind];
@@ -59,9 +60,10 @@ export function parseQuantity(text: string, unit: Unit): ParsedQuantity {
   body = body.replace(/(?<=\d) (?=\d{3}(?:\D|$))/g, '').replace(/\s+/g, '');
   if (body === '') return fail('empty');
 
-  if (unit === 'second') {
-    const clock = parseClock(body);
+  if (unit === 'second' || unit === 'duration') {
+    const clock = parseClock(body, unit === 'duration');
     if (clock) return accept(clock.value, clock.resolution, rule);
+    if (unit === 'duration') return fail(/^\d+(?:[.,]\d+)?$/.test(body) ? 'no-unit' : 'not-a-number');
   }
 
   const sign = body.startsWith('-') ? -1 : 1;
@@ -141,14 +143,21 @@ function tidy(value: number): number {
   return Number(value.toPrecision(14));
 }
 
-function parseClock(body: string): { value: number; resolution: number } | undefined {
+function parseClock(body: string, isDuration: boolean): { value: number; resolution: number } | undefined {
   const colon = /^(\d{1,3}):([0-5]\d)(?::([0-5]\d))?$/.exec(body);
   if (colon) {
     const [first = 0, second = 0, third] = colon.slice(1).map((part) => (part ? Number(part) : undefined));
     return { value: third === undefined ? first * 60 + second : first * 3600 + second * 60 + third, resolution: 1 };
   }
-  const long = /^(?:(\d+(?:\.\d+)?)h)?(?:(\d+(?:\.\d+)?)min)?(?:(\d+(?:\.\d+)?)s)?$/i.exec(body);
-  if (long && (long[1] ?? long[2]))
+  // Work and runs take minutes, never milliseconds.
+  const short = (isDuration ? body.replace(/(\d)m$/, '$1min') : body)
+    .replace(/,/g, '.')
+    .replace(/(\d)(?:hours?|hrs?|stunden?|std|heures?)/gi, '$1h')
+    .replace(/(\d)min(?:ute[sn]?|s)?/gi, '$1min')
+    .replace(/(\d)(?:seconds?|secs?|sekunden?|secondes?)/gi, '$1s')
+    .replace(/^(\d+h\d{1,2})$/i, '$1min');
+  const long = /^(?:(\d+(?:\.\d+)?)h)?(?:(\d+(?:\.\d+)?)min)?(?:(\d+(?:\.\d+)?)s)?$/i.exec(short);
+  if (long && (long[1] ?? long[2] ?? (long[3] && (isDuration || short !== body))))
     return {
       value: Number(long[1] ?? 0) * 3600 + Number(long[2] ?? 0) * 60 + Number(long[3] ?? 0),
       resolution: long[3] ? 1 : long[2] ? 60 : 3600,

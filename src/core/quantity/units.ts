@@ -9,6 +9,7 @@ export type Unit =
   | 'joule'
   | 'coulomb'
   | 'second'
+  | 'duration'
   | 'hour'
   | 'kelvinPerWatt'
   | 'hertz'
@@ -170,6 +171,15 @@ export const UNITS: Readonly<Record<Unit, UnitRule>> = {
       ['n', 1e-9],
     ],
     example: '15s, 2min or 1:30',
+  },
+  // How long work or a run takes, in seconds: a bare number may be minutes as well, so its unit must be typed.
+  duration: {
+    symbol: 's',
+    word: 'time',
+    spellings: [],
+    prefixes: {},
+    printed: [['', 1]],
+    example: '12min, 90s or 1:30',
   },
   // Service lives are printed in hours, and told apart from the seconds of a discharge.
   hour: {

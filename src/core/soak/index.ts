@@ -1,2 +1,2 @@
-export { judgeSoak, type SoakJudgement, type SoakRow } from './judgeSoak';
+export { judgeSoak, type SoakJudgement, type SoakOutcome, type SoakRow } from './judgeSoak';
 export type { RecordedSoakRow } from './recorded';

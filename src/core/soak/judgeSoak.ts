@@ -25,7 +25,12 @@ export interface SoakJudgement {
   /** Seconds at which the output first fell off. */
   readonly dipAt?: number;
   readonly findings: readonly SoakFinding[];
+  /** What the output did; missing while it was read once or never, or too shortly to tell. */
+  readonly outcome?: SoakOutcome;
 }
+
+/** What the output of a run did under load. */
+export type SoakOutcome = 'held' | 'dipped' | 'went-off';
 
 /** A case hotter than this cannot be held; IEC 62368-1 gives limits of this order (from memory). */
 const TOO_HOT = 70;
@@ -54,6 +59,7 @@ export function judgeSoak(
     ...(warming ? { warming } : {}),
     ...(efficiency === undefined ? {} : { efficiency }),
     ...(dipAt === undefined ? {} : { dipAt: dipAt.time }),
+    ...outcomeOf(inOrder, dipAt),
     findings: [
       ...warmingFindings(warming, temperatures),
       ...dipFindings(dipAt, inOrder),
@@ -103,6 +109,19 @@ function firstDip(rows: readonly SoakRow[]): { time: number; share: number } | u
     ({ volts, load }) => volts < first.volts * (1 - DIP) && (load ?? 0) <= (first.load ?? Infinity) * 1.1,
   );
   return dip && { time: dip.time - first.time, share: 1 - dip.volts / first.volts };
+}
+
+/** A run that held for less than this does not show that a unit works. */
+const LONG_ENOUGH = practice(600);
+
+function outcomeOf(
+  rows: readonly SoakRow[],
+  dip: { time: number; share: number } | undefined,
+): { outcome: SoakOutcome } | undefined {
+  if (dip) return { outcome: dip.share >= OFF ? 'went-off' : 'dipped' };
+  const read = rows.filter(({ volts, load }) => volts !== undefined && load !== undefined && load > 0);
+  const lasted = (read.at(-1)?.time ?? 0) - (read[0]?.time ?? 0);
+  return lasted >= LONG_ENOUGH ? { outcome: 'held' } : undefined;
 }
 
 function dipFindings(dip: { time: number; share: number } | undefined, rows: readonly SoakRow[]): SoakFinding[] {

@@ -50,3 +50,14 @@ test.each`
 `('$watts W in, $stated W stated and no output read', ({ watts, stated, message: expected }) => {
   expect(message([{ time: 0, watts }], { statedPower: stated })).toMatch(expected);
 });
+
+test.each`
+  rows                                                                      | outcome       | why
+  ${[{ time: 0, volts: 12, load: 1 }, { time: 900, volts: 11.9, load: 1 }]} | ${'held'}     | ${'a quarter of an hour'}
+  ${[{ time: 0, volts: 12, load: 1 }, { time: 120, volts: 12, load: 1 }]}   | ${undefined}  | ${'two minutes show nothing'}
+  ${[{ time: 0, volts: 12 }, { time: 1800, volts: 12 }]}                    | ${undefined}  | ${'without a load'}
+  ${[{ time: 0, volts: 12, load: 1 }, { time: 900, volts: 11.2, load: 1 }]} | ${'dipped'}   | ${'as it warms'}
+  ${[{ time: 0, volts: 12, load: 1 }, { time: 900, volts: 0.3, load: 1 }]}  | ${'went-off'} | ${'off'}
+`('$outcome: $why', ({ rows, outcome }) => {
+  expect(judgeSoak(rows).outcome).toBe(outcome);
+});

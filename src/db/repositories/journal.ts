@@ -38,6 +38,8 @@ export interface Edit {
   remove(table: EditableName, id: string): Promise<void>;
   /** Removes a row of the edit's donor. Returns whether there was such a row. */
   removeOwn(table: OwnedName, id: string): Promise<boolean>;
+  /** Changes a row of the edit's donor. Returns whether there was such a row. */
+  updateOwn<T extends OwnedName>(table: T, id: string, patch: Patch<T>): Promise<boolean>;
   ledger(entry: LedgerEntry): Promise<void>;
   /** Changes a setting of the shop; undefined puts it back to what is shipped. */
   setting(name: string, value: unknown): Promise<void>;
@@ -101,6 +103,12 @@ function openEdit(
     await writeRow(tx, table, id, pick(patch));
     changes.push({ op: 'update', table, id, before: pick(before), after: pick(patch) });
   };
+  const updateOwn = async (table: OwnedName, id: string, patch: Fields) => {
+    const row = await rowById(tx, table, id);
+    if (!row || row.donorId !== of.donorId || row.deletedMs !== null) return false;
+    await update(table, id, patch);
+    return true;
+  };
   return {
     tx,
     app,
@@ -119,12 +127,8 @@ function openEdit(
     },
     update: (table, id, patch) => update(table, id, patch as Fields),
     remove: (table, id) => update(table, id, { deletedMs: app.now() }),
-    removeOwn: async (table, id) => {
-      const row = await rowById(tx, table, id);
-      if (!row || row.donorId !== of.donorId || row.deletedMs !== null) return false;
-      await update(table, id, { deletedMs: app.now() });
-      return true;
-    },
+    removeOwn: (table, id) => updateOwn(table, id, { deletedMs: app.now() }),
+    updateOwn: (table, id, patch) => updateOwn(table, id, patch as Fields),
     ledger: async (entry) => {
       changes.push({ op: 'ledger', id: await appendLedger(tx, app, { ...entry, journalId }) });
     },

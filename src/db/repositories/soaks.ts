@@ -23,19 +23,27 @@ export async function latestSoak(db: Queryable, donorId: string): Promise<Record
 /** A pause longer than this between rows by the clock begins a new run. Common practice, no source. */
 const RUN_GAP_MS = 3600_000;
 
-/** Adds a row; without a time it counts by the clock from the run's first. */
+/**
+ * Adds a row; without a time it counts by the clock from the run's first. A row with an earlier time was remembered late
+ * and belongs to the same run; a new one begins at zero, or after a long pause.
+ * @returns whether a new run begins with it
+ */
 export async function addSoakRow(
   edit: Edit,
   row: Pick<RecordedSoakRow, 'inputW' | 'caseC' | 'outputV' | 'loadA' | 'remark'> & { elapsed?: number | undefined },
-): Promise<void> {
+): Promise<boolean> {
   const earlier = await latestSoak(edit.tx, edit.donorId);
   const now = edit.app.now();
   const lastMs = Math.max(...earlier.map(({ takenMs }) => takenMs));
-  const first = earlier[0];
   const last = earlier.at(-1);
-  const byClock = first ? first.elapsedS + (now - first.takenMs) / 1000 : 0;
+  // The latest row that was written down tells how the clock of the run stands.
+  const latest = earlier
+    .toSorted((a, b) => a.takenMs - b.takenMs)
+    .findLast(({ elapsedS }) => elapsedS === last?.elapsedS);
+  const byClock = latest ? latest.elapsedS + (now - latest.takenMs) / 1000 : 0;
   const elapsed = row.elapsed ?? Math.round(byClock);
-  const fresh = last !== undefined && (now - lastMs > RUN_GAP_MS || elapsed < last.elapsedS);
+  const isBeginning = row.elapsed === 0 && earlier.some(({ elapsedS }) => elapsedS > 0);
+  const fresh = last !== undefined && (now - lastMs > RUN_GAP_MS || isBeginning);
   const { inputW, caseC, outputV, loadA, remark } = row;
   await edit.insert('soakRows', {
     ...{ inputW, caseC, outputV, loadA, remark },
@@ -44,4 +52,5 @@ export async function addSoakRow(
     elapsedS: fresh && row.elapsed === undefined ? 0 : elapsed,
     takenMs: now,
   });
+  return fresh;
 }

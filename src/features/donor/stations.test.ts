@@ -11,8 +11,20 @@ import { shareContext } from '../../db/testing/sharedContext';
 import { temporaryContext } from '../../db/testing/temporaryContext';
 import { photoName } from '../../services/attachments';
 import { folderStore } from '../../server/blobs';
-import { addOpeningStepAction, noteReassemblyAction, startClockAction, stopClockAction } from './open/actions';
-import { amendDonorAction, amendPlateAction, keepWeightsAction, rereadPlateAction } from './intake/actions';
+import {
+  addOpeningStepAction,
+  correctOpeningStepAction,
+  noteReassemblyAction,
+  startClockAction,
+  stopClockAction,
+} from './open/actions';
+import {
+  amendDonorAction,
+  amendPlateAction,
+  correctSoakAction,
+  keepWeightsAction,
+  rereadPlateAction,
+} from './intake/actions';
 import { amendPhotoAction, removePhotoAction } from './photos/actions';
 import { donorForm } from './intake/schema';
 import { blamed, formOf } from '../../ui/form/testing/forms';
@@ -130,6 +142,50 @@ test('a run under load: rows in order, curves, and what it suggests', async () =
   expect((await (await dossier()).overview()).isPowered).toBe(true);
 });
 
+describe('a run under load is put right', () => {
+  const rows = async () => (await soakView(await dossier())).rows.map(({ time, remark }) => `${time} ${remark}`.trim());
+
+  test('a row remembered late belongs to the same run; a new one begins at zero, and is told', async () => {
+    await type('soak 90W 22C @ 0s', 'soak 91W 45C @ 20min', 'soak 41C @ 10min late');
+    expect(await rows()).toEqual(['0:00', '10:00 late', '20:00']);
+    const again = await recordLine(fixture.app, { code, station: 'intake', line: 'soak 90W 23C @ 0s' });
+    expect(again.ok && again.message).toMatch(/a new run begins with it/);
+    expect(await rows()).toEqual(['0:00']);
+  });
+
+  test('a row is corrected as it would be typed, a wrong one is refused by name, another unit’s is not touched', async () => {
+    await type('soak 90W 22C 19.1V 4A @ 90s whine');
+    const [row] = (await soakView(await dossier())).rows;
+    expect(row?.typed).toEqual({
+      watts: '90W',
+      celsius: '22°C',
+      volts: '19.1V',
+      load: '4A',
+      elapsed: '1:30',
+      remark: 'whine',
+    });
+    const of = { code, rowId: row?.id ?? '' };
+    expect(blamed(await correctSoakAction(of, formOf({ ...row?.typed, elapsed: '12' })))).toEqual(['elapsed']);
+    expect(await correctSoakAction(of, formOf({ ...row?.typed, celsius: '25C', elapsed: '2 minutes' }))).toMatchObject({
+      ok: true,
+    });
+    expect((await soakView(await dossier())).rows[0]).toMatchObject({
+      time: '2:00',
+      celsius: expect.stringMatching(/^25/),
+    });
+    const other = await aUnit({ description: 'another brick' });
+    expect((await correctSoakAction({ ...of, code: other }, formOf({ ...row?.typed }))).ok).toBe(false);
+  });
+
+  test('what the output did under load goes before what was said of the unit', async () => {
+    await type('soak 90W 22C 19.1V 4A @ 0s', 'soak 96W 58C 17.9V 4A @ 25min');
+    expect((await intakeFacts(await dossier())).run).toEqual({
+      outcome: 'dipped',
+      text: 'its output dips as it warms.',
+    });
+  });
+});
+
 test('what like donors gave and which builds wait for it comes with the facts', async () => {
   await type('q1 nmos marked 12N65', 'store c3 1u 400V', 'c3 0.2V', 'f1 fuse 2A 250V', 'u1 ic dated 1948');
   await takePart(fixture.app, { code, ref: 'Q1', bin: 'A1' });
@@ -152,6 +208,27 @@ test('weights are kept for every unit, and let go of', async () => {
 describe('opening', () => {
   const step = (more: Record<string, string>) =>
     addOpeningStepAction(code, formOf({ seam: 'weld', damage: 'none', ...more }));
+
+  test('before the first step the seams that are usual for its kind are told', async () => {
+    const { steps, tips } = await openingView(await dossier());
+    expect(steps).toEqual([]);
+    expect(tips[0]).toMatch(/^ultrasonic weld: Squeeze the seam in a vice/);
+  });
+
+  test('a step is corrected as it would be typed', async () => {
+    await step({ method: 'vice squeeze', minutes: '6min', count: '4', place: 'under the label' });
+    const [first] = (await openingView(await dossier())).steps;
+    expect(first?.typed).toMatchObject({ seam: 'weld', minutes: '6:00', count: '4', place: 'under the label' });
+    const of = { code, stepId: first?.id ?? '' };
+    expect(await correctOpeningStepAction(of, formOf({ ...first?.typed, seam: 'snaps', minutes: '8' }))).toMatchObject({
+      ok: false,
+    });
+    expect(await correctOpeningStepAction(of, formOf({ ...first?.typed, seam: 'snaps', minutes: '8m' }))).toMatchObject(
+      { ok: true },
+    );
+    expect((await openingView(await dossier())).steps).toMatchObject([{ seam: 'snaps', minutes: '8 min' }]);
+    expect((await correctOpeningStepAction({ ...of, stepId: 'none' }, formOf({ ...first?.typed }))).ok).toBe(false);
+  });
 
   test('steps, the clock, and how it went together', async () => {
     expect(await step({ method: 'vice squeeze', minutes: '6min', kept: 'shell' })).toMatchObject({ ok: true });

@@ -29,12 +29,15 @@ export function ActionForm({
   children,
   className,
   clearAfter = false,
+  onDone,
   label,
 }: {
   action: FormAction;
   children: ReactNode;
   className?: string;
   clearAfter?: boolean;
+  /** Called once the server has taken it. */
+  onDone?: () => void;
   label: string;
 }) {
   const formId = useId();
@@ -70,6 +73,7 @@ export function ActionForm({
         return;
       }
       setProblems([]);
+      onDone?.();
       if (clearAfter) {
         setRound((count) => count + 1);
         // A cleared form is ready for the next entry: the hands stay on the keyboard.

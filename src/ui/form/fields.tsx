@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
-import { formatQuantity, parseQuantity, problemText, type Unit } from '../../core/quantity';
+import { formatDuration, formatQuantity, parseQuantity, problemText, type Unit } from '../../core/quantity';
 import { useField } from './ActionForm';
 import { useInstrument, type InstrumentReading } from './instrument';
 
@@ -167,7 +167,7 @@ export function QuantityField({
   const understood = open
     ? 'open, over range'
     : parsed?.ok
-      ? `${formatQuantity(parsed.quantity.value, unit, { digits: 4 })}${parsed.quantity.unusual ? ', unusually much: is the unit right?' : ''}`
+      ? `${unit === 'duration' ? formatDuration(parsed.quantity.value) : formatQuantity(parsed.quantity.value, unit, { digits: 4 })}${parsed.quantity.unusual ? ', unusually much: is the unit right?' : ''}`
       : undefined;
   const refused = parsed && !parsed.ok && left ? problemText(parsed.problem) : undefined;
   const change = (next: string) => {

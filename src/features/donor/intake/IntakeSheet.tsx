@@ -320,6 +320,7 @@ function adviceFacts(typed: IntakeTexts, facts: IntakeFacts, ratedPower: number 
     symptom,
     kind,
     hazards: facts.hazards,
+    ...(facts.run ? { run: facts.run } : {}),
     likeDonors: like.parts,
     needs: facts.needs,
     ...(ratedPower === undefined ? {} : { ratedPower }),

@@ -2,10 +2,11 @@
 
 import { LazyTrendChart } from '../../../ui/charts/LazyTrendChart';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
+import { CorrectButton } from '../../../ui/feedback/CorrectButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { QuantityField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { addSoakAction, removeSoakAction } from './actions';
-import type { SoakView } from './soak.server';
+import { addSoakAction, correctSoakAction, removeSoakAction } from './actions';
+import type { SoakTexts, SoakView } from './soak.server';
 
 /** A run under load, row by row, with its curves. */
 export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
@@ -23,12 +24,7 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
         className="mt-2 grid grid-cols-[repeat(5,minmax(0,1fr))_2fr_auto] items-start gap-x-2.5 max-[620px]:grid-cols-2"
         clearAfter
       >
-        <QuantityField name="watts" label="goes in" unit="watt" placeholder="42W" />
-        <QuantityField name="celsius" label="case" unit="celsius" placeholder="51C" />
-        <QuantityField name="volts" label="output" unit="volt" placeholder="19.1V" />
-        <QuantityField name="load" label="load" unit="ampere" placeholder="2A" />
-        <QuantityField name="elapsed" label="at" unit="second" placeholder="now" />
-        <TextField name="remark" label="remark" placeholder="fan starts" />
+        <SoakFields />
         <div className="pt-[21px]">
           <SubmitButton>Add row</SubmitButton>
         </div>
@@ -44,12 +40,12 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
               <th data-align="end">load</th>
               <th>remark</th>
               <th>
-                <span className="sr-only">delete</span>
+                <span className="sr-only">correct or delete</span>
               </th>
             </tr>
           </thead>
           <tbody>
-            {soak.rows.map(({ id, time, watts, celsius, volts, load, remark }) => (
+            {soak.rows.map(({ id, time, watts, celsius, volts, load, remark, typed }) => (
               <tr key={id}>
                 <td className="q">{time}</td>
                 <td className="q" data-align="end">
@@ -65,7 +61,22 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
                   {load}
                 </td>
                 <td>{remark}</td>
-                <td data-align="end">
+                <td data-align="end" className="whitespace-nowrap">
+                  <CorrectButton label={`Correct the row at ${time}`} title={`The row at ${time}`}>
+                    {(close) => (
+                      <ActionForm
+                        action={correctSoakAction.bind(null, { code, rowId: id })}
+                        label={`Correct the row at ${time}`}
+                        className="grid grid-cols-3 items-start gap-x-2.5 max-[620px]:grid-cols-2"
+                        onDone={close}
+                      >
+                        <SoakFields typed={typed} />
+                        <div className="col-span-full pt-2">
+                          <SubmitButton tone="next">Put it right</SubmitButton>
+                        </div>
+                      </ActionForm>
+                    )}
+                  </CorrectButton>{' '}
                   <ActionButton
                     tone="small"
                     action={() => removeSoakAction(code, id)}
@@ -87,5 +98,24 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
         </div>
       )}
     </section>
+  );
+}
+
+function SoakFields({ typed }: { typed?: SoakTexts }) {
+  return (
+    <>
+      <QuantityField name="watts" label="goes in" unit="watt" placeholder="42W" defaultValue={typed?.watts} />
+      <QuantityField name="celsius" label="case" unit="celsius" placeholder="51C" defaultValue={typed?.celsius} />
+      <QuantityField name="volts" label="output" unit="volt" placeholder="19.1V" defaultValue={typed?.volts} />
+      <QuantityField name="load" label="load" unit="ampere" placeholder="2A" defaultValue={typed?.load} />
+      <QuantityField
+        name="elapsed"
+        label="at"
+        unit="duration"
+        placeholder={typed ? '' : 'now, or 12min'}
+        defaultValue={typed?.elapsed}
+      />
+      <TextField name="remark" label="remark" placeholder="fan starts" defaultValue={typed?.remark} />
+    </>
   );
 }

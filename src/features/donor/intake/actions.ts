@@ -3,7 +3,7 @@
 import { type z } from 'zod';
 import { appContext } from '../../../db/appContext';
 import { registerDonor, amendDonor, archiveDonor, restoreDonor, amendPlate, keepWeights } from './commands';
-import { addSoak, removeSoak } from './soakCommands';
+import { addSoak, correctSoak, removeSoak } from './soakCommands';
 import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { donorForm, plateForm, soakForm, weightsForm } from './schema';
@@ -41,6 +41,11 @@ export async function keepWeightsAction(weights: z.input<typeof weightsForm> | n
 
 export async function addSoakAction(code: string, data: FormData): Promise<FormOutcome> {
   return submit(soakForm, data, (form) => addSoak(appContext(), key.parse(code), form));
+}
+
+export async function correctSoakAction(of: { code: string; rowId: string }, data: FormData): Promise<FormOutcome> {
+  const row = { code: key.parse(of.code), rowId: key.parse(of.rowId) };
+  return submit(soakForm, data, (form) => correctSoak(appContext(), row, form));
 }
 
 export async function removeSoakAction(code: string, rowId: string): Promise<FormOutcome> {

@@ -9,6 +9,7 @@ import type { PartRecord } from '../../../db/repositories/parts';
 import { readSettings } from '../../../db/repositories/settings';
 import { unitRecord, type Dossier } from '../../../services/dossier';
 import { needsMetBy, openNeeds } from '../../../services/matching';
+import { soakView, type SoakView } from './soak.server';
 
 /** What the judgement at Intake needs beyond what stands in the form. */
 export interface IntakeFacts {
@@ -19,6 +20,8 @@ export interface IntakeFacts {
   /** Bounds that the parts log gives. */
   readonly bounds: PowerBounds;
   readonly hazards: readonly { readonly name: string; readonly grave: boolean }[];
+  /** What the latest run under load showed. */
+  readonly run: SoakView['run'];
   readonly past: readonly PastHarvest[];
   readonly needs: readonly string[];
   readonly weights: Weights;
@@ -42,6 +45,7 @@ export async function newUnitFacts({ db, now }: AppContext): Promise<IntakeFacts
     codes: [],
     bounds: {},
     hazards: [],
+    run: null,
     needs: [],
     stores: { total: 0, live: [] },
     wasRefused: false,
@@ -51,11 +55,12 @@ export async function newUnitFacts({ db, now }: AppContext): Promise<IntakeFacts
 /** The facts for a unit that is on the bench. */
 export async function intakeFacts(dossier: Dossier): Promise<IntakeFacts> {
   const { db, donor, now } = dossier;
-  const [{ weights }, past, { parts, cautions }, overview] = await Promise.all([
+  const [{ weights }, past, { parts, cautions }, overview, { run }] = await Promise.all([
     dossier.settings(),
     pastHarvests(db, donor.id, PAST),
     unitRecord(dossier),
     dossier.overview(),
+    soakView(dossier),
   ]);
   return {
     today: isoWeek(now),
@@ -64,6 +69,7 @@ export async function intakeFacts(dossier: Dossier): Promise<IntakeFacts> {
     plate: donor.plate,
     codes: parts.flatMap(({ part }) => (part.dateCode ? [{ code: part.dateCode, place: part.ref }] : [])),
     bounds: boundsOf(parts),
+    run,
     hazards: cautions.map(({ name, grave }) => ({ name, grave })),
     needs: await needsServed(db, parts),
     stores: { total: overview.facts.stores.total, live: overview.liveStores.map(({ name }) => name) },

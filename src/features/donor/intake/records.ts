@@ -8,7 +8,7 @@ export const intakeRecords: RecordHandlers<'soak'> = {
   soak: {
     station: 'intake',
     async write(edit, record) {
-      await addSoakRow(edit, {
+      const isNewRun = await addSoakRow(edit, {
         inputW: record.watts ?? null,
         caseC: record.celsius ?? null,
         outputV: record.volts ?? null,
@@ -19,14 +19,15 @@ export const intakeRecords: RecordHandlers<'soak'> = {
       const { appliedAt, removedAt } = await unitHistory(edit.tx, edit.donorId);
       const isOn = appliedAt !== undefined && (removedAt === undefined || removedAt < appliedAt);
       // A run under load is power applied, whether or not anyone said so.
-      if (isOn) return describeRecord(record);
+      const done = `${describeRecord(record)}${isNewRun ? '; a new run begins with it' : ''}`;
+      if (isOn) return done;
       await edit.insert('powerEvents', {
         donorId: edit.donorId,
         applied: true,
         atMs: edit.app.now(),
         note: 'soak',
       });
-      return `${describeRecord(record)}; power is on, so no store counts as dead`;
+      return `${done}; power is on, so no store counts as dead`;
     },
   },
 };

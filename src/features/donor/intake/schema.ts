@@ -124,7 +124,7 @@ export const soakForm = z
     celsius: optionalQuantity('celsius'),
     volts: optionalQuantity('volt'),
     load: optionalQuantity('ampere'),
-    elapsed: optionalQuantity('second'),
+    elapsed: optionalQuantity('duration'),
     remark: freeText(200),
   })
   .refine(({ watts, celsius, volts, load, remark }) => watts || celsius || volts || load || remark !== '', {

@@ -1,10 +1,13 @@
 import 'server-only';
-import { judgeSoak } from '../../../core/soak';
-import { formatQuantity } from '../../../core/quantity';
+import { judgeSoak, type SoakOutcome } from '../../../core/soak';
+import { formatDuration, formatQuantity, formatShorthand, typedTime, type Unit } from '../../../core/quantity';
 import { judgeNameplate } from '../../../core/nameplate';
 
 import { latestSoak } from '../../../db/repositories/soaks';
-import type { Dossier } from '../../../services/dossier';
+import { oncePerDossier, type Dossier } from '../../../services/dossier';
+
+/** The fields of a row. */
+export type SoakTexts = Readonly<Record<'watts' | 'celsius' | 'volts' | 'load' | 'elapsed' | 'remark', string>>;
 
 /** A run under load: its rows, its curves and what they suggest. */
 export interface SoakView {
@@ -16,6 +19,8 @@ export interface SoakView {
     readonly volts: string;
     readonly load: string;
     readonly remark: string;
+    /** The row as it would be typed, for correcting it. */
+    readonly typed: SoakTexts;
   }[];
   /** Curves against minutes, those with at least two points. */
   readonly curves: readonly {
@@ -23,14 +28,21 @@ export interface SoakView {
     readonly unit: string;
     readonly points: readonly { readonly time: number; readonly value: number }[];
   }[];
+  /** What the run amounts to, for the advice. */
+  readonly run: { readonly outcome: SoakOutcome; readonly text: string } | null;
   readonly findings: readonly { weight: 'danger' | 'check' | 'note' | 'ok'; text: string }[];
-  /** Power is on by the record. */
 }
 
 const WEIGHT = { ok: 'ok', note: 'note', warn: 'check', danger: 'danger' } as const;
 
+const RUN_TEXT: Readonly<Record<SoakOutcome, (rows: readonly { readonly elapsedS: number }[]) => string>> = {
+  held: (rows) => `its output held for ${formatDuration(rows.at(-1)?.elapsedS ?? 0)}.`,
+  dipped: () => 'its output dips as it warms.',
+  'went-off': () => 'it went off as it warmed.',
+};
+
 /** The latest run of a donor. */
-export async function soakView(dossier: Dossier): Promise<SoakView> {
+export const soakView = oncePerDossier(async (dossier: Dossier): Promise<SoakView> => {
   const { db, donor, plate } = dossier;
   const rows = await latestSoak(db, donor.id);
   const { ratedPower, efficiency } = judgeNameplate(plate);
@@ -60,24 +72,30 @@ export async function soakView(dossier: Dossier): Promise<SoakView> {
   return {
     rows: rows.map((row) => ({
       id: row.id,
-      time: minutesAndSeconds(row.elapsedS),
+      time: typedTime(row.elapsedS),
       watts: row.inputW === null ? '' : formatQuantity(row.inputW, 'watt'),
       celsius: row.caseC === null ? '' : formatQuantity(row.caseC, 'celsius'),
       volts: row.outputV === null ? '' : formatQuantity(row.outputV, 'volt', { digits: 4 }),
       load: row.loadA === null ? '' : formatQuantity(row.loadA, 'ampere'),
       remark: row.remark,
+      typed: {
+        watts: typed(row.inputW, 'watt'),
+        celsius: typed(row.caseC, 'celsius'),
+        volts: typed(row.outputV, 'volt'),
+        load: typed(row.loadA, 'ampere'),
+        elapsed: typedTime(row.elapsedS),
+        remark: row.remark,
+      },
     })),
     curves: [
       curve('case temperature', '°C', ({ caseC }) => caseC),
       curve('output', 'V', ({ outputV }) => outputV),
       curve('input power', 'W', ({ inputW }) => inputW),
     ].filter(({ points }) => points.length >= 2),
+    run: judged.outcome ? { outcome: judged.outcome, text: RUN_TEXT[judged.outcome](rows) } : null,
     findings: judged.findings.map(({ severity, text }) => ({ weight: WEIGHT[severity], text })),
   };
-}
+});
 
-/** Minutes and seconds as a clock shows them: `12:05`. */
-function minutesAndSeconds(seconds: number): string {
-  const whole = Math.round(seconds);
-  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
-}
+/** A value as it would be typed; empty for none. */
+const typed = (value: number | null, unit: Unit) => (value === null ? '' : formatShorthand(value, unit));

@@ -18,6 +18,21 @@ export function addSoak(app: AppContext, code: string, form: SoakForm): Promise<
   ]);
 }
 
+/** Puts a row of a run right; its time stays when none is given. */
+export function correctSoak(app: AppContext, of: { code: string; rowId: string }, form: SoakForm): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'intake' }, async (edit) => {
+    const isThere = await edit.updateOwn('soakRows', of.rowId, {
+      inputW: form.watts?.value ?? null,
+      caseC: form.celsius?.value ?? null,
+      outputV: form.volts?.value ?? null,
+      loadA: form.load?.value ?? null,
+      remark: form.remark,
+      ...(form.elapsed ? { elapsedS: form.elapsed.value } : {}),
+    });
+    return isThere ? 'A row of the run was put right.' : refuse('row-gone', {});
+  });
+}
+
 /** Deletes a row of a run; it can be undone. */
 export function removeSoak(app: AppContext, of: { code: string; rowId: string }): Promise<Outcome> {
   return run(app, { scope: 'donor', code: of.code, station: 'intake' }, async (edit) => {

@@ -3,15 +3,18 @@
 import { useEffect, useState } from 'react';
 import { DAMAGE_NAMES, DAMAGES, METHODS, SEAM_NAMES, SEAMS } from '../../../core/opening';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
+import { CorrectButton } from '../../../ui/feedback/CorrectButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { QuantityField, SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
 import {
   addOpeningStepAction,
+  correctOpeningStepAction,
   noteReassemblyAction,
   startClockAction,
   stopClockAction,
   removeOpeningStepAction,
 } from './actions';
+import type { StepTexts } from './view.server';
 
 const SEAM_CHOICES = SEAM_NAMES.map((seam) => ({ value: seam, label: SEAMS[seam].label }));
 const METHOD_CHOICES = [
@@ -62,18 +65,67 @@ export function StepForm({ code }: { code: string }) {
       className="mb-3 grid max-w-[820px] grid-cols-[1fr_1.2fr_0.6fr_1fr_0.8fr] items-start gap-x-2.5 max-[620px]:grid-cols-2"
       clearAfter
     >
-      <SelectField name="seam" label="what holds it" defaultValue="screws" options={SEAM_CHOICES} />
-      <TextField name="place" label="where it hides" placeholder="under the label" />
-      <TextField name="count" label="how many" placeholder="4" mono />
-      <TextField name="drive" label="drive and size" placeholder="TR9, 3 x 10" mono />
-      <SelectField name="damage" label="damage" defaultValue="none" options={DAMAGE_CHOICES} />
-      <SelectField name="method" label="how it came apart" defaultValue="" options={METHOD_CHOICES} />
-      <TextField name="kept" label="kept for putting together" placeholder="screws in a bag" />
-      <QuantityField name="minutes" label="took" unit="second" placeholder="6min" />
+      <StepFields />
       <div className="col-span-2 pt-[21px]">
         <SubmitButton tone="next">Add the step</SubmitButton>
       </div>
     </ActionForm>
+  );
+}
+
+function StepFields({ typed }: { typed?: StepTexts }) {
+  return (
+    <>
+      <SelectField name="seam" label="what holds it" defaultValue={typed?.seam ?? 'screws'} options={SEAM_CHOICES} />
+      <TextField name="place" label="where it hides" placeholder="under the label" defaultValue={typed?.place} />
+      <TextField name="count" label="how many" placeholder="4" defaultValue={typed?.count} mono />
+      <TextField name="drive" label="drive and size" placeholder="TR9, 3 x 10" defaultValue={typed?.drive} mono />
+      <SelectField name="damage" label="damage" defaultValue={typed?.damage ?? 'none'} options={DAMAGE_CHOICES} />
+      <SelectField
+        name="method"
+        label="how it came apart"
+        defaultValue={typed?.method ?? ''}
+        options={METHOD_CHOICES}
+      />
+      <TextField
+        name="kept"
+        label="kept for putting together"
+        placeholder="screws in a bag"
+        defaultValue={typed?.kept}
+      />
+      <QuantityField name="minutes" label="took" unit="duration" placeholder="6min" defaultValue={typed?.minutes} />
+    </>
+  );
+}
+
+/** Puts a step right. */
+export function CorrectStep({
+  code,
+  id,
+  number,
+  typed,
+}: {
+  code: string;
+  id: string;
+  number: number;
+  typed: StepTexts;
+}) {
+  return (
+    <CorrectButton label={`Correct step ${number}`} title={`Step ${number}`}>
+      {(close) => (
+        <ActionForm
+          action={correctOpeningStepAction.bind(null, { code, stepId: id })}
+          label={`Correct step ${number}`}
+          className="grid grid-cols-2 items-start gap-x-2.5"
+          onDone={close}
+        >
+          <StepFields typed={typed} />
+          <div className="col-span-full pt-2">
+            <SubmitButton tone="next">Put it right</SubmitButton>
+          </div>
+        </ActionForm>
+      )}
+    </CorrectButton>
   );
 }
 

@@ -9,7 +9,7 @@ import type { OpeningView } from './view.server';
 import type { PhotoThumb } from '../photos/view.server';
 import { FinishButton, NoteForm } from '../shared/NoteForms';
 import { NoteList } from '../shared/NoteList';
-import { ReassemblyForm, StepForm, DeleteStep, WorkClock } from './OpeningForms';
+import { CorrectStep, ReassemblyForm, StepForm, DeleteStep, WorkClock } from './OpeningForms';
 import { PhotoStrip } from '../photos/PhotoStrip';
 import { UnitCautions } from '../shared/UnitCautions';
 import { routes } from '../../../routes';
@@ -55,12 +55,12 @@ export function OpeningSheet({
               <th>damage</th>
               <th>kept</th>
               <th>
-                <span className="sr-only">delete</span>
+                <span className="sr-only">correct or delete</span>
               </th>
             </tr>
           </thead>
           <tbody>
-            {view.steps.map(({ id, number, seam, what, place, method, minutes, damage, kept }) => (
+            {view.steps.map(({ id, number, seam, what, place, method, minutes, damage, kept, typed }) => (
               <tr key={id}>
                 <td className="q">{number}</td>
                 <td>
@@ -74,7 +74,8 @@ export function OpeningSheet({
                 </td>
                 <td className={damage ? 'text-stop' : ''}>{damage}</td>
                 <td>{kept}</td>
-                <td data-align="end">
+                <td data-align="end" className="whitespace-nowrap">
+                  <CorrectStep code={code} id={id} number={number} typed={typed} />{' '}
                   <DeleteStep code={code} id={id} number={number} />
                 </td>
               </tr>

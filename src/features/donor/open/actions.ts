@@ -2,7 +2,14 @@
 
 import { type z } from 'zod';
 import { appContext } from '../../../db/appContext';
-import { addOpeningStep, removeOpeningStep, startClock, stopClock, noteReassembly } from './commands';
+import {
+  addOpeningStep,
+  correctOpeningStep,
+  removeOpeningStep,
+  startClock,
+  stopClock,
+  noteReassembly,
+} from './commands';
 import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { openingStepForm, reassemblyForm } from './schema';
@@ -10,6 +17,14 @@ import { key, atStation } from '../shared/arguments';
 
 export async function addOpeningStepAction(code: string, data: FormData): Promise<FormOutcome> {
   return submit(openingStepForm, data, (form) => addOpeningStep(appContext(), key.parse(code), form));
+}
+
+export async function correctOpeningStepAction(
+  of: { code: string; stepId: string },
+  data: FormData,
+): Promise<FormOutcome> {
+  const step = { code: key.parse(of.code), stepId: key.parse(of.stepId) };
+  return submit(openingStepForm, data, (form) => correctOpeningStep(appContext(), step, form));
 }
 
 export async function removeOpeningStepAction(code: string, stepId: string): Promise<FormOutcome> {

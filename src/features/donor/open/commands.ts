@@ -8,18 +8,33 @@ import { refuse, run, type Outcome } from '../../../services/command';
 /** Adds a step of taking a case apart. */
 export function addOpeningStep(app: AppContext, code: string, form: OpeningStepForm): Promise<Outcome> {
   return run(app, { scope: 'donor', code, station: 'open' }, async (edit, donor) => {
-    const { minutes, count, ...rest } = form;
-    await edit.insert('openingSteps', {
-      ...rest,
-      donorId: donor.id,
-      count: count ?? null,
-      minutes: minutes ? minutes.value / 60 : null,
-      createdMs: app.now(),
-    });
-    const place = form.place === '' ? '' : `, ${form.place}`;
-    const damage = form.damage === 'none' ? '' : `; damage: ${form.damage}`;
-    return `${count ? `${count} ` : ''}${SEAMS[form.seam].label}${place}${form.method ? `, ${form.method}` : ''}${damage}.`;
+    await edit.insert('openingSteps', { ...columnsOf(form), donorId: donor.id, createdMs: app.now() });
+    return stepWords(form);
   });
+}
+
+/** Puts a step right. */
+export function correctOpeningStep(
+  app: AppContext,
+  of: { code: string; stepId: string },
+  form: OpeningStepForm,
+): Promise<Outcome> {
+  return run(app, { scope: 'donor', code: of.code, station: 'open' }, async (edit) => {
+    if (!(await edit.updateOwn('openingSteps', of.stepId, columnsOf(form)))) return refuse('row-gone', {});
+    return `Put right: ${stepWords(form)}`;
+  });
+}
+
+const columnsOf = ({ minutes, count, ...rest }: OpeningStepForm) => ({
+  ...rest,
+  count: count ?? null,
+  minutes: minutes ? minutes.value / 60 : null,
+});
+
+function stepWords(form: OpeningStepForm): string {
+  const place = form.place === '' ? '' : `, ${form.place}`;
+  const damage = form.damage === 'none' ? '' : `; damage: ${form.damage}`;
+  return `${form.count ? `${form.count} ` : ''}${SEAMS[form.seam].label}${place}${form.method ? `, ${form.method}` : ''}${damage}.`;
 }
 
 /** Deletes a step; it can be undone. */

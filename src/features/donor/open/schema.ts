@@ -8,7 +8,7 @@ export const openingStepForm = z.object({
   drive: freeText(40),
   count: optionalPieces(200),
   place: freeText(120),
-  minutes: optionalQuantity('second'),
+  minutes: optionalQuantity('duration'),
   damage: z.enum(DAMAGE_NAMES),
   kept: freeText(120),
 });

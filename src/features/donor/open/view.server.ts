@@ -6,9 +6,11 @@ import {
   SEAMS,
   seamRecords,
   type SeamName,
+  USUAL_SEAMS,
   type UnitLikeness,
   type RecordedOpeningStep,
 } from '../../../core/opening';
+import { typedTime } from '../../../core/quantity';
 import type { UnitCaution } from '../../../core/safety';
 
 import { donorTitle } from '../../../db/repositories/donors';
@@ -35,7 +37,14 @@ export interface OpeningStepView {
   readonly minutes: string;
   readonly damage: string;
   readonly kept: string;
+  /** The step as it would be typed, for correcting it. */
+  readonly typed: StepTexts;
 }
+
+/** The fields of a step. */
+export type StepTexts = Readonly<
+  Record<'seam' | 'place' | 'count' | 'drive' | 'damage' | 'method' | 'kept' | 'minutes', string>
+>;
 
 /** How a donor came apart, and what worked on its like. */
 export interface OpeningView {
@@ -97,7 +106,8 @@ export async function openingView(dossier: Dossier): Promise<OpeningView> {
   const ids = ranked.map((entry) => entry.donor.id);
   const [minutes, theirNotes] = await Promise.all([openingMinutes(db, ids), openingNotes(db, ids)]);
   const seams = seamsOf(steps);
-  const telling = seams.length > 0 ? seams : seamsOf(ranked.flatMap((entry) => entry.steps));
+  const seen = seams.length > 0 ? seams : seamsOf(ranked.flatMap((entry) => entry.steps));
+  const telling = seen.length > 0 ? seen : USUAL_SEAMS[donor.kind];
   return {
     steps: steps.map(stepView),
     notes,
@@ -159,6 +169,16 @@ function stepView(step: RecordedOpeningStep, index: number): OpeningStepView {
     minutes: step.minutes === null ? '' : `${Number(step.minutes.toFixed(1))} min`,
     damage: step.damage === 'none' ? '' : DAMAGES[step.damage],
     kept: step.kept,
+    typed: {
+      seam: step.seam,
+      place: step.place,
+      count: step.count === null ? '' : String(step.count),
+      drive: step.drive,
+      damage: step.damage,
+      method: step.method,
+      kept: step.kept,
+      minutes: step.minutes === null ? '' : typedTime(step.minutes * 60),
+    },
   };
 }
 

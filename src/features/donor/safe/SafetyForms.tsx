@@ -2,11 +2,19 @@
 
 import { HOLD_SOURCE_NAMES, HOLD_SOURCES, STORE_ROLE_NAMES, STORE_ROLES } from '../../../core/safety';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
+import { CorrectButton } from '../../../ui/feedback/CorrectButton';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { QuantityField, SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { addStoreAction, listPartAsStoreAction, noteMeterCheckAction, removeStoreAction } from './actions';
+import {
+  addStoreAction,
+  correctStoreAction,
+  listPartAsStoreAction,
+  noteMeterCheckAction,
+  removeStoreAction,
+} from './actions';
 import { notePowerAction } from '../shared/actions';
+import type { StoreTexts } from './view.server';
 
 const ROLES = [
   { value: '', label: 'by its size' },
@@ -24,23 +32,72 @@ export function StoreForm({ code, first }: { code: string; first: boolean }) {
       clearAfter
     >
       <h2 className="label col-span-full mb-1">{first ? 'A store of charge' : 'Another store'}</h2>
-      <TextField name="name" label="name" placeholder="C3" mono />
-      <SelectField name="role" label="what it is" defaultValue="" options={ROLES} />
-      <TextField name="capacitance" label="capacitance, or several" placeholder="82u, or 2 x 470u 200V series" mono />
-      <QuantityField name="ratedVoltage" label="rated" unit="volt" placeholder="400V" wants="nothing" />
-      <QuantityField name="bleed" label="bleed path" unit="ohm" placeholder="470k" />
-      <SelectField
-        name="holdSource"
-        label="what it may hold comes from"
-        defaultValue="auto"
-        options={SOURCES}
-        className="col-span-2"
-      />
-      <QuantityField name="holdVoltage" label="my own figure" unit="volt" placeholder="620V" wants="nothing" />
+      <StoreFields />
       <div className="col-span-2 pt-[21px]">
         <SubmitButton>List it</SubmitButton>
       </div>
     </ActionForm>
+  );
+}
+
+function StoreFields({ typed }: { typed?: StoreTexts }) {
+  return (
+    <>
+      <TextField name="name" label="name" placeholder="C3" defaultValue={typed?.name} mono />
+      <SelectField name="role" label="what it is" defaultValue={typed?.role ?? ''} options={ROLES} />
+      <TextField
+        name="capacitance"
+        label="capacitance, or several"
+        placeholder="82u, 2 x 470u 200V series, or ?"
+        defaultValue={typed?.capacitance}
+        mono
+      />
+      <QuantityField
+        name="ratedVoltage"
+        label="rated"
+        unit="volt"
+        placeholder="400V"
+        defaultValue={typed?.ratedVoltage}
+        wants="nothing"
+      />
+      <QuantityField name="bleed" label="bleed path" unit="ohm" placeholder="470k" defaultValue={typed?.bleed} />
+      <SelectField
+        name="holdSource"
+        label="what it may hold comes from"
+        defaultValue={typed?.holdSource ?? 'auto'}
+        options={SOURCES}
+        className="col-span-2"
+      />
+      <QuantityField
+        name="holdVoltage"
+        label="my own figure"
+        unit="volt"
+        placeholder="620V"
+        defaultValue={typed?.holdVoltage}
+        wants="nothing"
+      />
+    </>
+  );
+}
+
+/** Puts a store right; its readings stay. */
+export function CorrectStore({ code, typed }: { code: string; typed: StoreTexts }) {
+  return (
+    <CorrectButton label={`Correct ${typed.name}`} title={`${typed.name} as it is`}>
+      {(close) => (
+        <ActionForm
+          action={correctStoreAction.bind(null, { code, name: typed.name })}
+          label={`Correct ${typed.name}`}
+          className="grid grid-cols-2 items-start gap-x-2.5"
+          onDone={close}
+        >
+          <StoreFields typed={typed} />
+          <div className="col-span-full pt-2">
+            <SubmitButton tone="next">Put it right</SubmitButton>
+          </div>
+        </ActionForm>
+      )}
+    </CorrectButton>
   );
 }
 
@@ -99,7 +156,7 @@ export function MeterCheckRow({ code, checked }: { code: string; checked: string
 /** Takes a store off the list. */
 export function DeleteStore({ code, name }: { code: string; name: string }) {
   return (
-    <div className="mt-1">
+    <div>
       <ConfirmButton
         action={() => removeStoreAction(code, name)}
         title={`Delete ${name} from the stores?`}

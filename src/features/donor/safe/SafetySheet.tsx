@@ -6,7 +6,7 @@ import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../../ui/judgement/parts';
 import type { SafetyView, StoreCard } from './view.server';
 import { DischargeClock } from './DischargeClock';
-import { MeterCheckRow, PowerRow, StoreForm, StoreOffers, DeleteStore } from './SafetyForms';
+import { CorrectStore, MeterCheckRow, PowerRow, StoreForm, StoreOffers, DeleteStore } from './SafetyForms';
 import { ToolTrial } from './ToolTrial';
 import { UnitCautions } from '../shared/UnitCautions';
 
@@ -67,7 +67,10 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
                 </tbody>
               </table>
             )}
-            <DeleteStore code={code} name={selected.name} />
+            <div className="mt-1 flex items-center gap-2">
+              <CorrectStore code={code} typed={selected.typed} />
+              <DeleteStore code={code} name={selected.name} />
+            </div>
           </div>
           {selected.chart && (
             <LazyDecayChart

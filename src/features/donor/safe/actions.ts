@@ -2,7 +2,16 @@
 
 import { type z } from 'zod';
 import { appContext } from '../../../db/appContext';
-import { addStore, latchReading, listPartAsStore, noteMeterCheck, noteTool, readStore, removeStore } from './commands';
+import {
+  addStore,
+  correctStore,
+  latchReading,
+  listPartAsStore,
+  noteMeterCheck,
+  noteTool,
+  readStore,
+  removeStore,
+} from './commands';
 import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { latchedReading, readingOf, readingForm, storeForm, toolNote } from './schema';
@@ -10,6 +19,11 @@ import { key, ofPart } from '../shared/arguments';
 
 export async function addStoreAction(code: string, data: FormData): Promise<FormOutcome> {
   return submit(storeForm, data, (form) => addStore(appContext(), key.parse(code), form));
+}
+
+export async function correctStoreAction(of: { code: string; name: string }, data: FormData): Promise<FormOutcome> {
+  const store = { code: key.parse(of.code), name: key.parse(of.name) };
+  return submit(storeForm, data, (form) => correctStore(appContext(), store, form));
 }
 
 /** Adds a typed reading; one without a time of its own takes that of the stopwatch. */

@@ -18,22 +18,43 @@ export function addStore(app: AppContext, code: string, form: StoreForm): Promis
       onConflict: refusal('store-name-taken', { name: form.name }, 'name'),
     },
     async (edit, donor) => {
-      const rated = form.ratedVoltage?.value ?? form.capacitance.ratedVoltage;
-      await edit.insert('stores', {
-        donorId: donor.id,
-        name: form.name,
-        role: form.role === '' ? storeRole({ name: form.name, ratedVoltage: rated }) : form.role,
-        bank: form.capacitance.text,
-        capacitanceF: form.capacitance.capacitance,
-        ratedV: rated ?? null,
-        bleedOhm: form.bleed?.value ?? null,
-        holdSource: form.holdSource === '' ? 'auto' : form.holdSource,
-        holdV: form.holdVoltage?.value ?? null,
-        createdMs: app.now(),
-      });
+      await edit.insert('stores', { ...columnsOf(form), donorId: donor.id, createdMs: app.now() });
       return `${form.name} is listed as a store of charge.`;
     },
   );
+}
+
+/** Puts a store right; its readings stay with it. */
+export function correctStore(app: AppContext, of: { code: string; name: string }, form: StoreForm): Promise<Outcome> {
+  return run(
+    app,
+    {
+      scope: 'donor',
+      code: of.code,
+      station: 'make-safe',
+      onConflict: refusal('store-name-taken', { name: form.name }, 'name'),
+    },
+    async (edit, donor) => {
+      const store = await findStore(edit.tx, donor.id, of.name);
+      if (!store) return refuse('store-gone', { name: of.name });
+      await edit.update('stores', store.id, columnsOf(form));
+      return `${of.name} was put right.`;
+    },
+  );
+}
+
+function columnsOf(form: StoreForm) {
+  const rated = form.ratedVoltage?.value ?? form.capacitance.ratedVoltage;
+  return {
+    name: form.name,
+    role: form.role === '' ? storeRole({ name: form.name, ratedVoltage: rated }) : form.role,
+    bank: form.capacitance.text,
+    capacitanceF: form.capacitance.capacitance,
+    ratedV: rated ?? null,
+    bleedOhm: form.bleed?.value ?? null,
+    holdSource: form.holdSource === '' ? ('auto' as const) : form.holdSource,
+    holdV: form.holdVoltage?.value ?? null,
+  };
 }
 
 /** Adds a reading of a store; one without a time of its own was taken at `elapsed` seconds, if the stopwatch ran. */

@@ -1,5 +1,5 @@
 import 'server-only';
-import { formatDuration, formatQuantity } from '../../../core/quantity';
+import { formatDuration, formatQuantity, formatShorthand, type Unit } from '../../../core/quantity';
 import {
   storedEnergy,
   storesFromParts,
@@ -7,6 +7,7 @@ import {
   type UnitHistory,
   type UnitCaution,
   type RecordedReading,
+  type Store,
 } from '../../../core/safety';
 import { parseFilter } from '../../../core/stock';
 
@@ -48,6 +49,11 @@ export interface StockedResistor {
   readonly message: string;
 }
 
+/** The fields of a store. */
+export type StoreTexts = Readonly<
+  Record<'name' | 'role' | 'capacitance' | 'ratedVoltage' | 'bleed' | 'holdSource' | 'holdVoltage', string>
+>;
+
 export interface SafetyView {
   readonly cards: readonly StoreCard[];
   readonly selected: {
@@ -60,6 +66,8 @@ export interface SafetyView {
     /** The clock of the run that goes on: what it showed at a moment, in milliseconds since 1970. */
     readonly clock: { readonly elapsed: number; readonly at: number } | null;
     readonly chart: DischargeChart | null;
+    /** The store as it would be typed, for correcting it. */
+    readonly typed: StoreTexts;
   } | null;
   readonly claim: { readonly text: string; readonly stop: boolean };
   readonly hazard: { readonly weight: 'danger' | 'check' | 'note' | 'ok'; readonly text: string } | null;
@@ -127,6 +135,7 @@ export async function safetyView(dossier: Dossier, wanted: string | undefined): 
       readings: readingRows(chosen),
       clock: clockOfRun(chosen, moment),
       chart: chartOf(chosen),
+      typed: textsOf(store),
     },
     claim: claimOf(chosen),
     hazard: hazardOf(chosen),
@@ -145,6 +154,19 @@ export async function safetyView(dossier: Dossier, wanted: string | undefined): 
           stocked: await stockedResistors(db),
         }
       : null,
+  };
+}
+
+function textsOf(store: Store): StoreTexts {
+  const size = store.bank || typed(store.capacitanceF, 'farad');
+  return {
+    name: store.name,
+    role: store.role,
+    capacitance: store.capacitanceF > 0 ? size : store.role === 'battery' ? '' : '?',
+    ratedVoltage: typed(store.ratedV, 'volt'),
+    bleed: typed(store.bleedOhm, 'ohm'),
+    holdSource: store.holdSource,
+    holdVoltage: typed(store.holdV, 'volt'),
   };
 }
 
@@ -295,3 +317,6 @@ async function stockedResistors(db: Queryable): Promise<StockedResistor[]> {
     .sort((a, b) => b.power - a.power)
     .slice(0, 12);
 }
+
+/** A value as it would be typed; empty for none. */
+const typed = (value: number | null, unit: Unit) => (value === null ? '' : formatShorthand(value, unit));

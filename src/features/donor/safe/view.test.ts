@@ -8,7 +8,7 @@ import { donorForm } from '../intake/schema';
 import { storeForm } from './schema';
 import { registerDonor } from '../intake/commands';
 import { recordLine } from '../shared/recordLine';
-import { addStore, listPartAsStore } from './commands';
+import { addStore, correctStore, listPartAsStore } from './commands';
 import { loadDonor } from '../shared/load.server';
 import { safetyView } from './view.server';
 
@@ -199,6 +199,22 @@ test('a capacitor whose size cannot be read is listed, and counts as one that ca
     next: expect.stringMatching(/^Bleed C6 through a resistor.*nobody knows how long/),
     tool: null,
   });
+});
+
+test('a store is put right as it would be typed, and keeps its readings', async () => {
+  await type('store c1 2 x 470u 200V series bleed 150k', 'c1 120V @ 10s', 'store c9 output 2200u 16V');
+  const typed = (await view('c1')).selected?.typed;
+  expect(typed).toMatchObject({ name: 'C1', capacitance: '2 x 470u 200V series', ratedVoltage: '400V', bleed: '150k' });
+  const right = storeForm.parse({ ...typed, name: 'C1A', capacitance: '220u', bleed: '' });
+  expect((await correctStore(fixture.app, { code, name: 'C1' }, right)).ok).toBe(true);
+  const after = await view('c1a');
+  expect(after.cards.map(({ name, size }) => [name, size])).toEqual([
+    ['C1A', '220 µF, 400 V'],
+    ['C9', '2.2 mF, 16 V'.replace('2.2 mF', '2200 µF')],
+  ]);
+  expect(after.selected?.readings).toHaveLength(1);
+  expect((await correctStore(fixture.app, { code, name: 'C9' }, { ...right, name: 'C1A' })).ok).toBe(false);
+  expect((await correctStore(fixture.app, { code, name: 'GONE' }, right)).ok).toBe(false);
 });
 
 test.each([
