@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useRef, useState, type ReactNode } from 'react';
+import { useId, useState, type ReactNode } from 'react';
 import { useHydrated } from '../form/useHydrated';
 
 const FormDialog = dynamic(() => import('./FormDialog'), { ssr: false });
@@ -20,15 +20,15 @@ export function CorrectButton({
 }) {
   const [isOpen, setOpen] = useState(false);
   const hydrated = useHydrated();
-  const button = useRef<HTMLButtonElement>(null);
+  const id = useId();
   function close() {
     setOpen(false);
-    button.current?.focus();
+    document.getElementById(id)?.focus();
   }
   return (
     <>
       <button
-        ref={button}
+        id={id}
         type="button"
         className="btn"
         data-tone="small"
