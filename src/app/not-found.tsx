@@ -1,3 +1,4 @@
+import { unplugAction } from '../features/donor/shared/actions';
 import { FindLine } from '../features/stock/find/FindLine';
 import { EmptyState } from '../ui/feedback/EmptyState';
 import { Evidence } from '../ui/frame/Halves';
@@ -5,7 +6,7 @@ import { PageFrame, PageHead } from '../ui/frame/Page';
 
 export default function NotFound() {
   return (
-    <PageFrame foot={<FindLine />}>
+    <PageFrame foot={<FindLine unplug={unplugAction} />}>
       <PageHead title="Nothing here" />
       <Evidence>
         <EmptyState title="No such place">

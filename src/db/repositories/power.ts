@@ -1,7 +1,7 @@
-import { and, inArray, isNull } from 'drizzle-orm';
-import type { UnitHistory } from '../../core/safety';
+import { and, eq, inArray, isNull } from 'drizzle-orm';
+import { isPowered, type UnitHistory } from '../../core/safety';
 import type { Queryable } from '../client';
-import { meterChecks, powerEvents } from '../schema';
+import { donors, meterChecks, powerEvents } from '../schema';
 
 /** When power was last put to each of some donors and taken away, and when the meter was last checked at each. */
 export async function unitHistories(db: Queryable, donorIds: readonly string[]): Promise<Map<string, UnitHistory>> {
@@ -27,4 +27,18 @@ export async function unitHistories(db: Queryable, donorIds: readonly string[]):
 /** What happened to one donor. */
 export async function unitHistory(db: Queryable, donorId: string): Promise<UnitHistory> {
   return (await unitHistories(db, [donorId])).get(donorId) ?? {};
+}
+
+/** Codes of the donors that have power on. */
+export async function poweredDonors(db: Queryable): Promise<string[]> {
+  const rows = await db
+    .selectDistinct({ id: donors.id, code: donors.code })
+    .from(donors)
+    .innerJoin(powerEvents, eq(powerEvents.donorId, donors.id))
+    .where(and(isNull(donors.deletedMs), isNull(powerEvents.deletedMs)));
+  const histories = await unitHistories(
+    db,
+    rows.map(({ id }) => id),
+  );
+  return rows.flatMap(({ id, code }) => (isPowered(histories.get(id) ?? {}) ? [code] : []));
 }

@@ -4,6 +4,7 @@ import { aShop, DONOR_CODE } from '../../db/testing/aShop';
 import { registerDonor } from '../donor/intake/commands';
 import { donorForm } from '../donor/intake/schema';
 import { addSample } from '../donor/sample/commands';
+import { unplugThePowered } from '../donor/shared/commands';
 import { recordLine } from '../donor/shared/recordLine';
 import { valueOf } from '../../services/command';
 import { benchView } from './view.server';
@@ -80,4 +81,17 @@ test('the shop is counted: units, lots and bins', async () => {
   const { subtitle, donors } = await bench();
   expect(subtitle).toBe('1 unit, 2 lots in 2 bins');
   expect(donors.lines.map(({ code }) => code)).toEqual([DONOR_CODE]);
+});
+
+test('“unplugged” without a unit is said of the one that has power on', async () => {
+  expect((await unplugThePowered(fixture.app)).ok).toBe(false);
+  const one = await aUnit();
+  await type(one, 'power on');
+  expect(await unplugThePowered(fixture.app)).toMatchObject({ ok: true });
+  expect((await bench()).donors.lines.some(({ isPowered }) => isPowered)).toBe(false);
+  const other = await aUnit();
+  await type(one, 'power on');
+  await type(other, 'power on');
+  const asked = await unplugThePowered(fixture.app);
+  expect(!asked.ok && asked.problems[0]?.message).toMatch(new RegExp(`Several units.*${one}`));
 });

@@ -12,6 +12,9 @@ export interface Refusals {
   readonly 'undone-already': NoData;
   readonly 'changed-since': NoData;
 
+  readonly 'none-powered': NoData;
+  readonly 'several-powered': { readonly codes: string };
+
   // What was typed.
   readonly 'line-unreadable': { readonly problem: BenchProblem };
   readonly 'quantity-unreadable': { readonly problem: QuantityProblem };
@@ -129,6 +132,9 @@ const TEXT: { readonly [C in RefusalCode]: (data: Refusals[C]) => string } = {
   busy: () => 'The database is in use by someone else. Nothing was changed; try again.',
   'undo-nothing': () => 'There is nothing to undo.',
   'undone-already': () => 'That was undone already.',
+  'none-powered': () => 'No unit has power on, by what is recorded.',
+  'several-powered': ({ codes }) =>
+    `Several units have power on: ${codes}. Go to the one that you unplugged, and say it there.`,
   'changed-since': () => 'Something was done to it since, so it stays. Undo the later step first.',
 
   'line-unreadable': ({ problem }) => benchProblemText(problem),

@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { createContext, use, useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { onHelpAsked } from './openHelp';
 import type { LineHelp, Shortcut } from './shortcut';
 
 interface Help {
@@ -31,6 +32,7 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
   }));
   const router = useRouter();
 
+  useEffect(() => onHelpAsked(() => setHelp([...sets.current])), []);
   useEffect(() => {
     function onKey(event: KeyboardEvent) {
       const target = event.target as HTMLElement;

@@ -1,3 +1,4 @@
+import { readEveryLine } from '../../everyLine';
 import { parseQuantity } from '../../quantity';
 import { isReference } from '../references';
 import { readSoak } from '../readSoak';
@@ -21,9 +22,6 @@ const DELETE_WORDS = ['delete', 'strike', 'remove'];
 const LEAD_IN =
   /^(?:(\?|#|!)|(note|remark|nb|notiz|remarque)\b(?:\s+(?:that|dass|que)\b)?\s*:?|(question|ask|frage)\b\s*:?|(claim)\b\s*:?)\s*(.*)$/i;
 
-const POWER_OFF =
-  /^(?:unplugged|unplug(?: it)?|plug(?:ged)? out|power(?:ed)? (?:is )?(?:off|away)|mains off|switched off|off the mains|ausgesteckt|stecker gezogen|débranché)$/i;
-
 const POWER_ON =
   /^(?:plugged in|plug in|power(?:ed)? (?:is )?(?:on|applied)|mains on|switched on|eingesteckt|branché)$/i;
 
@@ -38,7 +36,7 @@ export function readWhole(line: string, context: BenchContext): Outcome | undefi
     const sign = lead[1] ?? (lead[2] ? '#' : lead[3] ? '?' : '!');
     return one(readNote(sign, lead[5] ?? '', context));
   }
-  if (POWER_OFF.test(line)) return { records: [{ kind: 'power', applied: false }] };
+  if (readEveryLine(line)?.kind === 'unplugged') return { records: [{ kind: 'power', applied: false }] };
   if (POWER_ON.test(line)) return { records: [{ kind: 'power', applied: true }] };
   if (METER_CHECKED.test(line)) return { records: [{ kind: 'meter-check' }] };
   const tool = readTool(line, context);

@@ -130,3 +130,20 @@ test('a long list is stopped in between, and what was not read is named', async 
   expect(sent()).toEqual(['q2 nmos']);
   expect(screen.getByRole('alert').textContent).toContain('r1 10k not read: you stopped');
 });
+
+test.each([
+  ['find nmos >=600V', '/stock?find=nmos%20%3E%3D600V'],
+  ['go to K4K-4J5', '/donors/K4K-4J5'],
+])('“%s” leads to %s and records nothing', async (text, href) => {
+  const { user, router, field } = line();
+  await user.type(field, `${text}{Enter}`);
+  await waitFor(() => expect(router.push).toHaveBeenCalledWith(href));
+  expect(recordLineAction).not.toHaveBeenCalled();
+});
+
+test('help shows the examples and records nothing', async () => {
+  const { user, field } = line();
+  await user.type(field, 'help{Enter}');
+  expect(await screen.findByRole('dialog', { name: 'Keys of this screen' })).toBeTruthy();
+  expect(recordLineAction).not.toHaveBeenCalled();
+});

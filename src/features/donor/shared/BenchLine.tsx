@@ -1,15 +1,19 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type * as Benchline from '../../../core/benchline';
 import type { BenchContext } from '../../../core/benchline';
+import { everyLineText, readEveryLine } from '../../../core/everyLine';
 import type { StationName } from '../../../core/station';
 import { outcomeText, UNANSWERED, useCommand } from '../../../ui/command/useCommand';
 import { ProgressLine } from '../../../ui/feedback/ProgressLine';
 import { CommandLine, type CommandPreview } from '../../../ui/frame/CommandLine';
+import { HelpButton } from '../../../ui/frame/HelpButton';
+import { openHelp } from '../../../ui/frame/openHelp';
+import { routes } from '../../../routes';
 import { recordLineAction, typeNamesAction, undoLatestAction } from './actions';
 
-const UNDO = 'undo';
 /** Milliseconds that a page is left to itself before the reader is fetched. */
 const READER_AFTER_MS = 400;
 
@@ -24,6 +28,7 @@ type Reader = typeof Benchline;
 /** The line at the foot of a donor's screen: a person types what they see and it becomes a record. */
 export function BenchLine({ code, station, context }: { code: string; station: StationName; context: BenchContext }) {
   const { run } = useCommand();
+  const router = useRouter();
   const [progress, setProgress] = useState<{ done: number; total: number }>();
   const [refused, setRefused] = useState<readonly Refused[]>([]);
   const stopped = useRef(false);
@@ -50,7 +55,8 @@ export function BenchLine({ code, station, context }: { code: string; station: S
   }
 
   function preview(text: string): CommandPreview | undefined {
-    if (text.trim().toLowerCase() === UNDO) return { ok: true, message: 'undo the last step', ghost: '' };
+    const every = readEveryLine(text);
+    if (every) return { ok: true, message: everyLineText(every), ghost: '' };
     if (!reader) return undefined;
     const understood = reader.understand(text, known);
     const ghost = reader.complete(text, known);
@@ -70,7 +76,12 @@ export function BenchLine({ code, station, context }: { code: string; station: S
   }
 
   async function enter(text: string) {
-    const isUndo = text.trim().toLowerCase() === UNDO;
+    const every = readEveryLine(text);
+    if (every?.kind === 'help') openHelp();
+    if (every?.kind === 'code') router.push(routes.coded(every));
+    if (every?.kind === 'find') router.push(routes.stock({ find: every.filter }));
+    if (every && every.kind !== 'undo' && every.kind !== 'unplugged') return undefined;
+    const isUndo = every?.kind === 'undo';
     const outcome = await run(() => (isUndo ? undoLatestAction(code) : recordLineAction({ code, station }, text)), {
       refusal: 'shown',
     });
@@ -131,11 +142,7 @@ export function BenchLine({ code, station, context }: { code: string; station: S
         onPasteLines={(lines) => void pasteLines(lines)}
         idle={
           <>
-            type what you see,{' '}
-            <a href="/guide#bench-line" className="underline decoration-dotted">
-              words
-            </a>
-            , <kbd>?</kbd> keys
+            type what you see; <HelpButton>examples and keys</HelpButton>
           </>
         }
       />

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { GRAMMAR } from '../../../core/benchline';
+import { EVERY_LINE_EXAMPLES } from '../../../core/everyLine';
 import type { StationName } from '../../../core/station';
 import { PageFrame } from '../../../ui/frame/Page';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
@@ -9,6 +10,8 @@ import type { DonorFrame } from './view.server';
 import { BenchLine } from './BenchLine';
 import { PowerNotice, UnplugFirst } from './PowerNotice';
 import { HoldNext } from '../../../ui/judgement/Next';
+
+const LINES = [...GRAMMAR, ...EVERY_LINE_EXAMPLES];
 
 /** Stations where hands and leads go to the unit: nothing is next there while power is on. */
 const HANDS_ON: ReadonlySet<StationName> = new Set(['open', 'trace', 'identify', 'test', 'harvest']);
@@ -39,10 +42,7 @@ export function DonorPage({
       ) : (
         children
       )}
-      <Shortcuts
-        keys={[...keys, { key: '/', label: 'type into the bench line', focus: 'bench-line' }]}
-        lines={GRAMMAR}
-      />
+      <Shortcuts keys={[...keys, { key: '/', label: 'type into the bench line', focus: 'bench-line' }]} lines={LINES} />
     </PageFrame>
   );
 }

@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { appContext } from '../../../db/appContext';
 import { recordLine } from './recordLine';
-import { addNote, finishStation, goOn, moveIssue, notePower } from './commands';
+import { addNote, finishStation, goOn, moveIssue, notePower, unplugThePowered } from './commands';
 import { undoStep, undoLatest } from '../../../services/command';
 import { listTypeNames } from '../../../db/repositories/types';
 import { submit } from '../../../ui/form/fieldSchemas';
@@ -48,4 +48,8 @@ export async function undoLatestAction(code: string): Promise<FormOutcome> {
 
 export async function notePowerAction(code: string, applied: boolean): Promise<FormOutcome> {
   return notePower(appContext(), { code: key.parse(code), applied: z.boolean().parse(applied) });
+}
+
+export async function unplugAction(): Promise<FormOutcome> {
+  return unplugThePowered(appContext());
 }

@@ -3,7 +3,8 @@ import type { IssueStatus } from '../../../core/benchline';
 import type { AppContext } from '../../../db/context';
 import { donorOverview } from '../../../db/repositories/donors';
 import { moveNote, noteById } from '../../../db/repositories/notes';
-import { refuse, run, type Outcome } from '../../../services/command';
+import { poweredDonors } from '../../../db/repositories/power';
+import { refusal, refuse, refused, run, type Outcome } from '../../../services/command';
 import { notDeadMessage } from '../../../services/dossier';
 import { record } from './writeRecord';
 
@@ -61,4 +62,12 @@ export function goOn(app: AppContext, of: { code: string; station: StationName }
 /** Notes that power was put to a unit, or taken away: what was read before says nothing any more. */
 export function notePower(app: AppContext, of: { code: string; applied: boolean }): Promise<Outcome> {
   return record(app, { code: of.code, station: 'make-safe' }, [{ kind: 'power', applied: of.applied }]);
+}
+
+/** Says that the unit with power on is unplugged; when several have it, which one must be said. */
+export async function unplugThePowered(app: AppContext): Promise<Outcome> {
+  const [code, ...others] = await poweredDonors(app.db.read);
+  if (code === undefined) return refused(refusal('none-powered', {}));
+  if (others.length > 0) return refused(refusal('several-powered', { codes: [code, ...others].join(', ') }));
+  return notePower(app, { code, applied: false });
 }

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { mount } from '../../../ui/testing/mount';
 import { stockCommandAction } from '../lot/actions';
 import { latestStepAction } from './actions';
@@ -15,8 +15,9 @@ beforeEach(() => {
 });
 
 const undo = jest.fn();
+const unplug = jest.fn();
 const line = () => {
-  const mounted = mount(<FindLine />, { undo });
+  const mounted = mount(<FindLine unplug={unplug} />, { undo });
   return { ...mounted, field: screen.getByLabelText<HTMLInputElement>('Find line') };
 };
 const says = () => document.getElementById('find-line-says')?.textContent?.replaceAll('\u00a0', ' ');
@@ -69,4 +70,29 @@ test('/ puts the hands on the line', async () => {
   const { user, field } = line();
   await user.keyboard('/');
   expect(document.activeElement).toBe(field);
+});
+
+test('help opens the examples, and one that is pressed is typed into the line', async () => {
+  const { user, field } = line();
+  await user.type(field, 'help{Enter}');
+  const dialog = within(await screen.findByRole('dialog'));
+  await user.click(dialog.getByRole('button', { name: 'find nmos >=600V' }));
+  await waitFor(() => expect(field.value).toBe('find nmos >=600V'));
+});
+
+test('the examples open by a finger too', async () => {
+  const { user } = line();
+  await user.click(screen.getByRole('button', { name: /examples and keys/ }));
+  expect(await screen.findByRole('dialog', { name: 'Keys of this screen' })).toBeTruthy();
+});
+
+test('unplugged is said of the unit that has power on; when none or several have, that is told', async () => {
+  unplug.mockResolvedValueOnce({ ok: false, problems: [{ message: 'Several units have power on: A, B.' }] });
+  const { user, field } = line();
+  await user.type(field, 'unplugged{Enter}');
+  expect(await screen.findByText('Several units have power on: A, B.')).toBeTruthy();
+  unplug.mockResolvedValueOnce({ ok: true, message: 'power is taken away' });
+  await user.type(field, '{Enter}');
+  await waitFor(() => expect(field.value).toBe(''));
+  expect(unplug).toHaveBeenCalledTimes(2);
 });

@@ -1,6 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import { EVERY_LINE_EXAMPLES, everyLineText, readEveryLine } from '../../../core/everyLine';
 import { readCode } from '../../../core/ident';
 import {
   filterProblemText,
@@ -12,25 +13,35 @@ import {
 } from '../../../core/stock';
 import { useTakeBack } from '../../../ui/feedback/Notices';
 import { CommandLine, type CommandPreview } from '../../../ui/frame/CommandLine';
+import { HelpButton } from '../../../ui/frame/HelpButton';
+import { openHelp } from '../../../ui/frame/openHelp';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
+import type { FormOutcome } from '../../../ui/form/outcome';
 import { outcomeText, useCommand } from '../../../ui/command/useCommand';
 import { stockCommandAction } from '../lot/actions';
 import { latestStepAction } from './actions';
 import { routes } from '../../../routes';
 
+const LINES = [...EVERY_LINE_EXAMPLES, ...STOCK_COMMANDS];
 const KEYS = [{ key: '/', label: 'find a part or jump to a code', focus: 'find-line' }];
 
-const isUndo = (text: string) => text.trim().toLowerCase() === 'undo';
-
-/** The line at the foot of screens that belong to no donor: a code off a label jumps, anything else is asked of stock. */
-export function FindLine() {
+/**
+ * The line at the foot of screens that belong to no donor: a code off a label jumps, anything else is asked of stock.
+ * @param unplug says that the unit with power on is unplugged
+ */
+export function FindLine({ unplug }: { unplug: () => Promise<FormOutcome> }) {
   const router = useRouter();
   const takeBack = useTakeBack();
   const { run } = useCommand();
-  const bare = (text: string) => text.trim().replace(/^find\s+/i, '');
+  const bare = (text: string) => {
+    const every = readEveryLine(text);
+    return every?.kind === 'find' ? every.filter : text.trim();
+  };
 
   function preview(text: string): CommandPreview {
-    if (isUndo(text)) return { ok: true, message: 'undo the last change of stock', ghost: '' };
+    const every = readEveryLine(text);
+    if (every?.kind === 'undo') return { ok: true, message: 'undo the last change of stock', ghost: '' };
+    if (every && every.kind !== 'find') return { ok: true, message: everyLineText(every), ghost: '' };
     const command = readStockCommand(text);
     if (command)
       return 'why' in command
@@ -51,7 +62,16 @@ export function FindLine() {
   }
 
   async function enter(text: string) {
-    if (isUndo(text)) {
+    const every = readEveryLine(text);
+    if (every?.kind === 'help') {
+      openHelp();
+      return undefined;
+    }
+    if (every?.kind === 'unplugged') {
+      const outcome = await run(unplug, { refusal: 'shown' });
+      return outcome.ok ? undefined : outcomeText(outcome);
+    }
+    if (every?.kind === 'undo') {
       const step = await latestStepAction();
       if (step === undefined) return 'There is nothing to undo.';
       takeBack(step);
@@ -74,11 +94,11 @@ export function FindLine() {
         onEnter={enter}
         idle={
           <>
-            find, move, take, or type a code: <kbd>?</kbd> for words
+            find, move, take, or type a code; <HelpButton>examples and keys</HelpButton>
           </>
         }
       />
-      <Shortcuts keys={KEYS} lines={STOCK_COMMANDS} />
+      <Shortcuts keys={KEYS} lines={LINES} />
     </>
   );
 }

@@ -1,0 +1,44 @@
+import { makeCode } from '../ident';
+import { EVERY_LINE_EXAMPLES, everyLineText, readEveryLine } from '.';
+
+const DONOR = makeCode('donor', [0.1, 0.2, 0.3, 0.4, 0.5]);
+const LOT = makeCode('lot', [0.5, 0.2, 0.3, 0.4, 0.1]);
+
+test.each`
+  line                               | read
+  ${'help'}                          | ${{ kind: 'help' }}
+  ${'?'}                             | ${{ kind: 'help' }}
+  ${'What can I type?'}              | ${{ kind: 'help' }}
+  ${'undo'}                          | ${{ kind: 'undo' }}
+  ${'undo that.'}                    | ${{ kind: 'undo' }}
+  ${'unplugged'}                     | ${{ kind: 'unplugged' }}
+  ${"it's unplugged now"}            | ${{ kind: 'unplugged' }}
+  ${'Stecker gezogen'}               | ${{ kind: 'unplugged' }}
+  ${DONOR}                           | ${{ kind: 'code', owner: 'donor', code: DONOR }}
+  ${LOT.toLowerCase()}               | ${{ kind: 'code', owner: 'lot', code: LOT }}
+  ${`go to ${LOT.replace('-', '')}`} | ${{ kind: 'code', owner: 'lot', code: LOT }}
+  ${'find nmos >=600V'}              | ${{ kind: 'find', filter: 'nmos >=600V' }}
+  ${'stock cap 1000u 25V'}           | ${{ kind: 'find', filter: 'cap 1000u 25V' }}
+`('“$line” on any page', ({ line, read }) => {
+  expect(readEveryLine(line as string)).toEqual(read);
+});
+
+test.each([
+  '',
+  'q1 nmos',
+  'power on',
+  '? what is under the glue',
+  'helpless',
+  'undo c3 82u',
+  LOT.replace('-', ''),
+  'unplugged it and read c3',
+])('“%s” is left to the line of the page', (line) => {
+  expect(readEveryLine(line)).toBeUndefined();
+});
+
+test('every example is understood, and says what it will do', () => {
+  for (const { line } of EVERY_LINE_EXAMPLES) {
+    const read = readEveryLine(line);
+    expect(read && everyLineText(read)).toMatch(/\w/);
+  }
+});
