@@ -1,6 +1,7 @@
 export { complete } from './complete';
 export { describeRecord } from './describeRecord';
 export { GRAMMAR, type GrammarLine } from './grammar';
+export { countSlips, offeredWords, ownWordProblem, type OwnWord, type Slip } from './ownWords';
 export { partFromFields, type PartFields } from './partFromFields';
 export { benchProblemText } from './problemText';
 export {

@@ -186,6 +186,8 @@ export interface BenchContext {
   readonly stores: readonly string[];
   /** Numbers of the types that the shop knows, upper case, sorted. */
   readonly types?: readonly string[] | undefined;
+  /** Words that the shop has for what the line knows. */
+  readonly ownWords?: readonly { readonly word: string; readonly means: string }[] | undefined;
 }
 
 /** The pairs of pins that a record states: each joined to the next; kept apart, every two of them. */

@@ -1,9 +1,13 @@
 import { eq } from 'drizzle-orm';
 import { FACTORS, USUAL_WEIGHTS, type Weights } from '../../core/advice';
+import { countSlips, type Correction, type OwnWord, type Slip } from '../../core/benchline';
 import type { MeterAccuracies } from '../../core/measure';
 import { TOUCH_LIMIT_CHOICES, TOUCH_LIMIT_DC } from '../../core/safety';
+import type { AppContext } from '../context';
 import type { Queryable } from '../client';
 import { settings } from '../schema';
+
+const SLIPS = 'slips';
 
 /** A meter of the shop, with what its sheet says of its accuracy. */
 export interface ShopMeter {
@@ -19,6 +23,8 @@ export interface ShopSettings {
   /** Host and port of the meter, `host:port`; empty for none. */
   readonly meterAddress: string;
   readonly meters: readonly ShopMeter[];
+  /** Words that the shop has for what the bench line knows. */
+  readonly ownWords: readonly OwnWord[];
 }
 
 /** The settings, each as shipped where nobody changed it or where what is stored makes no sense. */
@@ -37,6 +43,7 @@ export async function readSettings(db: Queryable): Promise<ShopSettings> {
     ) as Weights,
     meterAddress: typeof address === 'string' ? address : (process.env.ZORVEK_METER ?? ''),
     meters: metersFrom(stored.get('meters')),
+    ownWords: ownWordsFrom(stored.get('ownWords')),
   };
 }
 
@@ -49,6 +56,35 @@ function metersFrom(stored: unknown): ShopMeter[] {
       typeof (entry as ShopMeter).name === 'string' &&
       typeof (entry as ShopMeter).accuracies === 'object',
   );
+}
+
+const text = (value: unknown, name: string): string | undefined => {
+  const found = typeof value === 'object' && value !== null ? (value as Record<string, unknown>)[name] : undefined;
+  return typeof found === 'string' ? found : undefined;
+};
+
+function ownWordsFrom(stored: unknown): OwnWord[] {
+  if (!Array.isArray(stored)) return [];
+  return stored.flatMap((entry) => {
+    const [word, means] = [text(entry, 'word'), text(entry, 'means')];
+    return word !== undefined && means !== undefined ? [{ word, means }] : [];
+  });
+}
+
+/** Slips of the line that were mended, as often as they were made. They are no step that could be undone. */
+export async function readSlips(db: Queryable): Promise<Slip[]> {
+  const stored = await readSetting(db, SLIPS);
+  if (!Array.isArray(stored)) return [];
+  return stored.flatMap((entry: unknown) => {
+    const [typed, read] = [text(entry, 'typed'), text(entry, 'read')];
+    const count = Number((entry as { count?: unknown } | null)?.count);
+    return typed !== undefined && read !== undefined && count > 0 ? [{ typed, read, count }] : [];
+  });
+}
+
+/** Counts the slips of one more line. */
+export function keepSlips(app: AppContext, corrected: readonly Correction[]): Promise<unknown> {
+  return app.db.write(async (tx) => writeSetting(tx, SLIPS, countSlips(await readSlips(tx), corrected)));
 }
 
 /** What is stored of one setting; undefined when it is as shipped. */

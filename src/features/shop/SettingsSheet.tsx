@@ -8,7 +8,8 @@ import { Judgement } from '../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../ui/judgement/parts';
 import { askMeterAction, keepSettingsAction } from './actions';
 import { useHydrated } from '../../ui/form/useHydrated';
-import type { MetersView } from './view.server';
+import type { MetersView, WordsView } from './view.server';
+import { WordList } from './WordList';
 import { MeterList } from './MeterList';
 import { useSerialMeter } from './MeterRoot';
 
@@ -20,10 +21,12 @@ export function SettingsSheet({
   touchLimit,
   meterAddress,
   meters,
+  words,
 }: {
   touchLimit: number;
   meterAddress: string;
   meters: MetersView;
+  words: WordsView;
 }) {
   const serial = useSerialMeter();
   const hydrated = useHydrated();
@@ -104,6 +107,7 @@ export function SettingsSheet({
         )}
       </section>
       <MeterList view={meters} />
+      <WordList view={words} />
     </Halves>
   );
 }

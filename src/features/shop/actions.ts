@@ -4,8 +4,8 @@ import { z } from 'zod';
 import { appContext } from '../../db/appContext';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
-import { meterForm, settingsForm } from './schema';
-import { askMeter, removeMeter, keepMeter, keepSettings } from './commands';
+import { meterForm, ownWordForm, settingsForm } from './schema';
+import { askMeter, keepMeter, keepOwnWord, keepSettings, removeMeter, removeOwnWord } from './commands';
 
 export async function keepSettingsAction(data: FormData): Promise<FormOutcome> {
   const form = readForm(settingsForm, data);
@@ -23,4 +23,18 @@ export async function keepMeterAction(data: FormData): Promise<FormOutcome> {
 
 export async function removeMeterAction(name: string): Promise<FormOutcome> {
   return removeMeter(appContext(), z.string().min(1).max(60).parse(name));
+}
+
+export async function keepOwnWordAction(data: FormData): Promise<FormOutcome> {
+  const form = readForm(ownWordForm, data);
+  return form.ok ? keepOwnWord(appContext(), form.values) : form;
+}
+
+/** Keeps a word that was offered. */
+export async function keepOfferedAction(own: z.input<typeof ownWordForm>): Promise<FormOutcome> {
+  return keepOwnWord(appContext(), ownWordForm.parse(own));
+}
+
+export async function removeOwnWordAction(word: string): Promise<FormOutcome> {
+  return removeOwnWord(appContext(), z.string().min(1).max(60).parse(word));
 }

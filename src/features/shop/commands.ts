@@ -4,7 +4,7 @@ import { changeSettings } from '../../db/repositories/changeSettings';
 import { readSettings } from '../../db/repositories/settings';
 import { closeMeters, meterAt } from '../../server/meter';
 import { refusal, refused, run, type Outcome } from '../../services/command';
-import type { MeterForm, SettingsForm } from './schema';
+import type { MeterForm, OwnWordForm, SettingsForm } from './schema';
 
 /** Keeps what holds for the whole shop. */
 export async function keepSettings(app: AppContext, form: SettingsForm): Promise<Outcome> {
@@ -31,6 +31,24 @@ export function removeMeter(app: AppContext, name: string): Promise<Outcome> {
     const { meters } = await readSettings(edit.tx);
     await changeSettings(edit, { meters: meters.filter((meter) => meter.name !== name) });
     return `${name} is off the list; its measurements count as a usual meter’s.`;
+  });
+}
+
+/** Keeps a word that the shop has for what the bench line knows; one that was kept before is replaced. */
+export function keepOwnWord(app: AppContext, own: OwnWordForm): Promise<Outcome> {
+  return run(app, { scope: 'settings' }, async (edit) => {
+    const { ownWords } = await readSettings(edit.tx);
+    await changeSettings(edit, { ownWords: [...ownWords.filter(({ word }) => word !== own.word), own] });
+    return `“${own.word}” is read as ${own.means} from now on.`;
+  });
+}
+
+/** Deletes a word of the shop. */
+export function removeOwnWord(app: AppContext, gone: string): Promise<Outcome> {
+  return run(app, { scope: 'settings' }, async (edit) => {
+    const { ownWords } = await readSettings(edit.tx);
+    await changeSettings(edit, { ownWords: ownWords.filter(({ word }) => word !== gone) });
+    return `“${gone}” is no word of the shop any more.`;
   });
 }
 

@@ -1,15 +1,15 @@
 import 'server-only';
 import { appContext } from '../../db/appContext';
 import { meterName } from './commands';
-import { metersView, settingsView } from './view.server';
+import { metersView, settingsView, wordsView } from './view.server';
 
 // What the pages ask of this area, on the context of this server.
 
-/** The settings, and the shop's meters. */
+/** The settings, the shop's meters and its words. */
 export async function loadSettings() {
   const app = appContext();
-  const [settings, meters] = await Promise.all([settingsView(app), metersView(app)]);
-  return { settings, meters };
+  const [settings, meters, words] = await Promise.all([settingsView(app), metersView(app), wordsView(app)]);
+  return { settings, meters, words };
 }
 
 /** What the meter is called on a page; empty for none. */

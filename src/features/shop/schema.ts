@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ownWordProblem } from '../../core/benchline';
 import type { AccuracyName, MeterAccuracies } from '../../core/measure';
 import { METER_QUANTITY_NAMES } from '../../core/meter';
 import { DEFAULT_ACCURACY, parseAccuracy } from '../../core/uncertainty';
@@ -51,3 +52,11 @@ export const meterForm = z
     return { name, accuracies };
   });
 export type MeterForm = z.output<typeof meterForm>;
+
+export const ownWordForm = z
+  .object({ word: freeText(30).transform((word) => word.toLowerCase()), means: freeText(60) })
+  .superRefine((own, context) => {
+    const problem = ownWordProblem(own);
+    if (problem) context.addIssue({ code: 'custom', path: [problem.field], message: problem.message });
+  });
+export type OwnWordForm = z.output<typeof ownWordForm>;

@@ -46,6 +46,7 @@ test('settings are as shipped until they are changed, and what makes no sense co
     touchLimit: 60,
     meterAddress: '',
     meters: [],
+    ownWords: [],
     weights: { symptom: 3, hazard: 2, yield: 4, needs: 2, effort: 1 },
   });
 });

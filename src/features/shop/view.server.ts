@@ -1,6 +1,7 @@
 import 'server-only';
 import type { AppContext } from '../../db/context';
-import { readSettings, type ShopSettings } from '../../db/repositories/settings';
+import { offeredWords, type OwnWord, type Slip } from '../../core/benchline';
+import { readSettings, readSlips, type ShopSettings } from '../../db/repositories/settings';
 import { DEFAULT_ACCURACY, accuracyText } from '../../core/uncertainty';
 import type { AccuracyName } from '../../core/measure';
 import { ACCURACY_NAMES } from './schema';
@@ -44,4 +45,15 @@ export async function metersView(app: AppContext): Promise<MetersView> {
       }).join(', '),
     })),
   };
+}
+
+/** Words of the shop, and slips made so often that they are offered as such. */
+export async function wordsView({ db }: AppContext): Promise<WordsView> {
+  const [{ ownWords }, slips] = await Promise.all([readSettings(db.read), readSlips(db.read)]);
+  return { ownWords, offered: offeredWords(slips, ownWords) };
+}
+
+export interface WordsView {
+  readonly ownWords: readonly OwnWord[];
+  readonly offered: readonly Slip[];
 }

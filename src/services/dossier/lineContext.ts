@@ -10,10 +10,11 @@ const COMPARED: readonly RatingName[] = ['resistance', 'capacitance', 'inductanc
 
 /** What a bench line may refer to on a donor; with the numbers of all known types when asked. */
 export async function lineContext(dossier: Dossier, of: { readonly types?: boolean } = {}): Promise<BenchContext> {
-  const [parts, stores, facts, types] = await Promise.all([
+  const [parts, stores, facts, { ownWords }, types] = await Promise.all([
     dossier.parts(),
     dossier.stores(),
     dossier.boardFacts(),
+    dossier.settings(),
     of.types ? listTypeNames(dossier.db) : undefined,
   ]);
   const joined = new Map<string, string[]>();
@@ -25,6 +26,7 @@ export async function lineContext(dossier: Dossier, of: { readonly types?: boole
     parts: parts.map((record) => contextPart(record, joined.get(record.part.ref))),
     stores: stores.map(({ store }) => store.name),
     ...(types ? { types } : {}),
+    ...(ownWords.length > 0 ? { ownWords } : {}),
   };
 }
 

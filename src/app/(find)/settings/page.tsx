@@ -6,12 +6,12 @@ export const metadata = { title: 'Settings' };
 export const dynamic = 'force-dynamic';
 
 export default async function SettingsPage() {
-  const { settings, meters } = await loadSettings();
+  const { settings, meters, words } = await loadSettings();
   const { touchLimit, meterAddress } = settings;
   return (
     <>
       <PageHead title="Settings" subtitle="What holds for the whole shop" />
-      <SettingsSheet touchLimit={touchLimit} meterAddress={meterAddress} meters={meters} />
+      <SettingsSheet touchLimit={touchLimit} meterAddress={meterAddress} meters={meters} words={words} />
     </>
   );
 }

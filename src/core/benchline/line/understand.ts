@@ -1,6 +1,7 @@
 import { describeRecord } from '../describeRecord';
 import { decodingsAs } from '../part/kindOf';
 import type { BenchContext, BenchRecord, ContextPart, Understanding } from '../record';
+import { inTheirWords } from '../ownWords';
 import { written } from '../spoken';
 import { tokensOf } from '../tokens';
 import { type Outcome, CLEARLY } from './outcome';
@@ -64,7 +65,9 @@ function remarkOf(
 function readStatements(line: string, context: BenchContext): Outcome[] {
   const outcomes: Outcome[] = [];
   let known = context;
-  for (const tokens of statementsOf(line).flatMap(({ text, offset }) => partByPart(written(tokensOf(text, offset))))) {
+  for (const tokens of statementsOf(line).flatMap(({ text, offset }) =>
+    partByPart(written(inTheirWords(tokensOf(text, offset), context.ownWords))),
+  )) {
     const outcome = readStatement(tokens, known);
     outcomes.push(outcome);
     if ('records' in outcome) known = { ...known, parts: [...known.parts, ...logged(outcome.records, known)] };

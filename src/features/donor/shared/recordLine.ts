@@ -2,6 +2,7 @@ import { understand } from '../../../core/benchline';
 import type { StationName } from '../../../core/station';
 import type { AppContext } from '../../../db/context';
 import { findDonor } from '../../../db/repositories/donors';
+import { keepSlips } from '../../../db/repositories/settings';
 import { refusal, refused, type Outcome } from '../../../services/command';
 import { lineContext, openDossier } from '../../../services/dossier';
 import { record } from './writeRecord';
@@ -18,5 +19,7 @@ export async function recordLine(
     await lineContext(openDossier(app.db.read, donor, app.now()), { types: true }),
   );
   if (!understood.ok) return refused(refusal('line-unreadable', { problem: understood.problem }));
-  return record(app, of, understood.records);
+  const outcome = await record(app, of, understood.records);
+  if (outcome.ok && understood.corrected.length > 0) await keepSlips(app, understood.corrected);
+  return outcome;
 }
