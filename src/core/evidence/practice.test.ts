@@ -18,7 +18,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   magnetics: 7,
   marking: 11,
   measure: 45,
-  nameplate: 3,
+  nameplate: 4,
   opening: 3,
   photo: 1,
   safety: 28,

@@ -68,3 +68,20 @@ test.each`
 `('$message', ({ reading, message }) => {
   expect(describeDate({ pattern: 'YYWW', confidence: 1, ...reading })).toBe(message);
 });
+
+test.each`
+  listed             | code           | place      | reads
+  ${'wk12 2019'}     | ${'wk12 2019'} | ${''}      | ${'week 12 of 2019'}
+  ${'week 3, 2021'}  | ${'week 3'}    | ${''}      | ${undefined}
+  ${'2019-W12 lid'}  | ${'2019-W12'}  | ${'lid'}   | ${'week 12 of 2019'}
+  ${'03/2019 label'} | ${'03/2019'}   | ${'label'} | ${'month 3 of 2019'}
+  ${'Mar 2019 C3'}   | ${'Mar 2019'}  | ${'C3'}    | ${'month 3 of 2019'}
+  ${'wk60 2019'}     | ${'wk60 2019'} | ${''}      | ${undefined}
+  ${'wk12 2031'}     | ${'wk12 2031'} | ${''}      | ${undefined}
+  ${'2314 lid'}      | ${'2314'}      | ${'lid'}   | ${'week 14 of 2023'}
+`('“$listed” is $reads', ({ listed, code, place, reads }) => {
+  const [first] = listDateCodes(listed as string);
+  expect(first).toEqual({ code, place });
+  const [best] = readDateCode(code as string, { year: 2026, week: 48 });
+  expect(best && describeDate(best)).toBe(reads);
+});

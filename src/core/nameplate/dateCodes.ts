@@ -4,7 +4,7 @@ export interface DateReading {
   readonly year: number;
   readonly week?: number;
   readonly month?: number;
-  readonly pattern: 'YYWW' | 'YWW' | 'IEC 60062';
+  readonly pattern: 'YYWW' | 'YWW' | 'IEC 60062' | 'written';
   /** 0 to 1; four digits are part numbers too, three leave the decade open. */
   readonly confidence: number;
 }
@@ -27,6 +27,53 @@ const MONTHS = '123456789OND';
 /** Switch-mode supplies for the home begin about here; an older reading is a part number. */
 const OLDEST = practice(1975);
 
+const MONTH_NAMES = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
+/** Dates as they are written out: `wk12 2019`, `2019-W12`, `03/2019`, `Mar 2019`. */
+const WRITTEN: readonly {
+  readonly pattern: string;
+  readonly read: (match: readonly string[]) => Pick<DateReading, 'year' | 'week' | 'month'>;
+}[] = [
+  {
+    pattern: String.raw`(?:wk|week|kw|w)\.?\s*(\d{1,2})[\s/.,-]*(?:of\s*)?((?:19|20)\d\d)`,
+    read: ([, week, year]) => ({ year: Number(year), week: Number(week) }),
+  },
+  {
+    pattern: String.raw`(?:wk|week|kw)\.?\s*(\d{1,2})\s*/\s*(\d\d)(?!\d)`,
+    read: ([, week, year]) => ({ year: 2000 + Number(year), week: Number(week) }),
+  },
+  {
+    pattern: String.raw`((?:19|20)\d\d)(?:-?w|[\s/.,-]*(?:wk|week))\.?\s?(\d{1,2})`,
+    read: ([, year, week]) => ({ year: Number(year), week: Number(week) }),
+  },
+  {
+    pattern: String.raw`(${MONTH_NAMES.join('|')})[a-z]*\.?\s*((?:19|20)\d\d)`,
+    read: ([, month, year]) => ({ year: Number(year), month: MONTH_NAMES.indexOf((month ?? '').toLowerCase()) + 1 }),
+  },
+  {
+    pattern: String.raw`(0?[1-9]|1[0-2])[/.]((?:19|20)\d\d)`,
+    read: ([, month, year]) => ({ year: Number(year), month: Number(month) }),
+  },
+  {
+    pattern: String.raw`((?:19|20)\d\d)[-/.](0[1-9]|1[0-2])`,
+    read: ([, year, month]) => ({ year: Number(year), month: Number(month) }),
+  },
+];
+/** A date that is written out, anywhere in a text; behind a number, and before a unit, it is an amount. */
+export const WRITTEN_DATE = new RegExp(
+  String.raw`(?<![\d.,]\s?)\b(?:${WRITTEN.map(({ pattern }) => pattern).join('|')})(?![\d/.]|\s?[VAW]\b)`,
+  'gi',
+);
+const WRITTEN_CONFIDENCE = practice(0.95);
+
+/** A date that is written out, when the text is one. */
+function readWritten(text: string): DateReading | undefined {
+  for (const { pattern, read } of WRITTEN) {
+    const match = new RegExp(`^${pattern}$`, 'i').exec(text);
+    if (match) return { ...read(match), pattern: 'written', confidence: WRITTEN_CONFIDENCE };
+  }
+  return undefined;
+}
+
 /**
  * The ways to read a date code, likeliest first: YYWW, YWW with either decade, and the two-character
  * code of IEC 60062. A date in the future or a week above 53 is none.
@@ -35,6 +82,11 @@ const OLDEST = practice(1975);
 export function readDateCode(code: string, today: { year: number; week: number }): DateReading[] {
   const clean = code.trim().toUpperCase();
   const past = (year: number, week: number) => year < today.year || (year === today.year && week <= today.week);
+  const written = readWritten(code.trim());
+  if (written) {
+    const week = written.week ?? Math.ceil((written.month ?? 1) * 4.3);
+    return week >= 1 && week <= 53 && written.year >= OLDEST && past(written.year, week) ? [written] : [];
+  }
   const readings: DateReading[] = [];
   const four = /^(\d\d)(\d\d)[A-Z]?$/.exec(clean);
   if (four) {
@@ -128,6 +180,8 @@ export function listDateCodes(text: string): { code: string; place: string }[] {
     .map((entry) => entry.trim())
     .filter((entry) => entry !== '')
     .map((entry) => {
+      const written = new RegExp(`^(?:${WRITTEN.map(({ pattern }) => pattern).join('|')})`, 'i').exec(entry)?.[0];
+      if (written) return { code: written, place: entry.slice(written.length).trim() };
       const [code = '', ...place] = entry.split(/\s+/);
       return { code, place: place.join(' ') };
     });

@@ -104,3 +104,24 @@ test.each([
 ])('%s', (text, expected) => {
   expect(inOneLine(parseNameplate(text))).toBe(expected);
 }); // prettier-ignore
+
+// As people find them printed; worked by eye.
+test.each`
+  text                                            | dates            | fuse         | unread
+  ${'INPUT 230V~ OUTPUT 12V 2A wk12 2019'}        | ${['wk12 2019']} | ${undefined} | ${undefined}
+  ${'OUTPUT 12V 2A MFG DATE: 03/2019'}            | ${['03/2019']}   | ${undefined} | ${undefined}
+  ${'OUTPUT 5V 1A Date Mar 2019'}                 | ${['Mar 2019']}  | ${undefined} | ${undefined}
+  ${'2019-W12 INPUT 230V~ OUTPUT 12V 2A'}         | ${['2019-W12']}  | ${undefined} | ${undefined}
+  ${'OUTPUT 12V 2A KW 12/19'}                     | ${['KW 12/19']}  | ${undefined} | ${undefined}
+  ${'OUTPUT 12V 2A DATE 2148'}                    | ${['2148']}      | ${undefined} | ${undefined}
+  ${'INPUT 230V~ FUSE T3.15AL250V OUTPUT 12V 2A'} | ${undefined}     | ${3.15}      | ${undefined}
+  ${'INPUT 230V~ T500mAL250V OUTPUT 12V 2A'}      | ${undefined}     | ${0.5}       | ${undefined}
+  ${'INPUT 230V~ F1.6A OUTPUT 12V 2A'}            | ${undefined}     | ${1.6}       | ${undefined}
+  ${'OUTPUT 2000 W 12V 160A'}                     | ${undefined}     | ${undefined} | ${undefined}
+  ${'1.5 kW 12/24V OUTPUT'}                       | ${undefined}     | ${undefined} | ${undefined}
+`('the label “$text” has the dates $dates and the fuse $fuse', ({ text, dates, fuse, unread }) => {
+  const plate = parseNameplate(text as string);
+  expect(plate.dateCodes).toEqual(dates);
+  expect(plate.fuse).toBe(fuse);
+  expect(plate.unread).toBe(unread);
+});

@@ -1,4 +1,5 @@
 import { amounts } from './amounts';
+import { WRITTEN_DATE } from './dateCodes';
 import type { EfficiencyLevel, Nameplate, SafetyClass, SharedLimit } from './plate';
 import { readInputs } from './readInputs';
 import { readOutputs } from './readOutputs';
@@ -20,6 +21,11 @@ const LEVEL = /(?:efficiency|level|eff\.?)\s*(?:level|mark)?\s*:?\s*\(?(VI|IV|V|
 const NUMERAL: Readonly<Record<string, EfficiencyLevel>> = { Ⅵ: 'VI', Ⅴ: 'V', Ⅳ: 'IV', VI: 'VI', V: 'V', IV: 'IV' };
 const DATE =
   /(?:\bdate(?:\s*code)?|\bd\/c|\bmfg\.?(?:\s*date)?|\bmfd|\bweek|\bwk|\byyww)\s*[:.]?\s*(\d{4}|\d{3})(?!\d|\s*[VAW])/gi;
+/** What stands before a date that is written out. */
+const DATE_WORDS = /\b(?:date(?:\s*code)?|d\/c|mfg\.?(?:\s*date)?|mfd)\s*[:.]?(?=\s{3,}|\s*$)/gi;
+/** The print of a fuse: speed, current, breaking capacity, voltage. Source: IEC 60127-1 (from memory). */
+const FUSE =
+  /(?:\bfuse\s*[:=]?\s*)?\b[FTM]{1,2}\s?(\d+(?:[.,]\d+)?\s?m?)A\s?[LHE]?(?:\s?\/?\s?\d+\s?V(?:AC|~)?)?(?![a-z0-9])/gi;
 /** What says how a unit protects against shock. IEC 61140 and IEC 60417 signs (from memory). */
 const CLASS_SIGNS: readonly { readonly pattern: RegExp; readonly is: SafetyClass }[] = [
   { pattern: /(?:protection\s*)?class\s*III\b/gi, is: 'III' },
@@ -54,7 +60,12 @@ export function parseNameplate(typed: string): Nameplate {
   const numeral = level && NUMERAL[(level[1] ?? level[2] ?? level[0]).toUpperCase()];
   const limitedPower = takeAll(LIMITED).length > 0;
   const safetyClass = CLASS_SIGNS.filter(({ pattern }) => takeAll(pattern).length > 0)[0]?.is;
-  const dateCodes = takeAll(DATE).map((match) => match[1] ?? '');
+  const fuse = takeAll(FUSE)[0];
+  const dateCodes = [
+    ...takeAll(WRITTEN_DATE).map(([date]) => date.trim()),
+    ...takeAll(DATE).map((match) => match[1] ?? ''),
+  ];
+  takeAll(DATE_WORDS);
   const sharedLimits = takeAll(SHARED).map((match): SharedLimit => ({
     volts: amounts((match[1] ?? '').replace(/[/&+]|and/gi, ' ')).map(({ values }) => values[0] ?? 0),
     power: watts(match[2]),
@@ -87,8 +98,14 @@ export function parseNameplate(typed: string): Nameplate {
     ...(safetyClass ? { safetyClass } : {}),
     ...(limitedPower ? { limitedPower: true as const } : {}),
     ...(dateCodes.length > 0 ? { dateCodes } : {}),
+    ...(fuse?.[1] ? { fuse: amperes(fuse[1]) } : {}),
     ...(unread === '' ? {} : { unread }),
   };
+}
+
+/** Amperes from digits with an optional milli. */
+function amperes(text: string): number {
+  return Number(text.replace(',', '.').replace(/\s*m?$/i, '')) / (/m$/i.test(text) ? 1000 : 1);
 }
 
 /** Watts from digits with an optional kilo. */

@@ -49,6 +49,8 @@ export interface Nameplate {
   readonly limitedPower?: true;
   /** Date codes that stand behind a word such as DATE or D/C. */
   readonly dateCodes?: readonly string[];
+  /** Amperes of the fuse that is printed. */
+  readonly fuse?: number;
   /** What no rule had a use for, in the order it stands. */
   readonly unread?: string;
 }

@@ -58,6 +58,7 @@ export function parseQuantity(text: string, unit: Unit): ParsedQuantity {
     body = body.slice(0, percent.index);
   }
   body = body.replace(/(?<=\d) (?=\d{3}(?:\D|$))/g, '').replace(/\s+/g, '');
+  body = asPrinted(body, unit);
   if (body === '') return fail('empty');
 
   if (unit === 'second' || unit === 'duration') {
@@ -84,6 +85,15 @@ export function parseQuantity(text: string, unit: Unit): ParsedQuantity {
     }
   }
   return fail(carriesOtherUnit(body, unit) ? 'other-unit' : 'not-a-number');
+}
+
+/** The print of a fuse: its speed, its current, its breaking capacity and voltage. Source: IEC 60127-1 (from memory). */
+const FUSE_PRINT = /^[FTM]{0,2}(\d+(?:[.,]\d+)?m?A)[LHE]?(?:\/?\d+V~?)?$/i;
+
+/** A mark as it is printed, without the signs that are no part of the value: `T3.15AL250V`, `275V~`, `24V⎓`. */
+function asPrinted(body: string, unit: Unit): string {
+  if (unit === 'ampere') return FUSE_PRINT.exec(body)?.[1] ?? body;
+  return unit === 'volt' ? body.replace(/^(?:[~∿⎓=]|[AD]C(?=\d))/i, '').replace(/(?<=V)(?:[~∿⎓=]|[AD]C)$/i, '') : body;
 }
 
 function accept(value: number, resolution: number, rule: UnitRule, tolerance?: number): ParsedQuantity {

@@ -9,48 +9,56 @@ const parsed = (text: string, unit: Unit) => {
 describe('parseQuantity', () => {
   // The letter forms are those of IEC 60062 (from memory); the rest is common practice, no source.
   test.each`
-    text            | unit          | value      | why
-    ${'4k7'}        | ${'ohm'}      | ${4700}    | ${'letter as point'}
-    ${'4K7'}        | ${'ohm'}      | ${4700}    | ${'either case of kilo'}
-    ${'R47'}        | ${'ohm'}      | ${0.47}    | ${'leading letter'}
-    ${'0R22'}       | ${'ohm'}      | ${0.22}    | ${'zero written'}
-    ${'4R7'}        | ${'ohm'}      | ${4.7}     | ${'ohm as point'}
-    ${'10E'}        | ${'ohm'}      | ${10}      | ${'E for ohm'}
-    ${'1M0'}        | ${'ohm'}      | ${1e6}     | ${'mega'}
-    ${'2G2'}        | ${'ohm'}      | ${2.2e9}   | ${'giga'}
-    ${'R005'}       | ${'ohm'}      | ${0.005}   | ${'milliohm by digits'}
-    ${'5L00'}       | ${'ohm'}      | ${0.005}   | ${'L is milliohm'}
-    ${'5m0'}        | ${'ohm'}      | ${0.005}   | ${'m is milli where case is kept'}
-    ${'1.5M'}       | ${'ohm'}      | ${1.5e6}   | ${'suffix'}
-    ${'4.7 kΩ'}     | ${'ohm'}      | ${4700}    | ${'symbol'}
-    ${'10 000'}     | ${'ohm'}      | ${10000}   | ${'grouped digits'}
-    ${'82u'}        | ${'farad'}    | ${82e-6}   | ${'micro'}
-    ${'82 µF'}      | ${'farad'}    | ${82e-6}   | ${'micro sign'}
-    ${'2n2'}        | ${'farad'}    | ${2.2e-9}  | ${'nano as point'}
-    ${'4p7'}        | ${'farad'}    | ${4.7e-12} | ${'pico as point'}
-    ${'u22'}        | ${'farad'}    | ${0.22e-6} | ${'leading micro'}
-    ${'4,7u'}       | ${'farad'}    | ${4.7e-6}  | ${'decimal comma'}
-    ${'47uH'}       | ${'henry'}    | ${47e-6}   | ${'unit after prefix'}
-    ${'325V'}       | ${'volt'}     | ${325}     | ${'plain'}
-    ${'-12V'}       | ${'volt'}     | ${-12}     | ${'negative rail'}
-    ${'510mV'}      | ${'volt'}     | ${0.51}    | ${'milli'}
-    ${'1e-6'}       | ${'farad'}    | ${1e-6}    | ${'exponent'}
-    ${'115mm'}      | ${'metre'}    | ${0.115}   | ${'millimetre'}
-    ${'11.5 cm'}    | ${'metre'}    | ${0.115}   | ${'centimetre'}
-    ${'320g'}       | ${'kilogram'} | ${0.32}    | ${'gram'}
-    ${'1.2 kg'}     | ${'kilogram'} | ${1.2}     | ${'kilogram'}
-    ${'1:30'}       | ${'second'}   | ${90}      | ${'clock'}
-    ${'1h30min'}    | ${'second'}   | ${5400}    | ${'hours and minutes'}
-    ${'12 minutes'} | ${'second'}   | ${720}     | ${'in words'}
-    ${'90 seconds'} | ${'second'}   | ${90}      | ${'in words'}
-    ${'1h30'}       | ${'second'}   | ${5400}    | ${'as a clock is read'}
-    ${'12m'}        | ${'duration'} | ${720}     | ${'a run takes minutes'}
-    ${'12 mins'}    | ${'duration'} | ${720}     | ${'in words'}
-    ${'90s'}        | ${'duration'} | ${90}      | ${'seconds by name'}
-    ${'1,5h'}       | ${'duration'} | ${5400}    | ${'a decimal comma'}
-    ${'2 hours'}    | ${'duration'} | ${7200}    | ${'in words'}
-    ${'20%'}        | ${'ratio'}    | ${0.2}     | ${'per cent'}
-    ${'105C'}       | ${'celsius'}  | ${105}     | ${'temperature class'}
+    text             | unit          | value      | why
+    ${'4k7'}         | ${'ohm'}      | ${4700}    | ${'letter as point'}
+    ${'4K7'}         | ${'ohm'}      | ${4700}    | ${'either case of kilo'}
+    ${'R47'}         | ${'ohm'}      | ${0.47}    | ${'leading letter'}
+    ${'0R22'}        | ${'ohm'}      | ${0.22}    | ${'zero written'}
+    ${'4R7'}         | ${'ohm'}      | ${4.7}     | ${'ohm as point'}
+    ${'10E'}         | ${'ohm'}      | ${10}      | ${'E for ohm'}
+    ${'1M0'}         | ${'ohm'}      | ${1e6}     | ${'mega'}
+    ${'2G2'}         | ${'ohm'}      | ${2.2e9}   | ${'giga'}
+    ${'R005'}        | ${'ohm'}      | ${0.005}   | ${'milliohm by digits'}
+    ${'5L00'}        | ${'ohm'}      | ${0.005}   | ${'L is milliohm'}
+    ${'5m0'}         | ${'ohm'}      | ${0.005}   | ${'m is milli where case is kept'}
+    ${'1.5M'}        | ${'ohm'}      | ${1.5e6}   | ${'suffix'}
+    ${'4.7 kΩ'}      | ${'ohm'}      | ${4700}    | ${'symbol'}
+    ${'10 000'}      | ${'ohm'}      | ${10000}   | ${'grouped digits'}
+    ${'82u'}         | ${'farad'}    | ${82e-6}   | ${'micro'}
+    ${'82 µF'}       | ${'farad'}    | ${82e-6}   | ${'micro sign'}
+    ${'2n2'}         | ${'farad'}    | ${2.2e-9}  | ${'nano as point'}
+    ${'4p7'}         | ${'farad'}    | ${4.7e-12} | ${'pico as point'}
+    ${'u22'}         | ${'farad'}    | ${0.22e-6} | ${'leading micro'}
+    ${'4,7u'}        | ${'farad'}    | ${4.7e-6}  | ${'decimal comma'}
+    ${'47uH'}        | ${'henry'}    | ${47e-6}   | ${'unit after prefix'}
+    ${'325V'}        | ${'volt'}     | ${325}     | ${'plain'}
+    ${'-12V'}        | ${'volt'}     | ${-12}     | ${'negative rail'}
+    ${'510mV'}       | ${'volt'}     | ${0.51}    | ${'milli'}
+    ${'1e-6'}        | ${'farad'}    | ${1e-6}    | ${'exponent'}
+    ${'115mm'}       | ${'metre'}    | ${0.115}   | ${'millimetre'}
+    ${'11.5 cm'}     | ${'metre'}    | ${0.115}   | ${'centimetre'}
+    ${'320g'}        | ${'kilogram'} | ${0.32}    | ${'gram'}
+    ${'1.2 kg'}      | ${'kilogram'} | ${1.2}     | ${'kilogram'}
+    ${'1:30'}        | ${'second'}   | ${90}      | ${'clock'}
+    ${'1h30min'}     | ${'second'}   | ${5400}    | ${'hours and minutes'}
+    ${'12 minutes'}  | ${'second'}   | ${720}     | ${'in words'}
+    ${'90 seconds'}  | ${'second'}   | ${90}      | ${'in words'}
+    ${'1h30'}        | ${'second'}   | ${5400}    | ${'as a clock is read'}
+    ${'12m'}         | ${'duration'} | ${720}     | ${'a run takes minutes'}
+    ${'12 mins'}     | ${'duration'} | ${720}     | ${'in words'}
+    ${'90s'}         | ${'duration'} | ${90}      | ${'seconds by name'}
+    ${'1,5h'}        | ${'duration'} | ${5400}    | ${'a decimal comma'}
+    ${'2 hours'}     | ${'duration'} | ${7200}    | ${'in words'}
+    ${'275V~'}       | ${'volt'}     | ${275}     | ${'as printed'}
+    ${'24V⎓'}        | ${'volt'}     | ${24}      | ${'as printed'}
+    ${'~230V'}       | ${'volt'}     | ${230}     | ${'as printed'}
+    ${'230VAC'}      | ${'volt'}     | ${230}     | ${'as printed'}
+    ${'T3.15AL250V'} | ${'ampere'}   | ${3.15}    | ${'the print of a fuse'}
+    ${'F1,6A'}       | ${'ampere'}   | ${1.6}     | ${'the print of a fuse'}
+    ${'T500mAH250V'} | ${'ampere'}   | ${0.5}     | ${'the print of a fuse'}
+    ${'3.15A/250V'}  | ${'ampere'}   | ${3.15}    | ${'the print of a fuse'}
+    ${'20%'}         | ${'ratio'}    | ${0.2}     | ${'per cent'}
+    ${'105C'}        | ${'celsius'}  | ${105}     | ${'temperature class'}
   `('$text as $unit is $value ($why)', ({ text, unit, value }) => {
     const result = parseQuantity(text, unit);
     expect(result.ok && result.quantity.value).toBeCloseTo(value, 15);

@@ -11,8 +11,8 @@ export function Facts({
     <dl
       className={`grid gap-y-0.5 text-[13.5px] leading-snug ${wide ? 'grid-cols-[1fr_auto_auto]' : 'grid-cols-[1fr_auto]'}`}
     >
-      {rows.map(({ label, value, evidence, title }) => (
-        <div key={label} className="col-span-full grid grid-cols-subgrid items-baseline">
+      {rows.map(({ label, value, evidence, title }, index) => (
+        <div key={`${index} ${label}`} className="col-span-full grid grid-cols-subgrid items-baseline">
           <dt className="text-ink-2">{label}</dt>
           <dd className="q text-right">{value}</dd>
           {wide && (

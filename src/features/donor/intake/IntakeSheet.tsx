@@ -270,7 +270,7 @@ function IntakeJudgement({
       )}
       {view.read.length > 0 && (
         <Section label="Read off the label">
-          <Facts rows={view.read.map((row, index) => ({ ...row, label: row.label || String(index) }))} />
+          <Facts rows={view.read} />
           {view.unread && <p className="mt-1 text-[12px] text-ink-2">Not read: {view.unread}</p>}
         </Section>
       )}

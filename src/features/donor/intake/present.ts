@@ -84,7 +84,8 @@ export function intakeView({
   });
   const { ratedPower, efficiency, powerFactor, density } = judged;
   const blank = nameplate.trim() === '' && !own;
-  const claims = checkClaims(plate, ratedPower, bounds, kind);
+  const known = { ...(plate.fuse === undefined ? {} : { fuse: plate.fuse }), ...bounds };
+  const claims = checkClaims(plate, ratedPower, known, kind);
   return {
     claim: claimOf(blank, ratedPower, plate.outputs.map(describeOutput)),
     ratedPower,
@@ -174,7 +175,8 @@ function readRows(plate: Nameplate): IntakeView['read'] {
     })),
     ...(plate.efficiencyLevel ? [{ label: 'efficiency mark', value: plate.efficiencyLevel }] : []),
     ...(plate.safetyClass ? [{ label: 'class', value: CLASS_SAYS[plate.safetyClass] }] : []),
-    ...(plate.limitedPower ? [{ label: 'output', value: 'limited power' }] : []),
+    ...(plate.limitedPower ? [{ label: 'limited power', value: 'yes' }] : []),
+    ...(plate.fuse === undefined ? [] : [{ label: 'fuse', value: formatQuantity(plate.fuse, 'ampere') }]),
   ];
 }
 
