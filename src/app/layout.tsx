@@ -5,8 +5,10 @@ import { undoAction } from '../features/donor/shared/actions';
 import { MeterRoot } from '../features/shop/MeterRoot';
 import { loadMeterLabel } from '../features/shop/pages.server';
 import { Notices } from '../ui/feedback/Notices';
+import { UnsavedGuard } from '../ui/form/UnsavedGuard';
 import { Rail } from '../ui/frame/Rail';
-import { SchemeToggle, type Scheme } from '../ui/frame/SchemeToggle';
+import { schemeOf } from '../ui/frame/scheme';
+import { SchemeToggle } from '../ui/frame/SchemeToggle';
 import { ShortcutRoot, Shortcuts } from '../ui/frame/Shortcuts';
 import { StyleNonce } from '../ui/frame/StyleNonce';
 import './globals.css';
@@ -53,14 +55,11 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
               <Rail name="Zorvek" items={AREAS} foot={<SchemeToggle initial={scheme} />} />
               <MeterRoot address={meter}>{children}</MeterRoot>
             </div>
+            <UnsavedGuard />
             <Shortcuts keys={AREA_KEYS} />
           </Notices>
         </ShortcutRoot>
       </body>
     </html>
   );
-}
-
-function schemeOf(value: string | undefined): Scheme {
-  return value === 'light' || value === 'dark' ? value : 'auto';
 }

@@ -10,7 +10,7 @@ export { isPolarised, isReservoirPart, SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMI
 export { reachOf } from './model/series';
 export { factsOf, powerFactsOf, tracedSoFar } from './tracing/order';
 export { Random } from './tracing/random';
-export { firstStep, type FirstStep } from './probe/firstStep';
+export { firstStep, unlogged, type FirstStep } from './probe/firstStep';
 export { nextProbes, probesFrom, type Probe, type ProbeAdvice } from './probe/nextProbes';
 export {
   Calibration,

@@ -3,6 +3,8 @@
 import { ActionButton } from '../../ui/feedback/ActionButton';
 import { ActionForm } from '../../ui/form/ActionForm';
 import { SelectField, SubmitButton, TextField } from '../../ui/form/fields';
+import type { Scheme } from '../../ui/frame/scheme';
+import { SchemeToggle } from '../../ui/frame/SchemeToggle';
 import { Halves } from '../../ui/frame/Halves';
 import { Judgement } from '../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../ui/judgement/parts';
@@ -22,11 +24,13 @@ export function SettingsSheet({
   meterAddress,
   meters,
   words,
+  scheme,
 }: {
   touchLimit: number;
   meterAddress: string;
   meters: MetersView;
   words: WordsView;
+  scheme: Scheme;
 }) {
   const serial = useSerialMeter();
   const hydrated = useHydrated();
@@ -37,9 +41,9 @@ export function SettingsSheet({
           <Claim label="Under this a store counts as touchable">{touchLimit} V DC</Claim>
           <Section label="What it changes">
             <p>
-              The limit decides when a store counts as measured dead, in every list and at every station, and where the
-              bleed plan and the fit of a discharge aim. 60 V is the limit of IEC 62368-1, from memory; 50 V is what
-              some schools and shops keep to.
+              The limit decides when a store counts as below the touch limit, in every list and at every station, and
+              where the bleed plan and the fit of a discharge aim. Measured dead is less: under 1 V. 60 V is the limit
+              of IEC 62368-1, from memory; 50 V is what some schools and shops keep to.
             </p>
           </Section>
           <Next>
@@ -106,6 +110,9 @@ export function SettingsSheet({
           </p>
         )}
       </section>
+      <div className="mt-4 min-[900px]:hidden">
+        <SchemeToggle initial={scheme} />
+      </div>
       <MeterList view={meters} />
       <WordList view={words} />
     </Halves>

@@ -12,6 +12,7 @@ export interface Refusals {
   readonly 'undone-already': NoData;
   readonly 'changed-since': NoData;
 
+  readonly 'plate-or-text': NoData;
   readonly 'none-powered': NoData;
   readonly 'several-powered': { readonly codes: string };
 
@@ -132,6 +133,7 @@ const TEXT: { readonly [C in RefusalCode]: (data: Refusals[C]) => string } = {
   busy: () => 'The database is in use by someone else. Nothing was changed; try again.',
   'undo-nothing': () => 'There is nothing to undo.',
   'undone-already': () => 'That was undone already.',
+  'plate-or-text': () => 'The label has another text now, and fields of it were put right by hand. Say which counts.',
   'none-powered': () => 'No unit has power on, by what is recorded.',
   'several-powered': ({ codes }) =>
     `Several units have power on: ${codes}. Go to the one that you unplugged, and say it there.`,

@@ -7,12 +7,14 @@ export default function ConfirmDialog({
   title,
   detail,
   confirm,
+  cancel = 'Cancel',
   onConfirm,
   onClose,
 }: {
   title: string;
   detail: string;
   confirm: string;
+  cancel?: string;
   onConfirm: () => void;
   onClose: () => void;
 }) {
@@ -24,7 +26,7 @@ export default function ConfirmDialog({
           <AlertDialog.Title className="text-[18px] leading-tight font-semibold">{title}</AlertDialog.Title>
           <AlertDialog.Description className="mt-2 text-[13.5px] text-ink-2">{detail}</AlertDialog.Description>
           <div className="mt-5 flex justify-end gap-2">
-            <AlertDialog.Cancel className="btn">Leave it</AlertDialog.Cancel>
+            <AlertDialog.Cancel className="btn">{cancel}</AlertDialog.Cancel>
             <AlertDialog.Action className="btn" data-tone="stop" onClick={onConfirm}>
               {confirm}
             </AlertDialog.Action>

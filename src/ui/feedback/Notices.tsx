@@ -11,7 +11,8 @@ interface Notice {
 }
 
 const NoticeContext = createContext<{
-  readonly show: (notice: Notice) => void;
+  readonly notice?: Notice | undefined;
+  readonly show: (notice: Notice | undefined) => void;
   readonly takeBack: (id: string) => void;
 }>({
   show: () => undefined,
@@ -21,6 +22,37 @@ const NoticeContext = createContext<{
 /** Shows one line after an action, with a way back when there is one. */
 export function useNotice() {
   return use(NoticeContext).show;
+}
+
+/** The strip above the foot of a page that says what was just done; it covers nothing. */
+export function NoticeStrip() {
+  const { notice, show, takeBack } = use(NoticeContext);
+  return (
+    <div role="status" aria-live="polite" className="no-print">
+      {notice && (
+        <div className="flex items-center gap-3 border-t border-ink bg-ink px-[22px] py-1 text-[13px] text-sheet max-[899px]:px-4">
+          <span className="min-w-0 flex-1">{notice.message}</span>
+          {notice.undo && (
+            <button
+              type="button"
+              onClick={() => takeBack(notice.undo ?? '')}
+              className="min-h-8 max-[899px]:min-h-11 rounded-[3px] border border-sheet px-2.5 font-semibold"
+            >
+              Undo
+            </button>
+          )}
+          <button
+            type="button"
+            aria-label="Dismiss"
+            onClick={() => show(undefined)}
+            className="min-h-8 min-w-8 text-[15px] max-[899px]:min-h-11 max-[899px]:min-w-11"
+          >
+            ×
+          </button>
+        </div>
+      )}
+    </div>
+  );
 }
 
 /** Takes a recorded step back, and says what came of it. */
@@ -54,37 +86,5 @@ export function Notices({ children, undo }: { children: ReactNode; undo: (id: st
     });
   }
 
-  return (
-    <NoticeContext value={{ show: setNotice, takeBack }}>
-      {children}
-      <div
-        role="status"
-        aria-live="polite"
-        className="no-print pointer-events-none fixed inset-x-0 bottom-24 z-40 flex justify-center px-4"
-      >
-        {notice && (
-          <div className="pointer-events-auto flex max-w-[640px] items-center gap-3 rounded-[4px] border border-ink bg-ink py-1.5 pr-2 pl-4 text-[13px] text-sheet">
-            <span>{notice.message}</span>
-            {notice.undo && (
-              <button
-                type="button"
-                onClick={() => takeBack(notice.undo ?? '')}
-                className="min-h-8 rounded-[3px] border border-sheet px-2.5 font-semibold"
-              >
-                Undo
-              </button>
-            )}
-            <button
-              type="button"
-              aria-label="Dismiss"
-              onClick={() => setNotice(undefined)}
-              className="min-h-8 min-w-8 text-[15px]"
-            >
-              ×
-            </button>
-          </div>
-        )}
-      </div>
-    </NoticeContext>
-  );
+  return <NoticeContext value={{ notice, show: setNotice, takeBack }}>{children}</NoticeContext>;
 }

@@ -64,7 +64,7 @@ describe('a button that asks first', () => {
     await user.click(button);
     const dialog = await screen.findByRole('alertdialog', { name: 'Delete R7?' });
     expect(dialog.textContent).toContain('It can be undone.');
-    await user.click(screen.getByRole('button', { name: 'Leave it' }));
+    await user.click(screen.getByRole('button', { name: 'Cancel' }));
     await waitFor(() => expect(screen.queryByRole('alertdialog')).toBeNull());
     expect(action).not.toHaveBeenCalled();
     expect(document.activeElement).toBe(button);

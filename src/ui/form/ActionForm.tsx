@@ -3,6 +3,7 @@
 import { createContext, use, useEffect, useId, useRef, useState, type FormEvent, type ReactNode } from 'react';
 import { useCommand } from '../command/useCommand';
 import type { FormAction, FormProblem } from './outcome';
+import { markUnsaved } from './unsaved';
 import { useHydrated } from './useHydrated';
 
 interface FormState {
@@ -30,6 +31,7 @@ export function ActionForm({
   className,
   clearAfter = false,
   onDone,
+  guard = false,
   label,
 }: {
   action: FormAction;
@@ -38,6 +40,8 @@ export function ActionForm({
   clearAfter?: boolean;
   /** Called once the server has taken it. */
   onDone?: () => void;
+  /** What was changed and not kept is asked about before the page is left. */
+  guard?: boolean;
   label: string;
 }) {
   const formId = useId();
@@ -73,6 +77,10 @@ export function ActionForm({
         return;
       }
       setProblems([]);
+      if (guard) {
+        kept.current = contents();
+        markUnsaved(formId, false);
+      }
       onDone?.();
       if (clearAfter) {
         setRound((count) => count + 1);
@@ -82,10 +90,26 @@ export function ActionForm({
     });
   }
 
+  /** What the form held when it was shown, or last kept. */
+  const kept = useRef<string>(undefined);
+  const contents = () => JSON.stringify([...new FormData(form.current ?? undefined)]);
+  useEffect(() => {
+    if (!guard || !hydrated) return;
+    kept.current = contents();
+    return () => markUnsaved(formId, false);
+  }, [guard, hydrated, formId]);
+
   const general = problems.filter(({ field }) => field === undefined);
   return (
     <FormContext value={{ problems, pending, formId }}>
-      <form ref={form} onSubmit={submit} aria-label={label} className={className} noValidate>
+      <form
+        ref={form}
+        onSubmit={submit}
+        onChange={guard ? () => markUnsaved(formId, contents() !== kept.current) : undefined}
+        aria-label={label}
+        className={className}
+        noValidate
+      >
         <fieldset
           key={round}
           disabled={pending || !hydrated}

@@ -148,9 +148,12 @@ export function QuantityField({
   className,
   openWord,
   wants = unit,
+  keypad,
   onValue,
 }: FieldProps & {
   unit: Unit;
+  /** A bare number will do: a phone shows its number keys. */
+  keypad?: boolean;
   openWord?: boolean;
   wants?: string;
   onValue?: (value: number | undefined) => void;
@@ -199,7 +202,7 @@ export function QuantityField({
         name={name}
         value={text}
         placeholder={placeholder}
-        inputMode="text"
+        inputMode={keypad ? 'decimal' : 'text'}
         autoComplete="off"
         autoCapitalize="off"
         spellCheck={false}

@@ -1,11 +1,15 @@
 import type { ReactNode } from 'react';
+import { NoticeStrip } from '../feedback/Notices';
 
 /** The frame of a page: a head and the two halves or one whole, as the page gives them, and a line at the foot. */
 export function PageFrame({ children, foot }: { children: ReactNode; foot?: ReactNode }) {
   return (
     <main className="page">
       {children}
-      {foot ?? <span />}
+      <div>
+        <NoticeStrip />
+        {foot}
+      </div>
     </main>
   );
 }

@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
+import { SCHEMES, type Scheme } from './scheme';
 
-const SCHEMES = ['auto', 'light', 'dark'] as const;
-export type Scheme = (typeof SCHEMES)[number];
+const WORDS: Readonly<Record<Scheme, string>> = { auto: 'as system', light: 'light', dark: 'dark' };
 
 /** Goes round the schemes and remembers the choice in a cookie, so that the next page comes in it at once. */
 export function SchemeToggle({ initial }: { initial: Scheme }) {
@@ -19,11 +19,11 @@ export function SchemeToggle({ initial }: { initial: Scheme }) {
       type="button"
       onClick={turn}
       className="min-h-9 pr-2 text-left text-[11.5px] leading-tight text-ink-2 hover:text-ink"
-      aria-label={`Colour scheme: ${scheme}. Change`}
+      aria-label={`Theme: ${WORDS[scheme]}. Change`}
     >
-      light:
+      theme:
       <br />
-      {scheme === 'light' ? 'day' : scheme === 'dark' ? 'lamp' : 'as system'}
+      {WORDS[scheme]}
     </button>
   );
 }

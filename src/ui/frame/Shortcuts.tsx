@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { createContext, use, useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { leave } from '../form/unsaved';
 import { onHelpAsked } from './openHelp';
 import type { LineHelp, Shortcut } from './shortcut';
 
@@ -36,6 +37,9 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
   useEffect(() => {
     function onKey(event: KeyboardEvent) {
       const target = event.target as HTMLElement;
+      // Esc leaves a field, so that the keys of the screen work again; a window that is open takes it for itself.
+      if (event.key === 'Escape' && !event.defaultPrevented && target.matches('input, textarea, select'))
+        if (!target.closest('[role=dialog], [role=alertdialog]')) target.blur();
       if (
         event.ctrlKey ||
         event.metaKey ||
@@ -52,7 +56,8 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
       const found = present.flatMap(({ keys }) => keys).find(({ key }) => key === event.key);
       if (!found) return;
       event.preventDefault();
-      if (found.href) router.push(found.href);
+      const { href } = found;
+      if (href) leave(() => router.push(href));
       if (found.focus) document.getElementById(found.focus)?.focus();
       if (found.press) document.getElementById(found.press)?.click();
     }

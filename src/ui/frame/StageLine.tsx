@@ -1,4 +1,7 @@
+'use client';
+
 import Link from 'next/link';
+import { useEffect, useRef } from 'react';
 
 export interface Stage {
   readonly id: string;
@@ -17,8 +20,15 @@ const STATE_WORD: Readonly<Record<string, string>> = {
 
 /** A bus with a joint for each stage of the work; a hatched square where something is not safe. */
 export function StageLine({ label, stages, current }: { label: string; stages: readonly Stage[]; current: string }) {
+  const line = useRef<HTMLElement>(null);
+  // On a narrow screen the line is wider than the page: the present stage stands in its middle.
+  useEffect(() => {
+    const joint = line.current?.querySelector<HTMLElement>('[aria-current]');
+    if (line.current && joint)
+      line.current.scrollLeft = joint.offsetLeft - line.current.clientWidth / 2 + joint.offsetWidth / 2;
+  }, [current]);
   return (
-    <nav aria-label={label} className="line">
+    <nav ref={line} aria-label={label} className="line">
       {stages.map(({ id, label: name, status, state, href }) => (
         <Link
           key={id}

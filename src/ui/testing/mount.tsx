@@ -2,13 +2,16 @@ import { configure, render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { AppRouterContext, type AppRouterInstance } from 'next/dist/shared/lib/app-router-context.shared-runtime';
 import type { ReactNode } from 'react';
-import { Notices } from '../feedback/Notices';
+import { Notices, NoticeStrip } from '../feedback/Notices';
 import type { FormOutcome } from '../form/outcome';
 import { ShortcutRoot } from '../frame/Shortcuts';
 
 // What is loaded when it is first asked for takes its time on a busy machine.
 configure({ asyncUtilTimeout: 15_000 });
 jest.setTimeout(60_000);
+
+// jsdom has no windows of any width: tests are of the desk unless they say otherwise.
+window.matchMedia ??= () => ({ matches: false }) as unknown as MediaQueryList;
 
 /** Shows something as it stands in the application, with a router that only remembers, notices and keys. */
 export function mount(
@@ -27,6 +30,7 @@ export function mount(
     <AppRouterContext value={router as unknown as AppRouterInstance}>
       <Notices undo={undo}>
         <ShortcutRoot>{content}</ShortcutRoot>
+        <NoticeStrip />
       </Notices>
     </AppRouterContext>
   );

@@ -1,5 +1,7 @@
+import { cookies } from 'next/headers';
 import { SettingsSheet } from '../../../features/shop/SettingsSheet';
 import { loadSettings } from '../../../features/shop/pages.server';
+import { schemeOf } from '../../../ui/frame/scheme';
 import { PageHead } from '../../../ui/frame/Page';
 
 export const metadata = { title: 'Settings' };
@@ -11,7 +13,13 @@ export default async function SettingsPage() {
   return (
     <>
       <PageHead title="Settings" subtitle="What holds for the whole shop" />
-      <SettingsSheet touchLimit={touchLimit} meterAddress={meterAddress} meters={meters} words={words} />
+      <SettingsSheet
+        touchLimit={touchLimit}
+        meterAddress={meterAddress}
+        meters={meters}
+        words={words}
+        scheme={schemeOf((await cookies()).get('scheme')?.value)}
+      />
     </>
   );
 }

@@ -12,3 +12,8 @@ export interface StationProps {
 export async function donorOf({ params }: StationProps) {
   return (await loadDonor((await params).code)) ?? notFound();
 }
+
+/** The title of a station's page: the unit's code first, since several units stand open in tabs. */
+export const titled =
+  (label: string) =>
+  async ({ params }: Pick<StationProps, 'params'>) => ({ title: `${(await params).code.toUpperCase()} ${label}` });

@@ -56,21 +56,43 @@ const PAIRS: readonly { readonly from: End; readonly to: End; readonly why: stri
 ];
 
 /** What a supply cannot do without, as it is met from the inlet on. Common practice, no source. */
-const WANTED: readonly { readonly end: End; readonly what: string; readonly why: string }[] = [
-  { end: INLET, what: 'the inlet, like “j1 mains inlet”', why: 'the way of the power begins there' },
-  { end: BRIDGE, what: 'the bridge, like “br1 bridge”, or its four diodes', why: 'behind it mains is direct voltage' },
-  { end: BULK, what: 'the big can, like “c1 120u 400V”', why: 'both ends of it are the rails of the mains side' },
+const WANTED: readonly {
+  readonly end: End;
+  readonly name: string;
+  readonly what: string;
+  readonly why: string;
+}[] = [
+  { end: INLET, name: 'inlet', what: 'the inlet, like “j1 mains inlet”', why: 'the way of the power begins there' },
+  {
+    end: BRIDGE,
+    name: 'bridge',
+    what: 'the bridge, like “br1 bridge”, or its four diodes',
+    why: 'behind it mains is direct voltage',
+  },
+  {
+    end: BULK,
+    name: 'big can',
+    what: 'the big can, like “c1 120u 400V”',
+    why: 'both ends of it are the rails of the mains side',
+  },
   {
     end: WOUND,
+    name: 'transformer or choke',
     what: 'the transformer or the choke, like “t1 transformer”',
     why: 'every converter is named by how it is wired',
   },
   {
     end: SWITCH,
+    name: 'switch',
     what: 'the switch on the heat sink, like “q1 nmos to-220”, or the chip that holds it',
     why: 'it drives the winding',
   },
-  { end: RECTIFIER, what: 'the output rectifier, like “d5 schottky”', why: 'it tells when energy reaches the output' },
+  {
+    end: RECTIFIER,
+    name: 'output rectifier',
+    what: 'the output rectifier, like “d5 schottky”',
+    why: 'it tells when energy reaches the output',
+  },
 ];
 
 /**
@@ -97,6 +119,22 @@ export function firstStep(board: Board): FirstStep | undefined {
   const missing = WANTED.find(({ end }) => !board.parts.some(end.is));
   return missing && { kind: 'log', what: missing.what, why: missing.why };
 }
+
+/** Names of what a mains supply cannot do without and nobody has logged yet; a board without a mains inlet is fed otherwise. */
+export function unlogged({ parts }: Board): readonly string[] {
+  const isFedOtherwise = parts.some(({ role }) => role === 'dc-input');
+  const chip = parts.some(({ kind }) => kind === 'ic');
+  return WANTED.filter(
+    ({ end, name }) =>
+      !parts.some(end.is) &&
+      // The switch may sit in the chip; without rectified mains neither bridge nor can is wanted.
+      !(name === 'switch' && chip) &&
+      !(isFedOtherwise && (name === 'bridge' || name === 'big can')) &&
+      !(name === 'bridge' && parts.filter(({ kind }) => kind === 'diode').length >= FOUR),
+  ).map(({ name }) => name);
+}
+/** Four diodes make a bridge. */
+const FOUR = 4;
 
 function pinOf(part: BoardPart, { pins }: End): string | undefined {
   const names = Object.keys(part.pins);

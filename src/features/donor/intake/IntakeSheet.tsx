@@ -71,7 +71,7 @@ export function IntakeSheet({
   return (
     <Halves judgement={<IntakeJudgement typed={typed} facts={facts} nextHref={nextHref} soak={soak} />}>
       <div onChange={(event) => read((event.target as HTMLInputElement).form)}>
-        <ActionForm action={action} label="Unit" className="grid max-w-[820px] grid-cols-6 gap-x-4 gap-y-1.5">
+        <ActionForm action={action} label="Unit" guard className="grid max-w-[820px] grid-cols-6 gap-x-4 gap-y-1.5">
           <TextArea
             name="nameplate"
             label="what the label says"
@@ -85,6 +85,19 @@ export function IntakeSheet({
             rows={3}
             className="col-span-6"
           />
+          {facts.plate && typed.nameplate.trim() !== texts.nameplate.trim() && (
+            <SelectField
+              name="plateCounts"
+              label="the text is another one now: which counts?"
+              defaultValue=""
+              options={[
+                { value: '', label: 'choose' },
+                { value: 'hand', label: 'the fields that were put right by hand' },
+                { value: 'text', label: 'the new text' },
+              ]}
+              className="col-span-6"
+            />
+          )}
           <TextField
             name="description"
             label="what it is"

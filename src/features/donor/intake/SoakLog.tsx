@@ -104,15 +104,22 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
 function SoakFields({ typed }: { typed?: SoakTexts }) {
   return (
     <>
-      <QuantityField name="watts" label="goes in" unit="watt" placeholder="42W" defaultValue={typed?.watts} />
-      <QuantityField name="celsius" label="case" unit="celsius" placeholder="51C" defaultValue={typed?.celsius} />
-      <QuantityField name="volts" label="output" unit="volt" placeholder="19.1V" defaultValue={typed?.volts} />
-      <QuantityField name="load" label="load" unit="ampere" placeholder="2A" defaultValue={typed?.load} />
+      <QuantityField name="watts" label="goes in" unit="watt" placeholder="42W" defaultValue={typed?.watts} keypad />
+      <QuantityField
+        name="celsius"
+        label="case"
+        unit="celsius"
+        placeholder="51C"
+        defaultValue={typed?.celsius}
+        keypad
+      />
+      <QuantityField name="volts" label="output" unit="volt" placeholder="19.1V" defaultValue={typed?.volts} keypad />
+      <QuantityField name="load" label="load" unit="ampere" placeholder="2A" defaultValue={typed?.load} keypad />
       <QuantityField
         name="elapsed"
         label="at"
         unit="duration"
-        placeholder={typed ? '' : 'now, or 12min'}
+        placeholder={typed ? '' : '12min'}
         defaultValue={typed?.elapsed}
       />
       <TextField name="remark" label="remark" placeholder="fan starts" defaultValue={typed?.remark} />

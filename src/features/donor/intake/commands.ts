@@ -27,7 +27,12 @@ export function amendDonor(app: AppContext, code: string, form: DonorForm): Prom
   return run(app, { scope: 'donor', code, station: 'intake' }, async (edit, donor) => {
     const before = mayTakeApart({ origin: donor.originKind, clearance: donor.clearance });
     const after = mayTakeApart({ origin: form.originKind, clearance: form.clearance });
-    await edit.update('donors', donor.id, columns(form));
+    const isOtherText = donor.plate !== null && form.nameplate !== donor.nameplate;
+    if (isOtherText && form.plateCounts === '') return refuse('plate-or-text', {}, 'plateCounts');
+    await edit.update('donors', donor.id, {
+      ...columns(form),
+      ...(isOtherText && form.plateCounts === 'text' ? { plate: null } : {}),
+    });
     if (before.may || !after.may) return 'The sheet of the donor was changed.';
     if (form.clearanceReason === '') return refuse('clearance-reason-missing', {}, 'clearanceReason');
     await edit.insert('notes', {
@@ -92,6 +97,7 @@ function columns(form: DonorForm) {
     inlet,
     kind,
     clearanceReason: _reason,
+    plateCounts: _counts,
     ...texts
   } = form;
   return {

@@ -30,6 +30,8 @@ export const donorForm = z.object({
   maker: freeText(80),
   model: freeText(80),
   nameplate: freeText(1000),
+  /** Which counts, once fields were put right by hand and the text is another one. */
+  plateCounts: choice(['', 'hand', 'text']),
   originKind: choice(['', ...ORIGIN_NAMES]),
   origin: freeText(200),
   clearance: choice(['', 'cleared', 'not-cleared']),

@@ -73,7 +73,7 @@ export function DischargeClock({
         clearAfter
       >
         <input type="hidden" name="store" value={store} />
-        <QuantityField name="voltage" label="reading" unit="volt" placeholder="212V" />
+        <QuantityField name="voltage" label="reading" unit="volt" placeholder="212V" keypad />
         <QuantityField
           name="elapsed"
           label="at"

@@ -66,7 +66,9 @@ export function TraceJudgement({
           rival={rival ? { label: rival.topology, value: rival.probability } : undefined}
         />
       )}
-      {answer && answer.analysis.power.pins > 0 && <Completeness power={answer.analysis.power} />}
+      {answer && answer.analysis.power.pins > 0 && (
+        <Completeness power={answer.analysis.power} missing={view.unlogged} />
+      )}
       {others.length > 0 && (
         <Section label="With it">
           <ul>
@@ -135,20 +137,27 @@ export function TraceJudgement({
 const OPEN_SHOWN = 6;
 
 /** How much of the way from inlet to outputs is traced, and what is missing of it. */
-function Completeness({ power: { pins, traced, open } }: { power: BoardAnswer['analysis']['power'] }) {
+function Completeness({
+  power: { pins, traced, open },
+  missing,
+}: {
+  power: BoardAnswer['analysis']['power'];
+  missing: readonly string[];
+}) {
   return (
     <p className="text-[13.5px]">
       Power path:{' '}
       <span className="font-mono">
         {traced} of {pins}
       </span>{' '}
-      pins traced
+      pins of the logged parts are traced
       {open.length > 0 && (
         <span className="text-ink-2">
           ; open are <span className="font-mono text-[12.5px]">{open.slice(0, OPEN_SHOWN).join(' ')}</span>
           {open.length > OPEN_SHOWN ? ` and ${open.length - OPEN_SHOWN} more` : ''}
         </span>
       )}
+      {missing.length > 0 && <span className="text-ink-2">; not logged yet: {missing.join(', ')}</span>}
     </p>
   );
 }

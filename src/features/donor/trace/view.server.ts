@@ -1,5 +1,5 @@
 import 'server-only';
-import { firstStep, type FirstStep } from '../../../core/topology';
+import { firstStep, unlogged, type FirstStep } from '../../../core/topology';
 import { contradictions, fixedWords, type Board } from '../../../core/board';
 import type { BoardFact } from '../../../core/donor';
 import { formatQuantity } from '../../../core/quantity';
@@ -21,6 +21,8 @@ export interface TraceView {
   readonly board: Board;
   /** What to begin with, while no probe tells more than another. */
   readonly step: FirstStep | undefined;
+  /** What a supply cannot do without and nobody has logged yet. */
+  readonly unlogged: readonly string[];
   readonly facts: readonly FactView[];
   /** Sets of facts that cannot all hold. */
   readonly conflicts: readonly (readonly FactView[])[];
@@ -53,6 +55,7 @@ export async function traceView(dossier: Dossier, isDone: boolean): Promise<Trac
   return {
     board,
     step: firstStep(board),
+    unlogged: unlogged(board),
     facts: views.filter((view) => !isFixed(view)).toReversed(),
     conflicts,
     fixed: views.filter(isFixed),

@@ -2,9 +2,9 @@ import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { HarvestSheet } from '../../../../features/donor/harvest/HarvestSheet';
 import { boardPartsView, harvestView, minutesIn } from '../../../../features/donor/harvest/view.server';
 import { word } from '../../../search';
-import { donorOf, type StationProps } from '../load';
+import { donorOf, type StationProps, titled } from '../load';
 
-export const metadata = { title: 'Harvest' };
+export const generateMetadata = titled('Harvest');
 
 export default async function HarvestPage(props: StationProps) {
   const { dossier, frame } = await donorOf(props);

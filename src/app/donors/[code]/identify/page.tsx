@@ -3,9 +3,9 @@ import { IdentifySheet } from '../../../../features/donor/identify/IdentifySheet
 import { notesView } from '../../../../features/donor/shared/notes.server';
 import { identifyView } from '../../../../features/donor/identify/view.server';
 import { word } from '../../../search';
-import { donorOf, type StationProps } from '../load';
+import { donorOf, type StationProps, titled } from '../load';
 
-export const metadata = { title: 'Identify' };
+export const generateMetadata = titled('Identify');
 
 export default async function IdentifyPage(props: StationProps) {
   const { dossier, frame } = await donorOf(props);

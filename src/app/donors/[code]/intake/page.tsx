@@ -8,10 +8,10 @@ import { intakeTexts } from '../../../../features/donor/intake/fields';
 import { intakeFacts } from '../../../../features/donor/intake/facts.server';
 import { photoStrip } from '../../../../features/donor/photos/view.server';
 import { soakView } from '../../../../features/donor/intake/soak.server';
-import { donorOf, type StationProps } from '../load';
+import { donorOf, type StationProps, titled } from '../load';
 import { routes } from '../../../../routes';
 
-export const metadata = { title: 'Intake' };
+export const generateMetadata = titled('Intake');
 
 export default async function IntakePage(props: StationProps) {
   const { dossier, donor, frame } = await donorOf(props);

@@ -2,9 +2,9 @@ import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { SafetySheet } from '../../../../features/donor/safe/SafetySheet';
 import { safetyView } from '../../../../features/donor/safe/view.server';
 import { word } from '../../../search';
-import { donorOf, type StationProps } from '../load';
+import { donorOf, type StationProps, titled } from '../load';
 
-export const metadata = { title: 'Make safe' };
+export const generateMetadata = titled('Make safe');
 
 export default async function MakeSafePage(props: StationProps) {
   const { dossier, donor, frame } = await donorOf(props);

@@ -2,9 +2,9 @@ import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { OpeningSheet } from '../../../../features/donor/open/OpeningSheet';
 import { openingView } from '../../../../features/donor/open/view.server';
 import { photoStrip } from '../../../../features/donor/photos/view.server';
-import { donorOf, type StationProps } from '../load';
+import { donorOf, type StationProps, titled } from '../load';
 
-export const metadata = { title: 'Open' };
+export const generateMetadata = titled('Open');
 
 export default async function OpenPage(props: StationProps) {
   const { dossier, frame } = await donorOf(props);

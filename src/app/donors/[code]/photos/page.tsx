@@ -2,9 +2,9 @@ import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { PhotoStrip } from '../../../../features/donor/photos/PhotoStrip';
 import { photoStrip } from '../../../../features/donor/photos/view.server';
 import { Evidence } from '../../../../ui/frame/Halves';
-import { donorOf, type StationProps } from '../load';
+import { donorOf, type StationProps, titled } from '../load';
 
-export const metadata = { title: 'Photos' };
+export const generateMetadata = titled('Photos');
 
 export default async function PhotosPage(props: StationProps) {
   const { dossier, donor, frame } = await donorOf(props);

@@ -1,9 +1,9 @@
 import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { RecordSheet } from '../../../../features/donor/record/RecordSheet';
 import { journalView, notesView } from '../../../../features/donor/shared/notes.server';
-import { donorOf, type StationProps } from '../load';
+import { donorOf, type StationProps, titled } from '../load';
 
-export const metadata = { title: 'Record' };
+export const generateMetadata = titled('Record');
 
 export default async function RecordPage(props: StationProps) {
   const { dossier, frame } = await donorOf(props);

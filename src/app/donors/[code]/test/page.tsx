@@ -2,9 +2,9 @@ import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { TestSheet } from '../../../../features/donor/test/TestSheet';
 import { testView } from '../../../../features/donor/test/view.server';
 import { word } from '../../../search';
-import { donorOf, type StationProps } from '../load';
+import { donorOf, type StationProps, titled } from '../load';
 
-export const metadata = { title: 'Test' };
+export const generateMetadata = titled('Test');
 
 export default async function TestPage(props: StationProps) {
   const { dossier, frame } = await donorOf(props);

@@ -4,9 +4,9 @@ import { NoteList } from '../../../../features/donor/shared/NoteList';
 import { TraceBoard } from '../../../../features/donor/trace/TraceBoard';
 import { notesView } from '../../../../features/donor/shared/notes.server';
 import { traceView } from '../../../../features/donor/trace/view.server';
-import { donorOf, type StationProps } from '../load';
+import { donorOf, type StationProps, titled } from '../load';
 
-export const metadata = { title: 'Trace' };
+export const generateMetadata = titled('Trace');
 
 export default async function TracePage(props: StationProps) {
   const { dossier, donor, frame } = await donorOf(props);

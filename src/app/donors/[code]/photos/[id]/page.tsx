@@ -3,9 +3,9 @@ import { DonorPage } from '../../../../../features/donor/shared/DonorPage';
 import { PhotoSheet } from '../../../../../features/donor/photos/PhotoSheet';
 import { photoPage } from '../../../../../features/donor/photos/view.server';
 import { word } from '../../../../search';
-import { donorOf, type StationProps } from '../../load';
+import { donorOf, type StationProps, titled } from '../../load';
 
-export const metadata = { title: 'Photo' };
+export const generateMetadata = titled('Photo');
 
 export default async function PhotoPage(props: StationProps & { params: Promise<{ code: string; id: string }> }) {
   const { dossier, donor, frame } = await donorOf(props);

@@ -2,9 +2,9 @@ import { DonorPage } from '../../../../../features/donor/shared/DonorPage';
 import { WaveBench } from '../../../../../features/donor/wave/WaveBench';
 import { wavePart } from '../../../../../features/donor/wave/view.server';
 import { word } from '../../../../search';
-import { donorOf, type StationProps } from '../../load';
+import { donorOf, type StationProps, titled } from '../../load';
 
-export const metadata = { title: 'Waveform' };
+export const generateMetadata = titled('Waveform');
 
 export default async function WavePage(props: StationProps) {
   const { dossier, frame } = await donorOf(props);
