@@ -147,7 +147,7 @@ test('a chip shows its pins from both sides; an unknown one is guessed by what i
     [7, 'supply'],
   ] as const)
     await pins.getByLabel(`pin ${pin} seems to be`).selectOption(does);
-  await pins.getByRole('button', { name: 'Keep the pins' }).click();
+  await pins.getByRole('button', { name: 'Save the pins' }).click();
   await expect(judgement(page).getByRole('list', { name: 'What it may be' })).toContainText('UC384');
   await expect(judgement(page).getByRole('list', { name: 'What it may be' })).not.toContainText('L6562');
 });
@@ -159,11 +159,11 @@ test('a claim is made on a part, stands on the bench, and is settled with its re
   await goTo(page, '/');
   await expect(judgement(page)).toContainText('claimed RP1: sets the current limit');
   await goTo(page, `/donors/${code}/identify?part=RP1`);
-  await judgement(page).getByText('move it on').click();
+  await judgement(page).getByText('change its status').click();
   const move = page.getByRole('form', { name: 'Move on: sets the current limit' });
   await move.getByLabel('it is now').selectOption('supported');
   await move.getByLabel('because').fill('turning it moves the limit');
-  await move.getByRole('button', { name: 'Say so' }).click();
+  await move.getByRole('button', { name: 'Save it' }).click();
   await expect(judgement(page)).toContainText('turning it moves the limit');
   await benchLine(page, 'settle rp1 2.1 A at the stop');
   await goTo(page, '/');

@@ -36,10 +36,10 @@ test('the plate is put right field by field, and counts instead of its text', as
   await page.getByText('The plate, field by field').click();
   await page.getByLabel('Volts of output 1').fill('9V');
   await page.getByLabel('Current of output 1').fill('three');
-  await page.getByRole('button', { name: 'Keep these fields' }).click();
+  await page.getByRole('button', { name: 'Save these fields' }).click();
   await expect(page.getByText('Current of output 1: “three”')).toBeVisible();
   await page.getByLabel('Current of output 1').fill('1.5A');
-  await page.getByRole('button', { name: 'Keep these fields' }).click();
+  await page.getByRole('button', { name: 'Save these fields' }).click();
   await expect(judgement(page)).toContainText('13.5 W, 9 V 1.5 A');
   await page.getByRole('button', { name: 'Read the text again' }).click();
   await expect(judgement(page)).toContainText('10 W, 5 V 2 A');
@@ -56,10 +56,10 @@ test('a unit that is not cleared gives no lots, until the record says who cleare
 
   await goTo(page, `/donors/${code}/intake`);
   await page.getByLabel('right to take it apart').selectOption('cleared');
-  await page.getByRole('button', { name: 'Keep the changes' }).click();
+  await page.getByRole('button', { name: 'Save the changes' }).click();
   await expect(page.getByText('Say who cleared it, or what changed')).toBeVisible();
   await page.getByLabel('who cleared it').fill('the harbour master');
-  await page.getByRole('button', { name: 'Keep the changes' }).click();
+  await page.getByRole('button', { name: 'Save the changes' }).click();
   await expect(page.getByText('Cleared to be taken apart after all')).toBeVisible();
   await goTo(page, `/donors/${code}/harvest?part=D5`);
   await judgement(page).getByLabel('bin').fill('a9');

@@ -117,7 +117,7 @@ test('a reading arrives in the field that has the focus, and its unit is checked
 test('the lower touch limit holds in every place at once', async ({ page }) => {
   await goTo(page, '/settings');
   await page.getByLabel('touch limit').selectOption('50');
-  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await page.getByRole('button', { name: 'Save the settings' }).click();
   await expect(judgement(page)).toContainText('50 V DC');
   await goTo(page, `/donors/${await donorCode(page, 'label-printer')}/make-safe?store=C3`);
   await expect(judgement(page)).toContainText(/under 50\s*V at about/);
@@ -125,11 +125,11 @@ test('the lower touch limit holds in every place at once', async ({ page }) => {
   await expect(page.getByText('under 50 V in')).toBeVisible();
   await goTo(page, '/settings');
   await page.getByLabel('meter on the network').fill('somewhere');
-  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await page.getByRole('button', { name: 'Save the settings' }).click();
   await expect(page.getByText('A host and a port are expected')).toBeVisible();
   await page.reload();
   await page.getByLabel('touch limit').selectOption('60');
-  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await page.getByRole('button', { name: 'Save the settings' }).click();
   await expect(judgement(page)).toContainText('60 V DC');
 });
 

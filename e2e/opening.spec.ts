@@ -28,7 +28,7 @@ test('an opening is timed and noted step by step, and the next of its kind learn
   const together = page.getByRole('form', { name: 'Put together again' });
   await together.getByLabel('put together again').selectOption('loose');
   await together.getByRole('button', { name: 'Note it' }).click();
-  await expect(page.getByText('The last word on it: together, with something loose')).toBeVisible();
+  await expect(page.getByText('Last note: together, with something loose')).toBeVisible();
 
   await goTo(page, '/donors/new');
   await page.getByLabel('what it is').fill('drill battery charger');

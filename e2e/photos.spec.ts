@@ -53,10 +53,10 @@ test('a photo is captioned, pinned, zoomed by key, paired with its other side, a
   await expect(page).toHaveURL(/photos\/\w+/);
 
   const caption = page.getByRole('form', { name: 'Caption' });
-  await expect(caption.getByRole('button', { name: 'Keep it' })).toBeEnabled();
+  await expect(caption.getByRole('button', { name: 'Save it' })).toBeEnabled();
   await caption.getByLabel('caption').fill('parts side');
   await caption.getByLabel('what it shows').selectOption('front');
-  await caption.getByRole('button', { name: 'Keep it' }).click();
+  await caption.getByRole('button', { name: 'Save it' }).click();
   await expect(judgement(page)).toContainText('parts side, front');
 
   const picture = page.getByRole('group', { name: /^parts side/ });

@@ -18,7 +18,7 @@ test('going on beside a store that is not dead is asked once and shown in the re
   await expect(page.getByRole('region', { name: 'Taken from this donor' })).toContainText('A9');
   await station(page, 'Record');
   await expect(page.getByRole('table', { name: 'Journal' })).toContainText(
-    'Went on with Harvest all the same. C1 not measured dead.',
+    'Went on at Harvest all the same. C1 not measured dead.',
   );
 });
 
@@ -51,7 +51,7 @@ test('a donor is amended, archived and brought back', async ({ page }) => {
   const code = await donorCode(page, 'plug-top');
   await goTo(page, `/donors/${code}/intake`);
   await page.getByLabel('where it came from').fill('the drawer under the kettle');
-  await page.getByRole('button', { name: 'Keep the changes' }).click();
+  await page.getByRole('button', { name: 'Save the changes' }).click();
   await expect(page.getByRole('heading', { level: 1 }).locator('..')).toContainText('the drawer under the kettle');
   await page.getByRole('button', { name: 'archive' }).click();
   await page.getByRole('alertdialog').getByRole('button', { name: 'Archive it' }).click();

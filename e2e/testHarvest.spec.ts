@@ -74,7 +74,7 @@ test('ten parts are tested with the meter, forty minutes planned and worked, a l
   const start = page.getByRole('form', { name: 'Start working' });
   await start.getByLabel('parts go into bin').fill('F1-1');
   await start.getByRole('button', { name: 'Start the clock' }).click();
-  const job = page.getByRole('region', { name: 'Job in hand' });
+  const job = page.getByRole('region', { name: 'Present job' });
   await expect(job.getByRole('timer')).toBeVisible();
   const titles: string[] = [];
   for (const key of ['t', 't', 't', 'x', 'k']) {
@@ -139,8 +139,8 @@ test('ten parts are tested with the meter, forty minutes planned and worked, a l
 
   // Long after, the drawers still tell what was done, and each step has its way back.
   await goTo(page, '/stock/bins');
-  await page.getByText('done lately, and the way back').click();
-  const done = page.getByRole('table', { name: 'Done lately' });
+  await page.getByText('recent changes, and undo').click();
+  const done = page.getByRole('table', { name: 'Recent changes' });
   await expect(done.getByRole('row').first()).toContainText('undone');
   await done.getByRole('button', { name: `1 taken out of ${found}: the lamp` }).click();
   await expect(done.getByRole('row').nth(1)).toContainText('undone');
@@ -176,7 +176,7 @@ test('a recording becomes a measurement of its part', async ({ page }) => {
   const code = await donorCode(page, 'PC supply');
   await goTo(page, `/donors/${code}/test?part=L3`);
   await page.getByRole('link', { name: 'from a recording of the oscilloscope' }).click();
-  await expect(page.getByText('Bring a recording')).toBeVisible();
+  await expect(page.getByText('Load a recording')).toBeVisible();
   const csv = [
     'Time (us),CH1 (V)',
     ...Array.from({ length: 600 }, (_, index) => `${index / 10},${Math.max(0, index - 50) * 0.01}`),
@@ -192,14 +192,14 @@ test('a recording becomes a measurement of its part', async ({ page }) => {
   await expect(page.getByRole('img', { name: /CH1 against time/ })).toBeVisible();
   const task = page.getByRole('form', { name: 'What to make of it' });
   await task.getByLabel('what it shows').selectOption('ramp');
-  await task.getByRole('button', { name: 'Work it out' }).click();
+  await task.getByRole('button', { name: 'Calculate it' }).click();
   await expect(judgement(page)).toContainText('is needed');
   await task.getByLabel('volts across the winding').fill('10');
   await task.getByLabel('amperes for each volt shown').fill('1');
-  await task.getByRole('button', { name: 'Work it out' }).click();
+  await task.getByRole('button', { name: 'Calculate it' }).click();
   // 0.01 A in 0.1 µs at 10 V is 100 µH.
   await expect(judgement(page)).toContainText(/100\sµH/);
-  await judgement(page).getByRole('button', { name: 'Keep it' }).click();
+  await judgement(page).getByRole('button', { name: 'Save it' }).click();
   await judgement(page).getByRole('link', { name: 'back to L3' }).click();
   await expect(judgement(page)).toContainText(/100\sµH/);
 
@@ -214,10 +214,10 @@ test('a recording becomes a measurement of its part', async ({ page }) => {
     .getByLabel('CSV of an oscilloscope')
     .setInputFiles({ name: 'ripple.csv', mimeType: 'text/csv', buffer: Buffer.from(two.join('\n')) });
   await task.getByLabel('what it shows').selectOption('ripple');
-  await task.getByRole('button', { name: 'Work it out' }).click();
+  await task.getByRole('button', { name: 'Calculate it' }).click();
   await expect(judgement(page)).toContainText(/ESR\s*50\smΩ/);
   await expect(judgement(page)).toContainText('the ESR hides it');
-  await judgement(page).getByRole('button', { name: 'Keep it' }).click();
+  await judgement(page).getByRole('button', { name: 'Save it' }).click();
   await judgement(page).getByRole('link', { name: 'back to C22' }).click();
   await expect(judgement(page)).toContainText(/50\smΩ/);
 });
@@ -235,10 +235,10 @@ test('a drawer is counted, a list is brought in and undone, a question is kept',
     .click();
   const count = page.getByRole('form', { name: 'Count B1-2' });
   await count.getByLabel('counted').first().fill('some');
-  await count.getByRole('button', { name: 'Book the count' }).click();
+  await count.getByRole('button', { name: 'Save the count' }).click();
   await expect(count.getByRole('alert')).toContainText('“some” is no count');
   await count.getByLabel('counted').first().fill('3');
-  await count.getByRole('button', { name: 'Book the count' }).click();
+  await count.getByRole('button', { name: 'Save the count' }).click();
   await expect(page.getByText('1 lot counted in B1-2, 1 put right.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
 
@@ -295,9 +295,9 @@ test('a drawer is counted, a list is brought in and undone, a question is kept',
 
   await goTo(page, '/stock?find=nmos+vds%3E%3D640');
   await expect(judgement(page)).toContainText(/more if 6\d0\sV will do/);
-  await page.getByText('keep this question').click();
+  await page.getByText('save this search').click();
   await page.getByLabel('under the name').fill('mains switches');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save it' }).click();
   await expect(page.getByRole('link', { name: 'mains switches' })).toBeVisible();
   await page.getByRole('button', { name: 'delete mains switches' }).click();
   await expect(page.getByRole('link', { name: 'mains switches' })).toHaveCount(0);

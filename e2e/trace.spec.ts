@@ -94,7 +94,7 @@ test('a contradiction names the smallest set, and dropping one of it ends it', a
   const alert = judgement(page).getByRole('alert');
   await expect(alert).toContainText('These cannot all be so');
   await expect(alert.getByRole('listitem')).toHaveCount(2);
-  await alert.getByRole('button', { name: 'Drop that BR1.+ and C3.+ are not joined' }).click();
+  await alert.getByRole('button', { name: 'Delete that BR1.+ and C3.+ are not joined' }).click();
   await expect(alert).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(alert).toContainText('BR1.+ C3.+ not joined');

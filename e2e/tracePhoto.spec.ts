@@ -86,10 +86,10 @@ test('a photo is squared, mirrored and raised, and kept with its pins', async ({
   await corner.focus();
   await page.keyboard.press('Shift+ArrowRight');
   await page.getByLabel('mirror it, so that a back lies as the front does').check();
-  await page.getByRole('slider', { name: 'raise the copper' }).fill('0.8');
+  await page.getByRole('slider', { name: 'more contrast for the copper' }).fill('0.8');
   await page.getByRole('button', { name: 'Make it ready' }).click();
   await expect(page.getByRole('img', { name: 'The picture made ready' })).toBeVisible({ timeout: 30_000 });
-  await page.getByRole('button', { name: 'Keep it as a photo' }).click();
+  await page.getByRole('button', { name: 'Save it as a photo' }).click();
   await expect(page.getByText('The picture was kept, paired with the other side.')).toBeVisible();
   await goTo(page, `/donors/${await donorCode(page, 'oven')}/trace`);
   await page.getByRole('tab', { name: 'Photo' }).click();

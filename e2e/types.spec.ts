@@ -90,7 +90,7 @@ test('a type is written down, rated with the page of its datasheet, merged, spli
   expect(json.format).toBe('zorvek.types/1');
 
   await judgement(page).getByRole('button', { name: 'forget WW840' }).click();
-  await page.getByRole('alertdialog').getByRole('button', { name: 'Forget it' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Delete it' }).click();
   await expect(page).toHaveURL(/\/types$/);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText(/Undone: WW840 is deleted/)).toBeVisible();

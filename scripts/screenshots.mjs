@@ -109,13 +109,13 @@ async function shoot(
   if (made) {
     await page.getByLabel('or one made by formula').selectOption(made);
     await page.getByLabel('what it shows').selectOption(made);
-    await page.getByRole('button', { name: 'Work it out' }).click();
+    await page.getByRole('button', { name: 'Calculate it' }).click();
   }
   if (work) {
     const start = page.getByRole('form', { name: 'Start working' });
     await start.getByLabel('parts go into bin').fill(work);
     await start.getByRole('button', { name: 'Start the clock' }).click();
-    await page.getByRole('region', { name: 'Job in hand' }).waitFor();
+    await page.getByRole('region', { name: 'Present job' }).waitFor();
     await page.waitForTimeout(1200);
   }
   if (press) await page.getByText(press).click();

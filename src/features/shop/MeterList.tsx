@@ -42,7 +42,7 @@ export function MeterList({ view }: { view: MetersView }) {
           <TextField key={name} name={name} label={label} placeholder={usual} mono />
         ))}
         <div className="col-span-full">
-          <SubmitButton>Keep this meter</SubmitButton>
+          <SubmitButton>Save this meter</SubmitButton>
         </div>
       </ActionForm>
     </section>

@@ -77,7 +77,7 @@ export function SettingsSheet({
           hint="host and port of a meter that answers line queries such as MEAS:VOLT:DC?"
         />
         <div className="flex items-center gap-3">
-          <SubmitButton tone="next">Keep the settings</SubmitButton>
+          <SubmitButton tone="next">Save the settings</SubmitButton>
           <ActionButton action={askMeterAction}>Ask the meter who it is</ActionButton>
         </div>
       </ActionForm>
@@ -91,7 +91,7 @@ export function SettingsSheet({
           <div className="mt-2 flex flex-wrap items-center gap-2">
             {serial.connected ? (
               <button type="button" className="btn" onClick={() => serial.disconnect()}>
-                Let go of it
+                Disconnect it
               </button>
             ) : (
               BAUDS.map((baud) => (

@@ -51,7 +51,7 @@ export function WordList({ view }: { view: WordsView }) {
         <TextField name="word" label="you type" placeholder="gubbins" mono />
         <TextField name="means" label="it means" placeholder="common mode choke" mono />
         <div className="min-[621px]:pt-[21px]">
-          <SubmitButton>Keep this word</SubmitButton>
+          <SubmitButton>Save this word</SubmitButton>
         </div>
       </ActionForm>
     </section>

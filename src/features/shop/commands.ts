@@ -10,7 +10,7 @@ import type { MeterForm, OwnWordForm, SettingsForm } from './schema';
 export async function keepSettings(app: AppContext, form: SettingsForm): Promise<Outcome> {
   const outcome = await run(app, { scope: 'settings' }, async (edit) => {
     await changeSettings(edit, form);
-    return 'The settings are kept.';
+    return 'The settings are saved.';
   });
   closeMeters();
   return outcome;

@@ -24,7 +24,7 @@ export function ImportSheet() {
         rows.length > 0 && (
           <ImportRows
             heading={`Taken in${more > 0 ? `, the first ${rows.length}; ${more} more are like them` : ''}`}
-            label="Lines that are taken in"
+            label="Lines that are imported"
             columns={['line', 'type', 'it', 'what changes']}
             rows={rows.map(({ line, what, action, message }) => ({
               key: `${line}`,

@@ -124,7 +124,7 @@ export function ForgetType({ id, name }: { id: string; name: string }) {
       action={() => removeTypeAction(id)}
       title={`Forget ${name}?`}
       detail="Its ratings, markings and datasheets go with it. The step can be undone."
-      confirm="Forget it"
+      confirm="Delete it"
     >
       forget {name}
     </ConfirmButton>

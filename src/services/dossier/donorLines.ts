@@ -91,8 +91,8 @@ function nextWords({ facts, liveStores, isPowered }: DonorOverview, station: Ret
       return facts.declaredDone.includes('record')
         ? 'closed'
         : facts.openQuestions > 0
-          ? 'chase its questions'
-          : 'write down what it taught';
+          ? 'answer its questions'
+          : 'write down what you learnt';
     default:
       return STATION_LABEL[station].toLowerCase();
   }

@@ -17,7 +17,7 @@ const page = () =>
       <UnsavedGuard />
       <ActionForm action={action} label="Unit" guard>
         <TextField name="maker" label="maker" defaultValue="Velkin" />
-        <SubmitButton>Keep it</SubmitButton>
+        <SubmitButton>Save it</SubmitButton>
       </ActionForm>
       {/* eslint-disable-next-line @next/next/no-html-link-for-pages -- what the guard must hear */}
       <a href="/stock?find=cap">Stock</a>

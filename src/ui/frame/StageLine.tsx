@@ -12,8 +12,8 @@ export interface Stage {
 }
 
 const STATE_WORD: Readonly<Record<string, string>> = {
-  untouched: 'not begun',
-  'in-hand': 'in hand',
+  untouched: 'not started',
+  'in-hand': 'in progress',
   done: 'done',
   blocked: 'not safe',
 };

@@ -101,7 +101,7 @@ function HarvestOverview({
       {plan.taken > 0 && !run && refused === null ? (
         <section className="next">
           <h2 className="label mb-1">Next</h2>
-          <p className="mb-2 text-[15.5px] leading-snug font-medium">Lay a bag and a bin ready, and start the clock.</p>
+          <p className="mb-2 text-[15.5px] leading-snug font-medium">Take a bag and a bin, and start the clock.</p>
           <StartRun code={code} view={harvest} />
         </section>
       ) : (

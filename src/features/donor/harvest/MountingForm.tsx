@@ -48,7 +48,7 @@ export function MountingForm({
         <TextField name="sink" label="on heat sink" defaultValue={mounting.sink ?? ''} placeholder="HS1" mono />
         <TextField name="behind" label="behind" defaultValue={mounting.behind.join(', ')} placeholder="C3" mono />
         <SelectField name="wish" label="wish" options={WISHES} defaultValue={wish ?? ''} />
-        <SubmitButton>Keep it so</SubmitButton>
+        <SubmitButton>Save it</SubmitButton>
       </ActionForm>
     </Section>
   );

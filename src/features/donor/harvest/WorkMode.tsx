@@ -44,7 +44,7 @@ export function WorkMode({ code, view }: { code: string; view: HarvestView }) {
   if (!run) return null;
   const { inHand } = run;
   return (
-    <section aria-label="Job in hand" className="mb-5 border-[1.5px] border-ink bg-lift px-5 py-4">
+    <section aria-label="Present job" className="mb-5 border-[1.5px] border-ink bg-lift px-5 py-4">
       {inHand ? (
         <>
           <p className="flex flex-wrap items-baseline justify-between gap-x-6 text-[13px] text-ink-2">
@@ -95,9 +95,7 @@ export function WorkMode({ code, view }: { code: string; view: HarvestView }) {
           />
         </>
       ) : (
-        <p className="text-[20px] font-semibold">
-          Nothing more fits into the time. Print the labels and sweep the bench.
-        </p>
+        <p className="text-[20px] font-semibold">Nothing more fits into the time. Print the labels.</p>
       )}
       <div className="mt-3 flex flex-wrap items-center gap-4 border-t border-rule pt-2.5 text-[13px]">
         <ActionButton action={() => endRunAction(code)}>End this run</ActionButton>

@@ -79,7 +79,7 @@ export function PlaceForm({ code, refName, place }: { code: string; refName: str
           <Tick key={word} name="fitments[]" word={word} on={place.fitments.includes(word)} />
         ))}
       </div>
-      <SubmitButton>Keep it so</SubmitButton>
+      <SubmitButton>Save it</SubmitButton>
     </ActionForm>
   );
 }

@@ -54,7 +54,7 @@ export function UnknownChip({ code, refName, chip }: { code: string; refName: st
             </select>
           </label>
         ))}
-        <SubmitButton>Keep the pins</SubmitButton>
+        <SubmitButton>Save the pins</SubmitButton>
       </ActionForm>
     </Section>
   );

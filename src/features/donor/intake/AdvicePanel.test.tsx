@@ -48,10 +48,10 @@ test('a unit that may not be taken apart is not offered for harvest, with the re
 
 test('with one reason alone that one decides, and the change can be kept for every unit', async () => {
   const { user } = panel();
-  expect(screen.queryByRole('button', { name: 'Keep for every unit' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Use for every unit' })).toBeNull();
   for (const factor of FACTORS) weigh(factor, factor === 'yield' ? 5 : 0);
   const weights = { symptom: 0, hazard: 0, yield: 5, needs: 0, effort: 0 };
-  await user.click(screen.getByRole('button', { name: 'Keep for every unit' }));
+  await user.click(screen.getByRole('button', { name: 'Use for every unit' }));
   expect(keepWeightsAction).toHaveBeenCalledWith(weights);
   expect(ways()[0]).toContain('harvest');
 });

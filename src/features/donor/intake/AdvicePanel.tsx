@@ -61,7 +61,7 @@ export function AdvicePanel({
         <Reasons advice={advice} weights={weights} onWeight={setWeights} />
         {changed && (
           <div className="mt-2 flex items-center gap-3">
-            <ActionButton action={() => keepWeightsAction(weights)}>Keep for every unit</ActionButton>
+            <ActionButton action={() => keepWeightsAction(weights)}>Use for every unit</ActionButton>
             <button type="button" className="btn" data-tone="quiet" onClick={() => setWeights(stored)}>
               as before
             </button>

@@ -30,7 +30,7 @@ const KINDS = options(UNIT_KIND_NAMES, (name) => UNIT_KINDS[name].label, 'by its
 const ORIGIN_CHOICES = options(ORIGIN_NAMES, (name) => ORIGINS[name].label, 'not said');
 const SYMPTOM_CHOICES = options(SYMPTOM_NAMES, (name) => SYMPTOMS[name].label, 'not said');
 const CLEARANCES = [
-  { value: '', label: 'by where it came from' },
+  { value: '', label: 'decide from how it came' },
   { value: 'cleared', label: 'cleared to open' },
   { value: 'not-cleared', label: 'not cleared' },
 ];
@@ -197,7 +197,7 @@ export function IntakeSheet({
           />
           <QuantityField
             name="ambient"
-            label="room"
+            label="room temperature"
             unit="celsius"
             defaultValue={texts.ambient}
             placeholder="20C"

@@ -21,7 +21,7 @@ const PLATE = {
 
 const editor = (byHand = false) => mount(<PlateEditor code="FQM-ZN8" plate={PLATE as never} byHand={byHand} />);
 const sent = () => Object.fromEntries(jest.mocked(amendPlateAction).mock.calls.at(-1)?.[1] ?? []);
-const keep = () => screen.getByRole('button', { name: 'Keep these fields' });
+const keep = () => screen.getByRole('button', { name: 'Save these fields' });
 
 test('every field of the plate is there as a person would type it, and sent by its place', async () => {
   const { user } = editor();

@@ -108,7 +108,7 @@ export default function PlateEditor({ code, plate, byHand }: { code: string; pla
         <button type="button" className="btn" data-tone="quiet" onClick={outputs.add}>
           another output
         </button>
-        <SubmitButton>Keep these fields</SubmitButton>
+        <SubmitButton>Save these fields</SubmitButton>
         {byHand && <ActionButton action={() => rereadPlateAction(code)}>Read the text again</ActionButton>}
       </div>
     </ActionForm>

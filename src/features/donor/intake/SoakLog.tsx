@@ -34,7 +34,7 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
           <thead>
             <tr>
               <th>time</th>
-              <th data-align="end">goes in</th>
+              <th data-align="end">power in</th>
               <th data-align="end">case</th>
               <th data-align="end">output</th>
               <th data-align="end">load</th>
@@ -104,7 +104,7 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
 function SoakFields({ typed }: { typed?: SoakTexts }) {
   return (
     <>
-      <QuantityField name="watts" label="goes in" unit="watt" placeholder="42W" defaultValue={typed?.watts} keypad />
+      <QuantityField name="watts" label="power in" unit="watt" placeholder="42W" defaultValue={typed?.watts} keypad />
       <QuantityField
         name="celsius"
         label="case"

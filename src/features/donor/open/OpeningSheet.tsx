@@ -31,7 +31,7 @@ export function OpeningSheet({
         <p role="alert" className="mb-3.5 border-l-4 border-stop bg-stop-wash px-3.5 py-2.5 text-[13px]">
           <b className="text-stop">{frame.notCleared}</b>{' '}
           <Link href={routes.station(code, 'intake')} className="underline decoration-dotted">
-            Settle that at Intake
+            Decide that at Intake
           </Link>{' '}
           before it is opened.
         </p>
@@ -87,7 +87,7 @@ export function OpeningSheet({
       {view.notes.length > 0 && <NoteList notes={view.notes} />}
       <section aria-label="Together again" className="mt-4 max-w-[820px] border-t border-rule pt-3">
         <h2 className="text-[15px] font-semibold">Together again</h2>
-        {view.reassembly && <p className="mt-0.5 text-[13.5px]">The last word on it: {view.reassembly}.</p>}
+        {view.reassembly && <p className="mt-0.5 text-[13.5px]">Last note: {view.reassembly}.</p>}
         <ReassemblyForm code={code} />
       </section>
       <PhotoStrip code={code} station="open" photos={photos} />
@@ -107,7 +107,7 @@ function OpeningJudgement({ code, view }: { code: string; view: OpeningView }) {
             : 'Nothing was opened here yet'}
       </Claim>
       {view.like.length > 0 && (
-        <ul aria-label="Like donors" className="dotted border-y border-rule text-[13.5px]">
+        <ul aria-label="Similar units" className="dotted border-y border-rule text-[13.5px]">
           {view.like.map(({ code: other, title, why, minutes, damage, lines }) => (
             <li key={other} className="py-2">
               <p>

@@ -53,7 +53,7 @@ export interface OpeningView {
   /** The clock: milliseconds of the stretches that ended, and when the present one began. */
   readonly clock: { readonly doneMs: number; readonly runningSince: number | null };
   readonly reassembly: string | null;
-  /** Like donors, most alike first, with what was done to them. */
+  /** Similar units, most alike first, with what was done to them. */
   readonly like: readonly {
     readonly code: string;
     readonly title: string;

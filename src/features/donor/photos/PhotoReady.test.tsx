@@ -87,17 +87,17 @@ test('what was made is shown, kept as a photo of its own, and asked for with wha
   const { user } = mount(<PhotoReady code="FQM-ZN8" photo={PHOTO} />);
   await user.click(screen.getByLabelText(/square it/));
   await user.click(screen.getByLabelText(/mirror it/));
-  fireEvent.change(screen.getByLabelText(/raise the copper/), { target: { value: '0.5' } });
+  fireEvent.change(screen.getByLabelText(/more contrast for the copper/), { target: { value: '0.5' } });
   await user.click(make());
   await waitFor(() => expect(asked.prepare).toHaveBeenCalledTimes(1));
   expect(asked.prepare.mock.calls[0]?.[1]).toEqual({ mirror: true, contrast: 0.5 });
   asked.settle(MADE);
   expect(await screen.findByRole('img', { name: 'The picture made ready' })).toBeTruthy();
-  await user.click(screen.getByRole('button', { name: 'Keep it as a photo' }));
+  await user.click(screen.getByRole('button', { name: 'Save it as a photo' }));
   expect(sendPrepared).toHaveBeenCalledWith(
     expect.objectContaining({ code: 'FQM-ZN8', fromId: 'p1', preparation: { mirror: true, contrast: 0.5 } }),
   );
-  await waitFor(() => expect(screen.queryByRole('button', { name: 'Keep it as a photo' })).toBeNull());
+  await waitFor(() => expect(screen.queryByRole('button', { name: 'Save it as a photo' })).toBeNull());
 });
 
 test('what is set anew makes the shown one void', async () => {
@@ -105,9 +105,9 @@ test('what is set anew makes the shown one void', async () => {
   const { user } = mount(<PhotoReady code="FQM-ZN8" photo={PHOTO} />);
   await user.click(make());
   asked.settle(MADE);
-  await screen.findByRole('button', { name: 'Keep it as a photo' });
+  await screen.findByRole('button', { name: 'Save it as a photo' });
   await user.click(screen.getByLabelText(/mirror it/));
-  expect(screen.queryByRole('button', { name: 'Keep it as a photo' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Save it as a photo' })).toBeNull();
 });
 
 test('work shows its share and can be stopped; what comes afterwards is not shown', async () => {

@@ -125,7 +125,7 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
           mirror it, so that a back lies as the front does
         </label>
         <label className="flex items-center gap-2">
-          raise the copper
+          more contrast for the copper
           <input
             type="range"
             min={0}
@@ -156,7 +156,7 @@ export function PhotoReady({ code, photo }: { code: string; photo: PhotoPageView
         </button>
         {made && (
           <button type="button" className="btn" onClick={() => void keep()}>
-            Keep it as a photo
+            Save it as a photo
           </button>
         )}
         <span role="status">

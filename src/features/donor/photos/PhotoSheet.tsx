@@ -38,8 +38,8 @@ export function PhotoSheet({
   place: string;
 }) {
   const keys: Shortcut[] = [
-    ...(photo.previous ? [{ key: ',', label: 'the photo before', href: photo.previous }] : []),
-    ...(photo.next ? [{ key: '.', label: 'the next photo', href: photo.next }] : []),
+    ...(photo.previous ? [{ key: ',', label: 'previous photo', href: photo.previous }] : []),
+    ...(photo.next ? [{ key: '.', label: 'next photo', href: photo.next }] : []),
   ];
   return (
     <Halves
@@ -88,7 +88,7 @@ export function PhotoSheet({
               options={STATIONS.map((station) => ({ value: station, label: STATION_LABEL[station] }))}
             />
             <div className="col-span-2 flex items-center gap-3">
-              <SubmitButton>Keep it</SubmitButton>
+              <SubmitButton>Save it</SubmitButton>
               <ConfirmButton
                 action={() => removePhotoAction(code, photo.id)}
                 title="Delete this photo?"

@@ -42,7 +42,7 @@ export function RecordSheet({
     >
       <NoteForm code={frame.code} station={station} />
       {notes.length > 0 && <NoteList notes={notes} withStation />}
-      <h2 className="label mt-5 mb-1">Everything that was done</h2>
+      <h2 className="label mt-5 mb-1">All changes</h2>
       {journal.length === 0 ? (
         <p className="text-[13px] text-ink-2">Nothing yet.</p>
       ) : (

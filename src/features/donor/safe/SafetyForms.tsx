@@ -130,7 +130,7 @@ export function PowerRow({ code, power }: { code: string; power: { on: boolean; 
         <ActionButton action={() => notePowerAction(code, false)}>It is unplugged now</ActionButton>
       ) : (
         <ActionButton tone="small" action={() => notePowerAction(code, true)}>
-          power was put to it
+          it is plugged in now
         </ActionButton>
       )}
     </p>

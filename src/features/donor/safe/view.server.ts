@@ -192,10 +192,10 @@ const NOTHING_LISTED: Omit<SafetyView, 'cards' | 'offers' | 'power' | 'meterChec
 };
 
 function powerText({ appliedAt, removedAt }: UnitHistory): SafetyView['power'] {
-  if (appliedAt === undefined) return { on: false, message: 'No power was put to it here.' };
+  if (appliedAt === undefined) return { on: false, message: 'It was not plugged in here, by the record.' };
   const on = removedAt === undefined || removedAt < appliedAt;
   return on
-    ? { on, message: `Power is on since ${clockOf(appliedAt)}.` }
+    ? { on, message: `It is plugged in since ${clockOf(appliedAt)}.` }
     : { on, message: `Power was on from ${clockOf(appliedAt)}, off at ${clockOf(removedAt ?? appliedAt)}.` };
 }
 

@@ -40,7 +40,7 @@ function IssueItem({ code, issue }: { code: string; issue: NoteView }) {
       )}
       {open && next.length > 0 && (
         <details className="text-[12.5px]">
-          <summary className="cursor-pointer text-ink-2 underline decoration-dotted">move it on</summary>
+          <summary className="cursor-pointer text-ink-2 underline decoration-dotted">change its status</summary>
           <ActionForm
             action={moveIssueAction.bind(null, code, id)}
             label={`Move on: ${text}`}
@@ -50,7 +50,7 @@ function IssueItem({ code, issue }: { code: string; issue: NoteView }) {
             <SelectField name="status" label="it is now" options={next.map((word) => ({ value: word, label: word }))} />
             <TextField name="because" label="because" placeholder="measured 2.1 A" />
             <div className="pt-[21px]">
-              <SubmitButton>Say so</SubmitButton>
+              <SubmitButton>Save it</SubmitButton>
             </div>
           </ActionForm>
         </details>

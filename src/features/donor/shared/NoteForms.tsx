@@ -33,8 +33,8 @@ export function NoteForm({
           label="it is"
           options={[
             { value: 'note', label: 'a note' },
-            { value: 'question', label: 'a question to chase' },
-            { value: 'claim', label: 'a claim to prove' },
+            { value: 'question', label: 'a question' },
+            { value: 'claim', label: 'a claim' },
           ]}
         />
       </div>

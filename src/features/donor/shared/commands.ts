@@ -55,7 +55,7 @@ export function goOn(app: AppContext, of: { code: string; station: StationName }
       mark: 'went-on',
       createdMs: app.now(),
     });
-    return `Went on with ${STATION_LABEL[of.station]} all the same. ${notDead}.`;
+    return `Went on at ${STATION_LABEL[of.station]} all the same. ${notDead}.`;
   });
 }
 

@@ -22,7 +22,7 @@ export function LifeForm({ code, refName, test }: { code: string; refName: strin
           <TestFieldInput key={field.name} field={field} />
         ))}
         <div className="col-span-full">
-          <SubmitButton>{test.life ? 'Work it out again' : 'Work it out'}</SubmitButton>
+          <SubmitButton>{test.life ? 'Calculate it again' : 'Calculate it'}</SubmitButton>
         </div>
       </ActionForm>
     </Section>

@@ -27,19 +27,19 @@ export function BoardFiles({ code }: { code: string }) {
   return (
     <div className="mt-4 border-t border-rule pt-2.5 text-[13px]">
       <p className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-        <span className="text-ink-2">Take it away as</span>
+        <span className="text-ink-2">Save as</span>
         {(Object.keys(BOARD_TARGETS) as BoardTarget[]).map((target) => (
           <a key={target} href={routes.board(code, { as: target })} download className="underline decoration-dotted">
             {BOARD_TARGETS[target].message}
           </a>
         ))}
         <label className="ml-auto flex items-baseline gap-2">
-          <span className="text-ink-2">or bring one in</span>
+          <span className="text-ink-2">or load one</span>
           <input
             type="file"
             accept=".json,.cir,.sp,.net,.csv"
             disabled={!hydrated}
-            aria-label="Board file to bring in"
+            aria-label="Board file to load"
             className="max-w-[210px] text-[12.5px]"
             onChange={(event) => {
               void bring(event.target.files?.[0]);

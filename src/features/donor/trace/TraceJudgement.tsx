@@ -57,7 +57,7 @@ export function TraceJudgement({
             ? 'Looking'
             : main
               ? capital(wordsOf(main.topology))
-              : 'It cannot be told yet'}
+              : 'It is not known yet'}
       </Claim>
       {main && isFixed && <p className="text-[13.5px] text-ink-2">because you have fixed it</p>}
       {main && !isFixed && (
@@ -176,9 +176,9 @@ function Conflicts({ code, conflicts }: { code: string; conflicts: TraceView['co
               <ActionButton
                 action={() => removeFactAction(code, id)}
                 tone="small"
-                label={`Drop that ${a} and ${b} are ${message}`}
+                label={`Delete that ${a} and ${b} are ${message}`}
               >
-                drop this
+                delete this
               </ActionButton>
             </li>
           ))}

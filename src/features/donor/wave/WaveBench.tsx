@@ -146,7 +146,7 @@ function TaskForm({
       ))}
       <div className="col-span-full mt-2">
         <button type="submit" className="btn" data-tone="next">
-          Work it out
+          Calculate it
         </button>
         {refusal && (
           <p role="alert" className="mt-2 text-[13px] text-stop">

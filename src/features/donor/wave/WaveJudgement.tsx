@@ -29,7 +29,7 @@ export function WaveJudgement({ code, part, wave }: { code: string; part: WavePa
             : (view.rows[0]?.value ?? '')
           : wave.wave
             ? 'Say what it shows'
-            : 'Bring a recording'}
+            : 'Load a recording'}
       </Claim>
       {view?.refusal && <p role="alert">{view.refusal}</p>}
       {view && view.rows.length > 0 && (
@@ -63,9 +63,9 @@ function Keep({ code, part, view }: { code: string; part: WavePart; view: Findin
   return (
     <section className="next">
       <h2 className="label mb-1">Next</h2>
-      <p className="mb-2 text-[15.5px] leading-snug font-medium">Keep it as a measurement of {part.ref}.</p>
+      <p className="mb-2 text-[15.5px] leading-snug font-medium">Save it as a measurement of {part.ref}.</p>
       <ActionButton action={() => keepFindingAction({ code, ref: part.ref }, { ...view.fields })} tone="next">
-        Keep it
+        Save it
       </ActionButton>{' '}
       <a
         className="ml-3 text-[13px] underline decoration-dotted"

@@ -93,7 +93,7 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
             label: 'frequency',
             value: within(finding.frequency, finding.frequencyUncertainty, 'hertz'),
           },
-          { label: 'quality', value: finding.quality === Infinity ? 'beyond telling' : finding.quality.toFixed(1) },
+          { label: 'quality', value: finding.quality === Infinity ? 'cannot be told' : finding.quality.toFixed(1) },
           { label: 'periods above a tenth', value: `${finding.periods}` },
           { label: 'settles to', value: show(finding.settles, 'volt') },
         ],

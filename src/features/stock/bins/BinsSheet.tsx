@@ -52,8 +52,8 @@ function LateSteps({ steps }: { steps: DoneLately }) {
   const hydrated = useHydrated();
   return (
     <details className="mb-3 max-w-[760px] text-[13px]">
-      <summary className="cursor-pointer text-ink-2 underline decoration-dotted">done lately, and the way back</summary>
-      <table className="rows plain" aria-label="Done lately">
+      <summary className="cursor-pointer text-ink-2 underline decoration-dotted">recent changes, and undo</summary>
+      <table className="rows plain" aria-label="Recent changes">
         <tbody>
           {steps.map(({ id, day, message, isUndone }) => (
             <tr key={id}>
@@ -139,9 +139,9 @@ function BinsJudgement({ view, ageing }: { view: BinsView; ageing: AgeingView })
   const calm = cans.length + unwanted.length + full.length === 0;
   return (
     <Judgement>
-      <Claim label="What asks for a look">
+      <Claim label="What needs attention">
         {calm
-          ? 'Nothing has lain too long'
+          ? 'Nothing is too old'
           : [
               cans.length > 0 && `${cans.length} old ${cans.length === 1 ? 'can' : 'cans'}`,
               unwanted.length > 0 && `${unwanted.length} unwanted`,
@@ -162,7 +162,7 @@ function BinsJudgement({ view, ageing }: { view: BinsView; ageing: AgeingView })
           ))}
         </Section>
       )}
-      <OldLots label="Electrolytics that lay long" lots={cans} />
+      <OldLots label="Electrolytics that are old" lots={cans} />
       <OldLots label="No build has asked for these in two years" lots={unwanted} />
       <Next>
         {calm

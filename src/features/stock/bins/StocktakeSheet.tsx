@@ -20,7 +20,7 @@ export function StocktakeSheet({ view }: { view: StocktakeView }) {
           <Claim label={`Counting ${view.bin}`}>
             {view.lots.length} {view.lots.length === 1 ? 'lot' : 'lots'} should be here
           </Claim>
-          <Next>Count each bag, type the number, and book it. What you leave blank stays as it is booked.</Next>
+          <Next>Count each bag, type the number, and save it. What you leave blank stays as it is.</Next>
           <p className="text-[13px]">
             <Link href={routes.bins()} className="underline decoration-dotted">
               all bins
@@ -60,7 +60,7 @@ export function StocktakeSheet({ view }: { view: StocktakeView }) {
             ))}
           </ul>
           <div className="mt-3">
-            <SubmitButton tone="next">Book the count</SubmitButton>
+            <SubmitButton tone="next">Save the count</SubmitButton>
           </div>
         </ActionForm>
       )}

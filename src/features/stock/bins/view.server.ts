@@ -75,7 +75,7 @@ export type StocktakeView = NonNullable<Awaited<ReturnType<typeof stocktakeView>
 /** Rows shown of what lies too long. */
 const OLD_ROWS = 60;
 
-/** What asks for a look: cans that lay long, lots nobody wanted, drawers that are over-full. */
+/** What needs attention: cans that lay long, lots nobody wanted, drawers that are over-full. */
 export async function ageingView(app: AppContext) {
   const { db } = app;
   const at = app.now();

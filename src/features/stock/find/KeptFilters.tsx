@@ -9,12 +9,12 @@ import { removeFilterAction, saveFilterAction } from './actions';
 export function KeepFilter({ find }: { find: string }) {
   return (
     <details>
-      <summary className="cursor-pointer text-ink-2 underline decoration-dotted">keep this question</summary>
-      <ActionForm action={saveFilterAction} label="Keep this question" className="mt-1 flex items-start gap-2">
+      <summary className="cursor-pointer text-ink-2 underline decoration-dotted">save this search</summary>
+      <ActionForm action={saveFilterAction} label="Save this search" className="mt-1 flex items-start gap-2">
         <input type="hidden" name="filter" value={find} />
         <TextField name="name" label="under the name" placeholder="switches for 230 V" />
         <div className="pt-[21px]">
-          <SubmitButton>Keep it</SubmitButton>
+          <SubmitButton>Save it</SubmitButton>
         </div>
       </ActionForm>
     </details>

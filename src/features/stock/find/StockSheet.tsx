@@ -49,7 +49,7 @@ function SavedFilters({ view: { find, saved, problem } }: { view: StockView }) {
   const isKept = saved.some(({ filter }) => filter === find);
   if (saved.length === 0 && (find === '' || problem)) return null;
   return (
-    <div className="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[12.5px]" aria-label="Kept questions">
+    <div className="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[12.5px]" aria-label="Saved searches">
       {saved.map(({ id, name, filter, href }) => (
         <span key={id} className="inline-flex items-baseline gap-1">
           <Link href={href} prefetch={false} title={filter} className="underline decoration-dotted">
@@ -119,7 +119,7 @@ export function StockSheet({ view }: { view: StockView }) {
           ))}
         </span>
         <Link href={routes.bringLots()} className="underline decoration-dotted" prefetch={false}>
-          bring lots in from a list
+          import lots from a list
         </Link>
       </p>
     </Halves>
@@ -172,7 +172,7 @@ function StockJudgement({ view }: { view: StockView }) {
             {view.find === ''
               ? 'Ask for a kind and what it must stand: nmos >=600V, or cap 1000u..2200u >=25V esr<50m low.'
               : total === 0
-                ? 'Loosen a demand, or leave one out; a board may still hold what you need.'
+                ? 'Ask for less, or leave a demand out; a board may still hold what you need.'
                 : 'Say what it must stand, and the tightest that fits is shown here.'}
           </Next>
         </>

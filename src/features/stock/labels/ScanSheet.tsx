@@ -52,7 +52,7 @@ export function ScanSheet() {
       setStream(await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } }));
     } catch {
       setMessage(
-        'The camera cannot be used here: it wants leave, and a page from this machine or over https. Type the code.',
+        'The camera cannot be used here: it needs permission, and a page from this machine or over https. Type the code.',
       );
     }
   }

@@ -11,7 +11,7 @@ export function BringSheet() {
       url={routes.importLots()}
       goto={routes.stock()}
       fileLabel="List of lots"
-      claimLabel="What the file would bring"
+      claimLabel="What the file would import"
       claim={({ lots, pieces, refusedCount }) => `${lots} lots, ${pieces} pieces, ${refusedCount} rows refused`}
       useful={({ lots }) => lots}
       useless="No row of the file can be taken in."
@@ -20,7 +20,7 @@ export function BringSheet() {
         rows.length > 0 && (
           <ImportRows
             heading={`Taken in${lots > rows.length ? `, the first ${rows.length} of ${lots}` : ''}`}
-            label="Rows that are taken in"
+            label="Rows that are imported"
             columns={['line', 'what', 'it']}
             rows={rows.map(({ line, what, message }) => ({ key: `${line}`, cells: [line, what, message] }))}
           />

@@ -65,11 +65,11 @@ test('like lots are told with their pieces and drawer; where there is none, noth
     { code: 'BBB-222', bin: 'C2-5', pieces: 1 },
   ];
   const { user, show } = mount(<JoinForm code={LOT} like={like} />);
-  await user.selectOptions(screen.getByLabelText('a like lot comes into this one'), 'BBB-222, 1 in C2-5');
-  await user.click(screen.getByRole('button', { name: 'Join it' }));
+  await user.selectOptions(screen.getByLabelText('a similar lot comes into this one'), 'BBB-222, 1 in C2-5');
+  await user.click(screen.getByRole('button', { name: 'Merge it' }));
   await waitFor(() => expect(sent(joinLotsAction)).toEqual({ of: LOT, from: 'BBB-222' }));
   show(<JoinForm code={LOT} like={[]} />);
-  expect(screen.queryByRole('button', { name: 'Join it' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Merge it' })).toBeNull();
 });
 
 test('a lot from no donor is written down; what is refused stays in its fields', async () => {

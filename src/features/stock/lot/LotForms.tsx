@@ -77,11 +77,11 @@ export function JoinForm({
     >
       <SelectField
         name="from"
-        label="a like lot comes into this one"
+        label="a similar lot comes into this one"
         options={like.map((lot) => ({ value: lot.code, label: `${lot.code}, ${lot.pieces} in ${lot.bin}` }))}
       />
       <div className="pt-[21px]">
-        <SubmitButton>Join it</SubmitButton>
+        <SubmitButton>Merge it</SubmitButton>
       </div>
     </ActionForm>
   );

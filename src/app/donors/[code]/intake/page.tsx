@@ -23,7 +23,7 @@ export default async function IntakePage(props: StationProps) {
         facts={facts}
         soak={soak}
         action={amendDonorAction.bind(null, donor.code)}
-        submit="Keep the changes"
+        submit="Save the changes"
         discard={archiveDonorAction.bind(null, donor.code)}
         nextHref={routes.station(donor.code, 'make-safe')}
       >
