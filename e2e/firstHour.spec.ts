@@ -10,9 +10,8 @@ async function aUnit(page: Page, description: string) {
   await expect(page).toHaveURL(/\/donors\/[A-Z0-9]{3}-[A-Z0-9]{3}\/intake/);
 }
 
-test('a newcomer names the topology in words of their own, and is asked where two things may be meant', async ({
-  page,
-}) => {
+/** A first adapter, in the words of someone who has read nothing, until the circuit has its name. */
+async function nameFirstAdapter(page: Page) {
   await aUnit(page, 'first adapter');
   await expect(page.locator('header')).toContainText('No store listed: treat it as charged');
   await station(page, 'Trace');
@@ -47,7 +46,12 @@ test('a newcomer names the topology in words of their own, and is asked where tw
   ])
     await benchLine(page, line);
   await expect(judgement(page)).toContainText('Flyback converter');
+}
 
+test('a newcomer names the topology in words of their own, and is asked where two things may be meant', async ({
+  page,
+}) => {
+  await nameFirstAdapter(page);
   const line = page.getByLabel('Bench line');
   await line.fill('c1 350');
   await line.press('Enter');
@@ -77,8 +81,51 @@ test('power on is seen from every station, and nothing is next until it is unplu
   await expect(page.locator('header')).not.toContainText('C1');
 });
 
+test('a made-up unit is looked at and removed in one step, which can be undone', async ({ page }) => {
+  await goTo(page, '/donors/new');
+  await page.getByRole('button', { name: 'Try a made-up unit' }).click();
+  await expect(page).toHaveURL(/\/donors\/[A-Z0-9]{3}-[A-Z0-9]{3}\//);
+  await expect(page.locator('header')).toContainText('made-up sample');
+  await station(page, 'Trace');
+  await expect(judgement(page)).toContainText('Flyback converter');
+  await expect(judgement(page)).toContainText('The circuit is named and its way of the power is traced');
+  await goTo(page, '/');
+  await page.getByRole('button', { name: 'Remove the made-up unit' }).click();
+  await expect(page.getByText('made-up sample')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('made-up sample').first()).toBeVisible();
+});
+
+test('what was typed and not saved is asked about, and Esc leaves a field', async ({ page }) => {
+  await aUnit(page, 'half typed');
+  await page.getByLabel('maker').fill('Velkin');
+  await page.getByRole('link', { name: 'Stock', exact: true }).click();
+  const dialog = page.getByRole('alertdialog', { name: /Leave without keeping/ });
+  await dialog.getByRole('button', { name: 'Stay' }).click();
+  await expect(page.getByLabel('maker')).toHaveValue('Velkin');
+  await page.getByLabel('maker').focus();
+  await page.keyboard.press('Escape');
+  await expect(page.getByLabel('maker')).not.toBeFocused();
+  await page.getByRole('button', { name: 'Save the changes' }).click();
+  await expect(page.getByText('The sheet of the donor was changed.')).toBeVisible();
+  await page.getByRole('link', { name: 'Stock', exact: true }).click();
+  await expect(page).toHaveURL(/\/stock/);
+});
+
 test.describe('by touch', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('a newcomer names the topology with one thumb', async ({ page }) => {
+    await nameFirstAdapter(page);
+    // The sheet rests at one line, and comes up by a tap.
+    const sheet = judgement(page);
+    expect((await sheet.boundingBox())?.height).toBeLessThan(110);
+    await sheet.getByText('What this board is').tap();
+    await expect.poll(async () => (await sheet.boundingBox())?.height ?? 0).toBeGreaterThan(300);
+    await page.getByRole('button', { name: 'examples and keys' }).tap();
+    await page.getByRole('dialog').getByRole('button', { name: 'c3 212V @ 15s' }).tap();
+    await expect(page.getByLabel('Bench line')).toHaveValue('c3 212V @ 15s');
+  });
 
   test('what may have been meant is tapped, and an example goes into the line', async ({ page }) => {
     await aUnit(page, 'in one hand');

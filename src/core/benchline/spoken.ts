@@ -227,6 +227,8 @@ function withReferences(tokens: readonly Token[]): Token[] {
       mayBegin &&
       !token.parted &&
       isPrefix(token.text) &&
+      // “is a three pin header” has an article in it.
+      !(token.text === 'a' && out.length > 0) &&
       /^\d{1,3}$/.test(next.text) &&
       unitOf(tokens[index + 2]?.text ?? '') === undefined
     ) {

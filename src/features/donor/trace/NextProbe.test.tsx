@@ -9,7 +9,16 @@ const PROBE = { a: 'Q1.D', b: 'T1.2', question: 'Does the switch drive the trans
 const record = jest.fn(() => Promise.resolve());
 beforeEach(() => jest.clearAllMocks());
 
-function asks(of: { isFresh?: boolean; meter?: Partial<MeterProbe>; probes?: readonly (typeof PROBE)[] } = {}) {
+function asks(
+  of: {
+    isFresh?: boolean;
+    meter?: Partial<MeterProbe>;
+    probes?: readonly (typeof PROBE)[];
+    entropy?: number;
+    open?: number;
+    isWhole?: boolean;
+  } = {},
+) {
   const meter: MeterProbe = {
     isThere: false,
     latched: undefined,
@@ -17,8 +26,22 @@ function asks(of: { isFresh?: boolean; meter?: Partial<MeterProbe>; probes?: rea
     read: jest.fn(() => Promise.resolve(true)),
     ...of.meter,
   };
-  const answer = { advice: { probes: of.probes ?? [PROBE] } } as unknown as BoardAnswer;
-  return { meter, ...mount(<NextProbe answer={answer} isFresh={of.isFresh ?? true} record={record} meter={meter} />) };
+  const answer = {
+    advice: { probes: of.probes ?? [PROBE], entropy: of.entropy ?? 1 },
+    analysis: { power: { pins: 6, traced: 6 - (of.open ?? 0), open: Array(of.open ?? 0).fill('Q1.S') } },
+  } as unknown as BoardAnswer;
+  return {
+    meter,
+    ...mount(
+      <NextProbe
+        answer={answer}
+        isWhole={of.isWhole ?? true}
+        isFresh={of.isFresh ?? true}
+        record={record}
+        meter={meter}
+      />,
+    ),
+  };
 }
 
 test.each([
@@ -81,4 +104,16 @@ test('a meter that does not answer leaves the reading to be typed', async () => 
 test('a board that leaves nothing to ask shows nothing', () => {
   asks({ probes: [] });
   expect(screen.queryByText('Probe next, it tells most')).toBeNull();
+});
+
+test.each`
+  of                                    | settled  | why
+  ${{ entropy: 0.004 }}                 | ${true}  | ${'named, and the way of the power is traced'}
+  ${{ entropy: 0.4 }}                   | ${false} | ${'the topology is still open'}
+  ${{ entropy: 0.004, open: 1 }}        | ${false} | ${'a pin of the way is open'}
+  ${{ entropy: 0.004, isWhole: false }} | ${false} | ${'a part that it must have is not logged'}
+`('a board with $of is asked no more: $settled ($why)', ({ of, settled }) => {
+  asks(of);
+  expect(screen.queryByText(/The circuit is named/) !== null).toBe(settled);
+  expect(screen.queryByText(PROBE.question) !== null).toBe(!settled);
 });

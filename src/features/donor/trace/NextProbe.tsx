@@ -9,10 +9,14 @@ import { Next } from '../../../ui/judgement/parts';
 import type { BoardAnswer } from '../../../workers/board.contract';
 import type { MeterProbe } from '../shared/useMeterProbe';
 
+/** With less than this many bits open no probe is worth its minute. */
+const SETTLED = 0.05;
+
 /** The probe that would tell most, answered in one key: a beep, none, or a reading. */
 export function NextProbe({
   answer,
   step,
+  isWhole,
   isFresh,
   record,
   meter,
@@ -20,6 +24,8 @@ export function NextProbe({
   answer: BoardAnswer;
   /** What to begin with while no probe tells more than another. */
   step?: FirstStep | undefined;
+  /** All that a supply cannot do without is logged. */
+  isWhole: boolean;
   isFresh: boolean;
   record: (entry: TracedEntry) => Promise<void>;
   meter: MeterProbe;
@@ -28,6 +34,15 @@ export function NextProbe({
   const probe = best ?? (step?.kind === 'probe' ? step : undefined);
   /** The pair a reading is being typed for. */
   const [reading, setReading] = useState<string>();
+  const { entropy } = answer.advice;
+  const { open, pins: onTheWay } = answer.analysis.power;
+  if (!step && isWhole && onTheWay > 0 && open.length === 0 && entropy < SETTLED)
+    return (
+      <Next>
+        The circuit is named and its way of the power is traced. Say below that this station is done, or beep on for the
+        control side.
+      </Next>
+    );
   if (!probe) return step?.kind === 'log' ? <LogNext what={step.what} why={step.why} /> : null;
   const pair = `${probe.a} ${probe.b}`;
   const pins: [string, string] = [probe.a, probe.b];

@@ -83,7 +83,14 @@ export function TraceJudgement({
       )}
       {view.conflicts.length > 0 && <Conflicts code={code} conflicts={view.conflicts} />}
       {answer && view.board.parts.length > 0 && (
-        <NextProbe answer={answer} step={step} isFresh={isFresh} record={record} meter={probe} />
+        <NextProbe
+          answer={answer}
+          step={step}
+          isWhole={view.unlogged.length === 0}
+          isFresh={isFresh}
+          record={record}
+          meter={probe}
+        />
       )}
       {view.board.parts.length === 0 && step?.kind === 'log' && <LogNext what={step.what} why={step.why} />}
       {main && main.evidence.length > 0 && (
