@@ -53,10 +53,10 @@ test('what does not exist says what to do', async ({ page }) => {
   }
 });
 
-test('the colour scheme is chosen and kept', async ({ page }) => {
+test('the theme is chosen and kept', async ({ page }) => {
   await goTo(page, '/');
-  await page.getByRole('button', { name: /Colour scheme: auto/ }).click();
-  await page.getByRole('button', { name: /Colour scheme: light/ }).click();
+  await page.getByRole('button', { name: /Theme: as system/ }).click();
+  await page.getByRole('button', { name: /Theme: light/ }).click();
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
   await goTo(page, '/guide');
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');

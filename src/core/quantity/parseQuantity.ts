@@ -64,6 +64,8 @@ export function parseQuantity(text: string, unit: Unit): ParsedQuantity {
   if (unit === 'second' || unit === 'duration') {
     const clock = parseClock(body, unit === 'duration');
     if (clock) return accept(clock.value, clock.resolution, rule);
+    // Nothing is nothing in any unit.
+    if (unit === 'duration' && /^0+$/.test(body)) return accept(0, 1, rule);
     if (unit === 'duration') return fail(/^\d+(?:[.,]\d+)?$/.test(body) ? 'no-unit' : 'not-a-number');
   }
 

@@ -200,6 +200,7 @@ test.each`
 test('a run of “12” is minutes or seconds: it is asked', () => {
   const bare = parseQuantity('12', 'duration');
   expect(bare.ok).toBe(false);
+  expect(parsed('0', 'duration')).toMatchObject({ value: 0 });
   expect(!bare.ok && problemText(bare.problem)).toBe('“12” what? Minutes are likely: 12min. For seconds write 12s.');
 });
 
