@@ -11,6 +11,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import { ticksTo } from './ticks';
 
 export interface DecayChartProps {
   /** What was read: seconds and the value. */
@@ -48,7 +49,7 @@ export default function DecayChart({
     ...curve.map(({ time, value, low, high }) => ({ time, curve: value, band: [low, high] })),
     ...points.map(({ time, value }) => ({ time, read: value })),
   ].sort((a, b) => a.time - b.time);
-  const end = Math.max(1, Math.ceil(Math.max(...rows.map(({ time }) => time)) / 10) * 10);
+  const times = ticksTo(Math.max(1, ...rows.map(({ time }) => time)));
   const values = [...points.map(({ value }) => value), limit].filter((value) => value > 0);
   const top = Math.max(...values) * 1.25;
   const bottom = Math.max(0.1, Math.min(...values) / 3);
@@ -58,7 +59,7 @@ export default function DecayChart({
     <figure>
       <div role="img" aria-label={label} className="h-[280px] font-mono">
         <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart data={rows} margin={{ top: 8, right: 14, bottom: 4, left: 0 }} accessibilityLayer={false}>
+          <ComposedChart data={rows} margin={{ top: 8, right: 22, bottom: 4, left: 0 }} accessibilityLayer={false}>
             <CartesianGrid stroke="var(--rule)" />
             <ReferenceArea
               y1={bottom}
@@ -67,15 +68,7 @@ export default function DecayChart({
               fillOpacity={0.6}
               ifOverflow="hidden"
             />
-            <XAxis
-              {...axis}
-              dataKey="time"
-              type="number"
-              domain={[0, end]}
-              unit=" s"
-              tickCount={6}
-              allowDecimals={false}
-            />
+            <XAxis {...axis} dataKey="time" type="number" domain={[0, times.at(-1) ?? 1]} unit=" s" ticks={times} />
             <YAxis
               {...axis}
               scale="log"

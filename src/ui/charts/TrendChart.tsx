@@ -1,6 +1,7 @@
 'use client';
 
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { roundStep, ticksTo } from './ticks';
 
 export interface TrendChartProps {
   readonly label: string;
@@ -19,6 +20,7 @@ export default function TrendChart({ label, unit, points, reference }: TrendChar
   const step = roundStep(Math.max((high - low) / 3, Math.abs(high) * 0.01, 0.01));
   const [bottom, top] = [Math.floor(low / step) * step, Math.ceil(high / step + 1e-9) * step];
   const ticks = Array.from({ length: Math.round((top - bottom) / step) + 1 }, (_, index) => bottom + index * step);
+  const times = ticksTo(Math.max(...points.map(({ time }) => time)), 4);
   return (
     <figure>
       <div
@@ -29,7 +31,7 @@ export default function TrendChart({ label, unit, points, reference }: TrendChar
         <ResponsiveContainer width="100%" height="100%">
           <LineChart data={[...points]} margin={{ top: 8, right: 26, bottom: 0, left: 0 }} accessibilityLayer={false}>
             <CartesianGrid stroke="var(--rule)" />
-            <XAxis {...axis} dataKey="time" type="number" unit=" min" tickCount={5} domain={[0, 'dataMax']} />
+            <XAxis {...axis} dataKey="time" type="number" unit=" min" ticks={times} domain={[0, times.at(-1) ?? 1]} />
             <YAxis
               {...axis}
               type="number"
@@ -62,10 +64,4 @@ export default function TrendChart({ label, unit, points, reference }: TrendChar
       </figcaption>
     </figure>
   );
-}
-
-/** The next step of 1, 2 or 5 times a power of ten. */
-function roundStep(least: number): number {
-  const decade = 10 ** Math.floor(Math.log10(least));
-  return [1, 2, 5, 10].map((step) => step * decade).find((step) => step >= least) ?? least;
 }

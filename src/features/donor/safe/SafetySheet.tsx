@@ -18,10 +18,7 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
       <PowerRow code={code} power={view.power} />
       {cards.length > 0 && <MeterCheckRow code={code} checked={view.meterCheck} />}
       {cards.length > 0 && (
-        <ul
-          aria-label="Stores"
-          className="mb-4 grid grid-cols-[repeat(auto-fit,minmax(290px,1fr))] gap-px rounded-[3px] border border-rule bg-rule"
-        >
+        <ul aria-label="Stores" className="mb-4 grid grid-cols-[repeat(auto-fit,minmax(290px,1fr))] gap-2">
           {cards.map((card) => (
             <StoreEntry key={card.name} card={card} />
           ))}
@@ -105,7 +102,7 @@ export function SafetySheet({ code, view }: { code: string; view: SafetyView }) 
 
 function StoreEntry({ card }: { card: StoreCard }) {
   return (
-    <li className="bg-lift" data-selected={card.selected ? '' : undefined}>
+    <li className="rounded-[3px] border border-rule bg-lift" data-selected={card.selected ? '' : undefined}>
       <Link
         href={card.href}
         prefetch={false}
