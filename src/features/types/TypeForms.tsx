@@ -39,7 +39,7 @@ export function TypeForm({
       <TextField name="technology" label="technology" placeholder="schottky" defaultValue={type?.technology} />
       <TextArea name="note" label="note" rows={2} defaultValue={type?.note} className="col-span-full" />
       <SubmitButton {...(type ? {} : { tone: 'next' as const })}>
-        {type ? 'Put it right' : 'Write it down'}
+        {type ? 'Save the correction' : 'Write it down'}
       </SubmitButton>
     </ActionForm>
   );

@@ -13,7 +13,7 @@ const row = () =>
       {(close) => (
         <ActionForm action={action} label="Correct step 2" onDone={close}>
           <TextField name="place" label="where it hides" defaultValue="under the label" />
-          <SubmitButton>Put it right</SubmitButton>
+          <SubmitButton>Save the correction</SubmitButton>
         </ActionForm>
       )}
     </CorrectButton>,
@@ -36,7 +36,7 @@ test('what is refused stays open with the reason; closed, nothing is changed', a
   action.mockReset().mockResolvedValue({ ok: false, problems: [{ field: 'place', message: 'Too long.' }] });
   const { user } = row();
   await user.click(screen.getByRole('button', { name: 'Correct step 2' }));
-  await user.click(await screen.findByRole('button', { name: 'Put it right' }));
+  await user.click(await screen.findByRole('button', { name: 'Save the correction' }));
   expect(await screen.findByText('Too long.')).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Close' }));
   await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());

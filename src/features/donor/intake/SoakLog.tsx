@@ -72,7 +72,7 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
                       >
                         <SoakFields typed={typed} />
                         <div className="col-span-full pt-2">
-                          <SubmitButton tone="next">Put it right</SubmitButton>
+                          <SubmitButton tone="next">Save the correction</SubmitButton>
                         </div>
                       </ActionForm>
                     )}

@@ -121,7 +121,7 @@ export function CorrectStep({
         >
           <StepFields typed={typed} />
           <div className="col-span-full pt-2">
-            <SubmitButton tone="next">Put it right</SubmitButton>
+            <SubmitButton tone="next">Save the correction</SubmitButton>
           </div>
         </ActionForm>
       )}

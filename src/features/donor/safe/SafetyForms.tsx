@@ -93,7 +93,7 @@ export function CorrectStore({ code, typed }: { code: string; typed: StoreTexts 
         >
           <StoreFields typed={typed} />
           <div className="col-span-full pt-2">
-            <SubmitButton tone="next">Put it right</SubmitButton>
+            <SubmitButton tone="next">Save the correction</SubmitButton>
           </div>
         </ActionForm>
       )}

@@ -43,7 +43,8 @@ export function record(
         const misfit = await misfitOf(edit, donor, entry);
         if (misfit !== undefined) misfits.push(misfit);
       }
-      const done = `${sentences.join('; ')}.`;
+      const said = sentences.join('; ');
+      const done = `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
       return misfits.length === 0 ? done : `${done} But does it fit? ${misfits.join(' ')}`;
     },
   );
