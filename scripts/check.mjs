@@ -1,12 +1,15 @@
 // Everything that must hold before a change lands, in two lanes side by side: the build and the stories through the
-// browser in one, the unit tests in the other; what reads the sources is taken by the lane that is free.
+// browser in one, the unit tests in the other; those, and what reads the sources, are taken in parts by the lane that is
+// free.
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { bin, ensureBuild, ensurePackages, filesBelow, isOnPath, must, say } from './lib.mjs';
 
 const SLOWEST = 10;
-const UNIT_REPORT = 'test-results/unit.json';
+/** Parts of the unit tests. */
+const SHARDS = 4;
+const UNIT_REPORTS = Array.from({ length: SHARDS }, (_, index) => `test-results/unit-${index + 1}.json`);
 const STORY_REPORT = 'test-results/stories.json';
 /** Folders on which the counts over thousands of boards depend, and where it is kept, with the sources, that they held. */
 const COUNTED = ['src/core/board', 'src/core/topology', 'src/core/findings', 'src/core/part', 'src/core/quantity'];
@@ -24,6 +27,7 @@ if (isCounted) say('The counts over thousands of boards held for these sources; 
 
 const built = step('build', () => ensureBuild().then(() => ({ code: 0, text: '' })));
 const waiting = [
+  ...UNIT_REPORTS.map((report, index) => () => units(report, index)),
   () =>
     step('lint', () => captured(bin('eslint'), ['.', '--max-warnings=0', '--cache', '--cache-location=.next/eslint'])),
   () => step('dead code', () => captured(bin('knip'), [])),
@@ -32,7 +36,7 @@ const waiting = [
   // The types of the routes are written by the build.
   async () => (await built) === 0 && step('types', () => captured(bin('tsc'), ['--noEmit'])),
 ];
-await Promise.all([stories().then(readings), units().then(readings)]);
+await Promise.all([stories().then(rest), rest()]);
 
 if (outcomes.every(({ code }) => code === 0)) writeFileSync(COUNTED_STAMP, `${counted}\n`);
 printSlowest();
@@ -52,21 +56,22 @@ async function stories() {
   await step('end to end', () => captured(bin('playwright'), ['test']));
 }
 
-/** The lane of the unit tests, the longest first. */
-async function units() {
-  await step('unit', () =>
+/** One part of the unit tests. */
+function units(report, index) {
+  return step(`unit ${index + 1} of ${SHARDS}`, () =>
     captured(bin('jest'), [
       '--maxWorkers=1',
+      `--shard=${index + 1}/${SHARDS}`,
       '--json',
-      `--outputFile=${UNIT_REPORT}`,
+      `--outputFile=${report}`,
       ...(isCounted ? ['--testPathIgnorePatterns', '\\.counts\\.test\\.ts$'] : []),
     ]),
   );
 }
 
-/** What reads the sources; each is done once, by the lane that comes to it first. */
-async function readings() {
-  for (let reading = waiting.shift(); reading; reading = waiting.shift()) await reading();
+/** What waits; each is done once, by the lane that comes to it first. */
+async function rest() {
+  for (let next = waiting.shift(); next; next = waiting.shift()) await next();
 }
 
 /** Runs one step and prints what it said when it ends; resolves to its exit code. */
@@ -101,8 +106,7 @@ function printSlowest() {
 }
 
 function unitTimes() {
-  const report = reportOf(UNIT_REPORT);
-  return (report?.testResults ?? []).map(({ name, startTime, endTime }) => ({
+  return UNIT_REPORTS.flatMap((report) => reportOf(report)?.testResults ?? []).map(({ name, startTime, endTime }) => ({
     name: name.replace(`${process.cwd()}/`, ''),
     seconds: (endTime - startTime) / 1000,
   }));
@@ -118,11 +122,12 @@ function storyTimes() {
 
 /** Unit tests and stories together. */
 function testTotals() {
-  const unit = reportOf(UNIT_REPORT);
+  const unit = UNIT_REPORTS.map((report) => reportOf(report));
+  const sum = (name) => unit.reduce((total, report) => total + (report?.[name] ?? 0), 0);
   const { expected = 0, flaky = 0, unexpected = 0 } = reportOf(STORY_REPORT)?.stats ?? {};
   return {
-    passed: (unit?.numPassedTests ?? 0) + expected + flaky,
-    broken: (unit?.numFailedTests ?? 0) + unexpected,
+    passed: sum('numPassedTests') + expected + flaky,
+    broken: sum('numFailedTests') + unexpected,
   };
 }
 

@@ -226,7 +226,7 @@ test.each`
   typed                                   | board                        | asks                         | maybe
   ${'c5 350'}                             | ${''}                        | ${'350 what?'}               | ${'c5 350u'}
   ${'c5 measures 120'}                    | ${'C5 capacitor'}            | ${'120 µF is likely'}        | ${'c5 measures 120u'}
-  ${'c5 was 300v now 40v'}                | ${'C5 capacitor'}            | ${'printed on C5'}           | ${'c5 300V @ 10s'}
+  ${'c5 was 300v now 40v'}                | ${'C5 capacitor'}            | ${'printed on C5'}           | ${'c5 reads 300V'}
   ${'c5 450v'}                            | ${'C5 capacitor'}            | ${'printed on C5'}           | ${'c5 reads 450v'}
   ${'C5 1,200 V @ 10 s'}                  | ${'C5 capacitor'}            | ${'decimal point'}           | ${'# C5 1,200 V @ 10 s'}
   ${'c5 0.02 V AC @ 10s'}                 | ${'C5 capacitor'}            | ${'AC range hides'}          | ${'# c5 0.02 V AC @ 10s'}

@@ -16,17 +16,20 @@ export type ReadReadings =
  * is recorded as it was typed; a comma that may part thousands, and an alternating voltage, are asked about.
  * @returns undefined when no voltage is named
  */
-export function readReadings(store: string, tokens: readonly Token[]): ReadReadings | undefined {
+export function readReadings(store: string, typed: readonly Token[]): ReadReadings | undefined {
   const records: BenchRecord[] = [];
   const unplaced: Token[] = [];
   let pending: Quantity | undefined;
   let hasTime = false;
+  /** “nach 30 s 95 V”: a time that stands before its voltage. */
+  let ahead: number | undefined;
   const close = (elapsed?: number) => {
     if (pending)
       records.push({ kind: 'reading', store, voltage: pending, ...(elapsed === undefined ? {} : { elapsed }) });
     pending = undefined;
   };
-  const [first] = tokens;
+  const [first] = typed;
+  const tokens = typed.flatMap((token, index) => spelledTime(typed, token, index));
   const isTimed = tokens.some(({ text }) => text.includes('@'));
   for (let index = 0; index < tokens.length; index += 1) {
     const token = tokens[index];
@@ -74,6 +77,16 @@ export function readReadings(store: string, tokens: readonly Token[]): ReadReadi
       if ('problem' in volts) return volts;
       close();
       pending = volts;
+      if (ahead !== undefined) {
+        hasTime = true;
+        close(ahead);
+        ahead = undefined;
+      }
+      continue;
+    }
+    if (behind !== undefined && !pending && records.length === 0 && valueOf(behind)?.unit === 'second') {
+      ahead = readTime(behind);
+      index += 1;
       continue;
     }
     const elapsed = pending && valueOf(text)?.unit === 'second' ? readTime(text) : undefined;
@@ -83,7 +96,7 @@ export function readReadings(store: string, tokens: readonly Token[]): ReadReadi
       continue;
     }
     if (
-      /^(?:holds|holding|has|charged|sits|drops|dropped|down|falls|fell|decays|decayed|to|still|now|sits|dc|left|only)$/i.test(
+      /^(?:holds|holding|has|hat|noch|encore|reste|charged|discharged|bled|bleeds|sits|drops|dropped|down|falls|fell|decays|decayed|to|still|now|sits|dc|left|only|after|later|unplugging|unplugged|power|off|switching|since|pulling|plug|ago)$/i.test(
         text,
       )
     )
@@ -94,6 +107,23 @@ export function readReadings(store: string, tokens: readonly Token[]): ReadReadi
   close();
   return records.length === 0 ? undefined : { records, hasTime, unplaced };
 }
+
+const TIME_NAMES: Readonly<Record<string, string>> = { second: 's', minute: 'min', hour: 'h' };
+
+/** “after a minute”, “after half an hour”: a time in words. */
+function spelledTime(tokens: readonly Token[], token: Token, index: number): Token[] {
+  const [before, next] = [tokens[index - 1]?.text.toLowerCase() ?? '', tokens[index + 1]];
+  const unit = TIME_NAMES[next?.text.toLowerCase() ?? ''];
+  const isHalf = before === 'half';
+  if (/^(?:an?|one)$/i.test(token.text) && unit && next)
+    return [{ ...token, text: isHalf ? (HALF[unit] ?? '') : `1${unit}`, end: next.end, parted: next.parted }];
+  if (TIME_NAMES[token.text.toLowerCase()] && /^(?:an?|one)$/i.test(before)) return [];
+  if (/^(?:start|beginning|anfang|début)$/i.test(token.text) && TIME_WORDS.test(before || 'none'))
+    return [{ ...token, text: '0s' }];
+  if (/^the$/i.test(token.text) && /^(?:start|beginning)$/i.test(next?.text ?? '')) return [];
+  return /^half$/i.test(token.text) && /^an?$/i.test(next?.text ?? '') ? [] : [token];
+}
+const HALF: Readonly<Record<string, string>> = { s: '0.5s', min: '30s', h: '30min' };
 
 function readVolts(text: string): Quantity | { readonly problem: BenchProblem } | undefined {
   const value = valueOf(text);

@@ -149,7 +149,10 @@ export const DAMAGE_SLANG: readonly (readonly [damage: DamageWord, words: string
     'burned, burned out, burnt out, scorched, toast, toasted, fried, cooked, verbrannt, brûlé, burnt up, crispy',
   ],
   ['cracked', 'split, gerissen, fissuré, crack, chipped, exploded'],
-  ['blown', 'gone, dead, popped, durchgebrannt, blows, grillé, defekt, kaputt, hs'],
+  [
+    'blown',
+    'hole in it, has a hole, hole blown in it, crater, gone, dead, popped, durchgebrannt, blows, grillé, defekt, kaputt, hs',
+  ],
   ['open', 'gone open, open circuit, open circuited, unterbrochen'],
   [
     'shorted',
@@ -181,7 +184,7 @@ export const PACKAGE_SLANG: readonly (readonly [name: string, words: string])[] 
 
 export const SPEEDS: readonly (readonly [speed: 'slow' | 'fast', words: string])[] = [
   ['slow', 'slow blow, slow, slo blo, slowblow, träge, time lag, timelag, temporisé, anti surge, t type'],
-  ['fast', 'fast blow, flink, quick blow, rapide, fast acting, fastblow'],
+  ['fast', 'fast blow, flink, quick, quick blow, rapide, fast acting, fastblow'],
 ];
 
 export const MARKED =
@@ -195,4 +198,4 @@ export const FILLER =
   'marking unreadable, unreadable, illegible, no marking, unmarked, unknown, cold, axial leads, big, small, little, tiny, large, main, old, new, through hole, tht, ' +
   'heatsinked, on heatsink, heatsink, coil, contact, contacts, changeover, parallel, series, in series, in parallel, across, near, next, beside, behind, under, inside, back, panel, ' +
   'ist, ein, eine, einen, der, die, das, mit, und, auf, im, am, est, un, une, le, la, les, de, du, des, avec, et, sur, dans, looks ok, ok, good, fine, still, has, have, says so, transistor, bjt, device, thing, gone bad, bad, way high, way low, high, low, core, rod, drive, driver, x, n, l, e, pe, metal oxide, metal film, carbon film, carbon, wirewound, wire wound, cement, ' +
-  'ways, both ways, way round, between, together, double pole, single pole, dpst, spst, dpdt, glue, glued, clear, round, square, flat, standing, lying, upright, genuine, original, standard, ordinary, plain, usual, possibly, probably, safety, badly';
+  'black, brown, red, orange, yellow, green, blue, violet, purple, grey, gray, white, goo, ways, both ways, way round, between, together, double pole, single pole, dpst, spst, dpdt, glue, glued, clear, round, square, flat, standing, lying, upright, genuine, original, standard, ordinary, plain, usual, possibly, probably, safety, badly';

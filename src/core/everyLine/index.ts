@@ -12,7 +12,7 @@ export type EveryLine =
 const HELP = /^(?:\?|help(?: me)?|hilfe|aide|words|what can i (?:say|type))\??$/i;
 const UNDO = /^(?:undo(?: (?:it|that|last))?|take (?:it|that) back|rückgängig|annuler)$/i;
 const UNPLUGGED =
-  /^(?:(?:it(?:'?s| is)? )?unplugged(?: (?:it|now))?|unplug(?: it)?|plug(?:ged)? out|power(?:ed)? (?:is )?(?:off|away)|mains off|switched off|off the mains|ausgesteckt|stecker gezogen|débranché)$/i;
+  /^(?:(?:it(?:'?s| is)? |i |we )?(?:have |just )?unplugged(?: it)?(?: now)?|pulled the plug|unplug(?: it)?|plug(?:ged)? out|power(?:ed)? (?:is )?(?:off|away)(?: now)?|mains off|switched off|off the mains|ausgesteckt|stecker gezogen|débranché)$/i;
 const GO = /^(?:(?:go|jump) to|open|show)\s+/i;
 const FIND = /^(?:find|search|stock|suche|cherche)\s+(.+)$/i;
 

@@ -6,6 +6,8 @@ export interface StoreReading {
   readonly voltage: number;
   readonly resolution: number;
   readonly takenAt: number;
+  /** A bleed tool was across the store: what it reads then shows no recovery. */
+  readonly toolOn?: boolean;
 }
 
 export type StoreState =
@@ -50,8 +52,8 @@ export function isPowered({ appliedAt, removedAt }: PowerHistory): boolean {
 /**
  * Whether a person's own readings show a store empty. The last reading with its meter's doubt added must lie
  * under 1 V, where a meter may go on in any mode; under the touch limit alone it is not dead. No power may have been
- * applied since. A rebound counts as looked for when two readings at least five minutes apart both lie under 1 V, and
- * none between them above. A reading above what meters measure leaves the meter in doubt until it was checked on a known
+ * applied since. A rebound counts as looked for when two readings at least five minutes apart both lie under 1 V, none
+ * between them lies above, and no bleed tool was across the store. A reading above what meters measure leaves the meter in doubt until it was checked on a known
  * source. Predictions never enter.
  * @param readings in any order; the latest by time counts
  */
@@ -78,7 +80,9 @@ export function storeState(
   if (overRange && meterCheckedAt < overRange.takenAt)
     return { kind: 'below-touch', last, upper, isMeterDoubtful: true };
   // A rise over the limit starts the wait anew.
-  const lastRise = counting.findLastIndex((reading) => upperBound(reading) > METER_LIMIT.volts);
+  const lastRise = counting.findLastIndex(
+    (reading) => upperBound(reading) > METER_LIMIT.volts || reading.toolOn === true,
+  );
   const [first] = counting.slice(lastRise + 1);
   const reboundChecked = first !== undefined && last.takenAt - first.takenAt >= REBOUND_WAIT_SECONDS * 1000;
   return { kind: 'measured-dead', last, upper, reboundChecked, meterChecked: meterCheckedAt >= last.takenAt };

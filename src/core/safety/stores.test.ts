@@ -162,6 +162,22 @@ describe('power applied after a reading', () => {
     expect(state.kind === 'measured-dead' ? state.meterChecked : 'isMeterDoubtful' in state).toBe(checked);
   });
 
+  test.each`
+    readings                                  | rebound  | why
+    ${[[0, false], [320, false]]}             | ${true}  | ${'five minutes apart, the tool off'}
+    ${[[0, true], [320, true]]}               | ${false} | ${'with the tool on it cannot recover'}
+    ${[[0, true], [320, false]]}              | ${false} | ${'the five minutes begin when it is off'}
+    ${[[0, true], [10, false], [320, false]]} | ${true}  | ${'five minutes since it was off'}
+  `('readings at $readings (seconds, tool): a rebound was looked for: $rebound ($why)', ({ readings, rebound }) => {
+    const taken = (readings as readonly (readonly [number, boolean])[]).map(([seconds, toolOn]) => ({
+      voltage: 0.2,
+      resolution: 0.01,
+      takenAt: seconds * 1000,
+      toolOn,
+    }));
+    expect(storeState(taken)).toMatchObject({ kind: 'measured-dead', reboundChecked: rebound });
+  });
+
   test('the lower limit of a careful shop', () => {
     const at55 = { voltage: 55, resolution: 0.1, takenAt: 0 };
     expect(storeState([at55]).kind).toBe('below-touch');

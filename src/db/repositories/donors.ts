@@ -151,6 +151,7 @@ async function overviews(
           voltage: storeReadings.voltageV,
           resolution: storeReadings.resolutionV,
           takenAt: storeReadings.takenMs,
+          toolOn: sql<boolean>`${storeReadings.toolOhm} is not null`.mapWith(Boolean),
         })
         .from(storeReadings)
         .innerJoin(stores, eq(stores.id, storeReadings.storeId))

@@ -70,6 +70,20 @@ export function readJoin(typed: readonly Token[], context: BenchContext): ReadJo
       index += 1;
       continue;
     }
+    if (/^(?:nothing|nowhere)$/.test(lower) && tokens[index + 1]?.text.toLowerCase() === 'else') {
+      isSweep = true;
+      index += 2;
+      continue;
+    }
+    if (lower === 'nowhere') {
+      isSweep = tokens.some((token) => token.text.toLowerCase() === 'else');
+      index += 1;
+      continue;
+    }
+    if (lower === 'else') {
+      index += 1;
+      continue;
+    }
     if (DENIALS.test(lower)) {
       denied = true;
       index += 1;
@@ -171,5 +185,6 @@ function readingFrom(
     return ohms ? { ohms: ohms.value, bare: true } : undefined;
   }
   const ohms = isBareNumber(text) ? undefined : shorthandOf(text, 'ohm');
-  return ohms && relation === 'through' ? { ohms: ohms.value } : undefined;
+  // An R in it is ohms, whatever stands between the pins.
+  return ohms && (relation === 'through' || /^\d*[.,]?\d*R\d*$/i.test(text)) ? { ohms: ohms.value } : undefined;
 }

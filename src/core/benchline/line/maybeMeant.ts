@@ -36,7 +36,7 @@ export function maybeMeant(line: string, problem: BenchProblem): string[] {
             : [];
   return [...new Set(own.filter((one) => one.toLowerCase() !== line.toLowerCase()))]
     .slice(0, 2)
-    .concat(/^[#?!]/.test(line) ? [] : [`# ${line}`]);
+    .concat(/^[#?!]/.test(line) ? [] : [line.endsWith('?') ? `? ${line.slice(0, -1).trimEnd()}` : `# ${line}`]);
 }
 
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');

@@ -2,7 +2,7 @@ import { ratingFromWord } from '../../part';
 import { decodingsAs } from '../part/kindOf';
 import { isJudged, partRecord, readPart } from '../part/readPart';
 import { type Question } from '../part/said';
-import { isPrefix, isReference } from '../references';
+import { isPrefix, isReference, kindsOfReference } from '../references';
 import type { BenchContext, BenchProblem, BenchRecord, ContextPart } from '../record';
 import type { Token } from '../tokens';
 import { meaningsOf } from '../vocabulary';
@@ -50,7 +50,7 @@ export function readDescription(refs: readonly string[], rest: readonly Token[],
         kind: 'unclear',
         word: words[0]?.text ?? '',
         question: `${volts.value} V: printed on ${ref}, or read off it, and when?`,
-        maybe: [`${ref.toLowerCase()} voltage ${volts.value}V`, `${ref.toLowerCase()} ${volts.value}V @ 10s`],
+        maybe: [`${ref.toLowerCase()} voltage ${volts.value}V`, `${ref.toLowerCase()} reads ${volts.value}V`],
       },
     };
   const [stray] = unplaced;
@@ -102,6 +102,12 @@ function keptOf(ref: string, known: ContextPart | undefined, { kept }: Question)
   return partKind === undefined ? [] : [{ kind: 'part', ref, partKind, ...said }];
 }
 
+/** Whether a reference may be of the kind of a part: a capacitor is not the same as the chip above it. */
+const mayBe = (ref: string, { kind }: ContextPart) => {
+  const kinds = kindsOfReference(ref);
+  return kinds.length === 0 || kinds.some(([name]) => name === kind);
+};
+
 /** `like q1`, `as q1`, `same`, `same as c6`: the part to copy, and the words without it. */
 function readCopy(
   refs: readonly string[],
@@ -120,7 +126,7 @@ function readCopy(
   const isNamed = isReference(name) || (!/^(?:same|ditto|dito|idem)$/i.test(word) && name !== '');
   const model = isNamed
     ? parts.find((part) => part.ref === name.toUpperCase())
-    : parts.filter((part) => !refs.includes(part.ref)).at(-1);
+    : parts.filter((part) => !refs.includes(part.ref) && mayBe(refs[0] ?? '', part)).at(-1);
   if (!model) return { problem: { kind: 'nothing-to-copy', word: isNamed ? name.toUpperCase() : word } };
   const behind = isNamed ? to + 1 : to;
   const words = rest.slice(behind).filter(({ text }) => !/^(?:above|before|last|previous|one)$/i.test(text));

@@ -41,13 +41,17 @@ export function readCharge(
   if (!mayStore) return isTimed && read ? { problem: { kind: 'no-store', name } } : undefined;
   if (!read) return undefined;
   const isReadWord = rest.some(
-    ({ text }) => isMeasureWord(text) || /^(?:holds|holding|still|charged|now|hält)$/i.test(text),
+    ({ text }) =>
+      isMeasureWord(text) || /^(?:holds|holding|still|noch|encore|charged|discharged|bled|now|hält)$/i.test(text),
   );
   const isOnlyVolts = 'records' in read && read.unplaced.length === 0;
   if ('problem' in read) return isTimed || isReadWord || isStore || rest.length === 1 ? read : undefined;
   if (read.hasTime && (isOnlyVolts || isTimed)) return { records: read.records, unplaced: read.unplaced, about: name };
+  // What a store shows is a reading of it, whatever else is said beside it.
+  if (isStore && (isOnlyVolts || isReadWord || read.hasTime))
+    return { records: read.records, unplaced: read.unplaced, about: name };
   if (!isOnlyVolts) return undefined;
-  if (isStore || isReadWord) return { records: read.records };
+  if (isReadWord) return { records: read.records };
   if (known)
     return {
       problem: {
@@ -95,6 +99,10 @@ export function readMeasured(
     return hasVerb && /\d|^ol$/i.test(words.slice(verbAt + 1).join(' '))
       ? { problem: { kind: 'no-part', ref } }
       : undefined;
+  const oneWay = readOneWay(ref, known, words);
+  if (oneWay) return oneWay;
+  const isPlaced = /\b(?:in|out of)[- ]circuit\b/i.test(words.join(' '));
+  const isOfPins = words.some((word) => /^(?:pins?|legs?)$/i.test(word));
   const isSourced = words.some((word) => /^(?:datasheet|typical|guessed|decoded)$/i.test(word));
   const spoken = words.filter((word, index) => index !== (hasVerb || isLast ? verbAt : -1));
   if (
@@ -104,9 +112,12 @@ export function readMeasured(
     !namesReading(words, known.kind)
   )
     return undefined;
-  const isNamed = !isSourced && /\d/.test(words.join('')) && namesReading(words, known.kind);
-  if (hasVerb || isNamed || isLast) {
-    const values = spoken.filter((word) => isFieldWord(word, known.kind) || !BESIDE.test(word));
+  const isNamed = !isSourced && !isOfPins && /\d/.test(words.join('')) && namesReading(words, known.kind);
+  if (hasVerb || isNamed || isLast || (isPlaced && /\d/.test(words.join('')))) {
+    const isOut = /\bout of[- ]circuit\b/i.test(words.join(' '));
+    const values = spoken.filter(
+      (word) => !(isOut && /^(?:out|of|circuit)$/i.test(word)) && (isFieldWord(word, known.kind) || !BESIDE.test(word)),
+    );
     if (refs.length > 1) return readEach(refs, values, context);
     const read = readMeasurement(ref, known.kind, values, isNamed || values.length > 1);
     return 'problem' in read ? read : { records: [read] };
@@ -117,6 +128,17 @@ export function readMeasured(
     known,
     spoken.filter((word) => !/^[=:]$/.test(word)),
   );
+}
+
+/** `0.54 one way, open the other`: both ways of a diode. */
+function readOneWay(ref: string, known: ContextPart, words: readonly string[]): Outcome | undefined {
+  const line = words.join(' ');
+  if (known.kind !== 'diode' || !/\bother\b/i.test(line) || !/\b(?:open|ol|nothing|infinite)\b/i.test(line))
+    return undefined;
+  const drops = words.filter((word) => /^[.,]?\d+(?:[.,]\d+)?m?V?$/i.test(word));
+  if (drops.length !== 1) return undefined;
+  const read = readMeasurement(ref, known.kind, [drops[0] ?? '', 'rev', 'OL']);
+  return 'problem' in read ? read : { records: [read] };
 }
 
 /** `c10 c11 c12 measure 980u 1010u 640u`: one value each, in their order. */

@@ -1,7 +1,7 @@
 import { fixableAs, isBoardKind } from '../../board';
 import type { KindName } from '../../part';
 import { readJoin } from '../join/readJoin';
-import { isReference, kindsOfReference, leadingReferences, readReferences } from '../references';
+import { isPrefix, isReference, kindsOfReference, leadingReferences, readReferences } from '../references';
 import type { BenchContext } from '../record';
 import type { Token } from '../tokens';
 import { valueOf } from '../values';
@@ -12,10 +12,13 @@ import { readDescription } from './readDescription';
 
 const OR_WORDS = /^(?:or|ou|oder)$/i;
 
-export function readStatement(tokens: readonly Token[], context: BenchContext): Outcome {
+export function readStatement(typed: readonly Token[], context: BenchContext): Outcome {
+  const tokens = verbBehind(typed);
   const [first] = tokens;
   if (!first) return { problem: { kind: 'empty' } };
-  const join = readJoin(tokens, context);
+  const between = readBetween(tokens, context);
+  if (between) return between;
+  const join = readJoin(withWindings(tokens), context);
   if (join && 'problem' in join) return join;
   if (join && join.unplaced.length <= MOST_UNPLACED) {
     const [record] = join.records.filter(({ kind }) => kind === 'join');
@@ -33,13 +36,86 @@ export function readStatement(tokens: readonly Token[], context: BenchContext): 
   return readOfParts(leading.refs, leading.rest, context);
 }
 
+/** `measured r12: 4.66k` is `r12 measured 4.66k`. */
+function verbBehind(tokens: readonly Token[]): readonly Token[] {
+  const [verb, part, ...rest] = tokens;
+  const isVerb = /^(?:measured|measuring|gemessen|mesuré)$/i.test(verb?.text ?? '');
+  return verb && part && isVerb && isReference(part.text) && rest.length > 0 ? [part, verb, ...rest] : tokens;
+}
+
+/** `t1 1-3 0.9 ohm`, `t1 primary 2.1 ohms between 1 and 2`: two pins of one part, and what lies between them. */
+function withWindings(tokens: readonly Token[]): readonly Token[] {
+  const [part, ...said] = tokens;
+  if (!part || !isReference(part.text)) return tokens;
+  const listed = said.slice(
+    0,
+    said.findIndex(({ text }) => !/^\d{1,2}(?:,\d{1,2})*$|^(?:and|und|et)$/i.test(text)),
+  );
+  const joined = listed.flatMap(({ text }) => text.split(',')).filter((text) => /^\d{1,2}$/.test(text));
+  const isJoined = said
+    .slice(listed.length)
+    .some(({ text }) => /^(?:beeps?|joined|connected|together|common|same)$/i.test(text));
+  if (joined.length > 1 && isJoined)
+    return joined.flatMap((pin, index) => [
+      ...(index > 0 ? [{ ...part, text: '-', parted: false }] : []),
+      { ...part, text: `${part.text}.${pin}`, parted: false },
+    ]);
+  const words = said.filter(({ text }) => !BESIDE_PINS.test(text));
+  const pair = words.findIndex(({ text }) => /^\d{1,2}[-–]\d{1,2}$/.test(text));
+  const list = words.findIndex(
+    ({ text }, index) =>
+      /^\d{1,2}$/.test(text) &&
+      /^(?:and|to|und|et|-|&)$/i.test(words[index + 1]?.text ?? '') &&
+      /^\d{1,2}$/.test(words[index + 2]?.text ?? ''),
+  );
+  const pins =
+    pair >= 0
+      ? (words[pair]?.text.split(/[-–]/) ?? [])
+      : list >= 0
+        ? [words[list]?.text ?? '', words[list + 2]?.text ?? '']
+        : [];
+  const rest = pair >= 0 ? words.toSpliced(pair, 1) : words.toSpliced(list, 3);
+  const isWinding = rest.length === 1 && /^winding$/i.test(rest[0]?.text ?? '');
+  const isOhms = rest.length === 1 && valueOf(rest[0]?.text ?? '')?.unit === 'ohm';
+  const [from, to] = pins.map((pin) => ({ ...part, text: `${part.text}.${pin}`, parted: false }));
+  if (!from || !to || !(isWinding || isOhms)) return tokens;
+  return [from, { ...part, text: '~', parted: false }, to, ...(isOhms ? rest : [])];
+}
+const BESIDE_PINS = /^(?:pins?|legs?|from|between|is|are|reads|reading|primary|secondary|one|a|an|same|the|of|=|:)$/i;
+
+/**
+ * `r20 0R22 between q1 source and br1 minus`: a part that lies between two pins is in line with them.
+ * @returns undefined when the statement says no such thing
+ */
+function readBetween(tokens: readonly Token[], context: BenchContext): Outcome | undefined {
+  const [part, ...said] = tokens;
+  const at = said.findIndex(({ text }) => /^(?:between|zwischen|entre)$/i.test(text));
+  if (!part || at < 0 || !isReference(part.text) || !isPrefix(lettersOf(part.text))) return undefined;
+  const via = { ...part, text: 'via', parted: false };
+  const join = readJoin([...said.slice(at + 1), via, part], context);
+  if (!join || 'problem' in join || !join.records.some(({ kind }) => kind === 'join')) return undefined;
+  const words = said.slice(0, at).filter(({ text }) => !/^(?:is|sits|lies|goes|connected|,)$/i.test(text));
+  if (words.length === 0) return { records: join.records, unplaced: join.unplaced, about: part.text.toUpperCase() };
+  const described = readDescription([part.text.toUpperCase()], words, context);
+  if ('problem' in described) return described;
+  const own = join.records.filter((record) => !(record.kind === 'part' && record.ref === part.text.toUpperCase()));
+  return { ...described, records: [...described.records, ...own] };
+}
+
+const lettersOf = (ref: string) => /^[A-Z]*/i.exec(ref)?.[0].toUpperCase() ?? '';
+
 /** `3x 10k r14 r15 r16`: what is said first, and whose it is behind it. */
 function trailingReferences(tokens: readonly Token[]): { refs: string[]; rest: Token[] } | undefined {
   let from = tokens.length;
   const refs: string[] = [];
   while (from > 0) {
     const named = readReferences(tokens[from - 1]?.text ?? '');
-    if (!named || 'problem' in named) break;
+    // “opto U4 EL817” ends in a number, not in a second part.
+    if (!named || 'problem' in named || !named.every((ref) => isPrefix(lettersOf(ref)))) break;
+    if (refs[0] !== undefined && lettersOf(named[0] ?? '') !== lettersOf(refs[0])) {
+      refs.length = 0;
+      break;
+    }
     refs.unshift(...named);
     from -= 1;
   }
@@ -58,7 +134,7 @@ function behindKind(tokens: readonly Token[]): { refs: string[]; rest: Token[] }
   if (at < 1 || at > 3 || ref === undefined || kindsOfReference(ref).length === 0) return undefined;
   const isKind = before.some(({ text }) => meaningsOf(text).some(({ as }) => as === 'kind'));
   const isOnly = before.every(({ text }) => meaningsOf(text).length > 0);
-  return isKind && isOnly ? { refs: [ref], rest: [...tokens.slice(at + 1), ...before] } : undefined;
+  return isKind && isOnly ? { refs: [ref], rest: [...before, ...tokens.slice(at + 1)] } : undefined;
 }
 
 /** What is said of the parts that a statement begins with. */

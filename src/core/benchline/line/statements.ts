@@ -32,6 +32,27 @@ const isOnlyNames = (text: string) =>
 
 const beginsWithName = (text: string) => isPrefix(/^\s*([a-z]{1,4})\d{1,4}[a-z]?(?:[.\s,+-]|$)/i.exec(text)?.[1] ?? '');
 
+/** “minus to t1 pin 4” behind a comma: another pin of the part that was spoken of. */
+const CONTINUES_WITH_PIN =
+  /^\s*(?:plus|minus|anode|cathode|drain|gate|source|base|collector|emitter|(?:pin|leg)\s+\d{1,2})\s+(?:to|goes|beeps|is|on|with|[-–=])/i;
+
+/** Gives a statement that begins with a pin the part that the one before it speaks of. */
+export function withTheirParts(statements: readonly (readonly Token[])[]): (readonly Token[])[] {
+  let part: Token | undefined;
+  return statements.map((tokens) => {
+    const [first] = tokens;
+    if (!first) return tokens;
+    if (isReference(first.text)) {
+      part = first;
+      return tokens;
+    }
+    const line = tokens.map(({ text }) => text).join(' ');
+    return part && CONTINUES_WITH_PIN.test(line)
+      ? [{ ...part, start: first.start, end: first.start, parted: false }, ...tokens]
+      : tokens;
+  });
+}
+
 /** Semicolons part statements; so do commas, and “and”, before a reference when something was said before them. */
 export function statementsOf(line: string): { text: string; offset: number }[] {
   const found: { text: string; offset: number }[] = [];
@@ -46,7 +67,7 @@ export function statementsOf(line: string): { text: string; offset: number }[] {
       isEnd ||
       match[0] === ';' ||
       (!isOnlyNames(before) &&
-        beginsWithName(after) &&
+        (beginsWithName(after) || (beginsWithName(before) && CONTINUES_WITH_PIN.test(after))) &&
         (!isWord || (/\s[.\d]/.test(before) && !SPEAKS_OF_PINS.test(before))) &&
         !isSentenceOfPins(before));
     if (!parts) continue;

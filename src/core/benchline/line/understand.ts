@@ -5,7 +5,7 @@ import { inTheirWords } from '../ownWords';
 import { written } from '../spoken';
 import { tokensOf } from '../tokens';
 import { type Outcome, CLEARLY } from './outcome';
-import { partByPart, statementsOf } from './statements';
+import { partByPart, statementsOf, withTheirParts } from './statements';
 import { readWhole } from './wholeLine';
 import { placeOf, maybeMeant } from './maybeMeant';
 import { readStatement } from './readStatement';
@@ -65,9 +65,10 @@ function remarkOf(
 function readStatements(line: string, context: BenchContext): Outcome[] {
   const outcomes: Outcome[] = [];
   let known = context;
-  for (const tokens of statementsOf(line).flatMap(({ text, offset }) =>
+  const statements = statementsOf(line).flatMap(({ text, offset }) =>
     partByPart(written(inTheirWords(tokensOf(text, offset), context.ownWords))),
-  )) {
+  );
+  for (const tokens of withTheirParts(statements)) {
     const outcome = readStatement(tokens, known);
     outcomes.push(outcome);
     if ('records' in outcome) known = { ...known, parts: [...known.parts, ...logged(outcome.records, known)] };

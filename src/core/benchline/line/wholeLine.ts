@@ -23,7 +23,7 @@ const LEAD_IN =
   /^(?:(\?|#|!)|(note|remark|nb|notiz|remarque)\b(?:\s+(?:that|dass|que)\b)?\s*:?|(question|ask|frage)\b\s*:?|(claim)\b\s*:?)\s*(.*)$/i;
 
 const POWER_ON =
-  /^(?:plugged in|plug in|power(?:ed)? (?:is )?(?:on|applied)|mains on|switched on|eingesteckt|branché)$/i;
+  /^(?:(?:i |we )?(?:have |just )?plugged (?:it )?(?:back )?in(?: again)?|plug in|power(?:ed)? (?:is )?(?:on|applied)(?: now| again)?|mains on|switched on|eingesteckt|branché)$/i;
 
 const METER_CHECKED =
   /^(?:the |my )?(?:meter|dmm|multimeter)\s+(?:was |is )?(?:checked|proved|proven|tested|verified)\b|^(?:checked|proved|tested|verified)\s+(?:the |my )?(?:meter|dmm|multimeter)\b/i;

@@ -35,6 +35,7 @@ export function codeRun(
   const [first] = all.slice(index);
   if (
     !first ||
+    /^(?:like|as|same|an?)$/i.test(first.text) ||
     !/^[a-z0-9?]{1,12}$/i.test(first.text) ||
     (!/\d/.test(first.text) &&
       (meaningsOf(first.text).length > 0 || first.text.length > 5 || mended(first.text) !== undefined))

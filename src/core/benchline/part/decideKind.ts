@@ -6,7 +6,8 @@ import { type Question, type Sorted, markingAsTyped } from './said';
 import { firstOf } from './valueCodes';
 
 /** Words behind which a kind is that of something else. */
-export const OF_OTHERS = /^(?:the|across|near|next|under|beside|behind|of|by|above|below|over|from|to|than)$/i;
+export const OF_OTHERS =
+  /^(?:the|for|für|fuer|pour|vom|zum|across|near|next|under|beside|behind|of|by|above|below|over|from|to|than)$/i;
 
 /** Whether one kind may be said beside the other of the same part. */
 const KIN: readonly (readonly KindName[])[] = [

@@ -9,12 +9,17 @@ interface Phrase {
   readonly meaning: Meaning;
 }
 
+export const HAS_GATE: ReadonlySet<KindName> = new Set(['nmos', 'pmos', 'igbt', 'scr', 'triac']);
+
 /** The longest run of words that a table has. A word that is also a filler is taken as what it says of the kind. */
 export function longestPhrase(all: readonly Token[], index: number, kind: KindName | undefined): Phrase | undefined {
   for (let length = Math.min(LONGEST_PHRASE, all.length - index); length >= 1; length -= 1) {
     const run = all.slice(index, index + length);
     if (run.slice(0, -1).some(({ parted }) => parted)) continue;
-    const meanings = meaningsOf(run.map(({ text }) => text).join(' '));
+    // The gate of a transistor is a pin of it; a gate resistor is another part.
+    const meanings = meaningsOf(run.map(({ text }) => text).join(' ')).filter(
+      ({ as }) => as !== 'duty' || kind === undefined || !HAS_GATE.has(kind),
+    );
     if (meanings.length === 0) continue;
     const meaning =
       meanings.find((one) => one.as === 'kind' && one.kind === kind) ??

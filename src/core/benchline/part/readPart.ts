@@ -113,7 +113,7 @@ function placeValues(sorted: Sorted, kind: KindName, ref: string): Question | un
       said.ratings.push({ name: rating, value: parsed.quantity.value, source });
     else sorted.unplaced.push(name, value);
   }
-  for (const { token, unit, value, ambiguous } of values) {
+  for (const { token, unit, value, ambiguous, isPrint } of values) {
     if (ambiguous)
       return {
         problem: {
@@ -129,7 +129,7 @@ function placeValues(sorted: Sorted, kind: KindName, ref: string): Question | un
     const rating = unit === 'ratio' ? ('tolerance' as const) : ratingFor(kind, unit, said);
     const holds = rating !== undefined && kindRule(kind).ratings.includes(rating);
     if (rating === undefined || !holds) {
-      if (unit !== 'second') sorted.unplaced.push(token);
+      if (unit !== 'second' && !isPrint) sorted.unplaced.push(token);
       continue;
     }
     if (said.ratings.some(({ name }) => name === rating)) continue;

@@ -58,7 +58,14 @@ type KindMeaning = Extract<Meaning, { as: 'kind' }>;
 /** Words sorted by what they may be, before the kind of the part is known. */
 export interface Sorted {
   readonly kinds: { meaning: KindMeaning; token: Token; placedBy: Token | undefined; isFirst: boolean }[];
-  readonly values: { token: Token; unit: Unit; value: number; ambiguous: boolean }[];
+  readonly values: {
+    token: Token;
+    unit: Unit;
+    value: number;
+    ambiguous: boolean;
+    /** It stands in the marking, which is kept as a whole. */
+    isPrint?: true;
+  }[];
   /** Runs of text that may be the number or the value of a part. */
   readonly codes: Token[];
   readonly pairs: { name: Token; value: Token }[];

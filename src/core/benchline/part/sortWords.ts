@@ -9,8 +9,8 @@ import { mended } from '../mend';
 import { meaningsOf } from '../vocabulary';
 import { type Said, type Question, type Sorted, mayHaveClass } from './said';
 import { codeRun } from './codeRun';
-import { longestPhrase, mendedRun, placeMeaning } from './phrases';
-import { colourRun, takeBands, takeMarking } from './takeMarking';
+import { HAS_GATE, longestPhrase, mendedRun, placeMeaning } from './phrases';
+import { COLOURS, colourRun, takeBands, takeMarking } from './takeMarking';
 
 const OR_WORDS = /^(?:or|ou|oder)$/i;
 
@@ -109,6 +109,11 @@ function takeWords(
       kept: { ...said, ...(kind ? { partKind: kind } : {}) },
     };
   if (lower === 'dated') return takeDate(next, said);
+  if (/^LED\d/i.test(ref) && COLOURS.test(lower)) {
+    said.technology ??= lower;
+    sorted.describes += 1;
+    return 1;
+  }
   const bands = colourRun(all, index);
   if (bands.length >= 3) return takeBands(bands, sorted) ?? bands.length;
   if (/^[xy][124]$/i.test(lower) && mayHaveClass(ref, kind, sorted)) {
@@ -124,6 +129,11 @@ function takeWords(
   }
   const pair = next && takePair(token, next, kind ?? kindsOfReference(ref)[0]?.[0], sorted);
   if (pair !== undefined) return pair;
+  const letter = kind ?? kindsOfReference(ref)[0]?.[0];
+  if (lower === 'gate' && letter !== undefined && HAS_GATE.has(letter)) {
+    sorted.unplaced.push(token);
+    return 1;
+  }
   const phrase = longestPhrase(all, index, kind ?? kindsOfReference(ref)[0]?.[0]);
   if (phrase?.meaning.as === 'marked') {
     const behind = all.slice(index + phrase.length);

@@ -6,7 +6,7 @@ import { meaningsOf } from '../vocabulary';
 import type { Sorted } from './said';
 import { placeMeaning } from './phrases';
 
-const COLOURS = /^(?:black|brown|red|orange|yellow|green|blue|violet|purple|grey|gray|white|gold|silver)$/i;
+export const COLOURS = /^(?:black|brown|red|orange|yellow|green|blue|violet|purple|grey|gray|white|gold|silver)$/i;
 
 export function colourRun(all: readonly Token[], index: number): Token[] {
   const run: Token[] = [];
@@ -74,7 +74,13 @@ export function takeMarking(behind: readonly Token[], sorted: Sorted): number {
   for (const token of text) {
     const value = valueOf(token.text);
     if (value && value.unit !== 'ratio')
-      sorted.values.push({ token, unit: value.unit, value: value.quantity.value, ambiguous: value.ambiguous });
+      sorted.values.push({
+        token,
+        unit: value.unit,
+        value: value.quantity.value,
+        ambiguous: value.ambiguous,
+        isPrint: true,
+      });
   }
   sorted.describes += 1;
   return length;

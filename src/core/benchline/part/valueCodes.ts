@@ -1,4 +1,4 @@
-import { kindRule, RATINGS, type KindName } from '../../part';
+import { type RatingName, kindRule, RATINGS, type KindName } from '../../part';
 import { decided, decodingsAs, printedRatings } from './kindOf';
 import type { ContextPart } from '../record';
 import type { Token } from '../tokens';
@@ -42,6 +42,9 @@ export function takeCodes(
     said.ratings.some(({ name }) => name === MAIN_VALUE[kind]) ||
     sorted.values.some(({ unit }) => MAIN_VALUE[kind] !== undefined && unit === RATINGS[MAIN_VALUE[kind]].unit);
   for (const token of sorted.codes) {
+    const doubt = inDoubt(token.text, kind, sorted, ref);
+    if (doubt) return doubt;
+    if (takeClassPrint(token.text, kind, sorted)) continue;
     const taken = hasMain() ? undefined : takeValueCode(token.text, kind, sorted, ref);
     if (typeof taken === 'object') return taken;
     if (!taken) left.push(token);
@@ -83,6 +86,55 @@ export function takeCodes(
   }
   takeNumber(left, kind, sorted);
   return undefined;
+}
+
+/** `4k7 maybe 5k1`, `10k?`: of two values, and of one that is not sure, none is taken. */
+function inDoubt(text: string, kind: KindName, { said, source }: Sorted, ref: string): Question | undefined {
+  const main = MAIN_VALUE[kind];
+  if (main === undefined || source !== undefined || isBareNumber(text)) return undefined;
+  const { unit } = RATINGS[main];
+  const lower = ref.toLowerCase();
+  const sure = text.endsWith('?') ? shorthandOf(text.slice(0, -1), unit) : undefined;
+  if (sure)
+    return {
+      problem: {
+        kind: 'unclear',
+        word: text,
+        question: `${text} Is that what is printed?`,
+        maybe: [`${lower} ${text.slice(0, -1)}`],
+      },
+    };
+  const before = said.ratings.find(({ name }) => name === main);
+  const value = before && shorthandOf(text, unit);
+  return value && value.value !== before.value
+    ? {
+        problem: {
+          kind: 'unclear',
+          word: text,
+          question: `Two values, and one of them is ${text}: which is printed?`,
+          maybe: [`${lower} ${text}`],
+        },
+      }
+    : undefined;
+}
+
+/** Voltages that capacitors with a safety class are printed with, often without their V. IEC 60384-14 (from memory). */
+const CLASS_VOLTS: ReadonlySet<number> = new Set([250, 275, 300, 305, 310, 400, 440, 450, 500, 630]);
+
+/** `0.33 X2 275`: what stands bare on a capacitor with a safety class is microfarads and volts. */
+function takeClassPrint(text: string, kind: KindName, { said, classes }: Sorted): boolean {
+  if (kind !== 'capacitor' || !(classes.length > 0 || /^[xy]\d?$/i.test(said.subtype ?? ''))) return false;
+  const has = (rating: RatingName) => said.ratings.some(({ name }) => name === rating);
+  if (CLASS_VOLTS.has(Number(text)) && !has('voltage')) {
+    said.ratings.push({ name: 'voltage', value: Number(text), source: 'decoded' });
+    return true;
+  }
+  if (/^\d?[.,]\d+$/.test(text) && !has('capacitance')) {
+    const value = Number((Number(text.replace(',', '.')) * 1e-6).toPrecision(12));
+    said.ratings.push({ name: 'capacitance', value, source: 'decoded' });
+    return true;
+  }
+  return false;
 }
 
 const PRINTS_VALUES: ReadonlySet<KindName> = new Set([

@@ -40,10 +40,11 @@ export function assess(
   const { store, readings } = entry;
   const { touchLimit, history } = of;
   const state = storeState(
-    readings.map(({ voltageV, resolutionV, takenMs }) => ({
+    readings.map(({ voltageV, resolutionV, takenMs, toolOhm }) => ({
       voltage: voltageV,
       resolution: resolutionV,
       takenAt: takenMs,
+      toolOn: toolOhm !== null,
     })),
     { touchLimit, history },
   );

@@ -255,6 +255,8 @@ export function nextStep(assessed: Assessed, open: readonly Assessed[], now: num
     return `Bleed ${name} under ${volts(METER_LIMIT.volts)} before a meter or a tip touches it, then read it again. Under ${volts(SOLDER_LIMIT.volts)} parts may be desoldered.`;
   const others = open.filter((other) => other.entry.store.name !== name).map((other) => other.entry.store.name);
   if (others.length > 0) return `Go on with ${others.join(', ')}: not measured dead yet.`;
+  if (entry.store.toolOhm !== null)
+    return `Take the tool off ${name}, say so below, and read it again after five minutes: with the tool on it cannot recover.`;
   if (!state.reboundChecked) {
     const back = run.length > 0 ? Math.max(...run.map(({ voltageV }) => Math.abs(voltageV))) : 0;
     const rebound =

@@ -2,7 +2,7 @@ import { describeRecord } from '../../../core/benchline';
 import { storeRole, type Store } from '../../../core/safety';
 import type { Edit } from '../../../db/repositories/journal';
 import { findPart } from '../../../db/repositories/parts';
-import { addReading, findStore } from '../../../db/repositories/stores';
+import { addReading, findStore, listStores } from '../../../db/repositories/stores';
 import { refusal, refuse } from '../../../services/command';
 import type { RecordHandlers } from '../shared/recordHandler';
 
@@ -42,7 +42,10 @@ export const safeRecords: RecordHandlers<'reading' | 'store' | 'power' | 'meter-
     station: 'make-safe',
     async write(edit, record) {
       await edit.insert('powerEvents', { donorId: edit.donorId, applied: record.applied, atMs: edit.app.now() });
-      return describeRecord(record);
+      const bled = record.applied ? await bledStores(edit) : [];
+      return bled.length === 0
+        ? describeRecord(record)
+        : `${describeRecord(record)}; the bleed tool is still on ${bled.join(' and ')}: unplug it and take the tool off`;
     },
   },
   'meter-check': {
@@ -62,6 +65,12 @@ export const safeRecords: RecordHandlers<'reading' | 'store' | 'power' | 'meter-
     },
   },
 };
+
+/** Names of the stores that a bleed tool is on. */
+async function bledStores(edit: Edit): Promise<string[]> {
+  const stores = await listStores(edit.tx, edit.donorId);
+  return stores.flatMap(({ store }) => (store.toolOhm === null ? [] : [store.name]));
+}
 
 /** A capacitor that was read is a store from then on, with what is printed on it. */
 async function storeFromPart(edit: Edit, name: string): Promise<Store> {
