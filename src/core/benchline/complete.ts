@@ -13,6 +13,7 @@ import {
   SUBTYPES,
 } from '../part';
 import type { BenchContext } from './record';
+import { firstFrom } from './sorted';
 
 /**
  * The rest of the word being typed, or nothing when no word fits: references and stores first in a
@@ -33,18 +34,12 @@ export function complete(line: string, context: BenchContext): string {
 /** Letters that a number needs before it is completed: with fewer, too many would fit. */
 const LEAST_OF_TYPE = 2;
 
-/** The rest of the first known number that begins as typed. The list is sorted, so that 20,000 cost no more than 20. */
+/** The rest of the first known number that begins as typed. The list is sorted. */
 function completeType(typed: string, { types = [] }: BenchContext): string | undefined {
   if (typed.length < LEAST_OF_TYPE || types.length === 0) return undefined;
   const wanted = typed.toUpperCase();
-  let low = 0;
-  let high = types.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((types[middle] ?? '') < wanted) low = middle + 1;
-    else high = middle;
-  }
-  const found = types[low]?.startsWith(wanted) ? types[low] : undefined;
+  const first = firstFrom(types, wanted);
+  const found = first?.startsWith(wanted) ? first : undefined;
   return found === undefined ? undefined : found.slice(typed.length).toLowerCase();
 }
 

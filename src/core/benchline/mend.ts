@@ -1,3 +1,4 @@
+import { COLOURS } from './tradeWords';
 import { keyOf, MEANINGS, SPELLINGS } from './vocabulary';
 
 const isSentence = (key: string) => {
@@ -13,6 +14,8 @@ const MENDABLE = [...MEANINGS.keys()].filter((key) => key.length >= SHORTEST_MEN
  * neighbours swapped counted as one. Nothing when two different meanings are as near.
  */
 export function mended(word: string): string | undefined {
+  // Brown is no slip of blown.
+  if (COLOURS.test(word)) return undefined;
   const typed = word.toLowerCase();
   if (MENDED.has(typed)) return MENDED.get(typed);
   if (MENDED.size >= MOST_REMEMBERED) MENDED.clear();

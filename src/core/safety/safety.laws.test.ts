@@ -158,8 +158,7 @@ test('a store is dead only by its own last reading after the last power, under 1
         const last = [...readings].sort((a, b) => b.takenAt - a.takenAt)[0];
         const { appliedAt, removedAt } = power;
         const isOff = appliedAt === undefined || (removedAt !== undefined && removedAt >= appliedAt);
-        const isAfter =
-          appliedAt === undefined || (removedAt !== undefined && last !== undefined && last.takenAt >= removedAt);
+        const isAfter = last !== undefined && last.takenAt >= Math.max(appliedAt ?? 0, removedAt ?? 0);
         const isEmpty = last !== undefined && upperBound(last) <= METER_LIMIT.volts;
         expect(state.kind === 'measured-dead').toBe(isOff && isAfter && isEmpty);
         expect(storeState([...readings].reverse(), { history: power })).toEqual(state);

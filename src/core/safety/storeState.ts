@@ -12,7 +12,7 @@ export interface StoreReading {
 
 export type StoreState =
   | { readonly kind: 'never-measured' }
-  /** Power was applied after the last reading, so that it says nothing any more; `on` while it still is. */
+  /** Power came or went after the last reading, so that it says nothing any more; `on` while it still is. */
   | { readonly kind: 'powered-since'; readonly last?: StoreReading; readonly at: number; readonly on: boolean }
   | { readonly kind: 'live'; readonly last: StoreReading; readonly upper: number }
   /** Under the limit of touch with the meter's doubt, and not empty: it still kills a meter or a tip, and may rise. */
@@ -64,13 +64,11 @@ export function storeState(
   const inOrder = [...readings].sort((a, b) => a.takenAt - b.takenAt);
   const last = inOrder.at(-1);
   const { appliedAt, removedAt, meterCheckedAt = -Infinity } = history;
-  if (appliedAt !== undefined) {
-    const on = isPowered(history);
-    // A reading in the very moment that power goes says nothing of what is left.
-    const since = removedAt !== undefined && !on ? removedAt : appliedAt;
-    if (on || !last || last.takenAt < since)
-      return { kind: 'powered-since', at: appliedAt, on, ...(last ? { last } : {}) };
-  }
+  const on = isPowered(history);
+  // A reading from before the plug was pulled says nothing of what was left then, whoever put it in.
+  const since = on ? appliedAt : Math.max(appliedAt ?? -Infinity, removedAt ?? -Infinity);
+  const isPoweredSince = on || (last ? last.takenAt < (since ?? -Infinity) : appliedAt !== undefined);
+  if (isPoweredSince) return { kind: 'powered-since', at: appliedAt ?? removedAt ?? 0, on, ...(last ? { last } : {}) };
   if (!last) return { kind: 'never-measured' };
   const upper = upperBound(last);
   if (upper >= touchLimit) return { kind: 'live', last, upper };

@@ -1,3 +1,4 @@
+import { COLOURS } from '../tradeWords';
 import { SOURCES } from '../../evidence';
 import { kindRule, RATINGS, ratingFromWord, type KindName } from '../../part';
 import { parseQuantity, UNITS } from '../../quantity';
@@ -10,7 +11,8 @@ import { meaningsOf } from '../vocabulary';
 import { type Said, type Question, type Sorted, mayHaveClass } from './said';
 import { codeRun } from './codeRun';
 import { HAS_GATE, longestPhrase, mendedRun, placeMeaning } from './phrases';
-import { COLOURS, colourRun, takeBands, takeMarking } from './takeMarking';
+import { firstFrom } from '../sorted';
+import { colourRun, takeBands, takeMarking } from './takeMarking';
 
 const OR_WORDS = /^(?:or|ou|oder)$/i;
 
@@ -232,12 +234,5 @@ function takePair(
 /** Whether a word is a number that the shop knows; the list is sorted. */
 function isKnownType(word: string, { types = [] }: BenchContext): boolean {
   const wanted = word.toUpperCase();
-  let low = 0;
-  let high = types.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((types[middle] ?? '') < wanted) low = middle + 1;
-    else high = middle;
-  }
-  return types[low] === wanted && !isReference(word);
+  return firstFrom(types, wanted) === wanted && !isReference(word);
 }

@@ -1,3 +1,4 @@
+import { COLOURS } from '../tradeWords';
 import { decodeBands } from '../../marking';
 import { printedRatings } from './kindOf';
 import type { Token } from '../tokens';
@@ -5,8 +6,6 @@ import { valueOf } from '../values';
 import { meaningsOf } from '../vocabulary';
 import type { Sorted } from './said';
 import { placeMeaning } from './phrases';
-
-export const COLOURS = /^(?:black|brown|red|orange|yellow|green|blue|violet|purple|grey|gray|white|gold|silver)$/i;
 
 export function colourRun(all: readonly Token[], index: number): Token[] {
   const run: Token[] = [];

@@ -2,8 +2,8 @@
 
 import { LazyTrendChart } from '../../../ui/charts/LazyTrendChart';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
-import { CorrectButton } from '../../../ui/feedback/CorrectButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
+import { CorrectForm } from '../../../ui/form/CorrectForm';
 import { QuantityField, SubmitButton, TextField } from '../../../ui/form/fields';
 import { addSoakAction, correctSoakAction, removeSoakAction } from './actions';
 import type { SoakTexts, SoakView } from './soak.server';
@@ -62,21 +62,14 @@ export function SoakLog({ code, soak }: { code: string; soak: SoakView }) {
                 </td>
                 <td>{remark}</td>
                 <td data-align="end" className="whitespace-nowrap">
-                  <CorrectButton label={`Correct the row at ${time}`} title={`The row at ${time}`}>
-                    {(close) => (
-                      <ActionForm
-                        action={correctSoakAction.bind(null, { code, rowId: id })}
-                        label={`Correct the row at ${time}`}
-                        className="grid grid-cols-3 items-start gap-x-2.5 max-[620px]:grid-cols-2"
-                        onDone={close}
-                      >
-                        <SoakFields typed={typed} />
-                        <div className="col-span-full pt-2">
-                          <SubmitButton tone="next">Save the correction</SubmitButton>
-                        </div>
-                      </ActionForm>
-                    )}
-                  </CorrectButton>{' '}
+                  <CorrectForm
+                    label={`Correct the row at ${time}`}
+                    title={`The row at ${time}`}
+                    action={correctSoakAction.bind(null, { code, rowId: id })}
+                    columns="grid-cols-3"
+                  >
+                    <SoakFields typed={typed} />
+                  </CorrectForm>{' '}
                   <ActionButton
                     tone="small"
                     action={() => removeSoakAction(code, id)}

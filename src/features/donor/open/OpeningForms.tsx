@@ -3,8 +3,8 @@
 import { useEffect, useState } from 'react';
 import { DAMAGE_NAMES, DAMAGES, METHODS, SEAM_NAMES, SEAMS } from '../../../core/opening';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
-import { CorrectButton } from '../../../ui/feedback/CorrectButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
+import { CorrectForm } from '../../../ui/form/CorrectForm';
 import { QuantityField, SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
 import {
   addOpeningStepAction,
@@ -111,21 +111,13 @@ export function CorrectStep({
   typed: StepTexts;
 }) {
   return (
-    <CorrectButton label={`Correct step ${number}`} title={`Step ${number}`}>
-      {(close) => (
-        <ActionForm
-          action={correctOpeningStepAction.bind(null, { code, stepId: id })}
-          label={`Correct step ${number}`}
-          className="grid grid-cols-2 items-start gap-x-2.5"
-          onDone={close}
-        >
-          <StepFields typed={typed} />
-          <div className="col-span-full pt-2">
-            <SubmitButton tone="next">Save the correction</SubmitButton>
-          </div>
-        </ActionForm>
-      )}
-    </CorrectButton>
+    <CorrectForm
+      label={`Correct step ${number}`}
+      title={`Step ${number}`}
+      action={correctOpeningStepAction.bind(null, { code, stepId: id })}
+    >
+      <StepFields typed={typed} />
+    </CorrectForm>
   );
 }
 

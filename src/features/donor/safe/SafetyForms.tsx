@@ -2,9 +2,9 @@
 
 import { HOLD_SOURCE_NAMES, HOLD_SOURCES, STORE_ROLE_NAMES, STORE_ROLES } from '../../../core/safety';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
-import { CorrectButton } from '../../../ui/feedback/CorrectButton';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
+import { CorrectForm } from '../../../ui/form/CorrectForm';
 import { QuantityField, SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
 import {
   addStoreAction,
@@ -83,21 +83,13 @@ function StoreFields({ typed }: { typed?: StoreTexts }) {
 /** Puts a store right; its readings stay. */
 export function CorrectStore({ code, typed }: { code: string; typed: StoreTexts }) {
   return (
-    <CorrectButton label={`Correct ${typed.name}`} title={`${typed.name} as it is`}>
-      {(close) => (
-        <ActionForm
-          action={correctStoreAction.bind(null, { code, name: typed.name })}
-          label={`Correct ${typed.name}`}
-          className="grid grid-cols-2 items-start gap-x-2.5"
-          onDone={close}
-        >
-          <StoreFields typed={typed} />
-          <div className="col-span-full pt-2">
-            <SubmitButton tone="next">Save the correction</SubmitButton>
-          </div>
-        </ActionForm>
-      )}
-    </CorrectButton>
+    <CorrectForm
+      label={`Correct ${typed.name}`}
+      title={`${typed.name} as it is`}
+      action={correctStoreAction.bind(null, { code, name: typed.name })}
+    >
+      <StoreFields typed={typed} />
+    </CorrectForm>
   );
 }
 

@@ -33,7 +33,7 @@ export function claimOf({ entry, state, hold, run, fit, touchLimit }: Assessed):
     return {
       text: state.on
         ? `Yes. Power is on since ${clockOf(state.at)}; ${name} may hold ${volts(hold.volts)}`
-        : `Assume yes. Power was applied at ${clockOf(state.at)}, after the last reading of ${name}`,
+        : `Assume yes. It was plugged in after the last reading of ${name}, at ${clockOf(state.at)}`,
       stop: true,
     };
   const last = volts(run.at(-1)?.voltageV ?? state.last.voltage);
