@@ -111,10 +111,10 @@ export function isReference(word: string): boolean {
  */
 export function readReferences(word: string): string[] | { readonly problem: BenchProblem } | undefined {
   if (isReference(word)) return [word.toUpperCase()];
-  if (!/^[a-z]{1,4}\d{1,4}[a-z]?(?:\.\.|[-,…–])/i.test(word)) return undefined;
+  if (!/^[a-z]{1,4}\d{1,4}[a-z]?(?:\.\.|[-,…–]|\/[a-z]{1,4}\d)/i.test(word)) return undefined;
   const bad = (why: string) => ({ problem: { kind: 'bad-range' as const, word, why } });
   const refs: string[] = [];
-  for (const piece of word.split(',').filter((one) => one !== '')) {
+  for (const piece of word.split(/[,/]/).filter((one) => one !== '')) {
     const [from = '', to] = piece.split(/\.{2,3}|…|-|–/);
     const [, letters = '', first = ''] = REFERENCE.exec(from) ?? [];
     if (letters === '') return bad(`“${from}” is no reference such as C11`);

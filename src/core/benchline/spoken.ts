@@ -105,10 +105,13 @@ export function written(tokens: readonly Token[]): Token[] {
   return withUnits(withCases(withReferences(withLetters(withNumbers(tokens.flatMap(apart))))));
 }
 
-/** `8pin` and `c1=100u` in their parts. */
+/** `8pin` and `c1=100u` in their parts, `q1’s` without its ending. */
 function apart(token: Token): Token[] {
   const parts = /^(\d{1,2})(pins?)$/i.exec(token.text) ?? /^([a-z]{1,4}\d{1,4})[=:](\d.*)$/i.exec(token.text);
-  return parts?.[1] && parts[2] ? cut(token, [parts[1], parts[2]]) : [token];
+  if (parts?.[1] && parts[2]) return cut(token, [parts[1], parts[2]]);
+  // “q1’s drain” is the drain of Q1.
+  const owner = /^([a-z]{1,4}\d{1,4})['’]s$/i.exec(token.text)?.[1];
+  return [owner === undefined ? token : { ...token, text: owner }];
 }
 
 function withNumbers(tokens: readonly Token[]): Token[] {

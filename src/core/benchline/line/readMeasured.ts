@@ -84,7 +84,12 @@ export function readMeasured(
 ): Outcome | undefined {
   const [ref = ''] = refs;
   const known = partOf(ref, context);
-  const words = rest.map(({ text }) => text);
+  const all = rest.map(({ text }) => text);
+  // “reads 3 ohms, should be 4k7”: what it should be is no reading.
+  const end = all.findIndex(
+    (word, index) => index > 0 && /^(?:should|instead|expected|supposed|not|sollte)$/i.test(word),
+  );
+  const words = end < 0 ? all : all.slice(0, end);
   const verbAt = words.findIndex(
     (word, index) => isMeasureWord(word) && (index === 0 || word.toLowerCase() !== 'read'),
   );
@@ -112,6 +117,16 @@ export function readMeasured(
     !namesReading(words, known.kind)
   )
     return undefined;
+  const isFraction = words.length === 2 && /^ds$/i.test(words[0] ?? '') && /^0?[.,]\d+$/.test(words[1] ?? '');
+  if (isFraction)
+    return {
+      problem: {
+        kind: 'unclear',
+        word: words[1] ?? '',
+        question: `${words[1] ?? ''} what? In diode mode it is the body diode, from source to drain.`,
+        maybe: [`${ref.toLowerCase()} sd ${words[1] ?? ''}`, `${ref.toLowerCase()} ds ${words[1] ?? ''}R`],
+      },
+    };
   const isNamed = !isSourced && !isOfPins && /\d/.test(words.join('')) && namesReading(words, known.kind);
   if (hasVerb || isNamed || isLast || (isPlaced && /\d/.test(words.join('')))) {
     const isOut = /\bout of[- ]circuit\b/i.test(words.join(' '));
@@ -179,6 +194,11 @@ function readBareValue(ref: string, known: ContextPart, words: readonly string[]
     return 'problem' in both ? undefined : { records: [both] };
   }
   if (words.length !== 1) return undefined;
+  // A bare fraction on a diode is what diode mode shows.
+  if (known.kind === 'diode' && /^0?[.,]\d{2,4}$/.test(word)) {
+    const read = readMeasurement(ref, known.kind, [`${word.replace(/^[.,]/, '0.')}V`]);
+    return 'problem' in read ? undefined : { records: [read] };
+  }
   const value = valueOf(word);
   if (
     known.kind === 'diode' &&

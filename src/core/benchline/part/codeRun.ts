@@ -36,6 +36,7 @@ export function codeRun(
   if (
     !first ||
     /^(?:like|as|same|an?)$/i.test(first.text) ||
+    meaningsOf(first.text).some(({ as }) => as === 'package') ||
     !/^[a-z0-9?]{1,12}$/i.test(first.text) ||
     (!/\d/.test(first.text) &&
       (meaningsOf(first.text).length > 0 || first.text.length > 5 || mended(first.text) !== undefined))
