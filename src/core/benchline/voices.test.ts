@@ -36,6 +36,8 @@ const LINES: readonly (readonly [line: string, says: string])[] = [
   ['ntc1 5D-11', 'NTC1 is a thermistor (ntc), 5 Ω, 11 mm, marked 5D-11'],
   ['th1 thermistor 10k', 'TH1 is a thermistor, 10 kΩ'],
   ['l2 toroid 100uH', 'L2 is a choke, 100 µH'],
+  ['L1 choke with four legs', 'L1 is a common-mode choke'],
+  ['l3 choke with two legs 100uH', 'L3 is a choke, 100 µH'],
   ['T2 small transformer, 6 pins', 'T2 is a transformer'],
   ['tr1 transformer EE25', 'TR1 is a transformer, marked EE25'],
   ['j3 dc output socket', 'J3 is a connector (output)'],

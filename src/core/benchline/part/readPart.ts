@@ -56,7 +56,9 @@ function settle(
   const number = sorted.marked || sorted.codes.map(({ text }) => text).join(' ');
   const decision = decideKind({ given, stated, known, number, sorted, ref, letters });
   if ('problem' in decision) return decision;
-  const { kind } = decision;
+  // Four legs are two windings: one choke for both conductors.
+  const isPaired = decision.kind === 'inductor' && sorted.legs === PAIRED_LEGS && !given && !known;
+  const kind = isPaired ? 'common-mode-choke' : decision.kind;
   if (kind === 'dual-diode') {
     const made = own.find(({ meaning }) => meaning.kind === 'diode' && meaning.subtype !== undefined)?.meaning.subtype;
     if (made) said.technology = made;
@@ -88,6 +90,7 @@ function settle(
   };
 }
 
+const PAIRED_LEGS = 4;
 /** Lowest rating of a capacitor with a safety class. */
 const LEAST_SAFETY_VOLTS = 100;
 

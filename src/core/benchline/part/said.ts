@@ -79,6 +79,8 @@ export interface Sorted {
   source: Source | undefined;
   describes: number;
   isChip: boolean;
+  /** Legs or pins that were counted. */
+  legs: number | undefined;
   speed: string;
 }
 

@@ -37,6 +37,7 @@ export function sort(
     source: undefined,
     describes: 0,
     isChip: false,
+    legs: undefined,
     speed: '',
   };
   const all = tokens.flatMap((token) => unglued(token, kind ?? kindsOfReference(ref)[0]?.[0]));
@@ -169,9 +170,11 @@ function takeWords(
   if (/^[+&]$/.test(lower)) return 1;
   if (
     /^\d{1,2}$/.test(lower) &&
-    (/^[+x×]$/i.test(next?.text ?? '') || /^(?:pins?|legs?|leads?|windings?)$/i.test(next?.text ?? ''))
-  )
+    (/^[+x×]$/i.test(next?.text ?? '') || /^(?:pins?|legs?|legged|leads?|windings?)$/i.test(next?.text ?? ''))
+  ) {
+    if (/^(?:pins?|legs?|legged|leads?)$/i.test(next?.text ?? '')) sorted.legs = Number(lower);
     return 1;
+  }
   if (/\d/.test(token.text) || isKnownType(token.text, context)) {
     // What follows a number without a comma, in digits or a few capitals, is still part of it.
     sorted.codes.push(token);
