@@ -80,6 +80,6 @@ describe('a button that asks first', () => {
     expect(action).toHaveBeenCalledTimes(1);
     settle({ ok: true, message: 'R7 is deleted.' });
     await waitFor(() => expect(notice()).toContain('R7 is deleted.'));
-    expect(button.disabled).toBe(false);
+    await waitFor(() => expect(button.disabled).toBe(false));
   });
 });
