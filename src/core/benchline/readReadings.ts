@@ -30,7 +30,10 @@ export function readReadings(store: string, typed: readonly Token[]): ReadReadin
   };
   const [first] = typed;
   const tokens = typed.flatMap((token, index) => spelledTime(typed, token, index));
-  const isTimed = tokens.some(({ text }) => text.includes('@'));
+  const isTimed = tokens.some(
+    ({ text }, index) =>
+      text.includes('@') || (TIME_WORDS.test(text) && valueOf(tokens[index + 1]?.text ?? '')?.unit === 'second'),
+  );
   for (let index = 0; index < tokens.length; index += 1) {
     const token = tokens[index];
     if (!token) break;

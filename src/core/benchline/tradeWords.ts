@@ -36,8 +36,8 @@ export const KIND_WORDS: readonly (readonly [kind: KindName, words: string, subt
     'ceramic',
   ],
   ['capacitor', 'tant, tantal, tantale, tants, tantalum cap', 'tantalum'],
-  ['capacitor', 'x cap, x capacitor, xcap', 'x2'],
-  ['capacitor', 'y cap, y capacitor, ycap', 'y'],
+  ['capacitor', 'x cap, x caps, x capacitor, x capacitors, xcap', 'x2'],
+  ['capacitor', 'y cap, y caps, y capacitor, y capacitors, ycap', 'y'],
   [
     'inductor',
     'chokes, coil, coils, drossel, speicherdrossel, spule, bobine, self, inductance, toroid, ferrite bead, bead, inductors, rod choke',
@@ -198,7 +198,7 @@ export const FILLER =
   'marking unreadable, unreadable, illegible, no marking, unmarked, unknown, cold, axial leads, big, small, little, tiny, large, main, old, new, through hole, tht, ' +
   'heatsinked, on heatsink, heatsink, coil, contact, contacts, changeover, parallel, series, in series, in parallel, across, near, next, beside, behind, under, inside, back, panel, ' +
   'ist, ein, eine, einen, der, die, das, mit, und, auf, im, am, est, un, une, le, la, les, de, du, des, avec, et, sur, dans, looks ok, ok, good, fine, still, has, have, says so, transistor, bjt, device, thing, gone bad, bad, way high, way low, high, low, core, rod, drive, driver, x, n, l, e, pe, metal oxide, metal film, carbon film, carbon, wirewound, wire wound, cement, ' +
-  'ways, both ways, way round, between, together, double pole, single pole, dpst, spst, dpdt, glue, glued, clear, round, square, flat, standing, lying, upright, genuine, original, standard, ordinary, plain, usual, possibly, probably, safety, badly';
+  'soldered, soldered in, ways, both ways, way round, between, together, double pole, single pole, dpst, spst, dpdt, glue, glued, clear, round, square, flat, standing, lying, upright, genuine, original, standard, ordinary, plain, usual, possibly, probably, safety, badly';
 
 /** Colours of bands and cases. */
 export const COLOURS = /^(?:black|brown|red|orange|yellow|green|blue|violet|purple|grey|gray|white|gold|silver)$/i;

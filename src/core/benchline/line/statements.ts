@@ -30,7 +30,11 @@ const isOnlyNames = (text: string) =>
         isPrefix(/^([a-z]{1,4})\d{1,4}[a-z]?(?:\.[a-z0-9]+|\.?[+-]|(?:\.\.|-).+)?$/i.exec(word)?.[1] ?? ''),
     );
 
-const beginsWithName = (text: string) => isPrefix(/^\s*([a-z]{1,4})\d{1,4}[a-z]?(?:[.\s,+-]|$)/i.exec(text)?.[1] ?? '');
+/** `T3.15A` is the print of a fuse, not a pin of T3. */
+const FUSE_PRINT = /^\s*[ftm]\d+[.,]\d+a/i;
+
+const beginsWithName = (text: string) =>
+  !FUSE_PRINT.test(text) && isPrefix(/^\s*([a-z]{1,4})\d{1,4}[a-z]?(?:[.\s,+-]|$)/i.exec(text)?.[1] ?? '');
 
 /** “minus to t1 pin 4” behind a comma: another pin of the part that was spoken of. */
 const CONTINUES_WITH_PIN =
