@@ -41,6 +41,24 @@ function readBleed(words: readonly string[]): {
   return { bleed: parsed.ok && factor !== undefined ? parsed.quantity.value * factor : undefined, isNone: false, used };
 }
 
+const BATTERY_NAME = /^(?:bat|bt|batt|accu|akku|b)\d{0,2}$/i;
+const BATTERY = /^(?:battery|batterie|akku|accu)$/i;
+const BESIDE_BATTERY =
+  /^(?:a|the|is|an|of|pack|cells?|lead|acid|sealed|li-?ion|lithium|nimh|nicd|lifepo4|alkaline|backup|internal)$/i;
+
+/**
+ * A battery named without the word store, like `bat1 lead acid battery 12V`: it holds its charge whatever is bled.
+ * @returns undefined when anything else is said, as of its socket
+ */
+export function readBattery(words: readonly string[]): ReturnType<typeof readStore> | undefined {
+  const [name = '', ...said] = words;
+  const isOne =
+    BATTERY_NAME.test(name) &&
+    said.some((word) => BATTERY.test(word)) &&
+    said.every((word) => BATTERY.test(word) || BESIDE_BATTERY.test(word) || volts(word));
+  return isOne ? readStore([name, 'battery', ...said.filter((word) => volts(word))]) : undefined;
+}
+
 /** A store as typed: `c3 82u 400V bleed 470k`, `vbus 2 x 470u 200V series`, `bat1 battery 36V`. */
 export function readStore(words: readonly string[]): BenchRecord | { readonly problem: BenchProblem } {
   const [name, ...rest] = words;

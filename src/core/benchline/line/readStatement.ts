@@ -2,6 +2,7 @@ import { fixableAs, isBoardKind } from '../../board';
 import type { KindName } from '../../part';
 import { readJoin } from '../join/readJoin';
 import { isPrefix, isReference, kindsOfReference, leadingReferences, readReferences } from '../references';
+import { readBattery } from '../readStore';
 import type { BenchContext } from '../record';
 import type { Token } from '../tokens';
 import { valueOf } from '../values';
@@ -27,6 +28,8 @@ export function readStatement(typed: readonly Token[], context: BenchContext): O
   }
   const subject = first.text.toUpperCase();
   if (context.stores.includes(subject) && !isReference(subject)) return readStoreLine(subject, tokens.slice(1));
+  const battery = partOf(subject, context) ? undefined : readBattery(tokens.map(({ text }) => text));
+  if (battery) return 'problem' in battery ? battery : { records: [battery] };
   const leading = leadingReferences(tokens) ?? trailingReferences(tokens) ?? behindKind(tokens);
   if (!leading) {
     const isReading = tokens.some(({ text }) => text.includes('@'));
