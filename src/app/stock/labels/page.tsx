@@ -1,3 +1,5 @@
+import { unplugAction } from '../../../features/donor/shared/actions';
+import { FindLine } from '../../../features/stock/find/FindLine';
 import { LabelSheet } from '../../../features/stock/labels/LabelSheet';
 import { labelSize } from '../../../features/stock/labels/labelSizes';
 import { loadLabels } from '../../../features/stock/pages.server';
@@ -16,7 +18,7 @@ export default async function LabelsPage({ searchParams }: { searchParams: Searc
   const skip = Math.max(0, Math.min(200, Math.floor(Number(word(search.skip)) || 0)));
   const labels = await loadLabels(codes, await originOf(), size.id);
   return (
-    <PageFrame>
+    <PageFrame foot={<FindLine unplug={unplugAction} />}>
       <div className="no-print">
         <PageHead
           title="Labels"
