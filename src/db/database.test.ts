@@ -182,6 +182,7 @@ describe('migrations', () => {
       '0012_indexes-of-questions',
       '0013_scopes',
       '0014_tools-and-checks',
+      '0015_alternating-ratings',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -14,14 +14,16 @@ const brick: UnitFacts = {
 
 // Judged by eye as a careful hand would. Common practice, no source.
 test.each`
-  why                               | more                                                                        | best
-  ${'dead and plain'}               | ${{}}                                                                       | ${'harvest'}
-  ${'it works'}                     | ${{ symptom: 'works' }}                                                     | ${'leave'}
-  ${'intermittent when warm'}       | ${{ symptom: 'warm-intermittent', kind: 'plug-top', ratedPower: 10 }}       | ${'repair'}
-  ${'not cleared'}                  | ${{ right: { may: false, why: 'borrowed' } }}                               | ${'study'}
-  ${'not cleared, though it works'} | ${{ right: { may: false, why: 'borrowed' }, symptom: 'works' }}             | ${'study'}
-  ${'builds wait for its parts'}    | ${{ symptom: 'rail-low', needs: ['switch', 'rectifier'], ratedPower: 200 }} | ${'harvest'}
-  ${'like donors gave a lot'}       | ${{ symptom: 'fuse-blown', likeDonors: { parts: 14, donors: 3 } }}          | ${'harvest'}
+  why                                 | more                                                                                                         | best
+  ${'dead and plain'}                 | ${{}}                                                                                                        | ${'harvest'}
+  ${'it works'}                       | ${{ symptom: 'works' }}                                                                                      | ${'leave'}
+  ${'intermittent when warm'}         | ${{ symptom: 'warm-intermittent', kind: 'plug-top', ratedPower: 10 }}                                        | ${'repair'}
+  ${'not cleared'}                    | ${{ right: { may: false, why: 'borrowed' } }}                                                                | ${'study'}
+  ${'not cleared, though it works'}   | ${{ right: { may: false, why: 'borrowed' }, symptom: 'works' }}                                              | ${'study'}
+  ${'builds wait for its parts'}      | ${{ symptom: 'rail-low', needs: ['switch', 'rectifier'], ratedPower: 200 }}                                  | ${'harvest'}
+  ${'an oven: its cautions say shut'} | ${{ kind: 'pulse-unit', hazards: [{ name: 'an oven’s transformer', grave: true, leaveShut: 'It kills.' }] }} | ${'leave'}
+  ${'shut, and not cleared'}          | ${{ right: { may: false, why: 'borrowed' }, hazards: [{ name: 'x', grave: true, leaveShut: 'It kills.' }] }} | ${'leave'}
+  ${'like donors gave a lot'}         | ${{ symptom: 'fuse-blown', likeDonors: { parts: 14, donors: 3 } }}                                           | ${'harvest'}
 `('$why: $best', ({ more, best }) => {
   expect(advise({ ...brick, ...more }).best).toBe(best);
 });

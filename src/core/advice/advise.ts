@@ -34,8 +34,8 @@ export interface UnitFacts {
   readonly run?: { readonly outcome: SoakOutcome; readonly text: string };
   readonly kind: UnitKindName;
   readonly ratedPower?: number;
-  /** Hazards that apply to it, gravest first, by their short names. */
-  readonly hazards: readonly { readonly name: string; readonly grave: boolean }[];
+  /** Hazards that apply to it, gravest first, by their short names, with why it stays shut where one says so. */
+  readonly hazards: readonly { readonly name: string; readonly grave: boolean; readonly leaveShut?: string }[];
   /** Useful parts that like donors gave on average, and how many such donors there were. */
   readonly likeDonors: { readonly parts: number; readonly donors: number };
   /** Needs of open builds that this unit, or its like, can fill. */
@@ -90,7 +90,7 @@ export function advise(facts: UnitFacts, weights: Weights = USUAL_WEIGHTS): Advi
       weight: weights[factor],
       text,
     }));
-    const excluded = facts.right.may || option === 'study' ? undefined : facts.right.why;
+    const excluded = exclusionOf(option, facts);
     return {
       option,
       score: total === 0 ? 0 : reasons.reduce((sum, { score, weight }) => sum + score * weight, 0) / total,
@@ -101,9 +101,16 @@ export function advise(facts: UnitFacts, weights: Weights = USUAL_WEIGHTS): Advi
   const [first, second] = options;
   return {
     options,
-    best: first?.option ?? 'study',
+    best: first?.option ?? 'leave',
     close: second !== undefined && second.excluded === undefined && (first?.score ?? 0) - second.score < CLOSE,
   };
+}
+
+/** Why a way of going on is out of the question: it is not cleared, or a hazard of its kind says to leave it shut. */
+function exclusionOf(option: Option, { right, hazards }: UnitFacts): string | undefined {
+  const shut = hazards.find(({ leaveShut }) => leaveShut !== undefined)?.leaveShut;
+  if (shut !== undefined) return option === 'leave' ? undefined : shut;
+  return right.may || option === 'study' ? undefined : right.why;
 }
 
 /** The symptom that a run under load amounts to. */
@@ -111,6 +118,7 @@ const RUN_SHOWS: Readonly<Record<SoakOutcome, SymptomName>> = {
   held: 'works',
   dipped: 'warm-intermittent',
   'went-off': 'warm-intermittent',
+  rose: 'rail-high',
 };
 
 const JUDGES: Readonly<Record<Factor, (facts: UnitFacts) => { scores: Scores; text: string }>> = {

@@ -18,7 +18,7 @@ export function describeRecord(record: BenchRecord): string {
     case 'reading':
       return `${record.store} reads ${formatQuantity(record.voltage.value, 'volt', { resolution: record.voltage.resolution })}${record.elapsed === undefined ? ' now' : ` at ${formatDuration(record.elapsed)}`}`;
     case 'store':
-      return `${record.name} stores charge: ${record.role === 'battery' ? 'a battery' : record.capacitance === 0 ? 'how much is not known' : `${record.bank ? `${record.bank}, in all ` : ''}${formatQuantity(record.capacitance, 'farad')}`}${record.ratedVoltage === undefined ? '' : `, ${formatQuantity(record.ratedVoltage, 'volt')}`}${record.bleed === undefined ? '' : `, bled by ${formatQuantity(record.bleed, 'ohm')}`}`;
+      return `${record.name} stores charge: ${record.role === 'battery' ? 'a battery' : record.capacitance === 0 ? 'how much is not known' : `${record.bank ? `${record.bank}, in all ` : ''}${formatQuantity(record.capacitance, 'farad')}`}${record.ratedVoltage === undefined ? '' : `, ${formatQuantity(record.ratedVoltage, 'volt')}${record.ratedInAc ? ' AC' : ''}`}${record.bleed === undefined ? '' : `, bled by ${formatQuantity(record.bleed, 'ohm')}`}`;
     case 'power':
       return record.applied
         ? 'power is applied; readings from before count no more'

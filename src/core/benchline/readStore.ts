@@ -1,5 +1,5 @@
 import { parseQuantity } from '../quantity';
-import { bankProblemText, parseBank, type StoreRole } from '../safety';
+import { bankProblemText, isAlternating, parseBank, type StoreRole } from '../safety';
 import type { BenchProblem, BenchRecord } from './record';
 import { volts } from './volts';
 
@@ -95,6 +95,7 @@ export function readStore(words: readonly string[]): BenchRecord | { readonly pr
       capacitance,
       ...(several ? { bank: values.join(' ') } : {}),
       ...(bankRated === undefined ? {} : { ratedVoltage: bankRated }),
+      ...(values.some(isAlternating) ? { ratedInAc: true as const } : {}),
     };
   }
   if (bank.problem.kind === 'too-large') {

@@ -68,6 +68,8 @@ export type BenchRecord =
       /** Of the whole bank; 0 for a battery, and where it cannot be read. */
       readonly capacitance: number;
       readonly ratedVoltage?: number;
+      /** The rating was said in alternating volts. */
+      readonly ratedInAc?: true;
       readonly bleed?: number;
     }
   | { readonly kind: 'power'; readonly applied: boolean }

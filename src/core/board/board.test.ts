@@ -127,6 +127,35 @@ test.each<[string, readonly BoardPart[], string, string]>([
   expect(barrier.breaches.map(({ ref }) => ref).join(' ')).toBe(breaches);
 });
 
+/** The same fed from the mains, with one pin moved to another net. */
+const moved = (ref: string, pin: string, net: string): Board => ({
+  parts: acrossGap([])
+    .parts.map((part) => ({
+      ...part,
+      ...(part.ref === 'J1' ? { role: 'mains-inlet' } : {}),
+      pins: {
+        ...(part.ref === 'J1' ? { L: 'l', N: 'n' } : part.pins),
+        ...(part.ref === ref ? { [pin]: net } : {}),
+      },
+    }))
+    .concat({ ref: 'BR1', kind: 'bridge', pins: { AC1: 'l', AC2: 'n', '+': 'in', '-': 'g1' } }),
+});
+
+// Only reinforced insulation may lie between mains and touchable outputs (IEC 62368-1, from memory), whatever joins them.
+test.each`
+  what                                                    | ref     | pin    | net      | joined
+  ${'nothing'}                                            | ${'U1'} | ${'K'} | ${'led'} | ${''}
+  ${'the lamp of an optocoupler on its transistor'}       | ${'U1'} | ${'K'} | ${'fb'}  | ${'U1.K U1.C'}
+  ${'the emitter of an optocoupler on its lamp'}          | ${'U1'} | ${'E'} | ${'out'} | ${'U1.A U1.E'}
+  ${'the drain of the primary switch on an output'}       | ${'J2'} | ${'1'} | ${'sw'}  | ${'Q1.D J2.1'}
+  ${'the live wire on an output'}                         | ${'J2'} | ${'1'} | ${'l'}   | ${'J1.L J2.1'}
+  ${'one ground for both sides: built so on some boards'} | ${'J2'} | ${'2'} | ${'g1'}  | ${''}
+`('joined across the barrier: $what', ({ ref, pin, net, joined }) => {
+  const board = moved(ref as string, pin as string, net as string);
+  const barrier = barrierOf(board, netsOf(board));
+  expect(barrier.joined.map(({ pins }) => pins.join(' ')).join(', ')).toBe(joined);
+});
+
 test('sides are named, and unknown where nothing is traced', () => {
   const whole = acrossGap([]);
   const nets = netsOf(whole);

@@ -23,6 +23,21 @@ export function chipFamily(id: string): ChipFamily | undefined {
   return BY_ID.get(id);
 }
 
+const BY_NAME = CHIP_FAMILIES.flatMap((family) => family.names.map((name) => ({ name, family }))).toSorted(
+  (a, b) => b.name.length - a.name.length,
+);
+
+/** The family that a printed number belongs to, package and grade letters behind it left out. */
+export function chipByMarking(marking: string | undefined): ChipFamily | undefined {
+  const text = (marking ?? '').toUpperCase().replace(/[\s/]/g, '');
+  const named = BY_NAME.find(
+    ({ name }) => text.startsWith(name) && !(/\d$/.test(name) && /^\d/.test(text.slice(name.length))),
+  );
+  if (named) return named.family;
+  const [, digits] = /^[A-Z]{1,4}(\d{3,5})(?!\d)/.exec(text) ?? [];
+  return digits === undefined ? undefined : CHIP_FAMILIES.find(({ cores }) => cores.includes(digits));
+}
+
 /** The family of a regulator whose number follows a pattern, such as L7805CV. */
 export function regulatorFamily(marking: string): ChipFamily | undefined {
   const [, number] =

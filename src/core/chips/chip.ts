@@ -59,8 +59,8 @@ export interface ChipFamily {
   readonly legs: number;
   /** Pins whose function is remembered; a missing number is a missing leg or one not remembered. */
   readonly pins: readonly ChipPin[];
-  /** Volts at which it starts and stops. */
-  readonly supply?: { readonly start: number; readonly stop: number };
+  /** Volts at which it starts and stops, and the most it may be fed with. */
+  readonly supply?: { readonly start: number; readonly stop: number; readonly most?: number };
   /** Supply range in volts for chips without a start threshold. */
   readonly range?: { readonly low: number; readonly high: number };
   /** Largest duty of one output, 0 to 1. */

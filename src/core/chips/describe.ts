@@ -20,7 +20,7 @@ export interface ChipRow {
   /** Functions of pins whose printed name says another thing on this chip. */
   readonly does?: Readonly<Record<number, PinFunction>>;
   readonly legs?: number;
-  readonly start?: readonly [start: number, stop: number];
+  readonly start?: readonly [start: number, stop: number, most?: number];
   readonly range?: readonly [low: number, high: number];
   readonly duty?: number;
   readonly oscillator?: Oscillator;
@@ -52,7 +52,15 @@ export function describe(row: ChipRow): ChipFamily {
     packages: row.packages.split(', '),
     legs: row.legs ?? pinNames.length,
     pins,
-    ...(row.start ? { supply: { start: row.start[0], stop: row.start[1] } } : {}),
+    ...(row.start
+      ? {
+          supply: {
+            start: row.start[0],
+            stop: row.start[1],
+            ...(row.start[2] === undefined ? {} : { most: row.start[2] }),
+          },
+        }
+      : {}),
     ...(row.range ? { range: { low: row.range[0], high: row.range[1] } } : {}),
     ...(row.duty === undefined ? {} : { dutyLimit: row.duty }),
     ...(row.oscillator ? { oscillator: row.oscillator } : {}),

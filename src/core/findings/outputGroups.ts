@@ -1,5 +1,6 @@
 import { practice } from '../evidence';
 import type { BoardPart } from '../board';
+import { shuntReferenceVolts } from '../chips';
 import { TRANSISTOR_TERMINALS, type Recognition } from '../topology';
 
 /** Rails of one output: the connector's, and those behind filter chokes and disconnect switches. */
@@ -13,8 +14,6 @@ export interface OutputGroup {
   readonly why: string;
 }
 
-/** What a shunt reference regulates its input to, in volt: the 431 family's 2.495 V, from memory. */
-export const SHUNT_REFERENCE = 2.495;
 /** Capacitors run at up to this share of their rating. */
 const USUAL_SHARE = practice(0.7);
 
@@ -188,6 +187,7 @@ function dividerCost(groups: readonly Group[], volts: readonly (number | undefin
   const { board, rails } = model;
   let cost = 0;
   for (const reference of board.parts.filter(({ kind }) => kind === 'shunt-reference')) {
+    const held = shuntReferenceVolts(reference.marking);
     const input = rails.at(reference, 'R');
     const anode = rails.at(reference, 'A');
     let [inflow, outflow, isKnown] = [0, 0, false];
@@ -196,12 +196,12 @@ function dividerCost(groups: readonly Group[], volts: readonly (number | undefin
       if (resistance === undefined) continue;
       const far = farEnd(input, rails.at(part, '1'), rails.at(part, '2'));
       if (far === undefined) continue;
-      if (far === anode) outflow += SHUNT_REFERENCE / resistance;
+      if (far === anode) outflow += held / resistance;
       else {
         const index = groups.findIndex((group) => group.rails.includes(far));
         const value = volts[index];
         if (value !== undefined) {
-          inflow += (value - SHUNT_REFERENCE) / resistance;
+          inflow += (value - held) / resistance;
           isKnown = true;
         }
       }

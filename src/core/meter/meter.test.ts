@@ -53,7 +53,16 @@ test.each`
 });
 
 // An AC range hides what a capacitor holds: never a reading of volts.
-test.each(['0.02 V AC', '0.02 V~', '0.02 VAC', '12.1 V ~ TRMS'])('line “%s” is alternating', (line) => {
+test.each([
+  '0.02 V AC',
+  '0.02 V~',
+  '0.02 VAC',
+  '12.1 V ~ TRMS',
+  '0.02 V∿',
+  '0.02 V (AC)',
+  '0.02 V TRMS',
+  '0.02V AUTO AC',
+])('line “%s” is alternating', (line) => {
   expect(parseLine(line)).toMatchObject({ kind: 'alternating' });
 });
 

@@ -16,6 +16,9 @@ const PREFIXES: Readonly<Record<string, number>> = {
 const LINE =
   /^\s*([+-]?)\s*(O\.?L|OVLD|\d*\.?\d+(?:e[+-]?\d+)?)\s*([pnuµμmkKM]?)(V(?:AC|DC|~)?|ohms?|Ω|Ω|F)(?![a-z])\s*(.*)$/iu;
 
+/** Anything about an alternating range: its sign, or the word, wherever the meter prints it. */
+const ALTERNATING = /[~∿≈]|(?:^|[^a-z])v?ac(?:[^a-z]|$)|rms/i;
+
 /**
  * One line as a USB meter streams it: `212.3 V DC`, `4.69 kOhm`, `0.512 V diode`, `OL MOhm`. The
  * dial's mode, when named behind, tells diode mode from volts and continuity from resistance.
@@ -24,7 +27,7 @@ export function parseLine(line: string): MeterReading | MeterFailure {
   const match = LINE.exec(line);
   if (!match) return { kind: 'garbage', text: line.trim().slice(0, 24) || 'an empty line' };
   const [, sign, digits = '', prefix = '', unit = '', mode = ''] = match;
-  if (/^v/i.test(unit) && (/(?:ac|~)$/i.test(unit) || /^(?:ac\b|~)|\bac$/i.test(mode.trim())))
+  if (/^v/i.test(unit) && ALTERNATING.test(`${unit} ${mode}`))
     return { kind: 'alternating', text: line.trim().slice(0, 24) };
   const quantity = quantityOf(unit, mode);
   if (/^o/i.test(digits)) return { quantity, value: null, resolution: 0 };

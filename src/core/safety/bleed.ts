@@ -1,4 +1,5 @@
 import { practice } from '../evidence';
+import { formatQuantity } from '../quantity';
 import { METER_LIMIT, SOLDER_LIMIT, TOUCH_LIMIT_DC } from './limits';
 import { storedEnergy } from './storedEnergy';
 import { timeToLimit } from './timeToLimit';
@@ -17,9 +18,17 @@ export interface BleedPlan {
   readonly timeToTouch: number;
   readonly timeToSolder: number;
   readonly timeToMeter: number;
-  /** Smallest usual wirewound rating in watts that takes the pulse; none when even 50 W does not. */
+  /** How many equal resistors in series share the voltage; each is `resistance / pieces`. */
+  readonly pieces: number;
+  /** Smallest usual wirewound rating in watts of each piece that takes the pulse; none when even 50 W does not. */
   readonly wirewound?: number;
 }
+
+/**
+ * Volts that one usual power resistor stands, whatever it dissipates (FORMULAS 1.4: 1 to 5 W 500 V), and the volts up to
+ * which a chain of them is a tool for a hand: above, meters, leads and clips end as well.
+ */
+export const RESISTOR_VOLTS = practice({ each: 500, chain: 1000 } as const);
 
 /** Usual wirewound ratings in watts. */
 const WIREWOUND_RATINGS = [3, 5, 10, 25, 50] as const;
@@ -44,10 +53,11 @@ export function bleedThrough(of: {
   resistance: number;
   touchLimit?: number;
 }): BleedPlan {
+  const pieces = Math.max(1, Math.ceil(of.start / RESISTOR_VOLTS.each));
   const initialPower = of.start ** 2 / of.resistance;
   const energy = storedEnergy({ capacitance: of.capacitance, voltage: of.start });
   const wirewound = WIREWOUND_RATINGS.find(
-    (rating) => initialPower <= OVERLOAD.initial * rating && energy <= OVERLOAD.pulse * rating,
+    (rating) => initialPower <= OVERLOAD.initial * rating * pieces && energy <= OVERLOAD.pulse * rating * pieces,
   );
   return {
     resistance: of.resistance,
@@ -58,6 +68,7 @@ export function bleedThrough(of: {
     timeToTouch: timeToLimit({ ...of, limit: of.touchLimit ?? TOUCH_LIMIT_DC.volts }),
     timeToSolder: timeToLimit({ ...of, limit: SOLDER_LIMIT.volts }),
     timeToMeter: timeToLimit({ ...of, limit: METER_LIMIT.volts }),
+    pieces,
     ...(wirewound === undefined ? {} : { wirewound }),
   };
 }
@@ -65,18 +76,21 @@ export function bleedThrough(of: {
 /**
  * A resistor for the tool: the preferred value with the smallest part that takes the pulse, and of
  * those the quickest, with a time constant between 0.2 and 1 s where one exists. Small stores take
- * a tool of at most 100 kΩ instead.
+ * a tool of at most 100 kΩ instead. Above 500 V it is a chain of equal resistors.
+ * @returns undefined above 1 kV, where usual resistors make no tool for a hand
  */
-export function suggestBleed(of: { start: number; capacitance: number; touchLimit?: number }): BleedPlan {
+export function suggestBleed(of: { start: number; capacitance: number; touchLimit?: number }): BleedPlan | undefined {
+  if (of.start > RESISTOR_VOLTS.chain) return undefined;
+  const pieces = Math.max(1, Math.ceil(of.start / RESISTOR_VOLTS.each));
   const values = [1, 10, 100, 1e3, 1e4].flatMap((decade) => E6.map((step) => step * decade * 10)).concat(1e5);
-  const plans = values.map((resistance) => bleedThrough({ ...of, resistance }));
+  const plans = values.map((resistance) => bleedThrough({ ...of, resistance: resistance * pieces }));
   const comfortable = plans.filter(
     ({ timeConstant, wirewound }) =>
       wirewound !== undefined &&
       timeConstant >= COMFORTABLE_TIME_CONSTANT.shortest &&
       timeConstant <= COMFORTABLE_TIME_CONSTANT.longest,
   );
-  const largest = bleedThrough({ ...of, resistance: 1e5 });
+  const largest = bleedThrough({ ...of, resistance: 1e5 * pieces });
   return (
     comfortable.sort((a, b) => (a.wirewound ?? 0) - (b.wirewound ?? 0) || a.timeConstant - b.timeConstant)[0] ??
     (largest.timeConstant < COMFORTABLE_TIME_CONSTANT.shortest ? largest : (slowestThatHolds(plans) ?? largest))
@@ -93,4 +107,11 @@ function slowestThatHolds(plans: readonly BleedPlan[]): BleedPlan | undefined {
  */
 export function largestBleed(of: { start: number; limit: number; capacitance: number; within: number }): number {
   return of.within / (of.capacitance * Math.log(of.start / of.limit));
+}
+
+/** A tool in words, like `2.2 kΩ, 5 W wirewound` or `2 × 10 kΩ, 3 W wirewound, in series`. */
+export function bleedToolText({ resistance, pieces, wirewound }: BleedPlan): string {
+  const each = formatQuantity(resistance / pieces, 'ohm');
+  const size = wirewound === undefined ? '' : `, ${wirewound} W wirewound`;
+  return pieces === 1 ? `${each}${size}` : `${pieces} × ${each}${size}, in series`;
 }

@@ -24,6 +24,9 @@ export type BankProblem =
   | { readonly kind: 'too-large'; readonly word: string; readonly likely: string }
   | { readonly kind: 'too-many'; readonly count: number };
 
+/** Whether a voltage is written in alternating volts: `2100VAC`, `275 V~`. */
+export const isAlternating = (text: string): boolean => /v\s*(?:ac|~)\s*$/i.test(text);
+
 /** What is wrong with the text of a bank, for the person who typed it. */
 export function bankProblemText(problem: BankProblem): string {
   switch (problem.kind) {
@@ -81,7 +84,7 @@ function readItem(text: string): BankLink | BankProblem {
   const counted = /^(\d{1,4})\s*[x×*]\s*/i.exec(text);
   const count = counted ? Number(counted[1]) : 1;
   const words = text.slice(counted?.[0].length ?? 0).split(/\s+/);
-  const volts = words.find((word) => /\d[km]?V(?:dc|ac)?$/i.test(word));
+  const volts = words.find((word) => /\d[km]?V(?:dc|ac|~)?$/i.test(word));
   const size = words.filter((word) => word !== volts).join('');
   const parsed = parseQuantity(size, 'farad');
   if (!parsed.ok || parsed.quantity.value <= 0 || count === 0) return { kind: 'no-capacitance', word: text };

@@ -1,4 +1,5 @@
 import type { UnitKindName } from '../unit';
+import { METER_CEILING } from './limits';
 import type { StoreRole } from './mayHold';
 
 /** What is known of a unit when its cautions are picked. Volts. */
@@ -6,7 +7,8 @@ export interface CautionFacts {
   readonly kind: UnitKindName;
   readonly description: string;
   readonly fedFromMains: boolean;
-  readonly stores: readonly { readonly role: StoreRole; readonly mayHold: number; readonly links: number }[];
+  /** Volts each may hold; without where nothing bounds it. */
+  readonly stores: readonly { readonly role: StoreRole; readonly mayHold?: number; readonly links: number }[];
   /** Words of packages, kinds and markings of the parts seen. */
   readonly parts: readonly string[];
   /** Words of opening steps and notes. */
@@ -21,6 +23,8 @@ export interface UnitCaution {
   readonly text: string;
   /** Grave enough to weigh in the advice. */
   readonly grave: boolean;
+  /** Why the unit is not opened here at all, where that is so. */
+  readonly leaveShut?: string;
 }
 
 const any = (words: readonly string[], pattern: RegExp) => words.some((word) => pattern.test(word));
@@ -35,10 +39,55 @@ const CAUTIONS: readonly (UnitCaution & { readonly applies: (facts: CautionFacts
       fedFromMains || stores.some(({ role }) => role === 'bulk' || role === 'filter'),
   },
   {
+    name: 'an oven’s transformer and capacitor',
+    text: 'The transformer of a microwave oven and its capacitor kill: about 2 kV at an ampere and more while it runs, about 3 kV in the capacitor afterwards, for minutes to days. No meter here stands it. Leave it shut; licensed people only.',
+    grave: true,
+    leaveShut: 'An oven’s high-voltage side kills, and no tool or meter here stands it: leave it shut.',
+    applies: ({ description, parts }) => any([description, ...parts], /microwave|magnetron/i),
+  },
+  {
+    name: 'beryllia in a magnetron',
+    text: 'The pink or white ceramic of a magnetron may be beryllia: its dust scars lungs. Never break, file or open one; hand it in whole.',
+    grave: true,
+    applies: ({ description, parts, opening }) => any([description, ...parts, ...opening], /magnetron|microwave/i),
+  },
+  {
+    name: 'PCB oil',
+    text: 'Ballast and motor capacitors from before about 1986 may hold PCB oil, which is poison to skin and soil: never open, drill or heat one, wear gloves where one leaks, and hand it in as hazardous waste.',
+    grave: true,
+    applies: ({ year, description, kind, parts, opening }) =>
+      (year === undefined || year < 1987) &&
+      (any(
+        [description, ...parts, ...opening],
+        /ballast|motor capacitor|oil[- ]?filled|paper[- ]in[- ]oil|\bpcbs?\b oil/i,
+      ) ||
+        (kind === 'lamp-driver' && year !== undefined)),
+  },
+  {
+    name: 'burnt inside',
+    text: 'Charred parts and boards give off soot that irritates and conducts: gloves, air, no blowing. What stood beside the fire is suspect, and a burnt lithium pack may burn again; a charger that burnt with its cells goes outdoors.',
+    grave: true,
+    leaveShut:
+      'It burnt with its cells or as a charger: what is left may burn again. Keep it outdoors on stone, and leave it shut.',
+    applies: ({ description, kind, stores }) =>
+      /burn(?:t|ed)|fire|charred|smok/i.test(description) &&
+      (kind === 'battery-charger' || stores.some(({ role }) => role === 'battery')),
+  },
+  {
     name: 'a pulse store',
     text: 'A pulse store holds charge for hours, often above 400 V and above what a meter stands. Bleed it through a resistor tool of enough voltage; if you do not know the circuit, leave it shut.',
     grave: true,
     applies: ({ kind, stores }) => kind === 'pulse-unit' || stores.some(({ role }) => role === 'boosted'),
+  },
+  {
+    name: 'a store above what a meter stands',
+    text: `A pulse store that may hold more than ${METER_CEILING.volts} V, or nobody knows what: no hand meter and no usual resistor stands it, so it cannot be shown dead here. Leave it shut.`,
+    grave: true,
+    leaveShut: 'It cannot be shown dead here: no hand meter stands what its pulse store may hold. Leave it shut.',
+    applies: ({ stores }) =>
+      stores.some(
+        ({ role, mayHold }) => role === 'boosted' && (mayHold === undefined || mayHold > METER_CEILING.volts),
+      ),
   },
   {
     name: 'a battery',
@@ -95,13 +144,18 @@ const CAUTIONS: readonly (UnitCaution & { readonly applies: (facts: CautionFacts
     name: 'a series stack',
     text: 'Capacitors in series above 60 V: after the ends read zero each one may still hold charge. Read every capacitor by itself.',
     grave: false,
-    applies: ({ stores }) => stores.some(({ links, mayHold }) => links > 1 && mayHold > 60),
+    applies: ({ stores }) => stores.some(({ links, mayHold }) => links > 1 && (mayHold === undefined || mayHold > 60)),
   },
 ];
 
 /** The cautions that apply to this unit, gravest first; nothing that does not. */
 export function cautionsFor(facts: CautionFacts): UnitCaution[] {
   return CAUTIONS.filter(({ applies }) => applies(facts))
-    .map(({ name, text, grave }) => ({ name, text, grave }))
+    .map(({ name, text, grave, leaveShut }) => ({
+      name,
+      text,
+      grave,
+      ...(leaveShut === undefined ? {} : { leaveShut }),
+    }))
     .sort((a, b) => Number(b.grave) - Number(a.grave));
 }

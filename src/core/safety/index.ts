@@ -1,9 +1,16 @@
-export { bankProblemText, linkVoltages, parseBank, type BankLink, type CapacitorBank } from './capacitorBank';
+export {
+  bankProblemText,
+  isAlternating,
+  linkVoltages,
+  parseBank,
+  type BankLink,
+  type CapacitorBank,
+} from './capacitorBank';
 export { cautionsFor, type CautionFacts, type UnitCaution } from './cautions';
 export { checkBleedPath, type BleedPathCheck } from './checkBleedPath';
 export { judgeBleedTool, type BleedReason, type BleedTool, type BleedVerdict } from './judgeBleedTool';
 export { bleedThroughLamp, type LampBleed } from './lampBleed';
-export { bleedThrough, largestBleed, suggestBleed, type BleedPlan } from './bleed';
+export { bleedThrough, bleedToolText, largestBleed, RESISTOR_VOLTS, suggestBleed, type BleedPlan } from './bleed';
 export { constantPowerLoad, CONVERTER_STOPS_NEAR, timeAtConstantPower } from './converterLoad';
 export { largestFilterBleeds } from './filterBleed';
 export { dischargeWarningText } from './dischargeWarningText';
@@ -27,6 +34,7 @@ export {
   HOLD_SOURCE_NAMES,
   HOLD_SOURCES,
   mayHold,
+  type Hold,
   STORE_ROLE_NAMES,
   STORE_ROLES,
   storeRole,

@@ -34,7 +34,7 @@ const LIMITING_VOLTAGE: readonly (readonly [watts: number, volts: number])[] = p
 /** A wait under the hand longer than this invites letting go too early. */
 const LONGEST_HOLD = practice(10);
 
-/** Whether a resistor will do as a bleeder for a store, with the figures it fails on and a better choice. */
+/** Whether one resistor will do as a bleeder for a store, with the figures it fails on and a better choice. */
 export function judgeBleedTool(
   of: { start: number; capacitance: number; touchLimit?: number },
   tool: BleedTool,
@@ -52,10 +52,11 @@ export function judgeBleedTool(
   const endures = plan.initialPower <= tool.power;
   const failed = checks.filter(({ kind, value, limit }) => value > limit && !(endures && kind === 'pulse-energy'));
   const verdict = failed.length === 0 ? 'good' : failed.every(({ kind }) => kind === 'too-slow') ? 'slow' : 'poor';
+  const better = verdict === 'good' ? undefined : suggestBleed(of);
   return {
     plan,
     verdict,
     reasons: failed.length === 0 ? checks : failed.sort((a, b) => b.value / b.limit - a.value / a.limit),
-    ...(verdict === 'good' ? {} : { better: suggestBleed(of) }),
+    ...(better ? { better } : {}),
   };
 }

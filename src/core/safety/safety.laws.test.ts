@@ -71,13 +71,15 @@ test('the largest bleed resistor takes exactly the time it was given', () => {
 
 test('a suggested tool stands the pulse it was suggested for, or says that nothing common does', () => {
   fc.assert(
-    fc.property(fc.double({ min: 5, max: 800, noNaN: true }), farads, (start, capacitance) => {
+    fc.property(fc.double({ min: 5, max: 1000, noNaN: true }), farads, (start, capacitance) => {
       const plan = suggestBleed({ start, capacitance });
+      if (!plan) throw new Error('up to 1 kV there is a tool');
+      expect(start / plan.pieces).toBeLessThanOrEqual(500);
       expect(plan.energy).toBeCloseTo(storedEnergy({ capacitance, voltage: start }), 9);
       expect(plan.initialPower).toBeCloseTo(start ** 2 / plan.resistance, 6);
       if (plan.wirewound !== undefined) {
-        expect(plan.initialPower).toBeLessThanOrEqual(10 * plan.wirewound);
-        expect(plan.energy).toBeLessThanOrEqual(31.25 * plan.wirewound);
+        expect(plan.initialPower).toBeLessThanOrEqual(10 * plan.wirewound * plan.pieces);
+        expect(plan.energy).toBeLessThanOrEqual(31.25 * plan.wirewound * plan.pieces);
       }
       expect(plan.timeToTouch).toBeLessThanOrEqual(plan.timeToSolder);
       expect(plan.timeToSolder).toBeLessThanOrEqual(plan.timeToMeter);
@@ -195,7 +197,9 @@ test('knowing less never makes a store hold less', () => {
   fc.assert(
     fc.property(known, (store) => {
       const { highestBulkVoltage: _plate, ...unread } = store;
-      expect(mayHold(unread).volts).toBeGreaterThanOrEqual(mayHold({ ...store, ratedPower: undefined }).volts);
+      expect(mayHold(unread).volts ?? Infinity).toBeGreaterThanOrEqual(
+        mayHold({ ...store, ratedPower: undefined }).volts ?? 0,
+      );
     }),
     SEED,
   );

@@ -11,6 +11,8 @@ export interface Store {
   /** Of the whole bank; 0 for a battery, and where it cannot be read. */
   readonly capacitanceF: number;
   readonly ratedV: number | null;
+  /** The rating is printed in alternating volts, as on oven and filter capacitors. */
+  readonly ratedAc: boolean;
   readonly holdSource: HoldSource;
   readonly holdV: number | null;
   readonly bleedOhm: number | null;

@@ -81,9 +81,16 @@ test('a stronger resistor of the same value is never judged worse', () => {
 test('what is suggested passes its own judgement, where a wirewound part can do it', () => {
   fc.assert(
     fc.property(store, (of) => {
-      const { resistance, wirewound } = suggestBleed(of);
-      if (wirewound === undefined) return;
-      const { verdict } = judgeBleedTool(of, { resistance, power: wirewound, build: 'wirewound' });
+      const plan = suggestBleed(of);
+      if (plan?.wirewound === undefined) return;
+      // Each piece sees its share of the voltage, and of the energy.
+      const { pieces, resistance, wirewound } = plan;
+      const share = { ...of, start: of.start / pieces, capacitance: of.capacitance * pieces };
+      const { verdict } = judgeBleedTool(share, {
+        resistance: resistance / pieces,
+        power: wirewound,
+        build: 'wirewound',
+      });
       expect(verdict).toBe('good');
     }),
     SEED,

@@ -30,13 +30,17 @@ export interface SoakJudgement {
 }
 
 /** What the output of a run did under load. */
-export type SoakOutcome = 'held' | 'dipped' | 'went-off';
+export type SoakOutcome = 'held' | 'dipped' | 'went-off' | 'rose';
 
 /** A case hotter than this cannot be held; IEC 62368-1 gives limits of this order (from memory). */
 const TOO_HOT = 70;
 /** The output counts as dipping when it falls by this share, and as off below that. */
 const DIP = practice(0.03);
 const OFF = 0.5;
+/** An output that climbs by this share at no smaller load is out of control: supplies are made to ±5 %. */
+const RISE = practice(0.05);
+/** More load takes an output down by less than this, leads included. */
+const SAG = practice(0.05);
 /** Input power that grows by this share at one load speaks of losses that grow. */
 const POWER_CREEP = practice(0.15);
 
@@ -44,25 +48,27 @@ const POWER_CREEP = practice(0.15);
  * What a run under load suggests: whether the case still warms, where it will end, how far above the
  * room it sits, whether the output dips after a while, and the efficiency where input and load are known.
  * @param of room temperature in degrees Celsius, for which the first reading stands in when missing; the
- * least efficiency that its mark promises; the stated output in watts
+ * least efficiency that its mark promises; the stated output in watts; the stated voltage of its only output
  */
 export function judgeSoak(
   rows: readonly SoakRow[],
-  of: { ambient?: number; leastEfficiency?: number; statedPower?: number } = {},
+  of: { ambient?: number; leastEfficiency?: number; statedPower?: number; nominal?: number } = {},
 ): SoakJudgement {
   const inOrder = [...rows].sort((a, b) => a.time - b.time);
   const temperatures = inOrder.filter((row): row is SoakRow & { celsius: number } => row.celsius !== undefined);
   const warming = fitWarming(temperatures, of.ambient);
   const dipAt = firstDip(inOrder);
+  const risen = rise(inOrder, of.nominal);
+  const sag = sagUnderLoad(inOrder);
   const efficiency = meanEfficiency(inOrder);
   return {
     ...(warming ? { warming } : {}),
     ...(efficiency === undefined ? {} : { efficiency }),
     ...(dipAt === undefined ? {} : { dipAt: dipAt.time }),
-    ...outcomeOf(inOrder, dipAt),
+    ...(risen ? { outcome: 'rose' as const } : outcomeOf(inOrder, dipAt ?? (sag && { time: 0, share: sag.share }))),
     findings: [
       ...warmingFindings(warming, temperatures),
-      ...dipFindings(dipAt, inOrder),
+      ...(risen ? riseFindings(risen) : dipFindings(dipAt, sag, inOrder)),
       ...powerFindings(inOrder, efficiency, of.leastEfficiency),
       ...statedFinding(inOrder, efficiency, of.statedPower),
     ],
@@ -111,6 +117,52 @@ function firstDip(rows: readonly SoakRow[]): { time: number; share: number } | u
   return dip && { time: dip.time - first.time, share: 1 - dip.volts / first.volts };
 }
 
+interface Risen {
+  /** Seconds since the first reading. */
+  readonly after: number;
+  readonly volts: number;
+  readonly from: number;
+  /** It is the stated voltage that it lies above. */
+  readonly isStated: boolean;
+}
+
+/** An output that climbs at no smaller load, or stands above what is stated: the worst a supply can do to a load. */
+function rise(rows: readonly SoakRow[], nominal: number | undefined): Risen | undefined {
+  const read = rows.filter((row): row is SoakRow & { volts: number } => row.volts !== undefined);
+  const [first] = read;
+  if (!first || first.volts <= 0) return undefined;
+  const above = read.find(
+    ({ volts, load, time }) =>
+      time > first.time &&
+      volts > first.volts * (1 + RISE) &&
+      (load === undefined || first.load === undefined || load >= first.load * 0.9),
+  );
+  if (above) return { after: above.time - first.time, volts: above.volts, from: first.volts, isStated: false };
+  // Without a load a plain transformer stands far above its plate, and so it is made.
+  const stated = read.find(
+    ({ volts, load }) => nominal !== undefined && (load ?? 0) > 0 && volts > nominal * (1 + 2 * RISE),
+  );
+  return stated && { after: stated.time - first.time, volts: stated.volts, from: nominal ?? 0, isStated: true };
+}
+
+const riseFindings = ({ after, volts, from, isStated }: Risen): SoakFinding[] => [
+  {
+    severity: 'danger',
+    text: `${isStated ? `The output stands at ${formatQuantity(volts, 'volt')} where ${formatQuantity(from, 'volt')} is stated` : `The output rose from ${formatQuantity(from, 'volt')} to ${formatQuantity(volts, 'volt')} after ${formatDuration(after)}`}: switch it off. Its feedback is open or failing, and what is connected to it dies. Connect nothing to it until the optocoupler, the reference and its divider are proved.`,
+  },
+];
+
+/** How far a larger load takes the output down, when that is more than a supply allows. */
+function sagUnderLoad(rows: readonly SoakRow[]): { share: number; from: number; to: number } | undefined {
+  const read = rows.filter((row): row is SoakRow & { volts: number } => row.volts !== undefined);
+  const [first] = read;
+  if (!first || first.volts <= 0) return undefined;
+  const loaded = read.find(
+    ({ volts, load }) => (load ?? 0) > (first.load ?? 0) * 1.1 && volts < first.volts * (1 - SAG),
+  );
+  return loaded && { share: 1 - loaded.volts / first.volts, from: first.volts, to: loaded.volts };
+}
+
 /** A run that held for less than this does not show that a unit works. */
 const LONG_ENOUGH = practice(600);
 
@@ -124,8 +176,19 @@ function outcomeOf(
   return lasted >= LONG_ENOUGH ? { outcome: 'held' } : undefined;
 }
 
-function dipFindings(dip: { time: number; share: number } | undefined, rows: readonly SoakRow[]): SoakFinding[] {
+function dipFindings(
+  dip: { time: number; share: number } | undefined,
+  sag: { share: number; from: number; to: number } | undefined,
+  rows: readonly SoakRow[],
+): SoakFinding[] {
   const read = rows.filter(({ volts }) => volts !== undefined);
+  if (!dip && sag)
+    return [
+      {
+        severity: 'warn',
+        text: `The output sags by ${(sag.share * 100).toFixed(0)} % under load, from ${formatQuantity(sag.from, 'volt', { digits: 3 })} to ${formatQuantity(sag.to, 'volt', { digits: 3 })}: a supply keeps within 5 %. Read it at its own connector first; then look at output capacitors, rectifier and cable.`,
+      },
+    ];
   if (!dip) return read.length < 2 ? [] : [{ severity: 'ok', text: 'The output held through the run.' }];
   const after = formatDuration(dip.time);
   if (dip.share >= OFF)

@@ -23,11 +23,21 @@ test.each`
   ${'dips'}                    | ${[{ time: 0, volts: 12.1, load: 1 }, { time: 900, volts: 11.3, load: 1 }]}           | ${/dips by 7 % after 15 min .* drying capacitors/}
   ${'goes off'}                | ${[{ time: 0, volts: 19, load: 2 }, { time: 660, volts: 0.2, load: 2 }]}              | ${/went off after 11 min/}
   ${'more load, less voltage'} | ${[{ time: 0, volts: 12.1, load: 1 }, { time: 60, volts: 11.6, load: 3 }]}            | ${/output held/}
+  ${'19.5 V to 18.1 V'}        | ${[{ time: 0, volts: 19.5, load: 0 }, { time: 900, volts: 18.1, load: 3 }]}           | ${/sags by 7 % under load/}
+  ${'climbs'}                  | ${[{ time: 0, volts: 5, load: 1 }, { time: 600, volts: 8, load: 1 }]}                 | ${/rose from 5 V to 8 V after 10 min: switch it off/}
+  ${'climbs, load not read'}   | ${[{ time: 0, volts: 5 }, { time: 600, volts: 5.6 }]}                                 | ${/rose from 5 V to 5.6 V/}
+  ${'load taken off'}          | ${[{ time: 0, volts: 12, load: 1 }, { time: 600, volts: 16, load: 0 }]}               | ${/output held/}
   ${'losses grow'}             | ${[{ time: 0, watts: 20, load: 1 }, { time: 900, watts: 25, load: 1 }]}               | ${/rose from 20 W to 25 W/}
   ${'efficiency'}              | ${[{ time: 0, watts: 30, volts: 12, load: 2.2 }]}                                     | ${/88.0 % efficiency measured/}
   ${'beyond belief'}           | ${[{ time: 0, watts: 24, volts: 12, load: 2 }]}                                       | ${/100.0 % efficiency cannot be/}
 `('$why', ({ rows, message: expected }) => {
   expect(message(rows)).toMatch(expected);
+});
+
+test('an output above what is stated is out of control, though it never moved', () => {
+  const rows = [600, 1200].map((time) => ({ time, volts: 8, load: 1 }));
+  expect(judgeSoak(rows, { nominal: 5 })).toMatchObject({ outcome: 'rose', findings: [{ severity: 'danger' }] });
+  expect(judgeSoak(rows, { nominal: 7.5 }).outcome).toBe('held');
 });
 
 test('efficiency is held against what the mark promises', () => {
@@ -52,12 +62,14 @@ test.each`
 });
 
 test.each`
-  rows                                                                      | outcome       | why
-  ${[{ time: 0, volts: 12, load: 1 }, { time: 900, volts: 11.9, load: 1 }]} | ${'held'}     | ${'a quarter of an hour'}
-  ${[{ time: 0, volts: 12, load: 1 }, { time: 120, volts: 12, load: 1 }]}   | ${undefined}  | ${'two minutes show nothing'}
-  ${[{ time: 0, volts: 12 }, { time: 1800, volts: 12 }]}                    | ${undefined}  | ${'without a load'}
-  ${[{ time: 0, volts: 12, load: 1 }, { time: 900, volts: 11.2, load: 1 }]} | ${'dipped'}   | ${'as it warms'}
-  ${[{ time: 0, volts: 12, load: 1 }, { time: 900, volts: 0.3, load: 1 }]}  | ${'went-off'} | ${'off'}
+  rows                                                                        | outcome       | why
+  ${[{ time: 0, volts: 12, load: 1 }, { time: 900, volts: 11.9, load: 1 }]}   | ${'held'}     | ${'a quarter of an hour'}
+  ${[{ time: 0, volts: 12, load: 1 }, { time: 120, volts: 12, load: 1 }]}     | ${undefined}  | ${'two minutes show nothing'}
+  ${[{ time: 0, volts: 12 }, { time: 1800, volts: 12 }]}                      | ${undefined}  | ${'without a load'}
+  ${[{ time: 0, volts: 12, load: 1 }, { time: 900, volts: 11.2, load: 1 }]}   | ${'dipped'}   | ${'as it warms'}
+  ${[{ time: 0, volts: 12, load: 1 }, { time: 900, volts: 0.3, load: 1 }]}    | ${'went-off'} | ${'off'}
+  ${[{ time: 0, volts: 5, load: 1 }, { time: 900, volts: 8, load: 1 }]}       | ${'rose'}     | ${'it kills what hangs on it'}
+  ${[{ time: 0, volts: 19.5, load: 0 }, { time: 900, volts: 18.1, load: 3 }]} | ${'dipped'}   | ${'7 % under load'}
 `('$outcome: $why', ({ rows, outcome }) => {
   expect(judgeSoak(rows).outcome).toBe(outcome);
 });

@@ -1,3 +1,4 @@
+import { chipByMarking, shuntReferenceVolts, type PinFunction } from '../chips';
 import { practice } from '../evidence';
 import { voltagesOf } from '../findings';
 import { formatQuantity } from '../quantity';
@@ -16,8 +17,8 @@ export interface RailEstimate {
 
 /** Capacitors on a rail are usually run at about this share of their rating. */
 const USUAL_SHARE = practice(0.8);
-/** Reference of the shunt regulators of the 431 family, in volt; from memory. */
-const REFERENCE = 2.495;
+/** Controllers of isolated converters are mostly fed near this, where their own limits allow it, in volt. */
+const USUAL_SUPPLY = practice(14);
 
 /**
  * Rails with a store: by nameplate and mains where those tell, by the divider at a shunt reference, by a regulator's
@@ -52,28 +53,64 @@ export function railEstimates({ recognition }: Analysis): readonly RailEstimate[
         [a, b].includes(rails.at(entry, 'OUT')) &&
         [a, b].includes(rails.at(entry, 'GND')),
     );
+    const fed = supplyBetween(a, b, most);
     const marked = /7[89]\D?(\d\d)/.exec(regulator?.marking ?? '')?.[1];
     const [volts, why] = divided
-      ? [divided.volts, `the divider at ${divided.ref} holds 2.5 V at its tap`]
+      ? [
+          divided.volts,
+          `the divider at ${divided.ref} holds ${formatQuantity(divided.held, 'volt', { digits: 3 })} at its tap`,
+        ]
       : known
         ? [known.volts, known.why]
         : marked
           ? [Number(marked), `${regulator?.ref ?? ''} is marked ${regulator?.marking ?? ''}`]
           : zener
             ? [zener.value?.voltage, `${zener.ref} limits it`]
-            : most
-              ? [
-                  most * USUAL_SHARE,
-                  `${part.ref} is rated ${formatQuantity(most, 'volt')}, and is usually run at about 80 % of that`,
-                ]
-              : [undefined, `nothing on it says; ${part.ref} carries no rating yet`];
+            : fed
+              ? [fed.volts, fed.why]
+              : most
+                ? [
+                    most * USUAL_SHARE,
+                    `${part.ref} is rated ${formatQuantity(most, 'volt')}, and is usually run at about 80 % of that`,
+                  ]
+                : [undefined, `nothing on it says; ${part.ref} carries no rating yet`];
     const plus = '+' in part.pins ? '+' : (Object.keys(part.pins)[0] ?? '');
     estimates.push({ at: `${part.ref}.${plus}`, volts, most, why });
   }
   return estimates.toSorted((one, other) => (other.volts ?? 0) - (one.volts ?? 0));
 
-  function dividerAt(rail: number, ground: number): { readonly volts: number; readonly ref: string } | undefined {
+  /** What the controller that is fed from a rail lets it be: its own range bounds it, never the rating of the can alone. */
+  function supplyBetween(
+    a: number,
+    b: number,
+    most: number | undefined,
+  ): { readonly volts: number; readonly why: string } | undefined {
+    for (const chip of board.parts.filter(({ kind }) => kind === 'ic')) {
+      const family = chipByMarking(chip.marking);
+      const on = (wanted: PinFunction) =>
+        Object.keys(chip.pins).some((pin) => {
+          const does = family?.pins.find(({ number }) => String(number) === pin)?.does;
+          return does === wanted && [a, b].includes(rails.at(chip, pin));
+        });
+      if (!family || !on('supply') || !on('ground')) continue;
+      const low = family.supply?.stop ?? family.range?.low;
+      const high = family.supply?.most ?? family.range?.high;
+      if (low === undefined || high === undefined) continue;
+      const limit = Math.min(high, most === undefined ? high : most * USUAL_SHARE);
+      return {
+        volts: Math.min(Math.max(USUAL_SUPPLY, low * 1.1), limit),
+        why: `it feeds ${chip.ref}, a ${family.id}, which runs between ${formatQuantity(low, 'volt')} and ${formatQuantity(high, 'volt')}`,
+      };
+    }
+    return undefined;
+  }
+
+  function dividerAt(
+    rail: number,
+    ground: number,
+  ): { readonly volts: number; readonly held: number; readonly ref: string } | undefined {
     for (const reference of board.parts.filter(({ kind }) => kind === 'shunt-reference')) {
+      const tapVolts = shuntReferenceVolts(reference.marking);
       const tap = rails.at(reference, 'R');
       if (rails.at(reference, 'A') !== ground) continue;
       const resistors = board.parts.filter(({ kind, value }) => kind === 'resistor' && value?.resistance !== undefined);
@@ -93,7 +130,7 @@ export function railEstimates({ recognition }: Analysis): readonly RailEstimate[
         return ends.includes(tap) && far !== rail && far !== ground && far !== undefined && held.isHeld(far);
       });
       if (!isShared && top.length > 0 && bottom.length > 0)
-        return { volts: REFERENCE * (1 + parallel(top) / parallel(bottom)), ref: reference.ref };
+        return { volts: tapVolts * (1 + parallel(top) / parallel(bottom)), held: tapVolts, ref: reference.ref };
     }
     return undefined;
   }

@@ -25,6 +25,19 @@ test.each`
   expect(estimate?.why).toContain(because);
 });
 
+// 1.24 V (1 + R1/R2) of the low-voltage kin of the 431; a UC3843 runs from 7.6 to 30 V (datasheets, from memory).
+test.each`
+  board                   | ref       | marking      | at          | least  | most
+  ${'router-adapter-12v'} | ${'U301'} | ${'TLV431A'} | ${'C312.+'} | ${6.0} | ${6.2}
+`('$board with $marking at $ref: between $least and $most V at $at', ({ board, ref, marking, at, least, most }) => {
+  const told = CORPUS.find(({ name }) => name === board)?.board ?? { parts: [] };
+  const parts = told.parts.map((part) => (part.ref === ref ? { ...part, marking: marking as string } : part));
+  const { nameplate: _, ...bare } = told;
+  const volts = railEstimates(analyse({ ...bare, parts })).find((estimate) => estimate.at === at)?.volts;
+  expect(volts).toBeGreaterThan(least as number);
+  expect(volts).toBeLessThan(most as number);
+});
+
 test('a rail that nothing tells of is put at four fifths of what its capacitor stands', () => {
   const { nameplate: _, ...board } = CORPUS.find(({ name }) => name === 'step-down-5v')?.board ?? { parts: [] };
   const estimate = railEstimates(analyse(board)).find(({ at }) => at === 'C5.+');

@@ -133,6 +133,7 @@ export const stores = sqliteTable(
     bank: text('bank').notNull().default(''),
     capacitanceF: real('capacitance_f').notNull(),
     ratedV: real('rated_v'),
+    ratedAc: integer('rated_ac', { mode: 'boolean' }).notNull().default(false),
     holdSource: text('hold_source').$type<HoldSource>().notNull().default('auto'),
     holdV: real('hold_v'),
     bleedOhm: real('bleed_ohm'),

@@ -4,7 +4,14 @@ import { useId, useState, type ReactNode } from 'react';
 import { bandProblemText, COLOURS, decodeBands, decodeMarking, type Decoding } from '../../core/marking';
 import { KIND_NAMES, kindFromWord, kindRule, RATINGS, type RatingName } from '../../core/part';
 import { formatDuration, formatQuantity, parseQuantity, problemText, type Unit } from '../../core/quantity';
-import { bleedThrough, CAPACITANCE_UPPER, hazardBand, storedEnergy, suggestBleed } from '../../core/safety';
+import {
+  bleedThrough,
+  bleedToolText,
+  CAPACITANCE_UPPER,
+  hazardBand,
+  storedEnergy,
+  suggestBleed,
+} from '../../core/safety';
 import { Evidence } from '../../ui/frame/Halves';
 import { Facts } from '../../ui/value/Facts';
 
@@ -200,8 +207,11 @@ function Charge({
         <b className={`font-semibold ${band.severity === 'danger' ? 'text-stop' : ''}`}>
           {band.severity}: {band.title}.
         </b>{' '}
-        {band.instruction} A fitting tool: {formatQuantity(suggested.resistance, 'ohm')}
-        {suggested.wirewound ? `, ${suggested.wirewound} W wirewound` : ''}. Only a reading makes it safe.
+        {band.instruction}{' '}
+        {suggested
+          ? `A fitting tool: ${bleedToolText(suggested)}.`
+          : 'No tool of usual resistors is at hand for this voltage; leave it to someone with a tool and a probe for high voltage.'}{' '}
+        Only a reading makes it safe.
       </p>
     </div>
   );

@@ -23,6 +23,7 @@ const store = (of: Partial<Store>): Store => ({
   bank: '',
   capacitanceF: 82e-6,
   ratedV: 400,
+  ratedAc: false,
   holdSource: 'auto',
   holdV: null,
   bleedOhm: null,

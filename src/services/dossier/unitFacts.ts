@@ -1,6 +1,14 @@
 import { judgeNameplate, outputPower, supplyOf, type Nameplate, type NameplateJudgement } from '../../core/nameplate';
 import { SEAMS } from '../../core/opening';
-import { cautionsFor, mayHold, parseBank, type CautionFacts, type UnitCaution, type Store } from '../../core/safety';
+import {
+  cautionsFor,
+  mayHold,
+  parseBank,
+  type Hold,
+  type CautionFacts,
+  type UnitCaution,
+  type Store,
+} from '../../core/safety';
 import { UNIT_KINDS } from '../../core/unit';
 import type { PartRecord } from '../../db/repositories/parts';
 import { ageOf } from '../../db/repositories/plate';
@@ -36,7 +44,7 @@ export function voltagesOf(plate: Nameplate): VoltageFacts {
 }
 
 /** The highest voltage a store may hold before it is read, with the reason. */
-export function holdOf(store: Store, { judged, input, highestOutput }: VoltageFacts): { volts: number; why: string } {
+export function holdOf(store: Store, { judged, input, highestOutput }: VoltageFacts): Hold {
   return mayHold({
     ...judged,
     input,
@@ -45,6 +53,7 @@ export function holdOf(store: Store, { judged, input, highestOutput }: VoltageFa
     source: store.holdSource,
     userVoltage: store.holdV ?? undefined,
     ratedVoltage: store.ratedV ?? undefined,
+    ratedInAc: store.ratedAc,
   });
 }
 
@@ -73,11 +82,14 @@ export async function unitRecord(dossier: Dossier): Promise<UnitRecord> {
     kind: donor.kind,
     description: `${donor.description} ${donor.symptom}`,
     fedFromMains: voltages.input === undefined ? UNIT_KINDS[donor.kind].fedBy === 'mains' : voltages.input === 'ac',
-    stores: stores.map(({ store }) => ({
-      role: store.role,
-      mayHold: holdOf(store, voltages).volts,
-      links: Math.max(1, linksOf(store).length),
-    })),
+    stores: stores.map(({ store }) => {
+      const { volts } = holdOf(store, voltages);
+      return {
+        role: store.role,
+        ...(volts === undefined ? {} : { mayHold: volts }),
+        links: Math.max(1, linksOf(store).length),
+      };
+    }),
     parts: parts.flatMap(({ part }) => [part.package ?? '', part.marking ?? '', part.subtype ?? '', part.kind]),
     opening: [
       ...steps.flatMap(({ seam, method, place, kept }) => [seam, SEAMS[seam].label, method, place, kept]),

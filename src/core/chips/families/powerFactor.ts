@@ -8,10 +8,10 @@ const TELL_ZCD = [5, 'a resistor to a winding of the boost choke tells a transit
 // prettier-ignore
 const ROWS: readonly ChipRow[] = [
   { id: 'L6561', role: 'pfc', is: 'transition-mode power factor corrector',
-    names: 'L6560 L6561 L6561D FAN7527 FAN7527B KA7526', packages: 'DIP-8, SO-8', pins: TRANSITION, start: [12, 9.5],
+    names: 'L6560 L6561 L6561D FAN7527 FAN7527B KA7526', packages: 'DIP-8, SO-8', pins: TRANSITION, start: [12, 9.5, 18],
     feedback: 2.5, topologies: 'boost-pfc', tells: TELL_ZCD },
   { id: 'L6562', role: 'pfc', is: 'transition-mode power factor corrector',
-    names: 'L6562 L6562A L6562D L6562N L6562AT L6564', packages: 'DIP-8, SO-8', pins: TRANSITION, start: [12, 9.5],
+    names: 'L6562 L6562A L6562D L6562N L6562AT L6564', packages: 'DIP-8, SO-8', pins: TRANSITION, start: [12, 9.5, 18],
     feedback: 2.5, topologies: 'boost-pfc', tells: TELL_ZCD },
   { id: 'L6563', role: 'pfc', is: 'transition-mode power factor corrector with links to the main converter',
     names: 'L6563 L6563A L6563S L6563H', packages: 'SO-14',
@@ -19,7 +19,7 @@ const ROWS: readonly ChipRow[] = [
     topologies: 'boost-pfc', tells: [11, 'a resistor to a winding of the boost choke'] },
   { id: 'MC34262', role: 'pfc', is: 'transition-mode power factor corrector',
     names: 'MC34262 MC33262 MC34261 TDA4862 TDA4863 UCC38050', packages: 'DIP-8, SO-8',
-    pins: 'VFB COMP MULT CS ZCD GND DRV VCC', start: [13, 8], feedback: 2.5, topologies: 'boost-pfc',
+    pins: 'VFB COMP MULT CS ZCD GND DRV VCC', start: [13, 8, 30], feedback: 2.5, topologies: 'boost-pfc',
     tells: TELL_ZCD },
   { id: 'FAN7530', role: 'pfc', is: 'transition-mode power factor corrector in voltage mode',
     names: 'FAN7529 FAN7530 FAN7930 SG6961 FAN6961', packages: 'DIP-8, SO-8', pins: 'INV MOT COMP CS ZCD GND OUT VCC',

@@ -36,7 +36,7 @@ const ROWS: readonly ChipRow[] = [
     tells: [5, 'the drain joins the primary'], fair: true },
   { id: 'VIPer22', role: 'switcher', is: 'switcher, 730 V, 60 kHz',
     names: 'VIPER12 VIPER12A VIPER22 VIPER22A AP8012 AP8022 CR5229 SM8012 SM8022', packages: 'DIP-8, SO-8',
-    pins: 'S S FB VDD D D D D', start: [14.5, 8], frequency: 60e3, topologies: 'flyback buck',
+    pins: 'S S FB VDD D D D D', start: [14.5, 8, 38], frequency: 60e3, topologies: 'flyback buck',
     tells: [5, 'four joined pins: the drain on the primary'] },
   { id: 'VIPer17', role: 'switcher', is: 'switcher, 800 V, with brown-out pin',
     names: 'VIPER15 VIPER16 VIPER17 VIPER25 VIPER27 VIPER28 VIPER37 VIPER38', packages: 'DIP-8, SO-16',

@@ -10,7 +10,13 @@ export const confusedGrounds: FindingRule = {
   source: 'an optocoupler has a purpose only where two sides are kept apart: textbook, from memory',
   check({ model: { board, nets }, barrier }) {
     const link = board.parts.find((part) => part.kind === 'optocoupler' && isFitted(part));
-    if (!link || barrier.breaches.length > 0 || !board.parts.some(({ role }) => role === 'mains-inlet')) return [];
+    if (
+      !link ||
+      barrier.breaches.length > 0 ||
+      barrier.joined.length > 0 ||
+      !board.parts.some(({ role }) => role === 'mains-inlet')
+    )
+      return [];
     return board.parts
       .filter(({ role }) => role === 'output')
       .flatMap((output) => {

@@ -1,5 +1,5 @@
 import 'server-only';
-import type { PastHarvest, Weights } from '../../../core/advice';
+import type { PastHarvest, UnitFacts, Weights } from '../../../core/advice';
 import { isoWeek, type Nameplate, type PowerBounds } from '../../../core/nameplate';
 import { mayTakeApart } from '../../../core/unit';
 import type { Queryable } from '../../../db/client';
@@ -19,7 +19,7 @@ export interface IntakeFacts {
   readonly codes: readonly { readonly code: string; readonly place: string }[];
   /** Bounds that the parts log gives. */
   readonly bounds: PowerBounds;
-  readonly hazards: readonly { readonly name: string; readonly grave: boolean }[];
+  readonly hazards: UnitFacts['hazards'];
   /** What the latest run under load showed. */
   readonly run: SoakView['run'];
   readonly past: readonly PastHarvest[];
@@ -70,7 +70,11 @@ export async function intakeFacts(dossier: Dossier): Promise<IntakeFacts> {
     codes: parts.flatMap(({ part }) => (part.dateCode ? [{ code: part.dateCode, place: part.ref }] : [])),
     bounds: boundsOf(parts),
     run,
-    hazards: cautions.map(({ name, grave }) => ({ name, grave })),
+    hazards: cautions.map(({ name, grave, leaveShut }) => ({
+      name,
+      grave,
+      ...(leaveShut === undefined ? {} : { leaveShut }),
+    })),
     needs: await needsServed(db, parts),
     stores: { total: overview.facts.stores.total, live: overview.liveStores.map(({ name }) => name) },
     wasRefused: !mayTakeApart({ origin: donor.originKind, clearance: donor.clearance }).may,

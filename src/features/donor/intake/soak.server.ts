@@ -39,6 +39,7 @@ const RUN_TEXT: Readonly<Record<SoakOutcome, (rows: readonly { readonly elapsedS
   held: (rows) => `its output held for ${formatDuration(rows.at(-1)?.elapsedS ?? 0)}.`,
   dipped: () => 'its output dips as it warms.',
   'went-off': () => 'it went off as it warmed.',
+  rose: () => 'its output rose out of control: connect nothing to it.',
 };
 
 /** The latest run of a donor. */
@@ -46,6 +47,7 @@ export const soakView = oncePerDossier(async (dossier: Dossier): Promise<SoakVie
   const { db, donor, plate } = dossier;
   const rows = await latestSoak(db, donor.id);
   const { ratedPower, efficiency } = judgeNameplate(plate);
+  const [only] = plate.outputs;
   const marked = plate.efficiencyLevel ? efficiency?.value : undefined;
   const judged = judgeSoak(
     rows.map(({ elapsedS, inputW, caseC, outputV, loadA }) => ({
@@ -59,6 +61,7 @@ export const soakView = oncePerDossier(async (dossier: Dossier): Promise<SoakVie
       ...(donor.ambientC === null ? {} : { ambient: donor.ambientC }),
       ...(marked === undefined ? {} : { leastEfficiency: marked }),
       ...(ratedPower === undefined ? {} : { statedPower: ratedPower }),
+      ...(only === undefined || plate.outputs.length > 1 ? {} : { nominal: only.vMax ?? only.v }),
     },
   );
   const curve = (label: string, unit: string, pick: (row: (typeof rows)[number]) => number | null) => ({

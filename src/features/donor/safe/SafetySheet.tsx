@@ -156,16 +156,18 @@ function SafetyJudgement({ code, view }: { code: string; view: SafetyView }) {
       {view.tool && (
         <Section label="The tool">
           <p className="mb-2">{view.tool.message}</p>
-          <ToolTrial
-            key={view.selected?.name}
-            code={code}
-            store={view.tool.store}
-            on={view.tool.on}
-            start={view.tool.start}
-            capacitance={view.tool.capacitance}
-            touchLimit={view.tool.touchLimit}
-            stocked={view.tool.stocked}
-          />
+          {view.tool.start !== null && (
+            <ToolTrial
+              key={view.selected?.name}
+              code={code}
+              store={view.tool.store}
+              on={view.tool.on}
+              start={view.tool.start}
+              capacitance={view.tool.capacitance}
+              touchLimit={view.tool.touchLimit}
+              stocked={view.tool.stocked}
+            />
+          )}
         </Section>
       )}
       <UnitCautions cautions={view.cautions} />

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { formatDuration, formatQuantity, parseQuantity } from '../../../core/quantity';
 import {
   bleedThroughLamp,
+  bleedToolText,
   judgeBleedTool,
   SOLDER_LIMIT,
   type BleedReason,
@@ -124,9 +125,7 @@ function Verdict({ judged, touchLimit }: { judged: BleedVerdict; touchLimit: num
       />
       {better && (
         <p className="mt-1 text-[12.5px]">
-          Better: {formatQuantity(better.resistance, 'ohm', { digits: 2 })}
-          {better.wirewound === undefined ? '' : `, ${better.wirewound} W wirewound`}, under {SOLDER_LIMIT.volts} V in{' '}
-          {formatDuration(better.timeToSolder)}.
+          Better: {bleedToolText(better)}, under {SOLDER_LIMIT.volts} V in {formatDuration(better.timeToSolder)}.
         </p>
       )}
     </div>

@@ -6,6 +6,7 @@ import {
   storeState,
   type BankLink,
   type DischargeFit,
+  type Hold,
   type UnitHistory,
   type StoreState,
   type RecordedReading,
@@ -17,14 +18,14 @@ import { holdOf, linksOf, type VoltageFacts } from '../../../services/dossier';
 export interface Assessed {
   readonly entry: StoreWithReadings;
   readonly state: StoreState;
-  readonly hold: { readonly volts: number; readonly why: string };
+  readonly hold: Hold;
   /** The readings of the latest discharge. */
   readonly run: readonly RecordedReading[];
   readonly fit: DischargeFit;
-  /** Volts to reckon with now: the last reading's upper bound, else what it may hold. */
-  readonly present: number;
+  /** Volts to reckon with now: the last reading's upper bound, else what it may hold; none where nothing bounds it. */
+  readonly present: number | undefined;
   /** The highest voltage read since power last went, or what to reckon with now if that is more. */
-  readonly highest: number;
+  readonly highest: number | undefined;
   /** Farads at the upper end of the tolerance; 0 where they are not known. */
   readonly largest: number;
   /** Links of a series string; empty for a single capacitor. */
@@ -63,7 +64,8 @@ export function assess(
     run,
     fit,
     present,
-    highest: Math.max(present, ...counting.map(({ voltageV }) => Math.abs(voltageV))),
+    highest:
+      present === undefined ? undefined : Math.max(present, ...counting.map(({ voltageV }) => Math.abs(voltageV))),
     largest: store.capacitanceF * CAPACITANCE_UPPER,
     links: linksOf(store),
     touchLimit,
@@ -78,7 +80,7 @@ export function reliableTime(fit: DischargeFit, limit: number) {
 
 /** What each link of a string may see when the whole holds what it may, with links past their rating told. */
 export function stringShares({ links, hold }: Assessed) {
-  if (links.length < 2) return [];
+  if (links.length < 2 || hold.volts === undefined) return [];
   return linkVoltages(links, hold.volts).map((share, index) => ({
     ...share,
     capacitance: links[index]?.capacitance ?? 0,

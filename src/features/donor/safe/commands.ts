@@ -51,6 +51,7 @@ function columnsOf(form: StoreForm) {
     bank: form.capacitance.text,
     capacitanceF: form.capacitance.capacitance,
     ratedV: rated ?? null,
+    ratedAc: form.ratedVoltage?.isAc ?? false,
     bleedOhm: form.bleed?.value ?? null,
     holdSource: form.holdSource === '' ? ('auto' as const) : form.holdSource,
     holdV: form.holdVoltage?.value ?? null,

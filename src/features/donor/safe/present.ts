@@ -1,6 +1,7 @@
 import { formatDuration, formatQuantity } from '../../../core/quantity';
 import {
   bleedThrough,
+  bleedToolText,
   checkBleedPath,
   constantPowerLoad,
   CONVERTER_STOPS_NEAR,
@@ -12,6 +13,7 @@ import {
   METER_RATING_FROM,
   REBOUND_SHARE,
   REBOUND_WAIT_SECONDS,
+  RESISTOR_VOLTS,
   SOLDER_LIMIT,
   storedEnergy,
   suggestBleed,
@@ -28,11 +30,11 @@ const ohms = (value: number) => formatQuantity(value, 'ohm', { digits: 2 });
 export function claimOf({ entry, state, hold, run, fit, touchLimit }: Assessed): { text: string; stop: boolean } {
   const { name } = entry.store;
   if (state.kind === 'never-measured')
-    return { text: `Assume yes. ${name} was never read and may hold ${volts(hold.volts)}`, stop: true };
+    return { text: `Assume yes. ${name} was never read and ${holdText(hold)}`, stop: true };
   if (state.kind === 'powered-since')
     return {
       text: state.on
-        ? `Yes. Power is on since ${clockOf(state.at)}; ${name} may hold ${volts(hold.volts)}`
+        ? `Yes. Power is on since ${clockOf(state.at)}; ${name} ${holdText(hold)}`
         : `Assume yes. It was plugged in after the last reading of ${name}, at ${clockOf(state.at)}`,
       stop: true,
     };
@@ -58,7 +60,7 @@ export function claimOf({ entry, state, hold, run, fit, touchLimit }: Assessed):
 
 /** What the meter itself must stand, and that it must be shown to work. Said before a store is read. */
 export function meterText({ state, hold, present }: Assessed): { weight: 'danger' | 'check'; text: string }[] {
-  const expected = Math.max(hold.volts, present);
+  const expected = Math.max(hold.volts ?? Infinity, present ?? Infinity);
   const isRead = state.kind === 'measured-dead';
   const tooHigh = state.kind !== 'never-measured' && state.last && Math.abs(state.last.voltage) > METER_CEILING.volts;
   return [
@@ -74,7 +76,7 @@ export function meterText({ state, hold, present }: Assessed): { weight: 'danger
       ? [
           {
             weight: 'danger' as const,
-            text: `It may hold ${volts(expected)}: hand meters and their leads end at ${volts(METER_CEILING.volts)} (${METER_CEILING.cite}). Do not put one on it. Bleed it through a resistor chain made for that voltage, or leave it to someone with a high-voltage probe.`,
+            text: `${Number.isFinite(expected) ? `It may hold ${volts(expected)}` : 'Nobody knows what it may hold'}: hand meters and their leads end at ${volts(METER_CEILING.volts)} (${METER_CEILING.cite}). Do not put one on it. Bleed it through a resistor chain made for that voltage, or leave it to someone with a high-voltage probe.`,
           },
         ]
       : !isRead && expected > METER_RATING_FROM
@@ -104,6 +106,11 @@ export function hazardOf({
   entry,
   touchLimit,
 }: Assessed): { weight: 'danger' | 'check' | 'note' | 'ok'; text: string } | null {
+  if (present === undefined)
+    return {
+      weight: 'danger',
+      text: 'Nobody knows what it may hold: assume that it can kill, and more than a meter stands. Never short it, and put no meter on it before its rating is known.',
+    };
   if (entry.store.role === 'battery')
     return {
       weight: present > touchLimit ? 'danger' : 'check',
@@ -188,7 +195,10 @@ function converterText(run: Assessed['run'], model: Assessed['fit']['model'], ca
 /** What the standards ask of an X capacitor's bleeder. */
 export function filterBleedText({ entry, hold }: Assessed): string[] {
   const { role, capacitanceF, bleedOhm } = entry.store;
-  const rules = role === 'filter' ? largestFilterBleeds({ capacitance: capacitanceF, peak: hold.volts }) : [];
+  const rules =
+    role === 'filter' && hold.volts !== undefined
+      ? largestFilterBleeds({ capacitance: capacitanceF, peak: hold.volts })
+      : [];
   const [loosest] = [...rules].sort((a, b) => b.ohms - a.ohms);
   if (!loosest) return [];
   const asked = rules.map(({ rule, standard, ohms: most }) => `${ohms(most)} for ${rule} (${standard})`).join(', ');
@@ -215,9 +225,16 @@ export function stringText(assessed: Assessed): string[] {
   ];
 }
 
+/** What a store may hold, as a clause of a sentence. */
+const holdText = (hold: Assessed['hold']) =>
+  hold.volts === undefined ? `may hold nobody knows what: ${hold.why}` : `may hold ${volts(hold.volts)}`;
+
+/** Above what usual resistors stand. */
+const NO_TOOL = `No tool of usual resistors is at hand for this voltage: each stands ${volts(RESISTOR_VOLTS.each)}, and above ${volts(RESISTOR_VOLTS.chain)} a chain needs the spacing of one made for it. Leave it to someone with a tool and a probe for high voltage.`;
+
 /** The tool for a discharge as a whole. */
 const planFor = ({ highest, largest, touchLimit }: Pick<Assessed, 'highest' | 'largest' | 'touchLimit'>) =>
-  suggestBleed({ start: highest, capacitance: largest, touchLimit });
+  highest === undefined ? undefined : suggestBleed({ start: highest, capacitance: largest, touchLimit });
 
 /** The one thing to do next. */
 export function nextStep(assessed: Assessed, open: readonly Assessed[], now: number): string {
@@ -240,6 +257,7 @@ export function nextStep(assessed: Assessed, open: readonly Assessed[], now: num
       return `Bleed ${name} through a resistor of some kilohms and 10 W or more, and read it again and again: nobody knows how long it takes.`;
     const crossing = reliableTime(fit, touchLimit);
     const plan = planFor(assessed);
+    if (!plan) return `${NO_TOOL} Then read ${name} again with a meter that stands it.`;
     const { timeToSolder } = bleedThrough({
       start: state.upper,
       capacitance: assessed.largest,
@@ -247,7 +265,7 @@ export function nextStep(assessed: Assessed, open: readonly Assessed[], now: num
       resistance: plan.resistance,
     });
     const wait = crossing ? 'Wait, or put' : 'Put';
-    return `${wait} a ${ohms(plan.resistance)} tool across ${name}: ${formatQuantity(plan.initialPower, 'watt', { digits: 2 })} at most, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(timeToSolder)}. Then read it again.`;
+    return `${wait} a tool of ${bleedToolText(plan)} across ${name}: ${formatQuantity(plan.initialPower, 'watt', { digits: 2 })} at most, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(timeToSolder)}. Then read it again.`;
   }
   if (state.kind === 'below-touch' && state.isMeterDoubtful)
     return `Check the meter on a known source, say so below, and read ${name} again.`;
@@ -272,6 +290,7 @@ export function nextStep(assessed: Assessed, open: readonly Assessed[], now: num
 
 /** The tool to bleed it with, and what the bleeder on the board would do alone. */
 export function toolText({ entry, present, highest, largest, touchLimit }: Assessed): string {
+  if (present === undefined) return NO_TOOL;
   const of = { start: present, capacitance: largest, touchLimit };
   const { bleedOhm, toolOhm } = entry.store;
   if (toolOhm !== null) {
@@ -280,10 +299,11 @@ export function toolText({ entry, present, highest, largest, touchLimit }: Asses
   }
   // Chosen for where the discharge began, so that the advice does not change with every reading.
   const plan = planFor({ highest, largest, touchLimit });
+  if (!plan) return NO_TOOL;
   const from = bleedThrough({ ...of, resistance: plan.resistance });
   const power = (value: number) => formatQuantity(value, 'watt', { digits: 2 });
-  const size = plan.wirewound === undefined ? 'no common wirewound takes the pulse' : `${plan.wirewound} W wirewound`;
-  const tool = `${ohms(plan.resistance)}, ${size}: starts at ${power(plan.initialPower)} and ${formatQuantity(plan.initialCurrent, 'ampere', { digits: 2 })}, takes ${formatQuantity(plan.energy, 'joule', { digits: 2 })}; under ${volts(touchLimit)} in ${formatDuration(from.timeToTouch)}, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(from.timeToSolder)}, under ${volts(METER_LIMIT.volts)} in ${formatDuration(from.timeToMeter)}. Never short it: the flash pits the leads, can burst the part, and hides an open bleeder.`;
+  const size = plan.wirewound === undefined ? ', and no common wirewound takes the pulse' : '';
+  const tool = `${bleedToolText(plan)}${size}: starts at ${power(plan.initialPower)} and ${formatQuantity(plan.initialCurrent, 'ampere', { digits: 2 })}, takes ${formatQuantity(plan.energy, 'joule', { digits: 2 })}; under ${volts(touchLimit)} in ${formatDuration(from.timeToTouch)}, under ${volts(SOLDER_LIMIT.volts)} in ${formatDuration(from.timeToSolder)}, under ${volts(METER_LIMIT.volts)} in ${formatDuration(from.timeToMeter)}. Never short it: the flash pits the leads, can burst the part, and hides an open bleeder.`;
   if (bleedOhm === null) return tool;
   const alone = bleedThrough({ ...of, resistance: bleedOhm });
   return `${tool} The ${ohms(bleedOhm)} on the board alone needs ${formatDuration(alone.timeToTouch)} and ${formatDuration(alone.timeToSolder)}, if it is not open.`;

@@ -32,6 +32,7 @@ export const safeRecords: RecordHandlers<'reading' | 'store' | 'power' | 'meter-
         bank: record.bank ?? '',
         capacitanceF: record.capacitance,
         ratedV: record.ratedVoltage ?? null,
+        ratedAc: record.ratedInAc ?? false,
         bleedOhm: record.bleed ?? null,
         createdMs: edit.app.now(),
       });

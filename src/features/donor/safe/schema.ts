@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { millivoltsText } from '../../../core/meter';
-import { bankProblemText, HOLD_SOURCE_NAMES, parseBank, STORE_ROLE_NAMES } from '../../../core/safety';
+import { bankProblemText, HOLD_SOURCE_NAMES, isAlternating, parseBank, STORE_ROLE_NAMES } from '../../../core/safety';
 import { choice, optionalQuantity, requiredQuantity } from '../../../ui/form/fieldSchemas';
 
 const storeName = z
@@ -30,12 +30,23 @@ const bankText = z
     return z.NEVER;
   });
 
+/** A rated voltage, and whether it is printed in alternating volts: `450V`, `2100VAC`. */
+const ratedVolts = z
+  .string()
+  .default('')
+  .transform((text, context) => {
+    const read = optionalQuantity('volt').safeParse(text);
+    if (read.success) return read.data && { ...read.data, isAc: isAlternating(text) };
+    for (const { message } of read.error.issues) context.addIssue({ code: 'custom', message });
+    return z.NEVER;
+  });
+
 export const storeForm = z
   .object({
     name: storeName,
     role: choice(['', ...STORE_ROLE_NAMES]),
     capacitance: bankText,
-    ratedVoltage: optionalQuantity('volt'),
+    ratedVoltage: ratedVolts,
     bleed: optionalQuantity('ohm'),
     holdSource: choice(['', ...HOLD_SOURCE_NAMES]),
     holdVoltage: optionalQuantity('volt'),

@@ -81,7 +81,8 @@ export interface SafetyView {
     readonly store: string;
     /** Ohms of the tool that is on it now. */
     readonly on: number | null;
-    readonly start: number;
+    /** Volts it begins at; none where nobody knows. */
+    readonly start: number | null;
     readonly capacitance: number;
     readonly touchLimit: number;
     readonly stocked: readonly StockedResistor[];
@@ -148,7 +149,7 @@ export async function safetyView(dossier: Dossier, wanted: string | undefined): 
           message: toolText(chosen),
           store: store.name,
           on: store.toolOhm,
-          start: chosen.present,
+          start: chosen.present ?? null,
           capacitance: chosen.largest,
           touchLimit,
           stocked: await stockedResistors(db),
@@ -163,7 +164,7 @@ function textsOf(store: Store): StoreTexts {
     name: store.name,
     role: store.role,
     capacitance: store.capacitanceF > 0 ? size : store.role === 'battery' ? '' : '?',
-    ratedVoltage: typed(store.ratedV, 'volt'),
+    ratedVoltage: `${typed(store.ratedV, 'volt')}${store.ratedAc ? 'AC' : ''}`,
     bleed: typed(store.bleedOhm, 'ohm'),
     holdSource: store.holdSource,
     holdVoltage: typed(store.holdV, 'volt'),
@@ -203,7 +204,7 @@ function card({ entry, state, hold, run, largest }: Assessed, code: string, sele
   const { store } = entry;
   const last = run.at(-1);
   const dead = state.kind === 'measured-dead';
-  const energy = storedEnergy({ capacitance: largest, voltage: hold.volts });
+  const energy = hold.volts === undefined ? undefined : storedEnergy({ capacitance: largest, voltage: hold.volts });
   return {
     name: store.name,
     role: STORE_ROLES[store.role].short,
@@ -214,19 +215,19 @@ function card({ entry, state, hold, run, largest }: Assessed, code: string, sele
         : store.role === 'battery'
           ? []
           : ['size not known']),
-      ...(store.ratedV === null ? [] : [volts(store.ratedV)]),
+      ...(store.ratedV === null ? [] : [`${volts(store.ratedV)}${store.ratedAc ? ' AC' : ''}`]),
     ].join(', '),
     selected,
     dead,
     href: routes.station(code, 'make-safe', { store: store.name }),
     facts: [
-      { label: 'may hold', value: volts(hold.volts) },
+      { label: 'may hold', value: hold.volts === undefined ? 'not known' : volts(hold.volts) },
       {
         label: 'energy up to',
         value:
           store.role === 'battery'
             ? 'a battery’s'
-            : store.capacitanceF === 0
+            : store.capacitanceF === 0 || energy === undefined
               ? 'not known'
               : formatQuantity(energy, 'joule', { digits: 2 }),
       },

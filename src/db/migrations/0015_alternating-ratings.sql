@@ -1,0 +1,1 @@
+ALTER TABLE `stores` ADD `rated_ac` integer DEFAULT false NOT NULL;
