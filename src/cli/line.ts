@@ -156,7 +156,8 @@ function shownRecord(record: BenchRecord): unknown[] {
         duty,
         like,
       } = record;
-      const safety = /^[xy][1-4]$/.test(subtype ?? '') ? subtype : undefined;
+      // Of a part that is both, the class across the barrier is the stricter one.
+      const safety = /^(?:x[1-3])?(?:y[1-4])?$/.test(subtype ?? '') ? subtype?.slice(-2) : undefined;
       const isRole = record.partKind === 'connector' && subtype !== undefined;
       const condition = [...damage, ...fitments];
       return [ref, ...others].map((one) => ({

@@ -238,13 +238,18 @@ test.each`
 
 describe('readings that hide what a store holds', () => {
   test.each`
-    line             | kind                  | says
-    ${'c3 0.4mV'}    | ${'millivolt-range'}  | ${/millivolt range.*in volts, like 0\.02V/}
-    ${'c3 20mV@60s'} | ${'millivolt-range'}  | ${/20mV/}
-    ${'vbus 300µV'}  | ${'millivolt-range'}  | ${/300µV/}
-    ${'c3 0.1 VAC'}  | ${'ac-range'}         | ${/alternating/}
-    ${'tool on c3'}  | ${'value-unreadable'} | ${/resistance of the tool/}
-    ${'tool on 2k2'} | ${'unclear'}          | ${/which store/}
+    line                   | kind                  | says
+    ${'c3 0.4mV'}          | ${'millivolt-range'}  | ${/millivolt range.*in volts, like 0\.02V/}
+    ${'c3 20mV@60s'}       | ${'millivolt-range'}  | ${/20mV/}
+    ${'vbus 300µV'}        | ${'millivolt-range'}  | ${/300µV/}
+    ${'c3 0.1 VAC'}        | ${'ac-range'}         | ${/alternating/}
+    ${'vbus 1,200V @ 15s'} | ${'unclear'}          | ${/is the comma a decimal point/}
+    ${'vbus 2,100V'}       | ${'unclear'}          | ${/is the comma a decimal point/}
+    ${'vbus 1,200 @ 15s'}  | ${'unclear'}          | ${/is the comma a decimal point/}
+    ${'vbus 1 200V @ 15s'} | ${'unclear'}          | ${/does the blank part thousands/}
+    ${'c3 0.02 V~'}        | ${'ac-range'}         | ${/alternating/}
+    ${'tool on c3'}        | ${'value-unreadable'} | ${/resistance of the tool/}
+    ${'tool on 2k2'}       | ${'unclear'}          | ${/which store/}
   `('$line is not taken: $kind', ({ line, kind, says }) => {
     const understanding = understand(line as string, context);
     if (understanding.ok) throw new Error('It was taken.');

@@ -3,6 +3,7 @@ export { describeRecord } from './describeRecord';
 export { GRAMMAR, type GrammarLine } from './grammar';
 export { countSlips, offeredWords, ownWordProblem, type OwnWord, type Slip } from './ownWords';
 export { partFromFields, type PartFields } from './partFromFields';
+export { subtypeFrom } from './part/kindOf';
 export { benchProblemText } from './problemText';
 export {
   ISSUE_STATUSES,

@@ -38,6 +38,8 @@ export function readReadings(store: string, typed: readonly Token[]): ReadReadin
     const token = tokens[index];
     if (!token) break;
     const text = token.text.replace(/^-(?=\d)/, '-');
+    const grouped = inGroups(text, tokens[index + 1]?.text);
+    if (grouped) return { problem: grouped };
     const split = /^([^@]+)@(.*)$/.exec(text);
     if (split?.[1]) {
       // “61V@1:04” holds both.
@@ -143,6 +145,19 @@ function readVolts(text: string): Quantity | { readonly problem: BenchProblem } 
       },
     };
   return value.quantity;
+}
+
+/** “1 200V”: a blank that parts thousands, or two readings; never taken for either. */
+function inGroups(text: string, next: string | undefined): BenchProblem | undefined {
+  const [, tail = ''] = /^(\d{3}(?:[.,]\d+)?)v/i.exec(next ?? '') ?? [];
+  return tail !== '' && /^[1-9]\d{0,2}$/.test(text)
+    ? {
+        kind: 'unclear',
+        word: `${text} ${next ?? ''}`,
+        question: `${text} ${next ?? ''}: does the blank part thousands, or are these two readings? Type the number without a blank, or each voltage with its V.`,
+        maybe: [],
+      }
+    : undefined;
 }
 
 function readTime(text: string): number | undefined {

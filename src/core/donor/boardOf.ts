@@ -8,7 +8,7 @@ import {
   type PartValue,
 } from '../board';
 import { supplyOf, type Nameplate } from '../nameplate';
-import { packageRule, type RatingName } from '../part';
+import { packageRule, type RatingName, safetyClassOf } from '../part';
 import type { BoardFact } from './fact';
 import type { Part } from './part';
 
@@ -88,7 +88,11 @@ function windingsFrom(facts: readonly ProbedFact[]): ReadonlyMap<string, readonl
   return found;
 }
 
-const SUBTYPES: Readonly<Record<string, string>> = { x1: 'x', x2: 'x', y1: 'y', y2: 'y' };
+/** The board format knows X and Y; a part that is both may stand where a Y may. */
+function boardSubtype(subtype: string): string {
+  const classed = safetyClassOf(subtype);
+  return classed ? (classed.y === undefined ? 'x' : 'y') : subtype;
+}
 const POLARISED: ReadonlySet<string> = new Set(['electrolytic', 'polymer', 'tantalum']);
 
 function partFrom(
@@ -97,7 +101,7 @@ function partFrom(
   windings: readonly (readonly string[])[] | undefined,
 ): readonly BoardPart[] {
   if (!isBoardKind(part.kind)) return [];
-  const subtype = part.subtype ? (SUBTYPES[part.subtype] ?? part.subtype) : undefined;
+  const subtype = part.subtype ? boardSubtype(part.subtype) : undefined;
   const isConnector = part.kind === 'connector';
   const names = pinsOf(part, subtype, named);
   const volts = ratings.vz?.value ?? ratings.vn?.value ?? ratings.voltage?.value;

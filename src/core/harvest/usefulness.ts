@@ -1,5 +1,5 @@
 import { practice } from '../evidence';
-import type { KindName } from '../part';
+import { safetyClassOf, type KindName } from '../part';
 
 /** How much a part of a kind is worth having, whoever builds what. */
 export interface Usefulness {
@@ -67,10 +67,8 @@ export const CASE_SHARE: Readonly<Record<string, number>> = practice({
 /** Capacitors by build: their share of the points, and why. */
 const CAPACITOR_BUILDS: Readonly<Record<string, { readonly share: number; readonly why: string }>> = practice({
   film: { share: 1.3, why: 'films do not age' },
-  x1: { share: 1, why: 'every mains input takes one' },
-  x2: { share: 1, why: 'every mains input takes one' },
-  y1: { share: 0.1, why: 'across the barrier a new one belongs' },
-  y2: { share: 0.1, why: 'across the barrier a new one belongs' },
+  x: { share: 1, why: 'every mains input takes one' },
+  y: { share: 0.1, why: 'across the barrier a new one belongs' },
   ceramic: { share: 0.2, why: 'ceramics cost next to nothing new' },
   tantalum: { share: 0.6, why: 'tantalums fail short' },
   polymer: { share: 1.2, why: 'polymers are dear and last' },
@@ -85,7 +83,9 @@ export function capacitorShare(
   subtype: string | null | undefined,
   farads: number | undefined,
 ): { readonly share: number; readonly why?: string } {
-  if (subtype) return CAPACITOR_BUILDS[subtype] ?? { share: 1 };
+  const classed = safetyClassOf(subtype);
+  const build = classed ? (classed.y === undefined ? 'x' : 'y') : subtype;
+  if (build) return CAPACITOR_BUILDS[build] ?? { share: 1 };
   return { share: farads !== undefined && farads < CERAMIC_BELOW ? (CAPACITOR_BUILDS.ceramic?.share ?? 1) : 1 };
 }
 

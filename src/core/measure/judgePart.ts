@@ -1,5 +1,5 @@
 import { practice } from '../evidence';
-import type { KindName, RatingName, TestName } from '../part';
+import { safetyClassOf, type KindName, type RatingName, type TestName } from '../part';
 import type { EsrSeries } from './expectedEsr';
 import { judgeCapacitor, type CapacitorBuild } from './judgeCapacitor';
 import { judgeChip, type ChipTest } from './judgeChip';
@@ -103,8 +103,9 @@ export function judgePart(part: PartUnderTest, readings: Readings): Judgement {
 
 /** How a capacitor is built, by what is known of it. */
 export function capacitorBuild({ subtype, package: case_, ratings }: PartUnderTest): CapacitorBuild {
-  if (subtype === 'x1' || subtype === 'x2') return 'x';
-  if (subtype === 'y1' || subtype === 'y2') return 'y';
+  // Of a part that is both, the class across the barrier is the stricter one.
+  const classed = safetyClassOf(subtype);
+  if (classed) return classed.y === undefined ? 'x' : 'y';
   if (subtype) return ['electrolytic', 'polymer', 'tantalum'].includes(subtype) ? 'electrolytic' : 'film';
   if (case_ && CAN_PACKAGES.includes(case_)) return 'electrolytic';
   return (ratings.capacitance ?? 0) >= ELECTROLYTIC_FROM ? 'electrolytic' : 'film';

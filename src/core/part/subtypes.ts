@@ -1,4 +1,5 @@
 import type { KindName } from './kinds';
+import { SAFETY_CLASSES } from './safetyClass';
 
 /** Words that say more than the kind, with the kind they belong to; from the board format. */
 export const SUBTYPES: Readonly<Record<string, KindName>> = {
@@ -7,10 +8,7 @@ export const SUBTYPES: Readonly<Record<string, KindName>> = {
   tantalum: 'capacitor',
   film: 'capacitor',
   ceramic: 'capacitor',
-  x1: 'capacitor',
-  x2: 'capacitor',
-  y1: 'capacitor',
-  y2: 'capacitor',
+  ...Object.fromEntries(SAFETY_CLASSES.map((name) => [name, 'capacitor' as const])),
   rectifier: 'diode',
   fast: 'diode',
   schottky: 'diode',

@@ -1,3 +1,4 @@
+import { safetyClassOf } from '../part';
 import { practice } from '../evidence';
 import { TOUCH_LIMIT_DC } from './limits';
 import { storeRole, type StoreRole } from './mayHold';
@@ -36,11 +37,14 @@ export function storesFromParts(parts: readonly StorePart[], listed: readonly st
     if (part.kind !== 'capacitor' || !part.onBoard || listed.includes(ref)) return [];
     const rated = voltage === undefined ? {} : { ratedVoltage: voltage };
     if (capacitance === undefined) {
-      const mayHold = (voltage ?? 0) >= TOUCH_LIMIT_DC.volts || /^(?:x\d?|electrolytic)$/i.test(part.subtype ?? '');
+      const mayHold =
+        (voltage ?? 0) >= TOUCH_LIMIT_DC.volts ||
+        part.subtype === 'electrolytic' ||
+        safetyClassOf(part.subtype)?.x !== undefined;
       return mayHold ? [{ ref, role: storeRole({ name: ref, ratedVoltage: voltage }), capacitance: 0, ...rated }] : [];
     }
     const guess = storeRole({ name: ref, ratedVoltage: voltage });
-    if (/^[xy]\d?$/i.test(part.subtype ?? '') || guess === 'filter')
+    if (safetyClassOf(part.subtype) || guess === 'filter')
       return capacitance >= FILTER_FROM ? [{ ref, role: 'filter', capacitance, ...rated }] : [];
     if (guess === 'bulk' && capacitance >= 1e-6) return [{ ref, role: 'bulk', capacitance, ...rated }];
     const energy = storedEnergy({ capacitance, voltage: voltage ?? 0 });

@@ -2,11 +2,13 @@ import { UNCERTAIN_DECODE, isUncertain, type Evidenced } from '../evidence';
 import { USES, type Grade, type Limit, type Use } from '../measure';
 import { kindsServing, RATINGS, type KindName, type RatingName } from '../part';
 import { formatQuantity } from '../quantity';
+import { checkPlace } from './checkPlace';
 import { demandedRange, type Demand, type StockFilter } from './parseFilter';
 
 /** What a match needs to know of a lot. */
 export interface LotFacts {
   readonly kind: KindName;
+  readonly subtype?: string | null;
   readonly grade: Grade | null;
   readonly ratings: Partial<Record<RatingName, Evidenced>>;
   /** What its grade keeps it from. */
@@ -35,7 +37,7 @@ const GRADE_ORDER = ['A', 'B', 'C'] as const;
  * Holds a lot against the demands of a need. A voltage that rests on a doubtful decode counts at
  * half until a datasheet confirms it, so such a lot fits on paper only. Limits travel with the lot: a derated
  * rating counts at its share, a use that is forbidden does not fit, and a forbidden use that was not asked about is
- * told. Demands are taken as written: the person has put their own margin in.
+ * told; across the barrier and the mains only parts of the class made for it fit. Demands are taken as written: the person has put their own margin in.
  */
 export function matchLot(need: StockFilter, lot: LotFacts): LotMatch {
   if (need.kind && !kindsServing(need.kind).includes(lot.kind)) return { verdict: 'no', checks: [] };
@@ -44,6 +46,7 @@ export function matchLot(need: StockFilter, lot: LotFacts): LotMatch {
   const limits = lot.limits ?? [];
   const checks = [
     ...need.demands.map((demand) => checkDemand(demand, lot.ratings[demand.rating], shareOf(demand.rating, limits))),
+    ...(need.uses ?? []).flatMap((use) => checkPlace(use, lot) ?? []),
     ...limits.flatMap((limit) => (limit.kind === 'not-for' ? [checkUse(limit.use, need)] : [])),
   ];
   const margins = checks.map(({ margin }) => margin).filter((margin) => margin !== undefined);

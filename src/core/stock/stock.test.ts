@@ -121,6 +121,39 @@ describe('limits travel with the lot', () => {
   });
 });
 
+// Across the barrier only Y, on the mains only X or Y; Y4 is made for 150 V (IEC 60384-14, from memory).
+test.each`
+  need                             | subtype           | verdict
+  ${'capacitor c~2n2 for:barrier'} | ${'ceramic'}      | ${'no'}
+  ${'capacitor c~2n2 for:barrier'} | ${null}           | ${'no'}
+  ${'capacitor c~2n2 for:barrier'} | ${'x2'}           | ${'no'}
+  ${'capacitor c~2n2 for:barrier'} | ${'y4'}           | ${'no'}
+  ${'capacitor c~2n2 for:barrier'} | ${'y2'}           | ${'limit'}
+  ${'capacitor c~2n2 for:barrier'} | ${'y1'}           | ${'fits'}
+  ${'capacitor c~2n2 for:barrier'} | ${'x1y1'}         | ${'fits'}
+  ${'capacitor c~2n2 for:mains'}   | ${'film'}         | ${'no'}
+  ${'capacitor c~2n2 for:mains'}   | ${'x2'}           | ${'fits'}
+  ${'capacitor c~2n2 for:mains'}   | ${'y2'}           | ${'fits'}
+  ${'capacitor c~2n2 for:mains'}   | ${'electrolytic'} | ${'fits'}
+`('“$need” of a 2.2 nF 1 kV capacitor of subtype $subtype: $verdict', ({ need, subtype, verdict }) => {
+  const lot: LotFacts = {
+    kind: 'capacitor',
+    subtype: subtype as string | null,
+    grade: 'A',
+    ratings: {
+      capacitance: { value: 2.2e-9, source: 'datasheet' },
+      voltage: { value: 1000, source: 'datasheet' },
+    },
+  };
+  expect(matchLot(filter(need as string), lot).verdict).toBe(verdict);
+});
+
+test('a resistor never bridges the barrier', () => {
+  const lot: LotFacts = { kind: 'resistor', grade: 'A', ratings: {} };
+  expect(matchLot(filter('resistor for:barrier'), lot).verdict).toBe('no');
+  expect(matchLot(filter('optocoupler for:barrier'), { ...lot, kind: 'optocoupler' }).verdict).toBe('fits');
+});
+
 describe('near misses', () => {
   test.each`
     need               | value    | message             | again

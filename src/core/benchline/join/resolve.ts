@@ -1,3 +1,4 @@
+import { safetyClassOf } from '../../part';
 import { kindWithPins, pinOf, pinsOfKind } from './pins';
 import type { BenchContext, BenchProblem, BenchRecord, ContextPart, PinRelation } from '../record';
 import type { Token } from '../tokens';
@@ -114,6 +115,7 @@ function isTwoEnded(part: ContextPart): boolean {
     ['resistor', 'inductor', 'fuse', 'thermistor', 'varistor', 'lamp', 'switch', 'spark-gap', 'diac'].includes(
       part.kind,
     ) ||
-    (part.kind === 'capacitor' && ['ceramic', 'film', 'x', 'x1', 'x2', 'y', 'y1', 'y2'].includes(part.subtype ?? ''));
+    (part.kind === 'capacitor' &&
+      (['ceramic', 'film'].includes(part.subtype ?? '') || safetyClassOf(part.subtype) !== undefined));
   return isPlain && known.includes('1');
 }

@@ -1,5 +1,5 @@
 import { decodeMarking, type Decoding } from '../../marking';
-import type { KindName, RatingName } from '../../part';
+import { safetySubtype, type KindName, type RatingName } from '../../part';
 import { kindsOfReference } from '../references';
 import type { Meaning } from '../vocabulary';
 
@@ -122,9 +122,8 @@ export function subtypeFrom({ kind, facts = {}, number }: Decoding): string | un
   if (kind === 'dual-diode') return /(?:CT|PT)[A-Z]{0,2}$/i.test(number) ? 'common-cathode' : undefined;
   if (kind === 'ic') return CHIP_SUBTYPES.find(([pattern]) => pattern.test(does))?.[1];
   if (kind === 'capacitor') {
-    // Of a part that is both, the class across the barrier is the stricter one.
-    const classes = safetyClass.toLowerCase().match(/[xy][1-4]/g) ?? [];
-    if (classes.length > 0) return classes.sort().at(-1);
+    const classed = safetySubtype(safetyClass.match(/[xy][1-4]/gi) ?? []);
+    if (classed) return classed;
     return ['electrolytic', 'polymer', 'tantalum', 'ceramic', 'film'].find((word) => dielectric.includes(word));
   }
   if (kind === 'diode' && ['schottky', 'zener', 'tvs', 'fast', 'rectifier', 'led'].includes(technology))

@@ -1,5 +1,13 @@
 import { TESTS } from '../../measure';
-import { kindRule, RATINGS, ratingFromUnit, ratingFromWord, type KindName, type RatingName } from '../../part';
+import {
+  kindRule,
+  RATINGS,
+  ratingFromUnit,
+  ratingFromWord,
+  type KindName,
+  type RatingName,
+  safetySubtype,
+} from '../../part';
 import { parseQuantity, type Unit } from '../../quantity';
 import { statedKind } from './kindOf';
 import { kindsOfReference } from '../references';
@@ -67,7 +75,7 @@ function settle(
   // “16V x2” is two of them; no capacitor for the mains is rated so low.
   const volts = sorted.values.find(({ unit }) => unit === 'volt')?.value;
   if (volts !== undefined && volts < LEAST_SAFETY_VOLTS) classes.length = 0;
-  if (classes.length > 0) said.subtype = classes.sort().at(-1) ?? '';
+  if (classes.length > 0) said.subtype = safetySubtype(classes) ?? '';
   if (sorted.windings.length > 0 && WOUND.has(kind)) {
     said.windings = sorted.windings;
     // “primary 1-3” names a winding, not where the part sits.

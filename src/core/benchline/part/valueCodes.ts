@@ -1,4 +1,4 @@
-import { type RatingName, kindRule, RATINGS, type KindName } from '../../part';
+import { type RatingName, kindRule, RATINGS, type KindName, safetyClassOf } from '../../part';
 import { decided, decodingsAs, printedRatings } from './kindOf';
 import type { ContextPart } from '../record';
 import type { Token } from '../tokens';
@@ -242,7 +242,8 @@ function takeDigits(
   const { said, isChip } = sorted;
   const isCode =
     isChip ||
-    ['ceramic', 'film', 'x', 'y', 'x1', 'x2', 'y1', 'y2'].includes(said.subtype ?? '') ||
+    ['ceramic', 'film'].includes(said.subtype ?? '') ||
+    safetyClassOf(said.subtype) !== undefined ||
     sorted.classes.length > 0;
   const last = text.at(-1) ?? '';
   const decoding = decodingsAs(text, kind, said.package)[0];

@@ -88,7 +88,7 @@ async function worthOf(db: Queryable, records: readonly PartRecord[], context: T
   const takeable = graded.flatMap(({ record: { part, ratings }, grade }) =>
     grade === 'reject' || part.wish === 'leave'
       ? []
-      : [{ ref: part.ref, kind: part.kind, grade: grade ?? null, ratings }],
+      : [{ ref: part.ref, kind: part.kind, subtype: part.subtype, grade: grade ?? null, ratings }],
   );
   const [held, needs] = await Promise.all([
     heldLike(

@@ -1,5 +1,5 @@
 import type { Part } from '../../../core/donor';
-import { partFromFields } from '../../../core/benchline';
+import { partFromFields, subtypeFrom } from '../../../core/benchline';
 import type { PinFunction } from '../../../core/chips';
 import { type Decoding } from '../../../core/marking';
 import {
@@ -118,9 +118,11 @@ async function takeDecoding(edit: Edit, part: Part, decoding: Decoding): Promise
   }));
   const technology = decoding.facts?.technology ?? part.technology;
   const name = decoding.readAs ?? decoding.number;
+  const subtype = subtypeFrom(decoding) ?? part.subtype;
   const typeId = await remember(edit, { ...part, kind: decoding.kind, technology, marking: name }, ratings);
   await edit.update('parts', part.id, {
     kind: decoding.kind,
+    subtype,
     technology,
     ...(typeId === undefined ? {} : { typeId }),
   });
