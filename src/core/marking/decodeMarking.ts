@@ -53,11 +53,16 @@ export function decodeMarking(marking: string, context: MarkingContext = {}): De
   const typed = marking.trim().replace(/\s+/g, ' ');
   const text = typed.toUpperCase();
   if (text === '' || text.length > 80) return [];
+  const isKindKnown = context.kind !== undefined;
   const clean = text.includes('?') ? [] : candidatesOf(typed, text, context);
   if (context.isClean || totalOf(clean.filter(({ rule }) => !isRegister(rule))) >= GOOD_ENOUGH)
-    return rank(clean, { worn: false });
+    return rank(clean, { worn: false, isKindKnown });
   const decodings = [...clean, ...wornCandidates(text, context)];
-  return rank(decodings, { worn: decodings.length > clean.length, asOther: asAnotherKind(typed, text, context) });
+  return rank(decodings, {
+    worn: decodings.length > clean.length,
+    asOther: asAnotherKind(typed, text, context),
+    isKindKnown,
+  });
 }
 
 /** How clearly the text is a number of another kind: then it may not be worn, but the kind mistaken. */
@@ -200,9 +205,14 @@ function throughVariants(text: string, found: readonly Candidate[], attempt: (va
   else if (gaps === 0) changed(text, 2).forEach(attempt);
 }
 
+/** A pattern that fits only after a character was changed, on a part of unknown kind, is a guess. */
+const MOST_OF_A_GUESS = 0.45;
+const mostOf = (changes: number, source: Decoding['source'], isKindKnown: boolean) =>
+  changes > 0 && source === 'decoded' && !isKindKnown ? MOST_OF_A_GUESS : 1;
+
 function rank(
   candidates: readonly Candidate[],
-  { worn, asOther = 0 }: { worn: boolean; asOther?: number },
+  { worn, asOther = 0, isKindKnown }: { worn: boolean; asOther?: number; isKindKnown: boolean },
 ): Decoding[] {
   const best = distinct(candidates, worn);
   if (best.length === 0) return [];
@@ -215,11 +225,11 @@ function rank(
   return best
     .sort((a, b) => b.worth - a.worth)
     .slice(0, MOST_READINGS)
-    .map(({ candidate: { rule, draft, readAs, number, source, apart }, worth }): Decoding => {
+    .map(({ candidate: { rule, draft, readAs, number, source, apart, changes }, worth }): Decoding => {
       const { kind, ratings, facts, why } = draft;
       return {
         kind,
-        confidence: Math.floor(((worth * mass) / total) * 1000) / 1000,
+        confidence: Math.floor(Math.min((worth * mass) / total, mostOf(changes, source, isKindKnown)) * 1000) / 1000,
         rule,
         ratings,
         ...(facts ? { facts } : {}),

@@ -69,7 +69,7 @@ export function decodingsAs(text: string, kind?: KindName, package_?: string): r
 /** Trigger diodes and switching regulators are kinds of their own on a board. */
 function asBoardKind(decoding: Decoding): Decoding {
   if (decoding.kind === 'diode' && decoding.facts?.technology === 'diac') return { ...decoding, kind: 'diac' };
-  if (decoding.rule === 'regulator-buck')
+  if (decoding.rule === 'regulator-buck' || decoding.rule === 'regulator-buck-families')
     return { ...decoding, kind: 'ic', facts: { ...decoding.facts, function: 'buck regulator' } };
   return decoding;
 }
@@ -89,7 +89,10 @@ export function kindFromMarking(text: string, ref: string, package_?: string): D
         kind === 'diac'
           ? decodingsAs(text, undefined, package_).filter((one) => one.kind === kind)
           : decodingsAs(text, kind, package_);
-      return decoding && decoding.confidence >= LEAST ? [{ decoding, worth: decoding.confidence * share }] : [];
+      // The code of a case tells what to look up, and decides nothing.
+      return decoding && decoding.confidence >= LEAST && decoding.rule !== 'chip-code'
+        ? [{ decoding, worth: decoding.confidence * share }]
+        : [];
     })
     .sort((a, b) => b.worth - a.worth);
   const [best, next] = found;

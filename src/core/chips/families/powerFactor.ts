@@ -39,6 +39,8 @@ const ROWS: readonly ChipRow[] = [
     pins: 'GND PKLMT CAOUT ISENSE MULTOUT IAC VAOUT VRMS VREF ENA VSENSE RSET SS CT VCC GTDRV', start: [16, 10],
     duty: 0.95, oscillator: { factor: 1.25, message: 'f = 1.25 / (RSET·CT), RSET on pin 12, CT on pin 14' },
     feedback: 7.5, topologies: 'boost-pfc', tells: [6, 'megohms to the rectified mains'] },
+  { id: 'UC3852', role: 'pfc', is: 'power factor corrector with fixed on-time', names: 'UC3852 UC2852', packages: 'DIP-8, SO-8',
+    legs: 8, topologies: 'boost-pfc', fair: true },
   { id: 'UCC3817', role: 'pfc', is: 'average-current power factor corrector',
     names: 'UCC3817 UCC2817 UCC3818 UCC2818 UCC28180', packages: 'DIP-16, SO-16',
     pins: 'GND PKLMT CAOUT CAI MULTOUT IAC VAOUT VFF VREF OVP VSENSE RT SS CT VCC DRVOUT', topologies: 'boost-pfc',

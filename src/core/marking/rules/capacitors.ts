@@ -95,7 +95,9 @@ export const CAPACITOR_RULES: readonly MarkingRule[] = [
       if (capacitance === 0) return undefined;
       // Two digits behind N or P are volts by ten on a transistor as often as a value here.
       const drawnOut = after.length === 2 && letter !== 'U' ? 0.4 : 1;
-      const share = isE24(capacitance) ? drawnOut : 0.25;
+      // A few picofarads are made to fractions of one, never to 20 %.
+      const loose = capacitance < 10e-12 && /[KM]/.test(toleranceLetter ?? '') ? 0.15 : 1;
+      const share = (isE24(capacitance) ? drawnOut : 0.25) * loose;
       return capacitor(
         capacitance,
         { tolerance: toleranceOf(toleranceLetter, capacitance), voltage: volts ? Number(volts) : undefined },
@@ -106,15 +108,15 @@ export const CAPACITOR_RULES: readonly MarkingRule[] = [
   },
   {
     name: 'film-decimal',
-    pattern: /^(0?\.\d{1,3}|[1-9]\.\d)([JKMGH])?(?:(\d{2,4})V?(?:AC|~)?)?$/,
+    pattern: /^(0?[.,]\d{1,4}|[1-9][.,]\d)([JKMGH])?(?:[/-]?(\d{2,4})V?(?:AC|DC|~|-)?)?$/,
     yields: 'a bare decimal in microfarads, tolerance and volts',
     prior: 0.88,
     alone: 0.75,
     source: PRACTICE,
     example: '.47K',
     read([text, value = '', letter, volts]) {
-      if (!value.startsWith('.') && !value.startsWith('0') && !letter) return undefined;
-      const capacitance = Number((Number(value) * 1e-6).toPrecision(6));
+      if (!/^[.,0]/.test(value) && !letter && !/[/-]/.test(text)) return undefined;
+      const capacitance = Number((Number(value.replace(',', '.')) * 1e-6).toPrecision(6));
       return capacitor(
         capacitance,
         { tolerance: toleranceOf(letter, capacitance), voltage: volts ? Number(volts) : undefined },
@@ -177,7 +179,7 @@ export const CAPACITOR_RULES: readonly MarkingRule[] = [
   },
   {
     name: 'can-letters',
-    pattern: /^([1-9]\d{0,3})(?:([GJACEVH])|[ ]?(4|6\.3|10|16|20|25|35|50|63|80|100)V?)$/,
+    pattern: /^([1-9]\d{0,3}|[1-9]\.\d)(?:([GJACEVH])|[ /]?(2\.5|4|6|6\.3|7\.5|10|16|20|25|35|40|50|63|80|100)V?)$/,
     yields: 'microfarads and a letter or a number for the volts, on an aluminium can',
     prior: 0.85,
     alone: 0.75,
@@ -188,7 +190,14 @@ export const CAPACITOR_RULES: readonly MarkingRule[] = [
       const can = case_ !== undefined && ['SMD can', 'radial', 'snap-in'].includes(case_);
       const capacitance = Number((Number(value) * 1e-6).toPrecision(6));
       const voltage = letter ? CHIP_VOLTAGE[letter] : Number(volts);
-      if (!text.includes(' ') && !letter && !can) return undefined;
+      if (!/[ /]/.test(text) && !letter && !can) return undefined;
+      // Three digits that are no preferred value, such as 475 or 106, are a code in picofarads on a tantalum.
+      const coded = /^[1-9]\d[4-7]$/.test(value ?? '') && !isE24(capacitance) && !can;
+      if (coded && voltage !== undefined && voltage <= 50) {
+        const farads = picofaradCode((value ?? '').slice(0, 2), (value ?? '').slice(2));
+        if (farads !== undefined && isE24(farads))
+          return capacitor(farads, { voltage, dielectric: 'tantalum' }, `${text}, a code in pF on a tantalum: `, 0.8);
+      }
       const share = (isE24(capacitance) ? 1 : 0.2) * (can ? 1 : letter ? 0.1 : 0.8);
       return capacitor(capacitance, { voltage, dielectric: 'electrolytic' }, `${text}, on a can in µF: `, share);
     },

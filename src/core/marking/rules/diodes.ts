@@ -82,7 +82,7 @@ export const DIODE_RULES: readonly MarkingRule[] = [
   },
   {
     name: 'lettered-rectifier',
-    pattern: new RegExp(`^(${LETTERED_FAMILIES.map(({ stem }) => stem).join('|')})(\\d{0,2})([ABCDGJKM])[BCF]?$`),
+    pattern: new RegExp(`^(${LETTERED_FAMILIES.map(({ stem }) => stem).join('|')})(\\d{0,2})([ABCDEGHJKM])[BCF]?$`),
     yields: 'amperes and a letter for the volts',
     prior: 0.88,
     alone: 0.7,
@@ -100,7 +100,7 @@ export const DIODE_RULES: readonly MarkingRule[] = [
   },
   {
     name: 'ultrafast-number',
-    pattern: /^(?:MUR|BYR|UR|SFF|UG|F)([1-9]\d?)(100|120|\d{2})(CT|C|PT|G|R|A)*$/,
+    pattern: /^(?:MUR|BYR|UR|SFF|UG|F)([1-9]\d?)(100|120|\d{2})(CT|C|PT|G|R|A|E|F)*$/,
     yields: 'amperes, then volts by ten; 100 and 120 are three digits',
     prior: 0.92,
     alone: 0.85,
@@ -187,7 +187,7 @@ export const DIODE_RULES: readonly MarkingRule[] = [
   {
     name: 'schottky-number',
     pattern:
-      /^(?:MBR[A-Z]{0,2}|SBL[A-Z]?|SBR|SB|SR[A-Z]?|STPS|SBT|SBG|VB?|S)(\d{2,5})[HLTV]?(?:\d{2,3})?(CT|CP|CW|C|PT|FCT|FT|F|G|T|LCT)*$/,
+      /^(?:MBR[A-Z]{0,2}|P?BYR|SBL[A-Z]?|SBR|SB|SR[A-Z]?|STPS|SBT|SBG|VB?|B(?=\d{4})|S)(\d{2,5}|\d{1,2}[HLTVAU]\d{2,3})(CT|CP|CW|C|PT|PG|SG|FCT|FT|F|G|T|LCT|T3|L)*$/,
     yields: 'amperes, then volts as written',
     prior: 0.92,
     alone: 0.88,
@@ -196,7 +196,7 @@ export const DIODE_RULES: readonly MarkingRule[] = [
     read([text], context) {
       // A letter may part the two, as in MBR30H100 or STPS30L60.
       const stem = /^[A-Z]+/.exec(text)?.[0] ?? '';
-      const parted = /^[A-Z]+(\d{1,2})[HLTV](\d{2,3})/.exec(text);
+      const parted = /^[A-Z]+(\d{1,2})[HLTVAU](\d{2,3})/.exec(text);
       const digits = parted ? `${parted[1]}${parted[2]}` : (/\d+/.exec(text)?.[0] ?? '');
       if ((stem === 'S' || stem === 'V' || stem === 'VB') && digits.length < 4) return undefined;
       const dual = /(?:CT|C|CP|CW|PT)G?$/.test(text);
@@ -211,14 +211,205 @@ export const DIODE_RULES: readonly MarkingRule[] = [
     },
   },
   {
+    name: 'hyperfast-HFA',
+    pattern: /^HFA(\d{2})[TP][AB](60|120)[A-Z]{0,2}$/,
+    yields: 'amperes, letters for the case, volts by ten',
+    prior: 0.93,
+    source: DATASHEETS,
+    example: 'HFA15PB60',
+    read: ([text, amperes, tens], context) =>
+      diode(text, {
+        ifav: Number(amperes),
+        vrrm: Number(tens) * 10,
+        technology: 'fast',
+        kind: kindOf(/C$/.test(text), context),
+      }),
+  },
+  {
+    name: 'fast-UP',
+    pattern: /^(?:FFPF|FFP|FFA|FFH|FFAF|RURP|RURG)(\d{1,2})U?[PA]?(\d{2,3})(S|D|DN|DS)?[A-Z]*$/,
+    yields: 'amperes, letters, volts by ten; D for two in one case',
+    prior: 0.88,
+    source: DATASHEETS,
+    example: 'FFPF10UP60S',
+    read([text, amperes, tens, tail = ''], context) {
+      const vrrm = Number(tens) * 10;
+      return vrrm < 100 || vrrm > 1500
+        ? undefined
+        : diode(text, { ifav: Number(amperes), vrrm, technology: 'fast', kind: kindOf(tail.startsWith('D'), context) });
+    },
+  },
+  {
+    name: 'fast-STTA',
+    pattern: /^STT[AB](\d{1,2}?)(02|04|06|12)[A-Z]{0,3}$/,
+    yields: 'amperes, then hundreds of volts',
+    prior: 0.9,
+    source: DATASHEETS,
+    example: 'STTA806D',
+    read: ([text, amperes, hundreds]) =>
+      diode(text, { ifav: Number(amperes), vrrm: Number(hundreds) * 100, technology: 'fast' }),
+  },
+  {
+    name: 'fast-STPR',
+    pattern: /^(?:STPR|BYW|BYT)(\d{1,2})(20|40|30|60)(CT|CG|CW|C|D|PI|F)[A-Z]*$/,
+    yields: 'amperes, volts by ten, C for two in one case',
+    prior: 0.85,
+    source: DATASHEETS,
+    example: 'STPR1620CT',
+    read: ([text, amperes, tens, tail = ''], context) =>
+      diode(text, {
+        ifav: Number(amperes),
+        vrrm: Number(tens) * 10,
+        technology: 'fast',
+        kind: kindOf(tail.startsWith('C'), context),
+      }),
+  },
+  {
+    name: 'fast-SF-place',
+    pattern: /^(SFA|SFAF|SFS|SF|MURF?|ERS|GUR)(\d{1,2})0([1-8])(C|CT|G|CG|CTG|A)?$/,
+    yields: 'amperes, then a place in the list of volts',
+    prior: 0.85,
+    source: DATASHEETS,
+    example: 'SFAF1604G',
+    read([text, stem = '', amperes, place]) {
+      if (!stem.startsWith('SF')) return undefined;
+      const vrrm = [50, 100, 150, 200, 300, 400, 500, 600][Number(place) - 1] ?? 0;
+      const dual = Number(amperes) >= 16;
+      return diode(text, { ifav: Number(amperes), vrrm, technology: 'fast', kind: dual ? 'dual-diode' : 'diode' });
+    },
+  },
+  {
+    name: 'fast-FE-letter',
+    pattern: /^(FES|FEP|GI|UG|UGF|SFF|BYQ|MUR|F[EF]PF|UGB)(\d{1,2})([ABCDFGHJ])(?:T|CT|P|PT|TG)$/,
+    yields: 'amperes and a letter for the volts; P for two in one case',
+    prior: 0.88,
+    source: DATASHEETS,
+    example: 'FEP16DT',
+    read([text, stem = '', amperes, letter = ''], context) {
+      const vrrm = { A: 50, B: 100, C: 150, D: 200, F: 300, G: 400, H: 500, J: 600 }[letter];
+      const dual = stem === 'FEP' || /CT$/.test(text);
+      return vrrm === undefined
+        ? undefined
+        : diode(text, { ifav: Number(amperes), vrrm, technology: 'fast', kind: kindOf(dual, context) });
+    },
+  },
+  {
+    name: 'volts-behind-dash',
+    pattern: /^(BY[A-Z])(\d{1,2})[EFXDJPU]*-(\d{2,4})[A-Z]?$/,
+    yields: 'a type number, then volts as written',
+    prior: 0.9,
+    source: 'Pro Electron numbering and datasheets, from memory',
+    example: 'BYV42E-200',
+    read([text, stem = '', number, volts]) {
+      const vrrm = Number(volts);
+      if (vrrm < 50 || vrrm > 1500) return undefined;
+      // The thirties and forties hold two diodes in one case, the BYQ too.
+      const dual =
+        stem === 'BYQ' ||
+        (/^BY[VR]$/.test(stem) && /^(?:32|34|42|44|72|74)$/.test(number ?? '')) ||
+        (stem === 'BYW' && /^(?:51|99)$/.test(number ?? ''));
+      const kind = dual ? 'dual-diode' : 'diode';
+      const technology = stem === 'BYV' && vrrm <= 45 ? 'schottky' : 'fast';
+      return { kind, ratings: { vrrm }, facts: { technology }, why: `${text}: ${NAMES[technology]}, ${vrrm} V` };
+    },
+  },
+  {
+    name: 'fast-DSE',
+    pattern: /^DSE[CIPK]+(\d{1,3})-(02|03|04|06|08|10|12)[A-Z]{0,2}$/,
+    yields: 'amperes, then hundreds of volts',
+    prior: 0.92,
+    source: DATASHEETS,
+    example: 'DSEI12-06A',
+    read: ([text, amperes, hundreds], context) =>
+      diode(text, {
+        ifav: Number(amperes),
+        vrrm: Number(hundreds) * 100,
+        technology: 'fast',
+        kind: kindOf(/^DSE[CK]/.test(text), context),
+      }),
+  },
+  {
+    name: 'fast-F-U',
+    pattern: /^(?:F|U|FMX|FMU)(\d{1,2})U?(20|30|40|60)(S|DN|DS|C|G|CT)?[A-Z]?$/,
+    yields: 'amperes, U, volts by ten',
+    prior: 0.85,
+    alone: 0.7,
+    source: DATASHEETS,
+    example: 'F20U60DN',
+    read: ([text, amperes, tens, tail = ''], context) =>
+      diode(text, {
+        ifav: Number(amperes),
+        vrrm: Number(tens) * 10,
+        technology: 'fast',
+        kind: kindOf(/^D|C/.test(tail), context),
+        share: /^F\d/.test(text) && !/U/.test(text) ? 0.3 : 1,
+      }),
+  },
+  {
+    name: 'esad-place',
+    pattern: /^(?:ESA|ESAC|C)?(D83|D92|C92|C63|D39|D25|C25|C82|C39)M?-?(004|006|01|02|03|04|06)[A-Z]?$/,
+    yields: 'a type number, then hundreds of volts; 004 is 40 V',
+    prior: 0.88,
+    source: DATASHEETS,
+    example: 'D92-02',
+    read([text, number, volts = '']) {
+      const vrrm = volts.startsWith('00') ? Number(volts) * 10 : Number(volts) * 100;
+      const technology = volts.startsWith('00') ? 'schottky' : 'fast';
+      const ifav = number === 'D83' ? 30 : number === 'D92' ? 20 : undefined;
+      return {
+        kind: 'dual-diode',
+        ratings: { vrrm, ...(ifav === undefined ? {} : { ifav }) },
+        facts: { technology },
+        why: `${text}: two ${NAMES[technology]} diodes, ${vrrm} V`,
+      };
+    },
+  },
+  {
+    name: 'schottky-L-volts',
+    pattern:
+      /^(?:VS-)?(\d{1,3})(?:L|H|T|CTQ|CPQ|CWQ|TQ|BQ|MQ)(015|020|025|030|035|040|045|050|060|080|15|20|25|30|35|40|45|50|60|80|100|120|150|200)(CT|PT|CTS|CW|S|PBF)*$/,
+    yields: 'amperes, letters, volts as written; C for two in one case',
+    prior: 0.9,
+    alone: 0.85,
+    source: DATASHEETS,
+    example: '30L60CT',
+    read: ([text, amperes, volts], context) =>
+      diode(text, {
+        ifav: Number(amperes),
+        vrrm: Number(volts),
+        technology: 'schottky',
+        kind: kindOf(/C/.test(text), context),
+      }),
+  },
+  {
+    name: 'schottky-B-chip',
+    pattern: /^B(0?[1-9]|05|10)(20|30|40|50|60|80|100)(?:[ABC]|LA|LB|W|WS|CA|AF|Q|LW)?[A-Z]?$/,
+    yields: 'amperes, volts as written, a letter for the chip case',
+    prior: 0.9,
+    source: DATASHEETS,
+    example: 'B340A',
+    read: ([text, amperes = '', volts]) =>
+      diode(text, {
+        ifav: amperes === '05' ? 0.5 : Number(amperes),
+        vrrm: Number(volts),
+        technology: 'schottky',
+        // Without a letter behind it this is a JIS number as often.
+        share: /\d$/.test(text) ? 0.5 : 1,
+      }),
+  },
+  {
     name: 'silicon-carbide',
-    pattern: /^[A-Z]\dD(\d{2})(060|065|120|170)[A-Z]$/,
+    pattern: /^(?:[A-Z]\dD|ID[HWDK]|STPSC|SCS2|FFS[PHM])(\d{1,2})[GSEH]?(060|065|120|170|60|65|06|A)[A-Z]{0,2}\d?$/,
     yields: 'amperes, then volts by ten, on silicon carbide',
     prior: 0.9,
     source: PRACTICE,
     example: 'C3D06060A',
     read: ([text, amperes, volts]) =>
-      diode(text, { ifav: Number(amperes), vrrm: Number(volts) * 10, technology: 'silicon carbide' }),
+      diode(text, {
+        ifav: Number(amperes),
+        vrrm: volts === 'A' ? 650 : volts === '06' ? 600 : Number(volts) * 10,
+        technology: 'silicon carbide',
+      }),
   },
   {
     name: 'bare-digits',

@@ -1,11 +1,13 @@
 import type { KindName } from '../../part';
 import type { MarkingRule } from '../decoding';
 import { BRIDGE_RULES } from './bridges';
+import { CHIP_PREFIX_RULES } from './chipPrefixes';
 import { CAPACITOR_RULES } from './capacitors';
 import { CLAMPING_DIODE_RULES } from './clampingDiodes';
 import { DIODE_RULES } from './diodes';
 import { INDUCTOR_RULES } from './inductors';
 import { PROTECTION_RULES } from './protection';
+import { REGISTER_RULES as NUMBER_REGISTERS } from './registers';
 import { REGULATOR_RULES } from './regulators';
 import { RESISTOR_RULES } from './resistors';
 import { THYRISTOR_RULES, TRANSISTOR_RULES } from './transistors';
@@ -26,6 +28,9 @@ const GROUPS: readonly { readonly kinds: readonly KindName[]; readonly rules: re
 /** Rules that read data from a marking by its pattern. */
 export const RULES: readonly MarkingRule[] = GROUPS.flatMap(({ rules }) => rules);
 
+/** Rules that tell a kind and no data: they speak when nothing else does. */
+const REGISTER_RULES: readonly MarkingRule[] = [...NUMBER_REGISTERS, ...CHIP_PREFIX_RULES];
+
 const BY_KIND = new Map(
   GROUPS.flatMap(({ kinds }) => kinds).map((kind) => [
     kind,
@@ -38,4 +43,4 @@ export function rulesFor(kind: KindName | undefined): readonly MarkingRule[] {
   return kind === undefined ? RULES : (BY_KIND.get(kind) ?? []);
 }
 
-export { REGISTER_RULES } from './registers';
+export { REGISTER_RULES };

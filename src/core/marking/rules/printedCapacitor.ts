@@ -41,6 +41,9 @@ const DIELECTRIC_WORDS: Readonly<Record<string, string>> = practice({
 });
 /** Discs and films hold at least this. */
 const LEAST_CERAMIC_VOLTS = practice(50);
+/** Farads from which a capacitor is a double-layer one, and the volts of one or two cells of those. */
+const LEAST_DOUBLE_LAYER = practice(0.04);
+const MOST_DOUBLE_LAYER_VOLTS = practice(6.3);
 const BARE_VOLTS = [6.3, 10, 16, 25, 35, 50, 63, 80, 100, 160, 200, 250, 275, 305, 310, 400, 450, 630];
 
 type Step = [pattern: RegExp, take: (printed: Printed, match: RegExpExecArray) => boolean | void];
@@ -69,7 +72,10 @@ const STEPS: readonly Step[] = [
     /^(\d{0,3})([UNP])(\d{1,2})F?([JKMGH])?$/,
     (printed, [, before = '', unit = '', after = '', letter]) => {
       if (before.length + after.length > 3 || printed.capacitance !== undefined) return false;
-      printed.capacitance = farads(`${before || '0'}.${after}`, unit);
+      const value = farads(`${before || '0'}.${after}`, unit);
+      // A few picofarads are made to fractions of one, never to 20 %.
+      if (value < 10e-12 && /[KM]/.test(letter ?? '')) return false;
+      printed.capacitance = value;
       printed.sure = true;
       const tolerance = toleranceOf(letter, printed.capacitance);
       if (tolerance !== undefined) printed.tolerance = tolerance;
@@ -91,13 +97,23 @@ const STEPS: readonly Step[] = [
     },
   ],
   [
-    /^([XY][124])$/,
+    // A farad and more: only beside the few volts of a double-layer capacitor.
+    /^(\d+(?:\.\d+)?|\.\d+)F$/,
+    (printed, [, value = '']) => {
+      if (printed.capacitance !== undefined) return false;
+      printed.capacitance = Number(value);
+      printed.sure = true;
+      return true;
+    },
+  ],
+  [
+    /^([XY][1-4])$/,
     ({ classes }, [, name = '']) => {
       classes.push(name);
     },
   ],
   [
-    /^(X[12])(Y[124])$/,
+    /^(X[123])[/-]?(Y[1-4])$/,
     ({ classes }, [, x = '', y = '']) => {
       classes.push(x, y);
     },
@@ -148,7 +164,7 @@ const STEPS: readonly Step[] = [
     },
   ],
   [
-    /^(0?\.\d{1,3}|\d{1,2}\.\d{1,2})([JKMGH])?$/,
+    /^(0?\.\d{1,4}|\d{1,2}\.\d{1,2})([JKMGH])?$/,
     (printed, [, value = '', letter]) => {
       if (printed.capacitance !== undefined) return false;
       printed.capacitance = farads(value, 'U');
@@ -178,17 +194,29 @@ const STEPS: readonly Step[] = [
 
 /** Takes a print apart where makers leave no blank: `82UF400V105°C`, `275V~X2`. */
 function wordsOf(text: string): string[] {
-  return text
-    .replace(/MICROFARADS?/g, 'UF')
-    .replace(/(\d)\s+(UF|ΜF|µF|MFD|NF|PF|KV|VAC|VDC|V~|V|WV|°C|~)(?![A-Z])/g, '$1$2')
-    .replace(/(UF|ΜF|µF|MFD|NF|PF)(?=\d)/g, '$1 ')
-    .replace(/([UNP])(?=\d{2,3}V)/g, '$1 ')
-    .replace(/(UF|ΜF|µF|NF|PF)([JKM])(?=\d{2})/g, '$1$2 ')
-    .replace(/(V~|VAC|VDC|~|V)(?=[\dXY(+-])/g, '$1 ')
-    .replace(/([XY][124])(?=\d|MK)/g, '$1 ')
-    .replace(/(\d{2,3})(?=MKP|MKT|MPX)/g, '$1 ')
-    .split(/[\s,;|]+(?!\d*F)/)
-    .filter((word) => word !== '');
+  return (
+    text
+      .replace(/℃/g, '°C')
+      // Decimal commas; before three digits one parts thousands on a can, but for 0,047.
+      .replace(/(?<![\d.,])([1-9]\d?),(\d{3})(?=\s*(?:UF|ΜF|µF|MFD))/g, '$1$2')
+      .replace(/(\d),(?=\d)/g, '$1.')
+      .replace(/\(([JKM])\)/g, ' $1 ')
+      .replace(/(UF|ΜF|µF|MFD|NF|PF|[UµΜNP])\s?[/-]\s?(?=\d)/g, '$1 ')
+      .replace(/(?<=[\d.]) ?\/ ?(?=\d{2,4}V)/g, ' ')
+      .replace(/([1-9]\d{2}[JKMZ])(?=\d{2,4}V)/g, '$1 ')
+      .replace(/(\d+(?:\.\d+)?)WV(?=\d)/g, '$1V ')
+      .replace(/MICROFARADS?/g, 'UF')
+      .replace(/(\d)\s+(UF|ΜF|µF|MFD|NF|PF|KV|VAC|VDC|V~|V|WV|°C|~)(?![A-Z])/g, '$1$2')
+      .replace(/(UF|ΜF|µF|MFD|NF|PF)(?=\d)/g, '$1 ')
+      .replace(/([UNP])(?=\d{2,3}V)/g, '$1 ')
+      .replace(/(UF|ΜF|µF|NF|PF)([JKM])(?=\d{2})/g, '$1$2 ')
+      .replace(/(V~|VAC|VDC|~|V)(?=[\dXY(+-])/g, '$1 ')
+      .replace(/([XY][124])(?=\d|MK)/g, '$1 ')
+      .replace(/(MKP|MEX|MKT|MPX)\/(?=[XY])/g, '$1 ')
+      .replace(/(\d{2,3})(?=MKP|MKT|MPX)/g, '$1 ')
+      .split(/[\s,;|]+(?!\d*F)/)
+      .filter((word) => word !== '')
+  );
 }
 
 /**
@@ -212,6 +240,7 @@ export function readPrinted(text: string): Draft | undefined {
   const confirmed = direct.length + alternating.length + classes.length + (dielectric && words.length > 1 ? 1 : 0);
   if (capacitance === undefined || capacitance <= 0 || (!sure && confirmed === 0)) return undefined;
   if (strange > 0 && strange >= words.length - strange) return undefined;
+  if (capacitance >= LEAST_DOUBLE_LAYER && Math.min(...direct, Infinity) > MOST_DOUBLE_LAYER_VOLTS) return undefined;
   // Three bare digits beside few volts are microfarads on a can, which another rule reads.
   const bareCode = !sure && tolerance === undefined && classes.length === 0 && !dielectric;
   if (bareCode && Math.max(...direct, ...alternating) < LEAST_CERAMIC_VOLTS) return undefined;

@@ -141,8 +141,44 @@ export const PROTECTION_RULES: readonly MarkingRule[] = [
     },
   },
   {
+    name: 'varistor-K-code',
+    pattern:
+      /^(?:ZNR|MYG|MYN|TNR|GNR|FNR|CNR|JVR|TVR|HEL|VDR|MOV|ZOV|BVR|VCR)-?(\d{1,2})[GKVDEN](\d{3})([JKLU])?[A-Z]?$/,
+    yields: 'letters, disc in mm, a letter, volts at 1 mA as two digits and zeros',
+    prior: 0.93,
+    source: PRACTICE,
+    example: 'MYG14K471',
+    read: ([text, disc, digits = '', letter]) => varistor(text, Number(disc), code(digits), letter?.replace('U', 'K')),
+  },
+  {
+    name: 'varistor-V-code',
+    pattern: /^(?:ZNR|ERZ)?-?V(\d{2})[DS]?(\d{3})([JKLU])?[A-Z]?\d?$/,
+    yields: 'V, disc in mm, volts at 1 mA as two digits and zeros',
+    prior: 0.9,
+    alone: 0.75,
+    source: PRACTICE,
+    example: 'ZNRV14471U',
+    read: ([text, disc, digits = '', letter]) => varistor(text, Number(disc), code(digits), letter?.replace('U', 'K')),
+  },
+  {
+    name: 'varistor-LA',
+    pattern: /^V(\d{2,3})(LA|ZA|HA|E)(\d{1,2})[A-Z]{0,2}$/,
+    yields: 'largest continuous AC volts before LA',
+    prior: 0.88,
+    source: PRACTICE,
+    example: 'V275LA20',
+    read([text, volts, letters]) {
+      const row = letters === 'ZA' ? undefined : VARISTOR_TABLE.find(([, ac]) => ac === Number(volts));
+      if (letters === 'ZA' && Number(volts) <= 200)
+        return { kind: 'varistor', ratings: { vn: Number(volts) }, why: `${text}: ${volts} V at 1 mA` };
+      return (
+        row && { kind: 'varistor', ratings: { vn: row[0] }, why: `${text}: for ${volts} V AC, ${row[0]} V at 1 mA` }
+      );
+    },
+  },
+  {
     name: 'varistor-by-ac-volts',
-    pattern: /^S(\d{2})([JKL])(\d{2,3})$/,
+    pattern: /^(?:SIOV-?|B722\d+)?S(\d{2})([JKL])(\d{2,3})(?:[A-Z]\d{0,2}){0,2}$/,
     yields: 'disc in mm, tolerance, largest continuous AC volts',
     prior: 0.95,
     alone: 0.85,
@@ -155,7 +191,7 @@ export const PROTECTION_RULES: readonly MarkingRule[] = [
   },
   {
     name: 'thermistor-ohms-disc',
-    pattern: /^(?:NTC|[A-Z]{2}\d{2})?[- ]?(\d{1,3}(?:\.\d)?|\dR\d|\d{1,3}R)[- ]?D[- ]?(\d{1,2})[A-Z]?$/,
+    pattern: /^(?:NTC|[A-Z]{2}\d{2})?[- ]?(\d{1,3}(?:\.\d)?|\dR\d|\d{1,3}R)[- ]?D?[- ]?(\d{1,2})[A-Z]?$/,
     yields: 'ohms at 25 °C, D, disc in mm',
     prior: 0.95,
     source: PRACTICE,
@@ -164,6 +200,8 @@ export const PROTECTION_RULES: readonly MarkingRule[] = [
       const r25 = Number(ohms.replace(/R$/, '').replace('R', '.'));
       const diameter = Number(disc);
       if (r25 <= 0 || r25 > 400 || diameter < 5 || diameter > 25) return undefined;
+      // Without the D only what begins with NTC is one.
+      if (!/\dR?[- ]?D[- ]?\d/.test(text) && !/^NTC/.test(text)) return undefined;
       const inrush = formatQuantity(325 / r25, 'ampere', { digits: 2 });
       return {
         kind: 'thermistor',
@@ -173,6 +211,21 @@ export const PROTECTION_RULES: readonly MarkingRule[] = [
         share: [5, 7, 8, 9, 11, 13, 15, 20, 25].includes(diameter) ? 1 : 0.5,
       };
     },
+  },
+  {
+    name: 'thermistor-SCK',
+    pattern: /^(?:SCK|NSP|SPNL)-?(\d{2})(\d{1,2})[A-Z]{0,3}$/,
+    yields: 'ohms at 25 °C, then amperes',
+    prior: 0.88,
+    alone: 0.8,
+    source: PRACTICE,
+    example: 'SCK-053',
+    read: ([text, ohms, amperes]) => ({
+      kind: 'thermistor',
+      ratings: { r25: Number(ohms) },
+      facts: { technology: 'ntc' },
+      why: `${text}: ${Number(ohms)} Ω cold, for ${Number(amperes)} A`,
+    }),
   },
   {
     name: 'thermistor-sensor',

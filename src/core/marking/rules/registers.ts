@@ -71,7 +71,7 @@ export const REGISTER_RULES: readonly MarkingRule[] = [
     pattern: /^([1-4]N)(\d{2,4})[A-Z]{0,2}$/,
     yields: 'diode, transistor, dual-gate transistor or optocoupler',
     prior: 0.7,
-    alone: 0.6,
+    alone: 0.49,
     source: 'JEDEC numbering, from memory',
     example: '2N6688',
     read([text, prefix = '', digits = '']) {
@@ -82,24 +82,117 @@ export const REGISTER_RULES: readonly MarkingRule[] = [
   },
   {
     name: 'pro-electron-number',
-    pattern: /^([ABC])([A-FLNPQRSTUXYZ])([A-Z]?)(\d{2,4})[A-Z]{0,3}(?:-\d{2,4}[A-Z]?)?$/,
+    pattern: /^(?:(A)([ACDFLSUYZ])([XYZ]?)|([BC])([A-FLNPQRSTUXYZ])([A-Z]?))(\d{2,4})[A-Z]{0,3}(?:-\d{2,4}[A-Z]?)?$/,
     yields: 'material and use by two letters',
     prior: 0.65,
-    alone: 0.5,
+    alone: 0.42,
     source: 'Pro Electron numbering, from memory',
     example: 'BUX98',
-    read([text, material = '', use = '', third, digits = '']) {
+    read([text, old, oldUse, oldThird, new_, newUse, newThird, digits = '']) {
+      const [material = '', use = '', third = ''] = old ? [old, oldUse, oldThird] : [new_, newUse, newThird];
+      // The professional letter comes from the end of the alphabet, but for the SOT-23 and power series.
       if (digits.length === 2 && third === '') return undefined;
+      if (third !== '' && digits.length > 3) return undefined;
       const entry = PRO_ELECTRON_USE[use];
       const stuff = PRO_ELECTRON_MATERIAL[material];
       return drafts(text, entry && { ...entry, message: `${stuff} ${entry.message}` }, 1);
     },
   },
   {
+    name: 'bipolar-BD',
+    pattern: /^BD(\d{3})[A-F]?(?:-\d{1,2})?$/,
+    yields: 'odd numbers NPN, even ones PNP',
+    prior: 0.75,
+    source: 'Pro Electron numbering and datasheets, from memory',
+    example: 'BD911',
+    read: ([text, digits = '']) =>
+      drafts(
+        text,
+        Number(digits) % 2 === 1 ? { message: 'NPN', kinds: ['npn'] } : { message: 'PNP', kinds: ['pnp'] },
+        1,
+      ),
+  },
+  {
+    name: 'fet-P-letters',
+    pattern: /^(?:FD[NCSDPB]\d{3,5}P|DMP\d{4}[A-Z]{0,4}|NDS9435A?|NDT\d{3}P|FDC\d{3,4}P)[A-Z]?$/,
+    yields: 'a P-channel transistor by the P in its number',
+    prior: 0.75,
+    source: 'datasheets of several makers, from memory',
+    example: 'FDN340P',
+    read: ([text]) => drafts(text, { message: 'P-channel field-effect transistor', kinds: ['pmos'] }, 1),
+  },
+  {
+    name: 'fet-FD-letters',
+    pattern: /^(?:FD[NCSDPBM][A-Z]?|NDS|NDT)\d{3,5}(?:[A-OQ-Z]\d?)?$/,
+    yields: 'a field-effect transistor by its letters; data stand in the datasheet',
+    prior: 0.6,
+    alone: 0.42,
+    source: 'datasheets of several makers, from memory',
+    example: 'FDC6333C',
+    read: ([text]) =>
+      drafts(
+        text,
+        { message: 'field-effect transistor, P without an N or P behind it too', kinds: ['nmos', 'pmos'] },
+        1,
+      ),
+  },
+  {
+    name: 'bipolar-ZTX',
+    pattern: /^(?:ZTX|FZT|FMMT)-?(\d)(\d{2})[A-Z]?$/,
+    yields: 'hundreds 4, 6 and 8 NPN, 5, 7 and 9 PNP',
+    prior: 0.75,
+    source: 'datasheets, from memory',
+    example: 'ZTX450',
+    read([text, hundreds = '']) {
+      const kind = '468'.includes(hundreds) ? 'npn' : '579'.includes(hundreds) ? 'pnp' : undefined;
+      return kind && drafts(text, { message: kind.toUpperCase(), kinds: [kind] }, 1);
+    },
+  },
+  {
+    name: 'jis-like-K',
+    pattern: /^K[TS]([ABCD])(\d{3,4})[A-Z]{0,3}$/,
+    yields: 'A and B PNP, C and D NPN, as in JIS numbers',
+    prior: 0.8,
+    source: 'datasheets of several makers, from memory',
+    example: 'KTC3198',
+    read: ([text, letter = '']) => drafts(text, JIS_LETTER[letter], 1),
+  },
+  {
+    name: 'lettered-diode',
+    pattern: /^(?:R[UGMFHKN]|E[UGKMS]|A[UGKML])-?\d{1,2}[A-Z]{0,2}$/,
+    yields: 'a rectifier by its letters; data stand in the datasheet',
+    prior: 0.6,
+    alone: 0.4,
+    source: 'datasheets of several makers, from memory',
+    example: 'RU4AM',
+    read: ([text]) => drafts(text, { message: 'rectifier diode', kinds: ['diode'] }, 1),
+  },
+  {
+    name: 'igbt-letters',
+    pattern: /^(?:IRG[A-Z0-9]{2,8}|GP\d{4}[A-Z]{0,3}|RJ[HP]\d{2}[A-Z]\d[A-Z]{0,4})$/,
+    yields: 'an IGBT by its letters; data stand in the datasheet',
+    prior: 0.8,
+    source: 'datasheets of several makers, from memory',
+    example: 'GP4068D',
+    read: ([text]) => drafts(text, { message: 'IGBT', kinds: ['igbt'] }, 1),
+  },
+  {
+    name: 'fet-letters',
+    pattern:
+      /^(?:CE[PBDUMF]\d{2,4}[A-Z]?\d?|IRL?ML\d{4}[A-Z]{0,3}|IR[FL][A-Z]{0,3}\d{3,4}[A-Z]{0,3}|NTMFS\d{4}[A-Z]{0,3}|CSD\d{5}[A-Z0-9]{0,3}|DM[NG]\d{4}[A-Z]{0,4}|PSMN[A-Z0-9-]{4,12}|HUF\d{5}[A-Z0-9]{0,3}|MD[PFSDUI]\d{4}[A-Z]{0,2}|SIH[PFGAUD][A-Z0-9]{3,8}|AON\d{4}[A-Z]?|AO[TDWKB]F?\d{2,4}[A-Z]?)$/,
+    yields: 'a field-effect transistor by its letters; data stand in the datasheet',
+    prior: 0.6,
+    alone: 0.42,
+    source: 'datasheets of several makers, from memory',
+    example: 'MDP1921',
+    read: ([text]) => drafts(text, { message: 'field-effect transistor', kinds: ['nmos', 'pmos'] }, 1),
+  },
+  {
     name: 'jis-number',
     pattern: /^2S([ABCDJKM])-?(\d{2,4})[A-Z]{0,2}$/,
     yields: 'polarity or channel by the letter behind 2S',
     prior: 0.8,
+    alone: 0.65,
     source: 'JIS numbering, from memory',
     example: '2SC4242',
     read: ([text, letter = '']) => drafts(text, JIS_LETTER[letter], 1),

@@ -14,7 +14,18 @@ const FIXED_VOLTS: Readonly<Record<string, number>> = {
   '20': 20,
   '24': 24,
 };
-const CURRENT_LETTER: Readonly<Record<string, number>> = { '': 1, L: 0.1, M: 0.5, N: 0.3, S: 2, T: 3, R: 1 };
+const CURRENT_LETTER: Readonly<Record<string, number>> = {
+  '': 1,
+  L: 0.1,
+  M: 0.5,
+  N: 0.3,
+  S: 2,
+  T: 3,
+  R: 1,
+  D: 0.5,
+  A: 1,
+  H: 5,
+};
 
 function regulator(text: string, vout: number, iout: number | undefined, share = 1, more = ''): Draft {
   const current = iout === undefined ? '' : `, ${iout} A`;
@@ -33,7 +44,7 @@ const suffixVolts = (suffix: string) =>
 export const REGULATOR_RULES: readonly MarkingRule[] = [
   {
     name: 'regulator-78-79',
-    pattern: /^([A-Z]{0,3})7([89])([LMNSTR]?)(33|05|06|08|09|10|12|15|18|20|24)([A-Z]{0,3})$/,
+    pattern: /^([A-Z]{0,3})7([89])([LMNSTRDHA]?)(33|05|06|08|09|10|12|15|18|20|24)([A-Z]{0,3})$/,
     yields: '78 positive or 79 negative, a letter for the current, volts',
     prior: 0.96,
     alone: 0.9,
@@ -49,7 +60,7 @@ export const REGULATOR_RULES: readonly MarkingRule[] = [
   },
   {
     name: 'regulator-1117',
-    pattern: /^[A-Z]{0,4}1117[A-Z]{0,2}[- ]?(ADJ|A|\d\.\d|\d{2})?[A-Z]{0,2}\d?$/,
+    pattern: /^[A-Z]{0,4}1117[A-Z]{0,3}[- ]?(ADJ|A|\d\.\d|\d{2})?[A-Z]{0,2}\d?$/,
     yields: '1117 and the volts behind it, or adjustable from 1.25 V',
     prior: 0.95,
     alone: 0.85,
@@ -64,7 +75,8 @@ export const REGULATOR_RULES: readonly MarkingRule[] = [
   },
   {
     name: 'regulator-adjustable',
-    pattern: /^[A-Z]{1,3}(317|337|338|350)([LM])?[A-Z]{0,3}$/,
+    pattern:
+      /^(?:LM|UA|KA|KIA|SG|MC|NJM|UPC|IP|LT|L|TL|UTC|CYT|AMS|HA|CJ|WS|UC|ST|SPX)(317|337|338|350)([LM])?[A-Z]{0,3}$/,
     yields: 'a type number; adjustable from 1.25 V',
     prior: 0.95,
     source: 'multi-source datasheets, from memory',
@@ -106,6 +118,43 @@ export const REGULATOR_RULES: readonly MarkingRule[] = [
         return regulator(text, 1.23, iout, suffix === '' ? 0.6 : 1, ', switching, adjustable');
       return regulator(text, Number(suffix), iout, 1, ', switching');
     },
+  },
+  {
+    name: 'regulator-LD-volts',
+    pattern:
+      /^(?:LD|LD1117V?|LD1117|LF|LE|L49|KF|LM1117|AMS|AZ1117[A-Z]?|BM1117|TLV1117|SPX1117|NCP1117|LDL1117|BA|TA48|PQ|L4940V|LT1963|REG1117|MIC29\d{3})-?(?:ST)?-?(18|25|33|50|3V3|5V0|1V8|05|09|12|15)(V|CV|T|ST|DT|R|RD?\d{2}|F|S|SC)?[A-Z]?\d{0,2}$/,
+    yields: 'letters of a low-drop series and the volts, two digits with a point between below 5.1 V',
+    prior: 0.88,
+    alone: 0.75,
+    source: 'multi-source datasheets, from memory',
+    example: 'LD33V',
+    read([text, volts = '']) {
+      const vout = volts.includes('V')
+        ? Number(volts.replace('V', '.'))
+        : ({ '18': 1.8, '25': 2.5, '33': 3.3, '50': 5 }[volts] ?? Number(volts));
+      return regulator(text, vout, undefined, 1, ', low drop');
+    },
+  },
+  {
+    name: 'regulator-buck-families',
+    pattern:
+      /^(XL|AP|MP|LM)(1509|1510|4015|4016|4005|6009|2307|1584|1482|2315|5010)[A-Z]{0,3}\d?(?:-(ADJ|\d{1,2}(?:\.\d)?)|E?-?(\d{1,2}(?:\.\d)?))?[A-Z]{0,2}\d?$/,
+    yields: 'a switching regulator number, with volts behind it where they are fixed',
+    prior: 0.9,
+    alone: 0.8,
+    source: 'multi-source datasheets, from memory',
+    example: 'XL4015E1',
+    read: ([text, , number = '', suffix = '']) => ({
+      kind: 'regulator',
+      ratings: {
+        ...(/^\d/.test(suffix) ? { vout: Number(suffix) } : {}),
+        iout:
+          { 1509: 2, 1510: 3, 4015: 5, 4016: 8, 4005: 5, 6009: 4, 2307: 3, 1584: 3, 1482: 2, 2315: 1.5, 5010: 5 }[
+            number
+          ] ?? 1,
+      },
+      why: `${text}: switching regulator${/^\d/.test(suffix) ? `, ${suffix} V` : ', adjustable as a rule'}`,
+    }),
   },
   {
     name: 'regulator-small-volts',

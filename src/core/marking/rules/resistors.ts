@@ -148,6 +148,38 @@ export const RESISTOR_RULES: readonly MarkingRule[] = [
     },
   },
   {
+    name: 'resistor-in-full',
+    pattern:
+      /^(?:RX\d+-?\d* ?)?(?:(\d{1,2}) ?W ?)?(\d+(?:[.,]\d+)?|[.,]\d+) ?(R|K|M|Ω|KΩ|MΩ|OHMS?|KOHMS?|MOHMS?)(?: ?±?(\d{1,2})%| ?([FGJKM]))?(?: ?(\d{1,2}(?:[.,]\d)?|1\/[248]) ?W)?$/,
+    yields: 'ohms with their sign, tolerance and watts in any order',
+    prior: 0.95,
+    alone: 0.85,
+    source: PRACTICE,
+    example: '47Ω 2W',
+    spaced: true,
+    read([text, first, value = '', sign = '', percent, letter, last]) {
+      if (!first && !last && !/[ΩO]/.test(sign)) return undefined;
+      const factor = sign.startsWith('K') ? 1e3 : /^M(?:Ω|O|$)/.test(sign) ? 1e6 : 1;
+      const resistance = Number((Number(value.replace(',', '.').replace(/^\./, '0.')) * factor).toPrecision(6));
+      const tolerance = percent ? Number(percent) / 100 : { F: 0.01, G: 0.02, J: 0.05, K: 0.1, M: 0.2 }[letter ?? ''];
+      const watts = first ?? last;
+      const power = watts?.includes('/')
+        ? 1 / Number(watts.slice(2))
+        : watts
+          ? Number(watts.replace(',', '.'))
+          : undefined;
+      return {
+        kind: 'resistor',
+        ratings: {
+          resistance,
+          ...(tolerance === undefined ? {} : { tolerance }),
+          ...(power === undefined ? {} : { power }),
+        },
+        why: `${text}: ${resistance} Ω${power === undefined ? '' : `, ${power} W`}`,
+      };
+    },
+  },
+  {
     name: 'cement-resistor',
     pattern: /^(\d{1,2})W(\d{0,3}[RKΩ]\d{0,3}|\d+(?:\.\d+)?(?:Ω|OHM)?)([FGJKM])?$/,
     yields: 'watts, ohms and a tolerance letter on a power resistor',

@@ -3,10 +3,14 @@ import type { Draft, MarkingContext, MarkingRule } from '../decoding';
 
 /** Types whose number looks like current-N-voltage and is not: optocouplers, JEDEC numbers, germanium diodes. */
 const NOT_CURRENT_VOLTAGE = /^(?:4N(?:2[5-9]|3[0-8])|6N13[5-9]|[123]N\d{3,4}|1N34)[A-Z]?$/;
+/** Stems of bridges, diodes, Darlingtons, switchers and triggers whose numbers look like it and say another thing. */
+const OTHER_STEMS =
+  /^(?:TS\d|HFA|IRG|TIP|TIC|VIP|RUR|RHR|FFP|KB[A-Z]|GB[A-Z]|MUR|BY|STT|SBR|STPS|TNY|LNK|TOP|CNY|LTV|PC|EL|SFH|KBPC|[0-9]?P$)/;
 /** A single case that claims more than this is misread. */
 const LARGEST_CURRENT = practice(120);
 const LARGEST_PRODUCT = 75 * 750;
 const LARGE_CASES = ['TO-247', 'TO-3P'];
+const SURE_IGBT_STEM = /^(?:STG[A-Z]|HGT[A-Z]{0,2}|FG[AHL]|FGPF|FGP|SG[HWPF]|IXG[HRTPQX]|IK[WPBQ]|IH[WYB]|AOK|RJ[HP])$/;
 const IGBT_STEM = /^(?:[A-Z]?HGT|HGT[GPD]|FGA|FGH|FGL|G|SG[HWP]|IXG|STG|IKW|IHW|IKP|AOK)/;
 
 const mayBeLarge = ({ package: case_ }: MarkingContext) => case_ === undefined || LARGE_CASES.includes(case_);
@@ -28,10 +32,18 @@ function readCurrentVoltage(
   context: MarkingContext,
 ): Draft[] | undefined {
   // A leading zero counts no amperes: such numbers begin with the on resistance.
-  if (NOT_CURRENT_VOLTAGE.test(text ?? '') || amperes.startsWith('0') || /^(?:[OIQ]|D\d)/.test(tail)) return undefined;
+  if (
+    NOT_CURRENT_VOLTAGE.test(text ?? '') ||
+    OTHER_STEMS.test(text ?? '') ||
+    (letter === 'P' && inner !== '') ||
+    amperes.startsWith('0') ||
+    /^(?:[OIQ]|D[\dIO])/.test(tail)
+  )
+    return undefined;
   if (/^(?:IP[A-Z]|BS[CZGPO])$/.test(stem) && amperes.length === 3) return undefined;
   const current = Number(amperes);
-  const literal = (digits === '55' || digits === '75') && current >= 20;
+  // A zero in front makes three digits volts as written: NP82N055.
+  const literal = ((digits === '55' || digits === '75') && current >= 20) || /^0\d\d$/.test(digits);
   const volts = literal ? Number(digits) : Number(digits) * 10;
   if (current < 1 || current > LARGEST_CURRENT || volts < 20 || volts > 1700 || current * volts > LARGEST_PRODUCT)
     return undefined;
@@ -39,7 +51,8 @@ function readCurrentVoltage(
   const channel = letter === 'N' ? 'nmos' : 'pmos';
   const lettered = (stem.length > 3 ? 0.85 : 1) * (tail.length > 2 ? 0.85 : 1) * (stem || tail || inner ? 0.95 : 1);
   const usual = volts <= 250 || volts % 50 === 0 ? 1 : 0.8;
-  const share = lettered * usual * (letter === 'P' && volts > 300 ? 0.6 : 1);
+  const share = lettered * usual * (letter === 'P' && volts > 300 ? (/^(?:FQ|IXT|FDP|SSP)/.test(stem) ? 0.6 : 0.2) : 1);
+  if (channel === 'nmos' && SURE_IGBT_STEM.test(stem) && volts >= 300) return [igbt(core, current, volts, share)];
   if (channel === 'pmos' || current < 15 || volts < 600 || !mayBeLarge(context))
     return [fet(core, channel, current, volts, share)];
   if (IGBT_STEM.test(stem))
@@ -54,7 +67,7 @@ function readCurrentVoltage(
 export const TRANSISTOR_RULES: readonly MarkingRule[] = [
   {
     name: 'current-N-voltage',
-    pattern: /^([A-Z]{0,5})(\d{1,3})([NP])([A-Z]{0,2})(\d{2,3})([A-Z]{0,4}\d?)$/,
+    pattern: /^([A-Z]{0,5})(\d{1,3})([NP])([A-Z]{0,2})(\d{2,3})([A-Z]{0,4}\d?[A-Z]{0,2})$/,
     yields: 'amperes, N or P for the channel, volts: two digits by ten, 55 and 75 as written from 20 A',
     prior: 0.88,
     source: PRACTICE,
@@ -108,6 +121,151 @@ export const TRANSISTOR_RULES: readonly MarkingRule[] = [
     },
   },
   {
+    name: 'current-A-voltage',
+    pattern: /^(?:T?K|TJ)(\d{1,3})([AEJPQNSVX])(\d{2})[A-Z]?\d?$/,
+    yields: 'amperes, a letter for the case, volts by ten; T may be left off the case',
+    prior: 0.9,
+    alone: 0.85,
+    source: PRACTICE,
+    example: 'TK20A60U',
+    read([text, amperes, , tens]) {
+      const [id, vds] = [Number(amperes), Number(tens) * 10];
+      if (id < 1 || id > LARGEST_CURRENT || vds < 30 || vds > 1000) return undefined;
+      return fet(text, text.startsWith('TJ') ? 'pmos' : 'nmos', id, vds, 1);
+    },
+  },
+  {
+    name: 'R-volts-amperes',
+    pattern: /^R([5-9])0(\d{2})[A-Z]{2,3}[A-Z]?$/,
+    yields: 'R, hundreds of volts, amperes, letters',
+    prior: 0.85,
+    source: PRACTICE,
+    example: 'R6020ENX',
+    read: ([text, hundreds, amperes]) =>
+      Number(amperes) === 0 ? undefined : fet(text, 'nmos', Number(amperes), Number(hundreds) * 100, 1),
+  },
+  {
+    name: 'bipolar-13000',
+    pattern:
+      /^(?:MJE|FJP|FJPF|FJE|FJD|PHE|PHD|BU|ST|STD|KSE|KSH|KSD|TS|SBW|HLB|3DD|UTC|APT|CS|D|E|WBR|BL|SB|MJD)?(?:MJE)?(1300[1-9])[A-Z]{0,3}(?:-?\d[A-Z]?)?$/,
+    yields: '13001 to 13009: NPN switching transistors of 400 V, the current by the last digit',
+    prior: 0.9,
+    alone: 0.85,
+    source: 'multi-source datasheets, from memory',
+    example: 'FJP13009',
+    read([text, number = '']) {
+      const ic = { 13001: 0.2, 13002: 0.8, 13003: 1.5, 13005: 4, 13007: 8, 13009: 12 }[number];
+      return {
+        kind: 'npn',
+        ratings: { vceo: 400, ...(ic === undefined ? {} : { ic }) },
+        why: `${text}: NPN, 400 V${ic === undefined ? '' : `, ${ic} A`}, of the 13000 class`,
+        share: /^\d/.test(text) ? 0.6 : 1,
+      };
+    },
+  },
+  {
+    name: 'volts-H-amperes',
+    pattern: /^(NCE|CRSS|CRST|HYG)(\d{2,3})H(\d{2,3})[A-Z]{0,2}$/,
+    yields: 'volts, H, amperes; two digits by ten',
+    prior: 0.88,
+    source: PRACTICE,
+    example: 'NCE80H12',
+    read([text, , volts, amperes = '']) {
+      const id = Number(amperes) * (amperes.length === 2 ? 10 : 1);
+      return fet(text, 'nmos', id, Number(volts), id <= 400 ? 1 : 0.3);
+    },
+  },
+  {
+    name: 'HY-amperes-volts',
+    pattern: /^HY(\d{2})(\d{2})[A-Z]{0,2}\d?$/,
+    yields: 'tens of amperes of a rank, then volts by ten',
+    prior: 0.85,
+    source: PRACTICE,
+    example: 'HY3008P',
+    read([text, , tens]) {
+      const vds = Number(tens) * 10;
+      if (vds < 30 || vds > 200) return undefined;
+      return { kind: 'nmos', ratings: { vds }, why: `${text}: N channel, ${vds} V; the first digits rank the current` };
+    },
+  },
+  {
+    name: 'IRF-hundreds',
+    pattern: /^IRF(?:[SI]|PS|IB)?([5678])([1-5])0[A-Z]{0,3}$/,
+    yields: 'a digit for the volts: 5 100, 6 200, 7 400, 8 500',
+    prior: 0.9,
+    source: 'multi-source datasheets, from memory',
+    example: 'IRFS630',
+    read([text, hundreds = '']) {
+      const vds = { 5: 100, 6: 200, 7: 400, 8: 500 }[hundreds] ?? 0;
+      return { kind: 'nmos', ratings: { vds }, why: `${text}: N channel, ${vds} V by its first digit` };
+    },
+  },
+  {
+    name: 'IRF-case-hundreds',
+    pattern: /^IRF([PRU])(9?)([01234])([1-6])[04][A-Z]{0,3}$/,
+    yields: 'a letter for the case, 9 for P channel, a digit for the volts: 0 60, 1 100, 2 200, 3 400, 4 500',
+    prior: 0.88,
+    source: 'multi-source datasheets, from memory',
+    example: 'IRFP350',
+    read([text, , channel, hundreds = '']) {
+      const vds = { 0: 55, 1: 100, 2: 200, 3: 400, 4: 500 }[hundreds] ?? 0;
+      const kind = channel === '9' ? 'pmos' : 'nmos';
+      return { kind, ratings: { vds }, why: `${text}: ${kind === 'pmos' ? 'P' : 'N'} channel, ${vds} V by its digit` };
+    },
+  },
+  {
+    name: 'IRF-letters',
+    pattern: /^IRF(?:I|S|U|R|P|PS|IP|IB)?([BPU]?)([CEFG])([1-6])[0-9][A-Z]{0,3}$/,
+    yields: 'a letter for the volts: C 600, E 800, F 900, G 1000',
+    prior: 0.9,
+    source: 'multi-source datasheets, from memory',
+    example: 'IRFBC42',
+    read([text, , letter = '']) {
+      const vds = { C: 600, E: 800, F: 900, G: 1000 }[letter] ?? 0;
+      return { kind: 'nmos', ratings: { vds }, why: `${text}: N channel, ${vds} V by its letter` };
+    },
+  },
+  {
+    name: 'igbt-IRG',
+    pattern: /^(?:IR)?G(?:4|7|P|P4|S|SL|B|PS)?([BP]?)([CH])(\d{2})([A-Z]{0,3}\d?[A-Z]?)$/,
+    yields: 'C for 600 V, H for 1200 V, and a size',
+    prior: 0.85,
+    alone: 0.75,
+    source: 'multi-source datasheets, from memory',
+    example: 'IRG4PC50UD',
+    read: ([text, , letter]) =>
+      /^(?:IRG|G4)/.test(text)
+        ? {
+            kind: 'igbt',
+            ratings: { vces: letter === 'C' ? 600 : 1200 },
+            why: `${text}: IGBT, ${letter === 'C' ? 600 : 1200} V by its letter`,
+          }
+        : undefined,
+  },
+  {
+    name: 'igbt-GN',
+    pattern:
+      /^(?:G|SG[HWP]|FGA|FGH|FGL|FGPF|HGTG|HGTP|STGW|STGP|STGF|IXGH|IXSH)(\d{1,3})N(60|65|90|100|120|135|150)[A-Z]{0,4}\d?[A-Z]{0,2}$/,
+    yields: 'amperes, N, volts by ten, behind the letters of an IGBT',
+    prior: 0.93,
+    alone: 0.9,
+    source: PRACTICE,
+    example: 'G60N100',
+    read: ([text, amperes, tens]) => igbt(text, Number(amperes), Number(tens) * 10, 1),
+  },
+  {
+    name: 'igbt-RJ',
+    pattern: /^RJ[HP](30|60|63|65|1C)[A-Z]\d[A-Z]{0,3}$/,
+    yields: 'volts by ten on an IGBT',
+    prior: 0.85,
+    source: PRACTICE,
+    example: 'RJH60F5',
+    read([text, tens = '']) {
+      const vces = tens === '1C' ? 1200 : Number(tens) * 10;
+      return { kind: 'igbt', ratings: { vces }, why: `${text}: IGBT, ${vces} V` };
+    },
+  },
+  {
     name: 'igbt-current-T-voltage',
     pattern: /^[A-Z]{0,3}?[KHW](\d{2})[TRN](60|65|90|100|110|120|135|160)\d?[A-Z]{0,2}\d?$/,
     yields: 'amperes, a letter, volts by ten, on an IGBT',
@@ -118,13 +276,13 @@ export const TRANSISTOR_RULES: readonly MarkingRule[] = [
   },
   {
     name: 'igbt-letter-voltage',
-    pattern: /^GT(\d{1,2})([GJMQT])\d{3}[A-Z]?$/,
+    pattern: /^GT(\d{1,2})([FGJMNQT])\d{3}[A-Z]?$/,
     yields: 'amperes and a letter for the volts, on an IGBT',
     prior: 0.9,
     source: PRACTICE,
     example: 'GT35J321',
     read([text, amperes, letter = '']) {
-      const volts = { G: 400, J: 600, M: 900, Q: 1200, T: 1500 }[letter];
+      const volts = { F: 300, G: 400, J: 600, M: 900, N: 1000, Q: 1200, T: 1500 }[letter];
       return volts === undefined ? undefined : igbt(text, Number(amperes), volts, 1);
     },
   },
@@ -183,7 +341,7 @@ export const THYRISTOR_RULES: readonly MarkingRule[] = [
   },
   {
     name: 'triac-Q-number',
-    pattern: /^Q([468])0(\d{2})[A-Z]{0,2}\d?$/,
+    pattern: /^[QL]([2468])0(\d{2})[A-Z]{0,2}\d?$/,
     yields: 'hundreds of volts, then amperes',
     prior: 0.85,
     source: PRACTICE,
@@ -212,6 +370,47 @@ export const THYRISTOR_RULES: readonly MarkingRule[] = [
     source: PRACTICE,
     example: 'TYN612',
     read: ([text, hundreds, amperes]) => thyristor('scr', text, Number(amperes), Number(hundreds) * 100),
+  },
+  {
+    name: 'scr-S-number',
+    pattern: /^S([468])0(\d{2})[LRDVN]{1,2}\d?$/,
+    yields: 'hundreds of volts, then amperes, a letter for the case',
+    prior: 0.85,
+    source: PRACTICE,
+    example: 'S6025L',
+    read: ([text, hundreds, amperes]) => thyristor('scr', text, Number(amperes), Number(hundreds) * 100),
+  },
+  {
+    name: 'scr-P-M',
+    pattern: /^([2358])P([4-6])M[A-Z]?$/,
+    yields: 'amperes, P, hundreds of volts, M',
+    prior: 0.85,
+    source: 'multi-source datasheets, from memory',
+    example: '2P4M',
+    read: ([text, amperes, hundreds]) => thyristor('scr', text, Number(amperes), Number(hundreds) * 100),
+  },
+  {
+    name: 'thyristor-letter-tenths',
+    pattern: /^([XPZ])(\d{2})(\d{2})([BDMNS])[A-Z]?(?:\s.*)?$/,
+    yields: 'X or P for a thyristor, Z for a triac, tenths of amperes, a letter for the volts',
+    prior: 0.9,
+    source: 'multi-source datasheets, from memory',
+    example: 'X0405MF',
+    read([text, letter, tenths, , volts = '']) {
+      const kind = letter === 'Z' ? 'triac' : 'scr';
+      const vdrm = VOLT_LETTERS[volts];
+      const itRms = Number(tenths) === 1 ? (kind === 'triac' ? 1 : 0.8) : Number(tenths);
+      return vdrm === undefined ? undefined : thyristor(kind, text, itRms, vdrm);
+    },
+  },
+  {
+    name: 'triac-MAC',
+    pattern: /^MAC(\d{1,2})([DMN])G?$/,
+    yields: 'amperes and a letter for the volts',
+    prior: 0.88,
+    source: 'multi-source datasheets, from memory',
+    example: 'MAC12N',
+    read: ([text, amperes, letter = '']) => thyristor('triac', text, Number(amperes), VOLT_LETTERS[letter] ?? 600),
   },
   {
     name: 'scr-C106',
