@@ -48,7 +48,7 @@ export function regulatorFamily(marking: string): ChipFamily | undefined {
     317: 'LM317',
     337: 'LM337',
     1117: '1117 class',
-    2574: 'LM2576',
+    2574: 'LM2574',
     2575: 'LM2576',
     2576: 'LM2576',
     2596: 'LM2576',

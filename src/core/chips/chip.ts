@@ -1,4 +1,4 @@
-import type { KindName } from '../part';
+import { packageRule, type KindName } from '../part';
 import type { PinFunction } from './pinFunctions';
 
 /** What a chip does, for lists and for the topologies it points to. */
@@ -59,6 +59,8 @@ export interface ChipFamily {
   readonly legs: number;
   /** Pins whose function is remembered; a missing number is a missing leg or one not remembered. */
   readonly pins: readonly ChipPin[];
+  /** Pins in cases where they lie otherwise; none where they are not remembered. */
+  readonly otherCases?: Readonly<Record<string, readonly ChipPin[]>>;
   /** Volts at which it starts and stops, and the most it may be fed with. */
   readonly supply?: { readonly start: number; readonly stop: number; readonly most?: number };
   /** Supply range in volts for chips without a start threshold. */
@@ -76,4 +78,19 @@ export interface ChipFamily {
   readonly tells?: { readonly pin: number; readonly why: string };
   /** How well it is remembered. */
   readonly memory: 'sure' | 'fair';
+}
+
+/**
+ * The pins of a family in a case; those of its usual case where the case is not known. None are lent to a case of
+ * another count of legs.
+ */
+export function pinsIn(
+  { pins, otherCases, packages, legs }: Pick<ChipFamily, 'pins' | 'otherCases' | 'packages' | 'legs'>,
+  case_?: string | null,
+): readonly ChipPin[] {
+  if (!case_ || packages.includes(case_)) return pins;
+  const own = otherCases?.[case_];
+  if (own) return own;
+  const count = packageRule(case_)?.legs;
+  return count === undefined || count === legs ? pins : [];
 }

@@ -9,7 +9,8 @@ export interface ChipFact {
 
 /** What is remembered of a family beside its pins; what is not remembered is left out. */
 export function chipFacts(family: ChipFamily): ChipFact[] {
-  const { supply, range, dutyLimit, frequency, oscillator, feedback, packages, topologies, suffixes } = family;
+  const { supply, range, dutyLimit, frequency, oscillator, feedback, packages, otherCases, topologies, suffixes } =
+    family;
   const rows: [string, string | undefined][] = [
     ['starts and stops at', supply && `${volts(supply.start)} and ${volts(supply.stop)}`],
     ['runs from', range && `${volts(range.low)} to ${volts(range.high)}`],
@@ -18,6 +19,7 @@ export function chipFacts(family: ChipFamily): ChipFact[] {
     ['oscillator', oscillator?.message],
     ['feedback settles at', feedback === undefined ? undefined : volts(feedback)],
     ['cases', packages.join(', ')],
+    ['pins lie otherwise in', otherCases && Object.keys(otherCases).join(', ')],
     ['usually in', topologies.join(', ') || undefined],
     ['letters behind', suffixes],
   ];

@@ -1,4 +1,5 @@
 import {
+  chipByMarking,
   CHIP_FAMILIES,
   CHIP_ROLES,
   chipFacts,
@@ -7,6 +8,7 @@ import {
   oscillatorFrequency,
   outlineOf,
   PIN_FUNCTIONS,
+  pinsIn,
   regulatorFamily,
 } from '.';
 import { decodeMarking } from '../marking';
@@ -99,6 +101,66 @@ describe('the catalogue', () => {
     ${'LM358'}      | ${8}  | ${'V+'}     | ${'supply'}
   `('pin $pin of $id is $name, $does', ({ id, pin, name, does }) => {
     expect(chipFamily(id)?.pins.find(({ number }) => number === pin)).toMatchObject({ name, does });
+  });
+
+  // Members that carry another's number pattern and not its pins: datasheets, from memory.
+  test.each`
+    marking       | pin          | name
+    ${'L6384E'}   | ${2}         | ${'VCC'}
+    ${'L6385E'}   | ${3}         | ${'VCC'}
+    ${'L6388E'}   | ${1}         | ${'LIN'}
+    ${'FAN7388'}  | ${undefined} | ${''}
+    ${'IR1168'}   | ${undefined} | ${''}
+    ${'IR1167'}   | ${8}         | ${'VGATE'}
+    ${'UCC28180'} | ${8}         | ${'GATE'}
+    ${'CM6802'}   | ${undefined} | ${''}
+    ${'L6564'}    | ${undefined} | ${''}
+    ${'FAN6961'}  | ${3}         | ${'MOT'}
+    ${'FAN7930'}  | ${2}         | ${'RDY'}
+    ${'XL1509'}   | ${2}         | ${'SW'}
+    ${'LM2574'}   | ${undefined} | ${''}
+    ${'TNY254'}   | ${undefined} | ${''}
+    ${'6N138'}    | ${7}         | ${'VB'}
+    ${'6N137'}    | ${7}         | ${'EN'}
+    ${'CNY75'}    | ${undefined} | ${''}
+    ${'IR2183'}   | ${2}         | ${'LIN'}
+    ${'UCC27321'} | ${3}         | ${'EN'}
+    ${'NCP3063'}  | ${8}         | ${'NC'}
+  `('$marking: pin $pin is $name', ({ marking, pin, name }) => {
+    const family = chipByMarking(marking as string);
+    expect(family).toBeDefined();
+    if (pin === undefined) expect(family?.pins).toEqual([]);
+    else expect(family?.pins.find(({ number }) => number === pin)?.name).toBe(name);
+  });
+
+  test.each`
+    marking       | start   | stop   | feedback
+    ${'UC3842'}   | ${16}   | ${10}  | ${undefined}
+    ${'UCC38C42'} | ${14.5} | ${9}   | ${undefined}
+    ${'UCC38C43'} | ${8.4}  | ${7.6} | ${undefined}
+    ${'UC3854'}   | ${16}   | ${10}  | ${7.5}
+    ${'UC3854B'}  | ${10.5} | ${10}  | ${3}
+    ${'L6562A'}   | ${12.5} | ${10}  | ${2.5}
+  `('$marking starts at $start V and stops at $stop V', ({ marking, start, stop, feedback }) => {
+    const family = chipByMarking(marking as string);
+    expect(family?.supply).toMatchObject({ start, stop });
+    expect(family?.feedback).toBe(feedback);
+  });
+
+  test.each`
+    id          | case        | first
+    ${'TL431'}  | ${'TO-92'}  | ${'REF'}
+    ${'TL431'}  | ${'SOT-23'} | ${undefined}
+    ${'TL431'}  | ${'SO-8'}   | ${'K'}
+    ${'TL431'}  | ${null}     | ${'REF'}
+    ${'TOP22x'} | ${'DIP-8'}  | ${'S'}
+    ${'LNK30x'} | ${'SO-8'}   | ${'BP'}
+    ${'78xx'}   | ${'SO-8'}   | ${undefined}
+    ${'UC3842'} | ${'SO-8'}   | ${'COMP'}
+    ${'UC3842'} | ${'SO-14'}  | ${undefined}
+  `('$id in $case: pin 1 is $first', ({ id, case: case_, first }) => {
+    const family = chipFamily(id as string);
+    expect(family && pinsIn(family, case_ as string | null)[0]?.name).toBe(first);
   });
 
   test('missing legs stay missing: the TNY26x has no pin 6', () => {

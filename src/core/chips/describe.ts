@@ -29,18 +29,54 @@ export interface ChipRow {
   readonly topologies?: string;
   readonly tells?: readonly [pin: number, why: string];
   readonly fair?: true;
+  /** Pins in cases where they lie otherwise; empty where they are not remembered. */
+  readonly cases?: Readonly<Record<string, string>>;
+  /**
+   * Members that belong to the family and differ in pins, case or data: nothing of the row is lent to them but what they
+   * are for. What they state is theirs; without pins, theirs are not remembered.
+   */
+  readonly unlike?: readonly Unlike[];
 }
 
-/** A family from its row: pins numbered, names of second sources spelled out. */
-export function describe(row: ChipRow): ChipFamily {
+type Unlike = Pick<ChipRow, 'names'> &
+  Partial<
+    Pick<ChipRow, 'pins' | 'does' | 'packages' | 'legs' | 'start' | 'duty' | 'frequency' | 'feedback' | 'range' | 'is'>
+  >;
+
+/** The family of a row and those of its members that differ: pins numbered, names of second sources spelled out. */
+export function describe(row: ChipRow): ChipFamily[] {
+  return [
+    familyOf(row),
+    ...(row.unlike ?? []).map((member) => {
+      const [id = ''] = member.names.split(' ');
+      const { role, kind, topologies, packages, is } = row;
+      const count = Math.max(...row.packages.split(', ').map((name) => Number(/\d+$/.exec(name)?.[0] ?? 0)));
+      return familyOf({
+        role,
+        ...(kind ? { kind } : {}),
+        ...(topologies === undefined ? {} : { topologies }),
+        packages,
+        ...(member.pins === undefined ? { legs: count } : {}),
+        ...member,
+        id,
+        is: `${(member.is ?? is).split(',')[0] ?? is}${member.pins === undefined ? `, of the kind of the ${row.id}; its pins are not remembered` : `, like the ${row.id}, with pins or data of its own`}`,
+        fair: true,
+      });
+    }),
+  ];
+}
+
+function familyOf(row: ChipRow): ChipFamily {
   const words = (text = '') => text.split(' ').filter((word) => word !== '');
   const cores = words(row.cores);
   const pinNames = words(row.pins);
-  const pins = pinNames.flatMap((name, index): ChipPin[] =>
-    name === '-' || name === '?'
-      ? []
-      : [{ number: index + 1, name, does: row.does?.[index + 1] ?? PIN_NAMES[name] ?? 'signal' }],
-  );
+  const numbered = (names: readonly string[]) =>
+    names.flatMap((name, index): ChipPin[] =>
+      name === '-' || name === '?'
+        ? []
+        : [{ number: index + 1, name, does: row.does?.[index + 1] ?? PIN_NAMES[name] ?? 'signal' }],
+    );
+  const pins = numbered(pinNames);
   return {
     id: row.id,
     role: row.role,
@@ -52,6 +88,13 @@ export function describe(row: ChipRow): ChipFamily {
     packages: row.packages.split(', '),
     legs: row.legs ?? pinNames.length,
     pins,
+    ...(row.cases
+      ? {
+          otherCases: Object.fromEntries(
+            Object.entries(row.cases).map(([name, text]) => [name, numbered(words(text))]),
+          ),
+        }
+      : {}),
     ...(row.start
       ? {
           supply: {

@@ -46,6 +46,8 @@ export function guessFamilies(chip: UnknownChip, most = 5): FamilyGuess[] {
   const stated = Object.entries(chip.pins).map(([number, does]) => ({ number: Number(number), does }));
   return CHIP_FAMILIES.flatMap((family): FamilyGuess[] => {
     if (family.kind !== 'ic' || family.pins.length === 0) return [];
+    // A case whose pins lie otherwise, or are not remembered, agrees with nothing.
+    if (chip.package !== undefined && family.otherCases?.[chip.package]) return [];
     const inCase = chip.package !== undefined && family.packages.includes(chip.package);
     if (legs !== undefined && legs !== family.legs) return [];
     if (Math.max(0, ...stated.map(({ number }) => number)) > family.legs) return [];

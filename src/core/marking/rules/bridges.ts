@@ -59,6 +59,8 @@ export const BRIDGE_RULES: readonly MarkingRule[] = [
         ...{ DB10: 1, DB15: 1.5, DF10: 1, RB10: 1, RB15: 1.5, RS10: 1, RS20: 2, RS40: 4, RS60: 6, RS80: 8, RC20: 2 },
         ...{ KBP10: 1, KBP15: 1.5, KBP20: 2, KBP30: 3, KBP40: 4, KBL40: 4 },
       }[stem];
+      // KBP206 counts hundreds of volts; odd places are of the list only.
+      if (/^KB/.test(stem) && Number(place) % 2 === 0) return undefined;
       return amperes === undefined
         ? undefined
         : bridge(text, amperes, DIODE_FAMILIES[0]?.volts[Number(place) - 1], stem === 'DF10' ? 0.5 : 1);
@@ -90,7 +92,7 @@ export const BRIDGE_RULES: readonly MarkingRule[] = [
   },
   {
     name: 'bridge-TS-P',
-    pattern: /^(?:TS|GBU|GSIB|LVB|GBJ)(\d{1,2})P?(05|06|07|10|20|40|60|80)[GKMS]?$/,
+    pattern: /^(?:TS|GSIB|LVB)(\d{1,2})P?(05|06|07|10|20|40|60|80)[GKMS]?$/,
     yields: 'amperes, P, hundreds of volts',
     prior: 0.9,
     source: DATASHEETS,

@@ -5,6 +5,7 @@ import {
   chipFamily,
   guessFamilies,
   outlineOf,
+  pinsIn,
   PIN_FUNCTIONS,
   regulatorFamily,
   type ChipFamily,
@@ -193,7 +194,7 @@ function chipView(best: Decoding | undefined, part: Part): ChipView | null {
   const family =
     (best?.facts?.family === undefined ? undefined : chipFamily(best.facts.family)) ??
     (part.kind === 'regulator' && part.marking ? regulatorFamily(part.marking) : undefined);
-  return family ? describeChip(family) : null;
+  return family ? describeChip(family, part.package) : null;
 }
 
 /** A chip whose best reading is believed less than this counts as unknown. */
@@ -222,21 +223,23 @@ function unknownChip(part: Part): UnknownChipView {
   };
 }
 
-function describeChip(family: ChipFamily): ChipView {
+function describeChip(family: ChipFamily, case_: string | null): ChipView {
+  const pins = pinsIn(family, case_);
+  const drawn = case_ && pins !== family.pins && pins.length > 0 ? { packages: [case_], legs: pins.length } : family;
   return {
     id: family.id,
     title: family.function,
     href: routes.chip(family.id),
     sure: family.memory === 'sure',
-    legs: family.legs,
-    pins: family.pins.map(({ number, name, does }) => {
+    legs: drawn.legs,
+    pins: pins.map(({ number, name, does }) => {
       const { label, diodeMode, resistance, next } = PIN_FUNCTIONS[does];
       return { number, name, does: label, diodeMode, resistance, next };
     }),
     facts: chipFacts(family),
-    tells: family.tells ?? null,
-    top: outlineOf(family, false),
-    below: outlineOf(family, true),
+    tells: pins === family.pins ? (family.tells ?? null) : null,
+    top: outlineOf(drawn, false),
+    below: outlineOf(drawn, true),
   };
 }
 
