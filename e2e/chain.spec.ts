@@ -64,6 +64,7 @@ test('a dead adapter goes through the whole chain', async ({ page }) => {
   await measure.getByLabel('source to drain').fill('0.51');
   await measure.getByLabel('drain to source').fill('OL');
   await measure.getByLabel('gate to source').fill('ol');
+  await measure.getByLabel('gate holds its charge for').fill('15s');
   await measure.getByRole('button', { name: 'Judge it' }).click();
   await expect(judgement(page)).toContainText('grade A');
   await expect(judgement(page)).toContainText('Body diode 510 mV');

@@ -20,7 +20,12 @@ const TESTS: readonly {
   typed?: Readonly<Record<string, string>>;
   message: RegExp;
 }[] = [
-  { ref: 'Q1', fields: ['source to drain', 'drain to source', 'gate to source'], message: /grade A/ },
+  {
+    ref: 'Q1',
+    fields: ['source to drain', 'drain to source', 'gate to source'],
+    typed: { 'gate holds its charge for': '15s' },
+    message: /grade A/,
+  },
   { ref: 'D8', fields: ['first half', 'second half', 'the other way'], message: /grade A/ },
   { ref: 'BR1', fields: ['~ to +', 'other ~ to +', '− to ~', '− to other ~', '+ to −'], message: /grade A/ },
   { ref: 'C21', fields: ['capacitance'], typed: { 'ESR at 100 kHz': '38m' }, message: /64\d.µF is 9[45] % of 680.µF/ },

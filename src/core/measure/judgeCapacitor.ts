@@ -49,7 +49,11 @@ const ESR_LIMITS = { A: 1, B: 2, C: 3, suspicious: 0.2 } as const;
 /** Multiple of the leakage limit from which reforming is no use. */
 const LEAKAGE_HOPELESS = practice(3);
 /** X capacitors by the share of their value that is left. */
-const X_SHARE = practice({ warn: 0.9, reject: 0.8 } as const);
+const X_SHARE = practice({ warn: 0.9, reject: 0.8, above: 1.2, mimicry: 1.3 } as const);
+/** Ceramics of the tolerance letter Z, as of Z5U and Y5V: −20 to +80 % (IEC 60062, from memory), and what age leaves. */
+const LOPSIDED = practice({ from: 0.5, low: 0.8, high: 1.8, aged: 0.65 } as const);
+/** What polymers and the lowest series show, below the doubt of a two-wire tester, in ohms. */
+const BELOW_THE_TESTER = practice(0.03);
 /** Insulation at 500 V of what stands across the barrier. */
 const INSULATION = practice(100e6);
 /** Lead resistance above this share of an ESR limit spoils a two-wire reading. */
@@ -157,6 +161,15 @@ function canCriterion(farads: number, nominal: number, tolerance: number): Crite
 function filmCriterion(farads: number, nominal: number, tolerance: number): Criterion {
   const share = farads / nominal;
   const message = shareText(farads, nominal);
+  if (tolerance >= LOPSIDED.from) {
+    const { low, high, aged } = LOPSIDED;
+    const isIn = share >= low && share <= high;
+    return {
+      grade: isIn ? 'A' : share >= aged && share <= high ? 'B' : 'reject',
+      text: `${message}, −20 to +80 % is its tolerance${isIn ? '' : '; such ceramics age, and lose with every degree from 25 °C'}.`,
+      ...(isIn ? {} : { limits: [{ kind: 'not-for', use: 'timing' }] as const }),
+    };
+  }
   if (share > CAPACITANCE_LIMITS.mimicry) return { grade: 'reject', text: `${message}: leakage reads as capacitance.` };
   return {
     grade: Math.abs(share - 1) <= tolerance ? 'A' : 'reject',
@@ -168,6 +181,9 @@ function filmCriterion(farads: number, nominal: number, tolerance: number): Crit
 function suppressorCriterion(farads: number, nominal: number): Criterion {
   const share = farads / nominal;
   const message = shareText(farads, nominal);
+  if (share > X_SHARE.mimicry) return { grade: 'reject', text: `${message}: leakage reads as capacitance.` };
+  if (share > X_SHARE.above)
+    return { grade: 'cannot tell', text: `${message}, more than its tolerance: is the print read right?` };
   if (share >= X_SHARE.warn) return { grade: 'A', text: `${message}.` };
   if (share < X_SHARE.reject) return { grade: 'reject', text: `${message}: it has burnt away too much of itself.` };
   return {
@@ -200,6 +216,9 @@ function esrCriterion(
   const message = `ESR ${show(value)}${leads > 0 ? ` without the leads’ ${show(leads)}` : ''} is ${ratio.toFixed(1)} times the ${printed.esr === undefined ? 'expected' : 'datasheet’s'} ${show(reference)}${test.readings.esr ? '' : ` at ${formatQuantity(lossFrequency(test.readings), 'hertz')}`}`;
   if (ratio < ESR_LIMITS.suspicious && value + expanded < reference)
     return { grade: 'cannot tell', text: `${message}: too good. Check for shorted leads or a part in parallel.` };
+  // A tester that doubts more than a good one has can only say that nothing is wrong.
+  if (expanded > reference && value <= Math.max(reference, BELOW_THE_TESTER))
+    return { grade: 'A', text: `${message}, as low as the tester can tell (± ${show(expanded)}).` };
   const limits = (['A', 'B', 'C'] as const).map((grade) => ({ grade, limit: ESR_LIMITS[grade] }));
   const grade = gradeAgainst(ratio, standard / reference, limits, 'at-most');
   const uncertainty = `± ${show(expanded)} of the tester`;

@@ -31,6 +31,8 @@ interface ChokeTest {
     readonly tolerance?: number | undefined;
     readonly current?: number | undefined;
   };
+  /** What its core is made of, where that is known. */
+  readonly technology?: string | undefined;
   readonly damage: readonly string[];
 }
 
@@ -40,7 +42,7 @@ export function ringQuality(periods: number): number {
 }
 
 /** Judges a choke by its inductance, its winding, where it saturates and how long it rings. */
-export function judgeChoke({ readings, nominal, damage }: ChokeTest): Judgement {
+export function judgeChoke({ readings, nominal, technology, damage }: ChokeTest): Judgement {
   return judge([
     ...damageCriteria(damage),
     ...criterionOf(
@@ -54,7 +56,7 @@ export function judgeChoke({ readings, nominal, damage }: ChokeTest): Judgement 
         ? { grade: 'reject', text: 'The winding is open.' }
         : { grade: 'A', text: `The winding has ${formatQuantity(value, 'ohm')}.` },
     ),
-    ...criterionOf(readings.rings, null, ringCriterion),
+    ...criterionOf(readings.rings, null, (reading) => chokeRing(reading, technology)),
     ...criterionOf(readings.saturation, null, ({ value }) => saturationCriterion(value, nominal.current), 'current'),
   ]);
 }
@@ -80,6 +82,16 @@ export function ringCriterion({ value: periods }: Reading): Criterion {
   return periods < RINGS.good
     ? { grade: 'cannot tell', text: `${message}, 7 and more are usual. Lift every load and repeat.` }
     : { grade: 'A', text: `${message}.` };
+}
+
+/** Cores of iron powder damp a ring by themselves: short rings condemn a choke only when its core is ferrite. */
+function chokeRing(reading: Reading, technology: string | undefined): Criterion {
+  const found = ringCriterion(reading);
+  if (found.grade !== 'reject' || technology === 'ferrite') return found;
+  return {
+    grade: 'cannot tell',
+    text: `It rings for ${Math.round(reading.value)} periods: a shorted turn on ferrite, and usual on iron powder. Hold its inductance against the print, or against its like.`,
+  };
 }
 
 function saturationCriterion(amperes: number, rated: number | undefined): Criterion {

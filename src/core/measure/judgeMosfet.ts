@@ -14,6 +14,8 @@ import {
 
 /** Diode-mode windows in volts at about 1 mA. */
 const BODY_DIODE = practice({ shorted: 0.05, low: 0.4, high: 0.7 } as const);
+/** Of silicon carbide; many meters end before it and read OL. */
+const CARBIDE_BODY = practice({ low: 2, high: 4 } as const);
 /** Insulation that a good gate shows, and below which it is punched, in ohms. */
 const GATE = practice({ good: 10e6, punched: 1e6 } as const);
 /** Drain to source with the gate shorted to the source, in ohms. */
@@ -33,17 +35,26 @@ export interface MosfetTest {
   readonly readings: Readings;
   /** Largest on resistance and gate threshold where they are known. */
   readonly nominal: { readonly rdsOn?: number | undefined; readonly vgsTh?: number | undefined };
+  /** P channel: every polarity is the other way round. */
+  readonly isPChannel?: boolean;
+  readonly technology?: string | undefined;
   readonly damage: readonly string[];
 }
 
+/** What a switch is worth that was never seen to switch. */
+export function notProved(what: string): Criterion {
+  return { grade: 'B', text: `It was never turned on, so it is not proved: ${what}` };
+}
+
 /** Judges a MOSFET by its body diode, its blocking and its gate, and by what a fixture said of it. */
-export function judgeMosfet({ readings, nominal, damage }: MosfetTest): Judgement {
+export function judgeMosfet({ readings, nominal, isPChannel = false, technology, damage }: MosfetTest): Judgement {
+  const isProved = readings.hold ?? readings.threshold ?? readings.onVolts;
   return judge([
     ...damageCriteria(damage),
     ...criterionOf(
       readings.body,
-      'The body diode was not measured (red on source, black on drain).',
-      bodyCriterion,
+      `The body diode was not measured (${isPChannel ? 'red on drain, black on source' : 'red on source, black on drain'}).`,
+      (reading) => bodyCriterion(reading, { isPChannel, technology }),
       'diode',
     ),
     ...criterionOf(
@@ -57,14 +68,26 @@ export function judgeMosfet({ readings, nominal, damage }: MosfetTest): Judgemen
     ...criterionOf(readings.threshold, null, (reading) => thresholdCriterion(reading, nominal.vgsTh), 'dcVolt'),
     ...criterionOf(readings.onVolts, null, (reading) => onCriterion(reading, readings, nominal.rdsOn)),
     ...criterionOf(readings.leakage, null, leakageCriterion, 'current'),
+    ...(isProved ? [] : [notProved('touch the gate with the meter’s plus and see it conduct, or use a fixture.')]),
   ]);
 }
 
-function bodyCriterion({ value: volts }: Reading): Criterion {
+function bodyCriterion(
+  { value: volts }: Reading,
+  { isPChannel, technology }: { isPChannel: boolean; technology: string | undefined },
+): Criterion {
+  const isCarbide = technology === 'silicon carbide';
   if (volts === Infinity)
-    return { grade: 'cannot tell', text: 'Source to drain reads OL: open, or a wide-gap part. Check the kind.' };
+    return isCarbide
+      ? { grade: 'A', text: 'The body diode reads OL: silicon carbide drops 2.5 to 4 V, more than many meters give.' }
+      : {
+          grade: 'cannot tell',
+          text: `${isPChannel ? 'Drain to source' : 'Source to drain'} reads OL: open, a wide-gap part, or the leads the other way round. ${isPChannel ? 'Of a P channel red goes on the drain.' : 'Of an N channel red goes on the source.'}`,
+        };
   const message = `Body diode ${formatQuantity(volts, 'volt')}`;
   if (volts <= BODY_DIODE.shorted) return { grade: 'reject', text: `${message}: drain and source are shorted.` };
+  if (isCarbide && volts >= CARBIDE_BODY.low && volts <= CARBIDE_BODY.high)
+    return { grade: 'A', text: `${message}, 2.5 to 4 V for silicon carbide.` };
   if (volts < BODY_DIODE.low || volts > BODY_DIODE.high)
     return {
       grade: 'cannot tell',

@@ -19,6 +19,28 @@ export const TRANSFER_RANKS: Readonly<Record<string, readonly [low: number, high
   D: [3, 6],
   '': [0.5, 6],
 });
+/**
+ * Least transfer ratio, and the most where there is one, by the number of the type at its own test current. Multi-source
+ * datasheets, from memory.
+ */
+const TYPE_RATIOS: readonly (readonly [pattern: RegExp, low: number, high: number])[] = practice([
+  [/^4N2[56]/, 0.2, Infinity],
+  [/^4N2[78]/, 0.1, Infinity],
+  [/^4N3[567]/, 1, Infinity],
+  [/^(?:MCT2|TIL111|IL1\b)/, 0.2, Infinity],
+  [/^H11A1/, 0.5, Infinity],
+  [/^(?:CNY17F?|SFH61[057]A?|SFH617G?A)-?1/, 0.4, 0.8],
+  [/^(?:CNY17F?|SFH61[057]A?|SFH617G?A)-?2/, 0.63, 1.25],
+  [/^(?:CNY17F?|SFH61[057]A?|SFH617G?A)-?3/, 1, 2],
+  [/^(?:CNY17F?|SFH61[057]A?|SFH617G?A)-?4/, 1.6, 3.2],
+  [/^6N135/, 0.07, Infinity],
+  [/^6N136/, 0.19, Infinity],
+  [/^6N138/, 3, Infinity],
+  [/^6N139/, 4, Infinity],
+  [/^(?:PS2501|PC123|LTV357|EL357|TLP[5678]21|TLP785)/, 0.5, 6],
+  [/817/, 0.5, 6],
+  [/^[A-Z]{2,4}814|^TLP620|^PS2505/, 0.2, 3],
+]);
 /** LED in diode mode, volts. */
 const LED = practice({ low: 0.9, high: 1.4 } as const);
 const DARK = 1e6;
@@ -70,7 +92,7 @@ export function judgeOptocoupler({ readings, marking, damage }: OptocouplerTest)
   if (drive && output) {
     criteria.push(
       ...criterionOf(output, null, () =>
-        transferCriterion(output.value / drive.value, { drive, output }, transferRank(marking)),
+        transferCriterion(output.value / drive.value, { drive, output }, ratioOf(marking)),
       ),
     );
   } else
@@ -101,19 +123,35 @@ function ledCriterion(volts: number): Criterion {
     : { grade: 'A', text: `${message}.` };
 }
 
+/** What a type should pass on, in words and shares; nothing where its number is not known. */
+function ratioOf(marking: string | null | undefined): { readonly who: string; low: number; high: number } | undefined {
+  const rank = transferRank(marking);
+  const [low, high] = (rank === '' ? undefined : TRANSFER_RANKS[rank]) ?? [];
+  if (low !== undefined && high !== undefined) return { who: `rank ${rank}`, low, high };
+  const text = (marking ?? '').toUpperCase().replace(/\s/g, '');
+  const found = TYPE_RATIOS.find(([pattern]) => pattern.test(text));
+  return found && { who: 'its type', low: found[1], high: found[2] };
+}
+
 function transferCriterion(
   ratio: number,
   { drive, output }: { drive: NonNullable<Readings[string]>; output: NonNullable<Readings[string]> },
-  rank: string,
+  type: ReturnType<typeof ratioOf>,
 ): Criterion {
-  const [low, high] = TRANSFER_RANKS[rank] ?? [0.5, 6];
+  if (!type)
+    return {
+      grade: 'B',
+      text: `Transfer ratio ${Math.round(ratio * 100)} %; what its type should have is not known.`,
+      limits: [{ kind: 'not-for', use: 'precision' }],
+    };
+  const { who, low, high } = type;
   const u =
     ratio *
     Math.hypot(
       readingUncertainty(drive, 'current').standard / drive.value,
       readingUncertainty(output, 'current').standard / output.value,
     );
-  const message = `Transfer ratio ${Math.round(ratio * 100)} ± ${Math.max(1, Math.round(200 * u))} %, ${rank ? `rank ${rank} has` : 'without a rank'} ${low * 100} to ${high * 100} %`;
+  const message = `Transfer ratio ${Math.round(ratio * 100)} ± ${Math.max(1, Math.round(200 * u))} %, ${who} has ${high === Infinity ? `at least ${Math.round(low * 100)} %` : `${Math.round(low * 100)} to ${Math.round(high * 100)} %`}`;
   const grade = gradeAgainst(
     ratio,
     u,

@@ -53,9 +53,9 @@ export function judgePart(part: PartUnderTest, readings: Readings): Judgement {
       });
     }
     case 'mosfet':
-      return judgeMosfet({ readings, nominal: ratings, damage });
+      return judgeMosfet({ readings, nominal: ratings, technology, isPChannel: part.kind === 'pmos', damage });
     case 'diode':
-      return judgeDiode({ readings, technology, nominal: ratings, damage });
+      return judgeDiode({ readings, technology, nominal: ratings, isBothWays: isBothWays(part), damage });
     case 'dual-diode':
       return judgeDualDiode({ readings, technology: dualTechnology(part), nominal: ratings, damage });
     case 'bridge':
@@ -65,7 +65,7 @@ export function judgePart(part: PartUnderTest, readings: Readings): Judgement {
     case 'trimmer':
       return judgeTrimmer({ readings, nominal: ratings.resistance, tolerance: ratings.tolerance, damage });
     case 'transistor':
-      return judgeTransistor({ readings, damage });
+      return judgeTransistor({ readings, nominal: { vceo: ratings.vceo, ic: ratings.ic }, damage });
     case 'igbt':
       return judgeIgbt({ readings, damage });
     case 'triac':
@@ -81,13 +81,13 @@ export function judgePart(part: PartUnderTest, readings: Readings): Judgement {
     case 'chip':
       return judgeChip({ readings, known: part.known ?? [], damage });
     case 'fuse':
-      return judgeFuse({ readings, damage });
+      return judgeFuse({ readings, nominal: ratings.current, damage });
     case 'varistor':
       return judgeVaristor({ readings, nominal: ratings.vn, damage });
     case 'thermistor':
       return judgeThermistor({ readings, nominal: ratings.r25, positive: part.subtype === 'ptc', damage });
     case 'choke':
-      return judgeChoke({ readings, nominal: ratings, damage });
+      return judgeChoke({ readings, nominal: ratings, technology, damage });
     case 'common-mode-choke':
       return judgeCommonModeChoke({ readings, nominal: ratings, damage });
     case 'transformer':
@@ -99,6 +99,13 @@ export function judgePart(part: PartUnderTest, readings: Readings): Judgement {
     case 'heat-sink':
       return judgeHeatSink({ readings, damage });
   }
+}
+
+/** Clamps for both polarities end in C or CA; trigger diodes are a technology of their own. */
+function isBothWays({ technology, subtype, marking, kind }: PartUnderTest): boolean {
+  if (kind === 'diac' || technology === 'diac') return true;
+  const isClamp = subtype === 'tvs' || technology === 'tvs';
+  return isClamp && /^(?:SM|P[46]|1\.5|5K|SA|BZW|LCE|SMD)[A-Z0-9.-]*\d+(?:\.\d)?CA?$/i.test((marking ?? '').trim());
 }
 
 /** How a capacitor is built, by what is known of it. */

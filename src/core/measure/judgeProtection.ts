@@ -10,8 +10,8 @@ import {
   type Readings,
 } from './judgement';
 
-/** A whole fuse reads under this, in ohms. */
-const FUSE_WHOLE = practice(1);
+/** A whole fuse reads under this, in ohms; a small one drops up to so many volts at its current, which bounds it. */
+const FUSE_WHOLE = practice({ ohms: 1, volts: 3 } as const);
 /** Cold varistor, ohms; and how far its voltage may have moved. */
 const VARISTOR = practice({ insulation: 10e6, moved: 0.1 } as const);
 /** How far a thermistor may be off at 25 °C, and the constant of its material in kelvin. */
@@ -25,11 +25,12 @@ interface ProtectionTest {
 }
 
 /** A fuse is told whole or blown and then replaced: a used one is never graded and never kept. */
-export function judgeFuse({ readings, damage }: Omit<ProtectionTest, 'nominal'>): Judgement {
+export function judgeFuse({ readings, nominal, damage }: ProtectionTest): Judgement {
+  const whole = nominal === undefined ? FUSE_WHOLE.ohms : Math.max(FUSE_WHOLE.ohms, FUSE_WHOLE.volts / nominal);
   return judge([
     ...damageCriteria(damage),
     ...criterionOf(readings.resistance, 'The fuse was not measured.', ({ value }): Criterion => {
-      if (value === Infinity || value > FUSE_WHOLE)
+      if (value === Infinity || value > whole)
         return { grade: 'reject', text: 'The fuse is blown: find out why before power comes back.' };
       return {
         grade: 'reject',

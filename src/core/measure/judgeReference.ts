@@ -55,7 +55,7 @@ export function judgeRegulator({ readings, nominal, damage }: ReferenceTest): Ju
       (reading) =>
         nominal === undefined
           ? { grade: 'cannot tell', text: 'What it should give is not known; read the marking first.' }
-          : readings.input && readings.input.value < nominal + 2
+          : readings.input && Math.abs(readings.input.value) < Math.abs(nominal) + 2
             ? {
                 grade: 'cannot tell',
                 text: `From ${formatQuantity(readings.input.value, 'volt')} it may be starved: give it 2 V more than its output.`,

@@ -20,7 +20,12 @@ export function judgeTriac({ readings, damage }: ThyristorTest): Judgement {
   const criteria: Criterion[] = [
     ...damageCriteria(damage),
     ...criterionOf(readings.blocking, 'MT2 to MT1 was not measured.', ({ value }) => blockingCriterion(value), 'ohm'),
-    ...criterionOf(readings.gate, 'Gate to MT1 was not measured.', ({ value }) => triacGate(value), 'ohm'),
+    ...criterionOf(
+      readings.gate,
+      'Gate to MT1 was not measured.',
+      ({ value }) => triacGate(value, latch?.value === 1),
+      'ohm',
+    ),
     ...latchCriteria(latch?.value, 'with gate and MT2 positive'),
     ...latchCriteria(latchThird?.value, 'with both negative'),
   ];
@@ -56,10 +61,12 @@ function blockingCriterion(ohms: number): Criterion {
     : { grade: 'A', text: `${message}.` };
 }
 
-function triacGate(ohms: number): Criterion {
+function triacGate(ohms: number, latches: boolean): Criterion {
   if (ohms === Infinity) return { grade: 'reject', text: 'Gate to MT1 reads OL: the gate is open.' };
   const message = `Gate to MT1 ${formatQuantity(ohms, 'ohm')}`;
   if (ohms < TRIAC_GATE.shorted) return { grade: 'reject', text: `${message}: shorted.` };
+  if (latches && (ohms < TRIAC_GATE.low || ohms > TRIAC_GATE.high))
+    return { grade: 'A', text: `${message}: large ones have as little, and it latches.` };
   return ohms < TRIAC_GATE.low || ohms > TRIAC_GATE.high
     ? { grade: 'cannot tell', text: `${message}, 50 to 300 Ω is usual.` }
     : { grade: 'A', text: `${message}, 50 to 300 Ω is usual.` };

@@ -1,7 +1,7 @@
 import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import { criterionOf, damageCriteria, judge, type Criterion, type Judgement, type Readings } from './judgement';
-import { gateCriterion } from './judgeMosfet';
+import { gateCriterion, notProved } from './judgeMosfet';
 
 /** Junction drops at about 1 mA, volts; below `shorted` a junction is a short. */
 const JUNCTION = practice({ shorted: 0.1, low: 0.55, high: 0.75 } as const);
@@ -10,6 +10,13 @@ const BLOCKING = { good: 1e6, bad: 100e3 } as const;
 const BUILT_IN = practice({ low: 30, high: 10e3 } as const);
 /** Smallest gain that is no fault, whatever the type: high-voltage switching types show 8 to 40. */
 const SMALLEST_GAIN = practice(8);
+/**
+ * The least gain that types of a class have in their datasheets: small ones to 1 A and 100 V, high-voltage switching ones
+ * from 350 V, power ones between.
+ */
+const LEAST_GAIN = practice({ small: 60, power: 20, highVoltage: 8 } as const);
+/** Below this share of it a gain is far under its range, and below the next it is lost. */
+const GAIN_SHARE = practice({ far: 0.6, lost: 0.25 } as const);
 /** Saturation voltage of an IGBT at half its current, volts. */
 const SATURATION = practice({ low: 1.2, high: 2.2, bad: 3.5 } as const);
 /** The diode beside an IGBT, volts. */
@@ -17,11 +24,17 @@ const BESIDE = practice({ low: 0.35, high: 0.7 } as const);
 
 export interface TransistorTest {
   readonly readings: Readings;
+  /** Volts and amperes of its type, where they are known. */
+  readonly nominal?: {
+    readonly vceo?: number | undefined;
+    readonly ic?: number | undefined;
+    readonly gain?: number | undefined;
+  };
   readonly damage: readonly string[];
 }
 
 /** Judges a bipolar transistor by its junctions, its blocking and its gain. */
-export function judgeTransistor({ readings, damage }: TransistorTest): Judgement {
+export function judgeTransistor({ readings, nominal = {}, damage }: TransistorTest): Judgement {
   const { be, bc } = readings;
   const criteria: Criterion[] = [
     ...damageCriteria(damage),
@@ -43,7 +56,8 @@ export function judgeTransistor({ readings, damage }: TransistorTest): Judgement
       ({ value }) => blockingCriterion(value),
       'ohm',
     ),
-    ...criterionOf(readings.gain, null, ({ value }) => gainCriterion(value)),
+    ...criterionOf(readings.gain, null, ({ value }) => gainCriterion(value, leastGain(nominal))),
+    ...(readings.gain ? [] : [notProved('read its current gain.')]),
   ];
   if (be && bc && Number.isFinite(be.value + bc.value) && be.value + 0.02 < bc.value)
     criteria.push({
@@ -72,9 +86,25 @@ function blockingCriterion(ohms: number): Criterion {
     : { grade: 'A', text: 'It blocks.' };
 }
 
-function gainCriterion(gain: number): Criterion {
+/** The least gain of its class; none where its ratings are not known. */
+function leastGain({ vceo, ic, gain }: NonNullable<TransistorTest['nominal']>): number | undefined {
+  if (gain !== undefined) return gain;
+  if (vceo === undefined || ic === undefined) return undefined;
+  if (vceo >= 350) return LEAST_GAIN.highVoltage;
+  return ic <= 1 && vceo <= 100 ? LEAST_GAIN.small : LEAST_GAIN.power;
+}
+
+function gainCriterion(gain: number, least: number | undefined): Criterion {
   const message = `Current gain ${Math.round(gain)}`;
   if (gain < 1) return { grade: 'reject', text: `${message}: it does not amplify. Are its legs in the right holes?` };
+  if (least !== undefined && gain < least * GAIN_SHARE.lost)
+    return { grade: 'reject', text: `${message}, its type has ${least} and more: it has lost its gain.` };
+  if (least !== undefined && gain < least * GAIN_SHARE.far)
+    return {
+      grade: 'C',
+      text: `${message}, far under the ${least} and more of its type; power types read low on a tester that gives them milliamperes.`,
+      limits: [{ kind: 'derated', rating: 'ic', share: 0.5 }],
+    };
   if (gain < SMALLEST_GAIN)
     return {
       grade: 'C',
@@ -105,6 +135,7 @@ export function judgeIgbt({ readings, damage }: TransistorTest): Judgement {
     ),
     ...criterionOf(readings.gate, 'The gate’s insulation was not measured.', gateCriterion, 'ohm'),
     ...criterionOf(readings.saturation, null, ({ value }) => saturationCriterion(value), 'dcVolt'),
+    ...(readings.saturation ? [] : [notProved('read its saturation with 15 V at the gate.')]),
   ]);
 }
 

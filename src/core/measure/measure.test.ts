@@ -1,5 +1,5 @@
 import { esrAt } from './expectedEsr';
-import { esrFromLossFactor, expectedEsr, largestLeakage } from '.';
+import { esrFromLossFactor, expectedEsr, judgePart, largestLeakage, testField, TESTS } from '.';
 import { accuracyText, DEFAULT_ACCURACY, normalCdf, parseAccuracy, uncertaintyOf, withinLimit } from '../uncertainty';
 
 const near = (value: number, expected: number, share = 0.01) =>
@@ -96,4 +96,35 @@ test.each`
   const read = parseAccuracy(text);
   expect(read).toEqual(accuracy);
   if (read) expect(parseAccuracy(accuracyText(read))).toEqual(read);
+});
+
+// Leads of a P channel and a PNP lie the other way round; the chip table is read with red on ground.
+test.each`
+  test            | name          | kind      | says
+  ${'mosfet'}     | ${'body'}     | ${'nmos'} | ${/source to drain.*red on source/}
+  ${'mosfet'}     | ${'body'}     | ${'pmos'} | ${/drain to source.*red on drain/}
+  ${'mosfet'}     | ${'blocking'} | ${'pmos'} | ${/source to drain/}
+  ${'transistor'} | ${'be'}       | ${'pnp'}  | ${/black on the base/}
+  ${'transistor'} | ${'be'}       | ${'npn'}  | ${/red on the base/}
+`('$name of a $kind', ({ test: name, name: field, kind, says }) => {
+  const found = testField(name, field, kind);
+  expect(`${found?.label}: ${found?.hint}`).toMatch(says as RegExp);
+});
+
+test('a chip is read as its table of pins says', () => {
+  expect(TESTS.chip.precondition).toMatch(/red lead on the ground pin/);
+});
+
+// A cold 50 mA cartridge has tens of ohms: IEC 60127 allows several volts across it at its current (from memory).
+test.each`
+  ohms   | amperes | says
+  ${25}  | ${0.05} | ${/conducts/}
+  ${25}  | ${2}    | ${/blown/}
+  ${0.2} | ${2}    | ${/conducts/}
+`('a fuse of $amperes A that reads $ohms Ω', ({ ohms, amperes, says }) => {
+  const judged = judgePart(
+    { kind: 'fuse', test: 'fuse', ratings: { current: amperes }, damage: [] },
+    { resistance: { value: ohms, resolution: 0.1 } },
+  );
+  expect(judged.reasons[0]?.text).toMatch(says as RegExp);
 });

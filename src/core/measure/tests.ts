@@ -1,4 +1,4 @@
-import type { RatingName, TestName } from '../part';
+import type { KindName, RatingName, TestName } from '../part';
 import type { Unit } from '../quantity';
 
 export interface TestField {
@@ -337,7 +337,7 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
   },
   chip: {
     label: 'Fingerprint',
-    precondition: 'Out of circuit; black lead on the ground pin, red on each other pin, diode mode.',
+    precondition: 'Out of circuit; red lead on the ground pin, black on each other pin, diode mode.',
     fields: [
       field('proved', 'known to be good', 'count', 'good proved', {
         choices: YES_NO,
@@ -462,17 +462,40 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
 /** How a person writes an open reading. */
 export const OPEN_WORDS = ['ol', 'open', 'inf', '∞'] as const;
 
+/** Where a part of the other polarity wants its leads the other way round. */
+const TURNED: Partial<Readonly<Record<KindName, Readonly<Record<string, Extra & { readonly label?: string }>>>>> = {
+  pmos: {
+    body: { label: 'drain to source', hint: 'diode mode, red on drain', pins: ['D', 'S'] },
+    blocking: { label: 'source to drain', hint: 'red on source, gate tied to source', pins: ['S', 'D'] },
+    hold: { hint: 'touched with −, then let go' },
+    threshold: { hint: 'gate tied to drain, 250 µA, sign left out' },
+    onVolts: { hint: '−10 V at the gate, sign left out' },
+  },
+  pnp: {
+    be: { hint: 'diode mode, black on the base', pins: ['E', 'B'] },
+    bc: { hint: 'diode mode, black on the base', pins: ['C', 'B'] },
+    ce: { label: 'emitter to collector', pins: ['E', 'C'] },
+  },
+};
+
+/** A field as it is for a kind of part: of a P channel and a PNP the leads are the other way round. */
+export const fieldFor = (one: TestField, kind?: KindName): TestField => ({
+  ...one,
+  ...(kind ? TURNED[kind]?.[one.name] : {}),
+});
+
 /** The field of a test by its name; a chip has one for each pin, named by its number. */
-export function testField(test: TestName, name: string): TestField | undefined {
+export function testField(test: TestName, name: string, kind?: KindName): TestField | undefined {
   if (test === 'chip' && /^\d{1,3}$/.test(name)) return pinField(Number(name));
   const pair = test === 'transformer' ? /^r(.+)-(.+)$/.exec(name) : null;
   if (pair) return field(name, `pin ${pair[1]} to ${pair[2]}`, 'ohm', name, { open: true });
-  return TESTS[test].fields.find((one) => one.name === name);
+  const found = TESTS[test].fields.find((one) => one.name === name);
+  return found && fieldFor(found, kind);
 }
 
 /** The fields of a test for one part; of a chip first the diode-mode reading of each leg against ground. */
-export function testFields(test: TestName, legs: number): readonly TestField[] {
-  if (test !== 'chip') return TESTS[test].fields;
+export function testFields(test: TestName, legs: number, kind?: KindName): readonly TestField[] {
+  if (test !== 'chip') return TESTS[test].fields.map((one) => fieldFor(one, kind));
   return [...Array.from({ length: Math.min(legs, 64) }, (_, index) => pinField(index + 1)), ...TESTS.chip.fields];
 }
 

@@ -28,7 +28,7 @@ export function readingsThatCount({ part, measurements }: PartRecord, context: T
   if (!test) return {};
   const clear = new Map<string, boolean>();
   const isClear = (name: string) => {
-    const known = clear.get(name) ?? isClearInPlace(context.board, part.ref, testField(test, name));
+    const known = clear.get(name) ?? isClearInPlace(context.board, part.ref, testField(test, name, part.kind));
     clear.set(name, known);
     return known;
   };

@@ -13,7 +13,7 @@ import {
   type Readings,
   type TestField,
 } from '../../../core/measure';
-import { packageRule, type TestName } from '../../../core/part';
+import { packageRule, type KindName, type TestName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import type { PartRecord } from '../../../db/repositories/parts';
 import { type TestContext, readingsThatCount, underTest } from '../../../services/board';
@@ -81,7 +81,7 @@ export function partTest(record: PartRecord, context: TestContext): PartTestView
   const readings = readingsThatCount(record, context);
   const legs = packageRule(part.package ?? '')?.legs ?? USUAL_LEGS;
   const idle = idleFields(subject);
-  const fields = testFields(test, legs).filter(({ name }) => !idle.includes(name));
+  const fields = testFields(test, legs, part.kind).filter(({ name }) => !idle.includes(name));
   const toView = ({ name, label, unit, open, hint, meter, choices }: TestField): TestFieldView => ({
     ...{ name, label, unit, open, hint, meter, choices },
     should: should[name],
@@ -101,7 +101,7 @@ export function partTest(record: PartRecord, context: TestContext): PartTestView
     untraced: [...new Set(places.flatMap((place) => (place && 'pin' in place ? [place.pin] : [])))],
     meters: [...context.meters.keys()],
     meter: latest?.meter ?? '',
-    measured: measuredRows(readings, test),
+    measured: measuredRows(readings, test, part.kind),
     measuredText: latest
       ? `last ${clockOf(latest.takenMs)}${measurements.length > 1 ? `, ${measurements.length} times in all` : ''}`
       : '',
@@ -110,9 +110,9 @@ export function partTest(record: PartRecord, context: TestContext): PartTestView
   };
 }
 
-function measuredRows(readings: Readings, test: TestName) {
+function measuredRows(readings: Readings, test: TestName, kind: KindName) {
   return Object.entries(readings).flatMap(([name, reading]) => {
-    const field = testField(test, name);
+    const field = testField(test, name, kind);
     if (!field || !reading) return [];
     const chosen = field.choices?.find(({ value }) => value === reading.value)?.label;
     const value = reading.value === Infinity ? 'OL' : formatQuantity(reading.value, field.unit, { digits: 4 });
