@@ -5,6 +5,8 @@ export interface Amount {
   /** One number, the two ends of a range (`100-240V`), or a list to choose from (`5/9/12V`). */
   readonly values: readonly number[];
   readonly joined?: 'range' | 'list';
+  /** What a slash parts: `100-120/200-240V` are two ranges, one of which is chosen. */
+  readonly choices?: readonly (readonly number[])[];
   readonly unit: PlateUnit;
   /** `~` or AC, `=` or DC, right at the number. */
   readonly mark?: 'ac' | 'dc';
@@ -28,11 +30,15 @@ interface Link {
   readonly end: number;
 }
 
-const START = /(?<![\d.\p{L}]|\d,)(?:(±|\+\/-)\s*|([+-])\s*)?(?=\d|(?<=^|\s)[.,]\d)/gu;
+/** A number may stand glued behind AC or DC, and behind the unit of the number before: `DC5V`, `12V1.5A`. */
+const START =
+  /(?:(?<![\d.\p{L}]|\d,)|(?<=(?<![\p{L}\d])[AD]C)|(?<=\d\s?(?:V|v|A|a|W|w|Hz|HZ|VDC|VAC|Vdc|Vac|mA|MA)))(?:(±|\+\/-)\s*|([+-])\s*)?(?=\d|(?<=^|\s)[.,]\d)/gu;
 const NUMBER = /(?:\d+(?:[.,]\d+)?|[.,]\d+)/y;
-const UNIT = /\s*(mA|kW|kHz|mW|VA(?!C)|Hz|Amps?|A|Watts?|W|Volts?|V)(?![a-z]{4})/iy;
+/** A unit ends its word, but for the words that are glued to one. */
+const UNIT =
+  /\s*(mA|kW|kHz|mW|VA(?!C)|Hz|Amps?|A|Watts?|W|Volts?|V)(?=(?:ac|dc|rms|max|min|peak|pk|sb|stby?|standby|each|total|out|pps|qc|pd)?(?![a-z]))/iy;
 const TAIL =
-  /(?:\s*(~(?!\s*\d+\s*V)|=+|\(?(?:ac|dc)\)?(?![a-z])))?(?:\s*-?(SB|STBY?|standby)\b)?(?:[1-9](?=[\s:,=]))?/iy;
+  /(?:\s*(~(?!\s*\d+\s*V)|=+|\(?(?:ac|dc)\)?(?![a-z])))?(?:\s*-?\(?(SB|STBY?|standby)\b\)?)?(?:[1-9](?=[\s:,=¦]))?/iy;
 /** A dash after a unit joins only when it stands tight or between two spaces: `+5V -12V` are two rails. */
 const SEPARATOR = /\s*(\/|~|…|\.{2,3}|÷|\bto\b|\bbis\b)\s*(?=\d)|(?<!\s)(-)(?=\d)|\s(-)\s(?=\d)/iy;
 
@@ -111,7 +117,10 @@ function splitRuns(chain: readonly Link[]): Link[][] {
   chain.forEach((link, index) => {
     runs.at(-1)?.push(link);
     const next = chain.slice(index + 1).find(({ unit }) => unit !== undefined)?.unit;
-    if (link.unit !== undefined && next !== undefined && unitOf(link.unit).unit !== unitOf(next).unit) runs.push([]);
+    const turned = chain.slice(index + 1).find(({ mark }) => mark !== undefined)?.mark;
+    const isOtherKind = link.mark !== undefined && turned !== undefined && link.mark !== turned;
+    if (link.unit !== undefined && next !== undefined && (isOtherKind || unitOf(link.unit).unit !== unitOf(next).unit))
+      runs.push([]);
   });
   return runs.filter((run) => run.length > 0);
 }
@@ -126,6 +135,11 @@ function toAmount(run: readonly Link[], begins: number, negative: boolean): Amou
   });
   if (negative && unit === 'V') values[0] = -(values[0] ?? 0);
   const listed = run.slice(0, -1).some(({ separator }) => separator === '/');
+  const choices: number[][] = [[]];
+  values.forEach((value, index) => {
+    choices.at(-1)?.push(value);
+    if (run[index]?.separator === '/' && index < values.length - 1) choices.push([]);
+  });
   const mark = run.map((link) => link.mark).find((found) => found !== undefined);
   const cutByWave = last.separator === '~' && unit === 'V' ? 'ac' : undefined;
   return {
@@ -133,6 +147,7 @@ function toAmount(run: readonly Link[], begins: number, negative: boolean): Amou
     unit,
     at: begins,
     end: last.end,
+    ...(choices.length > 1 ? { choices } : {}),
     ...(values.length > 1 ? { joined: listed ? ('list' as const) : ('range' as const) } : {}),
     ...((mark ?? cutByWave) ? { mark: mark ?? cutByWave ?? 'ac' } : {}),
     ...(last.standby ? { standby: true as const } : {}),

@@ -17,7 +17,7 @@ export function describeOutput({ v, vMax, i, p, ac, standby }: NameplateOutput):
 }
 
 /** One input in a few words: `100–240 V~ 1.5 A`. */
-export function describeInput({ kind, vMin, vMax, current }: NameplateInput): string {
+export function describeInput({ kind, vMin, vMax, current, phases }: NameplateInput): string {
   const volts = vMin === vMax ? formatQuantity(vMin, 'volt') : `${vMin}–${formatQuantity(vMax, 'volt')}`;
-  return `${volts}${kind === 'ac' ? '~' : ' DC'}${current === undefined ? '' : ` ${formatQuantity(current, 'ampere')}`}`;
+  return `${phases ? '3~ ' : ''}${volts}${kind === 'ac' ? '~' : ' DC'}${current === undefined ? '' : ` ${formatQuantity(current, 'ampere')}`}`;
 }

@@ -41,7 +41,9 @@ export function judgeNameplate(plate: Nameplate, of: Size & UnitAge = {}): Namep
   const powerFactor =
     ratedPower === undefined || supply?.kind === 'dc'
       ? undefined
-      : assumePowerFactor(ratedPower, of.kind === 'lamp-driver');
+      : isIron(plate)
+        ? { value: 1, why: 'an iron transformer: what is printed is volt-amperes' }
+        : assumePowerFactor(ratedPower, of.kind === 'lamp-driver');
   const currentAt = (volts: number) =>
     ratedPower === undefined || !efficiency
       ? undefined
@@ -74,6 +76,9 @@ export function judgeNameplate(plate: Nameplate, of: Size & UnitAge = {}): Namep
     ],
   };
 }
+
+/** A plain transformer: every output alternates. */
+const isIron = ({ outputs }: Nameplate) => outputs.length > 0 && outputs.every(({ ac }) => ac);
 
 /** Choices of one socket count once, at their largest; a shared limit caps its rails. */
 function sumOutputs({ outputs, sharedLimits = [] }: Nameplate): number | undefined {

@@ -240,7 +240,13 @@ test.each`
 
 test('density by kind: what is usual for a box is not for a brick', () => {
   const message = (kind: 'desk-brick' | 'internal' | 'usb-charger') =>
-    judgeNameplate(parseNameplate('OUTPUT 12V 10A'), { length: 0.1, width: 0.1, height: 0.08, kind }).findings.at(-1);
+    judgeNameplate(parseNameplate('OUTPUT 12V 10A'), {
+      length: 0.1,
+      width: 0.1,
+      height: 0.08,
+      kind,
+      year: 2015,
+    }).findings.at(-1);
   expect(message('internal')).toMatchObject({
     severity: 'ok',
     text: expect.stringMatching(/150 W per litre.*PC supply/),

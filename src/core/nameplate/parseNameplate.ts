@@ -1,4 +1,5 @@
 import { amounts } from './amounts';
+import { inColumns, mendDigits, WALL } from './mend';
 import { WRITTEN_DATE } from './dateCodes';
 import type { EfficiencyLevel, Nameplate, SafetyClass, SharedLimit } from './plate';
 import { readInputs } from './readInputs';
@@ -8,7 +9,7 @@ import { sections } from './sections';
 /** Signs that stand for another on plates; each replaced by one character, so that places stay true. */
 const LOOKALIKES: Readonly<Record<string, string>> = {
   '⎓': '=', '═': '=', '⎯': '=', '＝': '=', '〜': '~', '∼': '~', '～': '~', '∿': '~', '−': '-', '–': '-', '—': '-',
-  '：': ':', '，': ',', '\u00a0': ' ', '\n': ' ', '\r': ' ', '\t': ' ',
+  '：': ':', '，': ',', '\u00a0': ' ', '\n': WALL, '\r': ' ', '\t': ' ',
 }; // prettier-ignore
 
 const TOTAL_NAMED =
@@ -32,6 +33,13 @@ const CLASS_SIGNS: readonly { readonly pattern: RegExp; readonly is: SafetyClass
   { pattern: /(?:protection\s*)?class\s*II\b|double[\s-]*insulat(?:ed|ion)|⧈|▣|回/gi, is: 'II' },
   { pattern: /(?:protection\s*)?class\s*I\b|⏚|\bPE\b|must be (?:earthed|grounded)|\bearthed?\b|\bgrounded\b/gi, is: 'I' },
 ]; // prettier-ignore
+/** What a charger is for: the voltage of the battery is no output. */
+const FOR_BATTERY =
+  /\b(?:for|charges?|suits?)\s+(?:use with\s+)?(?:an?\s+)?\d+(?:[.,]\d+)?(?:\s*[-/]\s*\d+(?:[.,]\d+)?)*\s*V(?:DC)?\s*(?:[\w-]+\s+){0,3}?(?:batter(?:y|ies)|packs?|tools?|drills?|systems?|accu|akku)\b|\bbatter(?:y|ies)\s*(?:type|pack)?\s*[:=]?\s*\d+(?:[.,]\d+)?\s*V(?:DC)?(?![a-z])|\d+(?:[.,]\d+)?(?:\s*-\s*\d+(?:[.,]\d+)?)?\s*m?Ah\b/gi;
+/** Watts that hold at some mains only. */
+const CONDITION =
+  /(\d+(?:[.,]\d+)?\s*k?)W\s*(?:max\.?)?\s*(?:at|@|for|when|bei|à)\s*(?:AC\s*)?(\d{2,3})(?:\s*(?:-|~|to)\s*(\d{2,3}))?\s*V(?:AC|~)?(?![a-z])/gi;
+const THREE_PHASE = /(?<![\d.])3\s?(?:~|N~|ph(?:ase)?s?\b|-?phase\b)(?!\s*\d*\s*V(?:DC|=))/gi;
 const LIMITED = /\bLPS\b|limited power source|\bclass\s*2\b/gi;
 
 /**
@@ -42,7 +50,7 @@ const LIMITED = /\bLPS\b|limited power source|\bclass\s*2\b/gi;
  * @example parseNameplate('INPUT 100-240V~ 50/60Hz 1.5A OUTPUT 19V 4.74A').outputs // [{ v: 19, i: 4.74 }]
  */
 export function parseNameplate(typed: string): Nameplate {
-  const original = [...typed].map((sign) => LOOKALIKES[sign] ?? sign).join('');
+  const { text: original, mended } = mendDigits(inColumns([...typed].map((sign) => LOOKALIKES[sign] ?? sign).join('')));
   const read = new Array<boolean>(original.length).fill(false);
   let text = original;
   /** Marks a stretch as read and takes it out of the text that the next rule sees. */
@@ -56,6 +64,8 @@ export function parseNameplate(typed: string): Nameplate {
     return found;
   };
 
+  const isThreePhase = takeAll(THREE_PHASE).length > 0;
+  takeAll(FOR_BATTERY);
   const level = takeAll(LEVEL)[0];
   const numeral = level && NUMERAL[(level[1] ?? level[2] ?? level[0]).toUpperCase()];
   const limitedPower = takeAll(LIMITED).length > 0;
@@ -70,6 +80,11 @@ export function parseNameplate(typed: string): Nameplate {
     volts: amounts((match[1] ?? '').replace(/[/&+]|and/gi, ' ')).map(({ values }) => values[0] ?? 0),
     power: watts(match[2]),
   }));
+  const conditions = takeAll(CONDITION).map((match) => ({
+    power: watts(match[1]),
+    vMin: Number(match[2]),
+    vMax: Number(match[3] ?? match[2]),
+  }));
   const named = takeAll(TOTAL_NAMED).map((match) => watts(match[1]));
   const cut = sections(text);
   const outputSide = cut.sections.filter(({ side }) => side === 'output');
@@ -82,9 +97,13 @@ export function parseNameplate(typed: string): Nameplate {
   for (const { at, length } of most) take(at, length);
   for (const { from, to } of cut.words) read.fill(true, from, to);
 
-  const totals = [...named, ...most.map(({ power }) => power)];
+  const totals = [...named, ...most.map(({ power }) => power), ...conditions.map(({ power }) => power)];
   const slice = (side: 'input' | 'output') => cut.sections.filter((section) => section.side === side);
-  const inputs = slice('input').flatMap(({ from, to, kind }) => readInputs(text.slice(from, to), kind));
+  const stated = slice('input').flatMap(({ from, to, kind }) => readInputs(text.slice(from, to), kind));
+  const conditional = conditions.map(({ vMin, vMax }) => ({ kind: 'ac' as const, vMin, vMax }));
+  const inputs = (stated.length > 0 ? stated : conditional).map((input) =>
+    isThreePhase && input.kind === 'ac' ? { ...input, phases: 3 as const } : input,
+  );
   const outputs = slice('output').flatMap(({ from, to, kind }) => readOutputs(text.slice(from, to), kind));
   for (const { from, to } of cut.sections)
     for (const { at, end } of amounts(text.slice(from, to))) read.fill(true, from + at, from + end);
@@ -94,6 +113,8 @@ export function parseNameplate(typed: string): Nameplate {
     outputs,
     ...(totals.length > 0 ? { totalPower: Math.max(...totals) } : {}),
     ...(sharedLimits.length > 0 ? { sharedLimits } : {}),
+    ...(conditions.length > 0 ? { conditions } : {}),
+    ...(mended.length > 0 ? { mended } : {}),
     ...(numeral ? { efficiencyLevel: numeral } : {}),
     ...(safetyClass ? { safetyClass } : {}),
     ...(limitedPower ? { limitedPower: true as const } : {}),
@@ -121,7 +142,7 @@ const JOINERS =
 function leftOver(text: string, read: readonly boolean[]): string {
   const kept = [...text].map((sign, index) => (read[index] ? ' ' : sign)).join('');
   return kept
-    .split(/\s+/)
+    .split(/[\s¦]+/)
     .filter((word) => !JOINERS.test(word))
     .join(' ')
     .replace(/^[\s:;,/=~.-]+|[\s:;,/=~-]+$/g, '');

@@ -6,6 +6,8 @@ export interface NameplateInput {
   readonly current?: number;
   readonly power?: number;
   readonly frequencies?: readonly number[];
+  /** Three-phase supply, printed `3~`. */
+  readonly phases?: 3;
 }
 
 /** One printed output. Volts are signed; `i` or `p` may be missing on a worn plate. */
@@ -51,6 +53,10 @@ export interface Nameplate {
   readonly dateCodes?: readonly string[];
   /** Amperes of the fuse that is printed. */
   readonly fuse?: number;
+  /** What it gives at which mains, where that is printed as a condition: `800W at 100-127V`. Watts, volts. */
+  readonly conditions?: readonly { readonly power: number; readonly vMin: number; readonly vMax: number }[];
+  /** Characters that were read as digits, since nothing else fits: as it stands, and as it was read. */
+  readonly mended?: readonly { readonly from: string; readonly to: string }[];
   /** What no rule had a use for, in the order it stands. */
   readonly unread?: string;
 }

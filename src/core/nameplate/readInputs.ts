@@ -3,7 +3,8 @@ import type { NameplateInput } from './plate';
 import { MAINS_FROM } from './sections';
 
 /**
- * The inputs that a stretch of text speaks of. Voltages in a row are ends of one range; a voltage
+ * The inputs that a stretch of text speaks of. Voltages in a row are ends of one range; those that a slash parts are
+ * chosen by a switch or a tap, and each is an input; a voltage
  * behind a current, or of the other kind, begins the next input. A frequency counts for every input
  * that has none.
  */
@@ -23,20 +24,22 @@ export function readInputs(text: string, kind?: 'ac' | 'dc'): NameplateInput[] {
     } else if (current && amount.unit === 'A') current.amps.push(...amount.values);
     else if (current && amount.unit === 'W') current.power ??= amount.values.at(-1) ?? 0;
   }
-  return groups.map(({ volts, amps, power, hertz }) => {
+  return groups.flatMap(({ volts, amps, power, hertz }) => {
     const ends = volts.flatMap(({ values }) => values).map(Math.abs);
+    const [only] = volts;
+    const choices = volts.length === 1 && only?.choices ? only.choices : [ends];
     const message =
       kind ?? volts.map(({ mark }) => mark).find((mark) => mark !== undefined) ?? wordBefore(text, volts[0]);
     const isAc = message ? message === 'ac' : hertz !== undefined || Math.max(...ends) >= MAINS_FROM;
     const frequencies = hertz ?? anywhere;
-    return {
+    return choices.map((range, index): NameplateInput => ({
       kind: isAc ? 'ac' : 'dc',
-      vMin: Math.min(...ends),
-      vMax: Math.max(...ends),
-      ...(amps.length > 0 ? { current: Math.max(...amps) } : {}),
+      vMin: Math.min(...range.map(Math.abs)),
+      vMax: Math.max(...range.map(Math.abs)),
+      ...(amps.length > 0 ? { current: amps.length === choices.length ? (amps[index] ?? 0) : Math.max(...amps) } : {}),
       ...(power === undefined ? {} : { power }),
       ...(isAc && frequencies ? { frequencies } : {}),
-    };
+    }));
   });
 }
 

@@ -5,7 +5,9 @@ import type { NameplateOutput } from './plate';
 type Draft = { -readonly [K in keyof NameplateOutput]: NameplateOutput[K] };
 
 /** Words that make the voltages of a stretch a list to choose from. */
-const CHOICE_WORDS = practice(/USB|\bPD\b|\bPPS\b|\bQC\b|\bPDO\b|quick|fast charge|selectable|switchable|\bor\b/i);
+const CHOICE_WORDS = practice(
+  /USB|\bPD(?![a-z])|\bPPS\b|\bQC(?![a-z])|\bPDO\b|quick|fast charge|selectable|switchable|\bor\b/i,
+);
 const PORT =
   /(?:USB[\s-]*(?:type[\s-]*)?[AC]?\s*\d?|type[\s-]*[AC]\s*\d?|\b[AC][1-4]|port\s*\d)\s*(?:output)?\s*[:.]/gi;
 
@@ -29,7 +31,14 @@ export function readOutputs(text: string, kind?: 'ac' | 'dc'): NameplateOutput[]
   let pendingCurrent: number | undefined;
   let previousEnd = 0;
   // Names of sockets carry digits that are no amounts.
-  for (const amount of amounts(text.replace(PORT, (found) => ' '.repeat(found.length)))) {
+  const all = amounts(text.replace(PORT, (found) => ' '.repeat(found.length)));
+  let skip = 0;
+  for (const [index, amount] of all.entries()) {
+    if (skip > 0) {
+      skip -= 1;
+      previousEnd = amount.end;
+      continue;
+    }
     const last = outputs.at(-1);
     const settled = last !== undefined && (last.i !== undefined || last.p !== undefined);
     if (amount.unit === 'V') {
@@ -43,7 +52,13 @@ export function readOutputs(text: string, kind?: 'ac' | 'dc'): NameplateOutput[]
       outputs.push(...fresh);
       pendingCurrent = undefined;
     } else if (amount.unit === 'A') {
-      if (open.length > 0) {
+      const row = cellsBelow(all, index, open);
+      if (row) {
+        // A row of currents under a row of rails: cell by cell.
+        open.forEach((output, place) => (output.i = row[place] ?? 0));
+        skip = row.length - 1;
+        open = [];
+      } else if (open.length > 0) {
         giveCurrents(open, amount);
         if (open.every(({ i }) => i !== undefined)) open = [];
       } else if (!last || settled) pendingCurrent = amount.values[0];
@@ -52,6 +67,15 @@ export function readOutputs(text: string, kind?: 'ac' | 'dc'): NameplateOutput[]
   }
   markChoices(outputs, text);
   return outputs;
+}
+
+/** Single currents in a row, as many as rails wait for one: the second row of a table. */
+function cellsBelow(all: readonly Amount[], from: number, open: readonly Draft[]): number[] | undefined {
+  const waiting = open.filter(({ i }) => i === undefined);
+  const behind = all.slice(from);
+  const end = behind.findIndex(({ unit, values }) => unit !== 'A' || values.length > 1);
+  const row = behind.slice(0, end < 0 ? undefined : end).map(({ values }) => values[0] ?? 0);
+  return waiting.length > 1 && waiting.length === open.length && row.length === open.length ? row : undefined;
 }
 
 /** Whether what stands between two outputs makes them a choice. */
@@ -90,12 +114,20 @@ function giveCurrents(open: Draft[], amount: Amount): void {
   if (positive.length > 1) for (const output of positive) output.alternative = true;
 }
 
+/** Volts that quick chargers step through; a supply with all of them as rails is not made. */
+const LADDER = practice([5, 9, 12, 15, 20, 28, 36, 48]);
+const isLadder = (own: readonly Draft[]) =>
+  own.length > 1 &&
+  own.some(({ v }) => v === 5) &&
+  own.some(({ v }) => v === 9) &&
+  own.every(({ v, vMax }) => vMax === undefined && LADDER.includes(v));
+
 /** A USB socket offers its voltages one at a time; a lone output is no choice. */
 function markChoices(outputs: readonly Draft[], text: string): void {
   const byPort = new Map<string | undefined, Draft[]>();
   for (const output of outputs) byPort.set(output.port, [...(byPort.get(output.port) ?? []), output]);
   for (const own of byPort.values()) {
     if (own.length === 1) for (const output of own) delete output.alternative;
-    else if (CHOICE_WORDS.test(text)) for (const output of own) output.alternative = true;
+    else if (CHOICE_WORDS.test(text) || isLadder(own)) for (const output of own) output.alternative = true;
   }
 }

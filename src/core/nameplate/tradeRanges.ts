@@ -40,6 +40,13 @@ export const DENSITY_RANGES: readonly DensityRange[] = [
     perKilogram: [150, 300],
   },
   {
+    build: 'closed brick of the nineties',
+    kinds: ADAPTERS,
+    years: [1990, 2008],
+    perLitre: [80, 250],
+    perKilogram: [80, 200],
+  },
+  {
     build: 'gallium nitride charger',
     kinds: ADAPTERS,
     years: [2018, 2100],

@@ -169,6 +169,11 @@ function readRows(plate: Nameplate): IntakeView['read'] {
     ...(plate.totalPower === undefined
       ? []
       : [{ label: 'printed total', value: formatQuantity(plate.totalPower, 'watt') }]),
+    ...(plate.conditions ?? []).map(({ power, vMin, vMax }) => ({
+      label: `at ${vMin === vMax ? '' : `${vMin}–`}${formatQuantity(vMax, 'volt')}`,
+      value: formatQuantity(power, 'watt'),
+    })),
+    ...(plate.mended ?? []).map(({ from, to }) => ({ label: 'mended', value: `“${from}” was read as ${to}` })),
     ...(plate.sharedLimits ?? []).map(({ volts, power }) => ({
       label: `${volts.map((v) => formatQuantity(v, 'volt')).join(' and ')} together`,
       value: formatQuantity(power, 'watt'),
