@@ -21,12 +21,17 @@ export interface TransformerFacts {
 /** Turns of the primary, and by which way they were found. */
 export interface TurnsEstimate {
   readonly turns: number;
-  readonly by: 'one turn' | 'ungapped core';
+  readonly by: 'one turn' | 'saturation' | 'ungapped core';
 }
 
-/** Turns by a winding of one turn (N = 1/v), else by the core's factor, which holds only without a gap. */
-export function estimateTurns({ core, inductance, perTurn }: TransformerFacts): TurnsEstimate | undefined {
+/**
+ * Turns by a winding of one turn (N = 1/v); else by where the core saturates, N = L·I/(B·A), which holds with a gap and
+ * without; else by the core's factor, which holds only without a gap.
+ */
+export function estimateTurns({ core, inductance, perTurn, saturation }: TransformerFacts): TurnsEstimate | undefined {
   if (perTurn !== undefined && perTurn > 0) return { turns: 1 / perTurn, by: 'one turn' };
+  if (core && inductance && saturation)
+    return { turns: (inductance * saturation) / (FLUX.saturation * core.area), by: 'saturation' };
   if (core && inductance) return { turns: Math.sqrt(inductance / core.inductanceFactor), by: 'ungapped core' };
   return undefined;
 }
@@ -44,10 +49,12 @@ const GAPPED_BELOW = 0.6;
 /** Leakage share of transformers by kind. */
 const LEAKAGE = practice({ resonant: 0.15 } as const);
 
-/** Whether the core is gapped, from the inductance factor that a one-turn winding gives. */
-export function findGap({ core, inductance, perTurn }: TransformerFacts): GapFinding {
-  if (!core || !inductance || perTurn === undefined || perTurn <= 0) return { gapped: undefined };
-  const turns = 1 / perTurn;
+/** Whether the core is gapped, from the inductance factor that its turns give; the core's own factor cannot tell. */
+export function findGap(facts: TransformerFacts): GapFinding {
+  const { core, inductance } = facts;
+  const estimate = estimateTurns(facts);
+  if (!core || !inductance || !estimate || estimate.by === 'ungapped core') return { gapped: undefined };
+  const { turns } = estimate;
   const share = inductance / turns ** 2 / core.inductanceFactor;
   const gapped = share < GAPPED_BELOW;
   const gap = gapLength({ turns, area: core.area, inductance, path: core.path });
@@ -120,7 +127,7 @@ export function goodFor(facts: TransformerFacts): readonly GoodFor[] {
       },
     ];
   }
-  if (gapped === undefined && estimate.by === 'ungapped core' && saturation === undefined) return [];
+  if (gapped === undefined) return [];
   const forwardVolts = (FLUX.unknownFerrite * turns * core.area * f) / DUTY;
   const bridgeVolts = 4 * f * turns * FLUX.bridge * core.area;
   const rms = finite(copper);

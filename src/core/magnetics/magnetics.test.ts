@@ -226,6 +226,15 @@ describe('what a transformer is good for', () => {
     expect(goodFor({ ...facts, leakageShare: 0.2 }).map(({ topology }) => topology)).toEqual(['resonant']);
   });
 
+  // A gapped core saturates at more ampere-turns for its inductance: N = L·Î/(B·A) at 0.39 T, without a one-turn winding.
+  test('where it saturates tells turns and gap, and the core’s own factor never does', () => {
+    const gapped = { core, inductance: 600e-6, saturation: (0.39 * 70 * 52e-6) / 600e-6 };
+    near(estimateTurns(gapped)?.turns, 70);
+    expect(findGap(gapped).gapped).toBe(true);
+    expect(goodFor(gapped)[0]?.topology).toBe('flyback');
+    expect(findGap({ core, inductance: 600e-6 }).gapped).toBeUndefined();
+  });
+
   test('too little is known', () => {
     expect(goodFor({ core })).toEqual([]);
     expect(estimateTurns({ inductance: 1e-3 })).toBeUndefined();

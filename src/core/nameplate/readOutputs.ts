@@ -115,7 +115,7 @@ function giveCurrents(open: Draft[], amount: Amount): void {
 }
 
 /** Volts that quick chargers step through; a supply with all of them as rails is not made. */
-const LADDER = practice([5, 9, 12, 15, 20, 28, 36, 48]);
+const LADDER: readonly number[] = practice([5, 9, 12, 15, 20, 28, 36, 48]);
 const isLadder = (own: readonly Draft[]) =>
   own.length > 1 &&
   own.some(({ v }) => v === 5) &&

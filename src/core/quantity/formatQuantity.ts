@@ -24,6 +24,8 @@ export function printQuantity(
   { digits = 3, resolution }: FormatOptions = {},
 ): PrintedQuantity {
   const rule = UNITS[unit];
+  // What cannot be worked out is no number, and never endless.
+  if (Number.isNaN(value)) return { number: '—', unit: unit === 'count' ? '' : rule.symbol };
   if (unit === 'ratio') return { number: trimmed((value * 100).toPrecision(digits)), unit: '%' };
   if (unit === 'count') return { number: String(Math.round(value)), unit: '' };
   if (!Number.isFinite(value)) return { number: value < 0 ? '−∞' : '∞', unit: rule.symbol };

@@ -13,7 +13,8 @@ export interface Quantity {
 }
 
 export type QuantityProblem = {
-  readonly kind: 'empty' | 'not-a-number' | 'other-unit' | 'negative' | 'not-finite' | 'thousands' | 'no-unit';
+  readonly kind:
+    'empty' | 'not-a-number' | 'other-unit' | 'negative' | 'not-finite' | 'thousands' | 'no-unit' | 'millifarad';
   readonly text: string;
   readonly unit: Unit;
 };
@@ -31,6 +32,7 @@ export function problemText({ kind, text, unit }: QuantityProblem): string {
     negative: `“${text}” is below zero. A ${word} is expected, like ${example}.`,
     thousands: `“${text}” may be read in two ways: the comma is a decimal point, or parts thousands. Write it without the comma, like ${example}.`,
     'no-unit': `“${text}” what? Minutes are likely: ${text}min. For seconds write ${text}s.`,
+    millifarad: `“${text}” is thousands of microfarads to one and microfarads to another. Write it in microfarads, like ${example}.`,
     'not-finite': `“${text}” is too large to be a ${word}. Write it like ${example}.`,
   };
   return reason[kind];
@@ -75,6 +77,7 @@ export function parseQuantity(text: string, unit: Unit): ParsedQuantity {
   if (/^[1-9]\d{0,2},\d{3}(?!\d)/.test(body)) return fail('thousands');
   body = body.replace(/^(\d+),(\d+)/, '$1.$2');
   if (sign < 0 && !rule.signed) return fail('negative');
+  if (unit === 'farad' && /^(?:\d+\.?\d*|\.\d+)mF?$/.test(body)) return fail('millifarad');
 
   for (const candidate of withoutUnit(body, rule)) {
     const read = readNumber(candidate.body, rule);

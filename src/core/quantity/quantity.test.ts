@@ -85,6 +85,7 @@ describe('parseQuantity', () => {
     ${'4k7k'}     | ${'ohm'}     | ${'not-a-number'} | ${'two prefixes'}
     ${'1.2.3'}    | ${'volt'}    | ${'not-a-number'} | ${'two points'}
     ${'NaN'}      | ${'volt'}    | ${'not-a-number'} | ${'no number'}
+    ${'5m'}       | ${'farad'}   | ${'millifarad'}   | ${'5 mF, or 5 µF as old print has it'}
     ${'Infinity'} | ${'volt'}    | ${'not-a-number'} | ${'no reading'}
     ${'1e999'}    | ${'volt'}    | ${'not-finite'}   | ${'overflow'}
     ${'-5u'}      | ${'farad'}   | ${'negative'}     | ${'a magnitude'}
@@ -133,6 +134,8 @@ describe('formatQuantity', () => {
     ${300}      | ${'volt'}     | ${{ resolution: 0.1 }} | ${'300.0 V'}
     ${1234}     | ${'ohm'}      | ${{ digits: 4 }}       | ${'1.234 kΩ'}
     ${Infinity} | ${'ohm'}      | ${{}}                  | ${'∞ Ω'}
+    ${NaN}      | ${'ohm'}      | ${{}}                  | ${'— Ω'}
+    ${NaN}      | ${'volt'}     | ${{}}                  | ${'— V'}
   `('$value $unit shows as $shown', ({ value, unit, options, shown }) => {
     expect(formatQuantity(value, unit, options).replace(/\u00a0/g, ' ')).toBe(shown);
   });

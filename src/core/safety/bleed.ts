@@ -91,10 +91,26 @@ export function suggestBleed(of: { start: number; capacitance: number; touchLimi
       timeConstant <= COMFORTABLE_TIME_CONSTANT.longest,
   );
   const largest = bleedThrough({ ...of, resistance: 1e5 * pieces });
-  return (
-    comfortable.sort((a, b) => (a.wirewound ?? 0) - (b.wirewound ?? 0) || a.timeConstant - b.timeConstant)[0] ??
-    (largest.timeConstant < COMFORTABLE_TIME_CONSTANT.shortest ? largest : (slowestThatHolds(plans) ?? largest))
+  const [best] = comfortable.toSorted(
+    (a, b) => (a.wirewound ?? 0) - (b.wirewound ?? 0) || a.timeConstant - b.timeConstant,
   );
+  // Under the limit of touch nothing hurries: a small resistor carries a supercapacitor's charge away for good.
+  if (of.start <= (of.touchLimit ?? TOUCH_LIMIT_DC.volts) && (best?.wirewound ?? Infinity) > EASY_WATTS.least)
+    return enduring(plans) ?? largest;
+  return (
+    best ?? (largest.timeConstant < COMFORTABLE_TIME_CONSTANT.shortest ? largest : (slowestThatHolds(plans) ?? largest))
+  );
+}
+
+/** Watts of the small wirewound part that every drawer holds, and the most one would fetch where there is no hurry. */
+const EASY_WATTS = practice({ small: 3, least: 5 } as const);
+
+/** The quickest resistor whose first power its small part carries for good. */
+function enduring(plans: readonly BleedPlan[]): BleedPlan | undefined {
+  const [quickest] = plans
+    .filter(({ initialPower }) => initialPower <= EASY_WATTS.small)
+    .toSorted((a, b) => a.timeConstant - b.timeConstant);
+  return quickest && { ...quickest, wirewound: EASY_WATTS.small };
 }
 
 function slowestThatHolds(plans: readonly BleedPlan[]): BleedPlan | undefined {

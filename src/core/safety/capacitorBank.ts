@@ -91,7 +91,8 @@ function readItem(text: string): BankLink | BankProblem {
   if (count > MOST) return { kind: 'too-many', count };
   const rated = volts === undefined ? undefined : parseQuantity(volts, 'volt');
   const isSuper = rated?.ok === true && rated.quantity.value <= SUPERCAPACITOR_VOLTS && /F$/.test(size);
-  if (parsed.quantity.value >= 1 && !isSuper)
+  // A bare number is microfarads to the person who typed it.
+  if ((parsed.quantity.value >= 1 && !isSuper) || /^\d+(?:[.,]\d+)?$/.test(size))
     return { kind: 'too-large', word: text, likely: `${parsed.quantity.value}u` };
   return {
     capacitance: parsed.quantity.value * count,

@@ -43,8 +43,8 @@ const CLEARLY_BETTER = 2;
 export const FARTHEST_EXTRAPOLATION = practice(3);
 /** Residuals above this share of the mean voltage are no meter noise. */
 const LARGEST_RESIDUAL = practice(0.03);
-/** A late pace so many times slower than the early one is a plateau; less so, a second regime. */
-const PLATEAU_RATIO = practice(8);
+/** A late pace so many times slower than the early one, over which so little falls, is a plateau; else it is a second regime. */
+const PLATEAU = practice({ ratio: 8, fall: 0.1 } as const);
 /** A rise from under this share of the first reading is a store that recovers, not one that is fed. */
 const RECOVERS_BELOW = practice(0.3);
 /** Readings under this many meter digits say more of the meter than of the store (FORMULAS 1.6). */
@@ -61,21 +61,27 @@ const SMALLEST_DIGITS = 20;
  */
 export function fitDischarge(readings: readonly TimedReading[]): DischargeFit {
   const warnings: DischargeWarning[] = [];
-  const usable = [...readings]
+  // Leads the other way round read below zero: what counts is the magnitude.
+  const inOrder = [...readings]
     .sort((a, b) => a.time - b.time)
-    .filter((reading) => {
-      const enough = reading.voltage > 0 && reading.voltage >= SMALLEST_DIGITS * (reading.resolution ?? 0);
-      if (!enough) warnings.push({ kind: 'reading-dropped', at: reading.time, voltage: reading.voltage });
-      return enough;
-    });
+    .map((reading) => ({ ...reading, voltage: Math.abs(reading.voltage) }));
+  const usable = inOrder.filter((reading) => {
+    const enough = reading.voltage > 0 && reading.voltage >= SMALLEST_DIGITS * (reading.resolution ?? 0);
+    if (!enough) warnings.push({ kind: 'reading-dropped', at: reading.time, voltage: reading.voltage });
+    return enough;
+  });
   const none = (warning: DischargeWarning, model: DischargeFit['model'] = 'none'): DischargeFit => ({
     model,
     residuals: readings.map(() => 0),
     warnings: [...warnings, warning],
   });
+  // A store that comes back is told however coarse the readings are.
+  const rise = firstRise(inOrder);
+  if (rise) {
+    warnings.length = 0;
+    return none(rise);
+  }
   if (usable.length < 3 || spanOf(usable) <= 0) return none({ kind: 'too-few', usable: usable.length });
-  const rise = firstRise(usable);
-  if (rise) return none(rise);
 
   const found = findBreak(usable);
   if (found && found.ratio > 1) return ofSlowing(readings, usable, found, warnings, none);
@@ -112,7 +118,7 @@ export function fitDischarge(readings: readonly TimedReading[]): DischargeFit {
   return describe(readings, usable, logLine, warnings);
 }
 
-/** A curve that slows down: a plateau when it all but stops, else two regimes of which the later one counts. */
+/** A curve that slows down: a plateau when it stops, else two regimes of which the later one counts. */
 function ofSlowing(
   readings: readonly TimedReading[],
   usable: readonly TimedReading[],
@@ -121,7 +127,8 @@ function ofSlowing(
   none: (warning: DischargeWarning, model?: DischargeFit['model']) => DischargeFit,
 ): DischargeFit {
   const late = usable.slice(found.at);
-  if (found.ratio >= PLATEAU_RATIO || !found.lateFalls)
+  const fallen = 1 - (late.at(-1)?.voltage ?? 0) / (late[0]?.voltage ?? 1);
+  if (!found.lateFalls || (found.ratio >= PLATEAU.ratio && fallen < PLATEAU.fall))
     return none({ kind: 'plateau', from: late[0]?.time ?? 0, voltage: late.at(-1)?.voltage ?? 0 }, 'undecided');
   return ofTwoRegimes(readings, usable, found, warnings);
 }
@@ -206,7 +213,7 @@ function describe(
     tauHigh: flattest < 0 ? -1 / flattest : Infinity,
     tauStandard: slopeStandard * tau ** 2,
     v0: Math.exp(line.intercept),
-    residuals: all.map(({ time, voltage }) => voltage - voltageAt(time).fit),
+    residuals: all.map(({ time, voltage }) => Math.abs(voltage) - voltageAt(time).fit),
     voltageAt,
     timeTo,
     warnings,
@@ -222,7 +229,7 @@ function spanOf(readings: readonly TimedReading[]): number {
 function firstRise(inOrder: readonly TimedReading[]): DischargeWarning | undefined {
   let lowest = Infinity;
   for (const { time, voltage, resolution } of inOrder) {
-    if (voltage > lowest + 3 * (resolution ?? 0) + lowest * 0.005) {
+    if (voltage > lowest + 2 * (resolution ?? 0) + lowest * 0.005) {
       const recovers = lowest < RECOVERS_BELOW * (inOrder[0]?.voltage ?? 0);
       return { kind: recovers ? 'rebound' : 'rising', at: time };
     }

@@ -4,6 +4,7 @@ import {
   bleedThroughLamp,
   cautionsFor,
   constantPowerLoad,
+  fitDischarge,
   judgeBleedTool,
   largestBleed,
   largestFilterBleeds,
@@ -13,6 +14,7 @@ import {
   parseBank,
   storedEnergy,
   storeState,
+  suggestBleed,
   timeAtConstantPower,
   type CautionFacts,
 } from '.';
@@ -307,4 +309,41 @@ test.each`
   else expect(caution).toBeUndefined();
   if (caution)
     expect(caution).toMatchObject({ grave: true, text: expect.stringMatching(/live mains.*no earthed instrument/) });
+});
+
+// Closed forms, and readings as a person takes them.
+test.each`
+  why                            | readings                                                                                                               | model            | warns
+  ${'two slopes, both to zero'}  | ${[0, 2, 4, 6, 10, 30, 60, 90].map((t) => [t, t <= 6 ? 300 * Math.exp(-t / 5) : 90.4 * Math.exp(-(t - 6) / 70), 0.1])} | ${'two-regimes'} | ${'two-regimes'}
+  ${'coarse, and rising again'}  | ${[[0, 310, 1], [10, 60, 1], [20, 8, 1], [30, 4, 1], [300, 9, 1]]}                                                     | ${'none'}        | ${'rebound'}
+  ${'leads the other way round'} | ${[0, 5, 10, 15].map((t) => [t, -310 * Math.exp(-t / 25), 0.1])}                                                       | ${'exponential'} | ${undefined}
+`('$why: $model', ({ readings, model, warns }) => {
+  const fit = fitDischarge(
+    (readings as number[][]).map(([time = 0, voltage = 0, resolution = 0]) => ({ time, voltage, resolution })),
+  );
+  expect(fit.model).toBe(model);
+  expect(fit.warnings[0]?.kind).toBe(warns);
+});
+
+test.each`
+  text          | kind
+  ${'1000'}     | ${'too-large'}
+  ${'470'}      | ${'too-large'}
+  ${'0.5'}      | ${'too-large'}
+  ${'1000 16V'} | ${'too-large'}
+  ${'5m'}       | ${'no-capacitance'}
+`('a bank typed “$text” is asked about', ({ text, kind }) => {
+  const bank = parseBank(text as string);
+  expect(bank.ok ? undefined : bank.problem.kind).toBe(kind);
+});
+
+// P = V²/R: what a small resistor carries for good needs no large one, however many farads stand behind it.
+test.each([
+  [5.5, 1],
+  [2.7, 100],
+  [16, 58],
+])('a supercapacitor of %f V and %f F is bled by a small resistor', (start, capacitance) => {
+  const plan = suggestBleed({ start, capacitance });
+  expect(plan?.wirewound).toBeLessThanOrEqual(5);
+  expect(plan?.initialPower).toBeLessThanOrEqual(3);
 });

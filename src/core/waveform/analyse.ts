@@ -1,5 +1,6 @@
 import { practice } from '../evidence';
 import { rampInductance } from '../magnetics';
+import { fitColumns } from './fitColumns';
 import { lineThrough, smoothed } from './line';
 import { SCOPE, type Stretch, type WaveFailure } from './wave';
 
@@ -192,6 +193,8 @@ export function parasiticsOf(
 
 export interface DischargeFinding {
   readonly kind: 'discharge';
+  /** Where it comes to rest, when that is not zero. */
+  readonly rests?: number;
   readonly tau: number;
   readonly tauUncertainty: number;
   readonly start: number;
@@ -220,6 +223,14 @@ export function analyseDischarge({ time, values }: Stretch, throughOhms?: number
     picked.map(({ v }) => v),
   );
   if (slope >= 0) return failure('The voltage does not fall in this stretch.');
+  const resting = withRest({ time: time.subarray(top), values: values.subarray(top) }, -1 / slope);
+  if (resting)
+    return {
+      kind: 'discharge',
+      ...resting,
+      start,
+      ...(throughOhms ? { capacitance: resting.tau / throughOhms } : {}),
+    };
   const tau = -1 / slope;
   return {
     kind: 'discharge',
@@ -230,36 +241,138 @@ export function analyseDischarge({ time, values }: Stretch, throughOhms?: number
   };
 }
 
+/** A rest counts from this share of the start, and when it takes so many times the scatter off. */
+const REST = practice({ share: 0.02, better: 1.5 } as const);
+/** Samples that the search for a rest looks at. */
+const MOST_SEARCHED = 2000;
+
+/**
+ * The time constant of a discharge that comes to rest above or below zero: V = A·e^(−t/τ) + B, A and B by least squares
+ * for each τ, τ by a golden section on its logarithm.
+ * @returns nothing when a rest at zero describes the samples as well
+ */
+function withRest(
+  { time, values }: Stretch,
+  guess: number,
+): { readonly tau: number; readonly tauUncertainty: number; readonly rests: number } | undefined {
+  const stride = Math.max(1, Math.ceil(values.length / MOST_SEARCHED));
+  const t = time.filter((_, index) => index % stride === 0).map((moment) => moment - (time[0] ?? 0));
+  const v = values.filter((_, index) => index % stride === 0);
+  if (v.length < 20) return undefined;
+  const at = (tau: number, isFree: boolean) => {
+    const decay = t.map((moment) => Math.exp(-moment / tau));
+    return fitColumns(isFree ? [decay, v.map(() => 1)] : [decay], v);
+  };
+  const search = (isFree: boolean) => {
+    const golden = (Math.sqrt(5) - 1) / 2;
+    let [low, high] = [Math.log(guess / 20), Math.log(guess * 20)];
+    for (let round = 0; round < 60; round += 1) {
+      const [one, other] = [high - golden * (high - low), low + golden * (high - low)];
+      if (at(Math.exp(one), isFree).residual < at(Math.exp(other), isFree).residual) high = other;
+      else low = one;
+    }
+    const tau = Math.exp((low + high) / 2);
+    return { tau, ...at(tau, isFree) };
+  };
+  const [free, fixed] = [search(true), search(false)];
+  const rests = free.coefficients[1] ?? 0;
+  const size = Math.abs(free.coefficients[0] ?? 0);
+  if (Math.abs(rests) < REST.share * size || fixed.residual < REST.better ** 2 * free.residual) return undefined;
+  const scatter = Math.sqrt(free.residual / Math.max(1, v.length - 3));
+  return { tau: free.tau, tauUncertainty: (free.tau * scatter) / (size * Math.sqrt(v.length / 8)), rests };
+}
+
 export interface StepFinding {
   readonly kind: 'step';
   readonly esr: number;
+  /** What the moment between two samples leaves open, while the voltage runs away. */
+  readonly esrUncertainty: number;
   readonly capacitance: number | undefined;
   readonly jump: number;
 }
 
+/** Samples among which the moment of a step is first looked for. */
+const MOST_CUTS = 4000;
+
 /**
- * ESR and capacitance from a step of current: the voltage jumps by I·ESR and then runs away by I/C. Lines before and
- * behind the step, each carried to its moment, give the jump; the change of their slopes gives C.
+ * ESR and capacitance from a step of current: the voltage jumps by I·ESR and then runs away by I/C. The moment is where
+ * two lines, one before and one behind, leave the least squares over; both carried to it give the jump; the change of
+ * their slopes gives C.
  */
 export function analyseStep({ time, values }: Stretch, current: number): StepFinding | WaveFailure {
-  const reach = Math.max(4, Math.round(values.length / 60));
-  let [at, largest] = [0, 0];
-  const calm = smoothed(values, Math.max(1, Math.round(values.length / 500)));
-  for (let index = reach; index < values.length - reach; index += 1) {
-    const change = Math.abs((calm[index + Math.ceil(reach / 4)] ?? 0) - (calm[index - Math.ceil(reach / 4)] ?? 0));
-    if (change > largest) [at, largest] = [index, change];
-  }
-  const gap = Math.ceil(reach / 2);
-  const [endBefore, startAfter] = [at - gap, at + gap];
-  if (current <= 0 || endBefore < 10 || values.length - startAfter < 10)
-    return failure('A step with some time before and behind it, and its current, are needed.');
-  const before = lineThrough(time, values, 0, endBefore);
-  const after = lineThrough(time, values, startAfter, values.length);
-  const moment = time[at] ?? 0;
+  const cut = current > 0 ? stepAt({ time, values }) : undefined;
+  if (cut === undefined) return failure('A step with some time before and behind it, and its current, are needed.');
+  // The edge itself, with what rings on it, is left out of the lines.
+  const gap = Math.max(1, Math.round(values.length / 400));
+  const before = lineThrough(time, values, 0, Math.max(2, cut - gap));
+  const after = lineThrough(time, values, Math.min(values.length - 2, cut + gap), values.length);
+  const moment = ((time[cut - 1] ?? 0) + (time[cut] ?? 0)) / 2;
   const jump = Math.abs(after.at0 + after.slope * moment - (before.at0 + before.slope * moment));
   const turn = Math.abs(after.slope - before.slope);
   const sure = turn > 4 * Math.hypot(after.slopeUncertainty, before.slopeUncertainty);
-  return { kind: 'step', esr: jump / current, capacitance: sure ? current / turn : undefined, jump };
+  const between = (time[cut] ?? 0) - (time[cut - 1] ?? 0);
+  return {
+    kind: 'step',
+    esr: jump / current,
+    esrUncertainty: (turn * between) / 2 / current,
+    capacitance: sure ? current / turn : undefined,
+    jump,
+  };
+}
+
+/** Index of the first sample behind the step; none without ten samples on either side. */
+function stepAt({ time, values }: Stretch): number | undefined {
+  const stride = Math.max(1, Math.ceil(values.length / MOST_CUTS));
+  const coarse = bestCut({
+    time: time.filter((_, index) => index % stride === 0),
+    values: values.filter((_, index) => index % stride === 0),
+  });
+  if (coarse === undefined) return undefined;
+  if (stride === 1) return coarse;
+  // Between the coarse samples the step is where a sample first lies nearer to the line behind it.
+  const [from, to] = [Math.max(10, (coarse - 2) * stride), Math.min(values.length - 10, (coarse + 2) * stride)];
+  const before = lineThrough(time, values, 0, from);
+  const after = lineThrough(time, values, to, values.length);
+  for (let index = from; index < to; index += 1) {
+    const at = time[index] ?? 0;
+    const off = (line: typeof before) => Math.abs((values[index] ?? 0) - line.at0 - line.slope * at);
+    if (off(after) < off(before)) return index;
+  }
+  return to;
+}
+
+/** The cut of a stretch into two lines that leaves the least squares over, by running sums. */
+function bestCut({ time, values }: Stretch): number | undefined {
+  const n = values.length;
+  if (n < 24) return undefined;
+  const [from, mean] = [time[0] ?? 0, meanOf(values)];
+  const sums = Array.from({ length: 5 }, () => new Float64Array(n + 1));
+  for (let index = 0; index < n; index += 1) {
+    const [t, v] = [(time[index] ?? 0) - from, (values[index] ?? 0) - mean];
+    [t, v, t * t, t * v, v * v].forEach((term, which) => {
+      const sum = sums[which]!;
+      sum[index + 1] = (sum[index] ?? 0) + term;
+    });
+  }
+  const left = (a: number, b: number) => {
+    const [st, sv, stt, stv, svv] = sums.map((sum) => (sum[b] ?? 0) - (sum[a] ?? 0)) as [
+      number,
+      number,
+      number,
+      number,
+      number,
+    ];
+    const count = b - a;
+    const spread = stt - (st * st) / count;
+    const shared = stv - (st * sv) / count;
+    return svv - (sv * sv) / count - (spread > 0 ? (shared * shared) / spread : 0);
+  };
+  let [best, least] = [10, Infinity];
+  for (let cut = 10; cut <= n - 10; cut += 1) {
+    const squares = left(0, cut) + left(cut, n);
+    if (squares < least) [best, least] = [cut, squares];
+  }
+  return best;
 }
 
 export interface ChoppingFinding {
@@ -294,8 +407,15 @@ export function analyseChopping({ time, values }: Stretch): ChoppingFinding | Wa
     ends.map((_, index) => index),
     ends,
   ).slope;
-  // A sine falls under the threshold a little before its end.
-  const own = (half * Math.asin(DARK_BELOW)) / Math.PI;
   const dark = darks.reduce((sum, value) => sum + value, 0) / darks.length;
-  return { kind: 'chopping', angle: Math.max(0, (180 * (dark - own)) / half), frequency: 1 / (2 * half) };
+  // A sine falls under the threshold a little before its end; cut behind its top, its highest value is less than its peak.
+  let angle = 90;
+  for (let round = 0; round < 20; round += 1) {
+    const share = angle > 90 ? Math.sin((Math.PI * angle) / 180) : 1;
+    const own = (half * Math.asin(DARK_BELOW * share)) / Math.PI;
+    angle = Math.min(179, Math.max(0, (180 * (dark - own)) / half));
+  }
+  // A half wave that nothing cuts passes the threshold by itself.
+  const untouched = (180 * Math.asin(LIT_ABOVE)) / Math.PI;
+  return { kind: 'chopping', angle: angle <= untouched + 1 ? 0 : angle, frequency: 1 / (2 * half) };
 }

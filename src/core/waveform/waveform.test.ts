@@ -287,3 +287,49 @@ test('a stretch holds what lies between its ends', () => {
   expect([part.time[0], part.time.length]).toEqual([wave.time[10], 11]);
   expect(stretchOf(wave, 0).values).toHaveLength(100);
 });
+
+// Closed forms without noise: the jump is I·ESR at one moment, whatever runs away behind it.
+test.each([
+  [2, 0.038, 680e-6],
+  [2, 0.005, 680e-6],
+  [1, 0.2, 22e-6],
+  [5, 0.01, 100e-6],
+  [0.5, 1.5, 10e-6],
+])('a clean step of %f A shows %f Ω and %f F', (amperes, ohms, farads) => {
+  for (const [points, share] of [
+    [4000, 0.3],
+    [1000, 0.55],
+    [20000, 0.17],
+  ] as const) {
+    const time = Float64Array.from({ length: points }, (_, index) => (index * 200e-6) / points);
+    const at = share * 200e-6;
+    const values = time.map((t) => (t < at ? 0 : -amperes * ohms - (amperes * (t - at)) / farads));
+    const step = found(analyseStep({ time, values }, amperes));
+    expect(Math.abs(step.esr - ohms)).toBeLessThan(step.esrUncertainty * 1.01 + 0.003 * ohms);
+    // Half a sample, while I/C runs away.
+    near(step.esrUncertainty, 200e-6 / points / 2 / farads, 0.02);
+    near(step.capacitance, farads, 0.01);
+  }
+});
+
+// V = A·e^(−t/τ) + B: a rest above zero is no second time constant.
+test.each([
+  [300, 0.2, 40],
+  [12, 0.05, 1.2],
+  [300, 0.2, 0],
+])('a discharge from %f V with %f s that rests at %f V', (start, tau, rests) => {
+  const gaussian = gaussianFrom(3);
+  const time = Float64Array.from({ length: 3000 }, (_, index) => index * 0.0004);
+  const values = time.map((t) => (start - rests) * Math.exp(-t / tau) + rests + 0.002 * start * gaussian());
+  const discharge = found(analyseDischarge({ time, values }));
+  near(discharge.tau, tau, 0.03);
+  expect(discharge.rests ?? 0).toBeGreaterThan(rests - 0.01 * start);
+  expect(discharge.rests ?? 0).toBeLessThan(rests + 0.01 * start);
+});
+
+// A sine let through from an angle on; nothing cut is no angle.
+test.each([0, 20, 45, 70, 90, 110, 135, 160])('a dimmer at %f°', (angle) => {
+  const time = Float64Array.from({ length: 6000 }, (_, index) => index * 1e-5);
+  const values = time.map((t) => ((t * 100) % 1 < angle / 180 ? 0 : 325 * Math.sin(2 * Math.PI * 50 * t)));
+  expect(Math.abs(found(analyseChopping({ time, values })).angle - angle)).toBeLessThan(1.5);
+});

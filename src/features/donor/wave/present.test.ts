@@ -46,12 +46,16 @@ test.each`
 });
 
 test('a step gives a capacitor its ESR', () => {
-  const view = findingView({ kind: 'step', esr: 0.038, capacitance: undefined, jump: 0.076 }, 'capacitor');
+  const view = findingView(
+    { kind: 'step', esr: 0.038, esrUncertainty: 0, capacitance: undefined, jump: 0.076 },
+    'capacitor',
+  );
   expect(view.fields.esr?.value).toBe(0.038);
   expect(view.fields.esr?.resolution).toBeCloseTo(0.0001);
   expect(view.rows[1]?.value).toBe('the slope does not tell');
   expect(
-    findingView({ kind: 'step', esr: 0.038, capacitance: 680e-6, jump: 0.076 }, 'capacitor').fields.capacitance,
+    findingView({ kind: 'step', esr: 0.038, esrUncertainty: 0, capacitance: 680e-6, jump: 0.076 }, 'capacitor').fields
+      .capacitance,
   ).toBeDefined();
 });
 

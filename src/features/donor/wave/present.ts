@@ -107,6 +107,7 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
             ? []
             : [{ label: 'capacitance', value: show(finding.capacitance, 'farad') }]),
           { label: 'from', value: show(finding.start, 'volt') },
+          ...(finding.rests === undefined ? [] : [{ label: 'rests at', value: show(finding.rests, 'volt') }]),
         ],
         fields:
           test === 'capacitor' && finding.capacitance !== undefined
@@ -116,7 +117,10 @@ export function findingView(finding: WaveFinding, test: TestName | undefined): F
     case 'step':
       return {
         rows: [
-          { label: 'ESR', value: show(finding.esr, 'ohm') },
+          {
+            label: 'ESR',
+            value: `${show(finding.esr, 'ohm')}${finding.esrUncertainty > 0.02 * finding.esr ? ` ± ${show(finding.esrUncertainty, 'ohm')}` : ''}`,
+          },
           {
             label: 'capacitance',
             value: finding.capacitance === undefined ? 'the slope does not tell' : show(finding.capacitance, 'farad'),
