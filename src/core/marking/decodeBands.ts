@@ -1,4 +1,6 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
+import { commonness } from './commonness';
 import { isE24, isE96 } from './preferredValues';
 import type { Decoding } from './decoding';
 import { COLOUR_SPELLINGS, COLOURS } from './resistorColours';
@@ -13,6 +15,9 @@ export function bandProblemText(problem: BandProblem): string {
     ? `${problem.count} bands: three to six are expected.`
     : `Band ${problem.place}, “${problem.colour}”, is no band colour. Known: ${Object.keys(COLOURS).join(', ')}.`;
 }
+
+/** A person begins at the end where the bands stand closer. */
+const AS_GIVEN = practice(3);
 
 /**
  * Reads three to six resistor bands in both directions and ranks what is legal: a first band of
@@ -51,7 +56,10 @@ export function decodeBands(
   const distinct = found.filter(
     (decoding, index) => index === 0 || decoding.ratings.resistance !== found[0]?.ratings.resistance,
   );
-  const weights = distinct.map(({ onSeries }) => (onSeries ? 1 : 0.15));
+  const weights = distinct.map(({ onSeries, kind, ratings, why }, index) => {
+    // Of two legal readings the one that is made more often counts for more.
+    return (onSeries ? 1 : 0.15) * commonness({ kind, ratings, why }) * (index === 0 ? AS_GIVEN : 1);
+  });
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const ceiling = distinct.length === 1 ? (distinct[0]?.onSeries ? 0.95 : 0.6) : 1;
   const decodings = distinct

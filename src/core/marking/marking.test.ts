@@ -27,6 +27,20 @@ describe('resistor bands, IEC 60062 (from memory)', () => {
     expect(decodings.reduce((sum, { confidence }) => sum + confidence, 0)).toBeLessThanOrEqual(1);
   });
 
+  // Both ways are legal: 24.3 kΩ 1 % stands in every drawer, 10.3 Ω 0.05 % in none (IEC 60063, and what is made).
+  test.each`
+    bands                            | resistance
+    ${'red yellow orange red brown'} | ${24300}
+    ${'brown red orange yellow red'} | ${24300}
+    ${'brown black black red brown'} | ${10000}
+    ${'brown red black black brown'} | ${120}
+  `('$bands, readable both ways, is $resistance Ω', ({ bands, resistance }) => {
+    const decoded = decodeBands((bands as string).split(' '));
+    const readings = decoded.ok ? decoded.decodings : [];
+    expect(readings[0]?.ratings.resistance).toBeCloseTo(resistance as number, 6);
+    expect(readings.length).toBeGreaterThan(1);
+  });
+
   test('one black band is a link', () => {
     expect(decodeBands(['black'])).toMatchObject({ ok: true, decodings: [{ ratings: { resistance: 0 } }] });
   });
