@@ -198,6 +198,13 @@ describe('power applied after a reading', () => {
     expect(storeState(taken)).toMatchObject({ kind: 'measured-dead', reboundChecked: rebound });
   });
 
+  test('any rise over the limit between two low readings starts the wait anew', () => {
+    const at = (seconds: number, voltage: number) => ({ voltage, resolution: 0.01, takenAt: seconds * 1000 });
+    const risen = [at(0, 0.5), at(290, 31), at(305, 0.4)];
+    expect(storeState(risen)).toMatchObject({ kind: 'measured-dead', reboundChecked: false });
+    expect(storeState([...risen, at(606, 0.4)])).toMatchObject({ reboundChecked: true });
+  });
+
   test('the lower limit of a careful shop', () => {
     const at55 = { voltage: 55, resolution: 0.1, takenAt: 0 };
     expect(storeState([at55]).kind).toBe('below-touch');
