@@ -48,7 +48,7 @@ for (const { name } of failed) say(`failed: ${name}`);
 say(`\n${outcomes.length} steps in ${seconds(began)} s`);
 const { passed, broken } = testTotals();
 say(`checks: ${outcomes.length - failed.length} of ${outcomes.length}`);
-say(`tests: ${passed} passed, ${broken} failed`);
+say(`Tests:       ${broken ? `${broken} failed, ` : ''}${passed} passed, ${passed + broken} total`);
 process.exit(failed.length === 0 ? 0 : 1);
 
 /** The lane of the browser. */

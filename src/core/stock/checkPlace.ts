@@ -1,6 +1,6 @@
 import type { Use } from '../measure';
 import { safetyClassOf, type KindName } from '../part';
-import type { MatchCheck } from './matchLot';
+import type { MatchCheck } from './matchCheck';
 
 /** Kinds that may bridge the barrier by how they are made. */
 const BUILT_FOR_BARRIER: ReadonlySet<KindName> = new Set(['transformer', 'optocoupler', 'relay']);

@@ -1,4 +1,5 @@
-export { compareMatches, matchLot, timesOver, type LotFacts, type LotMatch, type MatchCheck } from './matchLot';
+export type { MatchCheck } from './matchCheck';
+export { compareMatches, matchLot, timesOver, type LotFacts, type LotMatch } from './matchLot';
 export {
   demandedRange,
   filterProblemText,

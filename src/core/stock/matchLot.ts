@@ -3,6 +3,7 @@ import { USES, type Grade, type Limit, type Use } from '../measure';
 import { kindsServing, RATINGS, type KindName, type RatingName } from '../part';
 import { formatQuantity } from '../quantity';
 import { checkPlace } from './checkPlace';
+import type { MatchCheck } from './matchCheck';
 import { demandedRange, type Demand, type StockFilter } from './parseFilter';
 
 /** What a match needs to know of a lot. */
@@ -13,15 +14,6 @@ export interface LotFacts {
   readonly ratings: Partial<Record<RatingName, Evidenced>>;
   /** What its grade keeps it from. */
   readonly limits?: readonly Limit[];
-}
-
-export interface MatchCheck {
-  /** The rating it is about; none when it is about what the lot may be used for. */
-  readonly rating?: RatingName;
-  readonly outcome: 'fits' | 'fits-on-paper' | 'fails' | 'unknown';
-  /** How many times over the demand is met: above 1 is spare. */
-  readonly margin?: number;
-  readonly text: string;
 }
 
 export interface LotMatch {

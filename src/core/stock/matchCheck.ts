@@ -1,0 +1,11 @@
+import type { RatingName } from '../part';
+
+/** What one demand of a need made of a lot. */
+export interface MatchCheck {
+  /** The rating it is about; none when it is about what the lot may be used for. */
+  readonly rating?: RatingName;
+  readonly outcome: 'fits' | 'fits-on-paper' | 'fails' | 'unknown';
+  /** How many times over the demand is met: above 1 is spare. */
+  readonly margin?: number;
+  readonly text: string;
+}
