@@ -53,7 +53,7 @@ const READING_12N65 =
 async function aGoodMosfet(ref: string) {
   await type(`${ref} nmos to-220 marked 12N65`);
   await acceptDecoding(fixture.app, { code, ref, decoding: READING_12N65 });
-  await type(`${ref} measures sd 0.51 ds OL gs OL`);
+  await type(`${ref} measures sd 0.51 ds OL gs OL hold 15s`);
 }
 
 describe('a line of the bench', () => {
