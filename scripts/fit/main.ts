@@ -1,81 +1,27 @@
-// Fits the weights that read boards traced in part (src/core/topology/partial/fitted.ts), and counts which pins are
-// usually joined (src/core/topology/probe/affinities.ts).
-// Composed boards and the reference boards are traced to different degrees in two orders; takes a few minutes.
-import { writeFileSync } from 'node:fs';
-import type { Board } from '../../src/core/board';
-import { factsOf, Random, recognise, tracedSoFar } from '../../src/core/topology';
-import { CORPUS } from '../../src/core/topology/fixtures/corpus';
-import { composeBoard } from '../../src/core/topology/fixtures/generator/compose';
-import { decorate } from '../../src/core/topology/fixtures/generator/decorate';
-import { classify, withOthers } from '../../src/core/topology/partial/classify';
-import { SLOT_CLASSES } from '../../src/core/topology/partial/features';
-import { slotsOf } from '../../src/core/topology/partial/slots';
+// `npm run fit` learns what the reading of boards traced in part rests on; `npm run fit -- sizes` only the named step.
+// Takes a few minutes.
 import { fitAffinities } from './affinities';
-import { train, type Sample } from './train';
+import { fitInventory } from './inventory';
+import { fitSizes } from './sizes';
 
-const TARGET = 'src/core/topology/partial/fitted.ts';
-const COMPOSED = { boards: 900, views: 4, weight: 1, from: 20_001 } as const;
-const REFERENCE = { views: 44, weight: 1.5 } as const;
-const SHARES = [0, 0.06, 0.12, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1] as const;
-const DECORATED = 0.75;
-/** Stages of which every choke counts as the anchor: both of a SEPIC, one of each phase. */
-const SHARED_HEART: ReadonlySet<string> = new Set(['sepic', 'cuk', 'buck', 'boost', 'boost-pfc']);
-
-interface Truth {
-  readonly stages: readonly { readonly topology: string; readonly magnetics: readonly string[] }[];
-}
-
-const labelOf = ({ stages }: Truth, anchor: string): number => {
-  const stage = stages.find(
-    ({ topology, magnetics }) => magnetics[0] === anchor || (SHARED_HEART.has(topology) && magnetics.includes(anchor)),
-  );
-  return Math.max(0, SLOT_CLASSES.indexOf((stage?.topology ?? 'none') as (typeof SLOT_CLASSES)[number]));
+const STEPS: Readonly<Record<string, () => void>> = {
+  /** src/core/topology/partial/fitted.ts */
+  inventory: fitInventory,
+  /** src/core/topology/partial/sizes.ts, and fixtures/leftOut.json for judging */
+  sizes: fitSizes,
+  /** src/core/topology/probe/affinities.ts */
+  affinities: fitAffinities,
 };
 
-function viewsOf(board: Board, truth: Truth, seed: number, views: number, weight: number): Sample[][] {
-  return Array.from({ length: views }, (_, view) => {
-    const random = new Random(seed * 31 + view);
-    const whole = random.chance(DECORATED) ? decorate(board, random) : board;
-    const facts = factsOf(whole, view % 2 === 1 ? 'random' : 'power', random);
-    const share = (SHARES[(seed * 5 + view * 7) % SHARES.length] ?? 0) + (random.next() - 0.5) * 0.06;
-    const { model, stages } = recognise(
-      tracedSoFar(whole, facts.slice(0, Math.max(0, Math.round(facts.length * share)))),
-    );
-    return slotsOf(model, stages).map(({ anchor, features }) => ({
-      features,
-      label: labelOf(truth, anchor.ref),
-      weight,
-    }));
-  });
+const wanted = process.argv.slice(2);
+const unknown = wanted.filter((name) => !(name in STEPS));
+if (unknown.length > 0) {
+  process.stderr.write(`There is no step ${unknown.join(', ')}; the steps are ${Object.keys(STEPS).join(', ')}.\n`);
+  process.exit(1);
 }
-
-const boards = [
-  ...Array.from({ length: COMPOSED.boards }, (_, index) => {
-    const seed = COMPOSED.from + index;
-    const { board, truth } = composeBoard(seed);
-    return viewsOf(board, truth, seed, COMPOSED.views, COMPOSED.weight);
-  }),
-  ...CORPUS.map(({ board, answer }, index) => viewsOf(board, answer, index + 1, REFERENCE.views, REFERENCE.weight)),
-].flat();
-process.stderr.write(`${boards.length} views, ${boards.flat().length} slots\n`);
-
-// The second reading learns from first readings of boards that its first reading has not seen.
-const halves = [0, 1].map((rest) => boards.filter((_, index) => index % 2 === rest));
-const seconds = halves.flatMap((half, index) => {
-  const first = train((halves[1 - index] ?? []).flat(), SLOT_CLASSES.length);
-  return half.flatMap((slots) => {
-    const shares = slots.map(({ features }) => classify(first, features));
-    return slots.map((slot, at) => ({ ...slot, features: withOthers(slot.features, at, shares) }));
-  });
-});
-const written = ([name, { features, weights }]: [string, { features: string[]; weights: number[][] }]) =>
-  `// prettier-ignore\nexport const ${name}: SlotClassifier = {\n  features: ${JSON.stringify(features)},\n  weights: [\n${weights.map((row) => `    [${row.join(',')}],`).join('\n')}\n  ],\n};\n`;
-const tables: [string, { features: string[]; weights: number[][] }][] = [
-  ['FIRST_READING', train(boards.flat(), SLOT_CLASSES.length)],
-  ['SECOND_READING', train(seconds, SLOT_CLASSES.length)],
-];
-writeFileSync(
-  TARGET,
-  `// Written by \`npm run fit\`; not edited by hand.\nimport type { SlotClassifier } from './classify';\n\n${tables.map(written).join('\n')}`,
-);
-fitAffinities();
+for (const [name, fit] of Object.entries(STEPS))
+  if (wanted.length === 0 || wanted.includes(name)) {
+    const start = Date.now();
+    fit();
+    process.stdout.write(`${name}: ${Math.round((Date.now() - start) / 1000)} s\n`);
+  }

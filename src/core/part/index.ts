@@ -27,5 +27,5 @@ export {
   type DutyName,
   type FitmentName,
 } from './place';
-export { SAFETY_CLASSES, safetyClassOf, safetySubtype } from './safetyClass';
+export { safetyClassOf, safetySubtype } from './safetyClass';
 export { DAMAGE_WORDS, damageFromWord, SUBTYPES, type DamageWord } from './subtypes';

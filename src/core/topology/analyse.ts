@@ -1,6 +1,7 @@
 import { sidesOf, type Board } from '../board';
 import { CLAIMED, claimsOf, refs, type StageClaim } from './claims';
 import { disagreements } from './disagree';
+import type { Sizes } from './partial/score';
 import { powerPath, type PowerPath } from './powerPath';
 import { recognise, type Recognition } from './recognise';
 
@@ -24,13 +25,13 @@ export interface Analysis {
 
 /**
  * What circuit a board is, how sure that is and why; wholly or partly traced. What a person has fixed goes first, and
- * the rest is reasoned from it.
+ * the rest is reasoned from it. `sizes` are how much each fact of a board traced in part says; those learnt, as a rule.
  */
-export function analyse(board: Board): Analysis {
+export function analyse(board: Board, sizes?: Sizes): Analysis {
   const recognition = recognise(board);
   const { model, barrier, bulk, isCut } = recognition;
   const { nets } = model;
-  const { claims, leading } = claimsOf(recognition);
+  const { claims, leading } = claimsOf(recognition, sizes);
   const stages = claims.filter(({ probability }) => probability >= CLAIMED);
   const untraced = nets.complete
     ? 0

@@ -1,10 +1,14 @@
+import type { BoardPart } from '../board';
 import { partsOf, type FoundStage } from './match/stage';
 import type { Model } from './model';
 import { fixedAnchors } from './model/fixed';
-import { SLOT_CLASSES } from './partial/features';
-import { anchorlessByParts } from './partial/anchorless';
-import { COUPLED_MAGNETICS, judgeSlots } from './partial/judge';
-import { slotsOf } from './partial/slots';
+import { TRANSISTOR_TERMINALS } from './model/parts';
+import { SLOT_CLASSES } from './partial/classes';
+import { judgeBoard } from './partial/judge';
+import { areOneStage } from './partial/phases';
+import { sayReason } from './partial/reason';
+import { LEARNT_SIZES, reasonsFor, type Sizes } from './partial/score';
+import { mayAnchor, slotsOf } from './partial/slots';
 import type { Recognition } from './recognise';
 import { againstOf, rivalsOf } from './rivals';
 
@@ -22,11 +26,17 @@ export interface StageClaim {
   readonly magnetics: readonly string[];
   readonly evidence: readonly string[];
   readonly alternatives: readonly Alternative[];
+  /** On a board traced in part: every fact that speaks for it (above zero) or against it, in nats, the weightiest first. */
+  readonly reasons?: readonly { readonly text: string; readonly weight: number }[];
 }
 
 /** How sure a stage is that was found whole on a wholly traced board; less where a rival explains as many parts. */
 const WHOLE = 0.97;
 const WITH_RIVAL = 0.85;
+/** What no form describes whole is claimed from here on, by the facts of its anchor. */
+const REASONED_AT_LEAST = 0.7;
+/** Its joins must speak for it by so much, in nats: a list of parts alone makes no stage. */
+const TOLD_AT_LEAST = 3;
 /** What a person has fixed is not in question. */
 const FIXED = 1;
 /** Claims from here on count as said. */
@@ -35,8 +45,8 @@ export const CLAIMED = 0.5;
 const WORTH_SAYING = 0.01;
 
 /** Every reading of the stages of a board, with how sure each is. */
-export const claimsOf = (recognition: Recognition): Claims =>
-  recognition.model.nets.complete ? wholeClaims(recognition) : partialClaims(recognition);
+export const claimsOf = (recognition: Recognition, sizes?: Sizes): Claims =>
+  recognition.model.nets.complete ? wholeClaims(recognition) : partialClaims(recognition, sizes);
 
 /** References of parts, sorted. */
 export const refs = (parts: readonly { readonly ref: string }[]) => parts.map(({ ref }) => ref).toSorted();
@@ -58,12 +68,47 @@ function wholeClaims({ model, stages, rejected }: Recognition): Claims {
     );
     return claim(stage, rivals.length > 0 ? WITH_RIVAL : WHOLE);
   });
-  const won = [...found, ...unfoundAnchors(model, stages, fixed)];
+  const won = [...found, ...unfoundAnchors(model, stages, fixed), ...reasoned(model, stages)];
   const lost = rejected
     .filter((stage) => stage.score >= 4)
     .map((stage) => claim(stage, WORTH_SAYING))
     .slice(0, 10);
   return { claims: [...won, ...lost], leading: won };
+}
+
+/**
+ * Transformers and chokes that no stage was found with, read by the facts known of them: what no form describes whole
+ * may still be plain.
+ */
+function reasoned(model: Model, stages: readonly FoundStage[]): readonly StageClaim[] {
+  const explained = new Set([
+    ...stages.flatMap((stage) => partsOf(stage).map(({ ref }) => ref)),
+    ...(model.board.fixed ?? []).map(({ ref }) => ref),
+  ]);
+  const open = model.board.parts.filter((part) => mayAnchor(part) && !explained.has(part.ref));
+  if (open.length === 0) return [];
+  const { facts, slots } = judgeBoard(model, stages);
+  if (!facts.isMains && !facts.isDcFed) return [];
+  return slots.flatMap(({ slot, anchor, sheet, probabilities }) => {
+    const most = Math.max(...probabilities);
+    const topology = SLOT_CLASSES[probabilities.indexOf(most)] ?? 'none';
+    if (!open.includes(anchor) || topology === 'none' || most < REASONED_AT_LEAST) return [];
+    const cast = slot.castOf(topology);
+    const joins = reasonsFor(sheet, topology, LEARNT_SIZES).filter(({ parts }) => parts.length > 0);
+    const told = joins.reduce((sum, { weight }) => sum + weight, 0);
+    const free = (parts: readonly BoardPart[]) => parts.filter(({ ref }) => !explained.has(ref));
+    const seen = joins
+      .flatMap(({ parts, weight }) => (weight > 0 ? parts : []))
+      .filter(({ kind }) => TRANSISTOR_TERMINALS[kind]);
+    const switches = free(cast.switches.length > 0 ? cast.switches : [...new Set(seen)]);
+    const rectifiers = free(cast.rectifiers);
+    if (told < TOLD_AT_LEAST || switches.length === 0) return [];
+    if (rectifiers.length === 0 && topology !== 'capacitor-discharge') return [];
+    const magnetics = cast.magnetics.length > 0 ? free(cast.magnetics) : [anchor];
+    const own = { switches, rectifiers, magnetics };
+    const evidence = joins.filter(({ weight }) => weight > 0).map((reason) => sayReason(reason));
+    return [claim({ topology, evidence: [...cast.evidence, ...evidence], ...own }, Math.min(most, WITH_RIVAL))];
+  });
 }
 
 /** Stages that a person has fixed and that no search finds: with the parts that come nearest to their roles. */
@@ -104,10 +149,11 @@ function claim(
   };
 }
 
-function partialClaims({ model, stages }: Recognition): Claims {
+function partialClaims({ model, stages }: Recognition, sizes?: Sizes): Claims {
   const claims: StageClaim[] = [];
   const leading = new Set<StageClaim>();
-  for (const { slot, anchor, probabilities } of judgeSlots(model, stages)) {
+  const { facts, slots, anchorless: suggested } = judgeBoard(model, stages, sizes);
+  for (const { slot, anchor, sheet, probabilities } of slots) {
     const named = SLOT_CLASSES.map((topology, index) => ({ topology, probability: probabilities[index] ?? 0 }))
       .filter(({ topology, probability }) => topology !== 'none' && probability >= WORTH_SAYING)
       .toSorted((a, b) => b.probability - a.probability);
@@ -115,12 +161,9 @@ function partialClaims({ model, stages }: Recognition): Claims {
     const [top] = named;
     for (const { topology, probability } of named) {
       const cast = slot.castOf(topology);
-      const twin = COUPLED_MAGNETICS.has(topology)
-        ? claims.find(
-            (other) =>
-              other.topology === topology && (other.magnetics.includes(anchor.ref) || isTwin(other, cast, anchor)),
-          )
-        : undefined;
+      const twin = claims.find(
+        (other) => other.topology === topology && areOneStage(facts, topology, other.magnetics, cast.magnetics, anchor),
+      );
       const next: StageClaim = {
         topology,
         probability: round(probability),
@@ -136,6 +179,10 @@ function partialClaims({ model, stages }: Recognition): Claims {
             probability: round(other.probability),
             against: againstOf(other.topology),
           })),
+        reasons: reasonsFor(sheet, topology, sizes ?? LEARNT_SIZES).map((reason) => ({
+          text: sayReason(reason),
+          weight: round(reason.weight),
+        })),
       };
       const isLeading = topology === top?.topology && probability > nothing;
       const whole = !twin ? next : next.probability > twin.probability ? merged(next, twin) : merged(twin, next);
@@ -144,33 +191,18 @@ function partialClaims({ model, stages }: Recognition): Claims {
       if (isLeading || (twin && leading.delete(twin))) leading.add(whole);
     }
   }
-  const found = stages.filter(({ magnetics }) => magnetics.length === 0).map((stage) => claim(stage, ANCHORLESS));
-  const suggested = anchorlessByParts(model.board)
-    .filter(({ topology }) => !found.some((stage) => stage.topology === topology))
-    .map((stage) => claim(stage, stage.probability));
-  const anchorless = [...found, ...suggested];
+  const anchorless = suggested.map((stage) => claim(stage, stage.probability));
   const order = new Map(stages.map((stage, index) => [`${stage.topology} ${refs(stage.magnetics).join()}`, index]));
   const rank = ({ topology, magnetics }: StageClaim) =>
     order.get(`${topology} ${magnetics.join()}`) ?? (topology === 'boost-pfc' ? -1 : 99);
   const all = [...anchorless, ...claims].toSorted((a, b) => rank(a) - rank(b));
   return {
     claims: all,
-    leading: all.filter((entry) => entry.magnetics.length === 0 || leading.has(entry)),
+    leading: all.filter(
+      (entry) => (entry.magnetics.length === 0 && entry.probability >= CLAIMED) || leading.has(entry),
+    ),
   };
 }
-
-/** How sure a stage without a magnetic anchor is on a board traced in part. */
-const ANCHORLESS = 0.9;
-
-/** Two claims on different chokes that are one stage: both coupled, or the phases of a stage that was found whole. */
-const isTwin = (
-  other: StageClaim,
-  cast: { readonly magnetics: readonly { readonly ref: string }[] },
-  anchor: { readonly ref: string },
-) =>
-  other.topology === 'sepic' ||
-  other.topology === 'cuk' ||
-  cast.magnetics.some(({ ref }) => ref !== anchor.ref && other.magnetics.includes(ref));
 
 const merged = (first: StageClaim, second: StageClaim): StageClaim => ({
   ...first,

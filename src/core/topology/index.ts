@@ -9,6 +9,7 @@ export type { CapacitorElement, RectifierElement, SwitchElement, Winding } from 
 export { isPolarised, isReservoirPart, SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS, twoPins } from './model/parts';
 export { reachOf } from './model/series';
 export { factsOf, powerFactsOf, tracedSoFar } from './tracing/order';
+export { tracedByPerson } from './tracing/person';
 export { Random } from './tracing/random';
 export { firstStep, unlogged, type FirstStep } from './probe/firstStep';
 export { nextProbes, probesFrom, type Probe, type ProbeAdvice } from './probe/nextProbes';

@@ -8,6 +8,10 @@ import type { Binding } from './matchForm';
 /** Coupling capacitors of converters start here. */
 const COUPLING_CAPACITOR_AT_LEAST = practice(470e-9);
 
+/** Whether a capacitor may couple the two chokes of a cell. */
+export const mayCouple = ({ subtype, value }: BoardPart, polarised: boolean): boolean =>
+  !polarised && subtype !== 'x' && subtype !== 'y' && (value?.capacitance ?? 1e-6) >= COUPLING_CAPACITOR_AT_LEAST;
+
 const bothWays = (binding: Binding): readonly Binding[] => [
   binding,
   {
@@ -83,13 +87,7 @@ function unfixedCandidates(model: Model): Candidates {
     ],
     'output-choke': [...inductive(model, 'inductor'), ...inductive(model, 'transformer')],
     coupling: elements.capacitors
-      .filter(
-        ({ part, polarised }) =>
-          !polarised &&
-          part.subtype !== 'x' &&
-          part.subtype !== 'y' &&
-          (part.value?.capacitance ?? 1e-6) >= COUPLING_CAPACITOR_AT_LEAST,
-      )
+      .filter(({ part, polarised }) => mayCouple(part, polarised))
       .flatMap(({ part, a, b }) => {
         const [first = '', second = ''] = Object.keys(part.pins);
         return bothWays({ part, rails: [a, b], pins: [first, second] });

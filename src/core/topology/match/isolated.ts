@@ -6,6 +6,7 @@ import type { SwitchElement, Winding } from '../model/elements';
 import { fedRails } from '../model/feed';
 import { reachOf } from '../model/series';
 import { ISOLATED } from '../topologies';
+import { mayCouple } from './candidates';
 import { controlOf } from './control';
 import { matchForm, railOf, type Binding, type Candidates, type FormMatch } from './matchForm';
 import { outputOf, type WindingOutput } from './outputs';
@@ -17,7 +18,9 @@ export function isolatedStages(model: Model, candidates: Candidates, budget: { l
   const islands = islandsOf(model.board, model.nets);
   const transformers = uniqueParts(model.elements.windings.map(({ part }) => part)).filter(
     (part) =>
-      part.kind === 'transformer' && model.elements.windings.filter((winding) => winding.part === part).length > 1,
+      part.kind === 'transformer' &&
+      model.elements.windings.filter((winding) => winding.part === part).length > 1 &&
+      !isCoupledByCapacitor(part, model),
   );
   return transformers.flatMap((transformer) => {
     const own: Candidates = {
@@ -41,6 +44,16 @@ export function isolatedStages(model: Model, candidates: Candidates, budget: { l
         return stageOf(match, transformer, model, islands, outputsOf);
       }),
     );
+  });
+}
+
+/** Whether a capacitor joins the swinging ends of two windings: these are the coupled chokes of one cell. */
+function isCoupledByCapacitor(transformer: BoardPart, { elements, held }: Model): boolean {
+  const windingAt = (rail: number) =>
+    elements.windings.find(({ part, rails }) => part === transformer && rails.includes(rail));
+  return elements.capacitors.some(({ part, a, b, polarised }) => {
+    const [one, other] = [windingAt(a), windingAt(b)];
+    return mayCouple(part, polarised) && one && other && one !== other && !held.isHeld(a) && !held.isHeld(b);
   });
 }
 

@@ -4,31 +4,8 @@ import { DRIVES } from '../forms/drives';
 import { OUTPUT_FORMS } from '../forms/outputs';
 import type { FoundStage } from '../match/stage';
 import type { Model } from '../model';
+import { SLOT_CLASSES } from './classes';
 import type { Inventory } from './inventory';
-
-/** What one slot can be read as; `none` is a part that is no anchor of a stage. */
-export const SLOT_CLASSES = [
-  'none',
-  'flyback',
-  'active-clamp-flyback',
-  'two-switch-flyback',
-  'rcc-flyback',
-  'forward',
-  'two-switch-forward',
-  'push-pull',
-  'half-bridge',
-  'full-bridge',
-  'llc-half-bridge',
-  'line-transformer',
-  'boost-pfc',
-  'buck',
-  'boost',
-  'inverting-buck-boost',
-  'sepic',
-  'cuk',
-  'resonant-ballast',
-  'capacitor-discharge',
-] as const;
 
 export interface FormScores {
   readonly drives: Readonly<Record<string, number>>;

@@ -1,61 +1,95 @@
-import type { BoardPart } from '../../board';
+import type { Board, BoardPart } from '../../board';
 import type { FoundStage } from '../match/stage';
-import type { Model } from '../model';
+import { modelOf, type Model } from '../model';
 import { fixedAnchors } from '../model/fixed';
-import { classify, withOthers } from './classify';
-import { SLOT_CLASSES } from './features';
-import { FIRST_READING, SECOND_READING } from './fitted';
+import { anchorlessStages, type SuggestedStage } from './anchorless';
+import { classify } from './classify';
+import { SLOT_CLASSES } from './classes';
+import { anchorFacts } from './facts/anchorFacts';
+import { boardFactsOf, type BoardFacts } from './facts/boardFacts';
+import type { FactSheet } from './facts/sheet';
+import { INVENTORY_READING } from './fitted';
+import { LEARNT_SIZES, scoresOf, type Sizes } from './score';
 import { slotsOf, type Slot } from './slots';
+import { judgeWhole } from './whole';
 
-/** A slot with a probability for each class, in the order of `SLOT_CLASSES`. */
-export interface JudgedSlot {
-  readonly slot: Slot;
+/** A part with a probability for each class of `SLOT_CLASSES`, in their order, and the facts it rests on. */
+export interface JudgedAnchor {
   readonly anchor: BoardPart;
+  readonly sheet: FactSheet;
   readonly probabilities: readonly number[];
 }
 
+/** The same with what may fill its roles. */
+export interface JudgedSlot extends JudgedAnchor {
+  readonly slot: Slot;
+}
+
+/** A board traced in part, as it is judged. */
+export interface Judgement {
+  readonly facts: BoardFacts;
+  readonly slots: readonly JudgedSlot[];
+  /** Stages without a magnetic anchor. */
+  readonly anchorless: readonly SuggestedStage[];
+  /** How the anchors would be judged if more joins were known; their stages are not searched for anew. */
+  readonly again: (board: Board) => readonly JudgedAnchor[];
+}
+
+/** How much the counts of the parts list say beside the facts while nothing is traced; with all traced, nothing. Set on boards that were left out. */
+const INVENTORY_COUNTS = 1;
+/** What a person has fixed leaves nothing else, in nats. */
+const FIXED_AGAINST = -1000;
+
 /**
- * What every transformer and choke of a board traced in part is the anchor of, with probabilities. Each slot is read
- * twice: alone, and again with what the others were taken for, since a board has few stages. The weights were fitted
- * to boards composed by seed and the reference boards, each traced to different degrees (`npm run fit`). What a person
- * has fixed is certain, and the others are read in its light.
+ * What every transformer and choke of a board traced in part is the anchor of, with probabilities: the facts known of
+ * each speak for and against the classes, and all anchors of a board are judged together, since its switches, chips and
+ * chokes serve once. While little is traced, a classifier of parts lists adds what is usual (`npm run fit`). What a
+ * person has fixed is certain, and the others are read in its light.
  */
-export function judgeSlots(model: Model, found: readonly FoundStage[]): readonly JudgedSlot[] {
+export function judgeBoard(model: Model, found: readonly FoundStage[], sizes: Sizes = LEARNT_SIZES): Judgement {
   const slots = slotsOf(model, found);
-  const fixed = fixedAnchors(model.board);
-  const sure = ({ anchor }: Slot) => {
-    const at = SLOT_CLASSES.findIndex((name) => name === fixed.get(anchor.ref));
-    return at < 0 ? undefined : SLOT_CLASSES.map((_, index) => Number(index === at));
+  const usual = new Map(slots.map(({ anchor, features }) => [anchor.ref, classify(INVENTORY_READING, features)]));
+  const { facts, anchorless, anchors } = readAnchors(model, found, usual, sizes);
+  return {
+    facts,
+    anchorless,
+    slots: slots.flatMap((slot) => {
+      const read = anchors.find(({ anchor }) => anchor === slot.anchor);
+      return read ? [{ slot, ...read }] : [];
+    }),
+    again: (board) => readAnchors(modelOf(board), found, usual, sizes).anchors,
   };
-  const first = slots.map((slot) => sure(slot) ?? classify(FIRST_READING, slot.features));
-  return slots.map((slot, index) => ({
-    slot,
-    anchor: slot.anchor,
-    probabilities:
-      sure(slot) ?? withFound(classify(SECOND_READING, withOthers(slot.features, index, first)), slot, found),
-  }));
 }
 
-/** From this share of joined pins on, what was found whole counts, and from the other on it settles the matter. */
-const FOUND_COUNTS = { from: 0.3, to: 0.85, most: 0.97 } as const;
-
-/** Leans on the stages that were found whole, the more the farther the board is traced. */
-function withFound(
-  probabilities: readonly number[],
-  { anchor, features }: Slot,
+/** The anchors of a board judged together. `usual` has what a parts list usually stands for, by reference of the anchor. */
+function readAnchors(
+  model: Model,
   found: readonly FoundStage[],
-): readonly number[] {
-  const { from, to, most } = FOUND_COUNTS;
-  const trust = most * Math.min(1, Math.max(0, ((features.traced ?? 0) - from) / (to - from)));
-  const stage = found.find(
-    ({ topology, magnetics }) =>
-      magnetics[0] === anchor || (COUPLED_MAGNETICS.has(topology) && magnetics.includes(anchor)),
-  );
-  const isPartner = !stage && found.some(({ magnetics }) => magnetics.includes(anchor));
-  if (!stage && !isPartner) return probabilities;
-  const at = SLOT_CLASSES.indexOf((stage?.topology ?? 'none') as (typeof SLOT_CLASSES)[number]);
-  return probabilities.map((probability, index) => (1 - trust) * probability + (index === at ? trust : 0));
+  usual: ReadonlyMap<string, readonly number[]>,
+  sizes: Sizes,
+): { facts: BoardFacts; anchorless: readonly SuggestedStage[]; anchors: readonly JudgedAnchor[] } {
+  const facts = boardFactsOf(model);
+  const anchorless = anchorlessStages(facts, found);
+  const fixed = fixedAnchors(model.board);
+  const scored = model.board.parts
+    .filter(({ ref }) => usual.has(ref))
+    .map((anchor) => {
+      const sheet = anchorFacts(facts, anchor, found);
+      const shares = usual.get(anchor.ref) ?? [];
+      const given = fixed.get(anchor.ref);
+      const isGiven = SLOT_CLASSES.some((name) => name === given);
+      const scores = scoresOf(sheet, sizes).map((score, index) =>
+        isGiven && SLOT_CLASSES[index] !== given
+          ? FIXED_AGAINST
+          : score + INVENTORY_COUNTS * (1 - facts.traced) * Math.log(Math.max(1e-6, shares[index] ?? 0)),
+      );
+      return { anchor, sheet, scores };
+    });
+  const hasOther = anchorless.some(({ probability }) => probability >= 0.5);
+  const judged = judgeWhole(facts, scored, hasOther);
+  return {
+    facts,
+    anchorless,
+    anchors: scored.map(({ anchor, sheet }, index) => ({ anchor, sheet, probabilities: judged[index] ?? [] })),
+  };
 }
-
-/** Topologies with more than one magnetic anchor. */
-export const COUPLED_MAGNETICS: ReadonlySet<string> = new Set(['sepic', 'cuk', 'buck', 'boost', 'boost-pfc']);

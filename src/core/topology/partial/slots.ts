@@ -45,12 +45,7 @@ export function slotsOf(model: Model, found: readonly FoundStage[]): readonly Sl
     (model.board.fixed ?? []).filter(({ as }) => as === 'nothing' || as === 'output-choke').map(({ ref }) => ref),
   );
   return model.board.parts
-    .filter(
-      ({ ref, kind, windings, pins, fitted }) =>
-        fitted !== false &&
-        !noAnchors.has(ref) &&
-        (kind === 'inductor' || (kind === 'transformer' && windingsAtLeast(windings ?? [], pins) >= 2)),
-    )
+    .filter((part) => mayAnchor(part) && !noAnchors.has(part.ref))
     .map((anchor) => {
       const grown = growAll(anchor, candidates, behind, model);
       return {
@@ -61,6 +56,10 @@ export function slotsOf(model: Model, found: readonly FoundStage[]): readonly Sl
       };
     });
 }
+
+/** Whether a part may be the anchor of a stage: a choke, or a transformer with two windings or more. */
+export const mayAnchor = ({ kind, windings, pins, fitted }: BoardPart): boolean =>
+  fitted !== false && (kind === 'inductor' || (kind === 'transformer' && windingsAtLeast(windings ?? [], pins) >= 2));
 
 /** Windings that are known, and one for every two pins that are on none yet. */
 const windingsAtLeast = (windings: readonly (readonly string[])[], pins: BoardPart['pins']): number =>

@@ -4,8 +4,8 @@ import type { End, Form } from '../forms/form';
 import { candidatesOf } from '../match/candidates';
 import type { Binding } from '../match/matchForm';
 import type { Model } from '../model';
-import { SLOT_CLASSES } from '../partial/features';
-import { judgeSlots, type JudgedSlot } from '../partial/judge';
+import { SLOT_CLASSES } from '../partial/classes';
+import { judgeBoard, type JudgedAnchor, type JudgedSlot } from '../partial/judge';
 import { recognise, type Recognition } from '../recognise';
 import { affinityOf, pinClass } from './pinClass';
 import { pinWords } from './words';
@@ -49,9 +49,9 @@ export const nextProbes = (board: Board, count = 5): ProbeAdvice => probesFrom(r
 
 /** The same for a board that was recognised already. */
 export function probesFrom({ model, stages }: Recognition, count: number): ProbeAdvice {
-  const slots = judgeSlots(model, stages);
+  const { slots, again } = judgeBoard(model, stages);
   const entropy = slots.reduce((sum, { probabilities }) => sum + entropyOf(probabilities), 0);
-  const gains = new Map<string, { a: NetPin; b: NetPin; gain: number }>();
+  const gains = new Map<string, Candidate>();
   const pool = candidatesOf(model);
   for (const slot of slots) {
     const asked = askedJoins(slot, pool, model);
@@ -59,13 +59,16 @@ export function probesFrom({ model, stages }: Recognition, count: number): Probe
     for (const [key, { a, b, likelihood }] of asked) {
       const told = information(slot.probabilities, likelihood) + ROLE_WORTH * (casting.get(key) ?? 0);
       const gain = told * reach(a.part) * reach(b.part) * plausibility(a, b, model);
+      const share = slot.probabilities.reduce((sum, p, index) => sum + p * (likelihood[index] ?? 0), 0);
       const known = gains.get(key);
-      if (known) known.gain += gain;
-      else gains.set(key, { a, b, gain });
+      if (known) {
+        known.gain += gain;
+        known.share = Math.max(known.share, share);
+      } else gains.set(key, { a, b, gain, share });
     }
   }
   explore(model, slots, gains);
-  const ranked = [...gains.values()]
+  const ranked = weighed([...gains.values()], model.board, entropy, again)
     .toSorted((one, other) => other.gain - one.gain)
     .slice(0, Math.max(count, 1))
     .map(({ a, b, gain }) => ({ a: handyPin(a, b, model), b: handyPin(b, a, model), gain }));
@@ -78,6 +81,41 @@ export function probesFrom({ model, stages }: Recognition, count: number): Probe
       question: questionOf(a, b, ranked),
     })),
   };
+}
+
+interface Candidate {
+  readonly a: NetPin;
+  readonly b: NetPin;
+  /** What the answer is worth, in bits, reach and plausibility counted in. */
+  gain: number;
+  /** How likely the pins are joined. */
+  share: number;
+}
+
+/** So many of the best candidates are answered in thought, both ways. */
+const THOUGHT_THROUGH = 24;
+/** What a bit about roles and forms is worth beside one that whole readings lose. Set on composed boards. */
+const FORM_WORTH = 0.3;
+
+/** The best candidates by how much less would be open about the whole board with their answer. */
+function weighed(
+  candidates: readonly Candidate[],
+  board: Board,
+  open: number,
+  again: (board: Board) => readonly JudgedAnchor[],
+): readonly Candidate[] {
+  const left = (answered: Board) =>
+    again(answered).reduce((sum, { probabilities }) => sum + entropyOf(probabilities), 0);
+  return candidates
+    .toSorted((one, other) => other.gain - one.gain)
+    .slice(0, THOUGHT_THROUGH)
+    .map((candidate) => {
+      const [a, b] = [pinName(candidate.a), pinName(candidate.b)];
+      const share = Math.min(0.95, Math.max(0.02, candidate.share));
+      const after = share * left(withAnswer(board, a, b, true)) + (1 - share) * left(withAnswer(board, a, b, false));
+      const told = Math.max(0, open - after) * reach(candidate.a.part) * reach(candidate.b.part);
+      return { ...candidate, gain: told + FORM_WORTH * candidate.gain };
+    });
 }
 
 /** The pin of a net that a person knows it by and reaches best: that of its store, where it has one. */
@@ -105,11 +143,7 @@ const POWER: ReadonlySet<BoardPart['kind']> = new Set([
 ]);
 
 /** Pairs of a pin of an open slot's part with a pin of another part that carries power, for when the hypotheses have nothing left to ask. */
-function explore(
-  model: Model,
-  slots: readonly JudgedSlot[],
-  gains: Map<string, { a: NetPin; b: NetPin; gain: number }>,
-): void {
+function explore(model: Model, slots: readonly JudgedSlot[], gains: Map<string, Candidate>): void {
   const { board, rails } = model;
   const others = board.parts.filter(
     (part) => POWER.has(part.kind) || (part.kind === 'capacitor' && ('+' in part.pins || part.subtype === 'film')),
@@ -129,6 +163,7 @@ function explore(
           gains.set(key, {
             a: { part: anchor, pin },
             b: { part, pin: other },
+            share: affinity({ part: anchor, pin }, { part, pin: other }),
             gain:
               EXPLORING * lonely * (0.1 + open) * reach(part) * affinity({ part: anchor, pin }, { part, pin: other }),
           });

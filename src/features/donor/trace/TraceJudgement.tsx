@@ -9,11 +9,15 @@ import { ProbabilityRule } from '../../../ui/judgement/ProbabilityRule';
 import type { BoardAnswer } from '../../../workers/board.contract';
 import { removeFactAction } from './actions';
 import type { TraceView } from './view.server';
+import { FactByFact } from './FactByFact';
 import { FixedParts } from './FixedParts';
 import { LogNext, NextProbe } from './NextProbe';
 import { FinishButton } from '../shared/NoteForms';
 import type { MeterProbe } from '../shared/useMeterProbe';
 
+/** A reading is a claim from here on; below, nothing is claimed. */
+const CLAIMED = 0.5;
+const READINGS_SHOWN = 3;
 const WEIGHT = { danger: 'danger', warn: 'check', note: 'note' } as const;
 const wordsOf = (topology: string) => TOPOLOGY_WORDS[topology] ?? topology;
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
@@ -34,7 +38,8 @@ export function TraceJudgement({
   record: (entry: TracedEntry) => Promise<void>;
   probe: MeterProbe;
 }) {
-  const [first] = answer?.analysis.hypotheses ?? [];
+  const hypotheses = answer?.analysis.hypotheses ?? [];
+  const [first] = hypotheses;
   const stages = answer?.analysis.stages ?? [];
   const main =
     stages.length > 0
@@ -55,12 +60,24 @@ export function TraceJudgement({
           ? 'Nothing is logged yet'
           : !answer
             ? 'Looking'
-            : main
+            : main && (isFixed || main.probability >= CLAIMED)
               ? capital(wordsOf(main.topology))
-              : 'It is not known yet'}
+              : 'Not known yet'}
       </Claim>
+      {stages.length === 0 && hypotheses.length > 0 && (
+        <Section label="It may be">
+          <ul>
+            {hypotheses.slice(0, READINGS_SHOWN).map(({ topology, magnetics, probability }) => (
+              <li key={`${topology} ${magnetics.join()}`}>
+                {wordsOf(topology)} <span className="ref">{magnetics.join(' ')}</span>{' '}
+                <span className="font-mono text-ink-2">{probability.toFixed(2)}</span>
+              </li>
+            ))}
+          </ul>
+        </Section>
+      )}
       {main && isFixed && <p className="text-[13.5px] text-ink-2">because you have fixed it</p>}
-      {main && !isFixed && (
+      {main && !isFixed && main.probability >= CLAIMED && (
         <ProbabilityRule
           value={main.probability}
           rival={rival ? { label: rival.topology, value: rival.probability } : undefined}
@@ -93,7 +110,7 @@ export function TraceJudgement({
         />
       )}
       {view.board.parts.length === 0 && step?.kind === 'log' && <LogNext what={step.what} why={step.why} />}
-      {main && main.evidence.length > 0 && (
+      {main && main.probability >= CLAIMED && main.evidence.length > 0 && (
         <Section label="Why">
           <ul>
             {main.evidence.slice(0, 4).map((sentence) => (
@@ -107,6 +124,7 @@ export function TraceJudgement({
           </ul>
         </Section>
       )}
+      <FactByFact readings={hypotheses} wordsOf={wordsOf} />
       {answer && answer.findings.length > 0 && (
         <section>
           <h2 className="label mb-1">Findings</h2>

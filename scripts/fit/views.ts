@@ -1,0 +1,123 @@
+import type { Board, BoardPart } from '../../src/core/board';
+import { factsOf, type Random, recognise, tracedByPerson, tracedSoFar } from '../../src/core/topology';
+import { CORPUS, type CorpusBoard } from '../../src/core/topology/fixtures/corpus';
+import { blur } from '../../src/core/topology/fixtures/generator/blur';
+import { composeBoard } from '../../src/core/topology/fixtures/generator/compose';
+import { OTHER_BOARDS } from '../../src/core/topology/fixtures/otherBoards';
+import { isOf, SLOT_CLASSES, type SlotClass } from '../../src/core/topology/partial/classes';
+import { anchorFacts } from '../../src/core/topology/partial/facts/anchorFacts';
+import { boardFactsOf } from '../../src/core/topology/partial/facts/boardFacts';
+import { contradicted, voicesOf } from '../../src/core/topology/partial/score';
+import { mayAnchor } from '../../src/core/topology/partial/slots';
+
+export interface KnownStages {
+  readonly stages: readonly { readonly topology: string; readonly magnetics: readonly string[] }[];
+}
+
+/** A board to learn from, as a whole. */
+export interface Lesson {
+  readonly name: string;
+  readonly board: Board;
+  readonly truth: KnownStages;
+}
+
+/** One anchor of one view: what is heard, and what it is. */
+export interface Sample {
+  /** Index of the right class in `SLOT_CLASSES`. */
+  readonly right: number;
+  readonly base: readonly number[];
+  readonly voices: readonly (readonly [voice: number, grade: number])[];
+  readonly weight: number;
+}
+
+const lesson = ({ name, board, answer }: CorpusBoard): Lesson => ({ name, board, truth: answer });
+
+/** Boards that were drawn by hand; each is left out in turn to judge what is learnt from the others. */
+export const DRAWN: readonly Lesson[] = [...CORPUS, ...OTHER_BOARDS].map(lesson);
+
+/** Composed boards. Of their nameplates only the voltages count, and of direct inputs only that they are. */
+export const composedLessons = (from: number, count: number): readonly Lesson[] =>
+  Array.from({ length: count }, (_, index) => {
+    const { board, truth } = composeBoard(from + index);
+    const { nameplate, ...bare } = board;
+    const kept =
+      nameplate?.input?.kind === 'dc'
+        ? { input: { kind: 'dc' as const } }
+        : { ...nameplate, outputs: (nameplate?.outputs ?? []).map(({ v }) => ({ v })) };
+    return { name: `composed ${from + index}`, board: { ...bare, nameplate: kept }, truth };
+  });
+
+const SHARES = [0.03, 0.08, 0.15, 0.22, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9] as const;
+const BLURRED = 0.7;
+/** Orders in which boards are traced, by chance: outward, in any order, as a person does; the rest pin by pin. */
+const ORDER = { outward: 0.4, random: 0.6, person: 0.85 } as const;
+
+/** A board as it may stand while it is traced: how far, in which order, and how its list was kept are by chance. */
+export function viewOf({ board }: Lesson, random: Random): Board {
+  const share = random.of(SHARES);
+  const order = random.next();
+  const facts = (by: 'power' | 'random') => {
+    const all = factsOf(board, by, random);
+    return tracedSoFar(board, all.slice(0, Math.round(all.length * share)));
+  };
+  const traced =
+    order < ORDER.outward
+      ? facts('power')
+      : order < ORDER.random
+        ? facts('random')
+        : order < ORDER.person
+          ? (tracedByPerson(board, [share], random)[0]?.board ?? board)
+          : pinByPin(board, share, random);
+  return random.chance(BLURRED) ? blur(traced, random) : traced;
+}
+
+/** Pins whose net is known here and there, those of the power path sooner. */
+export function pinByPin(board: Board, share: number, random: Random): Board {
+  const order = new Map<string, number>();
+  for (const pin of factsOf(board, 'power', random).flat()) if (!order.has(pin)) order.set(pin, order.size);
+  const pins = random
+    .shuffled(board.parts.flatMap(({ ref, pins: own }) => Object.keys(own).map((pin) => `${ref}.${pin}`)))
+    .toSorted((a, b) => (order.get(a) ?? Infinity) - (order.get(b) ?? Infinity) || 0)
+    .map((pin, index, { length }) => ({ pin, at: index / length + 0.5 * random.next() }))
+    .toSorted((a, b) => a.at - b.at);
+  const known = new Set(pins.slice(0, Math.round(share * pins.length)).map(({ pin }) => pin));
+  return {
+    ...board,
+    parts: board.parts.map((part) => ({
+      ...part,
+      pins: Object.fromEntries(
+        Object.entries(part.pins).map(([pin, net]) => [pin, known.has(`${part.ref}.${pin}`) ? net : null]),
+      ),
+    })),
+  };
+}
+
+/** Stages of which every choke counts as the anchor. */
+const isShared = (topology: string) => isOf(topology as SlotClass, 'cell');
+
+/** What an anchor is: of a transformer's stage the first transformer, of a cell every choke. */
+function rightOf(anchor: BoardPart, parts: readonly BoardPart[], { stages }: KnownStages): number {
+  const stage = stages.find(
+    ({ topology, magnetics }) => magnetics.includes(anchor.ref) && SLOT_CLASSES.some((name) => name === topology),
+  );
+  if (!stage) return 0;
+  const first = stage.magnetics.find((ref) => parts.some((part) => part.ref === ref && part.kind === 'transformer'));
+  const isAnchor =
+    isShared(stage.topology) || stage.topology === 'resonant-ballast' || (first ?? stage.magnetics[0]) === anchor.ref;
+  return isAnchor ? SLOT_CLASSES.findIndex((name) => name === stage.topology) : 0;
+}
+
+/** Samples of one view. */
+export function samplesOf(view: Board, { truth }: Lesson, weight: number): readonly Sample[] {
+  const { model, stages } = recognise(view);
+  const facts = boardFactsOf(model);
+  return view.parts.filter(mayAnchor).map((anchor) => {
+    const sheet = anchorFacts(facts, anchor, stages);
+    return {
+      right: rightOf(anchor, view.parts, truth),
+      base: contradicted(sheet),
+      voices: voicesOf(sheet),
+      weight,
+    };
+  });
+}

@@ -1,0 +1,171 @@
+import type { Board, BoardPart } from '../board';
+import { analyse, recognise } from '.';
+import { CORPUS } from './fixtures/corpus';
+import { OTHER_BOARDS } from './fixtures/otherBoards';
+import { judgeBoard } from './partial/judge';
+import { HAND_SIZES, LEARNT_SIZES, VOICES } from './partial/score';
+import { WEIGHTS } from './partial/weights';
+
+const part = (ref: string, kind: BoardPart['kind'], pins: string, more: Partial<BoardPart> = {}): BoardPart => ({
+  ref,
+  kind,
+  pins: Object.fromEntries(
+    pins.split(' ').map((entry) => {
+      const [pin = '', net] = entry.split('=');
+      return [pin, net ?? null];
+    }),
+  ),
+  ...more,
+});
+
+const INLET = part('J1', 'connector', 'L N', { role: 'mains-inlet' });
+const OUTLET = part('J2', 'connector', '+ -', { role: 'output' });
+const CHIP = part('U1', 'ic', '1 2 3 4 5 6=g 7 8', { subtype: 'controller' });
+const BULK = part('C1', 'capacitor', '+=bulk -=gnd', { value: { capacitance: 8.2e-5, voltage: 400 } });
+const primary = (ref: string): BoardPart => part(ref, 'nmos', 'G=g D=sw S=gnd', { marking: '10N65' });
+const transformer = (pins: string): BoardPart =>
+  part('T1', 'transformer', pins, {
+    windings: [
+      ['1', '2'],
+      ['3', '4'],
+    ],
+  });
+const store = (plus: string, minus: string): BoardPart =>
+  part('C9', 'capacitor', `+=${plus} -=${minus}`, { value: { capacitance: 4.7e-4, voltage: 25 } });
+const SCHOTTKY = part('D9', 'diode', 'A=sa K=out', { subtype: 'schottky' });
+const CLAMP = [
+  part('D5', 'diode', 'A=sw K=cl', { subtype: 'fast' }),
+  part('R5', 'resistor', '1=cl 2=bulk', { value: { resistance: 1e5 } }),
+  part('C5', 'capacitor', '1=cl 2=bulk', { subtype: 'ceramic', value: { capacitance: 2.2e-9 } }),
+];
+const SPARE_CHOKE = part('L9', 'inductor', '1 2');
+const choke = (pins: string): BoardPart => part('L1', 'inductor', pins, { value: { inductance: 4.7e-5 } });
+const FREEWHEEL = part('D8', 'diode', 'A=so K=out', { subtype: 'schottky' });
+const FED = part('J1', 'connector', '+=in -=gnd', { role: 'dc-input' });
+
+/** What of a textbook circuit is traced, what it is, and what else it must not be called with any assurance. */
+const CASES: readonly (readonly [name: string, parts: readonly BoardPart[], leads: string, at: string])[] = [
+  [
+    'primary, clamp and secondary loop of a flyback, a choke unattached in the list',
+    [
+      INLET,
+      OUTLET,
+      CHIP,
+      BULK,
+      primary('Q1'),
+      transformer('1=bulk 2=sw 3=sa 4=so'),
+      SCHOTTKY,
+      store('out', 'so'),
+      ...CLAMP,
+      SPARE_CHOKE,
+    ],
+    'flyback',
+    'T1',
+  ],
+  [
+    'a freewheel diode and a choke behind the rectifier: forward',
+    [
+      INLET,
+      OUTLET,
+      CHIP,
+      BULK,
+      primary('Q1'),
+      transformer('1=bulk 2=sw 3=sa 4=so'),
+      SCHOTTKY,
+      FREEWHEEL,
+      choke('1=out 2=vo'),
+      store('vo', 'so'),
+    ],
+    'forward',
+    'T1',
+  ],
+  [
+    'switches at both ends of the primary: a pair, with a reservoir',
+    [
+      INLET,
+      OUTLET,
+      CHIP,
+      BULK,
+      primary('Q1'),
+      part('Q2', 'nmos', 'G D=bulk S=top', { marking: '10N65' }),
+      part('D1', 'diode', 'A=sw K=bulk'),
+      part('D2', 'diode', 'A=gnd K=top'),
+      transformer('1=top 2=sw 3=sa 4=so'),
+      SCHOTTKY,
+      store('out', 'so'),
+    ],
+    'two-switch-flyback',
+    'T1',
+  ],
+  [
+    'switch, diode and choke meet; the choke leads to the store: buck',
+    [
+      FED,
+      OUTLET,
+      CHIP,
+      part('C1', 'capacitor', '+=in -=gnd', { value: { capacitance: 1e-4, voltage: 35 } }),
+      part('Q1', 'pmos', 'G S=in D=sw'),
+      part('D1', 'diode', 'A=gnd K=sw', { subtype: 'schottky' }),
+      choke('1=sw 2=vo'),
+      part('C2', 'capacitor', '+=vo -=gnd', { value: { capacitance: 4.7e-4, voltage: 16 } }),
+    ],
+    'buck',
+    'L1',
+  ],
+];
+
+test.each(CASES)('%s', (_, parts, leads, at) => {
+  const { hypotheses } = analyse({ parts });
+  const of = (topology: string) =>
+    hypotheses.find((claim) => claim.topology === topology && claim.magnetics.includes(at))?.probability ?? 0;
+  const others = hypotheses.filter(({ topology, magnetics }) => topology !== leads && magnetics.includes(at));
+  expect(of(leads)).toBeGreaterThan(0.6);
+  for (const other of others) expect(other.probability).toBeLessThan(0.35);
+});
+
+test('a reading says fact by fact why it stands where it does, the weightiest first, and what speaks against it', () => {
+  const [, parts] = CASES[0] ?? ['', []];
+  const { hypotheses } = analyse({ parts });
+  const reasons =
+    hypotheses.find(({ topology, magnetics }) => topology === 'flyback' && magnetics.includes('T1'))?.reasons ?? [];
+  const sizes = reasons.map(({ weight }) => Math.abs(weight));
+  expect(sizes).toEqual(sizes.toSorted((x, y) => y - x));
+  expect(reasons.some(({ weight }) => weight < 0)).toBe(true);
+  expect(reasons.flatMap(({ text, weight }) => (weight > 0 ? [text] : []))).toEqual(
+    expect.arrayContaining(['Rectifier to store and back: D9, C9.', 'Switch to winding to store: Q1.']),
+  );
+});
+
+const BARE: readonly (readonly [string, Board])[] = [
+  [
+    'one transformer without pins',
+    { parts: [part('T1', 'transformer', '1 2')].map(({ pins: _, ...rest }) => ({ ...rest, pins: {} })) },
+  ],
+  ['a transformer and an inlet', { parts: [INLET, transformer('1 2 3 4')] }],
+  ['a choke and an input', { parts: [FED, part('L1', 'inductor', '1 2')] }],
+];
+
+test.each(BARE)('%s: nothing is claimed surely', (_, board) => {
+  for (const { probability } of analyse(board).hypotheses) expect(probability).toBeLessThan(0.8);
+});
+
+test('what is learnt changes sizes, and no fact is turned round', () => {
+  const turned = VOICES.filter((_, index) => (LEARNT_SIZES.voices[index] ?? 0) * (HAND_SIZES.voices[index] ?? 0) < 0);
+  expect(turned).toEqual([]);
+});
+
+test('every fact that is raised speaks for or against something', () => {
+  const raised = [...CORPUS, ...OTHER_BOARDS].flatMap(({ board }) => {
+    const { model, stages } = recognise(board);
+    return judgeBoard(model, stages).slots.flatMap(({ sheet }) => sheet.entries().map(([name]) => name));
+  });
+  expect([...new Set(raised)].filter((name) => !(name in WEIGHTS))).toEqual([]);
+});
+
+test('what a person fixes leaves no other reading of the part', () => {
+  const [, parts] = CASES[0] ?? ['', []];
+  const { hypotheses } = analyse({ parts, fixed: [{ ref: 'T1', as: 'forward' }] });
+  expect(hypotheses.filter(({ magnetics }) => magnetics.includes('T1')).map(({ topology }) => topology)).toEqual([
+    'forward',
+  ]);
+});
