@@ -25,6 +25,22 @@ const PFC_REFERENCE = practice(2.5);
 /** Output of a power factor front end without a readable divider. */
 const PFC_USUAL = practice(385);
 
+/**
+ * Whether a switch joins the middle of two stores to the line: closed for the lower mains voltage only, so that each store
+ * stands on half of the higher one's peak.
+ */
+function hasSelector(middle: number, { model: { board, nets, rails } }: Recognition): boolean {
+  const isMiddle = (net: number) => {
+    const pins = (nets.pins[net] ?? []).filter(({ part }) => part.kind === 'capacitor').map(({ pin }) => pin);
+    return pins.includes('+') && pins.includes('-');
+  };
+  return board.parts.some(
+    (part) =>
+      part.kind === 'switch' &&
+      Object.keys(part.pins).some((pin) => rails.at(part, pin) === middle && isMiddle(nets.of(`${part.ref}.${pin}`))),
+  );
+}
+
 /** Voltages that follow from the nameplate, the mains and the feedback dividers. */
 export function voltagesOf(recognition: Recognition): Voltages {
   const { model, stages, bulk } = recognition;
@@ -55,7 +71,7 @@ export function voltagesOf(recognition: Recognition): Voltages {
     if (stages.some(({ form }) => form === 'dropper'))
       for (const a of held.mains) for (const b of held.dropped) set(a, b, peak, why);
     const middles = new Set(stackedRails(recognition).map(({ middle }) => middle));
-    const isDoubler = (rail: number) => held.mains.has(rail);
+    const isDoubler = (rail: number) => held.mains.has(rail) && !hasSelector(rail, recognition);
     const pfc = stages.find(({ topology }) => topology === 'boost-pfc');
     const isLine = stages.some(({ form }) => form === 'line' || form === 'dropper');
     if (pfc) {
@@ -69,7 +85,7 @@ export function voltagesOf(recognition: Recognition): Voltages {
         for (const a of group)
           for (const b of group) {
             if (a >= b) continue;
-            const middle = [a, b].find((rail) => middles.has(rail));
+            const middle = [a, b].find((rail) => middles.has(rail) || hasSelector(rail, recognition));
             const isSide = areOneSide(a, b, group, recognition);
             if (isSide) continue;
             set(a, b, middle === undefined || isDoubler(middle) ? peak : peak / 2, why);

@@ -1,13 +1,15 @@
-import type { BoardPart } from '../board';
-import { partsOf, type FoundStage } from './match/stage';
+import { islandsOf, type BoardPart } from '../board';
+import { islandOfRail } from './match/isolated';
+import { outputOf, type WindingOutput } from './match/outputs';
+import { partsOf, uniqueParts, type FoundStage } from './match/stage';
 import type { Model } from './model';
 import { fixedAnchors } from './model/fixed';
 import { TRANSISTOR_TERMINALS } from './model/parts';
-import { SLOT_CLASSES } from './partial/classes';
+import { SLOT_CLASSES, SWITCHES_NEEDED, type SlotClass } from './partial/classes';
 import { judgeBoard } from './partial/judge';
 import { areOneStage } from './partial/phases';
 import { sayReason } from './partial/reason';
-import { LEARNT_SIZES, reasonsFor, type Sizes } from './partial/score';
+import { LEARNT_SIZES, reasonsFor, type Reason, type Sizes } from './partial/score';
 import { mayAnchor, slotsOf } from './partial/slots';
 import type { Recognition } from './recognise';
 import { againstOf, rivalsOf } from './rivals';
@@ -97,18 +99,57 @@ function reasoned(model: Model, stages: readonly FoundStage[]): readonly StageCl
     const joins = reasonsFor(sheet, topology, LEARNT_SIZES).filter(({ parts }) => parts.length > 0);
     const told = joins.reduce((sum, { weight }) => sum + weight, 0);
     const free = (parts: readonly BoardPart[]) => parts.filter(({ ref }) => !explained.has(ref));
-    const seen = joins
-      .flatMap(({ parts, weight }) => (weight > 0 ? parts : []))
-      .filter(({ kind }) => TRANSISTOR_TERMINALS[kind]);
-    const switches = free(cast.switches.length > 0 ? cast.switches : [...new Set(seen)]);
-    const rectifiers = free(cast.rectifiers);
+    const switches = free(switchesOf(topology, cast.switches, joins));
+    const given = outputsBeyond(anchor, switches, model);
+    const rectifiers = free(
+      given.length > 0 ? given.flatMap((output) => output.rectifiers.map(({ part }) => part)) : cast.rectifiers,
+    ).filter((part) => !switches.includes(part));
     if (told < TOLD_AT_LEAST || switches.length === 0) return [];
     if (rectifiers.length === 0 && topology !== 'capacitor-discharge') return [];
-    const magnetics = cast.magnetics.length > 0 ? free(cast.magnetics) : [anchor];
-    const own = { switches, rectifiers, magnetics };
+    const magnetics = uniqueParts([
+      anchor,
+      ...free(cast.magnetics),
+      ...free(given.flatMap(({ chokes }) => chokes)),
+      ...free(resonantChokes(topology, joins)),
+    ]);
+    const own = { switches, rectifiers: uniqueParts(rectifiers), magnetics };
+    const isCast = switches.length === cast.switches.length && switches.every((part) => cast.switches.includes(part));
     const evidence = joins.filter(({ weight }) => weight > 0).map((reason) => sayReason(reason));
-    return [claim({ topology, evidence: [...cast.evidence, ...evidence], ...own }, Math.min(most, WITH_RIVAL))];
+    return [
+      claim(
+        { topology, evidence: [...(isCast ? cast.evidence : []), ...evidence], ...own },
+        Math.min(most, WITH_RIVAL),
+      ),
+    ];
   });
+}
+
+/** The switches of the weightiest fact that has as many as the topology needs; else those that fill its roles. */
+function switchesOf(topology: SlotClass, cast: readonly BoardPart[], reasons: readonly Reason[]): readonly BoardPart[] {
+  const seen = reasons
+    .filter(({ weight }) => weight > 0)
+    .map(({ parts }) => parts.filter(({ kind }) => TRANSISTOR_TERMINALS[kind]));
+  const whole = seen.find((parts) => parts.length > 0 && parts.length === SWITCHES_NEEDED[topology]);
+  return whole ?? (cast.length > 0 ? cast : uniqueParts(seen.flat()));
+}
+
+/** Chokes in series with the primary of a resonant half bridge belong to it. */
+const resonantChokes = (topology: SlotClass, reasons: readonly Reason[]): readonly BoardPart[] =>
+  topology === 'llc-half-bridge'
+    ? reasons.flatMap(({ parts, weight }) => (weight > 0 ? parts.filter(({ kind }) => kind === 'inductor') : []))
+    : [];
+
+/** What the windings of a transformer give on the other side of the barrier from its switches. */
+function outputsBeyond(anchor: BoardPart, switches: readonly BoardPart[], model: Model): readonly WindingOutput[] {
+  if (anchor.kind !== 'transformer') return [];
+  const islands = islandsOf(model.board, model.nets);
+  const island = (rail: number) => islandOfRail(rail, model, islands);
+  const near = new Set(
+    switches.flatMap((part) => Object.keys(part.pins).map((pin) => island(model.rails.at(part, pin)))),
+  );
+  return model.elements.windings
+    .filter(({ part, rails }) => part === anchor && !rails.some((rail) => near.has(island(rail))))
+    .flatMap((winding) => outputOf(winding, model) ?? []);
 }
 
 /** Stages that a person has fixed and that no search finds: with the parts that come nearest to their roles. */

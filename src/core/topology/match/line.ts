@@ -128,8 +128,15 @@ function phaseControls(model: Model): readonly FoundStage[] {
   if (thyristors.length === 0) return triacs;
   const direct = new Set(thyristors.flatMap(({ hi, lo }) => [hi, lo]).filter((rail) => !ac(rail)));
   const lines = new Set(thyristors.flatMap(({ hi, lo }) => [hi, lo]).filter(ac));
+  const givesPlus = thyristors.some(({ hi }) => ac(hi));
+  // Diodes that rectify in the sense of the thyristors but to another rail feed the control.
+  const isOfBridge = ({ from, to }: { from: number; to: number }) =>
+    ac(from) !== givesPlus || direct.has(ac(from) ? to : from);
   const rectifiers = elements.rectifiers.filter(
-    ({ from, to }) => ac(from) !== ac(to) && (lines.has(from) || lines.has(to) || direct.has(from) || direct.has(to)),
+    (element) =>
+      ac(element.from) !== ac(element.to) &&
+      isOfBridge(element) &&
+      [element.from, element.to].some((rail) => lines.has(rail) || direct.has(rail)),
   );
   return [
     ...triacs,

@@ -91,6 +91,12 @@ export function heldRails(board: Board, rails: Rails, elements: Elements): Held 
       if (alternating(near) && !alternating(far) && isFromLine(far)) rectified.add(far);
       if (lineSecondary.has(near) && !lineSecondary.has(far)) rectified.add(far);
     }
+  // Two diodes in series for twice the voltage: what lies between them is no rail of its own.
+  for (const { part, from, to } of elements.rectifiers) {
+    const between = rails.on(from);
+    const isBetween = between.length > 1 && between.every(({ part: other }) => other.kind === 'diode');
+    if (part.kind === 'diode' && rectified.has(from) && isBetween && !alternating(to)) rectified.add(to);
+  }
   const held = new Set<number>([...rectified, ...input, ...outputs]);
   for (const rail of [...held]) if (mains.has(rail) && !rectified.has(rail)) held.delete(rail);
   const reservoirs = elements.capacitors.filter(
