@@ -25,7 +25,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   sense: 4,
   soak: 6,
   stock: 2,
-  topology: 50,
+  topology: 51,
   uncertainty: 2,
   walk: 2,
   waveform: 6,

@@ -149,6 +149,13 @@ test.each(BARE)('%s: nothing is claimed surely', (_, board) => {
   for (const { probability } of analyse(board).hypotheses) expect(probability).toBeLessThan(0.8);
 });
 
+test('a transformer whose windings are not listed is a transformer', () => {
+  const bare = part('T1', 'transformer', '1=bulk 2=sw');
+  const [first] = analyse({ parts: [INLET, BULK, CHIP, primary('Q1'), bare] }).hypotheses;
+  expect(first).toMatchObject({ magnetics: ['T1'], switches: ['Q1'] });
+  expect(first?.probability).toBeGreaterThan(0.5);
+});
+
 test('what is learnt changes sizes, and no fact is turned round', () => {
   const turned = VOICES.filter((_, index) => (LEARNT_SIZES.voices[index] ?? 0) * (HAND_SIZES.voices[index] ?? 0) < 0);
   expect(turned).toEqual([]);

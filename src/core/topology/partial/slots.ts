@@ -57,9 +57,13 @@ export function slotsOf(model: Model, found: readonly FoundStage[]): readonly Sl
     });
 }
 
-/** Whether a part may be the anchor of a stage: a choke, or a transformer with two windings or more. */
+/**
+ * Whether a part may be the anchor of a stage: a choke, or a transformer with two windings or more. One whose windings
+ * are not listed has them all the same.
+ */
 export const mayAnchor = ({ kind, windings, pins, fitted }: BoardPart): boolean =>
-  fitted !== false && (kind === 'inductor' || (kind === 'transformer' && windingsAtLeast(windings ?? [], pins) >= 2));
+  fitted !== false &&
+  (kind === 'inductor' || (kind === 'transformer' && (windings === undefined || windingsAtLeast(windings, pins) >= 2)));
 
 /** Windings that are known, and one for every two pins that are on none yet. */
 const windingsAtLeast = (windings: readonly (readonly string[])[], pins: BoardPart['pins']): number =>

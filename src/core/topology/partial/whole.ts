@@ -28,8 +28,13 @@ const COST = practice({
   coupledAlone: 1,
   coupledMixed: 1.5,
 });
-/** Flattens the probabilities of whole readings, the more the less is traced. Set on boards that were left out. */
-const TEMPERATURE = practice({ traced: 1, untraced: Number(process.env.TK ?? 0.5) });
+/**
+ * Flattens the probabilities of whole readings, the more the less is traced, and while the list is still being written:
+ * what is not in it may follow. Set on boards that were left out.
+ */
+const TEMPERATURE = practice({ traced: 1, untraced: 0.5, unlisted: 0.5 });
+/** Of a list that is done, this share are resistors. */
+const RESISTORS_AT_LEAST = practice(0.2);
 const LEAST_SHARE = 0.003;
 const CLASSES_EACH = 7;
 const BEAM = 400;
@@ -79,7 +84,11 @@ export function judgeWhole(
       .slice(0, BEAM);
   }
   const known = anchors.reduce((sum, { anchor }) => sum + shareKnown(facts, anchor), 0) / Math.max(1, anchors.length);
-  const temperature = TEMPERATURE.traced + TEMPERATURE.untraced * (1 - Math.max(known, facts.traced));
+  const listed = Math.min(1, facts.list.resistors / Math.max(1, RESISTORS_AT_LEAST * facts.list.parts));
+  const temperature =
+    TEMPERATURE.traced +
+    TEMPERATURE.untraced * (1 - Math.max(known, facts.traced)) +
+    TEMPERATURE.unlisted * (1 - listed);
   const energies = beam.map(({ score, classes }) => {
     const reading = classes.map((at, place) => ({
       name: SLOT_CLASSES[at] ?? 'none',
