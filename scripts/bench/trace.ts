@@ -1,32 +1,31 @@
 // `npm run bench:trace` prints how well boards traced in part are read, each by what was learnt without it, and how long
 // it takes.
 import {
-  claimBins,
-  isAllRight,
+  calibrationOf,
+  judgedAsChosen,
   judgedLeftOut,
   ORDERS,
   SHARES,
+  shareAllRight,
   type Judged,
 } from '../../src/core/topology/fixtures/leftOut';
 
 const SEEDS = [1, 101, 201];
-const percent = (part: number, whole: number) =>
-  whole === 0 ? '   –' : `${Math.round((100 * part) / whole)} %`.padStart(5);
+const percent = (share: number | null) => (share === null ? '–' : `${Math.round(100 * share)} %`);
 
 function table(title: string, judged: readonly Judged[]): void {
   process.stdout.write(
     `\n${title}\n  all topologies right, of the joins  ${SHARES.map((share) => `${share * 100} %`.padStart(6)).join('')}\n`,
   );
   for (const order of ORDERS) {
-    const row = SHARES.map((share) => {
-      const those = judged.filter((one) => one.order === order && one.share === share);
-      return percent(those.filter(isAllRight).length, those.length).padStart(6);
-    });
+    const row = SHARES.map((share) =>
+      percent(shareAllRight(judged.filter((one) => one.order === order && one.share === share))).padStart(6),
+    );
     process.stdout.write(`  ${order.padEnd(34)}${row.join('')}\n`);
   }
-  const bins = claimBins(judged).map(
-    ({ claims, hold }, index) => `${index / 10}: ${percent(hold, claims).trim()} of ${claims}`,
-  );
+  const bins = calibrationOf(judged)
+    .table()
+    .map(({ from, claims, right }) => `${from}: ${percent(right)} of ${claims}`);
   process.stdout.write(`  claims that hold, from              ${bins.slice(3).join(', ')}\n`);
 }
 
@@ -41,4 +40,10 @@ for (const set of ['reference', 'other'] as const)
   );
 table('Both sets', plain);
 table('Both sets, with blurred parts lists', blurred);
+const chosen = (['25', '45', '70'] as const).map(
+  (part) => `${part} %: ${percent(shareAllRight(judgedAsChosen(part)))}`,
+);
+process.stdout.write(
+  `\nThe other boards, pins known as other hands chose them\n  all topologies right, of the pins   ${chosen.join(', ')}\n`,
+);
 process.stdout.write(`\n${each.toFixed(1)} ms a board on average\n`);

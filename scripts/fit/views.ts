@@ -1,5 +1,5 @@
 import type { Board, BoardPart } from '../../src/core/board';
-import { factsOf, type Random, recognise, tracedByPerson, tracedSoFar } from '../../src/core/topology';
+import { factsOf, type Random, recognise, tracedByPerson, tracedSoFar, withKnownPins } from '../../src/core/topology';
 import { CORPUS, type CorpusBoard } from '../../src/core/topology/fixtures/corpus';
 import { blur } from '../../src/core/topology/fixtures/generator/blur';
 import { composeBoard } from '../../src/core/topology/fixtures/generator/compose';
@@ -80,16 +80,7 @@ export function pinByPin(board: Board, share: number, random: Random): Board {
     .toSorted((a, b) => (order.get(a) ?? Infinity) - (order.get(b) ?? Infinity) || 0)
     .map((pin, index, { length }) => ({ pin, at: index / length + 0.5 * random.next() }))
     .toSorted((a, b) => a.at - b.at);
-  const known = new Set(pins.slice(0, Math.round(share * pins.length)).map(({ pin }) => pin));
-  return {
-    ...board,
-    parts: board.parts.map((part) => ({
-      ...part,
-      pins: Object.fromEntries(
-        Object.entries(part.pins).map(([pin, net]) => [pin, known.has(`${part.ref}.${pin}`) ? net : null]),
-      ),
-    })),
-  };
+  return withKnownPins(board, new Set(pins.slice(0, Math.round(share * pins.length)).map(({ pin }) => pin)));
 }
 
 /** Stages of which every choke counts as the anchor. */

@@ -2,14 +2,17 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { analyse } from '.';
 import { CORPUS, stageLines } from './fixtures/corpus';
+import { OTHER_BOARDS } from './fixtures/otherBoards';
 import { TEXTBOOK, textbookBoard } from './fixtures/textbook';
 
 test('no reference board is forgotten', () => {
   const files = readdirSync(join(__dirname, 'fixtures/boards')).filter((name) => name.endsWith('.json'));
   expect(CORPUS.map(({ name }) => `${name}.json`).sort()).toEqual(files.sort());
+  const others = readdirSync(join(__dirname, 'fixtures/boards-other/answers'));
+  expect(OTHER_BOARDS.map(({ name }) => `${name}.json`).sort()).toEqual(others.sort());
 });
 
-test.each(CORPUS.map((entry) => [entry.name, entry] as const))(
+test.each([...CORPUS, ...OTHER_BOARDS].map((entry) => [entry.name, entry] as const))(
   '%s: stages, roles, bulk, barrier',
   (_, { board, answer }) => {
     const { stages, bulk, isolation } = analyse(board);

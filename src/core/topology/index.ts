@@ -8,13 +8,14 @@ export type { Model } from './model';
 export type { CapacitorElement, RectifierElement, SwitchElement, Winding } from './model/elements';
 export { isPolarised, isReservoirPart, SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS, twoPins } from './model/parts';
 export { reachOf } from './model/series';
-export { factsOf, powerFactsOf, tracedSoFar } from './tracing/order';
+export { factsOf, powerFactsOf, tracedSoFar, withKnownPins } from './tracing/order';
 export { tracedByPerson } from './tracing/person';
 export { Random } from './tracing/random';
 export { firstStep, unlogged, type FirstStep } from './probe/firstStep';
 export { nextProbes, probesFrom, type Probe, type ProbeAdvice } from './probe/nextProbes';
 export {
   Calibration,
+  hasRightTopologies,
   MOST_PROBES,
   probesAtRandom,
   probesWithAdvice,

@@ -1,4 +1,4 @@
-import { claimBins, isAllRight, judgedLeftOut, SHARES, type Order } from './fixtures/leftOut';
+import { calibrationOf, judgedAsChosen, judgedLeftOut, SHARES, shareAllRight, type Order } from './fixtures/leftOut';
 
 const PLAIN = judgedLeftOut(1);
 const BLURRED = judgedLeftOut(1, true);
@@ -17,22 +17,32 @@ test.each(LEAST)('boards that were left out, %s sets, %s', (set, order, least) =
     const those = PLAIN.filter(
       (one) => (set === 'both' || one.set === set) && one.order === order && one.share === share,
     );
-    expect(those.filter(isAllRight).length / those.length).toBeGreaterThanOrEqual(least[share] ?? 0);
+    expect(shareAllRight(those)).toBeGreaterThanOrEqual(least[share] ?? 0);
   }
 });
 
 test('with blurred parts lists three of four are still right outward at three quarters of the joins', () => {
   const those = BLURRED.filter(({ order, share }) => order === 'outward' && share === 0.75);
-  expect(those.filter(isAllRight).length / those.length).toBeGreaterThanOrEqual(0.7);
+  expect(shareAllRight(those)).toBeGreaterThanOrEqual(0.7);
+});
+
+test.each([
+  ['25', 0.45],
+  ['45', 0.7],
+  ['70', 0.7],
+] as const)('with %s %% of the pins known, chosen by other hands', (percent, least) => {
+  expect(shareAllRight(judgedAsChosen(percent))).toBeGreaterThanOrEqual(least);
 });
 
 test('claims of boards that were left out hold as often as they say', () => {
-  const bins = claimBins(PLAIN);
-  const from = (least: number) =>
-    bins.slice(least).reduce((sum, { claims, hold }) => ({ claims: sum.claims + claims, hold: sum.hold + hold }));
-  const share = ({ claims, hold }: { readonly claims: number; readonly hold: number }) => hold / claims;
-  expect(share(from(9))).toBeGreaterThanOrEqual(0.94);
-  expect(share(from(8))).toBeGreaterThanOrEqual(0.9);
-  for (const [index, { claims, hold }] of bins.entries())
-    if (claims >= 100) expect(Math.abs(hold / claims - (index + 0.5) / 10)).toBeLessThan(0.16);
+  const table = calibrationOf(PLAIN).table();
+  const holdFrom = (least: number) => {
+    const bins = table.filter(({ from }) => from >= least);
+    const claims = bins.reduce((sum, bin) => sum + bin.claims, 0);
+    return bins.reduce((sum, bin) => sum + bin.claims * (bin.right ?? 0), 0) / claims;
+  };
+  expect(holdFrom(0.9)).toBeGreaterThanOrEqual(0.94);
+  expect(holdFrom(0.8)).toBeGreaterThanOrEqual(0.9);
+  for (const { from, to, claims, right } of table)
+    if (claims >= 100 && right !== null) expect(Math.abs(right - (from + to) / 2)).toBeLessThan(0.16);
 });
