@@ -1,5 +1,13 @@
 import type { Board, BoardPart } from '../../src/core/board';
-import { factsOf, type Random, recognise, tracedByPerson, tracedSoFar, withKnownPins } from '../../src/core/topology';
+import {
+  factsOf,
+  recognise,
+  tracedByPerson,
+  tracedSoFar,
+  withKnownPins,
+  type KnownBoard,
+  type Random,
+} from '../../src/core/topology';
 import { CORPUS, type CorpusBoard } from '../../src/core/topology/fixtures/corpus';
 import { blur } from '../../src/core/topology/fixtures/generator/blur';
 import { composeBoard } from '../../src/core/topology/fixtures/generator/compose';
@@ -10,15 +18,9 @@ import { boardFactsOf } from '../../src/core/topology/partial/facts/boardFacts';
 import { contradicted, voicesOf } from '../../src/core/topology/partial/score';
 import { mayAnchor } from '../../src/core/topology/partial/slots';
 
-export interface KnownStages {
-  readonly stages: readonly { readonly topology: string; readonly magnetics: readonly string[] }[];
-}
-
 /** A board to learn from, as a whole. */
-export interface Lesson {
+export interface Lesson extends KnownBoard {
   readonly name: string;
-  readonly board: Board;
-  readonly truth: KnownStages;
 }
 
 /** One anchor of one view: what is heard, and what it is. */
@@ -35,16 +37,12 @@ const lesson = ({ name, board, answer }: CorpusBoard): Lesson => ({ name, board,
 /** Boards that were drawn by hand; each is left out in turn to judge what is learnt from the others. */
 export const DRAWN: readonly Lesson[] = [...CORPUS, ...OTHER_BOARDS].map(lesson);
 
-/** Composed boards. Of their nameplates only the voltages count, and of direct inputs only that they are. */
+/** Composed boards. The currents of their nameplates say nothing. */
 export const composedLessons = (from: number, count: number): readonly Lesson[] =>
   Array.from({ length: count }, (_, index) => {
     const { board, truth } = composeBoard(from + index);
-    const { nameplate, ...bare } = board;
-    const kept =
-      nameplate?.input?.kind === 'dc'
-        ? { input: { kind: 'dc' as const } }
-        : { ...nameplate, outputs: (nameplate?.outputs ?? []).map(({ v }) => ({ v })) };
-    return { name: `composed ${from + index}`, board: { ...bare, nameplate: kept }, truth };
+    const outputs = (board.nameplate?.outputs ?? []).map(({ v }) => ({ v }));
+    return { name: `composed ${from + index}`, board: { ...board, nameplate: { ...board.nameplate, outputs } }, truth };
   });
 
 const SHARES = [0.03, 0.08, 0.15, 0.22, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9] as const;
@@ -87,7 +85,7 @@ export function pinByPin(board: Board, share: number, random: Random): Board {
 const isShared = (topology: string) => isOf(topology as SlotClass, 'cell');
 
 /** What an anchor is: of a transformer's stage the first transformer, of a cell every choke. */
-function rightOf(anchor: BoardPart, parts: readonly BoardPart[], { stages }: KnownStages): number {
+function rightOf(anchor: BoardPart, parts: readonly BoardPart[], { stages }: KnownBoard['truth']): number {
   const stage = stages.find(
     ({ topology, magnetics }) => magnetics.includes(anchor.ref) && SLOT_CLASSES.some((name) => name === topology),
   );
