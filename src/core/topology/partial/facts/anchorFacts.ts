@@ -4,6 +4,7 @@ import type { FoundStage } from '../../match/stage';
 import type { BoardFacts } from './boardFacts';
 import { cellFacts } from './cell';
 import { driveFacts } from './drive';
+import { looseFacts } from './loose';
 import { isBaseWinding } from './near';
 import { outputFacts } from './output';
 import { SMOOTHING_CHOKE_ABOVE } from './partsList';
@@ -27,7 +28,7 @@ export function anchorFacts(board: BoardFacts, anchor: BoardPart, found: readonl
   const sheet = new FactSheet();
   const known = shareKnown(board, anchor);
   foundFacts(board, anchor, found, known, sheet);
-  if (anchor.kind === 'transformer') transformerFacts(board, anchor, sheet);
+  if (anchor.kind === 'transformer') transformerFacts(board, anchor, known, sheet);
   else chokeKindFacts(anchor, sheet);
   cellFacts(board, anchor, sheet);
   if (NO_CHOKE_WINDING.some((name) => sheet.grade(name) > 0.5)) sheet.withdraw('winding used as output choke');
@@ -73,7 +74,7 @@ function foundFacts(
     sheet.raise('in no stage that was found whole', ramp(traced, MISSING_COUNTS.from, MISSING_COUNTS.to) * known);
 }
 
-function transformerFacts(board: BoardFacts, anchor: BoardPart, sheet: FactSheet): void {
+function transformerFacts(board: BoardFacts, anchor: BoardPart, known: number, sheet: FactSheet): void {
   const { model, rails, list } = board;
   const own = model.elements.windings.filter(({ part }) => part === anchor);
   const base = own.filter((winding) => isBaseWinding(board, winding));
@@ -110,6 +111,7 @@ function transformerFacts(board: BoardFacts, anchor: BoardPart, sheet: FactSheet
   const isLargest = board.board.parts
     .filter(({ kind }) => kind === 'transformer')
     .every((other) => Object.keys(other.pins).length <= pins);
+  looseFacts(board, isLargest, known, sheet);
   sheet.note('largest transformer', isLargest);
   sheet.note('not the largest transformer', !isLargest);
   sheet.note('only transformer', list.transformers === 1);

@@ -149,7 +149,7 @@ function legFacts(context: LegContext, sheet: FactSheet): boolean {
 }
 
 /** Whether every store of the board is known not to be on a rail. */
-function noStoreLeft({ model }: BoardFacts, rail: number): boolean {
+export function noStoreLeft({ model }: BoardFacts, rail: number): boolean {
   const { elements, rails } = model;
   return elements.capacitors
     .filter(({ polarised }) => polarised)
