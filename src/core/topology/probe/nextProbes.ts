@@ -93,9 +93,9 @@ interface Candidate {
 }
 
 /** So many of the best candidates are answered in thought, both ways. */
-const THOUGHT_THROUGH = 24;
+const THOUGHT_THROUGH = 40;
 /** What a bit about roles and forms is worth beside one that whole readings lose. Set on composed boards. */
-const FORM_WORTH = 0.3;
+const FORM_WORTH = 0.1;
 
 /** The best candidates by how much less would be open about the whole board with their answer. */
 function weighed(
@@ -125,8 +125,6 @@ function handyPin(pin: NetPin, other: NetPin, { nets }: Model): NetPin {
   return store && on.length > 2 && store.part !== other.part ? store : pin;
 }
 
-/** What a probe is worth that no hypothesis asks for: less than any that one does. */
-const EXPLORING = 1e-3;
 const POWER: ReadonlySet<BoardPart['kind']> = new Set([
   'nmos',
   'pmos',
@@ -142,36 +140,61 @@ const POWER: ReadonlySet<BoardPart['kind']> = new Set([
   'ic',
 ]);
 
-/** Pairs of a pin of an open slot's part with a pin of another part that carries power, for when the hypotheses have nothing left to ask. */
+/** What it is worth, in bits, to learn where a pin leads, for every bit of that, while the circuit is open. Set on composed boards. */
+const STRUCTURE_WORTH = 0.3;
+
+/**
+ * Pins that lead nowhere yet, each with the nets it may lead to, likeliest by how often such pins are joined: the fewer
+ * there are, the more an answer tells of how the board hangs together.
+ */
 function explore(model: Model, slots: readonly JudgedSlot[], gains: Map<string, Candidate>): void {
   const { board, rails } = model;
-  const others = board.parts.filter(
-    (part) => POWER.has(part.kind) || (part.kind === 'capacitor' && ('+' in part.pins || part.subtype === 'film')),
+  const open = new Map(slots.map(({ anchor, probabilities }) => [anchor, entropyOf(probabilities)]));
+  const whole = Math.min(
+    1,
+    slots.reduce((sum, { probabilities }) => sum + entropyOf(probabilities), 0),
   );
-  for (const { anchor, probabilities } of slots) {
-    const open = entropyOf(probabilities);
-    for (const pin of Object.keys(anchor.pins)) {
-      const from = rails.at(anchor, pin);
-      const lonely = rails.on(from).length === 1 ? 2 : 1;
-      for (const part of others) {
-        if (part === anchor) continue;
-        for (const other of Object.keys(part.pins)) {
-          if (other === 'G' || other === 'B') continue;
-          const to = rails.at(part, other);
-          const key = keyOf({ part: anchor, pin }, { part, pin: other }, model);
-          if (gains.has(key) || rails.relation(from, to) !== 'unknown') continue;
-          gains.set(key, {
-            a: { part: anchor, pin },
-            b: { part, pin: other },
-            share: affinity({ part: anchor, pin }, { part, pin: other }),
-            gain:
-              EXPLORING * lonely * (0.1 + open) * reach(part) * affinity({ part: anchor, pin }, { part, pin: other }),
-          });
-        }
+  const pins = powerPins(board);
+  for (const from of pins) {
+    const rail = rails.at(from.part, from.pin);
+    if (rails.on(rail).length > 1 || from.part.kind === 'ic') continue;
+    const options = new Map<number, { readonly to: NetPin; readonly weight: number }>();
+    for (const to of pins) {
+      const other = rails.at(to.part, to.pin);
+      if (to.part === from.part || rails.relation(rail, other) !== 'unknown') continue;
+      const weight = affinity(from, to);
+      if (weight > (options.get(other)?.weight ?? 0)) options.set(other, { to, weight });
+    }
+    const total = [...options.values()].reduce((sum, { weight }) => sum + weight, NOBODY);
+    const relevance = open.get(from.part) ?? whole;
+    for (const { to, weight } of options.values()) {
+      const share = weight / total;
+      const gain = STRUCTURE_WORTH * binary(share) * relevance * reach(to.part) * plausibility(from, to, model);
+      const key = keyOf(from, to, model);
+      const known = gains.get(key);
+      if (!known) gains.set(key, { a: from, b: to, gain, share });
+      else {
+        known.gain = Math.max(known.gain, gain);
+        known.share = Math.max(known.share, share);
       }
     }
   }
 }
+
+const pinsOf = (parts: readonly BoardPart[]): readonly NetPin[] =>
+  parts.flatMap((part) => Object.keys(part.pins).map((pin) => ({ part, pin })));
+const isCommand = ({ pin }: NetPin) => pin === 'G' || pin === 'B';
+
+/** Pins of the parts that carry power. */
+const powerPins = ({ parts }: Board): readonly NetPin[] =>
+  pinsOf(
+    parts.filter(
+      (part) =>
+        part.fitted !== false &&
+        part.role !== 'mains-inlet' &&
+        (POWER.has(part.kind) || (part.kind === 'capacitor' && ('+' in part.pins || part.subtype === 'film'))),
+    ),
+  ).filter((pin) => !isCommand(pin));
 
 const affinity = (a: NetPin, b: NetPin) => affinityOf(pinClass(a.part, a.pin), pinClass(b.part, b.pin));
 const reach = ({ kind }: BoardPart) => REACH[kind] ?? 1;

@@ -1,20 +1,28 @@
 import { practice } from '../../evidence';
 import { BOARD_KINDS, type BoardPart } from '../../board';
+import { SMOOTHING_CHOKE_ABOVE } from '../partial/facts/partsList';
 import { AFFINITIES, USUAL_AFFINITY } from './affinities';
 
 /** Resistors up to this carry power or sense it. */
 const SMALL_RESISTOR_AT_MOST = practice(10);
 const TWO_ALIKE: ReadonlySet<string> = new Set(['capacitor', 'resistor', 'inductor', 'fuse', 'thermistor', 'varistor']);
 
+/** Stores from here on stand on the mains. */
+const PRIMARY_STORE_FROM = practice(160);
+
 /** What a pin is as far as one sees without knowing the circuit: a drain, the minus of an electrolytic, an output. */
 export function pinClass({ kind, subtype, role, value }: BoardPart, pin: string): string {
-  if (kind === 'capacitor' && (pin === '+' || pin === '-')) return `store ${pin}`;
+  if (kind === 'capacitor' && (pin === '+' || pin === '-'))
+    return `${(value?.voltage ?? 0) >= PRIMARY_STORE_FROM ? 'primary store' : 'store'} ${pin}`;
   if (kind === 'capacitor') return subtype ?? 'capacitor';
   if (kind === 'connector') return `${role ?? 'connector'} ${/^(L|N)$/i.test(pin) ? 'line' : ''}`.trim();
   if (kind === 'resistor')
     return (value?.resistance ?? Infinity) <= SMALL_RESISTOR_AT_MOST ? 'small resistor' : 'resistor';
-  if (kind === 'diode' || kind === 'dual-diode')
-    return `${subtype === 'zener' || subtype === 'tvs' ? 'zener' : 'diode'} ${pin.charAt(0)}`;
+  if (kind === 'diode' || kind === 'dual-diode') {
+    const isPower = kind === 'dual-diode' || subtype === 'schottky';
+    return `${subtype === 'zener' || subtype === 'tvs' ? 'zener' : isPower ? 'power diode' : 'diode'} ${pin.charAt(0)}`;
+  }
+  if (kind === 'inductor') return (value?.inductance ?? 1) > SMOOTHING_CHOKE_ABOVE ? 'choke' : 'small choke';
   const isNamed = BOARD_KINDS[kind].pins.length > 0 && !TWO_ALIKE.has(kind);
   return isNamed ? `${kind} ${pin.startsWith('AC') ? 'AC' : pin}` : kind;
 }
