@@ -6,7 +6,7 @@ import { openRun } from '../../../db/repositories/harvest';
 import type { Edit } from '../../../db/repositories/journal';
 import { stockPiece } from '../../../db/repositories/lots';
 import { findPart, logPart } from '../../../db/repositories/parts';
-import { harvestPlan } from './harvestPlan';
+import { harvestPlan } from './planOf';
 import { testContext } from '../../../services/board';
 import type { AssemblyForm, HarvestStepForm, MountingForm, RunForm } from './schema';
 import { mayHarvest, takeInto } from './takePart';

@@ -8,7 +8,7 @@ import { kindRule, RATINGS } from '../../../core/part';
 import { lastBin } from '../../../db/repositories/harvest';
 import { lotsOfDonor } from '../../../db/repositories/lotSearch';
 import { listBinCodes } from '../../../db/repositories/lots';
-import { harvestPlan, type PlannedHarvest } from './harvestPlan';
+import { harvestPlan, type PlannedHarvest } from './planOf';
 import { ratingSummary } from '../shared/words';
 import type { Dossier } from '../../../services/dossier';
 
