@@ -90,7 +90,6 @@ for (const [area, pathsOf] of Object.entries(AREAS))
       await page.setViewportSize(DESK);
       await page.emulateMedia({ colorScheme: 'light' });
       await goTo(page, path);
-      await page.waitForLoadState('networkidle');
       faults.push(...(await seriousFaults(page, path)));
       await page.emulateMedia({ colorScheme: 'dark' });
       faults.push(...(await seriousFaults(page, `${path} in the dark`, ['color-contrast'])));
