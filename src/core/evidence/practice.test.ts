@@ -25,9 +25,9 @@ const FIGURES: Readonly<Record<string, number>> = {
   sense: 4,
   soak: 6,
   stock: 2,
-  topology: 51,
+  topology: 55,
   uncertainty: 2,
-  walk: 2,
+  walk: 3,
   waveform: 6,
 };
 

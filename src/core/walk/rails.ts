@@ -13,6 +13,8 @@ export interface RailEstimate {
   /** Volt that the parts on it stand at most. */
   readonly most: number | undefined;
   readonly why: string;
+  /** It rests on the rating of a capacitor alone. */
+  readonly isGuess: boolean;
 }
 
 /** Capacitors on a rail are usually run at about this share of their rating. */
@@ -55,6 +57,7 @@ export function railEstimates({ recognition }: Analysis): readonly RailEstimate[
     );
     const fed = supplyBetween(a, b, most);
     const marked = /7[89]\D?(\d\d)/.exec(regulator?.marking ?? '')?.[1];
+    const isTold = divided ?? known ?? marked ?? zener ?? fed;
     const [volts, why] = divided
       ? [
           divided.volts,
@@ -75,7 +78,7 @@ export function railEstimates({ recognition }: Analysis): readonly RailEstimate[
                   ]
                 : [undefined, `nothing on it says; ${part.ref} carries no rating yet`];
     const plus = '+' in part.pins ? '+' : (Object.keys(part.pins)[0] ?? '');
-    estimates.push({ at: `${part.ref}.${plus}`, volts, most, why });
+    estimates.push({ at: `${part.ref}.${plus}`, volts, most, why, isGuess: isTold === undefined });
   }
   return estimates.toSorted((one, other) => (other.volts ?? 0) - (one.volts ?? 0));
 

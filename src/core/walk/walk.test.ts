@@ -1,4 +1,4 @@
-import { analyse } from '../topology';
+import { analyse, tracedSoFar } from '../topology';
 import { CORPUS } from '../topology/fixtures/corpus';
 import { powerWalk, railEstimates } from '.';
 
@@ -60,4 +60,26 @@ test('the walk leads from the inlet to the output, with this board’s parts', (
   expect(order.every((at) => at > 0)).toBe(true);
   expect(steps.join(' ')).toMatch(/C53 holds the rectified voltage: about 3\d\d.V/);
   for (const { board } of CORPUS) expect(powerWalk(analyse(board)).join(' ')).not.toMatch(/undefined|NaN|\{/);
+});
+
+// Duty in continuous current: Vout/Vin of a buck, 1 − Vin/Vout of a boost (textbook).
+test.each`
+  board                      | says
+  ${'step-down-5v'}          | ${/buck.*: IC1 chops its supply; L1 and D2 make a lower voltage of it\. From about 36.V to about 5.V it conducts for some 14 % of the time\./}
+  ${'tower-supply-200'}      | ${/Half-bridge.*Q3 and Q5 swing one end.*It takes about 340.V and gives/}
+  ${'router-adapter-12v'}    | ${/D203, C204 and R203 take the spike of the leakage inductance off the switch/}
+  ${'router-adapter-12v'}    | ${/MOV101 takes surges from the line.*NR101 limits the current that rushes/}
+  ${'router-adapter-12v'}    | ${/D104, D102, D103 and D101 rectify the mains/}
+  ${'router-adapter-12v'}    | ${/U301 compares the output with its own reference\. OC301 carries a signal across the barrier/}
+  ${'router-adapter-12v'}    | ${/CY301 leads noise between the sides; it is a safety part/}
+  ${'washer-control-supply'} | ${/VDR1 takes surges.*C7 keeps.*D2 rectifies the mains/}
+`('the walk of $board says $says', ({ board, says }) => {
+  expect(powerWalk(analysed(board)).join(' ')).toMatch(says);
+});
+
+test('a role of which no part is known is said to be open, never left out', () => {
+  const { board } = CORPUS.find(({ name }) => name === 'printer-adapter-24v') ?? { board: { parts: [] } };
+  const steps = powerWalk(analyse(tracedSoFar(board, []))).join(' ');
+  expect(steps).toMatch(/Flyback converter.*: A switch that is not traced yet stores energy in T301/);
+  expect(steps).toMatch(/a rectifier that is not traced yet passes it to the output/);
 });
