@@ -39,6 +39,15 @@ const WITH_RIVAL = 0.85;
 const REASONED_AT_LEAST = 0.7;
 /** Its joins must speak for it by so much, in nats: a list of parts alone makes no stage. */
 const TOLD_AT_LEAST = 3;
+/** On a board that is wholly traced, something is seen to command the switch. */
+const COMMANDS = [
+  'chip commands',
+  'small transistor commands',
+  'own winding commands',
+  'other winding commands',
+  'winding drives the base',
+  'windings drive several bases',
+] as const;
 /** What a person has fixed is not in question. */
 const FIXED = 1;
 /** Claims from here on count as said. */
@@ -104,7 +113,8 @@ function reasoned(model: Model, stages: readonly FoundStage[]): readonly StageCl
     const rectifiers = free(
       given.length > 0 ? given.flatMap((output) => output.rectifiers.map(({ part }) => part)) : cast.rectifiers,
     ).filter((part) => !switches.includes(part));
-    if (told < TOLD_AT_LEAST || switches.length === 0) return [];
+    const isCommanded = topology === 'capacitor-discharge' || COMMANDS.some((fact) => sheet.grade(fact) > 0);
+    if (told < TOLD_AT_LEAST || !isCommanded || switches.length === 0) return [];
     if (rectifiers.length === 0 && topology !== 'capacitor-discharge') return [];
     const magnetics = uniqueParts([
       anchor,

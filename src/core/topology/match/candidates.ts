@@ -2,7 +2,7 @@ import { practice } from '../../evidence';
 import type { Board, BoardPart } from '../../board';
 import type { RoleKind } from '../forms/form';
 import type { Model } from '../model';
-import { RESERVOIR_AT_LEAST } from '../model/parts';
+import { isLamp, RESERVOIR_AT_LEAST } from '../model/parts';
 import type { Binding } from './matchForm';
 
 /** Coupling capacitors of converters start here. */
@@ -94,15 +94,13 @@ function unfixedCandidates(model: Model): Candidates {
       }),
     reservoir: stores,
     store: stores,
-    lamp: board.parts
-      .filter(({ kind, role }) => kind === 'connector' && role === 'lamp')
-      .flatMap((part) =>
-        Object.keys(part.pins).map((pin): Binding => ({
-          part,
-          rails: [rails.at(part, pin), rails.at(part, pin)],
-          pins: [pin, pin],
-        })),
-      ),
+    lamp: board.parts.filter(isLamp).flatMap((part) =>
+      Object.keys(part.pins).map((pin): Binding => ({
+        part,
+        rails: [rails.at(part, pin), rails.at(part, pin)],
+        pins: [pin, pin],
+      })),
+    ),
   };
 }
 

@@ -4,6 +4,7 @@ import { DRIVES } from '../forms/drives';
 import type { Model } from '../model';
 import type { SwitchElement, Winding } from '../model/elements';
 import { fedRails } from '../model/feed';
+import { isOutlet } from '../model/parts';
 import { reachOf } from '../model/series';
 import { ISOLATED } from '../topologies';
 import { mayCouple } from './candidates';
@@ -182,8 +183,7 @@ function feedsOthers(
   const fed = fedRails(made, { ...model, parts: board.parts }, new Set());
   for (const source of sources) fed.delete(source);
   const reached = [...fed].flatMap((rail) => rails.on(rail));
-  if (reached.some(({ part }) => part.kind === 'connector' && (part.role === 'output' || part.role === 'load')))
-    return true;
+  if (reached.some(({ part }) => isOutlet(part))) return true;
   const chips = uniqueParts(reached.filter(({ part }) => part.kind === 'ic').map(({ part }) => part));
   const behindResistor = reached.flatMap(({ part }) =>
     part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= SUPPLY_RESISTANCE_AT_MOST

@@ -1,7 +1,7 @@
 import type { BoardPart } from '../../board';
 import { BALLAST, DUMPS } from '../forms/line';
 import type { Model } from '../model';
-import { isPolarised } from '../model/parts';
+import { isOutlet, isPolarised } from '../model/parts';
 import { reachOf } from '../model/series';
 import { controlOf } from './control';
 import { matchForm, railOf, type Candidates } from './matchForm';
@@ -156,8 +156,7 @@ function phaseControls(model: Model): readonly FoundStage[] {
 }
 
 /** Parts that take what a rectifier gives: an output, a load, a choke. */
-const usesCurrent = ({ kind, role }: BoardPart) =>
-  kind === 'inductor' || kind === 'lamp' || (kind === 'connector' && (role === 'output' || role === 'load'));
+const usesCurrent = (part: BoardPart) => part.kind === 'inductor' || part.kind === 'lamp' || isOutlet(part);
 
 const COMMANDS: ReadonlySet<string> = new Set([
   'resistor',

@@ -86,5 +86,14 @@ export const isReservoirPart = (part: BoardPart): boolean =>
   part.subtype !== 'y' &&
   (isPolarised(part) || (part.value?.capacitance ?? 0) >= RESERVOIR_AT_LEAST);
 
+/** A lamp that takes alternating current: a tube or a bulb. One with a plus is a string of diodes. */
+export const isLamp = ({ kind, role, pins }: BoardPart): boolean =>
+  kind === 'connector' && role === 'lamp' && !('+' in pins);
+
+/** A connector to what the board supplies. */
+export const isOutlet = (part: BoardPart): boolean =>
+  part.kind === 'connector' &&
+  (part.role === 'output' || part.role === 'load' || (part.role === 'lamp' && !isLamp(part)));
+
 const EARTH_PINS: ReadonlySet<string> = new Set(['E', 'PE', 'EARTH', 'FG', 'G', 'GND']);
 export const isEarthPin = (pin: string): boolean => EARTH_PINS.has(pin.toUpperCase());

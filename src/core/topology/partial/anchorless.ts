@@ -1,7 +1,9 @@
 import { practice } from '../../evidence';
 import type { BoardPart } from '../../board';
 import type { FoundStage } from '../match/stage';
+import { isLamp, isOutlet, SERIES_RESISTOR_AT_MOST } from '../model/parts';
 import type { BoardFacts } from './facts/boardFacts';
+import type { RailFacts } from './facts/railFacts';
 
 /** A stage without a magnetic anchor, as its joins show it or as the parts of a board suggest it. */
 export interface SuggestedStage {
@@ -11,6 +13,8 @@ export interface SuggestedStage {
   readonly rectifiers: readonly BoardPart[];
   readonly magnetics: readonly BoardPart[];
   readonly evidence: readonly string[];
+  /** Further parts whose joins tell whether it is so. */
+  readonly beside?: readonly BoardPart[];
 }
 
 /** How sure it is: found whole; by the parts that make it up; by some of them. Set on reference boards. */
@@ -23,6 +27,13 @@ const SURE = practice({
   triacBesideTransformer: 0.3,
   thyristors: 0.7,
 });
+/**
+ * What a join adds to a stage that its parts suggest, in nats: an end on the mains, the other where it belongs, the
+ * gate at its timing; and what ends on both lines take away, which make it a filter capacitor.
+ */
+const JOINED = practice({ line: 1, load: 1.5, timing: 1.5, acrossTheLines: -3 });
+/** Joins make no stage surer than one that was found whole by all but a little. */
+const SUREST = 0.97;
 /** Capacitors that drop the mains are of this size and more; without a zener beside them of the other. */
 const DROPPER_AT_LEAST = practice({ withZener: 100e-9, alone: 150e-9 });
 
@@ -42,6 +53,52 @@ export function anchorlessStages(facts: BoardFacts, found: readonly FoundStage[]
   return [...whole, ...suggested.filter(({ topology }) => !whole.some((stage) => stage.topology === topology))];
 }
 
+/** A probability with what joins add to it. */
+const withJoins = (probability: number, nats: number): number =>
+  nats === 0 ? probability : Math.min(SUREST, 1 / (1 + Math.exp(-nats) * (1 / probability - 1)));
+
+/** Whether a rail is a line of the mains, or is behind a resistor against surges from one. */
+const isLine = (facts: RailFacts | undefined, rails: BoardFacts['rails']): boolean =>
+  facts !== undefined &&
+  (facts.mains ||
+    facts.resistors.some(
+      ({ part, far }) => (part.value?.resistance ?? Infinity) <= SERIES_RESISTOR_AT_MOST && rails[far]?.mains,
+    ));
+
+/** What the joins of a triac say for its controlling the phase of a load. */
+function triacJoins({ model, rails }: BoardFacts, triac: BoardPart): number {
+  const at = (pin: string) => rails[model.rails.at(triac, pin)];
+  const ends = ['MT1', 'MT2'].map(at);
+  const isLoaded = ends.some((facts) => facts && (facts.output || facts.lamp || facts.chokes.length > 0));
+  const gate = model.rails.at(triac, 'G');
+  const isTimed = model.rails.on(gate).some(({ part }) => part.kind === 'diac');
+  return (
+    (ends.some((facts) => facts?.mains) ? JOINED.line : 0) +
+    (isLoaded ? JOINED.load : 0) +
+    (isTimed ? JOINED.timing : 0)
+  );
+}
+
+/** What the joins of a thyristor say for its controlling the phase: one end on the line, the other at a load. */
+function thyristorJoins({ model, rails }: BoardFacts, part: BoardPart): number {
+  const ends = ['A', 'K'].map((pin) => rails[model.rails.at(part, pin)]);
+  return (
+    (ends.some((facts) => facts?.mains) ? JOINED.line : 0) +
+    (ends.some((facts) => facts && !facts.mains && facts.output) ? JOINED.load : 0)
+  );
+}
+
+/** What the joins of a capacitor say for its dropping the mains. */
+function dropperJoins({ model, rails }: BoardFacts, capacitor: BoardPart): number {
+  const ends = Object.keys(capacitor.pins).map((pin) => rails[model.rails.at(capacitor, pin)]);
+  const onLine = ends.filter((facts) => isLine(facts, rails)).length;
+  if (onLine > 1) return JOINED.acrossTheLines;
+  const isRectified = ends.some(
+    (facts) => facts && !facts.mains && (facts.bridgeAc || facts.out.length + facts.in.length > 0),
+  );
+  return (onLine > 0 ? JOINED.line : 0) + (isRectified ? JOINED.load : 0);
+}
+
 const fittedParts = ({ board }: BoardFacts) => board.parts.filter(({ fitted }) => fitted !== false);
 
 function phaseControl(facts: BoardFacts): readonly SuggestedStage[] {
@@ -49,14 +106,19 @@ function phaseControl(facts: BoardFacts): readonly SuggestedStage[] {
   const triacs = parts.filter(({ kind }) => kind === 'triac');
   const thyristors = parts.filter(({ kind }) => kind === 'scr');
   const timing = parts.find(({ kind }) => kind === 'diac' || kind === 'potentiometer');
+  const beside = parts.filter((part) => part.kind === 'diac' || isLamp(part) || isOutlet(part));
   const stage = (probability: number, switches: readonly BoardPart[], evidence: string): readonly SuggestedStage[] => [
-    { topology: 'phase-control', probability, switches, rectifiers: [], magnetics: [], evidence: [evidence] },
+    { topology: 'phase-control', probability, switches, rectifiers: [], magnetics: [], evidence: [evidence], beside },
   ];
   if (triacs.length > 0 && timing)
-    return stage(SURE.parts, triacs, `${triacs[0]?.ref ?? ''} and ${timing.ref} are what a phase control is made of.`);
+    return stage(
+      withJoins(SURE.parts, Math.max(...triacs.map((triac) => triacJoins(facts, triac)))),
+      triacs,
+      `${triacs[0]?.ref ?? ''} and ${timing.ref} are what a phase control is made of.`,
+    );
   if (thyristors.length >= 2)
     return stage(
-      SURE.thyristors,
+      withJoins(SURE.thyristors, Math.max(...thyristors.map((part) => thyristorJoins(facts, part)))),
       thyristors,
       `${thyristors.map(({ ref }) => ref).join(' and ')} may control the phase of the mains.`,
     );
@@ -72,16 +134,28 @@ function dropper(facts: BoardFacts): readonly SuggestedStage[] {
   const parts = fittedParts(facts);
   const { list } = facts;
   const capacitorFrom = (least: number) =>
-    parts.find(
-      ({ kind, subtype, value }) =>
-        kind === 'capacitor' && (subtype === 'x' || subtype === 'film') && (value?.capacitance ?? 0) >= least,
-    );
+    parts
+      .filter(
+        ({ kind, subtype, value }) =>
+          kind === 'capacitor' && (subtype === 'x' || subtype === 'film') && (value?.capacitance ?? 0) >= least,
+      )
+      .map((part) => ({ part, joins: dropperJoins(facts, part) }))
+      .toSorted((a, b) => b.joins - a.joins)[0];
   const stage = (
     probability: number,
+    capacitor: BoardPart,
     rectifiers: readonly BoardPart[],
     evidence: string,
   ): readonly SuggestedStage[] => [
-    { topology: 'capacitive-dropper', probability, switches: [], rectifiers, magnetics: [], evidence: [evidence] },
+    {
+      topology: 'capacitive-dropper',
+      probability,
+      switches: [],
+      rectifiers,
+      magnetics: [],
+      evidence: [evidence],
+      beside: [capacitor],
+    },
   ];
   const converts = parts.some(({ kind }) => ['transformer', 'inductor', 'nmos', 'pmos', 'igbt'].includes(kind));
   const zener = parts.find(({ kind, subtype }) => kind === 'diode' && subtype === 'zener');
@@ -91,17 +165,19 @@ function dropper(facts: BoardFacts): readonly SuggestedStage[] {
   const small = capacitorFrom(DROPPER_AT_LEAST.withZener);
   if (!converts && zener && small && slow.length > 0)
     return stage(
-      SURE.parts,
+      withJoins(SURE.parts, small.joins),
+      small.part,
       slow,
-      `${small.ref} can drop the mains for ${zener.ref}, and nothing else here could lower it.`,
+      `${small.part.ref} can drop the mains for ${zener.ref}, and nothing else here could lower it.`,
     );
   const large = capacitorFrom(DROPPER_AT_LEAST.alone);
   const rectifiers = parts.filter(({ kind }) => kind === 'bridge' || kind === 'diode');
   if (list.transformers + list.largeChokes > 0 || list.hasTriac || !large || rectifiers.length === 0) return [];
   const isBesideChip = list.controllers + list.switchers + list.powerSwitches > 0;
   return stage(
-    isBesideChip ? SURE.mayDropBesideChip : SURE.mayDrop,
+    withJoins(isBesideChip ? SURE.mayDropBesideChip : SURE.mayDrop, large.joins),
+    large.part,
     rectifiers,
-    `${large.ref} can drop the mains; nothing else here could lower it.`,
+    `${large.part.ref} can drop the mains; nothing else here could lower it.`,
   );
 }

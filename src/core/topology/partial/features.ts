@@ -4,6 +4,7 @@ import { DRIVES } from '../forms/drives';
 import { OUTPUT_FORMS } from '../forms/outputs';
 import type { FoundStage } from '../match/stage';
 import type { Model } from '../model';
+import { isLamp } from '../model/parts';
 import { SLOT_CLASSES } from './classes';
 import type { Inventory } from './inventory';
 
@@ -223,7 +224,7 @@ export function featuresOf(
       railsWith((rail) => held.isHeld(rail)),
       3,
     ),
-    'lamp here': is(railsWith((rail) => others(rail).some(({ part }) => part.role === 'lamp')) > 0),
+    'lamp here': is(railsWith((rail) => others(rail).some(({ part }) => isLamp(part))) > 0),
     'thyristor here': is(railsWith((rail) => meets(rail, ['scr'])) > 0),
     'spark here': is(railsWith((rail) => meets(rail, ['spark-gap'])) > 0),
     partner: is(found.some(({ magnetics }) => magnetics.includes(anchor) && magnetics[0] !== anchor)),

@@ -1,4 +1,5 @@
 import type { Board, BoardPart } from '../../board';
+import { isLamp } from '../model/parts';
 
 /** What the parts list alone says, before any probe. */
 export interface Inventory {
@@ -64,7 +65,7 @@ export function inventoryOf({ parts, nameplate }: Board): Inventory {
     highStores: count((part) => isStore(part) && volts(part) >= 300),
     halfStores: count((part) => isStore(part) && volts(part) >= 160 && volts(part) <= 250),
     frontEndStores: count((part) => isStore(part) && volts(part) >= 420),
-    lamps: count(({ role }) => role === 'lamp'),
+    lamps: count(isLamp),
     triacs: count(({ kind }) => kind === 'triac'),
     thyristors: count(({ kind }) => kind === 'scr'),
     outputs: nameplate?.outputs?.length ?? 0,

@@ -9,6 +9,7 @@ import { anchorFacts } from './facts/anchorFacts';
 import { boardFactsOf, type BoardFacts } from './facts/boardFacts';
 import type { FactSheet } from './facts/sheet';
 import { INVENTORY_READING } from './fitted';
+import { binaryEntropy, entropyOf } from './entropy';
 import { LEARNT_SIZES, scoresOf, type Sizes } from './score';
 import { slotsOf, type Slot } from './slots';
 import { judgeWhole } from './whole';
@@ -31,12 +32,16 @@ export interface Judgement {
   readonly slots: readonly JudgedSlot[];
   /** Stages without a magnetic anchor. */
   readonly anchorless: readonly SuggestedStage[];
-  /** How the anchors would be judged if more joins were known; their stages are not searched for anew. */
-  readonly again: (board: Board) => readonly JudgedAnchor[];
+  /** What is open about the board, in bits. */
+  readonly open: number;
+  /** What would be open if more joins were known; stages are not searched for anew. */
+  readonly openWith: (board: Board) => number;
 }
 
 /** How much the counts of the parts list say beside the facts while nothing is traced; with all traced, nothing. Set on boards that were left out. */
 const INVENTORY_COUNTS = 1;
+/** However unusual on such a parts list, what no join refutes may be so. */
+const LEAST_USUAL = 0.004;
 /** What a person has fixed leaves nothing else, in nats. */
 const FIXED_AGAINST = -1000;
 
@@ -53,12 +58,24 @@ export function judgeBoard(model: Model, found: readonly FoundStage[], sizes: Si
   return {
     facts,
     anchorless,
+    open: openOf({ anchors, anchorless }),
+    openWith: (board) => openOf(readAnchors(modelOf(board), found, usual, sizes)),
     slots: slots.flatMap((slot) => {
       const read = anchors.find(({ anchor }) => anchor === slot.anchor);
       return read ? [{ slot, ...read }] : [];
     }),
-    again: (board) => readAnchors(modelOf(board), found, usual, sizes).anchors,
   };
+}
+
+/** What readings leave open, in bits. */
+const openOf = ({ anchors, anchorless }: Pick<Read, 'anchors' | 'anchorless'>): number =>
+  anchors.reduce((sum, { probabilities }) => sum + entropyOf(probabilities), 0) +
+  anchorless.reduce((sum, { probability }) => sum + binaryEntropy(probability), 0);
+
+interface Read {
+  readonly facts: BoardFacts;
+  readonly anchorless: readonly SuggestedStage[];
+  readonly anchors: readonly JudgedAnchor[];
 }
 
 /** The anchors of a board judged together. `usual` has what a parts list usually stands for, by reference of the anchor. */
@@ -67,7 +84,7 @@ function readAnchors(
   found: readonly FoundStage[],
   usual: ReadonlyMap<string, readonly number[]>,
   sizes: Sizes,
-): { facts: BoardFacts; anchorless: readonly SuggestedStage[]; anchors: readonly JudgedAnchor[] } {
+): Read {
   const facts = boardFactsOf(model);
   const anchorless = anchorlessStages(facts, found);
   const fixed = fixedAnchors(model.board);
@@ -81,7 +98,7 @@ function readAnchors(
       const scores = scoresOf(sheet, sizes).map((score, index) =>
         isGiven && SLOT_CLASSES[index] !== given
           ? FIXED_AGAINST
-          : score + INVENTORY_COUNTS * (1 - facts.traced) * Math.log(Math.max(1e-6, shares[index] ?? 0)),
+          : score + INVENTORY_COUNTS * (1 - facts.traced) * Math.log(Math.max(LEAST_USUAL, shares[index] ?? 0)),
       );
       return { anchor, sheet, scores };
     });

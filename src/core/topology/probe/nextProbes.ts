@@ -4,8 +4,11 @@ import type { End, Form } from '../forms/form';
 import { candidatesOf } from '../match/candidates';
 import type { Binding } from '../match/matchForm';
 import type { Model } from '../model';
+import type { BoardFacts } from '../partial/facts/boardFacts';
 import { SLOT_CLASSES } from '../partial/classes';
-import { judgeBoard, type JudgedAnchor, type JudgedSlot } from '../partial/judge';
+import { binaryEntropy, entropyOf } from '../partial/entropy';
+import { judgeBoard, type JudgedSlot, type Judgement } from '../partial/judge';
+import type { Sizes } from '../partial/score';
 import { recognise, type Recognition } from '../recognise';
 import { affinityOf, pinClass } from './pinClass';
 import { pinWords } from './words';
@@ -45,12 +48,13 @@ const REACH: Partial<Record<BoardPart['kind'], number>> = practice({
  * each pair is joined; the gain is the mutual information between that answer and the readings, summed over the slots
  * (a pair is worth asking when the leading readings differ on it). Pairs that are known, or implied, are skipped.
  */
-export const nextProbes = (board: Board, count = 5): ProbeAdvice => probesFrom(recognise(board), count);
+export const nextProbes = (board: Board, count = 5, sizes?: Sizes): ProbeAdvice =>
+  probesFrom(recognise(board), count, sizes);
 
 /** The same for a board that was recognised already. */
-export function probesFrom({ model, stages }: Recognition, count: number): ProbeAdvice {
-  const { slots, again } = judgeBoard(model, stages);
-  const entropy = slots.reduce((sum, { probabilities }) => sum + entropyOf(probabilities), 0);
+export function probesFrom({ model, stages }: Recognition, count: number, sizes?: Sizes): ProbeAdvice {
+  const judged = judgeBoard(model, stages, sizes);
+  const { slots, open: entropy, openWith } = judged;
   const gains = new Map<string, Candidate>();
   const pool = candidatesOf(model);
   for (const slot of slots) {
@@ -67,8 +71,8 @@ export function probesFrom({ model, stages }: Recognition, count: number): Probe
       } else gains.set(key, { a, b, gain, share });
     }
   }
-  explore(model, slots, gains);
-  const ranked = weighed([...gains.values()], model.board, entropy, again)
+  explore(model, judged, gains);
+  const ranked = weighed([...gains.values()], model.board, entropy, openWith)
     .toSorted((one, other) => other.gain - one.gain)
     .slice(0, Math.max(count, 1))
     .map(({ a, b, gain }) => ({ a: handyPin(a, b, model), b: handyPin(b, a, model), gain }));
@@ -93,19 +97,17 @@ interface Candidate {
 }
 
 /** So many of the best candidates are answered in thought, both ways. */
-const THOUGHT_THROUGH = 40;
-/** What a bit about roles and forms is worth beside one that whole readings lose. Set on composed boards. */
-const FORM_WORTH = 0.1;
+const THOUGHT_THROUGH = 16;
+/** What a bit about roles and forms is worth beside one that whole readings lose. Set on drawn boards. */
+const FORM_WORTH = 0.3;
 
 /** The best candidates by how much less would be open about the whole board with their answer. */
 function weighed(
   candidates: readonly Candidate[],
   board: Board,
   open: number,
-  again: (board: Board) => readonly JudgedAnchor[],
+  left: (board: Board) => number,
 ): readonly Candidate[] {
-  const left = (answered: Board) =>
-    again(answered).reduce((sum, { probabilities }) => sum + entropyOf(probabilities), 0);
   return candidates
     .toSorted((one, other) => other.gain - one.gain)
     .slice(0, THOUGHT_THROUGH)
@@ -140,21 +142,22 @@ const POWER: ReadonlySet<BoardPart['kind']> = new Set([
   'ic',
 ]);
 
-/** What it is worth, in bits, to learn where a pin leads, for every bit of that, while the circuit is open. Set on composed boards. */
-const STRUCTURE_WORTH = 0.3;
-
 /**
  * Pins that lead nowhere yet, each with the nets it may lead to, likeliest by how often such pins are joined: the fewer
  * there are, the more an answer tells of how the board hangs together.
  */
-function explore(model: Model, slots: readonly JudgedSlot[], gains: Map<string, Candidate>): void {
+function explore(
+  model: Model,
+  { facts, slots, anchorless, open: left }: Judgement,
+  gains: Map<string, Candidate>,
+): void {
   const { board, rails } = model;
-  const open = new Map(slots.map(({ anchor, probabilities }) => [anchor, entropyOf(probabilities)]));
-  const whole = Math.min(
-    1,
-    slots.reduce((sum, { probabilities }) => sum + entropyOf(probabilities), 0),
-  );
-  const pins = powerPins(board);
+  const open = new Map<BoardPart, number>(slots.map(({ anchor, probabilities }) => [anchor, entropyOf(probabilities)]));
+  for (const { probability, switches, rectifiers, beside = [] } of anchorless)
+    for (const part of [...switches, ...rectifiers, ...beside]) open.set(part, binaryEntropy(probability));
+  const near = relevances(open, model);
+  const far = Math.min(1, left) * FADING ** FURTHEST;
+  const pins = tellingPins(board, new Set(open.keys()), anchorless.length > 0);
   for (const from of pins) {
     const rail = rails.at(from.part, from.pin);
     if (rails.on(rail).length > 1 || from.part.kind === 'ic') continue;
@@ -166,10 +169,16 @@ function explore(model: Model, slots: readonly JudgedSlot[], gains: Map<string, 
       if (weight > (options.get(other)?.weight ?? 0)) options.set(other, { to, weight });
     }
     const total = [...options.values()].reduce((sum, { weight }) => sum + weight, NOBODY);
-    const relevance = open.get(from.part) ?? whole;
+    const told = tells(from, facts);
+    const relevance = Math.max(near.get(from.part) ?? 0, far);
     for (const { to, weight } of options.values()) {
-      const share = weight / total;
-      const gain = STRUCTURE_WORTH * binary(share) * relevance * reach(to.part) * plausibility(from, to, model);
+      // A pin leads to one net, which may hold many of the others.
+      const share = Math.min(0.98, weight / Math.min(1, total));
+      const merges = open.has(from.part) || open.has(to.part) ? 0 : MERGE_WORTH * share * share * Math.min(1, left);
+      const gain =
+        (binaryEntropy(share) * relevance * told * tells(to, facts) + merges) *
+        reach(to.part) *
+        plausibility(from, to, model);
       const key = keyOf(from, to, model);
       const known = gains.get(key);
       if (!known) gains.set(key, { a: from, b: to, gain, share });
@@ -181,20 +190,56 @@ function explore(model: Model, slots: readonly JudgedSlot[], gains: Map<string, 
   }
 }
 
+/** What a join at such a pin tells of the circuit beside one at another: switches carry it, returns are shared by all. */
+const TELLS = { switch: 2, smallTransistor: 0.5, return: 0.3 } as const;
+
+function tells({ part, pin }: NetPin, { model: { elements }, primary }: BoardFacts): number {
+  const own = elements.switches.find((element) => element.part === part);
+  if (own && pin === own.hiPin) return Math.max(TELLS.smallTransistor, TELLS.switch * primary(own));
+  return pin === '-' ? TELLS.return : 1;
+}
+
+/** What it is worth that two nets become one: each later question about them is asked once. Set on drawn boards. */
+const MERGE_WORTH = 3;
+
+/** What is open at a part is so much less open at its neighbour, for so many neighbours. Set on drawn boards. */
+const FADING = 0.35;
+const FURTHEST = 3;
+
+/** What is open at every part, or at a part that joins lead to from there, in bits. */
+function relevances(open: ReadonlyMap<BoardPart, number>, { rails }: Model): ReadonlyMap<BoardPart, number> {
+  const found = new Map<BoardPart, number>();
+  for (const [start, bits] of open) {
+    let reached = [start];
+    for (let step = 0; step <= FURTHEST && reached.length > 0; step += 1) {
+      const worth = bits * FADING ** step;
+      const next = reached.filter((part) => worth > (found.get(part) ?? 0));
+      for (const part of next) found.set(part, worth);
+      reached = next.flatMap((part) =>
+        Object.keys(part.pins).flatMap((pin) => rails.on(rails.at(part, pin)).map((other) => other.part)),
+      );
+    }
+  }
+  return found;
+}
+
 const pinsOf = (parts: readonly BoardPart[]): readonly NetPin[] =>
   parts.flatMap((part) => Object.keys(part.pins).map((pin) => ({ part, pin })));
 const isCommand = ({ pin }: NetPin) => pin === 'G' || pin === 'B';
 
-/** Pins of the parts that carry power. */
-const powerPins = ({ parts }: Board): readonly NetPin[] =>
+/** Pins of the parts that carry power, and of those that are open; with the inlet where a stage may hang on it. */
+const tellingPins = ({ parts }: Board, open: ReadonlySet<BoardPart>, isInletOpen: boolean): readonly NetPin[] =>
   pinsOf(
     parts.filter(
       (part) =>
         part.fitted !== false &&
-        part.role !== 'mains-inlet' &&
-        (POWER.has(part.kind) || (part.kind === 'capacitor' && ('+' in part.pins || part.subtype === 'film'))),
+        (part.role === 'mains-inlet'
+          ? isInletOpen
+          : open.has(part) ||
+            POWER.has(part.kind) ||
+            (part.kind === 'capacitor' && ('+' in part.pins || part.subtype === 'film'))),
     ),
-  ).filter((pin) => !isCommand(pin));
+  ).filter((pin) => !isCommand(pin) || open.has(pin.part));
 
 const affinity = (a: NetPin, b: NetPin) => affinityOf(pinClass(a.part, a.pin), pinClass(b.part, b.pin));
 const reach = ({ kind }: BoardPart) => REACH[kind] ?? 1;
@@ -304,15 +349,11 @@ function unknownJoins(
   return found;
 }
 
-const entropyOf = (probabilities: readonly number[]) =>
-  probabilities.reduce((sum, p) => (p > 1e-9 ? sum - p * Math.log2(p) : sum), 0);
-const binary = (p: number) => entropyOf([p, 1 - p]);
-
 /** Mutual information between readings and the answer, in bits. */
 function information(probabilities: readonly number[], likelihood: readonly number[]): number {
   const joined = probabilities.reduce((sum, p, index) => sum + p * (likelihood[index] ?? 0), 0);
-  const given = probabilities.reduce((sum, p, index) => sum + p * binary(likelihood[index] ?? 0), 0);
-  return Math.max(0, binary(joined) - given);
+  const given = probabilities.reduce((sum, p, index) => sum + p * binaryEntropy(likelihood[index] ?? 0), 0);
+  return Math.max(0, binaryEntropy(joined) - given);
 }
 
 /** The question as a person would ask it; with the runner-up from the same pin where there is one. */

@@ -20,7 +20,8 @@ export function pinClass({ kind, subtype, role, value }: BoardPart, pin: string)
     return (value?.resistance ?? Infinity) <= SMALL_RESISTOR_AT_MOST ? 'small resistor' : 'resistor';
   if (kind === 'diode' || kind === 'dual-diode') {
     const isPower = kind === 'dual-diode' || subtype === 'schottky';
-    return `${subtype === 'zener' || subtype === 'tvs' ? 'zener' : isPower ? 'power diode' : 'diode'} ${pin.charAt(0)}`;
+    if (pin.length > 1) return 'leg of a diode';
+    return `${subtype === 'zener' || subtype === 'tvs' ? 'zener' : isPower ? 'power diode' : 'diode'} ${pin}`;
   }
   if (kind === 'inductor') return (value?.inductance ?? 1) > SMOOTHING_CHOKE_ABOVE ? 'choke' : 'small choke';
   const isNamed = BOARD_KINDS[kind].pins.length > 0 && !TWO_ALIKE.has(kind);

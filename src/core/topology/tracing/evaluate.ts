@@ -1,6 +1,7 @@
 import { splitPin, type Board } from '../../board';
 import { analyse, type Analysis } from '../analyse';
 import { areJoined, nextProbes, withAnswer } from '../probe/nextProbes';
+import type { Sizes } from '../partial/score';
 import { factsOf, tracedSoFar } from './order';
 import { Random } from './random';
 
@@ -75,15 +76,15 @@ export function rightWhileTraced(
 export const MOST_PROBES = 300;
 
 /** Number of probes, each answered from the whole board, until every true stage is claimed at 0.9, following the advice. */
-export function probesWithAdvice({ board, truth }: KnownBoard): number {
+export function probesWithAdvice({ board, truth }: KnownBoard, most = MOST_PROBES, sizes?: Sizes): number {
   let known = tracedSoFar(board, []);
-  for (let count = 0; count < MOST_PROBES; count += 1) {
-    if (isKnown(analyse(known), truth)) return count;
-    const [probe] = nextProbes(known, 1).probes;
-    if (!probe) return MOST_PROBES;
+  for (let count = 0; count < most; count += 1) {
+    if (isKnown(analyse(known, sizes), truth)) return count;
+    const [probe] = nextProbes(known, 1, sizes).probes;
+    if (!probe) return most;
     known = withAnswer(known, probe.a, probe.b, areJoined(board, probe.a, probe.b));
   }
-  return MOST_PROBES;
+  return most;
 }
 
 /** The same, probing pairs of pins of power parts in a random order; looked at every tenth part more, to save time. */

@@ -200,6 +200,7 @@ function listFacts({ list, isMains, isDcFed }: BoardFacts, anchor: BoardPart, sh
   note('only negative outputs', list.negativeOutputs > 0 && list.negativeOutputs === list.outputs);
   note('two stores for half the mains', list.hasHalfStores);
   note('store for 420 V or more', list.hasPfcStore);
+  note('no store for rectified mains', isMains && list.lacksMainsStore && !list.hasInputFilm);
   note('film capacitor of resonant size', list.resonantFilms > 0);
   note('film capacitor of blocking size', list.blockingFilms > 0);
   note('film capacitor behind the bridge', list.hasInputFilm);

@@ -2,7 +2,7 @@ import { practice } from '../../../evidence';
 import type { Board, BoardPart } from '../../../board';
 import { chipByMarking } from '../../../chips';
 import type { SwitchElement } from '../../model/elements';
-import { isPolarised } from '../../model/parts';
+import { isLamp, isPolarised } from '../../model/parts';
 
 /** What the parts list and the nameplate say before any join is known: counts, and whether there is any. */
 export interface PartsList {
@@ -28,6 +28,8 @@ export interface PartsList {
   readonly hasInputFilm: boolean;
   readonly hasHalfStores: boolean;
   readonly hasPfcStore: boolean;
+  /** Whether stores are logged, all with their voltage, and none of them stands the rectified mains. */
+  readonly lacksMainsStore: boolean;
   readonly hasLamp: boolean;
   readonly hasThyristor: boolean;
   readonly hasTriac: boolean;
@@ -117,7 +119,10 @@ export function partsListOf(
     hasPfcStore: parts.some(
       (part) => isPolarised(part) && volts(part) >= PFC_STORE.volts && farads(part) >= PFC_STORE.farads,
     ),
-    hasLamp: parts.some(({ role }) => role === 'lamp'),
+    lacksMainsStore:
+      parts.some(isPolarised) &&
+      parts.filter(isPolarised).every((part) => volts(part) > 0 && volts(part) < HALF_STORE.from),
+    hasLamp: parts.some(isLamp),
     hasThyristor: parts.some(({ kind }) => kind === 'scr'),
     hasTriac: parts.some(({ kind }) => kind === 'triac'),
     chipsFor: new Set(

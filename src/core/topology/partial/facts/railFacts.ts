@@ -2,6 +2,7 @@ import { practice } from '../../../evidence';
 import type { BoardPart } from '../../../board';
 import type { Model } from '../../model';
 import type { RectifierElement, SwitchElement } from '../../model/elements';
+import { isLamp, isOutlet } from '../../model/parts';
 
 /** A two-terminal part on a rail, and the rail of its other end. */
 export interface FarPart {
@@ -132,8 +133,8 @@ function placePins(part: BoardPart, { rails }: Model, all: readonly RailFacts[])
     else if (part.kind === 'bridge') facts[pin === '+' || pin === '-' ? 'bridgeDc' : 'bridgeAc'] = true;
     else if (part.kind === 'scr') facts.thyristor = true;
     else if (part.kind === 'connector') {
-      if (part.role === 'output' || part.role === 'load') facts.output = true;
-      if (part.role === 'lamp') facts.lamp = true;
+      if (isOutlet(part)) facts.output = true;
+      if (isLamp(part)) facts.lamp = true;
       if (part.role === 'dc-input') facts.input = true;
     } else if (part.kind === 'resistor' && !rails.isPass(part)) {
       const other = Object.keys(part.pins).find((name) => name !== pin);
