@@ -39,6 +39,7 @@ const BOARD = {
   separate: optional(z.array(pair)),
   through: optional(z.array(z.object({ a: text, b: text, ohms: optional(amount), drop: optional(amount) }))),
   swept: optional(z.array(text)),
+  unsure: optional(z.array(pair)),
   complete: optional(z.boolean()),
   notes: optional(z.array(z.string())),
   fixed: optional(z.array(z.object({ ref: text, as: text }))),
@@ -84,7 +85,7 @@ export function readBoard(content: string): BoardFile {
     const [ref, name] = splitPin(pin);
     return name in (byRef.get(ref)?.pins ?? {});
   };
-  for (const list of ['joined', 'separate'] as const)
+  for (const list of ['joined', 'separate', 'unsure'] as const)
     for (const [index, pins] of (data[list] ?? []).entries())
       for (const pin of pins)
         if (!isPin(pin))

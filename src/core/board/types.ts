@@ -58,6 +58,8 @@ export interface Board {
   readonly complete?: boolean;
   /** Pins whose net was swept to its end: what is not known to be on it is not on it. */
   readonly swept?: readonly string[];
+  /** Pairs of pins that a person could not reach, or was not sure of; they are not asked for again. */
+  readonly unsure?: readonly PinPair[];
   /** What a person has fixed; it goes before what the evidence says. */
   readonly fixed?: readonly FixedPart[];
   /** What a person noted about the board, in their words. */

@@ -68,6 +68,7 @@ export function boardOf({
         ...(dropV === null ? {} : { drop: dropV }),
       })),
     swept: facts.filter(({ relation }) => relation === 'swept').map(({ a }) => a),
+    unsure: pairs('unsure'),
     fixed: facts.filter(({ relation }) => relation === 'fixed').map(({ a, b }) => ({ ref: a, as: b })),
   };
 }

@@ -1,4 +1,4 @@
 export { boardOf, type LoggedPart, type ProbedFact } from './boardOf';
 export { isSample, SAMPLE_ORIGIN, type Donor } from './donor';
 export type { Part } from './part';
-export type { BoardFact } from './fact';
+export type { BoardFact, FactRelation } from './fact';

@@ -1,5 +1,5 @@
-import type { Board, BoardPart } from '../board';
-import { analyse, recognise } from '.';
+import { netsOf, type Board, type BoardPart } from '../board';
+import { analyse, nextProbes, recognise } from '.';
 import { CORPUS } from './fixtures/corpus';
 import { OTHER_BOARDS } from './fixtures/otherBoards';
 import { judgeBoard } from './partial/judge';
@@ -167,6 +167,30 @@ test('every fact that is raised speaks for or against something', () => {
     return judgeBoard(model, stages).slots.flatMap(({ sheet }) => sheet.entries().map(([name]) => name));
   });
   expect([...new Set(raised)].filter((name) => !(name in WEIGHTS))).toEqual([]);
+});
+
+test('a pair that was answered is not asked for again, whatever the answer, nor what follows from it', () => {
+  const [, parts] = CASES[0] ?? ['', []];
+  const bare: Board = {
+    parts: parts.map((entry) => ({
+      ...entry,
+      pins: Object.fromEntries(Object.keys(entry.pins).map((pin) => [pin, null])),
+    })),
+  };
+  const answers = ['joined', 'separate', 'unsure'] as const;
+  let board = bare;
+  const asked: string[] = [];
+  for (let turn = 0; turn < 15; turn += 1) {
+    const [probe] = nextProbes(board, 1).probes;
+    if (!probe) break;
+    const nets = netsOf(board);
+    expect(nets.relation(nets.of(probe.a), nets.of(probe.b))).toBe('unknown');
+    asked.push([probe.a, probe.b].toSorted().join(' '));
+    const list = answers[turn % 3] ?? 'unsure';
+    board = { ...board, [list]: [...(board[list] ?? []), [probe.a, probe.b]] };
+  }
+  expect(asked.length).toBeGreaterThan(5);
+  expect(new Set(asked).size).toBe(asked.length);
 });
 
 test('what a person fixes leaves no other reading of the part', () => {

@@ -1,6 +1,5 @@
 import type { BoardFact } from '../../core/donor';
 import { and, eq, isNull } from 'drizzle-orm';
-import type { PinRelation } from '../../core/benchline';
 import type { Queryable } from '../client';
 import { boardFacts } from '../schema';
 import type { Edit } from './journal';
@@ -33,7 +32,7 @@ export async function fixedOn(db: Queryable, donorId: string, ref: string): Prom
 export async function addBoardFact(
   edit: Edit,
   fact: {
-    relation: PinRelation | 'swept' | 'fixed';
+    relation: BoardFact['relation'];
     a: string;
     b?: string;
     ohms?: number | undefined;

@@ -1,7 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { PinRelation, IssueStatus } from '../../core/benchline';
+import type { IssueStatus } from '../../core/benchline';
 import type { PinFunction } from '../../core/chips';
+import type { FactRelation } from '../../core/donor';
 import type { Mounting, Wish } from '../../core/harvest';
 import type { BlockName, DutyName, FitmentName, KindName, TestName } from '../../core/part';
 import type { Nameplate, InletName } from '../../core/nameplate';
@@ -225,7 +226,7 @@ export const boardFacts = sqliteTable(
     donorId: text('donor_id')
       .notNull()
       .references(() => donors.id),
-    relation: text('relation').$type<PinRelation | 'swept' | 'fixed'>().notNull(),
+    relation: text('relation').$type<FactRelation>().notNull(),
     a: text('a').notNull(),
     b: text('b').notNull().default(''),
     ohms: real('ohms'),

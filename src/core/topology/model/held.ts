@@ -162,6 +162,9 @@ function lineSeriesPins(part: BoardPart): readonly [string, string] | undefined 
   if (part.kind === 'inductor') return twoPins(part);
   if (part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= SERIES_RESISTOR_AT_MOST) return ['1', '2'];
   if (part.kind === 'triac') return ['MT1', 'MT2'];
+  // One of unknown resistance between the line and what rectifies it limits the inrush.
+  if (part.kind === 'thermistor' && part.subtype !== 'ptc' && part.value?.resistance === undefined)
+    return twoPins(part);
   return undefined;
 }
 

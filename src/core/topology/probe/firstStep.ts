@@ -101,7 +101,8 @@ const WANTED: readonly {
  */
 export function firstStep(board: Board): FirstStep | undefined {
   const nets = netsOf(board);
-  const read = new Set((board.through ?? []).flatMap(({ a, b }) => [`${a} ${b}`, `${b} ${a}`]));
+  const tried = [...(board.through ?? []).map(({ a, b }) => [a, b] as const), ...(board.unsure ?? [])];
+  const read = new Set(tried.flatMap(([a, b]) => [`${a} ${b}`, `${b} ${a}`]));
   const isOpen = (a: string, b: string) => {
     const [one, other] = [nets.of(a), nets.of(b)];
     // A winding whose pins nobody named yet has no net; it may still be tried.

@@ -46,7 +46,8 @@ const REACH: Partial<Record<BoardPart['kind'], number>> = practice({
 /**
  * The pin pairs whose continuity answer would tell most about the topology. Every reading of a slot says how likely
  * each pair is joined; the gain is the mutual information between that answer and the readings, summed over the slots
- * (a pair is worth asking when the leading readings differ on it). Pairs that are known, or implied, are skipped.
+ * (a pair is worth asking when the leading readings differ on it). Pairs that are known, or implied, are skipped, and those that
+ * a person could not tell of.
  */
 export const nextProbes = (board: Board, count = 5, sizes?: Sizes): ProbeAdvice =>
   probesFrom(recognise(board), count, sizes);
@@ -72,6 +73,10 @@ export function probesFrom({ model, stages }: Recognition, count: number, sizes?
     }
   }
   explore(model, judged, gains);
+  for (const pair of model.board.unsure ?? []) {
+    const [a, b] = pair.map((name) => pinNamed(name, model.board));
+    if (a && b) gains.delete(keyOf(a, b, model));
+  }
   const ranked = weighed([...gains.values()], model.board, entropy, openWith)
     .toSorted((one, other) => other.gain - one.gain)
     .slice(0, Math.max(count, 1))
@@ -267,6 +272,12 @@ function rolesAsked(
 
 const keyOf = (a: NetPin, b: NetPin, { rails }: Model) =>
   [rails.at(a.part, a.pin), rails.at(b.part, b.pin)].toSorted((x, y) => x - y).join(' ');
+
+function pinNamed(name: string, { parts }: Board): NetPin | undefined {
+  const [ref, pin] = splitPin(name);
+  const part = parts.find((entry) => entry.ref === ref);
+  return part && pin in part.pins ? { part, pin } : undefined;
+}
 
 /** A join against the sense of both parts: a cathode on a minus, an anode on a plus. */
 const AGAINST_SENSE = 0.2;

@@ -54,6 +54,12 @@ test.each([
   expect(record).toHaveBeenCalledWith({ kind: 'join', relation, pins: ['Q1.D', 'T1.2'] });
 });
 
+test('what cannot be reached is left open', async () => {
+  const { user } = asks();
+  await user.keyboard('o');
+  expect(record).toHaveBeenCalledWith({ kind: 'unsure', pins: ['Q1.D', 'T1.2'] });
+});
+
 test('while the answer is that of an earlier board, no key answers', async () => {
   const { user } = asks({ isFresh: false });
   await user.keyboard('jxr');

@@ -49,6 +49,9 @@ export function NextProbe({
   const act = (relation: 'joined' | 'separate') => {
     if (isFresh) void record({ kind: 'join', relation, pins });
   };
+  const leaveOpen = () => {
+    if (isFresh) void record({ kind: 'unsure', pins });
+  };
   async function read() {
     if (!probe || !isFresh) return;
     if (!meter.isThere || !(await meter.read(probe.a, probe.b))) setReading(pair);
@@ -63,6 +66,7 @@ export function NextProbe({
               { key: 'j', label: 'the pins asked for beep', press: 'probe-joined' },
               { key: 'x', label: 'they do not', press: 'probe-separate' },
               { key: 'r', label: 'a reading between them', press: 'probe-reading' },
+              { key: 'o', label: 'you cannot reach them, or are not sure', press: 'probe-unsure' },
             ]}
           />
           <button id="probe-joined" type="button" className="btn" disabled={!isFresh} onClick={() => act('joined')}>
@@ -73,6 +77,9 @@ export function NextProbe({
           </button>
           <button id="probe-reading" type="button" className="btn" disabled={!isFresh} onClick={() => void read()}>
             <kbd>r</kbd> {meter.isThere ? 'read the meter' : 'a reading'}
+          </button>
+          <button id="probe-unsure" type="button" className="btn" disabled={!isFresh} onClick={leaveOpen}>
+            <kbd>o</kbd> cannot reach, or not sure
           </button>
           {reading === pair ? (
             <ReadingForm

@@ -76,6 +76,7 @@ async function bringFacts(edit: Edit, board: Board): Promise<number> {
     ...[...nets.values()].flatMap(chained).map(([a, b]) => ({ relation: 'joined' as const, a, b })),
     ...(board.joined ?? []).map(([a, b]) => ({ relation: 'joined' as const, a, b })),
     ...(board.separate ?? []).map(([a, b]) => ({ relation: 'separate' as const, a, b })),
+    ...(board.unsure ?? []).map(([a, b]) => ({ relation: 'unsure' as const, a, b })),
     ...(board.through ?? []).map(({ a, b, ohms, drop }) => ({ relation: 'through' as const, a, b, ohms, drop })),
     ...wound.map(([a, b]) => ({ relation: 'through' as const, a, b })),
     ...(board.swept ?? []).map((a) => ({ relation: 'swept' as const, a })),

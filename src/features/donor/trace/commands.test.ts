@@ -7,7 +7,7 @@ import { donorForm } from '../intake/schema';
 import { traceView } from './view.server';
 import { registerDonor } from '../intake/commands';
 import { recordLine } from '../shared/recordLine';
-import { removeFact } from './commands';
+import { recordTraced, removeFact } from './commands';
 import { undoLatest } from '../../../services/command/undo';
 
 type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
@@ -112,4 +112,20 @@ test('what a person fixes goes before the evidence, is fixed again, and is let g
   const outcome = await removeFact(fixture.app, { code, factId: fixed[0]?.id ?? '' });
   expect(outcome).toMatchObject({ ok: true, message: 'T1 is read by the evidence again.' });
   expect((await view()).board.fixed).toEqual([{ ref: 'Q1', as: 'rectifier' }]);
+});
+
+test('pins that nobody could tell of are not asked for again until that is taken back', async () => {
+  const [first] = answerBoard((await view()).board, {}).advice.probes;
+  if (!first) throw new Error('nothing is asked');
+  const left = await recordTraced(fixture.app, code, { kind: 'unsure', pins: [first.a, first.b] });
+  expect(left).toMatchObject({ ok: true, message: expect.stringContaining('are left open') as string });
+  const { board, facts } = await view();
+  expect(facts[0]?.message).toBe('left open');
+  const asked = answerBoard(board, {}).advice.probes.map(({ a, b }) => `${a} ${b}`);
+  expect(asked.length).toBeGreaterThan(0);
+  expect(asked).not.toContain(`${first.a} ${first.b}`);
+  expect(asked).not.toContain(`${first.b} ${first.a}`);
+  const back = await removeFact(fixture.app, { code, factId: facts[0]?.id ?? '' });
+  expect(back).toMatchObject({ ok: true, message: `${first.a} and ${first.b} may be asked for again.` });
+  expect((await view()).board.unsure).toEqual([]);
 });

@@ -3,7 +3,7 @@ import { knownPart } from '../shared/knownPart';
 import { traceRecords } from './records';
 import type { TracedEntry } from './schema';
 import type { AppContext } from '../../../db/context';
-import { findBoardFact } from '../../../db/repositories/boardFacts';
+import { addBoardFact, findBoardFact } from '../../../db/repositories/boardFacts';
 import { refuse, run, type Outcome } from '../../../services/command';
 
 /** Deletes one thing the meter was said to have told; it can be undone. */
@@ -12,6 +12,7 @@ export function removeFact(app: AppContext, of: { code: string; factId: string }
     const fact = await findBoardFact(edit.tx, donor.id, of.factId);
     if (!fact) return refuse('row-gone', {});
     await edit.remove('boardFacts', fact.id);
+    if (fact.relation === 'unsure') return `${fact.a} and ${fact.b} may be asked for again.`;
     if (fact.relation === 'fixed') return `${fact.a} is read by the evidence again.`;
     return `Deleted: ${fact.b === '' ? `${fact.a} and nothing else` : `${fact.a} and ${fact.b}, ${fact.relation}`}.`;
   });
@@ -26,6 +27,11 @@ export function recordTraced(app: AppContext, code: string, entry: TracedEntry):
       return `${await traceRecords.sweep.write(edit, entry)}.`;
     }
     for (const pin of entry.pins) await knownPart(edit, splitPin(pin)[0]);
+    if (entry.kind === 'unsure') {
+      const [a, b] = entry.pins;
+      await addBoardFact(edit, { relation: 'unsure', a, b });
+      return `${a} and ${b} are left open, and not asked for again.`;
+    }
     const { ohms, drop, ...join } = entry;
     return `${await traceRecords.join.write(edit, {
       ...join,

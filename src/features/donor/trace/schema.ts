@@ -14,6 +14,7 @@ export const tracedEntry = z.discriminatedUnion('kind', [
     drop: reading.optional(),
   }),
   z.object({ kind: z.literal('sweep'), pin }),
+  z.object({ kind: z.literal('unsure'), pins: z.tuple([pin, pin]) }),
   z.object({
     kind: z.literal('fix'),
     ref: z.string().regex(/^[A-Z]{1,4}\d{1,4}[A-Z]?$/, 'a reference such as T1 is expected'),

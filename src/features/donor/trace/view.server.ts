@@ -68,6 +68,7 @@ const WORDS: Readonly<Record<BoardFact['relation'], string>> = {
   separate: 'not joined',
   through: 'through',
   swept: 'nothing else on it',
+  unsure: 'left open',
   fixed: 'taken for',
 };
 
