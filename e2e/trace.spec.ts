@@ -133,3 +133,58 @@ test('a pin that is not there is named with those that are', async ({ page }) =>
   await page.getByLabel('Bench line').fill('q1.x - t1.2');
   await expect(page.locator('#bench-line-says')).toContainText('no pin of Q1; its pins are G, D, S');
 });
+
+/** A step-down converter of seven parts, and its nets as a meter would find them. */
+const STEP_DOWN = [
+  'j1 dc-input',
+  'j2 output',
+  'c1 electrolytic 100u 35V',
+  'c2 electrolytic 470u 16V',
+  'l1 choke 47u',
+  'd1 schottky diode',
+  'q1 nmos to-220',
+];
+const NETS = ['J1.+ C1.+ Q1.D', 'J1.- C1.- D1.A C2.- J2.-', 'Q1.S D1.K L1.1', 'L1.2 C2.+ J2.+'].map((net) =>
+  net.split(' '),
+);
+
+test('a board is traced by the advice alone, no question comes twice, and why is told fact by fact', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  await goTo(page, '/donors/new');
+  await page.getByLabel('what the label says').fill('INPUT 24VDC OUTPUT 5V 2A');
+  await page.getByLabel('what it is').fill('a converter to be asked about');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page).toHaveURL(/\/donors\/[A-Z0-9]{3}-[A-Z0-9]{3}/);
+  await station(page, 'Trace');
+  await pasteLines(page, STEP_DOWN);
+  await page.getByLabel('Bench line').blur();
+  const question = judgement(page).locator('.next .font-mono').last();
+  const asked = new Set<string>();
+  for (let probes = 0; probes < 40; probes += 1) {
+    if (
+      (await judgement(page)
+        .getByText(/Step-down converter.*0\.9\d|The circuit is named/)
+        .count()) > 0
+    )
+      break;
+    await expect(judgement(page).getByRole('button', { name: 'they do not' })).toBeEnabled();
+    const pair = (await question.textContent()) ?? '';
+    expect([...asked]).not.toContain(pair);
+    asked.add(pair);
+    const [a = '', b = ''] = pair.split(' ');
+    if (probes === 1) await page.keyboard.press('o');
+    else await page.keyboard.press(NETS.some((net) => net.includes(a) && net.includes(b)) ? 'j' : 'x');
+    await expect(question).not.toHaveText(pair);
+  }
+  await expect(judgement(page)).toContainText('Step-down converter');
+  expect(asked.size).toBeLessThan(40);
+  const facts = judgement(page)
+    .locator('details')
+    .filter({ hasText: /^step-down converter/ })
+    .last();
+  await facts.locator('summary').click();
+  await expect(facts).toContainText('For it');
+  await expect(facts).toContainText('Q1');
+});

@@ -52,6 +52,17 @@ const FIXED_AGAINST = -1000;
  * person has fixed is certain, and the others are read in its light.
  */
 export function judgeBoard(model: Model, found: readonly FoundStage[], sizes: Sizes = LEARNT_SIZES): Judgement {
+  const known = JUDGED.get(found);
+  if (known?.model === model && known.sizes === sizes) return known.judgement;
+  const judgement = judgeAnew(model, found, sizes);
+  JUDGED.set(found, { model, sizes, judgement });
+  return judgement;
+}
+
+/** What was judged of the stages of a recognition: its claims and the advice both ask. */
+const JUDGED = new WeakMap<readonly FoundStage[], { model: Model; sizes: Sizes; judgement: Judgement }>();
+
+function judgeAnew(model: Model, found: readonly FoundStage[], sizes: Sizes): Judgement {
   const slots = slotsOf(model, found);
   const usual = new Map(slots.map(({ anchor, features }) => [anchor.ref, classify(INVENTORY_READING, features)]));
   const { facts, anchorless, anchors } = readAnchors(model, found, usual, sizes);

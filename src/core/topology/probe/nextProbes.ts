@@ -101,12 +101,12 @@ interface Candidate {
   share: number;
 }
 
-/** So many of the best candidates are answered in thought, both ways. */
+/** So many of the best candidates are joined in thought. */
 const THOUGHT_THROUGH = 16;
 /** What a bit about roles and forms is worth beside one that whole readings lose. Set on drawn boards. */
 const FORM_WORTH = 0.3;
 
-/** The best candidates by how much less would be open about the whole board with their answer. */
+/** The best candidates by how much less would be open about the whole board if they beeped, as likely as they do. */
 function weighed(
   candidates: readonly Candidate[],
   board: Board,
@@ -119,8 +119,11 @@ function weighed(
     .map((candidate) => {
       const [a, b] = [pinName(candidate.a), pinName(candidate.b)];
       const share = Math.min(0.95, Math.max(0.02, candidate.share));
-      const after = share * left(withAnswer(board, a, b, true)) + (1 - share) * left(withAnswer(board, a, b, false));
-      const told = Math.max(0, open - after) * reach(candidate.a.part) * reach(candidate.b.part);
+      const told =
+        share *
+        Math.max(0, open - left(withAnswer(board, a, b, true))) *
+        reach(candidate.a.part) *
+        reach(candidate.b.part);
       return { ...candidate, gain: told + FORM_WORTH * candidate.gain };
     });
 }
@@ -281,6 +284,9 @@ function pinNamed(name: string, { parts }: Board): NetPin | undefined {
 
 /** A join against the sense of both parts: a cathode on a minus, an anode on a plus. */
 const AGAINST_SENSE = 0.2;
+const MAY_SHARE_A_NET: ReadonlySet<BoardPart['kind']> = new Set(['ic', 'transformer', 'connector']);
+/** A join that would bridge a part: a drain with its source. */
+const BRIDGES_A_PART = practice(0.1);
 /** Two nets that were traced to some length would mostly have been found to be one. */
 const BOTH_TRACED = practice(0.5);
 
@@ -289,7 +295,13 @@ function plausibility(a: NetPin, b: NetPin, { rails }: Model): number {
   const isAgainst = (one: NetPin, other: NetPin) =>
     (/^K\d?$/.test(one.pin) && other.pin === '-') || (/^A\d?$/.test(one.pin) && other.pin === '+');
   const isTraced = ({ part, pin }: NetPin) => rails.on(rails.at(part, pin)).length > 2;
-  return (isAgainst(a, b) || isAgainst(b, a) ? AGAINST_SENSE : 1) * (isTraced(a) && isTraced(b) ? BOTH_TRACED : 1);
+  const on = ({ part, pin }: NetPin) => rails.on(rails.at(part, pin)).map((other) => other.part);
+  const isBridging = on(a).some((part) => !MAY_SHARE_A_NET.has(part.kind) && on(b).includes(part));
+  return (
+    (isBridging ? BRIDGES_A_PART : 1) *
+    (isAgainst(a, b) || isAgainst(b, a) ? AGAINST_SENSE : 1) *
+    (isTraced(a) && isTraced(b) ? BOTH_TRACED : 1)
+  );
 }
 
 interface AskedJoin {

@@ -1,6 +1,6 @@
 import { splitPin, type Board } from '../../board';
 import { analyse, type Analysis } from '../analyse';
-import { areJoined, nextProbes, withAnswer } from '../probe/nextProbes';
+import { areJoined, probesFrom, withAnswer } from '../probe/nextProbes';
 import type { Sizes } from '../partial/score';
 import { factsOf, tracedSoFar } from './order';
 import { Random } from './random';
@@ -79,8 +79,9 @@ export const MOST_PROBES = 300;
 export function probesWithAdvice({ board, truth }: KnownBoard, most = MOST_PROBES, sizes?: Sizes): number {
   let known = tracedSoFar(board, []);
   for (let count = 0; count < most; count += 1) {
-    if (isKnown(analyse(known, sizes), truth)) return count;
-    const [probe] = nextProbes(known, 1, sizes).probes;
+    const analysis = analyse(known, sizes);
+    if (isKnown(analysis, truth)) return count;
+    const [probe] = probesFrom(analysis.recognition, 1, sizes).probes;
     if (!probe) return most;
     known = withAnswer(known, probe.a, probe.b, areJoined(board, probe.a, probe.b));
   }

@@ -80,7 +80,7 @@ export function TraceJudgement({
       {main && !isFixed && main.probability >= CLAIMED && (
         <ProbabilityRule
           value={main.probability}
-          rival={rival ? { label: rival.topology, value: rival.probability } : undefined}
+          rival={rival ? { label: wordsOf(rival.topology), value: rival.probability } : undefined}
         />
       )}
       {answer && answer.analysis.power.pins > 0 && (
