@@ -2,7 +2,8 @@ import { practice } from '../../../evidence';
 import type { BoardPart } from '../../../board';
 import type { Winding } from '../../model/elements';
 import type { BoardFacts } from './boardFacts';
-import { commandOf, endsOf, reaches, seriesOf, switchesAt, type EndSwitch } from './near';
+import { commandFacts } from './command';
+import { endsOf, reaches, seriesOf, switchesAt, type EndSwitch } from './near';
 import type { RailFacts } from './railFacts';
 import type { FactSheet } from './sheet';
 
@@ -332,21 +333,5 @@ function seriesCapacitorFacts(rails: readonly RailFacts[], here: RailFacts, shee
     if (isSmall && (isFilm || (part.value?.voltage ?? 0) >= SERIES_CAPACITOR.resonantVolts))
       sheet.raise('resonant capacitor', leads ? 1 : 0.7, part);
     else if (!isSmall && isFilm) sheet.raise('blocking capacitor', leads ? 1 : 0.7, part);
-  }
-}
-
-function commandFacts(board: BoardFacts, anchor: BoardPart, switches: ReadonlySet<BoardPart>, sheet: FactSheet): void {
-  for (const part of switches) {
-    if (part.kind === 'ic') {
-      sheet.raise('chip commands', 1, part);
-      continue;
-    }
-    const element = board.model.elements.switches.find((one) => one.part === part);
-    if (!element) continue;
-    const { chip, isSelf, isOther, small } = commandOf(board, element.gate, anchor, [element.hi, element.lo]);
-    if (chip) sheet.raise('chip commands', 1, chip, part);
-    else if (isSelf) sheet.raise('own winding commands', 1, part);
-    else if (small) sheet.raise('small transistor commands', 1, small, part);
-    if (isOther && !isSelf) sheet.raise('other winding commands', 1, part);
   }
 }

@@ -1,0 +1,112 @@
+import type { NetPin } from '../../board';
+import type { End, Form } from '../forms/form';
+import type { candidatesOf } from '../match/candidates';
+import type { Binding } from '../match/matchForm';
+import type { Model } from '../model';
+import { SLOT_CLASSES } from '../partial/classes';
+import { binaryEntropy } from '../partial/entropy';
+import type { JudgedSlot } from '../partial/judge';
+import { affinity, keyOf, NOBODY } from './candidate';
+
+/** How likely a join is when a hypothesis asks for it, and when none does. Measured on composed boards. */
+const JOIN = { asked: 0.85, background: 0.05 } as const;
+/** Hypotheses below this decide nothing worth a probe. */
+const LEAST = 0.01;
+/** At most this many candidates of one kind are considered for an open role. */
+const MOST_OPEN = 8;
+
+/** A bit about who plays a role is worth this share of one about the topology. Set on composed boards. */
+export const ROLE_WORTH = 0.1;
+
+/** Information about the roles of the leading topology of a slot, by pair of rails. */
+export function rolesAsked(
+  { slot, probabilities }: JudgedSlot,
+  pool: ReturnType<typeof candidatesOf>,
+  model: Model,
+): ReadonlyMap<string, number> {
+  const most = Math.max(...probabilities);
+  const topology = SLOT_CLASSES[probabilities.indexOf(most)] ?? 'none';
+  const gains = new Map<string, number>();
+  for (const { form, roles } of slot.fitsOf(topology))
+    for (const { a, b, share } of unknownJoins(form, roles, pool, model)) {
+      const gain = most * information([share, 1 - share], [JOIN.asked, JOIN.background]);
+      const key = keyOf(a, b, model);
+      gains.set(key, Math.max(gains.get(key) ?? 0, gain));
+    }
+  return gains;
+}
+
+interface AskedJoin {
+  readonly a: NetPin;
+  readonly b: NetPin;
+  /** Probability of the join under each class of `SLOT_CLASSES`. */
+  readonly likelihood: number[];
+}
+
+/** Every pair that some reading of a slot asks for and that is not known, with its likelihood under all readings. */
+export function askedJoins(
+  { slot, probabilities }: JudgedSlot,
+  pool: ReturnType<typeof candidatesOf>,
+  model: Model,
+): Map<string, AskedJoin> {
+  const asked = new Map<string, AskedJoin>();
+  SLOT_CLASSES.forEach((topology, index) => {
+    if ((probabilities[index] ?? 0) < LEAST || topology === 'none') return;
+    for (const { form, roles } of slot.fitsOf(topology))
+      for (const { a, b, share } of unknownJoins(form, roles, pool, model)) {
+        const key = keyOf(a, b, model);
+        const entry = asked.get(key) ?? { a, b, likelihood: SLOT_CLASSES.map(() => JOIN.background) };
+        entry.likelihood[index] = Math.max(
+          entry.likelihood[index] ?? 0,
+          JOIN.background + (JOIN.asked - JOIN.background) * share,
+        );
+        asked.set(key, entry);
+      }
+  });
+  return asked;
+}
+
+function unknownJoins(
+  form: Form,
+  roles: Readonly<Record<string, Binding>>,
+  pool: ReturnType<typeof candidatesOf>,
+  { rails }: Model,
+) {
+  const found: { a: NetPin; b: NetPin; share: number }[] = [];
+  const pinAt = (binding: Binding, end: End): NetPin => ({
+    part: binding.part,
+    pin: binding.pins[end.endsWith('.b') || end.endsWith('.far') ? 1 : 0],
+  });
+  const add = (a: NetPin, b: NetPin, share: number) => {
+    if (a.part === b.part) return;
+    if (rails.relation(rails.at(a.part, a.pin), rails.at(b.part, b.pin)) === 'unknown') found.push({ a, b, share });
+  };
+  for (const { is, ends } of form.relations) {
+    const [first, second] = ends;
+    if (is !== 'joined' || !second) continue;
+    const [one, other] = [roles[first.split('.')[0] ?? ''], roles[second.split('.')[0] ?? '']];
+    if (one && other) add(pinAt(one, first), pinAt(other, second), 1);
+    else if (one ?? other) {
+      const [bound, boundEnd, openEnd] = one ? [one, first, second] : [other as Binding, second, first];
+      const kind = form.roles[openEnd.split('.')[0] ?? ''];
+      const options = (kind ? pool[kind] : []).filter(
+        ({ part }) => part !== bound.part && !Object.values(roles).some((role) => role.part === part),
+      );
+      const from = pinAt(bound, boundEnd);
+      const likely = options
+        .map((option) => pinAt(option, openEnd))
+        .map((pin) => ({ pin, weight: affinity(from, pin) }))
+        .toSorted((one, next) => next.weight - one.weight);
+      const whole = likely.reduce((sum, { weight }) => sum + weight, 0);
+      for (const { pin, weight } of likely.slice(0, MOST_OPEN)) add(from, pin, weight / (whole + NOBODY));
+    }
+  }
+  return found;
+}
+
+/** Mutual information between readings and the answer, in bits. */
+export function information(probabilities: readonly number[], likelihood: readonly number[]): number {
+  const joined = probabilities.reduce((sum, p, index) => sum + p * (likelihood[index] ?? 0), 0);
+  const given = probabilities.reduce((sum, p, index) => sum + p * binaryEntropy(likelihood[index] ?? 0), 0);
+  return Math.max(0, binaryEntropy(joined) - given);
+}

@@ -1,0 +1,120 @@
+import type { Board, BoardPart, NetPin } from '../../board';
+import type { Model } from '../model';
+import { binaryEntropy, entropyOf } from '../partial/entropy';
+import type { BoardFacts } from '../partial/facts/boardFacts';
+import type { Judgement } from '../partial/judge';
+import { affinity, keyOf, NOBODY, plausibility, reach, type Candidate } from './candidate';
+
+const POWER: ReadonlySet<BoardPart['kind']> = new Set([
+  'nmos',
+  'pmos',
+  'npn',
+  'igbt',
+  'scr',
+  'diode',
+  'dual-diode',
+  'bridge',
+  'inductor',
+  'transformer',
+  'connector',
+  'ic',
+]);
+
+/**
+ * Pins that lead nowhere yet, each with the nets it may lead to, likeliest by how often such pins are joined: the fewer
+ * there are, the more an answer tells of how the board hangs together.
+ */
+export function explore(
+  model: Model,
+  { facts, slots, anchorless, open: left }: Judgement,
+  gains: Map<string, Candidate>,
+): void {
+  const { board, rails } = model;
+  const open = new Map<BoardPart, number>(slots.map(({ anchor, probabilities }) => [anchor, entropyOf(probabilities)]));
+  for (const { probability, switches, rectifiers, beside = [] } of anchorless)
+    for (const part of [...switches, ...rectifiers, ...beside]) open.set(part, binaryEntropy(probability));
+  const near = relevances(open, model);
+  const far = Math.min(1, left) * FADING ** FURTHEST;
+  const pins = tellingPins(board, new Set(open.keys()), anchorless.length > 0);
+  for (const from of pins) {
+    const rail = rails.at(from.part, from.pin);
+    if (rails.on(rail).length > 1 || from.part.kind === 'ic') continue;
+    const options = new Map<number, { readonly to: NetPin; readonly weight: number }>();
+    for (const to of pins) {
+      const other = rails.at(to.part, to.pin);
+      if (to.part === from.part || rails.relation(rail, other) !== 'unknown') continue;
+      const weight = affinity(from, to);
+      if (weight > (options.get(other)?.weight ?? 0)) options.set(other, { to, weight });
+    }
+    const total = [...options.values()].reduce((sum, { weight }) => sum + weight, NOBODY);
+    const told = tells(from, facts);
+    const relevance = Math.max(near.get(from.part) ?? 0, far);
+    for (const { to, weight } of options.values()) {
+      // A pin leads to one net, which may hold many of the others.
+      const share = Math.min(0.98, weight / Math.min(1, total));
+      const merges = open.has(from.part) || open.has(to.part) ? 0 : MERGE_WORTH * share * share * Math.min(1, left);
+      const gain =
+        (binaryEntropy(share) * relevance * told * tells(to, facts) + merges) *
+        reach(to.part) *
+        plausibility(from, to, model);
+      const key = keyOf(from, to, model);
+      const known = gains.get(key);
+      if (!known) gains.set(key, { a: from, b: to, gain, share });
+      else {
+        known.gain = Math.max(known.gain, gain);
+        known.share = Math.max(known.share, share);
+      }
+    }
+  }
+}
+
+/** What a join at such a pin tells of the circuit beside one at another: switches carry it, returns are shared by all. */
+const TELLS = { switch: 2, smallTransistor: 0.5, return: 0.3 } as const;
+
+function tells({ part, pin }: NetPin, { model: { elements }, primary }: BoardFacts): number {
+  const own = elements.switches.find((element) => element.part === part);
+  if (own && pin === own.hiPin) return Math.max(TELLS.smallTransistor, TELLS.switch * primary(own));
+  return pin === '-' ? TELLS.return : 1;
+}
+
+/** What it is worth that two nets become one: each later question about them is asked once. Set on drawn boards. */
+const MERGE_WORTH = 3;
+
+/** What is open at a part is so much less open at its neighbour, for so many neighbours. Set on drawn boards. */
+const FADING = 0.35;
+const FURTHEST = 3;
+
+/** What is open at every part, or at a part that joins lead to from there, in bits. */
+function relevances(open: ReadonlyMap<BoardPart, number>, { rails }: Model): ReadonlyMap<BoardPart, number> {
+  const found = new Map<BoardPart, number>();
+  for (const [start, bits] of open) {
+    let reached = [start];
+    for (let step = 0; step <= FURTHEST && reached.length > 0; step += 1) {
+      const worth = bits * FADING ** step;
+      const next = reached.filter((part) => worth > (found.get(part) ?? 0));
+      for (const part of next) found.set(part, worth);
+      reached = next.flatMap((part) =>
+        Object.keys(part.pins).flatMap((pin) => rails.on(rails.at(part, pin)).map((other) => other.part)),
+      );
+    }
+  }
+  return found;
+}
+
+const pinsOf = (parts: readonly BoardPart[]): readonly NetPin[] =>
+  parts.flatMap((part) => Object.keys(part.pins).map((pin) => ({ part, pin })));
+const isCommand = ({ pin }: NetPin) => pin === 'G' || pin === 'B';
+
+/** Pins of the parts that carry power, and of those that are open; with the inlet where a stage may hang on it. */
+const tellingPins = ({ parts }: Board, open: ReadonlySet<BoardPart>, isInletOpen: boolean): readonly NetPin[] =>
+  pinsOf(
+    parts.filter(
+      (part) =>
+        part.fitted !== false &&
+        (part.role === 'mains-inlet'
+          ? isInletOpen
+          : open.has(part) ||
+            POWER.has(part.kind) ||
+            (part.kind === 'capacitor' && ('+' in part.pins || part.subtype === 'film'))),
+    ),
+  ).filter((pin) => !isCommand(pin) || open.has(pin.part));
