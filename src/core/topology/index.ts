@@ -2,6 +2,7 @@ export { analyse, type Analysis } from './analyse';
 export type { Alternative, StageClaim } from './claims';
 export type { PowerPath } from './powerPath';
 export { recognise, type Recognition } from './recognise';
+export { ISOLATED } from './topologies';
 export { outputOf } from './match/outputs';
 export type { FoundStage } from './match/stage';
 export type { Model } from './model';

@@ -104,12 +104,13 @@ function voltageChange(
       ? [{ ref, volts, plus: rails.at(part, plus), minus: rails.at(part, minus) }]
       : [];
   });
-  // Two halves of the bulk in series feed it together.
+  // Two halves of the bulk in series feed it together; a store below the common return holds an output of its own.
   const below = (minus: number) => stores.find(({ ref, plus }) => plus === minus && bulk.includes(ref))?.volts ?? 0;
+  const isBelow = (plus: number) => stores.some(({ minus }) => minus === plus);
   const supply = Math.max(
     0,
     ...stores
-      .filter(({ plus }) => found.sources.includes(plus))
+      .filter(({ plus }) => found.sources.includes(plus) && !isBelow(plus))
       .map(({ ref, volts, minus }) => volts + (bulk.includes(ref) ? below(minus) : 0)),
   );
   const outputs = stores

@@ -1,9 +1,11 @@
 import { analyse, tracedSoFar } from '../topology';
 import { CORPUS } from '../topology/fixtures/corpus';
+import { OTHER_BOARDS } from '../topology/fixtures/otherBoards';
 import { powerWalk, railEstimates } from '.';
 
+const BOARDS = [...CORPUS, ...OTHER_BOARDS];
 const analysed = (name: string) => {
-  const entry = CORPUS.find((board) => board.name === name);
+  const entry = BOARDS.find((board) => board.name === name);
   if (!entry) throw new Error(`no board ${name}`);
   return analyse(entry.board);
 };
@@ -59,7 +61,7 @@ test('the walk leads from the inlet to the output, with this board’s parts', (
   const order = ['L2', 'TR1', 'TR2'].map((ref) => steps.findIndex((step) => step.includes(`${ref}`)));
   expect(order.every((at) => at > 0)).toBe(true);
   expect(steps.join(' ')).toMatch(/C53 holds the rectified voltage: about 3\d\d.V/);
-  for (const { board } of CORPUS) expect(powerWalk(analyse(board)).join(' ')).not.toMatch(/undefined|NaN|\{/);
+  for (const { board } of BOARDS) expect(powerWalk(analyse(board)).join(' ')).not.toMatch(/undefined|NaN|\{/);
 });
 
 // Duty in continuous current: Vout/Vin of a buck, 1 − Vin/Vout of a boost (textbook).
@@ -71,7 +73,7 @@ test.each`
   ${'router-adapter-12v'}    | ${/MOV101 takes surges from the line.*NR101 limits the current that rushes/}
   ${'router-adapter-12v'}    | ${/D104, D102, D103 and D101 rectify the mains/}
   ${'router-adapter-12v'}    | ${/U301 compares the output with its own reference\. OC301 carries a signal across the barrier/}
-  ${'router-adapter-12v'}    | ${/CY301 leads noise between the sides; it is a safety part/}
+  ${'router-adapter-12v'}    | ${/CY301 leads noise back across the barrier; it is a safety part/}
   ${'washer-control-supply'} | ${/VDR1 takes surges.*C7 keeps.*D2 rectifies the mains/}
 `('the walk of $board says $says', ({ board, says }) => {
   expect(powerWalk(analysed(board)).join(' ')).toMatch(says);
@@ -82,4 +84,19 @@ test('a role of which no part is known is said to be open, never left out', () =
   const steps = powerWalk(analyse(tracedSoFar(board, []))).join(' ');
   expect(steps).toMatch(/Flyback converter.*: A switch that is not traced yet stores energy in T301/);
   expect(steps).toMatch(/a rectifier that is not traced yet passes it to the output/);
+});
+
+// The same kind of part does other work elsewhere: a dropper capacitor carries the power and filters nothing.
+test.each`
+  board                   | what                                                     | never
+  ${'hour-switch'}        | ${'a dropper capacitor of class X'}                      | ${/C201[^.]* noise/}
+  ${'room-thermostat'}    | ${'a dropper capacitor of class X'}                      | ${/keeps? the switching noise/}
+  ${'burner-igniter-12v'} | ${'the gap that fires the spark'}                        | ${/SG1[^.]*surges/}
+  ${'lathe-dc'}           | ${'diodes beside thyristors that no transformer is at'}  | ${/leakage inductance/}
+  ${'wall-dimmer-300'}    | ${'diodes that reset the timing of a dimmer'}            | ${/rectif(y|ies) the mains/}
+  ${'usbc-charger-65w'}   | ${'diodes that start a controller from the mains'}       | ${/D15[^.]*rectif(y|ies) the mains/}
+  ${'tower-200'}          | ${'the base drive of a bipolar pair'}                    | ${/R905[^.]*leakage inductance/}
+  ${'bias-15'}            | ${'a supply that only its capacitor’s rating speaks of'} | ${/From about/}
+`('the walk of $board takes $what for nothing else', ({ board, never }) => {
+  expect(powerWalk(analysed(board)).join(' ')).not.toMatch(never);
 });
