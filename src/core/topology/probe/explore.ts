@@ -3,7 +3,8 @@ import type { Model } from '../model';
 import { binaryEntropy, entropyOf } from '../partial/entropy';
 import type { BoardFacts } from '../partial/facts/boardFacts';
 import type { Judgement } from '../partial/judge';
-import { affinity, keyOf, NOBODY, plausibility, reach, type Candidate } from './candidate';
+import { keyOf, NOBODY, plausibility, reach, type Candidate } from './candidate';
+import { affinityOf, pinClass } from './pinClass';
 
 const POWER: ReadonlySet<BoardPart['kind']> = new Set([
   'nmos',
@@ -35,26 +36,28 @@ export function explore(
     for (const part of [...switches, ...rectifiers, ...beside]) open.set(part, binaryEntropy(probability));
   const near = relevances(open, model);
   const far = Math.min(1, left) * FADING ** FURTHEST;
-  const pins = tellingPins(board, new Set(open.keys()), anchorless.length > 0);
+  const pins = tellingPins(board, new Set(open.keys()), anchorless.length > 0).map((pin) => ({
+    ...pin,
+    rail: rails.at(pin.part, pin.pin),
+    className: pinClass(pin.part, pin.pin),
+    told: tells(pin, facts),
+  }));
   for (const from of pins) {
-    const rail = rails.at(from.part, from.pin);
-    if (rails.on(rail).length > 1 || from.part.kind === 'ic') continue;
-    const options = new Map<number, { readonly to: NetPin; readonly weight: number }>();
+    if (rails.on(from.rail).length > 1 || from.part.kind === 'ic') continue;
+    const options = new Map<number, { readonly to: (typeof pins)[number]; readonly weight: number }>();
     for (const to of pins) {
-      const other = rails.at(to.part, to.pin);
-      if (to.part === from.part || rails.relation(rail, other) !== 'unknown') continue;
-      const weight = affinity(from, to);
-      if (weight > (options.get(other)?.weight ?? 0)) options.set(other, { to, weight });
+      if (to.part === from.part || rails.relation(from.rail, to.rail) !== 'unknown') continue;
+      const weight = affinityOf(from.className, to.className);
+      if (weight > (options.get(to.rail)?.weight ?? 0)) options.set(to.rail, { to, weight });
     }
     const total = [...options.values()].reduce((sum, { weight }) => sum + weight, NOBODY);
-    const told = tells(from, facts);
     const relevance = Math.max(near.get(from.part) ?? 0, far);
     for (const { to, weight } of options.values()) {
       // A pin leads to one net, which may hold many of the others.
       const share = Math.min(0.98, weight / Math.min(1, total));
       const merges = open.has(from.part) || open.has(to.part) ? 0 : MERGE_WORTH * share * share * Math.min(1, left);
       const gain =
-        (binaryEntropy(share) * relevance * told * tells(to, facts) + merges) *
+        (binaryEntropy(share) * relevance * from.told * to.told + merges) *
         reach(to.part) *
         plausibility(from, to, model);
       const key = keyOf(from, to, model);
