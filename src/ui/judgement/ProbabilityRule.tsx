@@ -1,3 +1,8 @@
+/** A runner-up below this is not marked. */
+const LEAST_MARKED = 0.02;
+/** Width of a character of the label, in units of the drawing. */
+const CHARACTER = 6.6;
+
 /** A probability on an engraved rule from 0 to 1, with the runner-up marked. */
 export function ProbabilityRule({
   value,
@@ -8,9 +13,10 @@ export function ProbabilityRule({
 }) {
   const at = (share: number) => 4 + Math.max(0, Math.min(1, share)) * 292;
   const shown = value.toFixed(2);
+  const marked = rival && rival.value >= LEAST_MARKED ? rival : undefined;
   return (
     <svg
-      viewBox="0 0 300 44"
+      viewBox={`0 0 300 ${marked ? 58 : 44}`}
       className="w-full max-w-[420px] shrink-0 font-mono"
       role="img"
       aria-label={`Probability ${shown}${rival ? `; ${rival.label} ${rival.value.toFixed(2)}` : ''}`}
@@ -31,17 +37,16 @@ export function ProbabilityRule({
           {mark}
         </text>
       ))}
-      {rival && rival.value >= 0.02 && (
+      {marked && (
         <>
-          <path d={`M${at(rival.value)} 14V30`} stroke="var(--ink-2)" strokeWidth="1.5" strokeDasharray="3 2" />
+          <path d={`M${at(marked.value)} 14V46`} stroke="var(--ink-2)" strokeWidth="1.5" strokeDasharray="3 2" />
           <text
-            x={at(rival.value) + (rival.value > 0.5 ? -4 : 4)}
-            y={14}
+            x={Math.max(4, Math.min(at(marked.value) - 2, 296 - CHARACTER * marked.label.length))}
+            y={55}
             fontSize="11"
             fill="var(--ink-2)"
-            textAnchor={rival.value > 0.5 ? 'end' : 'start'}
           >
-            {rival.label}
+            {marked.label}
           </text>
         </>
       )}
