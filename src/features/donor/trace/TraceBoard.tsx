@@ -88,7 +88,10 @@ export function TraceBoard({
       {children}
       <Tabs.Root value={tab} onValueChange={(name) => setTab(name as Tab)}>
         <div className="mb-3 flex flex-wrap items-baseline gap-x-5 gap-y-2">
-          <Tabs.List className="flex items-baseline gap-x-4 whitespace-nowrap sm:gap-x-5" aria-label="Ways to see the board">
+          <Tabs.List
+            className="flex items-baseline gap-x-4 whitespace-nowrap sm:gap-x-5"
+            aria-label="Ways to see the board"
+          >
             {(Object.keys(TABS) as Tab[]).map((name) => (
               <Tabs.Trigger key={name} value={name} className="way">
                 {TABS[name]}
