@@ -3,8 +3,10 @@
 // them the unit tests took several times as long.
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
-import { bin, ensureBuild, ensurePackages, filesBelow, isOnPath, must, say } from './lib.mjs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { bin, ensureBuild, ensurePackages, filesBelow, isOnPath, must, say, seedDemo } from './lib.mjs';
 
 const SLOWEST = 10;
 /** Parts of the unit tests. */
@@ -35,7 +37,12 @@ if (isCounted) say('The counts over thousands of boards held for these sources; 
 // It plants files for a moment, which nothing else may read.
 await step('boundaries', () => captured('node', ['scripts/boundaries.mjs']));
 const built = step('build', () => ensureBuild().then(() => ({ code: 0, text: '' })));
+// The stories work on copies of it; seeded here, it has company on the other core.
+const template = mkdtempSync(join(tmpdir(), 'zorvek-e2e-template-'));
+process.env.ZORVEK_E2E_TEMPLATE = template;
+process.on('exit', () => rmSync(template, { recursive: true, force: true }));
 const waiting = [
+  () => step('demo', () => seedDemo(join(template, 'zorvek.db')).then(() => ({ code: 0, text: '' }))),
   ...UNIT_REPORTS.map((report, index) => () => units(report, index)),
   () =>
     step('lint', () => captured(bin('eslint'), ['.', '--max-warnings=0', '--cache', '--cache-location=.next/eslint'])),

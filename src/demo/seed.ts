@@ -48,7 +48,11 @@ const PROBE_SECONDS = 12;
  * Plays the demo scenario through the use cases of the interface, with a clock and randomness of its
  * own: codes, days and sums come out the same each time.
  */
-export async function seed(db: Database, photos: BlobStore): Promise<{ donors: number; lots: number; builds: number }> {
+export async function seed(
+  db: Database,
+  photos: BlobStore,
+  { donors, builds }: Scenario = { donors: DONORS, builds: BUILDS },
+): Promise<{ donors: number; lots: number; builds: number }> {
   const clock = { now: 0 };
   let state = 20261114;
   const random = () => (state = (state * 48271) % 2147483647) / 2147483647;
@@ -57,9 +61,14 @@ export async function seed(db: Database, photos: BlobStore): Promise<{ donors: n
   for (const meter of METERS) done(meter.name, await keepMeter(app, meterForm.parse(meter)));
   clock.now = DRAWERS_FILLED;
   done('the drawers', await importLots(app, DRAWERS));
-  for (const script of DONORS) await playDonor({ app, clock, photos, lots }, script);
-  for (const script of BUILDS) await playBuild(app, script, lots);
-  return { donors: DONORS.length, lots: lots.size, builds: BUILDS.length };
+  for (const script of donors) await playDonor({ app, clock, photos, lots }, script);
+  for (const script of builds) await playBuild(app, script, lots);
+  return { donors: donors.length, lots: lots.size, builds: builds.length };
+}
+
+interface Scenario {
+  readonly donors: readonly DonorScript[];
+  readonly builds: readonly BuildScript[];
 }
 
 interface Stage {

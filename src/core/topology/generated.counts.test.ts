@@ -10,9 +10,9 @@ const topologiesOf = (stages: readonly { topology: string }[]) =>
     .toSorted()
     .join(' ');
 
-test('2,000 composed boards: at least 97 % have the right topologies, bulk and crossing', () => {
+test('1,000 composed boards: at least 97 % have the right topologies, bulk and crossing', () => {
   const wrong: string[] = [];
-  for (let seed = 1; seed <= 2000; seed += 1) {
+  for (let seed = 1; seed <= 1000; seed += 1) {
     const { board, truth } = composeBoard(seed);
     const { stages, bulk, barrier } = recognise(board);
     const refs = (parts: readonly { ref: string }[]) =>
@@ -26,12 +26,12 @@ test('2,000 composed boards: at least 97 % have the right topologies, bulk and c
       refs(barrier.crossing) === truth.crossing.toSorted().join(' ');
     if (!isRight) wrong.push(`seed ${seed}: ${topologiesOf(stages)}, not ${topologiesOf(truth.stages)}`);
   }
-  expect(wrong.length <= 60 ? [] : wrong).toEqual([]);
+  expect(wrong.length <= 30 ? [] : wrong).toEqual([]);
 }, 120_000);
 
 const BOARDS = [
   ...[...CORPUS, ...OTHER_BOARDS].map(({ name, board, answer }) => ({ name, board, stages: answer.stages })),
-  ...Array.from({ length: 40 }, (_, index) => {
+  ...Array.from({ length: 24 }, (_, index) => {
     const { board, truth } = composeBoard(7000 + index);
     return { name: `seed ${7000 + index}`, board, stages: truth.stages };
   }),
