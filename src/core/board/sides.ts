@@ -65,7 +65,20 @@ export function islandsOf(board: Board, nets: Nets, without?: BoardPart): Island
   const netsAt = (wanted: (part: BoardPart) => boolean, pins: (part: BoardPart) => readonly string[]) =>
     board.parts.filter(wanted).flatMap((part) => pins(part).map((pin) => netAt(part, pin)));
   const rootsOf = (list: readonly number[]) => new Set(list.map((net) => sets.find(net)));
-  const isOutput = ({ kind, role }: BoardPart) => kind === 'connector' && role === 'output';
+  const atWindings = rootsOf(
+    netsAt(
+      ({ kind }) => kind === 'transformer',
+      ({ windings }) => (windings ?? []).flat(),
+    ),
+  );
+  const hasOutput = board.parts.some(({ kind, role }) => kind === 'connector' && role === 'output');
+  // A load on a winding's side is what an output is elsewhere: a string of LEDs, a motor.
+  const isOutput = (part: BoardPart) =>
+    part.kind === 'connector' &&
+    (part.role === 'output' ||
+      (part.role === 'load' &&
+        !hasOutput &&
+        Object.keys(part.pins).some((pin) => atWindings.has(sets.find(netAt(part, pin))))));
   const inputNets = netsAt(isInlet, inletPins);
   const outputNets = netsAt(isOutput, (part) => Object.keys(part.pins));
   const capacitors = board.parts

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { analyse } from '.';
 import { CORPUS, stageLines } from './fixtures/corpus';
 import { OTHER_BOARDS } from './fixtures/otherBoards';
+import { PRACTICAL } from './fixtures/practicalBoards';
 import { TEXTBOOK, textbookBoard } from './fixtures/textbook';
 
 test('no reference board is forgotten', () => {
@@ -33,4 +34,8 @@ test('every stage says why, and what speaks against its rivals', () => {
 
 test.each(TEXTBOOK.map((entry) => [entry.name, entry.source, entry] as const))('%s (%s)', (_, __, entry) => {
   expect(stageLines(analyse(textbookBoard(entry)).stages)).toEqual(entry.stages.toSorted());
+});
+
+test.each(PRACTICAL.map((entry) => [entry.name, entry] as const))('%s, as found in practice', (_, { board, truth }) => {
+  expect(stageLines(analyse(board).stages)).toEqual(stageLines(truth.stages));
 });

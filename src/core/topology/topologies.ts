@@ -2,7 +2,7 @@
 export interface IsolatedTopology {
   readonly id: string;
   readonly drive: string;
-  readonly output?: 'reservoir' | 'choke';
+  readonly output?: 'reservoir' | 'choke' | 'direct';
   /** Whether a chip drives the switch, or a winding of the transformer. */
   readonly control?: 'chip' | 'self';
 }
@@ -15,6 +15,8 @@ export const ISOLATED: readonly IsolatedTopology[] = [
   { id: 'two-switch-forward', drive: 'pair', output: 'choke' },
   { id: 'llc-half-bridge', drive: 'totem', output: 'reservoir' },
   { id: 'half-bridge', drive: 'totem', output: 'choke' },
+  // Halogen lamps and the like take the alternating voltage as it is.
+  { id: 'half-bridge', drive: 'totem', output: 'direct' },
   { id: 'active-clamp-flyback', drive: 'clamped', output: 'reservoir' },
   { id: 'forward', drive: 'clamped', output: 'choke' },
   { id: 'rcc-flyback', drive: 'single', output: 'reservoir', control: 'self' },

@@ -1,4 +1,4 @@
-import { apart, coupled, held, joined, swinging, type Form } from './form';
+import { apart, coupled, held, joined, onLine, swinging, type Form } from './form';
 
 /** Converters without a barrier, by the parts that meet in the swinging point. Textbook forms, from memory. */
 export const CELLS: readonly Form[] = [
@@ -56,5 +56,20 @@ export const CELLS: readonly Form[] = [
     ],
     source: [],
     message: ['{L}, {Q} and {D} meet in one swinging point ({Q.near}).'],
+  },
+  {
+    id: 'line-cell',
+    roles: { L: 'choke', Q: 'switch', D: 'passive' },
+    relations: [
+      onLine('L.a'),
+      swinging('L.b'),
+      joined('L.b', 'Q.near'),
+      held('Q.far'),
+      joined('L.b', 'D.a'),
+      held('D.b'),
+      apart('Q.far', 'D.b'),
+    ],
+    source: ['Q.far'],
+    message: ['{L} comes straight from the mains, with no bridge before it; {Q} and {D} meet behind it ({Q.near}).'],
   },
 ];

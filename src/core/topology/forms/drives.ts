@@ -94,6 +94,26 @@ export const DRIVES: readonly Form[] = [
     ],
   },
   {
+    id: 'clamped',
+    roles: { P: 'piece', Q: 'switch', K: 'switch' },
+    relations: [
+      held('P.a'),
+      swinging('P.b'),
+      joined('P.b', 'Q.near'),
+      held('Q.far'),
+      apart('P.a', 'Q.far'),
+      inSeries('P.b', 'K.near'),
+      apart('P.b', 'K.near'),
+      joined('K.far', 'Q.far'),
+      stored('K.near'),
+    ],
+    source: ['P.a', 'Q.far'],
+    message: [
+      '{P} lies between the supply ({P.a}) and {Q} ({Q.near}).',
+      '{K} leads from the return to a capacitor at that point, which clamps it.',
+    ],
+  },
+  {
     id: 'single',
     roles: { P: 'piece', Q: 'switch' },
     relations: [held('P.a'), swinging('P.b'), joined('P.b', 'Q.near'), held('Q.far'), apart('P.a', 'Q.far')],

@@ -21,6 +21,8 @@ export type FormRelation =
   | { readonly is: 'swinging'; readonly ends: readonly [End] }
   /** Stands still, or reaches a rail that does through a capacitor. */
   | { readonly is: 'returned'; readonly ends: readonly [End] }
+  /** Live or neutral, or what is in series with them. */
+  | { readonly is: 'on-line'; readonly ends: readonly [End] }
   /** Held by nothing but a capacitor: nothing is fed from it. */
   | { readonly is: 'stored'; readonly ends: readonly [End] };
 
@@ -43,3 +45,4 @@ export const held = (a: End): FormRelation => ({ is: 'held', ends: [a] });
 export const swinging = (a: End): FormRelation => ({ is: 'swinging', ends: [a] });
 export const returned = (a: End): FormRelation => ({ is: 'returned', ends: [a] });
 export const stored = (a: End): FormRelation => ({ is: 'stored', ends: [a] });
+export const onLine = (a: End): FormRelation => ({ is: 'on-line', ends: [a] });

@@ -22,7 +22,11 @@ export function cellStages(
 ): readonly FoundStage[] {
   return [
     ...matches.flatMap((match) =>
-      match.form.id === 'cell' ? cellStage(match, model, fedWithout) : coupledStage(match, model),
+      match.form.id === 'cell'
+        ? cellStage(match, model, fedWithout)
+        : match.form.id === 'line-cell'
+          ? lineCellStage(match, model)
+          : coupledStage(match, model),
     ),
     ...insideChip(model, candidates, fedWithout),
   ];
@@ -109,6 +113,42 @@ function cellStage(match: FormMatch, model: Model, fedWithout: FedWithout): read
     },
   ];
 }
+
+/**
+ * A boost cell before which there is no bridge: what rectifies the mains is the cell, once for each half of its wave. Of
+ * two transistors on one choke each is the switch for one half; with a choke in one conductor only, a switch and a
+ * rectifier on the other conductor serve the other half.
+ */
+function lineCellStage(match: FormMatch, model: Model): readonly FoundStage[] {
+  const { roles, form } = match;
+  const { elements, held } = model;
+  if (!isForward(roles.Q) || !isForward(roles.D)) return [];
+  const [low, high] = [railOf(roles, 'Q.far'), railOf(roles, 'D.b')];
+  const isTotem = elements.switches.some(({ part }) => part === partOf(match, 'D'));
+  const across = elements.switches.filter(({ hi, lo }) => held.mains.has(hi) && lo === low);
+  const behind = elements.rectifiers.filter(({ from, to }) => to === high && across.some(({ hi }) => hi === from));
+  const active = [...parallelTo(roles.Q, model), ...across.map(({ part }) => part)];
+  const stage = {
+    topology: 'boost-pfc',
+    form: form.id,
+    switches: uniqueParts(isTotem ? [...active, ...parallelTo(roles.D, model)] : active),
+    rectifiers: isTotem ? [] : uniqueParts([...rectifiersLike(roles.D, model), ...behind.map(({ part }) => part)]),
+    magnetics: [partOf(match, 'L')],
+  };
+  return [
+    {
+      ...stage,
+      sources: [low],
+      outputs: [high],
+      evidence: sayMatch(match),
+      score: scoreOf(stage),
+      controllers: chipsOf(stage.switches, model),
+    },
+  ];
+}
+
+/** Whether a role's part lets current through from its first end to its second. */
+const isForward = (binding: Binding | undefined) => binding?.forward !== false;
 
 /** A chip with both switches inside: a choke between its switching pin and a held rail. */
 function insideChip(model: Model, candidates: Candidates, fedWithout: FedWithout): readonly FoundStage[] {

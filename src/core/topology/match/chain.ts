@@ -62,7 +62,7 @@ export function chainStages(model: Model): Chain {
         stage !== best && partsOf(stage).some((part) => best.switches.includes(part) || best.magnetics.includes(part)),
     );
     rejected.push(...rivals.filter(({ topology }) => topology !== best.topology));
-    const phases = best.form === 'cell' ? otherPhases(best, feasible) : [];
+    const phases = HAS_PHASES.has(best.form) ? otherPhases(best, feasible) : [];
     stages.push(phases.reduce(withPhase, best));
     for (const rail of best.outputs) seeds.add(rail);
   }
@@ -70,7 +70,9 @@ export function chainStages(model: Model): Chain {
 }
 
 /** Forms whose output needs no proof: what they make is no rail, or comes straight from the mains. */
-const ALWAYS_NEW: ReadonlySet<string> = new Set(['ballast', 'line', 'dropper', 'phase', 'dump']);
+const ALWAYS_NEW: ReadonlySet<string> = new Set(['ballast', 'line', 'line-cell', 'dropper', 'phase', 'dump']);
+/** Forms of which several may work side by side as one stage. */
+const HAS_PHASES: ReadonlySet<string> = new Set(['cell', 'line-cell']);
 
 const hasSame = (one: readonly number[], other: readonly number[]) =>
   one.length === other.length && one.every((rail) => other.includes(rail));

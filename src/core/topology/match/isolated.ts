@@ -106,9 +106,10 @@ function stageOf(
       if (isNear && !feedsOthers(output, sources, controllers, model)) return [];
       return [{ ...output, rectifiers }];
     });
-  if (given.length === 0) return [];
+  const direct = given.length === 0 ? directLoads(transformer, primaries, model) : [];
+  if (given.length === 0 && direct.length === 0) return [];
   const chokeOutputs = given.filter(({ form }) => form === 'choke');
-  const output = chokeOutputs.length * 2 >= given.length ? 'choke' : 'reservoir';
+  const output = direct.length > 0 ? 'direct' : chokeOutputs.length * 2 >= given.length ? 'choke' : 'reservoir';
   const topology = ISOLATED.find(
     (row) =>
       row.drive === match.form.id &&
@@ -138,14 +139,34 @@ function stageOf(
       ...stage,
       sources,
       outputs: [
+        ...direct,
         ...new Set([...given.flatMap((entry) => entry.rails), ...fromChokes.flatMap(({ from, to }) => [from, to])]),
-      ].filter((rail) => held.isHeld(rail)),
-      evidence: [...sayMatch(match), ...new Set(given.flatMap((entry) => entry.evidence).map((text) => `${text}.`))],
+      ].filter((rail) => held.isHeld(rail) || direct.includes(rail)),
+      evidence: [
+        ...sayMatch(match),
+        ...(direct.length > 0
+          ? [`A winding of ${transformer.ref} leads straight to the load, with no rectifier.`]
+          : []),
+        ...new Set(given.flatMap((entry) => entry.evidence).map((text) => `${text}.`)),
+      ],
       score: scoreOf(stage),
       controllers,
     },
   ];
 }
+
+/** Rails of windings that lie straight across a load. */
+const directLoads = (transformer: BoardPart, primaries: readonly Winding[], { elements, rails, board }: Model) =>
+  elements.windings
+    .filter((winding) => winding.part === transformer && !primaries.includes(winding))
+    .flatMap((winding) => {
+      const ends = [winding.rails[0] ?? -1, winding.rails.at(-1) ?? -1];
+      const isAcross = board.parts.some(
+        (part) =>
+          isOutlet(part) && ends.every((end) => Object.keys(part.pins).some((pin) => rails.at(part, pin) === end)),
+      );
+      return isAcross ? ends : [];
+    });
 
 /** A chip takes its supply through a resistor of up to this. */
 const SUPPLY_RESISTANCE_AT_MOST = practice(22e3);

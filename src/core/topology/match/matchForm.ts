@@ -116,6 +116,8 @@ function relationTest({ rails, elements, held }: Model) {
         return !held.isHeld(a);
       case 'returned':
         return held.isHeld(a) || reach(a, own).some(({ rail, hasCapacitor }) => hasCapacitor && held.isHeld(rail));
+      case 'on-line':
+        return held.mains.has(a);
       case 'stored':
         return (
           rails

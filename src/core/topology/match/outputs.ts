@@ -46,7 +46,11 @@ export function outputOf(winding: Winding, model: Model): WindingOutput | undefi
   const touched = new Set<number>(heldEnds);
   const rectifiers = new Set<RectifierElement>();
   const evidence: string[] = [];
-  let reservoirs = straight.length > 0 ? 1 : 0;
+  const toChoke = [...behind].flatMap(([point, entry]) =>
+    chokesFrom(point, winding.part, model).length > 0 ? entry.rectifiers : [],
+  );
+  const returning = returnHalf(straight, toChoke);
+  let reservoirs = straight.length > returning.length ? 1 : 0;
   for (const [point, { sources, rectifiers: fed }] of behind) {
     const out = chokesFrom(point, winding.part, model);
     const freewheels = elements.rectifiers.filter((element) =>
@@ -100,6 +104,15 @@ export function outputOf(winding: Winding, model: Model): WindingOutput | undefi
     rails: [...touched],
     evidence,
   };
+}
+
+/**
+ * Of rectifiers into held rails the return half of a bridge before a choke: at each of two ends or more one that conducts
+ * into an end from which another conducts on to the choke, or the other way round.
+ */
+function returnHalf(straight: readonly RectifierElement[], toChoke: readonly RectifierElement[]) {
+  const half = straight.filter(({ from, to }) => toChoke.some((other) => other.from === to || other.to === from));
+  return half.length > 1 ? half : [];
 }
 
 const ends = ({ from, to }: RectifierElement) =>

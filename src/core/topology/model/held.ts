@@ -1,7 +1,15 @@
 import { practice } from '../../evidence';
 import type { Board, BoardPart } from '../../board';
 import type { CapacitorElement, Elements } from './elements';
-import { isEarthPin, isPolarised, isReservoirPart, SERIES_RESISTOR_AT_MOST, twoPins } from './parts';
+import {
+  isEarthPin,
+  isPolarised,
+  isReservoirPart,
+  mayHoldSwitch,
+  SERIES_RESISTOR_AT_MOST,
+  TRANSISTOR_TERMINALS,
+  twoPins,
+} from './parts';
 import type { Rails } from './rails';
 
 /** Which rails stand still over a switching period, and where the power comes in. */
@@ -48,7 +56,7 @@ export function heldRails(board: Board, rails: Rails, elements: Elements): Held 
     connectorRails('mains-inlet', (pin) => !isEarthPin(pin)),
   );
   const input = new Set(connectorRails('dc-input'));
-  const outputs = new Set(connectorRails('output'));
+  const outputs = new Set([...connectorRails('output'), ...storedLoads(parts, rails, elements)]);
   const dropped = new Set(
     elements.capacitors.flatMap(({ part, a, b, polarised }) => {
       if (polarised || part.subtype === 'y' || (part.value?.capacitance ?? 1) < DROPPER_AT_LEAST) return [];
@@ -74,23 +82,31 @@ export function heldRails(board: Board, rails: Rails, elements: Elements): Held 
       if (other.part === line.part && other !== line && !other.rails.every((rail) => mains.has(rail)))
         for (const rail of other.rails) lineSecondary.add(rail);
   }
-  const rectified = new Set<number>();
-  const alternating = (rail: number) => mains.has(rail) || dropped.has(rail);
   const isGround = (rail: number) => rails.on(rail).some(({ part }) => isPolarised(part));
   const lines = [...elements.rectifiers, ...thyristors(elements)];
-  const isFromLine = (far: number) =>
-    lines.some(
-      ({ from, to }) =>
-        (from === far && alternating(to) && !isGround(to)) || (to === far && alternating(from) && !isGround(from)),
-    );
-  for (const { from, to } of lines)
-    for (const [near, far] of [
-      [from, to],
-      [to, from],
-    ] as const) {
-      if (alternating(near) && !alternating(far) && isFromLine(far)) rectified.add(far);
-      if (lineSecondary.has(near) && !lineSecondary.has(far)) rectified.add(far);
-    }
+  const rectifiedFrom = (alternating: (rail: number) => boolean) => {
+    const found = new Set<number>();
+    const isFromLine = (far: number) =>
+      lines.some(
+        ({ from, to }) =>
+          (from === far && alternating(to) && !isGround(to)) || (to === far && alternating(from) && !isGround(from)),
+      );
+    for (const { from, to } of lines)
+      for (const [near, far] of [
+        [from, to],
+        [to, from],
+      ] as const) {
+        if (alternating(near) && !alternating(far) && isFromLine(far)) found.add(far);
+        if (lineSecondary.has(near) && !lineSecondary.has(far)) found.add(far);
+      }
+    return found;
+  };
+  const alternating = (rail: number) => mains.has(rail) || dropped.has(rail);
+  const behindBridge = rectifiedFrom(alternating);
+  // Without a bridge the cells behind the chokes on the line rectify it.
+  const atChokes = switchedChokes(elements, mains, rails);
+  const rectified =
+    behindBridge.size > 0 ? behindBridge : rectifiedFrom((rail) => alternating(rail) || atChokes.has(rail));
   // Two diodes in series for twice the voltage: what lies between them is no rail of its own.
   for (const { part, from, to } of elements.rectifiers) {
     const between = rails.on(from);
@@ -116,6 +132,17 @@ export function heldRails(board: Board, rails: Rails, elements: Elements): Held 
   }
   return { mains, dropped, lineSecondary, rectified, input, isHeld: (rail) => held.has(rail) };
 }
+
+/** Both sides of loads that a polarised capacitor lies across. */
+const storedLoads = (parts: readonly BoardPart[], rails: Rails, { capacitors }: Elements): readonly number[] =>
+  parts
+    .filter(({ kind, role }) => kind === 'connector' && role === 'load')
+    .flatMap((part) => {
+      const own = Object.keys(part.pins).map((pin) => rails.at(part, pin));
+      return capacitors.flatMap(({ a, b, polarised }) =>
+        polarised && own.includes(a) && own.includes(b) ? [a, b] : [],
+      );
+    });
 
 /** Rails that a small resistor, such as one against surges, stands before. */
 const behindResistors = (rail: number, rails: Rails): readonly number[] =>
@@ -149,7 +176,7 @@ function mainsRails({ parts }: Board, rails: Rails, seeds: readonly number[]): S
         [a, b],
         [b, a],
       ] as const)
-        if (mains.has(near) && far >= 0 && !mains.has(far) && leadsOn(far, part)) {
+        if (mains.has(near) && far >= 0 && !mains.has(far) && leadsOn(far, part) && !isSwitched(far, part, rails)) {
           mains.add(far);
           grown = true;
         }
@@ -158,13 +185,28 @@ function mainsRails({ parts }: Board, rails: Rails, seeds: readonly number[]): S
   return mains;
 }
 
+/** Where a choke meets a switch, it is the choke of a converter that works straight on the line. */
+const isSwitched = (rail: number, via: BoardPart, rails: Rails) =>
+  via.kind === 'inductor' &&
+  rails.on(rail).some(({ part, pin }) => {
+    const terminals = TRANSISTOR_TERMINALS[part.kind];
+    return terminals ? part.kind !== 'scr' && pin !== terminals.gate : mayHoldSwitch(part);
+  });
+
+/** Far ends of chokes that hang on the line and meet a switch. */
+const switchedChokes = ({ inductive }: Elements, mains: ReadonlySet<number>, rails: Rails): ReadonlySet<number> =>
+  new Set(
+    inductive.flatMap(({ part, a, b }) =>
+      [[a, b] as const, [b, a] as const].flatMap(([near, far]) =>
+        mains.has(near) && !mains.has(far) && isSwitched(far, part, rails) ? [far] : [],
+      ),
+    ),
+  );
+
 function lineSeriesPins(part: BoardPart): readonly [string, string] | undefined {
   if (part.kind === 'inductor') return twoPins(part);
   if (part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= SERIES_RESISTOR_AT_MOST) return ['1', '2'];
   if (part.kind === 'triac') return ['MT1', 'MT2'];
-  // One of unknown resistance between the line and what rectifies it limits the inrush.
-  if (part.kind === 'thermistor' && part.subtype !== 'ptc' && part.value?.resistance === undefined)
-    return twoPins(part);
   return undefined;
 }
 

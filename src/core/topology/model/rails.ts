@@ -32,6 +32,7 @@ export function railsOf(
   for (const part of parts) {
     if (part.kind === 'resistor' && isEmitterResistor(part, nets)) merge(part, ['1', '2']);
     if (part.kind === 'inductor' && isBead(part, nets)) merge(part, ['1', '2']);
+    if (part.kind === 'thermistor' && isInrushLimiter(part, nets)) merge(part, ['1', '2']);
   }
   const { of, count } = sets.numbering();
   const on: NetPin[][] = Array.from({ length: count }, () => []);
@@ -91,6 +92,27 @@ function isEmitterResistor(part: BoardPart, nets: Nets): boolean {
       ) &&
       (resistance !== undefined || nets.complete)
     );
+  });
+}
+
+/** What a thermistor against the inrush stands between; one that senses has a signal at one of its ends. */
+const CARRIES_INRUSH: ReadonlySet<string> = new Set([
+  'bridge',
+  'common-mode-choke',
+  'connector',
+  'diode',
+  'dual-diode',
+  'fuse',
+  'inductor',
+  'switch',
+]);
+
+/** One of unknown resistance that power passes through on its way to the store. */
+function isInrushLimiter(part: BoardPart, nets: Nets): boolean {
+  if (part.subtype === 'ptc' || part.value?.resistance !== undefined) return false;
+  return ['1', '2'].every((pin) => {
+    const others = (nets.pins[nets.of(`${part.ref}.${pin}`)] ?? []).filter((other) => other.part !== part);
+    return others.some(({ part: other }) => CARRIES_INRUSH.has(other.kind) || isPolarised(other));
   });
 }
 
