@@ -30,15 +30,19 @@ function table(title: string, judged: readonly Judged[]): void {
 }
 
 const start = performance.now();
-const plain = SEEDS.flatMap((seed) => judgedLeftOut(seed));
+const plain = SEEDS.flatMap((seed) => judgedLeftOut(['reference', 'other', 'practical'], seed));
 const each = (performance.now() - start) / plain.length;
-const blurred = judgedLeftOut(SEEDS[0] ?? 1, true);
-for (const set of ['reference', 'other'] as const)
+const blurred = judgedLeftOut(['reference', 'other'], SEEDS[0] ?? 1, true);
+for (const set of ['reference', 'other', 'practical'] as const)
   table(
     `The ${set} boards, each left out`,
     plain.filter((one) => one.set === set),
   );
-table('Both sets', plain);
+table(
+  'Both sets of other hands',
+  plain.filter(({ set }) => set !== 'practical'),
+);
+table('All three', plain);
 table('Both sets, with blurred parts lists', blurred);
 const chosen = (['25', '45', '70'] as const).map(
   (part) => `${part} %: ${percent(shareAllRight(judgedAsChosen(part)))}`,

@@ -12,6 +12,7 @@ import { CORPUS, type CorpusBoard } from '../../src/core/topology/fixtures/corpu
 import { blur } from '../../src/core/topology/fixtures/generator/blur';
 import { composeBoard } from '../../src/core/topology/fixtures/generator/compose';
 import { OTHER_BOARDS } from '../../src/core/topology/fixtures/otherBoards';
+import { PRACTICAL } from '../../src/core/topology/fixtures/practicalBoards';
 import { isOf, SLOT_CLASSES, type SlotClass } from '../../src/core/topology/partial/classes';
 import { anchorFacts } from '../../src/core/topology/partial/facts/anchorFacts';
 import { boardFactsOf } from '../../src/core/topology/partial/facts/boardFacts';
@@ -35,7 +36,7 @@ export interface Sample {
 const lesson = ({ name, board, answer }: CorpusBoard): Lesson => ({ name, board, truth: answer });
 
 /** Boards that were drawn by hand; each is left out in turn to judge what is learnt from the others. */
-export const DRAWN: readonly Lesson[] = [...CORPUS, ...OTHER_BOARDS].map(lesson);
+export const DRAWN: readonly Lesson[] = [...[...CORPUS, ...OTHER_BOARDS].map(lesson), ...PRACTICAL];
 
 /** Composed boards. The currents of their nameplates say nothing. */
 export const composedLessons = (from: number, count: number): readonly Lesson[] =>

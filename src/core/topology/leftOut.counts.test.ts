@@ -1,7 +1,7 @@
 import { calibrationOf, judgedAsChosen, judgedLeftOut, SHARES, shareAllRight, type Order } from './fixtures/leftOut';
 
-const PLAIN = judgedLeftOut(1);
-const BLURRED = judgedLeftOut(1, true);
+const PLAIN = judgedLeftOut(['reference', 'other'], 1);
+const BLURRED = judgedLeftOut(['reference', 'other'], 1, true);
 
 /** Least share of drawn boards of which all topologies are right, each judged by what was learnt without it. */
 const LEAST: readonly (readonly [set: 'both' | 'other', order: Order, at: Partial<Record<number, number>>])[] = [

@@ -117,7 +117,7 @@ function cellStage(match: FormMatch, model: Model, fedWithout: FedWithout): read
 /**
  * A boost cell before which there is no bridge: what rectifies the mains is the cell, once for each half of its wave. Of
  * two transistors on one choke each is the switch for one half; with a choke in one conductor only, a switch and a
- * rectifier on the other conductor serve the other half.
+ * rectifier on the other conductor serve the other half. Without a chip there is none that keeps in step with the mains.
  */
 function lineCellStage(match: FormMatch, model: Model): readonly FoundStage[] {
   const { roles, form } = match;
@@ -135,6 +135,11 @@ function lineCellStage(match: FormMatch, model: Model): readonly FoundStage[] {
     rectifiers: isTotem ? [] : uniqueParts([...rectifiersLike(roles.D, model), ...behind.map(({ part }) => part)]),
     magnetics: [partOf(match, 'L')],
   };
+  const controllers = chipsOf(stage.switches, model);
+  const isStored = elements.capacitors.some(
+    ({ a, b, polarised }) => polarised && [a, b].includes(low) && [a, b].includes(high),
+  );
+  if (controllers.length === 0 || !isStored) return [];
   return [
     {
       ...stage,
@@ -142,7 +147,7 @@ function lineCellStage(match: FormMatch, model: Model): readonly FoundStage[] {
       outputs: [high],
       evidence: sayMatch(match),
       score: scoreOf(stage),
-      controllers: chipsOf(stage.switches, model),
+      controllers,
     },
   ];
 }

@@ -162,7 +162,6 @@ const COMMANDS: ReadonlySet<string> = new Set([
   'resistor',
   'potentiometer',
   'diac',
-  'diode',
   'ic',
   'lamp',
   'optocoupler',
@@ -177,7 +176,12 @@ function isCommanded(part: BoardPart, { rails, held }: Model): boolean {
   return (
     !held.mains.has(gate) &&
     gate !== rails.at(part, 'A') &&
-    rails.on(gate).some(({ part: other }) => other !== part && COMMANDS.has(other.kind))
+    rails
+      .on(gate)
+      .some(
+        ({ part: other, pin }) =>
+          other !== part && (COMMANDS.has(other.kind) || (other.kind === 'diode' && pin === 'K')),
+      )
   );
 }
 
@@ -241,6 +245,9 @@ function discharges(model: Model, candidates: Candidates, budget: { left: number
     if (!thyristor || !transformer || seen.has(thyristor.ref)) return [];
     seen.add(thyristor.ref);
     const stores = match.roles.C ? [match.roles.C.part] : [];
+    const isCharged = (rail: number) =>
+      model.held.isHeld(rail) && model.elements.rectifiers.some(({ from, to }) => from === rail || to === rail);
+    const ends = (['C.a', 'C.b'] as const).map((end) => railOf(match.roles, end));
     return [
       {
         stores,
@@ -250,7 +257,7 @@ function discharges(model: Model, candidates: Candidates, budget: { left: number
             switches: [thyristor],
             rectifiers: [],
             magnetics: [transformer],
-            sources: [Math.max(railOf(match.roles, 'C.a'), -1)],
+            sources: [ends.find(isCharged) ?? ends[0] ?? -1],
             outputs: [],
             evidence: sayMatch(match),
           },

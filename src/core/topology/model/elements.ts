@@ -104,10 +104,13 @@ function rectifiersOf(part: BoardPart, rails: Rails): readonly RectifierElement[
   });
 }
 
-function legsOf({ kind, subtype, pins }: BoardPart): readonly (readonly [string, string])[] {
+/** A diode of unknown kind that is printed LED1 or the like on the board. */
+const isNamedLed = (ref: string, subtype: string | undefined) => subtype === undefined && /^LED/i.test(ref);
+
+function legsOf({ ref, kind, subtype, pins }: BoardPart): readonly (readonly [string, string])[] {
   switch (kind) {
     case 'diode':
-      return NOT_A_RECTIFIER.has(subtype ?? '') ? [] : [['A', 'K']];
+      return NOT_A_RECTIFIER.has(subtype ?? '') || isNamedLed(ref, subtype) ? [] : [['A', 'K']];
     case 'dual-diode':
       if ('A1' in pins)
         return [

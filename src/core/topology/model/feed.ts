@@ -20,6 +20,8 @@ export function fedRails(
     if (without.has(part)) continue;
     const between = (a: string, b: string) => links.push([rails.at(part, a), rails.at(part, b)]);
     const terminals = TRANSISTOR_TERMINALS[part.kind];
+    // A thyristor across a rail shorts it, and one from the line is a stage of its own.
+    if (part.kind === 'scr') continue;
     if (terminals) between(terminals.hi, terminals.lo);
     else if (part.kind === 'regulator') between('IN', 'OUT');
     else if (part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= SUPPLY_RESISTOR_AT_MOST) {
@@ -33,13 +35,18 @@ export function fedRails(
   for (const { part, a, b } of elements.inductive)
     if (part.kind === 'inductor' && !without.has(part)) links.push([a, b]);
   for (const { part, from, to, isBody } of elements.rectifiers)
-    if (!isBody && !without.has(part)) links.push([from, to]);
+    if (!isBody && !without.has(part) && !isAcrossStore(from, to, elements)) links.push([from, to]);
   /** Two parts in series with nothing else between, such as a protection diode and a filter choke. */
   const isJunction = (rail: number) =>
     rails.on(rail).length === 2 && rails.on(rail).every(({ part }) => IN_SERIES.has(part.kind));
   spreadAlong(fed, links, (rail) => rail >= 0 && (held.isHeld(rail) || isJunction(rail)) && !held.mains.has(rail));
   return fed;
 }
+
+/** A diode across a store, or beside the thyristor that dumps one, keeps it from reversing and feeds nothing. */
+const isAcrossStore = (from: number, to: number, { capacitors, switches }: Elements): boolean =>
+  capacitors.some(({ a, b, polarised }) => polarised && ((a === from && b === to) || (a === to && b === from))) ||
+  switches.some(({ part, hi, lo }) => part.kind === 'scr' && hi === to && lo === from);
 
 const IN_SERIES: ReadonlySet<string> = new Set(['diode', 'inductor', 'resistor', 'relay']);
 

@@ -114,6 +114,7 @@ export function heldRails(board: Board, rails: Rails, elements: Elements): Held 
     if (part.kind === 'diode' && rectified.has(from) && isBetween && !alternating(to)) rectified.add(to);
   }
   const held = new Set<number>([...rectified, ...input, ...outputs]);
+  for (const rail of behindLoadSwitches(outputs, elements)) held.add(rail);
   for (const rail of [...held]) if (mains.has(rail) && !rectified.has(rail)) held.delete(rail);
   const reservoirs = elements.capacitors.filter(
     (capacitor) => isReservoirPart(capacitor.part) && !isInSeries(capacitor, rails),
@@ -130,8 +131,36 @@ export function heldRails(board: Board, rails: Rails, elements: Elements): Held 
           grown = true;
         }
   }
+  for (const rail of dumpedRails(elements, rails)) held.add(rail);
   return { mains, dropped, lineSecondary, rectified, input, isHeld: (rail) => held.has(rail) };
 }
+
+/**
+ * Rails that a store holds until a thyristor dumps it: the store's other end leads to the thyristor through a winding, or
+ * the winding stands between the store and the thyristor.
+ */
+const dumpedRails = ({ capacitors, switches, rectifiers }: Elements, rails: Rails): readonly number[] => {
+  const atThyristor = new Set(switches.filter(({ part }) => part.kind === 'scr').flatMap(({ hi, lo }) => [hi, lo]));
+  return capacitors
+    .filter((capacitor) => isReservoirPart(capacitor.part) && isInSeries(capacitor, rails))
+    .flatMap(({ a, b }) => [a, b])
+    .filter((rail) => atThyristor.has(rail) && rectifiers.some(({ from, to }) => from === rail || to === rail));
+};
+
+/** A store before a switch that disconnects the load; smaller ones may belong to the drive of a switch. */
+const STORE_BEFORE_LOAD_SWITCH = practice(4.7e-5);
+
+/** Rails with a store, from which a transistor leads to an output. */
+const behindLoadSwitches = (outputs: ReadonlySet<number>, { switches, capacitors }: Elements): readonly number[] =>
+  switches
+    .filter(({ part }) => part.kind !== 'scr')
+    .flatMap(({ hi, lo }) => (outputs.has(hi) ? [lo] : outputs.has(lo) ? [hi] : []))
+    .filter((rail) =>
+      capacitors.some(
+        ({ part, a, b, polarised }) =>
+          polarised && (a === rail || b === rail) && (part.value?.capacitance ?? 0) >= STORE_BEFORE_LOAD_SWITCH,
+      ),
+    );
 
 /** Both sides of loads that a polarised capacitor lies across. */
 const storedLoads = (parts: readonly BoardPart[], rails: Rails, { capacitors }: Elements): readonly number[] =>

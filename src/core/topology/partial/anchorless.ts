@@ -122,6 +122,13 @@ function phaseControl(facts: BoardFacts): readonly SuggestedStage[] {
       thyristors,
       `${thyristors.map(({ ref }) => ref).join(' and ')} may control the phase of the mains.`,
     );
+  const [only] = thyristors;
+  if (only && timing && facts.list.transformers === 0)
+    return stage(
+      withJoins(SURE.parts, thyristorJoins(facts, only)),
+      thyristors,
+      `${only.ref} and ${timing.ref} are what a phase control is made of.`,
+    );
   if (triacs.length === 0) return [];
   return stage(
     facts.list.transformers > 0 ? SURE.triacBesideTransformer : SURE.triac,
@@ -172,7 +179,14 @@ function dropper(facts: BoardFacts): readonly SuggestedStage[] {
     );
   const large = capacitorFrom(DROPPER_AT_LEAST.alone);
   const rectifiers = parts.filter(({ kind }) => kind === 'bridge' || kind === 'diode');
-  if (list.transformers + list.largeChokes > 0 || list.hasTriac || !large || rectifiers.length === 0) return [];
+  if (
+    list.transformers + list.largeChokes > 0 ||
+    list.hasTriac ||
+    list.hasThyristor ||
+    !large ||
+    rectifiers.length === 0
+  )
+    return [];
   const isBesideChip = list.controllers + list.switchers + list.powerSwitches > 0;
   return stage(
     withJoins(isBesideChip ? SURE.mayDropBesideChip : SURE.mayDrop, large.joins),

@@ -5,7 +5,7 @@ import type { BoardFacts } from './boardFacts';
 import { cellFacts } from './cell';
 import { driveFacts } from './drive';
 import { looseFacts } from './loose';
-import { isBaseWinding } from './near';
+import { endsOf, isBaseWinding } from './near';
 import { outputFacts } from './output';
 import { SMOOTHING_CHOKE_ABOVE } from './partsList';
 import { FactSheet } from './sheet';
@@ -101,6 +101,8 @@ function transformerFacts(board: BoardFacts, anchor: BoardPart, known: number, s
       ) && !at.some((rail) => rails[rail]?.still && (rails[rail]?.out.length ?? 0) + (rails[rail]?.in.length ?? 0) > 0),
   );
   sheet.note('signal at winding', carriesSignal && !isRectified);
+  const drivenByChip = own.flatMap((winding) => chipsAcross(board, endsOf(winding)));
+  sheet.note('winding between two pins of a chip', drivenByChip.length > 0, ...drivenByChip);
   const tapped = own.filter(({ pins }) => pins.length > 2).length;
   sheet.note('two windings', own.length === 2);
   sheet.note('three windings', own.length === 3);
@@ -135,11 +137,23 @@ function drivesGate({ rails, primary }: BoardFacts, rail: number): boolean {
   );
 }
 
+/** Chips that have a pin at each of two rails that swing: they drive what lies between. */
+function chipsAcross({ rails }: BoardFacts, [a, b]: readonly [number, number]): readonly BoardPart[] {
+  const [here, there] = [rails[a], rails[b]];
+  if (!here || !there || a === b || here.still || there.still) return [];
+  return here.chips.flatMap(({ part }) =>
+    part.subtype !== 'switcher' && there.chips.some((other) => other.part === part) ? [part] : [],
+  );
+}
+
 /** Thyristors and triacs whose gate is on a rail, or behind a resistor or diode from it. */
 function thyristorsBehind({ model, rails }: BoardFacts, rail: number): readonly BoardPart[] {
   const facts = rails[rail];
   if (!facts || facts.still) return [];
   const near = [rail, ...[...facts.resistors, ...facts.out, ...facts.in].map(({ far }) => far)];
+  // A diode and a resistor in series before the gate.
+  for (const { far } of [...facts.out, ...facts.in])
+    if (!rails[far]?.still) near.push(...(rails[far]?.resistors ?? []).map((one) => one.far));
   return near.flatMap((at) =>
     model.rails
       .on(at)
@@ -177,8 +191,10 @@ function listFacts({ list, isMains, isDcFed }: BoardFacts, anchor: BoardPart, sh
   note('no transformer on the board', list.transformers === 0);
   note('transformer on the board', list.transformers > 0);
   note('one choke on the board', list.chokes === 1);
-  note('no choke on the board', list.chokes === 0);
-  note('no choke that can smooth an output', list.largeChokes === 0);
+  // A second transformer may be two chokes on one core.
+  const mayLackChoke = list.transformers < 2;
+  note('no choke on the board', mayLackChoke && list.chokes === 0);
+  note('no choke that can smooth an output', mayLackChoke && list.largeChokes === 0);
   note('choke that can smooth an output', list.largeChokes > 0);
   const switches = list.powerSwitches + list.switchers;
   note('no power switch', switches + list.weakSwitches + list.unknownChips === 0 && list.parts > 8);
@@ -192,6 +208,8 @@ function listFacts({ list, isMains, isDcFed }: BoardFacts, anchor: BoardPart, sh
   note('bipolars and no chip on the board', !hasChip && list.smallBipolars > 0);
   note('gate driver on the board', list.drivers > 0);
   note('optocoupler on the board', list.optocouplers > 0);
+  note('no optocoupler on the board', list.optocouplers === 0 && list.parts > 10);
+  note('P-channel FET on the board', list.pChannels > 0);
   const { outputVolts: out, inputVolts: fed } = list;
   note('output above the input', isDcFed && out > fed);
   note('output below the input', isDcFed && out > 0 && out < 0.75 * fed);

@@ -29,6 +29,8 @@ interface Half {
   readonly part: BoardPart;
   readonly share: number;
   readonly rail: number;
+  /** The rail of the other end. */
+  readonly far: number;
   readonly tapIsStill: boolean;
 }
 
@@ -71,7 +73,9 @@ export function driveFacts(board: BoardFacts, anchor: BoardPart, own: readonly W
     new Set(likely.map(({ part }) => part)).size >= 2 && new Set(halves.map(({ rail }) => rail)).size >= 2;
   if (isOpposed)
     sheet.raise(
-      halves.some(({ tapIsStill }) => tapIsStill) ? 'switches at both halves, tap held' : 'switches at two windings',
+      halves.some(({ tapIsStill }) => tapIsStill) || meetInTap(likely)
+        ? 'switches at both halves, tap held'
+        : 'switches at two windings',
       1,
       ...likely.map(({ part }) => part),
     );
@@ -89,6 +93,15 @@ export function driveFacts(board: BoardFacts, anchor: BoardPart, own: readonly W
   commandFacts(board, anchor, switches, sheet);
   return { windings, switches, totemEnds };
 }
+
+/** Whether two windings that are switched at one end meet at the other, as the halves of one that is tapped. */
+const meetInTap = (halves: readonly Half[]): boolean =>
+  halves.some((one) =>
+    halves.some(
+      (other) =>
+        other.winding !== one.winding && other.far === one.far && other.rail !== one.rail && other.part !== one.part,
+    ),
+  );
 
 /** One end of a winding seen from where it may be switched, and the rail of the other end. */
 interface WindingEnd {
@@ -202,10 +215,12 @@ function halvesOf({ rails }: BoardFacts, winding: Winding, end: WindingEnd): rea
     .filter((one) => one.end === 'upper')
     .flatMap(({ part, share }): Half[] => {
       if (winding.rails.length >= 3) {
-        const tapIsStill = winding.rails.slice(1, -1).some((rail) => rails[rail]?.still);
-        return [{ winding, part, share, rail: end.a, tapIsStill }];
+        const taps = winding.rails.slice(1, -1).flatMap((rail) => rails[rail] ?? []);
+        // From the tap through a choke to an output: the switches rectify.
+        if (taps.some(({ still, chokes }) => !still && chokes.length > 0)) return [];
+        return [{ winding, part, share, rail: end.a, far: end.b, tapIsStill: taps.some(({ still }) => still) }];
       }
-      return end.isStill ? [{ winding, part, share: share * 0.99, rail: end.a, tapIsStill: false }] : [];
+      return end.isStill ? [{ winding, part, share: share * 0.99, rail: end.a, far: end.b, tapIsStill: false }] : [];
     });
 }
 

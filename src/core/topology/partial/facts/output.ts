@@ -3,7 +3,7 @@ import type { BoardPart } from '../../../board';
 import type { RectifierElement, Winding } from '../../model/elements';
 import type { BoardFacts } from './boardFacts';
 import type { Driven } from './drive';
-import { reaches } from './near';
+import { endsOf, reaches } from './near';
 import { SMOOTHING_CHOKE_ABOVE } from './partsList';
 import type { FarPart, RailFacts } from './railFacts';
 import type { FactSheet } from './sheet';
@@ -35,6 +35,10 @@ export function outputFacts(
 ): void {
   let rectifiedEnds = 0;
   const free = own.filter((winding) => !driven.windings.has(winding));
+  if (driven.switches.size === 0 && free.some((winding) => isChokeWinding(board, anchor, winding))) {
+    sheet.raise('winding used as output choke', 1);
+    return;
+  }
   for (const winding of free) {
     const ends = [...new Set(winding.rails)].filter((rail) => rail >= 0);
     const meets = new Map<number, Set<number>>();
@@ -63,6 +67,27 @@ export function outputFacts(
       sheet.raise('full-wave', 0.7);
   }
   if (rectifiedEnds > 0) sheet.raise('winding rectified', 1);
+}
+
+/**
+ * Whether one end of a winding lies where a rectifier from another transformer and a freewheel diode meet, and the other
+ * where a choke would lead: it is one winding of coupled output chokes.
+ */
+function isChokeWinding({ rails }: BoardFacts, anchor: BoardPart, winding: Winding): boolean {
+  const [a, b] = endsOf(winding);
+  return [
+    [a, b],
+    [b, a],
+  ].some(([near = -1, far = -1]) => {
+    const [here, there] = [rails[near], rails[far]];
+    if (!here || here.still || !there?.still) return false;
+    const legs = here.in.length > 0 ? here.in : here.out;
+    const isOneWay = here.in.length === 0 || here.out.length === 0;
+    const isFromTransformer = legs.some(({ far: behind }) =>
+      rails[behind]?.windings.some(({ part }) => part !== anchor && part.kind === 'transformer'),
+    );
+    return isOneWay && legs.length >= 2 && isFromTransformer;
+  });
 }
 
 /** Diodes at a rail, and FETs that are likelier rectifiers than power switches. */
@@ -116,6 +141,10 @@ function legFacts(context: LegContext, sheet: FactSheet): boolean {
     sheet.raise('clamp diode', 1, part);
     return false;
   }
+  const returnsToInput = others.some((rail) =>
+    isGiven(behind) ? isInputSide(rails[rail]) : isInputSide(behind) && isGiven(rails[rail]),
+  );
+  if (returnsToInput) sheet.raise('output returns to the input', 1, part);
   const weight = weightOf(behind, stores, leg);
   const isFreewheeling = freewheels(context, behind) > 0;
   const hasChoke = behind.chokes.length > 0 || behind.windings.some((one) => one.part !== anchor);
@@ -147,6 +176,10 @@ function legFacts(context: LegContext, sheet: FactSheet): boolean {
     sheet.raise('choke at the tap', weight, ...atTap.map((one) => one.part));
   return true;
 }
+
+const isInputSide = (facts: RailFacts | undefined): boolean => facts !== undefined && (facts.input || facts.side > 0);
+/** A rail of an output that is none of the input. */
+const isGiven = (facts: RailFacts | undefined): boolean => facts !== undefined && facts.output && !isInputSide(facts);
 
 /** Whether every store of the board is known not to be on a rail. */
 export function noStoreLeft({ model }: BoardFacts, rail: number): boolean {

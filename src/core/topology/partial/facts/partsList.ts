@@ -12,6 +12,7 @@ export interface PartsList {
   readonly powerSwitches: number;
   readonly weakSwitches: number;
   readonly smallBipolars: number;
+  readonly pChannels: number;
   readonly switchers: number;
   readonly controllers: number;
   readonly unknownChips: number;
@@ -78,6 +79,7 @@ export function partsListOf(
     powerSwitches: likely.filter((share) => share >= 0.5).length,
     weakSwitches: likely.filter((share) => share < 0.5 && share > 0.1).length,
     smallBipolars: count(({ kind }) => kind === 'npn'),
+    pChannels: count(({ kind }) => kind === 'pmos'),
     switchers: chips('switcher'),
     controllers: chips('controller'),
     unknownChips: chips('unknown'),
