@@ -25,7 +25,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   sense: 4,
   soak: 6,
   stock: 2,
-  topology: 57,
+  topology: 58,
   uncertainty: 2,
   walk: 3,
   waveform: 6,

@@ -23,6 +23,7 @@ const SURE = practice({
   parts: 0.85,
   mayDrop: 0.75,
   mayDropBesideChip: 0.4,
+  lowStore: 0.8,
   triac: 0.6,
   triacBesideTransformer: 0.3,
   thyristors: 0.7,
@@ -36,6 +37,9 @@ const JOINED = practice({ line: 1, load: 1.5, timing: 1.5, acrossTheLines: -3 })
 const SUREST = 0.97;
 /** Capacitors that drop the mains are of this size and more; without a zener beside them of the other. */
 const DROPPER_AT_LEAST = practice({ withZener: 100e-9, alone: 150e-9 });
+
+/** Stores rated for no more than this cannot stand rectified mains. */
+const LOW_STORE_VOLTS = practice(100);
 
 /** Stages that stand on the mains without a magnetic part, each topology once. */
 export function anchorlessStages(facts: BoardFacts, found: readonly FoundStage[]): readonly SuggestedStage[] {
@@ -97,6 +101,17 @@ function dropperJoins({ model, rails }: BoardFacts, capacitor: BoardPart): numbe
     (facts) => facts && !facts.mains && (facts.bridgeAc || facts.out.length + facts.in.length > 0),
   );
   return (onLine > 0 ? JOINED.line : 0) + (isRectified ? JOINED.load : 0);
+}
+
+/** A store that is rated for less than any rectified mains, on a line or behind what rectifies it. */
+function lowStoreOnLine({ model, rails }: BoardFacts): BoardPart | undefined {
+  const behind = model.elements.rectifiers.flatMap(({ from, to }) =>
+    rails[from]?.mains ? [to] : rails[to]?.mains ? [from] : [],
+  );
+  const near = new Set([...behind, ...[...rails.keys()].filter((rail) => rails[rail]?.mains)]);
+  return [...near]
+    .flatMap((rail) => rails[rail]?.stores ?? [])
+    .find(({ part: { value } }) => (value?.voltage ?? Infinity) <= LOW_STORE_VOLTS)?.part;
 }
 
 const fittedParts = ({ board }: BoardFacts) => board.parts.filter(({ fitted }) => fitted !== false);
@@ -176,6 +191,14 @@ function dropper(facts: BoardFacts): readonly SuggestedStage[] {
       small.part,
       slow,
       `${small.part.ref} can drop the mains for ${zener.ref}, and nothing else here could lower it.`,
+    );
+  const low = converts ? undefined : lowStoreOnLine(facts);
+  if (low)
+    return stage(
+      SURE.lowStore,
+      low,
+      slow,
+      `${low.ref} stands ${low.value?.voltage ?? ''} V only and lies behind the mains with no transformer: something must lower it.`,
     );
   const large = capacitorFrom(DROPPER_AT_LEAST.alone);
   const rectifiers = parts.filter(({ kind }) => kind === 'bridge' || kind === 'diode');

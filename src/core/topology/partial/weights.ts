@@ -214,6 +214,8 @@ export const WEIGHTS: Readonly<Record<string, Readonly<Record<string, number>>>>
   'chip made for bridges and push-pull': { 'two-way': 1.2, single: -0.4 },
   'chip made for resonant half bridges': { 'llc-half-bridge': 2 },
   'chip made for power-factor stages': { 'boost-pfc': 1.2 },
+  'chip made for step-down converters': { buck: 1 },
+  'triac on the board': { lamp: -3, none: 0.8, isolated: -0.3, cell: -0.5 },
   'dual diodes on the board': { choke: 0.3 },
   'only magnetic part': { none: -2 },
   ...Object.fromEntries(

@@ -237,6 +237,8 @@ function listFacts({ list, isMains, isDcFed }: BoardFacts, anchor: BoardPart, sh
   note('chip made for bridges and push-pull', isFor('push-pull', 'half-bridge') && !isFor('llc-half-bridge'));
   note('chip made for resonant half bridges', isFor('llc-half-bridge'));
   note('chip made for power-factor stages', isFor('boost-pfc'));
+  note('chip made for step-down converters', isFor('buck') && !isTransformer);
+  note('triac on the board', list.hasTriac);
   note('dual diodes on the board', list.dualDiodes > 0);
   note('only magnetic part', list.transformers + list.chokes === 1);
 }
