@@ -72,6 +72,8 @@ export interface ChipFamily {
   readonly frequency?: number;
   /** Volts at the feedback pin in regulation. */
   readonly feedback?: number;
+  /** Volts at its reference pin. */
+  readonly reference?: number;
   /** Topologies it usually serves, as the board format names them. */
   readonly topologies: readonly string[];
   /** The pin that tells most when probed, and why. */

@@ -9,8 +9,19 @@ export interface ChipFact {
 
 /** What is remembered of a family beside its pins; what is not remembered is left out. */
 export function chipFacts(family: ChipFamily): ChipFact[] {
-  const { supply, range, dutyLimit, frequency, oscillator, feedback, packages, otherCases, topologies, suffixes } =
-    family;
+  const {
+    supply,
+    range,
+    dutyLimit,
+    frequency,
+    oscillator,
+    feedback,
+    reference,
+    packages,
+    otherCases,
+    topologies,
+    suffixes,
+  } = family;
   const rows: [string, string | undefined][] = [
     ['starts and stops at', supply && `${volts(supply.start)} and ${volts(supply.stop)}`],
     ['runs from', range && `${volts(range.low)} to ${volts(range.high)}`],
@@ -18,6 +29,7 @@ export function chipFacts(family: ChipFamily): ChipFact[] {
     ['frequency', frequency === undefined ? undefined : formatQuantity(frequency, 'hertz', { digits: 3 })],
     ['oscillator', oscillator?.message],
     ['feedback settles at', feedback === undefined ? undefined : volts(feedback)],
+    ['reference pin', reference === undefined ? undefined : volts(reference)],
     ['cases', packages.join(', ')],
     ['pins lie otherwise in', otherCases && Object.keys(otherCases).join(', ')],
     ['usually in', topologies.join(', ') || undefined],

@@ -26,6 +26,7 @@ export interface ChipRow {
   readonly oscillator?: Oscillator;
   readonly frequency?: number;
   readonly feedback?: number;
+  readonly reference?: number;
   readonly topologies?: string;
   readonly tells?: readonly [pin: number, why: string];
   readonly fair?: true;
@@ -40,7 +41,10 @@ export interface ChipRow {
 
 type Unlike = Pick<ChipRow, 'names'> &
   Partial<
-    Pick<ChipRow, 'pins' | 'does' | 'packages' | 'legs' | 'start' | 'duty' | 'frequency' | 'feedback' | 'range' | 'is'>
+    Pick<
+      ChipRow,
+      'pins' | 'does' | 'packages' | 'legs' | 'start' | 'duty' | 'frequency' | 'feedback' | 'reference' | 'range' | 'is'
+    >
   >;
 
 /** The family of a row and those of its members that differ: pins numbered, names of second sources spelled out. */
@@ -109,6 +113,7 @@ function familyOf(row: ChipRow): ChipFamily {
     ...(row.oscillator ? { oscillator: row.oscillator } : {}),
     ...(row.frequency === undefined ? {} : { frequency: row.frequency }),
     ...(row.feedback === undefined ? {} : { feedback: row.feedback }),
+    ...(row.reference === undefined ? {} : { reference: row.reference }),
     topologies: words(row.topologies),
     ...(row.tells ? { tells: { pin: row.tells[0], why: row.tells[1] } } : {}),
     memory: row.fair ? 'fair' : 'sure',

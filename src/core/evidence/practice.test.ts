@@ -12,7 +12,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   board: 2,
   chips: 3,
   evidence: 1,
-  findings: 11,
+  findings: 13,
   harvest: 15,
   incircuit: 2,
   magnetics: 7,
@@ -27,7 +27,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   stock: 2,
   topology: 58,
   uncertainty: 2,
-  walk: 3,
+  walk: 7,
   waveform: 6,
 };
 

@@ -1,6 +1,7 @@
 import { practice } from '../evidence';
-import type { BoardPart } from '../board';
-import type { Recognition } from '../topology';
+import { chipByMarking } from '../chips';
+import { dividedAt } from './dividers';
+import { isPolarised, type Recognition } from '../topology';
 import { stackedRails } from './railGroups';
 import { outputGroups, type OutputGroup } from './outputGroups';
 
@@ -20,10 +21,15 @@ export interface Voltages {
   readonly outputs: readonly OutputGroup[];
 }
 
+/** Resistors up to this, in ohm, stand in a supply line. */
+const SMALL_RESISTOR = practice(22);
+
 /** What the reference of a power factor controller regulates to. */
 const PFC_REFERENCE = practice(2.5);
 /** Output of a power factor front end without a readable divider. */
 const PFC_USUAL = practice(385);
+/** What a power factor front end may make, in volt. */
+const PFC_RANGE = practice({ from: 300, to: 460 });
 
 /**
  * Whether a switch joins the middle of two stores to the line: closed for the lower mains voltage only, so that each store
@@ -62,7 +68,12 @@ export function voltagesOf(recognition: Recognition): Voltages {
   if (highest !== undefined && input?.kind === 'dc') {
     for (const part of board.parts.filter(({ role }) => role === 'dc-input')) {
       const pins = Object.keys(part.pins).map((pin) => rails.at(part, pin));
-      for (const a of pins) for (const b of pins) if (a < b) set(a, b, highest, `the input may reach ${highest} V`);
+      const behind = pins.map((pin) =>
+        [...behindInput(pin, recognition)].filter((rail) => rail === pin || !pins.includes(rail)),
+      );
+      for (const [at, own] of behind.entries())
+        for (const others of behind.slice(at + 1))
+          for (const a of own) for (const b of others) set(a, b, highest, `the input may reach ${highest} V`);
     }
   }
   if (highest !== undefined && input?.kind === 'ac') {
@@ -107,6 +118,37 @@ export function voltagesOf(recognition: Recognition): Voltages {
   }
 }
 
+/** Rails on which an input lies as it comes in: behind filter chokes, small resistors, fuses, and what guards against reversal. */
+function behindInput(start: number, { model, stages }: Recognition): ReadonlySet<number> {
+  const { elements, board, rails, held } = model;
+  const own = new Set(stages.flatMap((stage) => [...stage.switches, ...stage.rectifiers, ...stage.magnetics]));
+  const both = (list: readonly { readonly a: number; readonly b: number }[]) =>
+    list.flatMap(({ a, b }) => [[a, b] as const, [b, a] as const]);
+  const isReturn = (rail: number) => rails.on(rail).some(({ part, pin }) => isPolarised(part) && pin === '-');
+  const links = [
+    ...both(elements.inductive.filter(({ part }) => part.kind === 'inductor' && !own.has(part))),
+    ...both(
+      elements.switches
+        .filter(({ part }) => (part.kind === 'pmos' || part.kind === 'nmos') && !own.has(part))
+        .map(({ hi, lo }) => ({ a: hi, b: lo })),
+    ),
+    ...both(
+      board.parts
+        .filter(({ kind, value }) => kind === 'resistor' && (value?.resistance ?? Infinity) <= SMALL_RESISTOR)
+        .map((part) => ({ a: rails.at(part, '1'), b: rails.at(part, '2') })),
+    ),
+    // From the return no diode leads on: what starts there keeps a rail from reversing.
+    ...elements.rectifiers
+      .filter(({ part, from }) => part.kind === 'diode' && !own.has(part) && !isReturn(from))
+      .map(({ from, to }) => [from, to] as const),
+  ];
+  const made = new Set(stages.flatMap(({ outputs }) => outputs));
+  const found = new Set([start]);
+  for (const rail of found)
+    for (const [from, to] of links) if (from === rail && held.isHeld(to) && !made.has(to)) found.add(to);
+  return found;
+}
+
 /** Both rails on one side of the store, with a choke or a small resistor between. */
 function areOneSide(a: number, b: number, group: readonly number[], { model }: Recognition): boolean {
   const { elements, board, rails } = model;
@@ -118,7 +160,7 @@ function areOneSide(a: number, b: number, group: readonly number[], { model }: R
         if (other === rail && group.includes(one)) seen.add(one);
       }
     for (const part of board.parts)
-      if (part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= 22) {
+      if (part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= SMALL_RESISTOR) {
         const [one, other] = [rails.at(part, '1'), rails.at(part, '2')];
         if (one === rail && group.includes(other)) seen.add(other);
         if (other === rail && group.includes(one)) seen.add(one);
@@ -127,37 +169,17 @@ function areOneSide(a: number, b: number, group: readonly number[], { model }: R
   return seen.has(b);
 }
 
-/** Output of a power factor stage by the divider from it to a chip: its lower resistor goes to the common rail. */
+/** Output of a power factor stage by the divider from it to a chip whose other resistor goes to the common rail. */
 function pfcVoltage(out: number, { model, stages }: Recognition): number | undefined {
   const { board, rails } = model;
-  const stage = stages.find(({ topology }) => topology === 'boost-pfc');
-  const common = stage?.sources[0] ?? -1;
-  const between = (part: BoardPart, rail: number) =>
-    part.kind === 'resistor' && Object.keys(part.pins).some((pin) => rails.at(part, pin) === rail);
-  const other = (part: BoardPart, rail: number) =>
-    Object.keys(part.pins)
-      .map((pin) => rails.at(part, pin))
-      .find((at) => at !== rail) ?? -1;
-  const tops: { tap: number; resistance: number }[] = [];
-  const grow = (rail: number, resistance: number, depth: number) => {
-    for (const part of board.parts)
-      if (between(part, rail) && part.value?.resistance !== undefined && depth < 4) {
-        const next = other(part, rail);
-        if (next === common || next === out || next < 0) continue;
-        tops.push({ tap: next, resistance: resistance + part.value.resistance });
-        if (rails.on(next).filter((pin) => pin.part.kind !== 'capacitor').length === 2)
-          grow(next, resistance + part.value.resistance, depth + 1);
-      }
-  };
-  grow(out, 0, 0);
-  for (const { tap, resistance } of tops) {
-    if (!rails.on(tap).some(({ part }) => part.kind === 'ic')) continue;
-    const bottom = board.parts.find(
-      (part) => between(part, tap) && other(part, tap) === common && part.value?.resistance !== undefined,
-    );
-    if (!bottom?.value?.resistance) continue;
-    const volts = PFC_REFERENCE * (1 + resistance / bottom.value.resistance);
-    if (volts > 300 && volts < 460) return volts;
-  }
-  return undefined;
+  const ground = stages.find(({ topology }) => topology === 'boost-pfc')?.sources[0] ?? -1;
+  const taps = board.parts
+    .filter(({ kind }) => kind === 'ic')
+    .flatMap((part) => {
+      const held = chipByMarking(part.marking)?.feedback ?? PFC_REFERENCE;
+      return Object.keys(part.pins).map((pin) => ({ rail: rails.at(part, pin), ground, held, part }));
+    });
+  return taps
+    .flatMap((tap) => dividedAt(out, tap, model)?.volts ?? [])
+    .find((volts) => volts > PFC_RANGE.from && volts < PFC_RANGE.to);
 }

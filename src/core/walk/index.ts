@@ -1,2 +1,2 @@
 export { powerWalk } from './powerWalk';
-export { railEstimates, type RailEstimate } from './rails';
+export { railEstimates, type RailEstimate } from './rails/railEstimates';

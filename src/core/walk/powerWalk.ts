@@ -1,7 +1,8 @@
 import { TOPOLOGY_WORDS, type BoardPart } from '../board';
 import { formatQuantity } from '../quantity';
 import type { Analysis } from '../topology';
-import { railEstimates, type RailEstimate } from './rails';
+import { aroundControl } from './control';
+import { railEstimates, type RailEstimate } from './rails/railEstimates';
 import { sayList, sayStage } from './sayStage';
 import { surroundings } from './surroundings';
 
@@ -22,6 +23,7 @@ export function powerWalk(analysis: Analysis): readonly string[] {
       (stage) =>
         `${capital(TOPOLOGY_WORDS[stage.topology] ?? stage.topology)}${stage.probability < 0.9 ? ', probably' : ''}: ${sayStage(stage, analysis, estimates)}`,
     ),
+    ...aroundControl(analysis),
     ...around.beside,
     ...(analysis.isolation.isolated
       ? [

@@ -21,10 +21,10 @@ const ROWS: readonly ChipRow[] = [
     tells: [2, 'the middle pin and the tab are the output'] },
   { id: 'LM723', role: 'linear', is: 'adjustable linear regulator with its own reference',
     names: 'LM723 UA723 MC1723 LM723C L123', packages: 'DIP-14',
-    pins: 'NC CS CS IN- IN+ VREF V- NC VZ VOUT VC V+ COMP NC', does: { 7: 'ground' }, range: [9.5, 40],
+    pins: 'NC CS CS IN- IN+ VREF V- NC VZ VOUT VC V+ COMP NC', does: { 7: 'ground' }, range: [9.5, 40], reference: 7.15,
     topologies: 'line-transformer' },
   { id: 'LM2576', role: 'dc-dc', is: 'buck regulator, 3 A, 52 or 150 kHz',
-    names: 'LM2575 LM2576HV LM2596S', packages: 'TO-220-5, TO-263-5',
+    names: 'LM2575 LM2576HV LM2596S', cores: '2575 2576 2596', packages: 'TO-220-5, TO-263-5',
     pins: 'VIN SW GND FB ON/OFF', range: [4.5, 40], feedback: 1.23, topologies: 'buck',
     tells: [2, 'a choke and a Schottky meet here'],
     unlike: [
