@@ -1,6 +1,5 @@
 import { practice } from '../../evidence';
-import { voltagesOf } from '../../findings';
-import { dividedAt, tapsOf } from '../../findings/dividers';
+import { dividedAt, tapsOf, voltagesOf } from '../../findings';
 import type { BoardPart } from '../../board';
 import { formatQuantity } from '../../quantity';
 import { isPolarised, type Analysis, type Model } from '../../topology';
