@@ -2,12 +2,13 @@
 import { writeFileSync } from 'node:fs';
 import { netsOf, type Board } from '../../src/core/board';
 import { CORPUS } from '../../src/core/topology/fixtures/corpus';
+import { PRACTICAL } from '../../src/core/topology/fixtures/practicalBoards';
 import { composeBoard } from '../../src/core/topology/fixtures/generator/compose';
 import { classPair, pinClass } from '../../src/core/topology/probe/pinClass';
 
 const TARGET = 'src/core/topology/probe/affinities.ts';
 const COMPOSED = { boards: 500, from: 20_001 } as const;
-/** A reference board counts as much as so many composed ones. */
+/** A board that was drawn counts as much as so many composed ones. */
 const REFERENCE = 4;
 /** Pairs seen fewer times than this tell nothing. */
 const LEAST_PAIRS = 40;
@@ -36,10 +37,10 @@ function count(board: Board, weight: number): void {
   });
 }
 
-/** Counts over composed and reference boards, and writes the table. */
+/** Counts over composed boards and some that were drawn, and writes the table. */
 export function fitAffinities(): void {
   for (let index = 0; index < COMPOSED.boards; index += 1) count(composeBoard(COMPOSED.from + index).board, 1);
-  for (const { board } of CORPUS) count(board, REFERENCE);
+  for (const { board } of [...CORPUS, ...PRACTICAL]) count(board, REFERENCE);
   const all = [...counts.values()];
   const usual = all.reduce((sum, { joined }) => sum + joined, 0) / all.reduce((sum, { pairs }) => sum + pairs, 0);
   const rows = [...counts]

@@ -88,6 +88,7 @@ export const WEIGHTS: Readonly<Record<string, Readonly<Record<string, number>>>>
   'switch and winding at choke': { none: 0.8 },
   'rectifier at choke': { cell: 0.6, none: -0.2 },
   'totem pole at choke': { buck: 1.2, boost: 0.2, lamp: 0.7 },
+  'totem pole at choke from the input': { boost: 3, 'boost-pfc': 1, buck: -1.5, none: -0.5 },
   'boost cell': { 'step-up': 2.5, none: -1.5, sepic: -1 },
   'boost cell, input not known': { 'step-up': 1.5, buck: 0.3, none: -0.8 },
   'diode to a store': { 'step-up': 1, none: -0.3, buck: -1 },

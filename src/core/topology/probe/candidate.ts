@@ -51,7 +51,8 @@ export function plausibility(a: NetPin, b: NetPin, { rails }: Model): number {
     (/^K\d?$/.test(one.pin) && other.pin === '-') || (/^A\d?$/.test(one.pin) && other.pin === '+');
   const isTraced = ({ part, pin }: NetPin) => rails.on(rails.at(part, pin)).length > 2;
   const on = ({ part, pin }: NetPin) => rails.on(rails.at(part, pin)).map((other) => other.part);
-  const isBridging = on(a).some((part) => !MAY_SHARE_A_NET.has(part.kind) && on(b).includes(part));
+  const mayShare = ({ kind, role }: BoardPart) => MAY_SHARE_A_NET.has(kind) && role !== 'mains-inlet';
+  const isBridging = on(a).some((part) => !mayShare(part) && on(b).includes(part));
   return (
     (isBridging ? BRIDGES_A_PART : 1) *
     (isAgainst(a, b) || isAgainst(b, a) ? AGAINST_SENSE : 1) *

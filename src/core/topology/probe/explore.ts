@@ -1,10 +1,12 @@
 import type { Board, BoardPart, NetPin } from '../../board';
 import type { Model } from '../model';
+import { mayHoldSwitch, TRANSISTOR_TERMINALS } from '../model/parts';
+import { SLOT_CLASSES } from '../partial/classes';
 import { binaryEntropy, entropyOf } from '../partial/entropy';
 import type { BoardFacts } from '../partial/facts/boardFacts';
 import type { Judgement } from '../partial/judge';
 import { keyOf, NOBODY, plausibility, reach, type Candidate } from './candidate';
-import { affinityOf, pinClass } from './pinClass';
+import { affinityOf, lineAffinity, pinClass } from './pinClass';
 
 const POWER: ReadonlySet<BoardPart['kind']> = new Set([
   'nmos',
@@ -36,18 +38,28 @@ export function explore(
     for (const part of [...switches, ...rectifiers, ...beside]) open.set(part, binaryEntropy(probability));
   const near = relevances(open, model);
   const far = Math.min(1, left) * FADING ** FURTHEST;
-  const pins = tellingPins(board, new Set(open.keys()), anchorless.length > 0).map((pin) => ({
-    ...pin,
-    rail: rails.at(pin.part, pin.pin),
-    className: pinClass(pin.part, pin.pin),
-    told: tells(pin, facts),
-  }));
+  const atLine = new Map(slots.map(({ anchor, probabilities }) => [anchor, probabilities[AT_LINE] ?? 0]));
+  const mayBeAtLine = Math.max(0, ...atLine.values()) > LEAST_AT_LINE;
+  const pins = tellingPins(board, new Set(open.keys()), anchorless.length > 0 || mayBeAtLine, mayBeAtLine).map(
+    (pin) => ({
+      ...pin,
+      rail: rails.at(pin.part, pin.pin),
+      className: pinClass(pin.part, pin.pin),
+      told: tells(pin, facts),
+    }),
+  );
   for (const from of pins) {
-    if (rails.on(from.rail).length > 1 || from.part.kind === 'ic') continue;
+    const isAlone = rails.on(from.rail).length === 1 && from.part.kind !== 'ic';
+    // The end of a choke or winding that leads somewhere, but to no switch yet.
+    const seeksSwitch = !isAlone && open.has(from.part) && !rails.on(from.rail).some((other) => maySwitch(other));
+    if (!isAlone && !seeksSwitch) continue;
     const options = new Map<number, { readonly to: (typeof pins)[number]; readonly weight: number }>();
     for (const to of pins) {
       if (to.part === from.part || rails.relation(from.rail, to.rail) !== 'unknown') continue;
-      const weight = affinityOf(from.className, to.className);
+      if (seeksSwitch && (!maySwitch(to) || rails.on(to.rail).length > 1)) continue;
+      const share = Math.max(atLine.get(from.part) ?? 0, atLine.get(to.part) ?? 0);
+      const weight =
+        (1 - share) * affinityOf(from.className, to.className) + share * lineAffinity(from.className, to.className);
       if (weight > (options.get(to.rail)?.weight ?? 0)) options.set(to.rail, { to, weight });
     }
     const total = [...options.values()].reduce((sum, { weight }) => sum + weight, NOBODY);
@@ -70,6 +82,18 @@ export function explore(
     }
   }
 }
+
+/** A pin by which a switch carries power: a drain, a collector, a source; of a chip with a switch inside any. */
+const maySwitch = ({ part, pin }: NetPin): boolean => {
+  const terminals = TRANSISTOR_TERMINALS[part.kind];
+  return terminals ? pin !== terminals.gate : mayHoldSwitch(part);
+};
+
+/** A transformer that may lie across the mains from here on is asked for there too. */
+const LEAST_AT_LINE = 0.1;
+const AT_LINE = SLOT_CLASSES.indexOf('line-transformer');
+/** What stands between the inlet and a transformer across the mains. */
+const ON_LINE: ReadonlySet<BoardPart['kind']> = new Set(['fuse', 'switch']);
 
 /** What a join at such a pin tells of the circuit beside one at another: switches carry it, returns are shared by all. */
 const TELLS = { switch: 2, smallTransistor: 0.5, return: 0.3 } as const;
@@ -108,8 +132,13 @@ const pinsOf = (parts: readonly BoardPart[]): readonly NetPin[] =>
   parts.flatMap((part) => Object.keys(part.pins).map((pin) => ({ part, pin })));
 const isCommand = ({ pin }: NetPin) => pin === 'G' || pin === 'B';
 
-/** Pins of the parts that carry power, and of those that are open; with the inlet where a stage may hang on it. */
-const tellingPins = ({ parts }: Board, open: ReadonlySet<BoardPart>, isInletOpen: boolean): readonly NetPin[] =>
+/** Pins of the parts that carry power, and of those that are open; with the inlet, and what stands behind it, where a stage may hang on it. */
+const tellingPins = (
+  { parts }: Board,
+  open: ReadonlySet<BoardPart>,
+  isInletOpen: boolean,
+  isLineOpen: boolean,
+): readonly NetPin[] =>
   pinsOf(
     parts.filter(
       (part) =>
@@ -118,6 +147,7 @@ const tellingPins = ({ parts }: Board, open: ReadonlySet<BoardPart>, isInletOpen
           ? isInletOpen
           : open.has(part) ||
             POWER.has(part.kind) ||
+            (isLineOpen && ON_LINE.has(part.kind)) ||
             (part.kind === 'capacitor' && ('+' in part.pins || part.subtype === 'film'))),
     ),
   ).filter((pin) => !isCommand(pin) || open.has(pin.part));

@@ -59,7 +59,9 @@ export function probesFrom({ model, stages }: Recognition, count: number, sizes?
     if (a && b) gains.delete(keyOf(a, b, model));
   }
   const ranked = weighed([...gains.values()], model.board, entropy, openWith)
+    .filter(({ gain }) => gain >= LEAST_GAIN)
     .toSorted((one, other) => other.gain - one.gain)
+    .flatMap((candidate) => openPair(candidate, model) ?? [])
     .slice(0, Math.max(count, 1))
     .map(({ a, b, gain }) => ({ a: handyPin(a, b, model), b: handyPin(b, a, model), gain }));
   return {
@@ -71,6 +73,24 @@ export function probesFrom({ model, stages }: Recognition, count: number, sizes?
       question: questionOf(a, b, ranked),
     })),
   };
+}
+
+/** An answer that tells less, in bits, is not worth the probe. */
+const LEAST_GAIN = 1e-3;
+
+/**
+ * Two rails hang on several nets where a fuse or a shunt lies between: the pair of pins on them that is not known yet, the
+ * ones that were thought of first.
+ */
+function openPair(candidate: Candidate, { rails, nets }: Model): Candidate | undefined {
+  const { a, b } = candidate;
+  const isOpen = (one: NetPin, other: NetPin) =>
+    nets.relation(nets.of(pinName(one)), nets.of(pinName(other))) === 'unknown';
+  if (isOpen(a, b)) return candidate;
+  for (const one of rails.on(rails.at(a.part, a.pin)))
+    for (const other of rails.on(rails.at(b.part, b.pin)))
+      if (one.part !== other.part && isOpen(one, other)) return { ...candidate, a: one, b: other };
+  return undefined;
 }
 
 /** So many of the best candidates are joined in thought. */

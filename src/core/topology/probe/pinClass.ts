@@ -33,3 +33,20 @@ export const classPair = (a: string, b: string): string => (a < b ? `${a}|${b}` 
 
 /** How often two such pins of one board are joined: counted on composed and reference boards (`npm run fit`). */
 export const affinityOf = (a: string, b: string): number => AFFINITIES[classPair(a, b)] ?? USUAL_AFFINITY;
+
+/** How often a pin of a transformer across the mains is joined with a pin of a class. Set by hand on textbook circuits. */
+const AT_LINE: Readonly<Record<string, number>> = practice({
+  'mains-inlet line': 0.15,
+  fuse: 0.2,
+  switch: 0.15,
+  'bridge AC': 0.25,
+  'diode A': 0.15,
+  'power diode A': 0.15,
+  'store -': 0.1,
+});
+
+/** The same for a pin of a transformer that lies across the mains. */
+export function lineAffinity(a: string, b: string): number {
+  if (a !== 'transformer' && b !== 'transformer') return affinityOf(a, b);
+  return AT_LINE[a === 'transformer' ? b : a] ?? 0;
+}

@@ -144,6 +144,10 @@ function placeFacts({ board, anchor, a, here, there }: ChokeEnd, sheet: FactShee
 const partsOf = (list: readonly { readonly part: BoardPart }[]) => list.map(({ part }) => part);
 const diodesOf = (list: readonly FarRectifier[]) => list.map(({ element }) => element.part);
 
+/** Where a choke comes from the input: nothing on the rail is an output. */
+const isInputSide = ({ input, output, stores }: RailFacts): boolean =>
+  input && !output && !stores.some(({ plus }) => !plus);
+
 /** What meets this end; whether it may be the end of a cell at all. */
 function neighbourFacts(end: ChokeEnd, givesOutput: boolean, sheet: FactSheet): boolean {
   const { isChoke, here, there, upper, lower, chips, out, atWinding, fromWinding } = end;
@@ -167,7 +171,11 @@ function neighbourFacts(end: ChokeEnd, givesOutput: boolean, sheet: FactSheet): 
   } else if (out.length + end.in.length > 0 && !fromWinding)
     sheet.raise('rectifier at choke', 1, ...diodesOf([...out, ...end.in]));
   if (upper.length > 0 && lower.length > 0 && isChoke && !atWinding)
-    sheet.raise('totem pole at choke', 1, ...partsOf([...upper, ...lower]));
+    sheet.raise(
+      isInputSide(there) ? 'totem pole at choke from the input' : 'totem pole at choke',
+      1,
+      ...partsOf([...upper, ...lower]),
+    );
   return true;
 }
 
@@ -177,6 +185,7 @@ function lowSideFacts(end: ChokeEnd, sheet: FactSheet): void {
   const { rails, isMains } = board;
   const behind = out.flatMap(({ far }) => rails[far] ?? []);
   const reachesPlus = behind.some(hasPlus);
+  const givesOutput = isFed && behind.some(({ output }) => output);
   const feedsHighStore = behind.some(({ stores }) =>
     stores.some(({ part }) => (part.value?.voltage ?? 0) >= PFC_VOLTS),
   );
@@ -198,7 +207,7 @@ function lowSideFacts(end: ChokeEnd, sheet: FactSheet): void {
         sheet.raise('boost cell behind the bridge', 1, ...parts);
     } else sheet.raise('boost cell, input not known', 1, ...parts);
     if (feedsHighStore && reachesPlus && isMains) sheet.raise('diode to a store for 400 V or more', 1, ...parts);
-  } else if (out.length > 0 && reachesPlus && end.in.length === 0 && !fromWinding) {
+  } else if (out.length > 0 && (reachesPlus || givesOutput) && end.in.length === 0 && !fromWinding) {
     sheet.raise('diode to a store', 1, ...parts);
     if (feedsHighStore && isMains) sheet.raise('diode to a store for 400 V or more', 1, ...parts);
   } else if (upper.length > 0 && lower.length === 0 && (isPlus || isFed))
@@ -215,6 +224,8 @@ function highSideFacts(end: ChokeEnd, sheet: FactSheet): void {
   const parts = [...partsOf([...lower, ...chips]), ...diodesOf(into)];
   if (into.length > 0 && (lower.length > 0 || (chips.length > 0 && into.length > 0)))
     closedHighSide(end, plus, minus, parts, sheet);
+  else if (into.length > 0 && out.length === 0 && upper.length === 0 && !fromWinding && isChoke && isShared(there))
+    sheet.raise('inverting cell', 0.8, ...parts);
   else if (lower.length > 0 && out.length === 0 && upper.length === 0) {
     if (plus) sheet.raise('buck cell, ground not known', 0.8, ...parts);
     else if (minus) sheet.raise('inverting cell, input not known', 0.7, ...parts);
@@ -223,6 +234,10 @@ function highSideFacts(end: ChokeEnd, sheet: FactSheet): void {
     else if (minus) sheet.raise('inverting cell, input not known', 0.6, ...parts);
   }
 }
+
+/** A rail where the store of the input ends and that of the output begins, or where both have a pin. */
+const isShared = ({ stores, input, output }: RailFacts): boolean =>
+  (input && output) || (stores.some(({ plus }) => plus) && stores.some(({ plus }) => !plus));
 
 /** Switch and diode are both there: whether the input returns to the diode (buck) or to the far end (inverting). */
 function closedHighSide(
@@ -249,8 +264,7 @@ function closedHighSide(
   else if ((returnsToEnd && !returnsToDiode) || (there.input && (minus || (there.bridgeDc && !plus))))
     sheet.raise('inverting cell', 1, ...parts);
   else if (returnsToDiode && !returnsToEnd && plus) sheet.raise('buck cell', chips.length > 0 ? 0.6 : 1, ...parts);
-  // The store of the input ends where that of the output begins.
-  else if (storeToDiode && there.stores.some((store) => !store.plus)) sheet.raise('inverting cell', 0.8, ...parts);
+  else if (storeToDiode && isShared(there)) sheet.raise('inverting cell', 0.8, ...parts);
   else if (plus) sheet.raise('buck cell, ground not known', 1, ...parts);
   else if (minus) sheet.raise('inverting cell, input not known', 1, ...parts);
   else sheet.raise('buck cell, ground not known', 1, ...parts);
