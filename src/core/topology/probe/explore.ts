@@ -39,15 +39,13 @@ export function explore(
   const near = relevances(open, model);
   const far = Math.min(1, left) * FADING ** FURTHEST;
   const atLine = new Map(slots.map(({ anchor, probabilities }) => [anchor, probabilities[AT_LINE] ?? 0]));
-  const mayBeAtLine = Math.max(0, ...atLine.values()) > LEAST_AT_LINE;
-  const pins = tellingPins(board, new Set(open.keys()), anchorless.length > 0 || mayBeAtLine, mayBeAtLine).map(
-    (pin) => ({
-      ...pin,
-      rail: rails.at(pin.part, pin.pin),
-      className: pinClass(pin.part, pin.pin),
-      told: tells(pin, facts),
-    }),
-  );
+  const isLineOpen = anchorless.length > 0 || Math.max(0, ...atLine.values()) > LEAST_AT_LINE;
+  const pins = tellingPins(board, new Set(open.keys()), isLineOpen).map((pin) => ({
+    ...pin,
+    rail: rails.at(pin.part, pin.pin),
+    className: pinClass(pin.part, pin.pin),
+    told: tells(pin, facts),
+  }));
   for (const from of pins) {
     const isAlone = rails.on(from.rail).length === 1 && from.part.kind !== 'ic';
     // The end of a choke or winding that leads somewhere, but to no switch yet.
@@ -133,18 +131,13 @@ const pinsOf = (parts: readonly BoardPart[]): readonly NetPin[] =>
 const isCommand = ({ pin }: NetPin) => pin === 'G' || pin === 'B';
 
 /** Pins of the parts that carry power, and of those that are open; with the inlet, and what stands behind it, where a stage may hang on it. */
-const tellingPins = (
-  { parts }: Board,
-  open: ReadonlySet<BoardPart>,
-  isInletOpen: boolean,
-  isLineOpen: boolean,
-): readonly NetPin[] =>
+const tellingPins = ({ parts }: Board, open: ReadonlySet<BoardPart>, isLineOpen: boolean): readonly NetPin[] =>
   pinsOf(
     parts.filter(
       (part) =>
         part.fitted !== false &&
         (part.role === 'mains-inlet'
-          ? isInletOpen
+          ? isLineOpen
           : open.has(part) ||
             POWER.has(part.kind) ||
             (isLineOpen && ON_LINE.has(part.kind)) ||
