@@ -24,11 +24,13 @@ function supplies({ recognition: { stages, model }, bulk }: Analysis): readonly 
     elements.windings.find(
       ({ part, rails: ends }) => ends.includes(rail) && stages.some(({ magnetics }) => magnetics.includes(part)),
     )?.part;
+  const isReturn = (rail: number) => rails.on(rail).some(({ part, pin }) => isPolarised(part) && pin === '-');
   const isFed = (rail: number) =>
-    held.rectified.has(rail) ||
-    held.input.has(rail) ||
-    held.mains.has(rail) ||
-    rails.on(rail).some(({ part }) => bulk.includes(part.ref));
+    !isReturn(rail) &&
+    (held.rectified.has(rail) ||
+      held.input.has(rail) ||
+      held.mains.has(rail) ||
+      rails.on(rail).some(({ part }) => bulk.includes(part.ref)));
   const fed = new Map<string, { readonly by: string; readonly winding: string; readonly chips: string[] }>();
   const started: string[] = [];
   for (const chip of controllers) {

@@ -1,2 +1,3 @@
 export { powerWalk } from './powerWalk';
-export { railEstimates, type RailEstimate } from './rails/railEstimates';
+export type { RailEstimate } from './rails/estimate';
+export { railEstimates } from './rails/railEstimates';

@@ -2,7 +2,8 @@ import { TOPOLOGY_WORDS, type BoardPart } from '../board';
 import { formatQuantity } from '../quantity';
 import type { Analysis } from '../topology';
 import { aroundControl } from './control';
-import { railEstimates, type RailEstimate } from './rails/railEstimates';
+import type { RailEstimate } from './rails/estimate';
+import { railEstimates } from './rails/railEstimates';
 import { sayList, sayStage } from './sayStage';
 import { surroundings } from './surroundings';
 

@@ -1,7 +1,7 @@
 import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import type { Analysis, StageClaim } from '../topology';
-import type { RailEstimate } from './rails/railEstimates';
+import type { RailEstimate } from './rails/estimate';
 
 /**
  * What a stage does, in one sentence. `{S}`, `{M}` and `{R}` stand for its switches, magnetic parts and rectifiers; a

@@ -139,6 +139,11 @@ test.each`
   expect(walk).not.toMatch(never);
 });
 
+test('a resistor that bleeds the supply of a chip does not start it', () => {
+  const bled = CONTROLLED.replace('R1 resistor in vcc 4.7k', 'R1 resistor in vcc 4.7k\nR8 resistor vcc 0 22k');
+  expect(powerWalk(drawn(bled)).join(' ')).toContain('R1 lets enough current through to start U1.');
+});
+
 test('a thyristor across the output of a converter is said to guard it', () => {
   const guarded = `${STEP_DOWN}\nTH1 scr out 0 gt\nD9 diode/zener gt out\nR9 resistor gt 0 1k`;
   expect(powerWalk(drawn(guarded)).join(' ')).toContain('TH1 shorts the output when that rises too high.');

@@ -3,7 +3,7 @@ import { chipByMarking, type ChipFamily, type PinFunction } from '../../chips';
 import { practice } from '../../evidence';
 import { formatQuantity } from '../../quantity';
 import type { Model } from '../../topology';
-import type { Told } from './told';
+import type { RailEstimate, Told } from './estimate';
 
 /** Controllers of isolated converters are mostly fed near this, where their own limits allow it, in volt. */
 const USUAL_SUPPLY = practice(14);
@@ -52,7 +52,6 @@ export function supplyBetween(
     const limit = Math.min(high, most ?? high);
     return {
       volts: Math.min(Math.max(USUAL_SUPPLY, low * 1.1), limit),
-      most: high,
       why: `it feeds ${part.ref}, a ${family.id}, which runs between ${formatQuantity(low, 'volt')} and ${formatQuantity(high, 'volt')}`,
     };
   }
@@ -64,7 +63,7 @@ export function chipEstimates(
   chips: readonly KnownChip[],
   { board, rails }: Model,
   supplyOf: (rail: number) => number | undefined,
-): readonly (Told & { readonly at: string })[] {
+): readonly Omit<RailEstimate, 'isGuess'>[] {
   const isGate = (rail: number, gate: number) =>
     rail === gate ||
     rails

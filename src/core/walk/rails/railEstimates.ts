@@ -4,20 +4,7 @@ import type { BoardPart } from '../../board';
 import { formatQuantity } from '../../quantity';
 import { isPolarised, type Analysis, type Model } from '../../topology';
 import { chipEstimates, knownChips, supplyBetween, type KnownChip } from './chipRails';
-import type { Told } from './told';
-
-/** What a rail probably carries, and what it never exceeds, each with the reason. */
-export interface RailEstimate {
-  /** A pin on the rail that a person finds at once. */
-  readonly at: string;
-  /** Volt against its return; `undefined` when only a bound is known. */
-  readonly volts: number | undefined;
-  /** Volt that the parts on it stand at most. */
-  readonly most: number | undefined;
-  readonly why: string;
-  /** It rests on the rating of a capacitor alone. */
-  readonly isGuess: boolean;
-}
+import type { RailEstimate, Told } from './estimate';
 
 /** Capacitors on a rail are usually run at about this share of their rating. */
 const USUAL_SHARE = practice(0.8);
