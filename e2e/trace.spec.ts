@@ -186,5 +186,5 @@ test('a board is traced by the advice alone, no question comes twice, and why is
     .last();
   await facts.locator('summary').click();
   await expect(facts).toContainText('For it');
-  await expect(facts).toContainText('Q1');
+  await expect(facts).toContainText('D1');
 });

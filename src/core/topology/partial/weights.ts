@@ -204,7 +204,7 @@ export const WEIGHTS: Readonly<Record<string, Readonly<Record<string, number>>>>
   'film capacitor behind the bridge': { 'boost-pfc': 0.7 },
   'large ceramic capacitors': { coupled: 0.3 },
   'lamp connector on the board': { lamp: 2, isolated: -0.5 },
-  'thyristor on the board': { dump: 1.5 },
+  'thyristor on the board': { dump: 1.5, line: -0.7 },
   'no lamp connector on the board': { lamp: -3 },
   'no thyristor on the board': { dump: -4 },
   'output up to 12 W': { self: 0.6, single: 0.4, two: -1, 'two-way': -0.6, 'boost-pfc': -1 },
