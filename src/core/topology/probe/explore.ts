@@ -49,7 +49,7 @@ export function explore(
   for (const from of pins) {
     const isAlone = rails.on(from.rail).length === 1 && from.part.kind !== 'ic';
     // The end of a choke or winding that leads somewhere, but to no switch yet.
-    const seeksSwitch = !isAlone && open.has(from.part) && !rails.on(from.rail).some((other) => maySwitch(other));
+    const seeksSwitch = !isAlone && open.has(from.part) && lacksSwitch(from, facts);
     if (!isAlone && !seeksSwitch) continue;
     const options = new Map<number, { readonly to: (typeof pins)[number]; readonly weight: number }>();
     for (const to of pins) {
@@ -86,6 +86,14 @@ const maySwitch = ({ part, pin }: NetPin): boolean => {
   const terminals = TRANSISTOR_TERMINALS[part.kind];
   return terminals ? pin !== terminals.gate : mayHoldSwitch(part);
 };
+
+/** Whether an end that leads somewhere swings, by what is known, and still wants its switch; a rectified winding end does not. */
+function lacksSwitch({ part, pin }: NetPin, { model, rails }: BoardFacts): boolean {
+  const rail = model.rails.at(part, pin);
+  const facts = rails[rail];
+  if (!facts || facts.still || facts.mains || model.rails.on(rail).some(maySwitch)) return false;
+  return part.kind === 'inductor' || facts.in.length + facts.out.length === 0;
+}
 
 /** A transformer that may lie across the mains from here on is asked for there too. */
 const LEAST_AT_LINE = 0.1;

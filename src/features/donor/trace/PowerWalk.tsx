@@ -25,7 +25,7 @@ export function PowerWalk({ answer }: { answer: BoardAnswer }) {
           </thead>
           <tbody>
             {answer.rails.map(({ at, volts, most, why }) => (
-              <tr key={at}>
+              <tr key={`${at} ${why}`}>
                 <td className="ref">{at}</td>
                 <td className="font-mono" data-align="end">
                   {volts === undefined ? '' : formatQuantity(volts, 'volt', { digits: 3 })}
