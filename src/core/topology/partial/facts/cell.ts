@@ -1,43 +1,17 @@
 import { practice } from '../../../evidence';
 import type { BoardPart } from '../../../board';
-import { mayCouple } from '../../match/candidates';
 import type { BoardFacts } from './boardFacts';
-import { isBaseWinding, seriesOf, switchesAt, type EndSwitch } from './near';
-import type { FarPart, FarRectifier, RailFacts } from './railFacts';
+import { chokeEnd, partsOf, type ChokeEnd } from './chokeEnd';
+import { coupledWindingFacts, couplingFacts } from './coupling';
+import { isBaseWinding, seriesOf } from './near';
+import type { FarRectifier, RailFacts } from './railFacts';
 import type { FactSheet } from './sheet';
 
 /** A store behind a power-factor front end stands at least so much. */
 const PFC_VOLTS = practice(400);
-/** A capacitor that couples two chokes. */
-const COUPLING = practice({ farads: 2.2e-7, certain: 4e-7 });
-/** Film capacitors of an input behind a bridge. */
-const INPUT_FILM = practice({ farads: 2e-7, volts: 400 });
 
 const hasPlus = ({ stores }: RailFacts) => stores.some(({ plus }) => plus);
 const isMinus = ({ stores }: RailFacts) => stores.length > 0 && stores.every(({ plus }) => !plus);
-
-/** A choke, or a piece of a winding, seen from the end that may swing. */
-interface ChokeEnd {
-  readonly board: BoardFacts;
-  readonly anchor: BoardPart;
-  readonly isChoke: boolean;
-  readonly a: number;
-  readonly b: number;
-  readonly here: RailFacts;
-  readonly there: RailFacts;
-  readonly upper: readonly EndSwitch[];
-  readonly lower: readonly EndSwitch[];
-  readonly chips: readonly EndSwitch[];
-  /** Diodes from this end, and to it, that clamp nothing. */
-  readonly out: readonly FarRectifier[];
-  readonly in: readonly FarRectifier[];
-  /** Whether a winding of a transformer lies behind such a diode. */
-  readonly fromWinding: boolean;
-  /** Whether a winding of another part meets this end. */
-  readonly atWinding: boolean;
-  /** Whether the other end is where power comes in. */
-  readonly isFed: boolean;
-}
 
 /** Collects the facts of a choke, or of a winding taken for one, as the choke of a switching cell. */
 export function cellFacts(board: BoardFacts, anchor: BoardPart, sheet: FactSheet): void {
@@ -80,58 +54,6 @@ export function cellFacts(board: BoardFacts, anchor: BoardPart, sheet: FactSheet
   }
 }
 
-function chokeEnd(
-  board: BoardFacts,
-  anchor: BoardPart,
-  a: number,
-  b: number,
-  here: RailFacts,
-  there: RailFacts,
-): ChokeEnd {
-  const { rails } = board;
-  const isChoke = anchor.kind === 'inductor';
-  const at = switchesAt(board, a, anchor);
-  const ends = (parts: readonly FarPart[]) => parts.some(({ far }) => far === b);
-  const clamps = ({ far }: FarRectifier) => {
-    const behind = rails[far];
-    if (!behind) return true;
-    if (behind.still) return false;
-    return ends(behind.capacitors) || ends(behind.resistors) || (!isChoke && behind.resistors.length > 0);
-  };
-  const counts = (one: FarRectifier) => one.far !== b && !clamps(one);
-  const out = here.out.filter(counts);
-  const into = here.in.filter(counts);
-  return {
-    board,
-    anchor,
-    isChoke,
-    a,
-    b,
-    here,
-    there,
-    upper: at.filter(({ end }) => end === 'upper'),
-    lower: at.filter(({ end }) => end === 'lower'),
-    chips: at.filter(({ end, share }) => end === 'chip' && share > 0.2),
-    out,
-    in: into,
-    fromWinding: [...out, ...into].some(({ far }) =>
-      rails[far]?.windings.some(({ part }) => part !== anchor && part.kind === 'transformer'),
-    ),
-    atWinding: here.windings.some(({ part }) => part !== anchor),
-    isFed:
-      there.input ||
-      there.bridgeDc ||
-      there.side > 0 ||
-      there.in.some(({ far }) => (rails[far]?.windings.length ?? 0) > 0) ||
-      there.capacitors.some(
-        ({ part: { subtype, value } }) =>
-          subtype === 'film' &&
-          (value?.capacitance ?? 0) >= INPUT_FILM.farads &&
-          (value?.voltage ?? 0) >= INPUT_FILM.volts,
-      ),
-  };
-}
-
 /** What the ends lie on, whatever switches them. */
 function placeFacts({ board, anchor, a, here, there }: ChokeEnd, sheet: FactSheet): void {
   if (here.mains || there.mains || here.bridgeAc || there.bridgeAc) sheet.raise('choke on mains', 1);
@@ -141,7 +63,6 @@ function placeFacts({ board, anchor, a, here, there }: ChokeEnd, sheet: FactShee
     sheet.raise('lamp near end', 1);
 }
 
-const partsOf = (list: readonly { readonly part: BoardPart }[]) => list.map(({ part }) => part);
 const diodesOf = (list: readonly FarRectifier[]) => list.map(({ element }) => element.part);
 
 /** Where a choke comes from the input: nothing on the rail is an output. */
@@ -286,69 +207,5 @@ function togetherFacts(
     const parts = partsOf(chips);
     if (there.output || (plus && !isFed)) sheet.raise('chip switches towards an output', 1, ...parts);
     else sheet.raise(isFed ? 'chip switches from the input' : 'chip at choke', 1, ...parts);
-  }
-}
-
-/** A capacitor from this end to a second choke. */
-function couplingFacts(end: ChokeEnd, sheet: FactSheet): void {
-  const { board, anchor, a, b, here, upper, lower, chips, out } = end;
-  const { rails, isMains, isDcFed } = board;
-  const switched = upper.length + lower.length + chips.length > 0;
-  for (const { part, far } of here.capacitors) {
-    const size = part.value?.capacitance;
-    if (size === undefined ? part.subtype === 'film' && isMains : size < COUPLING.farads) continue;
-    const beyond = rails[far];
-    if (!beyond || beyond.still) continue;
-    const isMine = (one: FarPart) =>
-      one.part === anchor && (one.far === a || one.far === b) && anchor.kind === 'inductor';
-    const second = [...beyond.chokes, ...beyond.windings].filter((one) => !isMine(one));
-    const isActive =
-      switched ||
-      out.length + end.in.length > 0 ||
-      beyond.upper.length + beyond.lower.length + beyond.out.length + beyond.in.length > 0;
-    if (second.length > 0 && isActive) {
-      sheet.raise('coupled chokes', 1, part, ...partsOf(second));
-      coupledDiodeFacts(board, here, beyond, part, sheet);
-    } else if (switched && out.length === 0 && end.in.length === 0 && (size ?? 0) >= COUPLING.certain && isDcFed)
-      sheet.raise('coupling capacitor', 1, part);
-  }
-}
-
-/** A capacitor between the swinging ends of two windings: two chokes on one core, not a transformer with a barrier. */
-function coupledWindingFacts(board: BoardFacts, anchor: BoardPart, sheet: FactSheet): void {
-  const { model, rails } = board;
-  const windingAt = (rail: number) =>
-    model.elements.windings.find((winding) => winding.part === anchor && winding.rails.includes(rail));
-  for (const { part, a, b, polarised } of model.elements.capacitors) {
-    const [here, beyond, one, other] = [rails[a], rails[b], windingAt(a), windingAt(b)];
-    if (!here || !beyond || !one || !other || one === other || here.still || beyond.still) continue;
-    if (!mayCouple(part, polarised)) continue;
-    sheet.raise('windings coupled by capacitor', 1, part);
-    coupledDiodeFacts(board, here, beyond, part, sheet);
-    coupledDiodeFacts(board, beyond, here, part, sheet);
-  }
-}
-
-/** Where the diode of two coupled chokes leads: to an output (SEPIC), or to the foot of the switch (Ćuk). */
-function coupledDiodeFacts(
-  board: BoardFacts,
-  here: RailFacts,
-  beyond: RailFacts,
-  coupling: BoardPart,
-  sheet: FactSheet,
-): void {
-  const feet = [...here.upper, ...beyond.upper].map(({ lo }) => lo);
-  for (const node of [here, beyond]) {
-    if (node === here && here.upper.length + here.lower.length > 0) continue;
-    for (const { element, far } of node.out) {
-      const behind = board.rails[far];
-      if (!behind) continue;
-      if (feet.includes(far)) sheet.raise('cuk diode', 1, element.part, coupling);
-      else if (behind.stores.some((store) => store.plus && (feet.length === 0 || feet.includes(store.far))))
-        sheet.raise('sepic diode', 1, element.part, coupling);
-      else if (behind.still) sheet.raise('cuk diode', 0.4, element.part, coupling);
-    }
-    for (const { element, far } of node.in)
-      if (board.rails[far]?.still) sheet.raise('cuk diode', 0.3, element.part, coupling);
   }
 }
