@@ -1,4 +1,13 @@
-import { apart, held, inSeries, joined, returned, stored, swinging, type Form } from './form';
+import { apart, held, inSeries, joined, returned, stored, swinging, type Form, type FormRelation } from './form';
+
+/** A winding between the supply and one switch. */
+const ONE_SWITCH: readonly FormRelation[] = [
+  held('P.a'),
+  swinging('P.b'),
+  joined('P.b', 'Q.near'),
+  held('Q.far'),
+  apart('P.a', 'Q.far'),
+];
 
 /** Ways a transformer's primary is driven. Textbook forms, from memory. */
 export const DRIVES: readonly Form[] = [
@@ -77,11 +86,7 @@ export const DRIVES: readonly Form[] = [
     id: 'clamped',
     roles: { P: 'piece', Q: 'switch', K: 'switch' },
     relations: [
-      held('P.a'),
-      swinging('P.b'),
-      joined('P.b', 'Q.near'),
-      held('Q.far'),
-      apart('P.a', 'Q.far'),
+      ...ONE_SWITCH,
       joined('P.b', 'K.near'),
       apart('K.far', 'Q.far'),
       apart('K.far', 'P.a'),
@@ -97,11 +102,7 @@ export const DRIVES: readonly Form[] = [
     id: 'clamped',
     roles: { P: 'piece', Q: 'switch', K: 'switch' },
     relations: [
-      held('P.a'),
-      swinging('P.b'),
-      joined('P.b', 'Q.near'),
-      held('Q.far'),
-      apart('P.a', 'Q.far'),
+      ...ONE_SWITCH,
       inSeries('P.b', 'K.near'),
       apart('P.b', 'K.near'),
       joined('K.far', 'Q.far'),
@@ -116,7 +117,7 @@ export const DRIVES: readonly Form[] = [
   {
     id: 'single',
     roles: { P: 'piece', Q: 'switch' },
-    relations: [held('P.a'), swinging('P.b'), joined('P.b', 'Q.near'), held('Q.far'), apart('P.a', 'Q.far')],
+    relations: ONE_SWITCH,
     source: ['P.a', 'Q.far'],
     message: ['{P} lies between the supply ({P.a}) and {Q} ({Q.near}).'],
   },
