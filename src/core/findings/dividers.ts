@@ -61,13 +61,16 @@ export function dividedAt(rail: number, tap: Tap, model: Model): Divided | undef
 /** Resistors in series are followed so far: high rails are divided by two to four of them. */
 const CHAIN_AT_MOST = 5;
 
-interface Chain {
+/** Resistors in series, from a rail to another. */
+export interface Chain {
   readonly rail: number;
+  /** Ohm in all. */
   readonly ohms: number;
+  readonly parts: readonly BoardPart[];
 }
 
 /** Rails that chains of resistors lead to from a rail; a chain goes on where nothing but two resistors and capacitors meet. */
-function chainsFrom(start: number, { board, rails }: Model): readonly Chain[] {
+export function chainsFrom(start: number, { board, rails }: Model): readonly Chain[] {
   const resistors = board.parts.flatMap((part) => {
     const ohms = part.kind === 'resistor' ? part.value?.resistance : undefined;
     const [a, b] = [rails.at(part, '1'), rails.at(part, '2')];
@@ -85,7 +88,7 @@ function chainsFrom(start: number, { board, rails }: Model): readonly Chain[] {
         const sum = ohms + own;
         return isJoint(rail) && used.length + 1 < CHAIN_AT_MOST
           ? follow(rail, sum, [...used, part])
-          : [{ rail, ohms: sum }];
+          : [{ rail, ohms: sum, parts: [...used, part] }];
       });
   return follow(start, 0, []);
 }

@@ -1,5 +1,5 @@
 export type { Finding, FindingSeverity } from './finding';
-export { dividedAt, tapsOf } from './dividers';
+export { chainsFrom, dividedAt, tapsOf } from './dividers';
 export { findingsOf } from './findingsOf';
 export { type Levels } from './levels';
 export { voltagesOf, type RailVoltage, type Voltages } from './voltages';

@@ -1,5 +1,5 @@
-import type { BoardPart } from '../board';
 import { practice } from '../evidence';
+import { chainsFrom } from '../findings';
 import { isPolarised, TRANSISTOR_TERMINALS, type Analysis, type Model, type RectifierElement } from '../topology';
 import { sayList } from './sayStage';
 
@@ -17,7 +17,7 @@ export const aroundControl = (analysis: Analysis): readonly string[] => [
 
 /** How each controller of a stage is fed: from a winding once it runs, and through resistors before. */
 function supplies({ recognition: { stages, model }, bulk }: Analysis): readonly string[] {
-  const { board, rails, elements, held } = model;
+  const { rails, elements, held } = model;
   const own = new Set(stages.flatMap((stage) => [...stage.switches, ...stage.rectifiers]));
   const controllers = [...new Set(stages.flatMap((stage) => stage.controllers))];
   const windingAt = (rail: number) =>
@@ -31,7 +31,7 @@ function supplies({ recognition: { stages, model }, bulk }: Analysis): readonly 
       held.input.has(rail) ||
       held.mains.has(rail) ||
       rails.on(rail).some(({ part }) => bulk.includes(part.ref)));
-  const fed = new Map<string, { readonly by: string; readonly winding: string; readonly chips: string[] }>();
+  const fed = new Map<string, { readonly by: readonly string[]; readonly winding: string; readonly chips: string[] }>();
   const started: string[] = [];
   for (const chip of controllers) {
     const pins = new Set(Object.keys(chip.pins).map((pin) => rails.at(chip, pin)));
@@ -45,17 +45,19 @@ function supplies({ recognition: { stages, model }, bulk }: Analysis): readonly 
     );
     const winding = feeding.flatMap(({ from }) => windingAt(from) ?? [])[0];
     if (winding) {
-      const by = sayList([...new Set(feeding.map(({ part }) => part.ref))]);
-      const key = `${by} ${winding.ref}`;
+      const by = [...new Set(feeding.map(({ part }) => part.ref))];
+      const key = [...by, winding.ref].join(' ');
       const entry = fed.get(key) ?? { by, winding: winding.ref, chips: [] };
       fed.set(key, { ...entry, chips: [...entry.chips, chip.ref] });
     }
-    const starting = board.parts.filter(
-      (part) =>
-        part.kind === 'resistor' &&
-        (part.value?.resistance ?? 0) >= START_AT_LEAST &&
-        stored.some((rail) => startsFrom(part, rail, isFed, model)),
-    );
+    const starting = [
+      ...new Set(
+        stored
+          .flatMap((rail) => chainsFrom(rail, model))
+          .filter(({ rail, ohms }) => ohms >= START_AT_LEAST && isFed(rail))
+          .flatMap(({ parts }) => parts.toReversed()),
+      ),
+    ];
     if (starting.length > 0)
       started.push(
         `${sayList(starting.map(({ ref }) => ref))} ${starting.length > 1 ? 'let' : 'lets'} enough current through to start ${chip.ref}.`,
@@ -63,7 +65,7 @@ function supplies({ recognition: { stages, model }, bulk }: Analysis): readonly 
   }
   const feeds = [...fed.values()].map(
     ({ by, winding, chips }) =>
-      `Once ${winding} works, ${by} ${by.includes(' ') ? 'feed' : 'feeds'} ${sayList(chips)} from one of its windings.`,
+      `Once ${winding} works, ${sayList(by)} ${by.length > 1 ? 'feed' : 'feeds'} ${sayList(chips)} from one of its windings.`,
   );
   return [...started, ...feeds];
 }
@@ -74,20 +76,6 @@ function behindResistors(rail: number, { board, rails }: Model): readonly number
     const [a, b] = [rails.at(part, '1'), rails.at(part, '2')];
     return a === rail ? [b] : b === rail ? [a] : [];
   });
-}
-
-/** Whether a resistor, with others in series, leads from where power comes in to a rail. */
-function startsFrom(part: BoardPart, to: number, isFed: (rail: number) => boolean, { rails }: Model): boolean {
-  const [a, b] = [rails.at(part, '1'), rails.at(part, '2')];
-  const isJoint = (rail: number) =>
-    rails.on(rail).length === 2 && rails.on(rail).every(({ part: { kind } }) => kind === 'resistor');
-  const end = (rail: number, from: BoardPart): number => {
-    const next = isJoint(rail) ? rails.on(rail).find((pin) => pin.part !== from)?.part : undefined;
-    if (!next || next === part) return rail;
-    return end(rails.at(next, '1') === rail ? rails.at(next, '2') : rails.at(next, '1'), next);
-  };
-  const ends = [end(a, part), end(b, part)];
-  return ends.includes(to) && ends.some(isFed);
 }
 
 /** Resistors between the foot of a stage's switch and its return, where a chip or the switch's own oscillation reads them. */
