@@ -10,7 +10,7 @@ import { shareContext } from '../db/testing/sharedContext';
 import { temporaryContext } from '../db/testing/temporaryContext';
 import { traceView } from '../features/donor/trace/view.server';
 import { DONORS } from './donors';
-import { seed } from './seed';
+import { seed, type Scenario } from './seed';
 import type { Layout } from './boards/layout';
 
 // The boards are drawn in full where the stories through the browser seed the demo; here a patch of colour stands for each.
@@ -29,9 +29,9 @@ jest.mock('./boards/draw', () => {
   };
 });
 
-async function seeded(...scenario: Parameters<typeof seed> extends [unknown, unknown, ...infer Rest] ? Rest : never) {
+async function seeded(scenario?: Scenario) {
   const fixture = await temporaryContext();
-  await seed(fixture.app.db, folderStore(join(fixture.folder, 'photos')), ...scenario);
+  await seed(fixture.app.db, folderStore(join(fixture.folder, 'photos')), scenario);
   return fixture;
 }
 

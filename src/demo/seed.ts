@@ -66,7 +66,8 @@ export async function seed(
   return { donors: donors.length, lots: lots.size, builds: builds.length };
 }
 
-interface Scenario {
+/** What is played. */
+export interface Scenario {
   readonly donors: readonly DonorScript[];
   readonly builds: readonly BuildScript[];
 }
