@@ -7,7 +7,7 @@ export function PowerWalk({ answer }: { answer: BoardAnswer }) {
     <div className="grid max-w-[860px] gap-4">
       <ol className="dotted text-[14px]" aria-label="Power walk">
         {answer.walk.map((sentence, index) => (
-          <li key={sentence} className="grid grid-cols-[26px_1fr] py-1.5">
+          <li key={sentence} className="grid grid-cols-[34px_1fr] py-1.5">
             <span className="font-mono text-ink-2">{index + 1}</span>
             {sentence}
           </li>
