@@ -139,6 +139,11 @@ test.each`
   expect(walk).not.toMatch(never);
 });
 
+test('the supply of a chip is bounded by what the chip stands, whatever its capacitor does', () => {
+  const supply = railEstimates(drawn(CONTROLLED)).find(({ at }) => at === 'C2.+');
+  expect(supply?.most).toBe(30);
+});
+
 test('a resistor that bleeds the supply of a chip does not start it', () => {
   const bled = CONTROLLED.replace('R1 resistor in vcc 4.7k', 'R1 resistor in vcc 4.7k\nR8 resistor vcc 0 22k');
   expect(powerWalk(drawn(bled)).join(' ')).toContain('R1 lets enough current through to start U1.');

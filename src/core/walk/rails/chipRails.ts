@@ -52,6 +52,7 @@ export function supplyBetween(
     const limit = Math.min(high, most ?? high);
     return {
       volts: Math.min(Math.max(USUAL_SUPPLY, low * 1.1), limit),
+      most: high,
       why: `it feeds ${part.ref}, a ${family.id}, which runs between ${formatQuantity(low, 'volt')} and ${formatQuantity(high, 'volt')}`,
     };
   }

@@ -14,5 +14,7 @@ export interface RailEstimate {
 /** A voltage, in volt against the return, with its reason. */
 export interface Told {
   readonly volts: number;
+  /** What the part that tells it stands itself, in volt. */
+  readonly most?: number;
   readonly why: string;
 }

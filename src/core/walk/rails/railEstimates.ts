@@ -61,10 +61,11 @@ export function railEstimates({ recognition }: Analysis): readonly RailEstimate[
     const { part, most } = store;
     const plus = '+' in part.pins ? '+' : (Object.keys(part.pins)[0] ?? '');
     const found = told.get(store) ?? byRating(store);
+    const bounds = [most, found?.most].filter((bound) => bound !== undefined);
     return {
       at: `${part.ref}.${plus}`,
       volts: found?.volts,
-      most,
+      most: bounds.length > 0 ? Math.min(...bounds) : undefined,
       why: found?.why ?? unknown(part),
       isGuess: !told.has(store),
     };
