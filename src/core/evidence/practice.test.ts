@@ -25,7 +25,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   sense: 4,
   soak: 6,
   stock: 2,
-  topology: 59,
+  topology: 60,
   uncertainty: 2,
   walk: 7,
   waveform: 6,

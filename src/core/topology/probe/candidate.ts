@@ -56,6 +56,26 @@ export function plausibility(a: NetPin, b: NetPin, { rails }: Model): number {
   return (
     (isBridging ? BRIDGES_A_PART : 1) *
     (isAgainst(a, b) || isAgainst(b, a) ? AGAINST_SENSE : 1) *
+    usualPlace(a, b) *
+    usualPlace(b, a) *
     (isTraced(a) && isTraced(b) ? BOTH_TRACED : 1)
   );
+}
+
+/** Transformers are mostly numbered from the primary on: so much likelier is the first pin at its parts than the last. */
+const NUMBERED_FROM_PRIMARY = practice(0.3);
+const AT_PRIMARY = /^(nmos D|npn C|igbt C|primary store)/;
+const AT_SECONDARY = /^(leg of a diode|power diode)/;
+
+/** How usual it is that such a part stands at this pin of a transformer, by its place in the row; about 1. */
+function usualPlace({ part, pin }: NetPin, other: NetPin): number {
+  const pins = Object.keys(part.pins);
+  if (part.kind !== 'transformer' || pins.length < 2) return 1;
+  const late = pins.indexOf(pin) / (pins.length - 1) - 0.5;
+  const look = pinClass(other.part, other.pin);
+  return AT_PRIMARY.test(look)
+    ? 1 - NUMBERED_FROM_PRIMARY * late
+    : AT_SECONDARY.test(look)
+      ? 1 + NUMBERED_FROM_PRIMARY * late
+      : 1;
 }

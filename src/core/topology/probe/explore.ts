@@ -37,6 +37,10 @@ export function explore(
   for (const { probability, switches, rectifiers, beside = [] } of anchorless)
     for (const part of [...switches, ...rectifiers, ...beside]) open.set(part, binaryEntropy(probability));
   const near = relevances(open, model);
+  for (const element of model.elements.switches) {
+    const own = SWITCH_RELEVANCE * facts.primary(element) * Math.min(1, left);
+    near.set(element.part, Math.max(near.get(element.part) ?? 0, own));
+  }
   const far = Math.min(1, left) * FADING ** FURTHEST;
   const atLine = new Map(slots.map(({ anchor, probabilities }) => [anchor, probabilities[AT_LINE] ?? 0]));
   const isLineOpen = anchorless.length > 0 || Math.max(0, ...atLine.values()) > LEAST_AT_LINE;
@@ -116,9 +120,11 @@ const MERGE_WORTH = 3;
 /** What is open at a part is so much less open at its neighbour, for so many neighbours. Set on drawn boards. */
 const FADING = 0.35;
 const FURTHEST = 3;
+/** The same at a switch that may be one of the primary, whose anchor is not known yet. */
+const SWITCH_RELEVANCE = 1;
 
 /** What is open at every part, or at a part that joins lead to from there, in bits. */
-function relevances(open: ReadonlyMap<BoardPart, number>, { rails }: Model): ReadonlyMap<BoardPart, number> {
+function relevances(open: ReadonlyMap<BoardPart, number>, { rails }: Model): Map<BoardPart, number> {
   const found = new Map<BoardPart, number>();
   for (const [start, bits] of open) {
     let reached = [start];
@@ -138,12 +144,16 @@ const pinsOf = (parts: readonly BoardPart[]): readonly NetPin[] =>
   parts.flatMap((part) => Object.keys(part.pins).map((pin) => ({ part, pin })));
 const isCommand = ({ pin }: NetPin) => pin === 'G' || pin === 'B';
 
+/** A diode that only holds a voltage down says little of the circuit round it. */
+const isClamp = ({ kind, subtype }: BoardPart) => kind === 'diode' && (subtype === 'zener' || subtype === 'tvs');
+
 /** Pins of the parts that carry power, and of those that are open; with the inlet, and what stands behind it, where a stage may hang on it. */
 const tellingPins = ({ parts }: Board, open: ReadonlySet<BoardPart>, isLineOpen: boolean): readonly NetPin[] =>
   pinsOf(
     parts.filter(
       (part) =>
         part.fitted !== false &&
+        !isClamp(part) &&
         (part.role === 'mains-inlet'
           ? isLineOpen
           : open.has(part) ||

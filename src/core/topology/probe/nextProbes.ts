@@ -7,6 +7,7 @@ import { recognise, type Recognition } from '../recognise';
 import { askedJoins, information, ROLE_WORTH, rolesAsked } from './asked';
 import { keyOf, pinNamed, plausibility, reach, type Candidate } from './candidate';
 import { explore } from './explore';
+import { pinClass } from './pinClass';
 import { pinWords } from './words';
 
 export interface Probe {
@@ -58,19 +59,20 @@ export function probesFrom({ model, stages }: Recognition, count: number, sizes?
     const [a, b] = pair.map((name) => pinNamed(name, model.board));
     if (a && b) gains.delete(keyOf(a, b, model));
   }
-  const ranked = weighed([...gains.values()], model.board, entropy, openWith)
+  const ranked = weighed([...gains.values()], model, entropy, openWith)
     .filter(({ gain }) => gain >= LEAST_GAIN)
     .toSorted((one, other) => other.gain - one.gain)
     .flatMap((candidate) => openPair(candidate, model) ?? [])
     .slice(0, Math.max(count, 1))
     .map(({ a, b, gain }) => ({ a: handyPin(a, b, model), b: handyPin(b, a, model), gain }));
+  const others = [...gains.values()].toSorted((one, other) => other.gain - one.gain);
   return {
     entropy,
     probes: ranked.map(({ a, b, gain }) => ({
       a: pinName(a),
       b: pinName(b),
       gain,
-      question: questionOf(a, b, ranked),
+      question: questionOf(a, b, others),
     })),
   };
 }
@@ -101,23 +103,40 @@ const FORM_WORTH = 0.3;
 /** The best candidates by how much less would be open about the whole board if they beeped, as likely as they do. */
 function weighed(
   candidates: readonly Candidate[],
-  board: Board,
+  model: Model,
   open: number,
   left: (board: Board) => number,
 ): readonly Candidate[] {
-  return candidates
-    .toSorted((one, other) => other.gain - one.gain)
-    .slice(0, THOUGHT_THROUGH)
-    .map((candidate) => {
-      const [a, b] = [pinName(candidate.a), pinName(candidate.b)];
-      const share = Math.min(0.95, Math.max(0.02, candidate.share));
-      const told =
-        share *
-        Math.max(0, open - left(withAnswer(board, a, b, true))) *
-        reach(candidate.a.part) *
-        reach(candidate.b.part);
-      return { ...candidate, gain: told + FORM_WORTH * candidate.gain };
-    });
+  return unlike(candidates, model).map((candidate) => {
+    const [a, b] = [pinName(candidate.a), pinName(candidate.b)];
+    const share = Math.min(0.95, Math.max(0.02, candidate.share));
+    const told =
+      share *
+      Math.max(0, open - left(withAnswer(model.board, a, b, true))) *
+      reach(candidate.a.part) *
+      reach(candidate.b.part);
+    return { ...candidate, gain: told + FORM_WORTH * candidate.gain };
+  });
+}
+
+/** The best candidates of which no two ask the same of parts that look alike: one stands for all of its kind. */
+function unlike(candidates: readonly Candidate[], model: Model): readonly Candidate[] {
+  const best = new Map<string, Candidate>();
+  for (const candidate of candidates.toSorted((one, other) => other.gain - one.gain)) {
+    const key = [candidate.a, candidate.b]
+      .map((pin) => lookOf(pin, model))
+      .toSorted()
+      .join('|');
+    if (!best.has(key)) best.set(key, candidate);
+    if (best.size === THOUGHT_THROUGH) break;
+  }
+  return [...best.values()];
+}
+
+/** What a person sees of a pin: the net it is on, or what pin of what kind of part it is while it leads nowhere. */
+function lookOf({ part, pin }: NetPin, { rails }: Model): string {
+  const rail = rails.at(part, pin);
+  return rails.on(rail).length > 1 ? `rail ${rail}` : pinClass(part, pin);
 }
 
 /** The pin of a net that a person knows it by and reaches best: that of its store, where it has one. */
