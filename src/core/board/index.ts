@@ -6,7 +6,7 @@ export { findingOfReading, type PinFinding, type PinReading } from './reading';
 export { withNetNames } from './named';
 export { DisjointSets, netsOf, pinName, type NetPin, type Nets, type Relation } from './nets';
 export { barrierOf, type Barrier } from './breach';
-export { conductingGroups, inletPins, islandsOf, sidesOf, type Islands } from './sides';
+export { conductingGroups, inletPins, isInlet, islandsOf, sidesOf, type Islands } from './sides';
 export {
   BOARD_FORMAT,
   type Board,

@@ -1,18 +1,9 @@
+import { AWAY, STEP } from './sheet';
 import type { Point, Side } from './types';
-
-/** Drawing units between two tracks. */
-export const STEP = 10;
 
 export interface Terminal extends Point {
   readonly side: Side;
 }
-
-const AWAY: Readonly<Record<Side, Point>> = {
-  left: { x: -1, y: 0 },
-  right: { x: 1, y: 0 },
-  top: { x: 0, y: -1 },
-  bottom: { x: 0, y: 1 },
-};
 
 /** The point one step away from a pin, outside the symbol. */
 export const stubEnd = ({ x, y, side }: Terminal): Point => ({
@@ -22,6 +13,9 @@ export const stubEnd = ({ x, y, side }: Terminal): Point => ({
 
 /** Price of a step through words, in halves of a step. */
 const CROWDED = 7;
+/** Price of a bend, and of a wire that is crossed. */
+const BENT = 6;
+const CROSSED = 20;
 
 /**
  * Routes wires on a grid around boxes: Dijkstra over point and direction, with a price for bends and crossings. Wires
@@ -116,7 +110,11 @@ export class Router {
           if ((track !== -1 && track !== net) || (here !== -1 && here !== net)) continue;
           const across = along[toUpright ? next : next + half] ?? -1;
           const total =
-            price + 2 + (turns ? 5 : 0) + (across !== -1 && across !== net ? 3 : 0) + (crowded[next] ? CROWDED : 0);
+            price +
+            2 +
+            (turns ? BENT : 0) +
+            (across !== -1 && across !== net ? CROSSED : 0) +
+            (crowded[next] ? CROWDED : 0);
           if (total >= buckets.length) continue;
           const to = toUpright ? next + half : next;
           if (seenIn[to] === round && (cost[to] ?? 0) <= total) continue;
@@ -128,6 +126,18 @@ export class Router {
       }
     }
     return undefined;
+  }
+  /** The longest free run of a level line between two points. */
+  straight(net: number, from: Point, to: Point): readonly Point[] {
+    const runs: Point[][] = [[]];
+    for (let x = from.x; x <= to.x; x += STEP) {
+      const at = this.index({ x, y: from.y });
+      const [level, upright] = [this.along[at] ?? -1, this.along[at + this.columns * this.rows] ?? -1];
+      const isFree = !this.blocked[at] && (level === -1 || level === net) && (upright === -1 || upright === net);
+      if (isFree) runs.at(-1)?.push({ x, y: from.y });
+      else runs.push([]);
+    }
+    return runs.toSorted((a, b) => b.length - a.length)[0] ?? [];
   }
   private index({ x, y }: Point): number {
     return Math.round(y / STEP) * this.columns + Math.round(x / STEP);
@@ -141,6 +151,29 @@ export class Router {
       if (!last || last.x !== point.x || last.y !== point.y) points.push(point);
     }
     return points;
+  }
+  /** Gives the tracks of a path back. */
+  release(net: number, points: readonly Point[]): void {
+    const half = this.columns * this.rows;
+    for (const point of points) {
+      const at = this.index(point);
+      if (this.along[at] === net) this.along[at] = -1;
+      if (this.along[at + half] === net) this.along[at + half] = -1;
+    }
+  }
+  /** How many wires of other nets a path crosses. */
+  crossings(net: number, points: readonly Point[]): number {
+    const half = this.columns * this.rows;
+    return points.filter((point) => {
+      const at = this.index(point);
+      return [this.along[at] ?? -1, this.along[at + half] ?? -1].some((other) => other !== -1 && other !== net);
+    }).length;
+  }
+  /** Takes both tracks through a point, so that no wire crosses there. */
+  pin(net: number, point: Point): void {
+    const at = this.index(point);
+    this.along[at] = net;
+    this.along[at + this.columns * this.rows] = net;
   }
   /** Takes the tracks of a path for its net. */
   claim(net: number, points: readonly Point[]): void {

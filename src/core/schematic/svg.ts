@@ -49,11 +49,14 @@ export const shapeSvg = (shape: Shape): string =>
     ? words(shape.at.x, shape.at.y, shape.text, shape.anchor).replace('<text', '<text font-size="8"')
     : `<path d="${shape.path}"${shape.isFilled ? ' fill="#1b2430"' : ''}${shape.isHeavy ? ' stroke-width="2"' : ''}/>`;
 
-function symbolSvg({ ref, symbol, at, value, caption, isPower }: PlacedSymbol): string {
-  const { x, y } = caption.at;
-  const name = words(x, y, ref, caption.anchor).replace('<text', '<text font-weight="600"');
-  const amount = value ? words(x, y + 10, value, caption.anchor).replace('<text', '<text font-size="8.5"') : '';
-  return `<g class="part" data-ref="${escape(ref)}" transform="translate(${at.x} ${at.y})"${isPower ? ' stroke-width="1.7"' : ''}>${symbol.shapes.map(shapeSvg).join('')}${name}${amount}</g>`;
+function symbolSvg({ ref, symbol, at, caption, isPower }: PlacedSymbol): string {
+  const lines = caption.lines.map(({ text, x, y }, index) =>
+    words(x, y, text, caption.anchor).replace(
+      '<text',
+      index === 0 ? '<text font-weight="600" font-size="11"' : '<text font-size="9"',
+    ),
+  );
+  return `<g class="part" data-ref="${escape(ref)}" transform="translate(${at.x} ${at.y})"${isPower ? ' stroke-width="1.7"' : ''}>${symbol.shapes.map(shapeSvg).join('')}${lines.join('')}</g>`;
 }
 
 function labelSvg(label: NetLabel): string {
@@ -63,7 +66,7 @@ function labelSvg(label: NetLabel): string {
     return `<path class="ground" d="${groundPath(label)}" stroke-width="${kind === 'ground' ? 3 : 2}"/>`;
   if (kind === 'open')
     return `<path class="open" d="M${x - 4} ${y}A4 4 0 1 1 ${x + 4} ${y}A4 4 0 1 1 ${x - 4} ${y}" stroke-dasharray="2 2"/>`;
-  const [dx, anchor] = side === 'left' ? [-3, 'end'] : side === 'right' ? [3, 'start'] : [0, 'middle'];
-  const dy = side === 'top' ? -3 : side === 'bottom' ? 10 : 3;
-  return `<g class="net-name">${words(x + dx, y + dy, text, anchor).replace('<text', '<text font-size="8.5"')}</g>`;
+  const [dx, anchor] = side === 'left' ? [-5, 'end'] : side === 'right' ? [5, 'start'] : [0, 'middle'];
+  const dy = side === 'top' ? -6 : side === 'bottom' ? 13 : 3;
+  return `<g class="net-name">${words(x + dx, y + dy, text, anchor).replace('<text', '<text font-size="9"')}</g>`;
 }

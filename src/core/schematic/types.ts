@@ -1,7 +1,14 @@
-/** Plain geometry of a schematic; lengths in drawing units, ten to a routing step. */
+/** Plain geometry of a schematic; lengths in drawing units, ten to a routing step, y downwards. */
 export interface Point {
   readonly x: number;
   readonly y: number;
+}
+
+export interface Box {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
 }
 
 export type Side = 'left' | 'right' | 'top' | 'bottom';
@@ -17,22 +24,26 @@ export type Shape =
   | { readonly text: string; readonly at: Point; readonly anchor: 'start' | 'middle' | 'end' };
 
 export interface PartSymbol {
-  readonly width: number;
-  readonly height: number;
   readonly pins: readonly SymbolPin[];
   readonly shapes: readonly Shape[];
+  /** The body without its leads. */
+  readonly body: Box;
+  /** Where reference and value stand: beside or over the body, or within a box that has room. */
+  readonly captionAt: 'right' | 'left' | 'above' | 'inside';
 }
 
-export type Zone = 'input' | 'power' | 'output' | 'control' | 'feedback';
+/** A line of a caption: the reference first, what is known of the part below. */
+export interface CaptionLine extends Point {
+  readonly text: string;
+}
 
 export interface PlacedSymbol {
   readonly ref: string;
   readonly symbol: PartSymbol;
-  /** Upper left corner of the symbol's box. */
+  /** Where the symbol's own origin lies. */
   readonly at: Point;
-  readonly value: string;
-  /** Where reference and value stand. */
-  readonly caption: { readonly at: Point; readonly anchor: 'start' | 'middle' };
+  /** Lines in the symbol's own coordinates. */
+  readonly caption: { readonly anchor: 'start' | 'middle' | 'end'; readonly lines: readonly CaptionLine[] };
   readonly isPower: boolean;
   readonly side: string;
 }
@@ -48,7 +59,10 @@ export interface NetLabel {
   readonly text: string;
   readonly at: Point;
   readonly side: Side;
-  readonly kind: 'name' | 'ground' | 'isolated-ground' | 'open';
+  /** A name, the sign of a supply, of a return, or a pin that is not traced yet. */
+  readonly kind: 'name' | 'supply' | 'ground' | 'isolated-ground' | 'open';
+  /** Pins that hang on this and on no wire. */
+  readonly pins: readonly string[];
 }
 
 export interface Schematic {
@@ -64,5 +78,7 @@ export interface Schematic {
   readonly title: string;
 }
 
-/** Cell of every part by its reference, so that a later drawing keeps what it can. */
-export type Places = Readonly<Record<string, { readonly column: number; readonly row: number; readonly zone: string }>>;
+/** Where a part stood, how it was drawn and for what role, so that a later drawing keeps what it can. */
+export type Places = Readonly<
+  Record<string, { readonly x: number; readonly y: number; readonly look: number; readonly role: string }>
+>;

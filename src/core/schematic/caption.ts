@@ -1,0 +1,53 @@
+import type { BoardPart } from '../board';
+import { formatQuantity } from '../quantity';
+import type { Box, CaptionLine, PartSymbol, PlacedSymbol } from './types';
+
+/** What letters of a caption take: the reference stands larger than what is known of the part. */
+export const LETTER = { ref: 6.7, value: 5.5, line: 11, ascent: 9 } as const;
+/** Longer words are parted or cut. */
+const LONGEST = 11;
+
+/** The values of a part as they stand beside its symbol, a line each, or its marking. */
+export function valueLines({ value, marking, kind }: BoardPart): readonly string[] {
+  const lines: string[] = [];
+  if (value?.resistance !== undefined) lines.push(formatQuantity(value.resistance, 'ohm', { digits: 3 }));
+  if (value?.capacitance !== undefined) lines.push(formatQuantity(value.capacitance, 'farad', { digits: 3 }));
+  if (value?.inductance !== undefined) lines.push(formatQuantity(value.inductance, 'henry', { digits: 3 }));
+  if (value?.voltage !== undefined && kind !== 'resistor')
+    lines.push(formatQuantity(value.voltage, 'volt', { digits: 3 }));
+  if (kind === 'fuse' && value?.current !== undefined)
+    lines.push(formatQuantity(value.current, 'ampere', { digits: 3 }));
+  const known = lines.length > 0 ? lines.slice(0, 2) : marking ? [marking] : [];
+  return known.map((line) => (line.length > LONGEST ? `${line.slice(0, LONGEST - 1)}…` : line));
+}
+
+/** The lines of a caption in the coordinates of the symbol. */
+export function captionOf(part: BoardPart, symbol: PartSymbol): PlacedSymbol['caption'] {
+  const texts = [part.ref, ...valueLines(part)];
+  const { body, captionAt } = symbol;
+  const middle = { x: (body.left + body.right) / 2, y: (body.top + body.bottom) / 2 };
+  const over = captionAt === 'above' ? [texts.join(' ')] : texts;
+  const lines = (captionAt === 'above' && width(over) <= body.right - body.left + 30 ? over : texts).map(
+    (text) => text,
+  );
+  const high = lines.length * LETTER.line;
+  const top = captionAt === 'above' ? body.top - 4 - high : middle.y - high / 2;
+  const x = captionAt === 'right' ? body.right + 5 : captionAt === 'left' ? body.left - 5 : middle.x;
+  return {
+    anchor: captionAt === 'right' ? 'start' : captionAt === 'left' ? 'end' : 'middle',
+    lines: lines.map((text, index): CaptionLine => ({ text, x, y: top + index * LETTER.line + LETTER.ascent })),
+  };
+}
+
+const width = (lines: readonly string[]) =>
+  Math.max(0, ...lines.map((text, index) => text.length * (index === 0 ? LETTER.ref : LETTER.value)));
+
+/** The box round a caption, in the coordinates of the symbol. */
+export function captionBox({ anchor, lines }: PlacedSymbol['caption']): Box {
+  const wide = width(lines.map(({ text }) => text));
+  const [first] = lines;
+  if (!first) return { left: 0, right: 0, top: 0, bottom: 0 };
+  const left = anchor === 'start' ? first.x : anchor === 'end' ? first.x - wide : first.x - wide / 2;
+  const top = first.y - LETTER.ascent;
+  return { left, right: left + wide, top, bottom: top + lines.length * LETTER.line };
+}

@@ -1,0 +1,193 @@
+import { isInlet, type BoardPart } from '../board';
+import { chipByMarking } from '../chips';
+import { TRANSISTOR_TERMINALS, type Analysis } from '../topology';
+import type { ChipSides, DrawnWinding, SymbolContext } from './symbols';
+import type { Side } from './types';
+
+/** Where a part belongs: on the mains side, behind the barrier, on both, or nobody knows. */
+export type Place = 'mains' | 'isolated' | 'across' | 'unknown';
+
+/** A board as the drawing needs it: its nets by number, which of them are returns and supplies, and what carries power. */
+export interface Circuit {
+  readonly parts: readonly BoardPart[];
+  readonly part: (ref: string) => BoardPart | undefined;
+  readonly netOf: (ref: string, pin: string) => number;
+  readonly pinsOn: (net: number) => readonly { readonly part: BoardPart; readonly pin: string }[];
+  /** Nets drawn as the sign of a return, by whether they are behind the barrier. */
+  readonly grounds: ReadonlyMap<number, 'ground' | 'isolated-ground'>;
+  /** Nets that supply chips, with what their sign says. */
+  readonly supplies: ReadonlyMap<number, string>;
+  readonly isPower: (part: BoardPart) => boolean;
+  readonly placeOf: (part: BoardPart) => Place;
+  readonly sideOfPin: (ref: string, pin: string) => string;
+  readonly symbols: SymbolContext;
+}
+
+/** A net of fewer pins needs no sign. */
+const GROUND_FROM = 4;
+/** What makes a net the return of its side, beside the pins on it. */
+const RETURN = { bulk: 100, output: 60, inlet: 60, chip: 5, negative: 3 } as const;
+const SUPPLY_FROM = 3;
+const RETURN_NAMES = /^(-|GND|0V|COM|N?GND\d?|RTN)$/i;
+const POWER_KINDS: ReadonlySet<string> = new Set(['connector', 'fuse', 'bridge', 'common-mode-choke']);
+
+/** Reads a board for drawing. */
+export function circuitOf(analysis: Analysis): Circuit {
+  const { recognition, bulk, sides } = analysis;
+  const { model, stages } = recognition;
+  const { board, nets } = model;
+  const byRef = new Map(board.parts.map((part) => [part.ref, part]));
+  const netOf = (ref: string, pin: string) => nets.of(`${ref}.${pin}`);
+  const sideOfPin = (ref: string, pin: string) => sides[`${ref}.${pin}`] ?? 'unknown';
+  const isIsolated = (ref: string, pin: string) => sideOfPin(ref, pin).startsWith('isolated');
+  const power = new Set([
+    ...bulk,
+    ...stages.flatMap(({ switches, rectifiers, magnetics }) =>
+      [...switches, ...rectifiers, ...magnetics].map(({ ref }) => ref),
+    ),
+  ]);
+  const pinNumber = (pin: string) => Number(/\d+$/.exec(pin)?.[0] ?? Number.NaN);
+  const chipPin = (part: BoardPart, pin: string) =>
+    part.kind === 'ic'
+      ? chipByMarking(part.marking)?.pins.find(({ number, name }) => number === pinNumber(pin) || name === pin)
+      : undefined;
+  const pinNameOf = (part: BoardPart, pin: string) => part.pinNames?.[pin] ?? chipPin(part, pin)?.name ?? pin;
+  const doesOf = (part: BoardPart, pin: string): string => {
+    const known = chipPin(part, pin)?.does;
+    if (known) return known;
+    const name = pinNameOf(part, pin);
+    if (/GND|VSS|^0V$|^COM$/i.test(name)) return 'ground';
+    if (/VCC|VDD|^VIN|^V\+|^HV|^VS$|^VB$|BOOT/i.test(name)) return 'supply';
+    if (/GATE|DRV|OUT|^[HL]O\d?$|DRAIN|^D$|^SW$|^LX$|^HB$/i.test(name)) return 'gate';
+    return 'signal';
+  };
+
+  const grounds = new Map<number, 'ground' | 'isolated-ground'>();
+  const best = new Map<number, { net: number; score: number }>();
+  for (let net = 0; net < nets.count; net += 1) {
+    const pins = nets.pins[net] ?? [];
+    if (pins.length < GROUND_FROM) continue;
+    const score = pins.reduce((sum, { part, pin }) => {
+      if (pin === '-' && bulk.includes(part.ref)) return sum + RETURN.bulk;
+      if (part.kind === 'connector' && RETURN_NAMES.test(pin))
+        return sum + (isInlet(part) ? RETURN.inlet : RETURN.output);
+      if (part.kind === 'ic' && doesOf(part, pin) === 'ground') return sum + RETURN.chip;
+      return sum + (pin === '-' ? RETURN.negative : 1);
+    }, 0);
+    const island = recognition.barrier.islands.of(net);
+    if (score > (best.get(island)?.score ?? 0)) best.set(island, { net, score });
+  }
+  for (const { net } of best.values()) {
+    const [first] = nets.pins[net] ?? [];
+    grounds.set(net, first && isIsolated(first.part.ref, first.pin) ? 'isolated-ground' : 'ground');
+  }
+  const supplies = new Map<number, string>();
+  for (const part of board.parts)
+    for (const pin of part.kind === 'ic' ? Object.keys(part.pins) : []) {
+      const net = netOf(part.ref, pin);
+      if (doesOf(part, pin) !== 'supply' || grounds.has(net) || supplies.has(net)) continue;
+      if ((nets.pins[net]?.length ?? 0) >= SUPPLY_FROM) supplies.set(net, `${pinNameOf(part, pin)} ${part.ref}`);
+    }
+  // A chip nobody knows is fed where its own store stands.
+  for (const part of board.parts)
+    for (const pin of part.kind === 'ic' ? Object.keys(part.pins) : []) {
+      const net = netOf(part.ref, pin);
+      const pins = nets.pins[net] ?? [];
+      if (grounds.has(net) || supplies.has(net) || doesOf(part, pin) !== 'signal' || pins.length < SUPPLY_FROM)
+        continue;
+      const isStored = pins.some(
+        (other) => other.pin === '+' && other.part.kind === 'capacitor' && !power.has(other.part.ref),
+      );
+      const isOutput = pins.some((other) => other.part.kind === 'connector');
+      if (isStored && !isOutput) supplies.set(net, `VCC ${part.ref}`);
+    }
+
+  const placeOf = (part: BoardPart): Place => {
+    const own = Object.keys(part.pins).map((pin) => sideOfPin(part.ref, pin));
+    const isolated = own.filter((side) => side.startsWith('isolated')).length;
+    const mains = own.filter((side) => side === 'mains' || side === 'input').length;
+    if (isolated > 0 && mains > 0) return 'across';
+    return isolated > 0 ? 'isolated' : mains > 0 ? 'mains' : 'unknown';
+  };
+  const isPower = (part: BoardPart) => power.has(part.ref) || POWER_KINDS.has(part.kind);
+  const circuit = {
+    parts: board.parts,
+    part: (ref: string) => byRef.get(ref),
+    netOf,
+    pinsOn: (net: number) => nets.pins[net] ?? [],
+    grounds,
+    supplies,
+    isPower,
+    placeOf,
+    sideOfPin,
+  };
+  const windingsOf = (part: BoardPart): readonly DrawnWinding[] => {
+    const listed = part.windings ?? model.elements.windings.filter((one) => one.part === part).map(({ pins }) => pins);
+    const known = new Set(listed.flat());
+    const loose = Object.keys(part.pins).filter((pin) => !known.has(pin));
+    const all = [...listed, ...loose.map((pin) => [pin])];
+    const isRight = (pins: readonly string[]) => pins.some((pin) => isIsolated(part.ref, pin));
+    const isApart = all.some((pins) => isRight(pins)) && all.some((pins) => !isRight(pins));
+    return all
+      .toSorted((a, b) => weightOf(part, b) - weightOf(part, a))
+      .map((pins, index) => ({ pins, side: (isApart ? isRight(pins) : index > 0) ? 'right' : 'left' }));
+  };
+  const weightOf = (part: BoardPart, pins: readonly string[]) =>
+    pins.reduce(
+      (sum, pin) => sum + circuit.pinsOn(netOf(part.ref, pin)).filter((other) => power.has(other.part.ref)).length,
+      0,
+    );
+  return {
+    ...circuit,
+    symbols: {
+      windingsOf,
+      pinNameOf,
+      isEntering: (part) => isInlet(part) || part.role === 'line-selector',
+      sidesOf: (part) => chipSidesOf(part, circuit, doesOf),
+    },
+  };
+}
+
+/** Whether a net commands a transistor, itself or over one part with two pins. */
+function commands(net: number, from: BoardPart, { pinsOn, netOf, grounds, supplies }: Reading): boolean {
+  const isCommand = (at: number) =>
+    pinsOn(at).some(
+      ({ part, pin }) => TRANSISTOR_TERMINALS[part.kind]?.gate === pin || (part.kind === 'triac' && pin === 'G'),
+    );
+  if (grounds.has(net) || supplies.has(net)) return false;
+  return (
+    isCommand(net) ||
+    pinsOn(net).some(({ part }) => {
+      const pins = Object.keys(part.pins);
+      return (
+        part !== from &&
+        pins.length === 2 &&
+        pins.some((pin) => {
+          const next = netOf(part.ref, pin);
+          return next !== net && !grounds.has(next) && !supplies.has(next) && isCommand(next);
+        })
+      );
+    })
+  );
+}
+
+/** What pins do that stand above and at the right of a box. */
+const AT_TOP: ReadonlySet<string> = new Set(['supply', 'power-in', 'high-voltage']);
+const AT_RIGHT: ReadonlySet<string> = new Set(['gate', 'gate-high', 'drain', 'switch', 'midpoint', 'output', 'boot']);
+
+type Reading = Pick<Circuit, 'pinsOn' | 'netOf' | 'grounds' | 'supplies'>;
+
+/** Sides of a box by what its pins do: what is not known stands at the left until the right has room for it. */
+function chipSidesOf(part: BoardPart, reading: Reading, doesOf: (part: BoardPart, pin: string) => string): ChipSides {
+  const sides: Record<Side, string[]> = { left: [], right: [], top: [], bottom: [] };
+  for (const pin of Object.keys(part.pins)) {
+    const net = reading.netOf(part.ref, pin);
+    const does = doesOf(part, pin);
+    if (reading.grounds.has(net) || does === 'ground') sides.bottom.push(pin);
+    else if (AT_TOP.has(does) || reading.supplies.has(net)) sides.top.push(pin);
+    else if (AT_RIGHT.has(does) || commands(net, part, reading)) sides.right.push(pin);
+    else sides.left.push(pin);
+  }
+  while (sides.left.length > sides.right.length + 3) sides.right.push(sides.left.pop() ?? '');
+  return sides;
+}

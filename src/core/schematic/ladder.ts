@@ -1,0 +1,375 @@
+import type { BoardPart } from '../board';
+import { TRANSISTOR_TERMINALS } from '../topology';
+import type { Circuit } from './circuit';
+import { LOOKS, pinPair } from './symbols';
+import { STEP, type Sheet } from './sheet';
+
+/** Two lines that power runs along, and the levels they are drawn at. */
+export interface Lines {
+  readonly upper: number;
+  readonly lower: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** A part between two nets: it enters at one pin and is left at the other. */
+interface Rung {
+  readonly part: BoardPart;
+  readonly from: string;
+  readonly to: string;
+  readonly net: number;
+}
+
+/** A line at its level. */
+export interface Rail {
+  readonly net: number;
+  readonly level: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** A transformer that hangs between two lines, with what is in series with its winding. */
+export interface Hanging {
+  readonly lines: Lines;
+  readonly rungs: readonly Rung[];
+  readonly transformer: BoardPart;
+}
+
+/** Longest row of parts between two lines. */
+const MOST_RUNGS = 4;
+/** A net with more pins than this is no inner net of such a row. */
+const MOST_INNER_PINS = 9;
+/** Resistors up to this stand in the way of power. */
+const SMALL_RESISTOR = 22;
+const FILM_FROM = 40e-9;
+const ALWAYS: ReadonlySet<string> = new Set(['fuse', 'varistor', 'spark-gap', 'switch', 'lamp', 'inductor']);
+const HANGS_FIRST: ReadonlySet<string> = new Set([
+  'capacitor',
+  'varistor',
+  'spark-gap',
+  'lamp',
+  'connector',
+  'transformer',
+]);
+const HANGS_LAST: ReadonlySet<string> = new Set(['diode', 'inductor']);
+const LONG = 60;
+/** So far on a place is looked for. */
+const FARTHEST = 400;
+
+/**
+ * Lays the way of the power: what lies in it is drawn in line, what hangs between its two lines stands between them, in the order in
+ * which power gets there. Transformers are left hanging until it is known where the barrier runs.
+ */
+export class Ladder {
+  readonly hanging: Hanging[] = [];
+  /** Levels of the lines by net, and from where to where they run. */
+  readonly rails: Rail[] = [];
+  private readonly reached = new Set<number>();
+  constructor(
+    private readonly circuit: Circuit,
+    private readonly sheet: Sheet,
+    /** Room to leave at the left of a switch for what commands it. */
+    private readonly bay: (part: BoardPart) => number,
+    private readonly levels: { readonly top: number; readonly bottom: number },
+  ) {}
+
+  /** Walks two lines from a place on and returns where they end. */
+  walk(start: Lines, from: number): number {
+    let lines = start;
+    let x = from;
+    for (let step = 0; step < 40; step += 1) {
+      this.reached.add(lines.upper).add(lines.lower);
+      const begin = x;
+      x = this.hang(lines, x);
+      const next = this.bridge(lines, x) ?? this.diodes(lines, x) ?? this.choke(lines, x) ?? this.series(lines, x);
+      this.rails.push(
+        { net: lines.upper, level: lines.top, from: begin, to: x },
+        { net: lines.lower, level: lines.bottom, from: begin, to: x },
+      );
+      if (!next) break;
+      lines = next.lines;
+      x = next.x;
+    }
+    return this.connect(lines, x);
+  }
+
+  private isFree(part: BoardPart): boolean {
+    return part.fitted !== false && !this.sheet.stood.has(part.ref);
+  }
+
+  private lies(part: BoardPart): boolean {
+    const { kind, subtype, value } = part;
+    if (!this.isFree(part)) return false;
+    if (ALWAYS.has(kind) || this.circuit.isPower(part)) return true;
+    if (kind === 'thermistor') return (value?.resistance ?? 0) <= 120;
+    if (kind === 'capacitor')
+      return '+' in part.pins || subtype === 'x' || (subtype === 'film' && (value?.capacitance ?? 0) >= FILM_FROM);
+    return kind === 'resistor' && (value?.resistance ?? Infinity) <= SMALL_RESISTOR;
+  }
+
+  /** Ways from a net over one part that power may take. */
+  private rungsFrom(net: number): readonly Rung[] {
+    return this.circuit.pinsOn(net).flatMap(({ part, pin }): readonly Rung[] => {
+      if (!this.lies(part) || part.kind === 'bridge' || part.kind === 'common-mode-choke') return [];
+      if (part.kind === 'transformer') {
+        const winding = this.circuit.symbols
+          .windingsOf(part)
+          .find(({ pins, side }) => side === 'left' && pins.length > 1 && pins.includes(pin));
+        const ends = winding ? winding.pins.filter((other) => other !== pin) : [];
+        return ends.map((to) => ({ part, from: pin, to, net: this.circuit.netOf(part.ref, to) }));
+      }
+      const terminals = TRANSISTOR_TERMINALS[part.kind];
+      const [one, other] = terminals
+        ? [terminals.hi, terminals.lo]
+        : part.kind === 'triac'
+          ? ['MT2', 'MT1']
+          : (pinPair(part) ?? []);
+      if (one === undefined || other === undefined || (pin !== one && pin !== other)) return [];
+      const to = pin === one ? other : one;
+      return [{ part, from: pin, to, net: this.circuit.netOf(part.ref, to) }];
+    });
+  }
+
+  private isSwitch = ({ kind }: BoardPart) => kind in TRANSISTOR_TERMINALS || kind === 'triac';
+
+  /** Rows of parts between two nets, the shortest first. */
+  private rows(upper: number, lower: number): readonly (readonly Rung[])[] {
+    const found: (readonly Rung[])[] = [];
+    const search = (net: number, row: readonly Rung[]) => {
+      for (const rung of this.rungsFrom(net)) {
+        if (row.some(({ part }) => part === rung.part) || rung.net === net) continue;
+        const { part } = rung;
+        const isFirst = row.length === 0;
+        const isLast = rung.net === lower;
+        if (isFirst && !isLast && !(HANGS_FIRST.has(part.kind) || this.isSwitch(part) || part.kind === 'resistor'))
+          continue;
+        if (!isFirst && !isLast && HANGS_LAST.has(part.kind)) continue;
+        if (isFirst && isLast && part.kind === 'fuse') continue;
+        if (part.kind === 'connector' && part.role !== 'load' && part.role !== 'lamp') continue;
+        if (isLast) found.push([...row, rung]);
+        else if (
+          row.length + 1 < MOST_RUNGS &&
+          !this.reached.has(rung.net) &&
+          !this.circuit.grounds.has(rung.net) &&
+          this.circuit.pinsOn(rung.net).length <= MOST_INNER_PINS
+        )
+          search(rung.net, [...row, rung]);
+      }
+    };
+    search(upper, []);
+    return found.toSorted((a, b) => a.length - b.length);
+  }
+
+  /** Stands what hangs between the lines side by side; returns where the last of it ends. */
+  private hang(lines: Lines, from: number): number {
+    let x = from;
+    const { upper, lower, top, bottom } = lines;
+    for (const row of this.rows(upper, lower)) {
+      if (!row.every(({ part }) => this.isFree(part))) continue;
+      const transformer = row.find(({ part }) => part.kind === 'transformer')?.part;
+      if (transformer) {
+        if (!this.hanging.some((one) => one.transformer === transformer))
+          this.hanging.push({ lines, rungs: row, transformer });
+        continue;
+      }
+      const held = new Set(this.hanging.flatMap(({ rungs }) => rungs.map(({ part }) => part)));
+      if (row.some(({ part }) => held.has(part))) continue;
+      const command = row.find(({ part }) => this.isSwitch(part))?.part;
+      if (command) x += this.bay(command);
+      x = this.stand(row, x, top, bottom);
+      const inner = row.slice(0, -1).map(({ net }) => net);
+      row.forEach((rung, index) => {
+        const net = inner[index];
+        if (net === undefined || !command || this.reached.has(net)) return;
+        const level = this.levelBelow(rung.part);
+        if (level !== undefined && level < bottom - 80)
+          x = Math.max(x, this.walk({ upper: net, lower, top: level, bottom }, x));
+      });
+    }
+    return x;
+  }
+
+  private levelBelow(part: BoardPart): number | undefined {
+    const stood = this.sheet.stood.get(part.ref);
+    return stood ? stood.at.y + LONG + STEP : undefined;
+  }
+
+  /** Stands a row of parts one under the other. */
+  stand(row: readonly Rung[], from: number, top: number, bottom: number): number {
+    const free = bottom - top - row.length * LONG;
+    const gap = row.length === 1 ? free * 0.3 : free / (row.length + 1);
+    const spots = row.map(({ part, from: pin }, index) => {
+      const looks = this.sheet.looksOf(part);
+      const look =
+        looks[LOOKS.upright]?.pins[0]?.pin === pin || this.isSwitch(part) || looks.length < 4 ? 0 : LOOKS.upsideDown;
+      const offset = this.isSwitch(part) ? 40 : 30;
+      return { part, look, offset, y: top + snap(gap + index * (LONG + gap)) };
+    });
+    let x = snap(from) + 30;
+    const isFree = () =>
+      spots.every(({ part, look, offset, y }) => {
+        const symbol = this.sheet.looksOf(part)[look];
+        return symbol && this.sheet.fits(part, symbol, { x: x - offset, y });
+      });
+    while (x < from + FARTHEST && !isFree()) x += STEP;
+    if (!isFree()) return from;
+    for (const { part, look, offset, y } of spots) this.sheet.put(part, look, { x: x - offset, y });
+    return x + 40;
+  }
+
+  private bridge(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
+    const { upper, lower, top, bottom } = lines;
+    for (const { part } of this.circuit.pinsOn(upper)) {
+      if (part.kind !== 'bridge' || !this.isFree(part)) continue;
+      const nets = ['AC1', 'AC2'].map((pin) => this.circuit.netOf(part.ref, pin));
+      if (!nets.includes(lower) && nets[0] !== upper && nets[1] !== upper) continue;
+      const at = this.placeFrom(part, 0, x + 10, snap((top + bottom) / 2) - 30);
+      return {
+        x: at + 70,
+        lines: {
+          upper: this.circuit.netOf(part.ref, '+'),
+          lower: this.circuit.netOf(part.ref, '-'),
+          top: Math.min(top, this.levels.top),
+          bottom: Math.max(bottom, this.levels.bottom),
+        },
+      };
+    }
+    return undefined;
+  }
+
+  /** A bridge of four diodes: two columns, each with the line it is fed from in its middle. */
+  private diodes(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
+    const single = (net: number, pin: string) =>
+      this.circuit
+        .pinsOn(net)
+        .filter(
+          ({ part, pin: own }) => part.kind === 'diode' && own === pin && this.isFree(part) && part.subtype !== 'zener',
+        )
+        .map(({ part }) => part);
+    const { upper, lower } = lines;
+    const cathode = (part: BoardPart) => this.circuit.netOf(part.ref, 'K');
+    const anode = (part: BoardPart) => this.circuit.netOf(part.ref, 'A');
+    for (const first of single(upper, 'A'))
+      for (const second of single(lower, 'A')) {
+        if (cathode(first) !== cathode(second)) continue;
+        const below = single(upper, 'K').find((part) =>
+          single(lower, 'K').some((other) => anode(other) === anode(part)),
+        );
+        const beside = single(lower, 'K').find((part) => below && anode(part) === anode(below));
+        if (!below || !beside) continue;
+        const { top, bottom } = this.levels;
+        const [plus, minus] = [cathode(first), anode(below)];
+        const column = (up: BoardPart, down: BoardPart, net: number, from: number) =>
+          this.stand(
+            [
+              { part: up, from: 'K', to: 'A', net },
+              { part: down, from: 'K', to: 'A', net: minus },
+            ],
+            from,
+            top,
+            bottom,
+          );
+        const middle = column(first, below, upper, x + 20);
+        const end = column(second, beside, lower, middle + 20);
+        return { x: end, lines: { upper: plus, lower: minus, top, bottom } };
+      }
+    return undefined;
+  }
+
+  /** The first place from here on where a symbol has room; it is put there. */
+  private placeFrom(part: BoardPart, look: number, from: number, y: number): number {
+    const symbol = this.sheet.looksOf(part)[look];
+    let x = snap(from);
+    while (symbol && x < from + FARTHEST && !this.sheet.fits(part, symbol, { x, y })) x += STEP;
+    if (symbol && this.sheet.fits(part, symbol, { x, y })) this.sheet.put(part, look, { x, y });
+    return x;
+  }
+
+  private choke(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
+    const { upper, lower, top } = lines;
+    for (const { part, pin } of this.circuit.pinsOn(upper)) {
+      if (part.kind !== 'common-mode-choke' || !this.isFree(part)) continue;
+      const [symbol] = this.sheet.looksOf(part);
+      const [a, b, c, d] = symbol?.pins.map((one) => one.pin) ?? [];
+      if (a === undefined || b === undefined || c === undefined || d === undefined) continue;
+      const net = (name: string) => this.circuit.netOf(part.ref, name);
+      const isFirst = pin === a || pin === b;
+      const [near, far] = isFirst ? [c, d] : [a, b];
+      const other = net(near) === lower ? far : net(far) === lower ? near : undefined;
+      const through = pin === a ? b : pin === b ? a : pin === c ? d : c;
+      if (other === undefined) continue;
+      const at = this.placeFrom(part, 0, x + 10, top - 10);
+      return { x: at + 70, lines: { ...lines, upper: net(through), lower: net(other) } };
+    }
+    return undefined;
+  }
+
+  /** What lies in the upper line, and else in the lower: the way on. */
+  private series(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
+    const { upper, lower, top, bottom } = lines;
+    const onward = (net: number, other: number) =>
+      this.rungsFrom(net)
+        .filter(
+          (rung) =>
+            rung.net !== other &&
+            rung.net !== net &&
+            !this.circuit.grounds.has(rung.net) &&
+            rung.part.kind !== 'transformer' &&
+            rung.part.kind !== 'connector' &&
+            rung.part.kind !== 'varistor' &&
+            !this.isSwitch(rung.part) &&
+            !('+' in rung.part.pins) &&
+            (rung.part.kind !== 'capacitor' ||
+              this.circuit.isPower(rung.part) ||
+              rung.part.subtype === 'film' ||
+              rung.part.subtype === 'x') &&
+            !this.hanging.some(({ rungs }) => rungs.some(({ part }) => part === rung.part)),
+        )
+        .toSorted((a, b) => rank(a) - rank(b));
+    const dual = this.dual(lines, x);
+    if (dual) return dual;
+    const [above] = onward(upper, lower);
+    if (above) {
+      const beside = onward(upper, lower).filter(({ net, part }) => net === above.net && part !== above.part);
+      const end = this.lie(above, x, top);
+      beside.forEach((rung, index) => this.lie(rung, end - 80, top - 50 * (index + 1)));
+      return { x: end, lines: { ...lines, upper: above.net } };
+    }
+    const [below] = this.circuit.grounds.has(lower) ? [] : onward(lower, upper);
+    return below ? { x: this.lie(below, x, bottom), lines: { ...lines, lower: below.net } } : undefined;
+  }
+
+  private dual({ upper, ...lines }: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
+    for (const { part, pin } of this.circuit.pinsOn(upper)) {
+      if (part.kind !== 'dual-diode' || !this.isFree(part) || 'M' in part.pins) continue;
+      const common = 'K' in part.pins ? 'K' : 'A';
+      if (pin === common) continue;
+      const at = this.placeFrom(part, 0, x + 10, lines.top - 20);
+      return { x: at + 80, lines: { ...lines, upper: this.circuit.netOf(part.ref, common) } };
+    }
+    return undefined;
+  }
+
+  private lie({ part, from }: Rung, x: number, level: number): number {
+    const looks = this.sheet.looksOf(part);
+    const look = looks[LOOKS.lying]?.pins[0]?.pin === from ? LOOKS.lying : LOOKS.lyingBack;
+    return this.placeFrom(part, look, x + 10, level - 30) + 70;
+  }
+
+  /** Connectors at the end of two lines. */
+  private connect({ upper, top }: Lines, x: number): number {
+    let end = x;
+    for (const { part, pin } of this.circuit.pinsOn(upper)) {
+      if (part.kind !== 'connector' || !this.isFree(part) || this.circuit.symbols.isEntering(part)) continue;
+      const index = Object.keys(part.pins).indexOf(pin);
+      end = this.placeFrom(part, 0, x + 20, top - 10 - index * 30) + 60;
+    }
+    return end;
+  }
+}
+
+const snap = (value: number) => Math.round(value / STEP) * STEP;
+
+/** What is in the way first: what protects, then chokes, then diodes. */
+const ORDER = ['fuse', 'switch', 'thermistor', 'resistor', 'inductor', 'diode', 'capacitor', 'lamp'];
+const rank = ({ part }: Rung) => ORDER.indexOf(part.kind);

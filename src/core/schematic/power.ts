@@ -1,0 +1,146 @@
+import { isInlet, type BoardPart } from '../board';
+import type { Analysis } from '../topology';
+import type { Circuit } from './circuit';
+import { Ladder, type Hanging, type Rail } from './ladder';
+import { STEP, type Sheet } from './sheet';
+
+/** Levels of the first strip: its rails, and the two lines of the mains between them. */
+const RAIL = { top: 80, bottom: 480 } as const;
+const LINE = { top: 220, bottom: 320 } as const;
+/** From one strip to the next. */
+const STRIP = RAIL.bottom - RAIL.top + 160;
+const START = 60;
+/** What a part of the control takes beside its switch. */
+const BAY = { perPart: 34, most: 380 } as const;
+const WIDTH_OF_TRANSFORMER = 80;
+/** Where the other parts of a row stand that hangs on a winding: so far left of its pins. */
+const BESIDE_WINDING = 90;
+
+export interface PowerLayout {
+  readonly rails: readonly Rail[];
+  /** Middle of the barrier, where one is. */
+  readonly barrier?: number;
+}
+
+/** Sets the parts that carry power on the sheet: from the inlet to the barrier, strip by strip, and on to the outputs. */
+export function layPower(analysis: Analysis, circuit: Circuit, sheet: Sheet): PowerLayout {
+  const bays = baysOf(analysis, circuit);
+  const ladder = new Ladder(circuit, sheet, (part) => bays.get(part.ref) ?? 0, RAIL);
+  let end = START;
+  for (const inlet of circuit.parts.filter((part) => isInlet(part))) {
+    if (sheet.stood.has(inlet.ref) || sheet.stood.size > 0) continue;
+    const [upper, lower] = Object.keys(inlet.pins);
+    if (upper === undefined) continue;
+    const isLine = inlet.role === 'mains-inlet';
+    const level = isLine ? LINE : { top: RAIL.top, bottom: RAIL.bottom };
+    const plus = Object.keys(inlet.pins).find((pin) => pin === '+' || /VIN|^V\+/i.test(pin)) ?? upper;
+    const minus = Object.keys(inlet.pins).find((pin) => pin !== plus) ?? lower ?? upper;
+    const index = Object.keys(inlet.pins).indexOf(plus);
+    sheet.put(inlet, 0, { x: START, y: level.top - 10 - index * 100 });
+    end = ladder.walk(
+      {
+        upper: circuit.netOf(inlet.ref, plus),
+        lower: circuit.netOf(inlet.ref, minus),
+        ...level,
+      },
+      START + 60,
+    );
+  }
+  const main = mainFirst(analysis, ladder.hanging);
+  if (main.length === 0) return { rails: ladder.rails };
+  const bay = Math.max(0, ...main.map(({ rungs }) => Math.max(0, ...rungs.map(({ part }) => bays.get(part.ref) ?? 0))));
+  const column = Math.ceil((end + bay + BESIDE_WINDING + 60) / STEP) * STEP;
+  main.forEach((hanging, index) => hang(hanging, column, index * STRIP, sheet));
+  const [first] = main;
+  if (first) {
+    const { upper, lower, top, bottom } = first.lines;
+    for (const [net, level] of [
+      [upper, top],
+      [lower, bottom],
+    ] as const)
+      ladder.rails.push({ net, level, from: end, to: column });
+  }
+  for (const { transformer } of main) outputs(transformer, ladder, circuit, sheet);
+  const isCrossing = main.some(({ transformer }) => circuit.placeOf(transformer) === 'across');
+  return { rails: ladder.rails, ...(isCrossing ? { barrier: column + WIDTH_OF_TRANSFORMER / 2 } : {}) };
+}
+
+/** Hanging rows in the order of their stages; the largest converter goes first, auxiliary ones below. */
+function mainFirst({ recognition: { stages } }: Analysis, hanging: readonly Hanging[]): readonly Hanging[] {
+  const weight = ({ transformer }: Hanging) => {
+    const stage = stages.find(({ magnetics }) => magnetics.includes(transformer));
+    return stage ? stage.switches.length * 4 + stage.rectifiers.length + stage.score : 0;
+  };
+  return hanging.toSorted((a, b) => weight(b) - weight(a));
+}
+
+/** Stands the winding that hangs between two lines at the barrier, and what is in series with it left of it. */
+function hang({ rungs, transformer, lines }: Hanging, column: number, down: number, sheet: Sheet): void {
+  const at = rungs.findIndex(({ part }) => part === transformer);
+  const above = rungs.slice(0, at);
+  const below = rungs.slice(at + 1);
+  const [symbol] = sheet.looksOf(transformer);
+  if (!symbol) return;
+  const top = (down === 0 ? lines.top : RAIL.top) + down;
+  const from = symbol.pins.find(({ pin }) => pin === rungs[at]?.from);
+  const to = symbol.pins.find(({ pin }) => pin === rungs[at]?.to);
+  const y = top + above.length * 90 + 20 - (Math.min(from?.y ?? 0, to?.y ?? 0) - 10);
+  let free = y;
+  while (free < y + 2000 && !sheet.fits(transformer, symbol, { x: column, y: free })) free += STEP;
+  sheet.put(transformer, 0, { x: column, y: free });
+  const stand = ({ part, from: pin }: Hanging['rungs'][number], level: number) => {
+    const looks = sheet.looksOf(part);
+    const look = looks.length === 4 && looks[0]?.pins[0]?.pin !== pin ? 1 : 0;
+    const own = looks[look];
+    const offset = own?.pins.find(({ side }) => side === 'top')?.x ?? 30;
+    if (!own) return;
+    let x = column - BESIDE_WINDING - offset;
+    while (x > column - 400 && !sheet.fits(part, own, { x, y: level })) x -= STEP;
+    sheet.put(part, look, { x, y: level });
+  };
+  above.forEach((rung, index) => stand(rung, top + 20 + index * 90));
+  const under = free + (Math.max(from?.y ?? 0, to?.y ?? 0) + 30);
+  const bottom = Math.max(under + below.length * 80, RAIL.bottom + down);
+  const gap = below.length > 0 ? Math.max(80, (bottom - under) / below.length) : 0;
+  below.forEach((rung, index) => stand(rung, Math.round((under + index * gap) / STEP) * STEP));
+}
+
+/** Walks on from the ends of every winding behind the barrier. */
+function outputs(transformer: BoardPart, ladder: Ladder, circuit: Circuit, sheet: Sheet): void {
+  const stood = sheet.stood.get(transformer.ref);
+  if (!stood) return;
+  const right = stood.symbol.pins.filter(({ side }) => side === 'right');
+  const levels = right.map(({ y }) => stood.at.y + y);
+  for (const { pins, side } of circuit.symbols.windingsOf(transformer)) {
+    if (side !== 'right') continue;
+    const ends = right.filter(({ pin }) => pins.includes(pin));
+    const nets = ends.map(({ pin }) => circuit.netOf(transformer.ref, pin));
+    const own = nets.find((net) => circuit.grounds.has(net));
+    const island = ends.map(({ pin }) => circuit.sideOfPin(transformer.ref, pin))[0];
+    const ground =
+      own ??
+      [...circuit.grounds.keys()].find((net) =>
+        circuit.pinsOn(net).some(({ part, pin }) => circuit.sideOfPin(part.ref, pin) === island),
+      ) ??
+      nets.at(-1);
+    if (ground === undefined) continue;
+    ends.forEach((end, index) => {
+      const net = nets[index];
+      if (net === undefined || net === ground) return;
+      const top = stood.at.y + end.y;
+      const next = Math.min(...levels.filter((level) => level > top + 60), top + 240);
+      ladder.walk({ upper: net, lower: ground, top, bottom: Math.max(top + 120, next - 40) }, stood.at.x + 110);
+    });
+  }
+}
+
+/** Room for the control of each switch: shared out by how many parts there are on the mains side that carry no power. */
+function baysOf({ recognition: { stages } }: Analysis, circuit: Circuit): ReadonlyMap<string, number> {
+  const control = circuit.parts.filter(
+    (part) => !circuit.isPower(part) && circuit.placeOf(part) !== 'isolated' && part.fitted !== false,
+  ).length;
+  const commanded = stages.filter(({ switches }) => switches.some((part) => circuit.placeOf(part) !== 'isolated'));
+  const each = Math.min(BAY.most, (control * BAY.perPart) / Math.max(1, commanded.length));
+  const room = Math.round(each / STEP) * STEP;
+  return new Map(commanded.flatMap(({ switches }) => switches.slice(0, 1).map((part) => [part.ref, room] as const)));
+}

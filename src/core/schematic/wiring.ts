@@ -1,0 +1,286 @@
+import type { BoardPart } from '../board';
+import type { Circuit } from './circuit';
+import { dotsOf } from './dots';
+import { corners, Router, stubEnd, type Terminal } from './route';
+import type { Box, NetLabel, PlacedSymbol, Point, Schematic, Wire } from './types';
+
+/** Dearest ways, in routing steps with the price of bends and crossings: where a sign says the same, where power runs, and elsewhere. */
+const DEAREST = { sign: 30, returns: 90, wire: 420 } as const;
+/** A wire that crosses at least so many others gives way to a name, for at most this share of the pins. */
+const NAMED = { from: 2, share: 0.11 } as const;
+
+interface PinTerminal extends Terminal {
+  readonly part: BoardPart;
+  readonly pin: string;
+}
+
+/** A label before its words are set. */
+export type Mark = Omit<NetLabel, 'at' | 'side' | 'text'> & { readonly terminal: Terminal };
+
+/** A line that was laid while parts were set. */
+export interface Trunk {
+  readonly net: number;
+  readonly y: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+export interface Wiring {
+  readonly wires: readonly Wire[];
+  readonly marks: readonly Mark[];
+  readonly dots: Schematic['dots'];
+}
+
+interface Joined {
+  readonly pin: PinTerminal;
+  readonly path: readonly Point[];
+}
+
+/** A net while it is wired. */
+interface Job {
+  readonly net: number;
+  readonly pins: readonly PinTerminal[];
+  readonly isPower: boolean;
+  readonly sign: 'ground' | 'isolated-ground' | 'supply' | undefined;
+  readonly trunk: readonly Point[];
+  /** Pins that hang on a sign or a name. */
+  readonly loose: Set<PinTerminal>;
+  groups: readonly (readonly PinTerminal[])[];
+  joins: readonly Joined[];
+}
+
+/**
+ * Wires the pins of every net: returns and supplies by wires where they lie near each other and by signs elsewhere, all else by
+ * wires. The wires are laid once, then each again with the others before its eyes; those that still cross most give way to names.
+ */
+export function wire(
+  symbols: readonly PlacedSymbol[],
+  {
+    size,
+    words,
+    trunks,
+  }: {
+    readonly size: { readonly width: number; readonly height: number };
+    readonly words: readonly Box[];
+    readonly trunks: readonly Trunk[];
+  },
+  circuit: Circuit,
+  isClosed: (net: number) => boolean,
+): Wiring {
+  const router = new Router(size.width, size.height);
+  const terminals = standOn(router, symbols, circuit);
+  for (const { left, top, right, bottom } of words) router.crowd(left, top, right - left, bottom - top);
+  const jobs = [...terminals]
+    .map(([net, pins]): Job => {
+      const isPower =
+        pins.filter(({ part, pin }) => circuit.isPower(part) && part.kind !== 'ic' && pin !== 'G' && pin !== 'B')
+          .length > 1;
+      const sign = circuit.grounds.get(net) ?? (circuit.supplies.has(net) ? ('supply' as const) : undefined);
+      const isReturn = sign !== undefined && sign !== 'supply';
+      return {
+        net,
+        pins,
+        isPower,
+        sign,
+        trunk: trunkOf(net, trunks, pins, router),
+        loose: new Set(isReturn ? pins.filter(({ part }) => !circuit.isPower(part) || part.kind === 'ic') : []),
+        groups: [],
+        joins: [],
+      };
+    })
+    .toSorted((a, b) => Number(b.isPower) - Number(a.isPower) || spread(a.pins) - spread(b.pins));
+  for (const job of jobs) if (job.pins.length > 1) connect(job, router);
+  nameWorst(jobs, router, circuit);
+  for (const job of jobs.toReversed()) {
+    if (job.pins.length < 2 || !job.joins.some(({ path }) => router.crossings(job.net, path) > 0)) continue;
+    release(job, router);
+    connect(job, router);
+  }
+  const wires: Wire[] = [];
+  const marks: Mark[] = [];
+  for (const job of jobs) {
+    wires.push(...wiresOf(job, circuit));
+    marks.push(...marksOf(job, isClosed));
+  }
+  return { wires, marks, dots: dotsOf(wires) };
+}
+
+/** Blocks what stands, keeps a way open at every pin, and sorts the pins by their nets. */
+function standOn(
+  router: Router,
+  symbols: readonly PlacedSymbol[],
+  circuit: Circuit,
+): ReadonlyMap<number, readonly PinTerminal[]> {
+  const terminals = new Map<number, PinTerminal[]>();
+  for (const { ref, at, symbol } of symbols) {
+    const { left, top, right, bottom } = symbol.body;
+    router.block(at.x + left, at.y + top, right - left, bottom - top);
+    const part = circuit.part(ref);
+    if (!part) continue;
+    for (const { pin, x, y, side } of symbol.pins) {
+      const net = circuit.netOf(ref, pin);
+      const terminal = { x: at.x + x, y: at.y + y, side, part, pin };
+      const on = terminals.get(net);
+      if (on) on.push(terminal);
+      else terminals.set(net, [terminal]);
+      const [innerX, innerY] = [clamp(x, left, right), clamp(y, top, bottom)];
+      router.block(at.x + Math.min(x, innerX), at.y + Math.min(y, innerY), Math.abs(x - innerX), Math.abs(y - innerY));
+      router.reserve(net, terminal);
+    }
+  }
+  return terminals;
+}
+
+/** The line that a net runs along: so far as it reaches from its first pin to its last, and nothing stands there. */
+function trunkOf(
+  net: number,
+  trunks: readonly Trunk[],
+  pins: readonly PinTerminal[],
+  router: Router,
+): readonly Point[] {
+  const own = trunks.filter((trunk) => trunk.net === net);
+  const y = own[0]?.y;
+  if (y === undefined) return [];
+  const near = pins
+    .map((pin) => stubEnd(pin).x)
+    .filter((x) => own.some((trunk) => trunk.y === y && x >= trunk.from - 60 && x <= trunk.to + 60));
+  if (near.length < 2) return [];
+  const path = router.straight(net, { x: Math.min(...near), y }, { x: Math.max(...near), y });
+  if (path.length < 2) return [];
+  claimTrunk(net, path, router);
+  return path;
+}
+
+function claimTrunk(net: number, path: readonly Point[], router: Router): void {
+  router.claim(net, path);
+  for (const end of [path[0], path.at(-1)]) if (end) router.pin(net, end);
+}
+
+/** Joins the pins of a net by wires, the nearest first; notes the groups that hang together. */
+function connect(job: Job, router: Router): void {
+  const { net, pins, trunk, sign, loose } = job;
+  const dearest = sign === undefined ? DEAREST.wire : sign === 'supply' ? DEAREST.sign : DEAREST.returns;
+  const groups: { readonly pins: PinTerminal[]; readonly points: Point[] }[] = [];
+  const joins: Joined[] = [];
+  const left = pins.filter((pin) => !loose.has(pin));
+  const join = (pin: PinTerminal, goals: readonly Point[]) => {
+    const path = router.route(net, stubEnd(pin), goals, dearest);
+    if (!path) return undefined;
+    router.claim(net, path);
+    joins.push({ pin, path });
+    left.splice(left.indexOf(pin), 1);
+    return path;
+  };
+  if (trunk.length > 0) {
+    const row = trunk[0]?.y;
+    const [low, high] = [trunk[0]?.x ?? 0, trunk.at(-1)?.x ?? 0];
+    const isOver = ({ x, side }: PinTerminal) => (side === 'top' || side === 'bottom') && x >= low && x <= high;
+    const group = { pins: [] as PinTerminal[], points: [...trunk] };
+    for (const pin of left.filter((one) => isOver(one) || stubEnd(one).y === row)) {
+      const path = join(pin, trunk);
+      if (!path) continue;
+      group.pins.push(pin);
+      group.points.push(...path);
+    }
+    groups.push(group);
+  }
+  for (let isFirst = true; left.length > 0; isFirst = false) {
+    let group = isFirst ? groups[0] : undefined;
+    if (!group) {
+      const first = left.shift();
+      if (!first) break;
+      group = { pins: [first], points: [stubEnd(first)] };
+      groups.push(group);
+    }
+    const failed = new Set<PinTerminal>();
+    for (;;) {
+      const { points } = group;
+      const open = left.filter((pin) => !failed.has(pin));
+      const next = open.toSorted((a, b) => nearest(a, points) - nearest(b, points))[0];
+      if (!next) break;
+      const path = join(next, points);
+      if (!path) {
+        failed.add(next);
+        continue;
+      }
+      points.push(...path);
+      group.pins.push(next);
+      failed.clear();
+    }
+  }
+  job.groups = groups.map((group) => group.pins);
+  job.joins = joins;
+}
+
+/** Takes the wires of a net up again; its pins and its line stay. */
+function release({ net, pins, joins, trunk }: Job, router: Router): void {
+  for (const { path } of joins) router.release(net, path);
+  for (const pin of pins) router.reserve(net, pin);
+  if (trunk.length > 0) claimTrunk(net, trunk, router);
+}
+
+/** The wires that cross most others give way to names, as far as names are allowed. */
+function nameWorst(jobs: readonly Job[], router: Router, circuit: Circuit): void {
+  const carries = ({ part, pin }: PinTerminal) =>
+    circuit.isPower(part) && part.kind !== 'ic' && pin !== 'G' && pin !== 'B';
+  const wired = jobs.filter(({ pins }) => pins.length > 1);
+  const worst = wired
+    .filter(({ isPower, sign }) => !isPower && sign === undefined)
+    .flatMap((job) => job.joins.map(({ pin, path }) => ({ job, pin, crossed: router.crossings(job.net, path) })))
+    .filter(({ crossed }) => crossed >= NAMED.from)
+    .toSorted((a, b) => b.crossed - a.crossed);
+  let left = Math.floor(wired.reduce((sum, { pins }) => sum + pins.length, 0) * NAMED.share);
+  const changed = new Set<Job>();
+  for (const { job, pin } of worst) {
+    const hung = job.pins.length - job.loose.size <= 2 ? job.pins.filter((one) => !job.loose.has(one)) : [pin];
+    if (hung.length > left || hung.some(carries)) continue;
+    left -= hung.length;
+    job.loose.add(pin);
+    changed.add(job);
+  }
+  for (const job of changed) {
+    release(job, router);
+    connect(job, router);
+  }
+}
+
+function wiresOf({ net, pins, joins, trunk, isPower }: Job, circuit: Circuit): readonly Wire[] {
+  return [
+    ...pins.map((terminal): Wire => ({
+      net,
+      points: [terminal, stubEnd(terminal)].map(({ x, y }) => ({ x, y })),
+      isPower: isPower && circuit.isPower(terminal.part),
+    })),
+    ...(trunk.length > 0 && joins.length > 0 ? [{ net, points: corners(trunk), isPower: true }] : []),
+    ...joins.map(({ path }): Wire => ({ net, points: corners(path), isPower })),
+  ];
+}
+
+function marksOf({ net, pins, sign, loose, groups }: Job, isClosed: (net: number) => boolean): readonly Mark[] {
+  const named = (terminal: PinTerminal) => [`${terminal.part.ref}.${terminal.pin}`];
+  const [only] = pins;
+  if (pins.length === 1)
+    return only && !isClosed(net) ? [{ net, kind: 'open', terminal: only, pins: named(only) }] : [];
+  const alone = [...loose].map((terminal): Mark => ({ net, kind: sign ?? 'name', terminal, pins: named(terminal) }));
+  if (groups.length + loose.size < 2) return [];
+  const shown = groups.flatMap((group): readonly Mark[] => {
+    const [first] = group.toSorted((a, b) => rank(a, sign) - rank(b, sign));
+    return first ? [{ net, kind: sign ?? 'name', terminal: first, pins: group.length === 1 ? named(first) : [] }] : [];
+  });
+  return [...alone, ...shown];
+}
+
+/** Signs of returns stand best at pins that face down, those of supplies at pins that face up, names at the sides. */
+function rank({ side }: Terminal, sign: string | undefined): number {
+  const wanted = sign === undefined ? ['left', 'right'] : sign === 'supply' ? ['top'] : ['bottom'];
+  return wanted.includes(side) ? 0 : 1;
+}
+
+const clamp = (value: number, least: number, most: number) => Math.min(most, Math.max(least, value));
+const spread = (pins: readonly Point[]) =>
+  Math.max(...pins.map(({ x }) => x)) -
+  Math.min(...pins.map(({ x }) => x)) +
+  Math.max(...pins.map(({ y }) => y)) -
+  Math.min(...pins.map(({ y }) => y));
+const nearest = (pin: Point, points: readonly Point[]) =>
+  Math.min(...points.map(({ x, y }) => Math.abs(x - pin.x) + Math.abs(y - pin.y)));
