@@ -31,6 +31,9 @@ const SUPPLY_FROM = 3;
 const RETURN_NAMES = /^(-|GND|0V|COM|N?GND\d?|RTN)$/i;
 const POWER_KINDS: ReadonlySet<string> = new Set(['connector', 'fuse', 'bridge', 'common-mode-choke']);
 
+/** Stages whose magnetic part lies in the way of the power. */
+const CELLS: ReadonlySet<string> = new Set(['boost-pfc', 'boost', 'buck', 'inverting-buck-boost', 'sepic', 'cuk']);
+
 /** Reads a board for drawing. */
 export function circuitOf(analysis: Analysis): Circuit {
   const { recognition, bulk, sides } = analysis;
@@ -103,7 +106,12 @@ export function circuitOf(analysis: Analysis): Circuit {
     }
 
   const placeOf = (part: BoardPart): Place => {
-    const own = Object.keys(part.pins).map((pin) => sideOfPin(part.ref, pin));
+    // Earth comes in with the mains.
+    const own = Object.keys(part.pins).map((pin) =>
+      (nets.pins[netOf(part.ref, pin)] ?? []).some((other) => other.part.role === 'mains-inlet')
+        ? 'mains'
+        : sideOfPin(part.ref, pin),
+    );
     const isolated = own.filter((side) => side.startsWith('isolated')).length;
     const mains = own.filter((side) => side === 'mains' || side === 'input').length;
     if (isolated > 0 && mains > 0) return 'across';
@@ -121,6 +129,8 @@ export function circuitOf(analysis: Analysis): Circuit {
     placeOf,
     sideOfPin,
   };
+  const cells = new Set(stages.filter(({ topology }) => CELLS.has(topology)).flatMap(({ magnetics }) => magnetics));
+  const isChoke = (part: BoardPart) => cells.has(part) && part.kind === 'transformer' && placeOf(part) !== 'across';
   const windingsOf = (part: BoardPart): readonly DrawnWinding[] => {
     const listed = part.windings ?? model.elements.windings.filter((one) => one.part === part).map(({ pins }) => pins);
     const known = new Set(listed.flat());
@@ -130,8 +140,21 @@ export function circuitOf(analysis: Analysis): Circuit {
     const isApart = all.some((pins) => isRight(pins)) && all.some((pins) => !isRight(pins));
     return all
       .toSorted((a, b) => weightOf(part, b) - weightOf(part, a))
-      .map((pins, index) => ({ pins, side: (isApart ? isRight(pins) : index > 0) ? 'right' : 'left' }));
+      .map((pins, index) => ({
+        pins: isUpsideDown(part, pins) ? pins.toReversed() : pins,
+        side: (isApart ? isRight(pins) : index > 0) ? 'right' : 'left',
+      }));
   };
+  /** The end of a winding at a return stands below; else the one at a switch. */
+  const depthOf = (part: BoardPart, pin: string) => {
+    const net = netOf(part.ref, pin);
+    if (grounds.has(net)) return 2;
+    return circuit.pinsOn(net).some((other) => power.has(other.part.ref) && other.part.kind in TRANSISTOR_TERMINALS)
+      ? 1
+      : 0;
+  };
+  const isUpsideDown = (part: BoardPart, pins: readonly string[]) =>
+    depthOf(part, pins[0] ?? '') > depthOf(part, pins.at(-1) ?? '');
   const weightOf = (part: BoardPart, pins: readonly string[]) =>
     pins.reduce(
       (sum, pin) => sum + circuit.pinsOn(netOf(part.ref, pin)).filter((other) => power.has(other.part.ref)).length,
@@ -140,6 +163,7 @@ export function circuitOf(analysis: Analysis): Circuit {
   return {
     ...circuit,
     symbols: {
+      isChoke,
       windingsOf,
       pinNameOf,
       isEntering: (part) => isInlet(part) || part.role === 'line-selector',

@@ -26,6 +26,10 @@ export function drawSchematic(
   const plan = new Plan();
   for (const { net, level, from, to } of rails)
     plan.add({ net, a: { x: from, y: level }, b: { x: to, y: level }, owner: undefined });
+  for (const { net, level, from, to } of rails)
+    for (const { x, y, side } of sheet.standing(net))
+      if ((side === 'top' || side === 'bottom') && x >= from - 60 && x <= to + 60)
+        plan.add({ net, a: { x, y }, b: { x, y: level }, owner: undefined });
   settle({ circuit, sheet, plan, bounds: barrier === undefined ? {} : { barrier } }, ROUNDS);
   return { schematic: finish(analysis, circuit, sheet, rails, barrier), places: before };
 }

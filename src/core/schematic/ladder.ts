@@ -97,6 +97,17 @@ export class Ladder {
     return part.fitted !== false && !this.sheet.stood.has(part.ref);
   }
 
+  /** Resistors in a row from line to line, of whatever size: they bleed stores or share a voltage out. */
+  private bleeders(net: number): readonly Rung[] {
+    return this.circuit.pinsOn(net).flatMap(({ part, pin }): readonly Rung[] => {
+      const to =
+        part.kind === 'resistor' && this.isFree(part)
+          ? Object.keys(part.pins).find((other) => other !== pin)
+          : undefined;
+      return to === undefined ? [] : [{ part, from: pin, to, net: this.circuit.netOf(part.ref, to) }];
+    });
+  }
+
   private lies(part: BoardPart): boolean {
     const { kind, subtype, value } = part;
     if (!this.isFree(part)) return false;
@@ -111,6 +122,13 @@ export class Ladder {
   private rungsFrom(net: number): readonly Rung[] {
     return this.circuit.pinsOn(net).flatMap(({ part, pin }): readonly Rung[] => {
       if (!this.lies(part) || part.kind === 'bridge' || part.kind === 'common-mode-choke') return [];
+      if (this.circuit.symbols.isChoke(part)) {
+        const [own] = this.circuit.symbols.windingsOf(part);
+        const [first, last] = [own?.pins[0], own?.pins.at(-1)];
+        if (first === undefined || last === undefined || (pin !== first && pin !== last)) return [];
+        const to = pin === first ? last : first;
+        return [{ part, from: pin, to, net: this.circuit.netOf(part.ref, to) }];
+      }
       if (part.kind === 'transformer') {
         const winding = this.circuit.symbols
           .windingsOf(part)
@@ -136,16 +154,28 @@ export class Ladder {
   private rows(upper: number, lower: number): readonly (readonly Rung[])[] {
     const found: (readonly Rung[])[] = [];
     const search = (net: number, row: readonly Rung[]) => {
-      for (const rung of this.rungsFrom(net)) {
+      const onlyBleeds = row.every(({ part }) => part.kind === 'resistor');
+      for (const rung of [...this.rungsFrom(net), ...(onlyBleeds ? this.bleeders(net) : [])]) {
         if (row.some(({ part }) => part === rung.part) || rung.net === net) continue;
         const { part } = rung;
         const isFirst = row.length === 0;
         const isLast = rung.net === lower;
         if (isFirst && !isLast && !(HANGS_FIRST.has(part.kind) || this.isSwitch(part) || part.kind === 'resistor'))
           continue;
+        if (this.circuit.symbols.isChoke(part)) continue;
         if (!isFirst && !isLast && HANGS_LAST.has(part.kind)) continue;
         if (isFirst && isLast && part.kind === 'fuse') continue;
         if (part.kind === 'connector' && part.role !== 'load' && part.role !== 'lamp') continue;
+        const isBleeder = part.kind === 'resistor' && !this.lies(part);
+        // A divider is tapped in its middle: it stands where its tap is wanted.
+        if (isBleeder && !isLast && this.circuit.pinsOn(rung.net).length > 2) continue;
+        if (
+          row.length > 0 &&
+          !isLast &&
+          !isBleeder &&
+          row.some((one) => one.part.kind === 'resistor' && !this.lies(one.part))
+        )
+          continue;
         if (isLast) found.push([...row, rung]);
         else if (
           row.length + 1 < MOST_RUNGS &&
@@ -197,6 +227,7 @@ export class Ladder {
   /** Stands a row of parts one under the other. */
   stand(row: readonly Rung[], from: number, top: number, bottom: number): number {
     const free = bottom - top - row.length * LONG;
+    if (free < (row.length + 1) * 2 * STEP) return from;
     const gap = row.length === 1 ? free * 0.3 : free / (row.length + 1);
     const spots = row.map(({ part, from: pin }, index) => {
       const looks = this.sheet.looksOf(part);
@@ -314,7 +345,7 @@ export class Ladder {
             rung.net !== other &&
             rung.net !== net &&
             !this.circuit.grounds.has(rung.net) &&
-            rung.part.kind !== 'transformer' &&
+            (rung.part.kind !== 'transformer' || this.circuit.symbols.isChoke(rung.part)) &&
             rung.part.kind !== 'connector' &&
             rung.part.kind !== 'varistor' &&
             !this.isSwitch(rung.part) &&
@@ -352,6 +383,10 @@ export class Ladder {
 
   private lie({ part, from }: Rung, x: number, level: number): number {
     const looks = this.sheet.looksOf(part);
+    if (part.kind === 'transformer') {
+      const turned = looks.findIndex(({ pins }) => pins.some(({ pin, side }) => pin === from && side === 'left'));
+      return this.placeFrom(part, Math.max(0, turned), x + 10, level - 10) + 90;
+    }
     const look = looks[LOOKS.lying]?.pins[0]?.pin === from ? LOOKS.lying : LOOKS.lyingBack;
     return this.placeFrom(part, look, x + 10, level - 30) + 70;
   }
@@ -371,5 +406,5 @@ export class Ladder {
 const snap = (value: number) => Math.round(value / STEP) * STEP;
 
 /** What is in the way first: what protects, then chokes, then diodes. */
-const ORDER = ['fuse', 'switch', 'thermistor', 'resistor', 'inductor', 'diode', 'capacitor', 'lamp'];
+const ORDER = ['fuse', 'switch', 'thermistor', 'resistor', 'inductor', 'transformer', 'diode', 'capacitor', 'lamp'];
 const rank = ({ part }: Rung) => ORDER.indexOf(part.kind);

@@ -14,7 +14,9 @@ const START = 60;
 const BAY = { perPart: 34, most: 380 } as const;
 const WIDTH_OF_TRANSFORMER = 80;
 /** Where the other parts of a row stand that hangs on a winding: so far left of its pins. */
-const BESIDE_WINDING = 90;
+const BESIDE_WINDING = 110;
+/** A switch stands so far under the line that its clamp has room above it. */
+const CLAMP_ROOM = 190;
 
 export interface PowerLayout {
   readonly rails: readonly Rail[];
@@ -99,7 +101,7 @@ function hang({ rungs, transformer, lines }: Hanging, column: number, down: numb
     sheet.put(part, look, { x, y: level });
   };
   above.forEach((rung, index) => stand(rung, top + 20 + index * 90));
-  const under = free + (Math.max(from?.y ?? 0, to?.y ?? 0) + 30);
+  const under = Math.max(free + Math.max(from?.y ?? 0, to?.y ?? 0) + 30, above.length === 0 ? top + CLAMP_ROOM : 0);
   const bottom = Math.max(under + below.length * 80, RAIL.bottom + down);
   const gap = below.length > 0 ? Math.max(80, (bottom - under) / below.length) : 0;
   below.forEach((rung, index) => stand(rung, Math.round((under + index * gap) / STEP) * STEP));

@@ -74,25 +74,34 @@ export class Router {
     const targets = new Set(goals.map((goal) => this.index(goal)));
     this.round += 1;
     const { round } = this;
-    // Prices are halves, so that states wait in buckets by price and need no heap.
-    const buckets: number[][] = Array.from({ length: farthest * 2 + 1 }, () => []);
+    // Prices are halves, so that states wait in buckets by price and need no heap; what is at least left to the goals is counted in.
+    const dearest = farthest * 2;
+    const buckets: (number[] | undefined)[] = [];
     const start = this.index(from);
+    const box = this.gridBox(goals);
+    const leftFrom = (column: number, row: number) =>
+      2 * (Math.max(0, box.left - column, column - box.right) + Math.max(0, box.top - row, row - box.bottom));
+    const first = leftFrom(start % columns, Math.floor(start / columns));
+    if (first > dearest) return undefined;
+    buckets[first] = [];
     for (const state of [start, start + half]) {
       seenIn[state] = round;
       cost[state] = 0;
       cameFrom[state] = -1;
-      buckets[0]?.push(state);
+      buckets[first]?.push(state);
     }
-    for (let price = 0; price < buckets.length; price += 1) {
-      const bucket = buckets[price] ?? [];
+    for (let level = first; level < buckets.length; level += 1) {
+      const bucket = buckets[level];
+      if (!bucket) continue;
       for (let taken = 0; taken < bucket.length; taken += 1) {
         const state = bucket[taken] ?? 0;
-        if ((cost[state] ?? 0) < price) continue;
         const isUpright = state >= half;
         const at = isUpright ? state - half : state;
-        if (targets.has(at)) return this.traced(state, half);
         const column = at % columns;
         const row = (at - column) / columns;
+        const price = cost[state] ?? 0;
+        if (price + leftFrom(column, row) < level) continue;
+        if (targets.has(at)) return this.traced(state, half);
         const ownLevel = along[at] ?? -1;
         const ownUpright = along[at + half] ?? -1;
         const mayBend = (ownLevel === -1 || ownLevel === net) && (ownUpright === -1 || ownUpright === net);
@@ -115,13 +124,14 @@ export class Router {
             (turns ? BENT : 0) +
             (across !== -1 && across !== net ? CROSSED : 0) +
             (crowded[next] ? CROWDED : 0);
-          if (total >= buckets.length) continue;
+          const reached = total + leftFrom(column + dx, row + dy);
+          if (reached > dearest) continue;
           const to = toUpright ? next + half : next;
           if (seenIn[to] === round && (cost[to] ?? 0) <= total) continue;
           seenIn[to] = round;
           cost[to] = total;
           cameFrom[to] = state;
-          buckets[total]?.push(to);
+          (buckets[reached] ??= []).push(to);
         }
       }
     }
@@ -138,6 +148,16 @@ export class Router {
       else runs.push([]);
     }
     return runs.toSorted((a, b) => b.length - a.length)[0] ?? [];
+  }
+  private gridBox(points: readonly Point[]) {
+    const box = { left: Infinity, right: -Infinity, top: Infinity, bottom: -Infinity };
+    for (const { x, y } of points) {
+      box.left = Math.min(box.left, x / STEP);
+      box.right = Math.max(box.right, x / STEP);
+      box.top = Math.min(box.top, y / STEP);
+      box.bottom = Math.max(box.bottom, y / STEP);
+    }
+    return box;
   }
   private index({ x, y }: Point): number {
     return Math.round(y / STEP) * this.columns + Math.round(x / STEP);

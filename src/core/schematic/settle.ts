@@ -134,6 +134,11 @@ export function place(part: BoardPart, desk: Desk): void {
       cost += coveredBy(symbol, at, plan) * COST.covered;
       if (!best || cost < best.cost) best = { look, at, cost, ways };
     };
+    if (bounds.barrier !== undefined && circuit.placeOf(part) === 'across') {
+      const x = Math.round((bounds.barrier - (symbol.body.left + symbol.body.right) / 2) / STEP) * STEP;
+      const low = sheet.bounds().bottom + 60;
+      for (let y = 60; y < low; y += 2 * STEP) consider({ x, y });
+    }
     const heaviest = Math.max(...ties.filter(({ others }) => others.length > 0).map(({ weight }) => weight));
     for (const { pin, weight, others, pieces } of ties) {
       if (weight < heaviest) continue;

@@ -7,7 +7,7 @@ import type { Box, NetLabel, PlacedSymbol, Point, Schematic, Wire } from './type
 /** Dearest ways, in routing steps with the price of bends and crossings: where a sign says the same, where power runs, and elsewhere. */
 const DEAREST = { sign: 30, returns: 90, wire: 420 } as const;
 /** A wire that crosses at least so many others gives way to a name, for at most this share of the pins. */
-const NAMED = { from: 2, share: 0.11 } as const;
+const NAMED = { from: 1, share: 0.125 } as const;
 
 interface PinTerminal extends Terminal {
   readonly part: BoardPart;
@@ -231,6 +231,13 @@ function nameWorst(jobs: readonly Job[], router: Router, circuit: Circuit): void
     .toSorted((a, b) => b.crossed - a.crossed);
   let left = Math.floor(wired.reduce((sum, { pins }) => sum + pins.length, 0) * NAMED.share);
   const changed = new Set<Job>();
+  // A sign costs nothing: where the wire of a return or a supply would cross others, it stands instead.
+  for (const job of wired.filter(({ sign }) => sign !== undefined))
+    for (const { pin, path } of job.joins)
+      if (router.crossings(job.net, path) > 0) {
+        job.loose.add(pin);
+        changed.add(job);
+      }
   for (const { job, pin } of worst) {
     const hung = job.pins.length - job.loose.size <= 2 ? job.pins.filter((one) => !job.loose.has(one)) : [pin];
     if (hung.length > left || hung.some(carries)) continue;

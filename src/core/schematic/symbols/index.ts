@@ -5,7 +5,7 @@ import { bridgeSymbol, dualDiodeSymbols, optocouplerSymbols } from './others';
 import { transistorSymbols } from './transistors';
 import { mirrored, turned } from './turn';
 import { twoPinSymbols } from './twoPins';
-import { commonModeChoke, transformerSymbol, type DrawnWinding } from './wound';
+import { commonModeChoke, transformerSymbol, woundChoke, type DrawnWinding } from './wound';
 
 export { LOOKS, pinPair } from './twoPins';
 export { boxOf } from './turn';
@@ -14,6 +14,8 @@ export type { DrawnWinding } from './wound';
 
 /** What of its surroundings decides how a part is drawn. */
 export interface SymbolContext {
+  /** Whether a transformer works as the choke of its stage. */
+  readonly isChoke: (part: BoardPart) => boolean;
   readonly windingsOf: (part: BoardPart) => readonly DrawnWinding[];
   readonly sidesOf: (part: BoardPart) => ChipSides;
   readonly pinNameOf: (part: BoardPart, pin: string) => string;
@@ -28,6 +30,10 @@ const PITCH = { line: 100, other: 30 } as const;
 export function symbolsOf(part: BoardPart, context: SymbolContext): readonly PartSymbol[] {
   switch (part.kind) {
     case 'transformer':
+      if (context.isChoke(part)) {
+        const symbol = woundChoke(context.windingsOf(part), part.dots ?? []);
+        return [symbol, turned(symbol, mirrored(40))];
+      }
       return [transformerSymbol(context.windingsOf(part), part.dots ?? [])];
     case 'common-mode-choke':
       return [commonModeChoke(part)];

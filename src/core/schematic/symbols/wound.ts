@@ -45,6 +45,32 @@ export function transformerSymbol(windings: readonly DrawnWinding[], dots: reado
   return { pins, shapes, body: { left: 16, top: 0, right: 64, bottom }, captionAt: 'above' };
 }
 
+/** A choke with windings beside its own: its own lies in the line above the core, the others below. */
+export function woundChoke(windings: readonly DrawnWinding[], dots: readonly string[]): PartSymbol {
+  const known = new Set(dots);
+  const pins: SymbolPin[] = [];
+  const shapes: Shape[] = [];
+  windings.forEach(({ pins: own }, index) => {
+    const y = index === 0 ? 10 : 10 + index * 30;
+    const [first, last] = [own[0], own.at(-1)];
+    if (first === undefined || last === undefined) return;
+    pins.push({ pin: first, x: 0, y, side: 'left' });
+    if (last !== first) pins.push({ pin: last, x: 80, y, side: 'right' });
+    own
+      .slice(1, -1)
+      .forEach((pin, at) => pins.push({ pin, x: 30 + at * 20, y: 30 + windings.length * 30, side: 'bottom' }));
+    const arcs = [29, 40, 51, 62].map((x) => `A5.5 5.5 0 0 ${index === 0 ? 1 : 0} ${x} ${y}`).join('');
+    shapes.push(path(`M0 ${y}H18M62 ${y}H80`), heavy(`M18 ${y}${arcs}`));
+    if (known.has(first)) shapes.push(filled(`M12 ${y - 6}A2 2 0 1 1 16 ${y - 6}A2 2 0 1 1 12 ${y - 6}`));
+    if (known.has(last)) shapes.push(filled(`M64 ${y - 6}A2 2 0 1 1 68 ${y - 6}A2 2 0 1 1 64 ${y - 6}`));
+  });
+  shapes.push(path('M18 17H62M18 20H62'));
+  const bottom = 10 + (windings.length - 1) * 30 + 10;
+  const taps = pins.filter(({ side }) => side === 'bottom');
+  for (const { x, y } of taps) shapes.push(path(`M${x} ${y}V${bottom}`));
+  return { pins, shapes, body: { left: 12, top: 2, right: 68, bottom }, captionAt: 'above' };
+}
+
 /** Two coils on one core, one in each line; 100 apart, as the lines of an input are drawn. */
 export function commonModeChoke(part: BoardPart): PartSymbol {
   const [a = '1', b = '2', c = '3', d = '4'] = (
