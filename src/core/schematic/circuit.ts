@@ -105,7 +105,7 @@ export function circuitOf(analysis: Analysis): Circuit {
       if (isStored && !isOutput) supplies.set(net, `VCC ${part.ref}`);
     }
 
-  const placeOf = (part: BoardPart): Place => {
+  const placeOf = remembered((part: BoardPart): Place => {
     // Earth comes in with the mains.
     const own = Object.keys(part.pins).map((pin) =>
       (nets.pins[netOf(part.ref, pin)] ?? []).some((other) => other.part.role === 'mains-inlet')
@@ -116,7 +116,7 @@ export function circuitOf(analysis: Analysis): Circuit {
     const mains = own.filter((side) => side === 'mains' || side === 'input').length;
     if (isolated > 0 && mains > 0) return 'across';
     return isolated > 0 ? 'isolated' : mains > 0 ? 'mains' : 'unknown';
-  };
+  });
   const isPower = (part: BoardPart) => power.has(part.ref) || POWER_KINDS.has(part.kind);
   const circuit = {
     parts: board.parts,
@@ -131,7 +131,7 @@ export function circuitOf(analysis: Analysis): Circuit {
   };
   const cells = new Set(stages.filter(({ topology }) => CELLS.has(topology)).flatMap(({ magnetics }) => magnetics));
   const isChoke = (part: BoardPart) => cells.has(part) && part.kind === 'transformer' && placeOf(part) !== 'across';
-  const windingsOf = (part: BoardPart): readonly DrawnWinding[] => {
+  const windingsOf = remembered((part: BoardPart): readonly DrawnWinding[] => {
     const listed = part.windings ?? model.elements.windings.filter((one) => one.part === part).map(({ pins }) => pins);
     const known = new Set(listed.flat());
     const loose = Object.keys(part.pins).filter((pin) => !known.has(pin));
@@ -144,7 +144,7 @@ export function circuitOf(analysis: Analysis): Circuit {
         pins: isUpsideDown(part, pins) ? pins.toReversed() : pins,
         side: (isApart ? isRight(pins) : index > 0) ? 'right' : 'left',
       }));
-  };
+  });
   /** The end of a winding at a return stands below; else the one at a switch. */
   const depthOf = (part: BoardPart, pin: string) => {
     const net = netOf(part.ref, pin);
@@ -169,6 +169,18 @@ export function circuitOf(analysis: Analysis): Circuit {
       isEntering: (part) => isInlet(part) || part.role === 'line-selector',
       sidesOf: (part) => chipSidesOf(part, circuit, doesOf),
     },
+  };
+}
+
+/** A function of parts that works each out once. */
+function remembered<Result>(of: (part: BoardPart) => Result): (part: BoardPart) => Result {
+  const known = new Map<BoardPart, Result>();
+  return (part) => {
+    const found = known.get(part);
+    if (found !== undefined) return found;
+    const result = of(part);
+    known.set(part, result);
+    return result;
   };
 }
 

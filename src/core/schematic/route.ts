@@ -31,6 +31,8 @@ export class Router {
   private readonly cost: Float64Array;
   private readonly cameFrom: Int32Array;
   private readonly seenIn: Int32Array;
+  /** The round in which a point was a goal. */
+  private readonly goalIn: Int32Array;
   private round = 0;
   private readonly columns: number;
   private readonly rows: number;
@@ -44,6 +46,7 @@ export class Router {
     this.cost = new Float64Array(states);
     this.cameFrom = new Int32Array(states);
     this.seenIn = new Int32Array(states);
+    this.goalIn = new Int32Array(this.columns * this.rows);
   }
   block(x: number, y: number, width: number, height: number): void {
     this.mark(this.blocked, x, y, width, height);
@@ -71,9 +74,9 @@ export class Router {
   route(net: number, from: Point, goals: readonly Point[], farthest: number): readonly Point[] | undefined {
     const { cost, cameFrom, seenIn, along, blocked, crowded, columns, rows } = this;
     const half = columns * rows;
-    const targets = new Set(goals.map((goal) => this.index(goal)));
     this.round += 1;
-    const { round } = this;
+    const { round, goalIn } = this;
+    for (const goal of goals) goalIn[this.index(goal)] = round;
     // Prices are halves, so that states wait in buckets by price and need no heap; what is at least left to the goals is counted in.
     const dearest = farthest * 2;
     const buckets: (number[] | undefined)[] = [];
@@ -101,7 +104,7 @@ export class Router {
         const row = (at - column) / columns;
         const price = cost[state] ?? 0;
         if (price + leftFrom(column, row) < level) continue;
-        if (targets.has(at)) return this.traced(state, half);
+        if (goalIn[at] === round) return this.traced(state, half);
         const ownLevel = along[at] ?? -1;
         const ownUpright = along[at + half] ?? -1;
         const mayBend = (ownLevel === -1 || ownLevel === net) && (ownUpright === -1 || ownUpright === net);
@@ -110,7 +113,7 @@ export class Router {
           const dy = way === 2 ? 1 : way === 3 ? -1 : 0;
           if (column + dx < 0 || column + dx >= columns || row + dy < 0 || row + dy >= rows) continue;
           const next = at + dx + dy * columns;
-          if (blocked[next] && !targets.has(next)) continue;
+          if (blocked[next] && goalIn[next] !== round) continue;
           const toUpright = dy !== 0;
           const turns = toUpright !== isUpright;
           if (turns && !mayBend) continue;

@@ -139,6 +139,7 @@ export function place(part: BoardPart, desk: Desk): void {
       const low = sheet.bounds().bottom + 60;
       for (let y = 60; y < low; y += 2 * STEP) consider({ x, y });
     }
+    ties.sort((a, b) => b.weight - a.weight);
     const heaviest = Math.max(...ties.filter(({ others }) => others.length > 0).map(({ weight }) => weight));
     for (const { pin, weight, others, pieces } of ties) {
       if (weight < heaviest) continue;

@@ -39,7 +39,7 @@ export class Sheet {
   private readonly cells = new Uint8Array(COLUMNS * ROWS);
   private readonly pins = new Map<number, PinAt[]>();
   private readonly looks = new Map<string, readonly PartSymbol[]>();
-  private readonly rooms = new Map<PartSymbol, readonly Box[]>();
+  private readonly rooms = new Map<BoardPart, Map<PartSymbol, readonly Box[]>>();
   constructor(private readonly circuit: Circuit) {}
 
   looksOf(part: BoardPart): readonly PartSymbol[] {
@@ -52,7 +52,9 @@ export class Sheet {
 
   /** Boxes that a symbol with its words takes, in its own coordinates. */
   private roomOf(part: BoardPart, symbol: PartSymbol): readonly Box[] {
-    const known = this.rooms.get(symbol);
+    const own = this.rooms.get(part) ?? new Map<PartSymbol, readonly Box[]>();
+    this.rooms.set(part, own);
+    const known = own.get(symbol);
     if (known) return known;
     const { left, top, right, bottom } = symbol.body;
     const boxes: Box[] = [{ left: left - ROOM, top: top - ROOM, right: right + ROOM, bottom: bottom + ROOM }];
@@ -66,7 +68,7 @@ export class Sheet {
       });
     }
     if (symbol.captionAt !== 'inside') boxes.push(captionBox(captionOf(part, symbol)));
-    this.rooms.set(symbol, boxes);
+    own.set(symbol, boxes);
     return boxes;
   }
 

@@ -5,7 +5,7 @@ import { corners, Router, stubEnd, type Terminal } from './route';
 import type { Box, NetLabel, PlacedSymbol, Point, Schematic, Wire } from './types';
 
 /** Dearest ways, in routing steps with the price of bends and crossings: where a sign says the same, where power runs, and elsewhere. */
-const DEAREST = { sign: 30, returns: 90, wire: 420 } as const;
+const DEAREST = { sign: 30, returns: 90, wire: 300 } as const;
 /** A wire that crosses at least so many others gives way to a name, for at most this share of the pins. */
 const NAMED = { from: 1, share: 0.125 } as const;
 

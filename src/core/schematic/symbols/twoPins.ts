@@ -82,9 +82,13 @@ function lyingKind({ kind, subtype, pins }: BoardPart): string {
  * round. `undefined` when it has another number of pins, or no such symbol.
  */
 export function twoPinSymbols(part: BoardPart): readonly PartSymbol[] | undefined {
-  const drawn = LYING[lyingKind(part)];
+  const kind = lyingKind(part);
+  const drawn = LYING[kind];
   const pair = pinPair(part);
   if (!drawn || !pair || Object.keys(part.pins).length !== 2) return undefined;
+  const key = `${kind} ${pair.join(' ')}`;
+  const known = DRAWN.get(key);
+  if (known) return known;
   const { shapes, half, from } = drawn;
   const flat: PartSymbol = {
     shapes,
@@ -96,8 +100,13 @@ export function twoPinSymbols(part: BoardPart): readonly PartSymbol[] | undefine
     ],
   };
   const back = turned(flat, mirrored(MIDDLE));
-  return [turned(flat, upright(MIDDLE), 'right'), turned(back, upright(MIDDLE), 'right'), flat, back];
+  const looks = [turned(flat, upright(MIDDLE), 'right'), turned(back, upright(MIDDLE), 'right'), flat, back];
+  DRAWN.set(key, looks);
+  return looks;
 }
+
+/** Symbols drawn already, by kind and names of the pins: they are the same on every board. */
+const DRAWN = new Map<string, readonly PartSymbol[]>();
 
 /** Which of the ways of `twoPinSymbols` a part is drawn in. */
 export const LOOKS = { upright: 0, upsideDown: 1, lying: 2, lyingBack: 3 } as const;
