@@ -6,7 +6,7 @@ export interface CommandLine {
   readonly options: Readonly<Record<string, string | undefined>>;
 }
 
-/** Options of each command; every one takes a value. */
+/** Options of each command; every one takes a value, but for those of `FLAGS`. */
 const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   decode: ['kind', 'package', 'file'],
   line: ['logged', 'file'],
@@ -16,9 +16,11 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   analyse: [],
   probe: ['count'],
   evaluate: ['seed'],
-  schematic: [],
+  schematic: ['geometry'],
   convert: ['to'],
 };
+
+const FLAGS: ReadonlySet<string> = new Set(['geometry']);
 
 /** Cuts a command's arguments into words and options (`--name value` or `--name=value`). */
 export function readArguments(command: string, argv: readonly string[]): CommandLine {
@@ -32,7 +34,7 @@ export function readArguments(command: string, argv: readonly string[]): Command
     }
     if (!OPTIONS[command]?.includes(name))
       throw new UnusableInput(`${command}: there is no option --${name}; see --help.`);
-    const value = inline ?? argv[(index += 1)];
+    const value = FLAGS.has(name) ? (inline ?? '') : (inline ?? argv[(index += 1)]);
     if (value === undefined) throw new UnusableInput(`${command} --${name}: a value is expected behind it.`);
     options[name] = value;
   }

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Board } from '../core/board';
 import { findingsOf } from '../core/findings';
-import { drawSchematic, schematicSvg } from '../core/schematic';
+import { drawSchematic, geometryOf, schematicSvg } from '../core/schematic';
 import { analyse, nextProbes } from '../core/topology';
 import { BOARD_TARGETS, boardAs, readAnyBoard, type BoardTarget } from '../formats/anyBoard';
 import { readBoard, type BoardFile } from '../formats/board';
@@ -51,10 +51,14 @@ export function probeFile(line: CommandLine, note: Note) {
   return nextProbes(boardFrom(content, name, note), count);
 }
 
-/** The schematic of a board, as an SVG document. */
+/** The schematic of a board as an SVG document, or its geometry as JSON. */
 export function schematicFile(line: CommandLine, note: Note): string {
   const { name, content } = contentOf(line, 'schematic');
-  return schematicSvg(drawSchematic(analyse(boardFrom(content, name, note))).schematic);
+  const analysis = analyse(boardFrom(content, name, note));
+  const { schematic } = drawSchematic(analysis);
+  return line.options.geometry === undefined
+    ? schematicSvg(schematic)
+    : `${JSON.stringify(geometryOf(schematic, analysis))}\n`;
 }
 
 /** A board in another notation, as text; what is lost goes to standard error. */

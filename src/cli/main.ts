@@ -59,8 +59,9 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     run: (line) => evaluateFolder(line, note),
   },
   schematic: {
-    usage: 'schematic BOARD.json',
-    message: 'The schematic as SVG: from input to output, the barrier as a gap, untraced pins dashed.',
+    usage: 'schematic BOARD.json [--geometry]',
+    message:
+      'The schematic as SVG: from input to output, the barrier as a gap, untraced pins dashed; or its geometry as JSON.',
     isText: true,
     run: (line) => schematicFile(line, note),
   },

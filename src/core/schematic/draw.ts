@@ -1,46 +1,80 @@
+import { pinName, splitPin, type BoardPart } from '../board';
 import type { Analysis } from '../topology';
 import { captionBox, captionOf } from './caption';
 import { circuitOf, type Circuit } from './circuit';
 import { labelsOf, netName } from './labels';
-import type { Rail } from './ladder';
 import { Plan } from './plan';
-import { layPower } from './power';
+import { layPower, type PowerLayout } from './power';
 import { settle } from './settle';
 import { Sheet, STEP } from './sheet';
-import type { Box, PlacedSymbol, Places, Schematic } from './types';
+import { NO_PLACES, type Box, type PlacedSymbol, type Places, type Rail, type Schematic } from './types';
 import { wire } from './wiring';
 
 const MARGIN = 50;
 const BARRIER = 40;
 /** So often each part of the control is set anew where it is better. */
 const ROUNDS = 1;
+/** A line reaches so far beyond the parts that stand on it. */
+const REACH = 60;
+/** The last drawing is kept while at least this share of its parts do what they did. */
+const KEPT_FROM = 0.6;
 
 /** A schematic of a board, with the places its parts took. Give the places of the last drawing to keep it steady. */
 export function drawSchematic(
   analysis: Analysis,
-  before: Places = {},
+  before: Places = NO_PLACES,
 ): { readonly schematic: Schematic; readonly places: Places } {
   const circuit = circuitOf(analysis);
   const sheet = new Sheet(circuit);
-  const { barrier, rails } = layPower(analysis, circuit, sheet);
+  const roles = rolesOf(analysis, circuit);
+  const layout = keep(before, roles, circuit, sheet) ?? layPower(analysis, circuit, sheet);
+  const { barrier, rails } = layout;
   const plan = new Plan();
-  for (const { net, level, from, to } of rails)
+  for (const { net, level, from, to } of rails) {
     plan.add({ net, a: { x: from, y: level }, b: { x: to, y: level }, owner: undefined });
-  for (const { net, level, from, to } of rails)
     for (const { x, y, side } of sheet.standing(net))
-      if ((side === 'top' || side === 'bottom') && x >= from - 60 && x <= to + 60)
+      if ((side === 'top' || side === 'bottom') && x >= from - REACH && x <= to + REACH)
         plan.add({ net, a: { x, y }, b: { x, y: level }, owner: undefined });
+  }
   settle({ circuit, sheet, plan, bounds: barrier === undefined ? {} : { barrier } }, ROUNDS);
-  return { schematic: finish(analysis, circuit, sheet, rails, barrier), places: before };
+  return finish(analysis, circuit, sheet, layout, roles);
+}
+
+/** What a part does, as far as its place hangs on it: a part moves only when this changes. */
+function rolesOf({ recognition: { stages } }: Analysis, circuit: Circuit): ReadonlyMap<string, string> {
+  const staged = new Map<BoardPart, string>();
+  for (const { topology, switches, rectifiers, magnetics } of stages)
+    for (const part of [...switches, ...rectifiers, ...magnetics]) staged.set(part, topology);
+  return new Map(circuit.parts.map((part) => [part.ref, `${circuit.placeOf(part)} ${staged.get(part) ?? ''}`]));
+}
+
+/** The parts of the last drawing at their places, where most of them still do what they did. */
+function keep(
+  before: Places,
+  roles: ReadonlyMap<string, string>,
+  circuit: Circuit,
+  sheet: Sheet,
+): PowerLayout | undefined {
+  const kept = circuit.parts.filter(({ ref }) => before.parts[ref]?.role === roles.get(ref));
+  if (kept.length === 0 || kept.length < KEPT_FROM * Object.keys(before.parts).length) return undefined;
+  for (const part of kept) {
+    const place = before.parts[part.ref];
+    const symbol = place && sheet.looksOf(part)[place.look];
+    if (place && symbol && sheet.fits(part, symbol, place)) sheet.put(part, place.look, { x: place.x, y: place.y });
+  }
+  return {
+    rails: before.rails.map(({ pin, ...rail }) => ({ ...rail, net: circuit.netOf(...splitPin(pin)) })),
+    ...(before.barrier === undefined ? {} : { barrier: before.barrier }),
+  };
 }
 
 function finish(
   analysis: Analysis,
   circuit: Circuit,
   sheet: Sheet,
-  rails: readonly Rail[],
-  barrier: number | undefined,
-): Schematic {
+  { rails, barrier }: PowerLayout,
+  roles: ReadonlyMap<string, string>,
+): { readonly schematic: Schematic; readonly places: Places } {
   const bounds = sheet.bounds();
   const snap = (value: number) => Math.ceil(value / STEP) * STEP;
   const shift = { x: snap(MARGIN - bounds.left), y: snap(MARGIN - bounds.top) };
@@ -55,15 +89,15 @@ function finish(
   const size = { width: snap(bounds.right + shift.x + MARGIN), height: snap(bounds.bottom + shift.y + MARGIN) };
   const words = symbols.filter(({ symbol }) => symbol.captionAt !== 'inside').map(wordsAt);
   const { nets } = analysis.recognition.model;
-  const trunks = rails.map(({ net, level, from, to }) => ({
+  const moved = rails.map(({ net, level, from, to }) => ({
     net,
-    y: level + shift.y,
+    level: level + shift.y,
     from: from + shift.x,
     to: to + shift.x,
   }));
-  const { wires, marks, dots } = wire(symbols, { size, words, trunks }, circuit, (net) => nets.closed(net));
-  const bodies = symbols.map(({ at, symbol: { body } }) => moved(body, at));
-  return {
+  const { wires, marks, dots } = wire(symbols, { size, words, rails: moved }, circuit, (net) => nets.closed(net));
+  const bodies = symbols.map(({ at, symbol: { body } }) => shifted(body, at));
+  const schematic: Schematic = {
     ...size,
     symbols,
     wires,
@@ -72,12 +106,26 @@ function finish(
     title: analysis.recognition.model.board.title ?? 'Traced board',
     ...(barrier === undefined ? {} : { barrier: { x: barrier + shift.x - BARRIER / 2, width: BARRIER } }),
   };
+  const places: Places = {
+    parts: Object.fromEntries(
+      [...sheet.stood.values()].map(({ part: { ref }, look, at }) => [
+        ref,
+        { x: at.x + shift.x, y: at.y + shift.y, look, role: roles.get(ref) ?? '' },
+      ]),
+    ),
+    rails: moved.flatMap(({ net, ...rail }) => {
+      const [pin] = circuit.pinsOn(net);
+      return pin ? [{ ...rail, pin: pinName(pin) }] : [];
+    }),
+    ...(barrier === undefined ? {} : { barrier: barrier + shift.x }),
+  };
+  return { schematic, places };
 }
 
 /** The box of a part's caption on the sheet. */
-export const wordsAt = ({ caption, at }: PlacedSymbol): Box => moved(captionBox(caption), at);
+export const wordsAt = ({ caption, at }: PlacedSymbol): Box => shifted(captionBox(caption), at);
 
-const moved = ({ left, top, right, bottom }: Box, { x, y }: { x: number; y: number }): Box => ({
+const shifted = ({ left, top, right, bottom }: Box, { x, y }: { x: number; y: number }): Box => ({
   left: left + x,
   right: right + x,
   top: top + y,

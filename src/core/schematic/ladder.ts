@@ -3,6 +3,7 @@ import { TRANSISTOR_TERMINALS } from '../topology';
 import type { Circuit } from './circuit';
 import { LOOKS, pinPair } from './symbols';
 import { STEP, type Sheet } from './sheet';
+import type { Rail } from './types';
 
 /** Two lines that power runs along, and the levels they are drawn at. */
 export interface Lines {
@@ -18,14 +19,6 @@ interface Rung {
   readonly from: string;
   readonly to: string;
   readonly net: number;
-}
-
-/** A line at its level. */
-export interface Rail {
-  readonly net: number;
-  readonly level: number;
-  readonly from: number;
-  readonly to: number;
 }
 
 /** A transformer that hangs between two lines, with what is in series with its winding. */

@@ -1,8 +1,9 @@
 import { isInlet, type BoardPart } from '../board';
 import type { Analysis } from '../topology';
 import type { Circuit } from './circuit';
-import { Ladder, type Hanging, type Rail } from './ladder';
+import { Ladder, type Hanging } from './ladder';
 import { STEP, type Sheet } from './sheet';
+import type { Rail } from './types';
 
 /** Levels of the first strip: its rails, and the two lines of the mains between them. */
 const RAIL = { top: 80, bottom: 480 } as const;

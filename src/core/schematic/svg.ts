@@ -1,4 +1,4 @@
-import { groundPath } from './ground';
+import { groundPath, supplyPath, wordsOf } from './signs';
 import type { NetLabel, PlacedSymbol, Schematic, Shape, Wire } from './types';
 
 const escape = (text: string) =>
@@ -41,8 +41,8 @@ function barrierSvg({ x, width }: { x: number; width: number }, height: number):
   return `<g class="barrier"><path d="M${middle} 10V${height - 10}" stroke-dasharray="2 6" stroke-width="2"/>${words(middle, 24, 'barrier', 'middle')}</g>`;
 }
 
-const wireSvg = ({ points, isPower }: Wire) =>
-  `<path class="wire" d="M${points.map(({ x, y }) => `${x} ${y}`).join('L')}" stroke-width="${isPower ? 2 : 1}"/>`;
+const wireSvg = ({ points, isPower, isOpen }: Wire) =>
+  `<path class="wire" d="M${points.map(({ x, y }) => `${x} ${y}`).join('L')}" stroke-width="${isPower ? 2 : 1}"${isOpen ? ' stroke-dasharray="3 2"' : ''}/>`;
 
 export const shapeSvg = (shape: Shape): string =>
   'text' in shape
@@ -66,7 +66,7 @@ function labelSvg(label: NetLabel): string {
     return `<path class="ground" d="${groundPath(label)}" stroke-width="${kind === 'ground' ? 3 : 2}"/>`;
   if (kind === 'open')
     return `<path class="open" d="M${x - 4} ${y}A4 4 0 1 1 ${x + 4} ${y}A4 4 0 1 1 ${x - 4} ${y}" stroke-dasharray="2 2"/>`;
-  const [dx, anchor] = side === 'left' ? [-5, 'end'] : side === 'right' ? [5, 'start'] : [0, 'middle'];
-  const dy = side === 'top' ? -6 : side === 'bottom' ? 13 : 3;
-  return `<g class="net-name">${words(x + dx, y + dy, text, anchor).replace('<text', '<text font-size="9"')}</g>`;
+  const { dx, dy, anchor } = wordsOf(side);
+  const bar = kind === 'supply' ? `<path d="${supplyPath(label)}"/>` : '';
+  return `<g class="net-name">${bar}${words(x + dx, y + dy, text, anchor).replace('<text', '<text font-size="9"')}</g>`;
 }

@@ -52,6 +52,8 @@ export interface Wire {
   readonly net: number;
   readonly points: readonly Point[];
   readonly isPower: boolean;
+  /** A lead of which nobody knows yet where it goes. */
+  readonly isOpen?: true;
 }
 
 export interface NetLabel {
@@ -78,7 +80,23 @@ export interface Schematic {
   readonly title: string;
 }
 
-/** Where a part stood, how it was drawn and for what role, so that a later drawing keeps what it can. */
-export type Places = Readonly<
-  Record<string, { readonly x: number; readonly y: number; readonly look: number; readonly role: string }>
->;
+/** A line that power runs along: at which level, from where to where. */
+export interface Rail {
+  readonly net: number;
+  readonly level: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Where parts stood, how they were drawn and in what role, so that a later drawing keeps what it can. */
+export interface Places {
+  readonly parts: Readonly<
+    Record<string, { readonly x: number; readonly y: number; readonly look: number; readonly role: string }>
+  >;
+  /** Levels of lines by a pin that is on them. */
+  readonly rails: readonly (Omit<Rail, 'net'> & { readonly pin: string })[];
+  readonly barrier?: number;
+}
+
+/** Before anything was drawn. */
+export const NO_PLACES: Places = { parts: {}, rails: [] };

@@ -2,7 +2,7 @@ import type { BoardPart } from '../board';
 import type { Circuit } from './circuit';
 import { dotsOf } from './dots';
 import { corners, Router, stubEnd, type Terminal } from './route';
-import type { Box, NetLabel, PlacedSymbol, Point, Schematic, Wire } from './types';
+import type { Box, NetLabel, PlacedSymbol, Point, Rail, Schematic, Wire } from './types';
 
 /** Dearest ways, in routing steps with the price of bends and crossings: where a sign says the same, where power runs, and elsewhere. */
 const DEAREST = { sign: 30, returns: 90, wire: 300 } as const;
@@ -16,14 +16,6 @@ interface PinTerminal extends Terminal {
 
 /** A label before its words are set. */
 export type Mark = Omit<NetLabel, 'at' | 'side' | 'text'> & { readonly terminal: Terminal };
-
-/** A line that was laid while parts were set. */
-export interface Trunk {
-  readonly net: number;
-  readonly y: number;
-  readonly from: number;
-  readonly to: number;
-}
 
 export interface Wiring {
   readonly wires: readonly Wire[];
@@ -58,11 +50,11 @@ export function wire(
   {
     size,
     words,
-    trunks,
+    rails,
   }: {
     readonly size: { readonly width: number; readonly height: number };
     readonly words: readonly Box[];
-    readonly trunks: readonly Trunk[];
+    readonly rails: readonly Rail[];
   },
   circuit: Circuit,
   isClosed: (net: number) => boolean,
@@ -82,7 +74,7 @@ export function wire(
         pins,
         isPower,
         sign,
-        trunk: trunkOf(net, trunks, pins, router),
+        trunk: trunkOf(net, rails, pins, router),
         loose: new Set(isReturn ? pins.filter(({ part }) => !circuit.isPower(part) || part.kind === 'ic') : []),
         groups: [],
         joins: [],
@@ -99,7 +91,7 @@ export function wire(
   const wires: Wire[] = [];
   const marks: Mark[] = [];
   for (const job of jobs) {
-    wires.push(...wiresOf(job, circuit));
+    wires.push(...wiresOf(job, circuit, isClosed(job.net)));
     marks.push(...marksOf(job, isClosed));
   }
   return { wires, marks, dots: dotsOf(wires) };
@@ -132,18 +124,13 @@ function standOn(
 }
 
 /** The line that a net runs along: so far as it reaches from its first pin to its last, and nothing stands there. */
-function trunkOf(
-  net: number,
-  trunks: readonly Trunk[],
-  pins: readonly PinTerminal[],
-  router: Router,
-): readonly Point[] {
-  const own = trunks.filter((trunk) => trunk.net === net);
-  const y = own[0]?.y;
+function trunkOf(net: number, rails: readonly Rail[], pins: readonly PinTerminal[], router: Router): readonly Point[] {
+  const own = rails.filter((rail) => rail.net === net);
+  const y = own[0]?.level;
   if (y === undefined) return [];
   const near = pins
     .map((pin) => stubEnd(pin).x)
-    .filter((x) => own.some((trunk) => trunk.y === y && x >= trunk.from - 60 && x <= trunk.to + 60));
+    .filter((x) => own.some((rail) => rail.level === y && x >= rail.from - 60 && x <= rail.to + 60));
   if (near.length < 2) return [];
   const path = router.straight(net, { x: Math.min(...near), y }, { x: Math.max(...near), y });
   if (path.length < 2) return [];
@@ -251,12 +238,14 @@ function nameWorst(jobs: readonly Job[], router: Router, circuit: Circuit): void
   }
 }
 
-function wiresOf({ net, pins, joins, trunk, isPower }: Job, circuit: Circuit): readonly Wire[] {
+function wiresOf({ net, pins, joins, trunk, isPower }: Job, circuit: Circuit, isClosed: boolean): readonly Wire[] {
+  const isOpen = pins.length === 1 && !isClosed;
   return [
     ...pins.map((terminal): Wire => ({
       net,
       points: [terminal, stubEnd(terminal)].map(({ x, y }) => ({ x, y })),
       isPower: isPower && circuit.isPower(terminal.part),
+      ...(isOpen ? { isOpen } : {}),
     })),
     ...(trunk.length > 0 && joins.length > 0 ? [{ net, points: corners(trunk), isPower: true }] : []),
     ...joins.map(({ path }): Wire => ({ net, points: corners(path), isPower })),

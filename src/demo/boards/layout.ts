@@ -51,7 +51,10 @@ export function layOut(scene: SceneBoard, logged: readonly LoggedPart[]): Layout
   const board = boardOf(scene, logged);
   const { symbols } = drawSchematic(analyse(board)).schematic;
   const order = new Map(
-    symbols.map(({ ref, at, symbol }) => [ref, [at.x + symbol.width / 2, at.y + symbol.height / 2]]),
+    symbols.map(({ ref, at, symbol: { body } }) => [
+      ref,
+      [at.x + (body.left + body.right) / 2, at.y + (body.top + body.bottom) / 2],
+    ]),
   );
   const sorted = logged.toSorted((a, b) => (order.get(a.ref)?.[0] ?? 0) - (order.get(b.ref)?.[0] ?? 0));
   const bodies = inColumns(sorted);

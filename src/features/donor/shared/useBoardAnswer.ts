@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Board } from '../../../core/board';
-import type { Places } from '../../../core/schematic';
+import { NO_PLACES, type Places } from '../../../core/schematic';
 import { startBoardWorker } from '../../../workers/board.client';
 import type { BoardAnswer } from '../../../workers/board.contract';
 
@@ -15,7 +15,7 @@ export function useBoardAnswer(board: Board): {
   const [last, setLast] = useState<{ readonly question: string; readonly answer: BoardAnswer }>();
   const [failed, setFailed] = useState<string>();
   const worker = useRef<ReturnType<typeof startBoardWorker>>(undefined);
-  const places = useRef<Places>({});
+  const places = useRef<Places>(NO_PLACES);
   const question = JSON.stringify(board);
 
   useEffect(() => {

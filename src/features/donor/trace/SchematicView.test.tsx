@@ -4,13 +4,23 @@ import type { Schematic } from '../../../core/schematic';
 import { mount } from '../../../ui/testing/mount';
 import { SchematicView } from './SchematicView';
 
-const box = { width: 40, height: 20, pins: [], shapes: [{ path: 'M0 10H40' }] };
+const box = {
+  pins: [],
+  shapes: [{ path: 'M0 10H40' }],
+  body: { left: 0, right: 40, top: 0, bottom: 20 },
+  captionAt: 'above',
+} as const;
 const symbol = (ref: string, x: number): Schematic['symbols'][number] => ({
   ref,
   symbol: box,
   at: { x, y: 100 },
-  value: ref === 'R1' ? '4.7 kΩ' : '650 V',
-  caption: { at: { x: 20, y: -4 }, anchor: 'middle' },
+  caption: {
+    anchor: 'middle',
+    lines: [
+      { text: ref, x: 20, y: -15 },
+      { text: ref === 'R1' ? '4.7 kΩ' : '650 V', x: 20, y: -4 },
+    ],
+  },
   isPower: false,
   side: 'primary',
 });
@@ -40,9 +50,9 @@ const SCHEMATIC: Schematic = {
     },
   ],
   labels: [
-    { net: 2, text: 'VCC', at: { x: 300, y: 110 }, side: 'right', kind: 'name' },
-    { net: 3, text: '', at: { x: 40, y: 140 }, side: 'bottom', kind: 'ground' },
-    { net: 4, text: '', at: { x: 60, y: 140 }, side: 'bottom', kind: 'open' },
+    { net: 2, text: 'VCC', at: { x: 300, y: 110 }, side: 'right', kind: 'name', pins: [] },
+    { net: 3, text: '', at: { x: 40, y: 140 }, side: 'bottom', kind: 'ground', pins: [] },
+    { net: 4, text: '', at: { x: 60, y: 140 }, side: 'bottom', kind: 'open', pins: [] },
   ],
   dots: [{ x: 80, y: 110, net: 1 }],
   title: 'flyback',

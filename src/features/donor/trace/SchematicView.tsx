@@ -1,7 +1,15 @@
 'use client';
 
 import { useRef } from 'react';
-import { groundPath, schematicSvg, type PlacedSymbol, type Schematic, type Shape } from '../../../core/schematic';
+import {
+  groundPath,
+  schematicSvg,
+  supplyPath,
+  wordsOf,
+  type PlacedSymbol,
+  type Schematic,
+  type Shape,
+} from '../../../core/schematic';
 import { useZoom, useZoomHands } from '../../../ui/picture/useZoom';
 import { ZoomButtons } from '../../../ui/picture/ZoomPicture';
 
@@ -95,12 +103,13 @@ export function SchematicView({
             </text>
           </>
         )}
-        {schematic.wires.map(({ net, points, isPower }, index) => (
+        {schematic.wires.map(({ net, points, isPower, isOpen }, index) => (
           <path
             key={index}
             d={`M${points.map(({ x, y }) => `${x} ${y}`).join('L')}`}
             stroke={net === lit ? 'var(--ochre)' : 'var(--ink)'}
             strokeWidth={net === lit ? 3 : isPower ? 2 : 1}
+            {...(isOpen ? { strokeDasharray: '3 2' } : {})}
             onClick={() => onNet(net)}
           />
         ))}
@@ -135,7 +144,8 @@ function SymbolView({
   isChosen: boolean;
   onPart: (ref: string) => void;
 }) {
-  const { ref, symbol, at, value, caption, isPower } = placed;
+  const { ref, symbol, at, caption, isPower } = placed;
+  const { body } = symbol;
   const ink = isChosen ? 'var(--ochre)' : 'var(--ink)';
   return (
     <g
@@ -146,31 +156,31 @@ function SymbolView({
       onClick={() => onPart(ref)}
       className="cursor-pointer"
     >
-      <rect width={symbol.width} height={symbol.height} fill="transparent" stroke="none" />
+      <rect
+        x={body.left}
+        y={body.top}
+        width={body.right - body.left}
+        height={body.bottom - body.top}
+        fill="transparent"
+        stroke="none"
+      />
       {symbol.shapes.map((shape, index) => (
         <ShapeView key={index} shape={shape} ink={ink} />
       ))}
-      <text
-        x={caption.at.x}
-        y={caption.at.y}
-        textAnchor={caption.anchor}
-        fontSize="11"
-        fontWeight="600"
-        fill={ink}
-        stroke="none"
-      >
-        {ref}
-      </text>
-      <text
-        x={caption.at.x}
-        y={caption.at.y + 11}
-        textAnchor={caption.anchor}
-        fontSize="9"
-        fill="var(--ink-2)"
-        stroke="none"
-      >
-        {value}
-      </text>
+      {caption.lines.map(({ text, x, y }, index) => (
+        <text
+          key={y}
+          x={x}
+          y={y}
+          textAnchor={caption.anchor}
+          fontSize={index === 0 ? 11 : 9}
+          fontWeight={index === 0 ? 600 : 400}
+          fill={index === 0 ? ink : 'var(--ink-2)'}
+          stroke="none"
+        >
+          {text}
+        </text>
+      ))}
     </g>
   );
 }
@@ -192,7 +202,7 @@ function LabelView({
   kind,
   isLit,
   onClick,
-}: Omit<Schematic['labels'][number], 'net'> & { isLit: boolean; onClick: () => void }) {
+}: Omit<Schematic['labels'][number], 'net' | 'pins'> & { isLit: boolean; onClick: () => void }) {
   const ink = isLit ? 'var(--ochre)' : 'var(--ink)';
   if (kind === 'ground' || kind === 'isolated-ground')
     return (
@@ -204,20 +214,22 @@ function LabelView({
       />
     );
   if (kind === 'open') return <circle cx={x} cy={y} r="4" strokeDasharray="2 2" stroke={ink} onClick={onClick} />;
-  const [dx, anchor] =
-    side === 'left' ? ([-3, 'end'] as const) : side === 'right' ? ([3, 'start'] as const) : ([0, 'middle'] as const);
+  const words = wordsOf(side);
   return (
-    <text
-      x={x + dx}
-      y={y + (side === 'top' ? -3 : side === 'bottom' ? 10 : 3)}
-      textAnchor={anchor}
-      fontSize="9"
-      fill={isLit ? 'var(--ochre)' : 'var(--ink-2)'}
-      stroke="none"
-      onClick={onClick}
-    >
-      {text}
-    </text>
+    <>
+      {kind === 'supply' && <path d={supplyPath({ at: { x, y }, side })} stroke={ink} onClick={onClick} />}
+      <text
+        x={x + words.dx}
+        y={y + words.dy}
+        textAnchor={words.anchor}
+        fontSize="9"
+        fill={isLit ? 'var(--ochre)' : 'var(--ink-2)'}
+        stroke="none"
+        onClick={onClick}
+      >
+        {text}
+      </text>
+    </>
   );
 }
 

@@ -16,3 +16,19 @@ export function groundPath({ at: { x, y }, side, kind }: Pick<NetLabel, 'at' | '
     dx === 0 ? `M${x - half} ${y + dy * away}H${x + half}` : `M${x + dx * away} ${y - half}V${y + half}`;
   return kind === 'isolated-ground' ? bar(0, HALF) + bar(APART, HALF / 2) : bar(0, HALF);
 }
+
+/** The bar of a supply's sign, across the end of its lead. */
+export function supplyPath({ at: { x, y }, side }: Pick<NetLabel, 'at' | 'side'>): string {
+  return side === 'top' || side === 'bottom' ? `M${x - 5} ${y}H${x + 5}` : `M${x} ${y - 5}V${y + 5}`;
+}
+
+/** Where the words of a label stand from the end of its lead. */
+export function wordsOf(side: NetLabel['side']): {
+  readonly dx: number;
+  readonly dy: number;
+  readonly anchor: 'start' | 'middle' | 'end';
+} {
+  if (side === 'left') return { dx: -5, dy: 3, anchor: 'end' };
+  if (side === 'right') return { dx: 5, dy: 3, anchor: 'start' };
+  return { dx: 0, dy: side === 'top' ? -6 : 13, anchor: 'middle' };
+}
