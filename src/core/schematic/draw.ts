@@ -7,7 +7,7 @@ import { Plan } from './plan';
 import { layPower, type PowerLayout } from './power';
 import { settle } from './settle';
 import { Sheet, STEP } from './sheet';
-import { NO_PLACES, type Box, type PlacedSymbol, type Places, type Rail, type Schematic } from './types';
+import { NO_PLACES, type Box, type PlacedSymbol, type Places, type Schematic } from './types';
 import { wire } from './wiring';
 
 const MARGIN = 50;

@@ -7,7 +7,10 @@ import type { Box, NetLabel, PlacedSymbol, Point, Rail, Schematic, Wire } from '
 /** Dearest ways, in routing steps with the price of bends and crossings: where a sign says the same, where power runs, and elsewhere. */
 const DEAREST = { sign: 30, returns: 90, wire: 300 } as const;
 /** A wire that crosses at least so many others gives way to a name, for at most this share of the pins. */
-const NAMED = { from: 1, share: 0.125 } as const;
+const NAMED = { from: 1, share: 0.135 } as const;
+
+/** So often the worst wires are named, the others laid anew, and names taken back that are not needed. */
+const ROUNDS = 2;
 
 interface PinTerminal extends Terminal {
   readonly part: BoardPart;
@@ -82,11 +85,14 @@ export function wire(
     })
     .toSorted((a, b) => Number(b.isPower) - Number(a.isPower) || spread(a.pins) - spread(b.pins));
   for (const job of jobs) if (job.pins.length > 1) connect(job, router);
-  nameWorst(jobs, router, circuit);
-  for (const job of jobs.toReversed()) {
-    if (job.pins.length < 2 || !job.joins.some(({ path }) => router.crossings(job.net, path) > 0)) continue;
-    release(job, router);
-    connect(job, router);
+  for (let round = 0; round < ROUNDS; round += 1) {
+    nameWorst(jobs, router, circuit);
+    for (const job of jobs.toReversed()) {
+      if (job.pins.length < 2 || !job.joins.some(({ path }) => router.crossings(job.net, path) > 0)) continue;
+      release(job, router);
+      connect(job, router);
+    }
+    for (const job of jobs) if (job.sign === undefined) rejoin(job, router);
   }
   const wires: Wire[] = [];
   const marks: Mark[] = [];
@@ -216,7 +222,8 @@ function nameWorst(jobs: readonly Job[], router: Router, circuit: Circuit): void
     .flatMap((job) => job.joins.map(({ pin, path }) => ({ job, pin, crossed: router.crossings(job.net, path) })))
     .filter(({ crossed }) => crossed >= NAMED.from)
     .toSorted((a, b) => b.crossed - a.crossed);
-  let left = Math.floor(wired.reduce((sum, { pins }) => sum + pins.length, 0) * NAMED.share);
+  const named = wired.filter(({ sign }) => sign === undefined).reduce((sum, { loose }) => sum + loose.size, 0);
+  let left = Math.floor(wired.reduce((sum, { pins }) => sum + pins.length, 0) * NAMED.share) - named;
   const changed = new Set<Job>();
   // A sign costs nothing: where the wire of a return or a supply would cross others, it stands instead.
   for (const job of wired.filter(({ sign }) => sign !== undefined))
@@ -233,6 +240,25 @@ function nameWorst(jobs: readonly Job[], router: Router, circuit: Circuit): void
     changed.add(job);
   }
   for (const job of changed) {
+    release(job, router);
+    connect(job, router);
+  }
+}
+
+/** Pins that were given a name are wired after all where by now a wire crosses nothing more. */
+function rejoin(job: Job, router: Router): void {
+  const crossed = () => job.joins.reduce((sum, { path }) => sum + router.crossings(job.net, path), 0);
+  for (const pin of [...job.loose]) {
+    if (!job.loose.has(pin)) continue;
+    const before = crossed();
+    const kept = new Set(job.loose);
+    job.loose.delete(pin);
+    // A name at one pin alone says nothing: the last two go together.
+    if (job.loose.size === 1 && job.pins.length === 2) job.loose.clear();
+    release(job, router);
+    connect(job, router);
+    if (crossed() <= before && job.groups.length <= 1) continue;
+    for (const one of kept) job.loose.add(one);
     release(job, router);
     connect(job, router);
   }

@@ -8,7 +8,6 @@ import { twoPinSymbols } from './twoPins';
 import { commonModeChoke, transformerSymbol, woundChoke, type DrawnWinding } from './wound';
 
 export { LOOKS, pinPair } from './twoPins';
-export { boxOf } from './turn';
 export type { ChipSides } from './boxes';
 export type { DrawnWinding } from './wound';
 
