@@ -9,11 +9,13 @@ import type { Rail } from './types';
 const RAIL = { top: 80, bottom: 480 } as const;
 const LINE = { top: 220, bottom: 320 } as const;
 /** From one strip to the next. */
-const STRIP = RAIL.bottom - RAIL.top + 160;
+const STRIP = RAIL.bottom - RAIL.top + 60;
 const START = 60;
 /** What a part of the control takes beside its switch. */
 const BAY = { perPart: 34, most: 380 } as const;
 const WIDTH_OF_TRANSFORMER = 80;
+/** So far down a place at the barrier is looked for. */
+const LOWEST = 4000;
 /** Where the other parts of a row stand that hangs on a winding: so far left of its pins. */
 const BESIDE_WINDING = 110;
 /** A switch stands so far under the line that its clamp has room above it. */
@@ -50,7 +52,15 @@ export function layPower(analysis: Analysis, circuit: Circuit, sheet: Sheet): Po
     );
   }
   const main = mainFirst(analysis, ladder.hanging);
-  if (main.length === 0) return { rails: ladder.rails };
+  const hung = new Set(main.map(({ transformer }) => transformer));
+  const others = circuit.parts.filter(
+    (part) =>
+      part.kind === 'transformer' &&
+      !hung.has(part) &&
+      !sheet.stood.has(part.ref) &&
+      circuit.placeOf(part) === 'across',
+  );
+  if (main.length + others.length === 0) return { rails: ladder.rails };
   const bay = Math.max(0, ...main.map(({ rungs }) => Math.max(0, ...rungs.map(({ part }) => bays.get(part.ref) ?? 0))));
   const column = Math.ceil((end + bay + BESIDE_WINDING + 60) / STEP) * STEP;
   main.forEach((hanging, index) => hang(hanging, column, index * STRIP, sheet));
@@ -63,8 +73,10 @@ export function layPower(analysis: Analysis, circuit: Circuit, sheet: Sheet): Po
     ] as const)
       ladder.rails.push({ net, level, from: end, to: column });
   }
-  for (const { transformer } of main) outputs(transformer, ladder, circuit, sheet);
-  const isCrossing = main.some(({ transformer }) => circuit.placeOf(transformer) === 'across');
+  for (const part of others) standFree(part, column, RAIL.top + 100, sheet);
+  const transformers = [...hung, ...others];
+  for (const transformer of transformers) outputs(transformer, ladder, circuit, sheet);
+  const isCrossing = transformers.some((transformer) => circuit.placeOf(transformer) === 'across');
   return { rails: ladder.rails, ...(isCrossing ? { barrier: column + WIDTH_OF_TRANSFORMER / 2 } : {}) };
 }
 
@@ -88,9 +100,7 @@ function hang({ rungs, transformer, lines }: Hanging, column: number, down: numb
   const from = symbol.pins.find(({ pin }) => pin === rungs[at]?.from);
   const to = symbol.pins.find(({ pin }) => pin === rungs[at]?.to);
   const y = top + above.length * 90 + 20 - (Math.min(from?.y ?? 0, to?.y ?? 0) - 10);
-  let free = y;
-  while (free < y + 2000 && !sheet.fits(transformer, symbol, { x: column, y: free })) free += STEP;
-  sheet.put(transformer, 0, { x: column, y: free });
+  const free = standFree(transformer, column, y, sheet);
   const stand = ({ part, from: pin }: Hanging['rungs'][number], level: number) => {
     const looks = sheet.looksOf(part);
     const look = looks.length === 4 && looks[0]?.pins[0]?.pin !== pin ? 1 : 0;
@@ -106,6 +116,15 @@ function hang({ rungs, transformer, lines }: Hanging, column: number, down: numb
   const bottom = Math.max(under + below.length * 80, RAIL.bottom + down);
   const gap = below.length > 0 ? Math.max(80, (bottom - under) / below.length) : 0;
   below.forEach((rung, index) => stand(rung, Math.round((under + index * gap) / STEP) * STEP));
+}
+
+/** Stands a transformer at the barrier, from a level on where it has room; returns its level. */
+function standFree(transformer: BoardPart, column: number, from: number, sheet: Sheet): number {
+  const [symbol] = sheet.looksOf(transformer);
+  let y = from;
+  while (symbol && y < from + LOWEST && !sheet.fits(transformer, symbol, { x: column, y })) y += STEP;
+  sheet.put(transformer, 0, { x: column, y });
+  return y;
 }
 
 /** Walks on from the ends of every winding behind the barrier. */
