@@ -10,7 +10,7 @@ import { Sheet, STEP } from './sheet';
 import { NO_PLACES, type Box, type PlacedSymbol, type Places, type Schematic } from './types';
 import { wire } from './wiring';
 
-const MARGIN = 50;
+const MARGIN = 30;
 const BARRIER = 40;
 /** So often each part of the control is set anew where it is better. */
 const ROUNDS = 1;

@@ -12,7 +12,7 @@ const LINE = { top: 220, bottom: 320 } as const;
 const STRIP = RAIL.bottom - RAIL.top + 60;
 const START = 60;
 /** What a part of the control takes beside its switch. */
-const BAY = { perPart: 34, most: 380 } as const;
+const BAY = { perPart: 18, most: 260 } as const;
 const WIDTH_OF_TRANSFORMER = 80;
 /** So far down a place at the barrier is looked for. */
 const LOWEST = 4000;
