@@ -6,6 +6,8 @@ import type { Box, CaptionLine, PartSymbol, PlacedSymbol } from './types';
 export const LETTER = { ref: 6.7, value: 5.5, line: 11, ascent: 9 } as const;
 /** Longer words are parted or cut. */
 const LONGEST = 11;
+/** A line over a body may be so much wider than it. */
+const OVER = 30;
 
 /** The values of a part as they stand beside its symbol, a line each, or its marking. */
 export function valueLines({ value, marking, kind }: BoardPart): readonly string[] {
@@ -26,10 +28,8 @@ export function captionOf(part: BoardPart, symbol: PartSymbol): PlacedSymbol['ca
   const texts = [part.ref, ...valueLines(part)];
   const { body, captionAt } = symbol;
   const middle = { x: (body.left + body.right) / 2, y: (body.top + body.bottom) / 2 };
-  const over = captionAt === 'above' ? [texts.join(' ')] : texts;
-  const lines = (captionAt === 'above' && width(over) <= body.right - body.left + 30 ? over : texts).map(
-    (text) => text,
-  );
+  const inLine = [texts.join(' ')];
+  const lines = captionAt === 'above' && width(inLine) <= body.right - body.left + OVER ? inLine : texts;
   const high = lines.length * LETTER.line;
   const top = captionAt === 'above' ? body.top - 4 - high : middle.y - high / 2;
   const x = captionAt === 'right' ? body.right + 5 : captionAt === 'left' ? body.left - 5 : middle.x;

@@ -31,6 +31,9 @@ const SUPPLY_FROM = 3;
 const RETURN_NAMES = /^(-|GND|0V|COM|N?GND\d?|RTN)$/i;
 const POWER_KINDS: ReadonlySet<string> = new Set(['connector', 'fuse', 'bridge', 'common-mode-choke']);
 
+/** What the sign of a supply says: the pin's name, or the usual one. */
+const supplyName = (pin: string) => (/[A-Za-z]$|\+$/.test(pin) && pin.length > 1 ? pin : 'VCC');
+
 /** Stages whose magnetic part lies in the way of the power. */
 const CELLS: ReadonlySet<string> = new Set(['boost-pfc', 'boost', 'buck', 'inverting-buck-boost', 'sepic', 'cuk']);
 
@@ -89,7 +92,7 @@ export function circuitOf(analysis: Analysis): Circuit {
     for (const pin of part.kind === 'ic' ? Object.keys(part.pins) : []) {
       const net = netOf(part.ref, pin);
       if (doesOf(part, pin) !== 'supply' || grounds.has(net) || supplies.has(net)) continue;
-      if ((nets.pins[net]?.length ?? 0) >= SUPPLY_FROM) supplies.set(net, `${pinNameOf(part, pin)} ${part.ref}`);
+      if ((nets.pins[net]?.length ?? 0) >= SUPPLY_FROM) supplies.set(net, supplyName(pinNameOf(part, pin)));
     }
   // A chip nobody knows is fed where its own store stands.
   for (const part of board.parts)
@@ -102,7 +105,7 @@ export function circuitOf(analysis: Analysis): Circuit {
         (other) => other.pin === '+' && other.part.kind === 'capacitor' && !power.has(other.part.ref),
       );
       const isOutput = pins.some((other) => other.part.kind === 'connector');
-      if (isStored && !isOutput) supplies.set(net, `VCC ${part.ref}`);
+      if (isStored && !isOutput) supplies.set(net, supplyName(pin));
     }
 
   const placeOf = remembered((part: BoardPart): Place => {

@@ -2,7 +2,7 @@ import { pinName, splitPin, type BoardPart } from '../board';
 import type { Analysis } from '../topology';
 import { captionBox, captionOf } from './caption';
 import { circuitOf, type Circuit } from './circuit';
-import { labelsOf, netName } from './labels';
+import { labelsOf } from './labels';
 import { Plan } from './plan';
 import { layPower, type PowerLayout } from './power';
 import { settle } from './settle';
@@ -101,7 +101,7 @@ function finish(
     ...size,
     symbols,
     wires,
-    labels: labelsOf(marks, [...words, ...bodies], (net) => netName(net, circuit)),
+    labels: labelsOf(marks, [...words, ...bodies], circuit),
     dots,
     title: analysis.recognition.model.board.title ?? 'Traced board',
     ...(barrier === undefined ? {} : { barrier: { x: barrier + shift.x - BARRIER / 2, width: BARRIER } }),

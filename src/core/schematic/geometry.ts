@@ -47,9 +47,7 @@ export function geometryOf(schematic: Schematic, { recognition }: Analysis) {
           text: symbol.caption.lines.map(({ text }) => text).join(' '),
           box: list(wordsAt(symbol)),
         })),
-      ...labels
-        .filter(({ text }) => text !== '')
-        .map(({ text, at, side }) => ({ text, box: list(wordBox(at, side, text)) })),
+      ...labels.filter(({ text }) => text !== '').map((label) => ({ text: label.text, box: list(wordBox(label)) })),
     ],
   };
 }

@@ -1,7 +1,7 @@
 import { LETTER } from './caption';
 import type { Circuit } from './circuit';
 import { stubEnd } from './route';
-import type { Box, NetLabel, Point, Side } from './types';
+import type { Box, NetLabel, Side } from './types';
 import type { Mark } from './wiring';
 
 /** Where the words of a label begin, from the end of its lead. */
@@ -9,58 +9,76 @@ const OFF = 4;
 const HIGH = LETTER.line;
 
 /** The words of every mark and where they stand: beyond the lead, or where there is room beside it. */
-export function labelsOf(
-  marks: readonly Mark[],
-  taken: readonly Box[],
-  textOf: (net: number) => string,
-): readonly NetLabel[] {
+export function labelsOf(marks: readonly Mark[], taken: readonly Box[], circuit: Circuit): readonly NetLabel[] {
   const boxes = [...taken];
+  const names = netNames(marks.filter(isNamed), circuit);
   return marks.map(({ terminal, ...mark }) => {
     const end = stubEnd(terminal);
     const at = { x: end.x, y: end.y };
-    if (mark.kind !== 'name' && mark.kind !== 'supply') return { ...mark, at, side: terminal.side, text: '' };
-    const text = textOf(mark.net);
+    if (!isNamed(mark)) return { ...mark, at, side: terminal.side, text: '' };
+    const text = names.get(mark.net) ?? '';
     const sides: readonly Side[] = [terminal.side, 'top', 'bottom', 'right', 'left'];
-    const options = sides.flatMap((side) =>
-      [text, text.split(' ')[0] ?? text, text.slice(0, 3)].map((words) => ({
-        side,
-        words,
-        box: wordBox(at, side, words),
-      })),
-    );
-    const free = options.find(({ box }) => !boxes.some((other) => overlap(box, other)));
-    if (!free) return { ...mark, at, side: terminal.side, text: '' };
-    boxes.push(free.box);
-    return { ...mark, at, side: free.side, text: free.words };
+    const wide = text.length * LETTER.value;
+    const spots = [
+      ...sides.map((side) => ({ side, nudge: 0 })),
+      ...[-8, 4, 14, 24, 34, 44].flatMap((off) =>
+        (['top', 'bottom'] as const).flatMap((side) => [
+          { side, nudge: wide / 2 + off },
+          { side, nudge: -wide / 2 - off },
+        ]),
+      ),
+    ];
+    const isFree = ({ side, nudge }: (typeof spots)[number]) => {
+      const box = wordBox({ at, side, text, nudge });
+      return !boxes.some((other) => overlap(box, other));
+    };
+    const { side, nudge } = spots.find(isFree) ?? { side: terminal.side, nudge: 0 };
+    boxes.push(wordBox({ at, side, text, nudge }));
+    return { ...mark, at, side, text, ...(nudge === 0 ? {} : { nudge }) };
   });
 }
 
 /** The box of a label's words, by the side of its point they stand at. */
-export function wordBox({ x, y }: Point, side: Side, text: string): Box {
+export function wordBox({
+  at: { x, y },
+  side,
+  text,
+  nudge = 0,
+}: Pick<NetLabel, 'at' | 'side' | 'text' | 'nudge'>): Box {
   const wide = text.length * LETTER.value + 2;
   const [left, top] =
     side === 'left'
       ? [x - OFF - wide, y - HIGH / 2]
       : side === 'right'
         ? [x + OFF, y - HIGH / 2]
-        : [x - wide / 2, side === 'top' ? y - OFF - HIGH : y + OFF];
+        : [x - wide / 2 + nudge, side === 'top' ? y - OFF - HIGH : y + OFF];
   return { left, top, right: left + wide, bottom: top + HIGH };
 }
 
 const overlap = (a: Box, b: Box) => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 
-/** A short name for a net: what it supplies, a connector's pin, or the pin that says most about it. */
-export function netName(net: number, circuit: Circuit): string {
-  const supply = circuit.supplies.get(net);
-  if (supply !== undefined) return supply;
-  const pins = circuit.pinsOn(net);
-  const connector = pins.find(({ part }) => part.kind === 'connector');
-  const order = ['nmos', 'npn', 'ic', 'transformer', 'dual-diode', 'diode'];
-  const best =
-    connector ??
-    pins
-      .filter(({ part }) => order.includes(part.kind))
-      .toSorted((a, b) => order.indexOf(a.part.kind) - order.indexOf(b.part.kind))[0] ??
-    pins[0];
-  return best ? `${best.part.ref}.${best.pin}` : '';
+const isNamed = ({ kind }: Pick<NetLabel, 'kind'>) => kind === 'name' || kind === 'supply';
+
+/** Longer names of pins are no help on a drawing. */
+const LONGEST = 6;
+
+/** Short names for nets, each its own: what the net supplies or what a chip calls its pin, and a number where that is not known or not enough. */
+function netNames(marks: readonly Mark[], circuit: Circuit): ReadonlyMap<number, string> {
+  const byName = new Map<string, number[]>();
+  for (const net of new Set(marks.map((mark) => mark.net))) {
+    const name = circuit.supplies.get(net) ?? pinNameOn(net, circuit) ?? 'n';
+    byName.set(name, [...(byName.get(name) ?? []), net]);
+  }
+  return new Map(
+    [...byName].flatMap(([name, nets]) =>
+      nets.map((net, index) => [net, nets.length > 1 || name === 'n' ? `${name}${index + 1}` : name] as const),
+    ),
+  );
+}
+
+function pinNameOn(net: number, { pinsOn, symbols }: Circuit): string | undefined {
+  return pinsOn(net)
+    .filter(({ part }) => part.kind === 'ic')
+    .map(({ part, pin }) => symbols.pinNameOf(part, pin))
+    .find((name) => /[A-Za-z]$/.test(name) && name.length > 1 && name.length <= LONGEST);
 }

@@ -31,26 +31,8 @@ export interface PowerLayout {
 export function layPower(analysis: Analysis, circuit: Circuit, sheet: Sheet): PowerLayout {
   const bays = baysOf(analysis, circuit);
   const ladder = new Ladder(circuit, sheet, (part) => bays.get(part.ref) ?? 0, RAIL);
-  let end = START;
-  for (const inlet of circuit.parts.filter((part) => isInlet(part))) {
-    if (sheet.stood.has(inlet.ref) || sheet.stood.size > 0) continue;
-    const [upper, lower] = Object.keys(inlet.pins);
-    if (upper === undefined) continue;
-    const isLine = inlet.role === 'mains-inlet';
-    const level = isLine ? LINE : { top: RAIL.top, bottom: RAIL.bottom };
-    const plus = Object.keys(inlet.pins).find((pin) => pin === '+' || /VIN|^V\+/i.test(pin)) ?? upper;
-    const minus = Object.keys(inlet.pins).find((pin) => pin !== plus) ?? lower ?? upper;
-    const index = Object.keys(inlet.pins).indexOf(plus);
-    sheet.put(inlet, 0, { x: START, y: level.top - 10 - index * 100 });
-    end = ladder.walk(
-      {
-        upper: circuit.netOf(inlet.ref, plus),
-        lower: circuit.netOf(inlet.ref, minus),
-        ...level,
-      },
-      START + 60,
-    );
-  }
+  const inlet = circuit.parts.find((part) => isInlet(part));
+  const end = inlet ? enter(inlet, ladder, circuit, sheet) : START;
   const main = mainFirst(analysis, ladder.hanging);
   const hung = new Set(main.map(({ transformer }) => transformer));
   const others = circuit.parts.filter(
@@ -78,6 +60,20 @@ export function layPower(analysis: Analysis, circuit: Circuit, sheet: Sheet): Po
   for (const transformer of transformers) outputs(transformer, ladder, circuit, sheet);
   const isCrossing = transformers.some((transformer) => circuit.placeOf(transformer) === 'across');
   return { rails: ladder.rails, ...(isCrossing ? { barrier: column + WIDTH_OF_TRANSFORMER / 2 } : {}) };
+}
+
+/** Stands the inlet and walks on from its two lines; returns where they end. */
+function enter(inlet: BoardPart, ladder: Ladder, circuit: Circuit, sheet: Sheet): number {
+  const pins = Object.keys(inlet.pins);
+  const plus = pins.find((pin) => pin === '+' || /VIN|^V\+/i.test(pin)) ?? pins[0];
+  if (plus === undefined) return START;
+  const minus = pins.find((pin) => pin !== plus) ?? plus;
+  const level = inlet.role === 'mains-inlet' ? LINE : RAIL;
+  const [symbol] = sheet.looksOf(inlet);
+  const down = symbol?.pins.find(({ pin }) => pin === plus)?.y ?? 0;
+  sheet.put(inlet, 0, { x: START, y: level.top - down });
+  const [upper, lower] = [circuit.netOf(inlet.ref, plus), circuit.netOf(inlet.ref, minus)];
+  return ladder.walk({ upper, lower, top: level.top, bottom: level.bottom }, START + 60);
 }
 
 /** Hanging rows in the order of their stages; the largest converter goes first, auxiliary ones below. */

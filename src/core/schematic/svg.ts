@@ -60,13 +60,13 @@ function symbolSvg({ ref, symbol, at, caption, isPower }: PlacedSymbol): string 
 }
 
 function labelSvg(label: NetLabel): string {
-  const { text, at, side, kind } = label;
+  const { text, at, kind } = label;
   const { x, y } = at;
   if (kind === 'ground' || kind === 'isolated-ground')
     return `<path class="ground" d="${groundPath(label)}" stroke-width="${kind === 'ground' ? 3 : 2}"/>`;
   if (kind === 'open')
     return `<path class="open" d="M${x - 4} ${y}A4 4 0 1 1 ${x + 4} ${y}A4 4 0 1 1 ${x - 4} ${y}" stroke-dasharray="2 2"/>`;
-  const { dx, dy, anchor } = wordsOf(side);
+  const { dx, dy, anchor } = wordsOf(label);
   const bar = kind === 'supply' ? `<path d="${supplyPath(label)}"/>` : '';
   return `<g class="net-name">${bar}${words(x + dx, y + dy, text, anchor).replace('<text', '<text font-size="9"')}</g>`;
 }

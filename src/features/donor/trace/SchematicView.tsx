@@ -119,13 +119,11 @@ export function SchematicView({
         {schematic.symbols.map((symbol) => (
           <SymbolView key={symbol.ref} placed={symbol} isChosen={symbol.ref === chosen} onPart={onPart} />
         ))}
-        {schematic.labels.map(({ net, text, at, side, kind }, index) => (
+        {schematic.labels.map(({ net, text, at, side, kind, nudge }, index) => (
           <LabelView
             key={index}
-            text={text}
-            at={at}
-            side={side}
-            kind={kind}
+            {...{ text, at, side, kind }}
+            {...(nudge === undefined ? {} : { nudge })}
             isLit={net === lit}
             onClick={() => onNet(net)}
           />
@@ -200,6 +198,7 @@ function LabelView({
   at: { x, y },
   side,
   kind,
+  nudge,
   isLit,
   onClick,
 }: Omit<Schematic['labels'][number], 'net' | 'pins'> & { isLit: boolean; onClick: () => void }) {
@@ -214,7 +213,7 @@ function LabelView({
       />
     );
   if (kind === 'open') return <circle cx={x} cy={y} r="4" strokeDasharray="2 2" stroke={ink} onClick={onClick} />;
-  const words = wordsOf(side);
+  const words = wordsOf({ side, ...(nudge === undefined ? {} : { nudge }) });
   return (
     <>
       {kind === 'supply' && <path d={supplyPath({ at: { x, y }, side })} stroke={ink} onClick={onClick} />}
