@@ -19,22 +19,25 @@ export function labelsOf(marks: readonly Mark[], taken: readonly Box[], circuit:
     const text = names.get(mark.net) ?? '';
     const sides: readonly Side[] = [terminal.side, 'top', 'bottom', 'right', 'left'];
     const wide = text.length * LETTER.value;
-    const spots = [
-      ...sides.map((side) => ({ side, nudge: 0 })),
-      ...[-8, 4, 14, 24, 34, 44].flatMap((off) =>
-        (['top', 'bottom'] as const).flatMap((side) => [
-          { side, nudge: wide / 2 + off },
-          { side, nudge: -wide / 2 - off },
-        ]),
+    const spots: readonly Pick<NetLabel, 'side' | 'nudge'>[] = [
+      ...sides.map((side) => ({ side })),
+      ...[0, HIGH, 2 * HIGH].flatMap((away) =>
+        [-8, 4, 14, 24, 34].flatMap((off) =>
+          (['top', 'bottom'] as const).flatMap((side) =>
+            [1, -1].map((way) => ({
+              side,
+              nudge: { x: way * (wide / 2 + off), y: side === 'top' ? -away : away },
+            })),
+          ),
+        ),
       ),
     ];
-    const isFree = ({ side, nudge }: (typeof spots)[number]) => {
-      const box = wordBox({ at, side, text, nudge });
+    const spot = spots.find((one) => {
+      const box = wordBox({ at, text, ...one });
       return !boxes.some((other) => overlap(box, other));
-    };
-    const { side, nudge } = spots.find(isFree) ?? { side: terminal.side, nudge: 0 };
-    boxes.push(wordBox({ at, side, text, nudge }));
-    return { ...mark, at, side, text, ...(nudge === 0 ? {} : { nudge }) };
+    }) ?? { side: terminal.side };
+    boxes.push(wordBox({ at, text, ...spot }));
+    return { ...mark, at, text, ...spot };
   });
 }
 
@@ -43,7 +46,7 @@ export function wordBox({
   at: { x, y },
   side,
   text,
-  nudge = 0,
+  nudge = { x: 0, y: 0 },
 }: Pick<NetLabel, 'at' | 'side' | 'text' | 'nudge'>): Box {
   const wide = text.length * LETTER.value + 2;
   const [left, top] =
@@ -51,7 +54,7 @@ export function wordBox({
       ? [x - OFF - wide, y - HIGH / 2]
       : side === 'right'
         ? [x + OFF, y - HIGH / 2]
-        : [x - wide / 2 + nudge, side === 'top' ? y - OFF - HIGH : y + OFF];
+        : [x - wide / 2 + nudge.x, (side === 'top' ? y - OFF - HIGH : y + OFF) + nudge.y];
   return { left, top, right: left + wide, bottom: top + HIGH };
 }
 

@@ -23,12 +23,12 @@ export function supplyPath({ at: { x, y }, side }: Pick<NetLabel, 'at' | 'side'>
 }
 
 /** Where the words of a label stand from the end of its lead. */
-export function wordsOf({ side, nudge = 0 }: Pick<NetLabel, 'side' | 'nudge'>): {
+export function wordsOf({ side, nudge = { x: 0, y: 0 } }: Pick<NetLabel, 'side' | 'nudge'>): {
   readonly dx: number;
   readonly dy: number;
   readonly anchor: 'start' | 'middle' | 'end';
 } {
   if (side === 'left') return { dx: -5, dy: 3, anchor: 'end' };
   if (side === 'right') return { dx: 5, dy: 3, anchor: 'start' };
-  return { dx: nudge, dy: side === 'top' ? -6 : 13, anchor: 'middle' };
+  return { dx: nudge.x, dy: (side === 'top' ? -6 : 13) + nudge.y, anchor: 'middle' };
 }

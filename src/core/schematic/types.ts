@@ -63,8 +63,8 @@ export interface NetLabel {
   readonly side: Side;
   /** A name, the sign of a supply, of a return, or a pin that is not traced yet. */
   readonly kind: 'name' | 'supply' | 'ground' | 'isolated-ground' | 'open';
-  /** Words over or under the lead stand so far to the right of it, where there is no room else. */
-  readonly nudge?: number;
+  /** Words over or under the lead are moved by so much, where there is no room else. */
+  readonly nudge?: Point;
   /** Pins that hang on this and on no wire. */
   readonly pins: readonly string[];
 }
