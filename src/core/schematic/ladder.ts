@@ -1,5 +1,5 @@
 import type { BoardPart } from '../board';
-import { TRANSISTOR_TERMINALS } from '../topology';
+import { INRUSH_AT_MOST, SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS } from '../topology';
 import type { Circuit } from './circuit';
 import { LOOKS, pinPair } from './symbols';
 import { STEP, type Sheet } from './sheet';
@@ -32,8 +32,6 @@ export interface Hanging {
 const MOST_RUNGS = 4;
 /** A net with more pins than this is no inner net of such a row. */
 const MOST_INNER_PINS = 9;
-/** Resistors up to this stand in the way of power. */
-const SMALL_RESISTOR = 22;
 const FILM_FROM = 40e-9;
 const ALWAYS: ReadonlySet<string> = new Set(['fuse', 'varistor', 'spark-gap', 'switch', 'lamp', 'inductor']);
 const HANGS_FIRST: ReadonlySet<string> = new Set([
@@ -105,10 +103,10 @@ export class Ladder {
     const { kind, subtype, value } = part;
     if (!this.isFree(part)) return false;
     if (ALWAYS.has(kind) || this.circuit.isPower(part)) return true;
-    if (kind === 'thermistor') return (value?.resistance ?? 0) <= 120;
+    if (kind === 'thermistor') return (value?.resistance ?? 0) <= INRUSH_AT_MOST;
     if (kind === 'capacitor')
       return '+' in part.pins || subtype === 'x' || (subtype === 'film' && (value?.capacitance ?? 0) >= FILM_FROM);
-    return kind === 'resistor' && (value?.resistance ?? Infinity) <= SMALL_RESISTOR;
+    return kind === 'resistor' && (value?.resistance ?? Infinity) <= SUPPLY_RESISTOR_AT_MOST;
   }
 
   /** Ways from a net over one part that power may take. */

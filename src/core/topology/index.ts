@@ -7,7 +7,14 @@ export { outputOf } from './match/outputs';
 export type { FoundStage } from './match/stage';
 export type { Model } from './model';
 export type { CapacitorElement, RectifierElement, SwitchElement, Winding } from './model/elements';
-export { isPolarised, isReservoirPart, SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS, twoPins } from './model/parts';
+export {
+  INRUSH_AT_MOST,
+  isPolarised,
+  isReservoirPart,
+  SUPPLY_RESISTOR_AT_MOST,
+  TRANSISTOR_TERMINALS,
+  twoPins,
+} from './model/parts';
 export { reachOf } from './model/series';
 export { factsOf, powerFactsOf, tracedSoFar, withKnownPins } from './tracing/order';
 export { tracedByPerson } from './tracing/person';
