@@ -15,6 +15,8 @@ export interface Circuit {
   readonly pinsOn: (net: number) => readonly { readonly part: BoardPart; readonly pin: string }[];
   /** Nets drawn as the sign of a return, by whether they are behind the barrier. */
   readonly grounds: ReadonlyMap<number, 'ground' | 'isolated-ground'>;
+  /** Nets that are the return of their side, with a sign of their own or not. */
+  readonly returns: ReadonlySet<number>;
   /** Nets that supply chips, with what their sign says. */
   readonly supplies: ReadonlyMap<number, string>;
   readonly isPower: (part: BoardPart) => boolean;
@@ -28,6 +30,8 @@ const GROUND_FROM = 4;
 /** What makes a net the return of its side, beside the pins on it. */
 const RETURN = { bulk: 100, output: 60, inlet: 60, chip: 5, negative: 3 } as const;
 const SUPPLY_FROM = 3;
+/** What stands at a return that has no sign of its own; a number follows. */
+const RETURN_NAME = '0V';
 const RETURN_NAMES = /^(-|GND|0V|COM|N?GND\d?|RTN)$/i;
 const POWER_KINDS: ReadonlySet<string> = new Set(['connector', 'fuse', 'bridge', 'common-mode-choke']);
 
@@ -83,15 +87,19 @@ export function circuitOf(analysis: Analysis): Circuit {
     const island = recognition.barrier.islands.of(net);
     if (score > (best.get(island)?.score ?? 0)) best.set(island, { net, score });
   }
-  for (const { net } of best.values()) {
-    const [first] = nets.pins[net] ?? [];
-    grounds.set(net, first && isIsolated(first.part.ref, first.pin) ? 'isolated-ground' : 'ground');
-  }
   const supplies = new Map<number, string>();
+  // One sign stands for one net: a second return of the same kind has a name.
+  for (const { net } of [...best.values()].toSorted((a, b) => b.score - a.score)) {
+    const [first] = nets.pins[net] ?? [];
+    const sign = first && isIsolated(first.part.ref, first.pin) ? 'isolated-ground' : 'ground';
+    if ([...grounds.values()].includes(sign)) supplies.set(net, RETURN_NAME);
+    else grounds.set(net, sign);
+  }
+  const returns = new Set([...best.values()].map(({ net }) => net));
   for (const part of board.parts)
     for (const pin of part.kind === 'ic' ? Object.keys(part.pins) : []) {
       const net = netOf(part.ref, pin);
-      if (doesOf(part, pin) !== 'supply' || grounds.has(net) || supplies.has(net)) continue;
+      if (doesOf(part, pin) !== 'supply' || returns.has(net) || supplies.has(net)) continue;
       if ((nets.pins[net]?.length ?? 0) >= SUPPLY_FROM) supplies.set(net, supplyName(pinNameOf(part, pin)));
     }
   // A chip nobody knows is fed where its own store stands.
@@ -99,7 +107,7 @@ export function circuitOf(analysis: Analysis): Circuit {
     for (const pin of part.kind === 'ic' ? Object.keys(part.pins) : []) {
       const net = netOf(part.ref, pin);
       const pins = nets.pins[net] ?? [];
-      if (grounds.has(net) || supplies.has(net) || doesOf(part, pin) !== 'signal' || pins.length < SUPPLY_FROM)
+      if (returns.has(net) || supplies.has(net) || doesOf(part, pin) !== 'signal' || pins.length < SUPPLY_FROM)
         continue;
       const isStored = pins.some(
         (other) => other.pin === '+' && other.part.kind === 'capacitor' && !power.has(other.part.ref),
@@ -127,6 +135,7 @@ export function circuitOf(analysis: Analysis): Circuit {
     netOf,
     pinsOn: (net: number) => nets.pins[net] ?? [],
     grounds,
+    returns,
     supplies,
     isPower,
     placeOf,
@@ -151,7 +160,7 @@ export function circuitOf(analysis: Analysis): Circuit {
   /** The end of a winding at a return stands below; else the one at a switch. */
   const depthOf = (part: BoardPart, pin: string) => {
     const net = netOf(part.ref, pin);
-    if (grounds.has(net)) return 2;
+    if (returns.has(net)) return 2;
     return circuit.pinsOn(net).some((other) => power.has(other.part.ref) && other.part.kind in TRANSISTOR_TERMINALS)
       ? 1
       : 0;
@@ -188,12 +197,12 @@ function remembered<Result>(of: (part: BoardPart) => Result): (part: BoardPart) 
 }
 
 /** Whether a net commands a transistor, itself or over one part with two pins. */
-function commands(net: number, from: BoardPart, { pinsOn, netOf, grounds, supplies }: Reading): boolean {
+function commands(net: number, from: BoardPart, { pinsOn, netOf, returns, supplies }: Reading): boolean {
   const isCommand = (at: number) =>
     pinsOn(at).some(
       ({ part, pin }) => TRANSISTOR_TERMINALS[part.kind]?.gate === pin || (part.kind === 'triac' && pin === 'G'),
     );
-  if (grounds.has(net) || supplies.has(net)) return false;
+  if (returns.has(net) || supplies.has(net)) return false;
   return (
     isCommand(net) ||
     pinsOn(net).some(({ part }) => {
@@ -203,7 +212,7 @@ function commands(net: number, from: BoardPart, { pinsOn, netOf, grounds, suppli
         pins.length === 2 &&
         pins.some((pin) => {
           const next = netOf(part.ref, pin);
-          return next !== net && !grounds.has(next) && !supplies.has(next) && isCommand(next);
+          return next !== net && !returns.has(next) && !supplies.has(next) && isCommand(next);
         })
       );
     })
@@ -214,7 +223,7 @@ function commands(net: number, from: BoardPart, { pinsOn, netOf, grounds, suppli
 const AT_TOP: ReadonlySet<string> = new Set(['supply', 'power-in', 'high-voltage']);
 const AT_RIGHT: ReadonlySet<string> = new Set(['gate', 'gate-high', 'drain', 'switch', 'midpoint', 'output', 'boot']);
 
-type Reading = Pick<Circuit, 'pinsOn' | 'netOf' | 'grounds' | 'supplies'>;
+type Reading = Pick<Circuit, 'pinsOn' | 'netOf' | 'returns' | 'supplies'>;
 
 /** Sides of a box by what its pins do: what is not known stands at the left until the right has room for it. */
 function chipSidesOf(part: BoardPart, reading: Reading, doesOf: (part: BoardPart, pin: string) => string): ChipSides {
@@ -222,7 +231,7 @@ function chipSidesOf(part: BoardPart, reading: Reading, doesOf: (part: BoardPart
   for (const pin of Object.keys(part.pins)) {
     const net = reading.netOf(part.ref, pin);
     const does = doesOf(part, pin);
-    if (reading.grounds.has(net) || does === 'ground') sides.bottom.push(pin);
+    if (reading.returns.has(net) || does === 'ground') sides.bottom.push(pin);
     else if (AT_TOP.has(does) || reading.supplies.has(net)) sides.top.push(pin);
     else if (AT_RIGHT.has(does) || commands(net, part, reading)) sides.right.push(pin);
     else sides.left.push(pin);

@@ -74,7 +74,10 @@ function netNames(marks: readonly Mark[], circuit: Circuit): ReadonlyMap<number,
   }
   return new Map(
     [...byName].flatMap(([name, nets]) =>
-      nets.map((net, index) => [net, nets.length > 1 || name === 'n' ? `${name}${index + 1}` : name] as const),
+      nets.map(
+        (net, index) =>
+          [net, nets.length > 1 || name === 'n' || circuit.returns.has(net) ? `${name}${index + 1}` : name] as const,
+      ),
     ),
   );
 }

@@ -171,7 +171,7 @@ export class Ladder {
         else if (
           row.length + 1 < MOST_RUNGS &&
           !this.reached.has(rung.net) &&
-          !this.circuit.grounds.has(rung.net) &&
+          !this.circuit.returns.has(rung.net) &&
           this.circuit.pinsOn(rung.net).length <= MOST_INNER_PINS
         )
           search(rung.net, [...row, rung]);
@@ -335,7 +335,7 @@ export class Ladder {
           (rung) =>
             rung.net !== other &&
             rung.net !== net &&
-            !this.circuit.grounds.has(rung.net) &&
+            !this.circuit.returns.has(rung.net) &&
             (rung.part.kind !== 'transformer' || this.circuit.symbols.isChoke(rung.part)) &&
             rung.part.kind !== 'connector' &&
             rung.part.kind !== 'varistor' &&
@@ -357,7 +357,7 @@ export class Ladder {
       beside.forEach((rung, index) => this.lie(rung, end - 80, top - 50 * (index + 1)));
       return { x: end, lines: { ...lines, upper: above.net } };
     }
-    const [below] = this.circuit.grounds.has(lower) ? [] : onward(lower, upper);
+    const [below] = this.circuit.returns.has(lower) ? [] : onward(lower, upper);
     return below ? { x: this.lie(below, x, bottom), lines: { ...lines, lower: below.net } } : undefined;
   }
 

@@ -133,11 +133,11 @@ function outputs(transformer: BoardPart, ladder: Ladder, circuit: Circuit, sheet
     if (side !== 'right') continue;
     const ends = right.filter(({ pin }) => pins.includes(pin));
     const nets = ends.map(({ pin }) => circuit.netOf(transformer.ref, pin));
-    const own = nets.find((net) => circuit.grounds.has(net));
+    const own = nets.find((net) => circuit.returns.has(net));
     const island = ends.map(({ pin }) => circuit.sideOfPin(transformer.ref, pin))[0];
     const ground =
       own ??
-      [...circuit.grounds.keys()].find((net) =>
+      [...circuit.returns].find((net) =>
         circuit.pinsOn(net).some(({ part, pin }) => circuit.sideOfPin(part.ref, pin) === island),
       ) ??
       nets.at(-1);

@@ -1,5 +1,5 @@
 import { DisjointSets, splitPin, type Board } from '../board';
-import { analyse, tracedByPerson, Random } from '../topology';
+import { analyse, factsOf, Random, tracedByPerson, tracedSoFar } from '../topology';
 import { BOARD_SETS } from '../topology/fixtures/leftOut';
 import { drawSchematic, geometryOf, NO_PLACES, schematicSvg, type Places } from '.';
 
@@ -173,6 +173,17 @@ test('while a board is logged and traced, no part jumps unless it plays another 
   }
   expect(places).toBeGreaterThan(200);
   expect(jumps / places).toBeLessThan(0.15);
+});
+
+test('one sign or name stands for one net, also while nobody knows what belongs together', () => {
+  for (const { board } of [...DRAWN.values()].filter((_, index) => index % 6 === 0))
+    for (const partly of [board, tracedSoFar(board, factsOf(board, 'random', new Random(3)).slice(0, 40))]) {
+      const analysis = analyse(partly);
+      const nets = new Map<string, Set<number>>();
+      for (const { kind, text, net } of drawSchematic(analysis).schematic.labels)
+        if (kind !== 'open') nets.set(`${kind} ${text}`, (nets.get(`${kind} ${text}`) ?? new Set()).add(net));
+      expect([...nets].filter(([, own]) => own.size > 1).map(([sign]) => sign)).toEqual([]);
+    }
 });
 
 test('what is not traced yet is drawn with dashes, and has no wire', () => {

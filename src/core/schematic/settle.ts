@@ -196,7 +196,7 @@ function looksFor(part: BoardPart, circuit: Circuit, sheet: Sheet): readonly num
   if (looks.length !== 4) return looks.map((_, index) => index);
   const [upper, lower] = looks[0]?.pins ?? [];
   if ('+' in part.pins && '-' in part.pins) return [0];
-  const isGround = (pin: string | undefined) => pin !== undefined && circuit.grounds.has(circuit.netOf(part.ref, pin));
+  const isGround = (pin: string | undefined) => pin !== undefined && circuit.returns.has(circuit.netOf(part.ref, pin));
   const isSupply = (pin: string | undefined) => pin !== undefined && circuit.supplies.has(circuit.netOf(part.ref, pin));
   if (isGround(lower?.pin) && isGround(upper?.pin)) return [2, 3];
   if (isGround(lower?.pin) !== isGround(upper?.pin)) return isGround(lower?.pin) ? [0] : [1];
