@@ -80,7 +80,7 @@ test('forty parts are beeped together by keyboard until the circuit has a name, 
   await expect(judgement(page)).toContainText('Flyback converter', { timeout: 20_000 });
   await expect(judgement(page)).toContainText('T1 lies between the supply (T1.1) and Q1 (Q1.D).');
   await page.getByRole('tab', { name: 'Schematic' }).click();
-  const schematic = page.getByRole('img', { name: /^Schematic/ });
+  const schematic = page.getByRole('group', { name: /^Schematic/ });
   await expect(schematic.locator('[data-ref]')).toHaveCount(42);
   await page.getByRole('tab', { name: 'Power walk' }).click();
   await expect(page.getByRole('list', { name: 'Power walk' })).toContainText(

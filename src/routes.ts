@@ -19,6 +19,8 @@ export const routes = {
   ) => withQuery(`/donors/${code}/${station}`, query),
   wave: (code: string, part: string) => withQuery(`/donors/${code}/test/wave`, { part }),
   board: (code: string, query: { as?: string; name?: string } = {}) => withQuery(`/donors/${code}/board`, query),
+  sheets: (code: string, query: { paper?: string; by?: string } = {}) =>
+    withQuery(`/donors/${code}/trace/sheets`, query),
   photos: (code: string) => `/donors/${code}/photos`,
   photo: (code: string, id: string, query: { place?: string } = {}) => withQuery(`/donors/${code}/photos/${id}`, query),
   photoUpload: (code: string, query: Query) => withQuery(`/donors/${code}/photos/upload`, query),

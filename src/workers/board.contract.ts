@@ -1,5 +1,5 @@
 import type { Finding } from '../core/findings';
-import type { Places, Schematic } from '../core/schematic';
+import type { DrawnSchematic } from '../core/schematic';
 import type { Analysis, ProbeAdvice } from '../core/topology';
 import type { RailEstimate } from '../core/walk';
 
@@ -10,8 +10,7 @@ export interface BoardAnswer {
   readonly advice: ProbeAdvice;
   readonly rails: readonly RailEstimate[];
   readonly walk: readonly string[];
-  readonly schematic: Schematic;
-  readonly places: Places;
+  readonly drawn: DrawnSchematic;
   /** Net of every pin, by `Q1.D`. */
   readonly nets: Readonly<Record<string, number>>;
 }

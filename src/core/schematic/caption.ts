@@ -1,24 +1,27 @@
 import type { BoardPart } from '../board';
-import { formatQuantity } from '../quantity';
+import { formatShorthand, type Unit } from '../quantity';
 import type { Box, CaptionLine, PartSymbol, PlacedSymbol } from './types';
 
-/** What letters of a caption take: the reference stands larger than what is known of the part. */
-export const LETTER = { ref: 6.7, value: 5.5, line: 11, ascent: 9 } as const;
+/** Sizes of type: the reference stands larger than what is known of the part, and the names of pins are smallest. */
+export const TYPE = { ref: 13, value: 11, pin: 9.5 } as const;
+/** What letters of a caption take: the type is six tenths as wide as it is high. */
+export const LETTER = { ref: 7.9, value: 6.7, line: 13, ascent: 10.5 } as const;
 /** Longer words are parted or cut. */
 const LONGEST = 11;
 /** A line over a body may be so much wider than it. */
 const OVER = 30;
 
-/** The values of a part as they stand beside its symbol, a line each, or its marking. */
+/** The values of a part as they stand beside its symbol, a line each, as IEC 60062 writes them (`4k7`), or its marking. */
 export function valueLines({ value, marking, kind }: BoardPart): readonly string[] {
-  const lines: string[] = [];
-  if (value?.resistance !== undefined) lines.push(formatQuantity(value.resistance, 'ohm', { digits: 3 }));
-  if (value?.capacitance !== undefined) lines.push(formatQuantity(value.capacitance, 'farad', { digits: 3 }));
-  if (value?.inductance !== undefined) lines.push(formatQuantity(value.inductance, 'henry', { digits: 3 }));
-  if (value?.voltage !== undefined && kind !== 'resistor')
-    lines.push(formatQuantity(value.voltage, 'volt', { digits: 3 }));
-  if (kind === 'fuse' && value?.current !== undefined)
-    lines.push(formatQuantity(value.current, 'ampere', { digits: 3 }));
+  const short = (amount: number | undefined, unit: Unit) =>
+    amount === undefined ? [] : [formatShorthand(amount, unit, 3).replace('u', 'µ')];
+  const lines = [
+    ...short(value?.resistance, 'ohm'),
+    ...short(value?.capacitance, 'farad'),
+    ...short(value?.inductance, 'henry'),
+    ...(kind === 'resistor' ? [] : short(value?.voltage, 'volt')),
+    ...(kind === 'fuse' ? short(value?.current, 'ampere') : []),
+  ];
   const known = lines.length > 0 ? lines.slice(0, 2) : marking ? [marking] : [];
   return known.map((line) => (line.length > LONGEST ? `${line.slice(0, LONGEST - 1)}…` : line));
 }

@@ -22,6 +22,10 @@ export interface Circuit {
   readonly isPower: (part: BoardPart) => boolean;
   readonly placeOf: (part: BoardPart) => Place;
   readonly sideOfPin: (ref: string, pin: string) => string;
+  /** Whether a net goes on to parts that are not drawn. */
+  readonly reachesOut: (net: number) => boolean;
+  /** Nets that have names of their own beside each other, drawn or not: one name stands for one net on every sheet of a board. */
+  readonly namedTogether: 'drawn' | readonly number[];
   readonly symbols: SymbolContext;
 }
 
@@ -140,6 +144,8 @@ export function circuitOf(analysis: Analysis): Circuit {
     isPower,
     placeOf,
     sideOfPin,
+    reachesOut: () => false,
+    namedTogether: 'drawn' as const,
   };
   const cells = new Set(stages.filter(({ topology }) => CELLS.has(topology)).flatMap(({ magnetics }) => magnetics));
   const isChoke = (part: BoardPart) => cells.has(part) && part.kind === 'transformer' && placeOf(part) !== 'across';
@@ -175,6 +181,7 @@ export function circuitOf(analysis: Analysis): Circuit {
   return {
     ...circuit,
     symbols: {
+      isBlock: () => false,
       isChoke,
       windingsOf,
       pinNameOf,
@@ -226,7 +233,11 @@ const AT_RIGHT: ReadonlySet<string> = new Set(['gate', 'gate-high', 'drain', 'sw
 type Reading = Pick<Circuit, 'pinsOn' | 'netOf' | 'returns' | 'supplies'>;
 
 /** Sides of a box by what its pins do: what is not known stands at the left until the right has room for it. */
-function chipSidesOf(part: BoardPart, reading: Reading, doesOf: (part: BoardPart, pin: string) => string): ChipSides {
+export function chipSidesOf(
+  part: BoardPart,
+  reading: Reading,
+  doesOf: (part: BoardPart, pin: string) => string,
+): ChipSides {
   const sides: Record<Side, string[]> = { left: [], right: [], top: [], bottom: [] };
   for (const pin of Object.keys(part.pins)) {
     const net = reading.netOf(part.ref, pin);

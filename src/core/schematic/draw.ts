@@ -1,13 +1,17 @@
 import { pinName, splitPin, type BoardPart } from '../board';
 import type { Analysis } from '../topology';
-import { captionBox, captionOf } from './caption';
+import { shifted, wordsAt } from './boxes';
+import { captionOf } from './caption';
 import { circuitOf, type Circuit } from './circuit';
 import { labelsOf } from './labels';
 import { Plan } from './plan';
 import { layPower, type PowerLayout } from './power';
 import { settle } from './settle';
 import { Sheet, STEP } from './sheet';
-import { NO_PLACES, type Box, type PlacedSymbol, type Places, type Schematic } from './types';
+import { NO_PLACES, type PlacedSymbol, type Places, type Schematic } from './types';
+import { blocksOf, type Block } from './views/blocks';
+import { folded, section } from './views/narrow';
+import { sectionsOf, type Section } from './views/sections';
 import { wire } from './wiring';
 
 const MARGIN = 30;
@@ -19,12 +23,66 @@ const REACH = 60;
 /** The last drawing is kept while at least this share of its parts do what they did. */
 const KEPT_FROM = 0.6;
 
-/** A schematic of a board, with the places its parts took. Give the places of the last drawing to keep it steady. */
+/** What of a board is drawn. */
+export type SchematicView =
+  /** Every part. */
+  | { readonly kind: 'whole' }
+  /** The power path, with the control folded into a box for each chip; those named are unfolded. */
+  | { readonly kind: 'folded'; readonly unfolded: readonly string[] }
+  /** One section by itself. */
+  | { readonly kind: 'section'; readonly id: string };
+
+/** Boards of more parts open with their control folded. */
+const FOLDED_FROM = 41;
+
+/** What a board opens with, by how many parts it has. */
+export const firstView = (parts: number): SchematicView =>
+  parts < FOLDED_FROM ? { kind: 'whole' } : { kind: 'folded', unfolded: [] };
+
+export interface DrawnSchematic {
+  readonly schematic: Schematic;
+  readonly places: Places;
+  /** Parts of the board that can be drawn by themselves. */
+  readonly sections: readonly Section[];
+  /** Parts of the control that can be folded, whether they are or not; found when the view folds. */
+  readonly blocks: readonly Block[];
+}
+
+/**
+ * A schematic of a board, with the places its parts took. Give the places of the last drawing of the same view to keep it
+ * steady.
+ */
 export function drawSchematic(
   analysis: Analysis,
-  before: Places = NO_PLACES,
+  { before = NO_PLACES, view = { kind: 'whole' } }: { readonly before?: Places; readonly view?: SchematicView } = {},
+): DrawnSchematic {
+  const whole = circuitOf(analysis);
+  const sections = sectionsOf(analysis, whole);
+  const blocks = view.kind === 'folded' ? blocksOf(whole, powerPath(analysis, whole)) : [];
+  const own = view.kind === 'section' ? sections.find(({ id }) => id === view.id) : undefined;
+  const circuit = own
+    ? section(whole, own.refs)
+    : view.kind === 'folded'
+      ? folded(
+          whole,
+          blocks.filter(({ title }) => !view.unfolded.includes(title)),
+        )
+      : whole;
+  return { ...draw(analysis, circuit, before), sections, blocks };
+}
+
+/** References of the parts that carry power or stand along its way. */
+function powerPath(analysis: Analysis, circuit: Circuit): ReadonlySet<string> {
+  const sheet = new Sheet(circuit);
+  layPower(analysis, circuit, sheet);
+  return new Set([...sheet.stood.keys(), ...circuit.parts.filter(circuit.isPower).map(({ ref }) => ref)]);
+}
+
+function draw(
+  analysis: Analysis,
+  circuit: Circuit,
+  before: Places,
 ): { readonly schematic: Schematic; readonly places: Places } {
-  const circuit = circuitOf(analysis);
   const sheet = new Sheet(circuit);
   const roles = rolesOf(analysis, circuit);
   const layout = keep(before, roles, circuit, sheet) ?? layPower(analysis, circuit, sheet);
@@ -85,6 +143,7 @@ function finish(
     caption: captionOf(part, symbol),
     isPower: circuit.isPower(part),
     side: circuit.placeOf(part),
+    ...(circuit.symbols.isBlock(part) ? { isBlock: true } : {}),
   }));
   const size = { width: snap(bounds.right + shift.x + MARGIN), height: snap(bounds.bottom + shift.y + MARGIN) };
   const words = symbols.filter(({ symbol }) => symbol.captionAt !== 'inside').map(wordsAt);
@@ -121,13 +180,3 @@ function finish(
   };
   return { schematic, places };
 }
-
-/** The box of a part's caption on the sheet. */
-export const wordsAt = ({ caption, at }: PlacedSymbol): Box => shifted(captionBox(caption), at);
-
-const shifted = ({ left, top, right, bottom }: Box, { x, y }: { x: number; y: number }): Box => ({
-  left: left + x,
-  right: right + x,
-  top: top + y,
-  bottom: bottom + y,
-});

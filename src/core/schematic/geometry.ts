@@ -1,5 +1,5 @@
 import type { Analysis } from '../topology';
-import { wordsAt } from './draw';
+import { wordsAt } from './boxes';
 import { wordBox } from './labels';
 import type { Box, Schematic } from './types';
 

@@ -1,6 +1,11 @@
 export { groundPath, supplyPath, wordsOf } from './signs';
-export { drawSchematic } from './draw';
+export { TYPE } from './caption';
+export { drawSchematic, firstView, type DrawnSchematic, type SchematicView } from './draw';
+export type { Block } from './views/blocks';
+export type { Section } from './views/sections';
+export { Annotator, type PartMark, type WireTag } from './annotate';
 export { geometryOf } from './geometry';
+export { PAPERS, sheetSvg, type Paper, type SheetTitle } from './sheets';
 export { schematicSvg } from './svg';
 export { NO_PLACES } from './types';
 export type { NetLabel, PlacedSymbol, Places, Point, Schematic, Shape, Wire } from './types';

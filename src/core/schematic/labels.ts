@@ -68,7 +68,8 @@ const LONGEST = 6;
 /** Short names for nets, each its own: what the net supplies or what a chip calls its pin, and a number where that is not known or not enough. */
 function netNames(marks: readonly Mark[], circuit: Circuit): ReadonlyMap<number, string> {
   const byName = new Map<string, number[]>();
-  for (const net of new Set(marks.map((mark) => mark.net))) {
+  const named = circuit.namedTogether;
+  for (const net of new Set(named === 'drawn' ? marks.map((mark) => mark.net) : named)) {
     const name = circuit.supplies.get(net) ?? pinNameOn(net, circuit) ?? 'n';
     byName.set(name, [...(byName.get(name) ?? []), net]);
   }

@@ -33,6 +33,8 @@ const MOST_RUNGS = 4;
 /** A net with more pins than this is no inner net of such a row. */
 const MOST_INNER_PINS = 9;
 const FILM_FROM = 40e-9;
+/** In ohm: what measures a current wastes little of it. */
+const SHUNT_AT_MOST = 1;
 const ALWAYS: ReadonlySet<string> = new Set(['fuse', 'varistor', 'spark-gap', 'switch', 'lamp', 'inductor']);
 const HANGS_FIRST: ReadonlySet<string> = new Set([
   'capacitor',
@@ -329,8 +331,8 @@ export class Ladder {
   /** What lies in the upper line, and else in the lower: the way on. */
   private series(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
     const { upper, lower, top, bottom } = lines;
-    const onward = (net: number, other: number) =>
-      this.rungsFrom(net)
+    const onward = (net: number, other: number) => {
+      const found = this.rungsFrom(net)
         .filter(
           (rung) =>
             rung.net !== other &&
@@ -348,17 +350,48 @@ export class Ladder {
             !this.hanging.some(({ rungs }) => rungs.some(({ part }) => part === rung.part)),
         )
         .toSorted((a, b) => rank(a) - rank(b));
+      // Behind a winding the rectifier comes first; what lies beside it damps it.
+      const rectifiers = this.isWound(net) ? found.filter(({ part }) => part.kind === 'diode') : [];
+      return rectifiers.length > 0 ? rectifiers : found;
+    };
     const dual = this.dual(lines, x);
     if (dual) return dual;
+    const shunt = this.shunt(lower);
+    if (shunt) return { x: this.lie(shunt, x, bottom), lines: { ...lines, lower: shunt.net } };
     const [above] = onward(upper, lower);
-    if (above) {
+    const [below] = this.circuit.returns.has(lower) ? [] : onward(lower, upper);
+    // A capacitor lies in the way of the power only where nothing else does.
+    const isBelow = below && below.part.kind !== 'capacitor' && (!above || above.part.kind === 'capacitor');
+    if (above && !isBelow) {
       const beside = onward(upper, lower).filter(({ net, part }) => net === above.net && part !== above.part);
       const end = this.lie(above, x, top);
       beside.forEach((rung, index) => this.lie(rung, end - 80, top - 50 * (index + 1)));
       return { x: end, lines: { ...lines, upper: above.net } };
     }
-    const [below] = this.circuit.returns.has(lower) ? [] : onward(lower, upper);
     return below ? { x: this.lie(below, x, bottom), lines: { ...lines, lower: below.net } } : undefined;
+  }
+
+  /** Whether a winding of a transformer behind the barrier ends at a net. */
+  private isWound(net: number): boolean {
+    return this.circuit
+      .pinsOn(net)
+      .some(
+        ({ part, pin }) =>
+          part.kind === 'transformer' &&
+          !this.circuit.symbols.isChoke(part) &&
+          this.circuit.symbols.windingsOf(part).some(({ pins, side }) => side === 'right' && pins.includes(pin)),
+      );
+  }
+
+  /** What measures the current in the lower line, up to where the return begins. */
+  private shunt(lower: number): Rung | undefined {
+    if (this.circuit.returns.has(lower)) return undefined;
+    return this.rungsFrom(lower).find(
+      ({ part, net }) =>
+        this.circuit.returns.has(net) &&
+        part.kind === 'resistor' &&
+        (part.value?.resistance ?? Infinity) <= SHUNT_AT_MOST,
+    );
   }
 
   private dual({ upper, ...lines }: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
@@ -397,5 +430,5 @@ export class Ladder {
 const snap = (value: number) => Math.round(value / STEP) * STEP;
 
 /** What is in the way first: what protects, then chokes, then diodes. */
-const ORDER = ['fuse', 'switch', 'thermistor', 'resistor', 'inductor', 'transformer', 'diode', 'capacitor', 'lamp'];
+const ORDER = ['fuse', 'switch', 'thermistor', 'inductor', 'transformer', 'resistor', 'diode', 'capacitor', 'lamp'];
 const rank = ({ part }: Rung) => ORDER.indexOf(part.kind);

@@ -3,6 +3,7 @@ import type { Analysis } from '../topology';
 import type { Circuit } from './circuit';
 import { Ladder, type Hanging } from './ladder';
 import { STEP, type Sheet } from './sheet';
+import { linesFirst } from './symbols';
 import type { Rail } from './types';
 
 /** Levels of the first strip: its rails, and the two lines of the mains between them. */
@@ -64,10 +65,8 @@ export function layPower(analysis: Analysis, circuit: Circuit, sheet: Sheet): Po
 
 /** Stands the inlet and walks on from its two lines; returns where they end. */
 function enter(inlet: BoardPart, ladder: Ladder, circuit: Circuit, sheet: Sheet): number {
-  const pins = Object.keys(inlet.pins);
-  const plus = pins.find((pin) => pin === '+' || /VIN|^V\+/i.test(pin)) ?? pins[0];
-  if (plus === undefined) return START;
-  const minus = pins.find((pin) => pin !== plus) ?? plus;
+  const [plus, minus = plus] = linesFirst(inlet);
+  if (plus === undefined || minus === undefined) return START;
   const level = inlet.role === 'mains-inlet' ? LINE : RAIL;
   const [symbol] = sheet.looksOf(inlet);
   const down = symbol?.pins.find(({ pin }) => pin === plus)?.y ?? 0;
@@ -157,7 +156,9 @@ function baysOf({ recognition: { stages } }: Analysis, circuit: Circuit): Readon
   const control = circuit.parts.filter(
     (part) => !circuit.isPower(part) && circuit.placeOf(part) !== 'isolated' && part.fitted !== false,
   ).length;
-  const commanded = stages.filter(({ switches }) => switches.some((part) => circuit.placeOf(part) !== 'isolated'));
+  const commanded = stages.filter(({ switches }) =>
+    switches.some((part) => circuit.part(part.ref) && circuit.placeOf(part) !== 'isolated'),
+  );
   const each = Math.min(BAY.most, (control * BAY.perPart) / Math.max(1, commanded.length));
   const room = Math.round(each / STEP) * STEP;
   return new Map(commanded.flatMap(({ switches }) => switches.slice(0, 1).map((part) => [part.ref, room] as const)));

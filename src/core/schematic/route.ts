@@ -152,6 +152,18 @@ export class Router {
     }
     return runs.toSorted((a, b) => b.length - a.length)[0] ?? [];
   }
+  /** The way straight down to a level, where nothing stands in it and no other net is met; none otherwise. */
+  plumb(net: number, from: Point, level: number): readonly Point[] | undefined {
+    const path: Point[] = [];
+    for (let { y } = from; y <= level; y += STEP) {
+      const at = this.index({ x: from.x, y });
+      const tracks = [this.along[at] ?? -1, this.along[at + this.columns * this.rows] ?? -1];
+      if (this.blocked[at] || this.crowded[at] || tracks.some((other) => other !== -1 && other !== net))
+        return undefined;
+      path.push({ x: from.x, y });
+    }
+    return path.length > 1 ? path : undefined;
+  }
   private gridBox(points: readonly Point[]) {
     const box = { left: Infinity, right: -Infinity, top: Infinity, bottom: -Infinity };
     for (const { x, y } of points) {

@@ -161,7 +161,7 @@ test('while a board is logged and traced, no part jumps unless it plays another 
     const random = new Random(7);
     let before: Places = NO_PLACES;
     for (const { board } of tracedByPerson(drawn(name).board, [0.2, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1], random)) {
-      const next = drawSchematic(analyse(board), before).places;
+      const next = drawSchematic(analyse(board), { before }).places;
       for (const [ref, place] of Object.entries(next.parts)) {
         const last = before.parts[ref];
         if (last?.role !== place.role) continue;

@@ -46,6 +46,8 @@ export interface PlacedSymbol {
   readonly caption: { readonly anchor: 'start' | 'middle' | 'end'; readonly lines: readonly CaptionLine[] };
   readonly isPower: boolean;
   readonly side: string;
+  /** It stands for parts that are folded into one box. */
+  readonly isBlock?: true;
 }
 
 export interface Wire {

@@ -94,11 +94,13 @@ export function wire(
     }
     for (const job of jobs) if (job.sign === undefined) rejoin(job, router);
   }
+  for (const job of jobs) if (job.sign !== undefined) hangDown(job, router);
   const wires: Wire[] = [];
   const marks: Mark[] = [];
   for (const job of jobs) {
-    wires.push(...wiresOf(job, circuit, isClosed(job.net)));
-    marks.push(...marksOf(job, isClosed));
+    const isKnown = isClosed(job.net) || circuit.reachesOut(job.net);
+    wires.push(...wiresOf(job, circuit, isKnown));
+    marks.push(...marksOf(job, isKnown, circuit.reachesOut(job.net)));
   }
   return { wires, marks, dots: dotsOf(wires) };
 }
@@ -264,8 +266,31 @@ function rejoin(job: Job, router: Router): void {
   }
 }
 
-function wiresOf({ net, pins, joins, trunk, isPower }: Job, circuit: Circuit, isClosed: boolean): readonly Wire[] {
-  const isOpen = pins.length === 1 && !isClosed;
+/** Pins that stand over the line of their return with nothing between are wired down to it; a sign would say less. */
+function hangDown(job: Job, router: Router): void {
+  const { net, trunk, loose, joins } = job;
+  const [first] = trunk;
+  const last = trunk.at(-1);
+  if (!first || !last) return;
+  const down: Joined[] = [];
+  for (const pin of [...loose]) {
+    const end = stubEnd(pin);
+    if (pin.side !== 'bottom' || end.y >= first.y || end.x < first.x || end.x > last.x) continue;
+    const path = router.plumb(net, end, first.y);
+    if (!path) continue;
+    router.claim(net, path);
+    loose.delete(pin);
+    down.push({ pin, path });
+  }
+  if (down.length === 0) return;
+  job.joins = [...joins, ...down];
+  // The first group is what hangs on the line.
+  const [onLine = [], ...others] = job.groups;
+  job.groups = [[...onLine, ...down.map(({ pin }) => pin)], ...others];
+}
+
+function wiresOf({ net, pins, joins, trunk, isPower }: Job, circuit: Circuit, isKnown: boolean): readonly Wire[] {
+  const isOpen = pins.length === 1 && !isKnown;
   return [
     ...pins.map((terminal): Wire => ({
       net,
@@ -278,14 +303,14 @@ function wiresOf({ net, pins, joins, trunk, isPower }: Job, circuit: Circuit, is
   ];
 }
 
-function marksOf({ net, pins, sign, loose, groups }: Job, isClosed: (net: number) => boolean): readonly Mark[] {
+function marksOf({ net, pins, sign, loose, groups }: Job, isKnown: boolean, reachesOut: boolean): readonly Mark[] {
   const named = (terminal: PinTerminal) => [`${terminal.part.ref}.${terminal.pin}`];
   const [only] = pins;
-  if (pins.length === 1)
-    return only && !isClosed(net) ? [{ net, kind: 'open', terminal: only, pins: named(only) }] : [];
+  if (pins.length === 1 && !reachesOut)
+    return only && !isKnown ? [{ net, kind: 'open', terminal: only, pins: named(only) }] : [];
   const alone = [...loose].map((terminal): Mark => ({ net, kind: sign ?? 'name', terminal, pins: named(terminal) }));
-  if (groups.length + loose.size < 2) return [];
-  const shown = groups.flatMap((group): readonly Mark[] => {
+  if (groups.length + loose.size < 2 && !reachesOut) return [];
+  const shown = (pins.length === 1 ? [pins] : groups).flatMap((group): readonly Mark[] => {
     const [first] = group.toSorted((a, b) => rank(a, sign) - rank(b, sign));
     return first ? [{ net, kind: sign ?? 'name', terminal: first, pins: group.length === 1 ? named(first) : [] }] : [];
   });

@@ -1,4 +1,5 @@
 import type { BoardPart } from '../../board';
+import { LETTER } from '../caption';
 import type { PartSymbol, Shape, Side, SymbolPin } from '../types';
 import { path, word } from './shapes';
 
@@ -6,17 +7,23 @@ import { path, word } from './shapes';
 export type ChipSides = Readonly<Record<Side, readonly string[]>>;
 
 const LEAST_WIDTH = 100;
+/** Beside the title of a box that stands for many parts, the names of its pins take so much. */
+const NAMES_OF_PINS = 120;
 const LEAD = 10;
 /** Above so many pins on a side they stand closer. */
 const FEW = 6;
 const LETTERS = 7;
 
 /** A chip: supply pins up, returns down, inputs at the left, outputs at the right, each with its name where it is known. */
-export function chipSymbol(sides: ChipSides, nameOf: (pin: string) => string): PartSymbol {
+export function chipSymbol(
+  sides: ChipSides,
+  nameOf: (pin: string) => string,
+  leastWidth: number = LEAST_WIDTH,
+): PartSymbol {
   const most = Math.max(sides.left.length, sides.right.length, 1);
   const pitch = most > FEW ? 20 : 30;
   const across = Math.max(sides.top.length, sides.bottom.length);
-  const width = Math.max(LEAST_WIDTH, across * 30 + 20);
+  const width = Math.max(leastWidth, across * 30 + 20);
   const height = Math.max(60, most * pitch + 20);
   const [right, bottom] = [LEAD + width, LEAD + height];
   const pins: SymbolPin[] = [];
@@ -47,14 +54,28 @@ export function chipSymbol(sides: ChipSides, nameOf: (pin: string) => string): P
   return { pins, shapes, body: { left: LEAD, top: LEAD, right, bottom }, captionAt: 'inside' };
 }
 
+/** A part of the circuit in one box: as a chip, with a second line within, and room for its title. */
+export function blockSymbol(sides: ChipSides, title: string): PartSymbol {
+  const symbol = chipSymbol(sides, (pin) => pin, Math.ceil((title.length * LETTER.ref + NAMES_OF_PINS) / 20) * 20);
+  const { left, top, right, bottom } = symbol.body;
+  return {
+    ...symbol,
+    shapes: [...symbol.shapes, path(`M${left + 3} ${top + 3}H${right - 3}V${bottom - 3}H${left + 3}Z`)],
+  };
+}
+
 /** A connector: a round for each pin, with what it is called. */
-export function connectorSymbol(part: BoardPart, faces: 'left' | 'right', pitch: number): PartSymbol {
+export function connectorSymbol(
+  part: BoardPart,
+  names: readonly string[],
+  faces: 'left' | 'right',
+  levelOf: (index: number) => number,
+): PartSymbol {
   const isRight = faces === 'right';
-  const names = Object.keys(part.pins);
   const pins = names.map((pin, index): SymbolPin => ({
     pin,
     x: isRight ? 30 : 0,
-    y: 10 + index * pitch,
+    y: 10 + levelOf(index),
     side: faces,
   }));
   const shapes = pins.flatMap(({ pin, y }) => [
@@ -65,7 +86,7 @@ export function connectorSymbol(part: BoardPart, faces: 'left' | 'right', pitch:
   return {
     pins,
     shapes,
-    body: { left: 0, top: 2, right: 30, bottom: 18 + (names.length - 1) * pitch },
+    body: { left: 0, top: 2, right: 30, bottom: 18 + levelOf(names.length - 1) },
     captionAt: 'above',
   };
 }

@@ -1,6 +1,6 @@
-import type { BoardPart } from '../../board';
+import { inletPins, isInlet, type BoardPart } from '../../board';
 import type { PartSymbol } from '../types';
-import { chipSymbol, connectorSymbol, type ChipSides } from './boxes';
+import { blockSymbol, chipSymbol, connectorSymbol, type ChipSides } from './boxes';
 import { bridgeSymbol, dualDiodeSymbols, optocouplerSymbols } from './others';
 import { transistorSymbols } from './transistors';
 import { mirrored, turned } from './turn';
@@ -13,6 +13,8 @@ export type { DrawnWinding } from './wound';
 
 /** What of its surroundings decides how a part is drawn. */
 export interface SymbolContext {
+  /** Whether it stands for parts that are folded into one box. */
+  readonly isBlock: (part: BoardPart) => boolean;
   /** Whether a transformer works as the choke of its stage. */
   readonly isChoke: (part: BoardPart) => boolean;
   readonly windingsOf: (part: BoardPart) => readonly DrawnWinding[];
@@ -41,9 +43,12 @@ export function symbolsOf(part: BoardPart, context: SymbolContext): readonly Par
     case 'optocoupler':
       return optocouplerSymbols();
     case 'connector': {
-      const isEntering = context.isEntering(part);
-      const isLine = Object.keys(part.pins).length < 3;
-      return [connectorSymbol(part, isEntering ? 'right' : 'left', isEntering && isLine ? PITCH.line : PITCH.other)];
+      const names = Object.keys(part.pins);
+      if (!context.isEntering(part)) return [connectorSymbol(part, names, 'left', (index) => index * PITCH.other)];
+      // The two lines first, as far apart as the chokes of a filter are drawn; earth and the like below.
+      const lines = linesFirst(part);
+      const levelOf = (index: number) => (index < 2 ? index * PITCH.line : PITCH.line + (index - 1) * PITCH.other);
+      return [connectorSymbol(part, isInlet(part) ? lines : names, 'right', levelOf)];
     }
     case 'dual-diode':
       return dualDiodeSymbols(part) ?? chip(part, context);
@@ -52,8 +57,20 @@ export function symbolsOf(part: BoardPart, context: SymbolContext): readonly Par
   }
 }
 
+const LINE = /^(L\d?|VIN\+?|VBUS|.*\+)$/i;
+const RETURN = /^(N|GND|.*-)$/i;
+
+/** Pins of an inlet: the line or plus, then neutral or minus, then what else there is. */
+export function linesFirst(part: BoardPart): readonly string[] {
+  const own = new Set(inletPins(part));
+  const rank = (pin: string) => (!own.has(pin) ? 3 : LINE.test(pin) ? 0 : RETURN.test(pin) ? 1 : 2);
+  return Object.keys(part.pins).toSorted((a, b) => rank(a) - rank(b));
+}
+
 function chip(part: BoardPart, context: SymbolContext): readonly PartSymbol[] {
-  const symbol = chipSymbol(context.sidesOf(part), (pin) => context.pinNameOf(part, pin));
+  const symbol = context.isBlock(part)
+    ? blockSymbol(context.sidesOf(part), part.ref)
+    : chipSymbol(context.sidesOf(part), (pin) => context.pinNameOf(part, pin));
   const middle = (symbol.body.left + symbol.body.right) / 2;
   return [symbol, turned(symbol, mirrored(middle))];
 }

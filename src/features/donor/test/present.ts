@@ -13,7 +13,7 @@ import {
   type Readings,
   type TestField,
 } from '../../../core/measure';
-import { packageRule, type KindName, type TestName } from '../../../core/part';
+import { kindRule, packageRule, type KindName, type TestName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import type { PartRecord } from '../../../db/repositories/parts';
 import { type TestContext, readingsThatCount, underTest } from '../../../services/board';
@@ -101,7 +101,7 @@ export function partTest(record: PartRecord, context: TestContext): PartTestView
     untraced: [...new Set(places.flatMap((place) => (place && 'pin' in place ? [place.pin] : [])))],
     meters: [...context.meters.keys()],
     meter: latest?.meter ?? '',
-    measured: measuredRows(readings, test, part.kind),
+    measured: rowsOf(readings, test, part.kind),
     measuredText: latest
       ? `last ${clockOf(latest.takenMs)}${measurements.length > 1 ? `, ${measurements.length} times in all` : ''}`
       : '',
@@ -110,7 +110,13 @@ export function partTest(record: PartRecord, context: TestContext): PartTestView
   };
 }
 
-function measuredRows(readings: Readings, test: TestName, kind: KindName) {
+/** What was measured of a part, as far as it counts; empty while nothing was. */
+export function measuredRows(record: PartRecord, context: TestContext) {
+  const { test } = kindRule(record.part.kind);
+  return test ? rowsOf(readingsThatCount(record, context), test, record.part.kind) : [];
+}
+
+function rowsOf(readings: Readings, test: TestName, kind: KindName) {
   return Object.entries(readings).flatMap(([name, reading]) => {
     const field = testField(test, name, kind);
     if (!field || !reading) return [];

@@ -31,7 +31,9 @@ beforeEach(() => {
   jest.resetAllMocks();
   jest.mocked(recordTracedAction).mockResolvedValue({ ok: true, message: 'recorded' });
   jest.mocked(removeFactAction).mockResolvedValue({ ok: true, message: 'dropped' });
-  jest.mocked(useBoardAnswer).mockReturnValue({ answer: undefined, isFresh: true, hasFailed: false });
+  jest
+    .mocked(useBoardAnswer)
+    .mockReturnValue({ answer: undefined, isFresh: true, hasFailed: false, redraw: jest.fn() });
 });
 
 function board(view = VIEW, read?: InstrumentOutcome) {
@@ -118,7 +120,7 @@ test.each([
   [{ isFresh: false, hasFailed: false }, 'working it out'],
   [{ isFresh: false, hasFailed: true }, 'it could not be worked out; what you entered is kept'],
 ])('while %j it says “%s”', (state, message) => {
-  jest.mocked(useBoardAnswer).mockReturnValue({ answer: undefined, ...state });
+  jest.mocked(useBoardAnswer).mockReturnValue({ answer: undefined, redraw: jest.fn(), ...state });
   board();
   expect(screen.getByText(message)).toBeTruthy();
 });

@@ -2,7 +2,7 @@
 
 import { Tabs } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
-import { splitPin } from '../../../core/board';
+import { firstView, type SchematicView as Shown } from '../../../core/schematic';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
@@ -15,7 +15,7 @@ import { BoardPhotoView } from './BoardPhotoView';
 import { MeterLatch } from '../shared/MeterLatch';
 import { PinTable } from './PinTable';
 import { PowerWalk } from './PowerWalk';
-import { SchematicView } from './SchematicView';
+import { SchematicTab } from './schematic/SchematicTab';
 import { TraceJudgement } from './TraceJudgement';
 import { useBoardAnswer } from '../shared/useBoardAnswer';
 import { useMeterProbe } from '../shared/useMeterProbe';
@@ -37,7 +37,9 @@ export function TraceBoard({
   view: TraceView;
   children: ReactNode;
 }) {
-  const { answer, isFresh, hasFailed } = useBoardAnswer(view.board);
+  const [chosenView, setChosenView] = useState<Shown>();
+  const shown = chosenView ?? firstView(view.board.parts.length);
+  const { answer, isFresh, hasFailed, redraw } = useBoardAnswer(view.board, shown);
   const [tab, setTab] = useState<Tab>('pins');
   const [held, setHeld] = useState<string>();
   const { run } = useCommand();
@@ -68,12 +70,15 @@ export function TraceBoard({
     ),
     schematic: () =>
       answer && (
-        <SchematicView
-          schematic={answer.schematic}
-          lit={lit}
-          chosen={held === undefined ? undefined : splitPin(held)[0]}
-          onPart={(ref) => setHeld(Object.keys(answer.nets).find((pin) => splitPin(pin)[0] === ref))}
-          onNet={(net) => setHeld(Object.keys(answer.nets).find((pin) => answer.nets[pin] === net))}
+        <SchematicTab
+          code={code}
+          answer={answer}
+          shown={shown}
+          measured={view.measured}
+          held={held}
+          onShow={setChosenView}
+          onRedraw={redraw}
+          onHold={setHeld}
         />
       ),
     walk: () => answer && <PowerWalk answer={answer} />,

@@ -129,9 +129,10 @@ export function TraceJudgement({
         <section>
           <h2 className="label mb-1">Findings</h2>
           <Findings
-            items={answer.findings.map(({ severity, message, advice }) => ({
+            items={answer.findings.map(({ severity, message, advice }, index) => ({
               weight: WEIGHT[severity],
-              text: `${message} ${advice}`,
+              // The number stands at the parts on the schematic.
+              text: `${index + 1}. ${message} ${advice}`,
             }))}
           />
         </section>

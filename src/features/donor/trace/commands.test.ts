@@ -1,4 +1,3 @@
-import { NO_PLACES } from '../../../core/schematic';
 import { dossierOf } from '../../../services/dossier/testing/dossierOf';
 import { valueOf } from '../../../services/command';
 import { shareContext } from '../../../db/testing/sharedContext';
@@ -91,10 +90,10 @@ test('once the station is done, what is not joined is separate', async () => {
 
 test('everything the station shows is worked out of the board, and crosses a thread', async () => {
   await type('q1.d - t1.2', 't1.1 - c3.+', 't1.1 ~ t1.2 1R', 't1.3 ~ t1.4 0R1', 'd3.a - t1.3');
-  const answer = answerBoard((await view()).board, NO_PLACES);
+  const answer = answerBoard((await view()).board, {});
   expect(structuredClone(answer)).toEqual(answer);
   expect(answer.nets['Q1.D']).toBe(answer.nets['T1.2']);
-  expect(answer.schematic.symbols).toHaveLength(7);
+  expect(answer.drawn.schematic.symbols).toHaveLength(7);
   expect(answer.analysis.hypotheses.length).toBeGreaterThan(0);
 });
 
@@ -116,13 +115,13 @@ test('what a person fixes goes before the evidence, is fixed again, and is let g
 });
 
 test('pins that nobody could tell of are not asked for again until that is taken back', async () => {
-  const [first] = answerBoard((await view()).board, NO_PLACES).advice.probes;
+  const [first] = answerBoard((await view()).board, {}).advice.probes;
   if (!first) throw new Error('nothing is asked');
   const left = await recordTraced(fixture.app, code, { kind: 'unsure', pins: [first.a, first.b] });
   expect(left).toMatchObject({ ok: true, message: expect.stringContaining('are left open') as string });
   const { board, facts } = await view();
   expect(facts[0]?.message).toBe('left open');
-  const asked = answerBoard(board, NO_PLACES).advice.probes.map(({ a, b }) => `${a} ${b}`);
+  const asked = answerBoard(board, {}).advice.probes.map(({ a, b }) => `${a} ${b}`);
   expect(asked.length).toBeGreaterThan(0);
   expect(asked).not.toContain(`${first.a} ${first.b}`);
   expect(asked).not.toContain(`${first.b} ${first.a}`);

@@ -4,7 +4,8 @@ import { contradictions, fixedWords, type Board } from '../../../core/board';
 import type { BoardFact } from '../../../core/donor';
 import { formatQuantity } from '../../../core/quantity';
 
-import { tracedBoard } from '../../../services/board';
+import { testContext, tracedBoard } from '../../../services/board';
+import { measuredRows } from '../test/present';
 import { boardPhotos, type BoardPhoto } from '../photos/view.server';
 import { clockOf } from '../../../ui/value/moments';
 import type { Dossier } from '../../../services/dossier';
@@ -29,6 +30,8 @@ export interface TraceView {
   /** What a person has fixed. */
   readonly fixed: readonly FactView[];
   readonly photos: readonly BoardPhoto[];
+  /** What was measured of parts, in words, by reference. */
+  readonly measured: Readonly<Record<string, string>>;
 }
 
 /**
@@ -36,10 +39,11 @@ export interface TraceView {
  * every join is taken to be in.
  */
 export async function traceView(dossier: Dossier, isDone: boolean): Promise<TraceView> {
-  const [board, facts, photos] = await Promise.all([
+  const [board, facts, photos, measured] = await Promise.all([
     tracedBoard(dossier, isDone),
     dossier.boardFacts(),
     boardPhotos(dossier),
+    measuredInWords(dossier),
   ]);
   const views = facts.map(viewOf);
   const conflicts = contradictions(board).map((set) =>
@@ -60,7 +64,20 @@ export async function traceView(dossier: Dossier, isDone: boolean): Promise<Trac
     conflicts,
     fixed: views.filter(isFixed),
     photos,
+    measured,
   };
+}
+
+async function measuredInWords(dossier: Dossier): Promise<Readonly<Record<string, string>>> {
+  const [parts, context] = await Promise.all([dossier.parts(), testContext(dossier)]);
+  return Object.fromEntries(
+    parts.flatMap((record) => {
+      const words = measuredRows(record, context).map(({ label, value, evidence }) =>
+        [label, value, evidence].filter(Boolean).join(' '),
+      );
+      return words.length > 0 ? [[record.part.ref, words.join(', ')]] : [];
+    }),
+  );
 }
 
 const WORDS: Readonly<Record<BoardFact['relation'], string>> = {

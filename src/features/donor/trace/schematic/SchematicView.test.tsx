@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, waitFor } from '@testing-library/react';
-import type { Schematic } from '../../../core/schematic';
-import { mount } from '../../../ui/testing/mount';
+import type { Schematic } from '../../../../core/schematic';
+import { mount } from '../../../../ui/testing/mount';
 import { SchematicView } from './SchematicView';
 
 const box = {
@@ -61,7 +61,7 @@ const SCHEMATIC: Schematic = {
 function shown({ lit, chosen, schematic = SCHEMATIC }: { lit?: number; chosen?: string; schematic?: Schematic } = {}) {
   const [onPart, onNet] = [jest.fn(), jest.fn()];
   const mounted = mount(<SchematicView {...{ schematic, lit, chosen, onPart, onNet }} />);
-  const sheet = screen.getByRole('img', { name: /Schematic: flyback/ });
+  const sheet = screen.getByRole('group', { name: /Schematic: flyback/ });
   return { ...mounted, sheet, onPart, onNet };
 }
 const wires = (sheet: HTMLElement) => [...sheet.querySelectorAll<SVGPathElement>('svg > path')];

@@ -1,0 +1,21 @@
+import { DonorPage } from '../../../../../features/donor/shared/DonorPage';
+import { SheetsView } from '../../../../../features/donor/trace/sheets/SheetsView';
+import { schematicSheets } from '../../../../../features/donor/trace/sheets/sheets.server';
+import { word } from '../../../../search';
+import { donorOf, type StationProps, titled } from '../../load';
+
+export const generateMetadata = titled('Schematic');
+
+export default async function SheetsPage(props: StationProps) {
+  const search = await props.searchParams;
+  const { dossier, donor, frame } = await donorOf(props);
+  const paper = word(search.paper) === 'A3' ? 'A3' : 'A4';
+  const by = word(search.by) === 'section' ? 'section' : 'whole';
+  const isDone = frame.stages.some(({ id, state }) => id === 'trace' && state === 'done');
+  const sheets = await schematicSheets(dossier, { paper, by, isDone });
+  return (
+    <DonorPage frame={frame} station="trace">
+      <SheetsView code={donor.code} paper={paper} by={by} sheets={sheets} />
+    </DonorPage>
+  );
+}

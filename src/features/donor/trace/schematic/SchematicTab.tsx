@@ -1,0 +1,165 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import Link from 'next/link';
+import { splitPin } from '../../../../core/board';
+import { formatQuantity } from '../../../../core/quantity';
+import type { SchematicView as Shown } from '../../../../core/schematic';
+import { routes } from '../../../../routes';
+import { Shortcuts } from '../../../../ui/frame/Shortcuts';
+import type { BoardAnswer } from '../../../../workers/board.contract';
+import { SchematicView } from './SchematicView';
+import type { PartNote, WireNote } from './notes';
+
+const KEYS = [
+  { key: 'v', label: 'show expected volts', press: 'show-volts' },
+  { key: 'w', label: 'schematic in the whole window', press: 'whole-window' },
+] as const;
+
+/** The schematic with what of it is shown: the whole, the control folded, or a section; what is told at its parts and wires. */
+export function SchematicTab({
+  code,
+  answer,
+  shown,
+  measured,
+  held,
+  onShow,
+  onRedraw,
+  onHold,
+}: {
+  code: string;
+  answer: BoardAnswer;
+  shown: Shown;
+  /** What was measured of parts, in words. */
+  measured: Readonly<Record<string, string>>;
+  /** The pin that is held, whose net is lit. */
+  held: string | undefined;
+  onShow: (view: Shown) => void;
+  onRedraw: () => void;
+  onHold: (pin: string | undefined) => void;
+}) {
+  const [hasVolts, setHasVolts] = useState(false);
+  const [isLarge, setIsLarge] = useState(false);
+  const { drawn, nets, findings, rails } = answer;
+  const notes = useMemo((): readonly PartNote[] => {
+    const found = findings.flatMap(({ parts, message, advice }, index) =>
+      parts.map((ref) => ({ ref, sign: String(index + 1), message: `${message} ${advice}` })),
+    );
+    return [
+      ...found,
+      ...Object.entries(measured).map(([ref, message]) => ({ ref, sign: 'm', message: `${ref}: ${message}` })),
+    ];
+  }, [findings, measured]);
+  const volts = useMemo(
+    (): readonly WireNote[] =>
+      rails.flatMap(({ at, volts: expected, most, why, isGuess }) => {
+        const net = nets[at];
+        const told = expected ?? most;
+        if (net === undefined || told === undefined) return [];
+        const size = formatQuantity(told, 'volt', { digits: 3 });
+        const text = expected === undefined ? `≤ ${size}` : isGuess ? `≈ ${size}` : size;
+        return [{ net, text, message: `${at}: ${expected === undefined ? 'at most' : 'about'} ${size}, ${why}` }];
+      }),
+    [rails, nets],
+  );
+  const firstPin = (is: (pin: string) => boolean) => Object.keys(nets).find(is);
+  const { sections, blocks, schematic } = drawn;
+  const unfolded = shown.kind === 'folded' ? shown.unfolded : [];
+  const fold = (title: string) =>
+    onShow({
+      kind: 'folded',
+      unfolded: unfolded.includes(title) ? unfolded.filter((one) => one !== title) : [...unfolded, title],
+    });
+
+  return (
+    <div
+      className={isLarge ? 'fixed inset-0 z-40 overflow-auto bg-sheet p-4' : ''}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape' && isLarge) setIsLarge(false);
+      }}
+    >
+      <Shortcuts keys={[...KEYS]} />
+      <div className="mb-2 flex flex-wrap items-center gap-2 text-[13px]">
+        <label className="flex items-center gap-2">
+          <span className="label">Show</span>
+          <select
+            className="btn"
+            value={shown.kind === 'section' ? shown.id : shown.kind}
+            onChange={({ target: { value } }) =>
+              onShow(
+                value === 'whole'
+                  ? { kind: 'whole' }
+                  : value === 'folded'
+                    ? { kind: 'folded', unfolded: [] }
+                    : { kind: 'section', id: value },
+              )
+            }
+          >
+            <option value="whole">every part</option>
+            <option value="folded">power path, control in boxes</option>
+            {sections.length > 1 &&
+              sections.map(({ id, title, refs }) => (
+                <option key={id} value={id}>
+                  {title}, {refs.length} parts
+                </option>
+              ))}
+          </select>
+        </label>
+        <button
+          id="show-volts"
+          type="button"
+          className="btn"
+          aria-pressed={hasVolts}
+          onClick={() => setHasVolts(!hasVolts)}
+        >
+          <kbd>v</kbd> expected volts
+        </button>
+        <button
+          id="whole-window"
+          type="button"
+          className="btn"
+          aria-pressed={isLarge}
+          onClick={() => setIsLarge(!isLarge)}
+        >
+          <kbd>w</kbd> whole window
+        </button>
+        <button type="button" className="btn" data-tone="quiet" onClick={onRedraw}>
+          draw it anew
+        </button>
+        <Link href={routes.sheets(code)} className="underline decoration-dotted">
+          sheets to print
+        </Link>
+      </div>
+      {blocks.length > 0 && (
+        <ul className="mb-2 flex flex-wrap gap-1.5" aria-label="Parts of the control">
+          {blocks.map(({ title, refs }) => (
+            <li key={title}>
+              <button
+                type="button"
+                className="btn"
+                data-tone="small"
+                aria-pressed={unfolded.includes(title)}
+                onClick={() => fold(title)}
+              >
+                {unfolded.includes(title) ? `fold ${title}` : `${title}, ${refs.length} parts`}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <SchematicView
+        schematic={schematic}
+        lit={held === undefined ? undefined : nets[held]}
+        chosen={held === undefined ? undefined : splitPin(held)[0]}
+        notes={notes}
+        isLarge={isLarge}
+        {...(hasVolts ? { volts } : {})}
+        onPart={(ref) => {
+          if (blocks.some(({ title }) => title === ref)) fold(ref);
+          else onHold(firstPin((pin) => splitPin(pin)[0] === ref));
+        }}
+        onNet={(net) => onHold(firstPin((pin) => nets[pin] === net))}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,111 @@
+import {
+  groundPath,
+  supplyPath,
+  TYPE,
+  wordsOf,
+  type PlacedSymbol,
+  type Schematic,
+  type Shape,
+} from '../../../../core/schematic';
+
+/** Words keep a ground of their own, so that what lies under them does not disturb. */
+export const GROUND = { stroke: 'var(--lift)', strokeWidth: 3, paintOrder: 'stroke' } as const;
+
+export function SymbolView({
+  placed,
+  isChosen,
+  onPart,
+}: {
+  placed: PlacedSymbol;
+  isChosen: boolean;
+  onPart: (ref: string) => void;
+}) {
+  const { ref, symbol, at, caption, isPower } = placed;
+  const { body } = symbol;
+  const ink = isChosen ? 'var(--ochre)' : 'var(--ink)';
+  return (
+    <g
+      data-ref={ref}
+      transform={`translate(${at.x} ${at.y})`}
+      stroke={ink}
+      strokeWidth={isPower ? 1.8 : 1.2}
+      onClick={() => onPart(ref)}
+      className="cursor-pointer"
+    >
+      <rect
+        x={body.left}
+        y={body.top}
+        width={body.right - body.left}
+        height={body.bottom - body.top}
+        fill="transparent"
+        stroke="none"
+      />
+      {symbol.shapes.map((shape, index) => (
+        <ShapeView key={index} shape={shape} ink={ink} />
+      ))}
+      {caption.lines.map(({ text, x, y }, index) => (
+        <text
+          key={y}
+          x={x}
+          y={y}
+          textAnchor={caption.anchor}
+          fontSize={index === 0 ? TYPE.ref : TYPE.value}
+          fontWeight={index === 0 ? 600 : 400}
+          fill={index === 0 ? ink : 'var(--ink-2)'}
+          {...GROUND}
+        >
+          {text}
+        </text>
+      ))}
+    </g>
+  );
+}
+
+function ShapeView({ shape, ink }: { shape: Shape; ink: string }) {
+  return 'text' in shape ? (
+    <text x={shape.at.x} y={shape.at.y} textAnchor={shape.anchor} fontSize={TYPE.pin} fill="var(--ink-2)" stroke="none">
+      {shape.text}
+    </text>
+  ) : (
+    <path d={shape.path} fill={shape.isFilled ? ink : 'none'} {...(shape.isHeavy ? { strokeWidth: 2.2 } : {})} />
+  );
+}
+
+export function LabelView({
+  text,
+  at: { x, y },
+  side,
+  kind,
+  nudge,
+  isLit,
+  onClick,
+}: Omit<Schematic['labels'][number], 'net' | 'pins'> & { isLit: boolean; onClick: () => void }) {
+  const ink = isLit ? 'var(--ochre)' : 'var(--ink)';
+  if (kind === 'ground' || kind === 'isolated-ground')
+    return (
+      <path
+        d={groundPath({ at: { x, y }, side, kind })}
+        strokeWidth={kind === 'ground' ? 3 : 2}
+        stroke={ink}
+        onClick={onClick}
+      />
+    );
+  if (kind === 'open') return <circle cx={x} cy={y} r="4" strokeDasharray="2 2" stroke={ink} onClick={onClick} />;
+  const words = wordsOf({ side, ...(nudge === undefined ? {} : { nudge }) });
+  return (
+    <>
+      {kind === 'supply' && <path d={supplyPath({ at: { x, y }, side })} stroke={ink} onClick={onClick} />}
+      <text
+        x={x + words.dx}
+        y={y + words.dy}
+        textAnchor={words.anchor}
+        fontSize={TYPE.value}
+        fill={isLit ? 'var(--ochre)' : 'var(--ink-2)'}
+        {...GROUND}
+        onClick={onClick}
+      >
+        {text}
+      </text>
+    </>
+  );
+}
