@@ -121,16 +121,15 @@ export function circuitOf(analysis: Analysis): Circuit {
     }
 
   const placeOf = remembered((part: BoardPart): Place => {
-    // Earth comes in with the mains.
-    const own = Object.keys(part.pins).map((pin) =>
-      (nets.pins[netOf(part.ref, pin)] ?? []).some((other) => other.part.role === 'mains-inlet')
-        ? 'mains'
-        : sideOfPin(part.ref, pin),
-    );
-    const isolated = own.filter((side) => side.startsWith('isolated')).length;
-    const mains = own.filter((side) => side === 'mains' || side === 'input').length;
-    if (isolated > 0 && mains > 0) return 'across';
-    return isolated > 0 ? 'isolated' : mains > 0 ? 'mains' : 'unknown';
+    const pins = Object.keys(part.pins).map((pin) => ({
+      side: sideOfPin(part.ref, pin),
+      isEarth: (nets.pins[netOf(part.ref, pin)] ?? []).some((other) => other.part.role === 'mains-inlet'),
+    }));
+    const isMains = pins.some(({ side }) => side === 'mains' || side === 'input');
+    // Earth comes in with the mains: what lies between a line and earth does not cross the barrier.
+    const isIsolated = pins.some(({ side, isEarth }) => side.startsWith('isolated') && !(isEarth && isMains));
+    if (isIsolated && isMains) return 'across';
+    return isIsolated ? 'isolated' : isMains || pins.some(({ isEarth }) => isEarth) ? 'mains' : 'unknown';
   });
   const isPower = (part: BoardPart) => power.has(part.ref) || POWER_KINDS.has(part.kind);
   const circuit = {
@@ -173,11 +172,12 @@ export function circuitOf(analysis: Analysis): Circuit {
   };
   const isUpsideDown = (part: BoardPart, pins: readonly string[]) =>
     depthOf(part, pins[0] ?? '') > depthOf(part, pins.at(-1) ?? '');
+  /** How much power a winding is joined to; everything is joined to a return. */
   const weightOf = (part: BoardPart, pins: readonly string[]) =>
-    pins.reduce(
-      (sum, pin) => sum + circuit.pinsOn(netOf(part.ref, pin)).filter((other) => power.has(other.part.ref)).length,
-      0,
-    );
+    pins
+      .map((pin) => netOf(part.ref, pin))
+      .filter((net) => !returns.has(net))
+      .reduce((sum, net) => sum + circuit.pinsOn(net).filter((other) => power.has(other.part.ref)).length, 0);
   return {
     ...circuit,
     symbols: {

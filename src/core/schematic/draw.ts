@@ -134,6 +134,7 @@ function finish(
   roles: ReadonlyMap<string, string>,
 ): { readonly schematic: Schematic; readonly places: Places } {
   const bounds = sheet.bounds();
+  const lowest = Math.max(bounds.bottom, ...rails.map(({ level }) => level));
   const snap = (value: number) => Math.ceil(value / STEP) * STEP;
   const shift = { x: snap(MARGIN - bounds.left), y: snap(MARGIN - bounds.top) };
   const symbols = [...sheet.stood.values()].map(({ part, symbol, at }): PlacedSymbol => ({
@@ -145,7 +146,7 @@ function finish(
     side: circuit.placeOf(part),
     ...(circuit.symbols.isBlock(part) ? { isBlock: true } : {}),
   }));
-  const size = { width: snap(bounds.right + shift.x + MARGIN), height: snap(bounds.bottom + shift.y + MARGIN) };
+  const size = { width: snap(bounds.right + shift.x + MARGIN), height: snap(lowest + shift.y + MARGIN) };
   const words = symbols.filter(({ symbol }) => symbol.captionAt !== 'inside').map(wordsAt);
   const { nets } = analysis.recognition.model;
   const moved = rails.map(({ net, level, from, to }) => ({

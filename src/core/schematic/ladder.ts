@@ -45,6 +45,7 @@ const HANGS_FIRST: ReadonlySet<string> = new Set([
   'transformer',
 ]);
 const HANGS_LAST: ReadonlySet<string> = new Set(['diode', 'inductor']);
+const NO_RECTIFIER: ReadonlySet<string> = new Set(['zener', 'tvs', 'led']);
 const LONG = 60;
 /** So far on a place is looked for. */
 const FARTHEST = 400;
@@ -229,7 +230,7 @@ export class Ladder {
       const offset = this.isSwitch(part) ? 40 : 30;
       return { part, look, offset, y: top + snap(gap + index * (LONG + gap)) };
     });
-    let x = snap(from) + 30;
+    let x = snap(from) + 20;
     const isFree = () =>
       spots.every(({ part, look, offset, y }) => {
         const symbol = this.sheet.looksOf(part)[look];
@@ -238,7 +239,7 @@ export class Ladder {
     while (x < from + FARTHEST && !isFree()) x += STEP;
     if (!isFree()) return from;
     for (const { part, look, offset, y } of spots) this.sheet.put(part, look, { x: x - offset, y });
-    return x + 40;
+    return x + 30;
   }
 
   private bridge(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
@@ -368,7 +369,68 @@ export class Ladder {
       beside.forEach((rung, index) => this.lie(rung, end - 80, top - 50 * (index + 1)));
       return { x: end, lines: { ...lines, upper: above.net } };
     }
-    return below ? { x: this.lie(below, x, bottom), lines: { ...lines, lower: below.net } } : undefined;
+    if (below) return { x: this.lie(below, x, bottom), lines: { ...lines, lower: below.net } };
+    return this.lone(lines, x) ?? this.chip(lines, x);
+  }
+
+  /** A diode alone in a line: it rectifies half of the wave, or keeps a wrong polarity out. */
+  private lone(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
+    const single = (net: number, pin: 'A' | 'K') =>
+      this.circuit
+        .pinsOn(net)
+        .find(
+          ({ part, pin: own }) =>
+            part.kind === 'diode' && own === pin && this.isFree(part) && !NO_RECTIFIER.has(part.subtype ?? ''),
+        )?.part;
+    const on = (part: BoardPart, from: 'A' | 'K', net: number): Rung | undefined => {
+      const to = from === 'A' ? 'K' : 'A';
+      const next = this.circuit.netOf(part.ref, to);
+      return next === net || this.circuit.returns.has(next) ? undefined : { part, from, to, net: next };
+    };
+    const { upper, lower, top, bottom } = lines;
+    const above = single(upper, 'A');
+    const up = above && on(above, 'A', lower);
+    if (up) return { x: this.lie(up, x, top), lines: { ...lines, upper: up.net } };
+    const below = this.circuit.returns.has(lower) ? undefined : single(lower, 'K');
+    const next = below && this.circuit.netOf(below.ref, 'A');
+    if (!below || next === undefined || next === upper) return undefined;
+    return { x: this.lie({ part: below, from: 'K', to: 'A', net: next }, x, bottom), lines: { ...lines, lower: next } };
+  }
+
+  /** A regulator in the line, or a chip with its switch inside: it stands under the line, which goes on where its choke begins. */
+  private chip(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
+    const { upper, top } = lines;
+    for (const { part, pin } of this.circuit.pinsOn(upper)) {
+      if (!this.isFree(part)) continue;
+      if (part.kind === 'regulator' && pin === 'IN') {
+        const [symbol] = this.sheet.looksOf(part);
+        const level = symbol?.pins.find((one) => one.pin === pin)?.y ?? 0;
+        const at = this.placeFrom(part, 0, x + 10, top - level);
+        return {
+          x: at + (symbol?.body.right ?? 0) + 20,
+          lines: { ...lines, upper: this.circuit.netOf(part.ref, 'OUT') },
+        };
+      }
+      if (part.kind !== 'ic' || !this.circuit.isPower(part)) continue;
+      const nets = new Set(Object.keys(part.pins).map((own) => this.circuit.netOf(part.ref, own)));
+      const out = [...nets].find(
+        (net) =>
+          net !== upper &&
+          !this.reached.has(net) &&
+          this.circuit
+            .pinsOn(net)
+            .some(
+              (other) =>
+                this.circuit.isPower(other.part) &&
+                (other.part.kind === 'inductor' || this.circuit.symbols.isChoke(other.part)),
+            ),
+      );
+      if (out === undefined) continue;
+      const [symbol] = this.sheet.looksOf(part);
+      const at = this.placeFrom(part, 0, x + 10, top + 40);
+      return { x: at + (symbol?.body.right ?? 0) + 30, lines: { ...lines, upper: out } };
+    }
+    return undefined;
   }
 
   /** Whether a winding of a transformer behind the barrier ends at a net. */
@@ -412,7 +474,7 @@ export class Ladder {
       return this.placeFrom(part, Math.max(0, turned), x + 10, level - 10) + 90;
     }
     const look = looks[LOOKS.lying]?.pins[0]?.pin === from ? LOOKS.lying : LOOKS.lyingBack;
-    return this.placeFrom(part, look, x + 10, level - 30) + 70;
+    return this.placeFrom(part, look, x, level - 30) + 60;
   }
 
   /** Connectors at the end of two lines. */

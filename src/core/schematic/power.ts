@@ -7,13 +7,13 @@ import { linesFirst } from './symbols';
 import type { Rail } from './types';
 
 /** Levels of the first strip: its rails, and the two lines of the mains between them. */
-const RAIL = { top: 80, bottom: 480 } as const;
-const LINE = { top: 220, bottom: 320 } as const;
+const RAIL = { top: 80, bottom: 580 } as const;
+const LINE = { top: 260, bottom: 360 } as const;
 /** From one strip to the next. */
 const STRIP = RAIL.bottom - RAIL.top + 60;
 const START = 60;
 /** What a part of the control takes beside its switch. */
-const BAY = { perPart: 18, most: 260 } as const;
+const BAY = { perPart: 11, most: 130 } as const;
 const WIDTH_OF_TRANSFORMER = 80;
 /** So far down a place at the barrier is looked for. */
 const LOWEST = 4000;
