@@ -81,7 +81,20 @@ test('forty parts are beeped together by keyboard until the circuit has a name, 
   await expect(judgement(page)).toContainText('T1 lies between the supply (T1.1) and Q1 (Q1.D).');
   await page.getByRole('tab', { name: 'Schematic' }).click();
   const schematic = page.getByRole('group', { name: /^Schematic/ });
+  // So many parts open with their control in boxes.
+  const shown = page.getByLabel('Show');
+  await expect(shown).toHaveValue('folded');
+  await shown.selectOption('whole');
   await expect(schematic.locator('[data-ref]')).toHaveCount(42);
+  await page.getByRole('button', { name: 'expected volts' }).click();
+  const volts = schematic.getByRole('img', { name: /about 339 V/ });
+  await volts.focus();
+  await expect(page.getByText(/about 339 V/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'sheets to print' }).click();
+  await page.getByLabel('paper').selectOption('A3');
+  await page.getByRole('button', { name: 'Show it so' }).click();
+  await expect(page.getByRole('img', { name: /the whole board$/ })).toHaveAttribute('width', '420mm');
+  await page.getByRole('link', { name: 'back to Trace' }).click();
   await page.getByRole('tab', { name: 'Power walk' }).click();
   await expect(page.getByRole('list', { name: 'Power walk' })).toContainText(
     'C1 holds the rectified voltage: about 339 V',

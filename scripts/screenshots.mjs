@@ -52,7 +52,9 @@ try {
   await shoot('make-safe-phone', `/donors/${printer}/make-safe`, { viewport: PHONE });
   await shoot('open', `/donors/${printer}/open`);
   await shoot('trace', `/donors/${printer}/trace`, { until: '[aria-label^="Probability"]', type: 'd8.k - c21.+' });
-  await shoot('schematic', `/donors/${brick}/trace`, { until: '[aria-label^="Probability"]', tab: 'Schematic' });
+  const drawn = { until: '[aria-label^="Probability"]', tab: 'Schematic' };
+  await shoot('schematic', `/donors/${brick}/trace`, { ...drawn, push: 'expected volts' });
+  await shoot('schematic-folded', `/donors/${brick}/trace`, { ...drawn, show: 'folded', push: 'full window' });
   await shoot('trace-photo', `/donors/${gauge}/trace`, {
     until: '[aria-label^="Probability"]',
     tab: 'Photo',
@@ -69,7 +71,6 @@ try {
   await shoot('stock', '/stock?find=nmos+%3E%3D600V');
   await shoot('build', await href('/builds', 'main li a:has-text("Reading lamp")'));
   await shoot('sums', '/sums');
-  await shoot('settings', '/settings');
 } finally {
   await browser.close();
   server.kill();
@@ -96,7 +97,7 @@ async function href(path, selector) {
 async function shoot(
   name,
   path,
-  { viewport = DESK, colorScheme = 'light', type, press, tab, touch, until, made, work } = {},
+  { viewport = DESK, colorScheme = 'light', type, press, tab, touch, until, show, push, made, work } = {},
 ) {
   const context = await browser.newContext({ viewport, colorScheme });
   const page = await context.newPage();
@@ -104,6 +105,8 @@ async function shoot(
   await page.waitForLoadState('networkidle');
   if (until) await page.locator(until).waitFor();
   if (tab) await page.getByRole('tab', { name: tab }).click();
+  if (show) await page.getByLabel('Show').selectOption(show);
+  if (push) await page.getByRole('button', { name: push }).click();
   if (touch) await page.getByRole('button', { name: touch }).click();
   if (type) await page.getByLabel('Bench line').fill(type);
   if (made) {

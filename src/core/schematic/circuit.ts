@@ -24,8 +24,8 @@ export interface Circuit {
   readonly sideOfPin: (ref: string, pin: string) => string;
   /** Whether a net goes on to parts that are not drawn. */
   readonly reachesOut: (net: number) => boolean;
-  /** Nets that have names of their own beside each other, drawn or not: one name stands for one net on every sheet of a board. */
-  readonly namedTogether: 'drawn' | readonly number[];
+  /** Names of nets, where they are those of the whole board: one name stands for one net on every sheet of it. */
+  readonly names?: ReadonlyMap<number, string>;
   readonly symbols: SymbolContext;
 }
 
@@ -144,7 +144,6 @@ export function circuitOf(analysis: Analysis): Circuit {
     placeOf,
     sideOfPin,
     reachesOut: () => false,
-    namedTogether: 'drawn' as const,
   };
   const cells = new Set(stages.filter(({ topology }) => CELLS.has(topology)).flatMap(({ magnetics }) => magnetics));
   const isChoke = (part: BoardPart) => cells.has(part) && part.kind === 'transformer' && placeOf(part) !== 'across';

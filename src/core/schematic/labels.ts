@@ -11,7 +11,12 @@ const HIGH = LETTER.line;
 /** The words of every mark and where they stand: beyond the lead, or where there is room beside it. */
 export function labelsOf(marks: readonly Mark[], taken: readonly Box[], circuit: Circuit): readonly NetLabel[] {
   const boxes = [...taken];
-  const names = netNames(marks.filter(isNamed), circuit);
+  const names =
+    circuit.names ??
+    netNames(
+      marks.filter(isNamed).map(({ net }) => net),
+      circuit,
+    );
   return marks.map(({ terminal, ...mark }) => {
     const end = stubEnd(terminal);
     const at = { x: end.x, y: end.y };
@@ -66,10 +71,9 @@ const isNamed = ({ kind }: Pick<NetLabel, 'kind'>) => kind === 'name' || kind ==
 const LONGEST = 6;
 
 /** Short names for nets, each its own: what the net supplies or what a chip calls its pin, and a number where that is not known or not enough. */
-function netNames(marks: readonly Mark[], circuit: Circuit): ReadonlyMap<number, string> {
+export function netNames(named: readonly number[], circuit: Circuit): ReadonlyMap<number, string> {
   const byName = new Map<string, number[]>();
-  const named = circuit.namedTogether;
-  for (const net of new Set(named === 'drawn' ? marks.map((mark) => mark.net) : named)) {
+  for (const net of new Set(named)) {
     const name = circuit.supplies.get(net) ?? pinNameOn(net, circuit) ?? 'n';
     byName.set(name, [...(byName.get(name) ?? []), net]);
   }

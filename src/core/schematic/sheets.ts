@@ -8,7 +8,7 @@ export type Paper = keyof typeof PAPERS;
 /** Millimetres: of the frame from the edge, of the title block, and of a drawing unit where there is room. */
 const FRAME = 10;
 const BLOCK = { width: 120, height: 24 } as const;
-const UNIT_MM = 0.254;
+const UNIT_MM = 0.36;
 const INK = '#1b2430';
 
 /** What the title block says. */

@@ -6,7 +6,7 @@ export function PageFrame({ children, foot }: { children: ReactNode; foot?: Reac
   return (
     <main className="page">
       {children}
-      <div>
+      <div className="no-print">
         <NoticeStrip />
         {foot}
       </div>

@@ -1,5 +1,6 @@
 import type { BoardPart } from '../../board';
 import { chipSidesOf, type Circuit } from '../circuit';
+import { netNames } from '../labels';
 import type { Block } from './blocks';
 
 /** A circuit with some of its parts folded into boxes. */
@@ -9,7 +10,7 @@ export const folded = (circuit: Circuit, blocks: readonly Block[]): Circuit =>
 /** One part of a board by itself: nets that go on elsewhere keep the names they have on the whole board. */
 export function section(circuit: Circuit, refs: readonly string[]): Circuit {
   const nets = circuit.parts.flatMap((part) => Object.keys(part.pins).map((pin) => circuit.netOf(part.ref, pin)));
-  return { ...narrowed(circuit, new Set(refs)), namedTogether: [...new Set(nets)].toSorted((a, b) => a - b) };
+  return { ...narrowed(circuit, new Set(refs)), names: netNames(nets, circuit) };
 }
 
 /** A circuit of which a part is shown: parts that are not are left out, or stand as one box with the nets that reach out of it. */

@@ -226,8 +226,6 @@ function CornerPicture({
               key={CORNER_NAMES[index]}
               type="button"
               className="spot"
-              data-own="true"
-              data-lit="true"
               aria-label={`Corner ${CORNER_NAMES[index]} of the board; arrow keys move it`}
               style={{ left: `${corner.x * 100}%`, top: `${corner.y * 100}%`, transform: 'translate(-50%, -50%)' }}
               onPointerDown={() => (held.current = index)}

@@ -11,7 +11,7 @@ import type { TracedEntry } from './schema';
 import { removeFactAction } from './actions';
 import type { FactView, TraceView } from './view.server';
 import { BoardFiles } from './BoardFiles';
-import { BoardPhotoView } from './BoardPhotoView';
+import { BoardPhotoView } from './photo/BoardPhotoView';
 import { MeterLatch } from '../shared/MeterLatch';
 import { PinTable } from './PinTable';
 import { PowerWalk } from './PowerWalk';

@@ -13,7 +13,7 @@ import type { PartNote, WireNote } from './notes';
 
 const KEYS = [
   { key: 'v', label: 'show expected volts', press: 'show-volts' },
-  { key: 'w', label: 'schematic in the whole window', press: 'whole-window' },
+  { key: 'f', label: 'schematic in the full window', press: 'full-window' },
 ] as const;
 
 /** The schematic with what of it is shown: the whole, the control folded, or a section; what is told at its parts and wires. */
@@ -115,13 +115,13 @@ export function SchematicTab({
           <kbd>v</kbd> expected volts
         </button>
         <button
-          id="whole-window"
+          id="full-window"
           type="button"
           className="btn"
           aria-pressed={isLarge}
           onClick={() => setIsLarge(!isLarge)}
         >
-          <kbd>w</kbd> whole window
+          <kbd>f</kbd> full window
         </button>
         <button type="button" className="btn" data-tone="quiet" onClick={onRedraw}>
           draw it anew

@@ -1,6 +1,6 @@
-import { DonorPage } from '../../../../../features/donor/shared/DonorPage';
 import { SheetsView } from '../../../../../features/donor/trace/sheets/SheetsView';
 import { schematicSheets } from '../../../../../features/donor/trace/sheets/sheets.server';
+import { PageFrame, PageHead } from '../../../../../ui/frame/Page';
 import { word } from '../../../../search';
 import { donorOf, type StationProps, titled } from '../../load';
 
@@ -14,8 +14,14 @@ export default async function SheetsPage(props: StationProps) {
   const isDone = frame.stages.some(({ id, state }) => id === 'trace' && state === 'done');
   const sheets = await schematicSheets(dossier, { paper, by, isDone });
   return (
-    <DonorPage frame={frame} station="trace">
+    <PageFrame>
+      <div className="no-print">
+        <PageHead
+          title={`Schematic of ${frame.title}`}
+          subtitle={`${donor.code}, ${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'} of ${paper}`}
+        />
+      </div>
       <SheetsView code={donor.code} paper={paper} by={by} sheets={sheets} />
-    </DonorPage>
+    </PageFrame>
   );
 }

@@ -1,13 +1,13 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { BoardPart } from '../../../core/board';
-import { answerLater, mount } from '../../../ui/testing/mount';
-import type { FormOutcome } from '../../../ui/form/outcome';
-import { liftPinsAction, placePinsAction } from '../photos/actions';
-import type { BoardPhoto } from '../photos/view.server';
+import type { BoardPart } from '../../../../core/board';
+import { answerLater, mount } from '../../../../ui/testing/mount';
+import type { FormOutcome } from '../../../../ui/form/outcome';
+import { liftPinsAction, placePinsAction } from '../../photos/actions';
+import type { BoardPhoto } from '../../photos/view.server';
 import { BoardPhotoView } from './BoardPhotoView';
 
-jest.mock('../photos/actions', () => ({ placePinsAction: jest.fn(), liftPinsAction: jest.fn() }));
+jest.mock('../../photos/actions', () => ({ placePinsAction: jest.fn(), liftPinsAction: jest.fn() }));
 
 const PARTS: readonly BoardPart[] = [
   { ref: 'Q1', kind: 'nmos', pins: { G: 'n1', D: 'n2', S: 'n3' } },
@@ -76,7 +76,8 @@ test('a pin is touched where it lies; which one is held, lit, asked for and seen
 
 test('a lit net is drawn as one line less than it has pins', () => {
   const { container } = shown({ lit: ['Q1.G', 'Q1.S'] });
-  expect(container.querySelectorAll('svg g')).toHaveLength(1);
+  expect(container.querySelectorAll('[data-thread]')).toHaveLength(1);
+  expect(screen.getByText('Q1.G: 2 joints')).toBeTruthy();
 });
 
 test('v turns the board over, and over again', async () => {
