@@ -82,7 +82,7 @@ test('forty parts are beeped together by keyboard until the circuit has a name, 
   await page.getByRole('tab', { name: 'Schematic' }).click();
   const schematic = page.getByRole('group', { name: /^Schematic/ });
   // So many parts open with their control in boxes.
-  const shown = page.getByLabel('Show');
+  const shown = page.getByLabel('Show', { exact: true });
   await expect(shown).toHaveValue('folded');
   await shown.selectOption('whole');
   await expect(schematic.locator('[data-ref]')).toHaveCount(42);

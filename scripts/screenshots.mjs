@@ -105,7 +105,7 @@ async function shoot(
   await page.waitForLoadState('networkidle');
   if (until) await page.locator(until).waitFor();
   if (tab) await page.getByRole('tab', { name: tab }).click();
-  if (show) await page.getByLabel('Show').selectOption(show);
+  if (show) await page.getByLabel('Show', { exact: true }).selectOption(show);
   if (push) await page.getByRole('button', { name: push }).click();
   if (touch) await page.getByRole('button', { name: touch }).click();
   if (type) await page.getByLabel('Bench line').fill(type);

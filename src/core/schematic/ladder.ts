@@ -1,7 +1,7 @@
 import type { BoardPart } from '../board';
-import { INRUSH_AT_MOST, SUPPLY_RESISTOR_AT_MOST, TRANSISTOR_TERMINALS } from '../topology';
 import type { Circuit } from './circuit';
-import { LOOKS, pinPair } from './symbols';
+import { isSwitch, Rungs, type Rung } from './rungs';
+import { LOOKS } from './symbols';
 import { STEP, type Sheet } from './sheet';
 import type { Rail } from './types';
 
@@ -13,14 +13,6 @@ export interface Lines {
   readonly bottom: number;
 }
 
-/** A part between two nets: it enters at one pin and is left at the other. */
-interface Rung {
-  readonly part: BoardPart;
-  readonly from: string;
-  readonly to: string;
-  readonly net: number;
-}
-
 /** A transformer that hangs between two lines, with what is in series with its winding. */
 export interface Hanging {
   readonly lines: Lines;
@@ -28,24 +20,9 @@ export interface Hanging {
   readonly transformer: BoardPart;
 }
 
-/** Longest row of parts between two lines. */
-const MOST_RUNGS = 4;
-/** A net with more pins than this is no inner net of such a row. */
-const MOST_INNER_PINS = 9;
-const FILM_FROM = 40e-9;
-/** In ohm: what measures a current wastes little of it. */
-const SHUNT_AT_MOST = 1;
-const ALWAYS: ReadonlySet<string> = new Set(['fuse', 'varistor', 'spark-gap', 'switch', 'lamp', 'inductor']);
-const HANGS_FIRST: ReadonlySet<string> = new Set([
-  'capacitor',
-  'varistor',
-  'spark-gap',
-  'lamp',
-  'connector',
-  'transformer',
-]);
-const HANGS_LAST: ReadonlySet<string> = new Set(['diode', 'inductor']);
+/** Diodes that do not lie in the way of the power. */
 const NO_RECTIFIER: ReadonlySet<string> = new Set(['zener', 'tvs', 'led']);
+/** A part in a row is so long. */
 const LONG = 60;
 /** So far on a place is looked for. */
 const FARTHEST = 400;
@@ -59,13 +36,16 @@ export class Ladder {
   /** Levels of the lines by net, and from where to where they run. */
   readonly rails: Rail[] = [];
   private readonly reached = new Set<number>();
+  private readonly rungs: Rungs;
   constructor(
     private readonly circuit: Circuit,
     private readonly sheet: Sheet,
     /** Room to leave at the left of a switch for what commands it. */
     private readonly bay: (part: BoardPart) => number,
     private readonly levels: { readonly top: number; readonly bottom: number },
-  ) {}
+  ) {
+    this.rungs = new Rungs(circuit, sheet);
+  }
 
   /** Walks two lines from a place on and returns where they end. */
   walk(start: Lines, from: number): number {
@@ -87,109 +67,12 @@ export class Ladder {
     return this.connect(lines, x);
   }
 
-  private isFree(part: BoardPart): boolean {
-    return part.fitted !== false && !this.sheet.stood.has(part.ref);
-  }
-
-  /** Resistors in a row from line to line, of whatever size: they bleed stores or share a voltage out. */
-  private bleeders(net: number): readonly Rung[] {
-    return this.circuit.pinsOn(net).flatMap(({ part, pin }): readonly Rung[] => {
-      const to =
-        part.kind === 'resistor' && this.isFree(part)
-          ? Object.keys(part.pins).find((other) => other !== pin)
-          : undefined;
-      return to === undefined ? [] : [{ part, from: pin, to, net: this.circuit.netOf(part.ref, to) }];
-    });
-  }
-
-  private lies(part: BoardPart): boolean {
-    const { kind, subtype, value } = part;
-    if (!this.isFree(part)) return false;
-    if (ALWAYS.has(kind) || this.circuit.isPower(part)) return true;
-    if (kind === 'thermistor') return (value?.resistance ?? 0) <= INRUSH_AT_MOST;
-    if (kind === 'capacitor')
-      return '+' in part.pins || subtype === 'x' || (subtype === 'film' && (value?.capacitance ?? 0) >= FILM_FROM);
-    return kind === 'resistor' && (value?.resistance ?? Infinity) <= SUPPLY_RESISTOR_AT_MOST;
-  }
-
-  /** Ways from a net over one part that power may take. */
-  private rungsFrom(net: number): readonly Rung[] {
-    return this.circuit.pinsOn(net).flatMap(({ part, pin }): readonly Rung[] => {
-      if (!this.lies(part) || part.kind === 'bridge' || part.kind === 'common-mode-choke') return [];
-      if (this.circuit.symbols.isChoke(part)) {
-        const [own] = this.circuit.symbols.windingsOf(part);
-        const [first, last] = [own?.pins[0], own?.pins.at(-1)];
-        if (first === undefined || last === undefined || (pin !== first && pin !== last)) return [];
-        const to = pin === first ? last : first;
-        return [{ part, from: pin, to, net: this.circuit.netOf(part.ref, to) }];
-      }
-      if (part.kind === 'transformer') {
-        const winding = this.circuit.symbols
-          .windingsOf(part)
-          .find(({ pins, side }) => side === 'left' && pins.length > 1 && pins.includes(pin));
-        const ends = winding ? winding.pins.filter((other) => other !== pin) : [];
-        return ends.map((to) => ({ part, from: pin, to, net: this.circuit.netOf(part.ref, to) }));
-      }
-      const terminals = TRANSISTOR_TERMINALS[part.kind];
-      const [one, other] = terminals
-        ? [terminals.hi, terminals.lo]
-        : part.kind === 'triac'
-          ? ['MT2', 'MT1']
-          : (pinPair(part) ?? []);
-      if (one === undefined || other === undefined || (pin !== one && pin !== other)) return [];
-      const to = pin === one ? other : one;
-      return [{ part, from: pin, to, net: this.circuit.netOf(part.ref, to) }];
-    });
-  }
-
-  private isSwitch = ({ kind }: BoardPart) => kind in TRANSISTOR_TERMINALS || kind === 'triac';
-
-  /** Rows of parts between two nets, the shortest first. */
-  private rows(upper: number, lower: number): readonly (readonly Rung[])[] {
-    const found: (readonly Rung[])[] = [];
-    const search = (net: number, row: readonly Rung[]) => {
-      const onlyBleeds = row.every(({ part }) => part.kind === 'resistor');
-      for (const rung of [...this.rungsFrom(net), ...(onlyBleeds ? this.bleeders(net) : [])]) {
-        if (row.some(({ part }) => part === rung.part) || rung.net === net) continue;
-        const { part } = rung;
-        const isFirst = row.length === 0;
-        const isLast = rung.net === lower;
-        if (isFirst && !isLast && !(HANGS_FIRST.has(part.kind) || this.isSwitch(part) || part.kind === 'resistor'))
-          continue;
-        if (this.circuit.symbols.isChoke(part)) continue;
-        if (!isFirst && !isLast && HANGS_LAST.has(part.kind)) continue;
-        if (isFirst && isLast && part.kind === 'fuse') continue;
-        if (part.kind === 'connector' && part.role !== 'load' && part.role !== 'lamp') continue;
-        const isBleeder = part.kind === 'resistor' && !this.lies(part);
-        // A divider is tapped in its middle: it stands where its tap is wanted.
-        if (isBleeder && !isLast && this.circuit.pinsOn(rung.net).length > 2) continue;
-        if (
-          row.length > 0 &&
-          !isLast &&
-          !isBleeder &&
-          row.some((one) => one.part.kind === 'resistor' && !this.lies(one.part))
-        )
-          continue;
-        if (isLast) found.push([...row, rung]);
-        else if (
-          row.length + 1 < MOST_RUNGS &&
-          !this.reached.has(rung.net) &&
-          !this.circuit.returns.has(rung.net) &&
-          this.circuit.pinsOn(rung.net).length <= MOST_INNER_PINS
-        )
-          search(rung.net, [...row, rung]);
-      }
-    };
-    search(upper, []);
-    return found.toSorted((a, b) => a.length - b.length);
-  }
-
   /** Stands what hangs between the lines side by side; returns where the last of it ends. */
   private hang(lines: Lines, from: number): number {
     let x = from;
     const { upper, lower, top, bottom } = lines;
-    for (const row of this.rows(upper, lower)) {
-      if (!row.every(({ part }) => this.isFree(part))) continue;
+    for (const row of this.rungs.rows(upper, lower, this.reached)) {
+      if (!row.every(({ part }) => this.rungs.isFree(part))) continue;
       const transformer = row.find(({ part }) => part.kind === 'transformer')?.part;
       if (transformer) {
         if (!this.hanging.some((one) => one.transformer === transformer))
@@ -198,7 +81,7 @@ export class Ladder {
       }
       const held = new Set(this.hanging.flatMap(({ rungs }) => rungs.map(({ part }) => part)));
       if (row.some(({ part }) => held.has(part))) continue;
-      const command = row.find(({ part }) => this.isSwitch(part))?.part;
+      const command = row.find(({ part }) => isSwitch(part))?.part;
       if (command) x += this.bay(command);
       x = this.stand(row, x, top, bottom);
       const inner = row.slice(0, -1).map(({ net }) => net);
@@ -226,8 +109,8 @@ export class Ladder {
     const spots = row.map(({ part, from: pin }, index) => {
       const looks = this.sheet.looksOf(part);
       const look =
-        looks[LOOKS.upright]?.pins[0]?.pin === pin || this.isSwitch(part) || looks.length < 4 ? 0 : LOOKS.upsideDown;
-      const offset = this.isSwitch(part) ? 40 : 30;
+        looks[LOOKS.upright]?.pins[0]?.pin === pin || isSwitch(part) || looks.length < 4 ? 0 : LOOKS.upsideDown;
+      const offset = isSwitch(part) ? 40 : 30;
       return { part, look, offset, y: top + snap(gap + index * (LONG + gap)) };
     });
     let x = snap(from) + 20;
@@ -245,7 +128,7 @@ export class Ladder {
   private bridge(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
     const { upper, lower, top, bottom } = lines;
     for (const { part } of this.circuit.pinsOn(upper)) {
-      if (part.kind !== 'bridge' || !this.isFree(part)) continue;
+      if (part.kind !== 'bridge' || !this.rungs.isFree(part)) continue;
       const nets = ['AC1', 'AC2'].map((pin) => this.circuit.netOf(part.ref, pin));
       if (!nets.includes(lower) && nets[0] !== upper && nets[1] !== upper) continue;
       const at = this.placeFrom(part, 0, x + 10, snap((top + bottom) / 2) - 30);
@@ -268,7 +151,8 @@ export class Ladder {
       this.circuit
         .pinsOn(net)
         .filter(
-          ({ part, pin: own }) => part.kind === 'diode' && own === pin && this.isFree(part) && part.subtype !== 'zener',
+          ({ part, pin: own }) =>
+            part.kind === 'diode' && own === pin && this.rungs.isFree(part) && part.subtype !== 'zener',
         )
         .map(({ part }) => part);
     const { upper, lower } = lines;
@@ -313,7 +197,7 @@ export class Ladder {
   private choke(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
     const { upper, lower, top } = lines;
     for (const { part, pin } of this.circuit.pinsOn(upper)) {
-      if (part.kind !== 'common-mode-choke' || !this.isFree(part)) continue;
+      if (part.kind !== 'common-mode-choke' || !this.rungs.isFree(part)) continue;
       const [symbol] = this.sheet.looksOf(part);
       const [a, b, c, d] = symbol?.pins.map((one) => one.pin) ?? [];
       if (a === undefined || b === undefined || c === undefined || d === undefined) continue;
@@ -332,39 +216,19 @@ export class Ladder {
   /** What lies in the upper line, and else in the lower: the way on. */
   private series(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
     const { upper, lower, top, bottom } = lines;
-    const onward = (net: number, other: number) => {
-      const found = this.rungsFrom(net)
-        .filter(
-          (rung) =>
-            rung.net !== other &&
-            rung.net !== net &&
-            !this.circuit.returns.has(rung.net) &&
-            (rung.part.kind !== 'transformer' || this.circuit.symbols.isChoke(rung.part)) &&
-            rung.part.kind !== 'connector' &&
-            rung.part.kind !== 'varistor' &&
-            !this.isSwitch(rung.part) &&
-            !('+' in rung.part.pins) &&
-            (rung.part.kind !== 'capacitor' ||
-              this.circuit.isPower(rung.part) ||
-              rung.part.subtype === 'film' ||
-              rung.part.subtype === 'x') &&
-            !this.hanging.some(({ rungs }) => rungs.some(({ part }) => part === rung.part)),
-        )
-        .toSorted((a, b) => rank(a) - rank(b));
-      // Behind a winding the rectifier comes first; what lies beside it damps it.
-      const rectifiers = this.isWound(net) ? found.filter(({ part }) => part.kind === 'diode') : [];
-      return rectifiers.length > 0 ? rectifiers : found;
-    };
+    const held = (part: BoardPart) => this.hanging.some(({ rungs }) => rungs.some((rung) => rung.part === part));
     const dual = this.dual(lines, x);
     if (dual) return dual;
-    const shunt = this.shunt(lower);
+    const shunt = this.rungs.shunt(lower);
     if (shunt) return { x: this.lie(shunt, x, bottom), lines: { ...lines, lower: shunt.net } };
-    const [above] = onward(upper, lower);
-    const [below] = this.circuit.returns.has(lower) ? [] : onward(lower, upper);
+    const [above] = this.rungs.onward(upper, lower, held);
+    const [below] = this.circuit.returns.has(lower) ? [] : this.rungs.onward(lower, upper, held);
     // A capacitor lies in the way of the power only where nothing else does.
     const isBelow = below && below.part.kind !== 'capacitor' && (!above || above.part.kind === 'capacitor');
     if (above && !isBelow) {
-      const beside = onward(upper, lower).filter(({ net, part }) => net === above.net && part !== above.part);
+      const beside = this.rungs
+        .onward(upper, lower, held)
+        .filter(({ net, part }) => net === above.net && part !== above.part);
       const end = this.lie(above, x, top);
       beside.forEach((rung, index) => this.lie(rung, end - 80, top - 50 * (index + 1)));
       return { x: end, lines: { ...lines, upper: above.net } };
@@ -380,7 +244,7 @@ export class Ladder {
         .pinsOn(net)
         .find(
           ({ part, pin: own }) =>
-            part.kind === 'diode' && own === pin && this.isFree(part) && !NO_RECTIFIER.has(part.subtype ?? ''),
+            part.kind === 'diode' && own === pin && this.rungs.isFree(part) && !NO_RECTIFIER.has(part.subtype ?? ''),
         )?.part;
     const on = (part: BoardPart, from: 'A' | 'K', net: number): Rung | undefined => {
       const to = from === 'A' ? 'K' : 'A';
@@ -401,7 +265,7 @@ export class Ladder {
   private chip(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
     const { upper, top } = lines;
     for (const { part, pin } of this.circuit.pinsOn(upper)) {
-      if (!this.isFree(part)) continue;
+      if (!this.rungs.isFree(part)) continue;
       if (part.kind === 'regulator' && pin === 'IN') {
         const [symbol] = this.sheet.looksOf(part);
         const level = symbol?.pins.find((one) => one.pin === pin)?.y ?? 0;
@@ -433,32 +297,9 @@ export class Ladder {
     return undefined;
   }
 
-  /** Whether a winding of a transformer behind the barrier ends at a net. */
-  private isWound(net: number): boolean {
-    return this.circuit
-      .pinsOn(net)
-      .some(
-        ({ part, pin }) =>
-          part.kind === 'transformer' &&
-          !this.circuit.symbols.isChoke(part) &&
-          this.circuit.symbols.windingsOf(part).some(({ pins, side }) => side === 'right' && pins.includes(pin)),
-      );
-  }
-
-  /** What measures the current in the lower line, up to where the return begins. */
-  private shunt(lower: number): Rung | undefined {
-    if (this.circuit.returns.has(lower)) return undefined;
-    return this.rungsFrom(lower).find(
-      ({ part, net }) =>
-        this.circuit.returns.has(net) &&
-        part.kind === 'resistor' &&
-        (part.value?.resistance ?? Infinity) <= SHUNT_AT_MOST,
-    );
-  }
-
   private dual({ upper, ...lines }: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
     for (const { part, pin } of this.circuit.pinsOn(upper)) {
-      if (part.kind !== 'dual-diode' || !this.isFree(part) || 'M' in part.pins) continue;
+      if (part.kind !== 'dual-diode' || !this.rungs.isFree(part) || 'M' in part.pins) continue;
       const common = 'K' in part.pins ? 'K' : 'A';
       if (pin === common) continue;
       const at = this.placeFrom(part, 0, x + 10, lines.top - 20);
@@ -481,7 +322,7 @@ export class Ladder {
   private connect({ upper, top }: Lines, x: number): number {
     let end = x;
     for (const { part, pin } of this.circuit.pinsOn(upper)) {
-      if (part.kind !== 'connector' || !this.isFree(part) || this.circuit.symbols.isEntering(part)) continue;
+      if (part.kind !== 'connector' || !this.rungs.isFree(part) || this.circuit.symbols.isEntering(part)) continue;
       const index = Object.keys(part.pins).indexOf(pin);
       end = this.placeFrom(part, 0, x + 20, top - 10 - index * 30) + 60;
     }
@@ -490,7 +331,3 @@ export class Ladder {
 }
 
 const snap = (value: number) => Math.round(value / STEP) * STEP;
-
-/** What is in the way first: what protects, then chokes, then diodes. */
-const ORDER = ['fuse', 'switch', 'thermistor', 'inductor', 'transformer', 'resistor', 'diode', 'capacitor', 'lamp'];
-const rank = ({ part }: Rung) => ORDER.indexOf(part.kind);

@@ -167,6 +167,8 @@ function Joint({
     <button
       type="button"
       className="solder"
+      data-own={isOwn}
+      data-lit={isLit}
       data-asked={isAsked}
       aria-pressed={isHeld}
       aria-label={`${pin} on the photo${isAsked ? ', asked for next' : ''}`}

@@ -80,31 +80,32 @@ export function SchematicTab({
     >
       <Shortcuts keys={[...KEYS]} />
       <div className="mb-2 flex flex-wrap items-center gap-2 text-[13px]">
-        <label className="flex items-center gap-2">
-          <span className="label">Show</span>
-          <select
-            className="btn"
-            value={shown.kind === 'section' ? shown.id : shown.kind}
-            onChange={({ target: { value } }) =>
-              onShow(
-                value === 'whole'
-                  ? { kind: 'whole' }
-                  : value === 'folded'
-                    ? { kind: 'folded', unfolded: [] }
-                    : { kind: 'section', id: value },
-              )
-            }
-          >
-            <option value="whole">every part</option>
-            <option value="folded">power path, control in boxes</option>
-            {sections.length > 1 &&
-              sections.map(({ id, title, refs }) => (
-                <option key={id} value={id}>
-                  {title}, {refs.length} parts
-                </option>
-              ))}
-          </select>
+        <label htmlFor="schematic-view" className="label">
+          Show
         </label>
+        <select
+          id="schematic-view"
+          className="btn"
+          value={shown.kind === 'section' ? shown.id : shown.kind}
+          onChange={({ target: { value } }) =>
+            onShow(
+              value === 'whole'
+                ? { kind: 'whole' }
+                : value === 'folded'
+                  ? { kind: 'folded', unfolded: [] }
+                  : { kind: 'section', id: value },
+            )
+          }
+        >
+          <option value="whole">every part</option>
+          <option value="folded">power path, control in boxes</option>
+          {sections.length > 1 &&
+            sections.map(({ id, title, refs }) => (
+              <option key={id} value={id}>
+                {title}, {refs.length} parts
+              </option>
+            ))}
+        </select>
         <button
           id="show-volts"
           type="button"
