@@ -13,11 +13,12 @@ import {
   type Readings,
   type TestField,
 } from '../../../core/measure';
-import { kindRule, packageRule, type KindName, type TestName } from '../../../core/part';
+import { packageRule, type TestName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import type { PartRecord } from '../../../db/repositories/parts';
 import { type TestContext, readingsThatCount, underTest } from '../../../services/board';
 import { transformerView, type TransformerView } from './transformer';
+import { measuredRows } from '../shared/measuredRows';
 import { clockOf } from '../../../ui/value/moments';
 
 export interface TestFieldView {
@@ -101,29 +102,13 @@ export function partTest(record: PartRecord, context: TestContext): PartTestView
     untraced: [...new Set(places.flatMap((place) => (place && 'pin' in place ? [place.pin] : [])))],
     meters: [...context.meters.keys()],
     meter: latest?.meter ?? '',
-    measured: rowsOf(readings, test, part.kind),
+    measured: measuredRows(record, context),
     measuredText: latest
       ? `last ${clockOf(latest.takenMs)}${measurements.length > 1 ? `, ${measurements.length} times in all` : ''}`
       : '',
     life: lifeMessage(record, readings),
     transformer: test === 'transformer' ? transformerView(transformerReport(readings)) : null,
   };
-}
-
-/** What was measured of a part, as far as it counts; empty while nothing was. */
-export function measuredRows(record: PartRecord, context: TestContext) {
-  const { test } = kindRule(record.part.kind);
-  return test ? rowsOf(readingsThatCount(record, context), test, record.part.kind) : [];
-}
-
-function rowsOf(readings: Readings, test: TestName, kind: KindName) {
-  return Object.entries(readings).flatMap(([name, reading]) => {
-    const field = testField(test, name, kind);
-    if (!field || !reading) return [];
-    const chosen = field.choices?.find(({ value }) => value === reading.value)?.label;
-    const value = reading.value === Infinity ? 'OL' : formatQuantity(reading.value, field.unit, { digits: 4 });
-    return [{ label: field.label, value: chosen ?? value, evidence: reading.inCircuit ? 'in circuit' : '' }];
-  });
 }
 
 function lifeMessage({ ratings }: PartRecord, readings: Readings): string | null {

@@ -5,7 +5,7 @@ import type { BoardFact } from '../../../core/donor';
 import { formatQuantity } from '../../../core/quantity';
 
 import { testContext, tracedBoard } from '../../../services/board';
-import { measuredRows } from '../test/present';
+import { measuredRows } from '../shared/measuredRows';
 import { boardPhotos, type BoardPhoto } from '../photos/view.server';
 import { clockOf } from '../../../ui/value/moments';
 import type { Dossier } from '../../../services/dossier';
