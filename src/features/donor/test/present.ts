@@ -6,7 +6,6 @@ import {
   idleFields,
   lifeOf,
   lifeText,
-  testField,
   testFields,
   TESTS,
   transformerReport,
