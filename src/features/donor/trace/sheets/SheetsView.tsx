@@ -65,7 +65,7 @@ export function SheetsView({
         <ul className="flex flex-col gap-6 print:block">
           {sheets.map(({ name, section, svg }) => (
             <li key={name} className="paper" data-paper={paper}>
-              <div className="no-print mb-1.5 flex items-center gap-2 text-[13px]">
+              <div className="no-print mb-1.5 flex flex-wrap items-center gap-2 text-[13px]">
                 <span className="label">{section}</span>
                 <button type="button" className="btn" data-tone="small" onClick={() => keepSvg(svg, `${name}.svg`)}>
                   keep as SVG

@@ -17,7 +17,7 @@ export default async function SheetsPage(props: StationProps) {
     <PageFrame>
       <div className="no-print">
         <PageHead
-          title={`Schematic of ${frame.title}`}
+          title="Schematic"
           subtitle={`${donor.code}, ${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'} of ${paper}`}
         />
       </div>
