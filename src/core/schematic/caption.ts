@@ -8,11 +8,13 @@ export const TYPE = { ref: 13, value: 11, pin: 9.5 } as const;
 export const LETTER = { ref: 7.9, value: 6.7, line: 13, ascent: 10.5 } as const;
 /** Longer words are parted or cut. */
 const LONGEST = 11;
+/** What the names of pins take of the width of a box. */
+const BESIDE_NAMES = 80;
 /** A line over a body may be so much wider than it. */
 const OVER = 30;
 
 /** The values of a part as they stand beside its symbol, a line each, as IEC 60062 writes them (`4k7`), or its marking. */
-export function valueLines({ value, marking, kind }: BoardPart): readonly string[] {
+export function valueLines({ value, marking, kind }: BoardPart, most: number): readonly string[] {
   const short = (amount: number | undefined, unit: Unit) =>
     amount === undefined ? [] : [formatShorthand(amount, unit, 3).replace('u', 'µ')];
   const lines = [
@@ -23,13 +25,15 @@ export function valueLines({ value, marking, kind }: BoardPart): readonly string
     ...(kind === 'fuse' ? short(value?.current, 'ampere') : []),
   ];
   const known = lines.length > 0 ? lines.slice(0, 2) : marking ? [marking] : [];
-  return known.map((line) => (line.length > LONGEST ? `${line.slice(0, LONGEST - 1)}…` : line));
+  return known.map((line) => (line.length > most ? `${line.slice(0, most - 1)}…` : line));
 }
 
 /** The lines of a caption in the coordinates of the symbol. */
 export function captionOf(part: BoardPart, symbol: PartSymbol): PlacedSymbol['caption'] {
-  const texts = [part.ref, ...valueLines(part)];
   const { body, captionAt } = symbol;
+  // A wide box has room beside the names of its pins.
+  const within = Math.floor((body.right - body.left - BESIDE_NAMES) / LETTER.value);
+  const texts = [part.ref, ...valueLines(part, captionAt === 'inside' ? Math.max(LONGEST, within) : LONGEST)];
   const middle = { x: (body.left + body.right) / 2, y: (body.top + body.bottom) / 2 };
   const inLine = [texts.join(' ')];
   const lines = captionAt === 'above' && width(inLine) <= body.right - body.left + OVER ? inLine : texts;

@@ -22,6 +22,8 @@ export interface Circuit {
   readonly isPower: (part: BoardPart) => boolean;
   readonly placeOf: (part: BoardPart) => Place;
   readonly sideOfPin: (ref: string, pin: string) => string;
+  /** Whether nothing more can be on a net. */
+  readonly isClosed: (net: number) => boolean;
   /** Whether a net goes on to parts that are not drawn. */
   readonly reachesOut: (net: number) => boolean;
   /** Names of nets, where they are those of the whole board: one name stands for one net on every sheet of it. */
@@ -143,6 +145,7 @@ export function circuitOf(analysis: Analysis): Circuit {
     isPower,
     placeOf,
     sideOfPin,
+    isClosed: (net: number) => nets.closed(net),
     reachesOut: () => false,
   };
   const cells = new Set(stages.filter(({ topology }) => CELLS.has(topology)).flatMap(({ magnetics }) => magnetics));

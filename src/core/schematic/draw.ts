@@ -71,6 +71,9 @@ export function drawSchematic(
   return { ...draw(analysis, circuit, before), sections, blocks };
 }
 
+/** Parts of a board that can be drawn by themselves. */
+export const sectionsIn = (analysis: Analysis): readonly Section[] => sectionsOf(analysis, circuitOf(analysis));
+
 /** References of the parts that carry power or stand along its way. */
 function powerPath(analysis: Analysis, circuit: Circuit): ReadonlySet<string> {
   const sheet = new Sheet(circuit);
@@ -148,14 +151,13 @@ function finish(
   }));
   const size = { width: snap(bounds.right + shift.x + MARGIN), height: snap(lowest + shift.y + MARGIN) };
   const words = symbols.filter(({ symbol }) => symbol.captionAt !== 'inside').map(wordsAt);
-  const { nets } = analysis.recognition.model;
   const moved = rails.map(({ net, level, from, to }) => ({
     net,
     level: level + shift.y,
     from: from + shift.x,
     to: to + shift.x,
   }));
-  const { wires, marks, dots } = wire(symbols, { size, words, rails: moved }, circuit, (net) => nets.closed(net));
+  const { wires, marks, dots } = wire(symbols, { size, words, rails: moved }, circuit);
   const bodies = symbols.map(({ at, symbol: { body } }) => shifted(body, at));
   const schematic: Schematic = {
     ...size,

@@ -1,6 +1,6 @@
 export { groundPath, supplyPath, wordsOf } from './signs';
 export { TYPE } from './caption';
-export { drawSchematic, firstView, type DrawnSchematic, type SchematicView } from './draw';
+export { drawSchematic, firstView, sectionsIn, type DrawnSchematic, type SchematicView } from './draw';
 export type { Block } from './views/blocks';
 export type { Section } from './views/sections';
 export { Annotator, type PartMark, type WireTag } from './annotate';

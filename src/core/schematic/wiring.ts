@@ -60,7 +60,6 @@ export function wire(
     readonly rails: readonly Rail[];
   },
   circuit: Circuit,
-  isClosed: (net: number) => boolean,
 ): Wiring {
   const router = new Router(size.width, size.height);
   const terminals = standOn(router, symbols, circuit);
@@ -98,7 +97,7 @@ export function wire(
   const wires: Wire[] = [];
   const marks: Mark[] = [];
   for (const job of jobs) {
-    const isKnown = isClosed(job.net) || circuit.reachesOut(job.net);
+    const isKnown = circuit.isClosed(job.net) || circuit.reachesOut(job.net);
     wires.push(...wiresOf(job, circuit, isKnown));
     marks.push(...marksOf(job, isKnown, circuit.reachesOut(job.net)));
   }

@@ -7,8 +7,9 @@ import { path, word } from './shapes';
 export type ChipSides = Readonly<Record<Side, readonly string[]>>;
 
 const LEAST_WIDTH = 100;
-/** Beside the title of a box that stands for many parts, the names of its pins take so much. */
-const NAMES_OF_PINS = 120;
+/** What a letter of a pin's name takes, and what stays free between title and names. */
+const PIN_LETTER = 6;
+const BETWEEN_WORDS = 30;
 const LEAD = 10;
 /** Above so many pins on a side they stand closer. */
 const FEW = 6;
@@ -18,7 +19,10 @@ const LETTERS = 7;
 export function chipSymbol(
   sides: ChipSides,
   nameOf: (pin: string) => string,
-  leastWidth: number = LEAST_WIDTH,
+  { leastWidth, letters }: { readonly leastWidth: number; readonly letters: number } = {
+    leastWidth: LEAST_WIDTH,
+    letters: LETTERS,
+  },
 ): PartSymbol {
   const most = Math.max(sides.left.length, sides.right.length, 1);
   const pitch = most > FEW ? 20 : 30;
@@ -28,7 +32,7 @@ export function chipSymbol(
   const [right, bottom] = [LEAD + width, LEAD + height];
   const pins: SymbolPin[] = [];
   const shapes: Shape[] = [path(`M${LEAD} ${LEAD}H${right}V${bottom}H${LEAD}Z`)];
-  const label = (pin: string) => nameOf(pin).slice(0, LETTERS);
+  const label = (pin: string) => nameOf(pin).slice(0, letters);
   const start = LEAD + 10 + Math.floor((height - 20 - most * pitch) / 20) * 10 + Math.floor(pitch / 20) * 10;
   for (const side of ['left', 'right'] as const)
     sides[side].forEach((pin, index) => {
@@ -54,9 +58,14 @@ export function chipSymbol(
   return { pins, shapes, body: { left: LEAD, top: LEAD, right, bottom }, captionAt: 'inside' };
 }
 
-/** A part of the circuit in one box: as a chip, with a second line within, and room for its title. */
+/** A part of the circuit in one box: as a chip, with a second line within, room for its title, and the whole names of its pins. */
 export function blockSymbol(sides: ChipSides, title: string): PartSymbol {
-  const symbol = chipSymbol(sides, (pin) => pin, Math.ceil((title.length * LETTER.ref + NAMES_OF_PINS) / 20) * 20);
+  const longest = (pins: readonly string[]) => Math.max(0, ...pins.map((pin) => pin.length));
+  const words = (longest(sides.left) + longest(sides.right)) * PIN_LETTER + title.length * LETTER.ref;
+  const symbol = chipSymbol(sides, (pin) => pin, {
+    leastWidth: Math.ceil((words + BETWEEN_WORDS) / 20) * 20,
+    letters: Infinity,
+  });
   const { left, top, right, bottom } = symbol.body;
   return {
     ...symbol,

@@ -10,6 +10,8 @@ export interface Block {
   readonly refs: readonly string[];
 }
 
+/** Kinds that stand outside of every box, also while nobody knows on which side they are. */
+const OUTSIDE: ReadonlySet<string> = new Set(['connector', 'optocoupler', 'transformer']);
 /** Fewer parts are drawn as they are. */
 const LEAST_PARTS = 4;
 /** A net of more pins joins too much to tell what belongs together. */
@@ -37,7 +39,7 @@ const WORDS: Readonly<Record<string, string>> = {
  */
 export function blocksOf(circuit: Circuit, path: ReadonlySet<string>): readonly Block[] {
   const free = circuit.parts.filter(
-    (part) => !path.has(part.ref) && circuit.placeOf(part) !== 'across' && part.kind !== 'connector',
+    (part) => !path.has(part.ref) && circuit.placeOf(part) !== 'across' && !OUTSIDE.has(part.kind),
   );
   const isFree = new Set(free);
   const isPath = ({ part, pin }: { part: BoardPart; pin: string }) =>

@@ -22,18 +22,26 @@ function narrowed(circuit: Circuit, shown: ReadonlySet<string>, blocks: readonly
     ...[...boxes.values()].map(({ part }) => part),
   ];
   const byRef = new Map(parts.map((part) => [part.ref, part]));
+  /** Asked for again and again while parts are set. */
+  const pins = new Map<number, ReturnType<Circuit['pinsOn']>>();
   const insideOf = (part: BoardPart) => boxes.get(part.ref);
   const reading = {
     ...circuit,
     parts,
     part: (ref: string) => byRef.get(ref),
     netOf: (ref: string, pin: string) => boxes.get(ref)?.nets.get(pin) ?? circuit.netOf(ref, pin),
-    pinsOn: (net: number) => [
-      ...circuit.pinsOn(net).filter(({ part }) => byRef.has(part.ref)),
-      ...[...boxes.values()].flatMap(({ part, nets }) =>
-        [...nets].filter(([, own]) => own === net).map(([pin]) => ({ part, pin })),
-      ),
-    ],
+    pinsOn: (net: number) => {
+      const known = pins.get(net);
+      if (known) return known;
+      const found = [
+        ...circuit.pinsOn(net).filter(({ part }) => byRef.has(part.ref)),
+        ...[...boxes.values()].flatMap(({ part, nets }) =>
+          [...nets].filter(([, own]) => own === net).map(([pin]) => ({ part, pin })),
+        ),
+      ];
+      pins.set(net, found);
+      return found;
+    },
     isPower: (part: BoardPart) => insideOf(part) === undefined && circuit.isPower(part),
     placeOf: (part: BoardPart) => circuit.placeOf(insideOf(part)?.first ?? part),
     sideOfPin: (ref: string, pin: string) => {
@@ -83,13 +91,15 @@ function boxOf({ title, refs }: Block, circuit: Circuit): Boxed {
       nets.set(own, net);
       inner.set(own, { part, pin });
     }
+  // What is not traced is told at the box, as it would have a dashed lead outside of it.
+  const open = [...seen].filter((net) => circuit.pinsOn(net).length === 1 && !circuit.isClosed(net)).length;
   const [first] = parts;
   if (!first) throw new Error(`The block ${title} has no parts on this board.`);
   return {
     part: {
       ref: title,
       kind: 'ic',
-      marking: `${refs.length} parts`,
+      marking: `${refs.length} parts${open === 0 ? '' : `, ${open} open`}`,
       pins: Object.fromEntries([...nets.keys()].map((pin) => [pin, null])),
     },
     first,

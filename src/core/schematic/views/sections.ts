@@ -4,13 +4,15 @@ import type { Circuit } from '../circuit';
 
 /** A part of the board that can stand on a sheet of its own: the way of the mains to the bulk, or one stage. */
 export interface Section {
-  /** `input`, or the references that make the stage. */
+  /** `input`, the references that make the stage, or `rest`. */
   readonly id: string;
   readonly title: string;
   readonly refs: readonly string[];
 }
 
 const INPUT_KINDS: ReadonlySet<string> = new Set(['fuse', 'bridge', 'common-mode-choke', 'varistor']);
+/** Parts that no stage reaches have a section too: nothing is left out. */
+const REST = { id: 'rest', title: 'Other parts' } as const;
 const INPUT = { id: 'input', title: 'Input' } as const;
 
 /** Shares the parts of a board out to its stages: each part to the one it reaches over the smallest nets. */
@@ -26,31 +28,46 @@ export function sectionsOf({ recognition: { stages }, bulk }: Analysis, circuit:
       !staged.has(part) && (INPUT_KINDS.has(part.kind) || bulk.includes(part.ref) || circuit.symbols.isEntering(part)),
   );
   const all = entering.length > 0 ? [{ ...INPUT, parts: entering }, ...seeds] : seeds;
-  const nearest = new Map<BoardPart, { readonly section: number; readonly way: number }>();
-  const queue = all.flatMap(({ parts }, section) => parts.map((part) => ({ part, section, way: 0 })));
-  while (queue.length > 0) {
-    queue.sort((a, b) => b.way - a.way);
-    const next = queue.pop();
-    if (!next) break;
-    const { part, section, way } = next;
-    const known = nearest.get(part);
-    if (known && known.way <= way) continue;
-    nearest.set(part, { section, way });
-    for (const pin of Object.keys(part.pins)) {
-      const net = circuit.netOf(part.ref, pin);
+  const sectionOf = nearestSeeds(
+    all.map(({ parts }) => parts),
+    circuit,
+  );
+  const own = (section: number | undefined) =>
+    circuit.parts.filter((part) => sectionOf.get(part) === section).map(({ ref }) => ref);
+  return [
+    ...all.map(({ id, title }, section) => ({ id, title, refs: own(section) })),
+    { ...REST, refs: own(undefined) },
+  ].filter(({ refs }) => refs.length > 0);
+}
+
+/** What a return adds to a way: it joins all, and counts only for what hangs on nothing else. */
+const OVER_RETURN = 1000;
+
+/** For each part the group it is nearest to; a net is as long as it has pins. */
+function nearestSeeds(groups: readonly (readonly BoardPart[])[], circuit: Circuit): ReadonlyMap<BoardPart, number> {
+  const reached = new Map<BoardPart, { readonly group: number; readonly way: number }>();
+  groups.forEach((parts, group) => {
+    for (const part of parts) if (!reached.has(part)) reached.set(part, { group, way: 0 });
+  });
+  const waiting = new Set(reached.keys());
+  while (waiting.size > 0) {
+    let next: BoardPart | undefined;
+    for (const part of waiting) if (!next || (reached.get(part)?.way ?? 0) < (reached.get(next)?.way ?? 0)) next = part;
+    const from = next && reached.get(next);
+    if (!next || !from) break;
+    waiting.delete(next);
+    for (const pin of Object.keys(next.pins)) {
+      const net = circuit.netOf(next.ref, pin);
       const on = circuit.pinsOn(net);
-      if (circuit.returns.has(net)) continue;
-      for (const other of on)
-        if (!nearest.has(other.part)) queue.push({ part: other.part, section, way: way + on.length });
+      const way = from.way + on.length + (circuit.returns.has(net) ? OVER_RETURN : 0);
+      for (const { part } of on) {
+        if ((reached.get(part)?.way ?? Infinity) <= way) continue;
+        reached.set(part, { group: from.group, way });
+        waiting.add(part);
+      }
     }
   }
-  return all
-    .map(({ id, title }, section) => ({
-      id,
-      title,
-      refs: circuit.parts.filter((part) => nearest.get(part)?.section === section).map(({ ref }) => ref),
-    }))
-    .filter(({ refs }) => refs.length > 1);
+  return new Map([...reached].map(([part, { group }]) => [part, group]));
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
