@@ -54,7 +54,7 @@ try {
   await shoot('trace', `/donors/${printer}/trace`, { until: '[aria-label^="Probability"]', type: 'd8.k - c21.+' });
   const drawn = { until: '[aria-label^="Probability"]', tab: 'Schematic' };
   await shoot('schematic', `/donors/${brick}/trace`, { ...drawn, push: 'expected volts' });
-  await shoot('schematic-folded', `/donors/${brick}/trace`, { ...drawn, show: 'folded', push: 'full window' });
+  await shoot('schematic-folded', `/donors/${brick}/trace`, { ...drawn, show: 'folded', push: 'full width' });
   await shoot('trace-photo', `/donors/${gauge}/trace`, {
     until: '[aria-label^="Probability"]',
     tab: 'Photo',

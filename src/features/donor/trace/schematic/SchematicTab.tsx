@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import Link from 'next/link';
 import { splitPin } from '../../../../core/board';
 import { formatQuantity } from '../../../../core/quantity';
@@ -13,8 +13,10 @@ import type { PartNote, WireNote } from './notes';
 
 const KEYS = [
   { key: 'v', label: 'show expected volts', press: 'show-volts' },
-  { key: 'f', label: 'schematic in the full window', press: 'full-window' },
+  { key: 'f', label: 'schematic over the full width', press: 'full-width' },
 ] as const;
+
+const NONE: readonly string[] = [];
 
 /** The schematic with what of it is shown: the whole, the control folded, or a section; what is told at its parts and wires. */
 export function SchematicTab({
@@ -41,15 +43,30 @@ export function SchematicTab({
   const [hasVolts, setHasVolts] = useState(false);
   const [isLarge, setIsLarge] = useState(false);
   const { drawn, nets, findings, rails } = answer;
+  const { sections, blocks, schematic } = drawn;
+  const unfolded = shown.kind === 'folded' ? shown.unfolded : NONE;
+  /** What stands on the sheet for a part: itself, or the box it is folded into. */
+  const onSheet = useCallback(
+    (ref: string) => blocks.find(({ title, refs }) => refs.includes(ref) && !unfolded.includes(title))?.title ?? ref,
+    [blocks, unfolded],
+  );
   const notes = useMemo((): readonly PartNote[] => {
     const found = findings.flatMap(({ parts, message, advice }, index) =>
-      parts.map((ref) => ({ ref, sign: String(index + 1), message: `${message} ${advice}` })),
+      [...new Set(parts.map(onSheet))].map((ref) => ({
+        ref,
+        sign: String(index + 1),
+        message: `${message} ${advice}`,
+      })),
     );
     return [
       ...found,
-      ...Object.entries(measured).map(([ref, message]) => ({ ref, sign: 'm', message: `${ref}: ${message}` })),
+      ...Object.entries(measured).map(([ref, message]) => ({
+        ref: onSheet(ref),
+        sign: 'm',
+        message: `${ref}: ${message}`,
+      })),
     ];
-  }, [findings, measured]);
+  }, [findings, measured, onSheet]);
   const volts = useMemo(
     (): readonly WireNote[] =>
       rails.flatMap(({ at, volts: expected, most, why, isGuess }) => {
@@ -62,9 +79,10 @@ export function SchematicTab({
       }),
     [rails, nets],
   );
+  // A stage may be gone since it was chosen: then the whole board is drawn.
+  const isThere = shown.kind !== 'section' || sections.some(({ id }) => id === shown.id);
+  const chosen = !isThere ? 'whole' : shown.kind === 'section' ? shown.id : shown.kind;
   const firstPin = (is: (pin: string) => boolean) => Object.keys(nets).find(is);
-  const { sections, blocks, schematic } = drawn;
-  const unfolded = shown.kind === 'folded' ? shown.unfolded : [];
   const fold = (title: string) =>
     onShow({
       kind: 'folded',
@@ -72,12 +90,7 @@ export function SchematicTab({
     });
 
   return (
-    <div
-      className={isLarge ? 'fixed inset-0 z-40 overflow-auto bg-sheet p-4' : ''}
-      onKeyDown={(event) => {
-        if (event.key === 'Escape' && isLarge) setIsLarge(false);
-      }}
-    >
+    <div data-full={isLarge || undefined}>
       <Shortcuts keys={[...KEYS]} />
       <div className="mb-2 flex flex-wrap items-center gap-2 text-[13px]">
         <label htmlFor="schematic-view" className="label">
@@ -86,7 +99,7 @@ export function SchematicTab({
         <select
           id="schematic-view"
           className="btn"
-          value={shown.kind === 'section' ? shown.id : shown.kind}
+          value={chosen}
           onChange={({ target: { value } }) =>
             onShow(
               value === 'whole'
@@ -116,13 +129,13 @@ export function SchematicTab({
           <kbd>v</kbd> expected volts
         </button>
         <button
-          id="full-window"
+          id="full-width"
           type="button"
           className="btn"
           aria-pressed={isLarge}
           onClick={() => setIsLarge(!isLarge)}
         >
-          <kbd>f</kbd> full window
+          <kbd>f</kbd> full width
         </button>
         <button type="button" className="btn" data-tone="quiet" onClick={onRedraw}>
           draw it anew
@@ -149,11 +162,11 @@ export function SchematicTab({
         </ul>
       )}
       <SchematicView
+        key={chosen}
         schematic={schematic}
         lit={held === undefined ? undefined : nets[held]}
-        chosen={held === undefined ? undefined : splitPin(held)[0]}
+        chosen={held === undefined ? undefined : onSheet(splitPin(held)[0])}
         notes={notes}
-        isLarge={isLarge}
         {...(hasVolts ? { volts } : {})}
         onPart={(ref) => {
           if (blocks.some(({ title }) => title === ref)) fold(ref);

@@ -17,7 +17,6 @@ export function SchematicView({
   chosen,
   notes = NO_NOTES,
   volts = NO_NOTES,
-  isLarge = false,
   onPart,
   onNet,
 }: {
@@ -30,8 +29,6 @@ export function SchematicView({
   notes?: readonly PartNote[];
   /** What is to be told of nets. */
   volts?: readonly WireNote[];
-  /** It takes the whole window. */
-  isLarge?: boolean;
   /** Told the part, or the box of folded parts. */
   onPart: (ref: string) => void;
   onNet: (net: number) => void;
@@ -94,7 +91,7 @@ export function SchematicView({
         ref={sheet}
         tabIndex={0}
         viewBox={`${view.x * schematic.width - width / 2} ${view.y * schematic.height - height / 2} ${width} ${height}`}
-        className={`${isLarge ? 'h-[calc(100dvh-150px)]' : 'h-[min(64dvh,640px)]'} w-full touch-none rounded-[3px] border border-rule bg-lift font-mono`}
+        className="h-[min(64dvh,640px)] w-full touch-none rounded-[3px] border border-rule bg-lift font-mono"
         role="group"
         aria-label={`Schematic: ${schematic.title}. Plus and minus zoom, arrows move, 0 shows all.`}
         fill="none"
@@ -131,15 +128,15 @@ export function SchematicView({
           />
         ))}
         {placed.volts.map(({ note, tag }) => (
-          <TagView key={note.net} note={note} tag={tag} onTell={setTold} />
+          <TagView key={note.message} note={note} tag={tag} onTell={setTold} />
         ))}
         {placed.notes.map(({ note, at }) => (
-          <MarkView key={`${note.ref} ${note.sign}`} note={note} at={at} onTell={setTold} />
+          <MarkView key={note.ref + note.message} note={note} at={at} onTell={setTold} />
         ))}
       </svg>
       {(notes.length > 0 || volts.length > 0) && (
         <p className="mt-1.5 min-h-[2.8em] text-[12.5px] leading-[1.4] text-ink-2" role="status">
-          {told ?? told0(notes, volts)}
+          {told ?? untold(notes, volts, volts.length - placed.volts.length)}
         </p>
       )}
     </div>
@@ -147,9 +144,9 @@ export function SchematicView({
 }
 
 /** What stands where the sentence of a mark comes, while none is asked for. */
-const told0 = (notes: readonly PartNote[], volts: readonly WireNote[]) =>
+const untold = (notes: readonly PartNote[], volts: readonly WireNote[], left: number) =>
   volts.length > 0
-    ? 'Volts as worked out from the parts, not measured. Stores keep their charge after the plug is pulled: measure before you touch.'
+    ? `Volts as worked out from the parts, not measured. Stores keep their charge after the plug is pulled: measure before you touch.${left > 0 ? ` ${left} more ${left === 1 ? 'stands' : 'stand'} at Power walk.` : ''}`
     : `${notes.length === 1 ? 'A mark stands' : 'Marks stand'} at parts with something to say: point at one, or reach it with Tab.`;
 
 /** The barrier as a hatched gap between the side of the mains and the isolated one. */

@@ -1,5 +1,5 @@
 import 'server-only';
-import { drawSchematic, sheetSvg, type Paper, type SchematicView } from '../../../../core/schematic';
+import { drawSchematic, sectionsIn, sheetSvg, type Paper, type SchematicView } from '../../../../core/schematic';
 import { analyse } from '../../../../core/topology';
 import { tracedBoard } from '../../../../services/board';
 import type { Dossier } from '../../../../services/dossier';
@@ -23,15 +23,15 @@ export async function schematicSheets(
   const board = await tracedBoard(dossier, isDone);
   if (board.parts.length === 0) return [];
   const analysis = analyse(board);
-  const whole = drawSchematic(analysis);
+  const sections = by === 'section' ? sectionsIn(analysis) : [];
   const shown: readonly { readonly view: SchematicView; readonly section: string }[] =
-    by === 'section' && whole.sections.length > 0
-      ? whole.sections.map(({ id, title }) => ({ view: { kind: 'section', id }, section: title }))
+    sections.length > 0
+      ? sections.map(({ id, title }) => ({ view: { kind: 'section', id }, section: title }))
       : [{ view: { kind: 'whole' }, section: 'the whole board' }];
   return shown.map(({ view, section }, index) => ({
     name: `${donor.code}-schematic-${index + 1}`,
     section,
-    svg: sheetSvg((view.kind === 'whole' ? whole : drawSchematic(analysis, { view })).schematic, paper, {
+    svg: sheetSvg(drawSchematic(analysis, { view }).schematic, paper, {
       title: donor.description,
       section,
       lines: [
