@@ -7,6 +7,9 @@ import type { Mark } from './wiring';
 /** Where the words of a label begin, from the end of its lead. */
 const OFF = 4;
 const HIGH = LETTER.line;
+/** Where there is no room at the lead, words stand so far over or under it, and so far aside, the nearest first. */
+const ROWS = [0, HIGH, 2 * HIGH, 3 * HIGH, 4 * HIGH];
+const ASIDE = [-8, 4, 14, 24, 34, 48];
 
 /** The words of every mark and where they stand: beyond the lead, or where there is room beside it. */
 export function labelsOf(marks: readonly Mark[], taken: readonly Box[], circuit: Circuit): readonly NetLabel[] {
@@ -26,8 +29,8 @@ export function labelsOf(marks: readonly Mark[], taken: readonly Box[], circuit:
     const wide = text.length * LETTER.value;
     const spots: readonly Pick<NetLabel, 'side' | 'nudge'>[] = [
       ...sides.map((side) => ({ side })),
-      ...[0, HIGH, 2 * HIGH].flatMap((away) =>
-        [-8, 4, 14, 24, 34].flatMap((off) =>
+      ...ROWS.flatMap((away) =>
+        ASIDE.flatMap((off) =>
           (['top', 'bottom'] as const).flatMap((side) =>
             [1, -1].map((way) => ({
               side,

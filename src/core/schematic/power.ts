@@ -7,13 +7,13 @@ import { linesFirst } from './symbols';
 import type { Rail } from './types';
 
 /** Levels of the first strip: its rails, and the two lines of the mains between them. */
-const RAIL = { top: 80, bottom: 580 } as const;
-const LINE = { top: 260, bottom: 360 } as const;
+const RAIL = { top: 80, bottom: 640 } as const;
+const LINE = { top: 290, bottom: 390 } as const;
 /** From one strip to the next. */
 const STRIP = RAIL.bottom - RAIL.top + 60;
 const START = 60;
 /** What a part of the control takes beside its switch. */
-const BAY = { perPart: 11, most: 130 } as const;
+const BAY = { perPart: 10, most: 110 } as const;
 const WIDTH_OF_TRANSFORMER = 80;
 /** So far down a place at the barrier is looked for. */
 const LOWEST = 4000;
@@ -45,7 +45,7 @@ export function layPower(analysis: Analysis, circuit: Circuit, sheet: Sheet): Po
   );
   if (main.length + others.length === 0) return { rails: ladder.rails };
   const bay = Math.max(0, ...main.map(({ rungs }) => Math.max(0, ...rungs.map(({ part }) => bays.get(part.ref) ?? 0))));
-  const column = Math.ceil((end + bay + BESIDE_WINDING + 60) / STEP) * STEP;
+  const column = Math.ceil((end + bay + BESIDE_WINDING + 20) / STEP) * STEP;
   main.forEach((hanging, index) => hang(hanging, column, index * STRIP, sheet));
   const [first] = main;
   if (first) {

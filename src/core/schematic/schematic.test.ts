@@ -120,6 +120,28 @@ test.each(BOARDS.map(({ name }) => name))('%s: nothing lies on anything else', (
   ).toBe(true);
 });
 
+test('what crosses the barrier stands on it, all else on its own side', () => {
+  const wrong: string[] = [];
+  let crossing = 0;
+  for (const [name, { board, schematic }] of DRAWN) {
+    const { barrier } = schematic;
+    if (!barrier) continue;
+    const middle = barrier.x + barrier.width / 2;
+    for (const { ref, side, at, symbol } of schematic.symbols) {
+      const [left, right] = [at.x + symbol.body.left, at.x + symbol.body.right];
+      const isOn = left < middle && right > middle;
+      if (side === 'across' && board.parts.some((part) => part.ref === ref && part.kind === 'optocoupler')) {
+        crossing += 1;
+        if (!isOn) wrong.push(`${name} ${ref} beside the barrier`);
+      }
+      if (side === 'mains' && right > middle) wrong.push(`${name} ${ref} beyond the barrier`);
+      if (side === 'isolated' && left < middle) wrong.push(`${name} ${ref} before the barrier`);
+    }
+  }
+  expect(wrong).toEqual([]);
+  expect(crossing).toBeGreaterThan(10);
+});
+
 test('drawings read: few names, few crossings, plus up, no wider than twice their height by half', () => {
   const total = { pins: 0, named: 0, nets: 0, crossings: 0, polar: 0, upright: 0, area: 0, parts: 0 };
   const shapes: number[] = [];

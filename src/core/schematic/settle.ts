@@ -24,6 +24,8 @@ const COST = {
 const AHEAD = [20, 40, 70, 110, 170, 250, 360, 520];
 const ASIDE = [0, 20, -20, 50, -50, 100, -100, 180, -180, 290, -290];
 const ALONG_WIRE = 20;
+/** A part is still on the barrier when its middle is so far from that of the gap. */
+const ASTRIDE = 10;
 const MOST_ANCHORS = 4;
 const MOST_OTHERS = 8;
 
@@ -169,7 +171,8 @@ export function place(part: BoardPart, desk: Desk): void {
           }
     }
   });
-  best ??= anywhere(part, desk);
+  // Near what it is joined to there may be room on the wrong side only.
+  if (!best || (best.cost >= COST.side && circuit.placeOf(part) !== 'across')) best = anywhere(part, desk) ?? best;
   if (!best) return;
   sheet.put(part, best.look, best.at);
   for (const { net, from, corner, to } of best.ways) plan.addWay(net, from, corner, to, part.ref);
@@ -181,9 +184,11 @@ function anywhere(part: BoardPart, { circuit, sheet, bounds }: Desk) {
   const [look = 0] = looksFor(part, circuit, sheet);
   const symbol = sheet.looksOf(part)[look];
   const isBehind = bounds.barrier !== undefined && circuit.placeOf(part) === 'isolated';
+  const isBefore = bounds.barrier !== undefined && circuit.placeOf(part) === 'mains';
   const start = isBehind ? (bounds.barrier ?? 0) + 80 : 60;
+  const end = isBefore ? (bounds.barrier ?? 0) - 50 - (symbol?.body.right ?? 0) : right + 200;
   for (let y = 60; symbol && y < bottom + 400; y += 40)
-    for (let x = start; x < right + 200; x += 40)
+    for (let x = start; x < end; x += 40)
       if (sheet.fits(part, symbol, { x, y })) return { look, at: { x, y }, cost: 0, ways: [] };
   return undefined;
 }
@@ -212,7 +217,11 @@ function placeCost(part: BoardPart, symbol: PartSymbol, at: Point, circuit: Circ
     const [left, right] = [at.x + symbol.body.left, at.x + symbol.body.right];
     if (place === 'mains' && right > barrier - 50) cost += COST.side + right - barrier;
     if (place === 'isolated' && left < barrier + 50) cost += COST.side + barrier - left;
-    if (place === 'across') cost += Math.abs((left + right) / 2 - barrier) * 4;
+    if (place === 'across') {
+      // What crosses the barrier stands on it, never beside it.
+      const off = Math.abs((left + right) / 2 - barrier);
+      cost += off * 4 + (off > ASTRIDE ? COST.side : 0);
+    }
   }
   if (at.y + symbol.body.top < 30) cost += 300 + 30 - at.y;
   if (at.x + symbol.body.left < 20) cost += 300 - at.x;

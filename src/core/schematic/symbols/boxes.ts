@@ -60,8 +60,9 @@ export function chipSymbol(
 
 /** A part of the circuit in one box: as a chip, with a second line within, room for its title, and the whole names of its pins. */
 export function blockSymbol(sides: ChipSides, title: string): PartSymbol {
-  const longest = (pins: readonly string[]) => Math.max(0, ...pins.map((pin) => pin.length));
-  const words = (longest(sides.left) + longest(sides.right)) * PIN_LETTER + title.length * LETTER.ref;
+  // The title stands in the middle, whichever side has the longer names.
+  const longest = Math.max(0, ...[...sides.left, ...sides.right].map((pin) => pin.length));
+  const words = 2 * longest * PIN_LETTER + title.length * LETTER.ref;
   const symbol = chipSymbol(sides, (pin) => pin, {
     leastWidth: Math.ceil((words + BETWEEN_WORDS) / 20) * 20,
     letters: Infinity,
