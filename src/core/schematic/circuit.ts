@@ -7,8 +7,19 @@ import type { Side } from './types';
 /** Where a part belongs: on the mains side, behind the barrier, on both, or nobody knows. */
 export type Place = 'mains' | 'isolated' | 'across' | 'unknown';
 
+/** A stage that is claimed, with its parts. */
+export interface Stage {
+  readonly topology: string;
+  readonly probability: number;
+  readonly switches: readonly BoardPart[];
+  readonly rectifiers: readonly BoardPart[];
+  readonly magnetics: readonly BoardPart[];
+}
+
 /** A board as the drawing needs it: its nets by number, which of them are returns and supplies, and what carries power. */
 export interface Circuit {
+  /** From the input to the outputs, auxiliary converters last. */
+  readonly stages: readonly Stage[];
   readonly parts: readonly BoardPart[];
   readonly part: (ref: string) => BoardPart | undefined;
   readonly netOf: (ref: string, pin: string) => number;
@@ -50,9 +61,17 @@ const CELLS: ReadonlySet<string> = new Set(['boost-pfc', 'boost', 'buck', 'inver
 /** Reads a board for drawing. */
 export function circuitOf(analysis: Analysis): Circuit {
   const { recognition, bulk, sides } = analysis;
-  const { model, stages } = recognition;
+  const { model } = recognition;
   const { board, nets } = model;
   const byRef = new Map(board.parts.map((part) => [part.ref, part]));
+  const partsOf = (refs: readonly string[]) => refs.flatMap((ref) => byRef.get(ref) ?? []);
+  const stages = analysis.stages.map(({ topology, probability, switches, rectifiers, magnetics }): Stage => ({
+    topology,
+    probability,
+    switches: partsOf(switches),
+    rectifiers: partsOf(rectifiers),
+    magnetics: partsOf(magnetics),
+  }));
   const netOf = (ref: string, pin: string) => nets.of(`${ref}.${pin}`);
   const sideOfPin = (ref: string, pin: string) => sides[`${ref}.${pin}`] ?? 'unknown';
   const isIsolated = (ref: string, pin: string) => sideOfPin(ref, pin).startsWith('isolated');
@@ -135,6 +154,7 @@ export function circuitOf(analysis: Analysis): Circuit {
   });
   const isPower = (part: BoardPart) => power.has(part.ref) || POWER_KINDS.has(part.kind);
   const circuit = {
+    stages,
     parts: board.parts,
     part: (ref: string) => byRef.get(ref),
     netOf,

@@ -58,7 +58,7 @@ export function drawSchematic(
 ): DrawnSchematic {
   const whole = circuitOf(analysis);
   const sections = sectionsOf(analysis, whole);
-  const blocks = view.kind === 'folded' ? blocksOf(whole, powerPath(analysis, whole)) : [];
+  const blocks = view.kind === 'folded' ? blocksOf(whole, powerPath(whole)) : [];
   const own = view.kind === 'section' ? sections.find(({ id }) => id === view.id) : undefined;
   const circuit = own
     ? section(whole, own.refs)
@@ -75,9 +75,9 @@ export function drawSchematic(
 export const sectionsIn = (analysis: Analysis): readonly Section[] => sectionsOf(analysis, circuitOf(analysis));
 
 /** References of the parts that carry power or stand along its way. */
-function powerPath(analysis: Analysis, circuit: Circuit): ReadonlySet<string> {
+function powerPath(circuit: Circuit): ReadonlySet<string> {
   const sheet = new Sheet(circuit);
-  layPower(analysis, circuit, sheet);
+  layPower(circuit, sheet);
   return new Set([...sheet.stood.keys(), ...circuit.parts.filter(circuit.isPower).map(({ ref }) => ref)]);
 }
 
@@ -87,8 +87,8 @@ function draw(
   before: Places,
 ): { readonly schematic: Schematic; readonly places: Places } {
   const sheet = new Sheet(circuit);
-  const roles = rolesOf(analysis, circuit);
-  const layout = keep(before, roles, circuit, sheet) ?? layPower(analysis, circuit, sheet);
+  const roles = rolesOf(circuit);
+  const layout = keep(before, roles, circuit, sheet) ?? layPower(circuit, sheet);
   const { barrier, rails } = layout;
   const plan = new Plan();
   for (const { net, level, from, to } of rails) {
@@ -102,9 +102,9 @@ function draw(
 }
 
 /** What a part does, as far as its place hangs on it: a part moves only when this changes. */
-function rolesOf({ recognition: { stages } }: Analysis, circuit: Circuit): ReadonlyMap<string, string> {
+function rolesOf(circuit: Circuit): ReadonlyMap<string, string> {
   const staged = new Map<BoardPart, string>();
-  for (const { topology, switches, rectifiers, magnetics } of stages)
+  for (const { topology, switches, rectifiers, magnetics } of circuit.stages)
     for (const part of [...switches, ...rectifiers, ...magnetics]) staged.set(part, topology);
   return new Map(circuit.parts.map((part) => [part.ref, `${circuit.placeOf(part)} ${staged.get(part) ?? ''}`]));
 }

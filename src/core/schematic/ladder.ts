@@ -11,6 +11,8 @@ export interface Lines {
   readonly lower: number;
   readonly top: number;
   readonly bottom: number;
+  /** Levels of the lines behind what rectifies them; those of the strip unless said. */
+  readonly behind?: { readonly top: number; readonly bottom: number };
 }
 
 /** A transformer that hangs between two lines, with what is in series with its winding. */
@@ -125,8 +127,21 @@ export class Ladder {
     return x + 30;
   }
 
+  /** Whether a bridge, whole or of four diodes, lies across two nets. */
+  isRectified(upper: number, lower: number): boolean {
+    const isLeg = (net: number) =>
+      ['A', 'K'].every((end) =>
+        this.circuit
+          .pinsOn(net)
+          .some(({ part, pin }) => part.kind === 'diode' && pin === end && this.rungs.isFree(part)),
+      );
+    const hasBridge = (net: number) =>
+      this.circuit.pinsOn(net).some(({ part, pin }) => part.kind === 'bridge' && pin.startsWith('AC'));
+    return hasBridge(upper) || hasBridge(lower) || (isLeg(upper) && isLeg(lower));
+  }
+
   private bridge(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
-    const { upper, lower, top, bottom } = lines;
+    const { upper, lower, top, bottom, behind = this.levels } = lines;
     for (const { part } of this.circuit.pinsOn(upper)) {
       if (part.kind !== 'bridge' || !this.rungs.isFree(part)) continue;
       const nets = ['AC1', 'AC2'].map((pin) => this.circuit.netOf(part.ref, pin));
@@ -137,8 +152,8 @@ export class Ladder {
         lines: {
           upper: this.circuit.netOf(part.ref, '+'),
           lower: this.circuit.netOf(part.ref, '-'),
-          top: Math.min(top, this.levels.top),
-          bottom: Math.max(bottom, this.levels.bottom),
+          top: Math.min(top, behind.top),
+          bottom: Math.max(bottom, behind.bottom),
         },
       };
     }
@@ -166,7 +181,7 @@ export class Ladder {
         );
         const beside = single(lower, 'K').find((part) => below && anode(part) === anode(below));
         if (!below || !beside) continue;
-        const { top, bottom } = this.levels;
+        const { top, bottom } = lines.behind ?? this.levels;
         const [plus, minus] = [cathode(first), anode(below)];
         const column = (up: BoardPart, down: BoardPart, net: number, from: number) =>
           this.stand(
@@ -239,26 +254,26 @@ export class Ladder {
 
   /** A diode alone in a line: it rectifies half of the wave, or keeps a wrong polarity out. */
   private lone(lines: Lines, x: number): { readonly lines: Lines; readonly x: number } | undefined {
-    const single = (net: number, pin: 'A' | 'K') =>
-      this.circuit
-        .pinsOn(net)
-        .find(
-          ({ part, pin: own }) =>
-            part.kind === 'diode' && own === pin && this.rungs.isFree(part) && !NO_RECTIFIER.has(part.subtype ?? ''),
-        )?.part;
     const on = (part: BoardPart, from: 'A' | 'K', net: number): Rung | undefined => {
       const to = from === 'A' ? 'K' : 'A';
       const next = this.circuit.netOf(part.ref, to);
-      return next === net || this.circuit.returns.has(next) ? undefined : { part, from, to, net: next };
+      const isBack = next === net || this.reached.has(next) || this.circuit.returns.has(next);
+      return isBack ? undefined : { part, from, to, net: next };
     };
     const { upper, lower, top, bottom } = lines;
-    const above = single(upper, 'A');
-    const up = above && on(above, 'A', lower);
+    const single = (net: number, pin: 'A' | 'K', other: number) =>
+      this.circuit
+        .pinsOn(net)
+        .filter(
+          ({ part, pin: own }) =>
+            part.kind === 'diode' && own === pin && this.rungs.isFree(part) && !NO_RECTIFIER.has(part.subtype ?? ''),
+        )
+        .map(({ part }) => on(part, pin, other))
+        .find((rung) => rung !== undefined);
+    const up = single(upper, 'A', lower);
     if (up) return { x: this.lie(up, x, top), lines: { ...lines, upper: up.net } };
-    const below = this.circuit.returns.has(lower) ? undefined : single(lower, 'K');
-    const next = below && this.circuit.netOf(below.ref, 'A');
-    if (!below || next === undefined || next === upper) return undefined;
-    return { x: this.lie({ part: below, from: 'K', to: 'A', net: next }, x, bottom), lines: { ...lines, lower: next } };
+    const below = this.circuit.returns.has(lower) ? undefined : single(lower, 'K', upper);
+    return below && { x: this.lie(below, x, bottom), lines: { ...lines, lower: below.net } };
   }
 
   /** A regulator in the line, or a chip with its switch inside: it stands under the line, which goes on where its choke begins. */

@@ -43,20 +43,21 @@ export class Plan {
     return this.byNet.get(net) ?? [];
   }
 
-  /** How many pieces of other nets a straight way crosses. */
-  crossings(net: number, from: Point, to: Point): number {
+  /** How many pieces of other nets a straight way crosses. @param rail how many wires one that carries power counts for */
+  crossings(net: number, from: Point, to: Point, rail = 1): number {
     const isLevel = from.y === to.y;
     const [low, high] = isLevel
       ? [Math.min(from.x, to.x), Math.max(from.x, to.x)]
       : [Math.min(from.y, to.y), Math.max(from.y, to.y)];
     let count = 0;
-    for (const { net: other, a, b } of this.pieces) {
+    for (const { net: other, a, b, owner } of this.pieces) {
+      const weight = owner === undefined ? rail : 1;
       if (other === net) continue;
       const runsLevel = a.y === b.y;
       if (runsLevel === isLevel) continue;
       if (isLevel) {
-        if (a.x > low && a.x < high && Math.min(a.y, b.y) < from.y && Math.max(a.y, b.y) > from.y) count += 1;
-      } else if (a.y > low && a.y < high && Math.min(a.x, b.x) < from.x && Math.max(a.x, b.x) > from.x) count += 1;
+        if (a.x > low && a.x < high && Math.min(a.y, b.y) < from.y && Math.max(a.y, b.y) > from.y) count += weight;
+      } else if (a.y > low && a.y < high && Math.min(a.x, b.x) < from.x && Math.max(a.x, b.x) > from.x) count += weight;
     }
     return count;
   }

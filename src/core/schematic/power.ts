@@ -1,5 +1,4 @@
 import { isInlet, type BoardPart } from '../board';
-import type { Analysis } from '../topology';
 import type { Circuit } from './circuit';
 import { Ladder, type Hanging } from './ladder';
 import { STEP, type Sheet } from './sheet';
@@ -15,6 +14,8 @@ const START = 60;
 /** What a part of the control takes beside its switch. */
 const BAY = { perPart: 10, most: 110 } as const;
 const WIDTH_OF_TRANSFORMER = 80;
+/** Height of a bridge of four diodes. */
+const BRIDGE_ROOM = 200;
 /** So far down a place at the barrier is looked for. */
 const LOWEST = 4000;
 /** Where the other parts of a row stand that hangs on a winding: so far left of its pins. */
@@ -29,12 +30,12 @@ export interface PowerLayout {
 }
 
 /** Sets the parts that carry power on the sheet: from the inlet to the barrier, strip by strip, and on to the outputs. */
-export function layPower(analysis: Analysis, circuit: Circuit, sheet: Sheet): PowerLayout {
-  const bays = baysOf(analysis, circuit);
+export function layPower(circuit: Circuit, sheet: Sheet): PowerLayout {
+  const bays = baysOf(circuit);
   const ladder = new Ladder(circuit, sheet, (part) => bays.get(part.ref) ?? 0, RAIL);
   const inlet = circuit.parts.find((part) => isInlet(part));
   const end = inlet ? enter(inlet, ladder, circuit, sheet) : START;
-  const main = mainFirst(analysis, ladder.hanging);
+  const main = mainFirst(circuit, ladder.hanging);
   const hung = new Set(main.map(({ transformer }) => transformer));
   const others = circuit.parts.filter(
     (part) =>
@@ -76,10 +77,10 @@ function enter(inlet: BoardPart, ladder: Ladder, circuit: Circuit, sheet: Sheet)
 }
 
 /** Hanging rows in the order of their stages; the largest converter goes first, auxiliary ones below. */
-function mainFirst({ recognition: { stages } }: Analysis, hanging: readonly Hanging[]): readonly Hanging[] {
+function mainFirst({ stages }: Circuit, hanging: readonly Hanging[]): readonly Hanging[] {
   const weight = ({ transformer }: Hanging) => {
     const stage = stages.find(({ magnetics }) => magnetics.includes(transformer));
-    return stage ? stage.switches.length * 4 + stage.rectifiers.length + stage.score : 0;
+    return stage ? stage.switches.length * 4 + stage.rectifiers.length + stage.probability : 0;
   };
   return hanging.toSorted((a, b) => weight(b) - weight(a));
 }
@@ -141,6 +142,16 @@ function outputs(transformer: BoardPart, ladder: Ladder, circuit: Circuit, sheet
       ) ??
       nets.at(-1);
     if (ground === undefined) continue;
+    const [first, last] = ends;
+    const [upper, lower] = nets;
+    if (first && last && ends.length === 2 && own === undefined && upper !== undefined && lower !== undefined)
+      if (ladder.isRectified(upper, lower)) {
+        const [top, bottom] = [stood.at.y + first.y, stood.at.y + last.y];
+        const isOnly = right.length === 2;
+        const behind = { top: top - 40, bottom: Math.max(bottom, top + BRIDGE_ROOM) };
+        ladder.walk({ upper, lower, top, bottom, ...(isOnly ? {} : { behind }) }, stood.at.x + 110);
+        continue;
+      }
     ends.forEach((end, index) => {
       const net = nets[index];
       if (net === undefined || net === ground) return;
@@ -152,11 +163,11 @@ function outputs(transformer: BoardPart, ladder: Ladder, circuit: Circuit, sheet
 }
 
 /** Room for the control of each switch: shared out by how many parts there are on the mains side that carry no power. */
-function baysOf({ recognition: { stages } }: Analysis, circuit: Circuit): ReadonlyMap<string, number> {
+function baysOf(circuit: Circuit): ReadonlyMap<string, number> {
   const control = circuit.parts.filter(
     (part) => !circuit.isPower(part) && circuit.placeOf(part) !== 'isolated' && part.fitted !== false,
   ).length;
-  const commanded = stages.filter(({ switches }) =>
+  const commanded = circuit.stages.filter(({ switches }) =>
     switches.some((part) => circuit.part(part.ref) && circuit.placeOf(part) !== 'isolated'),
   );
   const each = Math.min(BAY.most, (control * BAY.perPart) / Math.max(1, commanded.length));

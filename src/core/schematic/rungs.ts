@@ -16,6 +16,8 @@ export interface Rung {
 const MOST_RUNGS = 4;
 /** A net with more pins than this is no inner net of such a row. */
 const MOST_INNER_PINS = 9;
+/** Between two switches there are their snubbers, the driver, and what resonates besides. */
+const MOST_MIDPOINT_PINS = 16;
 const FILM_FROM = 40e-9;
 /** In ohm: what measures a current wastes little of it. */
 const SHUNT_AT_MOST = 1;
@@ -63,9 +65,26 @@ export class Rungs {
     if (!this.isFree(part)) return false;
     if (ALWAYS.has(kind) || this.circuit.isPower(part)) return true;
     if (kind === 'thermistor') return (value?.resistance ?? 0) <= INRUSH_AT_MOST;
-    if (kind === 'capacitor')
-      return '+' in part.pins || subtype === 'x' || (subtype === 'film' && (value?.capacitance ?? 0) >= FILM_FROM);
+    if (kind === 'capacitor') {
+      if ('+' in part.pins || subtype === 'x') return true;
+      if (subtype === 'film') return (value?.capacitance ?? 0) >= FILM_FROM;
+      const [one, other] = Object.keys(part.pins).map((pin) => this.circuit.netOf(part.ref, pin));
+      return one !== undefined && other !== undefined && (this.couples(one, other) || this.couples(other, one));
+    }
     return kind === 'resistor' && (value?.resistance ?? Infinity) <= SUPPLY_RESISTOR_AT_MOST;
+  }
+
+  /** Whether a capacitor between two nets hands power on, from a switch and its choke to the next choke and its diode. */
+  private couples(net: number, next: number): boolean {
+    const holds = (of: number, is: (part: BoardPart) => boolean) =>
+      this.circuit.pinsOn(of).some(({ part }) => is(part));
+    const isChoke = (part: BoardPart) => part.kind === 'inductor' || this.circuit.symbols.isChoke(part);
+    return (
+      holds(net, (part) => isSwitch(part) && this.circuit.isPower(part)) &&
+      holds(net, isChoke) &&
+      holds(next, isChoke) &&
+      holds(next, (part) => part.kind === 'diode' && this.circuit.isPower(part))
+    );
   }
 
   /** Ways from a net over one part that power may take. */
@@ -106,6 +125,7 @@ export class Rungs {
       for (const rung of [...this.rungsFrom(net), ...(onlyBleeds ? this.bleeders(net) : [])]) {
         if (row.some(({ part }) => part === rung.part) || rung.net === net) continue;
         const { part } = rung;
+        if (part.kind === 'capacitor' && this.couples(net, rung.net)) continue;
         const isFirst = row.length === 0;
         const isLast = rung.net === lower;
         if (isFirst && !isLast && !(HANGS_FIRST.has(part.kind) || isSwitch(part) || part.kind === 'resistor')) continue;
@@ -128,7 +148,7 @@ export class Rungs {
           row.length + 1 < MOST_RUNGS &&
           !reached.has(rung.net) &&
           !this.circuit.returns.has(rung.net) &&
-          this.circuit.pinsOn(rung.net).length <= MOST_INNER_PINS
+          this.circuit.pinsOn(rung.net).length <= (isSwitch(part) ? MOST_MIDPOINT_PINS : MOST_INNER_PINS)
         )
           search(rung.net, [...row, rung]);
       }
@@ -176,7 +196,8 @@ export class Rungs {
           (rung.part.kind !== 'capacitor' ||
             this.circuit.isPower(rung.part) ||
             rung.part.subtype === 'film' ||
-            rung.part.subtype === 'x') &&
+            rung.part.subtype === 'x' ||
+            this.couples(net, rung.net)) &&
           !held(rung.part),
       )
       .toSorted((a, b) => rank(a) - rank(b));

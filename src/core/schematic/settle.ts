@@ -19,11 +19,15 @@ const COST = {
   side: 4000,
   /** The second and further ways to draw it. */
   look: 3,
+  /** What leaves the board, by its way from the right edge. */
+  inward: 2,
 } as const;
 /** Where a part is tried: so far in front of the pin it is joined to, and so far aside. */
 const AHEAD = [20, 40, 70, 110, 170, 250, 360, 520];
 const ASIDE = [0, 20, -20, 50, -50, 100, -100, 180, -180, 290, -290];
 const ALONG_WIRE = 20;
+/** To stand on a line that carries power is as bad as to stand on so many wires. */
+const ON_RAIL = 5;
 /** A part is still on the barrier when its middle is so far from that of the gap. */
 const ASTRIDE = 10;
 const MOST_ANCHORS = 4;
@@ -43,7 +47,9 @@ interface Desk {
 /** Sets the parts that are left near what they are joined to, the best joined first, and then each again where it is better. */
 export function settle(desk: Desk, rounds: number): void {
   const { circuit, sheet, plan } = desk;
-  const waiting = new Set(circuit.parts.filter(({ ref }) => !sheet.stood.has(ref)));
+  const isLast = ({ kind, role }: BoardPart) => kind === 'connector' && role === 'output';
+  const left = circuit.parts.filter(({ ref }) => !sheet.stood.has(ref));
+  const waiting = new Set(left.filter((part) => !isLast(part)));
   const order: BoardPart[] = [];
   while (waiting.size > 0) {
     let best: BoardPart | undefined;
@@ -63,6 +69,7 @@ export function settle(desk: Desk, rounds: number): void {
       plan.drop(part.ref);
       place(part, desk);
     }
+  for (const part of left.filter(isLast)) place(part, desk, sheet.bounds().right);
 }
 
 const weightOf = (net: number, { grounds, supplies }: Circuit) =>
@@ -98,8 +105,8 @@ interface Way {
   readonly to: Point;
 }
 
-/** Puts a part where the ways to its nets are shortest and straightest. */
-export function place(part: BoardPart, desk: Desk): void {
+/** Puts a part where the ways to its nets are shortest and straightest. @param edge what leaves the board stands there, at the right */
+export function place(part: BoardPart, desk: Desk, edge?: number): void {
   const { circuit, sheet, plan, bounds } = desk;
   let best: { look: number; at: Point; cost: number; ways: readonly Way[] } | undefined;
   looksFor(part, circuit, sheet).forEach((look, rank) => {
@@ -117,6 +124,7 @@ export function place(part: BoardPart, desk: Desk): void {
     });
     const consider = (at: Point) => {
       let cost = rank * COST.look + placeCost(part, symbol, at, circuit, bounds);
+      if (edge !== undefined) cost += Math.max(0, edge - at.x - symbol.body.right) * COST.inward;
       if (best && cost >= best.cost) return;
       const ways: Way[] = [];
       for (const tie of ties) {
@@ -141,6 +149,12 @@ export function place(part: BoardPart, desk: Desk): void {
       const low = sheet.bounds().bottom + 60;
       for (let y = 60; y < low; y += 2 * STEP) consider({ x, y });
     }
+    if (edge !== undefined)
+      for (const { pin, others } of ties)
+        for (const other of others)
+          for (const aside of ASIDE)
+            for (const x of [edge - symbol.body.right, edge + 2 * STEP - symbol.body.left])
+              consider({ x: Math.round(x / STEP) * STEP, y: other.y + aside - pin.y });
     ties.sort((a, b) => b.weight - a.weight);
     const heaviest = Math.max(...ties.filter(({ others }) => others.length > 0).map(({ weight }) => weight));
     for (const { pin, weight, others, pieces } of ties) {
@@ -294,8 +308,8 @@ function coveredBy({ body }: PartSymbol, at: Point, plan: Plan): number {
   const [left, right, top, bottom] = [at.x + body.left, at.x + body.right, at.y + body.top, at.y + body.bottom];
   const middle = (top + bottom) / 2;
   return (
-    plan.crossings(-1, { x: left, y: middle }, { x: right, y: middle }) +
-    plan.crossings(-1, { x: (left + right) / 2, y: top }, { x: (left + right) / 2, y: bottom })
+    plan.crossings(-1, { x: left, y: middle }, { x: right, y: middle }, ON_RAIL) +
+    plan.crossings(-1, { x: (left + right) / 2, y: top }, { x: (left + right) / 2, y: bottom }, ON_RAIL)
   );
 }
 

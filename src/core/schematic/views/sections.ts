@@ -16,8 +16,8 @@ const REST = { id: 'rest', title: 'Other parts' } as const;
 const INPUT = { id: 'input', title: 'Input' } as const;
 
 /** Shares the parts of a board out to its stages: each part to the one it reaches over the smallest nets. */
-export function sectionsOf({ recognition: { stages }, bulk }: Analysis, circuit: Circuit): readonly Section[] {
-  const seeds = stages.map(({ topology, switches, rectifiers, magnetics }) => ({
+export function sectionsOf({ bulk }: Analysis, circuit: Circuit): readonly Section[] {
+  const seeds = circuit.stages.map(({ topology, switches, rectifiers, magnetics }) => ({
     id: [...magnetics, ...switches].map(({ ref }) => ref).join(' '),
     title: `${capital(TOPOLOGY_WORDS[topology] ?? topology)} ${magnetics.map(({ ref }) => ref).join(' ')}`.trim(),
     parts: [...switches, ...rectifiers, ...magnetics],
