@@ -28,7 +28,7 @@ export class Router {
   /** Net whose wire runs along a track through a point: level in the first half, upright in the second. */
   private readonly along: Int32Array;
   /** Work of one search; a state counts only when it was seen in the present round. */
-  private readonly cost: Float64Array;
+  private readonly cost: Int32Array;
   private readonly cameFrom: Int32Array;
   private readonly seenIn: Int32Array;
   /** The round in which a point was a goal. */
@@ -43,7 +43,7 @@ export class Router {
     this.crowded = new Uint8Array(this.columns * this.rows);
     const states = this.columns * this.rows * 2;
     this.along = new Int32Array(states).fill(-1);
-    this.cost = new Float64Array(states);
+    this.cost = new Int32Array(states);
     this.cameFrom = new Int32Array(states);
     this.seenIn = new Int32Array(states);
     this.goalIn = new Int32Array(this.columns * this.rows);
@@ -82,16 +82,21 @@ export class Router {
     const buckets: (number[] | undefined)[] = [];
     const start = this.index(from);
     const box = this.gridBox(goals);
-    const leftFrom = (column: number, row: number) =>
-      2 * (Math.max(0, box.left - column, column - box.right) + Math.max(0, box.top - row, row - box.bottom));
-    const first = leftFrom(start % columns, Math.floor(start / columns));
-    if (first > dearest) return undefined;
-    buckets[first] = [];
-    for (const state of [start, start + half]) {
+    const leftFrom = (column: number, row: number, isUpright: boolean) => {
+      const aside = Math.max(0, box.left - column, column - box.right);
+      const down = Math.max(0, box.top - row, row - box.bottom);
+      const bends = (isUpright ? aside > 0 : down > 0) || (aside > 0 && down > 0) ? BENT : 0;
+      return 2 * (aside + down) + bends;
+    };
+    let first = Infinity;
+    for (const isUpright of [false, true]) {
+      const state = isUpright ? start + half : start;
       seenIn[state] = round;
       cost[state] = 0;
       cameFrom[state] = -1;
-      buckets[first]?.push(state);
+      const left = leftFrom(start % columns, Math.floor(start / columns), isUpright);
+      if (left <= dearest) (buckets[left] ??= []).push(state);
+      first = Math.min(first, left);
     }
     for (let level = first; level < buckets.length; level += 1) {
       const bucket = buckets[level];
@@ -103,7 +108,7 @@ export class Router {
         const column = at % columns;
         const row = (at - column) / columns;
         const price = cost[state] ?? 0;
-        if (price + leftFrom(column, row) < level) continue;
+        if (price + leftFrom(column, row, isUpright) < level) continue;
         if (goalIn[at] === round) return this.traced(state, half);
         const ownLevel = along[at] ?? -1;
         const ownUpright = along[at + half] ?? -1;
@@ -127,7 +132,7 @@ export class Router {
             (turns ? BENT : 0) +
             (across !== -1 && across !== net ? CROSSED : 0) +
             (crowded[next] ? CROWDED : 0);
-          const reached = total + leftFrom(column + dx, row + dy);
+          const reached = total + leftFrom(column + dx, row + dy, toUpright);
           if (reached > dearest) continue;
           const to = toUpright ? next + half : next;
           if (seenIn[to] === round && (cost[to] ?? 0) <= total) continue;

@@ -253,6 +253,7 @@ function rejoin(job: Job, router: Router): void {
     if (!job.loose.has(pin)) continue;
     const before = crossed();
     const kept = new Set(job.loose);
+    const { joins, groups } = job;
     job.loose.delete(pin);
     // A name at one pin alone says nothing: the last two go together.
     if (job.loose.size === 1 && job.pins.length === 2) job.loose.clear();
@@ -261,7 +262,9 @@ function rejoin(job: Job, router: Router): void {
     if (crossed() <= before && job.groups.length <= 1) continue;
     for (const one of kept) job.loose.add(one);
     release(job, router);
-    connect(job, router);
+    for (const { path } of joins) router.claim(job.net, path);
+    job.joins = joins;
+    job.groups = groups;
   }
 }
 
