@@ -300,9 +300,18 @@ function wiresOf({ net, pins, joins, trunk, isPower }: Job, circuit: Circuit, is
       isPower: isPower && circuit.isPower(terminal.part),
       ...(isOpen ? { isOpen } : {}),
     })),
-    ...(trunk.length > 0 && joins.length > 0 ? [{ net, points: corners(trunk), isPower: true }] : []),
+    ...lineOf(trunk, joins).map((points): Wire => ({ net, points: corners(points), isPower: true })),
     ...joins.map(({ path }): Wire => ({ net, points: corners(path), isPower })),
   ];
+}
+
+/** A line, from the first wire on it to the last. */
+function lineOf(trunk: readonly Point[], joins: readonly Joined[]): readonly (readonly Point[])[] {
+  const level = trunk[0]?.y;
+  const met = new Set(joins.flatMap(({ path }) => path.filter(({ y }) => y === level).map(({ x }) => x)));
+  const used = trunk.flatMap(({ x }, index) => (met.has(x) ? [index] : []));
+  const [first, last] = [used[0], used.at(-1)];
+  return first === undefined || last === undefined || first === last ? [] : [trunk.slice(first, last + 1)];
 }
 
 function marksOf({ net, pins, sign, loose, groups }: Job, isKnown: boolean, reachesOut: boolean): readonly Mark[] {
