@@ -175,7 +175,11 @@ export function circuitOf(analysis: Analysis): Circuit {
     const known = new Set(listed.flat());
     const loose = Object.keys(part.pins).filter((pin) => !known.has(pin));
     const all = [...listed, ...loose.map((pin) => [pin])];
-    const isRight = (pins: readonly string[]) => pins.some((pin) => isIsolated(part.ref, pin));
+    const isBehind = (pins: readonly string[]) => pins.some((pin) => isIsolated(part.ref, pin));
+    // Where nothing is known to be behind the barrier yet, what is not known to be before it is drawn there.
+    const isBefore = (pins: readonly string[]) =>
+      pins.some((pin) => ['mains', 'input'].includes(sideOfPin(part.ref, pin)));
+    const isRight = all.some((pins) => isBehind(pins)) ? isBehind : (pins: readonly string[]) => !isBefore(pins);
     const isApart = all.some((pins) => isRight(pins)) && all.some((pins) => !isRight(pins));
     return all
       .toSorted((a, b) => weightOf(part, b) - weightOf(part, a))

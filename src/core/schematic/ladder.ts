@@ -1,6 +1,6 @@
 import type { BoardPart } from '../board';
 import type { Circuit } from './circuit';
-import { isSwitch, Rungs, type Rung } from './rungs';
+import { isSwitch, NO_RECTIFIER, Rungs, type Rung } from './rungs';
 import { LOOKS } from './symbols';
 import { STEP, type Sheet } from './sheet';
 import type { Rail } from './types';
@@ -22,8 +22,6 @@ export interface Hanging {
   readonly transformer: BoardPart;
 }
 
-/** Diodes that do not lie in the way of the power. */
-const NO_RECTIFIER: ReadonlySet<string> = new Set(['zener', 'tvs', 'led']);
 /** A part in a row is so long. */
 const LONG = 60;
 /** So far on a place is looked for. */

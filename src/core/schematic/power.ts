@@ -1,5 +1,6 @@
 import { isInlet, type BoardPart } from '../board';
 import type { Circuit } from './circuit';
+import { clampOf, clampWidth, standClamp } from './clamp';
 import { Ladder, type Hanging } from './ladder';
 import { STEP, type Sheet } from './sheet';
 import { linesFirst } from './symbols';
@@ -42,12 +43,24 @@ export function layPower(circuit: Circuit, sheet: Sheet): PowerLayout {
       part.kind === 'transformer' &&
       !hung.has(part) &&
       !sheet.stood.has(part.ref) &&
-      circuit.placeOf(part) === 'across',
+      (circuit.placeOf(part) === 'across' || hasBothSides(part, circuit)),
   );
   if (main.length + others.length === 0) return { rails: ladder.rails };
-  const bay = Math.max(0, ...main.map(({ rungs }) => Math.max(0, ...rungs.map(({ part }) => bays.get(part.ref) ?? 0))));
+  const clamps = new Map(main.map((hanging) => [hanging, clampOf(hanging, circuit)]));
+  const bay = Math.max(
+    0,
+    ...main.map((hanging) => {
+      const clamp = clamps.get(hanging);
+      return Math.max(clamp ? clampWidth(clamp) : 0, ...hanging.rungs.map(({ part }) => bays.get(part.ref) ?? 0));
+    }),
+  );
   const column = Math.ceil((end + bay + BESIDE_WINDING + 20) / STEP) * STEP;
-  main.forEach((hanging, index) => hang(hanging, column, index * STRIP, sheet));
+  main.forEach((hanging, index) => {
+    const { top, under } = hang(hanging, column, index * STRIP, sheet);
+    const clamp = clamps.get(hanging);
+    const place = { x: column - BESIDE_WINDING, top, level: under - 4 * STEP };
+    if (clamp) standClamp(clamp, place, hanging.lines.upper, circuit, sheet);
+  });
   const [first] = main;
   if (first) {
     const { upper, lower, top, bottom } = first.lines;
@@ -62,6 +75,17 @@ export function layPower(circuit: Circuit, sheet: Sheet): PowerLayout {
   for (const transformer of transformers) outputs(transformer, ladder, circuit, sheet);
   const isCrossing = transformers.some((transformer) => circuit.placeOf(transformer) === 'across');
   return { rails: ladder.rails, ...(isCrossing ? { barrier: column + WIDTH_OF_TRANSFORMER / 2 } : {}) };
+}
+
+/** Whether a transformer has a winding on the mains, and one that nobody knows to be there. */
+function hasBothSides(part: BoardPart, { symbols, sideOfPin }: Circuit): boolean {
+  const isMains = (pins: readonly string[]) => pins.some((pin) => sideOfPin(part.ref, pin) === 'mains');
+  const windings = symbols.windingsOf(part);
+  return (
+    !symbols.isChoke(part) &&
+    windings.some(({ side, pins }) => side === 'left' && isMains(pins)) &&
+    windings.some(({ side, pins }) => side === 'right' && !isMains(pins))
+  );
 }
 
 /** Stands the inlet and walks on from its two lines; returns where they end. */
@@ -85,14 +109,19 @@ function mainFirst({ stages }: Circuit, hanging: readonly Hanging[]): readonly H
   return hanging.toSorted((a, b) => weight(b) - weight(a));
 }
 
-/** Stands the winding that hangs between two lines at the barrier, and what is in series with it left of it. */
-function hang({ rungs, transformer, lines }: Hanging, column: number, down: number, sheet: Sheet): void {
+/** Stands the winding that hangs between two lines at the barrier, and what is in series with it left of it; returns where the line is and where the first of what is under it stands. */
+function hang(
+  { rungs, transformer, lines }: Hanging,
+  column: number,
+  down: number,
+  sheet: Sheet,
+): { readonly top: number; readonly under: number } {
   const at = rungs.findIndex(({ part }) => part === transformer);
   const above = rungs.slice(0, at);
   const below = rungs.slice(at + 1);
   const [symbol] = sheet.looksOf(transformer);
-  if (!symbol) return;
   const top = (down === 0 ? lines.top : RAIL.top) + down;
+  if (!symbol) return { top, under: top };
   const from = symbol.pins.find(({ pin }) => pin === rungs[at]?.from);
   const to = symbol.pins.find(({ pin }) => pin === rungs[at]?.to);
   const y = top + above.length * 90 + 20 - (Math.min(from?.y ?? 0, to?.y ?? 0) - 10);
@@ -111,7 +140,9 @@ function hang({ rungs, transformer, lines }: Hanging, column: number, down: numb
   const under = Math.max(free + Math.max(from?.y ?? 0, to?.y ?? 0) + 30, above.length === 0 ? top + CLAMP_ROOM : 0);
   const bottom = Math.max(under + below.length * 80, RAIL.bottom + down);
   const gap = below.length > 0 ? Math.max(80, (bottom - under) / below.length) : 0;
-  below.forEach((rung, index) => stand(rung, Math.round((under + index * gap) / STEP) * STEP));
+  const level = (index: number) => Math.round((under + index * gap) / STEP) * STEP;
+  below.forEach((rung, index) => stand(rung, level(index)));
+  return { top, under: level(0) };
 }
 
 /** Stands a transformer at the barrier, from a level on where it has room; returns its level. */

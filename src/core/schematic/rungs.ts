@@ -32,6 +32,8 @@ const HANGS_FIRST: ReadonlySet<string> = new Set([
 ]);
 const HANGS_LAST: ReadonlySet<string> = new Set(['diode', 'inductor']);
 
+/** Diodes that do not lie in the way of the power. */
+export const NO_RECTIFIER: ReadonlySet<string> = new Set(['zener', 'tvs', 'led']);
 /** What is in the way first: what protects, then chokes, then diodes. */
 const ORDER = ['fuse', 'switch', 'thermistor', 'inductor', 'transformer', 'resistor', 'diode', 'capacitor', 'lamp'];
 const rank = ({ part }: Rung) => ORDER.indexOf(part.kind);

@@ -1,4 +1,6 @@
 import type { BoardPart } from '../board';
+import { shifted } from './boxes';
+import { captionBox, captionOf } from './caption';
 import type { Circuit } from './circuit';
 import type { Plan } from './plan';
 import { AWAY, STEP, type PinAt, type Sheet } from './sheet';
@@ -141,7 +143,7 @@ export function place(part: BoardPart, desk: Desk, edge?: number): void {
           (plan.crossings(way.net, way.from, way.corner) + plan.crossings(way.net, way.corner, way.to)) * COST.crossing;
       }
       if (best && cost >= best.cost) return;
-      cost += coveredBy(symbol, at, plan) * COST.covered;
+      cost += coveredBy(part, symbol, at, plan) * COST.covered;
       if (!best || cost < best.cost) best = { look, at, cost, ways };
     };
     if (bounds.barrier !== undefined && circuit.placeOf(part) === 'across') {
@@ -303,14 +305,18 @@ function bendsOf(side: Side, other: Side, dx: number, dy: number): number {
   return ahead > 0 && met > 0 ? 1 : 3;
 }
 
-/** Wires that a symbol would stand on. */
-function coveredBy({ body }: PartSymbol, at: Point, plan: Plan): number {
-  const [left, right, top, bottom] = [at.x + body.left, at.x + body.right, at.y + body.top, at.y + body.bottom];
-  const middle = (top + bottom) / 2;
-  return (
-    plan.crossings(-1, { x: left, y: middle }, { x: right, y: middle }, ON_RAIL) +
-    plan.crossings(-1, { x: (left + right) / 2, y: top }, { x: (left + right) / 2, y: bottom }, ON_RAIL)
-  );
+/** Wires that a symbol or its words would stand on. */
+function coveredBy(part: BoardPart, symbol: PartSymbol, at: Point, plan: Plan): number {
+  const words = symbol.captionAt === 'inside' ? [] : [captionBox(captionOf(part, symbol))];
+  return [symbol.body, ...words].reduce((sum, box) => {
+    const { left, right, top, bottom } = shifted(box, at);
+    const middle = { x: (left + right) / 2, y: (top + bottom) / 2 };
+    return (
+      sum +
+      plan.crossings(-1, { x: left, y: middle.y }, { x: right, y: middle.y }, ON_RAIL) +
+      plan.crossings(-1, { x: middle.x, y: top }, { x: middle.x, y: bottom }, ON_RAIL)
+    );
+  }, 0);
 }
 
 /** Cells of a way that are taken. */

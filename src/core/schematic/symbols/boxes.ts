@@ -96,7 +96,7 @@ export function connectorSymbol(
   return {
     pins,
     shapes,
-    body: { left: 0, top: 2, right: 30, bottom: 18 + levelOf(names.length - 1) },
+    body: { left: 0, top: 2, right: 30, bottom: 18 + levelOf(Math.max(0, names.length - 1)) },
     captionAt: 'above',
   };
 }
