@@ -11,12 +11,13 @@ export interface Piece {
 
 /** The wires that are foreseen while parts are set: what a new wire would meet, and what it could be tied to. */
 export class Plan {
-  private readonly pieces: Piece[] = [];
+  private readonly level: Piece[] = [];
+  private readonly upright: Piece[] = [];
   private readonly byNet = new Map<number, Piece[]>();
 
   add(piece: Piece): void {
     if (piece.a.x === piece.b.x && piece.a.y === piece.b.y) return;
-    this.pieces.push(piece);
+    (piece.a.y === piece.b.y ? this.level : this.upright).push(piece);
     const own = this.byNet.get(piece.net);
     if (own) own.push(piece);
     else this.byNet.set(piece.net, [piece]);
@@ -30,13 +31,14 @@ export class Plan {
 
   /** Forgets what was foreseen for a part. */
   drop(owner: string): void {
-    for (let index = this.pieces.length - 1; index >= 0; index -= 1) {
-      const piece = this.pieces[index];
-      if (piece?.owner !== owner) continue;
-      this.pieces.splice(index, 1);
-      const own = this.byNet.get(piece.net);
-      own?.splice(own.indexOf(piece), 1);
-    }
+    for (const pieces of [this.level, this.upright])
+      for (let index = pieces.length - 1; index >= 0; index -= 1) {
+        const piece = pieces[index];
+        if (piece?.owner !== owner) continue;
+        pieces.splice(index, 1);
+        const own = this.byNet.get(piece.net);
+        own?.splice(own.indexOf(piece), 1);
+      }
   }
 
   of(net: number): readonly Piece[] {
@@ -45,19 +47,31 @@ export class Plan {
 
   /** How many pieces of other nets a straight way crosses. @param rail how many wires one that carries power counts for */
   crossings(net: number, from: Point, to: Point, rail = 1): number {
-    const isLevel = from.y === to.y;
-    const [low, high] = isLevel
-      ? [Math.min(from.x, to.x), Math.max(from.x, to.x)]
-      : [Math.min(from.y, to.y), Math.max(from.y, to.y)];
     let count = 0;
-    for (const { net: other, a, b, owner } of this.pieces) {
-      const weight = owner === undefined ? rail : 1;
-      if (other === net) continue;
-      const runsLevel = a.y === b.y;
-      if (runsLevel === isLevel) continue;
-      if (isLevel) {
-        if (a.x > low && a.x < high && Math.min(a.y, b.y) < from.y && Math.max(a.y, b.y) > from.y) count += weight;
-      } else if (a.y > low && a.y < high && Math.min(a.x, b.x) < from.x && Math.max(a.x, b.x) > from.x) count += weight;
+    if (from.y === to.y) {
+      const [low, high] = [Math.min(from.x, to.x), Math.max(from.x, to.x)];
+      for (const { net: other, a, b, owner } of this.upright)
+        if (
+          a.x > low &&
+          a.x < high &&
+          other !== net &&
+          a.y < from.y !== b.y < from.y &&
+          a.y !== from.y &&
+          b.y !== from.y
+        )
+          count += owner === undefined ? rail : 1;
+    } else {
+      const [low, high] = [Math.min(from.y, to.y), Math.max(from.y, to.y)];
+      for (const { net: other, a, b, owner } of this.level)
+        if (
+          a.y > low &&
+          a.y < high &&
+          other !== net &&
+          a.x < from.x !== b.x < from.x &&
+          a.x !== from.x &&
+          b.x !== from.x
+        )
+          count += owner === undefined ? rail : 1;
     }
     return count;
   }

@@ -96,6 +96,7 @@ interface Tie {
   readonly net: number;
   readonly weight: number;
   readonly others: readonly PinAt[];
+  readonly isUpright: boolean;
   /** Foreseen wires that the pin meets when it goes straight on: at which level they run, and from where to where. */
   readonly pieces: readonly { readonly level: number; readonly low: number; readonly high: number }[];
 }
@@ -121,6 +122,7 @@ export function place(part: BoardPart, desk: Desk, edge?: number): void {
         net,
         weight: weightOf(net, circuit),
         others: sheet.standing(net).slice(0, MOST_OTHERS),
+        isUpright: pin.side === 'top' || pin.side === 'bottom',
         pieces: piecesAcross(net, pin.side, plan),
       };
     });
@@ -128,15 +130,18 @@ export function place(part: BoardPart, desk: Desk, edge?: number): void {
       let cost = rank * COST.look + placeCost(part, symbol, at, circuit, bounds);
       if (edge !== undefined) cost += Math.max(0, edge - at.x - symbol.body.right) * COST.inward;
       if (best && cost >= best.cost) return;
-      const ways: Way[] = [];
       for (const tie of ties) {
         if (tie.others.length === 0) continue;
-        const found = nearestWay(tie, at);
-        cost += wayCost(found.cost, tie.weight);
+        cost += wayCost(leastCost(tie, at.x + tie.pin.x, at.y + tie.pin.y), tie.weight);
         if (best && cost >= best.cost) return;
-        if (tie.weight === WEIGHT.wire) ways.push(found.way);
       }
       if (!sheet.fits(part, symbol, at)) return;
+      const ways = ties
+        .filter(({ others, weight }) => others.length > 0 && weight === WEIGHT.wire)
+        .map((tie) => {
+          const [x, y] = [at.x + tie.pin.x, at.y + tie.pin.y];
+          return cheapestWay(tie, x, y, leastCost(tie, x, y));
+        });
       for (const way of ways) {
         cost += takenOn(way, sheet) * COST.taken;
         cost +=
@@ -257,38 +262,38 @@ function piecesAcross(net: number, side: Side, plan: Plan): Tie['pieces'] {
     );
 }
 
-/** The cheapest way from a pin to what stands on its net: to another pin, or straight onto a wire that is foreseen. */
-function nearestWay({ pin, net, others, pieces }: Tie, at: Point): { readonly cost: number; readonly way: Way } {
-  const x = at.x + pin.x;
-  const y = at.y + pin.y;
-  const isUpright = pin.side === 'top' || pin.side === 'bottom';
-  let cost = Infinity;
-  let [toX, toY] = [x, y];
+/** What the cheapest way costs from a pin to what stands on its net: to another pin, or straight onto a wire that is foreseen. */
+function leastCost({ pin, others, pieces, isUpright }: Tie, x: number, y: number): number {
+  let least = Infinity;
   for (const other of others) {
-    const dx = other.x - x;
-    const dy = other.y - y;
+    const [dx, dy] = [other.x - x, other.y - y];
     const length = Math.abs(dx) + Math.abs(dy);
-    if (length >= cost) continue;
-    const way = length + bendsOf(pin.side, other.side, dx, dy) * COST.bend;
-    if (way >= cost) continue;
-    cost = way;
-    toX = other.x;
-    toY = other.y;
+    if (length < least) least = Math.min(least, length + bendsOf(pin.side, other.side, dx, dy) * COST.bend);
   }
-  const away = AWAY[pin.side];
-  const along = isUpright ? x : y;
-  const from = isUpright ? y : x;
-  for (const { level, low, high } of pieces) {
-    if (along < low || along > high) continue;
-    const ahead = (level - from) * (away.x + away.y);
-    const way = Math.abs(level - from) + (ahead > 0 ? 0 : ahead === 0 ? COST.bend : 3 * COST.bend);
-    if (way >= cost) continue;
-    cost = way;
-    toX = isUpright ? x : level;
-    toY = isUpright ? level : y;
-  }
-  const corner = isUpright ? { x, y: toY } : { x: toX, y };
-  return { cost, way: { net, from: { x, y }, corner, to: { x: toX, y: toY } } };
+  const [along, from] = isUpright ? [x, y] : [y, x];
+  for (const piece of pieces)
+    if (along >= piece.low && along <= piece.high) least = Math.min(least, onto(piece, from, pin.side));
+  return least;
+}
+
+const onto = ({ level }: Tie['pieces'][number], from: number, side: Side) => {
+  const ahead = (level - from) * (AWAY[side].x + AWAY[side].y);
+  return Math.abs(level - from) + (ahead > 0 ? 0 : ahead === 0 ? COST.bend : 3 * COST.bend);
+};
+
+/** The way that costs so little. */
+function cheapestWay({ pin, net, others, pieces, isUpright }: Tie, x: number, y: number, cost: number): Way {
+  const [along, at] = isUpright ? [x, y] : [y, x];
+  const other = others.find((one) => {
+    const [dx, dy] = [one.x - x, one.y - y];
+    return Math.abs(dx) + Math.abs(dy) + bendsOf(pin.side, one.side, dx, dy) * COST.bend === cost;
+  });
+  const piece = other
+    ? undefined
+    : pieces.find((one) => along >= one.low && along <= one.high && onto(one, at, pin.side) === cost);
+  const to = other ?? (isUpright ? { x, y: piece?.level ?? y } : { x: piece?.level ?? x, y });
+  const corner = isUpright ? { x, y: to.y } : { x: to.x, y };
+  return { net, from: { x, y }, corner, to: { x: to.x, y: to.y } };
 }
 
 /** Bends that a wire between two pins needs, by how they face and where the other lies. */
