@@ -144,23 +144,6 @@ export function SchematicTab({
           sheets to print
         </Link>
       </div>
-      {blocks.length > 0 && (
-        <ul className="mb-2 flex flex-wrap gap-1.5" aria-label="Parts of the control">
-          {blocks.map(({ title, refs }) => (
-            <li key={title}>
-              <button
-                type="button"
-                className="btn"
-                data-tone="small"
-                aria-pressed={unfolded.includes(title)}
-                onClick={() => fold(title)}
-              >
-                {unfolded.includes(title) ? `fold ${title}` : `${title}, ${refs.length} parts`}
-              </button>
-            </li>
-          ))}
-        </ul>
-      )}
       <SchematicView
         key={chosen}
         schematic={schematic}
@@ -173,7 +156,25 @@ export function SchematicTab({
           else onHold(firstPin((pin) => splitPin(pin)[0] === ref));
         }}
         onNet={(net) => onHold(firstPin((pin) => nets[pin] === net))}
-      />
+      >
+        {blocks.length > 0 && (
+          <ul className="flex flex-wrap gap-1.5" aria-label="Parts of the control">
+            {blocks.map(({ title, refs }) => (
+              <li key={title}>
+                <button
+                  type="button"
+                  className="btn"
+                  data-tone="small"
+                  aria-pressed={unfolded.includes(title)}
+                  onClick={() => fold(title)}
+                >
+                  {unfolded.includes(title) ? `fold ${title}` : `${title}, ${refs.length} parts`}
+                </button>
+              </li>
+            ))}
+          </ul>
+        )}
+      </SchematicView>
     </div>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { Annotator, schematicSvg, type Schematic } from '../../../../core/schematic';
 import { useZoom, useZoomHands } from '../../../../ui/picture/useZoom';
 import { ZoomButtons } from '../../../../ui/picture/ZoomPicture';
@@ -19,6 +19,7 @@ export function SchematicView({
   volts = NO_NOTES,
   onPart,
   onNet,
+  children,
 }: {
   schematic: Schematic;
   /** The net that is lit. */
@@ -32,6 +33,8 @@ export function SchematicView({
   /** Told the part, or the box of folded parts. */
   onPart: (ref: string) => void;
   onNet: (net: number) => void;
+  /** What stands beside the tools of the drawing. */
+  children?: ReactNode;
 }) {
   const zoom = useZoom();
   const sheet = useRef<SVGSVGElement>(null);
@@ -67,8 +70,9 @@ export function SchematicView({
   });
 
   return (
-    <div className="relative">
-      <div className="absolute top-2 right-2 z-10 flex gap-1">
+    <div>
+      <div className="mb-1.5 flex flex-wrap items-center gap-1">
+        <div className="flex-1">{children}</div>
         <ZoomButtons zoom={zoom} />
         <button type="button" className="btn" onClick={() => keepSvg(schematicSvg(schematic), 'schematic.svg')}>
           SVG
@@ -91,7 +95,7 @@ export function SchematicView({
         ref={sheet}
         tabIndex={0}
         viewBox={`${view.x * schematic.width - width / 2} ${view.y * schematic.height - height / 2} ${width} ${height}`}
-        className="h-[min(64dvh,640px)] w-full touch-none rounded-[3px] border border-rule bg-lift font-mono"
+        className="h-[min(60dvh,640px)] w-full touch-none rounded-[3px] border border-rule bg-lift font-mono"
         role="group"
         aria-label={`Schematic: ${schematic.title}. Plus and minus zoom, arrows move, 0 shows all.`}
         fill="none"
