@@ -1,5 +1,5 @@
 // Times the list queries of the application against bare SQL that asks for the same rows, in one run.
-import { parseFilter } from '../../src/core/stock';
+import { readQuestion } from '../../src/core/stock';
 import { openDatabase } from '../../src/db/client';
 import { listDonors } from '../../src/db/repositories/donors';
 import { searchLots, tightestLots } from '../../src/db/repositories/lotSearch';
@@ -53,7 +53,7 @@ async function main(url: string) {
       ratio: (ours / bare).toFixed(1),
     });
   for (const { name, find, sql } of CASES) {
-    const parsed = parseFilter(find);
+    const parsed = readQuestion(find);
     if (!parsed.ok) throw new Error(name);
     const ours = await median(() => searchLots(db.read, parsed.filter, { size: 50 }));
     const bare = await median(async () => {

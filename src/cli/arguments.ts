@@ -18,6 +18,7 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   evaluate: ['seed'],
   schematic: ['geometry'],
   convert: ['to'],
+  find: ['file'],
 };
 
 const FLAGS: ReadonlySet<string> = new Set(['geometry']);

@@ -6,6 +6,7 @@ import { decode, decodeFile, shown } from './decode';
 import { line } from './line';
 import { session } from './session';
 import { discharge } from './discharge';
+import { find } from './find';
 
 interface Command {
   readonly usage: string;
@@ -70,6 +71,11 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     message: 'Board files to SPICE netlists and CSV net lists, and back; what is lost is named on standard error.',
     isText: true,
     run: (line) => convertFile(line, note),
+  },
+  find: {
+    usage: 'find "QUESTION" LOTS.json | find --file QUESTIONS.json LOTS.json',
+    message: 'The lots that answer a question to the drawers, best first, or what is asked back.',
+    run: (line) => find(line, note),
   },
   discharge: {
     usage: 'discharge --readings "0:310,5:255,10:209" --target 50',

@@ -64,7 +64,7 @@ const meanTheSame = (one: string, other: string) =>
   JSON.stringify(MEANINGS.get(one)?.[0]) === JSON.stringify(MEANINGS.get(other)?.[0]);
 
 /** Letters left out, added, changed or swapped with their neighbour; more than `most` is not counted on. */
-function typingErrors(one: string, other: string, most: number): number {
+export function typingErrors(one: string, other: string, most: number): number {
   const rows: number[][] = [Array.from({ length: other.length + 1 }, (_, index) => index)];
   for (let i = 1; i <= one.length; i += 1) {
     const row = [i];

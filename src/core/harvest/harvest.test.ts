@@ -18,7 +18,7 @@ import {
   type Worth,
 } from '.';
 import { KIND_NAMES } from '../part';
-import { parseFilter } from '../stock';
+import { readQuestion } from '../stock';
 
 const job = (id: string, minutes: number, points: number, ...after: string[]): Job => ({ id, minutes, points, after });
 
@@ -151,7 +151,7 @@ describe('open needs of builds', () => {
     ratings: { vds: { value: volts, source: 'datasheet' as const } },
   });
   const need = (title: string, find: string, pieces: number): OpenNeed => {
-    const parsed = parseFilter(find);
+    const parsed = readQuestion(find);
     if (!parsed.ok) throw new Error(find);
     return { title, filter: parsed.filter, pieces };
   };

@@ -63,7 +63,19 @@ export const PART_KINDS = {
     words: ['capacitor', 'cap', 'elko'],
     prefixes: ['C', 'CX', 'CY', 'EC'],
     pins: ['1', '2'],
-    ratings: ['capacitance', 'voltage', 'temperature', 'esr', 'tolerance', 'leakage', 'life', 'ripple'],
+    ratings: [
+      'capacitance',
+      'voltage',
+      'temperature',
+      'esr',
+      'tolerance',
+      'leakage',
+      'life',
+      'ripple',
+      'diameter',
+      'height',
+      'pitch',
+    ],
     test: 'capacitor',
   },
   inductor: {
@@ -87,7 +99,7 @@ export const PART_KINDS = {
     words: ['transformer', 'trafo'],
     prefixes: ['T', 'TR'],
     pins: [],
-    ratings: ['inductance', 'power', 'turnsRatio', 'coupling', 'saturation'],
+    ratings: ['inductance', 'voltage', 'power', 'primary', 'turnsRatio', 'coupling', 'saturation'],
     test: 'transformer',
   },
   diode: {
@@ -95,7 +107,7 @@ export const PART_KINDS = {
     words: ['diode', 'rectifier', 'schottky', 'zener', 'tvs'],
     prefixes: ['D', 'ZD', 'LED', 'DZ'],
     pins: ['A', 'K'],
-    ratings: ['vrrm', 'ifav', 'vf', 'vz'],
+    ratings: ['vrrm', 'ifav', 'vf', 'vz', 'power', 'recovery', 'diameter'],
     test: 'diode',
   },
   'dual-diode': {
@@ -103,7 +115,7 @@ export const PART_KINDS = {
     words: ['dual-diode', 'dual'],
     prefixes: ['D'],
     pins: ['A1', 'K', 'A2'],
-    ratings: ['vrrm', 'ifav', 'vf'],
+    ratings: ['vrrm', 'ifav', 'vf', 'recovery'],
     test: 'dual-diode',
   },
   bridge: {
@@ -143,7 +155,7 @@ export const PART_KINDS = {
     words: ['npn'],
     prefixes: ['Q'],
     pins: ['B', 'C', 'E'],
-    ratings: ['vceo', 'ic', 'gain'],
+    ratings: ['vceo', 'ic', 'gain', 'power'],
     test: 'transistor',
   },
   pnp: {
@@ -151,7 +163,7 @@ export const PART_KINDS = {
     words: ['pnp'],
     prefixes: ['Q'],
     pins: ['B', 'C', 'E'],
-    ratings: ['vceo', 'ic', 'gain'],
+    ratings: ['vceo', 'ic', 'gain', 'power'],
     test: 'transistor',
   },
   triac: {
@@ -175,7 +187,7 @@ export const PART_KINDS = {
     words: ['optocoupler', 'opto'],
     prefixes: ['U', 'PC', 'OC', 'OPTO', 'OK', 'IC'],
     pins: ['A', 'K', 'E', 'C'],
-    ratings: ['ctr'],
+    ratings: ['ctr', 'voltage', 'current'],
     test: 'optocoupler',
   },
   'shunt-reference': {
@@ -223,7 +235,7 @@ export const PART_KINDS = {
     words: ['varistor', 'mov', 'vdr'],
     prefixes: ['VR', 'MOV', 'RV', 'VDR', 'ZNR', 'Z'],
     pins: ['1', '2'],
-    ratings: ['vn', 'diameter'],
+    ratings: ['vn', 'acVoltage', 'diameter'],
     test: 'varistor',
   },
   'spark-gap': {
@@ -253,7 +265,7 @@ export const PART_KINDS = {
     words: ['connector', 'jack', 'inlet'],
     prefixes: ['J', 'CN', 'CON', 'X', 'P'],
     pins: [],
-    ratings: ['current', 'voltage'],
+    ratings: ['current', 'voltage', 'pins', 'pitch'],
   },
   relay: {
     label: 'relay',
@@ -268,7 +280,7 @@ export const PART_KINDS = {
     words: ['fan', 'blower'],
     prefixes: ['FAN'],
     pins: [],
-    ratings: ['voltage', 'current', 'starts'],
+    ratings: ['voltage', 'current', 'size', 'starts'],
     test: 'fan',
   },
   'heat-sink': {
@@ -286,7 +298,13 @@ export const PART_KINDS = {
     pins: [],
     ratings: ['vout', 'iout', 'power'],
   },
-  wire: { label: 'wire', words: ['wire', 'cable'], prefixes: ['W'], pins: [], ratings: ['current', 'voltage'] },
+  wire: {
+    label: 'wire',
+    words: ['wire', 'cable'],
+    prefixes: ['W'],
+    pins: [],
+    ratings: ['current', 'voltage', 'length'],
+  },
 } as const satisfies Readonly<Record<string, PartKind>>;
 
 export type KindName = keyof typeof PART_KINDS;

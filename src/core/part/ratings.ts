@@ -42,6 +42,14 @@ export const RATING_NAMES = [
   'coupling',
   'thermal',
   'starts',
+  'recovery',
+  'size',
+  'height',
+  'pitch',
+  'length',
+  'primary',
+  'acVoltage',
+  'pins',
 ] as const;
 
 export type RatingName = (typeof RATING_NAMES)[number];
@@ -88,7 +96,7 @@ export const RATINGS: Readonly<Record<RatingName, RatingRule>> = {
   iout: { label: 'output current', unit: 'ampere', words: ['iout'], better: 'higher', derating: 0.8 },
   vn: { label: 'voltage at 1 mA', unit: 'volt', words: ['vn'], better: 'equal' },
   r25: { label: 'resistance at 25 °C', unit: 'ohm', words: ['r25'], better: 'equal' },
-  diameter: { label: 'disc diameter', unit: 'metre', words: ['disc', 'diameter'], better: 'higher' },
+  diameter: { label: 'diameter', unit: 'metre', words: ['diameter', 'disc', 'd', 'dia'], better: 'higher' },
   breaking: { label: 'breaking current', unit: 'ampere', words: ['breaking'], better: 'higher' },
   life: { label: 'rated life', unit: 'hour', words: ['life'], better: 'higher' },
   ripple: { label: 'rated ripple current', unit: 'ampere', words: ['ripple'], better: 'higher', derating: 0.9 },
@@ -100,6 +108,14 @@ export const RATINGS: Readonly<Record<RatingName, RatingRule>> = {
   coupling: { label: 'coupling', unit: 'ratio', words: ['coupling'], better: 'higher' },
   thermal: { label: 'thermal resistance', unit: 'kelvinPerWatt', words: ['rth', 'thermal'], better: 'lower' },
   starts: { label: 'starts from', unit: 'volt', words: ['starts'], better: 'lower' },
+  recovery: { label: 'reverse recovery', unit: 'second', words: ['trr', 'recovery'], better: 'lower' },
+  size: { label: 'frame size', unit: 'metre', words: ['size', 'frame'], better: 'equal' },
+  height: { label: 'height', unit: 'metre', words: ['h', 'height'], better: 'lower' },
+  pitch: { label: 'pitch of the pins', unit: 'metre', words: ['pitch', 'rm'], better: 'equal' },
+  length: { label: 'length', unit: 'metre', words: ['length', 'long'], better: 'higher' },
+  primary: { label: 'primary voltage', unit: 'volt', words: ['primary', 'prim'], better: 'equal' },
+  acVoltage: { label: 'rated AC voltage', unit: 'volt', words: ['vac', 'acvoltage'], better: 'equal' },
+  pins: { label: 'pins', unit: 'count', words: ['pins'], better: 'equal' },
 };
 
 /** Whether a text names a rating. */

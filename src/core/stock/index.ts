@@ -1,15 +1,19 @@
 export type { MatchCheck } from './matchCheck';
-export { compareMatches, matchLot, timesOver, type LotFacts, type LotMatch } from './matchLot';
 export {
-  demandedRange,
-  filterProblemText,
-  parseFilter,
-  type Comparison,
-  type Demand,
-  type FilterProblem,
-  type StockFilter,
-} from './parseFilter';
-export { demandText, filterText, looseningFor, nearRange, withoutDemand, type Loosening } from './nearMisses';
+  caseNames,
+  compareFit,
+  compareMatches,
+  matchLot,
+  timesOver,
+  type LotFacts,
+  type LotMatch,
+  type Standing,
+} from './matchLot';
+export { demandedRange, ratingsOf, type AskedKind, type Comparison, type Demand, type StockFilter } from './filter';
+export { questionProblemText, readQuestion, type QuestionProblem, type ReadQuestion } from './question/readQuestion';
+export { demandText, filterText, questionInWords } from './question/say';
+export { answerQuestion, carriesWord, standInFor, type Answer, type StockItem } from './question/answer';
+export { looseningFor, nearRange, withoutDemand, type Loosening } from './nearMisses';
 export { apartInValue, likenessOf, MAIN_VALUES, type Likeness } from './likePieces';
 export { measureRatings, type Measure } from './lotColumns';
 export { lotTitle } from './lotTitle';

@@ -1,15 +1,17 @@
 import { UNCERTAIN_DECODE, isUncertain, type Evidenced } from '../evidence';
 import { USES, type Grade, type Limit, type Use } from '../measure';
-import { kindsServing, RATINGS, type KindName, type RatingName } from '../part';
+import { RATINGS, type KindName, type RatingName } from '../part';
 import { formatQuantity } from '../quantity';
 import { checkPlace } from './checkPlace';
+import { demandedRange, ratingsOf, type AskedKind, type Demand, type StockFilter } from './filter';
 import type { MatchCheck } from './matchCheck';
-import { demandedRange, type Demand, type StockFilter } from './parseFilter';
 
 /** What a match needs to know of a lot. */
 export interface LotFacts {
   readonly kind: KindName;
   readonly subtype?: string | null;
+  readonly technology?: string | null;
+  readonly package?: string | null;
   readonly grade: Grade | null;
   readonly ratings: Partial<Record<RatingName, Evidenced>>;
   /** What its grade keeps it from. */
@@ -20,10 +22,25 @@ export interface LotMatch {
   readonly verdict: 'fits' | 'limit' | 'unknown' | 'no';
   /** Smallest margin over all demands. */
   readonly margin?: number;
+  /** How far the lot is from what is asked, over all demands that name a value or a least one: 0 is that very value. */
+  readonly distance: number;
   readonly checks: readonly MatchCheck[];
 }
 
-const GRADE_ORDER = ['A', 'B', 'C'] as const;
+const NO: LotMatch = { verdict: 'no', distance: Infinity, checks: [] };
+
+/** Whether a lot is of a kind as it was asked for. */
+export function isOfKind(
+  { kinds, variants, not }: AskedKind,
+  lot: Pick<LotFacts, 'kind' | 'subtype' | 'technology'>,
+): boolean {
+  const own = [lot.subtype, lot.technology];
+  return (
+    kinds.includes(lot.kind) &&
+    (!variants || variants.some((variant) => own.includes(variant))) &&
+    !not?.some((variant) => own.includes(variant))
+  );
+}
 
 /**
  * Holds a lot against the demands of a need. A voltage that rests on a doubtful decode counts at
@@ -32,12 +49,13 @@ const GRADE_ORDER = ['A', 'B', 'C'] as const;
  * told; across the barrier and the mains only parts of the class made for it fit. Demands are taken as written: the person has put their own margin in.
  */
 export function matchLot(need: StockFilter, lot: LotFacts): LotMatch {
-  if (need.kind && !kindsServing(need.kind).includes(lot.kind)) return { verdict: 'no', checks: [] };
-  if (need.grade && !GRADE_ORDER.slice(0, GRADE_ORDER.indexOf(need.grade) + 1).some((grade) => grade === lot.grade))
-    return { verdict: 'no', checks: [] };
+  if (need.kind && !isOfKind(need.kind, lot)) return NO;
+  if (need.grades && !need.grades.some((grade) => grade === lot.grade)) return NO;
+  if (need.packages && lot.package !== undefined && !need.packages.some((name) => isCase(name, lot.package ?? null)))
+    return NO;
   const limits = lot.limits ?? [];
   const checks = [
-    ...need.demands.map((demand) => checkDemand(demand, lot.ratings[demand.rating], shareOf(demand.rating, limits))),
+    ...need.demands.map((demand) => checkDemand(demand, lot, limits)),
     ...(need.uses ?? []).flatMap((use) => checkPlace(use, lot) ?? []),
     ...limits.flatMap((limit) => (limit.kind === 'not-for' ? [checkUse(limit.use, need)] : [])),
   ];
@@ -50,7 +68,30 @@ export function matchLot(need: StockFilter, lot: LotFacts): LotMatch {
       : has('fits-on-paper') || lot.grade === 'C'
         ? 'limit'
         : 'fits';
-  return { verdict, ...(margins.length ? { margin: Math.min(...margins) } : {}), checks };
+  return {
+    verdict,
+    ...(margins.length ? { margin: Math.min(...margins) } : {}),
+    distance: need.demands.reduce((sum, demand) => sum + distanceTo(demand, lot.ratings), 0),
+    checks,
+  };
+}
+
+/** A case with its own variants: TO-220AC is a TO-220 with two legs. */
+export const caseNames = (asked: string): readonly string[] => (asked === 'TO-220' ? [asked, 'TO-220AC'] : [asked]);
+const isCase = (asked: string, own: string | null): boolean =>
+  own !== null && caseNames(asked).some((name) => name.toLowerCase() === own.toLowerCase());
+
+/** What is not known is farther off than anything known. */
+const UNKNOWN = 10;
+
+/** How far a rating is from a demand, as a logarithm; a range is met or not, no nearer. */
+function distanceTo({ comparison, value, ...demand }: Demand, ratings: LotFacts['ratings']): number {
+  if (comparison === 'between') return 0;
+  const distances = ratingsOf({ comparison, value, ...demand }).flatMap((name) => {
+    const own = ratings[name]?.value;
+    return own === undefined || own === 0 || value === 0 ? [] : [Math.abs(Math.log(Math.abs(own / value)))];
+  });
+  return distances.length > 0 ? Math.min(...distances) : UNKNOWN;
 }
 
 /** Share of a rating that its limits leave. */
@@ -69,16 +110,36 @@ function checkUse(use: Use, need: StockFilter): MatchCheck {
   };
 }
 
-function checkDemand(demand: Demand, rating: Evidenced | undefined, share: number): MatchCheck {
+/** Of several ratings that may meet a demand the one that does best. */
+function checkDemand(demand: Demand, { ratings }: LotFacts, limits: readonly Limit[]): MatchCheck {
+  const checks = ratingsOf(demand).flatMap((rating) => {
+    const own = ratings[rating];
+    return own ? [checkRating({ ...demand, rating }, own, shareOf(rating, limits))] : [];
+  });
+  const order = ['fits', 'fits-on-paper', 'fails'] as const;
+  const best = order.flatMap((outcome) => checks.filter((check) => check.outcome === outcome))[0];
+  if (best) return best;
+  const { label } = RATINGS[demand.rating];
+  return { rating: demand.rating, outcome: 'unknown', text: `${label} is not known; ${demandSaid(demand)} is asked` };
+}
+
+/** The value of a demand, with how far off it may be. */
+export function demandSaid({ rating, value, upper, comparison, within }: Demand): string {
+  const { unit } = RATINGS[rating];
+  const asked = formatQuantity(value, unit);
+  if (comparison === 'between') return `${asked} to ${formatQuantity(upper ?? value, unit)}`;
+  return comparison === 'about' && within !== undefined ? `${asked} ± ${Math.round(100 * within)} %` : asked;
+}
+
+function checkRating(demand: Demand, rating: Evidenced, share: number): MatchCheck {
   const { label, unit, better } = RATINGS[demand.rating];
-  const asked = formatQuantity(demand.value, unit);
-  if (!rating) return { rating: demand.rating, outcome: 'unknown', text: `${label} is not known; ${asked} is asked` };
+  const asked = demandSaid(demand);
   const range = demandedRange(demand);
   const shown = `${label} ${formatQuantity(rating.value, unit)}`;
   if (rating.value < range.low || rating.value > range.high)
     return { rating: demand.rating, outcome: 'fails', text: `${shown}, ${asked} is asked` };
   const lower = demand.comparison === 'at-most' || demand.comparison === 'below';
-  if (demand.comparison === 'equal' || demand.comparison === 'near' || demand.comparison === 'between')
+  if (demand.comparison === 'equal' || demand.comparison === 'about' || demand.comparison === 'between')
     return { rating: demand.rating, outcome: 'fits', text: `${shown} for ${asked}` };
   const doubtful = unit === 'volt' && better === 'higher' && isUncertain(rating);
   const usable = rating.value * Math.min(share, doubtful ? UNCERTAIN_DECODE.usableShare : 1);
@@ -108,14 +169,40 @@ export function timesOver(margin: number): string {
   return margin < SPARE_FROM ? 'with nothing to spare' : `${margin.toFixed(margin < 10 ? 1 : 0)} times over`;
 }
 
+const GRADE_ORDER: readonly (Grade | null | undefined)[] = ['A', 'B', 'C', null];
+
+/** What decides between lots that are as near to what is asked. */
+export interface Standing {
+  readonly grade?: Grade | null;
+  readonly pieces?: number;
+  /** When it was laid in; of electrolytics the younger is the better. */
+  readonly createdMs?: number;
+}
+
+/** Lots that differ by less are as near. */
+const AS_NEAR = 1e-6;
+
+/** Nearest to what is asked first, over all demands together; then the better grade, the younger, the more pieces. */
+export function compareFit(
+  a: { readonly distance: number } & Standing,
+  b: { readonly distance: number } & Standing,
+): number {
+  const apart = a.distance - b.distance;
+  const gradeOf = ({ grade = null }: Standing) => GRADE_ORDER.indexOf(grade);
+  return (
+    (Math.abs(apart) < AS_NEAR ? 0 : apart) ||
+    gradeOf(a) - gradeOf(b) ||
+    (b.createdMs ?? 0) - (a.createdMs ?? 0) ||
+    (b.pieces ?? 0) - (a.pieces ?? 0)
+  );
+}
+
 /**
- * Best first: what fits, then what has enough for sure before what has it on paper only, then the tightest margin, so
+ * Best first: what fits, then what has enough for sure before what has it on paper only, then what is nearest to what is asked, so
  * that a strong part is kept for a strong need.
  */
-export function compareMatches(a: LotMatch, b: LotMatch): number {
+export function compareMatches(a: LotMatch & Standing, b: LotMatch & Standing): number {
   const order = { fits: 0, limit: 1, unknown: 2, no: 3 } as const;
   const isShort = ({ margin = Infinity }: LotMatch) => (margin < 1 ? 1 : 0);
-  return (
-    order[a.verdict] - order[b.verdict] || isShort(a) - isShort(b) || (a.margin ?? Infinity) - (b.margin ?? Infinity)
-  );
+  return order[a.verdict] - order[b.verdict] || isShort(a) - isShort(b) || compareFit(a, b);
 }

@@ -1,7 +1,7 @@
 import { practice } from '../evidence';
-import { kindRule, RATINGS, type RatingName } from '../part';
+import { RATINGS } from '../part';
 import { formatQuantity } from '../quantity';
-import { demandedRange, type Demand, type StockFilter } from './parseFilter';
+import { demandedRange, type Demand, type StockFilter } from './filter';
 
 /** A demand let go of a little, so that more lots meet the filter. */
 export interface Loosening {
@@ -34,6 +34,8 @@ function raised(demand: Demand, value: number): Demand {
   return demand.comparison === 'between' ? { ...demand, upper: value } : { ...demand, comparison: 'at-most', value };
 }
 
+const ofSame = ({ rating, others }: Demand) => ({ rating, ...(others ? { others } : {}) });
+
 /** Demands that hold exactly the values which miss one by a little. */
 export function nearRange(demand: Demand): readonly Demand[] {
   const { low, high } = demandedRange(demand);
@@ -41,50 +43,19 @@ export function nearRange(demand: Demand): readonly Demand[] {
     low === -Infinity
       ? []
       : [
-          { rating: demand.rating, comparison: 'at-least', value: low * (1 - NEAR) },
-          { rating: demand.rating, comparison: 'below', value: low },
+          { ...ofSame(demand), comparison: 'at-least', value: low * (1 - NEAR) },
+          { ...ofSame(demand), comparison: 'below', value: low },
         ];
   if (high === Infinity) return below;
   const above: Demand[] = [
-    { rating: demand.rating, comparison: 'above', value: high },
-    { rating: demand.rating, comparison: 'at-most', value: high * (1 + NEAR) },
+    { ...ofSame(demand), comparison: 'above', value: high },
+    { ...ofSame(demand), comparison: 'at-most', value: high * (1 + NEAR) },
   ];
   // A range is missed more usefully on its upper side: more is seldom in the way.
   return above;
 }
 
-/** A filter in the words a person would type. */
-export function filterText(filter: StockFilter): string {
-  return [
-    filter.kind && kindRule(filter.kind).words[0],
-    ...filter.demands.map(demandText),
-    filter.package?.toLowerCase().replace(' ', '-'),
-    filter.bin && `bin:${filter.bin}`,
-    filter.donor && `from:${filter.donor}`,
-    filter.grade && `grade:${filter.grade}`,
-    filter.source && `evidence:${filter.source}`,
-    ...(filter.uses ?? []).map((use) => `for:${use}`),
-    ...filter.words.map((word) => (word === 'low-impedance' ? 'low' : word)),
-  ]
-    .filter(Boolean)
-    .join(' ');
-}
-
 /** The filter without one of its demands, to look for what misses only that one. */
-export function withoutDemand(filter: StockFilter, rating: RatingName): StockFilter {
-  return { ...filter, demands: filter.demands.filter((demand) => demand.rating !== rating) };
-}
-
-/** Words of a demand as the filter language has them, such as `vds>=550`. */
-export function demandText({ rating, comparison, value, upper }: Demand): string {
-  const { unit, words } = RATINGS[rating];
-  const show = (number: number) =>
-    formatQuantity(number, unit, { digits: 4 })
-      .replace(/[\s\u00a0]/g, '')
-      .replace('µ', 'u')
-      .replace('Ω', '');
-  const name = words[0] ?? rating;
-  if (comparison === 'between') return `${name}=${show(value)}..${show(upper ?? value)}`;
-  const sign = { 'at-least': '>=', 'at-most': '<=', above: '>', below: '<', equal: '=', near: '~' }[comparison];
-  return `${name}${sign}${show(value)}`;
+export function withoutDemand(filter: StockFilter, demand: Demand): StockFilter {
+  return { ...filter, demands: filter.demands.filter((one) => one !== demand) };
 }

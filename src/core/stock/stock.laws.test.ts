@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { compareMatches, demandedRange, matchLot, parseFilter, timesOver, type Demand, type LotFacts } from '.';
+import {
+  compareMatches,
+  demandedRange,
+  matchLot,
+  readQuestion,
+  timesOver,
+  type AskedKind,
+  type Demand,
+  type LotFacts,
+} from '.';
 
 const SEED = { seed: 7, numRuns: 500 };
 const source = fc.constantFrom('measured' as const, 'datasheet' as const, 'decoded' as const, 'guessed' as const);
@@ -14,6 +23,7 @@ const lot: fc.Arbitrary<LotFacts> = fc.record({
   ratings: fc.record({ vds: rating, id: rating }, { requiredKeys: [] }),
 });
 const atLeast = (value: number): Demand => ({ rating: 'vds', comparison: 'at-least', value });
+const NMOS: AskedKind = { says: 'N-FET', words: 'nmos', kinds: ['nmos'] };
 const RANK = { fits: 0, limit: 1, unknown: 2, no: 3 } as const;
 
 test('asking for more never makes a lot fit better', () => {
@@ -23,8 +33,8 @@ test('asking for more never makes a lot fit better', () => {
       fc.double({ min: 1, max: 1500, noNaN: true }),
       fc.double({ min: 1, max: 4, noNaN: true }),
       (facts, volts, more) => {
-        const easy = matchLot({ kind: 'nmos', demands: [atLeast(volts)], words: [] }, facts);
-        const hard = matchLot({ kind: 'nmos', demands: [atLeast(volts * more)], words: [] }, facts);
+        const easy = matchLot({ kind: NMOS, demands: [atLeast(volts)], words: [] }, facts);
+        const hard = matchLot({ kind: NMOS, demands: [atLeast(volts * more)], words: [] }, facts);
         expect(RANK[hard.verdict]).toBeGreaterThanOrEqual(RANK[easy.verdict]);
       },
     ),
@@ -36,8 +46,8 @@ test('one more demand never makes a lot fit better, and each demand has its sent
   fc.assert(
     fc.property(lot, (facts) => {
       const demands: Demand[] = [atLeast(100), { rating: 'id', comparison: 'at-least', value: 5 }];
-      const one = matchLot({ kind: 'nmos', demands: demands.slice(0, 1), words: [] }, facts);
-      const both = matchLot({ kind: 'nmos', demands, words: [] }, facts);
+      const one = matchLot({ kind: NMOS, demands: demands.slice(0, 1), words: [] }, facts);
+      const both = matchLot({ kind: NMOS, demands, words: [] }, facts);
       expect(RANK[both.verdict]).toBeGreaterThanOrEqual(RANK[one.verdict]);
       expect(both.checks.map(({ text }) => text).every((text) => text.length > 10)).toBe(true);
       expect(both.checks).toHaveLength(2);
@@ -57,7 +67,7 @@ test('a voltage known only by its marking is never worth more than one that was 
           grade: 'A',
           ratings: { vds: { value, source: from, confidence: 0.85 } },
         });
-        const need = { kind: 'nmos' as const, demands: [atLeast(asked)], words: [] };
+        const need = { kind: NMOS, demands: [atLeast(asked)], words: [] };
         const [read, decoded] = [matchLot(need, facts('datasheet')), matchLot(need, facts('decoded'))];
         expect(RANK[decoded.verdict]).toBeGreaterThanOrEqual(RANK[read.verdict]);
         if (decoded.verdict === 'fits') expect(value / 2).toBeGreaterThanOrEqual(asked * (1 - 1e-6));
@@ -70,7 +80,7 @@ test('a voltage known only by its marking is never worth more than one that was 
 test('the order of matches is an order', () => {
   fc.assert(
     fc.property(fc.array(lot, { minLength: 3, maxLength: 3 }), (lots) => {
-      const [a, b, c] = lots.map((facts) => matchLot({ kind: 'nmos', demands: [atLeast(100)], words: [] }, facts));
+      const [a, b, c] = lots.map((facts) => matchLot({ kind: NMOS, demands: [atLeast(100)], words: [] }, facts));
       if (!a || !b || !c) return;
       expect(Math.sign(compareMatches(a, b))).toBe(-Math.sign(compareMatches(b, a)) + 0);
       if (compareMatches(a, b) <= 0 && compareMatches(b, c) <= 0) expect(compareMatches(a, c)).toBeLessThanOrEqual(0);
@@ -99,7 +109,7 @@ test('a filter never throws, and what it asks for holds its own value or stands 
   );
   fc.assert(
     fc.property(fc.array(word, { maxLength: 6 }), (words) => {
-      const parsed = parseFilter(words.join(' '));
+      const parsed = readQuestion(words.join(' '));
       if (!parsed.ok) return;
       for (const demand of parsed.filter.demands) {
         const { low, high } = demandedRange(demand);
@@ -112,14 +122,16 @@ test('a filter never throws, and what it asks for holds its own value or stands 
 });
 
 test.each`
-  text                     | kind            | words
-  ${'schottky vr>=100'}    | ${'diode'}      | ${['schottky']}
-  ${'schottky dual-diode'} | ${'dual-diode'} | ${['schottky']}
-  ${'dual-diode schottky'} | ${'dual-diode'} | ${['schottky']}
-  ${'diode'}               | ${'diode'}      | ${[]}
-  ${'12n65 nmos'}          | ${'nmos'}       | ${['12n65']}
-`('“$text” asks for a $kind', ({ text, kind, words }) => {
-  expect(parseFilter(text)).toMatchObject({ ok: true, filter: { kind, words } });
+  text                     | kinds                      | variants
+  ${'schottky vr>=100'}    | ${['diode', 'dual-diode']} | ${['schottky']}
+  ${'schottky dual-diode'} | ${['dual-diode']}          | ${['schottky']}
+  ${'dual-diode schottky'} | ${['dual-diode']}          | ${['schottky']}
+  ${'diode'}               | ${['diode', 'dual-diode']} | ${undefined}
+  ${'12n65 nmos'}          | ${['nmos']}                | ${undefined}
+  ${'mosfet n channel'}    | ${['nmos']}                | ${undefined}
+`('“$text” asks for $kinds', ({ text, kinds, variants }) => {
+  const read = readQuestion(text);
+  expect(read.ok && [read.filter.kind?.kinds, read.filter.kind?.variants]).toEqual([kinds, variants]);
 });
 
 test.each`
@@ -128,7 +140,8 @@ test.each`
   ${'dual-diode'} | ${'diode'}      | ${'no'}
   ${'nmos'}       | ${'pmos'}       | ${'no'}
 `('a $lot for a $wanted: $verdict', ({ wanted, lot: kind, verdict }) => {
-  expect(matchLot({ kind: wanted, demands: [], words: [] }, { kind, grade: 'A', ratings: {} }).verdict).toBe(verdict);
+  const read = readQuestion(wanted);
+  expect(read.ok && matchLot(read.filter, { kind, grade: 'A', ratings: {} }).verdict).toBe(verdict);
 });
 
 test.each([

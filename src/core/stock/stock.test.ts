@@ -1,10 +1,12 @@
 import {
   compareMatches,
   demandText,
-  filterProblemText,
+  filterText,
+  questionInWords,
+  questionProblemText,
   looseningFor,
   matchLot,
-  parseFilter,
+  readQuestion,
   readStockCommand,
   stockCommandText,
   type LotFacts,
@@ -13,45 +15,81 @@ import {
 } from '.';
 
 const filter = (text: string): StockFilter => {
-  const parsed = parseFilter(text);
-  if (!parsed.ok) throw new Error(filterProblemText(parsed.problem));
+  const parsed = readQuestion(text);
+  if (!parsed.ok) throw new Error(questionProblemText(parsed.problem));
   return parsed.filter;
 };
 
-describe('the filter language', () => {
+const about = (value: number, within: number) => ({ comparison: 'about', value, within });
+
+describe('a question to the drawers', () => {
   test.each`
-    text                           | meaning
-    ${'nmos >=600V'}               | ${{ kind: 'nmos', demands: [{ rating: 'vds', comparison: 'at-least', value: 600 }] }}
-    ${'nmos vds>=600 rds<1.3'}     | ${{ demands: [{ rating: 'vds' }, { rating: 'rdsOn', comparison: 'below', value: 1.3 }] }}
-    ${'nmos v >= 600'}             | ${{ demands: [{ rating: 'vds', value: 600 }] }}
-    ${'diode >=100V if>=3A'}       | ${{ kind: 'diode', demands: [{ rating: 'vrrm', value: 100 }, { rating: 'ifav', value: 3 }] }}
-    ${'capacitor c~100u v>=25'}    | ${{ demands: [{ rating: 'capacitance', comparison: 'near', value: 100e-6 }, { rating: 'voltage', value: 25 }] }}
-    ${'choke =100uH'}              | ${{ kind: 'inductor', demands: [{ rating: 'inductance', comparison: 'equal' }] }}
-    ${'cap >= 25V'}                | ${{ kind: 'capacitor', demands: [{ rating: 'voltage', value: 25 }] }}
-    ${'cap >= 25u'}                | ${{ demands: [{ rating: 'capacitance', value: 25e-6 }] }}
-    ${'nmos to220 grade:b bin:c2'} | ${{ package: 'TO-220', grade: 'B', bin: 'C2' }}
-    ${'evidence:measured 12n65'}   | ${{ source: 'measured', words: ['12n65'] }}
-    ${'schottky >=60V'}            | ${{ kind: 'diode', words: ['schottky'], demands: [{ rating: 'vrrm', value: 60 }] }}
-    ${''}                          | ${{ demands: [], words: [] }}
+    text                                    | meaning
+    ${'nmos >=600V'}                        | ${{ kind: { kinds: ['nmos'] }, demands: [{ rating: 'vds', comparison: 'at-least', value: 600 }] }}
+    ${'nmos 600V'}                          | ${{ demands: [{ rating: 'vds', comparison: 'at-least', value: 600 }] }}
+    ${'nmos 600 8'}                         | ${{ demands: [{ rating: 'vds', value: 600 }, { rating: 'id', value: 8 }] }}
+    ${'nmos vds>=600 rds<1.3'}              | ${{ demands: [{ rating: 'vds' }, { rating: 'rdsOn', comparison: 'below', value: 1.3 }] }}
+    ${'nmos v >= 600'}                      | ${{ demands: [{ rating: 'vds', value: 600 }] }}
+    ${'diode >=100V if>=3A'}                | ${{ kind: { not: ['zener', 'tvs', 'led'] }, demands: [{ rating: 'vrrm', value: 100 }, { rating: 'ifav', value: 3 }] }}
+    ${'capacitor c~100u v>=25'}             | ${{ demands: [{ rating: 'capacitance', ...about(100e-6, 0.2) }, { rating: 'voltage', value: 25 }] }}
+    ${'resistor 4k7'}                       | ${{ demands: [{ rating: 'resistance', ...about(4700, 0.05) }] }}
+    ${'4.7 kilo ohm 1/4 W or more'}         | ${{ kind: { kinds: ['resistor'] }, demands: [{ value: 4700 }, { rating: 'power', comparison: 'at-least', value: 0.25 }] }}
+    ${'film 1 µF 400 V'}                    | ${{ kind: { variants: ['film'] }, demands: [about(1e-6, 0.1), { rating: 'voltage', comparison: 'at-least', value: 400 }] }}
+    ${'regulator 12V'}                      | ${{ demands: [{ rating: 'vout', ...about(12, 0.05) }] }}
+    ${'fan 12 80'}                          | ${{ demands: [{ rating: 'voltage', ...about(12, 0.08) }, { rating: 'size', ...about(0.08, 0.05) }] }}
+    ${'zener 5.1V'}                         | ${{ demands: [{ rating: 'vz', ...about(5.1, 0.05) }] }}
+    ${'Fuse T2A 5x20'}                      | ${{ kind: { kinds: ['fuse'] }, words: ['slow', '5x20'], demands: [{ rating: 'current', ...about(2, 0.05) }] }}
+    ${'fuses between 2 and 4 amps'}         | ${{ demands: [{ comparison: 'between', value: 2, upper: 4 }] }}
+    ${'NPN Vceo ≥ 400 V, Ic 4…10 A'}        | ${{ demands: [{ rating: 'vceo', comparison: 'at-least', value: 400 }, { rating: 'ic', comparison: 'between', value: 4, upper: 10 }] }}
+    ${'transistor 60V'}                     | ${{ demands: [{ rating: 'vceo', others: ['vds', 'vces'], comparison: 'at-least', value: 60 }] }}
+    ${'transfo 230V/12V 10VA'}              | ${{ demands: [{ rating: 'primary', value: 230 }, { rating: 'voltage', value: 12 }, { rating: 'power', comparison: 'at-least', value: 10 }] }}
+    ${'mosfte n chanel 30v'}                | ${{ kind: { kinds: ['nmos'] }, demands: [{ rating: 'vds', value: 30 }] }}
+    ${'electrolytic max 10 mm diameter'}    | ${{ demands: [{ rating: 'diameter', comparison: 'at-most', value: 0.01 }] }}
+    ${'e-cap 47u 400v not grade c'}         | ${{ grades: ['A', 'B', null], kind: { variants: ['electrolytic'] } }}
+    ${'grade b or better triacs'}           | ${{ grades: ['A', 'B'], kind: { kinds: ['triac'] } }}
+    ${'what is in drawer A3-2'}             | ${{ bin: 'A3-2', demands: [] }}
+    ${'something like a 2N60 but stronger'} | ${{ like: { marking: '2n60', isStronger: true } }}
+    ${'choke =100uH'}                       | ${{ kind: { kinds: ['inductor'] }, demands: [{ rating: 'inductance', comparison: 'equal' }] }}
+    ${'cap >= 25V'}                         | ${{ kind: { kinds: ['capacitor'] }, demands: [{ rating: 'voltage', value: 25 }] }}
+    ${'cap >= 25u'}                         | ${{ demands: [{ rating: 'capacitance', value: 25e-6 }] }}
+    ${'heat sink'}                          | ${{ kind: { kinds: ['heat-sink'] } }}
+    ${'nmos to220 grade:b bin:c2'}          | ${{ packages: ['TO-220'], grades: ['A', 'B'], bin: 'C2' }}
+    ${'evidence:measured 12n65'}            | ${{ source: 'measured', words: ['12n65'] }}
+    ${'schottky >=60V'}                     | ${{ kind: { kinds: ['diode', 'dual-diode'], variants: ['schottky'] }, demands: [{ rating: 'vrrm', value: 60 }] }}
+    ${''}                                   | ${{ demands: [], words: [] }}
   `('$text', ({ text, meaning }) => {
     expect(filter(text)).toMatchObject(meaning);
   });
 
   test.each`
-    text                | message
-    ${'>=600V'}         | ${/say the kind first/}
-    ${'nmos vds>=high'} | ${/“vds>=high”.*voltage/}
-    ${'nmos foo>=3'}    | ${/“foo>=3”: no rating/}
-    ${'nmos >=3uF'}     | ${/no such rating/}
-    ${'grade:z'}        | ${/A, B or C/}
-    ${'for:soup'}       | ${/mains, switching/}
-    ${'cap 47u..10u'}   | ${/smaller value first/}
-    ${'cap x..yu'}      | ${/range such as/}
-    ${'10u..47u'}       | ${/say the kind first/}
-    ${'evidence:none'}  | ${/measured/}
-  `('$text is refused', ({ text, message }) => {
-    const parsed = parseFilter(text);
-    expect(parsed.ok ? '' : filterProblemText(parsed.problem)).toMatch(message);
+    text                          | message
+    ${'>=600V'}                   | ${/“>=600V” of which kind/}
+    ${'400'}                      | ${/“400” of which kind/}
+    ${'something for 12 volts'}   | ${/“12V” of which kind/}
+    ${'same as yesterday better'} | ${/“yesterday”/}
+    ${'gizmo'}                    | ${/“gizmo”/}
+    ${'nmos vds>=high'}           | ${/“vds>=high”.*value/}
+    ${'nmos >=3uF'}               | ${/no rating of a N-FET/}
+    ${'grade:z'}                  | ${/A, B or C/}
+    ${'for:soup'}                 | ${/mains, switching/}
+    ${'cap 47u..10u'}             | ${/smaller value first/}
+    ${'cap x..yu'}                | ${/range such as/}
+    ${'evidence:none'}            | ${/measured/}
+  `('$text is asked back', ({ text, message }) => {
+    const read = readQuestion(text);
+    expect(read.ok ? '' : questionProblemText(read.problem)).toMatch(message);
+  });
+
+  test('what was understood is told, and typed again it means the same', () => {
+    const asked = filter('electrolytic 1000u 25V low esr max 10 mm diameter not grade c');
+    expect(questionInWords(asked).replaceAll('\u00a0', ' ')).toBe(
+      'electrolytic, about 1000 µF ± 20 %, at least 25 V, ESR at most 100 mΩ, diameter at most 10 mm, grade A, B, none',
+    );
+    const again = filter(filterText(asked));
+    expect(again.demands.map(({ rating, comparison }) => `${rating} ${comparison}`)).toEqual(
+      asked.demands.map(({ rating, comparison }) => `${rating} ${comparison}`),
+    );
+    expect([again.kind?.variants, again.grades]).toEqual([asked.kind?.variants, asked.grades]);
   });
 });
 

@@ -1,5 +1,4 @@
 import { asc, desc, sql, type SQL } from 'drizzle-orm';
-import { kindsServing } from '../../core/part';
 import { measureRatings, type Measure, type StockFilter } from '../../core/stock';
 import { bins, lotRatings, lots } from '../schema';
 
@@ -36,7 +35,7 @@ export function lotOrder(filter: StockFilter, order: LotOrder | undefined): SQL[
 const isMeasure = (by: LotOrder['by']): by is Measure => by === 'value' || by === 'volts' || by === 'amperes';
 
 function ratingNames({ kind }: StockFilter, measure: Measure) {
-  return kind ? [...new Set(kindsServing(kind).flatMap((one) => measureRatings(one, measure)))] : [];
+  return kind ? [...new Set(kind.kinds.flatMap((one) => measureRatings(one, measure)))] : [];
 }
 
 function termOf(filter: StockFilter, by: LotOrder['by']): SQL {

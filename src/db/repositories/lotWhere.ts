@@ -1,7 +1,6 @@
-import { and, eq, exists, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
+import { and, eq, exists, inArray, isNull, notInArray, or, sql, type AnyColumn, type SQL } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
-import { kindsServing } from '../../core/part';
-import type { Demand, StockFilter } from '../../core/stock';
+import { caseNames, type AskedKind, type Demand, type StockFilter } from '../../core/stock';
 import type { Queryable } from '../client';
 import { bins, donors, lotRatings, lots } from '../schema';
 import { demandWhere } from './ratings';
@@ -36,6 +35,29 @@ const carries = (word: string): SQL => {
     where ${lots.deletedMs} is null and ${lots.onHand} > 0 and ${carried})`;
 };
 
+type KindColumns = Readonly<Record<'kind' | 'subtype' | 'technology', AnyColumn>>;
+
+/** Lots or parts of a kind as it was asked for. */
+export function ofKind(table: KindColumns, { kinds, variants, not }: AskedKind): SQL | undefined {
+  return and(
+    inArray(table.kind, [...kinds]),
+    variants && or(inArray(table.subtype, [...variants]), inArray(table.technology, [...variants])),
+    not && or(isNull(table.subtype), notInArray(table.subtype, [...not])),
+  );
+}
+
+/** In one of these cases. */
+export const inCases = (column: AnyColumn, names: readonly string[]): SQL =>
+  inArray(
+    column,
+    names.flatMap((name) => caseNames(name)),
+  );
+
+function gradedAs(grades: NonNullable<StockFilter['grades']>): SQL | undefined {
+  const known = grades.filter((grade) => grade !== null);
+  return or(inArray(lots.grade, known), grades.includes(null) ? isNull(lots.grade) : undefined);
+}
+
 /** Whether a lot meets a demand, asked of one lot after another. */
 export const meets = (db: Queryable, demand: Demand): SQL => {
   const ratings = alias(lotRatings, 'met');
@@ -53,14 +75,13 @@ export const meets = (db: Queryable, demand: Demand): SQL => {
  */
 export function whereOf(db: Queryable, filter: StockFilter, firstIs: 'listed' | 'asked' = 'listed'): SQL | undefined {
   const [first, ...others] = filter.demands;
-  const grades = filter.grade ? (['A', 'B', 'C'] as const).slice(0, 'ABC'.indexOf(filter.grade) + 1) : undefined;
   return and(
     isNull(lots.deletedMs),
     // Written out, so that the index of lots with stock left is seen to serve.
     sql`${lots.onHand} > 0`,
-    filter.kind ? inArray(lots.kind, kindsServing(filter.kind)) : undefined,
-    filter.package ? eq(lots.package, filter.package) : undefined,
-    grades ? inArray(lots.grade, grades) : undefined,
+    filter.kind && ofKind(lots, filter.kind),
+    filter.packages && inCases(lots.package, filter.packages),
+    filter.grades && gradedAs(filter.grades),
     filter.bin
       ? inArray(lots.binId, db.select({ id: bins.id }).from(bins).where(begins(bins.code, filter.bin)))
       : undefined,

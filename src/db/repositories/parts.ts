@@ -14,6 +14,7 @@ import type { Queryable } from '../client';
 import { donors, measurements, partRatings, parts } from '../schema';
 import type { Edit } from './journal';
 import { demandWhere, ratingsOfParts, type Ratings } from './ratings';
+import { inCases, ofKind } from './lotWhere';
 import { begins, holds } from './text';
 
 export interface PartMeasurement {
@@ -93,8 +94,8 @@ export async function searchPartsOnBoards(
         eq(parts.state, 'on-board'),
         isNull(parts.deletedMs),
         isNull(donors.deletedMs),
-        filter.kind ? inArray(parts.kind, kindsServing(filter.kind)) : undefined,
-        filter.package ? eq(parts.package, filter.package) : undefined,
+        filter.kind && ofKind(parts, filter.kind),
+        filter.packages && inCases(parts.package, filter.packages),
         filter.donor ? begins(donors.code, filter.donor) : undefined,
         ...filter.demands.map((demand) =>
           inArray(

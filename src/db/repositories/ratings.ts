@@ -1,7 +1,7 @@
 import { and, eq, gte, inArray, isNull, lte, type AnyColumn, type SQL } from 'drizzle-orm';
 import { replaces, type Evidenced, type Source } from '../../core/evidence';
 import type { RatingName } from '../../core/part';
-import { demandedRange, type Demand } from '../../core/stock';
+import { demandedRange, ratingsOf, type Demand } from '../../core/stock';
 import type { Queryable } from '../client';
 import { lotRatings, partRatings } from '../schema';
 import type { Edit } from './journal';
@@ -61,7 +61,7 @@ type RatingColumns = Readonly<Record<'name' | 'supersededMs' | 'valueSi', AnyCol
 export function demandWhere(table: RatingColumns, demand: Demand): SQL | undefined {
   const { low, high } = demandedRange(demand);
   return and(
-    eq(table.name, demand.rating),
+    demand.others ? inArray(table.name, [...ratingsOf(demand)]) : eq(table.name, demand.rating),
     isNull(table.supersededMs),
     low === -Infinity ? undefined : gte(table.valueSi, low),
     high === Infinity ? undefined : lte(table.valueSi, high),

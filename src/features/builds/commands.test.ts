@@ -1,4 +1,4 @@
-import { parseFilter } from '../../core/stock';
+import { readQuestion } from '../../core/stock';
 import { findBuild } from '../../db/repositories/builds';
 import { findLot } from '../../db/repositories/lotSearch';
 import { undoStep, valueOf } from '../../services/command';
@@ -96,7 +96,7 @@ test.each`
   filter               | names
   ${'>=600V'}          | ${'>=600V'}
   ${'nmos vds>=tall'}  | ${'vds>=tall'}
-  ${'something'}       | ${'begin with the kind'}
+  ${'something'}       | ${'Name a kind'}
   ${'resistor >=600F'} | ${'>=600F'}
 `('a need “$filter” is refused and named', ({ filter, names }) => {
   const parsed = needForm.safeParse({ role: 'switch', filter, quantity: '1' });
@@ -105,9 +105,9 @@ test.each`
 
 test('what a need accepts is what the stock search reads', () => {
   const { filter } = needForm.parse({ role: 'switch', filter: ' nmos >=600V ', quantity: '2' });
-  expect(parseFilter(filter)).toMatchObject({
+  expect(readQuestion(filter)).toMatchObject({
     ok: true,
-    filter: { kind: 'nmos', demands: [{ rating: 'vds', value: 600 }] },
+    filter: { kind: { kinds: ['nmos'] }, demands: [{ rating: 'vds', value: 600 }] },
   });
 });
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { filterProblemText, parseFilter } from '../../core/stock';
+import { questionProblemText, readQuestion } from '../../core/stock';
 import { freeText, pieces, requiredText } from '../../ui/form/fieldSchemas';
 
 export const buildForm = z.object({
@@ -13,11 +13,11 @@ export const needForm = z.object({
     .string()
     .trim()
     .transform((text, context): string => {
-      const parsed = parseFilter(text);
+      const parsed = readQuestion(text);
       const problem = !parsed.ok
-        ? filterProblemText(parsed.problem)
+        ? questionProblemText(parsed.problem)
         : parsed.filter.kind === undefined
-          ? `“${text}”: begin with the kind of part, like nmos >=600V or capacitor c~470u v>=35.`
+          ? `“${text}”: name the kind of part, like nmos 600V or capacitor 470u 35V.`
           : undefined;
       if (problem === undefined) return text;
       context.addIssue({ code: 'custom', message: problem });

@@ -1,11 +1,11 @@
 import 'server-only';
 import { kindRule, RATINGS } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
-import { lotTitle, parseFilter, type LotMatch, type StockFilter } from '../../core/stock';
+import { lotTitle, type LotMatch } from '../../core/stock';
 import type { AppContext } from '../../db/context';
 import { findBuild, listBuilds, type BuildWithNeeds } from '../../db/repositories/builds';
 import { routes } from '../../routes';
-import { lotsForNeed, partsOnBoards, type LotForNeed } from '../../services/matching';
+import { ask, lotsForNeed, partsOnBoards, type LotForNeed } from '../../services/matching';
 
 /** Matches shown for one need, and parts on boards. */
 const SHOWN = 8;
@@ -34,7 +34,7 @@ async function buildLine({ db }: AppContext, { build, needs }: BuildWithNeeds): 
   if (lacking.length === 0) return { ...line, message: used ? 'built' : 'all set aside, ready to build', ready: true };
   const [first] = lacking;
   const message = `lacks ${lacking.map(({ need, filled }) => `${need.quantity - filled} ${need.role}`).join(', ')}`;
-  const parsed = first && parseFilter(first.need.filter);
+  const parsed = first && (await ask(db.read, first.need.filter));
   if (!parsed?.ok) return { ...line, message, ready: false };
   const [best] = await lotsForNeed(db.read, parsed.filter);
   if (best) {
@@ -98,7 +98,7 @@ export async function buildView(app: AppContext, code: string) {
   const { build } = found;
   const needs = await Promise.all(
     found.needs.map(async ({ need, allocations, filled }) => {
-      const parsed = parseFilter(need.filter);
+      const parsed = await ask(read, need.filter);
       const open = need.quantity - filled;
       const asked = parsed.ok && open > 0 ? parsed.filter : undefined;
       const [matches, onBoards] = asked
@@ -108,7 +108,7 @@ export async function buildView(app: AppContext, code: string) {
         id: need.id,
         role: need.role,
         filter: need.filter,
-        message: parsed.ok ? inWords(parsed.filter) : need.filter,
+        message: parsed.ok ? parsed.means : need.filter,
         quantity: need.quantity,
         open,
         allocations: allocations.map(({ lotCode, marking, reserved, used }) => ({
@@ -132,35 +132,6 @@ export async function buildView(app: AppContext, code: string) {
 
 export type BuildView = NonNullable<Awaited<ReturnType<typeof buildView>>>;
 export type NeedView = BuildView['needs'][number];
-
-const COMPARED = {
-  'at-least': 'at least',
-  'at-most': 'at most',
-  above: 'above',
-  below: 'below',
-  equal: '',
-  near: 'about',
-  between: 'from',
-} as const;
-
-/** A filter in words: `N-FET, drain to source at least 600 V`. */
-function inWords({ kind, demands, package: case_, words }: StockFilter): string {
-  return [
-    kind ? kindRule(kind).label : 'any part',
-    ...words,
-    ...demands.map(({ rating, comparison, value, upper }) =>
-      [
-        RATINGS[rating].label,
-        COMPARED[comparison],
-        formatQuantity(value, RATINGS[rating].unit),
-        upper === undefined ? '' : `to ${formatQuantity(upper, RATINGS[rating].unit)}`,
-      ]
-        .filter((word) => word !== '')
-        .join(' '),
-    ),
-    ...(case_ ? [`in ${case_}`] : []),
-  ].join(', ');
-}
 
 function sum(values: readonly number[]): number {
   return values.reduce((total, value) => total + value, 0);

@@ -41,7 +41,7 @@ test('matches come tightest first, then what fits on paper, then what is not kno
     ['DOUBT-1', 'with a limit', '0.8×'],
     ['NOTHING', 'not known', ''],
   ]);
-  expect(only?.message).toBe('N-FET, drain to source at least 100 V');
+  expect(only?.message).toBe('N-FET, at least 100 V');
   expect(only?.matches[2]?.checks[0]).toContain('use it up to 75 V until a datasheet is read');
 });
 

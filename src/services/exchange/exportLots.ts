@@ -1,17 +1,18 @@
 import { kindRule, type RatingName } from '../../core/part';
-import { parseFilter, type LotEntry } from '../../core/stock';
+import type { LotEntry } from '../../core/stock';
 import type { Queryable } from '../../db/client';
 import { allLots, type LotRow } from '../../db/repositories/lotSearch';
 import { stockAsCsv, stockAsJson } from '../../formats/stock';
+import { ask } from '../matching';
 
 const EXPORT_PAGE = 500;
 
 /** All lots of a filter as CSV or JSON; nothing when the filter cannot be read. */
 export async function exportLots(db: Queryable, find: string, as: 'csv' | 'json'): Promise<string | undefined> {
-  const parsed = parseFilter(find);
-  if (!parsed.ok) return undefined;
+  const asked = await ask(db, find);
+  if (!asked.ok) return undefined;
   const entries: LotEntry[] = [];
-  for await (const rows of allLots(db, parsed.filter, EXPORT_PAGE)) entries.push(...rows.map(entryOf));
+  for await (const rows of allLots(db, asked.filter, EXPORT_PAGE)) entries.push(...rows.map(entryOf));
   return as === 'csv' ? stockAsCsv(entries) : stockAsJson(entries);
 }
 

@@ -1,3 +1,4 @@
-export { bestLot, lotsForNeed, type LotForNeed } from './lotsForNeed';
+export { ask, type Asked } from './ask';
+export { bestFirst, bestLot, lotsForNeed, type LotForNeed } from './lotsForNeed';
 export { needsBeyondStock, needsMetBy, openNeeds, type OpenNeed } from './needs';
 export { partsOnBoards } from './partsOnBoards';

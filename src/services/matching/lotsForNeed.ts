@@ -29,13 +29,25 @@ export async function bestLot(
   return rankLots(filter, [...found.rows, ...further])[0];
 }
 
-function rankLots(filter: StockFilter, rows: readonly LotRow[]): LotForNeed[] {
+/** Lots that meet a question, best first; those that its limits keep from it stand last. */
+export const bestFirst = (filter: StockFilter, rows: readonly LotRow[]): LotRow[] =>
+  matched(filter, rows).map(({ row }) => row);
+
+const rankLots = (filter: StockFilter, rows: readonly LotRow[]): LotForNeed[] =>
+  matched(filter, rows).filter(({ match, free }) => match.verdict !== 'no' && free > 0);
+
+function matched(filter: StockFilter, rows: readonly LotRow[]): LotForNeed[] {
   return rows
     .map((row) => ({
       row,
       match: matchLot(filter, { ...row.lot, ratings: row.ratings }),
       free: row.lot.onHand - row.lot.reserved,
     }))
-    .filter(({ match, free }) => match.verdict !== 'no' && free > 0)
-    .sort((a, b) => compareMatches(a.match, b.match));
+    .toSorted((a, b) => compareMatches({ ...a.match, ...standing(a) }, { ...b.match, ...standing(b) }));
 }
+
+const standing = ({ row: { lot }, free }: Omit<LotForNeed, 'match'>) => ({
+  grade: lot.grade,
+  createdMs: lot.createdMs,
+  pieces: free,
+});

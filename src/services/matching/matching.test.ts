@@ -1,7 +1,7 @@
 import { aShop, DONOR_CODE, type LotSketch } from '../../db/testing/aShop';
 import { shareContext } from '../../db/testing/sharedContext';
 import { temporaryContext } from '../../db/testing/temporaryContext';
-import { parseFilter, type StockFilter } from '../../core/stock';
+import { readQuestion, type StockFilter } from '../../core/stock';
 import { addNeed, moveParts, startBuild } from '../../features/builds/commands';
 import { valueOf } from '../command';
 import { bestLot, lotsForNeed, needsBeyondStock, needsMetBy, openNeeds, partsOnBoards } from '.';
@@ -31,7 +31,7 @@ beforeEach(async () => {
 afterEach(() => fixture.dispose());
 
 function filterOf(text: string): StockFilter {
-  const parsed = parseFilter(text);
+  const parsed = readQuestion(text);
   if (!parsed.ok) throw new Error(`“${text}” is no filter.`);
   return parsed.filter;
 }

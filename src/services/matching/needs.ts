@@ -1,11 +1,12 @@
 import type { Build, Need } from '../../core/build';
-import { kindsServing, type KindName } from '../../core/part';
-import { matchLot, parseFilter, type LotFacts, type LotMatch, type StockFilter } from '../../core/stock';
+import type { KindName } from '../../core/part';
+import { matchLot, type LotFacts, type LotMatch, type StockFilter } from '../../core/stock';
 import type { Queryable } from '../../db/client';
 import { listBuilds } from '../../db/repositories/builds';
+import { ask } from './ask';
 import { lotsForNeed } from './lotsForNeed';
 
-/** A need of a build that still lacks pieces, in the terms of the filter language. */
+/** A need of a build that still lacks pieces, in the terms of a question to the drawers. */
 export interface OpenNeed {
   readonly build: Build;
   readonly need: Need;
@@ -21,13 +22,14 @@ const COUNTED = 30;
 
 /** Every need that still lacks pieces and names a kind of part, those of the newest build first. */
 export async function openNeeds(db: Queryable): Promise<OpenNeed[]> {
-  return (await listBuilds(db, BUILDS)).flatMap(({ build, needs }) =>
-    needs.flatMap(({ need, filled }) => {
-      const parsed = filled < need.quantity ? parseFilter(need.filter) : undefined;
-      return parsed?.ok && parsed.filter.kind
-        ? [{ build, need, filter: parsed.filter, pieces: need.quantity - filled }]
-        : [];
-    }),
+  const open = (await listBuilds(db, BUILDS)).flatMap(({ build, needs }) =>
+    needs.flatMap(({ need, filled }) =>
+      filled < need.quantity ? [{ build, need, pieces: need.quantity - filled }] : [],
+    ),
+  );
+  const asked = await Promise.all(open.map(async (one) => ({ one, asked: await ask(db, one.need.filter) })));
+  return asked.flatMap((answer) =>
+    answer.asked.ok && answer.asked.filter.kind ? [{ ...answer.one, filter: answer.asked.filter }] : [],
   );
 }
 
@@ -44,7 +46,7 @@ export function needsMetBy(
 /** Needs that parts of some kinds could fill, less what lies free in the drawers and fits. */
 export async function needsBeyondStock(db: Queryable, kinds: ReadonlySet<KindName>): Promise<OpenNeed[]> {
   const open = (await openNeeds(db)).filter(
-    ({ filter }) => filter.kind && kindsServing(filter.kind).some((kind) => kinds.has(kind)),
+    ({ filter }) => filter.kind && filter.kind.kinds.some((kind) => kinds.has(kind)),
   );
   const freeFor = new Map<string, Promise<number>>();
   const countFree = ({ need, filter }: OpenNeed) => {

@@ -14,6 +14,6 @@ export interface PartOnBoard {
 /** Parts on boards that were not harvested yet and meet a filter at face value; none when nothing of a part is asked. */
 export async function partsOnBoards(db: Queryable, filter: StockFilter, limit: number): Promise<PartOnBoard[]> {
   const isAsked = filter.kind !== undefined || filter.demands.length > 0 || filter.words.length > 0;
-  if (!isAsked || filter.bin || filter.grade || filter.source) return [];
+  if (!isAsked || filter.bin || filter.grades || filter.source) return [];
   return searchPartsOnBoards(db, filter, limit);
 }

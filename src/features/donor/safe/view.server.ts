@@ -9,7 +9,7 @@ import {
   type RecordedReading,
   type Store,
 } from '../../../core/safety';
-import { parseFilter } from '../../../core/stock';
+import { readQuestion } from '../../../core/stock';
 
 import type { Queryable } from '../../../db/client';
 import { candidateLots } from '../../../db/repositories/lotSearch';
@@ -300,7 +300,7 @@ function chartOf({ run, fit, touchLimit }: Assessed): DischargeChart | null {
 
 /** Resistors in the drawers whose value and power are known, the strongest first. */
 async function stockedResistors(db: Queryable): Promise<StockedResistor[]> {
-  const parsed = parseFilter('resistor');
+  const parsed = readQuestion('resistor');
   const rows = parsed.ok ? await candidateLots(db, parsed.filter, 200) : [];
   return rows
     .flatMap(({ lot, bin, ratings }) => {

@@ -4,8 +4,8 @@ import { useRouter } from 'next/navigation';
 import { EVERY_LINE_EXAMPLES, everyLineText, readEveryLine } from '../../../core/everyLine';
 import { readCode } from '../../../core/ident';
 import {
-  filterProblemText,
-  parseFilter,
+  questionProblemText,
+  readQuestion,
   readStockCommand,
   STOCK_COMMANDS,
   stockCommandText,
@@ -49,10 +49,10 @@ export function FindLine({ unplug }: { unplug: () => Promise<FormOutcome> }) {
         : { ok: true, message: stockCommandText(command), ghost: '' };
     const code = readCode(text);
     if (code) return { ok: true, message: `go to ${code.owner} ${code.code}`, ghost: '' };
-    const parsed = parseFilter(bare(text));
+    const parsed = readQuestion(bare(text));
     return parsed.ok
       ? { ok: true, message: `find ${bare(text)} in stock`, ghost: '' }
-      : { ok: false, message: filterProblemText(parsed.problem), ghost: '' };
+      : { ok: false, message: questionProblemText(parsed.problem), ghost: '' };
   }
 
   /** Does what was asked; resolves to the refusal, if it was refused. */

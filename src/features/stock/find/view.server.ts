@@ -4,13 +4,11 @@ import { SOURCES } from '../../../core/evidence';
 import { kindRule, RATINGS, type KindName, type RatingName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import {
-  filterProblemText,
   filterText,
   looseningFor,
   lotTitle,
   measureRatings,
   nearRange,
-  parseFilter,
   withoutDemand,
   type Measure,
   type StockFilter,
@@ -21,7 +19,7 @@ import { listFilters } from '../../../db/repositories/bins';
 import { LOT_ORDERS, ordersFor } from '../../../db/repositories/lotOrder';
 import { pageOfLots, searchLots, stockTotals, type LotRow } from '../../../db/repositories/lotSearch';
 import { routes } from '../../../routes';
-import { bestLot, partsOnBoards, type LotForNeed } from '../../../services/matching';
+import { ask, bestFirst, bestLot, partsOnBoards, type LotForNeed } from '../../../services/matching';
 import { PAGE_ROWS, readOrder, type TableColumn, type TableRow } from '../../../ui/list/rows';
 
 /** Near misses shown for each demand. */
@@ -47,14 +45,16 @@ const COLUMNS: readonly TableColumn[] = [
 
 /** The lots that a filter finds, the newest of them, with what else there is. */
 export async function stockView({ db }: AppContext, find: string, orderText = '') {
-  const parsed = parseFilter(find);
+  const asked = await ask(db.read, find);
   const order = readOrder(orderText, LOT_ORDERS);
-  if (!parsed.ok)
+  if (!asked.ok)
     return {
       find,
+      means: '',
+      maybe: asked.maybe.map((text) => ({ text, href: routes.stock({ find: text }) })),
       order: null,
       orders: [],
-      problem: filterProblemText(parsed.problem),
+      problem: asked.problem,
       columns: COLUMNS,
       rows: [],
       codes: [],
@@ -66,21 +66,28 @@ export async function stockView({ db }: AppContext, find: string, orderText = ''
       best: null,
       onBoards: [],
     };
-  const found = await searchLots(db.read, parsed.filter, { size: PAGE_ROWS });
+  const { filter, means } = asked;
+  const found = await searchLots(db.read, filter, { size: PAGE_ROWS });
   const { facets } = found;
   const [near, saved, onBoards, best] = await Promise.all([
-    nearMisses(db.read, parsed.filter),
+    nearMisses(db.read, filter),
     listFilters(db.read),
-    partsOnBoards(db.read, parsed.filter, ON_BOARDS),
-    bestLot(db.read, parsed.filter, found),
+    partsOnBoards(db.read, filter, ON_BOARDS),
+    bestLot(db.read, filter, found),
   ]);
   const isLong = found.total > found.rows.length;
   const rows =
-    order && isLong ? await pageOfLots(db.read, parsed.filter, { page: 0, size: PAGE_ROWS, order }) : found.rows;
+    order && isLong
+      ? await pageOfLots(db.read, filter, { page: 0, size: PAGE_ROWS, order })
+      : isLong || filter.demands.length === 0
+        ? found.rows
+        : bestFirst(filter, found.rows);
   return {
     find,
+    means,
+    maybe: [],
     order: order && isLong ? order : null,
-    orders: isLong ? ordersFor(parsed.filter) : [],
+    orders: isLong ? ordersFor(filter) : [],
     problem: null,
     columns: COLUMNS,
     rows: rows.map(lotTableRow),
@@ -92,7 +99,7 @@ export async function stockView({ db }: AppContext, find: string, orderText = ''
         label: 'kind',
         choices: facets.kinds.map(({ value, n }) => ({
           word: value && kindRule(value).label,
-          find: value && kindRule(value).words[0],
+          find: value && `kind:${value}`,
           n,
         })),
       },
@@ -142,10 +149,10 @@ export async function stockRows(
   page: number,
   orderText = '',
 ): Promise<readonly TableRow[]> {
-  const parsed = parseFilter(find);
-  if (!parsed.ok) return [];
+  const asked = await ask(db.read, find);
+  if (!asked.ok) return [];
   const of = { page, size: PAGE_ROWS, order: readOrder(orderText, LOT_ORDERS) };
-  return (await pageOfLots(db.read, parsed.filter, of)).map(lotTableRow);
+  return (await pageOfLots(db.read, asked.filter, of)).map(lotTableRow);
 }
 
 export type StockView = Awaited<ReturnType<typeof stockView>>;
@@ -173,7 +180,7 @@ async function nearMisses(
 ): Promise<{ message: string; href: string; rows: TableRow[] }[]> {
   const found = await Promise.all(
     filter.demands.map(async (demand) => {
-      const rest = withoutDemand(filter, demand.rating);
+      const rest = withoutDemand(filter, demand);
       const rows = await pageOfLots(
         db,
         { ...rest, demands: [...rest.demands, ...nearRange(demand)] },

@@ -74,7 +74,7 @@ test.each`
   ${'nmos rds<30m'}            | ${['FET-100']}                                  | ${'a rating by name'}
   ${'to-220'}                  | ${['SCH-100', 'FET-600']}                       | ${'a case'}
   ${'schottky'}                | ${['SCH-100']}                                  | ${'a technology'}
-  ${'12n'}                     | ${['FET-600']}                                  | ${'part of a marking'}
+  ${'12n60'}                   | ${['FET-600']}                                  | ${'a marking'}
   ${'capacitor c~470u'}        | ${['CAP-470']}                                  | ${'within 20 %'}
   ${'capacitor c=470u'}        | ${[]}                                           | ${'455 is not within 2 % of 470'}
   ${'bin:c2'}                  | ${['FET-100', 'FET-600']}                       | ${'the beginning of a bin'}

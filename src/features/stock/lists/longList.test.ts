@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { parseFilter } from '../../../core/stock';
+import { readQuestion } from '../../../core/stock';
 import { pageOfLots, searchLots } from '../../../db/repositories/lotSearch';
 import { shareContext } from '../../../db/testing/sharedContext';
 import { temporaryContext } from '../../../db/testing/temporaryContext';
@@ -76,7 +76,7 @@ test.each`
   ${'>=790V nmos bin:b12'}    | ${(row: number) => volts(row) >= 790 && row % 40 === 12}
   ${'resistor'}               | ${() => false}
 `('of all of them “$find” finds, counts and pages what the rows say', async ({ find, meets }) => {
-  const parsed = parseFilter(find);
+  const parsed = readQuestion(find);
   if (!parsed.ok) throw new Error(find);
   const { read } = fixture.app.db;
   const right = Array.from({ length: ROWS }, (_, row) => row).filter((row) => !isBad(row) && meets(row));
