@@ -22,3 +22,8 @@ export {
 } from './record';
 export { logged, understand } from './line/understand';
 export type { Note, NoteEvent } from './note';
+export { typingErrors } from './mend';
+export { written } from './spoken';
+export { tokensOf } from './tokens';
+export { valueOf } from './values';
+export { keyOf, LONGEST_PHRASE, meaningsOf, SPELLINGS } from './vocabulary';

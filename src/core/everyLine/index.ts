@@ -53,5 +53,5 @@ export const EVERY_LINE_EXAMPLES: readonly { readonly line: string; readonly mea
   { line: 'help', means: 'shows these examples' },
   { line: 'undo', means: 'undoes the last step' },
   { line: 'unplugged', means: 'the unit that has power on is unplugged' },
-  { line: 'find nmos >=600V', means: 'asks what the drawers hold' },
+  { line: 'find nmos 600V', means: 'asks what the drawers hold' },
 ];

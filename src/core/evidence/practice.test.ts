@@ -24,7 +24,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   safety: 32,
   sense: 4,
   soak: 6,
-  stock: 2,
+  stock: 8,
   topology: 60,
   uncertainty: 2,
   walk: 7,

@@ -47,6 +47,8 @@ export interface StockFilter {
   readonly words: readonly string[];
   /** A type that something is to stand in for; who answers knows its ratings. */
   readonly like?: { readonly marking: string; readonly isStronger: boolean };
+  /** What was understood and left out, since it goes with nothing else that was said. */
+  readonly leftOut?: readonly string[];
   /** Words of the question that say nothing to the reader. */
   readonly unread?: readonly string[];
 }

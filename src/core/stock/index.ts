@@ -1,7 +1,6 @@
 export type { MatchCheck } from './matchCheck';
 export {
   caseNames,
-  compareFit,
   compareMatches,
   matchLot,
   timesOver,
@@ -12,7 +11,7 @@ export {
 export { demandedRange, ratingsOf, type AskedKind, type Comparison, type Demand, type StockFilter } from './filter';
 export { questionProblemText, readQuestion, type QuestionProblem, type ReadQuestion } from './question/readQuestion';
 export { demandText, filterText, questionInWords } from './question/say';
-export { answerQuestion, carriesWord, standInFor, type Answer, type StockItem } from './question/answer';
+export { answerQuestion, standInFor, type Answer, type StockItem } from './question/answer';
 export { looseningFor, nearRange, withoutDemand, type Loosening } from './nearMisses';
 export { apartInValue, likenessOf, MAIN_VALUES, type Likeness } from './likePieces';
 export { measureRatings, type Measure } from './lotColumns';

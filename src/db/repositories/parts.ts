@@ -1,14 +1,7 @@
 import type { Part } from '../../core/donor';
 import { and, desc, eq, inArray, isNull, ne, or, sql } from 'drizzle-orm';
 import type { KnownChip, Measured } from '../../core/measure';
-import {
-  kindsServing,
-  type BlockName,
-  type DutyName,
-  type FitmentName,
-  type KindName,
-  type TestName,
-} from '../../core/part';
+import { type BlockName, type DutyName, type FitmentName, type KindName, type TestName } from '../../core/part';
 import type { StockFilter } from '../../core/stock';
 import type { Queryable } from '../client';
 import { donors, measurements, partRatings, parts } from '../schema';

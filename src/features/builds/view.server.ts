@@ -1,6 +1,5 @@
 import 'server-only';
-import { kindRule, RATINGS } from '../../core/part';
-import { formatQuantity } from '../../core/quantity';
+import { kindRule } from '../../core/part';
 import { lotTitle, type LotMatch } from '../../core/stock';
 import type { AppContext } from '../../db/context';
 import { findBuild, listBuilds, type BuildWithNeeds } from '../../db/repositories/builds';

@@ -10,12 +10,28 @@ import { Evidence } from '../../ui/frame/Halves';
 import { routes } from '../../routes';
 
 const FINDS: readonly { line: string; means: string }[] = [
-  { line: 'nmos >=600V', means: 'a kind, and a demand on the rating with that unit' },
-  { line: 'nmos vds>=600 rds<1.3', means: 'demands by name' },
-  { line: 'capacitor c~470u v>=35', means: '~ is within 20 %, = within 2 %' },
-  { line: 'cap 1000u..2200u >=25V esr<50m low', means: 'a range; low is a low-impedance series' },
+  {
+    line: 'resistor 4k7',
+    means:
+      'a plain value is about that value: ± 5 % of resistors and chokes, ± 20 % of electrolytics, ± 10 % of others',
+  },
+  {
+    line: 'nmos 600V 8A to-220',
+    means:
+      'plain volts and amperes are what it must stand at least; of a regulator, zener, fan or relay they are that value',
+  },
+  {
+    line: 'electrolytic 1000u 25V or more, max 10 mm diameter',
+    means: 'or more, at least, over, max, under, between: in words or as >= <= > <',
+  },
+  { line: 'nmos vds>=600 rds<1.3', means: 'demands by the name of a rating' },
+  { line: 'cap 1000u..2200u >=25V low esr', means: 'a range; low ESR is 0.1 Ω or less as recorded' },
+  {
+    line: 'instead of a 2N60',
+    means: 'of its kind, and no weaker in volts and amperes; “stronger” asks for more current',
+  },
   { line: 'cap ~100u for:ripple', means: 'what it is for: a lot whose limits forbid that does not fit' },
-  { line: 'diode to-220 grade:B', means: 'a case; this grade or better' },
+  { line: 'fuse 2A slow grade A', means: 'a grade; “not grade C”, “grade B or better”' },
   { line: 'bin:C2 from:K7F evidence:measured', means: 'where it lies, where it came from, how well it is known' },
 ];
 

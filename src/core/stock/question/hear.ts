@@ -1,8 +1,7 @@
-import { keyOf, LONGEST_PHRASE, meaningsOf } from '../../benchline/vocabulary';
-import { valueOf } from '../../benchline/values';
+import { keyOf, LONGEST_PHRASE, meaningsOf, valueOf } from '../../benchline';
 import { SOURCES } from '../../evidence';
 import { isUse, USE_NAMES } from '../../measure';
-import { kindFromWord, kindRule, packageFromWord } from '../../part';
+import { kindFromWord, kindRule, packageFromWord, type KindName } from '../../part';
 import { parseQuantity } from '../../quantity';
 import type { AskedGrade, Figure, Heard, QuestionProblem } from './heard';
 import { isName } from './names';
@@ -12,7 +11,6 @@ import {
   COLOURS,
   CONTACTS,
   LIKE_WORDS,
-  QUANTITY_WORDS,
   SAID_BEFORE,
   SAID_BEHIND,
   SIGNS,
@@ -42,6 +40,7 @@ export class Hearing {
     uses: [],
     isLike: false,
     isStronger: false,
+    leftOut: [],
     unread: [],
   };
   problem: QuestionProblem | undefined;
@@ -119,6 +118,12 @@ export class Hearing {
       const ending = /^[\d.,]+(.*)$/.exec(high)?.[1] ?? '';
       const lower = readFigure(/^[\d.,]+$/.test(low) ? low + ending : low);
       if (!lower || lower.unit !== upper.unit) return false;
+      if (lower.value > upper.value && this.isOf('transformer')) {
+        this.take({ ...lower, unit: 'volt' }, 'plain');
+        this.rename('primary');
+        this.take({ ...upper, unit: 'volt' }, 'plain');
+        return true;
+      }
       if (lower.value > upper.value) {
         this.problem = {
           kind: 'bad-value',
@@ -206,6 +211,8 @@ export class Hearing {
       return phrase.length;
     }
     if (!STRONGER_WORDS.has(this.lower())) return 0;
+    const than = /^than(?: an?)?/.exec(this.phrase(2, 1))?.[0].split(' ').length ?? 0;
+    if (than > 0 && TYPE_NUMBER.test(this.word(1 + than)) && !readFigure(this.word(1 + than))) this.heard.isLike = true;
     this.heard.isStronger = true;
     return 1;
   }
@@ -237,6 +244,9 @@ export class Hearing {
         else this.problem = { kind: 'bad-value', token, expected: `one of ${SOURCES.join(', ')}` };
         return 1;
       }
+      case 'within':
+        this.withinLast(numberOf(value.replace('%', '')) / 100);
+        return 1;
       case 'kind':
         this.exactly(value);
         return 1;
@@ -289,6 +299,16 @@ export class Hearing {
       this.heard.words.push('low-impedance');
       return ['z', 'impedance'].includes(this.lower(1)) ? 2 : 1;
     }
+    // What lies across the mains is of class X or Y, whatever its volts.
+    if (MAINS.test(this.lower()) && this.isOf('capacitor')) {
+      this.hear('mains-cap');
+      return 1;
+    }
+    if (this.lower() === 'single' && this.isOf('diode')) {
+      this.heard.senses.push({ says: 'single', word: 'single', kinds: ['diode'] });
+      return 1;
+    }
+    if (this.isOf('relay') && OF_RELAYS.test(this.lower())) return 1;
     if (CONTACTS.test(this.lower())) {
       this.heard.words.push(this.lower());
       return 1;
@@ -298,15 +318,21 @@ export class Hearing {
       return 1;
     }
     // A fuse is slow or fast; of a diode that is its kind.
-    const isFuse =
-      this.heard.senses.some(({ kinds }) => kinds.includes('fuse')) ||
-      this.words.some((one) => senseOf(one.toLowerCase())?.kinds[0] === 'fuse');
-    const speed = isFuse && this.longest((text) => meaningsOf(text).find(({ as }) => as === 'speed'), 2);
+    if (this.isOf('fuse') && FAST.test(this.lower())) {
+      this.heard.words.push('fast');
+      return 1;
+    }
+    const speed = this.isOf('fuse') && this.longest((text) => meaningsOf(text).find(({ as }) => as === 'speed'), 2);
     if (speed && speed.found.as === 'speed') {
       this.heard.words.push(speed.found.speed);
       return speed.length;
     }
     return 0;
+  }
+
+  private withinLast(within: number): void {
+    const last = this.heard.figures.pop();
+    if (last) this.heard.figures.push({ ...last, within });
   }
 
   /** A kind by its own name, with no other that serves as well. */
@@ -316,6 +342,14 @@ export class Hearing {
     else if (!senseOf(value))
       this.problem = { kind: 'bad-value', token: `kind:${value}`, expected: 'a kind such as nmos or capacitor' };
     else this.hear(value);
+  }
+
+  /** Whether any word of the question names this kind. */
+  private isOf(kind: KindName): boolean {
+    return (
+      this.heard.senses.some(({ kinds }) => kinds.includes(kind)) ||
+      this.words.some((_, at) => longestSense(this.words, at)?.sense.kinds[0] === kind)
+    );
   }
 
   private rename(name: string): void {
@@ -358,7 +392,8 @@ export class Hearing {
   private case(): number {
     const phrase = this.longest((text) => caseOf(text), 2);
     if (phrase) {
-      this.heard.packages.push(phrase.found);
+      if (phrase.found === 'SMD') this.heard.isSurface = true;
+      else this.heard.packages.push(phrase.found);
       return phrase.length;
     }
     if (!CASE_WORD.test(this.word())) return 0;
@@ -367,15 +402,27 @@ export class Hearing {
   }
 
   private figure(): number {
-    const figure = readFigure(this.word());
-    if (!figure) return 0;
+    const figure = this.metres() ?? readFigure(this.word());
+    if (!figure || this.isTypeNumber(figure)) return 0;
     this.take(figure);
     return 1;
   }
 
+  /** Of wire `2m` are metres. */
+  private metres(): Read | undefined {
+    const length = this.isOf('wire') && /^(\d+(?:[.,]\d+)?)m$/.exec(this.word())?.[1];
+    return length ? { text: this.word(), unit: 'metre', value: numberOf(length) } : undefined;
+  }
+
+  /** “7812” is a type unless the part is one of thousands of ohms or microfarads. */
+  private isTypeNumber({ isBare, value, text }: Read): boolean {
+    if (!isBare || !/^\d{4,}$/.test(text) || this.said !== 'plain' || this.name !== undefined) return false;
+    return value >= 1000 && !(['resistor', 'capacitor'] as const).some((kind) => this.isOf(kind));
+  }
+
   /** A type number. */
   private number(): number {
-    if (!TYPE_NUMBER.test(this.word())) return 0;
+    if (!TYPE_NUMBER.test(this.word()) && !/^\d{4,}$/.test(this.word())) return 0;
     this.heard.words.push(this.lower());
     return 1;
   }
@@ -398,6 +445,9 @@ export class Hearing {
 type Read = Omit<Figure, 'said' | 'name' | 'token'>;
 
 const LOW_ESR = 0.1;
+const OF_RELAYS = /^(?:coils?|spule|bobine|contacts?|kontakte?)$/;
+const FAST = /^(?:fast|quick|flink|rapide|quick-blow|fast-blow)$/;
+const MAINS = /^(?:mains|netz|secteur|230v~|line)$/;
 const GRADES: readonly AskedGrade[] = ['A', 'B', 'C'];
 const asGrade = (letter: string) => letter.toUpperCase() as 'A' | 'B' | 'C';
 const numberOf = (text: string) => Number(text.replace(',', '.'));
@@ -421,13 +471,17 @@ export function readFigure(word: string): Read | undefined {
   const length = new RegExp(String.raw`^(${NUMBER})(mm|cm|m)$`).exec(word);
   if (length?.[1] && length[2] !== 'm')
     return { text, unit: 'metre', value: numberOf(length[1]) * (length[2] === 'cm' ? 1e-2 : 1e-3) };
+  const volts = /^(\d+)v(\d+)$/i.exec(word);
+  if (volts?.[1] && volts[2]) return { text, unit: 'volt', value: Number(`${volts[1]}.${volts[2]}`) };
+  const degrees = /^(\d{2,3})°?C$/.exec(word)?.[1];
+  if (degrees && Number(degrees) >= 70) return { text, unit: 'celsius', value: Number(degrees) };
   const pins = /^(\d{1,3})-?(?:pins?|polig|way)$/i.exec(word)?.[1];
   if (pins) return { text, unit: 'count', value: Number(pins) };
   const known = valueOf(word.replace(/^(\d[\d.,]*)([kmµu]?)v(ac|dc|~)?$/i, '$1$2V$3'));
   if (known && Number.isFinite(known.quantity.value))
     return { text, unit: known.unit, value: known.quantity.value, ...(known.ac ? { isAc: true } : {}) };
-  if (/^[-+]?\d[\d.,]*$/.test(word)) {
-    const value = numberOf(word);
+  if (/^[-+]?[.,]?\d[\d.,]*$/.test(word)) {
+    const value = numberOf(word.replace(/^([.,])/, '0.'));
     return Number.isFinite(value) ? { text, value, isBare: true } : undefined;
   }
   if (!SHORTHAND.test(word)) return undefined;

@@ -15,6 +15,8 @@ export interface Figure {
   readonly unit?: Unit;
   readonly value: number;
   readonly upper?: number;
+  /** How far off a value may be, where it was said, as a share. */
+  readonly within?: number;
   /** Bare numbers have neither unit nor prefix. */
   readonly isBare?: boolean;
   /** The voltage was said to be alternating. */
@@ -37,6 +39,10 @@ export interface Heard {
   uses: Use[];
   isLike: boolean;
   isStronger: boolean;
+  /** Any case for surface mounting. */
+  isSurface?: boolean;
+  /** What was understood and goes with nothing else that was said. */
+  leftOut: string[];
   /** Words that say nothing here. */
   unread: string[];
 }

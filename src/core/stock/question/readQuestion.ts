@@ -1,4 +1,4 @@
-import { kindRule, type KindName } from '../../part';
+import { kindRule, PACKAGES, type KindName } from '../../part';
 import type { StockFilter } from '../filter';
 import type { Heard, QuestionProblem } from './heard';
 import { Hearing } from './hear';
@@ -45,7 +45,8 @@ export function readQuestion(text: string): ReadQuestion {
     if ('problem' in found) return { ok: false, problem: found.problem };
     demands.push(found.demand);
   }
-  const { packages, words, bin, donor, source, grades, uses, isLike, isStronger, unread } = heard;
+  const { packages, words, bin, donor, source, grades, uses, isLike, isStronger, isSurface, leftOut, unread } = heard;
+  const cases = packages.length > 0 || !isSurface ? [...new Set(packages)] : SURFACE_CASES;
   const [marking, ...others] = words;
   const like = isLike && marking !== undefined ? { marking, isStronger } : undefined;
   return {
@@ -53,7 +54,7 @@ export function readQuestion(text: string): ReadQuestion {
     filter: {
       ...(kind ? { kind } : {}),
       demands,
-      ...(packages.length > 0 ? { packages: [...new Set(packages)] } : {}),
+      ...(cases.length > 0 ? { packages: cases } : {}),
       ...(bin === undefined ? {} : { bin }),
       ...(donor === undefined ? {} : { donor }),
       ...(source === undefined ? {} : { source }),
@@ -61,10 +62,14 @@ export function readQuestion(text: string): ReadQuestion {
       ...(uses.length > 0 ? { uses } : {}),
       words: like ? others : words,
       ...(like ? { like } : {}),
+      ...(leftOut.length > 0 ? { leftOut } : {}),
       ...(unread.length > 0 ? { unread } : {}),
     },
   };
 }
+
+const SURFACE = /^(?:\d{4}|SM[ABC]|SO-\d+|SOT-.*|SOD-.*|MELF|D2?PAK|TO-263-5|SMD can|MBS)$/;
+const SURFACE_CASES = PACKAGES.map(({ name }) => name).filter((name) => SURFACE.test(name));
 
 /** Kinds that are asked for most, to offer where none was said. */
 const OFFERED: readonly KindName[] = ['nmos', 'capacitor', 'diode', 'regulator', 'fan', 'relay'];

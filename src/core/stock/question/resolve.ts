@@ -42,15 +42,19 @@ const ZENER: ReadonlySet<string> = new Set(['zener', 'tvs']);
 type Found = { readonly demand: Demand } | { readonly problem: QuestionProblem };
 
 /** The kind that all that was said of it comes down to. */
-export function askedKind({ senses, figures, words }: Heard): AskedKind | undefined {
+export function askedKind(heard: Heard): AskedKind | undefined {
+  const { senses, figures, words } = heard;
   const told = senses.length > 0 ? senses : inferred(figures, words);
   const [first, ...rest] = told;
   if (!first) return undefined;
   let asked: AskedKind = { ...kept(first), words: first.word };
   for (const sense of rest) {
     const kinds = asked.kinds.filter((kind) => sense.kinds.includes(kind));
-    // “A heat sink for a transistor” is a heat sink.
-    if (kinds.length === 0) continue;
+    // “A heat sink for a transistor” is a heat sink; what was left out is told.
+    if (kinds.length === 0) {
+      heard.leftOut.push(sense.says);
+      continue;
+    }
     const variants = common(asked.variants, sense.variants);
     const isNarrower =
       kinds.length < asked.kinds.length || (sense.variants !== undefined && variants !== asked.variants);
@@ -88,6 +92,7 @@ function common(
 function inferred(figures: readonly Figure[], words: readonly string[]): readonly Sense[] {
   if (words.length > 0) return [];
   for (const { unit, text, isBare, name } of figures) {
+    if (name !== undefined && !(name in QUANTITY_WORDS)) continue;
     const said = unit ?? (name === undefined ? undefined : QUANTITY_WORDS[name]);
     const shorthand =
       said || isBare ? undefined : /[unpµ]/.test(text) ? 'farad' : /[kMRLE]/.test(text) ? 'ohm' : undefined;
@@ -147,7 +152,7 @@ function demandOf(figure: Figure, kind: AskedKind | undefined, bareUnit: Unit | 
   const plain = plainMeaning(rating, kinds.length < KIND_NAMES.length ? kinds[0] : undefined, kind?.variants, value);
   const comparison: Comparison =
     figure.said === 'plain' ? plain.comparison : figure.said === 'near' ? 'about' : figure.said;
-  const within = comparison === 'about' ? (plain.within ?? AROUND) : undefined;
+  const within = comparison === 'about' ? (figure.within ?? plain.within ?? AROUND) : undefined;
   return {
     demand: {
       rating,

@@ -44,6 +44,9 @@ function demandInWords(demand: Demand): string {
   return `${TOLD.has(demand.rating) ? '' : `${label} `}${SAID[demand.comparison]}${demandSaid(demand)}`;
 }
 
+/** More cases than these are said in a word. */
+const MOST_CASES = 4;
+
 /** What a question was understood as, in one line. */
 export function questionInWords({
   kind,
@@ -56,19 +59,21 @@ export function questionInWords({
   uses,
   words,
   like,
+  leftOut,
   unread,
 }: StockFilter): string {
   return [
     kind?.says,
     like && `in place of ${like.marking.toUpperCase()}${like.isStronger ? ', stronger' : ''}`,
     ...demands.map(demandInWords),
-    packages?.join(' or '),
+    packages && (packages.length > MOST_CASES ? 'for surface mounting' : packages.join(' or ')),
     ...words.map((word) => `“${word}”`),
     grades && `grade ${grades.map((grade) => grade ?? 'none').join(', ')}`,
     bin && `in ${bin}`,
     donor && `from ${donor}`,
     source && `evidence ${source}`,
     ...(uses ?? []).map((use) => `for ${use}`),
+    leftOut && `left out: ${leftOut.join(', ')}`,
     unread && `not understood: ${unread.join(', ')}`,
   ]
     .filter(Boolean)
@@ -81,7 +86,9 @@ export function filterText(filter: StockFilter): string {
     filter.kind?.words,
     filter.like && `like ${filter.like.marking}${filter.like.isStronger ? ' stronger' : ''}`,
     ...filter.demands.map(demandText),
-    ...(filter.packages ?? []).map((name) => name.toLowerCase().replace(' ', '-')),
+    ...((filter.packages?.length ?? 0) > MOST_CASES ? ['smd'] : (filter.packages ?? [])).map((name) =>
+      name.toLowerCase().replace(' ', '-'),
+    ),
     ...filter.words.map((word) => (word === 'low-impedance' ? 'low' : word)),
     filter.bin && `bin:${filter.bin}`,
     filter.donor && `from:${filter.donor}`,

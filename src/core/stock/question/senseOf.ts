@@ -1,4 +1,4 @@
-import { LONGEST_PHRASE, keyOf, meaningsOf } from '../../benchline/vocabulary';
+import { keyOf, LONGEST_PHRASE, meaningsOf } from '../../benchline';
 import { kindRule, kindsServing } from '../../part';
 import { COLOURS, QUESTION_FILLER, WIDE_SENSES, type Sense } from './words';
 

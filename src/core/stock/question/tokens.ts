@@ -1,34 +1,50 @@
-import { typingErrors } from '../../benchline/mend';
-import { written } from '../../benchline/spoken';
-import { tokensOf } from '../../benchline/tokens';
-import { SPELLINGS } from '../../benchline/vocabulary';
+import { SPELLINGS, tokensOf, typingErrors, written } from '../../benchline';
 import { isName } from './names';
 import { isWord, senseOf } from './senseOf';
-import { QUESTION_FILLER, SAID_BEFORE, SAID_BEHIND, WIDE_SENSES } from './words';
+import { LIKE_WORDS, QUESTION_FILLER, SAID_BEFORE, SAID_BEHIND, STRONGER_WORDS, WIDE_SENSES } from './words';
 
-const FRACTIONS: readonly (readonly [RegExp, string])[] = [
+const HALVES: Readonly<Record<string, string>> = {
+  one: '1.5',
+  two: '2.5',
+  three: '3.5',
+  four: '4.5',
+  five: '5.5',
+  a: '1.5',
+};
+/** What people say and write otherwise than the reader of figures has it. */
+const SAID_OTHERWISE: readonly (readonly [RegExp, string | ((whole: string, word: string) => string)])[] = [
+  [/≥|=>/g, '>='],
+  [/≤|=</g, '<='],
+  [/…|\.{3,}/g, '..'],
+  [/≈/g, '~'],
+  [/μ/g, 'µ'],
+  [/[ø⌀]\s*/gi, ' diameter '],
+  [/\b([a-z]{1,3})\((on|av|rms|sat)\)/gi, '$1$2'],
+  [/(\d)\s*VA\b/g, '$1W'],
+  [/(\d)\s*°?C\/W/g, '$1K/W'],
+  [/±\s*(\d[\d.,]*)\s*%/g, ' within:$1% '],
+  // “100uF/25V” are two figures; “230V/12V” are the two sides of a transformer.
+  [/(\d\s*[pnuµ]F?)\/(?=\d)/gi, '$1 '],
+  [/\b\d\s*x\s*(\d+(?:[.,]\d+)?\s*V)\b/gi, '$1'],
+  [/\b(one|two|three|four|five) and a half\b/gi, (_, word) => HALVES[word.toLowerCase()] ?? word],
   [/\bhalf (?:of )?(?:an? )?(watt|amp|volt)/gi, '0.5 $1'],
   [/\b(?:a )?quarter (?:of )?(?:an? )?(watt|amp|volt)/gi, '0.25 $1'],
   [/\ban? eighth (?:of )?(?:a )?(watt)/gi, '0.125 $1'],
+  [/\b([xy]) (one|two)\b/gi, (whole) => whole.replace(/ one/i, '1').replace(/ two/i, '2')],
+  [/\b(micro|nano|pico)s?\b(?!\s*(?:farad|henr|amp|ohm|volt|contr|fuse|sec|-))/gi, '$1farads'],
 ];
 
 /** Words of a question: what was dictated in figures, signs apart, slips of the finger put right. */
 export function wordsOf(question: string): string[] {
-  let text = question
-    .replace(/≥|=>/g, '>=')
-    .replace(/≤|=</g, '<=')
-    .replace(/…|\.{3,}/g, '..')
-    .replace(/≈/g, '~')
-    .replace(/μ/g, 'µ')
-    .replace(/[ø⌀]\s*/gi, ' diameter ')
-    .replace(/(\d)\s*VA\b/g, '$1W')
-    .replace(/(\d)\s*°?C\/W/g, '$1K/W');
-  for (const [said, figure] of FRACTIONS) text = text.replace(said, figure);
+  let text = question;
+  for (const [said, figure] of SAID_OTHERWISE)
+    text = typeof figure === 'string' ? text.replace(said, figure) : text.replace(said, figure);
   text = text.replace(RANGE_APART, '$1..$2$3');
   // A name before a sign is no unit of the figure before it: “i>=4 v>=600”.
   return text.split(SIGN).flatMap((piece, index, pieces) => {
     if (index % 2 === 1) return [piece];
-    const [, before = piece, name = ''] = (index < pieces.length - 1 && /^(.*?)([\p{L}()]+)\s*$/su.exec(piece)) || [];
+    const [, before = piece, name = ''] =
+      (index < pieces.length - 1 && /^((?:.*[\s,;])?)([\p{L}()]+)\s*$/su.exec(piece)) || [];
     const isApart = isName(name);
     const typed = isApart ? before : piece;
     const words = written(tokensOf(typed))
@@ -56,6 +72,8 @@ const MENDABLE = [
       ...SPELLINGS.values(),
       ...WIDE_SENSES.map(([, words]) => words),
       ...QUESTION_FILLER,
+      ...LIKE_WORDS,
+      ...STRONGER_WORDS,
       ...SAID_BEFORE.keys(),
       ...SAID_BEHIND.keys(),
     ].flatMap((words) => words.toLowerCase().split(/[^\p{L}]+/u)),

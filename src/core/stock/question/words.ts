@@ -117,7 +117,7 @@ export const WIDE_SENSES: readonly (readonly [sense: Sense, words: string])[] = 
   ],
   [
     sense('fusible resistor', 'fusible-resistor', ['resistor'], { variants: ['fusible'] }),
-    'fusible resistor, fuse resistor, fusible, flameproof resistor',
+    'fusible resistor, fuse resistor, flameproof resistor, fusible resistors',
   ],
   [sense('choke', 'choke', ['inductor']), 'choke, chokes, inductor, inductors, coils, drosseln, spulen, selfs'],
   [
@@ -135,7 +135,7 @@ export const WIDE_SENSES: readonly (readonly [sense: Sense, words: string])[] = 
   ],
   [
     sense('triac optocoupler', 'opto-triac', ['optocoupler'], { variants: ['triac'] }),
-    'opto triac, optotriac, triac opto, triac optocoupler, triac driver, photo triac',
+    'optos with triac output, opto with triac output, optocoupler with triac output, opto triac, optotriac, triac opto, triac optocoupler, triac driver, photo triac',
   ],
   [
     sense('NTC thermistor', 'ntc', ['thermistor'], { variants: ['ntc'] }),
@@ -146,10 +146,31 @@ export const WIDE_SENSES: readonly (readonly [sense: Sense, words: string])[] = 
   [sense('heat sink', 'heat-sink', ['heat-sink']), 'heatsink, heatsinks, heat sinks, radiator, cooler, dissipateur'],
   [sense('wire', 'wire', ['wire']), 'wire, wires, cable, cables, draht, kabel, litze, fil, hookup wire'],
   [
+    sense('varistor', 'varistor', ['varistor']),
+    'varistance, surge suppressor, surge protector, absorb surges, against surges',
+  ],
+  // What a part is to do, as one says who does not know its name.
+  [
+    sense('rectifier', 'rectify', ['diode', 'dual-diode', 'bridge'], { not: ['zener', 'tvs', 'led'] }),
+    'rectify, to rectify, rectifying, rectifies, rectification',
+  ],
+  [
+    sense('transistor to switch with', 'to switch', ['nmos', 'pmos', 'npn', 'pnp', 'igbt']),
+    'to switch, can switch, switching transistor, power transistor',
+  ],
+  [sense('regulator', 'regulate', ['regulator']), 'regulate, to regulate, regulating, stabilise, stabilize'],
+  [sense('heat sink or fan', 'to cool', ['heat-sink', 'fan']), 'cool, to cool, cooling, keep cool'],
+  [sense('optocoupler', 'isolate', ['optocoupler']), 'isolate, to isolate, isolating'],
+  [
     sense('controller chip', 'controller', ['ic'], { variants: ['controller'] }),
     'controllers, pwm controllers, pwm chips, smps chip, control ics',
   ],
   [sense('bridge', 'bridge', ['bridge']), 'bridge rectifiers, rectifier bridges, pont redresseur'],
+  [sense('fuse', 'fuse', ['fuse']), 'fusible, fusibles, feinsicherungen'],
+  [
+    sense('common-mode choke', 'cmc', ['common-mode-choke']),
+    'gleichtaktdrossel, stromkompensierte drossel, stromkompensierte drosseln, netzdrossel',
+  ],
   [sense('connector', 'connector', ['connector']), 'connectors, plugs, sockets, headers'],
   [
     sense('DC input connector', 'dc-input', ['connector'], { variants: ['dc-input'] }),
@@ -201,11 +222,11 @@ export const SAID_BEFORE = phrases([
 export const SAID_BEHIND = phrases([
   [
     'at-least',
-    'or more, or better, or higher, or bigger, or greater, or above, or over, or up, or stronger, and up, and above, and more, upwards, oder mehr, oder höher, oder besser, ou plus, ou mieux, minimum, min, mini, mindestens, at least, and over, plus',
+    'or more, or better, or higher, or bigger, or longer, or wider, or greater, or above, or over, or up, or stronger, and up, and above, and more, upwards, oder mehr, oder höher, oder besser, ou plus, ou mieux, minimum, min, mini, mindestens, at least, and over, plus',
   ],
   [
     'at-most',
-    'or less, or lower, or smaller, or below, or under, and below, and less, oder weniger, oder kleiner, ou moins, maximum, max, maxi, at most, tops',
+    'or less, or lower, or smaller, or shorter, or below, or under, and below, and less, oder weniger, oder kleiner, ou moins, maximum, max, maxi, at most, tops',
   ],
 ]);
 export const SIGNS: Readonly<Record<string, Said>> = {
@@ -231,12 +252,11 @@ export const STRONGER_WORDS: ReadonlySet<string> = new Set(
 
 /** Words of a question that say nothing of a part, beside those of the bench line. */
 export const QUESTION_FILLER: ReadonlySet<string> = new Set(
-  'do, have, has, got, any, what, who, where, when, show, find, give, list, need, needs, want, wants, wanted, looking, look, please, can, could, would, should, might, will, take, takes, taken, stand, stands, something, anything, everything, stuff, use, used, using, kept, stored, left, or, than, them, their, then, bin, bins, drawer, drawers, box, boxes, compartment, schublade, fach, tiroir, tiroirs, piece, pieces, item, items, am, was, be, been, how, many, much, spare, nice, these, those, our, your, you, also, only, just, into, out, get, getting, make, makes, build, building, fit, fits, fitting, suitable, available, stock, shop, für, von, im, in der, welche, welcher, welches, habe, haben, hab, suche, brauche, gibt, es, noch, einer, pour, je, cherche, quels, quelle, quelles, quel, avez, vous, il, me faut, besoin, est ce que, possible, rated, package, case, gehäuse, boîtier, max, voltage, current, size, sized, frame, form, factor, sort, model, series, amount, capacity, class, single, power, proper, decent, whatever, per, half, mains, supply, supplies, circuit, charger, lamp, job, project, hi, hello, thanks, thank, danke, merci, bitte'.split(
+  "similar, what's, whats, where's, that's, i've, there's, go, goes, going, do, have, has, got, any, what, who, where, when, show, find, give, list, need, needs, want, wants, wanted, looking, look, please, can, could, would, should, might, will, take, takes, taken, stand, stands, something, anything, everything, stuff, use, used, using, kept, stored, left, or, than, them, their, then, bin, bins, drawer, drawers, box, boxes, compartment, schublade, fach, tiroir, tiroirs, piece, pieces, item, items, am, was, be, been, how, many, much, spare, nice, these, those, our, your, you, also, only, just, into, out, get, getting, make, makes, build, building, fit, fits, fitting, suitable, available, stock, shop, für, von, im, in der, welche, welcher, welches, habe, haben, hab, suche, brauche, gibt, es, noch, einer, pour, je, cherche, quels, quelle, quelles, quel, avez, vous, il, me faut, besoin, est ce que, possible, rated, package, case, gehäuse, boîtier, max, voltage, current, size, sized, frame, form, factor, sort, model, series, amount, capacity, class, single, power, proper, decent, whatever, per, half, mains, supply, supplies, circuit, charger, lamp, job, project, hi, hello, thanks, thank, danke, merci, bitte".split(
     ', ',
   ),
 );
 
-export const SPEED_VARIANTS: Readonly<Record<string, string>> = { slow: 'slow', fast: 'fast' };
 export const COLOURS = /^(?:red|green|blue|yellow|white|black|orange|rot|grün|blau|gelb|weiß|schwarz)$/;
 export const CONTACTS = /^(?:spst|spdt|dpst|dpdt|4pdt)$/;
 /** Cases that are no name of the table of cases: cores, sizes of fuses, of boxes. */

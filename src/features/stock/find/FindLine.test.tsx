@@ -36,7 +36,7 @@ test.each([
 });
 
 test.each([
-  ['find nmos', /: find nmos in stock/],
+  ['find nmos', /: find in stock: N-FET/],
   ['k4k4j5', /: go to donor K4K-4J5/],
   ['undo', /undo the last change of stock/],
   ['nmos >=soup', /soup/],
@@ -76,8 +76,8 @@ test('help opens the examples, and one that is pressed is typed into the line', 
   const { user, field } = line();
   await user.type(field, 'help{Enter}');
   const dialog = within(await screen.findByRole('dialog'));
-  await user.click(dialog.getByRole('button', { name: 'find nmos >=600V' }));
-  await waitFor(() => expect(field.value).toBe('find nmos >=600V'));
+  await user.click(dialog.getByRole('button', { name: 'find nmos 600V' }));
+  await waitFor(() => expect(field.value).toBe('find nmos 600V'));
 });
 
 test('the examples open by a finger too', async () => {

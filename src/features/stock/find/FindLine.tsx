@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { EVERY_LINE_EXAMPLES, everyLineText, readEveryLine } from '../../../core/everyLine';
 import { readCode } from '../../../core/ident';
 import {
+  questionInWords,
   questionProblemText,
   readQuestion,
   readStockCommand,
@@ -51,7 +52,7 @@ export function FindLine({ unplug }: { unplug: () => Promise<FormOutcome> }) {
     if (code) return { ok: true, message: `go to ${code.owner} ${code.code}`, ghost: '' };
     const parsed = readQuestion(bare(text));
     return parsed.ok
-      ? { ok: true, message: `find ${bare(text)} in stock`, ghost: '' }
+      ? { ok: true, message: `find in stock: ${questionInWords(parsed.filter)}`, ghost: '' }
       : { ok: false, message: questionProblemText(parsed.problem), ghost: '' };
   }
 
@@ -89,7 +90,7 @@ export function FindLine({ unplug }: { unplug: () => Promise<FormOutcome> }) {
       <CommandLine
         id="find-line"
         label="Find line"
-        placeholder="find nmos >=600V"
+        placeholder="find nmos 600V"
         preview={preview}
         onEnter={enter}
         idle={

@@ -21,10 +21,25 @@ export function StockSearch({ view }: { view: StockView }) {
         id="stock-find"
         label="Find in stock"
         value={view.find}
-        placeholder="nmos >=600V"
+        placeholder="nmos 600V, resistor 4k7, electrolytic 1000u 25V"
         problem={view.problem}
         found={`${view.total} ${view.total === 1 ? 'lot' : 'lots'}, ${view.pieces} ${view.pieces === 1 ? 'piece' : 'pieces'}`}
       />
+      {view.find !== '' && !view.problem && (
+        <p className="mt-1.5 text-[13px] text-ink-2" role="status">
+          Asked for: {view.means}
+        </p>
+      )}
+      {view.maybe.length > 0 && (
+        <p className="mt-1.5 flex flex-wrap gap-x-3 gap-y-1 text-[13px]">
+          <span className="text-ink-2">Did you mean</span>
+          {view.maybe.map(({ text, href }) => (
+            <Link key={text} href={href} prefetch={false} className="font-mono underline decoration-dotted">
+              {text}
+            </Link>
+          ))}
+        </p>
+      )}
       <SavedFilters view={view} />
       {facets.length > 0 && (
         <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[12.5px]">
@@ -170,10 +185,10 @@ function StockJudgement({ view }: { view: StockView }) {
           </Claim>
           <Next>
             {view.find === ''
-              ? 'Ask for a kind and what it must stand: nmos >=600V, or cap 1000u..2200u >=25V esr<50m low.'
+              ? 'Ask in your words: nmos 600V 10A, resistor 4k7, electrolytic 1000u..2200u 25V low esr, or instead of a 2N60.'
               : total === 0
                 ? 'Ask for less, or leave a demand out; a board may still hold what you need.'
-                : 'Say what it must stand, and the tightest that fits is shown here.'}
+                : 'Say what it must stand, and the nearest that fits is shown here.'}
           </Next>
         </>
       )}
