@@ -13,6 +13,8 @@ export interface LotFacts {
   readonly technology?: string | null;
   readonly package?: string | null;
   readonly grade: Grade | null;
+  /** The part of a donor it was; none of what was counted in. */
+  readonly partId?: string | null;
   readonly ratings: Partial<Record<RatingName, Evidenced>>;
   /** What its grade keeps it from. */
   readonly limits?: readonly Limit[];
@@ -27,6 +29,8 @@ export interface LotMatch {
   readonly checks: readonly MatchCheck[];
 }
 
+/** What came off a board untested, or with its test left open, fits on paper only. */
+const OPEN: MatchCheck = { outcome: 'fits-on-paper', text: 'taken out without a grade: test it before you rely on it' };
 const NO: LotMatch = { verdict: 'no', distance: Infinity, checks: [] };
 
 /** Whether a lot is of a kind as it was asked for. */
@@ -49,7 +53,7 @@ export function isOfKind(
  * told; across the barrier and the mains only parts of the class made for it fit. Demands are taken as written: the person has put their own margin in.
  */
 export function matchLot(need: StockFilter, lot: LotFacts): LotMatch {
-  if (need.kind && !isOfKind(need.kind, lot)) return NO;
+  if (lot.grade === 'reject' || (need.kind && !isOfKind(need.kind, lot))) return NO;
   if (need.grades && !need.grades.some((grade) => grade === lot.grade)) return NO;
   if (need.packages && lot.package !== undefined && !need.packages.some((name) => isCase(name, lot.package ?? null)))
     return NO;
@@ -58,6 +62,7 @@ export function matchLot(need: StockFilter, lot: LotFacts): LotMatch {
     ...need.demands.map((demand) => checkDemand(demand, lot, limits)),
     ...(need.uses ?? []).flatMap((use) => checkPlace(use, lot) ?? []),
     ...limits.flatMap((limit) => (limit.kind === 'not-for' ? [checkUse(limit.use, need)] : [])),
+    ...(lot.grade === null && lot.partId ? [OPEN] : []),
   ];
   const margins = checks.map(({ margin }) => margin).filter((margin) => margin !== undefined);
   const has = (outcome: MatchCheck['outcome']) => checks.some((check) => check.outcome === outcome);

@@ -139,6 +139,35 @@ describe('matching', () => {
   });
 });
 
+test.each`
+  need                       | lots                                                                                    | order        | why
+  ${'nmos 600V 8A'}          | ${[{ vds: 600, id: 20 }, { vds: 600, id: 9 }, { vds: 900, id: 8 }]}                     | ${[1, 2, 0]} | ${'9 A before 20 A at equal volts, over both ratings together'}
+  ${'electrolytic 100u 25V'} | ${[{ capacitance: 1e-4, voltage: 100 }, { capacitance: 1e-4, voltage: 35 }]}            | ${[1, 0]}    | ${'35 V before 100 V'}
+  ${'cap >=100u'}            | ${[{ capacitance: 3.3e-3 }, { capacitance: 1e-4 }]}                                     | ${[1, 0]}    | ${'100 µF before 3300 µF'}
+  ${'nmos 600V'}             | ${[{ vds: 600, grade: 'B' }, { vds: 600, grade: 'A' }, { vds: 600, grade: 'A', n: 9 }]} | ${[2, 1, 0]} | ${'then the better grade, then the more pieces'}
+`('“$need”: best is nearest above ($why)', ({ need, lots, order }) => {
+  const kind = (need as string).startsWith('nmos') ? 'nmos' : 'capacitor';
+  const facts = (lots as { grade?: 'A' | 'B'; n?: number }[]).map(({ grade = 'A', n = 1, ...ratings }, index) => {
+    const known = Object.fromEntries(
+      Object.entries(ratings).map(([name, value]) => [name, { value: Number(value), source: 'datasheet' as const }]),
+    );
+    const match = matchLot(filter(need as string), { kind, subtype: 'electrolytic', grade, ratings: known });
+    return { ...match, index, grade, pieces: n };
+  });
+  expect(facts.toSorted(compareMatches).map(({ index }) => index)).toEqual(order);
+});
+
+test.each`
+  grade       | partId      | verdict
+  ${null}     | ${'a part'} | ${'limit'}
+  ${null}     | ${null}     | ${'fits'}
+  ${'A'}      | ${'a part'} | ${'fits'}
+  ${'reject'} | ${'a part'} | ${'no'}
+`('graded $grade, off a board: $partId: $verdict', ({ grade, partId, verdict }) => {
+  const ratings = { vds: { value: 600, source: 'datasheet' as const } };
+  expect(matchLot(filter('nmos 500V'), { kind: 'nmos', grade, partId, ratings }).verdict).toBe(verdict);
+});
+
 describe('limits travel with the lot', () => {
   const can = (limits: LotFacts['limits']): LotFacts => ({
     kind: 'capacitor',

@@ -29,7 +29,7 @@ export async function ask(db: Queryable, text: string): Promise<Asked> {
     return {
       ok: false,
       problem: questionProblemText(read.problem),
-      maybe: 'maybe' in read.problem ? read.problem.maybe : [],
+      maybe: 'maybe' in read.problem ? await thoseThatFind(db, read.problem.maybe) : [],
     };
   const { unread = [], ...filter } = read.filter;
   const carried = await Promise.all(
@@ -51,6 +51,18 @@ export async function ask(db: Queryable, text: string): Promise<Asked> {
     };
   const standIn = standInFor(asked, known);
   return { ok: true, filter: standIn, means: questionInWords({ ...standIn, like: asked.like }) };
+}
+
+/** Questions that find something, of those that may be meant; all where none does. */
+async function thoseThatFind(db: Queryable, maybe: readonly string[]): Promise<readonly string[]> {
+  const found = await Promise.all(
+    maybe.map(async (text) => {
+      const read = readQuestion(text);
+      return read.ok && (await pageOfLots(db, read.filter, { page: 0, size: 1 })).length > 0 ? [text] : [];
+    }),
+  );
+  const all = found.flat();
+  return all.length > 0 ? all : maybe;
 }
 
 const isCarried = async (db: Queryable, word: string) =>

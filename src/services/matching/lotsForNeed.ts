@@ -12,22 +12,34 @@ export interface LotForNeed {
 
 /** Lots looked at for one need; a shop with more of a kind narrows the need down. */
 const CANDIDATES = 400;
+/** Matches that differ by less are as near to what is asked. */
+const AS_NEAR = 1e-6;
 
 /** Lots with free pieces that a need could take, best first. */
 export async function lotsForNeed(db: Queryable, filter: StockFilter, candidates = CANDIDATES): Promise<LotForNeed[]> {
   return rankLots(filter, await candidateLots(db, filter, candidates));
 }
 
-/** The lot that meets a question best, which `found` may hold: what fits, then the tightest, so that a strong part is kept. */
+/** The lot that meets a question best, with those that meet it as well. */
+export interface BestLot extends LotForNeed {
+  readonly asNear: readonly LotForNeed[];
+}
+
+/** The lot that meets a question best, which `found` may hold: what fits, then the nearest, so that a strong part is kept. */
 export async function bestLot(
   db: Queryable,
   filter: StockFilter,
   found: Pick<LotPage, 'rows' | 'total'>,
-): Promise<LotForNeed | undefined> {
+): Promise<BestLot | undefined> {
   if (!filter.kind || filter.demands.length === 0) return undefined;
   const further = found.total > found.rows.length ? await tightestLots(db, filter) : [];
-  return rankLots(filter, [...found.rows, ...further])[0];
+  const known = new Map([...found.rows, ...further].map((row) => [row.lot.id, row]));
+  const [best, ...others] = rankLots(filter, [...known.values()]);
+  return best && { ...best, asNear: others.filter((other) => isAsNear(best.match, other.match)) };
 }
+
+const isAsNear = (one: LotMatch, other: LotMatch) =>
+  one.verdict === other.verdict && Math.abs(one.distance - other.distance) < AS_NEAR;
 
 /** Lots that meet a question, best first; those that its limits keep from it stand last. */
 export const bestFirst = (filter: StockFilter, rows: readonly LotRow[]): LotRow[] =>

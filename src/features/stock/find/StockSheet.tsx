@@ -156,8 +156,11 @@ function StockJudgement({ view }: { view: StockView }) {
             </span>
           </Claim>
           <p className="text-[13px] text-ink-2">
-            {best.code}, {best.free} free in {best.bin}. The tightest that fits, so that a strong part is kept for a
-            strong need.
+            {best.code}, {best.free} free in {best.bin}.{' '}
+            {best.verdict === 'fits' ? 'The nearest that fits' : 'The nearest that may do'}, so that a strong part is
+            kept for a strong need.
+            {best.asNear.length > 0 &&
+              ` As near to what is asked: ${best.asNear.map(({ code, grade }) => `${code}${grade ? `, grade ${grade}` : ''}`).join('; ')}.`}
           </p>
           <Findings
             items={best.checks.map(({ outcome, text }) => ({
@@ -184,11 +187,13 @@ function StockJudgement({ view }: { view: StockView }) {
               : `${total} ${total === 1 ? 'lot' : 'lots'}, ${pieces} pieces`}
           </Claim>
           <Next>
-            {view.find === ''
-              ? 'Ask in your words: nmos 600V 10A, resistor 4k7, electrolytic 1000u..2200u 25V low esr, or instead of a 2N60.'
-              : total === 0
-                ? 'Ask for less, or leave a demand out; a board may still hold what you need.'
-                : 'Say what it must stand, and the nearest that fits is shown here.'}
+            {view.problem
+              ? 'Name the kind of part, a value with its unit, or a marking.'
+              : view.find === ''
+                ? 'Ask in your words: nmos 600V 10A, resistor 4k7, electrolytic 1000u..2200u 25V low esr, or instead of a 2N60.'
+                : total === 0
+                  ? 'Ask for less, or leave a demand out; a board may still hold what you need.'
+                  : 'Say what it must stand, and the nearest that fits is shown here.'}
           </Next>
         </>
       )}

@@ -19,7 +19,7 @@ import { listFilters } from '../../../db/repositories/bins';
 import { LOT_ORDERS, ordersFor } from '../../../db/repositories/lotOrder';
 import { pageOfLots, searchLots, stockTotals, type LotRow } from '../../../db/repositories/lotSearch';
 import { routes } from '../../../routes';
-import { ask, bestFirst, bestLot, partsOnBoards, type LotForNeed } from '../../../services/matching';
+import { ask, bestFirst, bestLot, partsOnBoards, type BestLot } from '../../../services/matching';
 import { PAGE_ROWS, readOrder, type TableColumn, type TableRow } from '../../../ui/list/rows';
 
 /** Near misses shown for each demand. */
@@ -157,7 +157,7 @@ export async function stockRows(
 
 export type StockView = Awaited<ReturnType<typeof stockView>>;
 
-function bestView(best: LotForNeed | undefined) {
+function bestView(best: BestLot | undefined) {
   if (!best) return null;
   const { row, match, free } = best;
   const { lot, bin, ratings } = row;
@@ -167,6 +167,7 @@ function bestView(best: LotForNeed | undefined) {
     grade: lot.grade,
     bin,
     free,
+    asNear: best.asNear.map(({ row: { lot: other } }) => ({ code: other.code, grade: other.grade })),
     verdict: match.verdict,
     checks: match.checks.map(({ outcome, text }) => ({ outcome, text })),
     limits: lot.limits.map(limitText),

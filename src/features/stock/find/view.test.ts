@@ -267,3 +267,18 @@ test('a long list comes in pages, and the tightest of all of it is advised', asy
   expect(new Set(pages.flat().map(({ id }) => id)).size).toBe(120);
   expect(await stockRows(fixture.app, 'nmos vds>=tall', 0)).toEqual([]);
 });
+
+test('what may be meant is offered where it finds something; a type stands for its ratings; an unknown word may be a marking', async () => {
+  const asked = async (find: string) => plain(await stockView(fixture.app, find));
+  const back = await asked('400');
+  expect(back.problem).toContain('which kind');
+  expect(back.maybe.map(({ text }) => text)).toEqual(['nmos 400V']);
+  expect(await asked('something like a 12N60')).toMatchObject({
+    means: expect.stringContaining('in place of 12N60, at least 600 V') as string,
+    codes: ['FET-600'],
+  });
+  expect(await asked('like a XQ99Z')).toMatchObject({
+    problem: expect.stringContaining('XQ99Z are not known') as string,
+  });
+  expect((await asked('nmos gizmo')).means).toBe('N-FET, not understood: gizmo');
+});
