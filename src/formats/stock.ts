@@ -2,7 +2,15 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import type { Steps } from '../core/steps';
 import type { RefusedLine } from '../core/table';
-import { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot } from '../core/stock';
+import {
+  lotTable,
+  readLotEntry,
+  readLotTable,
+  type LotEntry,
+  type ReadLot,
+  type SheetColumn,
+  type SheetSaid,
+} from '../core/stock';
 
 export const STOCK_FORMAT = 'zorvek.stock/1';
 /** Most lots that one file may bring. */
@@ -11,6 +19,10 @@ const MOST_ROWS = 100_000;
 const LOTS_A_STEP = 1000;
 
 export interface ReadStock {
+  /** What the columns of a table were understood as; none of a file in JSON. */
+  readonly columns?: readonly SheetColumn[];
+  /** A list of another hand says not all: what is known of a type fills it in. */
+  readonly isOwn?: boolean;
   readonly read: readonly ReadLot[];
   readonly refused: readonly RefusedLine[];
 }
@@ -39,15 +51,18 @@ const lotInFile = z.object({
 });
 const stockFile = z.object({ format: z.literal(STOCK_FORMAT), lots: z.array(z.unknown()).max(MOST_ROWS) });
 
-/** Reads a file of lots, CSV or JSON by its first character; every row is read or refused with a reason. */
-export function* readStock(content: string): Steps<ReadStock> {
+/**
+ * Reads a file of lots: JSON by its first character, else a table from any spreadsheet. Every row is read or refused with a reason.
+ * @param said what a person put right of the columns
+ */
+export function* readStock(content: string, said: SheetSaid = {}): Steps<ReadStock> {
   const bare = content.replace(/^\uFEFF/, '').trim();
   if (bare === '') return failed('The file is empty; a CSV or JSON list of lots is expected.');
   if (bare.startsWith('{') || bare.startsWith('[')) return yield* readJson(bare);
   const { data } = Papa.parse<string[]>(bare, { skipEmptyLines: false });
   if (data.length > MOST_ROWS + 1)
     return failed(`The file has ${data.length} rows; ${MOST_ROWS} at most are taken at once.`);
-  return yield* readLotTable(data);
+  return yield* readLotTable(data, said);
 }
 
 const failed = (why: string): ReadStock => ({ read: [], refused: [{ line: 1, what: 'the file', why }] });

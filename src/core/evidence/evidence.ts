@@ -1,7 +1,7 @@
 import { practice } from './practice';
 
 /** Where a value comes from, strongest first. A stronger source replaces a weaker one. */
-export const SOURCES = ['measured', 'datasheet', 'decoded', 'remembered', 'typical', 'guessed'] as const;
+export const SOURCES = ['measured', 'datasheet', 'decoded', 'typed', 'remembered', 'typical', 'guessed'] as const;
 
 export type Source = (typeof SOURCES)[number];
 
@@ -10,6 +10,7 @@ export const SOURCE_MEANING: Readonly<Record<Source, string>> = {
   measured: 'a person measured it on this part',
   datasheet: 'a person read it in the datasheet',
   decoded: 'follows from the marking by a stated rule; check the datasheet',
+  typed: 'a person typed it, or a list said so, without a source',
   remembered: 'from the built-in catalogue; check the datasheet',
   typical: 'a rule of the trade, not of this part',
   guessed: 'a guess, to be replaced',

@@ -16,7 +16,17 @@ export { looseningFor, nearRange, withoutDemand, type Loosening } from './nearMi
 export { apartInValue, likenessOf, MAIN_VALUES, type Likeness } from './likePieces';
 export { measureRatings, type Measure } from './lotColumns';
 export { lotTitle } from './lotTitle';
-export { lotTable, readLotEntry, readLotTable, type LotEntry, type ReadLot } from './lotTable';
+export {
+  lotTable,
+  readLotEntry,
+  readLotTable,
+  type LotEntry,
+  type ReadLot,
+  type ReadSheet,
+  type SheetSaid,
+} from './lotTable';
+export type { SheetColumn } from './sheet/columns';
+export { isRole, ROLE_NAMES, type ColumnRole } from './sheet/roles';
 export { LIE_YEARS, reformAdvice, yearsBefore, yearsBetween } from './ageing';
 export { readStockCommand, STOCK_COMMANDS, stockCommandText, type StockCommand } from './stockLine';
 export type { Bin, LedgerReason, Lot, SavedFilter } from './lot';

@@ -13,7 +13,10 @@ import {
 } from '../part';
 import { formatShorthand, parseQuantity, problemText, UNITS } from '../quantity';
 import type { Steps } from '../steps';
-import { neutralised, plainCell, readHeading, type RefusedLine } from '../table';
+import { neutralised, plainCell, type RefusedLine } from '../table';
+import { columnsOf, type SheetColumn } from './sheet/columns';
+import { TEXT_COLUMNS, type ColumnRole } from './sheet/roles';
+import { decodedRatings, readRow } from './sheet/row';
 
 /** A lot as a file carries it. */
 export interface LotEntry {
@@ -29,12 +32,14 @@ export interface LotEntry {
   readonly pieces: number;
   readonly bin: string;
   readonly note: string;
-  readonly ratings: Readonly<Partial<Record<RatingName, { readonly value: number; readonly source: Source }>>>;
+  readonly ratings: Readonly<
+    Partial<Record<RatingName, { readonly value: number; readonly source: Source; readonly confidence?: number }>>
+  >;
 }
 
 /** A lot as a file gives it: values from JSON, or cells of a table, which are still text. */
 export interface RawLot {
-  readonly texts: Partial<Record<TextColumn, string>>;
+  readonly texts: Partial<Record<TextOnly, string>>;
   readonly pieces: number | string;
   readonly limits: readonly RawLimit[] | string;
   readonly ratings: Readonly<Record<string, RawRating | string>>;
@@ -52,21 +57,9 @@ export interface ReadLot {
   readonly entry: LotEntry;
 }
 
-const TEXTS = [
-  'code',
-  'kind',
-  'subtype',
-  'technology',
-  'marking',
-  'package',
-  'grade',
-  'limits',
-  'pieces',
-  'bin',
-  'note',
-] as const;
+const TEXTS = TEXT_COLUMNS;
 type Column = (typeof TEXTS)[number];
-type TextColumn = Exclude<Column, 'pieces' | 'limits'>;
+type TextOnly = Exclude<Column, 'pieces' | 'limits'>;
 const LONGEST = 120;
 const MOST_PIECES = 1_000_000;
 
@@ -94,51 +87,118 @@ const limitWord = (limit: Limit): string =>
 /** Rows between two pauses. */
 const ROWS_A_STEP = 1000;
 
+/** What a person says of a list that its heading does not. */
+export interface SheetSaid {
+  /** What each column is, where it was put right. */
+  readonly roles?: readonly (ColumnRole | undefined)[];
+  /** Where pieces lie of which the list says nothing. */
+  readonly bin?: string;
+}
+
+export interface ReadSheet {
+  /** Stock wrote it itself: it says all there is. */
+  readonly isOwn: boolean;
+  readonly columns: readonly SheetColumn[];
+  readonly read: readonly ReadLot[];
+  readonly refused: readonly RefusedLine[];
+}
+
 /**
- * Reads a table of lots: a heading with `kind`, `pieces` and `bin`, further text columns, and one column a rating.
- * Every row is read, or refused with the value that is wrong.
+ * Reads a list of lots from any spreadsheet: its columns are known by name, by what people call them, or by what stands in them. A
+ * column may hold one rating, one quantity, or several values at once; the number of a part tells what the list leaves out. Every row
+ * is read, or refused with the column and the value that is wrong.
  * @param rows cells by row, the heading first
  */
 export function* readLotTable(
   rows: readonly (readonly string[])[],
-): Steps<{ readonly read: readonly ReadLot[]; readonly refused: readonly RefusedLine[] }> {
-  const [heading = [], ...body] = rows;
-  const head = readHeading(heading, {
-    needed: ['kind', 'pieces', 'bin'],
-    isKnown: (column) => isText(column) || ratingOf(column) !== undefined,
-  });
-  if (!head.isUsable) return { read: [], refused: head.refused };
-  const { columns } = head;
-  const refused: RefusedLine[] = [...head.refused];
+  { roles = [], bin = '' }: SheetSaid = {},
+): Steps<ReadSheet> {
+  // A title may stand over the heading.
+  const from = Math.max(
+    0,
+    rows.findIndex((cells) => cells.filter((cell) => cell.trim() !== '').length > 1),
+  );
+  const body = rows.slice(from + 1);
+  const columns = columnsOf(rows.slice(from), roles);
+  const isOwn = TEXTS.every((name) => columns.some(({ role, by }) => role === name && by === 'name'));
+  const has = (role: ColumnRole) => columns.some((column) => column.role === role);
+  const refused: RefusedLine[] = columns
+    .filter(
+      ({ role, heading, samples, by }) =>
+        role === 'nothing' && by !== 'person' && by !== 'alias' && (heading !== '' || samples.length > 0),
+    )
+    .map(({ heading }) => ({
+      line: 1,
+      what: heading,
+      why: `Column “${heading}” is left out: nothing tells what it is. Say it above if it is needed.`,
+    }));
+  if (!(['kind', 'marking', 'values', 'of farad', 'of henry', 'of ohm'] as const).some(has)) {
+    const what = columns
+      .map(({ heading }) => heading)
+      .join(', ')
+      .slice(0, 80);
+    return {
+      isOwn,
+      columns,
+      read: [],
+      refused: [
+        {
+          line: 1,
+          what,
+          why: 'No column says what the parts are: one for the kind, the marking or the values is expected.',
+        },
+      ],
+    };
+  }
+  if (!has('bin') && bin === '') {
+    const what = columns
+      .map(({ heading }) => heading)
+      .join(', ')
+      .slice(0, 80);
+    return {
+      isOwn,
+      columns,
+      read: [],
+      refused: [
+        {
+          line: 1,
+          what,
+          why: 'No column says where the parts lie: say which column is the bin, or give one bin for all.',
+        },
+        ...refused,
+      ],
+    };
+  }
   const read: ReadLot[] = [];
   const seen = new Map<string, number>();
   for (const [index, cells] of body.entries()) {
     if (index % ROWS_A_STEP === 0) yield index / body.length;
-    const line = index + 2;
+    const line = from + index + 2;
     if (cells.every((cell) => cell.trim() === '')) continue;
-    const texts: Partial<Record<Column, string>> = {};
-    const ratings: Record<string, string> = {};
-    columns.forEach((column, place) => {
-      const cell = plainCell((cells[place] ?? '').trim());
-      const rating = ratingOf(column);
-      if (isText(column)) texts[column.toLowerCase() as Column] = cell;
-      else if (rating) ratings[rating] = cell;
-    });
-    const { pieces = '', limits = '', ...words } = texts;
-    const entry = readLotEntry({ texts: words, pieces, limits, ratings });
-    const what = [texts.code, texts.kind, texts.marking].filter(Boolean).join(' ').slice(0, 60);
+    const row = readRow(
+      columns,
+      cells.map((cell) => plainCell(cell.trim())),
+      bin,
+    );
+    const entry = 'why' in row ? row : readLotEntry(row.raw);
+    const what = columns
+      .flatMap(({ role }, place) =>
+        ['code', 'kind', 'marking', 'values'].includes(role) ? [(cells[place] ?? '').trim()] : [],
+      )
+      .filter((cell) => cell !== '')
+      .join(' ')
+      .slice(0, 60);
     if ('why' in entry) refused.push({ line, what, why: entry.why });
     else if (entry.code !== '' && seen.has(entry.code))
       refused.push({ line, what, why: `Line ${seen.get(entry.code)} has the code ${entry.code} already.` });
     else {
       if (entry.code !== '') seen.set(entry.code, line);
-      read.push({ line, entry });
+      const decoded = isOwn ? {} : decodedRatings(entry.kind, entry.marking, entry.package, entry.ratings);
+      read.push({ line, entry: { ...entry, ratings: { ...decoded, ...entry.ratings } } });
     }
   }
-  return { read, refused };
+  return { isOwn, columns, read, refused };
 }
-
-const isText = (column: string): boolean => (TEXTS as readonly string[]).includes(column.toLowerCase());
 
 function ratingOf(column: string): RatingName | undefined {
   const name = column.replace(/\s*[([].*$/, '');
@@ -147,7 +207,7 @@ function ratingOf(column: string): RatingName | undefined {
 
 /** Reads one lot, or says which of its values is wrong and what was expected. */
 export function readLotEntry(raw: RawLot): LotEntry | { readonly why: string } {
-  const text = (column: TextColumn) => (raw.texts[column] ?? '').trim();
+  const text = (column: TextOnly) => (raw.texts[column] ?? '').trim();
   const all = { ...raw.texts, ...(typeof raw.limits === 'string' ? { limits: raw.limits } : {}) };
   for (const column of TEXTS) {
     const { length } = ((all as Partial<Record<Column, string>>)[column] ?? '').trim();
@@ -243,9 +303,9 @@ function readRatings(kind: KindName, given: RawLot['ratings']): { ratings: LotEn
   return { ratings };
 }
 
-/** A cell such as `650 V; datasheet`. */
+/** A cell such as `650 V; datasheet`; a value without a source is only typed. */
 function readRating(name: RatingName, cell: string): RawRating | { why: string } {
-  const [valueText = '', source = 'datasheet'] = cell.split(';').map((part) => part.trim());
+  const [valueText = '', source = 'typed'] = cell.split(';').map((part) => part.trim());
   const parsed = parseQuantity(valueText, RATINGS[name].unit);
   if (!parsed.ok) return { why: `${RATINGS[name].label}: ${problemText(parsed.problem)}` };
   return { value: parsed.quantity.value, source };

@@ -70,6 +70,7 @@ export async function bringIn(
           name,
           value_si: rating.value,
           source: rating.source,
+          confidence: rating.confidence ?? null,
           recorded_ms: now,
         })),
       ),

@@ -72,6 +72,25 @@ export async function findType(db: Queryable, kind: KindName, name: string): Pro
   return alias && (await withDetails(db, [alias.type]))[0];
 }
 
+const NAMES_AT_ONCE = 500;
+
+/** Ratings of the types with these numbers, by kind and number: `nmos 12N65`. */
+export async function typesNamed(
+  db: Queryable,
+  names: readonly string[],
+): Promise<ReadonlyMap<string, TypeRecord['ratings']>> {
+  const found = new Map<string, TypeRecord['ratings']>();
+  for (let start = 0; start < names.length; start += NAMES_AT_ONCE) {
+    const some = names.slice(start, start + NAMES_AT_ONCE);
+    const rows = await db
+      .select()
+      .from(types)
+      .where(and(inArray(types.name, some), isNull(types.deletedMs)));
+    for (const { type, ratings } of await withDetails(db, rows)) found.set(`${type.kind} ${type.name}`, ratings);
+  }
+  return found;
+}
+
 /** The type with an id. */
 export async function typeById(db: Queryable, id: string): Promise<TypeRecord | undefined> {
   const rows = await db

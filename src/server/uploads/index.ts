@@ -32,21 +32,26 @@ export function answerWithProgress(request: Request, work: (pause: Pause) => Pro
   return new Response(lines, { headers: HEADERS });
 }
 
-const question = z.object({ mode: z.enum(['preview', 'apply']) });
+const question = z.looseObject({ mode: z.enum(['preview', 'apply']) });
+
+/** What else the address says of a list. */
+export type ListSaid = Readonly<Record<string, unknown>>;
 
 /** A route that reads a list sent as plain bytes: what it would bring, or the taking in of it, each with its progress. */
 export function listRoute(of: {
   /** What the list is of, for the refusal of a request that is none. */
   what: string;
-  preview: (text: string, pause: Pause) => Promise<object>;
-  apply: (text: string, pause: Pause) => Promise<object>;
+  preview: (text: string, pause: Pause, said: ListSaid) => Promise<object>;
+  apply: (text: string, pause: Pause, said: ListSaid) => Promise<object>;
 }): (request: Request) => Promise<Response> {
   return async (request) => {
     const asked = askedOf(request, question);
     if (!asked) return refused(`A list of ${of.what} is expected as plain bytes, with a mode.`);
     const text = await request.text();
     return answerWithProgress(request, async (pause) =>
-      asked.mode === 'preview' ? { ok: true, preview: await of.preview(text, pause) } : of.apply(text, pause),
+      asked.mode === 'preview'
+        ? { ok: true, preview: await of.preview(text, pause, asked) }
+        : of.apply(text, pause, asked),
     );
   };
 }

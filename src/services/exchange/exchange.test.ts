@@ -87,7 +87,7 @@ test('a code that was given already is refused by name, and the rest comes in; u
 
 test.each([
   ['', /empty/],
-  ['kind,marking\nnmos,12N65', /pieces.*bin/],
+  ['kind,marking\nnmos,12N65', /which column is the bin/],
   ['kind,marking,pieces,bin\nwok,12N65,1,A1', /wok/],
 ])('a list of lots with nothing to take, %j, is refused with the reason', async (text, why) => {
   const [, theirs] = shops();

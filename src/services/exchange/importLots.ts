@@ -1,19 +1,27 @@
 import { limitText } from '../../core/measure';
-import { kindRule } from '../../core/part';
+import { kindRule, RATINGS, type RatingName } from '../../core/part';
+import { formatQuantity } from '../../core/quantity';
+import type { LotEntry, SheetColumn, SheetSaid } from '../../core/stock';
 import { noPause, partOf, stepByStep } from '../../core/steps';
 import type { AppContext } from '../../db/context';
 import type { Queryable } from '../../db/client';
 import { bringIn, codesTaken } from '../../db/repositories/lotImport';
+import { typesNamed } from '../../db/repositories/types';
 import { readStock, type ReadStock } from '../../formats/stock';
 import { refusal, refused as refusedBy, run, type Outcome } from '../command';
 
 /** Rows whose code is free; the others are refused, so that nothing is counted in twice. */
-export async function soundRows(db: Queryable, { read, refused }: ReadStock): Promise<ReadStock> {
+export async function soundRows(
+  db: Queryable,
+  { columns, isOwn = true, read, refused }: ReadStock,
+): Promise<ReadStock> {
   const codes = read.flatMap(({ entry }) => (entry.code ? [entry.code] : []));
   const taken = await codesTaken(db, codes);
   const clash = read.filter(({ entry }) => taken.has(entry.code));
+  const free = read.filter(({ entry }) => !taken.has(entry.code));
   return {
-    read: read.filter(({ entry }) => !taken.has(entry.code)),
+    ...(columns ? { columns } : {}),
+    read: isOwn ? free : await withKnownTypes(db, free),
     refused: [
       ...refused,
       ...clash.map(({ line, entry }) => ({
@@ -25,12 +33,43 @@ export async function soundRows(db: Queryable, { read, refused }: ReadStock): Pr
   };
 }
 
+/** What the shop knows of a type fills in what a list leaves out, and what its number alone tells. */
+async function withKnownTypes(db: Queryable, read: ReadStock['read']): Promise<ReadStock['read']> {
+  const known = await typesNamed(
+    db,
+    [...new Set(read.map(({ entry }) => entry.marking.toUpperCase()))].filter((name) => name !== ''),
+  );
+  return read.map((row) => {
+    const { entry } = row;
+    const type = known.get(`${entry.kind} ${entry.marking.toUpperCase()}`);
+    if (!type) return row;
+    const own = Object.fromEntries(
+      Object.entries(type).map(([name, { value, source, confidence }]) => [
+        name,
+        { value, source, ...(confidence == null ? {} : { confidence }) },
+      ]),
+    ) as LotEntry['ratings'];
+    const said = Object.entries(entry.ratings).filter(
+      ([, { source }]) => source !== 'decoded' && source !== 'remembered',
+    );
+    return { ...row, entry: { ...entry, ratings: { ...entry.ratings, ...own, ...Object.fromEntries(said) } } };
+  });
+}
+
 /** Share of the time that reading takes; writing takes the rest. */
 const READING = 0.3;
 
 /** Takes the sound rows of a file in: all of them or none, as one step that can be undone. */
-export async function importLots(app: AppContext, text: string, pause = noPause): Promise<Outcome> {
-  const { read, refused } = await soundRows(app.db.read, await stepByStep(readStock(text), partOf(pause, 0, READING)));
+export async function importLots(
+  app: AppContext,
+  text: string,
+  pause = noPause,
+  said: SheetSaid = {},
+): Promise<Outcome> {
+  const { read, refused } = await soundRows(
+    app.db.read,
+    await stepByStep(readStock(text, said), partOf(pause, 0, READING)),
+  );
   if (read.length === 0) return refusedBy(refusal('list-empty', { why: refused[0]?.why }));
   const note = `list ${app.newKey()}`;
   return run(app, { scope: 'stock' }, async (edit) => {
@@ -49,6 +88,7 @@ export async function importLots(app: AppContext, text: string, pause = noPause)
 const SHOWN = 50;
 
 export interface LotsPreview {
+  readonly columns: readonly SheetColumn[];
   readonly lots: number;
   readonly pieces: number;
   readonly bins: number;
@@ -58,9 +98,15 @@ export interface LotsPreview {
 }
 
 /** What a file of lots would bring. */
-export async function previewLots(app: AppContext, text: string, pause = noPause): Promise<LotsPreview> {
-  const { read, refused } = await soundRows(app.db.read, await stepByStep(readStock(text), pause));
+export async function previewLots(
+  app: AppContext,
+  text: string,
+  pause = noPause,
+  said: SheetSaid = {},
+): Promise<LotsPreview> {
+  const { columns = [], read, refused } = await soundRows(app.db.read, await stepByStep(readStock(text, said), pause));
   return {
+    columns,
     lots: read.length,
     pieces: read.reduce((sum, { entry }) => sum + entry.pieces, 0),
     bins: new Set(read.map(({ entry }) => entry.bin)).size,
@@ -68,9 +114,15 @@ export async function previewLots(app: AppContext, text: string, pause = noPause
       line,
       what: [entry.marking, kindRule(entry.kind).label].filter((word) => word !== '').join(', '),
       message: [
+        ...Object.entries(entry.ratings).map(([name, { value, source }]) => {
+          const { label, unit } = RATINGS[name as RatingName];
+          return `${label} ${formatQuantity(value, unit)} (${source})`;
+        }),
+        entry.package,
         `${entry.pieces} into ${entry.bin}`,
         entry.grade && `grade ${entry.grade}`,
         entry.limits.map(limitText).join(', '),
+        entry.note && `“${entry.note}”`,
       ]
         .filter(Boolean)
         .join(', '),

@@ -21,7 +21,7 @@ const SAID_OTHERWISE: readonly (readonly [RegExp, string | ((whole: string, word
   [/[ø⌀]\s*/gi, ' diameter '],
   [/\b([a-z]{1,3})\((on|av|rms|sat)\)/gi, '$1$2'],
   [/(\d)\s*VA\b/g, '$1W'],
-  [/(\d)\s*°?C\/W/g, '$1K/W'],
+  [/(\d)\s*(?:°?C|K)\/W/g, '$1K/W'],
   [/±\s*(\d[\d.,]*)\s*%/g, ' within:$1% '],
   // “100uF/25V” are two figures; “230V/12V” are the two sides of a transformer.
   [/(\d\s*[pnuµ]F?)\/(?=\d)/gi, '$1 '],

@@ -17,7 +17,7 @@ const list = (): string =>
     'kind,marking,pieces,bin,vds',
     ...Array.from({ length: ROWS }, (_, row) => {
       const kind = row % 5000 === 4000 ? 'gadget' : 'nmos';
-      const bin = row % 5000 === 4001 ? 'the red box' : `B${row % 40}`;
+      const bin = row % 5000 === 4001 ? 'the red box (which?)' : `B${row % 40}`;
       return `${kind},T${row % 500},${1 + (row % 9)},${bin},${100 + (row % 700)}V`;
     }),
   ].join('\n');
