@@ -89,7 +89,7 @@ test('the drawers are asked, narrowed by what is offered, and pieces are taken a
     .or(page.getByRole('link', { name: /^A \d/ }))
     .first()
     .click();
-  await expect(page.getByLabel('Find in stock')).toHaveValue('grade:A');
+  await expect(page.getByLabel('Find in stock')).toHaveValue('grade A');
   await goTo(page, '/stock?find=UF4007');
   await page.getByRole('table', { name: 'Lots', exact: true }).getByRole('link').first().click();
   const take = page.getByRole('form', { name: 'Take out' });

@@ -130,7 +130,7 @@ export function* readLotTable(
     .map(({ heading }) => ({
       line: 1,
       what: heading,
-      why: `Column “${heading}” is left out: nothing tells what it is. Say it above if it is needed.`,
+      why: `Column “${heading}” is left out: nothing tells what it is. Say what it is if it is needed.`,
     }));
   if (!(['kind', 'marking', 'values', 'of farad', 'of henry', 'of ohm'] as const).some(has)) {
     const what = columns

@@ -46,7 +46,7 @@ async function withKnownTypes(db: Queryable, read: ReadStock['read']): Promise<R
     const own = Object.fromEntries(
       Object.entries(type).map(([name, { value, source, confidence }]) => [
         name,
-        { value, source, ...(confidence == null ? {} : { confidence }) },
+        { value, source, ...(confidence === undefined ? {} : { confidence }) },
       ]),
     ) as LotEntry['ratings'];
     const said = Object.entries(entry.ratings).filter(

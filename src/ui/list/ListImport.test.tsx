@@ -97,3 +97,37 @@ test('it tells how far it is, and stops when it is told to', async () => {
   expect((await screen.findByRole('alert')).textContent).toBe('You stopped it; nothing was written.');
   expect(screen.queryByRole('progressbar')).toBeNull();
 });
+
+test('what is put right goes with the next reading and with the taking in; what was put right before is said at once', async () => {
+  answers({ ok: true, preview: PREVIEW }, { ok: true, preview: PREVIEW }, { ok: true, preview: PREVIEW }, { ok: true });
+  const { user } = mount(
+    <ListImport<Preview>
+      url="/stock/import"
+      goto="/stock"
+      fileLabel="List of lots"
+      claimLabel="What the file would do"
+      claim={({ added }) => `${added} new`}
+      useful={({ added }) => added}
+      useless="None."
+      caution="A list is no measurement."
+      taken={() => null}
+      remembered={() => ({ bin: 'C1' })}
+      adjust={(_, again) => (
+        <button type="button" onClick={() => again({ bin: 'C2', roles: 'kind,of volt' })}>
+          again
+        </button>
+      )}
+    >
+      A table.
+    </ListImport>,
+  );
+  await user.upload(screen.getByLabelText('List of lots'), FILE);
+  await user.click(await screen.findByRole('button', { name: 'again' }));
+  await user.click(await screen.findByRole('button', { name: 'Take 2 in' }));
+  expect(sent()).toEqual([
+    '/stock/import?mode=preview',
+    '/stock/import?bin=C1&mode=preview',
+    '/stock/import?bin=C2&roles=kind%2Cof+volt&mode=preview',
+    '/stock/import?bin=C2&roles=kind%2Cof+volt&mode=apply',
+  ]);
+});

@@ -34,10 +34,15 @@ export function ListImport<P extends ListPreview>(of: {
   children: ReactNode;
   /** The rows that would be taken in. */
   taken: (preview: P) => ReactNode;
+  /** What a person may put right before the file is read again; `again` takes what is added to the address. */
+  adjust?: (preview: P, again: (said: Readonly<Record<string, string>>) => void, isBusy: boolean) => ReactNode;
+  /** What was put right of such a list before, to be said of it at once. */
+  remembered?: (preview: P) => Readonly<Record<string, string>> | undefined;
 }) {
   const { run } = useCommand();
   const hydrated = useHydrated();
   const [file, setFile] = useState<File>();
+  const [said, setSaid] = useState<Readonly<Record<string, string>>>({});
   const [preview, setPreview] = useState<P>();
   const [stage, setStage] = useState<Stage>('idle');
   const [share, setShare] = useState(0);
@@ -48,12 +53,16 @@ export function ListImport<P extends ListPreview>(of: {
     chosen: File,
     mode: 'preview' | 'apply',
     during: Stage,
+    told: Readonly<Record<string, string>>,
   ): Promise<T | undefined> {
     const { signal } = (stopper.current = new AbortController());
     setStage(during);
     setShare(0);
     setRefusal('');
-    const answer = await sendLong<T>(`${of.url}?mode=${mode}`, chosen, { share: setShare, signal });
+    const answer = await sendLong<T>(`${of.url}?${new URLSearchParams({ ...told, mode }).toString()}`, chosen, {
+      share: setShare,
+      signal,
+    });
     setStage('idle');
     if (signal.aborted) setRefusal('You stopped it; nothing was written.');
     else if (!answer) setRefusal(NO_ANSWER);
@@ -66,13 +75,23 @@ export function ListImport<P extends ListPreview>(of: {
     setPreview(undefined);
     setRefusal('');
     if (!chosen) return;
-    const answer = await send<Answer<P>>(chosen, 'preview', 'reading');
-    if (answer?.ok) setPreview(answer.preview);
+    const first = await look(chosen, {});
+    const known = first && of.remembered?.(first);
+    if (known) await look(chosen, known);
+  }
+
+  /** Reads the file with what was said of it. */
+  async function look(chosen: File, told: Readonly<Record<string, string>>): Promise<P | undefined> {
+    setSaid(told);
+    const answer = await send<Answer<P>>(chosen, 'preview', 'reading', told);
+    if (!answer?.ok) return undefined;
+    setPreview(answer.preview);
+    return answer.preview;
   }
 
   async function apply() {
     if (!file) return;
-    const outcome = await send<FormOutcome>(file, 'apply', 'writing');
+    const outcome = await send<FormOutcome>(file, 'apply', 'writing', said);
     if (outcome?.ok) await run(() => Promise.resolve({ ...outcome, goto: of.goto }));
   }
 
@@ -127,6 +146,7 @@ export function ListImport<P extends ListPreview>(of: {
           {refusal}
         </p>
       )}
+      {preview && file && of.adjust?.(preview, (told) => void look(file, told), stage !== 'idle')}
       {preview && <Refused preview={preview} />}
       {preview && of.taken(preview)}
     </Halves>

@@ -1,4 +1,3 @@
-import { BIN_CODE } from '../../ident';
 import { packageFromWord } from '../../part';
 import { readFigure } from '../question/hear';
 import { senseOf } from '../question/senseOf';

@@ -26,6 +26,8 @@ const CONDEMNED =
 const FAMILIES: readonly (readonly KindName[])[] = [['diode', 'dual-diode']];
 /** A reading of a marking is taken for the kind from here up. */
 const SURE = 0.5;
+/** And for what its number tells from here up: a guess at a number is no rating. */
+const TOLD_FROM = 0.8;
 
 /** Reads a row of a list by what its columns are. @param bin where pieces lie of which the list says nothing */
 export function readRow(columns: readonly SheetColumn[], cells: readonly string[], bin: string): ReadRow {
@@ -197,7 +199,7 @@ export function decodedRatings(
 ): Partial<Record<RatingName, { value: number; source: 'decoded' | 'remembered'; confidence: number }>> {
   if (marking === '') return {};
   const best = firstReading(marking, kind, package_);
-  if (best?.kind !== kind) return {};
+  if (best?.kind !== kind || best.confidence < TOLD_FROM) return {};
   return Object.fromEntries(
     Object.entries(best.ratings)
       .filter(([name]) => !(name in known) && name in RATINGS && kindRule(kind).ratings.includes(name as RatingName))

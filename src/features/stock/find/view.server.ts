@@ -113,7 +113,7 @@ export async function stockView({ db }: AppContext, find: string, orderText = ''
       },
       {
         label: 'grade',
-        choices: facets.grades.map(({ value, n }) => ({ word: value, find: value && `grade:${value}`, n })),
+        choices: facets.grades.map(({ value, n }) => ({ word: value, find: value && `grade ${value}`, n })),
       },
       {
         label: 'evidence',

@@ -3,6 +3,8 @@
 import { ImportRows, ListImport } from '../../../ui/list/ListImport';
 import type { LotsPreview } from '../../../services/exchange';
 import { routes } from '../../../routes';
+import { rememberColumns, rememberedColumns } from './rememberedColumns';
+import { SheetColumns } from './SheetColumns';
 
 /** Brings a list of lots in. */
 export function BringSheet() {
@@ -16,6 +18,22 @@ export function BringSheet() {
       useful={({ lots }) => lots}
       useless="No row of the file can be taken in."
       caution="What a list says of a part is no measurement: test it before it carries mains voltage."
+      remembered={({ columns }) => rememberedColumns(columns)}
+      adjust={({ columns }, again, isBusy) =>
+        columns.length > 0 && (
+          <SheetColumns
+            key={columns.map(({ heading }) => heading).join('|')}
+            columns={columns}
+            bin={rememberedColumns(columns)?.bin ?? ''}
+            isBusy={isBusy}
+            onSay={(roles, bin) => {
+              const said = { roles: roles.join(','), bin };
+              rememberColumns(columns, said);
+              again(said);
+            }}
+          />
+        )
+      }
       taken={({ rows, lots }) =>
         rows.length > 0 && (
           <ImportRows
@@ -27,10 +45,10 @@ export function BringSheet() {
         )
       }
     >
-      CSV with a heading: <span className="font-mono">kind, pieces, bin</span>, then what you have of{' '}
-      <span className="font-mono">code, subtype, technology, marking, package, grade, limits, note</span> and one column
-      a rating, such as <span className="font-mono">vds</span>. A cell is a value, with its source if you like:{' '}
-      <span className="font-mono">650 V; datasheet</span>. Or JSON of the format{' '}
+      A table from any spreadsheet, saved as CSV: a heading, then a row for each lot. Columns are known by their names
+      in English, German or French, or by what stands in them; a cell may hold several values, such as{' '}
+      <span className="font-mono">470u 35V 105C</span>, and the number of a part tells what the list leaves out. You can
+      put each column right before anything is written. Or JSON of the format{' '}
       <span className="font-mono">zorvek.stock/1</span>, as Stock writes it.
     </ListImport>
   );
