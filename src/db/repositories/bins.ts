@@ -27,7 +27,7 @@ export async function listBins(db: Queryable): Promise<BinRow[]> {
     .where(and(isNull(lots.deletedMs), sql`${lots.onHand} > 0`))
     .groupBy(lots.binId)
     .as('heaps');
-  return db
+  const rows = await db
     .select({
       id: bins.id,
       code: bins.code,
@@ -39,7 +39,11 @@ export async function listBins(db: Queryable): Promise<BinRow[]> {
     .from(bins)
     .leftJoin(heaps, eq(heaps.binId, bins.id))
     .orderBy(bins.code);
+  return rows.toSorted((a, b) => asCounted(a.code, b.code));
 }
+
+/** A2 stands before A10. */
+export const asCounted = (a: string, b: string): number => a.localeCompare(b, 'en', { numeric: true });
 
 /** The drawer with a code. */
 export async function findBin(db: Queryable, code: string): Promise<Bin | undefined> {

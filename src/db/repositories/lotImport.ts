@@ -129,18 +129,20 @@ async function freshCodes(tx: Queryable, app: AppContext, count: number, given: 
 
 /**
  * Takes lots that came in together out again: an opposite line for each, and the lots are deleted.
- * @returns false when something else happened to one of them since, and nothing was touched
+ * @returns codes of lots to which something else happened since; then nothing was touched
  */
-export async function sendBack(tx: Queryable, app: AppContext, note: string): Promise<boolean> {
+export async function sendBack(tx: Queryable, app: AppContext, note: string): Promise<readonly string[]> {
   const came = tx
     .select({ id: stockLedger.lotId })
     .from(stockLedger)
     .where(and(eq(stockLedger.reason, 'imported'), eq(stockLedger.note, note)));
-  const [touched] = await tx
-    .select({ n: sql<number>`count(*)` })
+  const touched = await tx
+    .selectDistinct({ code: lots.code })
     .from(stockLedger)
-    .where(and(inArray(stockLedger.lotId, came), sql`${stockLedger.reason} <> 'imported'`));
-  if (Number(touched?.n ?? 0) > 0) return false;
+    .innerJoin(lots, eq(lots.id, stockLedger.lotId))
+    .where(and(inArray(stockLedger.lotId, came), sql`${stockLedger.reason} <> 'imported'`))
+    .orderBy(lots.code);
+  if (touched.length > 0) return touched.map(({ code }) => code);
   const now = app.now();
   const lines = await tx
     .select()
@@ -165,5 +167,5 @@ export async function sendBack(tx: Queryable, app: AppContext, note: string): Pr
     .update(lots)
     .set({ deletedMs: now })
     .where(and(inArray(lots.id, came), isNull(lots.deletedMs)));
-  return true;
+  return [];
 }

@@ -5,6 +5,7 @@ import { RATINGS } from '../../core/part';
 import type { AppContext } from '../context';
 import type { Queryable } from '../client';
 import { bins, builds, lotRatings, lots, needs, stockLedger } from '../schema';
+import { asCounted } from './bins';
 import { freshCode } from './codes';
 import type { Edit } from './journal';
 import { ratingRow, type NewRating } from './ratings';
@@ -152,7 +153,8 @@ async function likeLot(tx: Queryable, donorId: string, binId: string, piece: Har
 
 /** Codes of bins, for completion. */
 export async function listBinCodes(db: Queryable): Promise<string[]> {
-  return (await db.select({ code: bins.code }).from(bins).orderBy(bins.code).limit(500)).map(({ code }) => code);
+  const rows = await db.select({ code: bins.code }).from(bins).orderBy(bins.code).limit(500);
+  return rows.map(({ code }) => code).toSorted(asCounted);
 }
 
 /** The present ratings of a lot. */

@@ -11,7 +11,8 @@ export type UndoOutcome =
   | { readonly kind: 'undone'; readonly message: string }
   | { readonly kind: 'not-found' }
   | { readonly kind: 'already-undone' }
-  | { readonly kind: 'changed-since' };
+  /** What holds it, where it can be named. */
+  | { readonly kind: 'changed-since'; readonly by?: readonly string[] };
 
 /**
  * Undoes one journal entry, or one ledger line written outside a journal: whole or not at all.
@@ -33,12 +34,18 @@ export async function undoEdit(app: AppContext, id: string): Promise<UndoOutcome
     });
   } catch (error) {
     // A refusal by the database, or a row that changed since, stands in the way; other errors are bugs.
-    if (error instanceof ChangedSince || isConstraintFailure(error)) return { kind: 'changed-since' };
+    if (error instanceof ChangedSince)
+      return { kind: 'changed-since', ...(error.by.length > 0 ? { by: error.by } : {}) };
+    if (isConstraintFailure(error)) return { kind: 'changed-since' };
     throw error;
   }
 }
 
-class ChangedSince extends Error {}
+class ChangedSince extends Error {
+  constructor(readonly by: readonly string[] = []) {
+    super('Something was done to it since.');
+  }
+}
 
 /** Takes one ledger line back with an opposite one, if there is such a line. A line is taken back at most once. */
 async function takeBackLedgerLine(tx: Queryable, app: AppContext, id: string, note: string): Promise<boolean> {
@@ -80,9 +87,11 @@ async function takeBack(tx: Queryable, app: AppContext, change: Batch, message: 
     case 'ledger':
       await takeBackLedgerLine(tx, app, change.id, message);
       return;
-    case 'lots-in':
-      if (!(await sendBack(tx, app, change.note))) throw new ChangedSince();
+    case 'lots-in': {
+      const held = await sendBack(tx, app, change.note);
+      if (held.length > 0) throw new ChangedSince(held);
       return;
+    }
     case 'setting':
       if (!isSame(await readSetting(tx, change.name), change.after)) throw new ChangedSince();
       await writeSetting(tx, change.name, change.before);

@@ -11,6 +11,7 @@ export interface Refusals {
   readonly 'undo-nothing': NoData;
   readonly 'undone-already': NoData;
   readonly 'changed-since': NoData;
+  readonly 'list-in-use': { readonly codes: readonly string[] };
 
   readonly 'plate-or-text': NoData;
   readonly 'none-powered': NoData;
@@ -138,6 +139,8 @@ const TEXT: { readonly [C in RefusalCode]: (data: Refusals[C]) => string } = {
   'several-powered': ({ codes }) =>
     `Several units have power on: ${codes}. Go to the one that you unplugged, and say it there.`,
   'changed-since': () => 'Something was done to it since, so it stays. Undo the later step first.',
+  'list-in-use': ({ codes }) =>
+    `Of the list ${codes.slice(0, 3).join(', ')}${codes.length > 3 ? ` and ${codes.length - 3} more` : ''} ${codes.length === 1 ? 'was' : 'were'} moved, used or set aside since, so it stays. Undo that first.`,
 
   'line-unreadable': ({ problem }) => benchProblemText(problem),
   'quantity-unreadable': ({ problem }) => problemText(problem),

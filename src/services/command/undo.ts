@@ -31,5 +31,7 @@ export async function undoLatest(app: AppContext, code: string): Promise<Outcome
 function outcomeOf(outcome: UndoOutcome): Outcome {
   return outcome.kind === 'undone'
     ? { ok: true, message: `Undone: ${outcome.message}`, value: undefined }
-    : refused(refusal(CODES[outcome.kind], {}));
+    : outcome.kind === 'changed-since' && outcome.by
+      ? refused(refusal('list-in-use', { codes: outcome.by }))
+      : refused(refusal(CODES[outcome.kind], {}));
 }

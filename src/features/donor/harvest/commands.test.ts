@@ -164,6 +164,17 @@ test('a subassembly goes as one lot with the parts on it', async () => {
   expect(await part('C5')).toMatchObject({ state: 'on-board' });
 });
 
+test('a subassembly that holds a condemned part is refused, and the part named', async () => {
+  await type('f1 fuse 2A blown');
+  const form = { name: 'input filter board', kind: 'assembly', holds: 'C5 F1', pieces: '1', bin: 'C2' };
+  const outcome = await takeAssembly(app(), code, assemblyForm.parse(form));
+  expect(outcome).toMatchObject({
+    ok: false,
+    problems: [{ field: 'holds', message: expect.stringContaining('F1 is scrap') }],
+  });
+  expect(await part('C5')).toMatchObject({ state: 'on-board' });
+});
+
 test.each`
   form            | fields                                                              | blames
   ${runForm}      | ${{ minutes: '40', bin: 'C2' }}                                     | ${[]}

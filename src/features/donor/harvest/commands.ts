@@ -7,9 +7,9 @@ import type { Edit } from '../../../db/repositories/journal';
 import { stockPiece } from '../../../db/repositories/lots';
 import { findPart, logPart } from '../../../db/repositories/parts';
 import { harvestPlan } from './planOf';
-import { testContext } from '../../../services/board';
+import { judgeRecord, testContext } from '../../../services/board';
 import type { AssemblyForm, HarvestStepForm, MountingForm, RunForm } from './schema';
-import { mayHarvest, takeInto } from './takePart';
+import { mayHarvest, refuseScrap, takeInto } from './takePart';
 import { refuse, run, type Outcome } from '../../../services/command';
 import { openDossier } from '../../../services/dossier';
 import { knownPart } from '../shared/knownPart';
@@ -124,9 +124,12 @@ const PREFIX: Partial<Record<KindName, string>> = {
 export function takeAssembly(app: AppContext, code: string, form: AssemblyForm): Promise<Outcome> {
   return run(app, { scope: 'donor', code, station: 'harvest' }, async (edit, donor) => {
     const isDead = await mayHarvest(edit, donor);
+    const context = await testContext(openDossier(edit.tx, donor, app.now()));
     for (const ref of form.holds) {
       const part = await knownPart(edit, ref, 'holds');
       if (part.state === 'harvested') return refuse('part-already-taken', { ref }, 'holds');
+      const found = await findPart(edit.tx, donor.id, part.ref);
+      if (found) refuseScrap({ ref: part.ref, damage: part.damage, judgement: judgeRecord(found, context) }, 'holds');
     }
     const ref = await freeReference(edit, donor.id, PREFIX[form.kind] ?? 'A');
     const partId = await logPart(edit, { ref, kind: form.kind, marking: form.name });

@@ -57,10 +57,8 @@ export async function takeInto(
   if (!found) return refuse('part-not-logged', { ref }, 'ref');
   if (found.part.state === 'harvested') return refuse('part-already-taken', { ref }, 'ref');
   const judgement = judgeRecord(found, context);
-  const worst = judgement?.reasons.find(({ severity }) => severity === 'reject');
-  if (judgement?.verdict === 'scrap') return refuse('part-scrap', { ref, why: worst?.text ?? '' }, 'ref');
   const { part } = found;
-  if (part.damage.includes('broken')) return refuse('part-broken', { ref }, 'ref');
+  refuseScrap({ ref, damage: part.damage, judgement }, 'ref');
   const lot = await stockPiece(edit, {
     partId: part.id,
     ref,
@@ -78,6 +76,16 @@ export async function takeInto(
   });
   await edit.update('parts', part.id, { state: 'harvested' });
   return { lot, label: kindRule(part.kind).label };
+}
+
+/** Refuses a part that is condemned, under the field that names it; alone or on what it sits on, it is no stock. */
+export function refuseScrap(
+  { ref, damage, judgement }: { ref: string; damage: readonly string[]; judgement: ReturnType<typeof judgeRecord> },
+  field: string,
+): void {
+  const worst = judgement?.reasons.find(({ severity }) => severity === 'reject');
+  if (judgement?.verdict === 'scrap') refuse('part-scrap', { ref, why: worst?.text ?? '' }, field);
+  if (damage.includes('broken')) refuse('part-broken', { ref }, field);
 }
 
 function gradeReason(judgement: ReturnType<typeof judgeRecord>): string {
