@@ -68,7 +68,7 @@ try {
   await shoot('waveform', `/donors/${brick}/test/wave?part=T1`, { made: 'ring' });
   await shoot('harvest', `/donors/${brick}/harvest`, { work: 'C2-9' });
   await shoot('record', `/donors/${printer}/record`);
-  await shoot('stock', '/stock?find=nmos+%3E%3D600V');
+  await shoot('stock', '/stock?find=schottky+60V+10A');
   await shoot('build', await href('/builds', 'main li a:has-text("Reading lamp")'));
   await shoot('sums', '/sums');
 } finally {

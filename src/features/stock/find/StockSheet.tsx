@@ -184,7 +184,7 @@ function StockJudgement({ view }: { view: StockView }) {
           <Claim label="In the drawers">
             {view.problem
               ? 'The question cannot be read'
-              : `${total} ${total === 1 ? 'lot' : 'lots'}, ${pieces} pieces`}
+              : `${total} ${total === 1 ? 'lot' : 'lots'}, ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`}
           </Claim>
           <Next>
             {view.problem
@@ -193,7 +193,9 @@ function StockJudgement({ view }: { view: StockView }) {
                 ? 'Ask in your words: nmos 600V 10A, resistor 4k7, electrolytic 1000u..2200u 25V low esr, or instead of a 2N60.'
                 : total === 0
                   ? 'Ask for less, or leave a demand out; a board may still hold what you need.'
-                  : 'Say what it must stand, and the nearest that fits is shown here.'}
+                  : view.isNarrow
+                    ? 'What meets this is set aside already, or kept from it by a limit. Free it at its lot, or ask for less.'
+                    : 'Say what it must stand, and the nearest that fits is shown here.'}
           </Next>
         </>
       )}

@@ -51,6 +51,7 @@ export async function stockView({ db }: AppContext, find: string, orderText = ''
     return {
       find,
       means: '',
+      isNarrow: false,
       maybe: asked.maybe.map((text) => ({ text, href: routes.stock({ find: text }) })),
       order: null,
       orders: [],
@@ -85,6 +86,7 @@ export async function stockView({ db }: AppContext, find: string, orderText = ''
   return {
     find,
     means,
+    isNarrow: filter.kind !== undefined && filter.demands.length > 0,
     maybe: [],
     order: order && isLong ? order : null,
     orders: isLong ? ordersFor(filter) : [],
