@@ -65,6 +65,9 @@ test.each`
   ${'transformer 230 to 12'}                        | ${'transformer, primary voltage about 230 V ± 8 %, about 12 V ± 8 %'}
   ${'heat sink for a transistor'}                   | ${'heat sink, left out: transistor'}
   ${'MOSFET N, Vds 55…100 V, Rds(on) < 30 mΩ'}      | ${'N-FET, 55 V to 100 V, on resistance, 25 °C less than 30 mΩ'}
+  ${'PNP, Ic ≥ 1 A'}                                | ${'PNP, at least 1 A'}
+  ${'fet 30v so8 low rds'}                          | ${'MOSFET, at least 30 V, SO-8, not understood: low rds'}
+  ${'electrolytic cap >= 25V'}                      | ${'electrolytic capacitor, at least 25 V'}
   ${'Zener 4.7 V ± 5 %, ≥ 1 W'}                     | ${'zener diode, about 4.7 V ± 5 %, at least 1 W'}
   ${'equivalent of IRFZ44'}                         | ${'N-FET, in place of IRFZ44, at least 60 V, at least 50 A'}
   ${'better than BC547'}                            | ${'NPN, in place of BC547, stronger, at least 45 V, more than 100 mA'}

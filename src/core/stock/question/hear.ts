@@ -40,7 +40,6 @@ export class Hearing {
     uses: [],
     isLike: false,
     isStronger: false,
-    leftOut: [],
     unread: [],
   };
   problem: QuestionProblem | undefined;
@@ -295,6 +294,11 @@ export class Hearing {
       this.take({ text: '100m', unit: 'ohm', value: LOW_ESR }, 'at-most');
       return this.lower() === 'low' ? 2 : 1;
     }
+    if (this.lower() === 'low' && isName(this.lower(1))) {
+      // How low nobody said.
+      this.heard.unread.push(this.phrase(2));
+      return 2;
+    }
     if (this.lower() === 'low' && this.heard.senses.some(({ kinds }) => kinds.includes('capacitor'))) {
       this.heard.words.push('low-impedance');
       return ['z', 'impedance'].includes(this.lower(1)) ? 2 : 1;
@@ -369,8 +373,13 @@ export class Hearing {
     const next = this.word(1);
     const isFollowed = next in SIGNS || /^[\d.]/.test(next) || this.saidAt(1);
     if (!isFollowed) return 0;
-    // In `cap >=25V` the word is the kind.
-    if (senseOf(lower)) return 0;
+    // In `cap >=25V` the word is the kind; behind one, as in “PNP, Ic ≥ 1 A”, it is the name.
+    const own = senseOf(lower);
+    const isAnother =
+      own &&
+      this.heard.senses.length > 0 &&
+      this.heard.senses.every(({ kinds }) => !kinds.some((kind) => own.kinds.includes(kind)));
+    if (own && !isAnother) return 0;
     this.name = lower;
     return 1;
   }

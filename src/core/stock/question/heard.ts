@@ -41,8 +41,6 @@ export interface Heard {
   isStronger: boolean;
   /** Any case for surface mounting. */
   isSurface?: boolean;
-  /** What was understood and goes with nothing else that was said. */
-  leftOut: string[];
   /** Words that say nothing here. */
   unread: string[];
 }

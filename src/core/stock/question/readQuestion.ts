@@ -37,7 +37,7 @@ export function readQuestion(text: string): ReadQuestion {
   hearing.run();
   const { heard } = hearing;
   if (hearing.problem) return { ok: false, problem: hearing.problem };
-  const kind = askedKind(heard);
+  const { kind, leftOut } = askedKind(heard);
   const problem = unclear(heard, kind !== undefined, text);
   if (problem) return { ok: false, problem };
   const demands: StockFilter['demands'][number][] = [];
@@ -45,7 +45,7 @@ export function readQuestion(text: string): ReadQuestion {
     if ('problem' in found) return { ok: false, problem: found.problem };
     demands.push(found.demand);
   }
-  const { packages, words, bin, donor, source, grades, uses, isLike, isStronger, isSurface, leftOut, unread } = heard;
+  const { packages, words, bin, donor, source, grades, uses, isLike, isStronger, isSurface, unread } = heard;
   const cases = packages.length > 0 || !isSurface ? [...new Set(packages)] : SURFACE_CASES;
   const [marking, ...others] = words;
   const like = isLike && marking !== undefined ? { marking, isStronger } : undefined;

@@ -41,18 +41,20 @@ const ZENER: ReadonlySet<string> = new Set(['zener', 'tvs']);
 
 type Found = { readonly demand: Demand } | { readonly problem: QuestionProblem };
 
-/** The kind that all that was said of it comes down to. */
-export function askedKind(heard: Heard): AskedKind | undefined {
-  const { senses, figures, words } = heard;
+/** The kind that all that was said of it comes down to, and what of it goes with nothing else: “a heat sink for a transistor” is a heat sink. */
+export function askedKind({ senses, figures, words }: Heard): {
+  readonly kind?: AskedKind;
+  readonly leftOut: readonly string[];
+} {
   const told = senses.length > 0 ? senses : inferred(figures, words);
   const [first, ...rest] = told;
-  if (!first) return undefined;
+  const leftOut: string[] = [];
+  if (!first) return { leftOut };
   let asked: AskedKind = { ...kept(first), words: first.word };
   for (const sense of rest) {
     const kinds = asked.kinds.filter((kind) => sense.kinds.includes(kind));
-    // “A heat sink for a transistor” is a heat sink; what was left out is told.
     if (kinds.length === 0) {
-      heard.leftOut.push(sense.says);
+      leftOut.push(sense.says);
       continue;
     }
     const variants = common(asked.variants, sense.variants);
@@ -69,7 +71,7 @@ export function askedKind(heard: Heard): AskedKind | undefined {
       ...(not ? { not } : {}),
     };
   }
-  return asked;
+  return { kind: asked, leftOut };
 }
 
 const kept = ({ says, kinds, variants, not }: Sense) => ({
