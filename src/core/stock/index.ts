@@ -27,6 +27,7 @@ export {
 } from './lotTable';
 export type { SheetColumn } from './sheet/columns';
 export { isRole, ROLE_NAMES, type ColumnRole } from './sheet/roles';
+export { asTypeTable } from './sheet/typeTable';
 export { LIE_YEARS, reformAdvice, yearsBefore, yearsBetween } from './ageing';
 export { readStockCommand, STOCK_COMMANDS, stockCommandText, type StockCommand } from './stockLine';
 export type { Bin, LedgerReason, Lot, SavedFilter } from './lot';

@@ -34,5 +34,5 @@ export interface ReadFile {
 }
 
 /** Sources a file may state: what one part measured is that part’s own, and no fact of the number. */
-export const FILE_SOURCES: readonly Source[] = ['datasheet', 'decoded', 'remembered', 'typical', 'guessed'];
+export const FILE_SOURCES: readonly Source[] = ['datasheet', 'decoded', 'typed', 'remembered', 'typical', 'guessed'];
 export const LONGEST_NAME = 60;

@@ -36,8 +36,9 @@ export function readEntry(raw: RawEntry): TypeEntry | { readonly why: string } {
     return {
       why: `Kind “${raw.kind.trim()}” is not known; one of ${KIND_NAMES.slice(0, 8).join(', ')} … is expected.`,
     };
-  const usual = raw.source.trim().toLowerCase() || 'datasheet';
-  if (!isFileSource(usual)) return { why: sourceProblem(usual) };
+  const stated = raw.source.trim().toLowerCase();
+  if (stated !== '' && !isFileSource(stated)) return { why: sourceProblem(stated) };
+  const usual = stated === '' ? undefined : stated;
   const ratings: Partial<Record<RatingName, EntryRating>> = {};
   for (const [rating, given] of Object.entries(raw.ratings)) {
     if (typeof given === 'string' && given.trim() === '') continue;
@@ -64,7 +65,7 @@ export function readEntry(raw: RawEntry): TypeEntry | { readonly why: string } {
   };
 }
 
-function readRating(name: RatingName, text: string, usual: Source): EntryRating | { readonly why: string } {
+function readRating(name: RatingName, text: string, usual: Source | undefined): EntryRating | { readonly why: string } {
   const [amount = '', ...rest] = text.split(';');
   const { unit, label } = RATINGS[name];
   const parsed = parseQuantity(amount.trim().replace(/^'/, ''), unit);
@@ -74,7 +75,8 @@ function readRating(name: RatingName, text: string, usual: Source): EntryRating 
     };
   const said = rest.join(' ').trim().toLowerCase();
   const page = /\bp(?:age)?\.?\s*(\d{1,4})\b/.exec(said)?.[1];
-  const source = /^[a-z]+/.exec(said.replace(/\bp(?:age)?\.?\s*\d+/, '').trim())?.[0] ?? usual;
+  const source =
+    /^[a-z]+/.exec(said.replace(/\bp(?:age)?\.?\s*\d+/, '').trim())?.[0] ?? usual ?? (page ? 'datasheet' : 'typed');
   if (!isFileSource(source)) return { why: sourceProblem(source) };
   return { value: parsed.quantity.value, source, ...(page ? { page: Number(page) } : {}) };
 }

@@ -7,13 +7,13 @@ const row = (...cells: string[]) => readTypeTable([HEADING, cells]);
 
 describe('a row of a table', () => {
   test.each`
-    cells                                                        | entry                                                                                                                                | why
-    ${['nmos', 'irf840', '', '500V', '8', '0R85', '', '']}       | ${{ kind: 'nmos', name: 'IRF840', ratings: { vds: { value: 500, source: 'datasheet' }, id: { value: 8 }, rdsOn: { value: 0.85 } } }} | ${'shorthand, a datasheet unless said'}
-    ${['mosfet', 'X1', 'a, B;a', '', '', '', '', '']}            | ${{ kind: 'nmos', name: 'X1', aliases: ['A', 'B'], ratings: {} }}                                                                    | ${'a word for the kind, aliases once each'}
-    ${['nmos', 'X1', '', '650 V; decoded', '', '', '', '']}      | ${{ ratings: { vds: { value: 650, source: 'decoded' } } }}                                                                           | ${'a source of its own'}
-    ${['nmos', 'X1', '', '650; datasheet p. 3', '', '', '', '']} | ${{ ratings: { vds: { value: 650, source: 'datasheet', page: 3 } } }}                                                                | ${'the page'}
-    ${['nmos', 'X1', '', '650; page 12', '', '', '', 'typical']} | ${{ ratings: { vds: { source: 'typical', page: 12 } } }}                                                                             | ${'the row’s source'}
-    ${['nmos', 'X1', '', '', '', '', "'=1+1", '']}               | ${{ note: '=1+1' }}                                                                                                                  | ${'the mark against formulas is taken off'}
+    cells                                                        | entry                                                                                                                            | why
+    ${['nmos', 'irf840', '', '500V', '8', '0R85', '', '']}       | ${{ kind: 'nmos', name: 'IRF840', ratings: { vds: { value: 500, source: 'typed' }, id: { value: 8 }, rdsOn: { value: 0.85 } } }} | ${'shorthand, typed unless a source is said'}
+    ${['mosfet', 'X1', 'a, B;a', '', '', '', '', '']}            | ${{ kind: 'nmos', name: 'X1', aliases: ['A', 'B'], ratings: {} }}                                                                | ${'a word for the kind, aliases once each'}
+    ${['nmos', 'X1', '', '650 V; decoded', '', '', '', '']}      | ${{ ratings: { vds: { value: 650, source: 'decoded' } } }}                                                                       | ${'a source of its own'}
+    ${['nmos', 'X1', '', '650; datasheet p. 3', '', '', '', '']} | ${{ ratings: { vds: { value: 650, source: 'datasheet', page: 3 } } }}                                                            | ${'the page'}
+    ${['nmos', 'X1', '', '650; page 12', '', '', '', 'typical']} | ${{ ratings: { vds: { source: 'typical', page: 12 } } }}                                                                         | ${'the row’s source'}
+    ${['nmos', 'X1', '', '', '', '', "'=1+1", '']}               | ${{ note: '=1+1' }}                                                                                                              | ${'the mark against formulas is taken off'}
   `('$cells ($why)', ({ cells, entry }) => {
     const { read, refused } = row(...(cells as string[]));
     expect(refused).toEqual([]);

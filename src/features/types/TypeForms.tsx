@@ -17,7 +17,10 @@ import {
 } from './actions';
 import type { TypeView } from './view.server';
 
-const SOURCES = ['datasheet', 'decoded', 'remembered', 'typical', 'guessed'].map((value) => ({ value, label: value }));
+const SOURCES = ['datasheet', 'decoded', 'typed', 'remembered', 'typical', 'guessed'].map((value) => ({
+  value,
+  label: value,
+}));
 
 /** The words of a type: a new one, or one to put right. */
 export function TypeForm({

@@ -16,7 +16,7 @@ export type TypeForm = z.output<typeof typeForm>;
 export const typeRatingForm = z.object({
   rating: z.string().max(30),
   value: z.string().max(60),
-  source: z.enum(['datasheet', 'decoded', 'remembered', 'typical', 'guessed']),
+  source: z.enum(['datasheet', 'decoded', 'typed', 'remembered', 'typical', 'guessed']),
   page: z
     .string()
     .trim()

@@ -138,7 +138,8 @@ describe('markings of a type', () => {
 });
 
 describe('lists of types', () => {
-  const CSV = 'kind,name,vds\nnmos,A1,600V\nnmos,A2,many\ngadget,A3,1V\nnmos,IRF840,550V; guessed\nnmos,X9,700V';
+  const CSV =
+    'kind,name,vds\nnmos,A1,600V\nnmos,A2,many\ngadget,A3,1V\nnmos,IRF840,550V; guessed\nnmos,X9,700V; datasheet';
 
   test('a preview writes nothing; taking it in is one step that can be undone', async () => {
     await aType('IRF840', { vds: '500V' });

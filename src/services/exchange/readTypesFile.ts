@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import type { RefusedLine } from '../../core/table';
+import { asTypeTable } from '../../core/stock';
 import { readEntry, readTypeTable, type ReadFile } from '../../core/typebook';
 import { z } from 'zod';
 
@@ -22,7 +23,7 @@ const typeInFile = z.object({
   ratings: z
     .record(
       z.string(),
-      z.object({ value: z.number(), source: z.string().default('datasheet'), page: z.number().int().optional() }),
+      z.object({ value: z.number(), source: z.string().default('typed'), page: z.number().int().optional() }),
     )
     .default({}),
 });
@@ -40,7 +41,7 @@ function readCsv(text: string): ReadFile {
   const { data } = Papa.parse<string[]>(text, { skipEmptyLines: false });
   if (data.length > MOST_ROWS + 1)
     return failed(`The file has ${data.length} rows; ${MOST_ROWS} at most are taken at once.`);
-  return readTypeTable(data);
+  return readTypeTable(asTypeTable(data));
 }
 
 function readJson(text: string): ReadFile {

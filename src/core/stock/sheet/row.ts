@@ -101,7 +101,7 @@ const LONGEST_NOTE = 120;
 const isText = (role: string): role is TextColumn => (TEXT_COLUMNS as readonly string[]).includes(role);
 
 /** A bare figure with the unit of its heading, decimal commas as points. */
-function withUnit(cell: string, unit: string | undefined): string {
+export function withUnit(cell: string, unit: string | undefined): string {
   const plain = /^-?\d+,\d+(?=\D*$)/.test(cell) && !/^\d{1,3}(?:,\d{3})+$/.test(cell) ? cell.replace(',', '.') : cell;
   return unit !== undefined && /^-?[\d.]+$/.test(plain) ? `${plain}${unit}` : plain;
 }
@@ -140,7 +140,7 @@ function condemnedBy(texts: readonly string[]): string | undefined {
 }
 
 /** The kind of part: as it is said, else as the values or the number tell. */
-function kindOf(
+export function kindOf(
   said: string,
   marking: string,
   described: string,

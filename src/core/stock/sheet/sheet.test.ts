@@ -1,5 +1,5 @@
 import { allAtOnce } from '../../steps';
-import { readLotTable, type LotEntry, type SheetSaid } from '..';
+import { asTypeTable, readLotTable, type LotEntry, type SheetSaid } from '..';
 
 const cells = (sheet: string, separator: string) =>
   sheet
@@ -155,4 +155,21 @@ test('where nothing says where the parts lie, one bin is given for all; a column
     'nmos, vds 600 typed, id 10 typed, 3 in Z1',
     'resistor, resistance 4700 typed, 12 in Z1',
   ]);
+});
+
+test('a list of types of another hand takes the form that Types writes; its own is left as it is', () => {
+  const foreign = cells(
+    'Part Number,Type,Voltage (V),Current (A),RDS (mΩ),Gehäuse\nXN12,N-MOSFET,650,12,380,TO-220\nXB4,bridge,600,4,,KBL',
+    ',',
+  );
+  expect(asTypeTable(foreign)).toEqual([
+    ['kind', 'name', 'package', 'vds', 'id', 'rdsOn', 'vrrm', 'ifav'],
+    ['nmos', 'XN12', 'TO-220', '650V', '12A', '380mΩ', '', ''],
+    ['bridge', 'XB4', 'KBL', '', '', '', '600V', '4A'],
+  ]);
+  const own = [
+    ['kind', 'name', 'vds'],
+    ['nmos', 'XN12', '650 V; datasheet p. 3'],
+  ];
+  expect(asTypeTable(own)).toBe(own);
 });

@@ -1,3 +1,4 @@
+import { SOURCES } from '../../../core/evidence';
 import type { Evidenced } from '../../../core/evidence';
 import { kindRule, RATINGS, type KindName, type RatingName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
@@ -19,6 +20,6 @@ export function ratingSummary(
 
 /** The weakest evidence among the ratings shown, since a chain is as strong as that. */
 export function weakestSource(summary: readonly { source: string }[]): string {
-  const order = ['measured', 'datasheet', 'decoded', 'remembered', 'typical', 'guessed'];
+  const order: readonly string[] = SOURCES;
   return summary.map(({ source }) => source).sort((a, b) => order.indexOf(b) - order.indexOf(a))[0] ?? '';
 }
