@@ -14,6 +14,7 @@ import {
 import { formatShorthand, parseQuantity, problemText, UNITS } from '../quantity';
 import type { Steps } from '../steps';
 import { neutralised, plainCell, type RefusedLine } from '../table';
+import type { RawLimit, RawLot, RawRating } from './rawLot';
 import { columnsOf, type SheetColumn } from './sheet/columns';
 import { TEXT_COLUMNS, type ColumnRole } from './sheet/roles';
 import { decodedRatings, readRow } from './sheet/row';
@@ -35,21 +36,6 @@ export interface LotEntry {
   readonly ratings: Readonly<
     Partial<Record<RatingName, { readonly value: number; readonly source: Source; readonly confidence?: number }>>
   >;
-}
-
-/** A lot as a file gives it: values from JSON, or cells of a table, which are still text. */
-export interface RawLot {
-  readonly texts: Partial<Record<TextOnly, string>>;
-  readonly pieces: number | string;
-  readonly limits: readonly RawLimit[] | string;
-  readonly ratings: Readonly<Record<string, RawRating | string>>;
-}
-type RawLimit =
-  | { readonly kind: 'not-for'; readonly use: string }
-  | { readonly kind: 'derated'; readonly rating: string; readonly share: number };
-interface RawRating {
-  readonly value: number;
-  readonly source: string;
 }
 
 export interface ReadLot {

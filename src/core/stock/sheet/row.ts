@@ -13,7 +13,7 @@ import { DAMAGE_WORDS, damageFromWord, packageFromWord } from '../../part';
 import type { Unit } from '../../quantity';
 import type { AskedKind, StockFilter } from '../filter';
 import { readQuestion } from '../question/readQuestion';
-import type { RawLot } from '../lotTable';
+import type { RawLot } from '../rawLot';
 import type { SheetColumn } from './columns';
 import { TEXT_COLUMNS, type TextColumn } from './roles';
 
