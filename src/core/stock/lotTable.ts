@@ -70,6 +70,8 @@ export function lotTable(lots: readonly LotEntry[]): string[][] {
 const limitWord = (limit: Limit): string =>
   limit.kind === 'not-for' ? `no ${limit.use}` : `${limit.rating} ${Number((100 * limit.share).toPrecision(6))}%`;
 
+/** Numbers of parts are read in lists up to so many rows: in longer ones that would take minutes. */
+const DECODED_UP_TO = 20_000;
 /** Rows between two pauses. */
 const ROWS_A_STEP = 1000;
 
@@ -179,7 +181,10 @@ export function* readLotTable(
       refused.push({ line, what, why: `Line ${seen.get(entry.code)} has the code ${entry.code} already.` });
     else {
       if (entry.code !== '') seen.set(entry.code, line);
-      const decoded = isOwn ? {} : decodedRatings(entry.kind, entry.marking, entry.package, entry.ratings);
+      const decoded =
+        isOwn || body.length > DECODED_UP_TO
+          ? {}
+          : decodedRatings(entry.kind, entry.marking, entry.package, entry.ratings);
       read.push({ line, entry: { ...entry, ratings: { ...decoded, ...entry.ratings } } });
     }
   }

@@ -185,10 +185,18 @@ function firstReading(marking: string, kind?: KindName, package_ = ''): Decoding
   return best;
 }
 
-const kindIn = (text: string): AskedKind | undefined => {
-  const read = text === '' ? undefined : readQuestion(text);
-  return read?.ok ? read.filter.kind : undefined;
-};
+/** And the same words for kinds. */
+const KINDS_SAID = new Map<string, AskedKind | undefined>();
+
+function kindIn(text: string): AskedKind | undefined {
+  if (text === '') return undefined;
+  if (KINDS_SAID.has(text)) return KINDS_SAID.get(text);
+  if (KINDS_SAID.size >= MOST_REMEMBERED) KINDS_SAID.clear();
+  const read = readQuestion(text);
+  const kind = read.ok ? read.filter.kind : undefined;
+  KINDS_SAID.set(text, kind);
+  return kind;
+}
 
 /** Values that the number of a part tells and the list does not. */
 export function decodedRatings(
