@@ -72,6 +72,8 @@ const limitWord = (limit: Limit): string =>
 
 /** Numbers of parts are read in lists up to so many rows: in longer ones that would take minutes. */
 const DECODED_UP_TO = 20_000;
+/** Columns of which one at least is needed. */
+const TELLING_WHAT: readonly ColumnRole[] = ['kind', 'marking', 'values', 'of farad', 'of henry', 'of ohm'];
 /** Rows between two pauses. */
 const ROWS_A_STEP = 1000;
 
@@ -120,43 +122,27 @@ export function* readLotTable(
       what: heading,
       why: `Column “${heading}” is left out: nothing tells what it is. Say what it is if it is needed.`,
     }));
-  if (!(['kind', 'marking', 'values', 'of farad', 'of henry', 'of ohm'] as const).some(has)) {
-    const what = columns
-      .map(({ heading }) => heading)
-      .join(', ')
-      .slice(0, 80);
-    return {
-      isOwn,
-      columns,
-      read: [],
-      refused: [
-        {
-          line: 1,
-          what,
-          why: 'No column says what the parts are: one for the kind, the marking or the values is expected.',
-        },
-      ],
-    };
-  }
-  if (!has('bin') && bin === '') {
-    const what = columns
-      .map(({ heading }) => heading)
-      .join(', ')
-      .slice(0, 80);
-    return {
-      isOwn,
-      columns,
-      read: [],
-      refused: [
-        {
-          line: 1,
-          what,
-          why: 'No column says where the parts lie: say which column is the bin, or give one bin for all.',
-        },
-        ...refused,
-      ],
-    };
-  }
+  const headings = columns
+    .map(({ heading }) => heading)
+    .join(', ')
+    .slice(0, 80);
+  const useless = (why: string): ReadSheet => ({
+    isOwn,
+    columns,
+    read: [],
+    refused: [{ line: 1, what: headings, why }, ...refused],
+  });
+  if (!TELLING_WHAT.some(has))
+    return useless('No column says what the parts are: one for the kind, the marking or the values is expected.');
+  if (!has('bin') && bin === '')
+    return useless('No column says where the parts lie: say which column is the bin, or give one bin for all.');
+  const isDecoded = !isOwn && body.length <= DECODED_UP_TO;
+  if (!isOwn && !isDecoded && has('marking'))
+    refused.push({
+      line: 1,
+      what: headings,
+      why: `Of more than ${DECODED_UP_TO} rows the numbers of the parts are not read for what the list leaves out. Bring it in parts if they should be.`,
+    });
   const read: ReadLot[] = [];
   const seen = new Map<string, number>();
   for (const [index, cells] of body.entries()) {
@@ -181,10 +167,7 @@ export function* readLotTable(
       refused.push({ line, what, why: `Line ${seen.get(entry.code)} has the code ${entry.code} already.` });
     else {
       if (entry.code !== '') seen.set(entry.code, line);
-      const decoded =
-        isOwn || body.length > DECODED_UP_TO
-          ? {}
-          : decodedRatings(entry.kind, entry.marking, entry.package, entry.ratings);
+      const decoded = isDecoded ? decodedRatings(entry.kind, entry.marking, entry.package, entry.ratings) : {};
       read.push({ line, entry: { ...entry, ratings: { ...decoded, ...entry.ratings } } });
     }
   }

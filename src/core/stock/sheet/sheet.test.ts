@@ -173,3 +173,13 @@ test('a list of types of another hand takes the form that Types writes; its own 
   ];
   expect(asTypeTable(own)).toBe(own);
 });
+
+test('in a very long list the numbers of parts are not read, and that is told', () => {
+  const rows = [
+    ['kind', 'marking', 'pieces', 'bin'],
+    ...Array.from({ length: 20_001 }, () => ['nmos', 'IRF840', '1', 'A1']),
+  ];
+  const { read: lots, refused } = allAtOnce(readLotTable(rows));
+  expect([lots.length, lots[0]?.entry.ratings]).toEqual([20_001, {}]);
+  expect(refused[0]?.why).toMatch(/numbers of the parts are not read/);
+});
