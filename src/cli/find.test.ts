@@ -61,6 +61,8 @@ test.each`
   ${'transitor npn 60v'}                            | ${'NPN, at least 60 V'}
   ${'fuse 2a fast 5x20'}                            | ${'fuse, about 2 A ± 5 %, “fast”, “5x20”'}
   ${'cap for across the mains'}                     | ${'capacitor of class X or Y'}
+  ${'film cap for the mains'}                       | ${'capacitor of class X or Y'}
+  ${'electrolytic 100u 400v for a mains supply'}    | ${'electrolytic, about 100 µF ± 20 %, at least 400 V'}
   ${'part to rectify 12V at 10A'}                   | ${'rectifier, at least 12 V, at least 10 A'}
   ${'transformer 230 to 12'}                        | ${'transformer, primary voltage about 230 V ± 8 %, about 12 V ± 8 %'}
   ${'heat sink for a transistor'}                   | ${'heat sink, left out: transistor'}

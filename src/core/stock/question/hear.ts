@@ -304,7 +304,7 @@ export class Hearing {
       return ['z', 'impedance'].includes(this.lower(1)) ? 2 : 1;
     }
     // What lies across the mains is of class X or Y, whatever its volts.
-    if (MAINS.test(this.lower()) && this.isOf('capacitor')) {
+    if (MAINS.test(this.lower()) && this.isOf('capacitor') && !this.isPolar()) {
       this.hear('mains-cap');
       return 1;
     }
@@ -353,6 +353,13 @@ export class Hearing {
     return (
       this.heard.senses.some(({ kinds }) => kinds.includes(kind)) ||
       this.words.some((_, at) => longestSense(this.words, at)?.sense.kinds[0] === kind)
+    );
+  }
+
+  /** Whether the question names a capacitor with plus and minus, which never lies across the mains. */
+  private isPolar(): boolean {
+    return this.words.some((_, at) =>
+      longestSense(this.words, at)?.sense.variants?.some((variant) => POLAR.has(variant)),
     );
   }
 
@@ -456,6 +463,7 @@ type Read = Omit<Figure, 'said' | 'name' | 'token'>;
 const LOW_ESR = 0.1;
 const OF_RELAYS = /^(?:coils?|spule|bobine|contacts?|kontakte?)$/;
 const FAST = /^(?:fast|quick|flink|rapide|quick-blow|fast-blow)$/;
+const POLAR: ReadonlySet<string> = new Set(['electrolytic', 'polymer', 'tantalum']);
 const MAINS = /^(?:mains|netz|secteur|230v~|line)$/;
 const GRADES: readonly AskedGrade[] = ['A', 'B', 'C'];
 const asGrade = (letter: string) => letter.toUpperCase() as 'A' | 'B' | 'C';
