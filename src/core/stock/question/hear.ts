@@ -1,10 +1,10 @@
-import { keyOf, LONGEST_PHRASE, meaningsOf, valueOf } from '../../benchline';
+import { keyOf, LONGEST_PHRASE, meaningsOf } from '../../benchline';
 import { SOURCES } from '../../evidence';
 import { isUse, USE_NAMES } from '../../measure';
 import { kindFromWord, kindRule, packageFromWord, type KindName } from '../../part';
-import { parseQuantity } from '../../quantity';
 import type { AskedGrade, Figure, Heard, QuestionProblem } from './heard';
 import { isName } from './names';
+import { NUMBER, numberOf, readFigure, type Read } from './readFigure';
 import { isFiller, longestSense, senseOf } from './senseOf';
 import {
   CASE_WORD,
@@ -21,7 +21,6 @@ import {
 const GRADE_PHRASE =
   /^(not |no |without |except |ohne |sans |kein )?(?:grades? )?([abc])(?: (?:or|oder|ou) (better|besser|mieux|[abc]))?(?: only)?$/;
 const BIN = /^[a-z]{1,2}\d{1,2}-\d{1,3}$/i;
-const NUMBER = String.raw`\d+(?:[.,]\d+)?`;
 const RANGE = new RegExp(String.raw`^(${NUMBER}[^\d.,\s–-]*)(?:\.\.+|–|-)(${NUMBER}\D*)$`);
 const RANGE_WORD = /^(?:and|to|und|et|bis|à|-|–|\.\.+)$/;
 const BETWEEN = /^(?:between|zwischen|entre)$/;
@@ -457,9 +456,6 @@ export class Hearing {
   }
 }
 
-/** A figure by itself. */
-type Read = Omit<Figure, 'said' | 'name' | 'token'>;
-
 const LOW_ESR = 0.1;
 const OF_RELAYS = /^(?:coils?|spule|bobine|contacts?|kontakte?)$/;
 const FAST = /^(?:fast|quick|flink|rapide|quick-blow|fast-blow)$/;
@@ -467,7 +463,6 @@ const POLAR: ReadonlySet<string> = new Set(['electrolytic', 'polymer', 'tantalum
 const MAINS = /^(?:mains|netz|secteur|230v~|line)$/;
 const GRADES: readonly AskedGrade[] = ['A', 'B', 'C'];
 const asGrade = (letter: string) => letter.toUpperCase() as 'A' | 'B' | 'C';
-const numberOf = (text: string) => Number(text.replace(',', '.'));
 
 const caseOf = (text: string): string | undefined => {
   const direct = packageFromWord(text.replace(/ /g, '-')) ?? packageFromWord(keyOf(text));
@@ -475,36 +470,3 @@ const caseOf = (text: string): string | undefined => {
   const meaning = meaningsOf(text).find(({ as }) => as === 'package');
   return meaning?.as === 'package' && !senseOf(text) ? meaning.name : undefined;
 };
-
-/** `4n7`, not `1n4007`. */
-const SHORTHAND = /^(?:[.,]?\d[\d.,]*(?:n\d?|[puµmkMRLEK]\d{0,2})|R\d+)$/;
-
-/** A word that is a figure: with its unit, as shorthand, or bare. */
-export function readFigure(word: string): Read | undefined {
-  if (!/^[-+]?[.,]?\d|^R\d/.test(word)) return undefined;
-  const text = word;
-  const thermal = new RegExp(String.raw`^(${NUMBER})K\/W$`, 'i').exec(word)?.[1];
-  if (thermal) return { text, unit: 'kelvinPerWatt', value: numberOf(thermal) };
-  const length = new RegExp(String.raw`^(${NUMBER})(mm|cm|m)$`).exec(word);
-  if (length?.[1] && length[2] !== 'm')
-    return { text, unit: 'metre', value: numberOf(length[1]) * (length[2] === 'cm' ? 1e-2 : 1e-3) };
-  const volts = /^(\d+)v(\d+)$/i.exec(word);
-  if (volts?.[1] && volts[2]) return { text, unit: 'volt', value: Number(`${volts[1]}.${volts[2]}`) };
-  const degrees = /^(\d{2,3})°?C$/.exec(word)?.[1];
-  if (degrees && Number(degrees) >= 70) return { text, unit: 'celsius', value: Number(degrees) };
-  const pins = /^(\d{1,3})-?(?:pins?|polig|way)$/i.exec(word)?.[1];
-  if (pins) return { text, unit: 'count', value: Number(pins) };
-  const known = valueOf(word.replace(/^(\d[\d.,]*)([kmµu]?)v(ac|dc|~)?$/i, '$1$2V$3'));
-  if (known && Number.isFinite(known.quantity.value))
-    return { text, unit: known.unit, value: known.quantity.value, ...(known.ac ? { isAc: true } : {}) };
-  if (/^[-+]?[.,]?\d[\d.,]*$/.test(word)) {
-    const value = numberOf(word.replace(/^([.,])/, '0.'));
-    return Number.isFinite(value) ? { text, value, isBare: true } : undefined;
-  }
-  if (!SHORTHAND.test(word)) return undefined;
-  for (const unit of ['ohm', 'farad'] as const) {
-    const parsed = parseQuantity(word.replace(/^([.,])/, '0.'), unit);
-    if (parsed.ok) return { text, value: parsed.quantity.value };
-  }
-  return undefined;
-}

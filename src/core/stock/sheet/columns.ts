@@ -1,5 +1,5 @@
 import { packageFromWord } from '../../part';
-import { readFigure } from '../question/hear';
+import { readFigure } from '../question/readFigure';
 import { senseOf } from '../question/senseOf';
 import { roleOfHeading, type ColumnRole } from './roles';
 
