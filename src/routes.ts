@@ -6,6 +6,7 @@ export const routes = {
   home: () => '/',
   settings: () => '/settings',
   sums: () => '/sums',
+  changes: () => '/changes',
 
   donors: (query: { find?: string } = {}) => withQuery('/donors', query),
   donorRows: (query: { find: string; order: string }) => withQuery('/donors/rows', query),

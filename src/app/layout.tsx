@@ -1,9 +1,10 @@
 import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
-import { undoAction } from '../features/donor/shared/actions';
+import { redoAction, undoAction } from '../features/donor/shared/actions';
 import { MeterRoot } from '../features/shop/MeterRoot';
 import { loadMeterLabel } from '../features/shop/pages.server';
+import { Follow } from '../ui/command/Follow';
 import { Notices } from '../ui/feedback/Notices';
 import { UnsavedGuard } from '../ui/form/UnsavedGuard';
 import { Rail } from '../ui/frame/Rail';
@@ -47,7 +48,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <StyleNonce nonce={nonce} />
         <ShortcutRoot>
-          <Notices undo={undoAction}>
+          <Notices undo={undoAction} redo={redoAction}>
             <a href="#page" className="sr-only focus:not-sr-only">
               Skip to the page
             </a>
@@ -55,6 +56,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
               <Rail name="Zorvek" items={AREAS} foot={<SchemeToggle initial={scheme} />} />
               <MeterRoot address={meter}>{children}</MeterRoot>
             </div>
+            <Follow address={routes.changes()} />
             <UnsavedGuard />
             <Shortcuts keys={AREA_KEYS} />
           </Notices>

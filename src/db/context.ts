@@ -3,6 +3,15 @@ import { join } from 'node:path';
 import { makeCode, makeKey, type CodeOwner } from '../core/ident';
 import { openDatabase, type Database } from './client';
 
+/** What a form knew when it was filled in, and what was answered to what it was asked. */
+export interface FormSeen {
+  /** When its page was read, in milliseconds since 1970. */
+  readonly readMs: number;
+  /** Steps that the form itself has made since. */
+  readonly own: readonly string[];
+  readonly answers: ReadonlyMap<string, string>;
+}
+
 /** A database with a clock and a source of ids: all that a use case needs from the world. */
 export interface AppContext {
   readonly db: Database;
@@ -10,6 +19,8 @@ export interface AppContext {
   now(): number;
   newKey(): string;
   newCode(owner: CodeOwner): string;
+  /** The form that asks for the change, so that it does not save over what others changed since; none for lines and buttons. */
+  readonly form?: FormSeen;
 }
 
 /** A bench on a database with the machine's clock and randomness. */

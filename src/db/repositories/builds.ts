@@ -11,6 +11,8 @@ export interface Allocation {
   readonly marking: string;
   readonly reserved: number;
   readonly used: number;
+  /** Why what is set aside of it is scrap, if it was found to be so since. */
+  readonly scrap: string | null;
 }
 
 export interface BuildWithNeeds {
@@ -82,6 +84,8 @@ export async function allocationsOf(db: Queryable, needIds: readonly string[]): 
       lotId: lots.id,
       lotCode: lots.code,
       marking: lots.marking,
+      grade: lots.grade,
+      gradeReason: lots.gradeReason,
       reserved: sql<number>`sum(${stockLedger.reservedDelta})`,
       used: sql<number>`-sum(${stockLedger.onHandDelta})`,
     })
@@ -90,7 +94,13 @@ export async function allocationsOf(db: Queryable, needIds: readonly string[]): 
     .where(inArray(stockLedger.needId, [...needIds]))
     .groupBy(stockLedger.needId, lots.id);
   return rows
-    .map((row) => ({ ...row, needId: row.needId ?? '', reserved: Number(row.reserved), used: Number(row.used) }))
+    .map(({ grade, gradeReason, ...row }) => ({
+      ...row,
+      needId: row.needId ?? '',
+      reserved: Number(row.reserved),
+      used: Number(row.used),
+      scrap: grade === 'reject' && Number(row.reserved) > 0 ? gradeReason : null,
+    }))
     .filter(({ reserved, used }) => reserved > 0 || used > 0);
 }
 

@@ -79,7 +79,8 @@ export type LedgerEntry = Omit<typeof stockLedger.$inferInsert, 'id' | 'atMs' | 
 
 /** One change of a step, with what is needed to undo it. */
 export type Change =
-  | { readonly op: 'insert'; readonly table: EditableName; readonly id: string }
+  /** The row itself stands here once it was taken back for good, so that it can come again. */
+  | { readonly op: 'insert'; readonly table: EditableName; readonly id: string; readonly row?: Fields }
   | {
       readonly op: 'update';
       readonly table: EditableName;

@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull } from 'drizzle-orm';
+import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { StationName } from '../../core/station';
 import type { AppContext } from '../context';
 import type { Queryable } from '../client';
@@ -15,7 +15,8 @@ import {
   type NewRow,
   type Patch,
 } from './changes';
-import { writeSetting } from './settings';
+import { meet, meetSetting, type Met } from './meeting';
+import { readSetting, writeSetting } from './settings';
 
 export type { LedgerEntry } from './changes';
 
@@ -43,6 +44,8 @@ export interface Edit {
   ledger(entry: LedgerEntry): Promise<void>;
   /** Changes a setting of the shop; undefined puts it back to what is shipped. */
   setting(name: string, value: unknown): Promise<void>;
+  /** Asks about what would be saved over; nothing is stored until it is answered. */
+  ask(met: Met): void;
   /** Remembers lots that `bringIn` wrote all at once, by the note on their ledger lines. */
   broughtIn(note: string): void;
 }
@@ -71,10 +74,12 @@ export function recordEdit(
     const changes: Change[] = [];
     const journalId = app.newKey();
     let of = { donorId: '', station: '' as StationName | '' };
+    const met: Met[] = [];
     const message = await work((begun) => {
       of = begun;
-      return openEdit(tx, app, { ...of, journalId }, changes);
+      return openEdit(tx, app, { ...of, journalId }, changes, met);
     });
+    if (met.length > 0) throw new MetOthers(met);
     await tx.insert(journal).values({
       id: journalId,
       scope,
@@ -88,15 +93,27 @@ export function recordEdit(
   });
 }
 
+/** The form would save over what others changed since; the whole step is taken back. */
+export class MetOthers extends Error {
+  constructor(readonly met: readonly Met[]) {
+    super('Someone else changed it since.');
+  }
+}
+
 function openEdit(
   tx: Queryable,
   app: AppContext,
   { journalId, ...of }: { donorId: string; station: StationName | ''; journalId: string },
   changes: Change[],
+  asked: Met[],
 ): Edit {
-  const update = async (table: EditableName, id: string, patch: Fields) => {
+  const update = async (table: EditableName, id: string, said: Fields) => {
     const before = await rowById(tx, table, id);
     if (!before) throw new Error(`${table} ${id} is gone.`);
+    const { patch, met } = app.form
+      ? await meet(tx, app.form, { table, id, before, patch: said })
+      : { patch: said, met: [] };
+    asked.push(...met);
     const keys = Object.keys(patch).filter((field) => JSON.stringify(before[field]) !== JSON.stringify(patch[field]));
     if (keys.length === 0) return;
     const pick = (row: Fields) => Object.fromEntries(keys.map((field) => [field, row[field] ?? null]));
@@ -133,8 +150,17 @@ function openEdit(
       changes.push({ op: 'ledger', id: await appendLedger(tx, app, { ...entry, journalId }) });
     },
     setting: async (name, after) => {
+      if (app.form) {
+        const of = { name, before: await readSetting(tx, name), mine: after };
+        const found = await meetSetting(tx, app.form, of);
+        if ('met' in found) asked.push(found.met);
+        if (!('keep' in found) || found.keep === 'theirs') return;
+      }
       const before = await writeSetting(tx, name, after);
       changes.push({ op: 'setting', name, before, after });
+    },
+    ask: (met) => {
+      asked.push(met);
     },
     broughtIn: (note) => {
       changes.push({ op: 'lots-in', note });
@@ -192,6 +218,15 @@ export async function listJournal(db: Queryable, donorId: string, limit: number)
     message,
     undone: undoneMs !== null,
   }));
+}
+
+/** A mark that is another one whenever a step was made or taken back. */
+export async function shopMark(db: Queryable): Promise<string> {
+  const [[steps], [lines]] = await Promise.all([
+    db.select({ last: sql<string>`max(id)`, undone: sql<number>`max(undone_ms)` }).from(journal),
+    db.select({ last: sql<string>`max(id)` }).from(stockLedger),
+  ]);
+  return [steps?.last, steps?.undone, lines?.last].map((part) => part ?? '').join('.');
 }
 
 /** The newest entry of a donor that still stands. */

@@ -1,5 +1,5 @@
 import type { LedgerReason, Lot } from '../../core/stock';
-import { and, asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, lt, notInArray, sql } from 'drizzle-orm';
 import type { Grade, Limit } from '../../core/measure';
 import { RATINGS } from '../../core/part';
 import type { AppContext } from '../context';
@@ -91,12 +91,19 @@ export interface HarvestedPiece {
  * governs.
  * @returns the lot's code
  */
-export async function stockPiece(edit: Edit, piece: HarvestedPiece, pieces = 1): Promise<string> {
+export async function stockPiece(
+  edit: Edit,
+  piece: HarvestedPiece,
+  {
+    pieces = 1,
+    reason = 'harvested',
+    note = `${piece.ref} taken from the board`,
+  }: { pieces?: number; reason?: LedgerReason; note?: string } = {},
+): Promise<string> {
   const { tx, app, donorId } = edit;
   const binId = await ensureBin(tx, app, piece.bin);
   const like = piece.marking === '' ? undefined : await likeLot(tx, donorId, binId, piece);
-  const note = `${piece.ref} taken from the board`;
-  const entry = { onHandDelta: pieces, reservedDelta: 0, reason: 'harvested', note } as const;
+  const entry = { onHandDelta: pieces, reservedDelta: 0, reason, note };
   if (like) {
     await worsenRatings(edit, like.id, piece.ratings);
     await edit.ledger({ lotId: like.id, ...entry });
@@ -129,6 +136,99 @@ export async function worsenRatings(edit: Edit, lotId: string, theirs: readonly 
     if (other && !isWorse) continue;
     await edit.update('lotRatings', row.id, { supersededMs: now });
     if (other) await edit.insert('lotRatings', { lotId, ...ratingRow(other, now) });
+  }
+}
+
+/**
+ * The lot in which a part of a donor lies, by the newest line of the ledger that laid it in; a subassembly may hold it as a
+ * whole. A lot that was emptied into another is followed there.
+ */
+export async function lotOfPart(
+  db: Queryable,
+  donorId: string,
+  part: { readonly id: string; readonly ref: string },
+): Promise<(LotInBin & { readonly isWhole: boolean }) | undefined> {
+  const ofDonor = and(eq(lots.donorId, donorId), isNull(lots.deletedMs));
+  const takenBack = db.select({ id: stockLedger.undoesId }).from(stockLedger).where(isNotNull(stockLedger.undoesId));
+  const [laid] = await db
+    .select({ lot: lots, bin: bins.code })
+    .from(stockLedger)
+    .innerJoin(lots, eq(lots.id, stockLedger.lotId))
+    .innerJoin(bins, eq(bins.id, lots.binId))
+    .where(
+      and(
+        ofDonor,
+        gt(stockLedger.onHandDelta, 0),
+        inArray(stockLedger.reason, ['harvested', 'split']),
+        sql`substr(${stockLedger.note}, 1, ${part.ref.length + 1}) = ${`${part.ref} `}`,
+        notInArray(stockLedger.id, takenBack),
+      ),
+    )
+    .orderBy(desc(stockLedger.id))
+    .limit(1);
+  if (laid) return { ...(await followed(db, laid)), isWhole: false };
+  const wholes = await db
+    .select({ lot: lots, bin: bins.code })
+    .from(lots)
+    .innerJoin(bins, eq(bins.id, lots.binId))
+    .where(and(ofDonor, sql`${lots.gradeReason} like 'It holds %'`))
+    .orderBy(desc(lots.id));
+  const whole = wholes.find(({ lot }) => heldIn(lot.gradeReason).includes(part.ref));
+  return whole && { ...whole, isWhole: true };
+}
+
+interface LotInBin {
+  readonly lot: Lot;
+  readonly bin: string;
+}
+
+/** Lots that went one into the next are followed so far. */
+const STEPS_FOLLOWED = 20;
+
+/** Where the pieces of a lot went that has none left, as far as they went into other lots. */
+async function followed(db: Queryable, from: LotInBin): Promise<LotInBin> {
+  let found = from;
+  for (let step = 0; step < STEPS_FOLLOWED && found.lot.onHand === 0; step += 1) {
+    const [last] = await db
+      .select({ note: stockLedger.note })
+      .from(stockLedger)
+      .where(
+        and(
+          eq(stockLedger.lotId, found.lot.id),
+          lt(stockLedger.onHandDelta, 0),
+          inArray(stockLedger.reason, ['joined', 'split']),
+        ),
+      )
+      .orderBy(desc(stockLedger.id))
+      .limit(1);
+    const code = /^into (\S+)$/.exec(last?.note ?? '')?.[1];
+    const [next] = code
+      ? await db
+          .select({ lot: lots, bin: bins.code })
+          .from(lots)
+          .innerJoin(bins, eq(bins.id, lots.binId))
+          .where(and(eq(lots.code, code), isNull(lots.deletedMs)))
+      : [];
+    if (!next) break;
+    found = next;
+  }
+  return found;
+}
+
+/** What a subassembly holds, in the words of its lot: `It holds R1, C2.` */
+export const holdsText = (refs: readonly string[]): string => (refs.length > 0 ? `It holds ${refs.join(', ')}. ` : '');
+const heldIn = (text: string): readonly string[] => /^It holds ([^.]*)\./.exec(text)?.[1]?.split(', ') ?? [];
+
+/** Makes the present ratings of a lot those of its only piece, which was measured anew. @param theirs the present one of each name last */
+export async function setLotRatings(edit: Edit, lotId: string, theirs: readonly NewRating[]): Promise<void> {
+  const now = edit.app.now();
+  const present = await ratingRowsOf(edit.tx, lotId);
+  for (const name of new Set(theirs.map((rating) => rating.name))) {
+    const rating = theirs.findLast((one) => one.name === name);
+    const before = present.find((row) => row.name === name);
+    if (!rating || before?.valueSi === rating.value) continue;
+    if (before) await edit.update('lotRatings', before.id, { supersededMs: now });
+    await edit.insert('lotRatings', { lotId, ...ratingRow(rating, now) });
   }
 }
 

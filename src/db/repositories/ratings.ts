@@ -5,6 +5,7 @@ import { demandedRange, ratingsOf, type Demand } from '../../core/stock';
 import type { Queryable } from '../client';
 import { lotRatings, partRatings } from '../schema';
 import type { Edit } from './journal';
+import { answerTo, isOthers } from './meeting';
 
 /** A value to record for a rating. */
 export interface NewRating {
@@ -35,11 +36,33 @@ export async function recordPartRatings(
       .where(and(eq(partRatings.partId, partId), eq(partRatings.name, rating.name), isNull(partRatings.supersededMs)));
     const now = edit.app.now();
     const wins = replaces(rating.source, present?.source);
+    if (present && wins && !(await mayReplace(edit, { table: 'partRatings', owner: partId, present, rating })))
+      continue;
     if (present && wins) await edit.update('partRatings', present.id, { supersededMs: now });
     if (!wins) kept.push(rating.name);
     await edit.insert('partRatings', { partId, ...ratingRow(rating, now), supersededMs: wins ? null : now });
   }
   return kept;
+}
+
+/** Whether a form may put its value in the place of the present one: what others recorded since it was read is asked about. */
+export async function mayReplace(
+  edit: Edit,
+  of: {
+    readonly table: 'partRatings' | 'typeRatings';
+    readonly owner: string;
+    readonly present: { readonly id: string; readonly valueSi: number };
+    readonly rating: NewRating;
+  },
+): Promise<boolean> {
+  const { form } = edit.app;
+  const { present, rating } = of;
+  if (!form || present.valueSi === rating.value || !(await isOthers(edit.tx, form, present.id))) return true;
+  const key = `${of.table}.${of.owner}.${rating.name}`;
+  const met = { key, table: of.table, field: rating.name, theirs: present.valueSi, mine: rating.value };
+  const answer = answerTo(form, met);
+  if (answer === undefined) edit.ask(met);
+  return answer === 'mine';
 }
 
 /** The columns of a rating. */

@@ -5,7 +5,7 @@ import type { KindName, RatingName } from '../../core/part';
 import type { Queryable } from '../client';
 import { datasheets, donors, lots, parts, typeAliases, typeRatings, types } from '../schema';
 import type { Edit } from './journal';
-import { ratingRow, type NewRating } from './ratings';
+import { mayReplace, ratingRow, type NewRating } from './ratings';
 import { begins, holds } from './text';
 
 /** A rating of a type, with the page of the datasheet where it stands. */
@@ -286,6 +286,7 @@ export async function recordTypeRatings(
     const page = rating.page ?? null;
     const same = present?.source === rating.source && present.valueSi === rating.value && present.page === page;
     if (same || !replaces(rating.source, present?.source)) continue;
+    if (present && !(await mayReplace(edit, { table: 'typeRatings', owner: typeId, present, rating }))) continue;
     if (present) await edit.update('typeRatings', present.id, { supersededMs: now });
     await edit.insert('typeRatings', { typeId, page, ...ratingRow(rating, now) });
     recorded.push(rating.name);

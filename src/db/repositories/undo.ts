@@ -2,8 +2,18 @@ import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { AppContext } from '../context';
 import type { Queryable } from '../client';
 import { journal, lots, needs, parts, stockLedger } from '../schema';
-import { changesFromText, EDITABLE, rowById, writeRow, type Change, type EditableName, type Fields } from './changes';
+import {
+  changesFromText,
+  changesToText,
+  EDITABLE,
+  rowById,
+  writeRow,
+  type Change,
+  type EditableName,
+  type Fields,
+} from './changes';
 import { appendLedger, isConstraintFailure } from './journal';
+import { restingOn } from './restingOn';
 import { sendBack } from './lotImport';
 import { readSetting, writeSetting } from './settings';
 
@@ -11,8 +21,13 @@ export type UndoOutcome =
   | { readonly kind: 'undone'; readonly message: string }
   | { readonly kind: 'not-found' }
   | { readonly kind: 'already-undone' }
-  /** What holds it, where it can be named. */
-  | { readonly kind: 'changed-since'; readonly by?: readonly string[] };
+  | { readonly kind: 'changed-since'; readonly holds?: Holds };
+
+/** What holds a step, where it can be named: lots of a list that were moved since, or later steps in their words. */
+export interface Holds {
+  readonly lots?: readonly string[];
+  readonly steps?: readonly string[];
+}
 
 /**
  * Undoes one journal entry, or one ledger line written outside a journal: whole or not at all.
@@ -27,23 +42,99 @@ export async function undoEdit(app: AppContext, id: string): Promise<UndoOutcome
           ? { kind: 'undone', message: 'the change of stock.' }
           : { kind: 'not-found' };
       if (entry.undoneMs !== null) return { kind: 'already-undone' };
-      for (const batch of batches(changesFromText(entry.changes).reverse()))
-        await takeBack(tx, app, batch, entry.message);
-      await tx.update(journal).set({ undoneMs: app.now() }).where(eq(journal.id, id));
+      const changes = changesFromText(entry.changes);
+      const steps = await restingOn(tx, entry, changes);
+      if (steps.length > 0) throw new ChangedSince({ steps });
+      const kept = await withRows(tx, changes);
+      for (const batch of batches(kept.toReversed())) await takeBack(tx, app, batch, entry.message);
+      await tx
+        .update(journal)
+        .set({ undoneMs: app.now(), ...(kept === changes ? {} : { changes: changesToText(kept) }) })
+        .where(eq(journal.id, id));
       return { kind: 'undone', message: entry.message };
     });
   } catch (error) {
-    // A refusal by the database, or a row that changed since, stands in the way; other errors are bugs.
-    if (error instanceof ChangedSince)
-      return { kind: 'changed-since', ...(error.by.length > 0 ? { by: error.by } : {}) };
-    if (isConstraintFailure(error)) return { kind: 'changed-since' };
-    throw error;
+    return standing(error);
   }
 }
 
+/** A refusal by the database, or a row that changed since, stands in the way; other errors are bugs. */
+function standing(error: unknown): UndoOutcome {
+  if (error instanceof ChangedSince)
+    return { kind: 'changed-since', ...(Object.keys(error.holds).length > 0 ? { holds: error.holds } : {}) };
+  if (isConstraintFailure(error)) return { kind: 'changed-since' };
+  throw error;
+}
+
 class ChangedSince extends Error {
-  constructor(readonly by: readonly string[] = []) {
+  constructor(readonly holds: Holds = {}) {
     super('Something was done to it since.');
+  }
+}
+
+/** Rows whose table keeps nothing that was deleted, noted in the changes before they go. */
+async function withRows(tx: Queryable, changes: readonly Change[]): Promise<readonly Change[]> {
+  if (!changes.some((change) => change.op === 'insert' && !('deletedMs' in EDITABLE[change.table]))) return changes;
+  const kept: Change[] = [];
+  for (const change of changes) {
+    const goes = change.op === 'insert' && !('deletedMs' in EDITABLE[change.table]);
+    const row = goes ? await rowById(tx, change.table, change.id) : undefined;
+    kept.push(goes && row ? { ...change, row } : change);
+  }
+  return kept;
+}
+
+/** Does a step again that was taken back: whole or not at all. A list of lots is brought in anew instead. */
+export async function redoEdit(app: AppContext, id: string): Promise<UndoOutcome> {
+  try {
+    return await app.db.write(async (tx): Promise<UndoOutcome> => {
+      const [entry] = await tx.select().from(journal).where(eq(journal.id, id));
+      if (!entry || entry.undoneMs === null) return { kind: 'not-found' };
+      const again: Change[] = [];
+      for (const change of changesFromText(entry.changes)) again.push(await doAgain(tx, app, change, id));
+      await tx
+        .update(journal)
+        .set({ undoneMs: null, changes: changesToText(again) })
+        .where(eq(journal.id, id));
+      return { kind: 'undone', message: entry.message };
+    });
+  } catch (error) {
+    return standing(error);
+  }
+}
+
+async function doAgain(tx: Queryable, app: AppContext, change: Change, journalId: string): Promise<Change> {
+  switch (change.op) {
+    case 'lots-in':
+      throw new ChangedSince();
+    case 'ledger': {
+      const [line] = await tx.select().from(stockLedger).where(eq(stockLedger.id, change.id));
+      if (!line) throw new ChangedSince();
+      const { lotId, onHandDelta, reservedDelta, reason, needId, note } = line;
+      return {
+        op: 'ledger',
+        id: await appendLedger(tx, app, { lotId, onHandDelta, reservedDelta, reason, needId, note, journalId }),
+      };
+    }
+    case 'setting':
+      if (!isSame(await readSetting(tx, change.name), change.before)) throw new ChangedSince();
+      await writeSetting(tx, change.name, change.after);
+      return change;
+    case 'insert': {
+      const { row, ...plain } = change;
+      if (row) await tx.insert(EDITABLE[change.table]).values(row as never);
+      else if (await rowById(tx, change.table, change.id))
+        await writeRow(tx, change.table, change.id, { deletedMs: null });
+      else throw new ChangedSince();
+      return plain;
+    }
+    case 'update': {
+      const now = await rowById(tx, change.table, change.id);
+      const isUntouched = now && Object.entries(change.before).every(([field, value]) => isSame(now[field], value));
+      if (!isUntouched) throw new ChangedSince();
+      await writeRow(tx, change.table, change.id, change.after);
+      return change;
+    }
   }
 }
 
@@ -89,7 +180,7 @@ async function takeBack(tx: Queryable, app: AppContext, change: Batch, message: 
       return;
     case 'lots-in': {
       const held = await sendBack(tx, app, change.note);
-      if (held.length > 0) throw new ChangedSince(held);
+      if (held.length > 0) throw new ChangedSince({ lots: held });
       return;
     }
     case 'setting':

@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { appContext } from '../../db/appContext';
+import { appContext, contextFor } from '../../db/appContext';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { meterForm, ownWordForm, settingsForm } from './schema';
@@ -9,7 +9,7 @@ import { askMeter, keepMeter, keepOwnWord, keepSettings, removeMeter, removeOwnW
 
 export async function keepSettingsAction(data: FormData): Promise<FormOutcome> {
   const form = readForm(settingsForm, data);
-  return form.ok ? keepSettings(appContext(), form.values) : form;
+  return form.ok ? keepSettings(contextFor(data), form.values) : form;
 }
 
 export async function askMeterAction(): Promise<FormOutcome> {

@@ -5,6 +5,7 @@ import { ageingView, binsView, doneLately, stocktakeView } from './bins/view.ser
 import { stockHead, stockRows, stockView } from './find/view.server';
 import { lotLabels, lotLabelsPdf } from './labels/view.server';
 import { lotView } from './lot/view.server';
+import { readAt } from '../../ui/frame/readAt';
 
 // What the pages ask of this area, on the context of this server.
 
@@ -23,12 +24,16 @@ export const loadLot = (code: string) => lotView(appContext(), code);
 
 /** The bins, what lies too long in them, and what was done lately. */
 export async function loadBins() {
+  readAt();
   const app = appContext();
   const [view, ageing, done] = await Promise.all([binsView(app), ageingView(app), doneLately(app)]);
   return { view, ageing, done };
 }
 
-export const loadStocktake = (bin: string) => stocktakeView(appContext(), bin);
+export function loadStocktake(bin: string) {
+  readAt();
+  return stocktakeView(appContext(), bin);
+}
 
 export const loadLabels = (codes: readonly string[], origin: string, size?: string) =>
   lotLabels(appContext(), codes, origin, size);

@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { appContext } from '../../db/appContext';
+import { appContext, contextFor } from '../../db/appContext';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { aliasForm, mergeForm, typeForm, typeRatingForm } from './schema';
@@ -27,12 +27,12 @@ export async function addTypeAction(data: FormData): Promise<FormOutcome> {
 
 export async function amendTypeAction(id: string, data: FormData): Promise<FormOutcome> {
   const form = readForm(typeForm, data);
-  return form.ok ? amendType(appContext(), key.parse(id), form.values) : form;
+  return form.ok ? amendType(contextFor(data), key.parse(id), form.values) : form;
 }
 
 export async function rateTypeAction(id: string, data: FormData): Promise<FormOutcome> {
   const form = readForm(typeRatingForm, data);
-  return form.ok ? rateType(appContext(), key.parse(id), form.values) : form;
+  return form.ok ? rateType(contextFor(data), key.parse(id), form.values) : form;
 }
 
 export async function unrateTypeAction(id: string, name: string): Promise<FormOutcome> {

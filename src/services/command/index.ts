@@ -1,3 +1,3 @@
 export { refusal, refuse, type Refusal } from './refusals';
 export { ON_STOCK, ON_TYPES, refused, run, valueOf, type Done, type Outcome } from './run';
-export { undoLatest, undoStep } from './undo';
+export { undoLatest, redoStep, undoStep } from './undo';

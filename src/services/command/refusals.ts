@@ -2,6 +2,7 @@ import { benchProblemText, type BenchProblem } from '../../core/benchline';
 import { PAIRING_PROBLEM_TEXT, type PairingProblem } from '../../core/photo';
 import { problemText, type QuantityProblem } from '../../core/quantity';
 import { meterFailureText, type MeterFailure } from '../../core/meter';
+import type { FieldQuestion } from './metFields';
 import { datasheetProblemText, photoProblemText, type DatasheetProblem, type PhotoProblem } from '../attachments';
 
 /** Everything a command may refuse, by its code, with the data that its sentence needs. */
@@ -11,6 +12,9 @@ export interface Refusals {
   readonly 'undo-nothing': NoData;
   readonly 'undone-already': NoData;
   readonly 'changed-since': NoData;
+  readonly 'steps-rest-on-it': { readonly steps: readonly string[] };
+  readonly 'redo-impossible': NoData;
+  readonly 'met-others': { readonly fields: number };
   readonly 'list-in-use': { readonly codes: readonly string[] };
 
   readonly 'plate-or-text': NoData;
@@ -37,11 +41,14 @@ export interface Refusals {
   readonly 'nothing-open': { readonly ref: string };
   readonly 'all-measured-dead': NoData;
   readonly 'part-not-logged': { readonly ref: string };
+  readonly 'fuse-ends': { readonly ref: string };
   readonly 'part-exists': { readonly ref: string };
+  readonly 'part-differs': { readonly changes: readonly string[] };
   readonly 'part-in-stock': { readonly ref: string };
   readonly 'part-already-taken': { readonly ref: string };
   readonly 'part-scrap': { readonly ref: string; readonly why: string };
-  readonly 'part-broken': { readonly ref: string };
+  readonly 'part-damaged': { readonly ref: string; readonly word: string };
+  readonly 'piece-damaged': { readonly word: string };
   readonly 'part-behind-itself': NoData;
   readonly 'no-test': { readonly kind: string };
   readonly 'no-clear-decoding': NoData;
@@ -84,6 +91,7 @@ export interface Refusals {
     readonly theirs: string;
     readonly here: string;
   };
+  readonly 'lot-scrap': { readonly code: string; readonly why: string };
   readonly 'lot-reserved': { readonly code: string; readonly pieces: number };
   readonly 'too-many-taken': Pieces;
   readonly 'too-many-split': Pieces;
@@ -139,6 +147,12 @@ const TEXT: { readonly [C in RefusalCode]: (data: Refusals[C]) => string } = {
   'several-powered': ({ codes }) =>
     `Several units have power on: ${codes}. Go to the one that you unplugged, and say it there.`,
   'changed-since': () => 'Something was done to it since, so it stays. Undo the later step first.',
+  'steps-rest-on-it': ({ steps: [first = '', ...more] }) =>
+    `This rests on it: “${first}”${more.length > 0 ? ` and ${more.length} more` : ''} So it stays; undo that first.`,
+  'redo-impossible': () =>
+    'It cannot be done again as it was: something else was done since, or it was a list. Record it anew.',
+  'met-others': ({ fields }) =>
+    `${fields === 1 ? 'One field was' : `${fields} fields were`} changed elsewhere since this page was read. Say which counts; nothing is saved yet.`,
   'list-in-use': ({ codes }) =>
     `Of the list ${codes.slice(0, 3).join(', ')}${codes.length > 3 ? ` and ${codes.length - 3} more` : ''} ${codes.length === 1 ? 'was' : 'were'} moved, used or set aside since, so it stays. Undo that first.`,
 
@@ -161,11 +175,15 @@ const TEXT: { readonly [C in RefusalCode]: (data: Refusals[C]) => string } = {
   'nothing-open': ({ ref }) => `Nothing is claimed or asked about ${ref} that is still open.`,
   'all-measured-dead': () => 'Every listed store is measured dead; there is nothing to go on beside.',
   'part-not-logged': ({ ref }) => `${ref} is not logged on this donor.`,
+  'fuse-ends': ({ ref }) =>
+    `${ref} beeps from end to end: that is a whole fuse, no joint. Type what it reads, like ${ref.toLowerCase()} measures 0.1, or note the wire that bridges it.`,
   'part-exists': ({ ref }) => `There is a part ${ref} already.`,
+  'part-differs': ({ changes }) => `${changes.join(' ')} If it is another part, give it a reference of its own.`,
   'part-in-stock': ({ ref }) => `${ref} is in stock; take it out there.`,
   'part-already-taken': ({ ref }) => `${ref} was taken already.`,
   'part-scrap': ({ ref, why }) => `${ref} is scrap and does not go into stock. ${why}`.trim(),
-  'part-broken': ({ ref }) => `${ref} is broken and does not go into stock.`,
+  'part-damaged': ({ ref, word }) => `${ref} is ${word} and does not go into stock.`,
+  'piece-damaged': ({ word }) => `What is “${word}” is scrap and does not go into stock.`,
   'part-behind-itself': () => 'A part does not stand in its own way.',
   'no-test': ({ kind }) => `There is no bench test for a ${kind} yet.`,
   'no-clear-decoding': () => 'No decoding is clear enough to be taken without a look at it.',
@@ -203,6 +221,7 @@ const TEXT: { readonly [C in RefusalCode]: (data: Refusals[C]) => string } = {
   'lot-in-bin': ({ code, bin }) => `${code} is in ${bin} already.`,
   'lot-itself': () => 'A lot is not joined with itself.',
   'lots-unlike': ({ code, what, theirs, here }) => `${code} is not alike: ${what} is ${theirs}, here it is ${here}.`,
+  'lot-scrap': ({ code, why }) => `${code} is scrap: ${why} Give it back and choose another lot.`,
   'lot-reserved': ({ code, pieces }) => `${pieces} of ${code} are set aside for a build; give them back first.`,
   'too-many-taken': ({ asked, onHand, reserved }) =>
     `${asked} cannot be taken: ${onHand - reserved} of ${onHand} are free, ${reserved} reserved.`,
@@ -244,6 +263,8 @@ export type Refusal = {
     readonly data: Refusals[C];
     readonly message: string;
     readonly field?: string;
+    /** What must be answered before it can be saved. */
+    readonly questions?: readonly FieldQuestion[];
   };
 }[RefusalCode];
 

@@ -1,9 +1,9 @@
 import { sql } from 'drizzle-orm';
-import { bins, donors, journal, lots, notes, stockLedger } from '../../db/schema';
+import { bins, donors, journal, lotRatings, lots, notes, stockLedger } from '../../db/schema';
 import { temporaryContext } from '../../db/testing/temporaryContext';
 import { readSettings } from '../../db/repositories/settings';
 import type { Edit } from '../../db/repositories/journal';
-import { ON_STOCK, refusal, refuse, run, undoLatest, undoStep, valueOf, type Outcome } from '.';
+import { ON_STOCK, refusal, refuse, redoStep, run, undoLatest, undoStep, valueOf, type Outcome } from '.';
 
 let fixture: Awaited<ReturnType<typeof temporaryContext>>;
 const app = () => fixture.app;
@@ -36,8 +36,40 @@ describe('a command', () => {
       { scope: 'donor', donorId: 'd1', station: 'open', message: `${CODE} is open.` },
     ]);
     expect(await noteCount()).toBe(3);
-    expect(await undoStep(app(), (outcome.ok && outcome.undo) || '')).toMatchObject({ ok: true });
+    const id = (outcome.ok && outcome.undo) || '';
+    expect(await undoStep(app(), id)).toMatchObject({ ok: true, redo: id });
     expect(await noteCount()).toBe(0);
+    expect(await redoStep(app(), id)).toMatchObject({ ok: true, undo: id });
+    expect(await noteCount()).toBe(3);
+    expect(codes(await redoStep(app(), id))).toEqual(['redo-impossible']);
+  });
+
+  test('of stock and of ratings is done again as it was, and not over what was done since', async () => {
+    await app().db.write(async (tx) => {
+      await tx.insert(bins).values({ id: 'b1', code: 'A-1', createdMs: 1 });
+      await tx.insert(lots).values({ id: 'l1', code: 'M4R-9XK', kind: 'nmos', binId: 'b1', createdMs: 1 });
+    });
+    const step = await run(app(), ON_STOCK, async (edit) => {
+      await edit.ledger({ lotId: 'l1', onHandDelta: 4, reservedDelta: 0, reason: 'counted', note: '' });
+      await edit.insert('lotRatings', { lotId: 'l1', name: 'vds', valueSi: 600, source: 'typed', recordedMs: 1 });
+      await edit.update('lots', 'l1', { grade: 'B' });
+      return 'four counted';
+    });
+    const id = (step.ok && step.undo) || '';
+    const stands = async () => {
+      const [lot] = await app().db.read.select().from(lots);
+      return [lot?.onHand, lot?.grade, (await app().db.read.select().from(lotRatings)).length];
+    };
+    for (const round of [1, 2]) {
+      expect(await undoStep(app(), id)).toMatchObject({ ok: true });
+      expect([round, await stands()]).toEqual([round, [0, null, 0]]);
+      expect(await redoStep(app(), id)).toMatchObject({ ok: true });
+      expect([round, await stands()]).toEqual([round, [4, 'B', 1]]);
+    }
+    await undoStep(app(), id);
+    await run(app(), ON_STOCK, async (edit) => (await edit.update('lots', 'l1', { grade: 'C' }), 'graded'));
+    expect(codes(await redoStep(app(), id))).toEqual(['redo-impossible']);
+    expect(await stands()).toEqual([0, 'C', 0]);
   });
 
   test('that refuses stores nothing of what it wrote before', async () => {

@@ -2,7 +2,8 @@ import type { Donor } from '../../core/donor';
 import type { StationName } from '../../core/station';
 import type { AppContext } from '../../db/context';
 import { findArchived, findDonor } from '../../db/repositories/donors';
-import { isBusy, isConstraintFailure, recordEdit, type Edit } from '../../db/repositories/journal';
+import { isBusy, isConstraintFailure, MetOthers, recordEdit, type Edit } from '../../db/repositories/journal';
+import { fieldQuestions } from './metFields';
 import { refusal, Refused, refuse, type Refusal } from './refusals';
 
 /** A step on one donor at a station. */
@@ -38,7 +39,15 @@ export interface Done<T> {
 
 /** What came of a command: what was done and how to undo it, or why nothing was. */
 export type Outcome<T = undefined> =
-  | { readonly ok: true; readonly message: string; readonly undo?: string; readonly goto?: string; readonly value: T }
+  | {
+      readonly ok: true;
+      readonly message: string;
+      readonly undo?: string;
+      /** The step that was undone, which may be done again. */
+      readonly redo?: string;
+      readonly goto?: string;
+      readonly value: T;
+    }
   | { readonly ok: false; readonly problems: readonly Refusal[] };
 
 /** A change of stock: what another took meanwhile is answered as such. */
@@ -68,6 +77,11 @@ export async function run<const S extends Scope, T = undefined>(
       return await attempt(app, scope, work);
     } catch (error) {
       if (error instanceof Refused) return refused(error.refusal);
+      if (error instanceof MetOthers)
+        return refused({
+          ...refusal('met-others', { fields: error.met.length }),
+          questions: fieldQuestions(error.met),
+        });
       if (isBusy(error)) {
         const wait = BUSY_WAITS[tries];
         if (wait === undefined) return refused(refusal('busy', {}));

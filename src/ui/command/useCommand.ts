@@ -9,6 +9,9 @@ import type { FormOutcome } from '../form/outcome';
 export const NO_ANSWER = 'The server did not answer. Nothing was changed, and what you typed is kept; try again.';
 const DONE = 'Done.';
 
+/** Told to the window when a command of this page was done. */
+export const OWN_STEP = 'zorvek:own-step';
+
 /** A command that got no answer counts as refused. */
 export const UNANSWERED: FormOutcome = { ok: false, problems: [{ message: NO_ANSWER }] };
 
@@ -33,7 +36,12 @@ export function useCommand() {
   ): Promise<FormOutcome> {
     const outcome = (await work().catch(() => undefined)) ?? UNANSWERED;
     if (outcome.ok) {
-      notify({ message: outcomeText(outcome), ...(outcome.undo ? { undo: outcome.undo } : {}) });
+      notify({
+        message: outcomeText(outcome),
+        ...(outcome.undo ? { undo: outcome.undo } : {}),
+        ...(outcome.redo ? { redo: outcome.redo } : {}),
+      });
+      window.dispatchEvent(new Event(OWN_STEP));
       if (outcome.goto) router.push(outcome.goto);
       else router.refresh();
     } else if (of.refusal !== 'shown') {

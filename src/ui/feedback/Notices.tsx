@@ -8,15 +8,19 @@ interface Notice {
   readonly message: string;
   /** What to hand to the undo action. */
   readonly undo?: string;
+  /** What to hand to the redo action. */
+  readonly redo?: string;
 }
 
 const NoticeContext = createContext<{
   readonly notice?: Notice | undefined;
   readonly show: (notice: Notice | undefined) => void;
   readonly takeBack: (id: string) => void;
+  readonly doAgain: (id: string) => void;
 }>({
   show: () => undefined,
   takeBack: () => undefined,
+  doAgain: () => undefined,
 });
 
 /** Shows one line after an action, with a way back when there is one. */
@@ -26,21 +30,14 @@ export function useNotice() {
 
 /** The strip above the foot of a page that says what was just done; it covers nothing. */
 export function NoticeStrip() {
-  const { notice, show, takeBack } = use(NoticeContext);
+  const { notice, show, takeBack, doAgain } = use(NoticeContext);
   return (
     <div role="status" aria-live="polite" className="no-print">
       {notice && (
         <div className="flex items-center gap-3 border-t border-ink bg-ink px-[22px] py-1 text-[13px] text-sheet max-[899px]:px-4">
           <span className="min-w-0 flex-1">{notice.message}</span>
-          {notice.undo && (
-            <button
-              type="button"
-              onClick={() => takeBack(notice.undo ?? '')}
-              className="min-h-8 max-[899px]:min-h-11 rounded-[3px] border border-sheet px-2.5 font-semibold"
-            >
-              Undo
-            </button>
-          )}
+          {notice.undo && <NoticeButton onPress={() => takeBack(notice.undo ?? '')}>Undo</NoticeButton>}
+          {notice.redo && <NoticeButton onPress={() => doAgain(notice.redo ?? '')}>Redo</NoticeButton>}
           <button
             type="button"
             aria-label="Dismiss"
@@ -55,6 +52,18 @@ export function NoticeStrip() {
   );
 }
 
+function NoticeButton({ onPress, children }: { onPress: () => void; children: ReactNode }) {
+  return (
+    <button
+      type="button"
+      onClick={onPress}
+      className="min-h-8 max-[899px]:min-h-11 rounded-[3px] border border-sheet px-2.5 font-semibold"
+    >
+      {children}
+    </button>
+  );
+}
+
 /** Takes a recorded step back, and says what came of it. */
 export function useTakeBack() {
   return use(NoticeContext).takeBack;
@@ -64,7 +73,15 @@ export function useTakeBack() {
 const STANDS = 12_000;
 
 /** Holds the line that says what was just done; a new one takes the place of the old. */
-export function Notices({ children, undo }: { children: ReactNode; undo: (id: string) => Promise<FormOutcome> }) {
+export function Notices({
+  children,
+  undo,
+  redo,
+}: {
+  children: ReactNode;
+  undo: (id: string) => Promise<FormOutcome>;
+  redo: (id: string) => Promise<FormOutcome>;
+}) {
   const [notice, setNotice] = useState<Notice>();
   const [pending, start] = useTransition();
   const router = useRouter();
@@ -75,16 +92,24 @@ export function Notices({ children, undo }: { children: ReactNode; undo: (id: st
     return () => clearTimeout(timer);
   }, [notice, pending]);
 
-  function takeBack(id: string) {
-    setNotice({ message: 'Taking it back …' });
+  function step(message: string, work: () => Promise<FormOutcome>) {
+    setNotice({ message });
     start(async () => {
-      const outcome = await undo(id);
-      setNotice({
-        message: outcome.ok ? (outcome.message ?? 'Undone.') : outcome.problems.map(({ message }) => message).join(' '),
-      });
+      const outcome = await work();
+      setNotice(
+        outcome.ok
+          ? {
+              message: outcome.message ?? 'Done.',
+              ...(outcome.undo ? { undo: outcome.undo } : {}),
+              ...(outcome.redo ? { redo: outcome.redo } : {}),
+            }
+          : { message: outcome.problems.map((problem) => problem.message).join(' ') },
+      );
       router.refresh();
     });
   }
+  const takeBack = (id: string) => step('Taking it back …', () => undo(id));
+  const doAgain = (id: string) => step('Doing it again …', () => redo(id));
 
-  return <NoticeContext value={{ notice, show: setNotice, takeBack }}>{children}</NoticeContext>;
+  return <NoticeContext value={{ notice, show: setNotice, takeBack, doAgain }}>{children}</NoticeContext>;
 }

@@ -3,6 +3,8 @@
 import { createContext, use, useEffect, useId, useRef, useState, type FormEvent, type ReactNode } from 'react';
 import { useCommand } from '../command/useCommand';
 import type { FormAction, FormProblem } from './outcome';
+import { Questions } from './Questions';
+import { useSeen } from './seen';
 import { markUnsaved } from './unsaved';
 import { useHydrated } from './useHydrated';
 
@@ -48,6 +50,7 @@ export function ActionForm({
   const form = useRef<HTMLFormElement>(null);
   const hydrated = useHydrated();
   const { run, pending, start } = useCommand();
+  const seen = useSeen();
   const [problems, setProblems] = useState<readonly FormProblem[]>([]);
   const [round, setRound] = useState(0);
   /** The field that takes the focus once the form can be typed into again; the first one when it has no name. */
@@ -67,6 +70,7 @@ export function ActionForm({
     event.preventDefault();
     const submitter = (event.nativeEvent as SubmitEvent).submitter;
     const data = new FormData(event.currentTarget, submitter);
+    seen.tell(data);
     start(async () => {
       const outcome = await run(() => action(data), { refusal: 'shown' });
       if (!outcome.ok) {
@@ -77,6 +81,7 @@ export function ActionForm({
         return;
       }
       setProblems([]);
+      seen.made(outcome.undo);
       if (guard) {
         kept.current = contents();
         markUnsaved(formId, false);
@@ -118,11 +123,15 @@ export function ActionForm({
         >
           {children}
         </fieldset>
-        {general.map(({ message }) => (
-          <p key={message} role="alert" className="col-span-full text-[12.5px] text-stop">
-            {message}
-          </p>
-        ))}
+        {general.map((problem) =>
+          problem.questions ? (
+            <Questions key={problem.message} problem={problem} />
+          ) : (
+            <p key={problem.message} role="alert" className="col-span-full text-[12.5px] text-stop">
+              {problem.message}
+            </p>
+          ),
+        )}
       </form>
     </FormContext>
   );

@@ -11,7 +11,8 @@ const MOST_ROWS = 500;
 export function nestFields(data: Iterable<readonly [string, unknown]>): { [name: string]: Nested } {
   const root: { [name: string]: Nested } = Object.create(null) as { [name: string]: Nested };
   for (const [name, value] of data) {
-    if (typeof value !== 'string') continue;
+    // What begins with ~ is what the form knew and was answered, not a field of it.
+    if (typeof value !== 'string' || name.startsWith('~')) continue;
     const path = stepsOf(name);
     let place: Nested = root;
     path.forEach((step, index) => {

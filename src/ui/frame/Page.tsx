@@ -1,16 +1,20 @@
 import type { ReactNode } from 'react';
 import { NoticeStrip } from '../feedback/Notices';
+import { PageReadAt } from '../form/seen';
+import { readAt } from './readAt';
 
 /** The frame of a page: a head and the two halves or one whole, as the page gives them, and a line at the foot. */
 export function PageFrame({ children, foot }: { children: ReactNode; foot?: ReactNode }) {
   return (
-    <main className="page">
-      {children}
-      <div className="no-print">
-        <NoticeStrip />
-        {foot}
-      </div>
-    </main>
+    <PageReadAt at={readAt()}>
+      <main className="page">
+        {children}
+        <div className="no-print">
+          <NoticeStrip />
+          {foot}
+        </div>
+      </main>
+    </PageReadAt>
   );
 }
 

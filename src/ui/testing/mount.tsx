@@ -28,7 +28,7 @@ export function mount(
   } satisfies Record<string, jest.Mock>;
   const framed = (content: ReactNode) => (
     <AppRouterContext value={router as unknown as AppRouterInstance}>
-      <Notices undo={undo}>
+      <Notices undo={undo} redo={undo}>
         <ShortcutRoot>{content}</ShortcutRoot>
         <NoticeStrip />
       </Notices>

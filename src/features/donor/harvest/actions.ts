@@ -1,7 +1,7 @@
 'use server';
 
 import { type z } from 'zod';
-import { appContext } from '../../../db/appContext';
+import { appContext, contextFor } from '../../../db/appContext';
 import { takePart } from './takePart';
 import { startRun, endRun, stepRun, mountPart, takeAssembly } from './commands';
 import { submit } from '../../../ui/form/fieldSchemas';
@@ -26,7 +26,7 @@ export async function stepRunAction(code: string, data: FormData): Promise<FormO
 }
 
 export async function mountPartAction(of: z.input<typeof ofPart>, data: FormData): Promise<FormOutcome> {
-  return submit(mountingForm, data, (form) => mountPart(appContext(), ofPart.parse(of), form));
+  return submit(mountingForm, data, (form) => mountPart(contextFor(data), ofPart.parse(of), form));
 }
 
 export async function takeAssemblyAction(code: string, data: FormData): Promise<FormOutcome> {

@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { appContext } from '../../../db/appContext';
+import { appContext, contextFor } from '../../../db/appContext';
 import {
   logPartForm,
   acceptDecoding,
@@ -18,7 +18,7 @@ import { markingQuestion, partForm, pinHintsForm, placeForm, valueForm } from '.
 import { key, ofPart } from '../shared/arguments';
 
 export async function logPartAction(code: string, data: FormData): Promise<FormOutcome> {
-  return submit(partForm, data, (form) => logPartForm(appContext(), key.parse(code), form));
+  return submit(partForm, data, (form) => logPartForm(contextFor(data), key.parse(code), form));
 }
 
 export async function acceptDecodingAction(of: z.input<typeof ofPart>, data: FormData): Promise<FormOutcome> {
@@ -32,7 +32,7 @@ export async function acceptClearDecodingsAction(code: string): Promise<FormOutc
 }
 
 export async function placePartAction(of: z.input<typeof ofPart>, data: FormData): Promise<FormOutcome> {
-  return submit(placeForm, data, (form) => placePart(appContext(), ofPart.parse(of), form));
+  return submit(placeForm, data, (form) => placePart(contextFor(data), ofPart.parse(of), form));
 }
 
 /** What the pins of an unknown chip seem to be. */
@@ -49,7 +49,7 @@ export async function readMarkingAction(
 }
 
 export async function typeRatingAction(of: z.input<typeof ofPart>, data: FormData): Promise<FormOutcome> {
-  return submit(valueForm, data, (form) => typeRating(appContext(), ofPart.parse(of), form));
+  return submit(valueForm, data, (form) => typeRating(contextFor(data), ofPart.parse(of), form));
 }
 
 export async function removePartAction(of: z.input<typeof ofPart>): Promise<FormOutcome> {

@@ -1,7 +1,7 @@
 'use server';
 
 import { type z } from 'zod';
-import { appContext } from '../../../db/appContext';
+import { appContext, contextFor } from '../../../db/appContext';
 import { registerDonor, amendDonor, archiveDonor, restoreDonor, amendPlate, keepWeights } from './commands';
 import { addSoak, correctSoak, removeSoak } from './soakCommands';
 import { submit } from '../../../ui/form/fieldSchemas';
@@ -14,7 +14,7 @@ export async function registerDonorAction(data: FormData): Promise<FormOutcome> 
 }
 
 export async function amendDonorAction(code: string, data: FormData): Promise<FormOutcome> {
-  return submit(donorForm, data, (form) => amendDonor(appContext(), key.parse(code), form));
+  return submit(donorForm, data, (form) => amendDonor(contextFor(data), key.parse(code), form));
 }
 
 export async function archiveDonorAction(code: string): Promise<FormOutcome> {
@@ -26,7 +26,7 @@ export async function restoreDonorAction(code: string): Promise<FormOutcome> {
 }
 
 export async function amendPlateAction(code: string, data: FormData): Promise<FormOutcome> {
-  return submit(plateForm, data, (form) => amendPlate(appContext(), key.parse(code), form));
+  return submit(plateForm, data, (form) => amendPlate(contextFor(data), key.parse(code), form));
 }
 
 /** Lets go of a plate that was put right by hand. */
@@ -45,7 +45,7 @@ export async function addSoakAction(code: string, data: FormData): Promise<FormO
 
 export async function correctSoakAction(of: { code: string; rowId: string }, data: FormData): Promise<FormOutcome> {
   const row = { code: key.parse(of.code), rowId: key.parse(of.rowId) };
-  return submit(soakForm, data, (form) => correctSoak(appContext(), row, form));
+  return submit(soakForm, data, (form) => correctSoak(contextFor(data), row, form));
 }
 
 export async function removeSoakAction(code: string, rowId: string): Promise<FormOutcome> {

@@ -1,7 +1,7 @@
 'use server';
 
 import { type z } from 'zod';
-import { appContext } from '../../../db/appContext';
+import { appContext, contextFor } from '../../../db/appContext';
 import {
   addOpeningStep,
   correctOpeningStep,
@@ -24,7 +24,7 @@ export async function correctOpeningStepAction(
   data: FormData,
 ): Promise<FormOutcome> {
   const step = { code: key.parse(of.code), stepId: key.parse(of.stepId) };
-  return submit(openingStepForm, data, (form) => correctOpeningStep(appContext(), step, form));
+  return submit(openingStepForm, data, (form) => correctOpeningStep(contextFor(data), step, form));
 }
 
 export async function removeOpeningStepAction(code: string, stepId: string): Promise<FormOutcome> {

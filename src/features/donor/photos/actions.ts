@@ -1,7 +1,7 @@
 'use server';
 
 import { type z } from 'zod';
-import { appContext } from '../../../db/appContext';
+import { appContext, contextFor } from '../../../db/appContext';
 import { amendPhoto, removePhoto, addPin, removePin, pairSides } from './commands';
 import { placePins, liftPins } from './boardPhotos';
 import { submit } from '../../../ui/form/fieldSchemas';
@@ -11,7 +11,7 @@ import { key } from '../shared/arguments';
 
 export async function amendPhotoAction(code: string, photoId: string, data: FormData): Promise<FormOutcome> {
   return submit(photoForm, data, (form) =>
-    amendPhoto(appContext(), { code: key.parse(code), photoId: key.parse(photoId) }, form),
+    amendPhoto(contextFor(data), { code: key.parse(code), photoId: key.parse(photoId) }, form),
   );
 }
 

@@ -1,7 +1,7 @@
 'use server';
 
 import { type z } from 'zod';
-import { appContext } from '../../../db/appContext';
+import { appContext, contextFor } from '../../../db/appContext';
 import {
   addStore,
   correctStore,
@@ -23,7 +23,7 @@ export async function addStoreAction(code: string, data: FormData): Promise<Form
 
 export async function correctStoreAction(of: { code: string; name: string }, data: FormData): Promise<FormOutcome> {
   const store = { code: key.parse(of.code), name: key.parse(of.name) };
-  return submit(storeForm, data, (form) => correctStore(appContext(), store, form));
+  return submit(storeForm, data, (form) => correctStore(contextFor(data), store, form));
 }
 
 /** Adds a typed reading; one without a time of its own takes that of the stopwatch. */

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { appContext } from '../../../db/appContext';
 import { recordLine } from './recordLine';
 import { addNote, finishStation, goOn, moveIssue, notePower, unplugThePowered } from './commands';
-import { undoStep, undoLatest } from '../../../services/command';
+import { redoStep, undoStep, undoLatest } from '../../../services/command';
 import { listTypeNames } from '../../../db/repositories/types';
 import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
@@ -40,6 +40,10 @@ export async function goOnAction(of: z.input<typeof atStation>): Promise<FormOut
 
 export async function undoAction(id: string): Promise<FormOutcome> {
   return undoStep(appContext(), key.parse(id));
+}
+
+export async function redoAction(id: string): Promise<FormOutcome> {
+  return redoStep(appContext(), key.parse(id));
 }
 
 export async function undoLatestAction(code: string): Promise<FormOutcome> {

@@ -5,10 +5,12 @@ import { findDonor } from '../../../db/repositories/donors';
 import { openDossier, type Dossier } from '../../../services/dossier';
 import { newUnitFacts, type IntakeFacts } from '../intake/facts.server';
 import { addressInHand, donorFrame } from './view.server';
+import { readAt } from '../../../ui/frame/readAt';
 
 // What the pages of a donor ask, on the context of this server. A request opens one dossier.
 
 const dossierOf = cache(async (code: string): Promise<Dossier | undefined> => {
+  readAt();
   const { db, now } = appContext();
   const donor = await findDonor(db.read, code.toUpperCase());
   return donor && openDossier(db.read, donor, now());

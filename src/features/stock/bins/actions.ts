@@ -1,6 +1,6 @@
 'use server';
 
-import { appContext } from '../../../db/appContext';
+import { contextFor } from '../../../db/appContext';
 import { countBin, sizeBin } from './commands';
 import { capacityForm, countForm } from './schema';
 import { submit } from '../../../ui/form/fieldSchemas';
@@ -8,9 +8,9 @@ import type { FormOutcome } from '../../../ui/form/outcome';
 import { key } from '../arguments';
 
 export async function countBinAction(bin: string, data: FormData): Promise<FormOutcome> {
-  return submit(countForm, data, (form) => countBin(appContext(), { bin: key.parse(bin), counts: form }));
+  return submit(countForm, data, (form) => countBin(contextFor(data), { bin: key.parse(bin), counts: form }));
 }
 
 export async function sizeBinAction(bin: string, data: FormData): Promise<FormOutcome> {
-  return submit(capacityForm, data, (form) => sizeBin(appContext(), { bin: key.parse(bin), ...form }));
+  return submit(capacityForm, data, (form) => sizeBin(contextFor(data), { bin: key.parse(bin), ...form }));
 }
