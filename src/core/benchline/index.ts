@@ -1,3 +1,4 @@
+export { changesOf } from './changes';
 export { complete } from './complete';
 export { describeRecord } from './describeRecord';
 export { GRAMMAR, type GrammarLine } from './grammar';

@@ -156,6 +156,8 @@ export type Understanding =
       readonly unplaced: readonly string[];
       /** What numbers on parts stand for, a sentence each. */
       readonly decodes: readonly string[];
+      /** What it would change of parts that are logged already, a sentence each. */
+      readonly changes: readonly string[];
     }
   | {
       readonly ok: false;

@@ -81,3 +81,42 @@ test.each`
 `('“$line” makes it $status', ({ line, status }) => {
   expect(understand(line, context)).toMatchObject({ ok: true, records: [{ kind: 'status', ref: 'RP1', status }] });
 });
+
+test.each`
+  line                               | changes
+  ${'q1 npn'}                        | ${['Q1 is logged already: it was an N-FET and becomes an NPN.']}
+  ${'r4 resistor 470R 1206'}         | ${['R4 is logged already: case axial becomes 1206, resistance 4.7 kΩ becomes 470 Ω.']}
+  ${'r4 resistor 4700R standby'}     | ${[]}
+  ${'r3..r5 4k7; q9 nmos'}           | ${[]}
+  ${'r3..r5 10k'}                    | ${['R4 is logged already: resistance 4.7 kΩ becomes 10 kΩ.']}
+  ${'q1 measures d-s 0.4; r4 burnt'} | ${[]}
+`('“$line” tells what it changes: $changes', ({ line, changes }) => {
+  const known: BenchContext = {
+    parts: [
+      { ref: 'Q1', kind: 'nmos' },
+      { ref: 'R4', kind: 'resistor', package: 'axial', ratings: { resistance: 4700 } },
+    ],
+    stores: [],
+  };
+  const read = understand(line, known);
+  expect(read.ok && read.changes.map((text) => text.replace(/\u00a0/g, ' '))).toEqual(changes);
+});
+
+test.each([
+  ['f1.1 - f1.2', true],
+  ['f1 pin 1 beeps with f1 pin 2', true],
+  ['r4.1 - f1.1 - f1.2', true],
+  ['f1.1 ~ f1.2 0.1R', false],
+  ['f1.1 x f1.2', false],
+  ['r4.1 - f1.1', false],
+])('%s: both ends of a fuse joined is asked about: %s', (line, asks) => {
+  const read = understand(line, {
+    parts: [
+      { ref: 'F1', kind: 'fuse' },
+      { ref: 'R4', kind: 'resistor' },
+    ],
+    stores: [],
+  });
+  expect(!read.ok && read.problem.kind === 'unclear').toBe(asks);
+  if (!read.ok) expect(benchProblemText(read.problem)).toMatch(/whole fuse, no joint/);
+});

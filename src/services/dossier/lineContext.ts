@@ -1,12 +1,8 @@
 import type { BenchContext, ContextPart } from '../../core/benchline';
 import { splitPin } from '../../core/board';
-import type { RatingName } from '../../core/part';
 import type { PartRecord } from '../../db/repositories/parts';
 import { listTypeNames } from '../../db/repositories/types';
 import type { Dossier } from './dossier';
-
-/** Values beside which a number without a verb may be a reading. */
-const COMPARED: readonly RatingName[] = ['resistance', 'capacitance', 'inductance'];
 
 /** What a bench line may refer to on a donor; with the numbers of all known types when asked. */
 export async function lineContext(dossier: Dossier, of: { readonly types?: boolean } = {}): Promise<BenchContext> {
@@ -32,10 +28,7 @@ export async function lineContext(dossier: Dossier, of: { readonly types?: boole
 
 function contextPart({ part, ratings }: PartRecord, joined: readonly string[] | undefined): ContextPart {
   const { ref, kind, subtype, package: case_, marking } = part;
-  const values = COMPARED.flatMap((name) => {
-    const value = ratings[name]?.value;
-    return value === undefined ? [] : [[name, value] as const];
-  });
+  const values = Object.entries(ratings).map(([name, { value }]) => [name, value] as const);
   return {
     ref,
     kind,

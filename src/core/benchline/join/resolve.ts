@@ -51,6 +51,20 @@ export function resolve(
     if (chains.some((chain) => chain.includes(pin))) return { problem: { kind: 'same-pin', word: pin } };
     chains.at(-1)?.push(pin);
   }
+  const bridged = relation === 'joined' ? chains.map((chain) => fuseAcross(chain, partOf)).find(Boolean) : undefined;
+  if (bridged !== undefined)
+    return {
+      problem: {
+        kind: 'unclear',
+        word: bridged,
+        question: `${bridged} beeps from end to end: that is a whole fuse, no joint. Say what it reads, or that a wire bridges it.`,
+        maybe: [
+          `${bridged.toLowerCase()} measures 0.1`,
+          `${bridged}.1 ~ ${bridged}.2`,
+          `# ${bridged} is bridged by a wire`,
+        ],
+      },
+    };
   const logged = [...assumed.values()].map(({ ref, kind }): BenchRecord => ({
     kind: 'part',
     ref,
@@ -100,6 +114,12 @@ export function resolve(
     ],
     unplaced: of.unplaced,
   };
+}
+
+/** The fuse both of whose ends are in a chain of joined pins. */
+function fuseAcross(chain: readonly string[], partOf: (ref: string) => ContextPart | undefined): string | undefined {
+  const refs = chain.map((pin) => pin.slice(0, pin.indexOf('.')));
+  return refs.find((ref, index) => refs.indexOf(ref) !== index && partOf(ref)?.kind === 'fuse');
 }
 
 /** The end of a part without polarity that nothing is joined to yet. */

@@ -1,3 +1,4 @@
+import { changesOf } from '../changes';
 import { describeRecord } from '../describeRecord';
 import { decodingsAs } from '../part/kindOf';
 import type { BenchContext, BenchRecord, ContextPart, Understanding } from '../record';
@@ -40,6 +41,7 @@ export function understand(line: string, context: BenchContext): Understanding {
     corrected: read.flatMap(({ corrected = [] }) => corrected),
     unplaced: read.flatMap(({ unplaced = [] }) => unplaced.map(({ text }) => text)),
     decodes: records.flatMap(decodesTo),
+    changes: changesOf(records, context),
   };
 }
 

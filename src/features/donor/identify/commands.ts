@@ -1,5 +1,5 @@
 import type { Part } from '../../../core/donor';
-import { partFromFields, subtypeFrom } from '../../../core/benchline';
+import { changesOf, partFromFields, subtypeFrom } from '../../../core/benchline';
 import type { PinFunction } from '../../../core/chips';
 import { type Decoding } from '../../../core/marking';
 import {
@@ -20,7 +20,7 @@ import type { Edit } from '../../../db/repositories/journal';
 import { isNumbered, rememberType } from '../../../db/repositories/types';
 import { recordPartRatings, type NewRating } from '../../../db/repositories/ratings';
 import type { PartForm, PlaceForm, ValueForm } from './schema';
-import { donorStress } from '../../../services/board';
+import { donorStress, lotFollows } from '../../../services/board';
 import { refusal, refuse, refused, run, type Outcome } from '../../../services/command';
 import { lineContext, openDossier } from '../../../services/dossier';
 import { record } from '../shared/writeRecord';
@@ -32,17 +32,30 @@ import { knownPart } from '../shared/knownPart';
 export async function logPartForm(app: AppContext, code: string, form: PartForm): Promise<Outcome> {
   const donor = await findDonor(app.db.read, code);
   if (!donor) return refused(refusal('donor-gone', { code }));
-  const read = partFromFields(
-    { ...form, ref: form.ref.toUpperCase() },
-    await lineContext(openDossier(app.db.read, donor, app.now())),
-  );
+  const context = await lineContext(openDossier(app.db.read, donor, app.now()));
+  const read = partFromFields({ ...form, ref: form.ref.toUpperCase() }, context);
   if (!read.ok) return refused(refusal('line-unreadable', { problem: read.problem }, read.field));
+  const changes = changesOf([read.record], context);
+  if (changes.length > 0 && app.form?.answers.get(CHANGE) !== changes.join(' '))
+    return refused({
+      ...refusal('part-differs', { changes }),
+      questions: [
+        {
+          name: `~answer.${CHANGE}`,
+          label: `${read.record.ref} is logged already`,
+          options: [{ value: changes.join(' '), label: 'it is that part: change it so' }],
+        },
+      ],
+    });
   return record(app, { code, station: 'identify' }, [read.record]);
 }
 
+/** The answer of a person who means to change a part that is logged already. */
+const CHANGE = 'change';
+
 /** Says where a part sits, what it is there for and what is wrong with it: what was said before is replaced. */
 export function placePart(app: AppContext, of: { code: string; ref: string }, form: PlaceForm): Promise<Outcome> {
-  return run(app, { scope: 'donor', code: of.code, station: 'identify' }, async (edit) => {
+  return run(app, { scope: 'donor', code: of.code, station: 'identify' }, async (edit, donor) => {
     const part = await knownPart(edit, of.ref);
     const { block, duty, subtype, damage, fitments } = form;
     if (subtype !== '' && SUBTYPES[subtype] === undefined)
@@ -54,13 +67,16 @@ export function placePart(app: AppContext, of: { code: string; ref: string }, fo
       damage,
       fitments,
     });
+    // What others changed meanwhile may stand beside what was said here.
+    const now = await knownPart(edit, of.ref);
     const said = [
-      block && `in the ${BLOCKS[block].label} block`,
-      duty && DUTIES[duty],
-      ...fitments.map((name) => FITMENTS[name]),
-      ...damage,
+      now.block ? `in the ${BLOCKS[now.block].label} block` : '',
+      now.duty ? DUTIES[now.duty] : '',
+      ...now.fitments.map((name) => FITMENTS[name]),
+      ...now.damage,
     ].filter((word) => word !== '');
-    return `${part.ref}: ${said.join(', ') || 'nothing special'}.`;
+    const followed = (await lotFollows(edit, donor, part.ref)) ?? '';
+    return `${part.ref}: ${said.join(', ') || 'nothing special'}${followed}.`;
   });
 }
 

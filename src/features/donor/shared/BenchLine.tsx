@@ -61,8 +61,8 @@ export function BenchLine({ code, station, context }: { code: string; station: S
     const understood = reader.understand(text, known);
     const ghost = reader.complete(text, known);
     if (understood.ok) {
-      const { message, corrected, decodes } = understood;
-      const details = [...corrected.map(({ typed, read }) => `“${typed}” is read as ${read}`), ...decodes];
+      const { message, corrected, decodes, changes } = understood;
+      const details = [...changes, ...corrected.map(({ typed, read }) => `“${typed}” is read as ${read}`), ...decodes];
       return { ok: true, message, ghost, details };
     }
     return {

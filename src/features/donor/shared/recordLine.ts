@@ -21,5 +21,6 @@ export async function recordLine(
   if (!understood.ok) return refused(refusal('line-unreadable', { problem: understood.problem }));
   const outcome = await record(app, of, understood.records);
   if (outcome.ok && understood.corrected.length > 0) await keepSlips(app, understood.corrected);
-  return outcome;
+  if (!outcome.ok || understood.changes.length === 0) return outcome;
+  return { ...outcome, message: [outcome.message, ...understood.changes].join(' ') };
 }

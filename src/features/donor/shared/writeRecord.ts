@@ -1,6 +1,7 @@
 import type { BenchRecord } from '../../../core/benchline';
 import type { StationName } from '../../../core/station';
 import type { AppContext } from '../../../db/context';
+import { lotFollows } from '../../../services/board';
 import { run, type Outcome } from '../../../services/command';
 import { identifyRecords, misfitOf } from '../identify/records';
 import { intakeRecords } from '../intake/records';
@@ -38,13 +39,17 @@ export function record(
     async (edit, donor) => {
       const sentences: string[] = [];
       const misfits: string[] = [];
+      const followed: string[] = [];
       for (const { entry, handler } of handled) {
         sentences.push(await handler.write(edit, entry as never));
+        if (entry.kind === 'measurement' || (entry.kind === 'part' && entry.damage.length > 0))
+          for (const ref of [entry.ref, ...(entry.kind === 'part' ? (entry.others ?? []) : [])])
+            followed.push((await lotFollows(edit, donor, ref)) ?? '');
         const misfit = await misfitOf(edit, donor, entry);
         if (misfit !== undefined) misfits.push(misfit);
       }
       const said = sentences.join('; ');
-      const done = `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
+      const done = `${said.charAt(0).toUpperCase()}${said.slice(1)}${followed.join('')}.`;
       return misfits.length === 0 ? done : `${done} But does it fit? ${misfits.join(' ')}`;
     },
   );

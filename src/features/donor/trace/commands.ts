@@ -27,6 +27,9 @@ export function recordTraced(app: AppContext, code: string, entry: TracedEntry):
       return `${await traceRecords.sweep.write(edit, entry)}.`;
     }
     for (const pin of entry.pins) await knownPart(edit, splitPin(pin)[0]);
+    const [one = '', other = ''] = entry.pins.map((pin) => splitPin(pin)[0]);
+    if (entry.kind === 'join' && entry.relation === 'joined' && one === other)
+      if ((await knownPart(edit, one)).kind === 'fuse') return refuse('fuse-ends', { ref: one });
     if (entry.kind === 'unsure') {
       const [a, b] = entry.pins;
       await addBoardFact(edit, { relation: 'unsure', a, b });
