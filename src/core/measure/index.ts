@@ -13,8 +13,10 @@ export type {
 } from './judgement';
 export type { ChipTest, Fingerprint, KnownChip } from './judgeChip';
 export { judgePart, type CapacitorBuild, type PartUnderTest } from './judgePart';
+export { judgeMeasured } from './judgeMeasured';
 export { lifeOf, lifeText } from './lifeCriteria';
 export { isUse, limitsFrom, limitText, mergeLimits, USE_NAMES, USES, type Limit, type Use } from './limits';
+export { measuredRatings } from './measuredRatings';
 export { mergeReadings, type MeasuredSet } from './mergeReadings';
 export { type LifeFacts, type RemainingLife } from './remainingLife';
 export { OPEN_WORDS, testField, testFields, TESTS, type TestField, type TestRule } from './tests';

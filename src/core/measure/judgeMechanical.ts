@@ -174,6 +174,14 @@ export function thermalResistance(of: { power: number; sink: number; around: num
   };
 }
 
+/** Thermal resistance by a run that lasted and rose enough to say so, K/W; none by any other. */
+export function settledResistance({ power, sink, around, minutes }: Readings): number | undefined {
+  if (!power || !sink || !around || power.value <= 0) return undefined;
+  const isSettled = minutes !== undefined && minutes.value >= HEATING.steady;
+  if (!isSettled || sink.value - around.value < HEATING.rise) return undefined;
+  return thermalResistance({ power: power.value, sink: sink.value, around: around.value }).value;
+}
+
 /** Judges a heating run: what the sink's thermal resistance is, and whether the run says enough. */
 export function judgeHeatSink({ readings, damage }: Omit<MechanicalTest, 'nominal'>): Judgement {
   const { power, sink, around, minutes } = readings;

@@ -93,7 +93,7 @@ test('a need that nothing fits says so, and can be deleted after a question', as
 
 test('what is set aside can be given back or built in; a need that holds something is not deleted', async () => {
   const { user } = build([
-    { ...NEED, open: 0, allocations: [{ lot: 'FIT-150', marking: '30N15', reserved: 1, used: 1 }] },
+    { ...NEED, open: 0, allocations: [{ lot: 'FIT-150', marking: '30N15', reserved: 1, used: 1, scrap: null }] },
   ]);
   expect(need().getByText('1 set aside, 1 built in')).toBeTruthy();
   expect(need().queryByRole('button', { name: 'delete' })).toBeNull();

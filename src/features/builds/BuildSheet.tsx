@@ -46,7 +46,7 @@ function Need({ code, need }: { code: string; need: NeedView }) {
         </span>
         <p className="w-full text-[12px] text-ink-2">{need.message}</p>
       </div>
-      {need.allocations.map(({ lot, marking, reserved, used }) => (
+      {need.allocations.map(({ lot, marking, reserved, used, scrap }) => (
         <div
           key={lot}
           className="grid grid-cols-[84px_1fr_auto] items-center gap-x-3 border-b border-dotted border-rule-2 py-1.5 text-[13px]"
@@ -59,10 +59,11 @@ function Need({ code, need }: { code: string; need: NeedView }) {
             {[reserved > 0 ? `${reserved} set aside` : '', used > 0 ? `${used} built in` : '']
               .filter(Boolean)
               .join(', ')}
+            {scrap && <strong className="block text-[12.5px] text-stop">Scrap since it was set aside: {scrap}</strong>}
           </span>
           {reserved > 0 && (
             <span className="flex gap-2">
-              <PortionForm needId={need.id} lot={lot} step="use" quantity={reserved} />
+              {!scrap && <PortionForm needId={need.id} lot={lot} step="use" quantity={reserved} />}
               <PortionForm needId={need.id} lot={lot} step="release" quantity={reserved} />
             </span>
           )}

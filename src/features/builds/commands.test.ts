@@ -131,9 +131,12 @@ test('a build and its needs are undone like every change, but not from under wha
   const { needId } = valueOf(needed);
   const reserved = await moveParts(app, { step: 'reserve', quantity: 1, lotCode: LOT, needId });
   const undo = (outcome: { ok: boolean; undo?: string }) => undoStep(app, outcome.undo ?? '');
-  const tooEarly = { ok: false, problems: [{ code: 'changed-since' }] };
+  const tooEarly = { ok: false, problems: [{ code: 'steps-rest-on-it' }] };
   expect(await undo(begun)).toMatchObject(tooEarly);
-  expect(await undo(needed)).toMatchObject(tooEarly);
+  expect(await undo(needed)).toMatchObject({
+    ok: false,
+    problems: [{ message: expect.stringMatching(/1 of M4R-9XK set aside for switch\./) as string }],
+  });
   for (const step of [reserved, needed, begun]) expect(await undo(step)).toMatchObject({ ok: true });
   expect(await balance()).toEqual([3, 0]);
   expect(await findBuild(app.db.read, code)).toBeUndefined();

@@ -81,7 +81,8 @@ export function moveParts(
   return run(app, { scope: 'builds', onConflict: refusal('stock-changed', {}) }, async (edit) => {
     const found = await findLot(edit.tx, code);
     if (!found) return refuse('lot-gone', { code });
-    const { id: lotId, onHand, reserved } = found.lot;
+    const { id: lotId, onHand, reserved, grade, gradeReason } = found.lot;
+    if (grade === 'reject' && step !== 'release') return refuse('lot-scrap', { code, why: gradeReason });
     const need = await findNeed(edit.tx, needId);
     if (!need) return refuse('need-gone', {});
     const { role } = need;

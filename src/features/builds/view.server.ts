@@ -29,6 +29,15 @@ async function buildLine({ db }: AppContext, { build, needs }: BuildWithNeeds): 
   const lacking = needs.filter(({ need, filled }) => filled < need.quantity);
   const line = { code: build.code, title: build.title, hint: '', hintHref: null };
   if (needs.length === 0) return { ...line, message: 'no needs written down', ready: false };
+  const spoiled = needs.find(({ allocations }) => allocations.some(({ scrap }) => scrap !== null));
+  if (spoiled) {
+    const codes = spoiled.allocations.filter(({ scrap }) => scrap !== null).map(({ lotCode }) => lotCode);
+    return {
+      ...line,
+      message: `what is set aside for ${spoiled.need.role} is scrap: ${codes.join(', ')}`,
+      ready: false,
+    };
+  }
   const used = needs.every(({ need, allocations }) => sum(allocations.map((entry) => entry.used)) >= need.quantity);
   if (lacking.length === 0) return { ...line, message: used ? 'built' : 'all set aside, ready to build', ready: true };
   const [first] = lacking;
@@ -110,11 +119,12 @@ export async function buildView(app: AppContext, code: string) {
         message: parsed.ok ? parsed.means : need.filter,
         quantity: need.quantity,
         open,
-        allocations: allocations.map(({ lotCode, marking, reserved, used }) => ({
+        allocations: allocations.map(({ lotCode, marking, reserved, used, scrap }) => ({
           lot: lotCode,
           marking,
           reserved,
           used,
+          scrap,
         })),
         matches: matches.slice(0, SHOWN).map(matchView),
         onBoards: onBoards.map((seen) => ({

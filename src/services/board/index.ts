@@ -1,4 +1,5 @@
 export { donorCautions, donorStress } from './donorStress';
-export { judgeRecord, ratingsForStock, readingsThatCount, underTest } from './judgeRecord';
+export { gradeReason, judgeRecord, ratingsForStock, readingsThatCount, underTest } from './judgeRecord';
+export { lotFollows } from './lotFollows';
 export { testContext, type TestContext } from './testContext';
 export { tracedBoard } from './tracedBoard';

@@ -43,15 +43,29 @@ describe('a judgement', () => {
     expect(judgeRecord(record(of as never), context())?.grade).toBe(grade);
   });
 
-  test('the newest reading counts, whatever an older one said', () => {
-    const of = (first: number, second: number) =>
-      record({
-        kind: 'resistor',
-        ratings: { resistance: [4700, 'decoded'] },
-        readings: [{ values: { resistance: first } }, { values: { resistance: second } }],
-      });
-    expect(judgeRecord(of(4692, 9000), context())?.grade).toBe('A');
-    expect(judgeRecord(of(9000, 4692), context())?.grade).not.toBe('A');
+  test.each([
+    { read: [9000], verdict: 'scrap', grade: 'reject' },
+    { read: [4692, 4690], verdict: 'keep', grade: 'A' },
+    { read: [4692, 9000], verdict: 'scrap', grade: 'reject' },
+    { read: [9000, 4692], verdict: 'retest', grade: undefined },
+    { read: [9000, 4692, 4690], verdict: 'limit', grade: 'B' },
+    { read: [4692, 9000, 4692, 4690, 4691], verdict: 'limit', grade: 'B' },
+    { read: [9000], inCircuit: true, then: 4692, verdict: 'keep', grade: 'A' },
+  ])('read $read, then $then: the newest counts, and what once was scrap says so', ({ verdict, grade, ...of }) => {
+    const readings = of.read.map((resistance) => ({ values: { resistance }, inCircuit: of.inCircuit === true }));
+    if (of.then !== undefined) readings.push({ values: { resistance: of.then }, inCircuit: false });
+    // The newest stands first.
+    const taken = record({
+      kind: 'resistor',
+      ratings: { resistance: [4700, 'decoded'] },
+      readings: readings.reverse(),
+    });
+    const found = judgeRecord(taken, context());
+    expect(found).toMatchObject({ verdict });
+    expect(found?.grade).toBe(grade);
+    const tells = found?.reasons.some(({ text }) => text.startsWith('Once it was scrap'));
+    expect(tells).toBe(of.read.includes(9000) && verdict !== 'scrap' && of.then === undefined);
+    if (grade === 'B') expect(found?.limits).toEqual([{ kind: 'not-for', use: 'mains' }]);
   });
 });
 

@@ -1,9 +1,11 @@
 import type { Evidenced } from '../../core/evidence';
 import {
-  judgePart,
+  judgeMeasured,
+  measuredRatings,
   mergeReadings,
   testField,
   type Judgement,
+  type MeasuredSet,
   type PartUnderTest,
   type Readings,
 } from '../../core/measure';
@@ -23,28 +25,29 @@ export function underTest(record: PartRecord, context: TestContext): PartUnderTe
 }
 
 /** The readings of a part that count, each with the accuracy of its meter and whether the board lay in parallel. */
-export function readingsThatCount({ part, measurements }: PartRecord, context: TestContext): Readings {
-  const { test } = kindRule(part.kind);
-  if (!test) return {};
-  const clear = new Map<string, boolean>();
-  const isClear = (name: string) => {
-    const known = clear.get(name) ?? isClearInPlace(context.board, part.ref, testField(test, name, part.kind));
-    clear.set(name, known);
-    return known;
-  };
-  const sets = measurements.map(({ values, inCircuit, meter }) => ({
-    values,
-    inCircuit,
-    meter: context.meters.get(meter),
-  }));
-  return mergeReadings(sets, isClear);
+export function readingsThatCount(record: PartRecord, context: TestContext): Readings {
+  return kindRule(record.part.kind).test ? mergeReadings(setsOf(record, context), clearOf(record, context)) : {};
 }
 
-/** The judgement of a part by the readings that count and by its looks; none while there is neither. */
+const setsOf = ({ measurements }: PartRecord, { meters }: TestContext): readonly MeasuredSet[] =>
+  measurements.map(({ values, inCircuit, meter }) => ({ values, inCircuit, meter: meters.get(meter) }));
+
+/** Whether the traced board adds nothing to a field of a part; each is worked out once. */
+function clearOf({ part }: PartRecord, { board }: TestContext): (field: string) => boolean {
+  const { test } = kindRule(part.kind);
+  const known = new Map<string, boolean>();
+  return (name) => {
+    const clear = known.get(name) ?? (!!test && isClearInPlace(board, part.ref, testField(test, name, part.kind)));
+    known.set(name, clear);
+    return clear;
+  };
+}
+
+/** The judgement of a part by all its readings and by its looks; none while there is neither. */
 export function judgeRecord(record: PartRecord, context: TestContext): Judgement | undefined {
   const part = underTest(record, context);
   if (!part || (record.measurements.length === 0 && part.damage.length === 0)) return undefined;
-  return judgePart(part, readingsThatCount(record, context));
+  return judgeMeasured(part, setsOf(record, context), clearOf(record, context));
 }
 
 /**
@@ -60,12 +63,10 @@ export function ratingsForStock(record: PartRecord, context: TestContext): NewRa
   }));
   const { test } = kindRule(part.kind);
   if (!test) return known;
-  const measured = Object.entries(readingsThatCount(record, context)).flatMap(([name, reading]): NewRating[] => {
-    const rating = testField(test, name)?.rating;
-    return rating && reading && !reading.inCircuit && Number.isFinite(reading.value)
-      ? [{ name: rating, value: reading.value, source: 'measured' }]
-      : [];
-  });
+  const measured = Object.entries(measuredRatings(test, readingsThatCount(record, context))).flatMap(
+    ([name, value]): NewRating[] =>
+      value === undefined ? [] : [{ name: name as RatingName, value, source: 'measured' }],
+  );
   const isBetter = ({ name, value }: NewRating) => {
     const { better } = RATINGS[name];
     const printed = ratings[name]?.value;
@@ -73,4 +74,11 @@ export function ratingsForStock(record: PartRecord, context: TestContext): NewRa
     return better === 'higher' ? value > printed : value < printed;
   };
   return [...measured.filter(isBetter), ...known, ...measured.filter((rating) => !isBetter(rating))];
+}
+
+/** Why a part has its grade, for its lot: what speaks against it, else what speaks for it. */
+export function gradeReason(judgement: Judgement | undefined): string {
+  if (!judgement) return 'Not tested yet.';
+  const said = judgement.reasons.filter(({ severity }) => severity !== 'ok');
+  return (said.length > 0 ? said : judgement.reasons).map(({ text }) => text).join(' ');
 }

@@ -4,7 +4,7 @@ import { kindRule, type KindName } from '../../../core/part';
 import type { AppContext } from '../../../db/context';
 import { openRun } from '../../../db/repositories/harvest';
 import type { Edit } from '../../../db/repositories/journal';
-import { stockPiece } from '../../../db/repositories/lots';
+import { holdsText, stockPiece } from '../../../db/repositories/lots';
 import { findPart, logPart } from '../../../db/repositories/parts';
 import { harvestPlan } from './planOf';
 import { judgeRecord, testContext } from '../../../services/board';
@@ -104,8 +104,9 @@ export function mountPart(app: AppContext, of: { code: string; ref: string }, fo
     }
     const mounting = { ways: form.ways, behind: form.behind, ...(form.sink === '' ? {} : { sink: form.sink }) };
     await edit.update('parts', part.id, { mounting, wish: form.wish === '' ? null : form.wish });
-    const held = mountingText(mounting) || 'held by its solder alone';
-    return `${part.ref} is ${held}${form.wish === '' ? '' : `; ${form.wish} it`}.`;
+    const now = await knownPart(edit, of.ref);
+    const held = mountingText(now.mounting) || 'held by its solder alone';
+    return `${now.ref} is ${held}${now.wish === null ? '' : `; ${now.wish} it`}.`;
   });
 }
 
@@ -133,7 +134,6 @@ export function takeAssembly(app: AppContext, code: string, form: AssemblyForm):
     }
     const ref = await freeReference(edit, donor.id, PREFIX[form.kind] ?? 'A');
     const partId = await logPart(edit, { ref, kind: form.kind, marking: form.name });
-    const holds = form.holds.length > 0 ? `It holds ${form.holds.join(', ')}. ` : '';
     const lot = await stockPiece(
       edit,
       {
@@ -146,12 +146,12 @@ export function takeAssembly(app: AppContext, code: string, form: AssemblyForm):
         package: null,
         typeId: null,
         grade: null,
-        gradeReason: `${holds}Not tested yet.`,
+        gradeReason: `${holdsText(form.holds)}Not tested yet.`,
         limits: [],
         bin: form.bin,
         ratings: [],
       },
-      form.pieces,
+      { pieces: form.pieces },
     );
     await edit.update('parts', partId, { state: 'harvested' });
     for (const held of form.holds) await edit.update('parts', (await knownPart(edit, held)).id, { state: 'harvested' });

@@ -7,7 +7,7 @@ import { donorOverview } from '../../../db/repositories/donors';
 import type { Edit } from '../../../db/repositories/journal';
 import { stockPiece } from '../../../db/repositories/lots';
 import { findPart } from '../../../db/repositories/parts';
-import { type TestContext, judgeRecord, ratingsForStock, testContext } from '../../../services/board';
+import { type TestContext, gradeReason, judgeRecord, ratingsForStock, testContext } from '../../../services/board';
 import { notDeadMessage, openDossier } from '../../../services/dossier';
 import { refuse, run, type Outcome } from '../../../services/command';
 
@@ -85,11 +85,6 @@ export function refuseScrap(
 ): void {
   const worst = judgement?.reasons.find(({ severity }) => severity === 'reject');
   if (judgement?.verdict === 'scrap') refuse('part-scrap', { ref, why: worst?.text ?? '' }, field);
-  if (damage.includes('broken')) refuse('part-broken', { ref }, field);
-}
-
-function gradeReason(judgement: ReturnType<typeof judgeRecord>): string {
-  if (!judgement) return 'Not tested yet.';
-  const said = judgement.reasons.filter(({ severity }) => severity !== 'ok');
-  return (said.length > 0 ? said : judgement.reasons).map(({ text }) => text).join(' ');
+  const [word] = damage;
+  if (word !== undefined) refuse('part-damaged', { ref, word }, field);
 }

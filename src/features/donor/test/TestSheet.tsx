@@ -169,6 +169,8 @@ function Verdict({ code, part }: { code: string; part: TestedPartView }) {
 }
 
 function nextOf({ ref, test, judgement, harvested }: TestedPartView): string {
+  if (harvested && judgement?.verdict === 'scrap')
+    return `${ref} was taken into stock before, and went out of it as scrap: throw the piece away.`;
   if (harvested) return `${ref} is in stock; its lot carries this verdict.`;
   if (!test) return `There is no bench test for this kind. Note what you find.`;
   if (!judgement) return test.precondition;

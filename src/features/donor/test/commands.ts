@@ -4,6 +4,7 @@ import { kindRule } from '../../../core/part';
 import { parseQuantity } from '../../../core/quantity';
 import type { AppContext } from '../../../db/context';
 import type { MeasurementForm } from './schema';
+import { lotFollows } from '../../../services/board';
 import { refuse, run, type Outcome } from '../../../services/command';
 import { knownPart } from '../shared/knownPart';
 import { testRecords } from './records';
@@ -17,7 +18,7 @@ export function measurePart(
   of: { code: string; ref: string },
   form: MeasurementForm,
 ): Promise<Outcome> {
-  return run(app, { scope: 'donor', code: of.code, station: 'test' }, async (edit) => {
+  return run(app, { scope: 'donor', code: of.code, station: 'test' }, async (edit, donor) => {
     const part = await knownPart(edit, of.ref);
     const { test } = kindRule(part.kind);
     if (!test) return refuse('no-test', { kind: kindRule(part.kind).label });
@@ -31,7 +32,8 @@ export function measurePart(
     if (Object.keys(values).length === 0) return refuse('nothing-measured', {}, firstFieldOf(form));
     const inCircuit = form.inCircuit === true;
     const record = { kind: 'measurement', ref: part.ref, test, values, inCircuit } as const;
-    return `${await testRecords.measurement.write(edit, { ...record, meter: form.meter })}.`;
+    const done = await testRecords.measurement.write(edit, { ...record, meter: form.meter });
+    return `${done}${(await lotFollows(edit, donor, part.ref)) ?? ''}.`;
   });
 
   function firstFieldOf({ inCircuit: _, ...rest }: MeasurementForm): string | undefined {

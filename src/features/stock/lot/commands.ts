@@ -15,6 +15,8 @@ export async function addLot(app: AppContext, form: z.output<typeof lotForm>): P
   const read = partFromFields(fields, { parts: [], stores: [] });
   if (!read.ok) return refused(refusalOf(read));
   const { record } = read;
+  const [damaged] = record.damage;
+  if (damaged !== undefined) return refused(refusal('piece-damaged', { word: damaged }, 'values'));
   const label = record.marking ?? kindRule(record.partKind).label;
   return run(app, { scope: 'stock' }, async (edit) => {
     const code = await countIn(edit, {

@@ -327,7 +327,7 @@ describe('lists in and out', () => {
     const again = await importLots(app(), csv);
     const [second = ''] = (await stockView(app(), 'bin:E1')).rows.map(({ cells }) => cells.lot?.text ?? '');
     await moveToBin(app(), { code: second, bin: 'E9' });
-    expect(await undo(again)).toEqual({ kind: 'changed-since', by: [second] });
+    expect(await undo(again)).toEqual({ kind: 'changed-since', holds: { lots: [second] } });
     expect((await stockView(app(), 'bin:E9')).total).toBe(1);
   });
 
