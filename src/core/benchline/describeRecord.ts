@@ -1,5 +1,5 @@
 import { fixedWords } from '../board';
-import { testField, type Measured, type TestField } from '../measure';
+import { readingText, testField, type Measured, type TestField } from '../measure';
 import { BLOCKS, DUTIES, FITMENTS, kindRule, RATINGS, withArticle } from '../part';
 import { formatDuration, formatQuantity } from '../quantity';
 import type { BenchRecord, TypedRating } from './record';
@@ -60,8 +60,7 @@ export function describeRecord(record: BenchRecord): string {
 
 function describeReading(field: TestField | undefined, { value }: Measured): string {
   if (!field) return '';
-  const chosen = field.choices?.find((choice) => choice.value === value)?.label;
-  return `${field.label} ${chosen ?? (value === Infinity ? 'OL' : formatQuantity(value, field.unit, { digits: 4 }))}`;
+  return `${field.label} ${readingText(field, value)}`;
 }
 
 function describeJoin({ relation, pins, ohms, drop }: Extract<BenchRecord, { kind: 'join' }>): string {

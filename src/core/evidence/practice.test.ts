@@ -17,7 +17,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   incircuit: 2,
   magnetics: 7,
   marking: 14,
-  measure: 55,
+  measure: 56,
   nameplate: 5,
   opening: 3,
   photo: 1,
@@ -26,7 +26,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   soak: 6,
   stock: 8,
   topology: 60,
-  uncertainty: 2,
+  uncertainty: 3,
   walk: 7,
   waveform: 6,
 };

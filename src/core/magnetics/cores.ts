@@ -104,12 +104,33 @@ export interface CoreDimensions {
   readonly depth?: number | undefined;
 }
 
+/** A core that is near to what was measured though not within the tolerance, with how far each dimension is off, in metres. */
+export interface NearCore {
+  readonly core: Core;
+  /** Measured less the table's. */
+  readonly off: readonly { readonly name: keyof CoreDimensions; readonly by: number }[];
+}
+
+/** The core nearest to dimensions that no core has within the tolerance; none without at least two dimensions. */
+export function nearestCore(measured: CoreDimensions): NearCore | undefined {
+  const given = dimensionsIn(measured);
+  if (given.length < 2 || matchCore(measured).length > 0) return undefined;
+  const errorOf = (core: Core) =>
+    given.reduce((sum, { name, value }) => sum + Math.abs(Math.log(value / core[name])), 0);
+  const [core] = CORES.toSorted((a, b) => errorOf(a) - errorOf(b));
+  return core && { core, off: given.map(({ name, value }) => ({ name, by: value - core[name] })) };
+}
+
+function dimensionsIn(measured: CoreDimensions) {
+  return (['width', 'height', 'depth'] as const).flatMap((name) => {
+    const value = measured[name];
+    return value === undefined || value <= 0 ? [] : [{ name, value }];
+  });
+}
+
 /** Cores whose dimensions all lie within the tolerance, the nearest first; none without at least two dimensions. */
 export function matchCore(measured: CoreDimensions): readonly CoreMatch[] {
-  const given = (['width', 'height', 'depth'] as const).flatMap((name) => {
-    const value = measured[name];
-    return value === undefined ? [] : [{ name, value }];
-  });
+  const given = dimensionsIn(measured);
   if (given.length < 2) return [];
   return CORES.flatMap((core): CoreMatch[] => {
     const within = given.every(

@@ -41,6 +41,22 @@ export function mutualOf({ aiding, opposing }: { aiding: number; opposing: numbe
   return { mutual: (more - less) / 4, sum: (more + less) / 2 };
 }
 
+/**
+ * Coupling and turns by two windings in series both ways and one of them alone: L1 + L2 = (Laid + Lopp)/2, so
+ * k = M/√(L1·L2) and N1/N2 = √(L1/L2). None when the one alone reads more than both together: the other would have no
+ * inductance left.
+ */
+export function seriesCoupling(of: {
+  aiding: number;
+  opposing: number;
+  primary: number;
+}): { readonly coupling: number; readonly ratio: number } | undefined {
+  const { mutual, sum } = mutualOf(of);
+  const other = sum - of.primary;
+  if (!(other > 0) || !(of.primary > 0)) return undefined;
+  return { coupling: mutual / Math.sqrt(of.primary * other), ratio: Math.sqrt(of.primary / other) };
+}
+
 /** Frequency of an inductance with a capacitance across it, hertz. */
 export function ringFrequency({ inductance, capacitance }: { inductance: number; capacitance: number }): number {
   return 1 / (2 * Math.PI * Math.sqrt(inductance * capacitance));

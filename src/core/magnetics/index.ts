@@ -1,4 +1,4 @@
-export { CORES, matchCore, type Core, type CoreDimensions, type CoreMatch } from './cores';
+export { CORES, matchCore, nearestCore, type Core, type CoreDimensions, type CoreMatch, type NearCore } from './cores';
 export {
   couplingOf,
   mutualOf,
@@ -6,6 +6,7 @@ export {
   ratioFromInjection,
   ringFrequency,
   selfCapacitance,
+  seriesCoupling,
   type Coupling,
 } from './coupling';
 export {

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   copperResistance,
   CORES,
+  nearestCore,
   couplingOf,
   effectivePermeability,
   estimateTurns,
@@ -240,4 +241,15 @@ describe('what a transformer is good for', () => {
     expect(estimateTurns({ inductance: 1e-3 })).toBeUndefined();
     expect(goodFor({ core, inductance: 600e-6 })).toEqual([]);
   });
+});
+
+test('a core that no table has is told by the nearest, with how far it is off', () => {
+  const known = CORES.find(({ name }) => name.startsWith('E'));
+  if (!known) throw new Error('no core');
+  const size = { width: known.width + 1.4e-3, height: known.height, depth: known.depth - 0.9e-3 };
+  const found = nearestCore(size);
+  expect(found?.core.name).toBe(known.name);
+  expect(found?.off.map(({ by }) => Math.round(by * 1e4) / 10)).toEqual([1.4, 0, -0.9]);
+  expect(nearestCore({ width: known.width, height: known.height, depth: known.depth })).toBeUndefined();
+  expect(nearestCore({ width: known.width })).toBeUndefined();
 });

@@ -19,5 +19,5 @@ export { isUse, limitsFrom, limitText, mergeLimits, USE_NAMES, USES, type Limit,
 export { measuredRatings } from './measuredRatings';
 export { mergeReadings, type MeasuredSet } from './mergeReadings';
 export { type LifeFacts, type RemainingLife } from './remainingLife';
-export { OPEN_WORDS, testField, testFields, TESTS, type TestField, type TestRule } from './tests';
+export { OPEN_WORDS, readingText, testField, testFields, TESTS, type TestField, type TestRule } from './tests';
 export { ohmsField, transformerReport, type TransformerReport } from './transformerReport';

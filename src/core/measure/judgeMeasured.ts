@@ -1,5 +1,7 @@
-import { judge, worseOf, type Criterion, type Judgement } from './judgement';
+import { formatQuantity } from '../quantity';
+import { judge, worseOf, type Criterion, type Judgement, type Reading, type Readings } from './judgement';
 import { judgePart, type PartUnderTest } from './judgePart';
+import { testField } from './tests';
 import { mergeReadings, type MeasuredSet } from './mergeReadings';
 
 /** Good sets of readings that a part must show after one that condemned it, before it is anything but open. */
@@ -17,7 +19,7 @@ export function judgeMeasured(
   sets: readonly MeasuredSet[],
   isClear: (field: string) => boolean = () => false,
 ): Judgement {
-  const now = judgePart(part, mergeReadings(sets, isClear));
+  const now = withDigitsTold(part, mergeReadings(sets, isClear));
   if (now.verdict === 'scrap') return now;
   const once = lastCondemned(part, sets);
   if (!once) return now;
@@ -54,4 +56,27 @@ function lastCondemned(
     return { why: found.reasons.find(({ severity }) => severity === 'reject')?.text ?? '', since };
   }
   return undefined;
+}
+
+const OUTCOME = { keep: 'a keeper', limit: 'good within a limit', retest: 'open', scrap: 'scrap' } as const;
+
+/**
+ * The judgement of readings, which says so when it hangs on how many digits of one were typed: with one digit more the meter
+ * would leave less open.
+ */
+function withDigitsTold(part: PartUnderTest, readings: Readings): Judgement {
+  const now = judgePart(part, readings);
+  for (const [name, reading] of Object.entries(readings)) {
+    if (!reading || reading.isWorkedOut || reading.resolution === 0 || !Number.isFinite(reading.value)) continue;
+    const finer = { ...reading, resolution: reading.resolution / 10 };
+    const then = judgePart(part, { ...readings, [name]: finer });
+    if (then.grade === now.grade && then.verdict === now.verdict) continue;
+    const field = testField(part.test, name, part.kind);
+    if (!field) continue;
+    const show = ({ value, resolution }: Reading) => formatQuantity(value, field.unit, { resolution });
+    const would = then.grade && then.grade !== 'reject' ? `grade ${then.grade}` : OUTCOME[then.verdict];
+    const text = `This hangs on the digits of “${field.label}”: read as ${show(finer)} rather than ${show(reading)} it is ${would}. Type every digit that the meter shows.`;
+    return { ...now, reasons: [...now.reasons, { severity: 'note', text }] };
+  }
+  return now;
 }

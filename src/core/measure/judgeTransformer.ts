@@ -78,22 +78,41 @@ function couplingCriteria({ open, shorted }: Readings, { coupling }: Transformer
   ];
 }
 
-/** Coupling by shorting and by injection are two ways to one number. */
-function agreementCriteria({ coupling, ratio }: TransformerReport): readonly Criterion[] {
-  if (!coupling || !ratio) return [];
-  if (ratio.coupling > 1.02)
-    return [
-      { grade: 'cannot tell', text: 'The two injections give a coupling above 1: one of the four voltages is wrong.' },
-    ];
-  const apart = Math.abs(ratio.coupling - coupling.coupling);
-  return apart <= 0.05
-    ? [{ grade: 'A', text: `Both ways of measuring the coupling agree (${ratio.coupling.toFixed(2)}).` }]
-    : [
-        {
-          grade: 'cannot tell',
-          text: `Coupling is ${coupling.coupling.toFixed(2)} by shorting and ${ratio.coupling.toFixed(2)} by injection: repeat one of them.`,
-        },
-      ];
+/** No coupling is above 1; so far a meter may be off. */
+const COUPLING = practice({ most: 1.02, apart: 0.05, turnsApart: 0.15 } as const);
+
+/** The ways to the coupling and to the turns, and where two of them cannot both be true. */
+function agreementCriteria({ coupling, ratio, series }: TransformerReport): readonly Criterion[] {
+  const criteria: Criterion[] = [];
+  const doubt = (text: string) => criteria.push({ grade: 'cannot tell', text });
+  if (series === 'impossible')
+    doubt(
+      'The primary alone reads more than both windings in series leave for it, so the output would have no inductance: one of the three readings is wrong.',
+    );
+  const ways = [
+    { way: 'by shorting', k: coupling?.coupling },
+    { way: 'by injection', k: ratio?.coupling },
+    { way: 'by the windings in series', k: typeof series === 'object' ? series.coupling : undefined },
+  ].flatMap(({ way, k }) => (k === undefined ? [] : [{ way, k }]));
+  const above = ways.filter(({ k }) => k > COUPLING.most);
+  for (const { way, k } of above)
+    doubt(
+      `Coupling is ${k.toFixed(2)} ${way}, and none is above 1: these readings cannot all be true. Take them again.`,
+    );
+  const [first, ...others] = ways.filter(({ k }) => k <= COUPLING.most);
+  const far = first && others.find(({ k }) => Math.abs(k - first.k) > COUPLING.apart);
+  if (far)
+    doubt(`Coupling is ${first.k.toFixed(2)} ${first.way} and ${far.k.toFixed(2)} ${far.way}: repeat one of them.`);
+  if (first && others.length > 0 && !far)
+    criteria.push({
+      grade: 'A',
+      text: `${others.length === 1 ? 'Both' : 'All'} ways of measuring the coupling agree (${first.k.toFixed(2)}).`,
+    });
+  if (ratio && typeof series === 'object' && Math.abs(Math.log(ratio.ratio / series.ratio)) > COUPLING.turnsApart)
+    doubt(
+      `The turns are ${ratio.ratio.toFixed(1)} : 1 by injection and ${series.ratio.toFixed(1)} : 1 by the inductances: one of these readings is wrong.`,
+    );
+  return criteria;
 }
 
 function insulationCriteria({ insulation }: Readings): readonly Criterion[] {

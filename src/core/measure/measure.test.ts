@@ -1,6 +1,14 @@
 import { esrAt } from './expectedEsr';
 import { esrFromLossFactor, expectedEsr, judgePart, largestLeakage, testField, TESTS } from '.';
-import { accuracyText, DEFAULT_ACCURACY, normalCdf, parseAccuracy, uncertaintyOf, withinLimit } from '../uncertainty';
+import {
+  accuracyText,
+  checkMeter,
+  DEFAULT_ACCURACY,
+  normalCdf,
+  parseAccuracy,
+  uncertaintyOf,
+  withinLimit,
+} from '../uncertainty';
 
 const near = (value: number, expected: number, share = 0.01) =>
   expect(Math.abs(value / expected - 1)).toBeLessThan(share);
@@ -32,6 +40,40 @@ describe('uncertainty, JCGM 100 (GUM) with a rectangular limit', () => {
     const { verdict, probability } = withinLimit({ value: 0.095, standard: 0.006, limit: 0.1, side: 'at-most' });
     expect(verdict).toBe('cannot-tell');
     expect(probability).toBeCloseTo(0.798, 2);
+  });
+});
+
+describe('a meter checked with two known parts', () => {
+  const part = (value: number, reading: number, resolution: number, tolerance = 0.01) => ({
+    value,
+    reading,
+    resolution,
+    tolerance,
+  });
+  // By hand: worst cases 0.013 and 0.04 over 0.9 Ω give 3 %, and 10 mΩ are left, of which 1 is the last digit.
+  test('the line through the two worst cases', () => {
+    expect(checkMeter(part(0.1, 0.112, 0.001), part(1, 1.03, 0.001))).toEqual({ share: 0.03, digits: 1, floor: 0.009 });
+  });
+
+  test.each([
+    ['no better than the parts', part(100, 100, 0.1), part(1000, 1000, 1), { share: 0.01, digits: 1 }],
+    ['the order does not matter', part(1000, 1000, 1), part(100, 100, 0.1), { share: 0.01, digits: 1 }],
+    ['two of one size', part(100, 100, 0.1), part(220, 221, 0.1), undefined],
+    ['nothing', part(0, 0, 0.1), part(220, 221, 0.1), undefined],
+  ])('%s', (_why, one, other, accuracy) => {
+    expect(checkMeter(one, other)).toEqual(accuracy);
+  });
+
+  test.each([
+    [part(0.1, 0.12, 0.01), part(10, 10.4, 0.1)],
+    [part(1e-7, 1.06e-7, 1e-9, 0.05), part(1e-5, 9.1e-6, 1e-8, 0.1)],
+    [part(10, 10, 0.1), part(10000, 12000, 10)],
+  ])('both readings lie within what it says of %o and %o', (one, other) => {
+    const accuracy = checkMeter(one, other);
+    for (const { value, reading, resolution, tolerance } of [one, other]) {
+      const { limit } = uncertaintyOf({ reading: value, resolution, accuracy: accuracy ?? { share: 0, digits: 0 } });
+      expect(limit).toBeGreaterThanOrEqual((Math.abs(reading - value) + tolerance * value) * (1 - 1e-9));
+    }
   });
 });
 

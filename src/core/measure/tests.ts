@@ -1,5 +1,5 @@
 import type { KindName, RatingName, TestName } from '../part';
-import type { Unit } from '../quantity';
+import { formatQuantity, type Unit } from '../quantity';
 
 export interface TestField {
   /** Key under which the value is stored. */
@@ -19,6 +19,8 @@ export interface TestField {
   readonly choices?: readonly { readonly value: number; readonly label: string }[];
   /** Without it no verdict is reached; the others sharpen one. */
   readonly needed?: boolean;
+  /** A ratio of volts, read as turns: 0.125 is 1 : 8. */
+  readonly asTurns?: true;
   /** A fact of its service rather than a reading; asked for apart. */
   readonly service?: true;
   /** The pins the leads go to, red first: what the board between them adds can be worked out. */
@@ -404,8 +406,14 @@ export const TESTS: Readonly<Record<TestName, TestRule>> = {
     fields: [
       field('open', 'primary, others open', 'henry', 'loc open', { rating: 'inductance', needed: true }),
       field('shorted', 'primary, output shorted', 'henry', 'lsc shorted', {}),
-      field('forwardRatio', 'output over primary volts', 'ratio', 'a', { hint: 'signal into the primary' }),
-      field('backRatio', 'primary over output volts', 'ratio', 'b', { hint: 'signal into the output' }),
+      field('forwardRatio', 'output over primary volts', 'ratio', 'a', {
+        hint: 'signal into the primary; 0.125 or 1:8',
+        asTurns: true,
+      }),
+      field('backRatio', 'primary over output volts', 'ratio', 'b', {
+        hint: 'signal into the output; 7.6 or 7.6:1',
+        asTurns: true,
+      }),
       field('aiding', 'in series, larger way', 'henry', 'aid aiding', { hint: 'primary and output' }),
       field('opposing', 'in series, smaller way', 'henry', 'opp opposing', {}),
       field('rings', 'rings above 10 %', 'count', 'rings', { hint: 'whole periods, 10 nF across the primary' }),
@@ -501,3 +509,14 @@ export function testFields(test: TestName, legs: number, kind?: KindName): reado
 
 const pinField = (pin: number): TestField =>
   field(`${pin}`, `pin ${pin}`, 'volt', `${pin}`, { open: true, meter: 'diode' });
+
+/** A reading as it is told: `OL`, the words of a choice, a ratio of volts as turns, else the value with its unit. */
+export function readingText(field: TestField, value: number): string {
+  const chosen = field.choices?.find((choice) => choice.value === value)?.label;
+  if (chosen !== undefined) return chosen;
+  if (value === Infinity) return 'OL';
+  if (field.asTurns && value > 0) return value < 1 ? `1 : ${trimmed(1 / value)}` : `${trimmed(value)} : 1`;
+  return formatQuantity(value, field.unit, { digits: 4 });
+}
+
+const trimmed = (value: number) => String(Number(value.toPrecision(3)));

@@ -5,12 +5,15 @@ import {
   findWindings,
   goodFor,
   matchCore,
+  nearestCore,
+  seriesCoupling,
   mutualOf,
   ratioFromInjection,
   type CoreMatch,
   type Coupling,
   type GapFinding,
   type GoodFor,
+  type NearCore,
   type OhmReading,
   type TurnsEstimate,
   type WindingFinding,
@@ -24,9 +27,13 @@ export interface TransformerReport {
   /** Primary to output, with the coupling that the two injections give. */
   readonly ratio: { readonly ratio: number; readonly coupling: number } | undefined;
   readonly mutual: { readonly mutual: number; readonly sum: number } | undefined;
+  /** By the series connections and the primary alone; `impossible` when that leaves the output no inductance. */
+  readonly series: { readonly coupling: number; readonly ratio: number } | 'impossible' | undefined;
   /** Which series connection read more, so where the dots are. */
   readonly dots: 'as aiding' | 'swapped' | undefined;
   readonly cores: readonly CoreMatch[];
+  /** Where no core is within the tolerance. */
+  readonly nearest: NearCore | undefined;
   readonly turns: TurnsEstimate | undefined;
   readonly gap: GapFinding;
   readonly goodFor: readonly GoodFor[];
@@ -49,7 +56,8 @@ export function transformerReport(readings: Readings): TransformerReport {
   const [open, shorted] = [value('open'), value('shorted')];
   const [forward, back] = [value('forwardRatio'), value('backRatio')];
   const [aiding, opposing] = [value('aiding'), value('opposing')];
-  const cores = matchCore({ width: value('width'), height: value('height'), depth: value('depth') });
+  const size = { width: value('width'), height: value('height'), depth: value('depth') };
+  const cores = matchCore(size);
   const facts = {
     core: cores[0]?.core,
     inductance: open,
@@ -63,8 +71,13 @@ export function transformerReport(readings: Readings): TransformerReport {
     coupling: open !== undefined && shorted !== undefined ? couplingOf({ open, shorted }) : undefined,
     ratio: forward !== undefined && back !== undefined ? ratioFromInjection({ forward, back }) : undefined,
     mutual: aiding !== undefined && opposing !== undefined ? mutualOf({ aiding, opposing }) : undefined,
+    series:
+      aiding !== undefined && opposing !== undefined && open !== undefined
+        ? (seriesCoupling({ aiding, opposing, primary: open }) ?? 'impossible')
+        : undefined,
     dots: aiding !== undefined && opposing !== undefined ? (aiding >= opposing ? 'as aiding' : 'swapped') : undefined,
     cores,
+    nearest: nearestCore(size),
     turns: estimateTurns(facts),
     gap: findGap(facts),
     goodFor: goodFor(facts),

@@ -71,6 +71,13 @@ export function parseQuantity(text: string, unit: Unit): ParsedQuantity {
     if (unit === 'duration') return fail(/^\d+(?:[.,]\d+)?$/.test(body) ? 'no-unit' : 'not-a-number');
   }
 
+  const pair = unit === 'ratio' ? /^(\d+(?:[.,]\d+)?):(\d+(?:[.,]\d+)?)$/.exec(body) : null;
+  if (pair) {
+    const [one, other] = [pair[1], pair[2]].map((text) => Number((text ?? '').replace(',', '.')));
+    if (!one || !other) return fail('not-a-number');
+    return accept(tidy(one / other), 0, rule);
+  }
+
   const sign = body.startsWith('-') ? -1 : 1;
   body = body.replace(/^[+-]/, '');
   // A comma before exactly three digits is a decimal comma to one and parts thousands to another.

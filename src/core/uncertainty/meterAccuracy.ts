@@ -16,7 +16,8 @@ export const DEFAULT_ACCURACY = practice({
   capacitance: { share: 0.04, digits: 5 },
   current: { share: 0.012, digits: 3 },
   diode: { share: 0.015, digits: 3 },
-  esr: { share: 0.1, digits: 0, floor: 0.05 },
+  // Two leads add some milliohms; what else it leaves open shows in its last digit.
+  esr: { share: 0.1, digits: 3, floor: 0.005 },
   inductance: { share: 0.05, digits: 5 },
   temperature: { share: 0, digits: 0, floor: 2 },
   /** IEC 61557-2 allows an insulation tester 30 % in use; from memory. */

@@ -2,10 +2,10 @@
 
 import { z } from 'zod';
 import { appContext, contextFor } from '../../db/appContext';
-import { readForm } from '../../ui/form/fieldSchemas';
+import { readForm, submit } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
-import { meterForm, ownWordForm, settingsForm } from './schema';
-import { askMeter, keepMeter, keepOwnWord, keepSettings, removeMeter, removeOwnWord } from './commands';
+import { meterCheckForm, meterForm, ownWordForm, settingsForm } from './schema';
+import { askMeter, checkOwnMeter, keepMeter, keepOwnWord, keepSettings, removeMeter, removeOwnWord } from './commands';
 
 export async function keepSettingsAction(data: FormData): Promise<FormOutcome> {
   const form = readForm(settingsForm, data);
@@ -19,6 +19,10 @@ export async function askMeterAction(): Promise<FormOutcome> {
 export async function keepMeterAction(data: FormData): Promise<FormOutcome> {
   const form = readForm(meterForm, data);
   return form.ok ? keepMeter(appContext(), form.values) : form;
+}
+
+export async function checkMeterAction(data: FormData): Promise<FormOutcome> {
+  return submit(meterCheckForm, data, (form) => checkOwnMeter(appContext(), form));
 }
 
 export async function removeMeterAction(name: string): Promise<FormOutcome> {

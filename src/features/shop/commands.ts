@@ -4,7 +4,8 @@ import { changeSettings } from '../../db/repositories/changeSettings';
 import { readSettings } from '../../db/repositories/settings';
 import { closeMeters, meterAt } from '../../server/meter';
 import { refusal, refused, run, type Outcome } from '../../services/command';
-import type { MeterForm, OwnWordForm, SettingsForm } from './schema';
+import { accuracyText } from '../../core/uncertainty';
+import { QUANTITY_LABEL, type MeterCheckForm, type MeterForm, type OwnWordForm, type SettingsForm } from './schema';
 
 /** Keeps what holds for the whole shop. */
 export async function keepSettings(app: AppContext, form: SettingsForm): Promise<Outcome> {
@@ -22,6 +23,17 @@ export function keepMeter(app: AppContext, meter: MeterForm): Promise<Outcome> {
     const { meters } = await readSettings(edit.tx);
     await changeSettings(edit, { meters: [...meters.filter(({ name }) => name !== meter.name), meter] });
     return `${meter.name} is kept; measurements taken with it are judged by its sheet.`;
+  });
+}
+
+/** Keeps what two known parts said of a meter, beside what is known of it already. */
+export function checkOwnMeter(app: AppContext, { name, quantity, accuracy }: MeterCheckForm): Promise<Outcome> {
+  return run(app, { scope: 'settings' }, async (edit) => {
+    const { meters } = await readSettings(edit.tx);
+    const known = meters.find((meter) => meter.name === name);
+    const meter = { name, accuracies: { ...known?.accuracies, [quantity]: accuracy } };
+    await changeSettings(edit, { meters: [...meters.filter((other) => other.name !== name), meter] });
+    return `${name} reads ${QUANTITY_LABEL[quantity]} within ${accuracyText(accuracy)}, by two known parts. Choose it at Test.`;
   });
 }
 

@@ -2,7 +2,16 @@ import { z } from 'zod';
 import { ownWordProblem } from '../../core/benchline';
 import type { AccuracyName, MeterAccuracies } from '../../core/measure';
 import { METER_QUANTITY_NAMES } from '../../core/meter';
-import { DEFAULT_ACCURACY, parseAccuracy } from '../../core/uncertainty';
+import { parseQuantity, problemText } from '../../core/quantity';
+import {
+  ACCURACY_UNIT,
+  checkMeter,
+  DEFAULT_ACCURACY,
+  LEAST_APART,
+  parseAccuracy,
+  USUAL_TOLERANCE,
+  type KnownPart,
+} from '../../core/uncertainty';
 import { freeText, requiredText } from '../../ui/form/fieldSchemas';
 
 export const settingsForm = z.object({
@@ -31,6 +40,18 @@ export const meterQuestion = z.object({
 
 export const ACCURACY_NAMES = Object.keys(DEFAULT_ACCURACY) as AccuracyName[];
 
+export const QUANTITY_LABEL: Readonly<Record<AccuracyName, string>> = {
+  dcVolt: 'volts DC',
+  ohm: 'ohms',
+  capacitance: 'capacitance',
+  current: 'amperes DC',
+  diode: 'diode mode',
+  esr: 'ESR',
+  inductance: 'inductance',
+  temperature: 'temperature',
+  insulation: 'insulation at 500 V',
+};
+
 /** A meter with what its sheet says; a blank accuracy is the usual one. */
 export const meterForm = z
   .object({ name: requiredText('What is the meter called?', 60) })
@@ -52,6 +73,42 @@ export const meterForm = z
     return { name, accuracies };
   });
 export type MeterForm = z.output<typeof meterForm>;
+
+/** Two known parts and what a meter shows of each; the value with its tolerance, like 1R 1%. */
+export const meterCheckForm = z
+  .object({
+    name: requiredText('What is the meter called? Like my ESR tester.', 60),
+    quantity: z.enum(ACCURACY_NAMES as [AccuracyName, ...AccuracyName[]]),
+    known: z.array(freeText(40)).length(2),
+    reads: z.array(freeText(40)).length(2),
+  })
+  .transform(({ name, quantity, known, reads }, context) => {
+    const unit = ACCURACY_UNIT[quantity];
+    const read = (text: string | undefined, path: (string | number)[]) => {
+      const parsed = parseQuantity(text ?? '', unit);
+      if (parsed.ok) return parsed.quantity;
+      context.addIssue({ code: 'custom', path, message: problemText(parsed.problem) });
+      return undefined;
+    };
+    const parts = [0, 1].flatMap((place): KnownPart[] => {
+      const value = read(known[place], ['known', place]);
+      const reading = read(reads[place], ['reads', place]);
+      if (!value || !reading) return [];
+      const { tolerance = USUAL_TOLERANCE } = value;
+      return [{ value: value.value, tolerance, reading: reading.value, resolution: reading.resolution }];
+    });
+    const [first, second] = parts;
+    if (!first || !second) return z.NEVER;
+    const accuracy = checkMeter(first, second);
+    if (accuracy) return { name, quantity, accuracy };
+    context.addIssue({
+      code: 'custom',
+      path: ['known', 1],
+      message: `Two values at least ${LEAST_APART} times apart are expected, one small and one large.`,
+    });
+    return z.NEVER;
+  });
+export type MeterCheckForm = z.output<typeof meterCheckForm>;
 
 export const ownWordForm = z
   .object({ word: freeText(30).transform((word) => word.toLowerCase()), means: freeText(60) })

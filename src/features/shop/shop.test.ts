@@ -6,7 +6,7 @@ import { startSimulatedMeter, type SimulatedMeter } from '../../server/meter/sim
 import { closeMeters } from '../../server/meter';
 import { settings } from '../../db/schema';
 import { blamed, formOf } from '../../ui/form/testing/forms';
-import { askMeterAction, keepSettingsAction } from './actions';
+import { askMeterAction, checkMeterAction, keepSettingsAction } from './actions';
 import { meterForm } from './schema';
 import { removeMeter, keepMeter } from './commands';
 import { questionIn, readingEvents, readingFor } from './meterRoute.server';
@@ -136,11 +136,33 @@ test('a meter is kept with what its sheet says, replaced by one of its name, and
   await keepMeter(fixture.app, parse({ esr: '2 % + 0 + 0.01' }));
   const { meters, quantities } = await metersView(fixture.app);
   expect(meters).toEqual([{ name: 'blue tester', message: 'ESR 2 % + 0 + 0.01' }]);
-  expect(quantities.find(({ name }) => name === 'esr')?.usual).toBe('10 % + 0 + 0.05');
+  expect(quantities.find(({ name }) => name === 'esr')?.usual).toBe('10 % + 3 + 0.005');
   expect(meterForm.safeParse({ name: 'x', ohm: 'good' }).error?.issues[0]).toMatchObject({
     path: ['ohm'],
     message: expect.stringContaining('“good”'),
   });
   await removeMeter(fixture.app, 'blue tester');
   expect((await metersView(fixture.app)).meters).toEqual([]);
+});
+
+test('two known parts tell how well a meter reads; what is known of it besides stays', async () => {
+  const check = (more: Record<string, string> = {}) =>
+    checkMeterAction(
+      formOf({
+        name: 'my ESR tester',
+        quantity: 'esr',
+        'known[0]': '0R1 1%',
+        'reads[0]': '0R112',
+        'known[1]': '1R',
+        'reads[1]': '1R03',
+        ...more,
+      }),
+    );
+  await keepMeter(fixture.app, meterForm.parse({ name: 'my ESR tester', ohm: '1 % + 2' }));
+  expect(await check()).toMatchObject({ ok: true });
+  const [kept] = (await readSettings(fixture.app.db.read)).meters;
+  expect(kept?.accuracies.ohm).toEqual({ share: 0.01, digits: 2 });
+  expect(kept?.accuracies.esr).toMatchObject({ digits: 1 });
+  expect(blamed(await check({ 'known[1]': '0R15' }))).toEqual(['known[1]']);
+  expect(blamed(await check({ 'reads[0]': 'a bit' }))).toEqual(['reads[0]']);
 });

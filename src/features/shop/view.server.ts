@@ -3,25 +3,12 @@ import type { AppContext } from '../../db/context';
 import { offeredWords, type OwnWord, type Slip } from '../../core/benchline';
 import { readSettings, readSlips, type ShopSettings } from '../../db/repositories/settings';
 import { DEFAULT_ACCURACY, accuracyText } from '../../core/uncertainty';
-import type { AccuracyName } from '../../core/measure';
-import { ACCURACY_NAMES } from './schema';
+import { ACCURACY_NAMES, QUANTITY_LABEL } from './schema';
 
 export interface MetersView {
   readonly quantities: readonly { readonly name: string; readonly label: string; readonly usual: string }[];
   readonly meters: readonly { readonly name: string; readonly message: string }[];
 }
-
-const QUANTITY_LABEL: Readonly<Record<AccuracyName, string>> = {
-  dcVolt: 'volts DC',
-  ohm: 'ohms',
-  capacitance: 'capacitance',
-  current: 'amperes DC',
-  diode: 'diode mode',
-  esr: 'ESR',
-  inductance: 'inductance',
-  temperature: 'temperature',
-  insulation: 'insulation at 500 V',
-};
 
 /** The settings as they stand. */
 export function settingsView({ db }: AppContext): Promise<ShopSettings> {

@@ -3,6 +3,7 @@
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { CheckField, QuantityField, SelectField, SubmitButton } from '../../../ui/form/fields';
 import { InstrumentPoint } from '../../../ui/form/instrument';
+import { routes } from '../../../routes';
 import { measurePartAction } from './actions';
 import type { PartTestView, TestFieldView } from './present';
 import { OhmTable } from './OhmTable';
@@ -66,6 +67,14 @@ export function MeasurementForm({
           <CheckField name="inCircuit" label="in circuit" />
           <SubmitButton tone="next">Judge it</SubmitButton>
         </div>
+        {test.usual && (
+          <p className="col-span-full mt-1 text-[12px] text-ink-2">
+            Counted as a usual meter’s: {test.usual}.{' '}
+            <a href={`${routes.settings()}#check-meter`} className="underline decoration-dotted">
+              Check yours with two known parts
+            </a>
+          </p>
+        )}
       </ActionForm>
     </InstrumentPoint>
   );

@@ -9,11 +9,13 @@ import {
   testFields,
   TESTS,
   transformerReport,
+  type AccuracyName,
   type Readings,
   type TestField,
 } from '../../../core/measure';
 import { packageRule, type TestName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
+import { accuracyText, DEFAULT_ACCURACY } from '../../../core/uncertainty';
 import type { PartRecord } from '../../../db/repositories/parts';
 import { type TestContext, readingsThatCount, underTest } from '../../../services/board';
 import { transformerView, type TransformerView } from './transformer';
@@ -55,6 +57,8 @@ export interface PartTestView {
   /** Pins that would have to be traced to tell what the board adds. */
   readonly untraced: readonly string[];
   readonly meters: readonly string[];
+  /** How far a usual meter may be off, where no meter of the shop says better; none where each reading has its meter. */
+  readonly usual: string | null;
   /** The meter of the last readings. */
   readonly meter: string;
   readonly measured: readonly { readonly label: string; readonly value: string; readonly evidence: string }[];
@@ -100,6 +104,7 @@ export function partTest(record: PartRecord, context: TestContext): PartTestView
     inPlace: places.flatMap((place) => (place && 'label' in place ? [place] : [])),
     untraced: [...new Set(places.flatMap((place) => (place && 'pin' in place ? [place.pin] : [])))],
     meters: [...context.meters.keys()],
+    usual: usualDoubt(fields, context),
     meter: latest?.meter ?? '',
     measured: measuredRows(record, context),
     measuredText: latest
@@ -108,6 +113,37 @@ export function partTest(record: PartRecord, context: TestContext): PartTestView
     life: lifeMessage(record, readings),
     transformer: test === 'transformer' ? transformerView(transformerReport(readings)) : null,
   };
+}
+
+const QUANTITY_OF: Partial<Record<TestField['unit'], AccuracyName>> = {
+  ohm: 'ohm',
+  farad: 'capacitance',
+  henry: 'inductance',
+  volt: 'dcVolt',
+  ampere: 'current',
+};
+const QUANTITY_WORDS: Partial<Record<AccuracyName, string>> = {
+  esr: 'ESR',
+  ohm: 'ohms',
+  capacitance: 'capacitance',
+  inductance: 'inductance',
+  dcVolt: 'volts',
+  current: 'amperes',
+  diode: 'diode mode',
+};
+
+/** What a usual meter leaves open of the first readings of a test, as long as no meter of the shop states it. */
+function usualDoubt(fields: readonly TestField[], { meters }: TestContext): string | null {
+  const wanted = fields
+    .filter((field, index) => !field.service && !field.choices && (field.needed === true || index < 2))
+    .map(({ name, unit, meter }) => (name === 'esr' ? 'esr' : meter === 'diode' ? 'diode' : QUANTITY_OF[unit]));
+  const open = [...new Set(wanted)].filter(
+    (name) => name !== undefined && ![...meters.values()].some((accuracies) => accuracies[name]),
+  );
+  const words = open.flatMap((name) =>
+    name ? [`${QUANTITY_WORDS[name]} ± (${accuracyText(DEFAULT_ACCURACY[name])})`] : [],
+  );
+  return words.length > 0 ? words.join(', ') : null;
 }
 
 function lifeMessage({ ratings }: PartRecord, readings: Readings): string | null {

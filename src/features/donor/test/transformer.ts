@@ -1,3 +1,4 @@
+import type { NearCore } from '../../../core/magnetics';
 import type { TransformerReport } from '../../../core/measure';
 import { formatQuantity } from '../../../core/quantity';
 
@@ -22,13 +23,15 @@ const BOUND = { flux: 'the flux', copper: 'the copper', saturation: 'where it sa
 
 /** Turns the report of a transformer into the rows of its sheet. */
 export function transformerView(report: TransformerReport): TransformerView {
-  const { windings, coupling, ratio, mutual, cores, turns, gap } = report;
+  const { windings, coupling, ratio, mutual, series, cores, nearest, turns, gap } = report;
   const facts: { label: string; value: string }[] = [];
   const add = (label: string, value: string | undefined) => value !== undefined && facts.push({ label, value });
   add('coupling', coupling?.coupling.toFixed(3));
   add('leakage', coupling && formatQuantity(coupling.leakage, 'henry'));
   add('magnetising', coupling && formatQuantity(coupling.magnetising, 'henry'));
   add('turns ratio, primary to output', ratio && `${ratio.ratio.toFixed(2)} : 1`);
+  if (!ratio && typeof series === 'object')
+    add('turns ratio, primary to output', `${series.ratio.toFixed(2)} : 1, by the inductances`);
   add('mutual inductance', mutual && formatQuantity(mutual.mutual, 'henry'));
   add('turns of the primary', turns && `about ${Math.round(turns.turns)}, by ${turns.by}`);
   add(
@@ -55,7 +58,7 @@ export function transformerView(report: TransformerReport): TransformerView {
     lonely: windings.lonely,
     ask: windings.ask.slice(0, 3).map(([a, b]) => `${a}-${b}`),
     facts,
-    core: coreText(cores.map(({ core }) => `${core.name}${core.alias ? ` (${core.alias})` : ''}`)),
+    core: coreText(cores.map(({ core }) => `${core.name}${core.alias ? ` (${core.alias})` : ''}`)) ?? nearText(nearest),
     goodFor: report.goodFor.map((use) => ({
       message: `${TOPOLOGY[use.topology]} at ${formatQuantity(use.frequency, 'hertz')}${use.power > 0 ? `, ${formatQuantity(use.power, 'watt', { digits: 2 })}` : ''}`,
       why:
@@ -70,4 +73,14 @@ function coreText(names: readonly string[]): string | null {
   const [first, ...others] = names;
   if (!first) return null;
   return others.length === 0 ? first : `${first}, or ${others.slice(0, 2).join(' or ')}`;
+}
+
+/** `none of the table; the nearest is EE25, of which it is 1.2 mm wider`. */
+function nearText(nearest: NearCore | undefined): string | null {
+  if (!nearest) return null;
+  const words = { width: ['wider', 'narrower'], height: ['higher', 'lower'], depth: ['thicker', 'thinner'] } as const;
+  const off = nearest.off
+    .filter(({ by }) => Math.abs(by) >= 0.05e-3)
+    .map(({ name, by }) => `${(Math.abs(by) * 1e3).toFixed(1)} mm ${words[name][by > 0 ? 0 : 1]}`);
+  return `none of the table; the nearest is ${nearest.core.name}, than which it is ${off.join(', ')}`;
 }
