@@ -230,6 +230,9 @@ test.each`
   ${'u1 marked mb'}   | ${'r20100ct'} | ${'another'}
   ${'q1 sec'}         | ${'ondary'}   | ${'a block'}
   ${'q1 unpop'}       | ${'ulated'}   | ${'how it is fitted'}
+  ${'q1'}             | ${''}         | ${'a finished reference'}
+  ${'q1 switch'}      | ${''}         | ${'a finished word, not a switcher'}
+  ${'c5 10'}          | ${''}         | ${'a finished value'}
   ${'q1 '}            | ${''}         | ${'nothing typed yet'}
   ${'# the q'}        | ${''}         | ${'free text is left alone'}
 `('“$line” completes with “$rest” ($why)', ({ line, rest }) => {

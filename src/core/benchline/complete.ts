@@ -13,7 +13,10 @@ import {
   SUBTYPES,
 } from '../part';
 import type { BenchContext } from './record';
+import { isReference } from './references';
 import { firstFrom } from './sorted';
+import { valueOf } from './values';
+import { meaningsOf } from './vocabulary';
 
 /**
  * The rest of the word being typed, or nothing when no word fits: references and stores first in a
@@ -24,11 +27,20 @@ export function complete(line: string, context: BenchContext): string {
   const words = line.split(/\s+/);
   const typed = (words.at(-1) ?? '').toLowerCase();
   if (typed === '' || words[0]?.startsWith('#') || words[0]?.startsWith('?')) return '';
+  if (isFinished(typed, words.length === 1, context)) return '';
   const number = words.at(-2)?.toLowerCase() === 'marked' ? completeType(typed, context) : undefined;
   if (number !== undefined) return number;
   const candidates = words.length === 1 ? openings(context) : followers(words, context);
   const found = candidates.find((word) => word.toLowerCase().startsWith(typed) && word.length > typed.length);
   return found === undefined ? (completeType(typed, context) ?? '') : found.slice(typed.length).toLowerCase();
+}
+
+/** A word that says something as it stands is left alone, whatever longer one begins with it. */
+function isFinished(typed: string, isFirst: boolean, { parts, stores, types = [] }: BenchContext): boolean {
+  const wanted = typed.toUpperCase();
+  if (parts.some(({ ref }) => ref === wanted) || stores.includes(wanted)) return true;
+  if (isFirst) return isReference(typed);
+  return meaningsOf(typed).length > 0 || valueOf(typed) !== undefined || firstFrom(types, wanted) === wanted;
 }
 
 /** Letters that a number needs before it is completed: with fewer, too many would fit. */

@@ -61,10 +61,9 @@ export const KIND_WORDS: readonly (readonly [kind: KindName, words: string, subt
   ['diode', 'zener diode, zenerdiode, z diode, zd, diode zener, zeners', 'zener'],
   ['diode', 'transil, suppressor, suppressor diode, tvs diode, transorb', 'tvs'],
   ['diode', 'light emitting diode, leuchtdiode', 'led'],
-  [
-    'dual-diode',
-    'doppelt, doppelte, double, dual diode, double diode, twin diode, doppeldiode, dual schottky, dual rectifier, double schottky, dual ultrafast',
-  ],
+  ['dual-diode', 'doppelt, doppelte, double, dual diode, double diode, twin diode, doppeldiode, dual rectifier'],
+  ['dual-diode', 'dual schottky, double schottky, twin schottky', 'schottky'],
+  ['dual-diode', 'dual ultrafast, dual fast', 'fast'],
   ['dual-diode', 'common cathode, gemeinsame kathode', 'common-cathode'],
   ['dual-diode', 'common anode', 'common-anode'],
   [
@@ -197,7 +196,7 @@ export const FILLER =
   'part, component, one, ones, each, both, all, same board, value, rated, rating, volt rating, pin, pins, pinned, leg, legs, legged, lead, leads, side, sides, windings, winding, pole, way, ' +
   'marking unreadable, unreadable, illegible, no marking, unmarked, unknown, cold, axial leads, big, small, little, tiny, large, main, old, new, through hole, tht, ' +
   'heatsinked, on heatsink, heatsink, coil, contact, contacts, changeover, parallel, series, in series, in parallel, across, near, next, beside, behind, under, inside, back, panel, ' +
-  'ist, ein, eine, einen, der, die, das, mit, und, auf, im, am, est, un, une, le, la, les, de, du, des, avec, et, sur, dans, looks ok, ok, good, fine, still, has, have, says so, transistor, bjt, device, thing, gone bad, bad, way high, way low, high, low, core, rod, drive, driver, x, n, l, e, pe, metal oxide, metal film, carbon film, carbon, wirewound, wire wound, cement, ' +
+  'ist, ein, eine, einen, der, die, das, mit, und, auf, im, am, est, un, une, le, la, les, de, du, des, avec, et, sur, dans, looks ok, ok, good, fine, still, has, have, says so, transistor, bjt, device, thing, indicator, gone bad, bad, way high, way low, high, low, core, rod, drive, driver, x, n, l, e, pe, metal oxide, metal film, carbon film, carbon, wirewound, wire wound, cement, ' +
   'soldered, soldered in, ways, both ways, way round, between, together, double pole, single pole, dpst, spst, dpdt, glue, glued, clear, round, square, flat, standing, lying, upright, genuine, original, standard, ordinary, plain, usual, possibly, probably, safety, badly';
 
 /** Colours of bands and cases. */

@@ -249,7 +249,7 @@ export const PART_KINDS = {
   lamp: {
     label: 'lamp',
     words: ['lamp', 'neon'],
-    prefixes: ['LP', 'LA', 'NE'],
+    prefixes: ['LP', 'LA', 'NE', 'LAMP'],
     pins: ['1', '2'],
     ratings: ['voltage'],
   },

@@ -1,6 +1,6 @@
 /** Where on the board a part sits, in the order the power takes. */
 export const BLOCKS = {
-  input: { label: 'input', words: ['input', 'mains'] },
+  input: { label: 'input', words: ['input', 'mains', 'bulk'] },
   pfc: { label: 'PFC', words: ['pfc'] },
   switch: { label: 'switch', words: ['switch', 'primary'] },
   secondary: { label: 'secondary', words: ['secondary'] },

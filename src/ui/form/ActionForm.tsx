@@ -112,6 +112,7 @@ export function ActionForm({
         onSubmit={submit}
         onChange={guard ? () => markUnsaved(formId, contents() !== kept.current) : undefined}
         aria-label={label}
+        data-sending={pending ? '' : undefined}
         className={className}
         noValidate
       >

@@ -51,3 +51,25 @@ test('? shows them with what the line understands, and Escape closes', async () 
   await user.keyboard('{Escape}');
   await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
 });
+
+test('no key carries the page away while a row is begun', async () => {
+  const row = (
+    <>
+      {screenOf(KEYS)}
+      <form aria-label="row">
+        <input aria-label="part" defaultValue="Q1" />
+      </form>
+    </>
+  );
+  const { user, router } = mount(row);
+  const field = screen.getByLabelText('part');
+  await user.type(field, '2');
+  field.blur();
+  await user.keyboard('gn');
+  expect(router.push).not.toHaveBeenCalled();
+  expect(pressed).toHaveBeenCalled();
+  await user.type(field, '{Backspace}');
+  field.blur();
+  await user.keyboard('g');
+  expect(router.push).toHaveBeenCalledWith('/guide');
+});

@@ -55,6 +55,8 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
       }
       const found = present.flatMap(({ keys }) => keys).find(({ key }) => key === event.key);
       if (!found) return;
+      // A key that was meant for a field must not carry the page away from what is being typed.
+      if (found.href && isRowBegun()) return;
       event.preventDefault();
       const { href } = found;
       if (href) leave(() => router.push(href));
@@ -78,6 +80,15 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
     </ShortcutContext>
   );
 }
+
+/** Whether a form is on its way to the server, or holds what was typed and not yet sent. */
+function isRowBegun(): boolean {
+  if (document.querySelector('form[data-sending]')) return true;
+  return [...document.querySelectorAll<HTMLInputElement | HTMLTextAreaElement>('form input, form textarea')].some(
+    (field) => TYPED.has(field.type) && field.value !== field.defaultValue,
+  );
+}
+const TYPED: ReadonlySet<string> = new Set(['text', 'textarea', 'search', 'number']);
 
 /** Registers the keys of a screen, and what its line understands, for as long as it is shown. */
 export function Shortcuts({ keys, lines = [] }: { keys: readonly Shortcut[]; lines?: readonly LineHelp[] }) {

@@ -9,19 +9,6 @@ import { firstOf } from './valueCodes';
 export const OF_OTHERS =
   /^(?:the|for|für|fuer|pour|vom|zum|across|near|next|under|beside|behind|of|by|above|below|over|from|to|than)$/i;
 
-/** Whether one kind may be said beside the other of the same part. */
-const KIN: readonly (readonly KindName[])[] = [
-  ['diode', 'dual-diode', 'bridge', 'diac', 'scr', 'triac'],
-  ['inductor', 'common-mode-choke'],
-  ['resistor', 'potentiometer', 'thermistor', 'fuse', 'varistor'],
-  ['nmos', 'pmos', 'igbt', 'npn', 'pnp'],
-  ['ic', 'regulator', 'optocoupler', 'shunt-reference'],
-  ['connector', 'lamp', 'switch'],
-];
-
-export const isKin = (one: KindName, other: KindName) =>
-  KIN.some((group) => group.includes(one) && group.includes(other));
-
 /** Letters that suggest one kind this clearly settle it when nothing else does. */
 const BY_LETTER = 0.6;
 

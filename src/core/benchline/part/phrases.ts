@@ -1,7 +1,8 @@
-import { packageRule, type KindName } from '../../part';
+import { packageRule, type BlockName, type KindName } from '../../part';
 import type { Token } from '../tokens';
 import { mended } from '../mend';
 import { LONGEST_PHRASE, meaningsOf, type Meaning } from '../vocabulary';
+import { isKin } from './kin';
 import type { Sorted } from './said';
 
 interface Phrase {
@@ -25,9 +26,27 @@ export function longestPhrase(all: readonly Token[], index: number, kind: KindNa
       meanings.find((one) => one.as === 'kind' && one.kind === kind) ??
       meanings.find((one) => (one.as === 'block' || one.as === 'duty') && kind !== 'connector' && kind !== 'switch') ??
       meanings[0];
-    if (meaning) return { length, meaning };
+    if (meaning) return { length, meaning: asPlace(meaning, run, kind) };
   }
   return undefined;
+}
+
+/** Where a part sits that a word says by what it is near to: the output is a connector, and the capacitors at it are none. */
+const PLACES: Readonly<Record<string, BlockName>> = {
+  output: 'secondary',
+  load: 'secondary',
+  'mains-inlet': 'input',
+  'dc-input': 'input',
+};
+const NAMES_A_PART =
+  /connect|plug|sock|terminal|header|jack|inlet|cable|loom|wires|steck|buchse|klemme|prise|barrel|pigtail/i;
+
+function asPlace(meaning: Meaning, run: readonly Token[], kind: KindName | undefined): Meaning {
+  if (meaning.as !== 'kind' || meaning.kind !== 'connector' || kind === undefined) return meaning;
+  if (kind === 'connector' || isKin(kind, 'connector') || run.some(({ text }) => NAMES_A_PART.test(text)))
+    return meaning;
+  const block = PLACES[meaning.subtype ?? ''];
+  return block ? { as: 'block', block } : meaning;
 }
 
 /** A phrase of several words with a slip in it: `comon mode choke`. */

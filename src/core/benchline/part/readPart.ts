@@ -15,7 +15,8 @@ import type { BenchContext, BenchRecord, ContextPart, TypedRating } from '../rec
 import type { Token } from '../tokens';
 import type { Said, ReadPart, Question, Sorted } from './said';
 import { sort } from './sortWords';
-import { decideKind, isKin, OF_OTHERS } from './decideKind';
+import { decideKind, OF_OTHERS } from './decideKind';
+import { isKin } from './kin';
 import { takePoly, takeCodes } from './valueCodes';
 
 /**
@@ -68,10 +69,11 @@ function settle(
   const isPaired = decision.kind === 'inductor' && sorted.legs === PAIRED_LEGS && !given && !known;
   const kind = isPaired ? 'common-mode-choke' : decision.kind;
   if (kind === 'dual-diode') {
-    const made = own.find(({ meaning }) => meaning.kind === 'diode' && meaning.subtype !== undefined)?.meaning.subtype;
+    const made = own.find(({ meaning }) => MADE.has(meaning.subtype ?? ''))?.meaning.subtype;
     if (made) said.technology = made;
   }
-  if (decision.subtype && said.subtype === undefined) said.subtype = decision.subtype;
+  const isHowMade = kind === 'dual-diode' && MADE.has(decision.subtype ?? '');
+  if (decision.subtype && !isHowMade && said.subtype === undefined) said.subtype = decision.subtype;
   // “16V x2” is two of them; no capacitor for the mains is rated so low.
   const volts = sorted.values.find(({ unit }) => unit === 'volt')?.value;
   if (volts !== undefined && volts < LEAST_SAFETY_VOLTS) classes.length = 0;
@@ -97,6 +99,9 @@ function settle(
     corrected: corrected.filter(({ typed }) => !unplaced.some(({ text }) => text === typed)),
   };
 }
+
+/** How the halves of a dual rectifier are made; its subtype is how they are joined. */
+const MADE: ReadonlySet<string> = new Set(['schottky', 'fast', 'rectifier', 'zener']);
 
 const PAIRED_LEGS = 4;
 /** Lowest rating of a capacitor with a safety class. */
