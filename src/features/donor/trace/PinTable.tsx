@@ -28,7 +28,7 @@ export function PinTable({
           className="grid break-inside-avoid grid-cols-[52px_1fr_auto] items-baseline gap-x-2 border-b border-dotted border-rule py-1 text-[13px]"
         >
           <span className="ref">{ref}</span>
-          <span className="truncate text-ink-2">
+          <span className="min-w-0 text-ink-2">
             {subtype ?? kind}
             <span className="text-[11.5px]">
               {' '}

@@ -147,6 +147,9 @@ export function TraceBoard({
   );
 }
 
+/** What the meter said last is shown; the rest is folded away. */
+const FACTS_SHOWN = 8;
+
 function FactLog({
   code,
   facts,
@@ -156,22 +159,37 @@ function FactLog({
   facts: readonly FactView[];
   isLit: (pin: string) => boolean;
 }) {
+  const [isOpen, setOpen] = useState(false);
+  const shown = isOpen ? facts : facts.slice(0, FACTS_SHOWN);
   return (
-    <ul
-      aria-label="What the meter said"
-      className="dotted mt-4 columns-2 gap-x-8 font-mono text-[12.5px] max-[1099px]:columns-1"
-    >
-      {facts.slice(0, 60).map(({ id, when, a, b, message }) => (
-        <li key={id} className="grid break-inside-avoid grid-cols-[48px_1fr_auto] gap-x-2 py-1" data-lit={isLit(a)}>
-          <span className="text-ink-2">{when}</span>
-          <span>
-            {a} {b} <span className="text-ink-2">{message}</span>
-          </span>
-          <ActionButton action={() => removeFactAction(code, id)} tone="small" label={`Drop ${a} ${b} ${message}`}>
-            drop
-          </ActionButton>
-        </li>
-      ))}
-    </ul>
+    <>
+      <ul
+        aria-label="What the meter said"
+        className="dotted mt-4 columns-2 gap-x-8 font-mono text-[12.5px] max-[1099px]:columns-1"
+      >
+        {shown.map(({ id, when, a, b, message }) => (
+          <li key={id} className="grid break-inside-avoid grid-cols-[48px_1fr_auto] gap-x-2 py-1" data-lit={isLit(a)}>
+            <span className="text-ink-2">{when}</span>
+            <span>
+              {a} {b} <span className="text-ink-2">{message}</span>
+            </span>
+            <ActionButton action={() => removeFactAction(code, id)} tone="small" label={`Drop ${a} ${b} ${message}`}>
+              drop
+            </ActionButton>
+          </li>
+        ))}
+      </ul>
+      {facts.length > FACTS_SHOWN && (
+        <button
+          type="button"
+          className="btn mt-1"
+          data-tone="quiet"
+          aria-expanded={isOpen}
+          onClick={() => setOpen(!isOpen)}
+        >
+          {isOpen ? 'fold them' : `all ${facts.length}`}
+        </button>
+      )}
+    </>
   );
 }

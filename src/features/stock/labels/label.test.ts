@@ -94,3 +94,23 @@ test('texts cannot break out of the picture, and long ones are cut', () => {
   expect(svg).toContain('&#60;script&#62;&#34;&#38;');
   expect(svg).toMatch(/>a+…</);
 });
+
+test.each(LABEL_SIZES.map((size) => [size.id, size] as const))(
+  'no label of %s cuts a word or leaves its room',
+  (_id, size) => {
+    const said = {
+      code: 'K7F-2QM',
+      title: '447 µF 200 V capacitor, electrolytic',
+      lines: ['bin SHELF-12, grade B', '447 µF  200 V  105 °C  0.31 Ω ESR', 'low ripple only, not for mains'],
+      url: 'http://barn.example:3000/stock/K7F-2QM',
+    };
+    const { texts } = layOutLabel(said, size);
+    const whole = [said.code, said.title, ...said.lines];
+    for (const [index, { text, x, size: letters, mono }] of texts.entries()) {
+      const kept = text.replace(/ …$/, '');
+      expect(whole[index]?.startsWith(kept)).toBe(true);
+      expect([undefined, '', ' ', ',']).toContain(whole[index]?.charAt(kept.length));
+      expect(x + text.length * letters * (mono ? 0.6 : 0.54)).toBeLessThanOrEqual(size.width);
+    }
+  },
+);

@@ -29,8 +29,10 @@ export interface LabelLayout {
 const MARGIN = 2;
 /** The square takes this share of the width at most: what is in the bag wants room too. */
 const QR_SHARE = 0.42;
-/** Width of a letter as a share of its size, of a mono and of a plain face. */
-const LETTER = { mono: 0.6, plain: 0.52 } as const;
+/** Width of a letter as a share of its size, of a mono, a bold and a plain face; capitals and digits are wider than most. */
+const LETTER = { mono: 0.6, bold: 0.62, plain: 0.54 } as const;
+/** A line may be set so much smaller before words are left out, and a word alone before it is cut. */
+const LEAST_SHARE = { line: 0.72, word: 0.5 } as const;
 /** Lines of a label with their size as a share of its height; the code is the largest. */
 const ROWS = { code: 0.2, title: 0.117, line: 0.093 } as const;
 
@@ -56,11 +58,10 @@ export function layOutLabel({ code, title, lines, url }: LabelText, { width, hei
     squares,
     squareSide: step,
     texts: rows.map(({ text, share, bold, mono }) => {
-      const letter = mono ? LETTER.mono : LETTER.plain;
-      // The code is never cut: it shrinks until it fits.
-      const size = mono ? Math.min(height * share, room / (letter * text.length)) : height * share;
-      y += size * 1.36;
-      return { x: left, y, size, bold, mono, text: mono ? text : cut(text, Math.floor(room / (letter * size))) };
+      const letter = mono ? LETTER.mono : bold ? LETTER.bold : LETTER.plain;
+      const fitted = fit(text, { size: height * share, room, letter, isWhole: mono });
+      y += fitted.size * 1.36;
+      return { x: left, y, bold, mono, ...fitted };
     }),
   };
 }
@@ -79,8 +80,26 @@ export function labelSvg(label: LabelText, size: LabelSize = labelSize(undefined
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" role="img" aria-label="Label of lot ${escape(label.code)}"><rect width="${width}" height="${height}" fill="#fff"/><path d="${path}" fill="#000"/>${rows.join('')}</svg>`;
 }
 
-function cut(text: string, longest: number): string {
-  return text.length > longest ? `${text.slice(0, Math.max(1, longest - 1))}…` : text;
+/**
+ * A line that fits its room: set smaller, then without its last words. A word is set as small as it must be rather
+ * than cut, as long as it can be read; a code always.
+ */
+function fit(
+  text: string,
+  { size, room, letter, isWhole }: { size: number; room: number; letter: number; isWhole: boolean },
+): { readonly size: number; readonly text: string } {
+  const sizeFor = (words: string) => Math.min(size, room / (letter * Math.max(1, words.length)));
+  const least = isWhole ? 0 : size * LEAST_SHARE.line;
+  const words = text.split(' ');
+  for (let count = words.length; count > 1; count -= 1) {
+    const shown = count === words.length ? text : `${words.slice(0, count).join(' ')} …`;
+    if (sizeFor(shown) >= least) return { size: sizeFor(shown), text: shown };
+  }
+  const [first = ''] = words;
+  const shown = words.length > 1 ? `${first} …` : first;
+  if (isWhole || sizeFor(shown) >= size * LEAST_SHARE.word) return { size: sizeFor(shown), text: shown };
+  const smallest = size * LEAST_SHARE.word;
+  return { size: smallest, text: `${first.slice(0, Math.floor(room / (letter * smallest)) - 1)}…` };
 }
 
 function escape(text: string): string {
