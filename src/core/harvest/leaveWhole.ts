@@ -1,3 +1,4 @@
+import { counted } from '../quantity';
 import { practice } from '../evidence';
 /** What is known of a unit when its parts are weighed against the whole. */
 export interface WholeUnit {
@@ -32,7 +33,7 @@ export function adviseWhole(unit: WholeUnit, parts: { points: number; minutes: n
       (unit.soaked ? WHOLE.soaked : 0),
   );
   const leave = points >= parts.points;
-  const worth = `As a whole it counts ${Math.round(points)} points, its parts ${Math.round(parts.points)} for ${Math.round(parts.minutes)} minutes of work.`;
+  const worth = `As a whole it counts ${Math.round(points)} points, its parts ${Math.round(parts.points)} for ${counted(Math.round(parts.minutes), 'minute')} of work.`;
   return {
     leave,
     points,

@@ -1,3 +1,4 @@
+export { counted } from './counted';
 export { formatDuration } from './formatDuration';
 export { formatQuantity, formatShorthand, type FormatOptions, type PrintedQuantity } from './formatQuantity';
 export { parseQuantity, problemText, type ParsedQuantity, type Quantity, type QuantityProblem } from './parseQuantity';

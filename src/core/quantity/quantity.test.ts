@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatDuration, formatQuantity, formatShorthand, parseQuantity, problemText, typedTime, type Unit } from '.';
+import { counted, formatDuration, formatQuantity, formatShorthand, parseQuantity, problemText, typedTime, type Unit } from '.';
 
 const parsed = (text: string, unit: Unit) => {
   const result = parseQuantity(text, unit);
@@ -212,4 +212,13 @@ test('a time that is put back into a field is read back as the same', () => {
     const read = parseQuantity(typedTime(seconds), 'duration');
     expect(read.ok && read.quantity.value).toBe(seconds);
   }
+});
+
+test.each([
+  [0, 'part', undefined, '0 parts'],
+  [1, 'part', undefined, '1 part'],
+  [2, 'row was', 'rows were', '2 rows were'],
+  [1, 'row was', 'rows were', '1 row was'],
+])('%d of “%s” (%s) is said as %s', (count, one, many, text) => {
+  expect(counted(count, one, many)).toBe(text);
 });

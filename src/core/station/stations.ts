@@ -1,3 +1,5 @@
+import { counted } from '../quantity';
+
 /** The eight stations in the order of the work. */
 export const STATIONS = ['intake', 'make-safe', 'open', 'trace', 'identify', 'test', 'harvest', 'record'] as const;
 export type StationName = (typeof STATIONS)[number];
@@ -82,7 +84,7 @@ export function stationLine(facts: DonorFacts): StationSummary[] {
     {
       station: 'identify',
       state: progress('identify', parts.identified, parts.total),
-      status: parts.total === 0 ? 'no parts yet' : `${parts.identified} of ${parts.total} parts`,
+      status: parts.total === 0 ? 'no parts yet' : `${parts.identified} of ${counted(parts.total, 'part')}`,
     },
     {
       station: 'test',

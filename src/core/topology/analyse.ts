@@ -1,3 +1,4 @@
+import { counted } from '../quantity';
 import { sidesOf, type Board } from '../board';
 import { CLAIMED, claimsOf, refs, type StageClaim } from './claims';
 import { disagreements } from './disagree';
@@ -45,7 +46,11 @@ export function analyse(board: Board, sizes?: Sizes): Analysis {
     sides: Object.fromEntries(sidesOf(board, nets, barrier.islands)),
     limits: [
       ...(isCut ? ['The search was cut off at its budget; what is said here is not all.'] : []),
-      ...(untraced > 0 ? [`${untraced} pins are not joined to anything yet; what hangs on them is not known.`] : []),
+      ...(untraced > 0
+        ? [
+            `${counted(untraced, 'pin is', 'pins are')} not joined to anything yet; what hangs on ${untraced === 1 ? 'it' : 'them'} is not known.`,
+          ]
+        : []),
     ],
     disagreements: freely(board, stages),
     power: powerPath(recognition, leading),

@@ -147,7 +147,7 @@ describe('lists of types', () => {
     expect(await previewTypes(fixture.app, CSV)).toMatchObject({ added: 1, changed: 1, same: 1, refusedCount: 2 });
     expect(await known('A1')).toBeUndefined();
     const taken = await importTypes(fixture.app, CSV);
-    expect(message(taken)).toBe('1 types added, 1 changed, 2 lines refused.');
+    expect(message(taken)).toBe('1 type added, 1 changed, 2 lines refused.');
     expect((await known('X9'))?.ratings.vds?.value).toBe(700);
     expect((await known('IRF840'))?.ratings.vds?.value).toBe(500);
     await undo(taken);

@@ -1,5 +1,5 @@
 import { isSample } from '../../core/donor';
-import { formatQuantity } from '../../core/quantity';
+import { counted, formatQuantity } from '../../core/quantity';
 import { STATION_LABEL, stationInHand, type StationName, type StationSummary } from '../../core/station';
 import type { AppContext } from '../../db/context';
 import { donorTitle, listDonors, type DonorOverview } from '../../db/repositories/donors';
@@ -47,7 +47,7 @@ function donorLine(overview: DonorOverview): DonorLine {
     title: donorTitle(donor),
     message: [
       ratedPower === undefined ? 'rating unread' : formatQuantity(ratedPower, 'watt'),
-      parts.total > 0 ? `${parts.total} parts seen` : '',
+      parts.total > 0 ? `${counted(parts.total, 'part')} seen` : '',
       donor.symptom,
     ]
       .filter((word) => word !== '')
@@ -82,9 +82,11 @@ function nextWords({ facts, liveStores, isPowered }: DonorOverview, station: Ret
     case 'make-safe':
       return liveStores[0] ? `read ${liveStores[0].name}` : 'list what stores charge';
     case 'identify':
-      return parts.total === 0 ? 'log its parts' : `identify ${parts.total - parts.identified} of ${parts.total} parts`;
+      return parts.total === 0
+        ? 'log its parts'
+        : `identify ${parts.total - parts.identified} of ${counted(parts.total, 'part')}`;
     case 'test':
-      return `test ${parts.testable - parts.tested} of ${parts.testable} parts`;
+      return `test ${parts.testable - parts.tested} of ${counted(parts.testable, 'part')}`;
     case 'harvest':
       return 'take what passed';
     case 'record':

@@ -80,7 +80,7 @@ test('a code that was given already is refused by name, and the rest comes in; u
   expect(preview).toMatchObject({ lots: 2, refusedCount: 1 });
   expect(preview.refused[0]).toMatchObject({ what: BIG, why: expect.stringMatching(/never given twice/) });
   const brought = await importLots(theirs, file);
-  expect(brought).toMatchObject({ ok: true, message: expect.stringMatching(/2 lots came in.*1 rows were refused/) });
+  expect(brought).toMatchObject({ ok: true, message: expect.stringMatching(/2 lots came in.*1 row was refused/) });
   await undoStep(theirs, brought.ok ? (brought.undo ?? '') : '');
   expect(await exportLots(theirs.db.read, '', 'csv')).not.toContain('A2');
 });

@@ -1,6 +1,6 @@
 import { limitText } from '../../core/measure';
 import { kindRule, RATINGS, type RatingName } from '../../core/part';
-import { formatQuantity } from '../../core/quantity';
+import { counted, formatQuantity } from '../../core/quantity';
 import type { LotEntry, SheetColumn, SheetSaid } from '../../core/stock';
 import { noPause, partOf, stepByStep } from '../../core/steps';
 import type { AppContext } from '../../db/context';
@@ -79,8 +79,8 @@ export async function importLots(
       pause: partOf(pause, READING, 1),
     });
     edit.broughtIn(note);
-    const left = refused.length > 0 ? `; ${refused.length} rows were refused` : '';
-    return `${read.length} lots came in from a list${left}.`;
+    const left = refused.length > 0 ? `; ${counted(refused.length, 'row was', 'rows were')} refused` : '';
+    return `${counted(read.length, 'lot')} came in from a list${left}.`;
   });
 }
 

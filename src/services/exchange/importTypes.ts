@@ -1,3 +1,4 @@
+import { counted } from '../../core/quantity';
 import { kindRule, type KindName, type RatingName } from '../../core/part';
 import { noPause } from '../../core/steps';
 import { planImport, type ImportPlan, type KnownTypes, type TypeEntry } from '../../core/typebook';
@@ -69,7 +70,7 @@ export async function importTypes(app: AppContext, text: string, pause = noPause
       if (id !== undefined) await writeChanges(open, id, entry);
     }
     return {
-      message: `${fresh.length} types added, ${changed.length} changed, ${left.length} lines refused.`,
+      message: `${counted(fresh.length, 'type')} added, ${changed.length} changed, ${counted(left.length, 'line')} refused.`,
       value: undefined,
       goto: routes.types(),
     };

@@ -1,3 +1,4 @@
+import { counted } from '../../quantity';
 import type { BoardPart } from '../../board';
 import { chipSidesOf, type Circuit } from '../circuit';
 import { netNames } from '../labels';
@@ -99,7 +100,7 @@ function boxOf({ title, refs }: Block, circuit: Circuit): Boxed {
     part: {
       ref: title,
       kind: 'ic',
-      marking: `${refs.length} parts${open === 0 ? '' : `, ${open} open`}`,
+      marking: `${counted(refs.length, 'part')}${open === 0 ? '' : `, ${open} open`}`,
       pins: Object.fromEntries([...nets.keys()].map((pin) => [pin, null])),
     },
     first,

@@ -1,3 +1,4 @@
+import { counted } from '../../../core/quantity';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
@@ -89,7 +90,7 @@ function HarvestOverview({
   const pieces = lots.reduce((sum, lot) => sum + lot.pieces, 0);
   return (
     <Judgement>
-      <Claim label={run ? 'What still fits' : `With ${harvest.minutes} minutes`}>
+      <Claim label={run ? 'What still fits' : `With ${counted(harvest.minutes, 'minute')}`}>
         {plan.taken === 0 ? 'Nothing on the board is worth the time' : plan.message}
       </Claim>
       {plan.taken > 0 && <p className="text-[13px] text-ink-2">{plan.exact}</p>}

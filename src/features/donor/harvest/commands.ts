@@ -1,3 +1,4 @@
+import { counted } from '../../../core/quantity';
 import type { Donor } from '../../../core/donor';
 import { mountingText } from '../../../core/harvest';
 import { kindRule, type KindName } from '../../../core/part';
@@ -26,7 +27,7 @@ export function startRun(app: AppContext, code: string, form: RunForm): Promise<
       bin: form.bin,
       startedMs: app.now(),
     });
-    return `${form.minutes} minutes run; parts go into ${form.bin}.`;
+    return `${counted(form.minutes, 'minute')} ${form.minutes === 1 ? 'runs' : 'run'}; parts go into ${form.bin}.`;
   });
 }
 
@@ -36,7 +37,7 @@ export function endRun(app: AppContext, code: string): Promise<Outcome> {
     const { run, steps } = await runOf(edit, donor);
     await edit.update('harvestRuns', run.id, { endedMs: app.now() });
     const done = steps.filter(({ outcome }) => outcome === 'done').length;
-    return `The run ended after ${Math.max(1, Math.round((app.now() - run.startedMs) / 60000))} minutes, ${done} of its jobs done.`;
+    return `The run ended after ${counted(Math.max(1, Math.round((app.now() - run.startedMs) / 60000)), 'minute')}, ${done} of its jobs done.`;
   });
 }
 

@@ -60,7 +60,9 @@ function LogJudgement({ code, view, issues }: { code: string; view: IdentifyView
         {view.total === 0
           ? 'Nothing is logged yet'
           : left === 0
-            ? `All ${view.total} parts are identified`
+            ? view.total === 1
+              ? 'The one part is identified'
+              : `All ${view.total} parts are identified`
             : `${left} of ${view.total} parts ${left === 1 ? 'is' : 'are'} left to identify`}
       </Claim>
       {view.misfits.length > 0 && (

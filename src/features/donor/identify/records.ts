@@ -1,3 +1,4 @@
+import { counted } from '../../../core/quantity';
 import type { Donor, Part } from '../../../core/donor';
 import { splitPin } from '../../../core/board';
 import { describeRecord, windingPairs, type BenchRecord } from '../../../core/benchline';
@@ -84,7 +85,7 @@ async function writeParts(edit: Edit, record: PartEntry): Promise<string> {
   }
   for (const [a, b] of windingPairs(record)) await addBoardFact(edit, { relation: 'through', a, b });
   const done = describeRecord(record);
-  return recalled > 0 ? `${done}; this number is known, ${recalled} ratings recalled` : done;
+  return recalled > 0 ? `${done}; this number is known, ${counted(recalled, 'rating')} recalled` : done;
 }
 
 /** What a part hands on to one that is like it: not its damage, its state or its date code. */

@@ -1,5 +1,6 @@
 'use client';
 
+import { counted } from '../../../core/quantity';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type * as Benchline from '../../../core/benchline';
@@ -101,7 +102,7 @@ export function BenchLine({ code, station, context }: { code: string; station: S
     }
     setProgress(undefined);
     setRefused(failures);
-    const message = `${lines.length - failures.length} of ${lines.length} lines recorded.`;
+    const message = `${lines.length - failures.length} of ${counted(lines.length, 'line')} recorded.`;
     await run(() => Promise.resolve({ ok: true, message }));
   }
 

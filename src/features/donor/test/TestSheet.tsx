@@ -1,3 +1,4 @@
+import { counted } from '../../../core/quantity';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
@@ -96,7 +97,7 @@ function TestOverview({ code, view }: { code: string; view: TestView }) {
       <Claim label="Are they any good">
         {view.testable === 0
           ? 'No part here has a bench test yet'
-          : `${view.tested} of ${view.testable} parts are tested`}
+          : `${view.tested} of ${counted(view.testable, 'part is', 'parts are')} tested`}
       </Claim>
       <Next
         actions={

@@ -1,3 +1,4 @@
+import { counted } from '../../../core/quantity';
 import { splitPin, type Board, type BoardPart } from '../../../core/board';
 import { understand } from '../../../core/benchline';
 import { SUBTYPES, type KindName, type RatingName } from '../../../core/part';
@@ -24,7 +25,10 @@ export function bringBoard(app: AppContext, of: { code: string; name: string; co
     for (const { ref } of board.parts) if (!isLoggable(ref)) return refuse('board-reference', { name: of.name, ref });
     for (const part of board.parts) await bringPart(edit, part);
     const facts = await bringFacts(edit, board);
-    return [`${board.parts.length} parts and ${facts} joins and readings were brought in.`, ...file.notes].join(' ');
+    return [
+      `${counted(board.parts.length, 'part')} and ${counted(facts, 'join or reading', 'joins and readings')} were brought in.`,
+      ...file.notes,
+    ].join(' ');
   });
 }
 

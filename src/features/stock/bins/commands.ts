@@ -1,3 +1,4 @@
+import { counted } from '../../../core/quantity';
 import type { AppContext } from '../../../db/context';
 import { findBin, lotsInBin } from '../../../db/repositories/bins';
 import type { Edit } from '../../../db/repositories/journal';
@@ -59,6 +60,8 @@ export function sizeBin(app: AppContext, of: { bin: string; capacity: number | u
     const bin = await knownBin(edit, of.bin);
     await edit.update('bins', bin.id, { capacity: of.capacity ?? null });
     const { capacity } = await knownBin(edit, of.bin);
-    return capacity === null ? `${of.bin} has no limit.` : `${capacity} pieces fit into ${of.bin}.`;
+    return capacity === null
+      ? `${of.bin} has no limit.`
+      : `${counted(capacity, 'piece fits', 'pieces fit')} into ${of.bin}.`;
   });
 }

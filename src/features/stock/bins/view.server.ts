@@ -1,4 +1,5 @@
 import 'server-only';
+import { counted } from '../../../core/quantity';
 import { dayOf } from '../../../ui/value/moments';
 import { kindRule } from '../../../core/part';
 import { LIE_YEARS, lotTitle, reformAdvice, yearsBefore, yearsBetween } from '../../../core/stock';
@@ -104,7 +105,10 @@ export async function ageingView(app: AppContext) {
     full: cabinets
       .flatMap(({ drawers }) => drawers)
       .filter(({ full }) => full)
-      .map(({ code, pieces, capacity }) => ({ code, message: `${pieces} pieces, ${capacity} fit` })),
+      .map(({ code, pieces, capacity }) => ({
+        code,
+        message: `${counted(pieces, 'piece')}, ${capacity} ${capacity === 1 ? 'fits' : 'fit'}`,
+      })),
   };
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { counted } from '../../../core/quantity';
 import { ImportRows, ListImport } from '../../../ui/list/ListImport';
 import type { LotsPreview } from '../../../services/exchange';
 import { routes } from '../../../routes';
@@ -14,7 +15,9 @@ export function BringSheet() {
       goto={routes.stock()}
       fileLabel="List of lots"
       claimLabel="What the file would import"
-      claim={({ lots, pieces, refusedCount }) => `${lots} lots, ${pieces} pieces, ${refusedCount} rows refused`}
+      claim={({ lots, pieces, refusedCount }) =>
+        `${counted(lots, 'lot')}, ${counted(pieces, 'piece')}, ${counted(refusedCount, 'row')} refused`
+      }
       useful={({ lots }) => lots}
       useless="No row of the file can be taken in."
       caution="What a list says of a part is no measurement: test it before it carries mains voltage."

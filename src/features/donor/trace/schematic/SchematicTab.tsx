@@ -3,7 +3,7 @@
 import { useCallback, useMemo, useState } from 'react';
 import Link from 'next/link';
 import { splitPin } from '../../../../core/board';
-import { formatQuantity } from '../../../../core/quantity';
+import { counted, formatQuantity } from '../../../../core/quantity';
 import type { SchematicView as Shown } from '../../../../core/schematic';
 import { routes } from '../../../../routes';
 import { Shortcuts } from '../../../../ui/frame/Shortcuts';
@@ -115,7 +115,7 @@ export function SchematicTab({
           {sections.length > 1 &&
             sections.map(({ id, title, refs }) => (
               <option key={id} value={id}>
-                {title}, {refs.length} parts
+                {title}, {counted(refs.length, 'part')}
               </option>
             ))}
         </select>
@@ -168,7 +168,7 @@ export function SchematicTab({
                   aria-pressed={unfolded.includes(title)}
                   onClick={() => fold(title)}
                 >
-                  {unfolded.includes(title) ? `fold ${title}` : `${title}, ${refs.length} parts`}
+                  {unfolded.includes(title) ? `fold ${title}` : `${title}, ${counted(refs.length, 'part')}`}
                 </button>
               </li>
             ))}

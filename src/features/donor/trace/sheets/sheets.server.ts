@@ -1,4 +1,5 @@
 import 'server-only';
+import { counted } from '../../../../core/quantity';
 import { drawSchematic, sectionsIn, sheetSvg, type Paper, type SchematicView } from '../../../../core/schematic';
 import { analyse } from '../../../../core/topology';
 import { tracedBoard } from '../../../../services/board';
@@ -35,7 +36,7 @@ export async function schematicSheets(
       title: donor.description,
       section,
       lines: [
-        `${donor.code}, ${board.parts.length} parts`,
+        `${donor.code}, ${counted(board.parts.length, 'part')}`,
         `drawn ${dayOf(dossier.now)}${isDone ? '' : ', not all is traced yet'}`,
       ],
       number: index + 1,
