@@ -47,6 +47,8 @@ export const routes = {
   builds: () => '/builds',
   newBuild: () => '/builds/new',
   build: (code: string) => `/builds/${code}`,
+  bringNeeds: (code: string) => `/builds/${code}/bring`,
+  importNeeds: (code: string) => `/builds/${code}/needs`,
 
   types: (query: { find?: string; kind?: string } = {}) => withQuery('/types', query),
   typeRows: (query: { find: string; kind: string; order: string }) => withQuery('/types/rows', query),

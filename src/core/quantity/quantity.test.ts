@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { counted, formatDuration, formatQuantity, formatShorthand, parseQuantity, problemText, typedTime, type Unit } from '.';
+import {
+  counted,
+  formatDuration,
+  formatQuantity,
+  formatShorthand,
+  parseQuantity,
+  problemText,
+  typedTime,
+  type Unit,
+} from '.';
 
 const parsed = (text: string, unit: Unit) => {
   const result = parseQuantity(text, unit);

@@ -27,6 +27,15 @@ export {
 } from './lotTable';
 export type { SheetColumn } from './sheet/columns';
 export { isRole, ROLE_NAMES, type ColumnRole } from './sheet/roles';
+export {
+  isNeedRole,
+  NEED_ROLE_NAMES,
+  readNeedTable,
+  type NeedColumn,
+  type NeedRole,
+  type ReadNeed,
+  type ReadNeeds,
+} from './sheet/needTable';
 export { asTypeTable } from './sheet/typeTable';
 export { LIE_YEARS, reformAdvice, yearsBefore, yearsBetween } from './ageing';
 export { readStockCommand, STOCK_COMMANDS, stockCommandText, type StockCommand } from './stockLine';

@@ -87,6 +87,55 @@ export function keepSlips(app: AppContext, corrected: readonly Correction[]): Pr
   return app.db.write(async (tx) => writeSetting(tx, SLIPS, countSlips(await readSlips(tx), corrected)));
 }
 
+const COLUMNS = 'listColumns';
+/** Lists of so many sorts are remembered, the latest. */
+const MOST_LISTS = 60;
+
+/** What a person said of a list: what its columns are, and where pieces lie of which it says nothing. */
+export interface SaidOfList {
+  readonly roles: readonly (string | null)[];
+  readonly bin: string;
+}
+
+/** What was said last of a list of some sort with these headings. It is no step that could be undone. */
+export async function saidOfList(
+  db: Queryable,
+  sort: string,
+  headings: readonly string[],
+): Promise<SaidOfList | undefined> {
+  return (await listsSaid(db)).find(({ key }) => key === keyOfList(sort, headings))?.said;
+}
+
+/** Keeps what was said of a list for the next one with the same headings. */
+export function keepSaidOfList(
+  app: AppContext,
+  sort: string,
+  headings: readonly string[],
+  said: SaidOfList,
+): Promise<unknown> {
+  const key = keyOfList(sort, headings);
+  return app.db.write(async (tx) => {
+    const others = (await listsSaid(tx)).filter((one) => one.key !== key);
+    return writeSetting(tx, COLUMNS, [...others, { key, said }].slice(-MOST_LISTS));
+  });
+}
+
+const keyOfList = (sort: string, headings: readonly string[]) =>
+  [sort, ...headings.map((heading) => heading.trim().toLowerCase())].join('|').slice(0, 500);
+
+async function listsSaid(db: Queryable): Promise<{ key: string; said: SaidOfList }[]> {
+  const stored = await readSetting(db, COLUMNS);
+  if (!Array.isArray(stored)) return [];
+  return stored.flatMap((entry: unknown) => {
+    const key = text(entry, 'key');
+    const said = (entry as { said?: unknown } | null)?.said;
+    const roles = (said as { roles?: unknown } | null | undefined)?.roles;
+    if (key === undefined || !Array.isArray(roles)) return [];
+    const known = roles.map((role): string | null => (typeof role === 'string' ? role : null));
+    return [{ key, said: { roles: known, bin: text(said, 'bin') ?? '' } }];
+  });
+}
+
 /** What is stored of one setting; undefined when it is as shipped. */
 export async function readSetting(db: Queryable, name: string): Promise<unknown> {
   const [row] = await db.select().from(settings).where(eq(settings.name, name));

@@ -27,6 +27,11 @@ export function BuildSheet({ build }: { build: BuildView }) {
         ))}
       </ol>
       <NeedForm code={build.code} />
+      <p className="mt-1 text-[13px]">
+        <Link href={routes.bringNeeds(build.code)} className="underline decoration-dotted">
+          bring a list of needs in
+        </Link>
+      </p>
     </Halves>
   );
 }

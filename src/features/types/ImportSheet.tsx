@@ -1,8 +1,15 @@
 'use client';
 
+import { ROLE_NAMES } from '../../core/stock';
 import { ImportRows, ListImport } from '../../ui/list/ListImport';
+import { SheetColumns } from '../../ui/list/SheetColumns';
 import type { TypesPreview } from '../../services/exchange';
 import { routes } from '../../routes';
+
+/** A type lies in no bin, and is of no grade. */
+const CHOICES = Object.fromEntries(
+  Object.entries(ROLE_NAMES).filter(([role]) => !['pieces', 'bin', 'grade', 'limits', 'code'].includes(role)),
+);
 
 const ACTIONS = { add: 'new', change: 'changes', same: 'stays' } as const;
 
@@ -20,6 +27,17 @@ export function ImportSheet() {
       useful={({ added, changed }) => added + changed}
       useless="Nothing in the file would change anything."
       caution="A stronger source never gives way to a weaker one: what you read in a datasheet stays when a list says otherwise."
+      adjust={({ columns }, again, isBusy) =>
+        columns.length > 0 && (
+          <SheetColumns
+            key={columns.map(({ heading }) => heading).join('|')}
+            columns={columns}
+            choices={CHOICES}
+            isBusy={isBusy}
+            onSay={(roles) => again({ roles: roles.join(',') })}
+          />
+        )
+      }
       taken={({ rows, more }) =>
         rows.length > 0 && (
           <ImportRows
@@ -34,10 +52,10 @@ export function ImportSheet() {
         )
       }
     >
-      CSV with a heading: <span className="font-mono">kind, name</span>, then what you have of{' '}
-      <span className="font-mono">aliases, technology, package, note, source</span> and one column a rating, such as{' '}
-      <span className="font-mono">vds</span>. A cell is a value, with its source and page if you like:{' '}
-      <span className="font-mono">650 V; datasheet p. 3</span>. Or JSON of the format{' '}
+      A table from any spreadsheet: a heading, then a row for each type. Columns are known by their names in English,
+      German or French, or by what stands in them, and can be put right before anything is written. A cell is a value,
+      with its source and page if you like: <span className="font-mono">650 V; datasheet p. 3</span>. Or the columns
+      that Types writes itself, which begin with <span className="font-mono">kind, name</span>, or JSON of the format{' '}
       <span className="font-mono">zorvek.types/1</span>.
     </ListImport>
   );

@@ -6,6 +6,6 @@ import { importTypes, previewTypes } from '../../services/exchange';
 /** Answers a list of types that was sent: what it would change, or that it came in. */
 export const answerTypes = listRoute({
   what: 'types',
-  preview: (text, pause) => previewTypes(appContext(), text, pause),
-  apply: (text, pause) => importTypes(appContext(), text, pause),
+  preview: (text, pause, said) => previewTypes(appContext(), text, pause, said),
+  apply: (text, pause, said) => importTypes(appContext(), text, pause, said),
 });

@@ -1,5 +1,6 @@
 import { setImmediate as breath } from 'node:timers/promises';
 import { z } from 'zod';
+import { BIN_CODE } from '../../core/ident';
 import type { Pause } from '../../core/steps';
 
 const HEADERS = { 'content-type': 'application/x-ndjson', 'cache-control': 'no-store, no-transform' };
@@ -32,10 +33,34 @@ export function answerWithProgress(request: Request, work: (pause: Pause) => Pro
   return new Response(lines, { headers: HEADERS });
 }
 
-const question = z.looseObject({ mode: z.enum(['preview', 'apply']) });
+/** No list has more columns. */
+const MOST_COLUMNS = 200;
 
-/** What else the address says of a list. */
-export type ListSaid = Readonly<Record<string, unknown>>;
+const question = z.object({
+  mode: z.enum(['preview', 'apply']),
+  /** What each column is, in their order; nothing where it stands as it was understood. */
+  roles: z
+    .string()
+    .default('')
+    .transform((text) =>
+      text === ''
+        ? []
+        : text
+            .split(',')
+            .slice(0, MOST_COLUMNS)
+            .map((word) => (word === '' ? undefined : word.slice(0, 40))),
+    ),
+  /** Where pieces lie of which the list says nothing; what is no bin is none. */
+  bin: z
+    .string()
+    .default('')
+    .transform((text) => text.trim().toUpperCase())
+    .refine((text) => text === '' || BIN_CODE.pattern.test(text))
+    .catch(''),
+});
+
+/** What the address says of a list besides. */
+export type ListSaid = Readonly<Pick<z.output<typeof question>, 'roles' | 'bin'>>;
 
 /** A route that reads a list sent as plain bytes: what it would bring, or the taking in of it, each with its progress. */
 export function listRoute(of: {

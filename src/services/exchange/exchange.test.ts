@@ -1,8 +1,19 @@
 import { makeCode } from '../../core/ident';
+import { findBuild } from '../../db/repositories/builds';
+import { builds } from '../../db/schema';
 import { aShop } from '../../db/testing/aShop';
 import { temporaryContext } from '../../db/testing/temporaryContext';
 import { undoStep, valueOf } from '../command';
-import { exportLots, exportTypes, importLots, importTypes, previewLots, previewTypes } from '.';
+import {
+  exportLots,
+  exportTypes,
+  importLots,
+  importNeeds,
+  importTypes,
+  previewLots,
+  previewNeeds,
+  previewTypes,
+} from '.';
 
 type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
 let [own, other]: Fixture[] = [];
@@ -133,4 +144,39 @@ test.each`
   const { refused } = await previewTypes(mine, text);
   expect(refused[0]?.what).toMatch(what);
   expect(refused[0]?.why).toMatch(why);
+});
+
+test('what was said of the columns of a list is known of the next one with the same headings, lots, types and needs apart', async () => {
+  const [app] = shops();
+  const list = 'Zeug;Wohin;Anzahl\nElko 1000u 25V;Kiste 7;12';
+  expect((await previewLots(app, list)).lots).toBe(0);
+  const said = { roles: ['values', 'bin', 'pieces'], bin: '' };
+  expect((await previewLots(app, list, undefined, said)).lots).toBe(1);
+  expect(await previewLots(app, list.replace('12', '7'))).toMatchObject({ lots: 1, pieces: 7 });
+  expect((await previewLots(app, list.replace('Zeug', 'Ding'))).lots).toBe(0);
+  expect((await previewNeeds(app, list)).columns.find(({ heading }) => heading === 'Wohin')?.role).not.toBe('bin');
+  const types = 'Zeug;Was;XQ\n12N65;nmos;650';
+  expect((await previewTypes(app, types, undefined, { roles: ['marking', 'kind', 'vds'] })).added).toBe(1);
+  expect((await previewTypes(app, types)).columns.map(({ role }) => role)).toEqual(['marking', 'kind', 'vds']);
+});
+
+test('a list of needs is shown with what the drawers have, and comes into a build in one step', async () => {
+  const [app] = shops();
+  await aShop(app, { lots: LOTS });
+  const code = makeCode('build', [0.1, 0.2, 0.3, 0.4, 0.5]);
+  await app.db.write((tx) => tx.insert(builds).values({ id: 'b1', code, title: 'Pump supply', createdMs: 1 }));
+  const list = 'switch: 2 x nmos 600V 10A\noutput: cap 470u 16V\nnonsense';
+  const preview = await previewNeeds(app, list);
+  expect(preview).toMatchObject({ needs: 2, refusedCount: 1 });
+  expect(preview.rows.map(({ stock }) => stock)).toEqual([
+    `${BIG} in C1, 3 free`,
+    expect.stringMatching(/ in A2, 7 free/),
+  ]);
+  const brought = await importNeeds(app, code, list);
+  expect(brought).toMatchObject({ ok: true, message: '2 needs added to Pump supply; 1 line was refused.' });
+  const needs = async () => (await findBuild(app.db.read, code))?.needs.map(({ need }) => need.role);
+  expect(await needs()).toEqual(['switch', 'output']);
+  expect(await undoStep(app, (brought.ok && brought.undo) || '')).toMatchObject({ ok: true });
+  expect(await needs()).toEqual([]);
+  expect(await importNeeds(app, code, 'nonsense')).toMatchObject({ ok: false, problems: [{ code: 'list-empty' }] });
 });

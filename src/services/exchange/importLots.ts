@@ -9,6 +9,8 @@ import { bringIn, codesTaken } from '../../db/repositories/lotImport';
 import { typesNamed } from '../../db/repositories/types';
 import { readStock, type ReadStock } from '../../formats/stock';
 import { refusal, refused as refusedBy, run, type Outcome } from '../command';
+import { lotRoles, remembered, type SaidOfColumns } from './remembered';
+import { headingsOf, isJson } from './rowsOf';
 
 /** Rows whose code is free; the others are refused, so that nothing is counted in twice. */
 export async function soundRows(
@@ -64,11 +66,12 @@ export async function importLots(
   app: AppContext,
   text: string,
   pause = noPause,
-  said: SheetSaid = {},
+  said: SaidOfColumns = {},
 ): Promise<Outcome> {
+  const told = await sheetSaid(app, text, said);
   const { read, refused } = await soundRows(
     app.db.read,
-    await stepByStep(readStock(text, said), partOf(pause, 0, READING)),
+    await stepByStep(readStock(text, told), partOf(pause, 0, READING)),
   );
   if (read.length === 0) return refusedBy(refusal('list-empty', { why: refused[0]?.why }));
   const note = `list ${app.newKey()}`;
@@ -84,11 +87,19 @@ export async function importLots(
   });
 }
 
+async function sheetSaid(app: AppContext, text: string, said: SaidOfColumns): Promise<SheetSaid> {
+  if (isJson(text)) return {};
+  const known = await remembered(app, 'lots', headingsOf(text), said);
+  return { roles: lotRoles(known), bin: known.bin };
+}
+
 /** Rows of a preview. */
 const SHOWN = 50;
 
 export interface LotsPreview {
   readonly columns: readonly SheetColumn[];
+  /** Where pieces go of which the list says nothing. */
+  readonly bin: string;
   readonly lots: number;
   readonly pieces: number;
   readonly bins: number;
@@ -102,11 +113,13 @@ export async function previewLots(
   app: AppContext,
   text: string,
   pause = noPause,
-  said: SheetSaid = {},
+  said: SaidOfColumns = {},
 ): Promise<LotsPreview> {
-  const { columns = [], read, refused } = await soundRows(app.db.read, await stepByStep(readStock(text, said), pause));
+  const told = await sheetSaid(app, text, said);
+  const { columns = [], read, refused } = await soundRows(app.db.read, await stepByStep(readStock(text, told), pause));
   return {
     columns,
+    bin: told.bin ?? '',
     lots: read.length,
     pieces: read.reduce((sum, { entry }) => sum + entry.pieces, 0),
     bins: new Set(read.map(({ entry }) => entry.bin)).size,

@@ -7,7 +7,10 @@ import type { Edit } from '../../db/repositories/journal';
 import { allTypes, recordTypeRatings, typeById, type TypeRecord } from '../../db/repositories/types';
 import { routes } from '../../routes';
 import { ON_TYPES, refusal, refused, run, type Outcome } from '../command';
-import { readTypesFile } from './readTypesFile';
+import type { SheetColumn } from '../../core/stock';
+import { readTypesFile, type ReadTypes } from './readTypesFile';
+import { lotRoles, remembered, type SaidOfColumns } from './remembered';
+import { headingsOf, isJson } from './rowsOf';
 
 /** A type as it stands in a file. */
 export function typeEntry({ type, ratings, aliases }: TypeRecord): TypeEntry {
@@ -47,15 +50,31 @@ async function knownTypes(
 }
 
 /** What a file of types would do. Nothing is written. */
-export async function planTypes(app: AppContext, text: string, pause = noPause): Promise<ImportPlan> {
+export async function planTypes(
+  app: AppContext,
+  text: string,
+  pause = noPause,
+  said: SaidOfColumns = {},
+): Promise<ImportPlan & { readonly columns: readonly SheetColumn[] }> {
   await pause(0);
-  return planImport(readTypesFile(text), await knownTypes(app));
+  const file = await readFileOf(app, text, said);
+  return { ...planImport(file, await knownTypes(app)), columns: file.columns ?? [] };
+}
+
+async function readFileOf(app: AppContext, text: string, said: SaidOfColumns): Promise<ReadTypes> {
+  const roles = isJson(text) ? [] : lotRoles(await remembered(app, 'types', headingsOf(text), said));
+  return readTypesFile(text, roles);
 }
 
 /** Takes a file of types in: what can be used is written in one step that can be undone, the rest is refused. */
-export async function importTypes(app: AppContext, text: string, pause = noPause): Promise<Outcome> {
+export async function importTypes(
+  app: AppContext,
+  text: string,
+  pause = noPause,
+  said: SaidOfColumns = {},
+): Promise<Outcome> {
   const known = await knownTypes(app);
-  const { planned, refused: left } = planImport(readTypesFile(text), known);
+  const { planned, refused: left } = planImport(await readFileOf(app, text, said), known);
   await pause(0.3);
   const fresh = planned.filter(({ action }) => action === 'add');
   const changed = planned.filter(({ action }) => action === 'change');
@@ -137,11 +156,12 @@ async function writeChanges(open: Edit, id: string, entry: TypeEntry): Promise<v
 const SHOWN_ROWS = 200;
 
 /** What a file would do, for showing before anything is written. */
-export async function previewTypes(app: AppContext, text: string, pause = noPause) {
-  const { planned, refused: left } = await planTypes(app, text, pause);
+export async function previewTypes(app: AppContext, text: string, pause = noPause, said: SaidOfColumns = {}) {
+  const { planned, refused: left, columns } = await planTypes(app, text, pause, said);
   const count = (action: string) => planned.filter((one) => one.action === action).length;
   const told = planned.filter(({ action, message }) => action !== 'same' || message.length > 0);
   return {
+    columns,
     added: count('add'),
     changed: count('change'),
     same: count('same'),

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import type { RefusedLine } from '../../core/table';
-import { asTypeTable } from '../../core/stock';
+import { asTypeTable, type ColumnRole, type SheetColumn } from '../../core/stock';
 import { readEntry, readTypeTable, type ReadFile } from '../../core/typebook';
 import { z } from 'zod';
 
@@ -28,20 +28,24 @@ const typeInFile = z.object({
     .default({}),
 });
 
+/** A list of types, and what its columns were understood as where it was not written by Types itself. */
+export type ReadTypes = ReadFile & { readonly columns?: readonly SheetColumn[] };
+
 /** Reads a file of types, CSV or JSON by its first character; every row is read or refused with a reason. */
-export function readTypesFile(text: string): ReadFile {
+export function readTypesFile(text: string, roles: readonly (ColumnRole | undefined)[] = []): ReadTypes {
   const bare = text.replace(/^\uFEFF/, '').trim();
   if (bare === '') return failed('The file is empty; a CSV or JSON list of types is expected.');
-  return bare.startsWith('{') || bare.startsWith('[') ? readJson(bare) : readCsv(bare);
+  return bare.startsWith('{') || bare.startsWith('[') ? readJson(bare) : readCsv(bare, roles);
 }
 
 const failed = (why: string): ReadFile => ({ read: [], refused: [{ line: 1, what: 'the file', why }] });
 
-function readCsv(text: string): ReadFile {
+function readCsv(text: string, roles: readonly (ColumnRole | undefined)[]): ReadTypes {
   const { data } = Papa.parse<string[]>(text, { skipEmptyLines: false });
   if (data.length > MOST_ROWS + 1)
     return failed(`The file has ${data.length} rows; ${MOST_ROWS} at most are taken at once.`);
-  return readTypeTable(asTypeTable(data));
+  const { rows, columns } = asTypeTable(data, roles);
+  return { ...readTypeTable(rows), columns };
 }
 
 function readJson(text: string): ReadFile {

@@ -98,7 +98,7 @@ test('it tells how far it is, and stops when it is told to', async () => {
   expect(screen.queryByRole('progressbar')).toBeNull();
 });
 
-test('what is put right goes with the next reading and with the taking in; what was put right before is said at once', async () => {
+test('what is put right goes with the next reading and with the taking in; what is pasted is read like a file', async () => {
   answers({ ok: true, preview: PREVIEW }, { ok: true, preview: PREVIEW }, { ok: true, preview: PREVIEW }, { ok: true });
   const { user } = mount(
     <ListImport<Preview>
@@ -111,7 +111,6 @@ test('what is put right goes with the next reading and with the taking in; what 
       useless="None."
       caution="A list is no measurement."
       taken={() => null}
-      remembered={() => ({ bin: 'C1' })}
       adjust={(_, again) => (
         <button type="button" onClick={() => again({ bin: 'C2', roles: 'kind,of volt' })}>
           again
@@ -123,11 +122,13 @@ test('what is put right goes with the next reading and with the taking in; what 
   );
   await user.upload(screen.getByLabelText('List of lots'), FILE);
   await user.click(await screen.findByRole('button', { name: 'again' }));
+  await user.type(await screen.findByLabelText('Rows pasted here'), 'kind;pieces');
+  await user.click(screen.getByRole('button', { name: 'Read what is pasted' }));
   await user.click(await screen.findByRole('button', { name: 'Take 2 in' }));
   expect(sent()).toEqual([
     '/stock/import?mode=preview',
-    '/stock/import?bin=C1&mode=preview',
     '/stock/import?bin=C2&roles=kind%2Cof+volt&mode=preview',
-    '/stock/import?bin=C2&roles=kind%2Cof+volt&mode=apply',
+    '/stock/import?mode=preview',
+    '/stock/import?mode=apply',
   ]);
 });

@@ -36,14 +36,13 @@ export function ListImport<P extends ListPreview>(of: {
   taken: (preview: P) => ReactNode;
   /** What a person may put right before the file is read again; `again` takes what is added to the address. */
   adjust?: (preview: P, again: (said: Readonly<Record<string, string>>) => void, isBusy: boolean) => ReactNode;
-  /** What was put right of such a list before, to be said of it at once. */
-  remembered?: (preview: P) => Readonly<Record<string, string>> | undefined;
 }) {
   const { run } = useCommand();
   const hydrated = useHydrated();
   const [file, setFile] = useState<File>();
   const [said, setSaid] = useState<Readonly<Record<string, string>>>({});
   const [preview, setPreview] = useState<P>();
+  const [pasted, setPasted] = useState('');
   const [stage, setStage] = useState<Stage>('idle');
   const [share, setShare] = useState(0);
   const [refusal, setRefusal] = useState('');
@@ -75,18 +74,14 @@ export function ListImport<P extends ListPreview>(of: {
     setPreview(undefined);
     setRefusal('');
     if (!chosen) return;
-    const first = await look(chosen, {});
-    const known = first && of.remembered?.(first);
-    if (known) await look(chosen, known);
+    await look(chosen, {});
   }
 
   /** Reads the file with what was said of it. */
-  async function look(chosen: File, told: Readonly<Record<string, string>>): Promise<P | undefined> {
+  async function look(chosen: File, told: Readonly<Record<string, string>>): Promise<void> {
     setSaid(told);
     const answer = await send<Answer<P>>(chosen, 'preview', 'reading', told);
-    if (!answer?.ok) return undefined;
-    setPreview(answer.preview);
-    return answer.preview;
+    if (answer?.ok) setPreview(answer.preview);
   }
 
   async function apply() {
@@ -141,6 +136,28 @@ export function ListImport<P extends ListPreview>(of: {
         disabled={!hydrated || stage !== 'idle'}
         onChange={(event) => void choose(event.target.files?.[0])}
       />
+      <textarea
+        aria-label="Rows pasted here"
+        placeholder="or paste it here"
+        rows={4}
+        disabled={!hydrated || stage !== 'idle'}
+        className="mt-2 block w-full max-w-[640px] rounded-[3px] border border-rule-2 bg-lift px-2 py-1.5 font-mono text-[12.5px] placeholder:text-ink-3"
+        onChange={({ target: { value } }) => setPasted(value)}
+        onPaste={({ currentTarget, clipboardData }) => {
+          // What is pasted into an empty field is read at once.
+          if (currentTarget.value.trim() === '') void choose(asFile(clipboardData.getData('text')));
+        }}
+      />
+      {pasted.trim() !== '' && (
+        <button
+          type="button"
+          className="btn mt-1.5"
+          disabled={stage !== 'idle'}
+          onClick={() => void choose(asFile(pasted))}
+        >
+          Read what is pasted
+        </button>
+      )}
       {refusal && (
         <p role="alert" className="mt-2 text-[13px] text-stop">
           {refusal}
@@ -152,6 +169,8 @@ export function ListImport<P extends ListPreview>(of: {
     </Halves>
   );
 }
+
+const asFile = (text: string) => new File([text], 'pasted.csv', { type: 'text/csv' });
 
 function Refused({ preview: { refused, refusedCount } }: { preview: ListPreview }) {
   if (refused.length === 0) return null;

@@ -1,5 +1,5 @@
 import { allAtOnce } from '../../steps';
-import { asTypeTable, readLotTable, type LotEntry, type SheetSaid } from '..';
+import { asTypeTable, readLotTable, readNeedTable, type LotEntry, type SheetSaid } from '..';
 
 const cells = (sheet: string, separator: string) =>
   sheet
@@ -162,7 +162,7 @@ test('a list of types of another hand takes the form that Types writes; its own 
     'Part Number,Type,Voltage (V),Current (A),RDS (mΩ),Gehäuse\nXN12,N-MOSFET,650,12,380,TO-220\nXB4,bridge,600,4,,KBL',
     ',',
   );
-  expect(asTypeTable(foreign)).toEqual([
+  expect(asTypeTable(foreign).rows).toEqual([
     ['kind', 'name', 'package', 'vds', 'id', 'rdsOn', 'vrrm', 'ifav'],
     ['nmos', 'XN12', 'TO-220', '650V', '12A', '380mΩ', '', ''],
     ['bridge', 'XB4', 'KBL', '', '', '', '600V', '4A'],
@@ -171,7 +171,7 @@ test('a list of types of another hand takes the form that Types writes; its own 
     ['kind', 'name', 'vds'],
     ['nmos', 'XN12', '650 V; datasheet p. 3'],
   ];
-  expect(asTypeTable(own)).toBe(own);
+  expect(asTypeTable(own).rows).toBe(own);
 });
 
 test('in a very long list the numbers of parts are not read, and that is told', () => {
@@ -182,4 +182,59 @@ test('in a very long list the numbers of parts are not read, and that is told', 
   const { read: lots, refused } = allAtOnce(readLotTable(rows));
   expect([lots.length, lots[0]?.entry.ratings]).toEqual([20_001, {}]);
   expect(refused[0]?.why).toMatch(/numbers of the parts are not read/);
+});
+
+describe('lists of needs', () => {
+  const cells = (text: string, by: string) => text.split('\n').map((line) => line.split(by));
+  const told = (text: string, by = ';') => {
+    const { read, refused } = readNeedTable(cells(text, by));
+    return [
+      ...read.map(({ role, filter, quantity }) => `${quantity} ${role}: ${filter}`),
+      ...refused.map(({ line, why }) => `line ${line} refused: ${why}`),
+    ];
+  };
+
+  test.each([
+    ['switch: 2 x nmos 600V 10A', '2 switch: nmos vds>=600V id>=10A'],
+    ['output: 3 x 1000u 25V low esr', '3 output: cap c~1000uF v>=25V esr<=100m'],
+    ['2 resistor 0R22 2W (sense)', '2 sense: resistor r~220m p>=2W'],
+    ['resistor 4k7 x 10', '10 resistor: resistor r~4.7k'],
+    ['4 pcs 100nF X2 275V', '4 X2 capacitor: x2 c~100nF v>=275V'],
+    ['4x 1N4007', '4 diode: diode 1n4007'],
+    ['optocoupler', '1 optocoupler: optocoupler'],
+  ])('“%s” as a line', (line, need) => {
+    expect(told(line)).toEqual([need]);
+  });
+
+  test('a table with places: its kind by the letters or by the number, pieces counted where no column says how many', () => {
+    const table = [
+      'Ref\tValue\tVoltage\tPackage',
+      'R1, R2, R5\t4k7\t\t1206',
+      'C1\t470µF\t35V\tradial',
+      'D1\t1N5822\t\t',
+      'U1\tTL431\t\tTO-92',
+      'X9\tM3 screw\t\t',
+      '\t\t\t',
+    ].join('\n');
+    expect(told(table, '\t')).toEqual([
+      '3 R1, R2, R5: resistor r~4.7k 1206',
+      '1 C1: cap c~470uF v>=35V radial',
+      '1 D1: diode 1n5822',
+      '1 U1: shunt-reference to-92 tl431',
+      expect.stringMatching(/^line 6 refused: Nothing says what kind of part/),
+    ]);
+  });
+
+  test('a table of another language, and a column put right', () => {
+    const table =
+      'Bauteil;Wert;Menge;Wozu\nWiderstand;10k 1%;4;Teiler\nElko;2200 µF 16 V;zwei;Ausgang\nElko;100u 50V;1;Eingang';
+    expect(told(table)).toEqual([
+      '4 resistor: resistor r~10k tol<=1%',
+      '1 electrolytic capacitor: electrolytic c~100uF v>=50V',
+      'line 3 refused: Pieces “zwei”: a whole number from 1 to 1000 is expected.',
+    ]);
+    const { read, columns } = readNeedTable(cells(table, ';'), [undefined, undefined, undefined, 'for']);
+    expect(read.map(({ role }) => role)).toEqual(['Teiler', 'Eingang']);
+    expect(columns.at(-1)).toMatchObject({ heading: 'Wozu', role: 'for', by: 'person' });
+  });
 });

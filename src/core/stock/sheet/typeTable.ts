@@ -2,6 +2,7 @@ import { kindRule, ratingFromUnit, type KindName, type RatingName } from '../../
 import type { Unit } from '../../quantity';
 import { readQuestion } from '../question/readQuestion';
 import { columnsOf, type SheetColumn } from './columns';
+import type { ColumnRole } from './roles';
 import { kindOf, withUnit } from './row';
 
 /** Columns of a list of types as Types writes them, by what a column of any list is. */
@@ -18,16 +19,20 @@ const TEXTS: Partial<Record<SheetColumn['role'], string>> = {
  * A list of types of another hand in the form that Types writes: columns known by their names in three languages, by units in the
  * heading or by what stands in them. One that has a kind and a name already is left as it is.
  */
-export function asTypeTable(rows: readonly (readonly string[])[]): readonly (readonly string[])[] {
+export function asTypeTable(
+  rows: readonly (readonly string[])[],
+  said: readonly (ColumnRole | undefined)[] = [],
+): { readonly rows: readonly (readonly string[])[]; readonly columns: readonly SheetColumn[] } {
   const own = (rows[0] ?? []).map((cell) => cell.trim().toLowerCase());
-  if (rows.length < 2 || (own.includes('kind') && own.includes('name'))) return rows;
-  const columns = columnsOf(rows);
+  if (rows.length < 2 || (own.includes('kind') && own.includes('name'))) return { rows, columns: [] };
+  const columns = columnsOf(rows, said);
   const texts = [...new Set(columns.flatMap(({ role }) => TEXTS[role] ?? []))];
-  if (!texts.includes('name')) return rows;
+  if (!texts.includes('name')) return { rows, columns };
   const body = rows.slice(1).map((cells) => rowOf(columns, cells));
   const ratings = [...new Set(body.flatMap((row) => Object.keys(row.ratings)))];
   const heading = [...new Set(['kind', ...texts]), ...ratings];
-  return [heading, ...body.map((row) => heading.map((name) => row.texts[name] ?? row.ratings[name] ?? ''))];
+  const table = [heading, ...body.map((row) => heading.map((name) => row.texts[name] ?? row.ratings[name] ?? ''))];
+  return { rows: table, columns };
 }
 
 interface TypeRow {

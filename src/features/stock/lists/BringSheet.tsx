@@ -4,8 +4,8 @@ import { counted } from '../../../core/quantity';
 import { ImportRows, ListImport } from '../../../ui/list/ListImport';
 import type { LotsPreview } from '../../../services/exchange';
 import { routes } from '../../../routes';
-import { rememberColumns, rememberedColumns } from './rememberedColumns';
-import { SheetColumns } from './SheetColumns';
+import { ROLE_NAMES } from '../../../core/stock';
+import { SheetColumns } from '../../../ui/list/SheetColumns';
 
 /** Brings a list of lots in. */
 export function BringSheet() {
@@ -21,19 +21,15 @@ export function BringSheet() {
       useful={({ lots }) => lots}
       useless="No row of the file can be taken in."
       caution="What a list says of a part is no measurement: test it before it carries mains voltage."
-      remembered={({ columns }) => rememberedColumns(columns)}
-      adjust={({ columns }, again, isBusy) =>
+      adjust={({ columns, bin }, again, isBusy) =>
         columns.length > 0 && (
           <SheetColumns
             key={columns.map(({ heading }) => heading).join('|')}
             columns={columns}
-            bin={rememberedColumns(columns)?.bin ?? ''}
+            choices={ROLE_NAMES}
+            bin={bin}
             isBusy={isBusy}
-            onSay={(roles, bin) => {
-              const said = { roles: roles.join(','), bin };
-              rememberColumns(columns, said);
-              again(said);
-            }}
+            onSay={(roles, place) => again({ roles: roles.join(','), bin: place })}
           />
         )
       }

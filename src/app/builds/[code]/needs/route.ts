@@ -1,0 +1,1 @@
+export { answerNeeds as POST } from '../../../../features/builds/needsRoute.server';
