@@ -47,6 +47,8 @@ export function describeRecord(record: BenchRecord): string {
       return `${record.ref}: what was claimed or asked is ${record.status}${record.because ? `, ${record.because}` : ''}`;
     case 'join':
       return describeJoin(record);
+    case 'mount':
+      return `${record.refs.join(', ')} ${record.refs.length === 1 ? 'sits' : 'sit'} on heat sink ${record.sink}${record.ways.length > 0 ? `, ${record.ways.join(' and ')}` : ''}`;
     case 'sweep':
       return `nothing else is on the net of ${record.pin}`;
     case 'fix':

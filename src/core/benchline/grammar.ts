@@ -23,6 +23,10 @@ export const GRAMMAR: readonly GrammarLine[] = [
   { line: 'c5 secondary', means: `where it sits: ${BLOCK_NAMES.join(', ')}` },
   { line: 'r14 100k clamp', means: `what it is there for: ${DUTY_NAMES.join(', ')}` },
   { line: 'c30 unpopulated', means: `how it is fitted: ${FITMENT_NAMES.join(', ')}` },
+  {
+    line: 'q1 on hs1',
+    means: 'what sits on a heat sink; “screwed to”, “clipped to” and “hs1 carries q1, d5” do as well',
+  },
   { line: 'u1 ic so-8 dated 2148', means: 'a part with its date code, which bounds the age of the unit' },
   { line: 'q1 vds 650V datasheet', means: 'a value, with where it comes from' },
   { line: 'delete c5', means: 'takes a part out of the log; “rename c5 to c6” calls it otherwise' },

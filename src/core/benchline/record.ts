@@ -17,6 +17,9 @@ export type IssueStatus = (typeof ISSUE_STATUSES)[number];
 /** How two pins stand to each other: one net, two nets, or a current path through a part between them. */
 export type PinRelation = 'joined' | 'separate' | 'through';
 
+/** How a part is held on its heat sink, as a line may say it. */
+export type HeldWay = 'screwed' | 'clipped' | 'glued' | 'compound';
+
 /** What a line says of a part, or of every part of a range. */
 export interface PartSaying {
   readonly partKind: KindName;
@@ -104,6 +107,13 @@ export type BenchRecord =
       readonly ohms?: number;
       /** What it read in diode mode, in volt. */
       readonly drop?: number;
+    }
+  /** Parts that sit on a heat sink, and how they are held there. */
+  | {
+      readonly kind: 'mount';
+      readonly refs: readonly string[];
+      readonly sink: string;
+      readonly ways: readonly HeldWay[];
     }
   | { readonly kind: 'sweep'; readonly pin: string }
   /** What a person takes a part for: a topology it is the anchor of, or a role. */

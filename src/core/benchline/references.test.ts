@@ -120,3 +120,22 @@ test.each([
   expect(!read.ok && read.problem.kind === 'unclear').toBe(asks);
   if (!read.ok) expect(benchProblemText(read.problem)).toMatch(/whole fuse, no joint/);
 });
+
+test.each([
+  ['q1 on hs1', 'HS1 is a heat sink, by its letters; Q1 sits on heat sink HS1'],
+  ['q1, d5 on hs2', 'Q1, D5 sit on heat sink HS2'],
+  ['hs2 carries q1, d5', 'Q1, D5 sit on heat sink HS2'],
+  ['q1 and d5 are both screwed to heat sink hs2', 'Q1, D5 sit on heat sink HS2, screwed'],
+  ['Q1 auf Kühlkörper HS2', 'Q1 sits on heat sink HS2'],
+  ['d6 clipped to hs2', 'refused: no-part'],
+  ['q7 nmos to-220 on hs2', 'Q7 is an N-FET, in TO-220; Q7 sits on heat sink HS2'],
+  ['q1 drain on hs2', 'refused: word-unknown'],
+])('“%s”: what sits on a heat sink: %s', (line, says) => {
+  const parts = [
+    { ref: 'Q1', kind: 'nmos' },
+    { ref: 'D5', kind: 'diode' },
+    { ref: 'HS2', kind: 'heat-sink' },
+  ] as const;
+  const read = understand(line, { parts, stores: [] });
+  expect(read.ok ? read.message.replace(/\u00a0/g, ' ') : `refused: ${read.problem.kind}`).toBe(says);
+});

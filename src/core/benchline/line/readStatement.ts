@@ -10,6 +10,7 @@ import { meaningsOf } from '../vocabulary';
 import { type Outcome, partOf, MOST_UNPLACED } from './outcome';
 import { readStoreLine, readCharge, readMeasured } from './readMeasured';
 import { readDescription } from './readDescription';
+import { readMounting } from './readMounting';
 
 const OR_WORDS = /^(?:or|ou|oder)$/i;
 
@@ -17,6 +18,16 @@ export function readStatement(typed: readonly Token[], context: BenchContext): O
   const tokens = verbBehind(typed);
   const [first] = tokens;
   if (!first) return { problem: { kind: 'empty' } };
+  const mounting = readMounting(tokens, context);
+  if (mounting) {
+    if (mounting.rest.length === 0) {
+      const refs = mounting.records.flatMap((record) => (record.kind === 'mount' ? record.refs : []));
+      const unknown = refs.find((ref) => !partOf(ref, context));
+      return unknown === undefined ? { records: mounting.records } : { problem: { kind: 'no-part', ref: unknown } };
+    }
+    const outcome = readStatement(mounting.rest, context);
+    return 'problem' in outcome ? outcome : { ...outcome, records: [...outcome.records, ...mounting.records] };
+  }
   const between = readBetween(tokens, context);
   if (between) return between;
   const join = readJoin(withWindings(tokens), context);

@@ -9,6 +9,7 @@ import { type Outcome, CLEARLY } from './outcome';
 import { partByPart, statementsOf, withTheirParts } from './statements';
 import { readWhole } from './wholeLine';
 import { placeOf, maybeMeant } from './maybeMeant';
+import { readMounting } from './readMounting';
 import { readStatement } from './readStatement';
 
 /**
@@ -67,6 +68,10 @@ function remarkOf(
 function readStatements(line: string, context: BenchContext): Outcome[] {
   const outcomes: Outcome[] = [];
   let known = context;
+  // What a heat sink carries is one list, whatever parts its references.
+  const carried = readMounting(tokensOf(line, 0), context);
+  if (carried?.rest.length === 0 && carried.records.every((record) => areLogged(record, context)))
+    return [{ records: carried.records }];
   const statements = statementsOf(line).flatMap(({ text, offset }) =>
     partByPart(written(inTheirWords(tokensOf(text, offset), context.ownWords))),
   );
@@ -77,6 +82,9 @@ function readStatements(line: string, context: BenchContext): Outcome[] {
   }
   return outcomes;
 }
+
+const areLogged = (record: BenchRecord, { parts }: BenchContext): boolean =>
+  record.kind !== 'mount' || record.refs.every((ref) => parts.some((part) => part.ref === ref));
 
 /** Parts that records log, as later statements may speak of them. */
 export function logged(records: readonly BenchRecord[], { parts }: BenchContext): ContextPart[] {

@@ -1,5 +1,6 @@
 'use client';
 
+import { useId } from 'react';
 import { DAMAGE_WORDS, FITMENT_NAMES } from '../../../core/part';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
@@ -61,7 +62,8 @@ export function DecodingsForm({
 
 /** Where a part sits, what it is there for and what is wrong with it. */
 export function PlaceForm({ code, refName, place }: { code: string; refName: string; place: PartIdentity['place'] }) {
-  const { blocks, duties, subtypes } = place;
+  const { blocks, duties, subtypes, sinks } = place;
+  const sinkList = useId();
   return (
     <ActionForm
       action={placePartAction.bind(null, { code, ref: refName })}
@@ -79,7 +81,15 @@ export function PlaceForm({ code, refName, place }: { code: string; refName: str
           <Tick key={word} name="fitments[]" word={word} on={place.fitments.includes(word)} />
         ))}
       </div>
-      <SubmitButton>Save it</SubmitButton>
+      <TextField name="sink" label="on heat sink" placeholder="HS1" defaultValue={place.sink} list={sinkList} mono />
+      <datalist id={sinkList}>
+        {sinks.map((name) => (
+          <option key={name} value={name} />
+        ))}
+      </datalist>
+      <div className="pt-[21px]">
+        <SubmitButton>Save it</SubmitButton>
+      </div>
     </ActionForm>
   );
 }

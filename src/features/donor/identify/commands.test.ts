@@ -171,12 +171,16 @@ test('where a part sits and what is wrong with it is said again, and an unknown 
     damage: ['cracked'],
     fitments: ['reworked'],
   } as const;
-  await placePart(fixture.app, { code, ref: 'R9' }, { ...form, damage: ['cracked'], fitments: ['reworked'] });
-  expect((await parts())[0]?.part).toMatchObject({ ...form });
+  const save = (more: { sink: string }) =>
+    placePart(fixture.app, { code, ref: 'R9' }, { ...form, damage: ['cracked'], fitments: ['reworked'], ...more });
+  expect(await save({ sink: 'HS1' })).toMatchObject({ ok: true, message: expect.stringContaining('on heat sink HS1') });
+  expect((await parts())[0]?.part).toMatchObject({ ...form, mounting: { sink: 'HS1' } });
+  await save({ sink: '' });
+  expect((await parts())[0]?.part.mounting.sink).toBeUndefined();
   const outcome = await placePart(
     fixture.app,
     { code, ref: 'R9' },
-    { ...form, subtype: 'purple', damage: [], fitments: [] },
+    { ...form, subtype: 'purple', damage: [], fitments: [], sink: '' },
   );
   expect(outcome).toMatchObject({
     ok: false,

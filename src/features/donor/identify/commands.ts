@@ -57,7 +57,7 @@ const CHANGE = 'change';
 export function placePart(app: AppContext, of: { code: string; ref: string }, form: PlaceForm): Promise<Outcome> {
   return run(app, { scope: 'donor', code: of.code, station: 'identify' }, async (edit, donor) => {
     const part = await knownPart(edit, of.ref);
-    const { block, duty, subtype, damage, fitments } = form;
+    const { block, duty, subtype, damage, fitments, sink } = form;
     if (subtype !== '' && SUBTYPES[subtype] === undefined)
       return refuse('subtype-unknown', { word: subtype }, 'subtype');
     await edit.update('parts', part.id, {
@@ -66,6 +66,7 @@ export function placePart(app: AppContext, of: { code: string; ref: string }, fo
       subtype: subtype || null,
       damage,
       fitments,
+      mounting: withSink(part.mounting, sink),
     });
     // What others changed meanwhile may stand beside what was said here.
     const now = await knownPart(edit, of.ref);
@@ -74,10 +75,15 @@ export function placePart(app: AppContext, of: { code: string; ref: string }, fo
       now.duty ? DUTIES[now.duty] : '',
       ...now.fitments.map((name) => FITMENTS[name]),
       ...now.damage,
+      now.mounting.sink ? `on heat sink ${now.mounting.sink}` : '',
     ].filter((word) => word !== '');
     const followed = (await lotFollows(edit, donor, part.ref)) ?? '';
     return `${part.ref}: ${said.join(', ') || 'nothing special'}${followed}.`;
   });
+}
+
+function withSink({ sink: _sink, ...mounting }: Part['mounting'], sink: string): Part['mounting'] {
+  return sink === '' ? mounting : { ...mounting, sink };
 }
 
 /** Keeps what the pins of a chip seem to be. */

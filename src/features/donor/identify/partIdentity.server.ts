@@ -106,12 +106,23 @@ export interface PartIdentity {
     readonly block: BlockName | '';
     readonly duty: DutyName | '';
     readonly subtype: string;
+    /** The heat sink it sits on, and those that the board has. */
+    readonly sink: string;
+    readonly sinks: readonly string[];
     readonly damage: readonly string[];
     readonly fitments: readonly FitmentName[];
     readonly blocks: readonly { value: string; label: string }[];
     readonly duties: readonly { value: string; label: string }[];
     readonly subtypes: readonly { value: string; label: string }[];
   };
+}
+
+/** The heat sinks of a board, as they are logged or named of other parts. */
+async function sinksOf(dossier: Dossier): Promise<readonly string[]> {
+  const sinks = (await dossier.parts()).flatMap(({ part }) =>
+    part.kind === 'heat-sink' ? [part.ref] : part.mounting.sink ? [part.mounting.sink] : [],
+  );
+  return [...new Set(sinks)].toSorted();
 }
 
 /** What is made of one part of a donor at the Identify station. */
@@ -155,6 +166,8 @@ export async function partIdentity(dossier: Dossier, { part, ratings }: PartReco
       block: part.block ?? '',
       duty: part.duty ?? '',
       subtype: part.subtype ?? '',
+      sink: part.mounting.sink ?? '',
+      sinks: await sinksOf(dossier),
       damage: part.damage,
       fitments: part.fitments,
       blocks: choices(BLOCK_NAMES, (name) => BLOCKS[name].label, 'not said'),

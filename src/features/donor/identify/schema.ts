@@ -32,6 +32,7 @@ export const placeForm = z.object({
   subtype: freeText(20),
   damage: ticked(DAMAGE_WORDS),
   fitments: ticked(FITMENT_NAMES),
+  sink: freeText(20).transform((text) => text.toUpperCase()),
 });
 export type PlaceForm = z.output<typeof placeForm>;
 

@@ -4,6 +4,7 @@ import type { AppContext } from '../../../db/context';
 import { lotFollows } from '../../../services/board';
 import { run, type Outcome } from '../../../services/command';
 import { identifyRecords, misfitOf } from '../identify/records';
+import { harvestRecords } from '../harvest/records';
 import { intakeRecords } from '../intake/records';
 import { safeRecords } from '../safe/records';
 import { testRecords } from '../test/records';
@@ -19,6 +20,7 @@ const HANDLERS: RecordHandlers<BenchRecord['kind']> = {
   ...traceRecords,
   ...identifyRecords,
   ...testRecords,
+  ...harvestRecords,
 };
 
 /** Stores what one line said of a donor: one record or several, as one step. */
