@@ -19,9 +19,12 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   schematic: ['geometry'],
   convert: ['to'],
   find: ['file'],
+  simulate: ['measure', 'period', 'waves'],
 };
 
 const FLAGS: ReadonlySet<string> = new Set(['geometry']);
+/** Options that may come several times; their values stand on lines of their own. */
+const REPEATED: ReadonlySet<string> = new Set(['measure']);
 
 /** Cuts a command's arguments into words and options (`--name value` or `--name=value`). */
 export function readArguments(command: string, argv: readonly string[]): CommandLine {
@@ -37,7 +40,8 @@ export function readArguments(command: string, argv: readonly string[]): Command
       throw new UnusableInput(`${command}: there is no option --${name}; see --help.`);
     const value = FLAGS.has(name) ? (inline ?? '') : (inline ?? argv[(index += 1)]);
     if (value === undefined) throw new UnusableInput(`${command} --${name}: a value is expected behind it.`);
-    options[name] = value;
+    const before = REPEATED.has(name) ? options[name] : undefined;
+    options[name] = before === undefined ? value : `${before}\n${value}`;
   }
   return { words, options };
 }

@@ -7,6 +7,7 @@ import { line } from './line';
 import { session } from './session';
 import { discharge } from './discharge';
 import { find } from './find';
+import { simulateFile } from './simulate';
 
 interface Command {
   readonly usage: string;
@@ -76,6 +77,12 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     usage: 'find "QUESTION" LOTS.json | find --file QUESTIONS.json LOTS.json',
     message: 'The lots that answer a question to the drawers, best first, or what is asked back.',
     run: (line) => find(line, note),
+  },
+  simulate: {
+    usage: 'simulate DECK.cir [--measure "avg v(out) last 10 periods"]... [--period 1e-5] [--waves OUT.csv]',
+    message:
+      'Measures of a switched circuit from its start, by the deck’s own “* measure:” lines or by those asked for.',
+    run: (line) => simulateFile(line, note),
   },
   discharge: {
     usage: 'discharge --readings "0:310,5:255,10:209" --target 50',

@@ -1,0 +1,90 @@
+// Small dense matrices, row by row in one array. The heart of the simulator runs over these, so they stay plain loops.
+
+/**
+ * Solves A·X = B for several right-hand sides by elimination with row pivoting; A and B are overwritten, B with X.
+ * @returns the column without a pivot, or undefined when A is regular
+ */
+export function solveInPlace(a: Float64Array, n: number, b: Float64Array, columns: number): number | undefined {
+  for (let column = 0; column < n; column += 1) {
+    let best = column;
+    for (let row = column + 1; row < n; row += 1)
+      if (Math.abs(a[row * n + column] ?? 0) > Math.abs(a[best * n + column] ?? 0)) best = row;
+    const pivot = a[best * n + column] ?? 0;
+    if (!(Math.abs(pivot) > TINY)) return column;
+    if (best !== column) {
+      swapRows(a, n, best, column);
+      swapRows(b, columns, best, column);
+    }
+    for (let row = column + 1; row < n; row += 1) {
+      const factor = (a[row * n + column] ?? 0) / pivot;
+      if (factor === 0) continue;
+      for (let index = column; index < n; index += 1) a[row * n + index]! -= factor * a[column * n + index]!;
+      for (let index = 0; index < columns; index += 1)
+        b[row * columns + index]! -= factor * b[column * columns + index]!;
+    }
+  }
+  for (let row = n - 1; row >= 0; row -= 1) {
+    const pivot = a[row * n + row]!;
+    for (let index = 0; index < columns; index += 1) {
+      let sum = b[row * columns + index]!;
+      for (let other = row + 1; other < n; other += 1) sum -= a[row * n + other]! * b[other * columns + index]!;
+      b[row * columns + index] = sum / pivot;
+    }
+  }
+  return undefined;
+}
+
+const TINY = 1e-300;
+
+function swapRows(m: Float64Array, width: number, one: number, other: number): void {
+  for (let index = 0; index < width; index += 1) {
+    const kept = m[one * width + index]!;
+    m[one * width + index] = m[other * width + index]!;
+    m[other * width + index] = kept;
+  }
+}
+
+/** C = A·B, all n by n. */
+export function multiply(a: Float64Array, b: Float64Array, n: number, c: Float64Array): void {
+  for (let row = 0; row < n; row += 1) {
+    const at = row * n;
+    for (let column = 0; column < n; column += 1) c[at + column] = 0;
+    for (let inner = 0; inner < n; inner += 1) {
+      const factor = a[at + inner]!;
+      if (factor === 0) continue;
+      const from = inner * n;
+      for (let column = 0; column < n; column += 1) c[at + column]! += factor * b[from + column]!;
+    }
+  }
+}
+
+/** y = x + A·x. Unrolled by four, since nearly all of a simulation is spent in it. */
+export function applyTo(a: Float64Array, n: number, x: Float64Array, y: Float64Array): void {
+  const whole = n - (n & 3);
+  for (let row = 0, at = 0; row < n; row += 1) {
+    let one = x[row]!;
+    let two = 0;
+    let column = 0;
+    for (; column < whole; column += 4, at += 4) {
+      one += a[at]! * x[column]! + a[at + 1]! * x[column + 1]!;
+      two += a[at + 2]! * x[column + 2]! + a[at + 3]! * x[column + 3]!;
+    }
+    for (; column < n; column += 1, at += 1) one += a[at]! * x[column]!;
+    y[row] = one + two;
+  }
+}
+
+/** The lower Cholesky factor of a symmetric matrix; undefined when it is not positive definite. */
+export function cholesky(a: Float64Array, n: number): Float64Array | undefined {
+  const l = new Float64Array(n * n);
+  for (let row = 0; row < n; row += 1)
+    for (let column = 0; column <= row; column += 1) {
+      let sum = a[row * n + column]!;
+      for (let inner = 0; inner < column; inner += 1) sum -= l[row * n + inner]! * l[column * n + inner]!;
+      if (row === column) {
+        if (!(sum > 0)) return undefined;
+        l[row * n + row] = Math.sqrt(sum);
+      } else l[row * n + column] = sum / l[column * n + column]!;
+    }
+  return l;
+}

@@ -1,0 +1,357 @@
+import { cholesky, solveInPlace } from './linear';
+import type { Course, Deck, Element } from './deck/deck';
+
+/** A tiny leak from every node to ground, siemens: it holds floating parts and is felt by nothing. */
+const LEAK = 1e-11;
+/** What an off diode lets through past its knee, siemens. */
+export const DIODE_LEAK = 1e-8;
+/** In series with a capacitor that closes a loop of capacitors and sources, ohms. */
+const LOOP_OHMS = 1e-4;
+
+/** A device with two states: a switch, or a diode. */
+export interface Device {
+  readonly kind: 'S' | 'D';
+  readonly name: string;
+  readonly a: number;
+  readonly b: number;
+  readonly onSiemens: number;
+  readonly offSiemens: number;
+  /** Drop of a diode. */
+  readonly drop: number;
+  /** Of a switch: what drives it. */
+  readonly control?: Control;
+}
+
+export interface Control {
+  readonly plus: number;
+  readonly minus: number;
+  readonly onAbove: number;
+  readonly offBelow: number;
+  /** The source that alone drives it, against ground, so that its instants are known beforehand. */
+  readonly course?: Course;
+}
+
+/** A deck in numbers: what stands where in the state, and the parts that are always there. */
+export interface Network {
+  readonly nodes: readonly string[];
+  readonly node: ReadonlyMap<string, number>;
+  readonly devices: readonly Device[];
+  readonly capacitors: readonly {
+    readonly name: string;
+    readonly a: number;
+    readonly b: number;
+    readonly farads: number;
+    readonly ohms: number;
+  }[];
+  readonly inductors: readonly { readonly name: string; readonly a: number; readonly b: number }[];
+  readonly resistors: readonly {
+    readonly name: string;
+    readonly a: number;
+    readonly b: number;
+    readonly siemens: number;
+  }[];
+  readonly sources: readonly {
+    readonly name: string;
+    readonly kind: 'V' | 'I';
+    readonly a: number;
+    readonly b: number;
+    readonly course: Course;
+  }[];
+  /** Lower factor of the inductance matrix: i = chol⁻ᵀ·w. */
+  readonly inductance: Float64Array;
+  /** The state at the start, in its scaled coordinates. */
+  readonly start: Float64Array;
+  /** Where the states of courses begin: behind capacitors and inductors comes the constant, then the courses. */
+  readonly constant: number;
+  readonly courseAt: readonly number[];
+  readonly size: number;
+}
+
+export type NetworkProblem =
+  { readonly kind: 'couplings' } | { readonly kind: 'singular'; readonly nodes: readonly string[] };
+
+/** Sources that drive nothing but switches are taken out of the network: their crossings are known beforehand. */
+function gatesOf(elements: readonly Element[]): ReadonlySet<string> {
+  const touched = new Map<string, number>();
+  const touch = (name: string) => touched.set(name, (touched.get(name) ?? 0) + 1);
+  for (const { a, b } of elements) [a, b].forEach(touch);
+  return new Set(
+    elements.flatMap((one) => (one.kind === 'V' && one.b === '0' && touched.get(one.a) === 1 ? [one.name] : [])),
+  );
+}
+
+/** Puts a deck in numbers. */
+export function networkOf(deck: Deck): Network | NetworkProblem {
+  const gates = gatesOf(deck.elements);
+  const courseOfNode = new Map(
+    deck.elements.flatMap((one) => (one.kind === 'V' && gates.has(one.name) ? [[one.a, one.course] as const] : [])),
+  );
+  const real = deck.elements.filter(({ name }) => !gates.has(name));
+  const node = new Map<string, number>([['0', -1]]);
+  const nodes: string[] = [];
+  const at = (name: string): number => {
+    const known = node.get(name);
+    if (known !== undefined) return known;
+    node.set(name, nodes.length);
+    nodes.push(name);
+    return nodes.length - 1;
+  };
+  for (const { a, b } of real) {
+    at(a);
+    at(b);
+  }
+  const { loops, short } = loopsOf(real);
+  if (short) return { kind: 'singular', nodes: [...new Set([short.name, short.a, short.b])] };
+  const ends = ({ name, a, b }: Element) => ({ name, a: at(a), b: at(b) });
+  const capacitors = real.flatMap((one) =>
+    one.kind === 'C' ? [{ ...ends(one), farads: one.farads, ohms: loops.has(one.name) ? LOOP_OHMS : 0 }] : [],
+  );
+  const coils = real.filter((one) => one.kind === 'L');
+  const devices = real.flatMap((one): Device[] => {
+    if (one.kind === 'D')
+      return [{ kind: 'D', ...ends(one), onSiemens: 1 / one.ohms, offSiemens: DIODE_LEAK, drop: one.drop }];
+    if (one.kind !== 'S') return [];
+    const course = one.minus === '0' ? courseOfNode.get(one.plus) : undefined;
+    const control: Control = {
+      plus: course ? -1 : at(one.plus),
+      minus: course ? -1 : at(one.minus),
+      onAbove: one.threshold + one.hysteresis,
+      offBelow: one.threshold - one.hysteresis,
+      ...(course ? { course } : {}),
+    };
+    return [{ kind: 'S', ...ends(one), onSiemens: 1 / one.on, offSiemens: 1 / one.off, drop: 0, control }];
+  });
+  const sources = real.flatMap((one) =>
+    one.kind === 'V' || one.kind === 'I' ? [{ ...ends(one), kind: one.kind, course: one.course }] : [],
+  );
+  const inductance = inductanceOf(coils, deck);
+  if (!inductance) return { kind: 'couplings' };
+  const count = capacitors.length + coils.length;
+  let next = count + 1;
+  const courseAt = sources.map(({ course }) => {
+    const place = next;
+    if (course.kind !== 'dc') next += 2;
+    return place;
+  });
+  const network: Network = {
+    nodes,
+    node,
+    devices,
+    capacitors,
+    inductors: coils.map(ends),
+    resistors: real.flatMap((one) => (one.kind === 'R' ? [{ ...ends(one), siemens: 1 / one.ohms }] : [])),
+    sources,
+    inductance,
+    start: new Float64Array(next),
+    constant: count,
+    courseAt,
+    size: next,
+  };
+  const volts = (name: string) => (name === '0' ? 0 : (deck.starts[name] ?? 0));
+  const byName = new Map(real.map((one) => [one.name, one]));
+  capacitors.forEach(({ name, farads }, place) => {
+    const one = byName.get(name);
+    if (one?.kind === 'C') network.start[place] = (one.start ?? volts(one.a) - volts(one.b)) * Math.sqrt(farads);
+  });
+  const currents = coils.map((one) => (one.kind === 'L' ? (one.start ?? 0) : 0));
+  // w = Lᵀ·i of the lower factor.
+  coils.forEach((_, row) => {
+    let sum = 0;
+    for (let other = row; other < coils.length; other += 1)
+      sum += inductance[other * coils.length + row]! * currents[other]!;
+    network.start[capacitors.length + row] = sum;
+  });
+  network.start[count] = 1;
+  return network;
+}
+
+function inductanceOf(coils: readonly Element[], { couplings }: Deck): Float64Array | undefined {
+  const n = coils.length;
+  const full = new Float64Array(n * n);
+  const place = new Map(coils.map(({ name }, index) => [name, index]));
+  const henries = (index: number) => {
+    const one = coils[index];
+    return one?.kind === 'L' ? one.henries : 0;
+  };
+  for (let index = 0; index < n; index += 1) full[index * n + index] = henries(index);
+  for (const { first, second, factor } of couplings) {
+    const [one = -1, other = -1] = [place.get(first), place.get(second)];
+    const mutual = factor * Math.sqrt(henries(one) * henries(other));
+    full[one * n + other] = mutual;
+    full[other * n + one] = mutual;
+  }
+  return cholesky(full, n);
+}
+
+/** Capacitors that close a loop of capacitors and voltage sources; and a source that closes one of sources alone. */
+function loopsOf(elements: readonly Element[]): {
+  readonly loops: ReadonlySet<string>;
+  readonly short: Element | undefined;
+} {
+  const root = new Map<string, string>();
+  const find = (name: string): string => {
+    const up = root.get(name) ?? name;
+    return up === name ? name : find(up);
+  };
+  const loops = new Set<string>();
+  let short: Element | undefined;
+  for (const kind of ['V', 'C'] as const)
+    for (const one of elements) {
+      if (one.kind !== kind) continue;
+      const [a, b] = [find(one.a), find(one.b)];
+      if (a !== b) root.set(a, b);
+      else if (kind === 'V') short ??= one;
+      else loops.add(one.name);
+    }
+  return { loops, short };
+}
+
+/**
+ * The network in one state of its devices as linear equations of its own state z (capacitors and inductors scaled by their energy, a
+ * constant, the courses of the sources): dz/dt = M·z, and every node's volts as a row over z.
+ */
+export interface PhaseEquations {
+  readonly m: Float64Array;
+  /** Volts of node k: row k over z. */
+  readonly volts: Float64Array;
+  /** Amperes of capacitor k, in its first node, and of voltage source k. */
+  readonly capacitorAmperes: Float64Array;
+  readonly sourceAmperes: Float64Array;
+}
+
+/** Writes the equations of one state of the devices down. @param isOn by device */
+export function equationsOf(network: Network, isOn: (device: number) => boolean): PhaseEquations | NetworkProblem {
+  const { nodes, devices, capacitors, inductors, resistors, sources, constant, courseAt, size } = network;
+  const batteries = sources.flatMap((source, index) => (source.kind === 'V' ? [index] : []));
+  const nodeCount = nodes.length;
+  const n = nodeCount + capacitors.length + batteries.length;
+  const g = new Float64Array(n * n);
+  const rhs = new Float64Array(n * size);
+  const conduct = (a: number, b: number, siemens: number) => {
+    if (a >= 0) g[a * n + a]! += siemens;
+    if (b >= 0) g[b * n + b]! += siemens;
+    if (a >= 0 && b >= 0) {
+      g[a * n + b]! -= siemens;
+      g[b * n + a]! -= siemens;
+    }
+  };
+  /** A current into a node is on the right side. */
+  const inject = (into: number, column: number, amperes: number) => {
+    if (into >= 0) rhs[into * size + column]! += amperes;
+  };
+  for (let index = 0; index < nodeCount; index += 1) g[index * n + index]! += LEAK;
+  for (const { a, b, siemens } of resistors) conduct(a, b, siemens);
+  devices.forEach(({ a, b, onSiemens, offSiemens, drop }, index) => {
+    const siemens = isOn(index) ? onSiemens : offSiemens;
+    conduct(a, b, siemens);
+    // Both lines of a diode meet at its knee.
+    inject(a, constant, siemens * drop);
+    inject(b, constant, -siemens * drop);
+  });
+  const branch = (row: number, a: number, b: number) => {
+    if (a >= 0) {
+      g[a * n + row]! += 1;
+      g[row * n + a]! += 1;
+    }
+    if (b >= 0) {
+      g[b * n + row]! -= 1;
+      g[row * n + b]! -= 1;
+    }
+  };
+  capacitors.forEach(({ a, b, farads, ohms }, index) => {
+    const row = nodeCount + index;
+    branch(row, a, b);
+    g[row * n + row]! -= ohms;
+    rhs[row * size + index]! += 1 / Math.sqrt(farads);
+  });
+  batteries.forEach((source, index) => {
+    const row = nodeCount + capacitors.length + index;
+    const one = sources[source]!;
+    branch(row, one.a, one.b);
+    addCourse(rhs, row * size, one.course, courseAt[source]!, constant, 1);
+  });
+  const chol = network.inductance;
+  const coils = inductors.length;
+  // i = chol⁻ᵀ·w, column by column.
+  const inverse = upperInverse(chol, coils);
+  inductors.forEach(({ a, b }, row) => {
+    for (let column = 0; column < coils; column += 1) {
+      const share = inverse[row * coils + column]!;
+      inject(a, capacitors.length + column, -share);
+      inject(b, capacitors.length + column, share);
+    }
+  });
+  sources.forEach(({ kind, a, b, course }, index) => {
+    if (kind !== 'I') return;
+    if (a >= 0) addCourse(rhs, a * size, course, courseAt[index]!, constant, -1);
+    if (b >= 0) addCourse(rhs, b * size, course, courseAt[index]!, constant, 1);
+  });
+  const broken = solveInPlace(g, n, rhs, size);
+  if (broken !== undefined)
+    return {
+      kind: 'singular',
+      nodes:
+        broken < nodeCount
+          ? [nodes[broken] ?? '']
+          : [
+              capacitors[broken - nodeCount]?.name ??
+                sources[batteries[broken - nodeCount - capacitors.length] ?? 0]?.name ??
+                '',
+            ],
+    };
+  const m = new Float64Array(size * size);
+  capacitors.forEach(({ farads }, index) => {
+    for (let column = 0; column < size; column += 1)
+      m[index * size + column] = rhs[(nodeCount + index) * size + column]! / Math.sqrt(farads);
+  });
+  // dw/dt = chol⁻¹·v, and chol⁻¹ is the transpose of chol⁻ᵀ.
+  for (let row = 0; row < coils; row += 1)
+    for (let column = 0; column < size; column += 1) {
+      let sum = 0;
+      inductors.forEach(({ a, b }, coil) => {
+        const share = inverse[coil * coils + row]!;
+        if (share === 0) return;
+        const volts = (a >= 0 ? rhs[a * size + column]! : 0) - (b >= 0 ? rhs[b * size + column]! : 0);
+        sum += share * volts;
+      });
+      m[(capacitors.length + row) * size + column] = sum;
+    }
+  sources.forEach(({ course }, index) => {
+    const at = courseAt[index]!;
+    if (course.kind === 'pulse') m[at * size + at + 1] = 1;
+    if (course.kind === 'sine') {
+      const omega = 2 * Math.PI * course.frequency;
+      m[at * size + at + 1] = omega;
+      m[(at + 1) * size + at] = -omega;
+    }
+  });
+  return {
+    m,
+    volts: rhs.slice(0, nodeCount * size),
+    capacitorAmperes: rhs.slice(nodeCount * size, (nodeCount + capacitors.length) * size),
+    sourceAmperes: rhs.slice((nodeCount + capacitors.length) * size),
+  };
+}
+
+function addCourse(rhs: Float64Array, row: number, course: Course, at: number, constant: number, sign: number): void {
+  if (course.kind === 'dc') rhs[row + constant]! += sign * course.value;
+  else if (course.kind === 'pulse') rhs[row + at]! += sign;
+  else {
+    rhs[row + constant]! += sign * course.offset;
+    rhs[row + at]! += sign * course.amplitude;
+  }
+}
+
+/** chol⁻ᵀ of a lower factor, row by row. */
+export function upperInverse(chol: Float64Array, n: number): Float64Array {
+  const inverse = new Float64Array(n * n);
+  for (let column = 0; column < n; column += 1) {
+    // Solve Lᵀ·x = e.
+    for (let row = n - 1; row >= 0; row -= 1) {
+      let sum = row === column ? 1 : 0;
+      for (let other = row + 1; other < n; other += 1) sum -= chol[other * n + row]! * inverse[other * n + column]!;
+      inverse[row * n + column] = sum / chol[row * n + row]!;
+    }
+  }
+  return inverse;
+}

@@ -1,0 +1,167 @@
+import { applyTo, multiply } from './linear';
+import { equationsOf, type Network, type NetworkProblem, type PhaseEquations } from './network';
+
+/** Taylor terms of a propagator whose exponent is at most a quarter. */
+const TERMS = 9;
+const EASY = 0.25;
+/** Halvings of a tick at most, where a network is that stiff. */
+const MOST_HALVINGS = 80;
+/** Durations are written in digits of this base, each with a propagator of its own. */
+const BASE_BITS = 4;
+const BASE = 2 ** BASE_BITS;
+
+/**
+ * The network in one state of its devices, with what carries it through time: exp(M·h) − 1 for every digit of a duration in ticks,
+ * doubled as 2X + X², which loses nothing of slow modes beside fast ones. Each is made when it is first wanted.
+ */
+export class Phase {
+  readonly guardRows: Float64Array;
+  readonly guardRates: Float64Array;
+  /** exp(M·d·16ᵖ) − 1 at p·16 + d. */
+  private readonly digits: (Float64Array | undefined)[] = [];
+  private readonly n: number;
+  private readonly one: Float64Array;
+  private readonly other: Float64Array;
+
+  constructor(
+    readonly equations: PhaseEquations,
+    readonly on: readonly boolean[],
+    network: Network,
+    private readonly tick: number,
+    /** Devices that change by what the circuit does. */
+    guarded: readonly number[],
+  ) {
+    const { m, volts } = equations;
+    const n = network.size;
+    this.n = n;
+    this.one = new Float64Array(n);
+    this.other = new Float64Array(n);
+    this.guardRows = new Float64Array(guarded.length * n);
+    guarded.forEach((index, row) => {
+      const device = network.devices[index]!;
+      const [plus, minus] = device.control ? [device.control.plus, device.control.minus] : [device.a, device.b];
+      for (let column = 0; column < n; column += 1)
+        this.guardRows[row * n + column] =
+          (plus >= 0 ? volts[plus * n + column]! : 0) - (minus >= 0 ? volts[minus * n + column]! : 0);
+      if (!device.control) this.guardRows[row * n + network.constant]! -= device.drop;
+    });
+    this.guardRates = rowsTimes(this.guardRows, guarded.length, m, n);
+  }
+
+  /** exp(M) − 1 of one tick: a series over a part of it, doubled. */
+  private ofOneTick(): Float64Array {
+    const { n, tick } = this;
+    const { m } = this.equations;
+    let norm = 0;
+    for (let row = 0; row < n; row += 1) {
+      let sum = 0;
+      for (let column = 0; column < n; column += 1) sum += Math.abs(m[row * n + column]!);
+      norm = Math.max(norm, sum);
+    }
+    const halvings = Math.max(0, Math.min(MOST_HALVINGS, Math.ceil(Math.log2(Math.max(norm * tick, 1e-300) / EASY))));
+    const step = m.map((value) => value * (tick / 2 ** halvings));
+    let sum: Float64Array = new Float64Array(n * n);
+    // Horner: X = A(1 + A/2(1 + A/3(…)))
+    for (let term = TERMS; term >= 1; term -= 1) {
+      const next = new Float64Array(n * n);
+      for (let index = 0; index < n; index += 1) sum[index * n + index]! += 1;
+      multiply(step, sum, n, next);
+      for (let index = 0; index < next.length; index += 1) next[index]! /= term;
+      sum = next;
+    }
+    for (let halving = 0; halving < halvings; halving += 1) sum = doubledOf(sum, n);
+    return sum;
+  }
+
+  private digit(place: number, digit: number): Float64Array {
+    const at = place * BASE + digit;
+    const known = this.digits[at];
+    if (known) return known;
+    let made: Float64Array;
+    if (digit === 1) {
+      if (place === 0) made = this.ofOneTick();
+      else {
+        made = this.digit(place - 1, 1);
+        for (let bit = 0; bit < BASE_BITS; bit += 1) made = doubledOf(made, this.n);
+      }
+    } else if (digit % 2 === 0) made = doubledOf(this.digit(place, digit / 2), this.n);
+    else made = joined(this.digit(place, digit - 1), this.digit(place, 1), this.n);
+    this.digits[at] = made;
+    return made;
+  }
+
+  /** Carries z over a whole number of ticks, into another vector. */
+  advance(z: Float64Array, ticks: number, into: Float64Array): void {
+    const { n } = this;
+    let left = ticks;
+    let place = 0;
+    let from = z;
+    let to = this.one;
+    // The last digit is carried into the vector that was asked for.
+    while (left > 0) {
+      const digit = left % BASE;
+      left = (left - digit) / BASE;
+      if (digit > 0) {
+        const x = this.digits[place * BASE + digit] ?? this.digit(place, digit);
+        if (left === 0) {
+          applyTo(x, n, from, into);
+          return;
+        }
+        applyTo(x, n, from, to);
+        from = to;
+        to = to === this.one ? this.other : this.one;
+      }
+      place += 1;
+    }
+    into.set(from);
+  }
+}
+
+/** exp(A + B) − 1 of two that commute. */
+function joined(a: Float64Array, b: Float64Array, n: number): Float64Array {
+  const product = new Float64Array(n * n);
+  multiply(a, b, n, product);
+  for (let index = 0; index < product.length; index += 1) product[index]! += a[index]! + b[index]!;
+  return product;
+}
+
+function doubledOf(x: Float64Array, n: number): Float64Array {
+  const squared = new Float64Array(n * n);
+  multiply(x, x, n, squared);
+  for (let index = 0; index < squared.length; index += 1) squared[index]! += 2 * x[index]!;
+  return squared;
+}
+
+/** Rows of functions over z, each times M: their rates. */
+export function rowsTimes(rows: Float64Array, count: number, m: Float64Array, n: number): Float64Array {
+  const rates = new Float64Array(count * n);
+  for (let row = 0; row < count; row += 1)
+    for (let inner = 0; inner < n; inner += 1) {
+      const factor = rows[row * n + inner]!;
+      if (factor === 0) continue;
+      for (let column = 0; column < n; column += 1) rates[row * n + column]! += factor * m[inner * n + column]!;
+    }
+  return rates;
+}
+
+/** The phases of a network, each made when its state of devices is first met. */
+export class Phases {
+  private readonly known = new Map<string, Phase>();
+
+  constructor(
+    private readonly network: Network,
+    private readonly tick: number,
+    private readonly guarded: readonly number[],
+  ) {}
+
+  at(on: readonly boolean[]): Phase | NetworkProblem {
+    const key = on.map((isOn) => (isOn ? '1' : '0')).join('');
+    const known = this.known.get(key);
+    if (known) return known;
+    const equations = equationsOf(this.network, (device) => on[device] === true);
+    if ('kind' in equations) return equations;
+    const phase = new Phase(equations, [...on], this.network, this.tick, this.guarded);
+    this.known.set(key, phase);
+    return phase;
+  }
+}

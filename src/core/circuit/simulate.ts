@@ -1,0 +1,47 @@
+import type { Deck, Measure } from './deck/deck';
+import { measureOf, windowOf, type Measured } from './measures';
+import { networkOf, type NetworkProblem } from './network';
+import { runNetwork } from './transient';
+
+/** What came of a deck. */
+export interface Simulation {
+  readonly measures: Readonly<Record<string, Measured>>;
+  /** Measures whose signal is not in the deck, with what is missing. */
+  readonly unknown: Readonly<Record<string, string>>;
+  /** Seconds that were reached. */
+  readonly span: number;
+  readonly events: number;
+  readonly steps: number;
+  readonly cut?: string;
+}
+
+/** Runs a deck from its start and works its measures out. */
+export function simulate(
+  deck: Deck,
+  of: { readonly measures?: readonly Measure[]; readonly period?: number } = {},
+): Simulation | NetworkProblem {
+  const network = networkOf(deck);
+  if ('kind' in network) return network;
+  const period = of.period ?? deck.period ?? deck.span;
+  const measures = of.measures ?? deck.measures;
+  const frame = { span: deck.span, period };
+  const windows = measures.map((measure) => windowOf(measure, frame));
+  const keepFrom = Math.max(0, Math.min(deck.span, ...windows.map(([from]) => from)));
+  const run = runNetwork(network, { span: deck.span, period, keepFrom, stops: windows.flat() });
+  if ('kind' in run) return run;
+  const found: Record<string, Measured> = {};
+  const unknown: Record<string, string> = {};
+  for (const measure of measures) {
+    const one = measureOf(network, run, measure, frame);
+    if ('unknown' in one) unknown[measure.text] = one.unknown;
+    else found[measure.text] = one;
+  }
+  return {
+    measures: found,
+    unknown,
+    span: run.reached,
+    events: run.events,
+    steps: run.steps,
+    ...(run.cut ? { cut: run.cut } : {}),
+  };
+}

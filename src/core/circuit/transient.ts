@@ -1,0 +1,406 @@
+import { bendsOf, crossingsOf, startOf, type Bend, type Clock } from './courses';
+import type { Network, NetworkProblem } from './network';
+import { Phases, type Phase } from './phase';
+
+/** Ticks of a period; every duration is a sum of powers of two of them. */
+export const TICKS = 2 ** 28;
+/** Changes of devices after which a run is cut. */
+const MOST_EVENTS = 1_000_000;
+/** Tries to find which devices are on at one instant. */
+const MOST_FLIPS = 60;
+/** Flips of all that are violated, before one at a time. */
+const FLIPS_AT_ONCE = 6;
+/** Volts below which a guard does not say anything. */
+const NOISE = 1e-9;
+/** And of the device that was just passed. */
+const PASSED = 1e-6;
+/** Times that a phase begins with the step it has learnt before a longer one is tried. */
+const REST = 12;
+/** A guard may bend so much of its distance between two looks. */
+const BEND = 0.3;
+/** Looks at a sine in a period of it. */
+const LOOKS_A_SINE = 12;
+
+/** A stretch of time in one state of the devices. */
+export interface Stretch {
+  readonly phase: Phase;
+  readonly z: Float64Array;
+  /** Where it ends. */
+  readonly end: Float64Array;
+  readonly from: number;
+  readonly ticks: number;
+  /** It begins with a change of a device. */
+  readonly isFresh: boolean;
+}
+
+export interface Run {
+  readonly stretches: readonly Stretch[];
+  readonly tick: number;
+  /** Seconds that were reached. */
+  readonly reached: number;
+  readonly events: number;
+  readonly steps: number;
+  readonly end: Float64Array;
+  /** Cut before its end, and why. */
+  readonly cut?: 'events' | 'no state';
+}
+
+export type RunProblem = NetworkProblem;
+
+/**
+ * Carries a network through time: exactly from one change of a device to the next, each change located to a tick. Changes of gates and
+ * bends of sources are known beforehand; those of diodes are looked for between looks at their guards, which a cubic joins.
+ * @param of.from seconds from which stretches are kept; `of.stops` moments at which a stretch ends
+ */
+export function runNetwork(
+  network: Network,
+  of: {
+    readonly span: number;
+    readonly period: number;
+    readonly keepFrom: number;
+    readonly stops: readonly number[];
+  },
+): Run | RunProblem {
+  return new Runner(network, of).run();
+}
+
+class Runner {
+  private readonly tick: number;
+  private readonly guarded: readonly number[];
+  private readonly phases: Phases;
+  private readonly on: boolean[];
+  private readonly pulses: readonly { readonly clock: Clock<Bend>; readonly at: number }[];
+  private readonly gates: readonly { readonly clock: Clock<boolean>; readonly device: number }[];
+  private readonly longest: number;
+  private readonly firstSteps = new Map<Phase, { size: number; rest: number }>();
+  private readonly g0: Float64Array;
+  private readonly g1: Float64Array;
+  private readonly r0: Float64Array;
+  private readonly r1: Float64Array;
+  private readonly keptG: Float64Array;
+  private readonly keptR: Float64Array;
+  private readonly lowZ: Float64Array;
+  private readonly tried: Float64Array;
+
+  constructor(
+    private readonly network: Network,
+    private readonly of: { span: number; period: number; keepFrom: number; stops: readonly number[] },
+  ) {
+    this.tick = of.period / TICKS;
+    this.guarded = network.devices.flatMap(({ control }, index) => (control?.course ? [] : [index]));
+    this.gates = network.devices.flatMap(({ control }, device) =>
+      control?.course?.kind === 'pulse' ? [{ clock: crossingsOf(control.course, control, this.tick), device }] : [],
+    );
+    this.phases = new Phases(network, this.tick, this.guarded);
+    this.on = network.devices.map(({ control }) =>
+      control?.course ? startOf(control.course) > control.onAbove : false,
+    );
+    this.pulses = network.sources.flatMap(({ course }, index) =>
+      course.kind === 'pulse' ? [{ clock: bendsOf(course, this.tick), at: network.courseAt[index]! }] : [],
+    );
+    const sines = network.sources.flatMap(({ course }) => (course.kind === 'sine' ? [1 / course.frequency] : []));
+    const longest = Math.min(of.period, ...sines) / LOOKS_A_SINE;
+    this.longest = sines.length > 0 ? Math.floor(longest / this.tick) : Infinity;
+    const count = this.guarded.length;
+    const row = () => new Float64Array(count);
+    [this.g0, this.g1, this.r0, this.r1, this.keptG, this.keptR] = [row(), row(), row(), row(), row(), row()];
+    [this.lowZ, this.tried] = [new Float64Array(network.size), new Float64Array(network.size)];
+  }
+
+  run(): Run | RunProblem {
+    const { network, tick, of } = this;
+    const end = Math.round(of.span / tick);
+    const keepFrom = Math.floor(of.keepFrom / tick);
+    const stops = [...new Set(of.stops.map((moment) => Math.round(moment / tick)))].sort((a, b) => a - b);
+    let z = network.start.slice();
+    network.sources.forEach(({ course }, index) => {
+      const at = network.courseAt[index]!;
+      if (course.kind === 'pulse') z[at] = course.low;
+      if (course.kind === 'sine') z[at + 1] = 1;
+    });
+    let next = new Float64Array(network.size);
+    let t = 0;
+    let [events, steps, isFresh] = [0, 0, true];
+    const stretches: Stretch[] = [];
+    this.bendAt(z, 0);
+    let found = this.settle(z, undefined);
+    if ('kind' in found) return found;
+    let phase: Phase = found;
+    const done = (cut?: 'events' | 'no state'): Run => ({
+      stretches,
+      tick,
+      reached: t * tick,
+      events,
+      steps,
+      end: z,
+      ...(cut ? { cut } : {}),
+    });
+    while (t < end) {
+      const until = Math.min(end, this.scheduled(), this.nextStop(stops, t));
+      const learnt = this.firstSteps.get(phase) ?? { size: 2 ** 30, rest: 0 };
+      this.firstSteps.set(phase, learnt);
+      let { size } = learnt;
+      let isFirst = true;
+      let crossed = -1;
+      this.look(phase, z, this.g0, this.r0);
+      while (t < until) {
+        let ticks = Math.min(size, until - t, this.longest);
+        phase.advance(z, ticks, next);
+        steps += 1;
+        this.look(phase, next, this.g1, this.r1);
+        const verdict = this.judge(ticks * tick);
+        if (verdict === 'too long' && ticks > SHORTEST) {
+          size = powerBelow(ticks);
+          if (isFirst) learnt.rest = REST;
+          continue;
+        }
+        if (isFirst) {
+          // A step that was easy is tried longer the next time, but not at once again where that was too long.
+          learnt.size = verdict === 'easy' && learnt.rest === 0 ? size * 4 : size;
+          if (learnt.rest > 0) learnt.rest -= 1;
+          isFirst = false;
+        }
+        if (verdict === 'crossed') {
+          const at = this.locate(phase, z, ticks, next);
+          ticks = at.ticks;
+          crossed = at.device;
+        }
+        if (t + ticks >= keepFrom) {
+          // What is kept is not written into again.
+          stretches.push({ phase, z, end: next, from: t, ticks, isFresh });
+          z = next;
+          next = new Float64Array(network.size);
+        } else [z, next] = [next, z];
+        isFresh = false;
+        t += ticks;
+        if (crossed >= 0) break;
+        this.g0.set(this.g1);
+        this.r0.set(this.r1);
+        if (verdict === 'easy') size *= 4;
+      }
+      if (t >= end && crossed < 0) break;
+      let changed = crossed >= 0;
+      if (crossed >= 0) this.on[crossed] = !this.on[crossed];
+      else {
+        if (this.pulses.length > 0 && t > keepFrom) z = z.slice();
+        changed = this.bendAt(z, t) || changed;
+      }
+      events += 1;
+      if (events > MOST_EVENTS) return done('events');
+      if (!changed) continue;
+      found = this.settle(z, crossed >= 0 ? crossed : undefined);
+      if ('kind' in found) return found;
+      phase = found;
+      isFresh = true;
+    }
+    return done();
+  }
+
+  private stopAt = 0;
+
+  private nextStop(stops: readonly number[], t: number): number {
+    while (this.stopAt < stops.length && stops[this.stopAt]! <= t) this.stopAt += 1;
+    return stops[this.stopAt] ?? Infinity;
+  }
+
+  /** The next instant of a gate or a source. */
+  private scheduled(): number {
+    let soonest = Infinity;
+    for (const { clock } of this.gates) if (clock.next < soonest) soonest = clock.next;
+    for (const { clock } of this.pulses) if (clock.next < soonest) soonest = clock.next;
+    return soonest;
+  }
+
+  /** Sets gates and sources to what they are from an instant on. @returns whether a device changed */
+  private bendAt(z: Float64Array, at: number): boolean {
+    let changed = false;
+    for (const { clock, device } of this.gates)
+      while (clock.next <= at) {
+        const isOn = clock.take() === true;
+        changed ||= this.on[device] !== isOn;
+        this.on[device] = isOn;
+      }
+    for (const { clock, at: place } of this.pulses)
+      while (clock.next <= at) {
+        const bend = clock.take();
+        z[place] = bend?.value ?? 0;
+        z[place + 1] = bend?.slope ?? 0;
+      }
+    return changed;
+  }
+
+  /** Finds which devices are on at an instant, by what the circuit then does. */
+  private settle(z: Float64Array, crossed: number | undefined): Phase | RunProblem {
+    let last: Phase | undefined;
+    for (let flips = 0; flips < MOST_FLIPS; flips += 1) {
+      const phase = this.phases.at(this.on);
+      if ('kind' in phase) return phase;
+      last = phase;
+      this.look(phase, z, this.g1, this.r1);
+      let violated = 0;
+      for (let row = 0; row < this.guarded.length; row += 1) {
+        const device = this.guarded[row]!;
+        // The device that was just passed stands at its own threshold.
+        if (!this.isViolated(device, this.g1[row]!, device === crossed ? PASSED : NOISE)) continue;
+        violated += 1;
+        this.on[device] = !this.on[device];
+        if (flips >= FLIPS_AT_ONCE) break;
+      }
+      if (violated === 0) return phase;
+    }
+    return last ?? { kind: 'singular', nodes: [] };
+  }
+
+  private isViolated(device: number, guard: number, noise: number): boolean {
+    const { control } = this.network.devices[device]!;
+    const isOn = this.on[device]!;
+    if (!control) return isOn ? guard < -noise * 1e-3 : guard > noise;
+    return isOn ? guard < control.offBelow - noise : guard > control.onAbove + noise;
+  }
+
+  private look(phase: Phase, z: Float64Array, guards: Float64Array, rates: Float64Array): void {
+    const { guardRows, guardRates } = phase;
+    const n = z.length;
+    for (let row = 0, at = 0; row < guards.length; row += 1) {
+      let [value, rate] = [0, 0];
+      for (let column = 0; column < n; column += 1, at += 1) {
+        value += guardRows[at]! * z[column]!;
+        rate += guardRates[at]! * z[column]!;
+      }
+      const { control } = this.network.devices[this.guarded[row]!]!;
+      if (control) value -= this.on[this.guarded[row]!] ? control.offBelow : control.onAbove;
+      guards[row] = value;
+      rates[row] = rate;
+    }
+  }
+
+  /** What two looks at the guards, and the cubic between them, say of a step. */
+  private judge(seconds: number): 'easy' | 'fine' | 'crossed' | 'too long' {
+    let verdict: 'easy' | 'fine' | 'crossed' = 'easy';
+    for (let row = 0; row < this.guarded.length; row += 1) {
+      const sign = this.on[this.guarded[row]!] ? 1 : -1;
+      const [g0, g1] = [sign * this.g0[row]!, sign * this.g1[row]!];
+      const [d0, d1] = [sign * this.r0[row]! * seconds, sign * this.r1[row]! * seconds];
+      const noise = this.network.devices[this.guarded[row]!]!.control || sign < 0 ? NOISE : NOISE * 1e-3;
+      if (g1 < -noise) {
+        verdict = 'crossed';
+        continue;
+      }
+      const distance = Math.max(Math.abs(g0), Math.abs(g1));
+      const defect = Math.abs(0.5 * (d0 + d1) - (g1 - g0));
+      if (defect > BEND * distance + noise) return 'too long';
+      if (defect > 0.1 * BEND * distance + noise && verdict === 'easy') verdict = 'fine';
+      // Between the looks: the middle of the cubic.
+      if (d0 < 0 && d1 > 0) {
+        const share = d0 / (d0 - d1);
+        const low = cubic(share, g0, g1, d0, d1);
+        if (low < -noise) return 'too long';
+      }
+    }
+    return verdict;
+  }
+
+  /**
+   * The first instant past a guard within a step, to a tick; z there is left in `into`. Where the cubic between the ends crosses is
+   * looked at first; what it misses is halved.
+   */
+  private locate(
+    phase: Phase,
+    z: Float64Array,
+    ticks: number,
+    into: Float64Array,
+  ): { readonly ticks: number; readonly device: number } {
+    const { lowZ, tried, g0, g1, r0, r1 } = this;
+    lowZ.set(z);
+    let [low, high] = [0, ticks];
+    let device = this.firstViolated();
+    for (let looks = 0; high - low > 1; looks += 1) {
+      const row = this.guarded.indexOf(device);
+      const span = (high - low) * this.tick;
+      const share = looks % 3 === 2 ? NaN : crossingOf(g0[row]!, g1[row]!, r0[row]! * span, r1[row]! * span);
+      const guess = Number.isNaN(share) ? powerBelow(high - low) : Math.ceil(share * (high - low)) + (looks % 3);
+      const step = Math.min(high - low - 1, Math.max(1, guess));
+      phase.advance(lowZ, step, tried);
+      this.keep(g0, r0);
+      this.look(phase, tried, g0, r0);
+      const violated = this.violatedIn(g0);
+      if (violated >= 0) {
+        // The new end; the beginning stays as it was.
+        g1.set(g0);
+        r1.set(r0);
+        g0.set(this.keptG);
+        r0.set(this.keptR);
+        high = low + step;
+        device = violated;
+      } else {
+        low += step;
+        lowZ.set(tried);
+      }
+    }
+    phase.advance(lowZ, high - low, into);
+    return { ticks: high, device };
+  }
+
+  private keep(guards: Float64Array, rates: Float64Array): void {
+    this.keptG.set(guards);
+    this.keptR.set(rates);
+  }
+
+  private firstViolated(): number {
+    return this.violatedIn(this.g1);
+  }
+
+  /** The device that is furthest past its guard, if any is. */
+  private violatedIn(guards: Float64Array): number {
+    let worst = -1;
+    let most = 0;
+    for (let row = 0; row < this.guarded.length; row += 1) {
+      const device = this.guarded[row]!;
+      const sign = this.on[device] ? 1 : -1;
+      const beyond = -sign * guards[row]!;
+      const noise = this.network.devices[device]!.control || sign < 0 ? NOISE : NOISE * 1e-3;
+      if (beyond > noise && beyond > most) {
+        most = beyond;
+        worst = device;
+      }
+    }
+    return worst;
+  }
+}
+
+/** Steps are not cut below so many ticks. */
+const SHORTEST = 2;
+
+/** The largest power of two below a number of ticks. */
+export function powerBelow(ticks: number): number {
+  let power = 1;
+  while (power * 2 < ticks) power *= 2;
+  return power;
+}
+
+/** Where a cubic that ends on the other side of zero crosses it, as a share of its length; NaN where it does not converge. */
+function crossingOf(g0: number, g1: number, d0: number, d1: number): number {
+  if (g0 * g1 > 0) return NaN;
+  let [low, high] = [0, 1];
+  let share = g0 === g1 ? 0.5 : g0 / (g0 - g1);
+  for (let turn = 0; turn < 40; turn += 1) {
+    const value = cubic(share, g0, g1, d0, d1);
+    if (value * g0 > 0) low = share;
+    else high = share;
+    const rest = 1 - share;
+    const slope = 6 * share * rest * (g1 - g0) + rest * (1 - 3 * share) * d0 + share * (3 * share - 2) * d1;
+    const next = share - value / slope;
+    const tamed = next > low && next < high ? next : (low + high) / 2;
+    if (Math.abs(tamed - share) < 1e-12) return tamed;
+    share = tamed;
+  }
+  return share;
+}
+
+/** A cubic by its ends and their slopes, at a share of its length. */
+export function cubic(share: number, y0: number, y1: number, d0: number, d1: number): number {
+  const rest = 1 - share;
+  return (
+    rest * rest * (1 + 2 * share) * y0 + share * share * (3 - 2 * share) * y1 + share * rest * (rest * d0 - share * d1)
+  );
+}

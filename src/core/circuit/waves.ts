@@ -1,0 +1,64 @@
+import type { Deck, Signal } from './deck/deck';
+import { readerOf } from './measures';
+import { networkOf, type NetworkProblem } from './network';
+import { runNetwork } from './transient';
+
+/** Signals over time: a row of moments and one of values for each signal. */
+export interface Waves {
+  readonly seconds: Float64Array;
+  readonly signals: readonly { readonly name: string; readonly values: Float64Array }[];
+}
+
+/** Points of one wave at most; a longer one is sampled more coarsely. */
+const MOST_POINTS = 200_000;
+
+/**
+ * Signals of a run over a span, evenly sampled, with both sides of every change of a device.
+ * @param of.points evenly spread points
+ */
+export function wavesOf(
+  deck: Deck,
+  of: { readonly from: number; readonly to: number; readonly points: number; readonly signals?: readonly Signal[] },
+): Waves | NetworkProblem {
+  const network = networkOf(deck);
+  if ('kind' in network) return network;
+  const period = deck.period ?? deck.span;
+  const run = runNetwork(network, { span: of.to, period, keepFrom: of.from, stops: [of.from] });
+  if ('kind' in run) return run;
+  const signals: readonly Signal[] =
+    of.signals ?? network.nodes.map((plus): Signal => ({ kind: 'volts', plus, minus: '0' }));
+  const readers = signals.flatMap((signal) => {
+    const reader = readerOf(network, signal);
+    return typeof reader === 'function' ? [{ name: nameOf(signal), reader }] : [];
+  });
+  const points = Math.min(of.points, MOST_POINTS);
+  const step = Math.max(1, Math.round((of.to - of.from) / run.tick / points));
+  const moments: number[] = [];
+  const values: number[][] = readers.map(() => []);
+  const first = Math.round(of.from / run.tick);
+  const z = new Float64Array(network.size);
+  for (const { phase, z: start, from, ticks, isFresh } of run.stretches) {
+    if (from < first) continue;
+    const take = (at: number) => {
+      phase.advance(start, at - from, z);
+      moments.push(at * run.tick);
+      for (const [index, { reader }] of readers.entries()) {
+        const { row } = reader(phase);
+        let sum = 0;
+        for (let column = 0; column < z.length; column += 1) sum += (row[column] ?? 0) * (z[column] ?? 0);
+        values[index]?.push(sum);
+      }
+    };
+    if (isFresh) take(Math.min(from + 1, from + ticks));
+    for (let at = first + Math.ceil((from + 2 - first) / step) * step; at <= from + ticks; at += step) take(at);
+  }
+  return {
+    seconds: Float64Array.from(moments),
+    signals: readers.map(({ name }, index) => ({ name, values: Float64Array.from(values[index] ?? []) })),
+  };
+}
+
+const nameOf = (signal: Signal): string =>
+  signal.kind === 'amperes'
+    ? `i(${signal.element})`
+    : `v(${signal.plus}${signal.minus === '0' ? '' : `,${signal.minus}`})`;
