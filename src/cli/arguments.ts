@@ -19,10 +19,10 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   schematic: ['geometry'],
   convert: ['to'],
   find: ['file'],
-  simulate: ['measure', 'period', 'waves'],
+  simulate: ['measure', 'period', 'waves', 'steady'],
 };
 
-const FLAGS: ReadonlySet<string> = new Set(['geometry']);
+const FLAGS: ReadonlySet<string> = new Set(['geometry', 'steady']);
 /** Options that may come several times; their values stand on lines of their own. */
 const REPEATED: ReadonlySet<string> = new Set(['measure']);
 

@@ -79,9 +79,9 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     run: (line) => find(line, note),
   },
   simulate: {
-    usage: 'simulate DECK.cir [--measure "avg v(out) last 10 periods"]... [--period 1e-5] [--waves OUT.csv]',
+    usage: 'simulate DECK.cir [--measure "avg v(out) last 10 periods"]... [--period 1e-5] [--waves OUT.csv] [--steady]',
     message:
-      'Measures of a switched circuit from its start, by the deck’s own “* measure:” lines or by those asked for.',
+      'Measures of a switched circuit from its start, by the deck’s own “* measure:” lines or by those asked for; or over one period of its steady state.',
     run: (line) => simulateFile(line, note),
   },
   discharge: {

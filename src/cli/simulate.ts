@@ -1,5 +1,15 @@
 import { writeFileSync } from 'node:fs';
-import { readDeck, readMeasure, simulate, spiceNumber, wavesOf, type Deck, type NetworkProblem } from '../core/circuit';
+import {
+  readDeck,
+  readMeasure,
+  simulate,
+  spiceNumber,
+  steadyState,
+  wavesOf,
+  type Deck,
+  type Measure,
+  type NetworkProblem,
+} from '../core/circuit';
 import { UnusableInput, type CommandLine } from './arguments';
 import { contentOf } from './board';
 
@@ -28,6 +38,7 @@ export function simulateFile({ words, options }: CommandLine, warn: (text: strin
       );
     return measure;
   });
+  if (options.steady !== undefined) return steadyFile(deck, name, period, asked);
   const began = performance.now();
   const result = simulate(deck, { ...(asked ? { measures: asked } : {}), ...(period === undefined ? {} : { period }) });
   const seconds = (performance.now() - began) / 1000;
@@ -37,6 +48,20 @@ export function simulateFile({ words, options }: CommandLine, warn: (text: strin
   if (result.cut) warn(`simulate: ${name}: cut at ${result.span} s after ${result.events} changes of devices.`);
   if (options.waves !== undefined) writeWaves(deck, period ?? deck.span, options.waves);
   return { measures: result.measures, span: result.span, seconds, events: result.events };
+}
+
+/** The same over one period of the steady state, and how that was come by. */
+function steadyFile(deck: Deck, name: string, period: number | undefined, asked: readonly Measure[] | undefined) {
+  if (period === undefined)
+    throw new UnusableInput(
+      `simulate: ${name}: a period is expected for a steady state: “* period: 10u”, or --period.`,
+    );
+  const began = performance.now();
+  const result = steadyState(deck, { period, ...(asked ? { measures: asked } : {}) });
+  const seconds = (performance.now() - began) / 1000;
+  if ('kind' in result) throw new UnusableInput(`simulate: ${name}: ${problemText(result)}`);
+  const { measures, way, periods } = result;
+  return { measures, span: period, seconds, way, periods };
 }
 
 function problemText(problem: NetworkProblem): string {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { readDeck, readMeasure, simulate, spiceNumber, wavesOf, type Deck, type Simulation } from '.';
+import { readDeck, readMeasure, simulate, spiceNumber, steadyState, wavesOf, type Deck, type Simulation } from '.';
 
 const FIXTURES = join(__dirname, 'fixtures');
 
@@ -43,6 +43,26 @@ describe('converter decks against ngspice', () => {
       const got = result.measures[text]?.value ?? NaN;
       const close = Math.max(0.002 * Math.abs(value), uncertainty + (shift ?? 0));
       return Math.abs(got - value) <= close ? [] : [`${text}: ${value} is wanted, not ${got}`];
+    });
+    expect(wrong).toEqual([]);
+  });
+});
+
+// Reference: the same decks, which ngspice ran until they had settled.
+describe('the steady state, without waiting for it', () => {
+  const stored = JSON.parse(readFileSync(join(FIXTURES, 'results.json'), 'utf8')) as { decks?: Record<string, Stored> };
+  const decks = Object.entries(stored.decks ?? (stored as unknown as Record<string, Stored>)).filter(
+    ([name, deck]) => typeof deck === 'object' && 'measures' in deck && !name.startsWith('rc_'),
+  );
+  test.each(decks)('%s', (name, { measures }) => {
+    const deck = deckOf(readFileSync(join(FIXTURES, `${name}.cir`), 'utf8'));
+    const result = steadyState(deck, { period: deck.period ?? 0 });
+    if ('kind' in result) throw new Error(result.kind);
+    expect(result).toMatchObject({ way: 'newton' });
+    expect(result.periods).toBeLessThan(16);
+    const wrong = Object.entries(measures).flatMap(([text, { value }]) => {
+      const got = result.measures[text]?.value;
+      return got === undefined || Math.abs(got - value) <= 0.005 * Math.abs(value) ? [] : [`${text}: ${value}, ${got}`];
     });
     expect(wrong).toEqual([]);
   });

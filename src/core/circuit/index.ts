@@ -1,5 +1,6 @@
-export { MEASURE_OPS, type Deck, type DeckProblem, type Element, type Measure, type Signal } from './deck/deck';
+export type { Deck, DeckProblem, Element, Measure, Signal } from './deck/deck';
 export { readDeck, readMeasure, spiceNumber } from './deck/readDeck';
 export { simulate, type Simulation } from './simulate';
+export { steadyState, type Steady } from './steady';
 export { wavesOf, type Waves } from './waves';
 export type { NetworkProblem } from './network';

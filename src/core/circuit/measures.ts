@@ -79,21 +79,14 @@ function rowOf(network: Network, signal: Signal): ((phase: Phase) => Float64Arra
   return { unknown: `an element ${element} that carries a current` };
 }
 
-/** A piece of a signal: its ends, their slopes, and how long it is, in seconds. */
-interface Piece {
-  readonly seconds: number;
-  readonly y0: number;
-  readonly y1: number;
-  readonly d0: number;
-  readonly d1: number;
-}
-
 /** Halvings of a stretch before a cubic is taken for what it is. */
 const DEEPEST = 18;
 /** A cubic may be off by so much of the signal’s range in its middle. */
-const CLOSE = 4e-6;
+const CLOSE = 2e-5;
 /** After a change of a device the first of a period is left out of extremes: leaks settle in it. */
 const SETTLING_TICKS = TICKS / 2 ** 22;
+/** Inner points of Lobatto’s rule with five: exact to the seventh power, and a cubic squared is of the sixth. */
+const LOBATTO = Math.sqrt(3 / 7) / 2;
 
 /** The span of time that a measure looks at, seconds; a moment has no length. */
 export function windowOf(
@@ -104,55 +97,79 @@ export function windowOf(
   return window.kind === 'moment' ? [window.at, window.at] : [span - window.periods * period, span];
 }
 
-/** Works a measure out of the stretches of a run. */
-export function measureOf(
-  network: Network,
-  run: Run,
-  measure: Measure,
-  { span, period }: { readonly span: number; readonly period: number },
-): Measured | SignalProblem {
-  const reader = readerOf(network, measure.signal);
-  if ('unknown' in reader) return reader;
-  const unit = measure.signal.kind === 'volts' ? 'V' : 'A';
-  const { op } = measure;
-  const [from, to] = windowOf(measure, { span, period });
-  if (op === 'at') return { value: valueAt(run, reader, from), unit };
-  const first = Math.round(from / run.tick);
-  const last = Math.round(to / run.tick);
-  const stretches = run.stretches.filter((one) => one.from >= first && one.from + one.ticks <= last);
-  const range = roughRange(stretches, reader);
-  const close =
-    CLOSE * Math.max(range.high - range.low, 1e-9 * Math.max(Math.abs(range.high), Math.abs(range.low)), 1e-15);
-  let [seconds, sum, squares, high, low] = [0, 0, 0, -Infinity, Infinity];
-  for (const stretch of stretches)
-    piecesOf(stretch, reader(stretch.phase), run.tick, close, (piece, isSettled) => {
-      const { y0, y1, d0, d1 } = piece;
-      const h = piece.seconds;
-      const middle = cubic(0.5, y0, y1, d0 * h, d1 * h);
-      seconds += h;
-      sum += (h / 6) * (y0 + 4 * middle + y1);
-      // Five points of Lobatto are exact to the seventh power: a cubic squared is of the sixth.
-      const [one, other] = [0.5 - LOBATTO, 0.5 + LOBATTO].map((share) => cubic(share, y0, y1, d0 * h, d1 * h));
-      squares +=
-        h * (0.05 * (y0 * y0 + y1 * y1) + (49 / 180) * (one! * one! + other! * other!) + (16 / 45) * middle * middle);
-      if (!isSettled) return;
-      high = Math.max(high, y0, y1);
-      low = Math.min(low, y0, y1);
-      if (d0 * d1 < 0) {
-        const turn = turningPoint(piece);
-        if (turn !== undefined) {
-          high = Math.max(high, turn);
-          low = Math.min(low, turn);
-        }
-      }
-    });
-  const value = { avg: sum / seconds, rms: Math.sqrt(squares / seconds), pp: high - low, max: high, min: low, at: NaN }[
-    op
-  ];
-  return { value, unit };
+/** What one measure gathers over its window. */
+interface Sums {
+  readonly reader: Reader;
+  seconds: number;
+  sum: number;
+  squares: number;
+  high: number;
+  low: number;
+  close: number;
 }
 
-const LOBATTO = Math.sqrt(3 / 7) / 2;
+/** Works measures out of the stretches of a run; those of one window together, so that the run is carried through once. */
+export function measureAll(
+  network: Network,
+  run: Run,
+  measures: readonly Measure[],
+  frame: { readonly span: number; readonly period: number },
+): readonly (Measured | SignalProblem)[] {
+  const found: (Measured | SignalProblem)[] = measures.map(() => ({ unknown: '' }));
+  const groups = new Map<string, number[]>();
+  measures.forEach((measure, index) => {
+    const key = measure.op === 'at' ? `at ${index}` : windowOf(measure, frame).join(' ');
+    groups.set(key, [...(groups.get(key) ?? []), index]);
+  });
+  for (const indices of groups.values()) {
+    const known = indices.flatMap((index) => {
+      const measure = measures[index]!;
+      const reader = readerOf(network, measure.signal);
+      if (typeof reader === 'function') return [{ index, measure, reader }];
+      found[index] = reader;
+      return [];
+    });
+    const [first] = known;
+    if (!first) continue;
+    const [from, to] = windowOf(first.measure, frame);
+    const sums =
+      first.measure.op === 'at'
+        ? []
+        : gather(
+            run,
+            known.map(({ reader }) => reader),
+            from,
+            to,
+          );
+    known.forEach(({ index, measure, reader }, place) => {
+      const unit = measure.signal.kind === 'volts' ? 'V' : 'A';
+      found[index] = { value: valueOf(measure.op, sums[place]) ?? valueAt(run, reader, from), unit };
+    });
+  }
+  return found;
+}
+
+function valueOf(op: Measure['op'], sums: Sums | undefined): number | undefined {
+  if (!sums || op === 'at') return undefined;
+  const { seconds, sum, squares, high, low } = sums;
+  return { avg: sum / seconds, rms: Math.sqrt(squares / seconds), pp: high - low, max: high, min: low }[op];
+}
+
+function gather(run: Run, readers: readonly Reader[], from: number, to: number): readonly Sums[] {
+  const [first, last] = [Math.round(from / run.tick), Math.round(to / run.tick)];
+  const stretches = run.stretches.filter((one) => one.from >= first && one.from + one.ticks <= last);
+  const sums = readers.map((reader): Sums => ({
+    reader,
+    seconds: 0,
+    sum: 0,
+    squares: 0,
+    high: -Infinity,
+    low: Infinity,
+    close: closeOf(stretches, reader),
+  }));
+  for (const stretch of stretches) gatherStretch(stretch, sums, run.tick);
+  return sums;
+}
 
 function dot(row: Float64Array, z: Float64Array): number {
   let sum = 0;
@@ -160,8 +177,8 @@ function dot(row: Float64Array, z: Float64Array): number {
   return sum;
 }
 
-/** The range of a signal by the beginnings and ends of stretches, leaks settled. */
-function roughRange(stretches: readonly Stretch[], reader: Reader): { high: number; low: number } {
+/** How near a cubic must come, by the range of a signal at the beginnings and ends of stretches. */
+function closeOf(stretches: readonly Stretch[], reader: Reader): number {
   let [high, low] = [-Infinity, Infinity];
   let settled: Float64Array | undefined;
   for (const { phase, z, end, ticks, isFresh } of stretches) {
@@ -173,7 +190,8 @@ function roughRange(stretches: readonly Stretch[], reader: Reader): { high: numb
       low = Math.min(low, value);
     }
   }
-  return Number.isFinite(high) ? { high, low } : { high: 1, low: 0 };
+  if (!Number.isFinite(high)) return CLOSE;
+  return CLOSE * Math.max(high - low, 1e-9 * Math.max(Math.abs(high), Math.abs(low)), 1e-15);
 }
 
 function valueAt(run: Run, reader: Reader, seconds: number): number {
@@ -185,57 +203,95 @@ function valueAt(run: Run, reader: Reader, seconds: number): number {
   return dot(reader(stretch.phase).row, z);
 }
 
-/** Cuts a stretch until a cubic holds in each piece, and hands the pieces out in their order. */
-function piecesOf(
-  { phase, z, end, ticks, isFresh }: Stretch,
-  { row, rate }: { readonly row: Float64Array; readonly rate: Float64Array },
-  tick: number,
-  close: number,
-  take: (piece: Piece, isSettled: boolean) => void,
-): void {
-  const settling = isFresh ? Math.min(ticks, SETTLING_TICKS) : 0;
-  const cut = (from: Float64Array, end: Float64Array, length: number, depth: number): void => {
-    const h = length * tick;
-    const piece = { seconds: h, y0: dot(row, from), y1: dot(row, end), d0: dot(rate, from), d1: dot(rate, end) };
-    if (depth < DEEPEST && length > 2) {
-      // A power of two is carried over in one go.
-      const part = powerBelow(length);
-      const middle = new Float64Array(from.length);
-      phase.advance(from, part, middle);
-      const guess = cubic(part / length, piece.y0, piece.y1, piece.d0 * h, piece.d1 * h);
-      const [y, d] = [dot(row, middle), dot(rate, middle)];
-      if (Math.abs(guess - y) > close) {
-        cut(from, middle, part, depth + 1);
-        cut(middle, end, length - part, depth + 1);
-        return;
-      }
-      take({ seconds: part * tick, y0: piece.y0, y1: y, d0: piece.d0, d1: d }, true);
-      take({ seconds: (length - part) * tick, y0: y, y1: piece.y1, d0: d, d1: piece.d1 }, true);
+/** Adds a piece that a cubic describes: its ends, their rates times its length, and its seconds. */
+function add(sums: Sums, y0: number, y1: number, a: number, b: number, seconds: number): void {
+  const middle = cubic(0.5, y0, y1, a, b);
+  const one = cubic(0.5 - LOBATTO, y0, y1, a, b);
+  const other = cubic(0.5 + LOBATTO, y0, y1, a, b);
+  sums.seconds += seconds;
+  sums.sum += (seconds / 6) * (y0 + 4 * middle + y1);
+  sums.squares +=
+    seconds * (0.05 * (y0 * y0 + y1 * y1) + (49 / 180) * (one * one + other * other) + (16 / 45) * middle * middle);
+  sums.high = Math.max(sums.high, y0, y1);
+  sums.low = Math.min(sums.low, y0, y1);
+  if (a * b >= 0) return;
+  const turn = turningPoint(y0, y1, a, b);
+  if (turn === undefined) return;
+  sums.high = Math.max(sums.high, turn);
+  sums.low = Math.min(sums.low, turn);
+}
+
+/** Cuts a stretch until a cubic holds for every signal in each piece. */
+function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonly Sums[], tick: number): void {
+  const rows = sums.map(({ reader }) => reader(phase));
+  const count = sums.length;
+  /** Values and rates of all signals at a state. */
+  const looked = (state: Float64Array): Float64Array => {
+    const values = new Float64Array(2 * count);
+    for (let index = 0; index < count; index += 1) {
+      values[index] = dot(rows[index]!.row, state);
+      values[count + index] = dot(rows[index]!.rate, state);
+    }
+    return values;
+  };
+  const take = (one: Float64Array, other: Float64Array, seconds: number) => {
+    for (let index = 0; index < count; index += 1)
+      add(
+        sums[index]!,
+        one[index]!,
+        other[index]!,
+        one[count + index]! * seconds,
+        other[count + index]! * seconds,
+        seconds,
+      );
+  };
+  const cut = (from: Float64Array, y0: Float64Array, y1: Float64Array, length: number, depth: number): void => {
+    const seconds = length * tick;
+    if (depth >= DEEPEST || length <= 2) return take(y0, y1, seconds);
+    // A power of two is carried over in one go.
+    const part = powerBelow(length);
+    const middle = new Float64Array(from.length);
+    phase.advance(from, part, middle);
+    const y = looked(middle);
+    const share = part / length;
+    let isClose = true;
+    for (let index = 0; index < count && isClose; index += 1) {
+      const [a, b] = [y0[count + index]! * seconds, y1[count + index]! * seconds];
+      isClose = Math.abs(cubic(share, y0[index]!, y1[index]!, a, b) - y[index]!) <= sums[index]!.close;
+    }
+    if (isClose) {
+      take(y0, y, part * tick);
+      take(y, y1, (length - part) * tick);
       return;
     }
-    take(piece, true);
+    cut(from, y0, y, part, depth + 1);
+    cut(middle, y, y1, length - part, depth + 1);
   };
+  const settling = isFresh ? Math.min(ticks, SETTLING_TICKS) : 0;
   let from = z;
   if (settling > 0) {
     // Leaks settle in it: it counts as what it has come to.
     from = new Float64Array(z.length);
     phase.advance(z, settling, from);
-    const value = dot(row, from);
-    take({ seconds: settling * tick, y0: value, y1: value, d0: 0, d1: 0 }, false);
+    const seconds = settling * tick;
+    for (const one of sums) {
+      const value = dot(one.reader(phase).row, from);
+      one.seconds += seconds;
+      one.sum += seconds * value;
+      one.squares += seconds * value * value;
+    }
   }
-  if (ticks > settling) cut(from, end, ticks - settling, 0);
+  if (ticks > settling) cut(from, looked(from), looked(end), ticks - settling, 0);
 }
 
-/** Where a cubic turns between its ends. */
-function turningPoint({ y0, y1, d0, d1, seconds }: Piece): number | undefined {
-  const [a, b] = [d0 * seconds, d1 * seconds];
+/** Where a cubic turns between its ends; the rates are times its length. */
+function turningPoint(y0: number, y1: number, a: number, b: number): number | undefined {
   // y' = A·s² + B·s + C.
   const A = 6 * (y0 - y1) + 3 * (a + b);
   const B = -6 * (y0 - y1) - 4 * a - 2 * b;
-  const C = a;
-  const root = B * B - 4 * A * C;
+  const root = B * B - 4 * A * a;
   if (root < 0) return undefined;
   const q = -0.5 * (B + Math.sign(B || 1) * Math.sqrt(root));
-  for (const s of [A === 0 ? NaN : q / A, q === 0 ? NaN : C / q]) if (s > 0 && s < 1) return cubic(s, y0, y1, a, b);
+  for (const s of [A === 0 ? NaN : q / A, q === 0 ? NaN : a / q]) if (s > 0 && s < 1) return cubic(s, y0, y1, a, b);
   return undefined;
 }

@@ -146,7 +146,7 @@ export function rowsTimes(rows: Float64Array, count: number, m: Float64Array, n:
 
 /** The phases of a network, each made when its state of devices is first met. */
 export class Phases {
-  private readonly known = new Map<string, Phase>();
+  private readonly known = new Map<number, Phase>();
 
   constructor(
     private readonly network: Network,
@@ -155,7 +155,9 @@ export class Phases {
   ) {}
 
   at(on: readonly boolean[]): Phase | NetworkProblem {
-    const key = on.map((isOn) => (isOn ? '1' : '0')).join('');
+    // One bit a device; more than fit into the whole part of a number are in no deck of this trade.
+    let key = 0;
+    for (const isOn of on) key = key * 2 + (isOn ? 1 : 0);
     const known = this.known.get(key);
     if (known) return known;
     const equations = equationsOf(this.network, (device) => on[device] === true);

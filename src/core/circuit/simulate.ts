@@ -1,5 +1,5 @@
 import type { Deck, Measure } from './deck/deck';
-import { measureOf, windowOf, type Measured } from './measures';
+import { measureAll, windowOf, type Measured } from './measures';
 import { networkOf, type NetworkProblem } from './network';
 import { runNetwork } from './transient';
 
@@ -31,11 +31,11 @@ export function simulate(
   if ('kind' in run) return run;
   const found: Record<string, Measured> = {};
   const unknown: Record<string, string> = {};
-  for (const measure of measures) {
-    const one = measureOf(network, run, measure, frame);
-    if ('unknown' in one) unknown[measure.text] = one.unknown;
-    else found[measure.text] = one;
-  }
+  measureAll(network, run, measures, frame).forEach((one, index) => {
+    const { text } = measures[index]!;
+    if ('unknown' in one) unknown[text] = one.unknown;
+    else found[text] = one;
+  });
   return {
     measures: found,
     unknown,

@@ -41,11 +41,23 @@ export interface Run {
   readonly events: number;
   readonly steps: number;
   readonly end: Float64Array;
+  /** Which devices are on at the end. */
+  readonly on: readonly boolean[];
+  readonly phases: Phases;
   /** Cut before its end, and why. */
   readonly cut?: 'events' | 'no state';
 }
 
 export type RunProblem = NetworkProblem;
+
+/** Where a run begins that does not begin at nothing. */
+export interface Beginning {
+  readonly seconds: number;
+  /** Scaled capacitors and inductors; the rest of the state follows from the moment. */
+  readonly state: Float64Array;
+  readonly on: readonly boolean[];
+  readonly phases: Phases;
+}
 
 /**
  * Carries a network through time: exactly from one change of a device to the next, each change located to a tick. Changes of gates and
@@ -59,6 +71,7 @@ export function runNetwork(
     readonly period: number;
     readonly keepFrom: number;
     readonly stops: readonly number[];
+    readonly begin?: Beginning;
   },
 ): Run | RunProblem {
   return new Runner(network, of).run();
@@ -81,19 +94,29 @@ class Runner {
   private readonly keptR: Float64Array;
   private readonly lowZ: Float64Array;
   private readonly tried: Float64Array;
+  /** Of each guard: where a switch that the circuit drives turns on and off; 0 for diodes, whose guard is their own. */
+  private readonly onAbove: Float64Array;
+  private readonly offBelow: Float64Array;
+  private readonly isDiode: readonly boolean[];
 
   constructor(
     private readonly network: Network,
-    private readonly of: { span: number; period: number; keepFrom: number; stops: readonly number[] },
+    private readonly of: {
+      span: number;
+      period: number;
+      keepFrom: number;
+      stops: readonly number[];
+      begin?: Beginning;
+    },
   ) {
     this.tick = of.period / TICKS;
     this.guarded = network.devices.flatMap(({ control }, index) => (control?.course ? [] : [index]));
     this.gates = network.devices.flatMap(({ control }, device) =>
       control?.course?.kind === 'pulse' ? [{ clock: crossingsOf(control.course, control, this.tick), device }] : [],
     );
-    this.phases = new Phases(network, this.tick, this.guarded);
-    this.on = network.devices.map(({ control }) =>
-      control?.course ? startOf(control.course) > control.onAbove : false,
+    this.phases = of.begin?.phases ?? new Phases(network, this.tick, this.guarded);
+    this.on = network.devices.map(({ control }, index) =>
+      control?.course ? startOf(control.course) > control.onAbove : (of.begin?.on[index] ?? false),
     );
     this.pulses = network.sources.flatMap(({ course }, index) =>
       course.kind === 'pulse' ? [{ clock: bendsOf(course, this.tick), at: network.courseAt[index]! }] : [],
@@ -104,6 +127,9 @@ class Runner {
     const count = this.guarded.length;
     const row = () => new Float64Array(count);
     [this.g0, this.g1, this.r0, this.r1, this.keptG, this.keptR] = [row(), row(), row(), row(), row(), row()];
+    this.onAbove = Float64Array.from(this.guarded, (index) => network.devices[index]!.control?.onAbove ?? 0);
+    this.offBelow = Float64Array.from(this.guarded, (index) => network.devices[index]!.control?.offBelow ?? 0);
+    this.isDiode = this.guarded.map((index) => network.devices[index]!.control === undefined);
     [this.lowZ, this.tried] = [new Float64Array(network.size), new Float64Array(network.size)];
   }
 
@@ -116,13 +142,18 @@ class Runner {
     network.sources.forEach(({ course }, index) => {
       const at = network.courseAt[index]!;
       if (course.kind === 'pulse') z[at] = course.low;
-      if (course.kind === 'sine') z[at + 1] = 1;
+      if (course.kind === 'sine') {
+        const turned = 2 * Math.PI * course.frequency * (of.begin?.seconds ?? 0);
+        z[at] = Math.sin(turned);
+        z[at + 1] = Math.cos(turned);
+      }
     });
+    if (of.begin) for (let index = 0; index < network.constant; index += 1) z[index] = of.begin.state[index]!;
     let next = new Float64Array(network.size);
-    let t = 0;
+    let t = Math.round((of.begin?.seconds ?? 0) / tick);
     let [events, steps, isFresh] = [0, 0, true];
     const stretches: Stretch[] = [];
-    this.bendAt(z, 0);
+    this.bendAt(z, t);
     let found = this.settle(z, undefined);
     if ('kind' in found) return found;
     let phase: Phase = found;
@@ -133,6 +164,8 @@ class Runner {
       events,
       steps,
       end: z,
+      on: [...this.on],
+      phases: this.phases,
       ...(cut ? { cut } : {}),
     });
     while (t < end) {
@@ -222,9 +255,10 @@ class Runner {
       }
     for (const { clock, at: place } of this.pulses)
       while (clock.next <= at) {
-        const bend = clock.take();
-        z[place] = bend?.value ?? 0;
-        z[place + 1] = bend?.slope ?? 0;
+        const since = (at - clock.next) * this.tick;
+        const { value, slope } = clock.take() ?? { value: 0, slope: 0 };
+        z[place] = value + slope * since;
+        z[place + 1] = slope;
       }
     return changed;
   }
@@ -241,7 +275,7 @@ class Runner {
       for (let row = 0; row < this.guarded.length; row += 1) {
         const device = this.guarded[row]!;
         // The device that was just passed stands at its own threshold.
-        if (!this.isViolated(device, this.g1[row]!, device === crossed ? PASSED : NOISE)) continue;
+        if (!this.isViolated(row, device === crossed ? PASSED : NOISE)) continue;
         violated += 1;
         this.on[device] = !this.on[device];
         if (flips >= FLIPS_AT_ONCE) break;
@@ -251,11 +285,11 @@ class Runner {
     return last ?? { kind: 'singular', nodes: [] };
   }
 
-  private isViolated(device: number, guard: number, noise: number): boolean {
-    const { control } = this.network.devices[device]!;
-    const isOn = this.on[device]!;
-    if (!control) return isOn ? guard < -noise * 1e-3 : guard > noise;
-    return isOn ? guard < control.offBelow - noise : guard > control.onAbove + noise;
+  /** Whether a device is not what its guard says, beyond some noise. */
+  private isViolated(row: number, noise: number): boolean {
+    const guard = this.g1[row]!;
+    if (!this.on[this.guarded[row]!]) return guard > noise;
+    return guard < (this.isDiode[row] ? -noise * 1e-3 : -noise);
   }
 
   private look(phase: Phase, z: Float64Array, guards: Float64Array, rates: Float64Array): void {
@@ -267,9 +301,7 @@ class Runner {
         value += guardRows[at]! * z[column]!;
         rate += guardRates[at]! * z[column]!;
       }
-      const { control } = this.network.devices[this.guarded[row]!]!;
-      if (control) value -= this.on[this.guarded[row]!] ? control.offBelow : control.onAbove;
-      guards[row] = value;
+      guards[row] = value - (this.on[this.guarded[row]!] ? this.offBelow[row]! : this.onAbove[row]!);
       rates[row] = rate;
     }
   }
@@ -281,7 +313,7 @@ class Runner {
       const sign = this.on[this.guarded[row]!] ? 1 : -1;
       const [g0, g1] = [sign * this.g0[row]!, sign * this.g1[row]!];
       const [d0, d1] = [sign * this.r0[row]! * seconds, sign * this.r1[row]! * seconds];
-      const noise = this.network.devices[this.guarded[row]!]!.control || sign < 0 ? NOISE : NOISE * 1e-3;
+      const noise = sign > 0 && this.isDiode[row] ? NOISE * 1e-3 : NOISE;
       if (g1 < -noise) {
         verdict = 'crossed';
         continue;
@@ -314,16 +346,32 @@ class Runner {
     lowZ.set(z);
     let [low, high] = [0, ticks];
     let device = this.firstViolated();
-    for (let looks = 0; high - low > 1; looks += 1) {
+    // The first look stays short of the crossing: from there the rest are small steps.
+    let [before, side] = [NaN, 0];
+    for (let looks = 0; high - low > LOCATED; looks += 1) {
       const row = this.guarded.indexOf(device);
-      const span = (high - low) * this.tick;
-      const share = looks % 3 === 2 ? NaN : crossingOf(g0[row]!, g1[row]!, r0[row]! * span, r1[row]! * span);
-      const guess = Number.isNaN(share) ? powerBelow(high - low) : Math.ceil(share * (high - low)) + (looks % 3);
-      const step = Math.min(high - low - 1, Math.max(1, guess));
+      const length = high - low;
+      const span = length * this.tick;
+      // Every fourth look halves, so that the bracket shrinks whatever the cubic says.
+      const share = looks % 4 === 3 ? NaN : crossingOf(g0[row]!, g1[row]!, r0[row]! * span, r1[row]! * span);
+      const at = low + share * length;
+      // Beyond the crossing on the side that is still far, by a little more than the last guess was off.
+      const margin = side * (1 + Math.ceil(0.05 * Math.min(length, Math.abs(at - before) || 0)));
+      const isNear = length <= NEAR && looks % 4 !== 3;
+      const short = looks === 0 ? Math.ceil(SHORT_OF * length) : 0;
+      const aimed = Math.ceil(share * length) + (isNear ? 1 : margin - short);
+      const guess = Number.isNaN(share) ? powerBelow(length) : aimed;
+      before = at;
+      const step = Math.min(length - 1, Math.max(1, guess));
       phase.advance(lowZ, step, tried);
       this.keep(g0, r0);
       this.look(phase, tried, g0, r0);
       const violated = this.violatedIn(g0);
+      if (violated >= 0 && isNear) {
+        // So near the cubic is right to a tick: this is just past the crossing.
+        into.set(tried);
+        return { ticks: low + step, device: violated };
+      }
       if (violated >= 0) {
         // The new end; the beginning stays as it was.
         g1.set(g0);
@@ -332,9 +380,11 @@ class Runner {
         r0.set(this.keptR);
         high = low + step;
         device = violated;
+        side = -1;
       } else {
         low += step;
         lowZ.set(tried);
+        side = 1;
       }
     }
     phase.advance(lowZ, high - low, into);
@@ -358,7 +408,7 @@ class Runner {
       const device = this.guarded[row]!;
       const sign = this.on[device] ? 1 : -1;
       const beyond = -sign * guards[row]!;
-      const noise = this.network.devices[device]!.control || sign < 0 ? NOISE : NOISE * 1e-3;
+      const noise = sign > 0 && this.isDiode[row] ? NOISE * 1e-3 : NOISE;
       if (beyond > noise && beyond > most) {
         most = beyond;
         worst = device;
@@ -368,6 +418,12 @@ class Runner {
   }
 }
 
+/** Share of a step by which the first look for a change stays short of where it seems to be. */
+const SHORT_OF = 0.003;
+/** Ticks within which the cubic between two looks is right to a tick. */
+const NEAR = 2 ** 13;
+/** A change is located to so many ticks. */
+const LOCATED = 3;
 /** Steps are not cut below so many ticks. */
 const SHORTEST = 2;
 

@@ -1,0 +1,123 @@
+import type { Deck, Measure } from './deck/deck';
+import { solveInPlace } from './linear';
+import { measureAll, type Measured } from './measures';
+import { networkOf, type Network, type NetworkProblem } from './network';
+import { runNetwork, type Beginning, type Run } from './transient';
+
+/** How a steady state was come by. */
+export type SteadyWay = 'newton' | 'waited' | 'not settled';
+
+export interface Steady {
+  readonly way: SteadyWay;
+  /** Periods that were simulated for it. */
+  readonly periods: number;
+  /** How far the state was still off after one more period, as a share of its size. */
+  readonly off: number;
+  readonly measures: Readonly<Record<string, Measured>>;
+  readonly unknown: Readonly<Record<string, string>>;
+}
+
+/** Periods run from the start before Newton begins. */
+const WARM_UP = 3;
+/** Steps of Newton, and periods waited where it does not come to an end. */
+const MOST_STEPS = 25;
+const MOST_PERIODS = 3000;
+const SETTLED = 1e-8;
+/** Where a run for a steady state begins: pulses that reach over the end of a period are in it then. */
+const FROM_PERIOD = 2;
+
+/**
+ * The periodic steady state: the state that one period leads back to, sought by Newton on the map of one period, whose slope is the
+ * product of the propagators of its stretches. Where that does not come to an end, periods are simply run until it settles.
+ */
+export function steadyState(
+  deck: Deck,
+  of: { readonly period: number; readonly measures?: readonly Measure[] },
+): Steady | NetworkProblem {
+  const network = networkOf(deck);
+  if ('kind' in network) return network;
+  const { period } = of;
+  const from = FROM_PERIOD * period;
+  const warm = runNetwork(network, { span: (WARM_UP + FROM_PERIOD) * period, period, keepFrom: Infinity, stops: [] });
+  if ('kind' in warm) return warm;
+  let begin: Beginning = { seconds: from, state: warm.end, on: warm.on, phases: warm.phases };
+  let periods = WARM_UP + FROM_PERIOD;
+  const once = (keep: boolean): Run | NetworkProblem => {
+    periods += 1;
+    return runNetwork(network, { span: from + period, period, keepFrom: keep ? from : Infinity, stops: [], begin });
+  };
+  const next = (state: Float64Array, run: Run) => {
+    begin = { seconds: from, state, on: run.on, phases: run.phases };
+  };
+  let way: SteadyWay = 'not settled';
+  let off = Infinity;
+  let stuck = 0;
+  for (let step = 0; step < MOST_STEPS; step += 1) {
+    const run = once(true);
+    if ('kind' in run) return run;
+    const before = off;
+    off = distance(network, begin.state, run.end);
+    if (off < SETTLED) {
+      way = 'newton';
+      break;
+    }
+    stuck = off > 0.5 * before ? stuck + 1 : 0;
+    // A step that did not help is followed by a plain period, which brings the diodes into their order.
+    const jumped = stuck % 2 === 1 ? undefined : newton(network, begin.state, run);
+    next(jumped ?? run.end, run);
+  }
+  while (way === 'not settled' && periods < MOST_PERIODS) {
+    const run = once(false);
+    if ('kind' in run) return run;
+    off = distance(network, begin.state, run.end);
+    next(run.end, run);
+    if (off < SETTLED) way = 'waited';
+  }
+  const shown = once(true);
+  if ('kind' in shown) return shown;
+  const found: Record<string, Measured> = {};
+  const unknown: Record<string, string> = {};
+  const measures = (of.measures ?? deck.measures).filter(({ window }) => window.kind === 'last');
+  const one = measures.map((measure): Measure => ({ ...measure, window: { kind: 'last', periods: 1 } }));
+  measureAll(network, shown, one, { span: from + period, period }).forEach((value, index) => {
+    const { text } = measures[index]!;
+    if ('unknown' in value) unknown[text] = value.unknown;
+    else found[text] = value;
+  });
+  return { way, periods, off, measures: found, unknown };
+}
+
+/** How far two states are apart in energy, as a share of the larger. */
+function distance({ constant }: Network, one: Float64Array, other: Float64Array): number {
+  let [apart, size] = [0, 0];
+  for (let index = 0; index < constant; index += 1) {
+    apart += (one[index]! - other[index]!) ** 2;
+    size += other[index]! ** 2;
+  }
+  return Math.sqrt(apart / Math.max(size, 1e-30));
+}
+
+/** One step of Newton: x − (S − 1)⁻¹·(F(x) − x), with S the slope of a period. @returns undefined where S − 1 is singular */
+function newton({ constant: n, size }: Network, state: Float64Array, run: Run): Float64Array | undefined {
+  const slope = new Float64Array(n * n);
+  const wrong = new Float64Array(n);
+  let column = new Float64Array(size);
+  let carried = new Float64Array(size);
+  for (let index = 0; index < n; index += 1) {
+    column.fill(0);
+    column[index] = 1;
+    for (const { phase, ticks } of run.stretches) {
+      phase.advance(column, ticks, carried);
+      [column, carried] = [carried, column];
+    }
+    for (let row = 0; row < n; row += 1) slope[row * n + index] = column[row]! - (row === index ? 1 : 0);
+    wrong[index] = run.end[index]! - state[index]!;
+  }
+  if (solveInPlace(slope, n, wrong, 1) !== undefined) return undefined;
+  const next = new Float64Array(size);
+  for (let index = 0; index < n; index += 1) {
+    next[index] = state[index]! - wrong[index]!;
+    if (!Number.isFinite(next[index]!)) return undefined;
+  }
+  return next;
+}
