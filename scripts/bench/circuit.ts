@@ -46,7 +46,7 @@ function timed(work: () => unknown): number {
 }
 
 const rows = readdirSync(FOLDER)
-  .filter((file) => file.endsWith('.cir'))
+  .filter((file) => file.endsWith('.cir') && times[file.replace('.cir', '')] !== undefined)
   .map((file) => {
     const name = file.replace('.cir', '');
     const text = readFileSync(join(FOLDER, file), 'utf8');

@@ -3,6 +3,9 @@ import { measureAll, windowOf, type Measured } from './measures';
 import { networkOf, type NetworkProblem } from './network';
 import { runNetwork } from './transient';
 
+/** Parts of its span that stand in for the period of a deck that says none. */
+const UNTOLD = 256;
+
 /** What came of a deck. */
 export interface Simulation {
   readonly measures: Readonly<Record<string, Measured>>;
@@ -27,7 +30,9 @@ export function simulate(
   const frame = { span: deck.span, period };
   const windows = measures.map((measure) => windowOf(measure, frame));
   const keepFrom = Math.max(0, Math.min(deck.span, ...windows.map(([from]) => from)));
-  const run = runNetwork(network, { span: deck.span, period, keepFrom, stops: windows.flat() });
+  // Without a period of its own a deck is told in finer ticks than its span gives.
+  const ticked = of.period ?? deck.period ?? deck.span / UNTOLD;
+  const run = runNetwork(network, { span: deck.span, period: ticked, keepFrom, stops: windows.flat() });
   if ('kind' in run) return run;
   const found: Record<string, Measured> = {};
   const unknown: Record<string, string> = {};

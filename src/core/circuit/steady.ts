@@ -19,8 +19,10 @@ export interface Steady {
 
 /** Periods run from the start before Newton begins. */
 const WARM_UP = 3;
-/** Steps of Newton, and periods waited where it does not come to an end. */
-const MOST_STEPS = 25;
+/** Steps of Newton in a round, rounds of it, and plain periods between two; then periods waited at most. */
+const STEPS = 14;
+const ROUNDS = 5;
+const PLAIN = 40;
 const MOST_PERIODS = 3000;
 const SETTLED = 1e-8;
 /** Where a run for a steady state begins: pulses that reach over the end of a period are in it then. */
@@ -51,20 +53,32 @@ export function steadyState(
   };
   let way: SteadyWay = 'not settled';
   let off = Infinity;
-  let stuck = 0;
-  for (let step = 0; step < MOST_STEPS; step += 1) {
-    const run = once(true);
-    if ('kind' in run) return run;
-    const before = off;
-    off = distance(network, begin.state, run.end);
-    if (off < SETTLED) {
-      way = 'newton';
-      break;
+  for (let round = 0; round < ROUNDS && way === 'not settled'; round += 1) {
+    let best: { readonly begin: Beginning; readonly off: number } | undefined;
+    let stuck = 0;
+    for (let step = 0; step < STEPS; step += 1) {
+      const run = once(true);
+      if ('kind' in run) return run;
+      const before = off;
+      off = distance(network, begin.state, run.end);
+      if (off < SETTLED) {
+        way = 'newton';
+        break;
+      }
+      if (!best || off < best.off) best = { begin, off };
+      stuck = off > 0.5 * before ? stuck + 1 : 0;
+      // A step that did not help is followed by a plain period, which brings the diodes into their order.
+      const jumped = stuck % 2 === 1 ? undefined : newton(network, begin.state, run);
+      next(jumped ?? run.end, run);
     }
-    stuck = off > 0.5 * before ? stuck + 1 : 0;
-    // A step that did not help is followed by a plain period, which brings the diodes into their order.
-    const jumped = stuck % 2 === 1 ? undefined : newton(network, begin.state, run);
-    next(jumped ?? run.end, run);
+    if (way === 'newton') break;
+    // From the best of them the circuit goes its own way for a while, towards where Newton finds it.
+    if (best) begin = best.begin;
+    for (let period = 0; period < PLAIN; period += 1) {
+      const run = once(false);
+      if ('kind' in run) return run;
+      next(run.end, run);
+    }
   }
   while (way === 'not settled' && periods < MOST_PERIODS) {
     const run = once(false);

@@ -12,6 +12,8 @@ const MOST_FLIPS = 60;
 const FLIPS_AT_ONCE = 6;
 /** Volts below which a guard does not say anything. */
 const NOISE = 1e-9;
+/** Rounding of a sum, as a share of its terms. */
+const ROUNDING = 1e-15;
 /** And of the device that was just passed. */
 const PASSED = 1e-6;
 /** Times that a phase begins with the step it has learnt before a longer one is tried. */
@@ -98,6 +100,10 @@ class Runner {
   private readonly onAbove: Float64Array;
   private readonly offBelow: Float64Array;
   private readonly isDiode: readonly boolean[];
+  /** Of the rates that were looked at last: how far rounding may have put them off. */
+  private readonly blur: Float64Array;
+  /** Guards whose rates say nothing over the step in hand. */
+  private readonly isBlurred: boolean[];
 
   constructor(
     private readonly network: Network,
@@ -129,6 +135,8 @@ class Runner {
     [this.g0, this.g1, this.r0, this.r1, this.keptG, this.keptR] = [row(), row(), row(), row(), row(), row()];
     this.onAbove = Float64Array.from(this.guarded, (index) => network.devices[index]!.control?.onAbove ?? 0);
     this.offBelow = Float64Array.from(this.guarded, (index) => network.devices[index]!.control?.offBelow ?? 0);
+    this.blur = new Float64Array(count);
+    this.isBlurred = this.guarded.map(() => false);
     this.isDiode = this.guarded.map((index) => network.devices[index]!.control === undefined);
     [this.lowZ, this.tried] = [new Float64Array(network.size), new Float64Array(network.size)];
   }
@@ -181,7 +189,8 @@ class Runner {
         phase.advance(z, ticks, next);
         steps += 1;
         this.look(phase, next, this.g1, this.r1);
-        const verdict = this.judge(ticks * tick);
+        let verdict = this.judge(ticks * tick);
+        if (verdict === 'fine' && this.isBlurred.includes(true)) verdict = this.judgeMiddle(phase, z, ticks);
         if (verdict === 'too long' && ticks > SHORTEST) {
           size = powerBelow(ticks);
           if (isFirst) learnt.rest = REST;
@@ -296,11 +305,14 @@ class Runner {
     const { guardRows, guardRates } = phase;
     const n = z.length;
     for (let row = 0, at = 0; row < guards.length; row += 1) {
-      let [value, rate] = [0, 0];
+      let [value, rate, size] = [0, 0, 0];
       for (let column = 0; column < n; column += 1, at += 1) {
         value += guardRows[at]! * z[column]!;
-        rate += guardRates[at]! * z[column]!;
+        const term = guardRates[at]! * z[column]!;
+        rate += term;
+        size += term < 0 ? -term : term;
       }
+      this.blur[row] = ROUNDING * size;
       guards[row] = value - (this.on[this.guarded[row]!] ? this.offBelow[row]! : this.onAbove[row]!);
       rates[row] = rate;
     }
@@ -319,6 +331,11 @@ class Runner {
         continue;
       }
       const distance = Math.max(Math.abs(g0), Math.abs(g1));
+      this.isBlurred[row] = this.blur[row]! * seconds > 0.05 * BEND * distance;
+      if (this.isBlurred[row]) {
+        verdict = verdict === 'easy' ? 'fine' : verdict;
+        continue;
+      }
       const defect = Math.abs(0.5 * (d0 + d1) - (g1 - g0));
       if (defect > BEND * distance + noise) return 'too long';
       if (defect > 0.1 * BEND * distance + noise && verdict === 'easy') verdict = 'fine';
@@ -328,6 +345,26 @@ class Runner {
         const low = cubic(share, g0, g1, d0, d1);
         if (low < -noise) return 'too long';
       }
+    }
+    return verdict;
+  }
+
+  /** Of guards whose rates are lost in rounding: whether the middle of a step lies about half way between its ends. */
+  private judgeMiddle(phase: Phase, z: Float64Array, ticks: number): 'easy' | 'fine' | 'too long' {
+    const half = powerBelow(ticks);
+    phase.advance(z, half, this.tried);
+    const { guardRows } = phase;
+    const n = z.length;
+    let verdict: 'easy' | 'fine' = 'easy';
+    for (let row = 0; row < this.guarded.length; row += 1) {
+      if (!this.isBlurred[row]) continue;
+      let value = -(this.on[this.guarded[row]!] ? this.offBelow[row]! : this.onAbove[row]!);
+      for (let column = 0; column < n; column += 1) value += guardRows[row * n + column]! * this.tried[column]!;
+      const [g0, g1] = [this.g0[row]!, this.g1[row]!];
+      const defect = Math.abs(value - (g0 + (half / ticks) * (g1 - g0)));
+      const distance = Math.max(Math.abs(g0), Math.abs(g1));
+      if (defect > BEND * distance + NOISE) return 'too long';
+      if (defect > 0.1 * BEND * distance + NOISE) verdict = 'fine';
     }
     return verdict;
   }
@@ -434,9 +471,14 @@ export function powerBelow(ticks: number): number {
   return power;
 }
 
+/** A cubic is not asked whose slopes are so many times its rise. */
+const STEEP = 20;
+
 /** Where a cubic that ends on the other side of zero crosses it, as a share of its length; NaN where it does not converge. */
 function crossingOf(g0: number, g1: number, d0: number, d1: number): number {
   if (g0 * g1 > 0) return NaN;
+  // Slopes that say something else than the ends are lost in rounding.
+  if (Math.abs(d0) + Math.abs(d1) > STEEP * Math.abs(g1 - g0)) return g0 / (g0 - g1);
   let [low, high] = [0, 1];
   let share = g0 === g1 ? 0.5 : g0 / (g0 - g1);
   for (let turn = 0; turn < 40; turn += 1) {
