@@ -38,13 +38,22 @@ export function simulateFile({ words, options }: CommandLine, warn: (text: strin
       );
     return measure;
   });
-  if (options.steady !== undefined) return steadyFile(deck, name, period, asked);
+  if (options.steady !== undefined) {
+    for (const { text, window } of asked ?? deck.measures)
+      if (window.kind !== 'last')
+        warn(`simulate --steady: “${text}” is left out: it names a span of time, not periods.`);
+    return steadyFile(deck, name, period, asked);
+  }
   const began = performance.now();
   const result = simulate(deck, { ...(asked ? { measures: asked } : {}), ...(period === undefined ? {} : { period }) });
   const seconds = (performance.now() - began) / 1000;
   if ('kind' in result) throw new UnusableInput(`simulate: ${name}: ${problemText(result)}`);
   for (const [text, missing] of Object.entries(result.unknown))
     warn(`simulate: “${text}”: the deck has not ${missing}.`);
+  if (result.unsettled > 0)
+    warn(
+      `simulate: ${name}: at ${result.unsettled} instants no state of its switches and diodes agreed with the circuit.`,
+    );
   if (result.cut) warn(`simulate: ${name}: cut at ${result.span} s after ${result.events} changes of devices.`);
   if (options.waves !== undefined) writeWaves(deck, period ?? deck.span, options.waves);
   return { measures: result.measures, span: result.span, seconds, events: result.events };

@@ -15,6 +15,8 @@ export interface Simulation {
   readonly span: number;
   readonly events: number;
   readonly steps: number;
+  /** Instants at which no state of the devices agreed with the circuit. */
+  readonly unsettled: number;
   readonly cut?: string;
 }
 
@@ -47,6 +49,7 @@ export function simulate(
     span: run.reached,
     events: run.events,
     steps: run.steps,
+    unsettled: run.unsettled,
     ...(run.cut ? { cut: run.cut } : {}),
   };
 }

@@ -46,11 +46,11 @@ export interface Run {
   /** Which devices are on at the end. */
   readonly on: readonly boolean[];
   readonly phases: Phases;
+  /** Instants at which no state of the devices agreed with the circuit, and the last that was tried was kept. */
+  readonly unsettled: number;
   /** Cut before its end, and why. */
-  readonly cut?: 'events' | 'no state';
+  readonly cut?: 'events';
 }
-
-export type RunProblem = NetworkProblem;
 
 /** Where a run begins that does not begin at nothing. */
 export interface Beginning {
@@ -75,7 +75,7 @@ export function runNetwork(
     readonly stops: readonly number[];
     readonly begin?: Beginning;
   },
-): Run | RunProblem {
+): Run | NetworkProblem {
   return new Runner(network, of).run();
 }
 
@@ -141,7 +141,7 @@ class Runner {
     [this.lowZ, this.tried] = [new Float64Array(network.size), new Float64Array(network.size)];
   }
 
-  run(): Run | RunProblem {
+  run(): Run | NetworkProblem {
     const { network, tick, of } = this;
     const end = Math.round(of.span / tick);
     const keepFrom = Math.floor(of.keepFrom / tick);
@@ -165,7 +165,7 @@ class Runner {
     let found = this.settle(z, undefined);
     if ('kind' in found) return found;
     let phase: Phase = found;
-    const done = (cut?: 'events' | 'no state'): Run => ({
+    const done = (cut?: 'events'): Run => ({
       stretches,
       tick,
       reached: t * tick,
@@ -174,6 +174,7 @@ class Runner {
       end: z,
       on: [...this.on],
       phases: this.phases,
+      unsettled: this.unsettled,
       ...(cut ? { cut } : {}),
     });
     while (t < end) {
@@ -239,6 +240,7 @@ class Runner {
   }
 
   private stopAt = 0;
+  private unsettled = 0;
 
   private nextStop(stops: readonly number[], t: number): number {
     while (this.stopAt < stops.length && stops[this.stopAt]! <= t) this.stopAt += 1;
@@ -273,7 +275,7 @@ class Runner {
   }
 
   /** Finds which devices are on at an instant, by what the circuit then does. */
-  private settle(z: Float64Array, crossed: number | undefined): Phase | RunProblem {
+  private settle(z: Float64Array, crossed: number | undefined): Phase | NetworkProblem {
     let last: Phase | undefined;
     for (let flips = 0; flips < MOST_FLIPS; flips += 1) {
       const phase = this.phases.at(this.on);
@@ -291,6 +293,7 @@ class Runner {
       }
       if (violated === 0) return phase;
     }
+    this.unsettled += 1;
     return last ?? { kind: 'singular', nodes: [] };
   }
 
