@@ -84,6 +84,17 @@ describe('closed forms, to a part in a million', () => {
     near(most ?? 0, 0.01, 1e-5);
   });
 
+  test('power: what a resistor takes, what a source gives, what a current pushes in', () => {
+    const circuit = 'V1 a 0 SIN(0 10 1k)\nR1 a b 3\nR2 b 0 7\nI1 0 c 2\nR3 c 0 5\n.tran 1u 10m uic';
+    const names = ['avg p(R1)', 'max p(R2)', 'avg p(V1)', 'avg p(I1)', 'avg p(R3)', 'avg i(I1)'];
+    const got = measured(
+      circuit,
+      names.map((name) => `${name} last 5 periods`),
+      1e-3,
+    );
+    [1.5, 7, -5, -20, 20, 2].forEach((want, index) => near(got[index] ?? NaN, want, 1e-4));
+  });
+
   test('RLC: an underdamped ring', () => {
     const [R, L, C] = [20, 1e-3, 1e-6];
     const a = R / (2 * L);

@@ -6,7 +6,7 @@ import { cubic, powerBelow, TICKS, type Run, type Stretch } from './transient';
 /** A value with its unit. */
 export interface Measured {
   readonly value: number;
-  readonly unit: 'V' | 'A';
+  readonly unit: 'V' | 'A' | 'W';
 }
 
 /** A signal as a row over the state of a phase, with its rate. */
@@ -17,8 +17,11 @@ export interface SignalProblem {
   readonly unknown: string;
 }
 
-/** The signal of a measure over any phase of a network. */
-export function readerOf(network: Network, signal: Signal): Reader | SignalProblem {
+/** A signal that is a sum over the state: volts or amperes. */
+type Plain = Exclude<Signal, { kind: 'watts' }> | { readonly kind: 'across' | 'amperes'; readonly element: string };
+
+/** A plain signal of a measure over any phase of a network. */
+export function readerOf(network: Network, signal: Plain): Reader | SignalProblem {
   const rows = rowOf(network, signal);
   if (typeof rows !== 'function') return rows;
   const known = new Map<Phase, { row: Float64Array; rate: Float64Array }>();
@@ -32,7 +35,7 @@ export function readerOf(network: Network, signal: Signal): Reader | SignalProbl
   };
 }
 
-function rowOf(network: Network, signal: Signal): ((phase: Phase) => Float64Array) | SignalProblem {
+function rowOf(network: Network, signal: Plain): ((phase: Phase) => Float64Array) | SignalProblem {
   const n = network.size;
   const between = (phase: Phase, a: number, b: number, factor = 1) => {
     const { volts } = phase.equations;
@@ -48,6 +51,17 @@ function rowOf(network: Network, signal: Signal): ((phase: Phase) => Float64Arra
     return (phase) => between(phase, plus, minus);
   }
   const { element } = signal;
+  if (signal.kind === 'across') {
+    const ends = [
+      ...network.resistors,
+      ...network.devices,
+      ...network.inductors,
+      ...network.capacitors,
+      ...network.sources,
+    ];
+    const one = ends.find(({ name }) => name === element);
+    return one ? (phase) => between(phase, one.a, one.b) : { unknown: `an element ${element}` };
+  }
   const is = ({ name }: { readonly name: string }) => name === element;
   const resistor = network.resistors.find(is);
   if (resistor) return (phase) => between(phase, resistor.a, resistor.b, resistor.siemens);
@@ -76,6 +90,14 @@ function rowOf(network: Network, signal: Signal): ((phase: Phase) => Float64Arra
   const battery = network.sources.filter(({ kind }) => kind === 'V').findIndex(is);
   if (source >= 0 && battery >= 0)
     return (phase) => phase.equations.sourceAmperes.slice(battery * n, (battery + 1) * n);
+  const pushed = network.sources[source];
+  if (pushed) {
+    const row = new Float64Array(n);
+    const { course } = pushed;
+    if (course.kind === 'dc') row[network.constant] = course.value;
+    else row[network.courseAt[source]!] = 1;
+    return () => row;
+  }
   return { unknown: `an element ${element} that carries a current` };
 }
 
@@ -100,6 +122,8 @@ export function windowOf(
 /** What one measure gathers over its window. */
 interface Sums {
   readonly reader: Reader;
+  /** Of a power: the current that goes with the volts of the reader. */
+  readonly factor?: Reader;
   seconds: number;
   sum: number;
   squares: number;
@@ -124,42 +148,62 @@ export function measureAll(
   for (const indices of groups.values()) {
     const known = indices.flatMap((index) => {
       const measure = measures[index]!;
-      const reader = readerOf(network, measure.signal);
-      if (typeof reader === 'function') return [{ index, measure, reader }];
-      found[index] = reader;
+      const readers = readersOf(network, measure.signal);
+      if ('reader' in readers) return [{ index, measure, readers }];
+      found[index] = readers;
       return [];
     });
     const [first] = known;
     if (!first) continue;
     const [from, to] = windowOf(first.measure, frame);
-    const sums =
-      first.measure.op === 'at'
-        ? []
-        : gather(
-            run,
-            known.map(({ reader }) => reader),
-            from,
-            to,
-          );
-    known.forEach(({ index, measure, reader }, place) => {
-      const unit = measure.signal.kind === 'volts' ? 'V' : 'A';
-      found[index] = { value: valueOf(measure.op, sums[place]) ?? valueAt(run, reader, from), unit };
+    const isMoment = first.measure.op === 'at';
+    const sums = isMoment
+      ? []
+      : gather(
+          run,
+          known.map(({ readers }) => readers),
+          from,
+          to,
+        );
+    known.forEach(({ index, measure, readers }, place) => {
+      const value = isMoment ? valueAt(run, readers, from) : valueOf(measure.op, sums[place]);
+      found[index] = { value, unit: UNITS[measure.signal.kind] };
     });
   }
   return found;
 }
 
-function valueOf(op: Measure['op'], sums: Sums | undefined): number | undefined {
-  if (!sums || op === 'at') return undefined;
+const UNITS = { volts: 'V', amperes: 'A', watts: 'W' } as const;
+
+/** What reads a signal: one sum over the state, or for a power the two that it is the product of. */
+interface Readers {
+  readonly reader: Reader;
+  readonly factor?: Reader;
+}
+
+function readersOf(network: Network, signal: Signal): Readers | SignalProblem {
+  if (signal.kind !== 'watts') {
+    const reader = readerOf(network, signal);
+    return typeof reader === 'function' ? { reader } : reader;
+  }
+  const reader = readerOf(network, { kind: 'across', element: signal.element });
+  const factor = readerOf(network, { kind: 'amperes', element: signal.element });
+  if (typeof reader !== 'function') return reader;
+  return typeof factor === 'function' ? { reader, factor } : factor;
+}
+
+function valueOf(op: Measure['op'], sums: Sums | undefined): number {
+  if (!sums || op === 'at') return NaN;
   const { seconds, sum, squares, high, low } = sums;
   return { avg: sum / seconds, rms: Math.sqrt(squares / seconds), pp: high - low, max: high, min: low }[op];
 }
 
-function gather(run: Run, readers: readonly Reader[], from: number, to: number): readonly Sums[] {
+function gather(run: Run, all: readonly Readers[], from: number, to: number): readonly Sums[] {
   const [first, last] = [Math.round(from / run.tick), Math.round(to / run.tick)];
   const stretches = run.stretches.filter((one) => one.from >= first && one.from + one.ticks <= last);
-  const sums = readers.map((reader): Sums => ({
+  const sums = all.map(({ reader, factor }): Sums => ({
     reader,
+    ...(factor ? { factor } : {}),
     seconds: 0,
     sum: 0,
     squares: 0,
@@ -194,13 +238,14 @@ function closeOf(stretches: readonly Stretch[], reader: Reader): number {
   return CLOSE * Math.max(high - low, 1e-9 * Math.max(Math.abs(high), Math.abs(low)), 1e-15);
 }
 
-function valueAt(run: Run, reader: Reader, seconds: number): number {
+function valueAt(run: Run, { reader, factor }: Readers, seconds: number): number {
   const at = Math.round(seconds / run.tick);
   const stretch = run.stretches.find((one) => one.from <= at && at <= one.from + one.ticks);
   if (!stretch) return NaN;
   const z = new Float64Array(stretch.z.length);
   stretch.phase.advance(stretch.z, at - stretch.from, z);
-  return dot(reader(stretch.phase).row, z);
+  const value = dot(reader(stretch.phase).row, z);
+  return factor ? value * dot(factor(stretch.phase).row, z) : value;
 }
 
 /** Adds a piece that a cubic describes: its ends, their rates times its length, and its seconds. */
@@ -221,10 +266,37 @@ function add(sums: Sums, y0: number, y1: number, a: number, b: number, seconds: 
   sums.low = Math.min(sums.low, turn);
 }
 
+/** Adds a piece of a power, the product of two cubics, by the same five points. */
+function addProduct(
+  sums: Sums,
+  volts: readonly [y0: number, y1: number, a: number, b: number],
+  amperes: readonly [y0: number, y1: number, a: number, b: number],
+  seconds: number,
+): void {
+  const at = (share: number) => cubic(share, ...volts) * cubic(share, ...amperes);
+  const [first, one, middle, other, last] = [0, 0.5 - LOBATTO, 0.5, 0.5 + LOBATTO, 1].map(at) as [
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  sums.seconds += seconds;
+  sums.sum += seconds * (0.05 * (first + last) + (49 / 180) * (one + other) + (16 / 45) * middle);
+  sums.squares +=
+    seconds * (0.05 * (first ** 2 + last ** 2) + (49 / 180) * (one ** 2 + other ** 2) + (16 / 45) * middle ** 2);
+  sums.high = Math.max(sums.high, first, one, middle, other, last);
+  sums.low = Math.min(sums.low, first, one, middle, other, last);
+}
+
 /** Cuts a stretch until a cubic holds for every signal in each piece. */
 function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonly Sums[], tick: number): void {
-  const rows = sums.map(({ reader }) => reader(phase));
-  const count = sums.length;
+  // Every signal, and behind them the currents of those that are powers.
+  const factors = sums.flatMap((one, index) => (one.factor ? [{ index, reader: one.factor }] : []));
+  const rows = [...sums.map(({ reader }) => reader(phase)), ...factors.map(({ reader }) => reader(phase))];
+  const own = sums.length;
+  const count = rows.length;
+  const factorOf = new Map(factors.map(({ index }, place) => [index, own + place]));
   /** Values and rates of all signals at a state. */
   const looked = (state: Float64Array): Float64Array => {
     const values = new Float64Array(2 * count);
@@ -235,15 +307,13 @@ function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonl
     return values;
   };
   const take = (one: Float64Array, other: Float64Array, seconds: number) => {
-    for (let index = 0; index < count; index += 1)
-      add(
-        sums[index]!,
-        one[index]!,
-        other[index]!,
-        one[count + index]! * seconds,
-        other[count + index]! * seconds,
-        seconds,
-      );
+    const piece = (index: number) =>
+      [one[index]!, other[index]!, one[count + index]! * seconds, other[count + index]! * seconds] as const;
+    for (let index = 0; index < own; index += 1) {
+      const factor = factorOf.get(index);
+      if (factor === undefined) add(sums[index]!, ...piece(index), seconds);
+      else addProduct(sums[index]!, piece(index), piece(factor), seconds);
+    }
   };
   const cut = (from: Float64Array, y0: Float64Array, y1: Float64Array, length: number, depth: number): void => {
     const seconds = length * tick;
@@ -255,7 +325,7 @@ function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonl
     const y = looked(middle);
     const share = part / length;
     let isClose = true;
-    for (let index = 0; index < count && isClose; index += 1) {
+    for (let index = 0; index < own && isClose; index += 1) {
       const [a, b] = [y0[count + index]! * seconds, y1[count + index]! * seconds];
       isClose = Math.abs(cubic(share, y0[index]!, y1[index]!, a, b) - y[index]!) <= sums[index]!.close;
     }
@@ -275,7 +345,7 @@ function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonl
     phase.advance(z, settling, from);
     const seconds = settling * tick;
     for (const one of sums) {
-      const value = dot(one.reader(phase).row, from);
+      const value = dot(one.reader(phase).row, from) * (one.factor ? dot(one.factor(phase).row, from) : 1);
       one.seconds += seconds;
       one.sum += seconds * value;
       one.squares += seconds * value * value;

@@ -28,7 +28,7 @@ export function wavesOf(
   const signals: readonly Signal[] =
     of.signals ?? network.nodes.map((plus): Signal => ({ kind: 'volts', plus, minus: '0' }));
   const readers = signals.flatMap((signal) => {
-    const reader = readerOf(network, signal);
+    const reader = signal.kind === 'watts' ? undefined : readerOf(network, signal);
     return typeof reader === 'function' ? [{ name: nameOf(signal), reader }] : [];
   });
   const points = Math.min(of.points, MOST_POINTS);
@@ -59,6 +59,6 @@ export function wavesOf(
 }
 
 const nameOf = (signal: Signal): string =>
-  signal.kind === 'amperes'
-    ? `i(${signal.element})`
+  signal.kind !== 'volts'
+    ? `${signal.kind === 'amperes' ? 'i' : 'p'}(${signal.element})`
     : `v(${signal.plus}${signal.minus === '0' ? '' : `,${signal.minus}`})`;

@@ -52,10 +52,10 @@ export interface Coupling {
 export const MEASURE_OPS = ['avg', 'rms', 'pp', 'max', 'min', 'at'] as const;
 export type MeasureOp = (typeof MEASURE_OPS)[number];
 
-/** A node against another, or the current through an element from its first node to its second. */
+/** A node against another, the current through an element from its first node to its second, or the power that goes into it. */
 export type Signal =
   | { readonly kind: 'volts'; readonly plus: string; readonly minus: string }
-  | { readonly kind: 'amperes'; readonly element: string };
+  | { readonly kind: 'amperes' | 'watts'; readonly element: string };
 
 export interface Measure {
   /** As it was written; the key of its result. */

@@ -264,16 +264,14 @@ function course(words: readonly string[], kind: string): Course {
   return { kind: 'dc', value };
 }
 
-/** Reads `avg v(out) last 10 periods`, `max i(L1) from 0 to 20m`, `at v(a) at 50m`. */
+/** Reads `avg v(out) last 10 periods`, `max i(L1) from 0 to 20m`, `avg p(S1) last 10 periods`, `at v(a) at 50m`. */
 export function readMeasure(text: string): Measure | undefined {
-  const match = /^(\w+)\s+([vi])\(\s*([^)]+?)\s*\)\s+(.+)$/i.exec(text.trim());
+  const match = /^(\w+)\s+([vip])\(\s*([^)]+?)\s*\)\s+(.+)$/i.exec(text.trim());
   const op = MEASURE_OPS.find((name) => name === match?.[1]?.toLowerCase());
   if (!match?.[2] || !match[3] || !match[4] || !op) return undefined;
   const [plus = '', minus = '0'] = match[3].toLowerCase().split(/\s*,\s*/);
-  const signal =
-    match[2].toLowerCase() === 'v'
-      ? ({ kind: 'volts', plus, minus } as const)
-      : ({ kind: 'amperes', element: plus } as const);
+  const kind = ({ v: 'volts', i: 'amperes', p: 'watts' } as const)[match[2].toLowerCase() as 'v' | 'i' | 'p'];
+  const signal = kind === 'volts' ? { kind, plus, minus } : { kind, element: plus };
   const last = /^last\s+(\d+(?:\.\d+)?)\s+periods?$/i.exec(match[4])?.[1];
   if (last && op !== 'at') return { text, op, signal, window: { kind: 'last', periods: Number(last) } };
   const span = /^from\s+(\S+)\s+to\s+(\S+)$/i.exec(match[4]);
