@@ -311,8 +311,16 @@ function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonl
       [one[index]!, other[index]!, one[count + index]! * seconds, other[count + index]! * seconds] as const;
     for (let index = 0; index < own; index += 1) {
       const factor = factorOf.get(index);
-      if (factor === undefined) add(sums[index]!, ...piece(index), seconds);
-      else addProduct(sums[index]!, piece(index), piece(factor), seconds);
+      if (factor !== undefined) addProduct(sums[index]!, piece(index), piece(factor), seconds);
+      else
+        add(
+          sums[index]!,
+          one[index]!,
+          other[index]!,
+          one[count + index]! * seconds,
+          other[count + index]! * seconds,
+          seconds,
+        );
     }
   };
   const cut = (from: Float64Array, y0: Float64Array, y1: Float64Array, length: number, depth: number): void => {
