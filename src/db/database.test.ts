@@ -183,6 +183,7 @@ describe('migrations', () => {
       '0013_scopes',
       '0014_tools-and-checks',
       '0015_alternating-ratings',
+      '0016_undone-steps',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

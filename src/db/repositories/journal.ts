@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { StationName } from '../../core/station';
 import type { AppContext } from '../context';
 import type { Queryable } from '../client';
@@ -222,11 +222,15 @@ export async function listJournal(db: Queryable, donorId: string, limit: number)
 
 /** A mark that is another one whenever a step was made or taken back. */
 export async function shopMark(db: Queryable): Promise<string> {
-  const [[steps], [lines]] = await Promise.all([
-    db.select({ last: sql<string>`max(id)`, undone: sql<number>`max(undone_ms)` }).from(journal),
+  const [[steps], [undone], [lines]] = await Promise.all([
+    db.select({ last: sql<string>`max(id)` }).from(journal),
+    db
+      .select({ last: sql<number>`max(undone_ms)` })
+      .from(journal)
+      .where(isNotNull(journal.undoneMs)),
     db.select({ last: sql<string>`max(id)` }).from(stockLedger),
   ]);
-  return [steps?.last, steps?.undone, lines?.last].map((part) => part ?? '').join('.');
+  return [steps, undone, lines].map((part) => part?.last ?? '').join('.');
 }
 
 /** The newest entry of a donor that still stands. */

@@ -1,4 +1,5 @@
 import { and, asc, eq, gte, isNull, like, or } from 'drizzle-orm';
+import { makeKey } from '../../core/ident';
 import type { FormSeen } from '../context';
 import type { Queryable } from '../client';
 import { journal, stockLedger } from '../schema';
@@ -74,6 +75,9 @@ const splitOnce = (text: string): readonly [string, string] => {
 /** A value in so few letters that a form may send it back; two of them are told apart. */
 export const seenAs = (value: unknown): string => JSON.stringify(value ?? null).slice(0, 500);
 
+/** No key of a moment or later sorts before it. */
+const firstKeyAt = (ms: number): string => makeKey(ms, 0, 0);
+
 async function changedSince(
   tx: Queryable,
   { readMs, own }: FormSeen,
@@ -82,7 +86,10 @@ async function changedSince(
   const rows = await tx
     .select()
     .from(journal)
-    .where(and(or(gte(journal.atMs, readMs), gte(journal.undoneMs, readMs)), like(journal.changes, `%${id}%`)))
+    // Keys sort by time: both sides are read off an index, and only late steps are looked into.
+    .where(
+      and(or(gte(journal.id, firstKeyAt(readMs)), gte(journal.undoneMs, readMs)), like(journal.changes, `%${id}%`)),
+    )
     .orderBy(asc(journal.id));
   const since = new Map<string, unknown>();
   for (const row of rows) {
@@ -112,7 +119,7 @@ export async function isOthers(tx: Queryable, { readMs, own }: FormSeen, id: str
   const rows = await tx
     .select({ id: journal.id })
     .from(journal)
-    .where(and(gte(journal.atMs, readMs), isNull(journal.undoneMs), like(journal.changes, `%${id}%`)));
+    .where(and(gte(journal.id, firstKeyAt(readMs)), isNull(journal.undoneMs), like(journal.changes, `%${id}%`)));
   return rows.some((row) => !own.includes(row.id));
 }
 

@@ -81,7 +81,14 @@ export const journal = sqliteTable(
     changes: text('changes').notNull(),
     undoneMs: integer('undone_ms'),
   },
-  (t) => [index('journal_donor').on(t.donorId, t.id), index('journal_scope').on(t.scope, t.id)],
+  (t) => [
+    index('journal_donor').on(t.donorId, t.id),
+    index('journal_scope').on(t.scope, t.id),
+    // Every open window asks for the latest of these every few seconds.
+    index('journal_undone')
+      .on(t.undoneMs)
+      .where(sql`${t.undoneMs} is not null`),
+  ],
 );
 
 /** A note, a question or a claim. */

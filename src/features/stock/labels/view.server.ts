@@ -1,6 +1,6 @@
 import 'server-only';
 import { limitText } from '../../../core/measure';
-import { kindRule, RATINGS } from '../../../core/part';
+import { kindRule, RATINGS, type RatingName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import { lotTitle } from '../../../core/stock';
 import type { AppContext } from '../../../db/context';
@@ -14,10 +14,17 @@ import { labelSize } from './labelSizes';
 async function labelTexts({ db }: AppContext, codes: readonly string[], origin: string): Promise<LabelText[]> {
   const rows = await findLots(db.read, codes.map((code) => code.trim().toUpperCase()).slice(0, 200));
   return rows.map(({ lot, bin, donorCode, partRef, ratings }) => {
-    const values = kindRule(lot.kind)
-      .ratings.filter((name) => ratings[name])
+    const known = kindRule(lot.kind).ratings.filter((name) => ratings[name]);
+    const [main] = known;
+    const isMeasured = (name: RatingName) => name !== main && ratings[name]?.source === 'measured';
+    // What it is, then what was found out about it, then what is printed on it.
+    const values = known
+      .toSorted((a, b) => Number(b === main) - Number(a === main) || Number(isMeasured(b)) - Number(isMeasured(a)))
       .slice(0, 3)
-      .map((name) => formatQuantity(ratings[name]?.value ?? 0, RATINGS[name].unit));
+      .map((name) => {
+        const value = formatQuantity(ratings[name]?.value ?? 0, RATINGS[name].unit);
+        return isMeasured(name) ? `${RATINGS[name].label} ${value}` : value;
+      });
     return {
       code: lot.code,
       title: lotTitle({ ...lot, ratings }),

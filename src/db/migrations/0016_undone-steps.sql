@@ -1,0 +1,1 @@
+CREATE INDEX `journal_undone` ON `journal` (`undone_ms`) WHERE "journal"."undone_ms" is not null;
