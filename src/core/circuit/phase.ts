@@ -1,5 +1,6 @@
 import { applyTo, multiply } from './linear';
-import { equationsOf, type Network, type NetworkProblem, type PhaseEquations } from './network';
+import { equationsOf, type PhaseEquations } from './equations';
+import type { Network, NetworkProblem } from './network';
 
 /** Taylor terms of a propagator whose exponent is at most a quarter. */
 const TERMS = 9;

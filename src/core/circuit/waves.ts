@@ -1,5 +1,5 @@
 import type { Deck, Signal } from './deck/deck';
-import { readerOf } from './measures';
+import { readerOf } from './signals';
 import { networkOf, type NetworkProblem } from './network';
 import { runNetwork } from './transient';
 

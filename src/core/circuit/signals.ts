@@ -1,0 +1,95 @@
+import type { Signal } from './deck/deck';
+import { upperInverse, type Network } from './network';
+import { rowsTimes, type Phase } from './phase';
+
+/** A signal as a row over the state of a phase, with its rate. */
+export type Reader = (phase: Phase) => { readonly row: Float64Array; readonly rate: Float64Array };
+
+/** Why a signal cannot be read. */
+export interface SignalProblem {
+  readonly unknown: string;
+}
+
+/** A signal that is a sum over the state: volts or amperes. */
+type Plain = Exclude<Signal, { kind: 'watts' }> | { readonly kind: 'across' | 'amperes'; readonly element: string };
+
+/** A plain signal of a measure over any phase of a network. */
+export function readerOf(network: Network, signal: Plain): Reader | SignalProblem {
+  const rows = rowOf(network, signal);
+  if (typeof rows !== 'function') return rows;
+  const known = new Map<Phase, { row: Float64Array; rate: Float64Array }>();
+  return (phase) => {
+    const before = known.get(phase);
+    if (before) return before;
+    const row = rows(phase);
+    const one = { row, rate: rowsTimes(row, 1, phase.equations.m, network.size) };
+    known.set(phase, one);
+    return one;
+  };
+}
+
+function rowOf(network: Network, signal: Plain): ((phase: Phase) => Float64Array) | SignalProblem {
+  const n = network.size;
+  const between = (phase: Phase, a: number, b: number, factor = 1) => {
+    const { volts } = phase.equations;
+    const row = new Float64Array(n);
+    for (let column = 0; column < n; column += 1)
+      row[column] = factor * ((a >= 0 ? volts[a * n + column]! : 0) - (b >= 0 ? volts[b * n + column]! : 0));
+    return row;
+  };
+  if (signal.kind === 'volts') {
+    const [plus, minus] = [network.node.get(signal.plus), network.node.get(signal.minus)];
+    if (plus === undefined) return { unknown: `a node ${signal.plus}` };
+    if (minus === undefined) return { unknown: `a node ${signal.minus}` };
+    return (phase) => between(phase, plus, minus);
+  }
+  const { element } = signal;
+  if (signal.kind === 'across') {
+    const ends = [
+      ...network.resistors,
+      ...network.devices,
+      ...network.inductors,
+      ...network.capacitors,
+      ...network.sources,
+    ];
+    const one = ends.find(({ name }) => name === element);
+    return one ? (phase) => between(phase, one.a, one.b) : { unknown: `an element ${element}` };
+  }
+  const is = ({ name }: { readonly name: string }) => name === element;
+  const resistor = network.resistors.find(is);
+  if (resistor) return (phase) => between(phase, resistor.a, resistor.b, resistor.siemens);
+  const device = network.devices.findIndex(is);
+  if (device >= 0) {
+    const { a, b, onSiemens, offSiemens, drop } = network.devices[device]!;
+    return (phase) => {
+      const siemens = phase.on[device] ? onSiemens : offSiemens;
+      const row = between(phase, a, b, siemens);
+      row[network.constant]! -= siemens * drop;
+      return row;
+    };
+  }
+  const coil = network.inductors.findIndex(is);
+  if (coil >= 0) {
+    const count = network.inductors.length;
+    const inverse = upperInverse(network.inductance, count);
+    const row = new Float64Array(n);
+    for (let column = 0; column < count; column += 1)
+      row[network.capacitors.length + column] = inverse[coil * count + column]!;
+    return () => row;
+  }
+  const capacitor = network.capacitors.findIndex(is);
+  if (capacitor >= 0) return (phase) => phase.equations.capacitorAmperes.slice(capacitor * n, (capacitor + 1) * n);
+  const source = network.sources.findIndex(is);
+  const battery = network.sources.filter(({ kind }) => kind === 'V').findIndex(is);
+  if (source >= 0 && battery >= 0)
+    return (phase) => phase.equations.sourceAmperes.slice(battery * n, (battery + 1) * n);
+  const pushed = network.sources[source];
+  if (pushed) {
+    const row = new Float64Array(n);
+    const { course } = pushed;
+    if (course.kind === 'dc') row[network.constant] = course.value;
+    else row[network.courseAt[source]!] = 1;
+    return () => row;
+  }
+  return { unknown: `an element ${element} that carries a current` };
+}
