@@ -1,7 +1,8 @@
+import { cubic, turningPoint } from './cubic';
 import type { Measure, Signal } from './deck/deck';
 import type { Network } from './network';
 import { readerOf, type Reader, type SignalProblem } from './signals';
-import { cubic, powerBelow, TICKS, type Run, type Stretch } from './transient';
+import { powerBelow, TICKS, type Run, type Stretch } from './transient';
 
 /** A value with its unit. */
 export interface Measured {
@@ -268,16 +269,4 @@ function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonl
     }
   }
   if (ticks > settling) cut(from, looked(from), looked(end), ticks - settling, 0);
-}
-
-/** Where a cubic turns between its ends; the rates are times its length. */
-function turningPoint(y0: number, y1: number, a: number, b: number): number | undefined {
-  // y' = A·s² + B·s + C.
-  const A = 6 * (y0 - y1) + 3 * (a + b);
-  const B = -6 * (y0 - y1) - 4 * a - 2 * b;
-  const root = B * B - 4 * A * a;
-  if (root < 0) return undefined;
-  const q = -0.5 * (B + Math.sign(B || 1) * Math.sqrt(root));
-  for (const s of [A === 0 ? NaN : q / A, q === 0 ? NaN : a / q]) if (s > 0 && s < 1) return cubic(s, y0, y1, a, b);
-  return undefined;
 }

@@ -2,7 +2,7 @@ import { cholesky } from './linear';
 import type { Course, Deck, Element } from './deck/deck';
 
 /** What an off diode lets through past its knee, siemens. */
-export const DIODE_LEAK = 1e-8;
+const DIODE_LEAK = 1e-8;
 /** In series with a capacitor that closes a loop of capacitors and sources, ohms. */
 const LOOP_OHMS = 1e-4;
 
