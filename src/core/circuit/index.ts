@@ -1,6 +1,13 @@
 export type { Deck, DeckProblem, Element, Measure, Signal } from './deck/deck';
+export { writeDeck } from './deck/writeDeck';
 export { readDeck, readMeasure, spiceNumber } from './deck/readDeck';
 export { simulate, type Simulation } from './simulate';
 export { steadyState, type Steady } from './steady';
 export { wavesOf, type Waves } from './waves';
 export type { NetworkProblem } from './network';
+export { networkOf, type Network } from './network';
+export { settlePeriod, type Settled } from './steady';
+export { sampleRun } from './waves';
+export { measureAll, type Measured } from './measures';
+export { runNetwork, type Run } from './transient';
+export { storedIn, type Stored } from './state';

@@ -82,7 +82,7 @@ export function measureAll(
   return found;
 }
 
-const UNITS = { volts: 'V', amperes: 'A', watts: 'W' } as const;
+const UNITS = { volts: 'V', amperes: 'A', magnetising: 'A', watts: 'W' } as const;
 
 /** What reads a signal: one sum over the state, or for a power the two that it is the product of. */
 interface Readers {

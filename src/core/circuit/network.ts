@@ -16,6 +16,8 @@ export interface Device {
   readonly offSiemens: number;
   /** Drop of a diode. */
   readonly drop: number;
+  /** It stands the other way round in the element it is a part of. */
+  readonly isTurned?: true;
   /** Of a switch: what drives it. */
   readonly control?: Control;
 }
@@ -27,6 +29,8 @@ export interface Control {
   readonly offBelow: number;
   /** The source that alone drives it, against ground, so that its instants are known beforehand. */
   readonly course?: Course;
+  /** The magnetising current of a coil drives it, in volts' place: this row of amperes over the state. */
+  readonly flux?: Float64Array;
 }
 
 /** A deck in numbers: what stands where in the state, and the parts that are always there. */
@@ -41,6 +45,7 @@ export interface Network {
     readonly farads: number;
     readonly ohms: number;
   }[];
+  /** What a core gives way by once it is saturated stands behind its coil, under the same name. */
   readonly inductors: readonly { readonly name: string; readonly a: number; readonly b: number }[];
   readonly resistors: readonly {
     readonly name: string;
@@ -57,6 +62,8 @@ export interface Network {
   }[];
   /** Lower factor of the inductance matrix: i = chol⁻ᵀ·w. */
   readonly inductance: Float64Array;
+  /** Magnetising amperes of a coil as a row over the state. */
+  readonly fluxOf: (coil: number) => Float64Array;
   /** The state at the start, in its scaled coordinates. */
   readonly start: Float64Array;
   /** Where the states of courses begin: behind capacitors and inductors comes the constant, then the courses. */
@@ -104,26 +111,31 @@ export function networkOf(deck: Deck): Network | NetworkProblem {
   const capacitors = real.flatMap((one) =>
     one.kind === 'C' ? [{ ...ends(one), farads: one.farads, ohms: loops.has(one.name) ? LOOP_OHMS : 0 }] : [],
   );
-  const coils = real.filter((one) => one.kind === 'L');
+  const wound = real.filter((one) => one.kind === 'L');
+  const coils = [...wound, ...wound.flatMap(givingWay)];
+  const inductance = inductanceOf(coils, deck);
+  if (!inductance) return { kind: 'couplings' };
+  const controlOf = (plus: string, minus: string, onAbove: number, offBelow: number): Control => {
+    const course = minus === '0' ? courseOfNode.get(plus) : undefined;
+    const nodes = course ? { plus: -1, minus: -1, course } : { plus: at(plus), minus: at(minus) };
+    return { ...nodes, onAbove, offBelow };
+  };
   const devices = real.flatMap((one): Device[] => {
     if (one.kind === 'D')
       return [{ kind: 'D', ...ends(one), onSiemens: 1 / one.ohms, offSiemens: DIODE_LEAK, drop: one.drop }];
-    if (one.kind !== 'S') return [];
-    const course = one.minus === '0' ? courseOfNode.get(one.plus) : undefined;
-    const control: Control = {
-      plus: course ? -1 : at(one.plus),
-      minus: course ? -1 : at(one.minus),
-      onAbove: one.threshold + one.hysteresis,
-      offBelow: one.threshold - one.hysteresis,
-      ...(course ? { course } : {}),
-    };
-    return [{ kind: 'S', ...ends(one), onSiemens: 1 / one.on, offSiemens: 1 / one.off, drop: 0, control }];
+    if (one.kind !== 'S' && one.kind !== 'M') return [];
+    const hysteresis = one.kind === 'S' ? one.hysteresis : 0;
+    const control = controlOf(one.plus, one.minus, one.threshold + hysteresis, one.threshold - hysteresis);
+    const whole = ends(one);
+    const gated: Device = { kind: 'S', ...whole, onSiemens: 1 / one.on, offSiemens: 1 / one.off, drop: 0, control };
+    if (one.kind === 'S') return [gated];
+    const { drop, ohms } = one.body;
+    const turned = { name: whole.name, a: whole.b, b: whole.a, isTurned: true } as const;
+    return [gated, { kind: 'D', ...turned, onSiemens: 1 / ohms, offSiemens: DIODE_LEAK, drop }];
   });
   const sources = real.flatMap((one) =>
     one.kind === 'V' || one.kind === 'I' ? [{ ...ends(one), kind: one.kind, course: one.course }] : [],
   );
-  const inductance = inductanceOf(coils, deck);
-  if (!inductance) return { kind: 'couplings' };
   const count = capacitors.length + coils.length;
   let next = count + 1;
   const courseAt = sources.map(({ course }) => {
@@ -131,15 +143,41 @@ export function networkOf(deck: Deck): Network | NetworkProblem {
     if (course.kind !== 'dc') next += 2;
     return place;
   });
+  const fluxOf = (coil: number) => {
+    const one = coils[coil];
+    const row = new Float64Array(next);
+    for (let column = 0; column <= coil && one?.kind === 'L'; column += 1)
+      row[capacitors.length + column] = inductance[coil * coils.length + column]! / one.henries;
+    return row;
+  };
+  const cores = wound.flatMap((one, coil) => {
+    if (!one.saturation) return [];
+    const { name, amperes } = { name: one.name, ...one.saturation };
+    return ([1, -1] as const).map((sign): Device => {
+      const flux = fluxOf(coil).map((share) => sign * share);
+      const control = { plus: -1, minus: -1, onAbove: amperes, offBelow: amperes, flux };
+      return {
+        kind: 'S',
+        name: coreOf(name),
+        a: at(coreOf(name)),
+        b: at(one.b),
+        onSiemens: 1 / CORE_OHMS.on,
+        offSiemens: 1 / CORE_OHMS.off,
+        drop: 0,
+        control,
+      };
+    });
+  });
   const network: Network = {
     nodes,
     node,
-    devices,
+    devices: [...devices, ...cores],
     capacitors,
     inductors: coils.map(ends),
     resistors: real.flatMap((one) => (one.kind === 'R' ? [{ ...ends(one), siemens: 1 / one.ohms }] : [])),
     sources,
     inductance,
+    fluxOf,
     start: new Float64Array(next),
     constant: count,
     courseAt,
@@ -163,10 +201,25 @@ export function networkOf(deck: Deck): Network | NetworkProblem {
   return network;
 }
 
+type Coil = Extract<Element, { kind: 'L' }>;
+
+/** The node within a saturating coil, and the name of what closes there. */
+const coreOf = (name: string) => `${name}.core`;
+/** A core that is driven into saturation lets go between the two slopes: a coil beside the winding, behind a gate. */
+const CORE_OHMS = { on: 1e-3, off: 1e7 } as const;
+
+function givingWay(coil: Coil): readonly Coil[] {
+  const { saturation, ...plain } = coil;
+  if (!saturation) return [];
+  const henries = 1 / (1 / Math.min(saturation.henries, 0.99 * coil.henries) - 1 / coil.henries);
+  return [{ ...plain, b: coreOf(coil.name), henries, start: 0 }];
+}
+
 function inductanceOf(coils: readonly Element[], { couplings }: Deck): Float64Array | undefined {
   const n = coils.length;
   const full = new Float64Array(n * n);
-  const place = new Map(coils.map(({ name }, index) => [name, index]));
+  // The winding itself stands first under its name.
+  const place = new Map(coils.map(({ name }, index) => [name, index] as const).toReversed());
   const henries = (index: number) => {
     const one = coils[index];
     return one?.kind === 'L' ? one.henries : 0;

@@ -40,6 +40,10 @@ export class Phase {
     this.guardRows = new Float64Array(guarded.length * n);
     guarded.forEach((index, row) => {
       const device = network.devices[index]!;
+      if (device.control?.flux) {
+        this.guardRows.set(device.control.flux, row * n);
+        return;
+      }
       const [plus, minus] = device.control ? [device.control.plus, device.control.minus] : [device.a, device.b];
       for (let column = 0; column < n; column += 1)
         this.guardRows[row * n + column] =

@@ -44,6 +44,10 @@ function rowOf(network: Network, signal: Plain): ((phase: Phase) => Float64Array
     return (phase) => between(phase, plus, minus);
   }
   const { element } = signal;
+  if (signal.kind === 'magnetising') {
+    const coil = network.inductors.findIndex(({ name }) => name === element);
+    return coil < 0 ? { unknown: `a winding ${element}` } : () => network.fluxOf(coil);
+  }
   if (signal.kind === 'across') {
     const ends = [
       ...network.resistors,
@@ -58,23 +62,27 @@ function rowOf(network: Network, signal: Plain): ((phase: Phase) => Float64Array
   const is = ({ name }: { readonly name: string }) => name === element;
   const resistor = network.resistors.find(is);
   if (resistor) return (phase) => between(phase, resistor.a, resistor.b, resistor.siemens);
-  const device = network.devices.findIndex(is);
-  if (device >= 0) {
-    const { a, b, onSiemens, offSiemens, drop } = network.devices[device]!;
+  const devices = indicesOf(network.devices, is);
+  if (devices.length > 0)
     return (phase) => {
-      const siemens = phase.on[device] ? onSiemens : offSiemens;
-      const row = between(phase, a, b, siemens);
-      row[network.constant]! -= siemens * drop;
-      return row;
+      const sum = new Float64Array(n);
+      for (const device of devices) {
+        const { a, b, onSiemens, offSiemens, drop, isTurned } = network.devices[device]!;
+        const siemens = (phase.on[device] ? onSiemens : offSiemens) * (isTurned ? -1 : 1);
+        const row = between(phase, a, b, siemens);
+        row[network.constant]! -= siemens * drop;
+        for (let column = 0; column < n; column += 1) sum[column]! += row[column]!;
+      }
+      return sum;
     };
-  }
-  const coil = network.inductors.findIndex(is);
-  if (coil >= 0) {
+  const coils = indicesOf(network.inductors, is);
+  if (coils.length > 0) {
     const count = network.inductors.length;
     const inverse = upperInverse(network.inductance, count);
     const row = new Float64Array(n);
-    for (let column = 0; column < count; column += 1)
-      row[network.capacitors.length + column] = inverse[coil * count + column]!;
+    for (const coil of coils)
+      for (let column = 0; column < count; column += 1)
+        row[network.capacitors.length + column]! += inverse[coil * count + column]!;
     return () => row;
   }
   const capacitor = network.capacitors.findIndex(is);
@@ -93,3 +101,7 @@ function rowOf(network: Network, signal: Plain): ((phase: Phase) => Float64Array
   }
   return { unknown: `an element ${element} that carries a current` };
 }
+
+/** Where the pieces of one element stand: a switch and its body diode, a coil and what its core gives way by. */
+const indicesOf = <T>(all: readonly T[], is: (one: T) => boolean): readonly number[] =>
+  all.flatMap((one, index) => (is(one) ? [index] : []));

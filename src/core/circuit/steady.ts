@@ -7,12 +7,20 @@ import { runNetwork, type Beginning, type Run } from './transient';
 /** How a steady state was come by. */
 export type SteadyWay = 'newton' | 'waited' | 'not settled';
 
-export interface Steady {
+/** A periodic state, and the run over one period of it. */
+export interface Settled {
   readonly way: SteadyWay;
   /** Periods that were simulated for it. */
   readonly periods: number;
   /** How far the state was still off after one more period, as a share of its size. */
   readonly off: number;
+  readonly run: Run;
+  /** Where the period that was run lies, seconds. */
+  readonly from: number;
+  readonly to: number;
+}
+
+export interface Steady extends Omit<Settled, 'run' | 'from' | 'to'> {
   readonly measures: Readonly<Record<string, Measured>>;
   readonly unknown: Readonly<Record<string, string>>;
 }
@@ -28,22 +36,48 @@ const SETTLED = 1e-8;
 /** Where a run for a steady state begins: pulses that reach over the end of a period are in it then. */
 const FROM_PERIOD = 2;
 
-/**
- * The periodic steady state: the state that one period leads back to, sought by Newton on the map of one period, whose slope is the
- * product of the propagators of its stretches. Where that does not come to an end, periods are simply run until it settles.
- */
+/** The periodic steady state of a deck with its measures, each over one period. */
 export function steadyState(
   deck: Deck,
-  of: { readonly period: number; readonly measures?: readonly Measure[] },
+  { period, measures = deck.measures }: { readonly period: number; readonly measures?: readonly Measure[] },
 ): Steady | NetworkProblem {
   const network = networkOf(deck);
   if ('kind' in network) return network;
-  const { period } = of;
+  const settled = settlePeriod(network, { period });
+  if ('kind' in settled) return settled;
+  const { way, periods, off, run, to } = settled;
+  const found: Record<string, Measured> = {};
+  const unknown: Record<string, string> = {};
+  const lasting = measures.filter(({ window }) => window.kind === 'last');
+  const one = lasting.map((measure): Measure => ({ ...measure, window: { kind: 'last', periods: 1 } }));
+  measureAll(network, run, one, { span: to, period }).forEach((value, index) => {
+    const { text } = lasting[index]!;
+    if ('unknown' in value) unknown[text] = value.unknown;
+    else found[text] = value;
+  });
+  return { way, periods, off, measures: found, unknown };
+}
+
+/**
+ * The periodic steady state: the state that one period leads back to, sought by Newton on the map of one period, whose slope is the
+ * product of the propagators of its stretches. Where that does not come to an end, periods are simply run until it settles.
+ * @param of.mostPeriods periods after which it is given up
+ * @param of.isOver asked between periods; true ends the search with what was reached
+ */
+export function settlePeriod(
+  network: Network,
+  {
+    period,
+    mostPeriods = MOST_PERIODS,
+    isOver = () => false,
+  }: { readonly period: number; readonly mostPeriods?: number; readonly isOver?: () => boolean },
+): Settled | NetworkProblem {
   const from = FROM_PERIOD * period;
   const warm = runNetwork(network, { span: (WARM_UP + FROM_PERIOD) * period, period, keepFrom: Infinity, stops: [] });
   if ('kind' in warm) return warm;
   let begin: Beginning = { seconds: from, state: warm.end, on: warm.on, phases: warm.phases };
   let periods = WARM_UP + FROM_PERIOD;
+  const isLeft = () => periods < mostPeriods && !isOver();
   const once = (keep: boolean): Run | NetworkProblem => {
     periods += 1;
     return runNetwork(network, { span: from + period, period, keepFrom: keep ? from : Infinity, stops: [], begin });
@@ -53,7 +87,7 @@ export function steadyState(
   };
   let way: SteadyWay = 'not settled';
   let off = Infinity;
-  for (let round = 0; round < ROUNDS && way === 'not settled'; round += 1) {
+  for (let round = 0; round < ROUNDS && way === 'not settled' && isLeft(); round += 1) {
     let best: { readonly begin: Beginning; readonly off: number } | undefined;
     let stuck = 0;
     for (let step = 0; step < STEPS; step += 1) {
@@ -74,13 +108,13 @@ export function steadyState(
     if (way === 'newton') break;
     // From the best of them the circuit goes its own way for a while, towards where Newton finds it.
     if (best) begin = best.begin;
-    for (let period = 0; period < PLAIN; period += 1) {
+    for (let plain = 0; plain < PLAIN && isLeft(); plain += 1) {
       const run = once(false);
       if ('kind' in run) return run;
       next(run.end, run);
     }
   }
-  while (way === 'not settled' && periods < MOST_PERIODS) {
+  while (way === 'not settled' && isLeft()) {
     const run = once(false);
     if ('kind' in run) return run;
     off = distance(network, begin.state, run.end);
@@ -89,16 +123,7 @@ export function steadyState(
   }
   const shown = once(true);
   if ('kind' in shown) return shown;
-  const found: Record<string, Measured> = {};
-  const unknown: Record<string, string> = {};
-  const measures = (of.measures ?? deck.measures).filter(({ window }) => window.kind === 'last');
-  const one = measures.map((measure): Measure => ({ ...measure, window: { kind: 'last', periods: 1 } }));
-  measureAll(network, shown, one, { span: from + period, period }).forEach((value, index) => {
-    const { text } = measures[index]!;
-    if ('unknown' in value) unknown[text] = value.unknown;
-    else found[text] = value;
-  });
-  return { way, periods, off, measures: found, unknown };
+  return { way, periods, off, run: shown, from, to: from + period };
 }
 
 /** How far two states are apart in energy, as a share of the larger. */

@@ -1,7 +1,7 @@
 import type { Deck, Signal } from './deck/deck';
 import { readerOf } from './signals';
-import { networkOf, type NetworkProblem } from './network';
-import { runNetwork } from './transient';
+import { networkOf, type Network, type NetworkProblem } from './network';
+import { runNetwork, type Run } from './transient';
 
 /** Signals over time: a row of moments and one of values for each signal. */
 export interface Waves {
@@ -13,7 +13,7 @@ export interface Waves {
 const MOST_POINTS = 200_000;
 
 /**
- * Signals of a run over a span, evenly sampled, with both sides of every change of a device.
+ * Signals of a deck over a span of its run from the start, evenly sampled, with both sides of every change of a device.
  * @param of.points evenly spread points
  */
 export function wavesOf(
@@ -25,6 +25,15 @@ export function wavesOf(
   const period = deck.period ?? deck.span;
   const run = runNetwork(network, { span: of.to, period, keepFrom: of.from, stops: [of.from] });
   if ('kind' in run) return run;
+  return sampleRun(network, run, of);
+}
+
+/** Signals of a run that kept its stretches; all nodes when none are named. */
+export function sampleRun(
+  network: Network,
+  run: Run,
+  of: { readonly from: number; readonly to: number; readonly points: number; readonly signals?: readonly Signal[] },
+): Waves {
   const signals: readonly Signal[] =
     of.signals ?? network.nodes.map((plus): Signal => ({ kind: 'volts', plus, minus: '0' }));
   const readers = signals.flatMap((signal) => {
@@ -58,7 +67,9 @@ export function wavesOf(
   };
 }
 
+const LETTERS = { amperes: 'i', watts: 'p', magnetising: 'magnetising' } as const;
+
 const nameOf = (signal: Signal): string =>
-  signal.kind !== 'volts'
-    ? `${signal.kind === 'amperes' ? 'i' : 'p'}(${signal.element})`
-    : `v(${signal.plus}${signal.minus === '0' ? '' : `,${signal.minus}`})`;
+  signal.kind === 'volts'
+    ? `v(${signal.plus}${signal.minus === '0' ? '' : `,${signal.minus}`})`
+    : `${LETTERS[signal.kind]}(${signal.element})`;

@@ -25,7 +25,13 @@ interface Ends {
 
 export type Element =
   | (Ends & { readonly kind: 'R'; readonly ohms: number })
-  | (Ends & { readonly kind: 'L'; readonly henries: number; readonly start: number | undefined })
+  | (Ends & {
+      readonly kind: 'L';
+      readonly henries: number;
+      readonly start: number | undefined;
+      /** Of a core that saturates: from which magnetising amperes of this winding on it has how many henries. */
+      readonly saturation?: { readonly amperes: number; readonly henries: number };
+    })
   | (Ends & { readonly kind: 'C'; readonly farads: number; readonly start: number | undefined })
   | (Ends & { readonly kind: 'V' | 'I'; readonly course: Course })
   | (Ends & {
@@ -38,7 +44,17 @@ export type Element =
       readonly hysteresis: number;
     })
   /** A diode of two straight lines: off, or a drop and a resistance. */
-  | (Ends & { readonly kind: 'D'; readonly drop: number; readonly ohms: number });
+  | (Ends & { readonly kind: 'D'; readonly drop: number; readonly ohms: number })
+  /** A MOSFET from drain to source: a switch that a gate drives, and the diode of its body beside it. */
+  | (Ends & {
+      readonly kind: 'M';
+      readonly plus: string;
+      readonly minus: string;
+      readonly on: number;
+      readonly off: number;
+      readonly threshold: number;
+      readonly body: { readonly drop: number; readonly ohms: number };
+    });
 
 /** Two inductors on one core. */
 export interface Coupling {
@@ -52,10 +68,12 @@ export interface Coupling {
 export const MEASURE_OPS = ['avg', 'rms', 'pp', 'max', 'min', 'at'] as const;
 export type MeasureOp = (typeof MEASURE_OPS)[number];
 
-/** A node against another, the current through an element from its first node to its second, or the power that goes into it. */
+/** A node against another, the current through an element from its first node to its second, the power that goes into it, or its flux. */
 export type Signal =
   | { readonly kind: 'volts'; readonly plus: string; readonly minus: string }
-  | { readonly kind: 'amperes' | 'watts'; readonly element: string };
+  | { readonly kind: 'amperes' | 'watts'; readonly element: string }
+  /** The flux of a winding, as the amperes in it alone that would make it. */
+  | { readonly kind: 'magnetising'; readonly element: string };
 
 export interface Measure {
   /** As it was written; the key of its result. */

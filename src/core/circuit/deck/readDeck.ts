@@ -39,8 +39,8 @@ class Unusable extends Error {
 const ANODE_LAW = { drop: 0.05, ohms: 0.01 } as const;
 
 /**
- * Reads a deck of the subset: R, L, C, K, V, I, S, D, `.model`, `.tran … uic`, `.ic`, and the comments `* pwl:`, `* period:` and
- * `* measure:`. Names are case-insensitive.
+ * Reads a deck of the subset: R, L, C, K, V, I, S, D, `.model`, `.tran … uic`, `.ic`, and the comments `* pwl:`, `* period:`,
+ * `* measure:` and `* saturates: L1 at 2.5 to 10u`. Names are case-insensitive.
  * @returns the deck, or every line that cannot be used with what was expected there
  */
 export function readDeck(
@@ -89,6 +89,7 @@ class Reading {
   private readonly diodes = new Map<string, { drop: number; ohms: number }>();
   private law: { drop: number; ohms: number } | undefined;
   private readonly names = new Set<string>();
+  private readonly cores = new Map<string, { amperes: number; henries: number }>();
 
   take(text: string, line: number): void {
     if (text === '' || /^\.end$/i.test(text)) return;
@@ -108,6 +109,9 @@ class Reading {
     if (period) this.period = spiceNumber(period);
     const law = /^pwl:\s*vf=(\S+)\s+ron=(\S+)/i.exec(text);
     if (law?.[1] && law[2]) this.law = { drop: need(law[1]), ohms: need(law[2]) };
+    const core = /^saturates:\s*(\S+)\s+at\s+(\S+)\s+to\s+(\S+)$/i.exec(text);
+    if (core?.[1] && core[2] && core[3])
+      this.cores.set(core[1].toLowerCase(), { amperes: need(core[2]), henries: need(core[3]) });
     const measure = /^measure:\s*(.+)$/i.exec(text)?.[1];
     if (measure) {
       const read = readMeasure(measure);
@@ -227,7 +231,11 @@ class Reading {
       if (one.kind === 'S') return { ...one, ...this.switches.get(model) };
       return { ...one, ...(this.law ?? this.diodes.get(model) ?? ANODE_LAW) };
     });
-    return [...this.plain, ...late];
+    const plain = this.plain.map((one): Element => {
+      const saturation = one.kind === 'L' ? this.cores.get(one.name) : undefined;
+      return one.kind === 'L' && saturation ? { ...one, saturation } : one;
+    });
+    return [...plain, ...late];
   }
 }
 
