@@ -4,7 +4,11 @@ import { upperInverse, type Network, type NetworkProblem } from './network';
 
 /** A tiny leak from every node to ground, siemens: it holds floating parts and is felt by nothing. */
 const LEAK = 1e-11;
-
+/**
+ * And from parts that only coils and devices join to the rest: what coils carry into one must come to nothing, and the volts it stands at
+ * are what rounding leaves of that over its leak. It is the same in every phase, or diodes would find no state that agrees.
+ */
+const LOOSE_LEAK = 1e-7;
 /**
  * The network in one state of its devices as linear equations of its own state z (capacitors and inductors scaled by their energy, a
  * constant, the courses of the sources): dz/dt = M·z, and every node's volts as a row over z.
@@ -39,6 +43,7 @@ export function equationsOf(network: Network, isOn: (device: number) => boolean)
     if (into >= 0) rhs[into * size + column]! += amperes;
   };
   for (let index = 0; index < nodeCount; index += 1) g[index * n + index]! += LEAK;
+  for (const index of network.loose) g[index * n + index]! += LOOSE_LEAK;
   for (const { a, b, siemens } of resistors) conduct(a, b, siemens);
   devices.forEach(({ a, b, onSiemens, offSiemens, drop }, index) => {
     const siemens = isOn(index) ? onSiemens : offSiemens;

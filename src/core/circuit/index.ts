@@ -1,4 +1,4 @@
-export type { Deck, DeckProblem, Element, Measure, Signal } from './deck/deck';
+export type { Coupling, Deck, DeckProblem, Element, Measure, Signal } from './deck/deck';
 export { writeDeck } from './deck/writeDeck';
 export { readDeck, readMeasure, spiceNumber } from './deck/readDeck';
 export { simulate, type Simulation } from './simulate';

@@ -60,6 +60,8 @@ export interface Network {
     readonly b: number;
     readonly course: Course;
   }[];
+  /** One node of each part that nothing but coils and devices joins to ground. */
+  readonly loose: readonly number[];
   /** Lower factor of the inductance matrix: i = chol⁻ᵀ·w. */
   readonly inductance: Float64Array;
   /** Magnetising amperes of a coil as a row over the state. */
@@ -133,6 +135,7 @@ export function networkOf(deck: Deck): Network | NetworkProblem {
     const turned = { name: whole.name, a: whole.b, b: whole.a, isTurned: true } as const;
     return [gated, { kind: 'D', ...turned, onSiemens: 1 / ohms, offSiemens: DIODE_LEAK, drop }];
   });
+  const resistors = real.flatMap((one) => (one.kind === 'R' ? [{ ...ends(one), siemens: 1 / one.ohms }] : []));
   const sources = real.flatMap((one) =>
     one.kind === 'V' || one.kind === 'I' ? [{ ...ends(one), kind: one.kind, course: one.course }] : [],
   );
@@ -174,8 +177,9 @@ export function networkOf(deck: Deck): Network | NetworkProblem {
     devices: [...devices, ...cores],
     capacitors,
     inductors: coils.map(ends),
-    resistors: real.flatMap((one) => (one.kind === 'R' ? [{ ...ends(one), siemens: 1 / one.ohms }] : [])),
+    resistors,
     sources,
+    loose: looseNodes(nodes.length, [...resistors, ...capacitors, ...sources.filter(({ kind }) => kind === 'V')]),
     inductance,
     fluxOf,
     start: new Float64Array(next),
@@ -232,6 +236,18 @@ function inductanceOf(coils: readonly Element[], { couplings }: Deck): Float64Ar
     full[other * n + one] = mutual;
   }
   return cholesky(full, n);
+}
+
+/** One node of each set that the branches join, but for the one with ground. */
+function looseNodes(count: number, branches: readonly { readonly a: number; readonly b: number }[]): readonly number[] {
+  const up = Array.from({ length: count + 1 }, (_, index) => index);
+  const root = (of: number): number => {
+    let at = of < 0 ? count : of;
+    while (up[at] !== at) at = up[at] ?? at;
+    return at;
+  };
+  for (const { a, b } of branches) up[root(a)] = root(b);
+  return up.flatMap((one, index) => (one === index && index !== root(-1) && index < count ? [index] : []));
 }
 
 /** Capacitors that close a loop of capacitors and voltage sources; and a source that closes one of sources alone. */

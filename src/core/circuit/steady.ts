@@ -61,6 +61,7 @@ export function steadyState(
 /**
  * The periodic steady state: the state that one period leads back to, sought by Newton on the map of one period, whose slope is the
  * product of the propagators of its stretches. Where that does not come to an end, periods are simply run until it settles.
+ * @param of.warmUp periods run before Newton begins; none where it begins near the end
  * @param of.mostPeriods periods after which it is given up
  * @param of.isOver asked between periods; true ends the search with what was reached
  */
@@ -68,15 +69,21 @@ export function settlePeriod(
   network: Network,
   {
     period,
+    warmUp = WARM_UP,
     mostPeriods = MOST_PERIODS,
     isOver = () => false,
-  }: { readonly period: number; readonly mostPeriods?: number; readonly isOver?: () => boolean },
+  }: {
+    readonly period: number;
+    readonly warmUp?: number;
+    readonly mostPeriods?: number;
+    readonly isOver?: () => boolean;
+  },
 ): Settled | NetworkProblem {
   const from = FROM_PERIOD * period;
-  const warm = runNetwork(network, { span: (WARM_UP + FROM_PERIOD) * period, period, keepFrom: Infinity, stops: [] });
+  const warm = runNetwork(network, { span: (warmUp + FROM_PERIOD) * period, period, keepFrom: Infinity, stops: [] });
   if ('kind' in warm) return warm;
   let begin: Beginning = { seconds: from, state: warm.end, on: warm.on, phases: warm.phases };
-  let periods = WARM_UP + FROM_PERIOD;
+  let periods = warmUp + FROM_PERIOD;
   const isLeft = () => periods < mostPeriods && !isOver();
   const once = (keep: boolean): Run | NetworkProblem => {
     periods += 1;

@@ -306,15 +306,17 @@ class Runner {
   }
 
   private look(phase: Phase, z: Float64Array, guards: Float64Array, rates: Float64Array): void {
-    const { guardRows, guardRates } = phase;
+    const { guardRows, guardRates, guardBlurs } = phase;
     const n = z.length;
     for (let row = 0, at = 0; row < guards.length; row += 1) {
-      let [value, rate, size] = [0, 0, 0];
+      let value = 0;
+      let rate = 0;
+      let size = 0;
       for (let column = 0; column < n; column += 1, at += 1) {
-        value += guardRows[at]! * z[column]!;
-        const term = guardRates[at]! * z[column]!;
-        rate += term;
-        size += term < 0 ? -term : term;
+        const held = z[column]!;
+        value += guardRows[at]! * held;
+        rate += guardRates[at]! * held;
+        size += guardBlurs[at]! * (held < 0 ? -held : held);
       }
       this.blur[row] = ROUNDING * size;
       guards[row] = value - (this.on[this.guarded[row]!] ? this.offBelow[row]! : this.onAbove[row]!);

@@ -46,7 +46,7 @@ export function sampleRun(
   const values: number[][] = readers.map(() => []);
   const first = Math.round(of.from / run.tick);
   const z = new Float64Array(network.size);
-  for (const { phase, z: start, from, ticks, isFresh } of run.stretches) {
+  for (const [place, { phase, z: start, from, ticks, isFresh }] of run.stretches.entries()) {
     if (from < first) continue;
     const take = (at: number) => {
       phase.advance(start, at - from, z);
@@ -59,7 +59,8 @@ export function sampleRun(
       }
     };
     if (isFresh) take(Math.min(from + 1, from + ticks));
-    for (let at = first + Math.ceil((from + 2 - first) / step) * step; at <= from + ticks; at += step) take(at);
+    for (let at = first + Math.ceil((from + 2 - first) / step) * step; at < from + ticks; at += step) take(at);
+    if (run.stretches[place + 1]?.isFresh !== false) take(from + ticks);
   }
   return {
     seconds: Float64Array.from(moments),

@@ -44,7 +44,10 @@ export function writeDeck(deck: Deck): string {
     ...saturating,
     ...cards,
     ...diodes,
-    ...deck.couplings.map(({ name, first, second, factor }) => `${named('k', name)} ${named('l', first)} ${named('l', second)} ${num(factor)}`),
+    ...deck.couplings.map(
+      ({ name, first, second, factor }) =>
+        `${named('k', name)} ${named('l', first)} ${named('l', second)} ${num(factor)}`,
+    ),
     ...[...models].map(([text, name]) => `.model ${name} ${text}`),
     ...(bodies.length > 0 ? [`.model dd D(is=${num(saturation)} n=${EMISSION} rs=${num(ohms)})`] : []),
     ...(starts.length > 0 ? [`.ic ${starts.map(([node, volts]) => `v(${node})=${num(volts)}`).join(' ')}`] : []),
