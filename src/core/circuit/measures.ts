@@ -130,6 +130,18 @@ function dot(row: Float64Array, z: Float64Array): number {
   return sum;
 }
 
+/** Volts or amperes that no range is looked at more closely than; nothing of this trade hangs on less. */
+const LEAST_RANGE = 1e-7;
+
+/** What rounding of the terms of a sum may come to, with room. */
+const NOISE = 1e-14;
+
+function sizeOf(terms: Float64Array, z: Float64Array): number {
+  let sum = 0;
+  for (let index = 0; index < z.length; index += 1) sum += terms[index]! * Math.abs(z[index]!);
+  return sum;
+}
+
 /** How near a cubic must come, by the range of a signal at the beginnings and ends of stretches. */
 function closeOf(stretches: readonly Stretch[], reader: Reader): number {
   let [high, low] = [-Infinity, Infinity];
@@ -144,7 +156,7 @@ function closeOf(stretches: readonly Stretch[], reader: Reader): number {
     }
   }
   if (!Number.isFinite(high)) return CLOSE;
-  return CLOSE * Math.max(high - low, 1e-9 * Math.max(Math.abs(high), Math.abs(low)), 1e-15);
+  return CLOSE * Math.max(high - low, 1e-9 * Math.max(Math.abs(high), Math.abs(low)), LEAST_RANGE);
 }
 
 function valueAt(run: Run, { reader, factor }: Readers, seconds: number): number {
@@ -205,6 +217,8 @@ function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonl
   const rows = [...sums.map(({ reader }) => reader(phase)), ...factors.map(({ reader }) => reader(phase))];
   const own = sums.length;
   const count = rows.length;
+  const close = sums.map((one, index) => Math.max(one.close, NOISE * sizeOf(rows[index]!.terms, z)));
+  const blur = rows.map(({ rateTerms }) => NOISE * sizeOf(rateTerms, z));
   const factorOf = new Map(factors.map(({ index }, place) => [index, own + place]));
   /** Values and rates of all signals at a state. */
   const looked = (state: Float64Array): Float64Array => {
@@ -215,21 +229,18 @@ function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonl
     }
     return values;
   };
+  /** Ends of a piece with their rates over it; where rounding has eaten these, those of the chord. */
+  const pieceOf = (one: Float64Array, other: Float64Array, seconds: number, index: number) => {
+    const [y0, y1] = [one[index]!, other[index]!];
+    if (blur[index]! * seconds > close[index < own ? index : 0]!) return [y0, y1, y1 - y0, y1 - y0] as const;
+    return [y0, y1, one[count + index]! * seconds, other[count + index]! * seconds] as const;
+  };
   const take = (one: Float64Array, other: Float64Array, seconds: number) => {
-    const piece = (index: number) =>
-      [one[index]!, other[index]!, one[count + index]! * seconds, other[count + index]! * seconds] as const;
+    const piece = (index: number) => pieceOf(one, other, seconds, index);
     for (let index = 0; index < own; index += 1) {
       const factor = factorOf.get(index);
       if (factor !== undefined) addProduct(sums[index]!, piece(index), piece(factor), seconds);
-      else
-        add(
-          sums[index]!,
-          one[index]!,
-          other[index]!,
-          one[count + index]! * seconds,
-          other[count + index]! * seconds,
-          seconds,
-        );
+      else add(sums[index]!, ...piece(index), seconds);
     }
   };
   const cut = (from: Float64Array, y0: Float64Array, y1: Float64Array, length: number, depth: number): void => {
@@ -243,8 +254,7 @@ function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonl
     const share = part / length;
     let isClose = true;
     for (let index = 0; index < own && isClose; index += 1) {
-      const [a, b] = [y0[count + index]! * seconds, y1[count + index]! * seconds];
-      isClose = Math.abs(cubic(share, y0[index]!, y1[index]!, a, b) - y[index]!) <= sums[index]!.close;
+      isClose = Math.abs(cubic(share, ...pieceOf(y0, y1, seconds, index)) - y[index]!) <= close[index]!;
     }
     if (isClose) {
       take(y0, y, part * tick);

@@ -20,6 +20,8 @@ export class Phase {
   readonly guardRates: Float64Array;
   /** Sums of the sizes of the terms of `guardRates`: what rounding of each may be off by. */
   readonly guardBlurs: Float64Array;
+  /** Sizes of the entries of M. */
+  readonly sizes: Float64Array;
   /** exp(M·d·16ᵖ) − 1 at p·16 + d. */
   private readonly digits: (Float64Array | undefined)[] = [];
   private readonly n: number;
@@ -53,7 +55,8 @@ export class Phase {
       if (!device.control) this.guardRows[row * n + network.constant]! -= device.drop;
     });
     this.guardRates = rowsTimes(this.guardRows, guarded.length, m, n);
-    this.guardBlurs = rowsTimes(this.guardRows.map(Math.abs), guarded.length, m.map(Math.abs), n);
+    this.sizes = m.map(Math.abs);
+    this.guardBlurs = rowsTimes(this.guardRows.map(Math.abs), guarded.length, this.sizes, n);
   }
 
   /** exp(M) − 1 of one tick: a series over a part of it, doubled. */

@@ -2,8 +2,14 @@ import type { Signal } from './deck/deck';
 import { upperInverse, type Network } from './network';
 import { rowsTimes, type Phase } from './phase';
 
-/** A signal as a row over the state of a phase, with its rate. */
-export type Reader = (phase: Phase) => { readonly row: Float64Array; readonly rate: Float64Array };
+/** A signal as a row over the state of a phase, with its rate; and the sizes of the terms of both, for how far rounding puts them off. */
+export interface Read {
+  readonly row: Float64Array;
+  readonly rate: Float64Array;
+  readonly terms: Float64Array;
+  readonly rateTerms: Float64Array;
+}
+export type Reader = (phase: Phase) => Read;
 
 /** Why a signal cannot be read. */
 export interface SignalProblem {
@@ -17,25 +23,36 @@ type Plain = Exclude<Signal, { kind: 'watts' }> | { readonly kind: 'across' | 'a
 export function readerOf(network: Network, signal: Plain): Reader | SignalProblem {
   const rows = rowOf(network, signal);
   if (typeof rows !== 'function') return rows;
-  const known = new Map<Phase, { row: Float64Array; rate: Float64Array }>();
+  const known = new Map<Phase, Read>();
   return (phase) => {
     const before = known.get(phase);
     if (before) return before;
-    const row = rows(phase);
-    const one = { row, rate: rowsTimes(row, 1, phase.equations.m, network.size) };
+    const { row, terms = row.map(Math.abs) } = rows(phase);
+    const rate = rowsTimes(row, 1, phase.equations.m, network.size);
+    const one = { row, rate, terms, rateTerms: rowsTimes(terms, 1, phase.sizes, network.size) };
     known.set(phase, one);
     return one;
   };
 }
 
-function rowOf(network: Network, signal: Plain): ((phase: Phase) => Float64Array) | SignalProblem {
+/** A row, and the sizes of its terms where they cancel in it. */
+interface Row {
+  readonly row: Float64Array;
+  readonly terms?: Float64Array;
+}
+
+function rowOf(network: Network, signal: Plain): ((phase: Phase) => Row) | SignalProblem {
   const n = network.size;
   const between = (phase: Phase, a: number, b: number, factor = 1) => {
     const { volts } = phase.equations;
     const row = new Float64Array(n);
-    for (let column = 0; column < n; column += 1)
-      row[column] = factor * ((a >= 0 ? volts[a * n + column]! : 0) - (b >= 0 ? volts[b * n + column]! : 0));
-    return row;
+    const terms = new Float64Array(n);
+    for (let column = 0; column < n; column += 1) {
+      const [high, low] = [a >= 0 ? volts[a * n + column]! : 0, b >= 0 ? volts[b * n + column]! : 0];
+      row[column] = factor * (high - low);
+      terms[column] = Math.abs(factor) * (Math.abs(high) + Math.abs(low));
+    }
+    return { row, terms };
   };
   if (signal.kind === 'volts') {
     const [plus, minus] = [network.node.get(signal.plus), network.node.get(signal.minus)];
@@ -46,7 +63,7 @@ function rowOf(network: Network, signal: Plain): ((phase: Phase) => Float64Array
   const { element } = signal;
   if (signal.kind === 'magnetising') {
     const coil = network.inductors.findIndex(({ name }) => name === element);
-    return coil < 0 ? { unknown: `a winding ${element}` } : () => network.fluxOf(coil);
+    return coil < 0 ? { unknown: `a winding ${element}` } : () => ({ row: network.fluxOf(coil) });
   }
   if (signal.kind === 'across') {
     const ends = [
@@ -65,13 +82,16 @@ function rowOf(network: Network, signal: Plain): ((phase: Phase) => Float64Array
   const devices = indicesOf(network.devices, is);
   if (devices.length > 0)
     return (phase) => {
-      const sum = new Float64Array(n);
+      const sum = { row: new Float64Array(n), terms: new Float64Array(n) };
       for (const device of devices) {
         const { a, b, onSiemens, offSiemens, drop, isTurned } = network.devices[device]!;
         const siemens = (phase.on[device] ? onSiemens : offSiemens) * (isTurned ? -1 : 1);
-        const row = between(phase, a, b, siemens);
+        const { row, terms } = between(phase, a, b, siemens);
         row[network.constant]! -= siemens * drop;
-        for (let column = 0; column < n; column += 1) sum[column]! += row[column]!;
+        for (let column = 0; column < n; column += 1) {
+          sum.row[column]! += row[column]!;
+          sum.terms[column]! += terms[column]!;
+        }
       }
       return sum;
     };
@@ -83,21 +103,22 @@ function rowOf(network: Network, signal: Plain): ((phase: Phase) => Float64Array
     for (const coil of coils)
       for (let column = 0; column < count; column += 1)
         row[network.capacitors.length + column]! += inverse[coil * count + column]!;
-    return () => row;
+    return () => ({ row });
   }
   const capacitor = network.capacitors.findIndex(is);
-  if (capacitor >= 0) return (phase) => phase.equations.capacitorAmperes.slice(capacitor * n, (capacitor + 1) * n);
+  if (capacitor >= 0)
+    return (phase) => ({ row: phase.equations.capacitorAmperes.slice(capacitor * n, (capacitor + 1) * n) });
   const source = network.sources.findIndex(is);
   const battery = network.sources.filter(({ kind }) => kind === 'V').findIndex(is);
   if (source >= 0 && battery >= 0)
-    return (phase) => phase.equations.sourceAmperes.slice(battery * n, (battery + 1) * n);
+    return (phase) => ({ row: phase.equations.sourceAmperes.slice(battery * n, (battery + 1) * n) });
   const pushed = network.sources[source];
   if (pushed) {
     const row = new Float64Array(n);
     const { course } = pushed;
     if (course.kind === 'dc') row[network.constant] = course.value;
     else row[network.courseAt[source]!] = 1;
-    return () => row;
+    return () => ({ row });
   }
   return { unknown: `an element ${element} that carries a current` };
 }

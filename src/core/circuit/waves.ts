@@ -44,10 +44,11 @@ export function sampleRun(
   const step = Math.max(1, Math.round((of.to - of.from) / run.tick / points));
   const moments: number[] = [];
   const values: number[][] = readers.map(() => []);
-  const first = Math.round(of.from / run.tick);
+  const [first, last] = [Math.round(of.from / run.tick), Math.round(of.to / run.tick)];
   const z = new Float64Array(network.size);
   for (const [place, { phase, z: start, from, ticks, isFresh }] of run.stretches.entries()) {
     if (from < first) continue;
+    if (from >= last) break;
     const take = (at: number) => {
       phase.advance(start, at - from, z);
       moments.push(at * run.tick);
@@ -59,8 +60,9 @@ export function sampleRun(
       }
     };
     if (isFresh) take(Math.min(from + 1, from + ticks));
-    for (let at = first + Math.ceil((from + 2 - first) / step) * step; at < from + ticks; at += step) take(at);
-    if (run.stretches[place + 1]?.isFresh !== false) take(from + ticks);
+    for (let at = first + Math.ceil((from + 2 - first) / step) * step; at < Math.min(last, from + ticks); at += step)
+      take(at);
+    if (run.stretches[place + 1]?.isFresh !== false || from + ticks >= last) take(Math.min(last, from + ticks));
   }
   return {
     seconds: Float64Array.from(moments),

@@ -115,9 +115,12 @@ export function elementsOf(
           ['-', 'AC1'],
           ['-', 'AC2'],
         ] as const;
-        ways.forEach(([from, to], index) =>
-          elements.push({ kind: 'D', name: elementOf(ref, `.${index + 1}`), a: at(from), b: at(to), line, drop, ohms }),
-        );
+        ways.forEach(([from, to], index) => {
+          const ends = { name: elementOf(ref, `.${index + 1}`), a: at(from), b: at(to), line } as const;
+          const state = index === 0 ? model.leg : undefined;
+          if (state === 'shorted') elements.push({ kind: 'R', ...ends, ohms });
+          else if (state === undefined) elements.push({ kind: 'D', ...ends, drop, ohms });
+        });
         break;
       }
       case 'mosfet': {

@@ -7,6 +7,7 @@ import {
   type Measure,
   type Network,
   type NetworkProblem,
+  type Run,
   type Settled,
   type Signal,
   type Stored,
@@ -41,8 +42,8 @@ export interface Setting {
   readonly control?: number;
   /** Gates as they are turned into by a fault. */
   readonly gates?: (gates: Gates, period: number) => Gates;
-  /** The current limit does not work. */
-  readonly isUnlimited?: boolean;
+  /** The control does not see the output: only the current limit holds it. */
+  readonly isBlind?: boolean;
 }
 
 /** Where a search may begin: the stores and the control of a state nearby. */
@@ -51,6 +52,8 @@ export type Nearby = Pick<Operation, 'stored' | 'control'>;
 /** The output is held when it is within so much of what is asked. */
 const HELD = 5e-4;
 const MOST_TRIES = 18;
+/** Bounds that are so near, as a share, are one. */
+const CLOSED = 1e-4;
 /** Periods for one try; a circuit that needs more is shown as it is by then. */
 const MOST_PERIODS = 1200;
 /** Periods run before the first search of a circuit that has not run yet. */
@@ -65,18 +68,29 @@ export const outputOf = ({ output: [plus, minus] }: PowerCircuit): Signal => ({
   minus: nodeOf(minus),
 });
 
-/** A signal over the one period that was run, by one operation. */
-export function overPeriod(
-  { network, settled, period }: Pick<Operation, 'network' | 'settled' | 'period'>,
+/** A stretch of a run that is looked at. */
+export interface Piece {
+  readonly network: Network;
+  readonly run: Run;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The one period of a settled circuit. */
+export const periodOf = ({ network, settled }: Pick<Operation, 'network' | 'settled'>): Piece => ({
+  network,
+  run: settled.run,
+  from: settled.from,
+  to: settled.to,
+});
+
+/** Signals over a stretch of a run; not a number where the circuit has no such signal. */
+export function measured(
+  { network, run, from, to }: Piece,
   of: readonly { readonly op: Measure['op']; readonly signal: Signal }[],
 ): readonly number[] {
-  const measures = of.map(({ op, signal }): Measure => ({
-    text: '',
-    op,
-    signal,
-    window: { kind: 'last', periods: 1 },
-  }));
-  const found = measureAll(network, settled.run, measures, { span: settled.to, period });
+  const measures = of.map(({ op, signal }): Measure => ({ text: '', op, signal, window: { kind: 'span', from, to } }));
+  const found = measureAll(network, run, measures, { span: to, period: to - from });
   return found.map((one) => ('unknown' in one ? Number.NaN : one.value));
 }
 
@@ -181,10 +195,10 @@ export function operate(
     if (Math.abs(share) < HELD || isOver()) return { ...one, held: one.room.by };
     if (share > 0 && turn >= highest) return { ...one, held: 'most' };
     if (share < 0 && turn <= lowest) return { ...one, held: 'least' };
-    const here = { turn, room: share };
+    const here = { turn, room: share, one };
     if (share > 0) low = here;
     else high = here;
-    if (low && high && high.turn - low.turn < 1e-7 * highest) break;
+    if (low && high && high.turn - low.turn < CLOSED * high.turn) break;
     const slope = before && before.turn !== turn ? (here.room - before.room) / (here.turn - before.turn) : undefined;
     let next =
       slope !== undefined && slope < 0 ? turn - share / slope : turn * (1 + Math.max(-0.5, Math.min(0.5, 0.7 * share)));
@@ -196,12 +210,15 @@ export function operate(
     before = here;
     turn = within(next);
   }
+  // Where it jumps across what is asked, it stays below the jump, and what is passed above holds it.
+  if (low && high && low.turn > (1 - 100 * CLOSED) * high.turn) return { ...low.one, held: high.one.room.by };
   return best ? { ...best, held: best.room.by } : { kind: 'singular', nodes: [] };
 }
 
 interface Turned {
   readonly turn: number;
   readonly room: number;
+  readonly one: Omit<Operation, 'held'> & { readonly room: Room };
 }
 
 /** How much further a control may be turned, as a share of what holds it, and what that is. */
@@ -211,18 +228,18 @@ interface Room {
 }
 
 function roomLeft(
-  { circuit, values, isUnlimited }: Setting,
+  { circuit, values, isBlind }: Setting,
   done: Pick<Operation, 'network' | 'settled' | 'period' | 'gates'>,
 ): Room {
   const { drive } = circuit;
   if (drive.kind !== 'duty' && drive.kind !== 'frequency') return { share: 0, by: 'output' };
   const { ref, amperes: most } = drive.limit;
-  const [volts = 0] = overPeriod(done, [{ op: 'avg', signal: outputOf(circuit) }]);
+  const [volts = 0] = measured(periodOf(done), [{ op: 'avg', signal: outputOf(circuit) }]);
   const amperes = sensed(done, ref);
   const target = targetOf(circuit, values) ?? volts;
   const short = (target - volts) / target;
-  const limit = isUnlimited ? Infinity : (most - amperes) / most;
-  return limit < short ? { share: limit, by: 'limit' } : { share: short, by: 'output' };
+  const limit = (most - amperes) / most;
+  return isBlind || limit < short ? { share: limit, by: 'limit' } : { share: short, by: 'output' };
 }
 
 /** The current that a limit looks at: of a switch as it opens, of a choke the largest of either sign. */
@@ -231,7 +248,7 @@ function sensed(done: Pick<Operation, 'network' | 'settled' | 'period' | 'gates'
   const signal: Signal = { kind: 'amperes', element: elementOf(ref) };
   const gate = gates[ref];
   if (!gate) {
-    const [high = 0, low = 0] = overPeriod(done, [
+    const [high = 0, low = 0] = measured(periodOf(done), [
       { op: 'max', signal },
       { op: 'min', signal },
     ]);

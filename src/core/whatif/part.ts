@@ -29,7 +29,8 @@ export type PartModel =
       }[];
     }
   | { readonly kind: 'diode'; readonly drop: number; readonly ohms: number; readonly zener?: number }
-  | { readonly kind: 'bridge'; readonly drop: number; readonly ohms: number }
+  /** Four diodes; its first leg may be broken. */
+  | { readonly kind: 'bridge'; readonly drop: number; readonly ohms: number; readonly leg?: 'open' | 'shorted' }
   /** A switch from drain to source with the diode of its body; `damping` is in series with what its channel stores. */
   | { readonly kind: 'mosfet'; readonly ohms: number; readonly farads: number; readonly damping: number }
   /** A switch for both halves of a wave, which its gate closes. */

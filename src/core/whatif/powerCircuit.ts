@@ -81,6 +81,8 @@ export interface PowerCircuit {
     readonly load: string;
     /** Opens the clamp when it is gone. */
     readonly clamp?: string;
+    /** A capacitor that the power goes through. */
+    readonly series?: string;
   };
   readonly traces: readonly Trace[];
 }

@@ -86,7 +86,7 @@ const pushPull: PowerCircuit = {
   ],
   parts: (v) => [
     supply('J1', 'in', '0', value(v, 'input'), { ohms: 0.005, henries: 0.3e-6 }),
-    electrolytic('C1', 'in', '0', { farads: 2200e-6, ohms: 0.015, volts: 25, rms: 5 }),
+    electrolytic('C1', 'in', '0', { farads: 2200e-6, ohms: 0.015, volts: 25, rms: 7 }),
     transformer(
       'T1',
       [
@@ -128,7 +128,7 @@ const pushPull: PowerCircuit = {
   traces: TRACES,
 };
 
-const PUSH_SWITCH = { ohms: 0.008, farads: 1e-9, damping: 1, volts: 60, amperes: 50, watts: 4 } as const;
+const PUSH_SWITCH = { ohms: 0.008, farads: 1e-9, damping: 1, volts: 100, amperes: 50, watts: 4 } as const;
 
 const HALF_OUT = 12;
 const HALF_TURNS = 1 / 8.33;
@@ -213,7 +213,7 @@ const fullBridge: PowerCircuit = {
     dead([100e-9, 300e-9, 800e-9]),
   ],
   parts: (v) => [
-    ...feed(value(v, 'input'), 6),
+    ...feed(value(v, 'input'), 6, 2.4),
     mosfet('Q1', { gate: 'g1', drain: 'in', source: 'x' }, FULL_SWITCH),
     mosfet('Q2', { gate: 'g2', drain: 'x', source: '0' }, FULL_SWITCH),
     mosfet('Q3', { gate: 'g3', drain: 'in', source: 'y' }, FULL_SWITCH),
@@ -274,7 +274,7 @@ const llc: PowerCircuit = {
     dead([50e-9, 250e-9, 600e-9]),
   ],
   parts: (v) => [
-    ...feed(value(v, 'input'), 2),
+    ...feed(value(v, 'input'), 2, 1.4),
     mosfet('Q1', { gate: 'g1', drain: 'in', source: 'x' }, SWITCH),
     mosfet('Q2', { gate: 'g2', drain: 'x', source: '0' }, SWITCH),
     choke('L1', 'x', 'a', { henries: value(v, 'inductance'), ohms: 0.05, saturates: 5 }),

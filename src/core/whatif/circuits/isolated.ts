@@ -23,10 +23,10 @@ const BULK = { farads: 100e-6, ohms: 0.4, volts: 400, rms: 0.8 } as const;
 const FAST = { drop: 0.8, ohms: 0.05, volts: 1000, mean: 1 } as const;
 
 /** What feeds a converter from rectified mains. */
-export const feed = (volts: number, amperes: number): readonly PowerPart[] => [
+export const feed = (volts: number, amperes: number, rms: number = BULK.rms): readonly PowerPart[] => [
   supply('J1', 'dc', '0', volts, LEADS),
   fuse('F1', 'dc', 'in', amperes),
-  electrolytic('C3', 'in', '0', { ...BULK, volts: volts > 380 ? 450 : BULK.volts }),
+  electrolytic('C3', 'in', '0', { ...BULK, rms, volts: volts > 370 ? 450 : BULK.volts }),
 ];
 
 function oneGate(of: {
@@ -78,7 +78,7 @@ const FLYBACK_KNOBS = [
 /** Volts of the output of the circuits here that step rectified mains down. */
 const FLYBACK_OUT = 24;
 const TURNS = 4.5;
-const RECTIFIER = { drop: 0.6, ohms: 0.02, volts: 150, mean: 10, subtype: 'schottky' } as const;
+const RECTIFIER = { drop: 0.6, ohms: 0.02, volts: 150, mean: 12, subtype: 'schottky' } as const;
 
 /** Duty in discontinuous conduction, and what continuous conduction bounds it to. */
 const flybackDuty = (v: Values): number => {

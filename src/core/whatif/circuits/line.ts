@@ -218,7 +218,7 @@ const dropper: PowerCircuit = {
   ],
   drive: { kind: 'free', period: cycle },
   output: ['out', '0'],
-  roles: { switches: [], rectifiers: ['BR1'], outputCapacitors: ['C2'], load: 'J2', clamp: 'D1' },
+  roles: { switches: [], rectifiers: ['BR1'], outputCapacitors: ['C2'], load: 'J2', clamp: 'D1', series: 'C1' },
   traces: [
     { label: 'output', unit: 'V', of: 'output' },
     { label: 'R1', unit: 'A', of: { amperes: 'R1' } },

@@ -157,7 +157,7 @@ const sepic: PowerCircuit = {
     return out / (out + value(v, 'input'));
   }, 8),
   output: ['out', '0'],
-  roles: { switches: ['Q1'], rectifiers: ['D1'], store: 'L1', outputCapacitors: ['C3'], load: 'J2' },
+  roles: { switches: ['Q1'], rectifiers: ['D1'], store: 'L1', outputCapacitors: ['C3'], load: 'J2', series: 'C2' },
   traces: TRACES('L1'),
 };
 
@@ -191,7 +191,7 @@ const cuk: PowerCircuit = {
     return out / (out + value(v, 'input'));
   }, 8),
   output: ['0', 'neg'],
-  roles: { switches: ['Q1'], rectifiers: ['D1'], store: 'L1', outputCapacitors: ['C3'], load: 'J2' },
+  roles: { switches: ['Q1'], rectifiers: ['D1'], store: 'L1', outputCapacitors: ['C3'], load: 'J2', series: 'C2' },
   traces: TRACES('L1'),
 };
 

@@ -1,0 +1,11 @@
+export { CIRCUITS, circuitById } from './circuits';
+export { deathsOf, type Death } from './deaths';
+export { headline, reasons, whatHappens } from './explain';
+export { faultsOf, type Fault } from './faults';
+export type { Interval } from './mode';
+export { deckOf } from './operate';
+export type { Nearby } from './operate';
+export type { PowerPart } from './part';
+export type { Knob, PowerCircuit, Trace, Values } from './powerCircuit';
+export { STRESS_WORDS, type Stress } from './stresses';
+export { onsetOf, studyOf, studySetting, type Onset, type Study } from './study';
