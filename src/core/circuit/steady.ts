@@ -62,7 +62,7 @@ export function steadyState(
  * The periodic steady state: the state that one period leads back to, sought by Newton on the map of one period, whose slope is the
  * product of the propagators of its stretches. Where that does not come to an end, periods are simply run until it settles.
  * @param of.warmUp periods run before Newton begins; none where it begins near the end
- * @param of.mostPeriods periods after which it is given up
+ * @param of.mostPeriods periods after which it is given up; `of.mostEvents` changes of devices in one of them
  * @param of.isOver asked between periods; true ends the search with what was reached
  */
 export function settlePeriod(
@@ -71,11 +71,13 @@ export function settlePeriod(
     period,
     warmUp = WARM_UP,
     mostPeriods = MOST_PERIODS,
+    mostEvents = Infinity,
     isOver = () => false,
   }: {
     readonly period: number;
     readonly warmUp?: number;
     readonly mostPeriods?: number;
+    readonly mostEvents?: number;
     readonly isOver?: () => boolean;
   },
 ): Settled | NetworkProblem {
@@ -87,7 +89,14 @@ export function settlePeriod(
   const isLeft = () => periods < mostPeriods && !isOver();
   const once = (keep: boolean): Run | NetworkProblem => {
     periods += 1;
-    return runNetwork(network, { span: from + period, period, keepFrom: keep ? from : Infinity, stops: [], begin });
+    return runNetwork(network, {
+      span: from + period,
+      period,
+      keepFrom: keep ? from : Infinity,
+      stops: [],
+      begin,
+      mostEvents,
+    });
   };
   const next = (state: Float64Array, run: Run) => {
     begin = { seconds: from, state, on: run.on, phases: run.phases };
@@ -100,6 +109,7 @@ export function settlePeriod(
     for (let step = 0; step < STEPS; step += 1) {
       const run = once(true);
       if ('kind' in run) return run;
+      if (run.cut) return { way, periods, off, run, from, to: from + period };
       const before = off;
       off = distance(network, begin.state, run.end);
       if (off < SETTLED) {

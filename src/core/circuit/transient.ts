@@ -17,6 +17,8 @@ const NOISE = 1e-9;
 const ROUNDING = 1e-15;
 /** And of the device that was just passed. */
 const PASSED = 1e-6;
+/** Volts of a guard that is only just passed. */
+const JUST_BEYOND = 1e-10;
 /** Times that a phase begins with the step it has learnt before a longer one is tried. */
 const REST = 12;
 /** A guard may bend so much of its distance between two looks. */
@@ -75,6 +77,8 @@ export function runNetwork(
     readonly keepFrom: number;
     readonly stops: readonly number[];
     readonly begin?: Beginning;
+    /** Changes after which the run is cut. */
+    readonly mostEvents?: number;
   },
 ): Run | NetworkProblem {
   return new Runner(network, of).run();
@@ -114,6 +118,7 @@ class Runner {
       keepFrom: number;
       stops: readonly number[];
       begin?: Beginning;
+      mostEvents?: number;
     },
   ) {
     this.tick = of.period / TICKS;
@@ -232,7 +237,7 @@ class Runner {
         changed = this.bendAt(z, t) || changed;
       }
       events += 1;
-      if (events > MOST_EVENTS) return done('events');
+      if (events > (of.mostEvents ?? MOST_EVENTS)) return done('events');
       if (!changed) continue;
       found = this.settle(z, crossed >= 0 ? crossed : undefined);
       if ('kind' in found) return found;
@@ -243,17 +248,21 @@ class Runner {
   }
 
   /**
-   * Moves a state by the part of a tick that it lies beyond a crossing: where a coil has nowhere to go but through leaks, even what a tick
+   * Moves a state back to where it lies only just beyond a crossing: where a coil has nowhere to go but through leaks, even what a tick
    * leaves of its current would throw other devices over.
    */
   private sharpen(phase: Phase, z: Float64Array, device: number): void {
     const row = this.guarded.indexOf(device);
     this.look(phase, z, this.g1, this.r1);
     const [guard, rate] = [this.g1[row]!, this.r1[row]!];
-    const seconds = -guard / rate;
-    if (!(Math.abs(seconds) < 2 * LOCATED * this.tick) || this.blur[row]! > 0.1 * Math.abs(rate)) return;
-    const { m } = phase.equations;
     const n = z.length;
+    let size = 0;
+    for (let column = 0; column < n; column += 1) size += Math.abs(phase.guardRows[row * n + column]! * z[column]!);
+    const left = Math.max(JUST_BEYOND, 30 * ROUNDING * size);
+    const seconds = (Math.sign(guard) * left - guard) / rate;
+    const isWorth = Math.abs(guard) > 2 * left && Math.abs(seconds) < 2 * LOCATED * this.tick;
+    if (!isWorth || this.blur[row]! > 0.1 * Math.abs(rate)) return;
+    const { m } = phase.equations;
     const { tried } = this;
     for (let at = 0; at < n; at += 1) {
       let sum = 0;

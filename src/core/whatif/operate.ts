@@ -55,7 +55,9 @@ const MOST_TRIES = 18;
 /** Bounds that are so near, as a share, are one. */
 const CLOSED = 1e-4;
 /** Periods for one try; a circuit that needs more is shown as it is by then. */
-const MOST_PERIODS = 1200;
+const MOST_PERIODS = 400;
+/** Changes of devices in one period; what has more is shown as far as it came. */
+const MOST_EVENTS = 3000;
 /** Periods run before the first search of a circuit that has not run yet. */
 const WARM_UP = 3;
 /** Before a gate opens by so much its current is taken for the peak, seconds: what charges at its closing is over. */
@@ -159,7 +161,13 @@ export function operate(
     const network = networkOf(deck);
     if ('kind' in network) return network;
     const warmUp = isNear ? 0 : WARM_UP;
-    const settled = settlePeriod(network, { period, warmUp, mostPeriods: MOST_PERIODS, isOver });
+    const settled = settlePeriod(network, {
+      period,
+      warmUp,
+      mostPeriods: MOST_PERIODS,
+      mostEvents: MOST_EVENTS,
+      isOver,
+    });
     if ('kind' in settled) return settled;
     isNear = settled.way !== 'not settled';
     periods += settled.periods;

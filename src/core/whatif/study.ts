@@ -122,6 +122,8 @@ export interface Onset {
 /** Periods looked at behind a fault; of the line, which are long. */
 const ONSET = { switched: 40, line: 3 } as const;
 
+const ONSET_EVENTS = 6000;
+
 /** Runs a circuit on from a healthy state with a fault in it. */
 export function onsetOf(setting: Setting, healthy: Study): Onset | NetworkProblem {
   let armed = setting;
@@ -132,7 +134,7 @@ export function onsetOf(setting: Setting, healthy: Study): Onset | NetworkProble
   const network = networkOf(deck);
   if ('kind' in network) return network;
   const span = (setting.circuit.drive.kind === 'free' ? ONSET.line : ONSET.switched) * period;
-  const run = runNetwork(network, { span, period, keepFrom: 0, stops: [] });
+  const run = runNetwork(network, { span, period, keepFrom: 0, stops: [], mostEvents: ONSET_EVENTS });
   if ('kind' in run) return run;
   const piece = { network, run, from: 0, to: run.reached };
   return { piece, ...stressesOver(armed.parts, piece, gates, period), period };
