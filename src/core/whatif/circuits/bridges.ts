@@ -59,6 +59,17 @@ const cans = (v: Values, volts: number, rms: number): readonly PowerPart[] => [
   electrolytic('C21', 'out', 's0', { farads: value(v, 'capacitance'), ohms: value(v, 'esr'), volts, rms }),
 ];
 
+/** Across each half of a secondary, as common practice has it. @param first of the two capacitors; the second is the next */
+const snubbers = (first: string, ohms: number, farads: number, volts: number): readonly PowerPart[] => {
+  const second = `C${Number(first.slice(1)) + 1}`;
+  return [
+    resistor('R2', 's1', 'n1s', ohms, 3),
+    film(first, 'n1s', 's0', { farads, ohms: 0, volts, rms: 1 }),
+    resistor('R3', 's2', 'n2s', ohms, 3),
+    film(second, 'n2s', 's0', { farads, ohms: 0, volts, rms: 1 }),
+  ];
+};
+
 const TRACES: readonly Trace[] = [
   { label: 'Q1, drain to source', unit: 'V', of: { volts: 'Q1' } },
   { label: 'Q1', unit: 'A', of: { amperes: 'Q1' } },
@@ -104,8 +115,7 @@ const pushPull: PowerCircuit = {
     controller('U1', { VCC: 'in', OUTA: 'g1', OUTB: 'g2', GND: '0' }),
     diode('D1', 's1', 'k', { drop: 0.7, ohms: 0.01, volts: 150, mean: 8 }),
     diode('D2', 's2', 'k', { drop: 0.7, ohms: 0.01, volts: 150, mean: 8 }),
-    resistor('R2', 's1', 'n2', 100, 3),
-    film('C3', 'n2', 's2', { farads: 330e-12, ohms: 0, volts: 400, rms: 1 }),
+    ...snubbers('C3', 100, 330e-12, 400),
     choke('L1', 'k', 'out', { henries: value(v, 'inductance'), ohms: 0.01, saturates: 10 }),
     ...cans(v, 35, 2.5),
     load('J2', 'out', 's0', loadOhms(v, PUSH_OUT)),
@@ -174,8 +184,7 @@ const halfBridge: PowerCircuit = {
     controller('U1', { VCC: 'in', HO: 'g1', LO: 'g2', GND: '0' }),
     diode('D1', 's1', 'k', HALF_DIODE),
     diode('D2', 's2', 'k', HALF_DIODE),
-    resistor('R2', 's1', 'n2', 22, 2),
-    film('C4', 'n2', 's2', { farads: 2.2e-9, ohms: 0, volts: 250, rms: 1 }),
+    ...snubbers('C4', 22, 2.2e-9, 250),
     choke('L1', 'k', 'out', { henries: value(v, 'inductance'), ohms: 0.001, saturates: 35 }),
     ...cans(v, 16, 4),
     load('J2', 'out', 's0', loadOhms(v, HALF_OUT)),
@@ -228,8 +237,7 @@ const fullBridge: PowerCircuit = {
     ),
     controller('U1', { VCC: 'in', OUTA: 'g1', OUTB: 'g2', OUTC: 'g3', OUTD: 'g4', GND: '0' }),
     bridge('BR2', { a: 's1', b: 's2', plus: 'k', minus: 's0' }, { drop: 0.5, ohms: 0.005, volts: 200, mean: 20 }),
-    resistor('R2', 's1', 'n2', 22, 5),
-    film('C4', 'n2', 's2', { farads: 1e-9, ohms: 0, volts: 630, rms: 2 }),
+    ...snubbers('C4', 22, 1e-9, 630),
     choke('L1', 'k', 'out', { henries: value(v, 'inductance'), ohms: 0.002, saturates: 35 }),
     ...cans(v, 63, 4),
     load('J2', 'out', 's0', loadOhms(v, FULL_OUT)),
@@ -297,8 +305,7 @@ const llc: PowerCircuit = {
     controller('U1', { VCC: 'in', HO: 'g1', LO: 'g2', GND: '0' }),
     diode('D1', 's1', 'out', LLC_DIODE),
     diode('D2', 's2', 'out', LLC_DIODE),
-    resistor('R2', 's1', 'n2', 47, 1),
-    film('C4', 'n2', 's2', { farads: 220e-12, ohms: 0, volts: 250, rms: 1 }),
+    ...snubbers('C4', 47, 220e-12, 250),
     ...cans(v, 35, 6),
     load('J2', 'out', 's0', loadOhms(v, LLC_OUT)),
   ],
