@@ -49,10 +49,10 @@ module.exports = {
     only('server-knows-core', 'server', ['core'], 'Infrastructure knows no feature.'),
     only('ui-knows-quantities', 'ui', ['core'], 'Shared parts know no domain word.', ['^src/address\\.ts$']),
     {
-      name: 'ui-knows-only-quantities',
+      name: 'ui-knows-quantities-and-ink',
       severity: 'error',
       from: { path: inside('ui') },
-      to: { path: '^src/core/', pathNot: '^src/core/quantity/' },
+      to: { path: '^src/core/', pathNot: '^src/core/(quantity|schematic)/' },
     },
     only('workers-know-core', 'workers', ['core'], 'Workers are thin shells round core.'),
     only(

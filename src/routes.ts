@@ -6,6 +6,7 @@ export const routes = {
   home: () => '/',
   settings: () => '/settings',
   sums: () => '/sums',
+  whatIf: (circuit?: string) => (circuit === undefined ? '/sums/what-if' : `/sums/what-if/${circuit}`),
   changes: () => '/changes',
 
   donors: (query: { find?: string } = {}) => withQuery('/donors', query),

@@ -1,11 +1,8 @@
+export { answerOf, faultAnswer, spiceOf, type Answer, type FaultAnswer, type Wave, type WaveSet } from './answer';
+export { boardOf } from './board';
 export { CIRCUITS, circuitById } from './circuits';
-export { deathsOf, type Death } from './deaths';
-export { headline, reasons, whatHappens } from './explain';
+export type { Death } from './deaths';
 export { faultsOf, type Fault } from './faults';
-export type { Interval } from './mode';
-export { deckOf } from './operate';
-export type { Nearby } from './operate';
-export type { PowerPart } from './part';
-export type { Knob, PowerCircuit, Trace, Values } from './powerCircuit';
+export type { Knob, PowerCircuit, Values } from './powerCircuit';
 export { STRESS_WORDS, type Stress } from './stresses';
-export { onsetOf, studyOf, studySetting, type Onset, type Study } from './study';
+export { studyOf, type Study } from './study';

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useId, useState, type ReactNode } from 'react';
 import { bandProblemText, COLOURS, decodeBands, decodeMarking, type Decoding } from '../../core/marking';
 import { KIND_NAMES, kindFromWord, kindRule, RATINGS, type RatingName } from '../../core/part';
@@ -12,6 +13,7 @@ import {
   storedEnergy,
   suggestBleed,
 } from '../../core/safety';
+import { routes } from '../../routes';
 import { Evidence } from '../../ui/frame/Halves';
 import { Facts } from '../../ui/value/Facts';
 
@@ -19,6 +21,12 @@ import { Facts } from '../../ui/value/Facts';
 export function SumsSheet({ touchLimit }: { touchLimit: number }) {
   return (
     <Evidence>
+      <p className="mb-6 text-[13.5px]">
+        <Link href={routes.whatIf()} className="btn mr-3">
+          What if
+        </Link>
+        Twenty circuits that run while you turn their values, and what gives way first when a part fails.
+      </p>
       <div className="grid gap-x-10 gap-y-8 min-[900px]:grid-cols-2">
         <div className="grid content-start gap-y-8">
           <MarkingSum />

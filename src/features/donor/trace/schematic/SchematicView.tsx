@@ -4,8 +4,8 @@ import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { Annotator, schematicSvg, type Schematic } from '../../../../core/schematic';
 import { useZoom, useZoomHands } from '../../../../ui/picture/useZoom';
 import { ZoomButtons } from '../../../../ui/picture/ZoomPicture';
-import { GROUND, LabelView, SymbolView } from './ink';
-import { keepPng, keepSvg } from './keepFile';
+import { GROUND, LabelView, SymbolView } from '../../../../ui/schematic/ink';
+import { keepPng, keepSvg } from '../../../../ui/picture/keepFile';
 import { MarkView, TagView, type PartNote, type WireNote } from './notes';
 
 const NO_NOTES: readonly never[] = [];

@@ -6,7 +6,7 @@ import { PAPERS, type Paper } from '../../../../core/schematic';
 import { routes } from '../../../../routes';
 import { EmptyState } from '../../../../ui/feedback/EmptyState';
 import { Evidence } from '../../../../ui/frame/Halves';
-import { keepPng, keepSvg } from '../schematic/keepFile';
+import { keepPng, keepSvg } from '../../../../ui/picture/keepFile';
 import type { SchematicSheet, SharedOut } from './sheets.server';
 
 /** Pixels of a millimetre on a picture: about 250 to the inch. */

@@ -6,7 +6,7 @@ import {
   type PlacedSymbol,
   type Schematic,
   type Shape,
-} from '../../../../core/schematic';
+} from '../../core/schematic';
 
 /** Words keep a ground of their own, so that what lies under them does not disturb. */
 export const GROUND = { stroke: 'var(--lift)', strokeWidth: 3, paintOrder: 'stroke' } as const;

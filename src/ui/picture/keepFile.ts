@@ -9,6 +9,8 @@ export function keepFile(content: Blob, name: string) {
 
 export const keepSvg = (svg: string, name: string) => keepFile(new Blob([svg], { type: 'image/svg+xml' }), name);
 
+export const keepText = (text: string, name: string, type: string) => keepFile(new Blob([text], { type }), name);
+
 /** An SVG document as a picture of so many pixels. */
 export async function keepPng(
   svg: string,

@@ -1,0 +1,151 @@
+import { sampleRun, writeDeck, type NetworkProblem, type Signal } from '../circuit';
+import { deathsOf, type Death } from './deaths';
+import { elementOf, nodeOf } from './elements';
+import { headline, reasons, whatHappens } from './explain';
+import type { Fault } from './faults';
+import type { Interval } from './mode';
+import { outputOf, periodOf, type Piece } from './operate';
+import type { Trace } from './powerCircuit';
+import type { Stress, StressKind } from './stresses';
+import { onsetOf, studySetting, type OutputFigures, type Study } from './study';
+
+/** One signal over time, with the rating that it must stay under. */
+export interface Wave {
+  readonly label: string;
+  readonly unit: 'V' | 'A';
+  readonly values: Float64Array;
+  readonly limit?: { readonly value: number; readonly ref: string };
+}
+
+export interface WaveSet {
+  /** From the start of the period, or from the fault. */
+  readonly seconds: Float64Array;
+  readonly waves: readonly Wave[];
+}
+
+/** A circuit as it runs, in figures and words that cross a thread. */
+export interface Answer {
+  readonly headline: string;
+  readonly reasons: readonly string[];
+  /** Duty or frequency as it was found or set. */
+  readonly control?: number;
+  readonly period: number;
+  readonly output: OutputFigures;
+  readonly input: Study['input'];
+  readonly stresses: readonly Stress[];
+  readonly intervals: readonly Interval[];
+  readonly waves: WaveSet;
+  /** What stands beside a part on the drawing, by reference. */
+  readonly figures: Readonly<Record<string, { readonly value: number; readonly kind: StressKind }>>;
+  /** Whether the figures may be built on: a state that repeats was found. */
+  readonly isSettled: boolean;
+}
+
+/** What comes of a fault. */
+export interface FaultAnswer {
+  readonly kind: Fault['kind'];
+  /** Missing where it could not be worked out. */
+  readonly told?: {
+    readonly what: string;
+    readonly deaths: readonly Death[];
+    /** Of a circuit that comes to rest with the fault in it. */
+    readonly waves?: WaveSet;
+  };
+}
+
+const POINTS = 420;
+/** The figure that a part is told by, the first it has. */
+const FIGURE: readonly StressKind[] = ['breakdown', 'mean', 'ripple', 'core', 'heat', 'effective'];
+
+/** What a page shows of a study. */
+export function answerOf(study: Study): Answer {
+  const { operation, stresses, intervals, output, input } = study;
+  const figures: Record<string, { value: number; kind: StressKind }> = {};
+  for (const kind of FIGURE)
+    for (const one of stresses) if (one.kind === kind) figures[one.ref] ??= { value: one.value, kind };
+  return {
+    headline: headline(study),
+    reasons: reasons(study),
+    ...(operation.control === undefined ? {} : { control: operation.control }),
+    period: operation.period,
+    output,
+    input,
+    stresses,
+    intervals,
+    waves: wavesOf(study, periodOf(operation)),
+    figures,
+    isSettled: isSound(study),
+  };
+}
+
+/** A state that repeats, with every diode in its order. */
+const isSound = ({ operation: { settled } }: Study) =>
+  settled.way !== 'not settled' && settled.run.unsettled === 0 && settled.run.cut === undefined;
+
+/**
+ * What a fault does to a circuit that runs. @param isOver asked between periods; a fault that takes longer is not told
+ */
+export function faultAnswer(fault: Fault, healthy: Study, isOver: () => boolean): FaultAnswer {
+  const { kind } = fault;
+  const setting = fault.apply(healthy);
+  const after =
+    fault.course === 'settles'
+      ? studySetting(setting, { nearby: healthy.operation, isOver })
+      : onsetOf(setting, healthy);
+  if (isProblem(after)) return { kind };
+  const isTold = 'passed' in after ? after.piece.run.unsettled === 0 : isSound(after) && !isOver();
+  if (!isTold) return { kind };
+  return {
+    kind,
+    told: {
+      what: whatHappens(fault, healthy, after),
+      deaths: deathsOf(after, healthy),
+      ...('passed' in after ? {} : { waves: wavesOf(after, periodOf(after.operation)) }),
+    },
+  };
+}
+
+const isProblem = (one: object): one is NetworkProblem => 'kind' in one;
+
+/** The circuit with its gates as they were found, as a deck of the SPICE subset. */
+export const spiceOf = ({ operation: { deck } }: Study): string => writeDeck(deck);
+
+function wavesOf({ setting, stresses, output }: Pick<Study, 'setting' | 'stresses' | 'output'>, piece: Piece): WaveSet {
+  const { circuit, parts } = setting;
+  const partOf = (ref: string) => parts.find((part) => part.ref === ref);
+  const signalOf = ({ of }: Trace): Signal => {
+    if (of === 'ripple' || of === 'output') return outputOf(circuit);
+    if ('volts' in of) {
+      const pins = partOf(of.volts)?.drawn.pins ?? {};
+      const [a, b] = [
+        pins['D'] ?? pins['+'] ?? pins['MT2'] ?? pins['1'],
+        pins['S'] ?? pins['-'] ?? pins['MT1'] ?? pins['2'],
+      ];
+      return { kind: 'volts', plus: nodeOf(a ?? '0'), minus: nodeOf(b ?? '0') };
+    }
+    return { kind: 'amperes', element: elementOf(of.amperes) };
+  };
+  const known = circuit.traces.filter(
+    ({ of }) => typeof of === 'string' || partOf('volts' in of ? of.volts : of.amperes),
+  );
+  const sampled = sampleRun(piece.network, piece.run, { ...piece, points: POINTS, signals: known.map(signalOf) });
+  return {
+    seconds: sampled.seconds.map((second) => second - piece.from),
+    waves: known.flatMap(({ label, unit, of }, index): readonly Wave[] => {
+      const values = sampled.signals[index]?.values;
+      if (!values) return [];
+      const rating =
+        typeof of === 'object' && 'volts' in of
+          ? stresses.find(({ ref, kind }) => ref === of.volts && (kind === 'breakdown' || kind === 'voltage'))
+          : undefined;
+      return [
+        {
+          label,
+          unit,
+          values: of === 'ripple' ? values.map((value) => value - output.volts) : values,
+          ...(rating ? { limit: { value: rating.limit, ref: rating.ref } } : {}),
+        },
+      ];
+    }),
+  };
+}
