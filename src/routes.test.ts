@@ -29,6 +29,7 @@ const ADDRESSES: Record<keyof typeof routes, readonly [address: string, expected
   home: [routes.home(), '/'],
   settings: [routes.settings(), '/settings'],
   sums: [routes.sums(), '/sums'],
+  deck: [routes.deck(), '/sums/deck'],
   whatIf: [routes.whatIf('flyback'), '/sums/what-if/flyback'],
   changes: [routes.changes(), '/changes'],
   donors: [routes.donors({ find: 'adapter 19 V' }), '/donors?find=adapter%2019%20V'],

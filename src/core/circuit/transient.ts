@@ -263,12 +263,20 @@ class Runner {
     const isWorth = Math.abs(guard) > 2 * left && Math.abs(seconds) < 2 * LOCATED * this.tick;
     if (!isWorth || this.blur[row]! > 0.1 * Math.abs(rate)) return;
     const { m } = phase.equations;
-    const { tried } = this;
-    for (let at = 0; at < n; at += 1) {
-      let sum = 0;
-      for (let column = 0; column < n; column += 1) sum += m[at * n + column]! * z[column]!;
-      tried[at] = sum;
-    }
+    const { tried, lowZ } = this;
+    const times = (from: Float64Array, into: Float64Array): number => {
+      let squares = 0;
+      for (let at = 0; at < n; at += 1) {
+        let sum = 0;
+        for (let column = 0; column < n; column += 1) sum += m[at * n + column]! * from[column]!;
+        into[at] = sum;
+        squares += sum * sum;
+      }
+      return Math.sqrt(squares);
+    };
+    // Only where the state goes straight over so short a time: a fast mode would be thrown far off.
+    const speed = times(z, tried);
+    if (times(tried, lowZ) * Math.abs(seconds) > 0.1 * speed) return;
     for (let at = 0; at < n; at += 1) z[at]! += seconds * tried[at]!;
   }
 

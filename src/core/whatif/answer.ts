@@ -4,9 +4,10 @@ import { elementOf, nodeOf } from './elements';
 import { headline, reasons, whatHappens } from './explain';
 import type { Fault } from './faults';
 import type { Interval } from './mode';
-import { outputOf, periodOf, type Piece } from './operate';
+import { outputOf, periodOf } from './operate';
 import type { Trace } from './powerCircuit';
-import type { Stress, StressKind } from './stresses';
+import { peakOf, STRESS_WORDS, type Stress, type StressKind } from './stresses';
+import type { Unit } from '../quantity';
 import { onsetOf, studySetting, type OutputFigures, type Study } from './study';
 
 /** One signal over time, with the rating that it must stay under. */
@@ -36,7 +37,7 @@ export interface Answer {
   readonly intervals: readonly Interval[];
   readonly waves: WaveSet;
   /** What stands beside a part on the drawing, by reference. */
-  readonly figures: Readonly<Record<string, { readonly value: number; readonly kind: StressKind }>>;
+  readonly figures: Readonly<Record<string, { readonly value: number; readonly unit: Unit }>>;
   /** Whether the figures may be built on: a state that repeats was found. */
   readonly isSettled: boolean;
 }
@@ -60,9 +61,14 @@ const FIGURE: readonly StressKind[] = ['breakdown', 'mean', 'ripple', 'core', 'h
 /** What a page shows of a study. */
 export function answerOf(study: Study): Answer {
   const { operation, stresses, intervals, output, input } = study;
-  const figures: Record<string, { value: number; kind: StressKind }> = {};
+  const figures: Record<string, { value: number; unit: Unit }> = {};
   for (const kind of FIGURE)
-    for (const one of stresses) if (one.kind === kind) figures[one.ref] ??= { value: one.value, kind };
+    for (const one of stresses)
+      if (one.kind === kind) figures[one.ref] ??= { value: one.value, unit: STRESS_WORDS[kind].unit };
+  for (const { ref, model } of study.setting.parts) {
+    if (model.kind === 'supply' || model.kind === 'mains') figures[ref] = { value: input.volts, unit: 'volt' };
+    if (model.kind === 'load') figures[ref] = { value: output.volts, unit: 'volt' };
+  }
   return {
     headline: headline(study),
     reasons: reasons(study),
@@ -72,7 +78,7 @@ export function answerOf(study: Study): Answer {
     input,
     stresses,
     intervals,
-    waves: wavesOf(study, periodOf(operation)),
+    waves: wavesOf(study),
     figures,
     isSettled: isSound(study),
   };
@@ -100,7 +106,7 @@ export function faultAnswer(fault: Fault, healthy: Study, isOver: () => boolean)
     told: {
       what: whatHappens(fault, healthy, after),
       deaths: deathsOf(after, healthy),
-      ...('passed' in after ? {} : { waves: wavesOf(after, periodOf(after.operation)) }),
+      ...('passed' in after ? {} : { waves: wavesOf(after) }),
     },
   };
 }
@@ -110,7 +116,8 @@ const isProblem = (one: object): one is NetworkProblem => 'kind' in one;
 /** The circuit with its gates as they were found, as a deck of the SPICE subset. */
 export const spiceOf = ({ operation: { deck } }: Study): string => writeDeck(deck);
 
-function wavesOf({ setting, stresses, output }: Pick<Study, 'setting' | 'stresses' | 'output'>, piece: Piece): WaveSet {
+function wavesOf({ setting, operation, stresses, output }: Study): WaveSet {
+  const piece = periodOf(operation);
   const { circuit, parts } = setting;
   const partOf = (ref: string) => parts.find((part) => part.ref === ref);
   const signalOf = ({ of }: Trace): Signal => {
@@ -134,6 +141,11 @@ function wavesOf({ setting, stresses, output }: Pick<Study, 'setting' | 'stresse
     waves: known.flatMap(({ label, unit, of }, index): readonly Wave[] => {
       const values = sampled.signals[index]?.values;
       if (!values) return [];
+      const ref = typeof of === 'object' && 'amperes' in of ? of.amperes : '';
+      // What charges as a gate closes is over at once, and would hide all that follows.
+      const peak = partOf(ref)?.model.kind === 'mosfet' ? peakOf(ref, piece, operation.gates) : Infinity;
+      const shownValues = (all: Float64Array) =>
+        of === 'ripple' ? all.map((value) => value - output.volts) : all.map((value) => Math.min(value, peak));
       const rating =
         typeof of === 'object' && 'volts' in of
           ? stresses.find(({ ref, kind }) => ref === of.volts && (kind === 'breakdown' || kind === 'voltage'))
@@ -142,7 +154,7 @@ function wavesOf({ setting, stresses, output }: Pick<Study, 'setting' | 'stresse
         {
           label,
           unit,
-          values: of === 'ripple' ? values.map((value) => value - output.volts) : values,
+          values: shownValues(values),
           ...(rating ? { limit: { value: rating.limit, ref: rating.ref } } : {}),
         },
       ];

@@ -80,8 +80,8 @@ export function deathsOf(
 
 function deathOf({ ref, kind, value, limit }: Stress, seconds: number | undefined): Death {
   const { label, unit } = STRESS_WORDS[kind];
-  const when = seconds === undefined ? '' : ` after ${formatQuantity(seconds, 'second', { digits: 2 })}`;
+  const when = seconds === undefined ? '' : `, passed after ${formatQuantity(seconds, 'second', { digits: 2 })}`;
   const { because, pace } = ENDS[kind];
-  const message = `${ref}: ${label} ${formatQuantity(value, unit)} against ${formatQuantity(limit, unit)}, passed${when}; ${because}`;
+  const message = `${ref}: ${label} ${formatQuantity(value, unit)} against ${formatQuantity(limit, unit)}${when}; ${because}`;
   return { ref, kind, pace, value, limit, message, ...(seconds === undefined ? {} : { seconds }) };
 }

@@ -10,16 +10,16 @@ export type StressKind =
   'breakdown' | 'peak' | 'heat' | 'reverse' | 'mean' | 'ripple' | 'voltage' | 'reversed' | 'core' | 'effective';
 
 export const STRESS_WORDS: Readonly<Record<StressKind, { readonly label: string; readonly unit: Unit }>> = {
-  breakdown: { label: 'drain to source', unit: 'volt' },
+  breakdown: { label: 'drain volts', unit: 'volt' },
   peak: { label: 'peak current', unit: 'ampere' },
   heat: { label: 'heat', unit: 'watt' },
-  reverse: { label: 'reverse voltage', unit: 'volt' },
+  reverse: { label: 'reverse volts', unit: 'volt' },
   mean: { label: 'mean current', unit: 'ampere' },
   ripple: { label: 'ripple current', unit: 'ampere' },
   voltage: { label: 'voltage', unit: 'volt' },
   reversed: { label: 'wrong polarity', unit: 'volt' },
-  core: { label: 'core, peak current', unit: 'ampere' },
-  effective: { label: 'current, effective', unit: 'ampere' },
+  core: { label: 'core current', unit: 'ampere' },
+  effective: { label: 'rms current', unit: 'ampere' },
 };
 
 export interface Stress {
@@ -168,7 +168,7 @@ const stress = (ref: string, kind: StressKind, value: number, limit: number): St
 });
 
 /** The largest current of a switch, but for what charges as its gate closes. */
-function peakOf(ref: string, piece: Piece, gates: Gates): number {
+export function peakOf(ref: string, piece: Piece, gates: Gates): number {
   const { seconds, signals } = sampleRun(piece.network, piece.run, {
     ...piece,
     points: POINTS,

@@ -25,7 +25,11 @@ export function SumsSheet({ touchLimit }: { touchLimit: number }) {
         <Link href={routes.whatIf()} className="btn mr-3">
           What if
         </Link>
-        Twenty circuits that run while you turn their values, and what gives way first when a part fails.
+        <Link href={routes.deck()} className="btn mr-3">
+          Run a deck
+        </Link>
+        Twenty circuits that run while you turn their values, and what gives way first when a part fails; or a circuit
+        of your own as a SPICE deck.
       </p>
       <div className="grid gap-x-10 gap-y-8 min-[900px]:grid-cols-2">
         <div className="grid content-start gap-y-8">

@@ -1,9 +1,78 @@
 import type { PlacedSymbol, Schematic } from '../../core/schematic';
-import { STRESS_WORDS, type Answer } from '../../core/whatif';
+import type { Answer } from '../../core/whatif';
 import { LabelView, SymbolView } from '../../ui/schematic/ink';
 import { shown } from './present';
 
+/** What the drawing is fitted into, and how large its words are there, pixels. */
+const WIDTH = 758;
+const HEIGHT = 300;
+const PIXELS = 10.5;
+const EDGE = 16;
+
 const nothing = () => undefined;
+
+const figureText = (answer: Answer | undefined, ref: string): string => {
+  const figure = answer?.figures[ref];
+  return figure ? shown(figure.value, figure.unit) : '';
+};
+
+/** The part of a drawing that is drawn on. */
+function usedBox({ symbols, wires, labels }: Schematic) {
+  const points = [
+    ...wires.flatMap((wire) => wire.points),
+    ...labels.map(({ at }) => at),
+    ...symbols.flatMap(({ at, symbol: { body }, caption }) => [
+      { x: at.x + body.left, y: at.y + body.top },
+      { x: at.x + body.right + (caption.anchor === 'start' ? 70 : 0), y: at.y + body.bottom },
+      ...caption.lines.map((line) => ({ x: at.x + line.x, y: at.y + line.y - 16 })),
+    ]),
+  ];
+  const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
+  return {
+    left: Math.min(...xs) - EDGE,
+    right: Math.max(...xs) + EDGE,
+    top: Math.min(...ys) - EDGE,
+    bottom: Math.max(...ys) + EDGE,
+  };
+}
+
+/** The reference of a part and its figure, large enough to be read at the size of the drawing. */
+function Caption({
+  placed: { at, caption, ref, isBlock, symbol },
+  figure,
+  type,
+  isStruck,
+}: {
+  placed: PlacedSymbol;
+  figure: string;
+  type: number;
+  isStruck: boolean;
+}) {
+  const [first] = caption.lines;
+  if (!first || isBlock) return null;
+  const lines = figure === '' ? [ref] : [ref, figure];
+  const { captionAt } = symbol;
+  const last = caption.lines.at(-1) ?? first;
+  // Over a body the words grow upwards, beside it from its middle, within it about its middle.
+  const bottom = captionAt === 'above' ? last.y : (first.y + last.y) / 2 + ((lines.length - 1) * type * 1.05) / 2;
+  return (
+    <g stroke="var(--lift)" strokeWidth="4" paintOrder="stroke">
+      {lines.map((text, index) => (
+        <text
+          key={index}
+          x={at.x + first.x}
+          y={at.y + bottom - (lines.length - 1 - index) * type * 1.05}
+          textAnchor={caption.anchor}
+          fontSize={index === 0 ? type * 0.92 : type}
+          fontWeight={index === 0 ? 400 : 600}
+          fill={isStruck ? 'var(--ochre)' : index === 0 ? 'var(--ink-2)' : 'var(--ink)'}
+        >
+          {text}
+        </text>
+      ))}
+    </g>
+  );
+}
 
 /** The circuit with a figure beside each part: as the knobs are turned only the figures change, never the drawing. */
 export function CircuitFigure({
@@ -19,21 +88,11 @@ export function CircuitFigure({
   /** Parts that are over what they stand. */
   over: readonly string[];
 }) {
-  const figured = (placed: PlacedSymbol): PlacedSymbol => {
-    const figure = answer?.figures[placed.ref];
-    const text = figure ? shown(figure.value, STRESS_WORDS[figure.kind].unit) : '';
-    const { lines } = placed.caption;
-    const [first] = lines;
-    if (!first || (lines.length === 1 && first.text === placed.ref)) return placed;
-    const told =
-      lines.length === 1
-        ? [{ ...first, text: `${placed.ref} ${text}` }]
-        : [first, ...(lines[1] ? [{ ...lines[1], text }] : [])];
-    return { ...placed, caption: { ...placed.caption, lines: told } };
-  };
+  const box = usedBox(schematic);
+  const type = Math.min(30, PIXELS / Math.min(WIDTH / (box.right - box.left), HEIGHT / (box.bottom - box.top)));
   return (
     <svg
-      viewBox={`0 0 ${schematic.width} ${schematic.height}`}
+      viewBox={`${box.left} ${box.top} ${box.right - box.left} ${box.bottom - box.top}`}
       className="circuit-figure"
       role="img"
       aria-label={`Circuit: ${schematic.title}`}
@@ -75,7 +134,11 @@ export function CircuitFigure({
         const isOver = over.includes(placed.ref);
         return (
           <g key={placed.ref} data-over={isOver ? '' : undefined}>
-            <SymbolView placed={figured(placed)} isChosen={struck.includes(placed.ref)} onPart={nothing} />
+            <SymbolView
+              placed={{ ...placed, caption: { ...placed.caption, lines: [] } }}
+              isChosen={struck.includes(placed.ref)}
+              onPart={nothing}
+            />
             {isOver && (
               <rect
                 x={placed.at.x + body.left - 6}
@@ -90,6 +153,15 @@ export function CircuitFigure({
           </g>
         );
       })}
+      {schematic.symbols.map((placed) => (
+        <Caption
+          key={placed.ref}
+          placed={placed}
+          figure={figureText(answer, placed.ref)}
+          type={type}
+          isStruck={struck.includes(placed.ref)}
+        />
+      ))}
       {schematic.labels.map(({ text, at, side, kind, nudge }, index) => (
         <LabelView
           key={index}

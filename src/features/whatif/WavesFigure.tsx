@@ -2,7 +2,7 @@ import { formatQuantity } from '../../core/quantity';
 import type { Answer, Wave, WaveSet } from '../../core/whatif';
 
 const WIDE = 760;
-const LEFT = 126;
+const LEFT = 134;
 const TOP = 34;
 const ROW = 82;
 const GAP = 16;
@@ -117,7 +117,7 @@ function Row({
         <g key={tick}>
           <path d={`M${LEFT} ${y(tick)}H${WIDE - 4}`} stroke="var(--rule)" />
           <text x={LEFT - 6} y={y(tick) + 3.5} textAnchor="end" className="wave-number">
-            {formatQuantity(tick, unit, { digits: 3 })}
+            {formatQuantity(Math.abs(tick) < 0.01 * (high - low) ? 0 : tick, unit, { digits: 3 })}
           </text>
         </g>
       ))}

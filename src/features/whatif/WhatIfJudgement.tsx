@@ -1,9 +1,12 @@
+'use client';
+
+import { useEffect, useRef } from 'react';
 import { STRESS_WORDS, type Answer, type Fault, type FaultAnswer, type Stress } from '../../core/whatif';
 import { Judgement } from '../../ui/judgement/Judgement';
 import { marginText, shown, standing, stressLabel } from './present';
 
 /** So many stresses are shown; the rest stand far from their limits. */
-const SHOWN = 8;
+const SHOWN = 7;
 
 /** How it runs, what is tightest, and what would happen if. */
 export function WhatIfJudgement({
@@ -134,8 +137,13 @@ function FaultRow({
 }) {
   const first = answer?.told?.deaths.map(({ ref }) => ref).slice(0, 2);
   const short = !answer ? '…' : !first ? 'cannot be told' : first.length > 0 ? first.join(', ') : 'nothing';
+  const row = useRef<HTMLLIElement>(null);
+  const isTold = answer !== undefined;
+  useEffect(() => {
+    if (isOpen) row.current?.scrollIntoView({ block: 'nearest' });
+  }, [isOpen, isTold]);
   return (
-    <li data-open={isOpen ? '' : undefined}>
+    <li ref={row} data-open={isOpen ? '' : undefined}>
       <button type="button" aria-expanded={isOpen} onClick={onChoose} data-fault={kind}>
         <span>{title}</span>
         <span className={first && first.length > 0 ? 'q' : 'text-ink-2'}>{short}</span>

@@ -92,11 +92,11 @@ function Running({ circuit, query }: { circuit: PowerCircuit; query: string }) {
             {control === undefined ? (
               <button
                 type="button"
-                className="btn"
+                className="knob-hand"
                 disabled={answer?.control === undefined}
                 onClick={() => answer?.control !== undefined && set({ control: answer.control })}
               >
-                hold it
+                follows; hold it
               </button>
             ) : (
               <ControlSlider
@@ -106,7 +106,6 @@ function Running({ circuit, query }: { circuit: PowerCircuit; query: string }) {
                 onRelease={release}
               />
             )}
-            {control === undefined && <p className="knob-ends">follows the output</p>}
           </div>
         )}
       </div>
@@ -159,7 +158,7 @@ function ControlSlider({
         aria-valuetext={drive.kind === 'duty' ? control.toFixed(3) : shown(control, 'hertz')}
         onChange={({ target }) => onControl(least + (Number(target.value) / STEPS) * (most - least))}
       />
-      <button type="button" className="btn" onClick={onRelease}>
+      <button type="button" className="knob-hand" onClick={onRelease}>
         let it follow
       </button>
     </>

@@ -53,14 +53,18 @@ export function useWhatIf(circuit: PowerCircuit, values: Values, control: number
 
   /** Faults one by one, that which is looked at first, until a new turn comes. */
   async function workOutFaults(mine: number) {
-    const kinds = faultsOf(circuit).map(({ kind }) => kind);
-    const ordered = kinds.toSorted((a, b) => Number(b === firstFault.current) - Number(a === firstFault.current));
-    setLeft(ordered.length);
-    for (const kind of ordered) {
-      const one = await worker.current?.ask((call) => call.fault(kind));
+    const waiting = new Set(faultsOf(circuit).map(({ kind }) => kind));
+    setLeft(waiting.size);
+    while (waiting.size > 0) {
+      const [next] = [...waiting].toSorted(
+        (a, b) => Number(b === firstFault.current) - Number(a === firstFault.current),
+      );
+      if (!next) return;
+      waiting.delete(next);
+      const one = await worker.current?.ask((call) => call.fault(next));
       if (!one || round.current !== mine) return;
-      setFaults((before) => ({ ...before, [kind]: one }));
-      setLeft((before) => before - 1);
+      setFaults((before) => ({ ...before, [next]: one }));
+      setLeft(waiting.size);
     }
   }
 

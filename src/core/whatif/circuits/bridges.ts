@@ -71,7 +71,7 @@ const snubbers = (first: string, ohms: number, farads: number, volts: number): r
 };
 
 const TRACES: readonly Trace[] = [
-  { label: 'Q1, drain to source', unit: 'V', of: { volts: 'Q1' } },
+  { label: 'Q1, drain', unit: 'V', of: { volts: 'Q1' } },
   { label: 'Q1', unit: 'A', of: { amperes: 'Q1' } },
   { label: 'L1', unit: 'A', of: { amperes: 'L1' } },
   { label: 'output ripple', unit: 'V', of: 'ripple' },
@@ -323,7 +323,7 @@ const llc: PowerCircuit = {
   output: ['out', 's0'],
   roles: { switches: ['Q1', 'Q2'], rectifiers: ['D1', 'D2'], store: 'L1', outputCapacitors: ['C21'], load: 'J2' },
   traces: [
-    { label: 'Q2, drain to source', unit: 'V', of: { volts: 'Q2' } },
+    { label: 'Q2, drain', unit: 'V', of: { volts: 'Q2' } },
     { label: 'L1', unit: 'A', of: { amperes: 'L1' } },
     { label: 'D1', unit: 'A', of: { amperes: 'D1' } },
     { label: 'output ripple', unit: 'V', of: 'ripple' },

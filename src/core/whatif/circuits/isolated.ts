@@ -59,7 +59,7 @@ const outputCans = (v: Values, volts: number, rms: number): readonly PowerPart[]
   );
 
 const PUMP_TRACES: readonly Trace[] = [
-  { label: 'Q1, drain to source', unit: 'V', of: { volts: 'Q1' } },
+  { label: 'Q1, drain', unit: 'V', of: { volts: 'Q1' } },
   { label: 'Q1', unit: 'A', of: { amperes: 'Q1' } },
   { label: 'D8', unit: 'A', of: { amperes: 'D8' } },
   { label: 'output ripple', unit: 'V', of: 'ripple' },
@@ -212,7 +212,7 @@ const activeClamp: PowerCircuit = {
     clamp: 'C14',
   },
   traces: [
-    { label: 'Q1, drain to source', unit: 'V', of: { volts: 'Q1' } },
+    { label: 'Q1, drain', unit: 'V', of: { volts: 'Q1' } },
     { label: 'Q1', unit: 'A', of: { amperes: 'Q1' } },
     { label: 'D8', unit: 'A', of: { amperes: 'D8' } },
     { label: 'output ripple', unit: 'V', of: 'ripple' },
@@ -223,7 +223,7 @@ const FORWARD_OUT = 12;
 const FORWARD_TURNS = 10;
 const FORWARD_RECTIFIER = { drop: 0.5, ohms: 0.01, volts: 80, mean: 10, subtype: 'schottky' } as const;
 const FORWARD_TRACES: readonly Trace[] = [
-  { label: 'Q1, drain to source', unit: 'V', of: { volts: 'Q1' } },
+  { label: 'Q1, drain', unit: 'V', of: { volts: 'Q1' } },
   { label: 'Q1', unit: 'A', of: { amperes: 'Q1' } },
   { label: 'L1', unit: 'A', of: { amperes: 'L1' } },
   { label: 'output ripple', unit: 'V', of: 'ripple' },

@@ -74,7 +74,7 @@ const pfc: PowerCircuit = {
   output: ['out', '0'],
   roles: { switches: ['Q1'], rectifiers: ['D1'], store: 'L1', outputCapacitors: ['C2'], load: 'J2' },
   traces: [
-    { label: 'Q1, drain to source', unit: 'V', of: { volts: 'Q1' } },
+    { label: 'Q1, drain', unit: 'V', of: { volts: 'Q1' } },
     { label: 'L1', unit: 'A', of: { amperes: 'L1' } },
     { label: 'D1', unit: 'A', of: { amperes: 'D1' } },
     { label: 'output ripple', unit: 'V', of: 'ripple' },

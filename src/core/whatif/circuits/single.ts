@@ -26,7 +26,7 @@ const outputCan = (values: Values, ref: string, plus: string, minus: string, vol
   electrolytic(ref, plus, minus, { farads: value(values, 'capacitance'), ohms: value(values, 'esr'), volts, rms });
 
 const TRACES = (choking: string): PowerCircuit['traces'] => [
-  { label: 'Q1, drain to source', unit: 'V', of: { volts: 'Q1' } },
+  { label: 'Q1, drain', unit: 'V', of: { volts: 'Q1' } },
   { label: choking, unit: 'A', of: { amperes: choking } },
   { label: 'D1', unit: 'A', of: { amperes: 'D1' } },
   { label: 'output ripple', unit: 'V', of: 'ripple' },
