@@ -17,6 +17,10 @@ const NOISE = 1e-9;
 const ROUNDING = 1e-15;
 /** And of the device that was just passed. */
 const PASSED = 1e-6;
+/** Crossings within so many ticks belong together. */
+const BURST = 64;
+/** A state is changed by no more than this share of its size. */
+const LEAST_CHANGE = 1e-4;
 /** Volts of a guard that is only just passed. */
 const JUST_BEYOND = 1e-10;
 /** Times that a phase begins with the step it has learnt before a longer one is tried. */
@@ -166,6 +170,7 @@ class Runner {
     let next = new Float64Array(network.size);
     let t = Math.round((of.begin?.seconds ?? 0) / tick);
     let [events, steps, isFresh] = [0, 0, true];
+    let [burst, crossedAt] = [0, -Infinity];
     const stretches: Stretch[] = [];
     this.bendAt(z, t);
     let found = this.settle(z, undefined);
@@ -230,7 +235,10 @@ class Runner {
       if (t >= end && crossed < 0) break;
       let changed = crossed >= 0;
       if (crossed >= 0) {
-        this.sharpen(phase, z, crossed);
+        // Where one crossing follows on the heels of another, every second is looked at more sharply.
+        burst = t - crossedAt < BURST ? burst + 1 : 0;
+        crossedAt = t;
+        if (burst % 2 === 1) this.sharpen(phase, z, crossed);
         this.on[crossed] = !this.on[crossed];
       } else {
         if (this.pulses.length > 0 && t > keepFrom) z = z.slice();
@@ -248,36 +256,30 @@ class Runner {
   }
 
   /**
-   * Moves a state back to where it lies only just beyond a crossing: where a coil has nowhere to go but through leaks, even what a tick
-   * leaves of its current would throw other devices over.
+   * Takes out of a state what lies beyond a crossing, by the least change of its energy: where a coil has nowhere to go but through leaks,
+   * even what a tick leaves of its current would throw other devices over. A little is left, so that the crossing stays passed.
    */
   private sharpen(phase: Phase, z: Float64Array, device: number): void {
     const row = this.guarded.indexOf(device);
     this.look(phase, z, this.g1, this.r1);
-    const [guard, rate] = [this.g1[row]!, this.r1[row]!];
+    const guard = this.g1[row]!;
     const n = z.length;
+    const { constant } = this.network;
     let size = 0;
-    for (let column = 0; column < n; column += 1) size += Math.abs(phase.guardRows[row * n + column]! * z[column]!);
+    let squares = 0;
+    let energy = 0;
+    for (let column = 0; column < n; column += 1) {
+      const entry = phase.guardRows[row * n + column]!;
+      size += Math.abs(entry * z[column]!);
+      if (column >= constant) continue;
+      squares += entry * entry;
+      energy += z[column]! * z[column]!;
+    }
     const left = Math.max(JUST_BEYOND, 30 * ROUNDING * size);
-    const seconds = (Math.sign(guard) * left - guard) / rate;
-    const isWorth = Math.abs(guard) > 2 * left && Math.abs(seconds) < 2 * LOCATED * this.tick;
-    if (!isWorth || this.blur[row]! > 0.1 * Math.abs(rate)) return;
-    const { m } = phase.equations;
-    const { tried, lowZ } = this;
-    const times = (from: Float64Array, into: Float64Array): number => {
-      let squares = 0;
-      for (let at = 0; at < n; at += 1) {
-        let sum = 0;
-        for (let column = 0; column < n; column += 1) sum += m[at * n + column]! * from[column]!;
-        into[at] = sum;
-        squares += sum * sum;
-      }
-      return Math.sqrt(squares);
-    };
-    // Only where the state goes straight over so short a time: a fast mode would be thrown far off.
-    const speed = times(z, tried);
-    if (times(tried, lowZ) * Math.abs(seconds) > 0.1 * speed) return;
-    for (let at = 0; at < n; at += 1) z[at]! += seconds * tried[at]!;
+    // A guard that hangs on sources more than on what is stored is left alone.
+    if (Math.abs(guard) < 2 * left || guard * guard > LEAST_CHANGE ** 2 * energy * squares) return;
+    const factor = (Math.sign(guard) * left - guard) / squares;
+    for (let column = 0; column < constant; column += 1) z[column]! += factor * phase.guardRows[row * n + column]!;
   }
 
   private stopAt = 0;
