@@ -47,6 +47,8 @@ export function measureAll(
   run: Run,
   measures: readonly Measure[],
   frame: { readonly span: number; readonly period: number },
+  /** How near a cubic must come, as a share of the range of each signal. */
+  closeness = CLOSE,
 ): readonly (Measured | SignalProblem)[] {
   const found: (Measured | SignalProblem)[] = measures.map(() => ({ unknown: '' }));
   const groups = new Map<string, number[]>();
@@ -73,6 +75,7 @@ export function measureAll(
           known.map(({ readers }) => readers),
           from,
           to,
+          closeness,
         );
     known.forEach(({ index, measure, readers }, place) => {
       const value = isMoment ? valueAt(run, readers, from) : valueOf(measure.op, sums[place]);
@@ -107,7 +110,7 @@ function valueOf(op: Measure['op'], sums: Sums | undefined): number {
   return { avg: sum / seconds, rms: Math.sqrt(squares / seconds), pp: high - low, max: high, min: low }[op];
 }
 
-function gather(run: Run, all: readonly Readers[], from: number, to: number): readonly Sums[] {
+function gather(run: Run, all: readonly Readers[], from: number, to: number, closeness: number): readonly Sums[] {
   const [first, last] = [Math.round(from / run.tick), Math.round(to / run.tick)];
   const stretches = run.stretches.filter((one) => one.from >= first && one.from + one.ticks <= last);
   const sums = all.map(({ reader, factor }): Sums => ({
@@ -118,7 +121,7 @@ function gather(run: Run, all: readonly Readers[], from: number, to: number): re
     squares: 0,
     high: -Infinity,
     low: Infinity,
-    close: closeOf(stretches, reader),
+    close: closeness * rangeOf(stretches, reader),
   }));
   for (const stretch of stretches) gatherStretch(stretch, sums, run.tick);
   return sums;
@@ -142,8 +145,8 @@ function sizeOf(terms: Float64Array, z: Float64Array): number {
   return sum;
 }
 
-/** How near a cubic must come, by the range of a signal at the beginnings and ends of stretches. */
-function closeOf(stretches: readonly Stretch[], reader: Reader): number {
+/** The range of a signal at the beginnings and ends of stretches. */
+function rangeOf(stretches: readonly Stretch[], reader: Reader): number {
   let [high, low] = [-Infinity, Infinity];
   let settled: Float64Array | undefined;
   for (const { phase, z, end, ticks, isFresh } of stretches) {
@@ -155,8 +158,8 @@ function closeOf(stretches: readonly Stretch[], reader: Reader): number {
       low = Math.min(low, value);
     }
   }
-  if (!Number.isFinite(high)) return CLOSE;
-  return CLOSE * Math.max(high - low, 1e-9 * Math.max(Math.abs(high), Math.abs(low)), LEAST_RANGE);
+  if (!Number.isFinite(high)) return 1;
+  return Math.max(high - low, 1e-9 * Math.max(Math.abs(high), Math.abs(low)), LEAST_RANGE);
 }
 
 function valueAt(run: Run, { reader, factor }: Readers, seconds: number): number {

@@ -30,7 +30,10 @@ export function headline(study: Study): string {
   return `${runs}${tight}${store ? '' : ''}`;
 }
 
-const outputSentence = ({ output }: Study) => `Gives ${volts(output.volts)}`;
+const outputSentence = ({ output, mode }: Study) =>
+  mode.harmless === undefined
+    ? `Gives ${volts(output.volts)}`
+    : `Falls under ${volts(mode.harmless.volts)} in ${shown(mode.harmless.seconds, 'second')}`;
 
 /** Within so much of its resonance a circuit is at it; common practice, no source. */
 const AT_RESONANCE = 0.025;
@@ -117,6 +120,7 @@ function onsetSentence({ passed, piece, period }: Onset): string {
 function effect(healthy: Study, after: Study): string {
   const told: string[] = [];
   const [before, now] = [healthy.output, after.output];
+  if (healthy.mode.harmless !== undefined) return 'Only its own leakage is left.';
   if (changed(now.volts, before.volts))
     told.push(`the output goes from ${volts(before.volts)} to ${volts(settledZero(now.volts, before.volts))}`);
   else told.push(`the output stays at ${volts(now.volts)}`);
@@ -155,9 +159,12 @@ function why(fault: Fault, healthy: Study, after: readonly Stress[]): string {
         : circuit.drive.kind === 'free'
           ? `${ref} no longer holds any part of the wave back, and ${load} gets all of it.`
           : `When the next switch closes, both together join the input to its return, with nothing but their own resistance between.`,
-    never: () => `No power goes through; what stands at the input stays there, charged to ${volts(feed)}.`,
+    never: () =>
+      circuit.drive.kind === 'free'
+        ? `No power goes through; the line stands across ${ref}.`
+        : `No power goes through; what stands at the input stays there, charged to ${volts(feed)}.`,
     'load away': () =>
-      `Only what senses the output still takes current, so ${circuit.drive.kind === 'free' ? 'the stores charge to the crest' : 'the pulses shrink'}.`,
+      `Only what senses the output still takes current, so ${circuit.drive.kind !== 'free' ? 'the pulses shrink' : circuit.roles.rectifiers.length > 0 ? 'the stores charge to the crest' : 'what the snubber lets through is all that is left'}.`,
     'load shorted': () =>
       `The output cannot rise, and nothing pushes back while ${store ?? 'the input'} empties into it.`,
     'rectifier reversed': () =>
@@ -173,10 +180,17 @@ function why(fault: Fault, healthy: Study, after: readonly Stress[]): string {
         ? `${fault.refs.join(' and ')} ${fault.refs.length > 1 ? 'have' : 'has'} less than a third of ${shown(can.farads, 'farad')} left, and six times the series resistance: ${shown(6 * can.ohms, 'ohm')}${fault.refs.length > 1 ? ' each' : ''}.`
         : '',
     'clamp open': () =>
-      `What the leakage stores has nowhere to go${of('breakdown') ? `, and swings ${of('breakdown')?.ref ?? ''} to ${volts(of('breakdown')?.value ?? 0)}` : ''}.`,
+      circuit.drive.kind === 'free'
+        ? `What the load leaves over has nowhere to go but into ${circuit.roles.outputCapacitors.join(' and ')}.`
+        : `What the leakage stores has nowhere to go${of('breakdown') ? `, and swings ${of('breakdown')?.ref ?? ''} to ${volts(of('breakdown')?.value ?? 0)}` : ''}.`,
     'feedback open': () => 'The control sees no output and gives all it can.',
-    'half off': () =>
-      `${ref} no longer brings the core back: every pulse magnetises ${circuit.roles.store === 'L1' ? 'T1' : (store ?? 'it')} the same way${of('core', 'T1') ? `, up to ${amperes(of('core', 'T1')?.value ?? 0)}` : ''}.`,
+    'half off': () => {
+      const wound = parts.find(({ model }) => model.kind === 'transformer')?.ref ?? '';
+      const [was, is] = [healthy.stresses.find((one) => one.ref === wound && one.kind === 'core'), of('core', wound)];
+      return is && was && is.value > was.value
+        ? `${ref} no longer brings the core back: every pulse magnetises ${wound} the same way, up to ${amperes(is.value)}.`
+        : `${ref} no longer takes its turn: what stands in series with ${wound} charges until no current is left.`;
+    },
     overlap: () => `For 60 ns both switches of a leg are closed and join the input to its return.`,
     'series shorted': () =>
       `${ref} no longer holds its ${volts(healthy.stresses.find((one) => one.ref === ref && one.kind === 'voltage')?.value ?? 0)}, and direct current goes through.`,

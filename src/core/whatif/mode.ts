@@ -1,6 +1,7 @@
-import type { Signal } from '../circuit';
+import { sampleRun, type Signal } from '../circuit';
+import { TOUCH_LIMIT_DC } from '../safety';
 import { elementOf, nodeOf } from './elements';
-import { measured, periodOf, type Operation, type Setting } from './operate';
+import { measured, outputOf, periodOf, type Operation, type Setting } from './operate';
 
 /** A stretch of a period in which the same parts conduct, seconds from its start. */
 export interface Interval {
@@ -19,6 +20,8 @@ export interface Mode {
   readonly rest: number;
   /** Of a resonant circuit: its frequency over that of its resonance. */
   readonly resonance?: number;
+  /** Of a store that is emptied: when it falls under what may be touched. */
+  readonly harmless?: { readonly volts: number; readonly seconds: number };
   /** Volts across a switch as its gate closes, by switch: near nothing is zero-voltage switching. */
   readonly closingVolts: Readonly<Record<string, number>>;
 }
@@ -83,6 +86,15 @@ export function modeOf(setting: Setting, operation: Operation, intervals: readon
     closingVolts[ref] = value;
   }
   const plain = { rest, closingVolts };
+  if (circuit.drive.kind === 'once') {
+    const samples = sampleRun(network, settled.run, {
+      ...periodOf(operation),
+      points: 2000,
+      signals: [outputOf(circuit)],
+    });
+    const at = samples.signals[0]?.values.findIndex((value) => value < TOUCH_LIMIT_DC.volts) ?? -1;
+    return at < 0 ? plain : { ...plain, harmless: { volts: TOUCH_LIMIT_DC.volts, seconds: samples.seconds[at] ?? 0 } };
+  }
   if (circuit.drive.kind === 'frequency') {
     const resonant = 1 / (2 * Math.PI * Math.sqrt((values['inductance'] ?? 0) * (values['resonant'] ?? 0)));
     return { ...plain, resonance: 1 / period / resonant };

@@ -1,6 +1,7 @@
 import {
   measureAll,
   networkOf,
+  runNetwork,
   settlePeriod,
   storedIn,
   type Deck,
@@ -49,8 +50,10 @@ export interface Setting {
 /** Where a search may begin: the stores and the control of a state nearby. */
 export type Nearby = Pick<Operation, 'stored' | 'control'>;
 
+/** Measures for a page need not be nearer than what is printed: a share of the range of each signal. */
+const CLOSENESS = 5e-4;
 /** The output is held when it is within so much of what is asked. */
-const HELD = 5e-4;
+const HELD = 1e-3;
 const MOST_TRIES = 18;
 /** Bounds that are so near, as a share, are one. */
 const CLOSED = 1e-4;
@@ -92,7 +95,7 @@ export function measured(
   of: readonly { readonly op: Measure['op']; readonly signal: Signal }[],
 ): readonly number[] {
   const measures = of.map(({ op, signal }): Measure => ({ text: '', op, signal, window: { kind: 'span', from, to } }));
-  const found = measureAll(network, run, measures, { span: to, period: to - from });
+  const found = measureAll(network, run, measures, { span: to, period: to - from }, CLOSENESS);
   return found.map((one) => ('unknown' in one ? Number.NaN : one.value));
 }
 
@@ -151,7 +154,7 @@ export function operate(
 ): Operation | NetworkProblem {
   const { circuit, values } = setting;
   const { drive } = circuit;
-  let stored: Stored = nearby?.stored ?? startOf(setting);
+  let stored: Stored = (drive.kind === 'once' ? undefined : nearby?.stored) ?? startOf(setting);
   let isNear = nearby !== undefined;
   let periods = 0;
   const settle = (
@@ -161,13 +164,16 @@ export function operate(
     const network = networkOf(deck);
     if ('kind' in network) return network;
     const warmUp = isNear ? 0 : WARM_UP;
-    const settled = settlePeriod(network, {
-      period,
-      warmUp,
-      mostPeriods: MOST_PERIODS,
-      mostEvents: MOST_EVENTS,
-      isOver,
-    });
+    const settled =
+      drive.kind === 'once'
+        ? onceThrough(network, period)
+        : settlePeriod(network, {
+            period,
+            warmUp,
+            mostPeriods: MOST_PERIODS,
+            mostEvents: MOST_EVENTS,
+            isOver,
+          });
     if ('kind' in settled) return settled;
     isNear = settled.way !== 'not settled';
     periods += settled.periods;
@@ -227,6 +233,12 @@ interface Turned {
   readonly turn: number;
   readonly room: number;
   readonly one: Omit<Operation, 'held'> & { readonly room: Room };
+}
+
+/** A circuit that does not repeat, from its start to its end. */
+function onceThrough(network: Network, span: number): Settled | NetworkProblem {
+  const run = runNetwork(network, { span, period: span, keepFrom: 0, stops: [] });
+  return 'kind' in run ? run : { way: 'waited', periods: 1, off: 0, run, from: 0, to: run.reached };
 }
 
 /** How much further a control may be turned, as a share of what holds it, and what that is. */

@@ -123,7 +123,6 @@ describe('what gives way first', () => {
     ${'llc'}                | ${'overlap'}            | ${'Q1'}  | ${'60 ns'}          | ${'390 V through two switches'}
     ${'doubler'}            | ${'rectifier shorted'}  | ${'R1'}  | ${'flows back'}     | ${'the line through the series resistor'}
     ${'dropper'}            | ${'series shorted'}     | ${'R1'}  | ${'direct current'} | ${'230 V across 100 Ω'}
-    ${'phase-control'}      | ${'load shorted'}       | ${'Q1'}  | ${'cannot rise'}    | ${'the choke alone limits it'}
   `('$id, $kind: $first ($why)', ({ id, kind, first, what }: Record<string, string>) => {
     const healthy = study(id!);
     const fault = faultsOf(known(id!)).find((one) => one.kind === kind);
