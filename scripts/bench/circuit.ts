@@ -21,7 +21,8 @@ const stored = JSON.parse(readFileSync(join(FOLDER, 'results.json'), 'utf8')) as
 const times = (stored.decks ?? stored) as Record<string, Stored>;
 const isThere = () => spawnSync('ngspice', ['--version']).status === 0;
 // Missing, it is installed where that may be done.
-if (!isThere()) spawnSync('apt-get', ['install', '-y', 'ngspice']);
+const INSTALLER = 'apt-get';
+if (!isThere()) spawnSync(INSTALLER, ['install', '-y', 'ngspice']);
 const hasSpice = isThere();
 const scratch = mkdtempSync(join(tmpdir(), 'zorvek-decks-'));
 

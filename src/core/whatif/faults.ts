@@ -1,5 +1,6 @@
 import type { PowerPart } from './part';
 import type { Setting } from './operate';
+import { replace, saturating } from './setting';
 import type { Gates, PowerCircuit } from './powerCircuit';
 import type { Study } from './study';
 
@@ -43,15 +44,6 @@ const DRY = { farads: 0.3, ohms: 6 } as const;
 const TOO_SMALL = 0.6;
 /** Both switches of a pair are closed for so long where the dead time is missing, seconds. */
 const OVERLAP = 60e-9;
-
-const replace = (
-  setting: Setting,
-  refs: readonly string[],
-  by: (part: PowerPart) => PowerPart | undefined,
-): Setting => ({
-  ...setting,
-  parts: setting.parts.flatMap((part) => (refs.includes(part.ref) ? (by(part) ?? []) : [part])),
-});
 
 const loadOf = (setting: Setting, ohms: (now: number) => number): Setting =>
   replace(setting, [setting.circuit.roles.load], (part) =>
@@ -210,11 +202,3 @@ function sameGates({ drive }: PowerCircuit): boolean {
   const delays = Object.values(drive.gates({ period: 1, control: 0.2, dead: 0 })).map(({ delay }) => delay);
   return new Set(delays).size < 2;
 }
-
-/** A setting whose choke or transformer saturates from a current on. */
-export const saturating = (setting: Setting, ref: string, amperes: number): Setting =>
-  replace(setting, [ref], (part) =>
-    part.model.kind === 'choke' || part.model.kind === 'transformer'
-      ? { ...part, model: { ...part.model, saturates: amperes } }
-      : part,
-  );

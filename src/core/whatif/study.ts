@@ -1,5 +1,5 @@
 import { runNetwork, networkOf, type NetworkProblem } from '../circuit';
-import { saturating } from './faults';
+import { saturating } from './setting';
 import { intervalsOf, modeOf, type Interval, type Mode } from './mode';
 import {
   deckOf,
