@@ -53,9 +53,9 @@ test('a duty that is held by hand follows again', async ({ page }) => {
   const duty = page.getByRole('slider', { name: 'duty' });
   await duty.focus();
   for (let press = 0; press < 30; press += 1) await duty.press('ArrowRight');
-  await expect(page.getByText(/; 5\.\d+ V [\d.]+ A out/)).toBeVisible();
+  await expect(page.getByText(/; 5\.\d+\sV\s[\d.]+\sA out/)).toBeVisible();
   await page.getByRole('button', { name: 'let it follow' }).click();
-  await expect(page.getByText(/; 5 V 3 A out/)).toBeVisible();
+  await expect(page.getByText(/; 5\sV\s3\sA out/)).toBeVisible();
 });
 
 test('a deck is run, a bad one refused with its line, a long one cancelled', async ({ page }) => {
