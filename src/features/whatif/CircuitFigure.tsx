@@ -24,7 +24,7 @@ function usedBox({ symbols, wires, labels }: Schematic) {
     ...symbols.flatMap(({ at, symbol: { body }, caption }) => [
       { x: at.x + body.left, y: at.y + body.top },
       { x: at.x + body.right + (caption.anchor === 'start' ? 70 : 0), y: at.y + body.bottom },
-      ...caption.lines.map((line) => ({ x: at.x + line.x, y: at.y + line.y - 16 })),
+      ...caption.lines.map((line) => ({ x: at.x + line.x, y: at.y + line.y - 34 })),
     ]),
   ];
   const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
