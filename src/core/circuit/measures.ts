@@ -2,7 +2,8 @@ import { cubic, turningPoint } from './cubic';
 import type { Measure, Signal } from './deck/deck';
 import type { Network } from './network';
 import { readerOf, type Reader, type SignalProblem } from './signals';
-import { powerBelow, TICKS, type Run, type Stretch } from './transient';
+import { powerBelow, TICKS } from './ticks';
+import type { Run, Stretch } from './transient';
 
 /** A value with its unit. */
 export interface Measured {

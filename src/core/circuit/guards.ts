@@ -1,0 +1,273 @@
+import { crossingOf, cubic } from './cubic';
+import type { Network } from './network';
+import type { Phase } from './phase';
+import { powerBelow } from './ticks';
+
+/** Volts below which a guard does not say anything. */
+const NOISE = 1e-9;
+/** Rounding of a sum, as a share of its terms. */
+const ROUNDING = 1e-15;
+/** And of the device that was just passed. */
+const PASSED = 1e-6;
+/** A state is changed by no more than this share of its size. */
+const LEAST_CHANGE = 1e-4;
+/** Volts of a guard that is only just passed. */
+const JUST_BEYOND = 1e-10;
+/** A guard may bend so much of its distance between two looks. */
+const BEND = 0.3;
+/** Share of a step by which the first look for a change stays short of where it seems to be. */
+const SHORT_OF = 0.003;
+/** Ticks within which the cubic between two looks is right to a tick. */
+const NEAR = 2 ** 13;
+/** A change is located to so many ticks. */
+const LOCATED = 3;
+/** Steps are not cut below so many ticks. */
+export const SHORTEST = 2;
+
+/** What is to be thought of a step: it may grow, is well, has a change in it, or must be cut. */
+export type Verdict = 'easy' | 'fine' | 'crossed' | 'too long';
+
+/** Watches the devices that change by what the circuit does: each has a guard over the state whose sign says whether it is on. */
+export class Guards {
+  private readonly g0: Float64Array;
+  private readonly g1: Float64Array;
+  private readonly r0: Float64Array;
+  private readonly r1: Float64Array;
+  private readonly keptG: Float64Array;
+  private readonly keptR: Float64Array;
+  private readonly lowZ: Float64Array;
+  private readonly tried: Float64Array;
+  /** Of each guard: where a switch that the circuit drives turns on and off; 0 for diodes, whose guard is their own. */
+  private readonly onAbove: Float64Array;
+  private readonly offBelow: Float64Array;
+  private readonly isDiode: readonly boolean[];
+  /** Of the rates that were looked at last: how far rounding may have put them off. */
+  private readonly blur: Float64Array;
+  /** Guards whose rates say nothing over the step in hand. */
+  private readonly isBlurred: boolean[];
+
+  /** @param guarded devices with a guard; `on` is what is on, kept by whoever carries the circuit on */
+  constructor(
+    private readonly network: Network,
+    private readonly guarded: readonly number[],
+    private readonly on: readonly boolean[],
+    private readonly tick: number,
+  ) {
+    const row = () => new Float64Array(guarded.length);
+    [this.g0, this.g1, this.r0, this.r1, this.keptG, this.keptR] = [row(), row(), row(), row(), row(), row()];
+    this.onAbove = Float64Array.from(guarded, (index) => network.devices[index]!.control?.onAbove ?? 0);
+    this.offBelow = Float64Array.from(guarded, (index) => network.devices[index]!.control?.offBelow ?? 0);
+    this.blur = row();
+    this.isBlurred = guarded.map(() => false);
+    this.isDiode = guarded.map((index) => network.devices[index]!.control === undefined);
+    [this.lowZ, this.tried] = [new Float64Array(network.size), new Float64Array(network.size)];
+  }
+
+  /** Devices that are not what their guards say at a state. @param crossed the one that was just passed stands at its own threshold */
+  violated(phase: Phase, z: Float64Array, crossed: number | undefined): readonly number[] {
+    this.look(phase, z, this.g1, this.r1);
+    return this.guarded.filter((device, row) => this.isViolated(row, device === crossed ? PASSED : NOISE));
+  }
+
+  /** Whether a device is not what its guard says, beyond some noise. */
+  private isViolated(row: number, noise: number): boolean {
+    const guard = this.g1[row]!;
+    if (!this.on[this.guarded[row]!]) return guard > noise;
+    return guard < (this.isDiode[row] ? -noise * 1e-3 : -noise);
+  }
+
+  private look(phase: Phase, z: Float64Array, guards: Float64Array, rates: Float64Array): void {
+    const { guardRows, guardRates, guardBlurs } = phase;
+    const n = z.length;
+    for (let row = 0, at = 0; row < guards.length; row += 1) {
+      let value = 0;
+      let rate = 0;
+      let size = 0;
+      for (let column = 0; column < n; column += 1, at += 1) {
+        const held = z[column]!;
+        value += guardRows[at]! * held;
+        rate += guardRates[at]! * held;
+        size += guardBlurs[at]! * (held < 0 ? -held : held);
+      }
+      this.blur[row] = ROUNDING * size;
+      guards[row] = value - (this.on[this.guarded[row]!] ? this.offBelow[row]! : this.onAbove[row]!);
+      rates[row] = rate;
+    }
+  }
+
+  /** Looks at a state that a step begins from. */
+  begin(phase: Phase, z: Float64Array): void {
+    this.look(phase, z, this.g0, this.r0);
+  }
+
+  /** The step that was judged last is taken: the next begins at its end. */
+  goOn(): void {
+    this.g0.set(this.g1);
+    this.r0.set(this.r1);
+  }
+
+  /** What two looks at the guards, at the ends of a step and where it must be in its middle, say of it. */
+  judge(phase: Phase, z: Float64Array, end: Float64Array, ticks: number): Verdict {
+    this.look(phase, end, this.g1, this.r1);
+    const verdict = this.judgeEnds(ticks * this.tick);
+    return verdict === 'fine' && this.isBlurred.includes(true) ? this.judgeMiddle(phase, z, ticks) : verdict;
+  }
+
+  private judgeEnds(seconds: number): Verdict {
+    let verdict: 'easy' | 'fine' | 'crossed' = 'easy';
+    for (let row = 0; row < this.guarded.length; row += 1) {
+      const sign = this.on[this.guarded[row]!] ? 1 : -1;
+      const [g0, g1] = [sign * this.g0[row]!, sign * this.g1[row]!];
+      const [d0, d1] = [sign * this.r0[row]! * seconds, sign * this.r1[row]! * seconds];
+      const noise = sign > 0 && this.isDiode[row] ? NOISE * 1e-3 : NOISE;
+      if (g1 < -noise) {
+        verdict = 'crossed';
+        continue;
+      }
+      const distance = Math.max(Math.abs(g0), Math.abs(g1));
+      this.isBlurred[row] = this.blur[row]! * seconds > 0.05 * BEND * distance;
+      if (this.isBlurred[row]) {
+        verdict = verdict === 'easy' ? 'fine' : verdict;
+        continue;
+      }
+      const defect = Math.abs(0.5 * (d0 + d1) - (g1 - g0));
+      if (defect > BEND * distance + noise) return 'too long';
+      if (defect > 0.1 * BEND * distance + noise && verdict === 'easy') verdict = 'fine';
+      // Between the looks: the middle of the cubic.
+      if (d0 < 0 && d1 > 0) {
+        const share = d0 / (d0 - d1);
+        const low = cubic(share, g0, g1, d0, d1);
+        if (low < -noise) return 'too long';
+      }
+    }
+    return verdict;
+  }
+
+  /** Of guards whose rates are lost in rounding: whether the middle of a step lies about half way between its ends. */
+  private judgeMiddle(phase: Phase, z: Float64Array, ticks: number): 'easy' | 'fine' | 'too long' {
+    const half = powerBelow(ticks);
+    phase.advance(z, half, this.tried);
+    const { guardRows } = phase;
+    const n = z.length;
+    let verdict: 'easy' | 'fine' = 'easy';
+    for (let row = 0; row < this.guarded.length; row += 1) {
+      if (!this.isBlurred[row]) continue;
+      let value = -(this.on[this.guarded[row]!] ? this.offBelow[row]! : this.onAbove[row]!);
+      for (let column = 0; column < n; column += 1) value += guardRows[row * n + column]! * this.tried[column]!;
+      const [g0, g1] = [this.g0[row]!, this.g1[row]!];
+      const defect = Math.abs(value - (g0 + (half / ticks) * (g1 - g0)));
+      const distance = Math.max(Math.abs(g0), Math.abs(g1));
+      if (defect > BEND * distance + NOISE) return 'too long';
+      if (defect > 0.1 * BEND * distance + NOISE) verdict = 'fine';
+    }
+    return verdict;
+  }
+
+  /**
+   * The first instant past a guard within a step, to a tick; z there is left in `into`. Where the cubic between the ends crosses is
+   * looked at first; what it misses is halved.
+   */
+  locate(
+    phase: Phase,
+    z: Float64Array,
+    ticks: number,
+    into: Float64Array,
+  ): { readonly ticks: number; readonly device: number } {
+    const { lowZ, tried, g0, g1, r0, r1 } = this;
+    lowZ.set(z);
+    let [low, high] = [0, ticks];
+    let device = this.violatedIn(g1);
+    // The first look stays short of the crossing: from there the rest are small steps.
+    let [before, side] = [NaN, 0];
+    for (let looks = 0; high - low > LOCATED; looks += 1) {
+      const row = this.guarded.indexOf(device);
+      const length = high - low;
+      const span = length * this.tick;
+      // Every fourth look halves, so that the bracket shrinks whatever the cubic says.
+      const share = looks % 4 === 3 ? NaN : crossingOf(g0[row]!, g1[row]!, r0[row]! * span, r1[row]! * span);
+      const at = low + share * length;
+      // Beyond the crossing on the side that is still far, by a little more than the last guess was off.
+      const margin = side * (1 + Math.ceil(0.05 * Math.min(length, Math.abs(at - before) || 0)));
+      const isNear = length <= NEAR && looks % 4 !== 3;
+      const short = looks === 0 ? Math.ceil(SHORT_OF * length) : 0;
+      const aimed = Math.ceil(share * length) + (isNear ? 1 : margin - short);
+      const guess = Number.isNaN(share) ? powerBelow(length) : aimed;
+      before = at;
+      const step = Math.min(length - 1, Math.max(1, guess));
+      phase.advance(lowZ, step, tried);
+      this.keep(g0, r0);
+      this.look(phase, tried, g0, r0);
+      const violated = this.violatedIn(g0);
+      if (violated >= 0 && isNear) {
+        // So near the cubic is right to a tick: this is just past the crossing.
+        into.set(tried);
+        return { ticks: low + step, device: violated };
+      }
+      if (violated >= 0) {
+        // The new end; the beginning stays as it was.
+        g1.set(g0);
+        r1.set(r0);
+        g0.set(this.keptG);
+        r0.set(this.keptR);
+        high = low + step;
+        device = violated;
+        side = -1;
+      } else {
+        low += step;
+        lowZ.set(tried);
+        side = 1;
+      }
+    }
+    phase.advance(lowZ, high - low, into);
+    return { ticks: high, device };
+  }
+
+  private keep(guards: Float64Array, rates: Float64Array): void {
+    this.keptG.set(guards);
+    this.keptR.set(rates);
+  }
+
+  /** The device that is furthest past its guard, if any is. */
+  private violatedIn(guards: Float64Array): number {
+    let worst = -1;
+    let most = 0;
+    for (let row = 0; row < this.guarded.length; row += 1) {
+      const device = this.guarded[row]!;
+      const sign = this.on[device] ? 1 : -1;
+      const beyond = -sign * guards[row]!;
+      const noise = sign > 0 && this.isDiode[row] ? NOISE * 1e-3 : NOISE;
+      if (beyond > noise && beyond > most) {
+        most = beyond;
+        worst = device;
+      }
+    }
+    return worst;
+  }
+
+  /**
+   * Takes out of a state what lies beyond a crossing, by the least change of its energy: where a coil has nowhere to go but through leaks,
+   * even what a tick leaves of its current would throw other devices over. A little is left, so that the crossing stays passed.
+   */
+  sharpen(phase: Phase, z: Float64Array, device: number): void {
+    const row = this.guarded.indexOf(device);
+    this.look(phase, z, this.g1, this.r1);
+    const guard = this.g1[row]!;
+    const n = z.length;
+    const { constant } = this.network;
+    let size = 0;
+    let squares = 0;
+    let energy = 0;
+    for (let column = 0; column < n; column += 1) {
+      const entry = phase.guardRows[row * n + column]!;
+      size += Math.abs(entry * z[column]!);
+      if (column >= constant) continue;
+      squares += entry * entry;
+      energy += z[column]! * z[column]!;
+    }
+    const left = Math.max(JUST_BEYOND, 30 * ROUNDING * size);
+    // A guard that hangs on sources more than on what is stored is left alone.
+    if (Math.abs(guard) < 2 * left || guard * guard > LEAST_CHANGE ** 2 * energy * squares) return;
+    const factor = (Math.sign(guard) * left - guard) / squares;
+    for (let column = 0; column < constant; column += 1) z[column]! += factor * phase.guardRows[row * n + column]!;
+  }
+}
