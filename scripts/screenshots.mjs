@@ -70,7 +70,6 @@ try {
   await shoot('record', `/donors/${printer}/record`);
   await shoot('stock', '/stock?find=schottky+60V+10A');
   await shoot('build', await href('/builds', 'main li a:has-text("Reading lamp")'));
-  await shoot('sums', '/sums');
   await shoot('what-if', '/sums/what-if/flyback?fault=dry', { until: '.whatif-told b' });
 } finally {
   await browser.close();
