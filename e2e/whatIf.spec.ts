@@ -36,7 +36,7 @@ test('a circuit answers while its values are turned, and tells what gives way fi
   const clamp = told.getByRole('button', { name: /^The clamp opens/ });
   await expect(clamp).toContainText('Q1, F1');
   await clamp.click();
-  await expect(told).toContainText('What the leakage stores has nowhere to go, and swings Q1 to 1.1');
+  await expect(told).toContainText('must go another way, and swings Q1 past its 650');
   await expect(page).toHaveURL(/fault=clamp/);
 
   const deck = page.waitForEvent('download');

@@ -1,7 +1,7 @@
-import { sampleRun, writeDeck, type NetworkProblem, type Signal } from '../circuit';
+import { sampleRun, writeDeck, type NetworkProblem, type Run, type Signal } from '../circuit';
 import { deathsOf, type Death } from './deaths';
 import { elementOf, nodeOf } from './elements';
-import { headline, reasons, whatHappens } from './explain';
+import { headline, isSound, reasons, skipsPulses, whatHappens } from './explain';
 import type { Fault } from './faults';
 import type { Interval } from './mode';
 import { outputOf, periodOf } from './operate';
@@ -80,13 +80,9 @@ export function answerOf(study: Study): Answer {
     intervals,
     waves: wavesOf(study),
     figures,
-    isSettled: isSound(study),
+    isSettled: isSound(operation),
   };
 }
-
-/** A state that repeats, with every diode in its order. */
-const isSound = ({ operation: { settled } }: Study) =>
-  settled.way !== 'not settled' && settled.run.unsettled === 0 && settled.run.cut === undefined;
 
 /**
  * What a fault does to a circuit that runs. @param isOver asked between periods; a fault that takes longer is not told
@@ -99,17 +95,19 @@ export function faultAnswer(fault: Fault, healthy: Study, isOver: () => boolean)
       ? studySetting(setting, { nearby: healthy.operation, isOver })
       : onsetOf(setting, healthy);
   if (isProblem(after)) return { kind };
-  const isTold = 'passed' in after ? after.piece.run.unsettled === 0 : isSound(after) && !isOver();
-  if (!isTold) return { kind };
+  if ('passed' in after ? !isOrderly(after.piece.run) : !isSound(after.operation) || isOver()) return { kind };
   return {
     kind,
     told: {
       what: whatHappens(fault, healthy, after),
-      deaths: deathsOf(after, healthy),
-      ...('passed' in after ? {} : { waves: wavesOf(after) }),
+      deaths: 'operation' in after && skipsPulses(fault, after) ? [] : deathsOf(after, healthy),
+      ...('passed' in after || skipsPulses(fault, after) ? {} : { waves: wavesOf(after) }),
     },
   };
 }
+
+/** Run to its end, with every diode in its order. */
+const isOrderly = ({ unsettled, cut }: Run) => unsettled === 0 && cut === undefined;
 
 const isProblem = (one: object): one is NetworkProblem => 'kind' in one;
 

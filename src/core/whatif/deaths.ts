@@ -78,10 +78,24 @@ export function deathsOf(
   return [...others.slice(0, at), follows, ...others.slice(at)];
 }
 
+/** Behind a limit that destroys at once nothing is reached any more: what would be is told as that. */
+const AT_ONCE: Pace = 'at once';
+
 function deathOf({ ref, kind, value, limit }: Stress, seconds: number | undefined): Death {
   const { label, unit } = STRESS_WORDS[kind];
-  const when = seconds === undefined ? '' : `, passed after ${formatQuantity(seconds, 'second', { digits: 2 })}`;
+  const when = seconds === undefined ? '' : ` after ${formatQuantity(seconds, 'second', { digits: 2 })}`;
   const { because, pace } = ENDS[kind];
-  const message = `${ref}: ${label} ${formatQuantity(value, unit)} against ${formatQuantity(limit, unit)}${when}; ${because}`;
-  return { ref, kind, pace, value, limit, message, ...(seconds === undefined ? {} : { seconds }) };
+  const over =
+    pace === AT_ONCE
+      ? `${label} past its ${formatQuantity(limit, unit)}${when} (${formatQuantity(value, unit)} if nothing gave way)`
+      : `${label} ${formatQuantity(value, unit)} against ${formatQuantity(limit, unit)}${when}`;
+  return {
+    ref,
+    kind,
+    pace,
+    value,
+    limit,
+    message: `${ref}: ${over}; ${because}`,
+    ...(seconds === undefined ? {} : { seconds }),
+  };
 }

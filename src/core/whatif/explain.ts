@@ -1,7 +1,13 @@
 import { formatQuantity, type Unit } from '../quantity';
-import type { Fault, FaultKind } from './faults';
+import type { Fault } from './faults';
+import type { Operation } from './operate';
 import type { Onset, Study } from './study';
-import { STRESS_WORDS, type Stress } from './stresses';
+import { STRESS_WORDS } from './stresses';
+import { why } from './why';
+
+/** A state that repeats, with every diode in its order and the control where it should be. */
+export const isSound = ({ settled, held }: Operation): boolean =>
+  held !== 'nothing' && settled.way !== 'not settled' && settled.run.unsettled === 0 && settled.run.cut === undefined;
 
 const shown = (value: number, unit: Unit) => formatQuantity(value, unit, { digits: 3 });
 const volts = (value: number) => shown(value, 'volt');
@@ -9,25 +15,31 @@ const amperes = (value: number) => shown(value, 'ampere');
 
 /** In which mode a circuit runs, and what stands tightest: the line above everything. */
 export function headline(study: Study): string {
-  const { mode, stresses, operation, setting } = study;
-  const { store } = setting.circuit.roles;
-  const [tightest] = stresses;
-  const runs =
-    operation.held === 'limit'
-      ? 'The current limit holds it'
-      : operation.held === 'most'
-        ? 'The duty is at its most'
-        : operation.held === 'least'
-          ? 'The duty is at its least'
-          : mode.resonance !== undefined
-            ? `Runs ${resonanceWord(mode.resonance)} resonance`
-            : mode.conduction
-              ? `Runs in ${mode.conduction === 'boundary' ? 'boundary' : mode.conduction} mode`
-              : outputSentence(study);
+  const [tightest] = study.stresses;
+  const { unit } = STRESS_WORDS[tightest?.kind ?? 'heat'];
   const tight = tightest
-    ? `; ${tightest.ref} sees ${shown(tightest.value, STRESS_WORDS[tightest.kind].unit)} of its ${shown(tightest.limit, STRESS_WORDS[tightest.kind].unit)}`
+    ? `; ${tightest.ref} sees ${shown(tightest.value, unit)} of its ${shown(tightest.limit, unit)}`
     : '';
-  return `${runs}${tight}${store ? '' : ''}`;
+  return `${howItRuns(study)}${tight}`;
+}
+
+function howItRuns(study: Study): string {
+  const { mode, operation, setting } = study;
+  const what = setting.circuit.drive.kind === 'frequency' ? 'frequency' : 'duty';
+  switch (operation.held) {
+    case 'limit':
+      return 'The current limit holds it';
+    case 'most':
+      return what === 'duty' ? 'The duty is at its most' : 'The frequency is at its least';
+    case 'least':
+      return what === 'duty' ? 'The duty is at its least' : 'The frequency is at its most';
+    case 'nothing':
+      return `No ${what} was found that holds the output`;
+    case 'output':
+    case 'free':
+      if (mode.resonance !== undefined) return `Runs ${resonanceWord(mode.resonance)} resonance`;
+      return mode.conduction ? `Runs in ${mode.conduction} mode` : outputSentence(study);
+  }
 }
 
 const outputSentence = ({ output, mode }: Study) =>
@@ -82,12 +94,14 @@ export function reasons(study: Study): readonly string[] {
     );
   if (operation.held === 'most')
     sentences.push(
-      `More duty gives no more output: at ${shown(operation.control ?? 0, 'ratio')} the parts keep ${shown(Math.max(0, input.watts - output.watts), 'watt')} as heat, and the output stays at ${volts(output.volts)}.`,
+      `It can be turned no further: the parts keep ${shown(Math.max(0, input.watts - output.watts), 'watt')} of ${shown(input.watts, 'watt')} as heat, and the output comes to ${volts(output.volts)} only.`,
     );
   if (operation.held === 'limit')
     sentences.push(`The peak current is at its limit, so the output comes to ${volts(output.volts)} only.`);
-  if (operation.settled.way === 'not settled')
-    sentences.push('No state was found that repeats from period to period: what is shown is one period of many.');
+  if (!isSound(operation))
+    sentences.push(
+      'No state was found that repeats from period to period: what is shown is one period of many, and its figures may be off.',
+    );
   if (setting.circuit.drive.kind === 'free' && intervals.length > 0 && setting.circuit.roles.rectifiers.length > 0) {
     const lit = intervals
       .filter(({ conducts }) => conducts.length > 0)
@@ -103,10 +117,16 @@ const TOLD = 0.03;
 const changed = (now: number, before: number, share = TOLD) =>
   Math.abs(now - before) > share * Math.max(Math.abs(before), 1e-9);
 
+/** Without a load the shortest pulse may be too much; every control leaves pulses out then (common practice, no source). */
+export const skipsPulses = ({ kind }: Fault, { operation }: Study): boolean =>
+  kind === 'load away' && operation.held === 'least';
+
 /** What happens, in one sentence on why and one on what a meter would find, out of the figures of both states. */
 export function whatHappens(fault: Fault, healthy: Study, after: Study | Onset): string {
-  if ('passed' in after) return `${why(fault, healthy, after.stresses)} ${onsetSentence(after)}`;
-  return `${why(fault, healthy, after.stresses)} ${effect(healthy, after)}`;
+  if ('operation' in after && skipsPulses(fault, after))
+    return 'Even the shortest pulses give more than is taken, so the control leaves pulses out to hold the output.';
+  if ('passed' in after) return `${why(fault, healthy, after)} ${onsetSentence(after)}`;
+  return `${why(fault, healthy, after)} ${effect(healthy, after)}`;
 }
 
 function onsetSentence({ passed, piece, period }: Onset): string {
@@ -139,62 +159,3 @@ function effect(healthy: Study, after: Study): string {
 }
 
 const settledZero = (now: number, before: number) => (Math.abs(now) < 1e-4 * Math.abs(before) ? 0 : now);
-
-/** The reason of each fault, with the figures of this circuit. */
-function why(fault: Fault, healthy: Study, after: readonly Stress[]): string {
-  const [ref = ''] = fault.refs;
-  const of = (kind: Stress['kind'], part?: string) =>
-    after.find((one) => one.kind === kind && (part === undefined || one.ref === part));
-  const { circuit, parts } = healthy.setting;
-  const { store, load } = circuit.roles;
-  const part = parts.find((one) => one.ref === ref);
-  const feed = healthy.input.volts;
-  const core = parts.find((one) => one.ref === store);
-  const henries = core && 'henries' in core.model ? core.model.henries : undefined;
-  const can = part?.model.kind === 'capacitor' ? part.model : undefined;
-  const sentences: Readonly<Record<FaultKind, () => string>> = {
-    closed: () =>
-      henries !== undefined && core && circuit.roles.switches.length < 2
-        ? `Nothing ends the pulse: the ${volts(feed)} of the input stand across ${core.ref}, whose current rises by ${amperes((feed / henries) * 1e-6)} in every microsecond until the core saturates and only resistance is left.`
-        : circuit.drive.kind === 'free'
-          ? `${ref} no longer holds any part of the wave back, and ${load} gets all of it.`
-          : `When the next switch closes, both together join the input to its return, with nothing but their own resistance between.`,
-    never: () =>
-      circuit.drive.kind === 'free'
-        ? `No power goes through; the line stands across ${ref}.`
-        : `No power goes through; what stands at the input stays there, charged to ${volts(feed)}.`,
-    'load away': () =>
-      `Only what senses the output still takes current, so ${circuit.drive.kind !== 'free' ? 'the pulses shrink' : circuit.roles.rectifiers.length > 0 ? 'the stores charge to the crest' : 'what the snubber lets through is all that is left'}.`,
-    'load shorted': () =>
-      `The output cannot rise, and nothing pushes back while ${store ?? 'the input'} empties into it.`,
-    'rectifier reversed': () =>
-      `${ref} conducts in the wrong part of the period${of('reversed') ? ` and charges the output to ${volts(-(of('reversed')?.value ?? 0))}` : ''}.`,
-    'rectifier shorted': () =>
-      `What ${ref} should block flows back through it${of('peak') ? `: a peak of ${amperes(of('peak')?.value ?? 0)} in ${of('peak')?.ref ?? ''}` : ''}.`,
-    'rectifier open': () =>
-      `The current that ${ref} should take over has no way to go${of('breakdown') ? `, and drives ${of('breakdown')?.ref ?? ''} to ${volts(of('breakdown')?.value ?? 0)}` : ''}.`,
-    saturates: () =>
-      `Its current rises twenty times as fast once the core is full, here at ${amperes(0.6 * (healthy.stresses.find((one) => one.ref === store && one.kind === 'core')?.value ?? 0))}.`,
-    dry: () =>
-      can
-        ? `${fault.refs.join(' and ')} ${fault.refs.length > 1 ? 'have' : 'has'} less than a third of ${shown(can.farads, 'farad')} left, and six times the series resistance: ${shown(6 * can.ohms, 'ohm')}${fault.refs.length > 1 ? ' each' : ''}.`
-        : '',
-    'clamp open': () =>
-      circuit.drive.kind === 'free'
-        ? `What the load leaves over has nowhere to go but into ${circuit.roles.outputCapacitors.join(' and ')}.`
-        : `What the leakage stores has nowhere to go${of('breakdown') ? `, and swings ${of('breakdown')?.ref ?? ''} to ${volts(of('breakdown')?.value ?? 0)}` : ''}.`,
-    'feedback open': () => 'The control sees no output and gives all it can.',
-    'half off': () => {
-      const wound = parts.find(({ model }) => model.kind === 'transformer')?.ref ?? '';
-      const [was, is] = [healthy.stresses.find((one) => one.ref === wound && one.kind === 'core'), of('core', wound)];
-      return is && was && is.value > was.value
-        ? `${ref} no longer brings the core back: every pulse magnetises ${wound} the same way, up to ${amperes(is.value)}.`
-        : `${ref} no longer takes its turn: what stands in series with ${wound} charges until no current is left.`;
-    },
-    overlap: () => `For 60 ns both switches of a leg are closed and join the input to its return.`,
-    'series shorted': () =>
-      `${ref} no longer holds its ${volts(healthy.stresses.find((one) => one.ref === ref && one.kind === 'voltage')?.value ?? 0)}, and direct current goes through.`,
-    'bleed open': () => `Nothing takes the charge away: what was read before stays, for hours.`,
-  };
-  return sentences[fault.kind]();
-}

@@ -39,11 +39,11 @@ const SHORT = 0.01;
 /** What is left of a load when it goes away: the divider that senses the output. Share of it; common practice, no source. */
 const LEFT = 0.002;
 /** An electrolytic capacitor that has dried out; common practice, no source. */
-const DRY = { farads: 0.3, ohms: 6 } as const;
+export const DRY = { farads: 0.3, ohms: 6 } as const;
 /** A core that saturates does so at this share of what it carries. */
-const TOO_SMALL = 0.6;
+export const TOO_SMALL = 0.6;
 /** Both switches of a pair are closed for so long where the dead time is missing, seconds. */
-const OVERLAP = 60e-9;
+export const OVERLAP = 60e-9;
 
 const loadOf = (setting: Setting, ohms: (now: number) => number): Setting =>
   replace(setting, [setting.circuit.roles.load], (part) =>

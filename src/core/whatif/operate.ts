@@ -26,7 +26,7 @@ export interface Operation {
   /** Duty or frequency; missing where nothing is turned. */
   readonly control?: number;
   /** What keeps the control from going further. */
-  readonly held: 'output' | 'limit' | 'most' | 'least' | 'free';
+  readonly held: 'output' | 'limit' | 'most' | 'least' | 'free' | 'nothing';
   readonly gates: Gates;
   /** Stores at the start of the period, to begin the next search from. */
   readonly stored: Stored;
@@ -224,9 +224,10 @@ export function operate(
     before = here;
     turn = within(next);
   }
-  // Where it jumps across what is asked, it stays below the jump, and what is passed above holds it.
-  if (low && high && low.turn > (1 - 100 * CLOSED) * high.turn) return { ...low.one, held: high.one.room.by };
-  return best ? { ...best, held: best.room.by } : { kind: 'singular', nodes: [] };
+  // Where the limit comes in with a jump it stays below it; an output that jumps across what is asked is not held at all.
+  if (low && high?.one.room.by === 'limit' && low.turn > (1 - 100 * CLOSED) * high.turn)
+    return { ...low.one, held: 'limit' };
+  return best ? { ...best, held: 'nothing' } : { kind: 'singular', nodes: [] };
 }
 
 interface Turned {

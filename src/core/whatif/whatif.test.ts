@@ -108,28 +108,28 @@ test.each`
 describe('what gives way first', () => {
   const never = () => false;
   test.each`
-    id                      | kind                    | first    | what                | why
-    ${'flyback'}            | ${'closed'}             | ${'Q1'}  | ${'956 mA'}         | ${'325 V/340 µH a microsecond'}
-    ${'flyback'}            | ${'clamp open'}         | ${'Q1'}  | ${'1.11 kV'}        | ${'325 V + 111 V + 2 A × √(13.3 µH/100 pF), damped'}
-    ${'flyback'}            | ${'dry'}                | ${'C21'} | ${'six times'}      | ${'heat in it grows with its resistance'}
-    ${'flyback'}            | ${'rectifier open'}     | ${'Q1'}  | ${'has no way'}     | ${'all of the core goes into the clamp'}
-    ${'flyback'}            | ${'rectifier reversed'} | ${'C21'} | ${'−'}              | ${'the output is charged the wrong way'}
-    ${'flyback'}            | ${'never'}              | ${''}    | ${'325 V'}          | ${'the bulk stays charged'}
-    ${'buck'}               | ${'rectifier shorted'}  | ${'Q1'}  | ${'flows back'}     | ${'12 V across 90 mΩ'}
-    ${'buck'}               | ${'feedback open'}      | ${'C2'}  | ${'sees no output'} | ${'10.5 V on a 10 V can'}
-    ${'boost'}              | ${'load shorted'}       | ${'Q1'}  | ${'cannot rise'}    | ${'nothing stands between the input and a short'}
-    ${'two-switch-forward'} | ${'clamp open'}         | ${'Q2'}  | ${'nowhere to go'}  | ${'the core swings on beyond the input'}
-    ${'half-bridge'}        | ${'closed'}             | ${'Q1'}  | ${'join the input'} | ${'300 V through two switches'}
-    ${'llc'}                | ${'overlap'}            | ${'Q1'}  | ${'60 ns'}          | ${'390 V through two switches'}
-    ${'doubler'}            | ${'rectifier shorted'}  | ${'R1'}  | ${'flows back'}     | ${'the line through the series resistor'}
-    ${'dropper'}            | ${'series shorted'}     | ${'R1'}  | ${'direct current'} | ${'230 V across 100 Ω'}
+    id                      | kind                    | first    | what                    | why
+    ${'flyback'}            | ${'closed'}             | ${'Q1'}  | ${'core is full'}       | ${'nothing but resistance is left'}
+    ${'flyback'}            | ${'clamp open'}         | ${'Q1'}  | ${'past its 650 V'}     | ${'325 V + 111 V + 2 A × √(13.3 µH/100 pF) = 1.16 kV, damped'}
+    ${'flyback'}            | ${'dry'}                | ${'C21'} | ${'264 mΩ of ESR'}      | ${'heat in it grows with its resistance'}
+    ${'flyback'}            | ${'rectifier open'}     | ${'Q1'}  | ${'another way'}        | ${'all of the core goes into the clamp'}
+    ${'flyback'}            | ${'rectifier reversed'} | ${'C21'} | ${'−'}                  | ${'the output is charged the wrong way'}
+    ${'flyback'}            | ${'never'}              | ${''}    | ${'325 V'}              | ${'the bulk stays charged'}
+    ${'buck'}               | ${'rectifier shorted'}  | ${'Q1'}  | ${'flows back'}         | ${'12 V across 90 mΩ'}
+    ${'buck'}               | ${'feedback open'}      | ${'C2'}  | ${'sees no output'}     | ${'10.5 V on a 10 V can'}
+    ${'boost'}              | ${'load shorted'}       | ${'Q1'}  | ${'cannot rise'}        | ${'nothing stands between the input and a short'}
+    ${'two-switch-forward'} | ${'clamp open'}         | ${'Q2'}  | ${'another way'}        | ${'the core swings on beyond the input'}
+    ${'half-bridge'}        | ${'closed'}             | ${'Q1'}  | ${'join the input'}     | ${'300 V through two switches'}
+    ${'llc'}                | ${'overlap'}            | ${'Q1'}  | ${'60 ns'}              | ${'390 V through two switches'}
+    ${'doubler'}            | ${'rectifier shorted'}  | ${'R1'}  | ${'flows back'}         | ${'the line through the series resistor'}
+    ${'dropper'}            | ${'series shorted'}     | ${'R1'}  | ${'joined to the line'} | ${'230 V across 100 Ω'}
   `('$id, $kind: $first ($why)', ({ id, kind, first, what }: Record<string, string>) => {
     const healthy = study(id!);
     const fault = faultsOf(known(id!)).find((one) => one.kind === kind);
     const { told } = faultAnswer(fault!, healthy, never);
-    const firsts = told?.deaths.slice(0, 2).map(({ ref }) => ref) ?? ['not told'];
+    const deaths = told?.deaths.map(({ ref }) => ref) ?? ['not told'];
     // Two cans that share a load go together.
-    expect(first === '' ? firsts.length === 0 : firsts.includes(first!)).toBe(true);
+    expect((deaths[0] ?? '').replace('C22', 'C21')).toBe(first);
     expect(told?.what.replace(/[\u00A0\u202F]/g, ' ')).toContain(what);
   });
 
@@ -147,9 +147,21 @@ describe('what gives way first', () => {
     expect(faultAnswer(fault!, study('flyback'), () => true)).toEqual({ kind: 'dry' });
   });
 
-  test('every fault of every circuit has sentences of its own', () => {
-    const titles = CIRCUITS.flatMap((circuit) => faultsOf(circuit).map(({ title, kind }) => [circuit.id, kind, title]));
-    expect(titles.length).toBeGreaterThan(150);
+  // A load that goes away kills nothing where the control leaves pulses out; the shortest pulse is no figure to judge by.
+  test('a control that leaves pulses out is not blamed for its shortest pulse', () => {
+    const healthy = study('pfc');
+    const fault = faultsOf(known('pfc')).find(({ kind }) => kind === 'load away');
+    const { told } = faultAnswer(fault!, healthy, never);
+    expect([told?.deaths, told?.what]).toEqual([[], expect.stringContaining('leaves pulses out')]);
+  });
+
+  // What stood as it stood before is none of the fault's doing.
+  test('nothing is said of what did not change', () => {
+    const fault = faultsOf(known('half-bridge')).find(({ kind }) => kind === 'rectifier open');
+    expect(faultAnswer(fault!, study('half-bridge'), never).told?.what).not.toContain('swings');
+  });
+
+  test('every fault of a circuit is there once', () => {
     for (const circuit of CIRCUITS) {
       const kinds = faultsOf(circuit).map(({ kind }) => kind);
       expect(new Set(kinds).size).toBe(kinds.length);

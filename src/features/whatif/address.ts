@@ -10,7 +10,7 @@ export interface Asked {
 }
 
 /** Reads an address; what is not a number, or beyond what a knob goes to, is the usual value or the end of its span. */
-export function readAsked({ knobs }: PowerCircuit, query: { get: (name: string) => string | null }): Asked {
+export function readAsked({ knobs, drive }: PowerCircuit, query: { get: (name: string) => string | null }): Asked {
   const values = Object.fromEntries(
     knobs.map((knob) => {
       const typed = query.get(knob.id);
@@ -22,7 +22,9 @@ export function readAsked({ knobs }: PowerCircuit, query: { get: (name: string) 
   const fault = query.get('fault');
   return {
     values,
-    ...(control > 0 && Number.isFinite(control) ? { control } : {}),
+    ...('least' in drive && Number.isFinite(control) && query.get('control') !== null
+      ? { control: Math.min(drive.most, Math.max(drive.least, control)) }
+      : {}),
     ...(fault ? { fault } : {}),
   };
 }
