@@ -104,11 +104,21 @@ const flybackOutput = (v: Values): readonly PowerPart[] => [
   load('J2', 'out', 's0', loadOhms(v, FLYBACK_OUT)),
 ];
 
+/** What is said of the parts of every flyback. */
+const flybackParts = (
+  switches: readonly string[],
+  clamp: string,
+): Pick<PowerCircuit, 'holds' | 'output' | 'roles' | 'traces'> => ({
+  holds: FLYBACK_OUT,
+  output: ['out', 's0'],
+  roles: { switches, rectifiers: ['D8'], store: 'T1', outputCapacitors: ['C21', 'C22'], load: 'J2', clamp },
+  traces: PUMP_TRACES,
+});
+
 const flyback: PowerCircuit = {
   id: 'flyback',
   name: 'Flyback',
   message: 'one switch; the transformer stores in one part of the period and delivers in the other',
-  holds: FLYBACK_OUT,
   knobs: FLYBACK_KNOBS,
   parts: (v) => [
     ...feed(value(v, 'input'), 1.6),
@@ -121,23 +131,13 @@ const flyback: PowerCircuit = {
     ...flybackOutput(v),
   ],
   drive: oneGate({ guess: flybackDuty, most: 0.7, amperes: 3 }),
-  output: ['out', 's0'],
-  roles: {
-    switches: ['Q1'],
-    rectifiers: ['D8'],
-    store: 'T1',
-    outputCapacitors: ['C21', 'C22'],
-    load: 'J2',
-    clamp: 'D3',
-  },
-  traces: PUMP_TRACES,
+  ...flybackParts(['Q1'], 'D3'),
 };
 
 const twoSwitchFlyback: PowerCircuit = {
   id: 'two-switch-flyback',
   name: 'Two-switch flyback',
   message: 'two switches open together; two diodes hand the leakage back to the input',
-  holds: FLYBACK_OUT,
   knobs: FLYBACK_KNOBS,
   parts: (v) => [
     ...feed(value(v, 'input'), 1.6),
@@ -150,23 +150,13 @@ const twoSwitchFlyback: PowerCircuit = {
     ...flybackOutput(v),
   ],
   drive: oneGate({ guess: flybackDuty, most: 0.48, amperes: 3, refs: ['Q1', 'Q2'] }),
-  output: ['out', 's0'],
-  roles: {
-    switches: ['Q1', 'Q2'],
-    rectifiers: ['D8'],
-    store: 'T1',
-    outputCapacitors: ['C21', 'C22'],
-    load: 'J2',
-    clamp: 'D4',
-  },
-  traces: PUMP_TRACES,
+  ...flybackParts(['Q1', 'Q2'], 'D4'),
 };
 
 const activeClamp: PowerCircuit = {
   id: 'active-clamp-flyback',
   name: 'Active-clamp flyback',
   message: 'a second switch hands the leakage back and swings the drain down before the first one closes',
-  holds: FLYBACK_OUT,
   knobs: [
     input([100, 325, 400]),
     current([0.02, 2.5, 5]),
@@ -202,21 +192,7 @@ const activeClamp: PowerCircuit = {
     }),
     limit: { ref: 'Q1', amperes: 4 },
   },
-  output: ['out', 's0'],
-  roles: {
-    switches: ['Q1', 'Q2'],
-    rectifiers: ['D8'],
-    store: 'T1',
-    outputCapacitors: ['C21', 'C22'],
-    load: 'J2',
-    clamp: 'C14',
-  },
-  traces: [
-    { label: 'Q1, drain', unit: 'V', of: { volts: 'Q1' } },
-    { label: 'Q1', unit: 'A', of: { amperes: 'Q1' } },
-    { label: 'D8', unit: 'A', of: { amperes: 'D8' } },
-    { label: 'output ripple', unit: 'V', of: 'ripple' },
-  ],
+  ...flybackParts(['Q1', 'Q2'], 'C14'),
 };
 
 const FORWARD_OUT = 12;
@@ -250,12 +226,22 @@ const forwardOutput = (v: Values): readonly PowerPart[] => [
 const forwardDuty = (v: Values) => (FORWARD_TURNS * (FORWARD_OUT + 0.8)) / value(v, 'input');
 const FORWARD_CORE = { henries: 5e-3, saturates: 0.6 } as const;
 
+/** What is said of the parts of every forward converter. */
+const forwardParts = (
+  switches: readonly string[],
+  clamp: string,
+): Pick<PowerCircuit, 'holds' | 'knobs' | 'output' | 'roles' | 'traces'> => ({
+  holds: FORWARD_OUT,
+  knobs: FORWARD_KNOBS,
+  output: ['out', 's0'],
+  roles: { switches, rectifiers: ['D1', 'D2'], store: 'L1', outputCapacitors: ['C21', 'C22'], load: 'J2', clamp },
+  traces: FORWARD_TRACES,
+});
+
 const forward: PowerCircuit = {
   id: 'forward',
   name: 'Forward',
   message: 'one switch; power goes through while it is closed, and a third winding empties the core',
-  holds: FORWARD_OUT,
-  knobs: FORWARD_KNOBS,
   parts: (v) => [
     ...feed(value(v, 'input'), 1.6),
     transformer(
@@ -275,24 +261,13 @@ const forward: PowerCircuit = {
     ...forwardOutput(v),
   ],
   drive: oneGate({ guess: forwardDuty, most: 0.48, amperes: 3 }),
-  output: ['out', 's0'],
-  roles: {
-    switches: ['Q1'],
-    rectifiers: ['D1', 'D2'],
-    store: 'L1',
-    outputCapacitors: ['C21', 'C22'],
-    load: 'J2',
-    clamp: 'D3',
-  },
-  traces: FORWARD_TRACES,
+  ...forwardParts(['Q1'], 'D3'),
 };
 
 const twoSwitchForward: PowerCircuit = {
   id: 'two-switch-forward',
   name: 'Two-switch forward',
   message: 'two switches open together; two diodes empty the core back into the input',
-  holds: FORWARD_OUT,
-  knobs: FORWARD_KNOBS,
   parts: (v) => [
     ...feed(value(v, 'input'), 1.6),
     mosfet('Q1', { gate: 'g1', drain: 'in', source: 'a' }, { ...SWITCH, volts: 500 }),
@@ -311,16 +286,7 @@ const twoSwitchForward: PowerCircuit = {
     ...forwardOutput(v),
   ],
   drive: oneGate({ guess: forwardDuty, most: 0.48, amperes: 3, refs: ['Q1', 'Q2'] }),
-  output: ['out', 's0'],
-  roles: {
-    switches: ['Q1', 'Q2'],
-    rectifiers: ['D1', 'D2'],
-    store: 'L1',
-    outputCapacitors: ['C21', 'C22'],
-    load: 'J2',
-    clamp: 'D4',
-  },
-  traces: FORWARD_TRACES,
+  ...forwardParts(['Q1', 'Q2'], 'D4'),
 };
 
 /** Circuits with a transformer that is driven from one side. */
