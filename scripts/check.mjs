@@ -62,7 +62,7 @@ for (const { name } of failed) say(`failed: ${name}`);
 say(`\n${outcomes.length} steps in ${seconds(began)} s`);
 const { passed, broken } = testTotals();
 say(`checks: ${outcomes.length - failed.length} of ${outcomes.length}`);
-say(`Tests:       ${broken ? `${broken} failed, ` : ''}${passed} passed, ${passed + broken} total`);
+say(`Tests: ${passed} passed, ${broken} failed`);
 process.exit(failed.length === 0 ? 0 : 1);
 
 /** Bytes that are free at a path; none where it is not there. */
