@@ -21,6 +21,9 @@ const SHORT_OF = 0.003;
 const NEAR = 2 ** 13;
 /** A change is located to so many ticks. */
 const LOCATED = 3;
+/** A guard that stands at its threshold is passed by so much more each time, and at most by so many volts. */
+const BEAR = 8;
+const MOST_BORNE = 1e-3;
 /** Steps are not cut below so many ticks. */
 export const SHORTEST = 2;
 
@@ -43,6 +46,12 @@ export class Guards {
   private readonly isDiode: readonly boolean[];
   /** Of the rates that were looked at last: how far rounding may have put them off. */
   private readonly blur: Float64Array;
+  /** Volts by which the devices that were found not to agree last are beyond their guards, at most. */
+  beyond = 0;
+  /** Whether the state that was settled on last rests on bearing. */
+  hasBorne = false;
+  /** Of each guard: what it may be passed by after passing it changed nothing, volt. */
+  private readonly borne: Float64Array;
   /** Guards whose rates say nothing over the step in hand. */
   private readonly isBlurred: boolean[];
 
@@ -58,6 +67,7 @@ export class Guards {
     this.onAbove = Float64Array.from(guarded, (index) => network.devices[index]!.control?.onAbove ?? 0);
     this.offBelow = Float64Array.from(guarded, (index) => network.devices[index]!.control?.offBelow ?? 0);
     this.blur = row();
+    this.borne = row();
     this.isBlurred = guarded.map(() => false);
     this.isDiode = guarded.map((index) => network.devices[index]!.control === undefined);
     [this.lowZ, this.tried] = [new Float64Array(network.size), new Float64Array(network.size)];
@@ -66,14 +76,31 @@ export class Guards {
   /** Devices that are not what their guards say at a state. @param crossed the one that was just passed stands at its own threshold */
   violated(phase: Phase, z: Float64Array, crossed: number | undefined): readonly number[] {
     this.look(phase, z, this.g1, this.r1);
-    return this.guarded.filter((device, row) => this.isViolated(row, device === crossed ? PASSED : NOISE));
+    this.beyond = 0;
+    this.hasBorne = false;
+    return this.guarded.filter((device, row) => {
+      if (!this.isViolated(row, device === crossed ? PASSED : NOISE)) return false;
+      this.beyond = Math.max(this.beyond, Math.abs(this.g1[row]!));
+      return true;
+    });
+  }
+
+  /** Bears what little the devices are beyond their guards; not where it is more than next to nothing. */
+  bearAll(phase: Phase, z: Float64Array): boolean {
+    this.look(phase, z, this.g1, this.r1);
+    const wrong = this.guarded.flatMap((_, row) => (this.isViolated(row, NOISE) ? [row] : []));
+    if (wrong.some((row) => Math.abs(this.g1[row]!) > MOST_BORNE / 2)) return false;
+    for (const row of wrong) this.borne[row] = 2 * Math.abs(this.g1[row]!);
+    this.hasBorne = true;
+    return true;
   }
 
   /** Whether a device is not what its guard says, beyond some noise. */
   private isViolated(row: number, noise: number): boolean {
     const guard = this.g1[row]!;
-    if (!this.on[this.guarded[row]!]) return guard > noise;
-    return guard < (this.isDiode[row] ? -noise * 1e-3 : -noise);
+    const borne = this.borne[row]!;
+    if (!this.on[this.guarded[row]!]) return guard > Math.max(noise, borne);
+    return guard < -Math.max(this.isDiode[row] ? noise * 1e-3 : noise, borne);
   }
 
   private look(phase: Phase, z: Float64Array, guards: Float64Array, rates: Float64Array): void {
@@ -106,9 +133,13 @@ export class Guards {
     this.r0.set(this.r1);
   }
 
-  /** What two looks at the guards, at the ends of a step and where it must be in its middle, say of it. */
-  judge(phase: Phase, z: Float64Array, end: Float64Array, ticks: number): Verdict {
+  /**
+   * What two looks at the guards, at the ends of a step and where it must be in its middle, say of it.
+   * @param isBlind the rates say nothing, as steps have become as short as they can be
+   */
+  judge(phase: Phase, z: Float64Array, end: Float64Array, ticks: number, isBlind: boolean): Verdict {
     this.look(phase, end, this.g1, this.r1);
+    if (isBlind) this.blur.fill(Infinity);
     const verdict = this.judgeEnds(ticks * this.tick);
     return verdict === 'fine' && this.isBlurred.includes(true) ? this.judgeMiddle(phase, z, ticks) : verdict;
   }
@@ -119,7 +150,7 @@ export class Guards {
       const sign = this.on[this.guarded[row]!] ? 1 : -1;
       const [g0, g1] = [sign * this.g0[row]!, sign * this.g1[row]!];
       const [d0, d1] = [sign * this.r0[row]! * seconds, sign * this.r1[row]! * seconds];
-      const noise = sign > 0 && this.isDiode[row] ? NOISE * 1e-3 : NOISE;
+      const noise = this.noiseOf(row, sign);
       if (g1 < -noise) {
         verdict = 'crossed';
         continue;
@@ -222,6 +253,21 @@ export class Guards {
     return { ticks: high, device };
   }
 
+  private noiseOf(row: number, sign: number): number {
+    return Math.max(sign > 0 && this.isDiode[row] ? NOISE * 1e-3 : NOISE, this.borne[row]!);
+  }
+
+  /** A device that was passed and then came back at once: it stands at its threshold, and is passed by a little more from now on. */
+  bear(device: number): void {
+    const row = this.guarded.indexOf(device);
+    this.borne[row] = Math.min(MOST_BORNE, Math.max(NOISE, this.borne[row]! * BEAR));
+  }
+
+  /** The devices have changed: all guards are as sharp as before. */
+  bearNone(): void {
+    this.borne.fill(0);
+  }
+
   private keep(guards: Float64Array, rates: Float64Array): void {
     this.keptG.set(guards);
     this.keptR.set(rates);
@@ -235,8 +281,7 @@ export class Guards {
       const device = this.guarded[row]!;
       const sign = this.on[device] ? 1 : -1;
       const beyond = -sign * guards[row]!;
-      const noise = sign > 0 && this.isDiode[row] ? NOISE * 1e-3 : NOISE;
-      if (beyond > noise && beyond > most) {
+      if (beyond > this.noiseOf(row, sign) && beyond > most) {
         most = beyond;
         worst = device;
       }

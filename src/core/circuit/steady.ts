@@ -33,6 +33,8 @@ const ROUNDS = 5;
 const PLAIN = 40;
 const MOST_PERIODS = 3000;
 const SETTLED = 1e-8;
+/** Where Newton would go may be so many times as far as a period leads. */
+const CREEPS = 100;
 /** Where a run for a steady state begins: pulses that reach over the end of a period are in it then. */
 const FROM_PERIOD = 2;
 
@@ -63,6 +65,7 @@ export function steadyState(
  * product of the propagators of its stretches. Where that does not come to an end, periods are simply run until it settles.
  * @param of.warmUp periods run before Newton begins; none where it begins near the end
  * @param of.mostPeriods periods after which it is given up; `of.mostEvents` changes of devices in one of them
+ * @param of.within how far the state may be off after one more period, as a share of its size, where Newton finds it near as well
  * @param of.isOver asked between periods; true ends the search with what was reached
  */
 export function settlePeriod(
@@ -72,18 +75,28 @@ export function settlePeriod(
     warmUp = WARM_UP,
     mostPeriods = MOST_PERIODS,
     mostEvents = Infinity,
+    within = SETTLED,
     isOver = () => false,
   }: {
     readonly period: number;
     readonly warmUp?: number;
     readonly mostPeriods?: number;
     readonly mostEvents?: number;
+    readonly within?: number;
     readonly isOver?: () => boolean;
   },
 ): Settled | NetworkProblem {
   const from = FROM_PERIOD * period;
-  const warm = runNetwork(network, { span: (warmUp + FROM_PERIOD) * period, period, keepFrom: Infinity, stops: [] });
+  const warm = runNetwork(network, {
+    span: (warmUp + FROM_PERIOD) * period,
+    period,
+    keepFrom: Infinity,
+    stops: [],
+    mostEvents: (warmUp + FROM_PERIOD) * mostEvents,
+  });
   if ('kind' in warm) return warm;
+  if (warm.cut)
+    return { way: 'not settled', periods: warmUp + FROM_PERIOD, off: Infinity, run: warm, from: 0, to: warm.reached };
   let begin: Beginning = { seconds: from, state: warm.end, on: warm.on, phases: warm.phases };
   let periods = warmUp + FROM_PERIOD;
   const isLeft = () => periods < mostPeriods && !isOver();

@@ -14,6 +14,8 @@ const FLIPS_AT_ONCE = 6;
 const BURST = 64;
 /** Times that a phase begins with the step it has learnt before a longer one is tried. */
 const REST = 12;
+/** Steps as short as they can be, after which the rates of the guards are not believed any more. */
+const MOST_SHORTEST = 24;
 /** Looks at a sine in a period of it. */
 const LOOKS_A_SINE = 12;
 
@@ -157,17 +159,19 @@ class Runner {
       let { size } = learnt;
       let isFirst = true;
       let crossed = -1;
+      let shortest = 0;
       guards.begin(phase, z);
       while (t < until) {
         let ticks = Math.min(size, until - t, this.longest);
         phase.advance(z, ticks, next);
         steps += 1;
-        const verdict = guards.judge(phase, z, next, ticks);
+        const verdict = guards.judge(phase, z, next, ticks, shortest > MOST_SHORTEST);
         if (verdict === 'too long' && ticks > SHORTEST) {
           size = powerBelow(ticks);
           if (isFirst) learnt.rest = REST;
           continue;
         }
+        if (verdict === 'too long') shortest += 1;
         if (isFirst) {
           // A step that was easy is tried longer the next time, but not at once again where that was too long.
           learnt.size = verdict === 'easy' && learnt.rest === 0 ? size * 4 : size;
@@ -208,6 +212,8 @@ class Runner {
       if (!changed) continue;
       found = this.settle(z, crossed >= 0 ? crossed : undefined);
       if ('kind' in found) return found;
+      if (found !== phase && !guards.hasBorne) guards.bearNone();
+      else if (crossed >= 0) guards.bear(crossed);
       phase = found;
       isFresh = true;
     }
@@ -251,16 +257,21 @@ class Runner {
 
   /** Finds which devices are on at an instant, by what the circuit then does. */
   private settle(z: Float64Array, crossed: number | undefined): Phase | NetworkProblem {
-    let last: Phase | undefined;
+    let best: { readonly phase: Phase; readonly on: readonly boolean[]; readonly beyond: number } | undefined;
     for (let flips = 0; flips < MOST_FLIPS; flips += 1) {
       const phase = this.phases.at(this.on);
       if ('kind' in phase) return phase;
-      last = phase;
       const violated = this.guards.violated(phase, z, crossed);
-      for (const device of flips >= FLIPS_AT_ONCE ? violated.slice(0, 1) : violated) this.on[device] = !this.on[device];
       if (violated.length === 0) return phase;
+      const { beyond } = this.guards;
+      if (!best || beyond < best.beyond) best = { phase, on: [...this.on], beyond };
+      for (const device of flips >= FLIPS_AT_ONCE ? violated.slice(0, 1) : violated) this.on[device] = !this.on[device];
     }
+    // No state agrees with the circuit: the one that is least wrong is kept, and where that is next to nothing it is borne.
+    if (!best) return { kind: 'singular', nodes: [] };
+    best.on.forEach((isOn, device) => (this.on[device] = isOn));
+    if (this.guards.bearAll(best.phase, z)) return best.phase;
     this.unsettled += 1;
-    return last ?? { kind: 'singular', nodes: [] };
+    return best.phase;
   }
 }

@@ -59,6 +59,8 @@ const MOST_TRIES = 18;
 const CLOSED = 1e-4;
 /** Periods for one try; a circuit that needs more is shown as it is by then. */
 const MOST_PERIODS = 400;
+/** A state that comes back so near, as a share of its size, repeats. */
+const REPEATS = 1e-6;
 /** Changes of devices in one period; what has more is shown as far as it came. */
 const MOST_EVENTS = 3000;
 /** Periods run before the first search of a circuit that has not run yet. */
@@ -172,6 +174,7 @@ export function operate(
             warmUp,
             mostPeriods: MOST_PERIODS,
             mostEvents: MOST_EVENTS,
+            within: REPEATS,
             isOver,
           });
     if ('kind' in settled) return settled;
