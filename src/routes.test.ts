@@ -41,6 +41,7 @@ const ADDRESSES: Record<keyof typeof routes, readonly [address: string, expected
   wave: [routes.wave(CODE, 'Q1'), '/donors/K7F-2QM/test/wave?part=Q1'],
   board: [routes.board(CODE, { as: 'csv' }), '/donors/K7F-2QM/board?as=csv'],
   sheets: [routes.sheets(CODE, { paper: 'A3' }), '/donors/K7F-2QM/trace/sheets?paper=A3'],
+  runAsTraced: [routes.runAsTraced(CODE, { volts: '115' }), '/donors/K7F-2QM/trace/run?volts=115'],
   photos: [routes.photos(CODE), '/donors/K7F-2QM/photos'],
   photo: [routes.photo(CODE, 'p1', { place: 'C5' }), '/donors/K7F-2QM/photos/p1?place=C5'],
   photoUpload: [routes.photoUpload(CODE, { name: 'a&b.jpg' }), '/donors/K7F-2QM/photos/upload?name=a%26b.jpg'],

@@ -24,6 +24,7 @@ export const routes = {
   board: (code: string, query: { as?: string; name?: string } = {}) => withQuery(`/donors/${code}/board`, query),
   sheets: (code: string, query: { paper?: string; by?: string } = {}) =>
     withQuery(`/donors/${code}/trace/sheets`, query),
+  runAsTraced: (code: string, query: { volts?: string } = {}) => withQuery(`/donors/${code}/trace/run`, query),
   photos: (code: string) => `/donors/${code}/photos`,
   photo: (code: string, id: string, query: { place?: string } = {}) => withQuery(`/donors/${code}/photos/${id}`, query),
   photoUpload: (code: string, query: Query) => withQuery(`/donors/${code}/photos/upload`, query),

@@ -131,8 +131,14 @@ export function settlePeriod(
       }
       if (!best || off < best.off) best = { begin, off };
       stuck = off > 0.5 * before ? stuck + 1 : 0;
+      const solved = newton(network, begin.state, run);
+      // What creeps is near after a period and far from where it goes: only where both are near does it repeat.
+      if (solved && off < within && distance(network, begin.state, solved) < CREEPS * within) {
+        way = 'newton';
+        break;
+      }
       // A step that did not help is followed by a plain period, which brings the diodes into their order.
-      const jumped = stuck % 2 === 1 ? undefined : newton(network, begin.state, run);
+      const jumped = stuck % 2 === 1 ? undefined : solved;
       next(jumped ?? run.end, run);
     }
     if (way === 'newton') break;

@@ -7,7 +7,7 @@ import {
   type BoardPart,
   type PartValue,
 } from '../board';
-import { supplyOf, type Nameplate } from '../nameplate';
+import { outputPower, supplyOf, type Nameplate } from '../nameplate';
 import { packageRule, type RatingName, safetyClassOf } from '../part';
 import type { BoardFact } from './fact';
 import type { Part } from './part';
@@ -44,7 +44,13 @@ export function boardOf({
   const pairs = (relation: BoardFact['relation']) =>
     facts.filter((fact) => fact.relation === relation).map(({ a, b }) => [a, b] as const);
   const supply = supplyOf(plate);
-  const outputs = plate.outputs.map(({ v }) => ({ v })).filter(({ v }) => v !== 0);
+  const outputs = plate.outputs
+    .filter(({ v }) => v !== 0)
+    .map((output) => {
+      const power = outputPower(output);
+      const i = output.i ?? (power === undefined ? undefined : power / Math.abs(output.v));
+      return { v: output.v, ...(i === undefined ? {} : { i }) };
+    });
   return {
     ...(supply || outputs.length > 0
       ? {

@@ -101,8 +101,13 @@ export function elementsOf(
         break;
       }
       case 'diode': {
-        const { drop, ohms, zener } = model;
+        const { drop, ohms, zener, junction } = model;
         elements.push({ kind: 'D', name, a: at('A'), b: at('K'), line, drop, ohms });
+        if (junction) {
+          const stored = { kind: 'C', name: elementOf(ref, '.j'), farads: junction.farads, start: undefined } as const;
+          elements.push({ ...stored, a: at('A'), b: inner('j'), line });
+          resistance('.damping', inner('j'), at('K'), junction.ohms);
+        }
         if (zener !== undefined)
           elements.push({ kind: 'D', name: elementOf(ref, '.z'), a: at('K'), b: at('A'), line, drop: zener, ohms });
         break;
@@ -125,7 +130,8 @@ export function elementsOf(
       }
       case 'mosfet': {
         const gate = { plus: gateNode(ref), minus: '0', on: model.ohms, off: OPEN, threshold: 0.5 };
-        elements.push({ kind: 'M', name, a: at('D'), b: at('S'), line, ...gate, body: BODY });
+        const ends = { name, a: at('D'), b: at('S'), line, ...gate } as const;
+        elements.push(model.isBipolar ? { kind: 'S', ...ends, hysteresis: 0 } : { kind: 'M', ...ends, body: BODY });
         if (model.farads > 0) {
           const stored = { kind: 'C', name: elementOf(ref, '.oss'), farads: model.farads, start: undefined } as const;
           elements.push({ ...stored, a: at('D'), b: inner('oss'), line });

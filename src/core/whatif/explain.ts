@@ -17,9 +17,13 @@ const amperes = (value: number) => shown(value, 'ampere');
 export function headline(study: Study): string {
   const [tightest] = study.stresses;
   const { unit } = STRESS_WORDS[tightest?.kind ?? 'heat'];
-  const tight = tightest
-    ? `; ${tightest.ref} sees ${shown(tightest.value, unit)} of its ${shown(tightest.limit, unit)}`
-    : '';
+  const tight = !tightest
+    ? ''
+    : tightest.kind === 'reversed'
+      ? `; ${tightest.ref} has ${volts(tightest.value)} the wrong way round`
+      : Number.isFinite(tightest.limit)
+        ? `; ${tightest.ref} sees ${shown(tightest.value, unit)} of its ${shown(tightest.limit, unit)}`
+        : '';
   return `${howItRuns(study)}${tight}`;
 }
 

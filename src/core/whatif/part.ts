@@ -28,11 +28,27 @@ export type PartModel =
         readonly ohms: number;
       }[];
     }
-  | { readonly kind: 'diode'; readonly drop: number; readonly ohms: number; readonly zener?: number }
+  | {
+      readonly kind: 'diode';
+      readonly drop: number;
+      readonly ohms: number;
+      readonly zener?: number;
+      /** What its junction stores, behind the resistance that damps it. */
+      readonly junction?: { readonly farads: number; readonly ohms: number };
+    }
   /** Four diodes; its first leg may be broken. */
   | { readonly kind: 'bridge'; readonly drop: number; readonly ohms: number; readonly leg?: 'open' | 'shorted' }
-  /** A switch from drain to source with the diode of its body; `damping` is in series with what its channel stores. */
-  | { readonly kind: 'mosfet'; readonly ohms: number; readonly farads: number; readonly damping: number }
+  /**
+   * A switch from drain to source with the diode of its body, which a bipolar transistor has not; `damping` is in series with what its
+   * channel stores.
+   */
+  | {
+      readonly kind: 'mosfet';
+      readonly ohms: number;
+      readonly farads: number;
+      readonly damping: number;
+      readonly isBipolar?: true;
+    }
   /** A switch for both halves of a wave, which its gate closes. */
   | { readonly kind: 'triac'; readonly drop: number; readonly ohms: number }
   /** What feeds it, behind the resistance and the inductance of its leads. */

@@ -9,7 +9,7 @@ import { CircuitFigure } from './CircuitFigure';
 import { KnobField } from './KnobField';
 import { balanceText, shown, wavesCsv } from './present';
 import { useWhatIf } from './useWhatIf';
-import { WavesFigure } from './WavesFigure';
+import { WavesFigure } from '../../ui/charts/WavesFigure';
 import { WhatIfJudgement } from './WhatIfJudgement';
 
 /** A circuit that answers while its knobs are turned; what is turned stands in the address. */

@@ -3,3 +3,4 @@ export { gradeReason, judgeRecord, ratingsForStock, readingsThatCount, underTest
 export { lotFollows } from './lotFollows';
 export { testContext, type TestContext } from './testContext';
 export { tracedBoard } from './tracedBoard';
+export { tracedValues, type TracedValues } from './tracedUnit';

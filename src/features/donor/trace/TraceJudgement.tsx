@@ -1,7 +1,9 @@
 'use client';
 
 import type { TracedEntry } from './schema';
+import Link from 'next/link';
 import { TOPOLOGY_WORDS } from '../../../core/board';
+import { routes } from '../../../routes';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Section } from '../../../ui/judgement/parts';
@@ -85,6 +87,12 @@ export function TraceJudgement({
       )}
       {answer && answer.analysis.power.pins > 0 && (
         <Completeness power={answer.analysis.power} missing={view.unlogged} />
+      )}
+      {stages.length > 0 && (
+        <p className="text-[13.5px]">
+          <Link href={routes.runAsTraced(code)}>Run it as traced</Link>
+          <span className="text-ink-2">: rails, stresses, and what does not agree with the plate</span>
+        </p>
       )}
       {others.length > 0 && (
         <Section label="With it">

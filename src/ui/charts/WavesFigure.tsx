@@ -1,5 +1,24 @@
 import { formatQuantity } from '../../core/quantity';
-import type { Answer, Wave, WaveSet } from '../../core/whatif';
+
+/** One signal over time, with the rating that it must stay under. */
+interface Wave {
+  readonly label: string;
+  readonly unit: 'V' | 'A';
+  readonly values: Float64Array;
+  readonly limit?: { readonly value: number; readonly ref: string };
+}
+
+interface WaveSet {
+  readonly seconds: Float64Array;
+  readonly waves: readonly Wave[];
+}
+
+/** One period of what is drawn, seconds, and what conducts in it. */
+interface Shown {
+  readonly period: number;
+  readonly intervals: readonly { readonly from: number; readonly to: number; readonly conducts: readonly string[] }[];
+  readonly waves: WaveSet;
+}
 
 const WIDE = 760;
 const LEFT = 134;
@@ -12,7 +31,7 @@ const NARROW = 34;
 const NEAR = 2.2;
 
 /** Waves on one axis of time, two periods of them, with what conducts above; dashed, the waves with a fault in it. */
-export function WavesFigure({ answer, faulted }: { answer: Answer; faulted: WaveSet | undefined }) {
+export function WavesFigure({ answer, faulted }: { answer: Shown; faulted?: WaveSet | undefined }) {
   const { period, intervals, waves } = answer;
   const isOnce = intervals.length === 0 || intervals.every(({ conducts }) => conducts.length === 0);
   const turns = isOnce ? 1 : 2;
@@ -177,7 +196,7 @@ function rangeOf(waves: readonly Wave[]): readonly [number, number] {
   return [low, high];
 }
 
-const describe = ({ waves }: Answer) =>
+const describe = ({ waves }: Shown) =>
   `Waves over two periods: ${waves.waves
     .map((wave) => {
       const [low, high] = rangeOf([wave]);
