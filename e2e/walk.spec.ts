@@ -48,7 +48,9 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<readonly string[]>>
     const donor = `/donors/${await donorCode(page, 'label-printer')}`;
     const photos = (at: Page) => at.getByRole('list', { name: 'Photos so far' }).getByRole('link');
     return [
-      ...['intake', 'make-safe', 'open', 'trace', 'trace/sheets', 'photos'].map((station) => `${donor}/${station}`),
+      ...['intake', 'make-safe', 'open', 'trace', 'trace/sheets', 'trace/run', 'photos'].map(
+        (station) => `${donor}/${station}`,
+      ),
       await hrefOn(page, `${donor}/photos`, photos),
     ];
   },

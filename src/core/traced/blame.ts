@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { isPolarised } from '../topology';
 import type { Board, BoardPart, PartValue } from '../board';
 import { formatQuantity } from '../quantity';
@@ -27,8 +28,8 @@ export interface Suspect {
   readonly rank: number;
 }
 
-/** How likely slips are: a band misread by a decade, a part drawn the wrong way round, a join one was not sure of. Common practice, no source. */
-const PRIOR = { typed: 1, decoded: 0.8, measured: 0.3, polarity: 0.8, join: 1 } as const;
+/** How likely slips are: a band misread by a decade, a part drawn the wrong way round, a join one was not sure of. */
+const PRIOR = practice({ typed: 1, decoded: 0.8, measured: 0.3, polarity: 0.8, join: 1 } as const);
 /** A trial must take away so much of the disagreement. */
 const EXPLAINS = 0.6;
 /** Values that a decade's slip is looked for in. */

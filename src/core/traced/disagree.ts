@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
 import { STRESS_WORDS, type Stress } from '../whatif';
 import type { BoardRun, StageRun } from './runBoard';
@@ -15,10 +16,10 @@ export interface Disagreement {
   readonly size: number;
 }
 
-/** Rails and plates that are nearer agree: parts and adjustments are within it. Common practice, no source. */
-const AGREES = 0.1;
-/** A part is over its rating from here on, as a share. Ripple only ages, and heat hangs on much that is typical. Common practice, no source. */
-const OVER = { rating: 1.1, ripple: 1.6, heat: 2 } as const;
+/** Rails and plates that are nearer agree: parts and adjustments are within it. */
+const AGREES = practice(0.1);
+/** A part is over its rating from here on, as a share. Ripple only ages, and heat hangs on much that is typical. */
+const OVER = practice({ rating: 1.1, ripple: 1.6, heat: 2 } as const);
 /** No rail is told as further off than by this. */
 const MOST_SIZE = 3;
 

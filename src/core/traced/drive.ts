@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { chipByMarking, oscillatorFrequency, type ChipFamily } from '../chips';
 import type { BoardPart } from '../board';
 import type { FoundStage, Model } from '../topology';
@@ -175,8 +176,8 @@ export function gateSets(
   return { first: refsOf(first), second: refs.filter((ref) => !refsOf(first).includes(ref)) };
 }
 
-/** Between two switches of one leg neither conducts, seconds; common practice, no source. */
-const PAUSE = 250e-9;
+/** Between two switches of one leg neither conducts, seconds. */
+const PAUSE = practice(250e-9);
 
 /** The drive of a stage: its duty or its frequency is turned. */
 export function driveOf(of: {

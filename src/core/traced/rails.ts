@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import {
   chainsFrom,
   dividedAt,
@@ -57,12 +58,12 @@ interface Store {
   readonly rated: number | undefined;
 }
 
-/** Capacitors that are not polarised hold an output from here on, farad. Common practice, no source. */
-const HOLDS_AT_LEAST = 0.9e-6;
+/** Capacitors that are not polarised hold an output from here on, farad. */
+const HOLDS_AT_LEAST = practice(0.9e-6);
 /** What is reckoned for a polarised capacitor of unknown size, to compare stores by, farad. */
 const UNKNOWN_FARADS = 47e-6;
-/** Capacitors are run at about this share of their rating. Common practice, no source. */
-const USUAL_SHARE = 0.7;
+/** Capacitors are run at about this share of their rating. */
+const USUAL_SHARE = practice(0.7);
 /** A rail whose capacitors are rated so far from an output of the plate, as a logarithm, does not give it. */
 const TOO_FAR = 1;
 

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { analyse, type Analysis, type FoundStage } from '../topology';
 import {
   answerOf,
@@ -92,8 +93,8 @@ export interface BoardPlan {
 
 /** The mains that a unit is run at where nobody says: as most of the world has it, when the plate allows it. */
 const USUAL_MAINS = 230;
-/** A rectified and filtered mains stands this much of its peak, on the average. Common practice, no source. */
-const OF_PEAK = 0.95;
+/** A rectified and filtered mains stands this much of its peak, on the average. */
+const OF_PEAK = practice(0.95);
 
 /** Volts at the input: chosen, else in the middle of what the plate allows. */
 export function inputOf({ board, inputVolts }: TracedUnit): number | undefined {
@@ -194,8 +195,8 @@ const sayLoad = ({ plate, isOwnSupply }: OutputRail): Pick<Used, 'source' | 'why
       ? { source: 'typical', why: 'what a controller takes', isOwnSupply }
       : { source: 'typical', why: 'the plate says none' };
 
-/** What is taken where neither the plate nor the board says it, ampere. Common practice, no source. */
-const UNSAID = 0.1;
+/** What is taken where neither the plate nor the board says it, ampere. */
+const UNSAID = practice(0.1);
 
 /** What the outputs behind linear regulators take from their common input, ampere. */
 function regulated(rails: readonly number[], { recognition: { model } }: Analysis): number {

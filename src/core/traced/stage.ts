@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import type { BoardPart } from '../board';
 import { stackedRails } from '../findings';
 import { isPolarised, reachOf, TRANSISTOR_TERMINALS, type FoundStage, type Model, type Recognition } from '../topology';
@@ -47,8 +48,8 @@ export interface StageCircuit {
 export const SOURCE = 'SOURCE';
 const LOAD = 'LOAD';
 
-/** A divider makes an output so much likelier to be the one that is held. Common practice, no source. */
-const DIVIDED = 1.5;
+/** A divider makes an output so much likelier to be the one that is held. */
+const DIVIDED = practice(1.5);
 
 /** Outputs in the order in which they are likely to be the one that is held: by a divider, else the one that takes most. */
 export function likeliestHeld(outputs: readonly OutputRail[], amperes: readonly number[]): readonly number[] {
@@ -446,8 +447,8 @@ function resonantFarads(
   return farads.length === 0 ? undefined : Math.max(...farads);
 }
 
-/** What is smaller is a snubber, farad. Common practice, no source. */
-const RESONANT_AT_LEAST = 2e-9;
+/** What is smaller is a snubber, farad. */
+const RESONANT_AT_LEAST = practice(2e-9);
 
 /** A transformer as windings with turns, as far as anything hangs on them. */
 function transformerOf(

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { PlacedSymbol, Schematic } from '../../core/schematic';
 import type { Answer } from '../../core/whatif';
 import { LabelView, SymbolView } from '../../ui/schematic/ink';
@@ -75,7 +76,7 @@ function Caption({
 }
 
 /** The circuit with a figure beside each part: as the knobs are turned only the figures change, never the drawing. */
-export function CircuitFigure({
+export const CircuitFigure = memo(function CircuitFigure({
   schematic,
   answer,
   struck,
@@ -173,4 +174,4 @@ export function CircuitFigure({
       ))}
     </svg>
   );
-}
+});

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { circuitById, faultsOf, type PowerCircuit } from '../../core/whatif';
 import { Halves } from '../../ui/frame/Halves';
 import { keepText } from '../../ui/picture/keepFile';
@@ -11,6 +11,10 @@ import { balanceText, shown, wavesCsv } from './present';
 import { useWhatIf } from './useWhatIf';
 import { WavesFigure } from '../../ui/charts/WavesFigure';
 import { WhatIfJudgement } from './WhatIfJudgement';
+
+/** Milliseconds without a change before the address follows. */
+const ADDRESS_RESTS = 200;
+const NO_PARTS: readonly string[] = [];
 
 /** A circuit that answers while its knobs are turned; what is turned stands in the address. */
 export function WhatIfSheet({ id, query }: { id: string; query: string }) {
@@ -24,12 +28,18 @@ function Running({ circuit, query }: { circuit: PowerCircuit; query: string }) {
   const run = useWhatIf(circuit, values, control, fault);
   const { answer, schematic } = run;
   const told = fault === undefined ? undefined : run.faults[fault]?.told;
-  const list = faultsOf(circuit);
+  const list = useMemo(() => faultsOf(circuit), [circuit]);
+  const over = useMemo(() => told?.deaths.map(({ ref }) => ref) ?? NO_PARTS, [told]);
   const { drive } = circuit;
   const isTurned = drive.kind === 'duty' || drive.kind === 'frequency';
 
+  // The address follows when the knob rests: each change of it is work for the whole page.
   useEffect(() => {
-    window.history.replaceState(null, '', `${window.location.pathname}${queryOf(circuit, asked)}`);
+    const timer = setTimeout(
+      () => window.history.replaceState(null, '', `${window.location.pathname}${queryOf(circuit, asked)}`),
+      ADDRESS_RESTS,
+    );
+    return () => clearTimeout(timer);
   }, [circuit, asked]);
 
   const set = (change: Partial<Asked>) => setAsked((before) => ({ ...before, ...change }));
@@ -59,8 +69,8 @@ function Running({ circuit, query }: { circuit: PowerCircuit; query: string }) {
           <CircuitFigure
             schematic={schematic}
             answer={answer}
-            struck={list.find(({ kind }) => kind === fault)?.refs ?? []}
-            over={told ? told.deaths.map(({ ref }) => ref) : []}
+            struck={list.find(({ kind }) => kind === fault)?.refs ?? NO_PARTS}
+            over={over}
           />
         ) : (
           <p className="p-4 text-[13px] text-ink-2">Drawing the circuit…</p>

@@ -19,6 +19,9 @@ export interface WhatIf {
   readonly spice: () => Promise<string>;
 }
 
+/** Milliseconds without a turn before faults are worked out. */
+const REST = 250;
+
 /** Turns come one after another: while one is worked out only the latest waits, and faults only follow when none does. */
 export function useWhatIf(circuit: PowerCircuit, values: Values, control: number | undefined, first?: string): WhatIf {
   const [schematic, setSchematic] = useState<Schematic>();
@@ -85,7 +88,9 @@ export function useWhatIf(circuit: PowerCircuit, values: Values, control: number
       setProblem(turned.message);
     }
     isBusy.current = false;
-    await workOutFaults(mine);
+    // A fault that is begun holds the next turn up: none is while the knob still moves.
+    await new Promise((resolve) => setTimeout(resolve, REST));
+    if (round.current === mine && !isBusy.current) await workOutFaults(mine);
   }
 
   useEffect(() => {

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { formatQuantity } from '../../core/quantity';
 
 /** One signal over time, with the rating that it must stay under. */
@@ -31,7 +32,13 @@ const NARROW = 34;
 const NEAR = 2.2;
 
 /** Waves on one axis of time, two periods of them, with what conducts above; dashed, the waves with a fault in it. */
-export function WavesFigure({ answer, faulted }: { answer: Shown; faulted?: WaveSet | undefined }) {
+export const WavesFigure = memo(function WavesFigure({
+  answer,
+  faulted,
+}: {
+  answer: Shown;
+  faulted?: WaveSet | undefined;
+}) {
   const { period, intervals, waves } = answer;
   const isOnce = intervals.length === 0 || intervals.every(({ conducts }) => conducts.length === 0);
   const turns = isOnce ? 1 : 2;
@@ -91,7 +98,7 @@ export function WavesFigure({ answer, faulted }: { answer: Shown; faulted?: Wave
       <TimeAxis y={high - GAP + 6} span={span} x={x} />
     </svg>
   );
-}
+});
 
 function Row({
   wave,

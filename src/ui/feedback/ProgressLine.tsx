@@ -15,7 +15,7 @@ export function ProgressLine({
   return (
     <div className="flex items-center gap-3 text-[13px]">
       <span>{label}</span>
-      <progress value={done} max={total} aria-label={label} className="h-1.5 flex-1 accent-ochre" />
+      <progress value={done} max={total} aria-label={label} className="h-1.5 flex-1" />
       <span className="q">
         {done} of {total}
       </span>

@@ -44,7 +44,7 @@ const view = async (isDone = false) => {
 test('the board carries what was logged: kinds, roles, values, pins and the nameplate', async () => {
   const { board } = await view();
   const part = (ref: string) => board.parts.find((entry) => entry.ref === ref);
-  expect(board.nameplate).toEqual({ input: { kind: 'ac', vMin: 100, vMax: 240 }, outputs: [{ v: 24 }] });
+  expect(board.nameplate).toEqual({ input: { kind: 'ac', vMin: 100, vMax: 240 }, outputs: [{ v: 24, i: 2.5 }] });
   expect(part('C3')).toMatchObject({
     subtype: 'electrolytic',
     pins: { '+': null, '-': null },

@@ -118,12 +118,7 @@ function HuntView({ hunt: { done, all, isOver, suspects }, onStop }: { hunt: Hun
             : `${all} trials: each value a decade off, each part the other way round, each join left unsure.`}
         </p>
       ) : (
-        <p className="text-ink-2">
-          {done + 1} of {all} tried <progress value={done} max={all} aria-label="Trials" className="align-middle" />{' '}
-          <button type="button" className="underline" onClick={onStop}>
-            stop
-          </button>
-        </p>
+        <ProgressLine done={done} total={all} label="Trials" onCancel={onStop} />
       )}
       {suspects.length > 0 ? (
         <>

@@ -5,7 +5,7 @@ import type { StageRun, TracedUnit, Used } from '../../../../core/traced';
 import { STRESS_WORDS } from '../../../../core/whatif';
 import { WavesFigure } from '../../../../ui/charts/WavesFigure';
 import { keepText } from '../../../../ui/picture/keepFile';
-import { capital, shown, sourceMeaning, stageWords } from './present';
+import { capital, shown, sourceMeaning, stageWords, usedText } from './present';
 
 /** Parts shown at first; the rest are folded away. */
 const PARTS_SHOWN = 10;
@@ -167,7 +167,7 @@ function RestsOn({ used }: { used: readonly Used[] }) {
             <tr key={`${one.ref} ${one.name}`}>
               <td className="q">{one.ref}</td>
               <td>{one.label}</td>
-              <td className="num q">{shown(one.value, one.unit)}</td>
+              <td className="num q">{usedText(one)}</td>
               <td className="pl-3" title={sourceMeaning(one)}>
                 {one.source}
                 {one.why ? `: ${one.why}` : ''}

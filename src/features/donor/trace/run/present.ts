@@ -46,4 +46,8 @@ export function restsOn(used: readonly Used[]): string {
   return `${measured} measured, ${used.length - measured - typical} read or typed, ${typical} typical`;
 }
 
+/** A value as it is told: a ratio of turns as the trade writes it. */
+export const usedText = ({ name, value, unit }: Used): string =>
+  name === 'turnsRatio' ? `${Number(value.toPrecision(3))} : 1` : shown(value, unit);
+
 export const sourceMeaning = ({ source }: Used): string => SOURCE_MEANING[source];

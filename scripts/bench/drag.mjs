@@ -1,0 +1,108 @@
+// A knob of a circuit that runs, dragged by the mouse in the browser on the production build: frames a second against those of the
+// same page left alone, the longest task of the page, and how many answers came meanwhile.
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { bin, ensureBuild, ensurePackages, freePort, must } from '../lib.mjs';
+
+const CIRCUITS = [
+  ['buck', 'load'],
+  ['flyback', 'primary'],
+  ['half-bridge', 'load'],
+  ['llc', 'load'],
+];
+const SECONDS = 4;
+/** No task of the page may take longer, in milliseconds. */
+const LONGEST = 100;
+
+await ensurePackages();
+await ensureBuild();
+const folder = mkdtempSync(join(tmpdir(), 'zorvek-drag-'));
+const url = `file:${join(folder, 'drag.db')}`;
+await must(bin('tsx'), ['src/demo/main.ts'], { ZORVEK_DATABASE_URL: url });
+const port = await freePort(3760);
+const server = spawn(
+  'node',
+  [join('node_modules', 'next', 'dist', 'bin', 'next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
+  { env: { ...process.env, ZORVEK_DATABASE_URL: url, NODE_ENV: 'production' }, stdio: 'ignore' },
+);
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const rows = [];
+  for (const [id, knob] of CIRCUITS) rows.push(await drag(page, `http://127.0.0.1:${port}/sums/what-if/${id}`, knob));
+  console.table(rows);
+  if (rows.some((row) => row['longest task, ms'] > LONGEST))
+    console.log(`A task of the page took longer than ${LONGEST} ms.`);
+} finally {
+  await browser.close();
+  server.kill();
+  rmSync(folder, { recursive: true, force: true });
+}
+
+async function drag(page, address, knob) {
+  for (let tries = 0; tries < 100; tries += 1)
+    if (
+      await page.goto(address).then(
+        (answer) => answer?.ok() ?? false,
+        () => false,
+      )
+    )
+      break;
+    else await new Promise((resolve) => setTimeout(resolve, 200));
+  await page.locator('.waves-figure').waitFor();
+  // Every fault is worked out before: nothing else runs while the page is left alone.
+  await page.getByText('gives way first', { exact: true }).first().waitFor({ timeout: 180_000 });
+  const alone = await watched(page, () => page.waitForTimeout(1000 * SECONDS));
+  const slider = page.getByRole('slider', { name: new RegExp(`^${knob}.*slider`) }).first();
+  const box = await slider.boundingBox();
+  const dragged = await watched(page, async () => {
+    const end = Date.now() + 1000 * SECONDS;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    for (let step = 0; Date.now() < end; step += 1)
+      await page.mouse.move(box.x + box.width * (0.5 + 0.25 * Math.sin(step / 25)), box.y + box.height / 2);
+    await page.mouse.up();
+  });
+  return {
+    circuit: address.split('/').at(-1),
+    'frames a second': (dragged.frames / SECONDS).toFixed(0),
+    'of those when left alone': `${Math.round((100 * dragged.frames) / alone.frames)} %`,
+    'longest task, ms': Math.round(dragged.longest),
+    'answers a second': (dragged.answers / SECONDS).toFixed(0),
+  };
+}
+
+/** Frames, the longest task and the changes of the waves while something goes on. */
+async function watched(page, work) {
+  await page.evaluate(() => {
+    const seen = { frames: 0, longest: 0, answers: 0, isOver: false };
+    window.seen = seen;
+    const frame = () => {
+      seen.frames += 1;
+      if (!seen.isOver) requestAnimationFrame(frame);
+    };
+    requestAnimationFrame(frame);
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) seen.longest = Math.max(seen.longest, duration);
+    }).observe({ type: 'longtask' });
+    let last = '';
+    new MutationObserver(() => {
+      const now = document.querySelector('.waves-figure')?.innerHTML ?? '';
+      if (now !== last) seen.answers += 1;
+      last = now;
+    }).observe(document.querySelector('.waves-figure'), {
+      subtree: true,
+      childList: true,
+      attributes: true,
+      characterData: true,
+    });
+  });
+  await work();
+  return page.evaluate(() => {
+    window.seen.isOver = true;
+    return { ...window.seen };
+  });
+}
