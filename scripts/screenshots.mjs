@@ -62,7 +62,7 @@ try {
     colorScheme: 'dark',
   });
   await shoot('identify', `/donors/${printer}/identify?part=D3`, { type: 'c31..c34 470u 35V secondary' });
-  await shoot('chip', `/donors/${printer}/identify?part=U3`);
+  await shoot('run-as-traced', `/donors/${brick}/trace/run`, { until: '.waves-figure' });
   await shoot('types', '/types');
   await shoot('test', `/donors/${brick}/test?part=T1`);
   await shoot('waveform', `/donors/${brick}/test/wave?part=T1`, { made: 'ring' });
