@@ -54,8 +54,9 @@ test('what does not agree is told, and the part that accounts for it is found', 
 });
 
 test('a board that is not traced far enough says what is missing', async ({ page }) => {
-  await goTo(page, `/donors/${await donorCode(page, 'porch-light')}/trace/run`);
+  await goTo(page, `/donors/${await donorCode(page, 'label-printer')}/trace/run`);
   const told = page.getByRole('complementary', { name: 'As traced' });
   await expect(told).toContainText('Cannot be run yet', { timeout: 30_000 });
-  await expect(told).toContainText('such a stage is not run from a traced board yet');
+  await expect(told).toContainText('No stage is traced whole yet');
+  await expect(page.getByText('Nothing of this board can be run yet')).toBeVisible();
 });

@@ -26,7 +26,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   soak: 6,
   stock: 8,
   topology: 60,
-  traced: 41,
+  traced: 43,
   uncertainty: 3,
   walk: 7,
   waveform: 6,

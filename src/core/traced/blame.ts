@@ -57,7 +57,8 @@ export function trialsOf(unit: TracedUnit, run: BoardRun, stage: string): readon
     );
   const turned = [...inStage].flatMap((ref): readonly Trial[] => {
     const part = partOf(ref);
-    const isTurnable = part && (part.kind === 'diode' || (isPolarised(part) && '+' in part.pins));
+    const isTurnable =
+      part && (part.kind === 'diode' || part.kind === 'bridge' || (isPolarised(part) && '+' in part.pins));
     return isTurnable
       ? [
           {

@@ -49,8 +49,21 @@ const volts = (value: number) => formatQuantity(value, 'volt', { digits: 3 });
 const apart = (one: number, other: number) =>
   one * other <= 0 ? MOST_SIZE : Math.min(MOST_SIZE, Math.abs(Math.log(one / other)));
 
+/** A rail that stays below so much of what it should carry is dead. */
+const DEAD = 0.2;
+
 function withPlate({ rails, refs, held, answer }: StageRun): readonly Disagreement[] {
-  return rails.flatMap(({ at, plate, volts: found, divider, isHeld }): readonly Disagreement[] => {
+  return rails.flatMap(({ at, plate, expected, volts: found, divider, isHeld }): readonly Disagreement[] => {
+    if (plate === undefined && expected !== undefined && found / expected < DEAD)
+      return [
+        {
+          kind: 'plate',
+          at,
+          stage: refs[0] ?? '',
+          text: `${at} comes to ${volts(found)}, and a regulator makes an output of the plate from it.`,
+          size: apart(found, expected),
+        },
+      ];
     if (plate === undefined || Math.abs(found - plate) <= AGREES * Math.abs(plate)) return [];
     const why =
       divider && isHeld

@@ -72,7 +72,9 @@ export function powerPartsOf(part: BoardPart, around: Surroundings): readonly Po
         ...(start === undefined ? {} : { start }),
       };
       const pins = isPolarised ? { '+': at('+'), '-': at('-') } : { 1: at(two[0]), 2: at(two[1]) };
-      return [make(model, pins, { volts: limit('voltage'), rms: limit('ripple') })];
+      // Capacitors for the mains are rated by its effective volts (IEC 60384-14).
+      const peak = part.subtype === 'x' || part.subtype === 'y' ? Math.SQRT2 : 1;
+      return [make(model, pins, { volts: peak * limit('voltage'), rms: limit('ripple') })];
     }
     case 'inductor': {
       const henries = values.take(part, 'inductance', () => around.typicalHenries(part));

@@ -31,6 +31,8 @@ export interface OutputRail {
   readonly rails: readonly number[];
   /** Feeds a chip of the unit itself. */
   readonly isOwnSupply: boolean;
+  /** A linear regulator takes its input here. */
+  readonly feedsRegulator: boolean;
 }
 
 /** Where a stage takes its power, and where it gives it. */
@@ -111,13 +113,22 @@ export class BoardRails {
     const ends = this.sourceOf(stage);
     if (!ends) return undefined;
     const [plus, minus] = ends;
+    return { plus, minus, outputs: this.outputsOf(stage, plus, minus) };
+  }
+
+  /** What a stage makes that takes its power from the mains itself. */
+  behindLine(stage: FoundStage): readonly OutputRail[] {
+    return this.outputsOf(stage, NO_RAIL, NO_RAIL);
+  }
+
+  private outputsOf(stage: FoundStage, plus: number, minus: number): readonly OutputRail[] {
     const outputs: OutputRail[] = [];
     for (const { rail, ground } of this.pairsOf(stage, plus, minus)) {
       if (outputs.some(({ rails }) => rails.includes(rail))) continue;
       const one = this.outputAt(rail, ground);
       if (one && !this.isBehindReactor(stage, one)) outputs.push(one);
     }
-    return { plus, minus, outputs };
+    return outputs;
   }
 
   /** Whether a choke stands between the winding and the rectifiers of an output: it is a saturable one, and has a control of its own. */
@@ -309,6 +320,9 @@ export class BoardRails {
       at: this.pinOn(rail),
       rails,
       isOwnSupply: !named,
+      feedsRegulator: rails.some((one) =>
+        model.rails.on(one).some(({ part, pin }) => part.kind === 'regulator' && pin === 'IN'),
+      ),
     };
   }
 
@@ -318,6 +332,8 @@ export class BoardRails {
     return net < 0 ? -1 : rails.ofNet(net);
   }
 }
+
+const NO_RAIL = -1;
 
 /** What is below is no rail, volt. */
 const LEAST_VOLTS = 0.3;

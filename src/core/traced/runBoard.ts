@@ -13,6 +13,7 @@ import {
   type Study,
 } from '../whatif';
 import { WAYS, type Way } from './drive';
+import { LINE_STAGES, lineCircuitOf } from './line';
 import { BoardRails, type OutputRail, type StageRails } from './rails';
 import { circuitOf, likeliestHeld, type OutputNodes, type StageCircuit } from './stage';
 import { TYPICAL } from './typical';
@@ -39,6 +40,8 @@ export interface RailFigure {
   readonly divider?: { readonly volts: number; readonly refs: readonly string[] };
   readonly plate?: number;
   readonly isOwnSupply: boolean;
+  /** What it should carry, where a linear regulator makes an output of the plate from it. */
+  readonly expected?: number;
   /** What holds it: the control; its turns; or nothing, as the control has reached its end. */
   readonly isHeld: boolean;
 }
@@ -83,13 +86,16 @@ export interface BoardPlan {
   readonly analysis: Analysis;
   readonly stages: readonly {
     readonly stage: FoundStage;
-    readonly way: Way;
+    /** Missing where it runs at the frequency of the mains. */
+    readonly way?: Way;
     readonly rails: StageRails;
     readonly volts: number;
     readonly amperes: readonly number[];
   }[];
   readonly notRun: readonly NotRun[];
 }
+
+const NO_RAIL = -1;
 
 /** The mains that a unit is run at where nobody says: as most of the world has it, when the plate allows it. */
 const USUAL_MAINS = 230;
@@ -110,7 +116,12 @@ export function planOf(unit: TracedUnit, analysis: Analysis, values: Values): Bo
   const found = analysis.recognition.stages;
   const board = new BoardRails(analysis, unit);
   const notRun: NotRun[] = [];
-  const known = found.flatMap((stage) => {
+  const known = found.flatMap((stage): readonly { stage: FoundStage; way?: Way; rails: StageRails }[] => {
+    if (LINE_STAGES.has(stage.topology)) {
+      const outputs = board.behindLine(stage);
+      if (outputs.length === 0) notRun.push({ topology: stage.topology, why: 'what it makes is not traced' });
+      return outputs.length > 0 ? [{ stage, rails: { plus: NO_RAIL, minus: NO_RAIL, outputs } }] : [];
+    }
     const way = WAYS[stage.topology];
     const rails = way && board.of(stage);
     if (!way) notRun.push({ topology: stage.topology, why: 'such a stage is not run from a traced board yet' });
@@ -167,7 +178,7 @@ export function planOf(unit: TracedUnit, analysis: Analysis, values: Values): Bo
       if (other.stage !== stage)
         for (const output of other.rails.outputs) if (output.rails.includes(rail)) return output.volts;
     if (input === undefined) return undefined;
-    if (!isMains) return input;
+    if (!isMains || LINE_STAGES.has(stage.topology)) return input;
     const peak = input * Math.SQRT2;
     return stage.topology === 'boost-pfc' ? peak : peak * OF_PEAK;
   };
@@ -182,7 +193,9 @@ export function planOf(unit: TracedUnit, analysis: Analysis, values: Values): Bo
       return [];
     }
     if (volts === undefined) notRun.push({ topology: stage.topology, why: 'the plate does not say what feeds it' });
-    return volts === undefined ? [] : [{ stage, way, rails, volts, amperes: amperesOf.get(stage) ?? [] }];
+    return volts === undefined
+      ? []
+      : [{ stage, ...(way ? { way } : {}), rails, volts, amperes: amperesOf.get(stage) ?? [] }];
   });
   return { analysis, stages, notRun };
 }
@@ -236,6 +249,10 @@ export function runBoard(
   return { stages, notRun, used: values.used() };
 }
 
+/** Turns that nobody measured are put right until the output comes about so nearly, and so often at most. */
+const NEAR_ENOUGH = 0.03;
+const MOST_ROUNDS = 3;
+
 /** An output that stays below so much of what it should have is not held by the control, but dead. */
 const DEAD = 0.2;
 
@@ -262,15 +279,38 @@ function runStage(
 
 function runHolding(
   unit: TracedUnit,
-  { analysis }: BoardPlan,
+  plan: BoardPlan,
   { stage, way, rails, volts, amperes }: BoardPlan['stages'][number],
   values: Values,
-  { main, isOver }: { readonly main: number; readonly isOver?: () => boolean },
+  {
+    main,
+    isOver,
+    correction = 1,
+    rounds = MOST_ROUNDS,
+  }: { readonly main: number; readonly isOver?: () => boolean; readonly correction?: number; readonly rounds?: number },
 ): StageRun | NotRun {
-  const built = circuitOf({ unit, recognition: analysis.recognition, stage, way, rails, volts, amperes, values, main });
+  const { recognition } = plan.analysis;
+  const task = { unit, recognition, stage, volts, amperes, values };
+  const built = way
+    ? circuitOf({ ...task, way, rails, main })
+    : lineCircuitOf({ ...task, outputs: rails.outputs, correction });
   const { topology } = stage;
   if ('missing' in built) return { topology, why: `it is not known ${built.missing}` };
   const study = studyOf(built.circuit, {}, isOver ? { isOver } : {});
+  if (!way && !('kind' in study)) {
+    const came = study.output.volts / (built.outputs[0]?.output.volts ?? 1);
+    const isChosen = values
+      .used()
+      .some(({ name, source, ref }) => name === 'turnsRatio' && source === 'typical' && refsOf(stage).includes(ref));
+    const next = correction / Math.max(came, 0.3);
+    if (isChosen && came > DEAD && Math.abs(came - 1) > NEAR_ENOUGH && rounds > 0)
+      return runHolding(unit, plan, { stage, rails, volts, amperes }, values, {
+        main,
+        ...(isOver ? { isOver } : {}),
+        correction: next,
+        rounds: rounds - 1,
+      });
+  }
   if ('kind' in study)
     return {
       topology,
@@ -281,6 +321,8 @@ function runHolding(
     };
   const answer = answerOf(study);
   if (!answer.isSettled) return { topology, why: 'no state that repeats was found in the time given' };
+  if (study.operation.held === 'least' && built.circuit.drive.kind === 'duty')
+    return { topology, why: 'so little is taken from it that its control leaves pulses out' };
   return {
     topology,
     refs: refsOf(stage),
@@ -317,6 +359,7 @@ function railFigures({ outputs }: StageCircuit, study: Study, main: OutputRail |
 
       ...(output.plate ? { plate: output.isNegative ? -output.plate.volts : output.plate.volts } : {}),
       isOwnSupply: output.isOwnSupply,
+      ...(output.feedsRegulator ? { expected: output.isNegative ? -output.volts : output.volts } : {}),
       isHeld: output === main && study.operation.held === 'output',
     };
   });

@@ -526,7 +526,7 @@ const elementsSwing = (part: BoardPart, { elements }: Model, swinging: ReadonlyS
   elements.windings.some((winding) => winding.part === part && winding.rails.some((rail) => swinging.has(rail)));
 
 /** A transformer with its windings; turned round, all but its first are. */
-function woundPart(
+export function woundPart(
   part: BoardPart,
   { nodes, values }: Surroundings,
   of: {

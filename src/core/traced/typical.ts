@@ -50,6 +50,9 @@ export const TYPICAL = {
   resonantRatio: practice(6),
   /** Resistance of the mains behind a socket, ohm. */
   mainsOhms: practice(0.4),
+  /** Heat in the windings of a line transformer, its leakage and its magnetising current, as shares. */
+  line: practice({ copper: 0.03, leakage: 0.01, magnetising: 0.1 } as const),
+  lineHertz: practice(50),
   /** From the rectifier to a reservoir, ohm and henry. */
   lead: practice({ ohms: 0.2, henries: 2e-6 } as const),
   /** Heat in leads and in one switch, rectifier or choke, as a share of the power; it bounds the ohms above where volts are low. */

@@ -123,6 +123,7 @@ const sourceAsOutput = ({ source }: DriveOf): OutputRail => ({
   at: '',
   rails: [source.plus],
   isOwnSupply: true,
+  feedsRegulator: false,
 });
 
 const feedsOutput = (winding: Winding, model: Model, outputs: readonly OutputRail[]) =>

@@ -62,6 +62,12 @@ export function RunJudgement({ code, running }: { code: string; running: BoardRu
           <span className="text-ink-2">: so little that a typical value may account for it</span>
         </Section>
       )}
+      {run && run.stages.length === 0 && run.notRun.length === 0 && !isRunning && (
+        <p className="text-[13.5px]">
+          No stage is traced whole yet: its switch, its transformer or choke, its rectifier and both ends of what feeds
+          it must be joined. Trace names the probe that tells most.
+        </p>
+      )}
       {run && run.notRun.length > 0 && (
         <Section label="Not run">
           <ul>
