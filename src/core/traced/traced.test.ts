@@ -65,8 +65,8 @@ describe('boards of others, run as they were traced', () => {
       expect(stage).toMatchObject({ topology, held: 'free', inputVolts: 230 });
       expect(Math.abs((stage?.rails.find((one) => one.at === at)?.volts ?? 0) / volts - 1)).toBeLessThan(0.05);
       expect(stage?.answer.period).toBeCloseTo(0.02, 6);
-    // A capacitor for the mains is rated by effective volts.
-    expect(stage?.answer.stresses.every(({ kind, share }) => kind !== 'voltage' || share < 1)).toBe(true);
+      // A capacitor for the mains is rated by effective volts.
+      expect(stage?.answer.stresses.every(({ kind, share }) => kind !== 'voltage' || share < 1)).toBe(true);
     },
   );
 
