@@ -1,6 +1,7 @@
 import { cubic, turningPoint } from './cubic';
 import type { Measure, Signal } from './deck/deck';
 import type { Network } from './network';
+import type { Phase } from './phase';
 import { readerOf, type Reader, type SignalProblem } from './signals';
 import { powerBelow, TICKS } from './ticks';
 import type { Run, Stretch } from './transient';
@@ -114,6 +115,7 @@ function valueOf(op: Measure['op'], sums: Sums | undefined): number {
 function gather(run: Run, all: readonly Readers[], from: number, to: number, closeness: number): readonly Sums[] {
   const [first, last] = [Math.round(from / run.tick), Math.round(to / run.tick)];
   const stretches = run.stretches.filter((one) => one.from >= first && one.from + one.ticks <= last);
+  const ends = stretches.map(endsOf);
   const sums = all.map(({ reader, factor }): Sums => ({
     reader,
     ...(factor ? { factor } : {}),
@@ -122,7 +124,7 @@ function gather(run: Run, all: readonly Readers[], from: number, to: number, clo
     squares: 0,
     high: -Infinity,
     low: Infinity,
-    close: closeness * rangeOf(stretches, reader),
+    close: closeness * rangeOf(ends, reader),
   }));
   for (const stretch of stretches) gatherStretch(stretch, sums, run.tick);
   return sums;
@@ -146,18 +148,28 @@ function sizeOf(terms: Float64Array, z: Float64Array): number {
   return sum;
 }
 
+/** Where a stretch begins, once leaks have settled in it, and where it ends. */
+interface Ends {
+  readonly phase: Phase;
+  readonly begin: Float64Array;
+  readonly end: Float64Array;
+}
+
+function endsOf({ phase, z, end, ticks, isFresh }: Stretch): Ends {
+  if (!isFresh) return { phase, begin: z, end };
+  const begin = new Float64Array(z.length);
+  phase.advance(z, Math.min(ticks, SETTLING_TICKS), begin);
+  return { phase, begin, end };
+}
+
 /** The range of a signal at the beginnings and ends of stretches. */
-function rangeOf(stretches: readonly Stretch[], reader: Reader): number {
+function rangeOf(ends: readonly Ends[], reader: Reader): number {
   let [high, low] = [-Infinity, Infinity];
-  let settled: Float64Array | undefined;
-  for (const { phase, z, end, ticks, isFresh } of stretches) {
+  for (const { phase, begin, end } of ends) {
     const { row } = reader(phase);
-    settled ??= new Float64Array(z.length);
-    if (isFresh) phase.advance(z, Math.min(ticks, SETTLING_TICKS), settled);
-    for (const value of [dot(row, isFresh ? settled : z), dot(row, end)]) {
-      high = Math.max(high, value);
-      low = Math.min(low, value);
-    }
+    const [first, last] = [dot(row, begin), dot(row, end)];
+    high = Math.max(high, first, last);
+    low = Math.min(low, first, last);
   }
   if (!Number.isFinite(high)) return 1;
   return Math.max(high - low, 1e-9 * Math.max(Math.abs(high), Math.abs(low)), LEAST_RANGE);
@@ -224,12 +236,17 @@ function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonl
   const close = sums.map((one, index) => Math.max(one.close, NOISE * sizeOf(rows[index]!.terms, z)));
   const blur = rows.map(({ rateTerms }) => NOISE * sizeOf(rateTerms, z));
   const factorOf = new Map(factors.map(({ index }, place) => [index, own + place]));
-  /** Values and rates of all signals at a state. */
-  const looked = (state: Float64Array): Float64Array => {
+  /** Values and rates of signals at a state; those of the others stay at nothing. */
+  const looked = (state: Float64Array, wanted: readonly number[]): Float64Array => {
     const values = new Float64Array(2 * count);
-    for (let index = 0; index < count; index += 1) {
+    const look = (index: number) => {
       values[index] = dot(rows[index]!.row, state);
       values[count + index] = dot(rows[index]!.rate, state);
+    };
+    for (const index of wanted) {
+      look(index);
+      const factor = factorOf.get(index);
+      if (factor !== undefined) look(factor);
     }
     return values;
   };
@@ -239,34 +256,44 @@ function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonl
     if (blur[index]! * seconds > close[index < own ? index : 0]!) return [y0, y1, y1 - y0, y1 - y0] as const;
     return [y0, y1, one[count + index]! * seconds, other[count + index]! * seconds] as const;
   };
-  const take = (one: Float64Array, other: Float64Array, seconds: number) => {
-    const piece = (index: number) => pieceOf(one, other, seconds, index);
-    for (let index = 0; index < own; index += 1) {
-      const factor = factorOf.get(index);
-      if (factor !== undefined) addProduct(sums[index]!, piece(index), piece(factor), seconds);
-      else add(sums[index]!, ...piece(index), seconds);
-    }
+  const take = (index: number, one: Float64Array, other: Float64Array, seconds: number) => {
+    const factor = factorOf.get(index);
+    const piece = pieceOf(one, other, seconds, index);
+    if (factor === undefined) add(sums[index]!, ...piece, seconds);
+    else addProduct(sums[index]!, piece, pieceOf(one, other, seconds, factor), seconds);
   };
-  const cut = (from: Float64Array, y0: Float64Array, y1: Float64Array, length: number, depth: number): void => {
+  /** Signals that a cubic describes are done with; only the others are looked at more closely. */
+  const cut = (
+    wanted: readonly number[],
+    from: Float64Array,
+    y0: Float64Array,
+    y1: Float64Array,
+    length: number,
+    depth: number,
+  ): void => {
     const seconds = length * tick;
-    if (depth >= DEEPEST || length <= 2) return take(y0, y1, seconds);
+    if (depth >= DEEPEST || length <= 2) {
+      for (const index of wanted) take(index, y0, y1, seconds);
+      return;
+    }
     // A power of two is carried over in one go.
     const part = powerBelow(length);
     const middle = new Float64Array(from.length);
     phase.advance(from, part, middle);
-    const y = looked(middle);
+    const y = looked(middle, wanted);
     const share = part / length;
-    let isClose = true;
-    for (let index = 0; index < own && isClose; index += 1) {
-      isClose = Math.abs(cubic(share, ...pieceOf(y0, y1, seconds, index)) - y[index]!) <= close[index]!;
+    const left: number[] = [];
+    for (const index of wanted) {
+      if (Math.abs(cubic(share, ...pieceOf(y0, y1, seconds, index)) - y[index]!) > close[index]!) {
+        left.push(index);
+        continue;
+      }
+      take(index, y0, y, part * tick);
+      take(index, y, y1, (length - part) * tick);
     }
-    if (isClose) {
-      take(y0, y, part * tick);
-      take(y, y1, (length - part) * tick);
-      return;
-    }
-    cut(from, y0, y, part, depth + 1);
-    cut(middle, y, y1, length - part, depth + 1);
+    if (left.length === 0) return;
+    cut(left, from, y0, y, part, depth + 1);
+    cut(left, middle, y, y1, length - part, depth + 1);
   };
   const settling = isFresh ? Math.min(ticks, SETTLING_TICKS) : 0;
   let from = z;
@@ -282,5 +309,6 @@ function gatherStretch({ phase, z, end, ticks, isFresh }: Stretch, sums: readonl
       one.squares += seconds * value * value;
     }
   }
-  if (ticks > settling) cut(from, looked(from), looked(end), ticks - settling, 0);
+  const every = sums.map((_, index) => index);
+  if (ticks > settling) cut(every, from, looked(from, every), looked(end, every), ticks - settling, 0);
 }

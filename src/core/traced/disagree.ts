@@ -19,16 +19,19 @@ export interface Disagreement {
 /** Rails and plates that are nearer agree: parts and adjustments are within it. */
 const AGREES = practice(0.1);
 /** A part is over its rating from here on, as a share. Ripple only ages, and heat hangs on much that is typical. */
-const OVER = practice({ rating: 1.1, ripple: 1.6, heat: 2 } as const);
+const OVER = practice({ rating: 1.1, ripple: 1.6, heat: 4 } as const);
 /** No rail is told as further off than by this. */
 const MOST_SIZE = 3;
 
 /** Parts that are somewhat over their ratings, too little to call it a disagreement. */
 export const strained = ({ stages }: Pick<BoardRun, 'stages'>): readonly string[] => [
   ...new Set(
-    stages.flatMap(({ answer: { stresses } }) =>
+    stages.flatMap(({ answer: { stresses }, guessed }) =>
       stresses
-        .filter((one) => one.share > 1 && one.kind !== 'core' && one.kind !== 'ripple' && !isOver(one))
+        .filter(
+          (one) =>
+            one.share > 1 && !guessed.includes(one.ref) && one.kind !== 'core' && one.kind !== 'ripple' && !isOver(one),
+        )
         .map(({ ref }) => ref),
     ),
   ),
@@ -116,8 +119,8 @@ function withReadings(
 const isOver = ({ kind, share }: Stress) =>
   kind !== 'core' && share > (kind === 'ripple' || kind === 'heat' ? OVER[kind] : OVER.rating);
 
-function withRatings({ answer: { stresses }, refs }: StageRun): readonly Disagreement[] {
-  const seen = new Set<string>();
+function withRatings({ answer: { stresses }, refs, guessed }: StageRun): readonly Disagreement[] {
+  const seen = new Set(guessed);
   return stresses.filter(isOver).flatMap(({ ref, kind, value, limit, share }): readonly Disagreement[] => {
     if (seen.has(ref)) return [];
     seen.add(ref);

@@ -4,7 +4,8 @@ import type { PowerCircuit, PowerPart } from '../whatif';
 import { cutOf } from './cut';
 import { powerPartsOf, type Surroundings } from './parts';
 import type { OutputRail } from './rails';
-import { SOURCE, woundPart, type OutputNodes, type StageCircuit } from './stage';
+import { loadOf, SOURCE, type OutputNodes, type StageCircuit } from './task';
+import { measuredOhms, woundPart } from './transformer';
 import { TYPICAL } from './typical';
 import type { TracedUnit, Values } from './unit';
 import { woundAs } from './wound';
@@ -101,15 +102,9 @@ export function lineCircuitOf(task: LineTask): StageCircuit | { readonly missing
   const loads = places.flatMap(({ output, up, down }, index): readonly OutputNodes[] => {
     const taken = amperes[index] ?? 0;
     if (taken <= 0) return [];
-    const [plus, minus] = output.isNegative ? [nodeOf(down), nodeOf(up)] : [nodeOf(up), nodeOf(down)];
-    const load = `LOAD${index + 1}`;
-    built.push({
-      ref: load,
-      drawn: { kind: 'connector', role: 'output', pins: { '+': plus, '-': minus } },
-      model: { kind: 'load', ohms: output.volts / taken },
-      limits: {},
-    });
-    return [{ output, plus, minus, load, amperes: taken }];
+    const load = loadOf(output, { up: nodeOf(up), down: nodeOf(down), amperes: taken, index });
+    built.push(load.part);
+    return [load.nodes];
   });
   const [main] = loads;
   if (!main) return { missing: `what is taken from ${first.at}` };
@@ -181,8 +176,7 @@ function lineTransformer(
     why: 'for a magnetising current of a tenth',
   }));
   const ohmsOf = (a: string, b: string, turns: number) => {
-    const key = [`${part.ref}.${a}`, `${part.ref}.${b}`].toSorted((x, y) => x.localeCompare(y)).join(' ');
-    return unit.windingOhms?.[key] ?? 0.5 * copper * ohms * turns ** 2;
+    return measuredOhms(unit, part, a, b) ?? 0.5 * copper * ohms * turns ** 2;
   };
   return [
     woundPart(part, around, { pieces, henries, leakage: (leakage * ohms) / (2 * Math.PI * TYPICAL.lineHertz), ohmsOf }),

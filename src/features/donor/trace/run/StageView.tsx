@@ -92,7 +92,7 @@ function Rails({ stage: { rails }, readings }: { stage: StageRun; readings: NonN
 }
 
 /** The tightest stress of each part with the heat it makes. */
-function Parts({ stage: { answer, heat } }: { stage: StageRun }) {
+function Parts({ stage: { answer, heat, guessed } }: { stage: StageRun }) {
   const [isOpen, setOpen] = useState(false);
   const refs = [...new Set([...answer.stresses.map(({ ref }) => ref), ...heat.map(({ ref }) => ref)])];
   const rows = refs.map((ref) => ({
@@ -117,21 +117,25 @@ function Parts({ stage: { answer, heat } }: { stage: StageRun }) {
         </thead>
         <tbody>
           {(isOpen ? inOrder : inOrder.slice(0, PARTS_SHOWN)).map(({ ref, stress, watts }) => (
-            <tr key={ref} data-standing={stress && stress.share > 1 ? 'over' : undefined}>
+            <tr key={ref} data-standing={stress && stress.share > 1 && !guessed.includes(ref) ? 'over' : undefined}>
               <td className="q">{ref}</td>
               <td>{stress ? STRESS_WORDS[stress.kind].label : ''}</td>
               <td className="num q">
                 {stress && (
                   <>
                     <b>{shown(stress.value, STRESS_WORDS[stress.kind].unit)}</b>{' '}
-                    {Number.isFinite(stress.limit)
-                      ? `of ${shown(stress.limit, STRESS_WORDS[stress.kind].unit)}`
-                      : 'rating not known'}
+                    {guessed.includes(ref)
+                      ? 'by typical turns'
+                      : Number.isFinite(stress.limit)
+                        ? `of ${shown(stress.limit, STRESS_WORDS[stress.kind].unit)}`
+                        : 'rating not known'}
                   </>
                 )}
               </td>
               <td className="num word">
-                {stress && Number.isFinite(stress.limit) ? `${Math.round(100 * stress.share)} %` : ''}
+                {stress && Number.isFinite(stress.limit) && !guessed.includes(ref)
+                  ? `${Math.round(100 * stress.share)} %`
+                  : ''}
               </td>
               <td className="num">{watts === undefined || watts < 5e-4 ? '' : shown(watts, 'watt')}</td>
             </tr>
