@@ -70,7 +70,7 @@ try {
   await shoot('record', `/donors/${printer}/record`);
   await shoot('stock', '/stock?find=schottky+60V+10A');
   await shoot('build', await href('/builds', 'main li a:has-text("Reading lamp")'));
-  await shoot('what-if', '/sums/what-if/flyback?fault=dry', { until: '.whatif-told b' });
+  await shoot('what-if', '/sums/what-if/flyback?fault=dry', { until: '.whatif-told p:first-child b' });
 } finally {
   await browser.close();
   server.kill();
