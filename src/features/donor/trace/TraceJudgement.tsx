@@ -90,7 +90,9 @@ export function TraceJudgement({
       )}
       {stages.length > 0 && (
         <p className="text-[13.5px]">
-          <Link href={routes.runAsTraced(code)}>Run it as traced</Link>
+          <Link className="underline" href={routes.runAsTraced(code)}>
+            Run it as traced
+          </Link>
           <span className="text-ink-2">: rails, stresses, and what does not agree with the plate</span>
         </p>
       )}
