@@ -41,6 +41,8 @@ test('two windows on one donor: what the other did since is not undone from unde
 });
 
 test('a part that someone deleted meanwhile is named, and the page goes on', async ({ page, context }) => {
+  // This window does not hear of what the other does: its form stays.
+  await page.route('**/changes*', (route) => route.abort());
   const code = await donorCode(page, 'lamp driver');
   await goTo(page, `/donors/${code}/identify`);
   await benchLine(page, 'q9 nmos marked 4N60');

@@ -2,6 +2,7 @@ import { expect, test } from './shop';
 import { donorCode, goTo } from './hands';
 
 test('a traced adapter runs as it was traced, and gives what its plate says', async ({ page }) => {
+  test.slow();
   await goTo(page, `/donors/${await donorCode(page, 'notebook')}/trace`);
   await page.getByRole('link', { name: 'Run it as traced' }).click();
   const told = page.getByRole('complementary', { name: 'As traced' });
@@ -38,6 +39,7 @@ test('a traced adapter runs as it was traced, and gives what its plate says', as
 });
 
 test('what does not agree is told, and the part that accounts for it is found', async ({ page }) => {
+  test.slow();
   await goTo(page, `/donors/${await donorCode(page, 'tide-gauge')}/trace/run`);
   const told = page.getByRole('complementary', { name: 'As traced' });
   await expect(told).toContainText('Runs, but one thing does not agree', { timeout: 30_000 });
@@ -54,6 +56,7 @@ test('what does not agree is told, and the part that accounts for it is found', 
 });
 
 test('a board that is not traced far enough says what is missing', async ({ page }) => {
+  test.slow();
   await goTo(page, `/donors/${await donorCode(page, 'label-printer')}/trace/run`);
   const told = page.getByRole('complementary', { name: 'As traced' });
   await expect(told).toContainText('Cannot be run yet', { timeout: 30_000 });

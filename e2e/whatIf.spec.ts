@@ -2,6 +2,7 @@ import { expect, test } from './shop';
 import { goTo } from './hands';
 
 test('a circuit answers while its values are turned, and tells what gives way first', async ({ page }) => {
+  test.slow();
   await goTo(page, '/sums');
   await page.getByRole('link', { name: 'What if' }).click();
   await page.getByRole('link', { name: /^Flyback/ }).click();
@@ -16,6 +17,12 @@ test('a circuit answers while its values are turned, and tells what gives way fi
   for (let press = 0; press < 60; press += 1) await slider.press('ArrowRight');
   await expect(told.getByRole('heading', { level: 2 })).toContainText('Runs in continuous mode');
   await expect(page).toHaveURL(/inductance=/);
+  // It follows when the knob rests.
+  await expect(async () => {
+    const before = page.url();
+    await page.waitForTimeout(400);
+    expect(page.url()).toBe(before);
+  }).toPass();
   const typed = page.getByLabel('primary', { exact: true });
   const turned = await typed.inputValue();
   await page.reload();
