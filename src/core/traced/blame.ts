@@ -4,7 +4,7 @@ import type { Board, BoardPart, PartValue } from '../board';
 import { formatQuantity } from '../quantity';
 import { RATINGS } from '../part';
 import { disagreementsOf, type Disagreement } from './disagree';
-import { runBoard, type BoardRun } from './runBoard';
+import { runBoard, type BoardRun, type StageRun } from './runBoard';
 import type { TracedUnit, Used, ValueName } from './unit';
 
 /** One thing that may be other than it was taken for. */
@@ -152,12 +152,18 @@ export function tryOut(
     list.reduce((total, { size, stage: own }) => (own === stage ? total + size : total), 0);
   const holding = run.stages.find(({ refs }) => refs.includes(stage))?.holding ?? '';
   const after = runBoard(trial.unit, { only: stage, holding, ...(isOver ? { isOver } : {}) });
-  if (!after.stages.some(({ refs }) => refs.includes(stage))) return undefined;
+  const [one, other] = [run, after].map(({ stages }) => stages.find(({ refs }) => refs.includes(stage)));
+  if (!one || !other || told(other) < told(one) || one.parts.some((ref) => !other.parts.includes(ref)))
+    return undefined;
   const before = sum(disagreementsOf(run, unit));
   const explains = 1 - sum(disagreementsOf(after, trial.unit)) / before;
   const { ref, kind, text, prior } = trial;
   return explains >= EXPLAINS ? { ref, kind, text, explains, rank: explains * prior } : undefined;
 }
+
+/** Rails of which it is known what they should carry: one that is not looked at any more is not thereby right. */
+const told = ({ rails }: StageRun): number =>
+  rails.filter(({ plate, expected }) => plate !== undefined || expected !== undefined).length;
 
 /** The suspects in order, the likeliest first. */
 export const rankSuspects = (found: readonly Suspect[]): readonly Suspect[] =>

@@ -114,6 +114,15 @@ describe('faults that others planted show in the run', () => {
     expect(found[0]?.explains).toBeGreaterThan(0.7);
   });
 
+  test('a part that only hides what is wrong when it is turned is not named', () => {
+    const unit = unitOf('mixer-dual-rail');
+    const run = runBoard(unit);
+    const { stage } = disagreementsOf(run, unit)[0] ?? { stage: '' };
+    const trials = trialsOf(unit, run, stage).filter((one) => one.kind === 'polarity' && one.ref === 'C12');
+    expect(trials).toHaveLength(1);
+    expect(trials.map((trial) => tryOut(trial, { unit, run, stage }))).toEqual([undefined]);
+  });
+
   test.each(['step-down-5v', 'printer-adapter-24v', 'form-24', 'brick-195', 'usbc-charger-65w', 'vehicle-camera-12v'])(
     '%s is sound, and nothing is held against it',
     (name) => {
