@@ -1,4 +1,5 @@
 import { crossingOf, cubic } from './cubic';
+import { projectOf } from './linear';
 import type { Network } from './network';
 import type { Phase } from './phase';
 import { powerBelow } from './ticks';
@@ -13,8 +14,12 @@ const PASSED = 1e-6;
 const LEAST_CHANGE = 1e-4;
 /** Volts of a guard that is only just passed. */
 const JUST_BEYOND = 1e-10;
-/** A guard may bend so much of its distance between two looks. */
+/** A guard may bend so much of its distance between two looks; where it bends less by these factors, the next step may be longer. */
 const BEND = 0.3;
+const EASY = 0.1;
+const FLAT = 3e-4;
+/** Its rates are believed while rounding puts them off by less than this share of that. */
+const MUDDLED = 0.05;
 /** Share of a step by which the first look for a change stays short of where it seems to be. */
 const SHORT_OF = 0.003;
 /** Ticks within which the cubic between two looks is right to a tick. */
@@ -27,31 +32,35 @@ const MOST_BORNE = 1e-3;
 /** Steps are not cut below so many ticks. */
 export const SHORTEST = 2;
 
-/** What is to be thought of a step: it may grow, is well, has a change in it, or must be cut. */
-export type Verdict = 'easy' | 'fine' | 'crossed' | 'too long';
+/** What is to be thought of a step: it may grow by much or by some, is well, has a change in it, or must be cut. */
+export type Verdict = 'flat' | 'easy' | 'fine' | 'crossed' | 'too long';
+
+const NONE: readonly number[] = [];
 
 /** Watches the devices that change by what the circuit does: each has a guard over the state whose sign says whether it is on. */
 export class Guards {
-  private readonly g0: Float64Array;
-  private readonly g1: Float64Array;
-  private readonly r0: Float64Array;
-  private readonly r1: Float64Array;
-  private readonly keptG: Float64Array;
-  private readonly keptR: Float64Array;
-  private readonly lowZ: Float64Array;
+  private g0: Float64Array;
+  private g1: Float64Array;
+  private r0: Float64Array;
+  private r1: Float64Array;
+  private readonly triedG: Float64Array;
+  private readonly triedR: Float64Array;
   private readonly tried: Float64Array;
+  private readonly spare: Float64Array;
   /** Of each guard: where a switch that the circuit drives turns on and off; 0 for diodes, whose guard is their own. */
   private readonly onAbove: Float64Array;
   private readonly offBelow: Float64Array;
   private readonly isDiode: readonly boolean[];
-  /** Of the rates that were looked at last: how far rounding may have put them off. */
-  private readonly blur: Float64Array;
+  private readonly project: ReturnType<typeof projectOf>;
+  /** Guards and rates as they were looked at last. */
+  private readonly seen: Float64Array;
   /** Volts by which the devices that were found not to agree last are beyond their guards, at most. */
   beyond = 0;
   /** Whether the state that was settled on last rests on bearing. */
   hasBorne = false;
   /** Of each guard: what it may be passed by after passing it changed nothing, volt. */
   private readonly borne: Float64Array;
+  private bearsSome = false;
   /** Guards whose rates say nothing over the step in hand. */
   private readonly isBlurred: boolean[];
 
@@ -63,14 +72,15 @@ export class Guards {
     private readonly tick: number,
   ) {
     const row = () => new Float64Array(guarded.length);
-    [this.g0, this.g1, this.r0, this.r1, this.keptG, this.keptR] = [row(), row(), row(), row(), row(), row()];
+    [this.g0, this.g1, this.r0, this.r1, this.triedG, this.triedR] = [row(), row(), row(), row(), row(), row()];
     this.onAbove = Float64Array.from(guarded, (index) => network.devices[index]!.control?.onAbove ?? 0);
     this.offBelow = Float64Array.from(guarded, (index) => network.devices[index]!.control?.offBelow ?? 0);
-    this.blur = row();
+    this.project = projectOf(network.size);
+    this.seen = new Float64Array(2 * guarded.length);
     this.borne = row();
     this.isBlurred = guarded.map(() => false);
     this.isDiode = guarded.map((index) => network.devices[index]!.control === undefined);
-    [this.lowZ, this.tried] = [new Float64Array(network.size), new Float64Array(network.size)];
+    [this.spare, this.tried] = [new Float64Array(network.size), new Float64Array(network.size)];
   }
 
   /** Devices that are not what their guards say at a state. @param crossed the one that was just passed stands at its own threshold */
@@ -78,11 +88,14 @@ export class Guards {
     this.look(phase, z, this.g1, this.r1);
     this.beyond = 0;
     this.hasBorne = false;
-    return this.guarded.filter((device, row) => {
-      if (!this.isViolated(row, device === crossed ? PASSED : NOISE)) return false;
+    let found: number[] | undefined;
+    for (let row = 0; row < this.guarded.length; row += 1) {
+      const device = this.guarded[row]!;
+      if (!this.isViolated(row, device === crossed ? PASSED : NOISE)) continue;
       this.beyond = Math.max(this.beyond, Math.abs(this.g1[row]!));
-      return true;
-    });
+      (found ??= []).push(device);
+    }
+    return found ?? NONE;
   }
 
   /** Bears what little the devices are beyond their guards; not where it is more than next to nothing. */
@@ -92,6 +105,7 @@ export class Guards {
     if (wrong.some((row) => Math.abs(this.g1[row]!) > MOST_BORNE / 2)) return false;
     for (const row of wrong) this.borne[row] = 2 * Math.abs(this.g1[row]!);
     this.hasBorne = true;
+    this.bearsSome = true;
     return true;
   }
 
@@ -104,33 +118,37 @@ export class Guards {
   }
 
   private look(phase: Phase, z: Float64Array, guards: Float64Array, rates: Float64Array): void {
-    const { guardRows, guardRates, guardBlurs } = phase;
-    const n = z.length;
-    for (let row = 0, at = 0; row < guards.length; row += 1) {
-      let value = 0;
-      let rate = 0;
-      let size = 0;
-      for (let column = 0; column < n; column += 1, at += 1) {
-        const held = z[column]!;
-        value += guardRows[at]! * held;
-        rate += guardRates[at]! * held;
-        size += guardBlurs[at]! * (held < 0 ? -held : held);
-      }
-      this.blur[row] = ROUNDING * size;
-      guards[row] = value - (this.on[this.guarded[row]!] ? this.offBelow[row]! : this.onAbove[row]!);
-      rates[row] = rate;
+    const { seen, guarded, on } = this;
+    const count = guarded.length;
+    this.project(phase.guards, 2 * count, z, seen);
+    for (let row = 0; row < count; row += 1) {
+      guards[row] = seen[row]! - (on[guarded[row]!] ? this.offBelow[row]! : this.onAbove[row]!);
+      rates[row] = seen[count + row]!;
     }
   }
+
+  /** Whether rounding may have put the rate of a guard at a state off by more than so much. */
+  private isRateBlurred(phase: Phase, z: Float64Array, row: number, most: number): boolean {
+    // Mostly a bound that costs little answers.
+    if (ROUNDING * phase.mostBlur[row]! * this.stateSize <= most) return false;
+    const { guardBlurs } = phase;
+    const n = z.length;
+    let size = 0;
+    for (let column = 0, at = row * n; column < n; column += 1, at += 1) size += guardBlurs[at]! * Math.abs(z[column]!);
+    return ROUNDING * size > most;
+  }
+
+  private stateSize = 0;
 
   /** Looks at a state that a step begins from. */
   begin(phase: Phase, z: Float64Array): void {
     this.look(phase, z, this.g0, this.r0);
   }
 
-  /** The step that was judged last is taken: the next begins at its end. */
+  /** What was looked at last is where the next step begins from. */
   goOn(): void {
-    this.g0.set(this.g1);
-    this.r0.set(this.r1);
+    [this.g0, this.g1] = [this.g1, this.g0];
+    [this.r0, this.r1] = [this.r1, this.r0];
   }
 
   /**
@@ -139,31 +157,38 @@ export class Guards {
    */
   judge(phase: Phase, z: Float64Array, end: Float64Array, ticks: number, isBlind: boolean): Verdict {
     this.look(phase, end, this.g1, this.r1);
-    if (isBlind) this.blur.fill(Infinity);
-    const verdict = this.judgeEnds(ticks * this.tick);
+    const verdict = this.judgeEnds(phase, end, ticks * this.tick, isBlind);
     return verdict === 'fine' && this.isBlurred.includes(true) ? this.judgeMiddle(phase, z, ticks) : verdict;
   }
 
-  private judgeEnds(seconds: number): Verdict {
-    let verdict: 'easy' | 'fine' | 'crossed' = 'easy';
-    for (let row = 0; row < this.guarded.length; row += 1) {
-      const sign = this.on[this.guarded[row]!] ? 1 : -1;
-      const [g0, g1] = [sign * this.g0[row]!, sign * this.g1[row]!];
-      const [d0, d1] = [sign * this.r0[row]! * seconds, sign * this.r1[row]! * seconds];
+  private judgeEnds(phase: Phase, end: Float64Array, seconds: number, isBlind: boolean): Verdict {
+    const { guarded, on, isBlurred } = this;
+    let verdict: 'flat' | 'easy' | 'fine' | 'crossed' = 'flat';
+    let size = 0;
+    for (let column = 0; column < end.length; column += 1) size += Math.abs(end[column]!);
+    this.stateSize = size;
+    for (let row = 0; row < guarded.length; row += 1) {
+      const sign = on[guarded[row]!] ? 1 : -1;
+      const g0 = sign * this.g0[row]!;
+      const g1 = sign * this.g1[row]!;
+      const d0 = sign * this.r0[row]! * seconds;
+      const d1 = sign * this.r1[row]! * seconds;
       const noise = this.noiseOf(row, sign);
       if (g1 < -noise) {
         verdict = 'crossed';
         continue;
       }
       const distance = Math.max(Math.abs(g0), Math.abs(g1));
-      this.isBlurred[row] = this.blur[row]! * seconds > 0.05 * BEND * distance;
-      if (this.isBlurred[row]) {
-        verdict = verdict === 'easy' ? 'fine' : verdict;
+      isBlurred[row] = isBlind || this.isRateBlurred(phase, end, row, (MUDDLED * BEND * distance) / seconds);
+      if (isBlurred[row]) {
+        if (verdict !== 'crossed') verdict = 'fine';
         continue;
       }
       const defect = Math.abs(0.5 * (d0 + d1) - (g1 - g0));
       if (defect > BEND * distance + noise) return 'too long';
-      if (defect > 0.1 * BEND * distance + noise && verdict === 'easy') verdict = 'fine';
+      if (defect > EASY * BEND * distance + noise) {
+        if (verdict !== 'crossed') verdict = 'fine';
+      } else if (defect > FLAT * BEND * distance + noise && verdict === 'flat') verdict = 'easy';
       // Between the looks: the middle of the cubic.
       if (d0 < 0 && d1 > 0) {
         const share = d0 / (d0 - d1);
@@ -195,57 +220,67 @@ export class Guards {
   }
 
   /**
-   * The first instant past a guard within a step, to a tick; z there is left in `into`. Where the cubic between the ends crosses is
-   * looked at first; what it misses is halved.
+   * The first instant past a guard within a step, to a tick; z there is left in `into`. Where it is expected is looked at first, then where
+   * the cubic between the ends crosses; what that misses is halved.
+   * @param expected ticks at which it is thought to be, and how far that may be off; NaN where nothing is known
    */
   locate(
     phase: Phase,
     z: Float64Array,
     ticks: number,
     into: Float64Array,
+    expected: { readonly at: number; readonly within: number },
   ): { readonly ticks: number; readonly device: number } {
-    const { lowZ, tried, g0, g1, r0, r1 } = this;
-    lowZ.set(z);
+    // What is looked at takes the place of one of the ends; nothing is copied.
+    const { spare } = this;
+    let { g0, g1, r0, r1, triedG, triedR, tried } = this;
+    let lowZ = z;
     let [low, high] = [0, ticks];
     let device = this.violatedIn(g1);
     // The first look stays short of the crossing: from there the rest are small steps.
     let [before, side] = [NaN, 0];
+    const hints = [expected.at - expected.within, expected.at + expected.within];
+    let hinted = 0;
     for (let looks = 0; high - low > LOCATED; looks += 1) {
-      const row = this.guarded.indexOf(device);
+      while (hinted < hints.length && !(hints[hinted]! > low && hints[hinted]! < high)) hinted += 1;
+      const hint = hints[hinted];
       const length = high - low;
-      const span = length * this.tick;
-      // Every fourth look halves, so that the bracket shrinks whatever the cubic says.
-      const share = looks % 4 === 3 ? NaN : crossingOf(g0[row]!, g1[row]!, r0[row]! * span, r1[row]! * span);
-      const at = low + share * length;
-      // Beyond the crossing on the side that is still far, by a little more than the last guess was off.
-      const margin = side * (1 + Math.ceil(0.05 * Math.min(length, Math.abs(at - before) || 0)));
-      const isNear = length <= NEAR && looks % 4 !== 3;
-      const short = looks === 0 ? Math.ceil(SHORT_OF * length) : 0;
-      const aimed = Math.ceil(share * length) + (isNear ? 1 : margin - short);
-      const guess = Number.isNaN(share) ? powerBelow(length) : aimed;
-      before = at;
-      const step = Math.min(length - 1, Math.max(1, guess));
+      let step = (hint ?? NaN) - low;
+      let isNear = false;
+      if (hint === undefined) {
+        const row = this.guarded.indexOf(device);
+        const span = length * this.tick;
+        // Every fourth look halves, so that the bracket shrinks whatever the cubic says.
+        const share = looks % 4 === 3 ? NaN : crossingOf(g0[row]!, g1[row]!, r0[row]! * span, r1[row]! * span);
+        const at = low + share * length;
+        // Beyond the crossing on the side that is still far, by a little more than the last guess was off.
+        const margin = side * (1 + Math.ceil(0.05 * Math.min(length, Math.abs(at - before) || 0)));
+        isNear = length <= NEAR && looks % 4 !== 3;
+        const short = looks === 0 ? Math.ceil(SHORT_OF * length) : 0;
+        const aimed = Math.ceil(share * length) + (isNear ? 1 : margin - short);
+        const guess = Number.isNaN(share) ? powerBelow(length) : aimed;
+        before = at;
+        step = Math.min(length - 1, Math.max(1, guess));
+      }
       phase.advance(lowZ, step, tried);
-      this.keep(g0, r0);
-      this.look(phase, tried, g0, r0);
-      const violated = this.violatedIn(g0);
+      this.look(phase, tried, triedG, triedR);
+      const violated = this.violatedIn(triedG);
       if (violated >= 0 && isNear) {
         // So near the cubic is right to a tick: this is just past the crossing.
         into.set(tried);
         return { ticks: low + step, device: violated };
       }
       if (violated >= 0) {
-        // The new end; the beginning stays as it was.
-        g1.set(g0);
-        r1.set(r0);
-        g0.set(this.keptG);
-        r0.set(this.keptR);
+        [g1, triedG] = [triedG, g1];
+        [r1, triedR] = [triedR, r1];
         high = low + step;
         device = violated;
         side = -1;
       } else {
+        [g0, triedG] = [triedG, g0];
+        [r0, triedR] = [triedR, r0];
+        [lowZ, tried] = [tried, lowZ === z ? spare : lowZ];
         low += step;
-        lowZ.set(tried);
         side = 1;
       }
     }
@@ -261,16 +296,13 @@ export class Guards {
   bear(device: number): void {
     const row = this.guarded.indexOf(device);
     this.borne[row] = Math.min(MOST_BORNE, Math.max(NOISE, this.borne[row]! * BEAR));
+    this.bearsSome = true;
   }
 
   /** The devices have changed: all guards are as sharp as before. */
   bearNone(): void {
-    this.borne.fill(0);
-  }
-
-  private keep(guards: Float64Array, rates: Float64Array): void {
-    this.keptG.set(guards);
-    this.keptR.set(rates);
+    if (this.bearsSome) this.borne.fill(0);
+    this.bearsSome = false;
   }
 
   /** The device that is furthest past its guard, if any is. */

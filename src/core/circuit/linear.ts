@@ -1,4 +1,6 @@
-// Small dense matrices, row by row in one array. The heart of the simulator runs over these, so they stay plain loops.
+// Small dense matrices, row by row in one array. The heart of the simulator runs over these: sizes that networks have are written out,
+// larger ones are loops.
+import * as unrolled from './unrolled';
 
 /**
  * Solves A·X = B for several right-hand sides by elimination with row pivoting; A and B are overwritten, B with X.
@@ -44,35 +46,47 @@ function swapRows(m: Float64Array, width: number, one: number, other: number): v
   }
 }
 
-/** C = A·B, all n by n. */
-export function multiply(a: Float64Array, b: Float64Array, n: number, c: Float64Array): void {
-  for (let row = 0; row < n; row += 1) {
-    const at = row * n;
-    for (let column = 0; column < n; column += 1) c[at + column] = 0;
-    for (let inner = 0; inner < n; inner += 1) {
-      const factor = a[at + inner]!;
-      if (factor === 0) continue;
-      const from = inner * n;
-      for (let column = 0; column < n; column += 1) c[at + column]! += factor * b[from + column]!;
-    }
-  }
-}
+type Carry = (a: Float64Array, x: Float64Array, y: Float64Array) => void;
+type Project = (a: Float64Array, count: number, x: Float64Array, y: Float64Array) => void;
+type Multiply = (a: Float64Array, b: Float64Array, c: Float64Array) => void;
 
-/** y = x + A·x. Unrolled by four, since nearly all of a simulation is spent in it. */
-export function applyTo(a: Float64Array, n: number, x: Float64Array, y: Float64Array): void {
-  const whole = n - (n & 3);
-  for (let row = 0, at = 0; row < n; row += 1) {
-    let one = x[row]!;
-    let two = 0;
-    let column = 0;
-    for (; column < whole; column += 4, at += 4) {
-      one += a[at]! * x[column]! + a[at + 1]! * x[column + 1]!;
-      two += a[at + 2]! * x[column + 2]! + a[at + 3]! * x[column + 3]!;
+/** What works out C = A·B, all n by n. */
+export const multiplyOf = (n: number): Multiply =>
+  unrolled.multiply[n] ??
+  ((a, b, c) => {
+    for (let row = 0; row < n; row += 1) {
+      const at = row * n;
+      for (let column = 0; column < n; column += 1) c[at + column] = 0;
+      for (let inner = 0; inner < n; inner += 1) {
+        const factor = a[at + inner]!;
+        if (factor === 0) continue;
+        const from = inner * n;
+        for (let column = 0; column < n; column += 1) c[at + column]! += factor * b[from + column]!;
+      }
     }
-    for (; column < n; column += 1, at += 1) one += a[at]! * x[column]!;
-    y[row] = one + two;
-  }
-}
+  });
+
+/** What works out y = A·x for so many rows of n. */
+export const projectOf = (n: number): Project =>
+  unrolled.project[n] ??
+  ((a, count, x, y) => {
+    for (let row = 0, at = 0; row < count; row += 1) {
+      let sum = 0;
+      for (let column = 0; column < n; column += 1, at += 1) sum += a[at]! * x[column]!;
+      y[row] = sum;
+    }
+  });
+
+/** What works out y = x + A·x, A being n by n. */
+export const carryOf = (n: number): Carry =>
+  unrolled.carry[n] ??
+  ((a, x, y) => {
+    for (let row = 0, at = 0; row < n; row += 1) {
+      let sum = x[row]!;
+      for (let column = 0; column < n; column += 1, at += 1) sum += a[at]! * x[column]!;
+      y[row] = sum;
+    }
+  });
 
 /** The lower Cholesky factor of a symmetric matrix; undefined when it is not positive definite. */
 export function cholesky(a: Float64Array, n: number): Float64Array | undefined {

@@ -1,4 +1,4 @@
-import { applyTo, multiply } from './linear';
+import { carryOf, multiplyOf } from './linear';
 import { equationsOf, type PhaseEquations } from './equations';
 import type { Network, NetworkProblem } from './network';
 
@@ -10,16 +10,19 @@ const MOST_HALVINGS = 80;
 /** Durations are written in digits of this base, each with a propagator of its own. */
 const BASE_BITS = 4;
 const BASE = 2 ** BASE_BITS;
+const LARGEST_WORD = 2 ** 30 - 1;
 
 /**
  * The network in one state of its devices, with what carries it through time: exp(M·h) − 1 for every digit of a duration in ticks,
  * doubled as 2X + X², which loses nothing of slow modes beside fast ones. Each is made when it is first wanted.
  */
 export class Phase {
+  /** What the guards are over the state, and behind them their rates. */
+  readonly guards: Float64Array;
   readonly guardRows: Float64Array;
-  readonly guardRates: Float64Array;
-  /** Sums of the sizes of the terms of `guardRates`: what rounding of each may be off by. */
+  /** Sums of the sizes of the terms of their rates, which say what rounding of each may be off by; and the largest of each. */
   readonly guardBlurs: Float64Array;
+  readonly mostBlur: Float64Array;
   /** Sizes of the entries of M. */
   readonly sizes: Float64Array;
   /** exp(M·d·16ᵖ) − 1 at p·16 + d. */
@@ -27,8 +30,13 @@ export class Phase {
   private readonly n: number;
   private readonly one: Float64Array;
   private readonly other: Float64Array;
+  /** Carries a state by a propagator: y = x + X·x. */
+  readonly carry: ReturnType<typeof carryOf>;
+  private readonly multiply: ReturnType<typeof multiplyOf>;
 
+  /** @param number its place among the phases of its network */
   constructor(
+    readonly number: number,
     readonly equations: PhaseEquations,
     readonly on: readonly boolean[],
     network: Network,
@@ -41,7 +49,10 @@ export class Phase {
     this.n = n;
     this.one = new Float64Array(n);
     this.other = new Float64Array(n);
-    this.guardRows = new Float64Array(guarded.length * n);
+    this.carry = carryOf(n);
+    this.multiply = multiplyOf(n);
+    this.guards = new Float64Array(2 * guarded.length * n);
+    this.guardRows = this.guards.subarray(0, guarded.length * n);
     guarded.forEach((index, row) => {
       const device = network.devices[index]!;
       if (device.control?.flux) {
@@ -54,9 +65,12 @@ export class Phase {
           (plus >= 0 ? volts[plus * n + column]! : 0) - (minus >= 0 ? volts[minus * n + column]! : 0);
       if (!device.control) this.guardRows[row * n + network.constant]! -= device.drop;
     });
-    this.guardRates = rowsTimes(this.guardRows, guarded.length, m, n);
+    this.guards.set(rowsTimes(this.guardRows, guarded.length, m, n), guarded.length * n);
     this.sizes = m.map(Math.abs);
     this.guardBlurs = rowsTimes(this.guardRows.map(Math.abs), guarded.length, this.sizes, n);
+    this.mostBlur = Float64Array.from(guarded, (_, row) =>
+      Math.max(...this.guardBlurs.subarray(row * n, (row + 1) * n)),
+    );
   }
 
   /** exp(M) − 1 of one tick: a series over a part of it, doubled. */
@@ -76,11 +90,11 @@ export class Phase {
     for (let term = TERMS; term >= 1; term -= 1) {
       const next = new Float64Array(n * n);
       for (let index = 0; index < n; index += 1) sum[index * n + index]! += 1;
-      multiply(step, sum, n, next);
+      this.multiply(step, sum, next);
       for (let index = 0; index < next.length; index += 1) next[index]! /= term;
       sum = next;
     }
-    for (let halving = 0; halving < halvings; halving += 1) sum = doubledOf(sum, n);
+    for (let halving = 0; halving < halvings; halving += 1) sum = this.doubled(sum);
     return sum;
   }
 
@@ -93,32 +107,63 @@ export class Phase {
       if (place === 0) made = this.ofOneTick();
       else {
         made = this.digit(place - 1, 1);
-        for (let bit = 0; bit < BASE_BITS; bit += 1) made = doubledOf(made, this.n);
+        for (let bit = 0; bit < BASE_BITS; bit += 1) made = this.doubled(made);
       }
-    } else if (digit % 2 === 0) made = doubledOf(this.digit(place, digit / 2), this.n);
-    else made = joined(this.digit(place, digit - 1), this.digit(place, 1), this.n);
+    } else if (digit % 2 === 0) made = this.doubled(this.digit(place, digit / 2));
+    else made = this.joined(this.digit(place, digit - 1), this.digit(place, 1));
     this.digits[at] = made;
     return made;
   }
 
+  /** exp(A + B) − 1 of two that commute. */
+  private joined(a: Float64Array, b: Float64Array): Float64Array {
+    const product = new Float64Array(a.length);
+    this.multiply(a, b, product);
+    for (let index = 0; index < product.length; index += 1) product[index]! += a[index]! + b[index]!;
+    return product;
+  }
+
+  private doubled(x: Float64Array): Float64Array {
+    const squared = new Float64Array(x.length);
+    this.multiply(x, x, squared);
+    for (let index = 0; index < squared.length; index += 1) squared[index]! += 2 * x[index]!;
+    return squared;
+  }
+
+  /** The propagator over a whole number of ticks. */
+  over(ticks: number): Float64Array {
+    let made: Float64Array | undefined;
+    let left = ticks;
+    for (let place = 0; left > 0; place += 1) {
+      const digit = left % BASE;
+      left = (left - digit) / BASE;
+      if (digit === 0) continue;
+      const part = this.digit(place, digit);
+      made = made ? this.joined(made, part) : part;
+    }
+    return made ?? new Float64Array(this.n * this.n);
+  }
+
   /** Carries z over a whole number of ticks, into another vector. */
   advance(z: Float64Array, ticks: number, into: Float64Array): void {
-    const { n } = this;
+    const { carry, digits } = this;
     let left = ticks;
     let place = 0;
     let from = z;
     let to = this.one;
     // The last digit is carried into the vector that was asked for.
     while (left > 0) {
-      const digit = left % BASE;
-      left = (left - digit) / BASE;
+      // Whole numbers of a machine word are taken apart by shifts.
+      const isWord = left <= LARGEST_WORD;
+      const digit = isWord ? left & (BASE - 1) : left % BASE;
+      left = isWord ? left >> BASE_BITS : (left - digit) / BASE;
       if (digit > 0) {
-        const x = this.digits[place * BASE + digit] ?? this.digit(place, digit);
+        const x = digits[place * BASE + digit] ?? this.digit(place, digit);
         if (left === 0) {
-          applyTo(x, n, from, into);
+          carry(x, from, into);
           return;
         }
-        applyTo(x, n, from, to);
+        carry(x, from, to);
         from = to;
         to = to === this.one ? this.other : this.one;
       }
@@ -126,21 +171,6 @@ export class Phase {
     }
     into.set(from);
   }
-}
-
-/** exp(A + B) − 1 of two that commute. */
-function joined(a: Float64Array, b: Float64Array, n: number): Float64Array {
-  const product = new Float64Array(n * n);
-  multiply(a, b, n, product);
-  for (let index = 0; index < product.length; index += 1) product[index]! += a[index]! + b[index]!;
-  return product;
-}
-
-function doubledOf(x: Float64Array, n: number): Float64Array {
-  const squared = new Float64Array(n * n);
-  multiply(x, x, n, squared);
-  for (let index = 0; index < squared.length; index += 1) squared[index]! += 2 * x[index]!;
-  return squared;
 }
 
 /** Rows of functions over z, each times M: their rates. */
@@ -173,7 +203,7 @@ export class Phases {
     if (known) return known;
     const equations = equationsOf(this.network, (device) => on[device] === true);
     if ('kind' in equations) return equations;
-    const phase = new Phase(equations, [...on], this.network, this.tick, this.guarded);
+    const phase = new Phase(this.known.size, equations, [...on], this.network, this.tick, this.guarded);
     this.known.set(key, phase);
     return phase;
   }

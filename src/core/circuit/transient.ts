@@ -16,8 +16,15 @@ const BURST = 64;
 const REST = 12;
 /** Steps as short as they can be, after which the rates of the guards are not believed any more. */
 const MOST_SHORTEST = 24;
+/** By how much a step may be longer than one that was judged so; powers of two, which are carried over in one go. */
+const GROWTH = { flat: 16, easy: 4, fine: 1, crossed: 1, 'too long': 1 } as const;
 /** Looks at a sine in a period of it. */
 const LOOKS_A_SINE = 12;
+
+/** Times that a duration comes before a propagator is made for it. */
+const WORTH_ONE = 10;
+/** States of the devices that are told apart; a circuit of this trade has some dozens. */
+const MOST_PHASES = 2 ** 20;
 
 /** A stretch of time in one state of the devices. */
 export interface Stretch {
@@ -77,6 +84,20 @@ export function runNetwork(
   return new Runner(network, of).run();
 }
 
+/** What was learnt of a phase behind another: the step it may begin with, and when it was ended by a device. */
+interface Learnt {
+  size: number;
+  rest: number;
+  /** Ticks after its beginning, by how many more than the time before, and how far that was from what was expected. */
+  endedAt: number;
+  grew: number;
+  missed: number;
+  /** Ticks of the step that a gate or a source ended, how often it was so long, and what carries over them once that is worth it. */
+  lasted: number;
+  times: number;
+  whole: Float64Array | undefined;
+}
+
 class Runner {
   private readonly tick: number;
   private readonly guards: Guards;
@@ -85,7 +106,7 @@ class Runner {
   private readonly pulses: readonly { readonly clock: Clock<Bend>; readonly at: number }[];
   private readonly gates: readonly { readonly clock: Clock<boolean>; readonly device: number }[];
   private readonly longest: number;
-  private readonly firstSteps = new Map<Phase, { size: number; rest: number }>();
+  private readonly learnt = new Map<number, Learnt>();
   constructor(
     private readonly network: Network,
     private readonly of: {
@@ -140,6 +161,9 @@ class Runner {
     let found = this.settle(z, undefined);
     if ('kind' in found) return found;
     let phase: Phase = found;
+    let before = phase;
+    // Settling looks at the guards of the phase it settles on.
+    let isLooked = true;
     const done = (cut?: 'events'): Run => ({
       stretches,
       tick,
@@ -154,16 +178,19 @@ class Runner {
     });
     while (t < end) {
       const until = Math.min(end, this.scheduled(), this.nextStop(stops, t));
-      const learnt = this.firstSteps.get(phase) ?? { size: 2 ** 30, rest: 0 };
-      this.firstSteps.set(phase, learnt);
+      const learnt = this.learntOf(before, phase);
       let { size } = learnt;
+      const began = t;
       let isFirst = true;
       let crossed = -1;
       let shortest = 0;
-      guards.begin(phase, z);
+      if (isLooked) guards.goOn();
+      else guards.begin(phase, z);
+      isLooked = false;
       while (t < until) {
         let ticks = Math.min(size, until - t, this.longest);
-        phase.advance(z, ticks, next);
+        if (ticks === until - t) this.carryToEnd(phase, learnt, z, ticks, next);
+        else phase.advance(z, ticks, next);
         steps += 1;
         const verdict = guards.judge(phase, z, next, ticks, shortest > MOST_SHORTEST);
         if (verdict === 'too long' && ticks > SHORTEST) {
@@ -174,14 +201,20 @@ class Runner {
         if (verdict === 'too long') shortest += 1;
         if (isFirst) {
           // A step that was easy is tried longer the next time, but not at once again where that was too long.
-          learnt.size = verdict === 'easy' && learnt.rest === 0 ? size * 4 : size;
+          learnt.size = learnt.rest === 0 ? size * GROWTH[verdict] : size;
           if (learnt.rest > 0) learnt.rest -= 1;
           isFirst = false;
         }
         if (verdict === 'crossed') {
-          const at = guards.locate(phase, z, ticks, next);
+          const expected = learnt.endedAt + learnt.grew - (t - began);
+          const within = 1 + 2 * Math.abs(learnt.missed);
+          const at = guards.locate(phase, z, ticks, next, { at: expected, within });
           ticks = at.ticks;
           crossed = at.device;
+          const endedAt = t + ticks - began;
+          learnt.missed = endedAt - learnt.endedAt - learnt.grew;
+          learnt.grew = endedAt - learnt.endedAt || 0;
+          learnt.endedAt = endedAt;
         }
         if (t + ticks >= keepFrom) {
           // What is kept is not written into again.
@@ -193,7 +226,7 @@ class Runner {
         t += ticks;
         if (crossed >= 0) break;
         guards.goOn();
-        if (verdict === 'easy') size *= 4;
+        size *= GROWTH[verdict];
       }
       if (t >= end && crossed < 0) break;
       let changed = crossed >= 0;
@@ -214,6 +247,8 @@ class Runner {
       if ('kind' in found) return found;
       if (found !== phase && !guards.hasBorne) guards.bearNone();
       else if (crossed >= 0) guards.bear(crossed);
+      isLooked = true;
+      before = phase;
       phase = found;
       isFresh = true;
     }
@@ -226,6 +261,28 @@ class Runner {
   private nextStop(stops: readonly number[], t: number): number {
     while (this.stopAt < stops.length && stops[this.stopAt]! <= t) this.stopAt += 1;
     return stops[this.stopAt] ?? Infinity;
+  }
+
+  /** Carries a state to where a gate or a source ends its phase; a duration that comes again and again gets a propagator of its own. */
+  private carryToEnd(phase: Phase, learnt: Learnt, z: Float64Array, ticks: number, into: Float64Array): void {
+    if (ticks !== learnt.lasted) {
+      learnt.lasted = ticks;
+      learnt.times = 0;
+      learnt.whole = undefined;
+    }
+    learnt.times += 1;
+    if (learnt.times < WORTH_ONE) phase.advance(z, ticks, into);
+    else phase.carry((learnt.whole ??= phase.over(ticks)), z, into);
+  }
+
+  private learntOf(before: Phase, phase: Phase): Learnt {
+    const key = before.number * MOST_PHASES + phase.number;
+    let learnt = this.learnt.get(key);
+    if (!learnt) {
+      learnt = { size: 2 ** 30, rest: 0, endedAt: NaN, grew: 0, missed: NaN, lasted: 0, times: 0, whole: undefined };
+      this.learnt.set(key, learnt);
+    }
+    return learnt;
   }
 
   /** The next instant of a gate or a source. */
@@ -257,21 +314,22 @@ class Runner {
 
   /** Finds which devices are on at an instant, by what the circuit then does. */
   private settle(z: Float64Array, crossed: number | undefined): Phase | NetworkProblem {
-    let best: { readonly phase: Phase; readonly on: readonly boolean[]; readonly beyond: number } | undefined;
+    let best: Phase | undefined;
+    let least = Infinity;
     for (let flips = 0; flips < MOST_FLIPS; flips += 1) {
       const phase = this.phases.at(this.on);
       if ('kind' in phase) return phase;
       const violated = this.guards.violated(phase, z, crossed);
       if (violated.length === 0) return phase;
       const { beyond } = this.guards;
-      if (!best || beyond < best.beyond) best = { phase, on: [...this.on], beyond };
-      for (const device of flips >= FLIPS_AT_ONCE ? violated.slice(0, 1) : violated) this.on[device] = !this.on[device];
+      if (beyond < least) [best, least] = [phase, beyond];
+      if (flips >= FLIPS_AT_ONCE) this.on[violated[0]!] = !this.on[violated[0]!];
+      else for (const device of violated) this.on[device] = !this.on[device];
     }
     // No state agrees with the circuit: the one that is least wrong is kept, and where that is next to nothing it is borne.
     if (!best) return { kind: 'singular', nodes: [] };
     best.on.forEach((isOn, device) => (this.on[device] = isOn));
-    if (this.guards.bearAll(best.phase, z)) return best.phase;
-    this.unsettled += 1;
-    return best.phase;
+    if (!this.guards.bearAll(best, z)) this.unsettled += 1;
+    return best;
   }
 }
