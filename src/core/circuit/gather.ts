@@ -1,5 +1,5 @@
 import { cubic, turningPoint } from './cubic';
-import { projectOf } from './linear';
+import { largestOf, projectOf } from './linear';
 import type { Phase } from './phase';
 import type { Reader } from './signals';
 import { powerBelow, TICKS } from './ticks';
@@ -120,9 +120,7 @@ class Gatherer {
       terms.set(read.terms, index * n);
       terms.set(read.rateTerms, (count + index) * n);
     });
-    const most = Float64Array.from({ length: 2 * count }, (_, row) =>
-      Math.max(...terms.subarray(row * n, (row + 1) * n)),
-    );
+    const most = largestOf(terms, 2 * count, n);
     const rows = { all, terms, most };
     this.rowsIn.set(phase, rows);
     return rows;

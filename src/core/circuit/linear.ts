@@ -88,6 +88,14 @@ export const carryOf = (n: number): Carry =>
     }
   });
 
+/** The largest entry of each row of sizes. */
+export function largestOf(rows: Float64Array, count: number, n: number): Float64Array {
+  const largest = new Float64Array(count);
+  for (let row = 0, at = 0; row < count; row += 1)
+    for (let column = 0; column < n; column += 1, at += 1) if (rows[at]! > largest[row]!) largest[row] = rows[at]!;
+  return largest;
+}
+
 /** The lower Cholesky factor of a symmetric matrix; undefined when it is not positive definite. */
 export function cholesky(a: Float64Array, n: number): Float64Array | undefined {
   const l = new Float64Array(n * n);

@@ -1,4 +1,4 @@
-import { carryOf, multiplyOf } from './linear';
+import { carryOf, largestOf, multiplyOf } from './linear';
 import { equationsOf, type PhaseEquations } from './equations';
 import type { Network, NetworkProblem } from './network';
 
@@ -10,6 +10,8 @@ const MOST_HALVINGS = 80;
 /** Durations are written in digits of this base, each with a propagator of its own. */
 const BASE_BITS = 4;
 const BASE = 2 ** BASE_BITS;
+/** Times that a digit of several bits is wanted before a propagator is made for it. */
+const WORTH_MAKING = 12;
 const LARGEST_WORD = 2 ** 30 - 1;
 
 /**
@@ -27,6 +29,7 @@ export class Phase {
   readonly sizes: Float64Array;
   /** exp(M·d·16ᵖ) − 1 at p·16 + d. */
   private readonly digits: (Float64Array | undefined)[] = [];
+  private readonly uses: number[] = [];
   private readonly n: number;
   private readonly one: Float64Array;
   private readonly other: Float64Array;
@@ -68,9 +71,7 @@ export class Phase {
     this.guards.set(rowsTimes(this.guardRows, guarded.length, m, n), guarded.length * n);
     this.sizes = m.map(Math.abs);
     this.guardBlurs = rowsTimes(this.guardRows.map(Math.abs), guarded.length, this.sizes, n);
-    this.mostBlur = Float64Array.from(guarded, (_, row) =>
-      Math.max(...this.guardBlurs.subarray(row * n, (row + 1) * n)),
-    );
+    this.mostBlur = largestOf(this.guardBlurs, guarded.length, n);
   }
 
   /** exp(M) − 1 of one tick: a series over a part of it, doubled. */
@@ -103,16 +104,19 @@ export class Phase {
     const known = this.digits[at];
     if (known) return known;
     let made: Float64Array;
-    if (digit === 1) {
-      if (place === 0) made = this.ofOneTick();
-      else {
-        made = this.digit(place - 1, 1);
-        for (let bit = 0; bit < BASE_BITS; bit += 1) made = this.doubled(made);
-      }
-    } else if (digit % 2 === 0) made = this.doubled(this.digit(place, digit / 2));
+    if (digit === 1) made = place === 0 ? this.ofOneTick() : this.doubled(this.digit(place - 1, BASE / 2));
+    else if (digit % 2 === 0) made = this.doubled(this.digit(place, digit / 2));
     else made = this.joined(this.digit(place, digit - 1), this.digit(place, 1));
     this.digits[at] = made;
     return made;
+  }
+
+  /** The propagator of a digit that comes often enough; the others are carried over bit by bit, of which each is there anyway. */
+  private worthMaking(place: number, digit: number): Float64Array | undefined {
+    const at = place * BASE + digit;
+    const uses = (this.uses[at] ?? 0) + 1;
+    this.uses[at] = uses;
+    return uses > WORTH_MAKING || (digit & (digit - 1)) === 0 ? this.digit(place, digit) : undefined;
   }
 
   /** exp(A + B) − 1 of two that commute. */
@@ -157,13 +161,16 @@ export class Phase {
       const isWord = left <= LARGEST_WORD;
       const digit = isWord ? left & (BASE - 1) : left % BASE;
       left = isWord ? left >> BASE_BITS : (left - digit) / BASE;
-      if (digit > 0) {
-        const x = digits[place * BASE + digit] ?? this.digit(place, digit);
-        if (left === 0) {
-          carry(x, from, into);
+      let bits = digit;
+      while (bits > 0) {
+        const x = digits[place * BASE + bits] ?? this.worthMaking(place, bits);
+        const one = x ?? this.digit(place, bits & -bits);
+        bits = x ? 0 : bits & (bits - 1);
+        if (left === 0 && bits === 0) {
+          carry(one, from, into);
           return;
         }
-        carry(x, from, to);
+        carry(one, from, to);
         from = to;
         to = to === this.one ? this.other : this.one;
       }
@@ -188,12 +195,20 @@ export function rowsTimes(rows: Float64Array, count: number, m: Float64Array, n:
 /** The phases of a network, each made when its state of devices is first met. */
 export class Phases {
   private readonly known = new Map<number, Phase>();
+  private readonly figures: string;
 
   constructor(
     private readonly network: Network,
     private readonly tick: number,
     private readonly guarded: readonly number[],
-  ) {}
+  ) {
+    this.figures = figuresOf(network);
+  }
+
+  /** Whether these hold for another network: one that differs in when its gates and sources do what they do, and in nothing else. */
+  serve(network: Network, tick: number): boolean {
+    return tick === this.tick && figuresOf(network) === this.figures;
+  }
 
   at(on: readonly boolean[]): Phase | NetworkProblem {
     // One bit a device; more than fit into the whole part of a number are in no deck of this trade.
@@ -208,3 +223,27 @@ export class Phases {
     return phase;
   }
 }
+
+/** All of a network that its equations depend on. */
+const figuresOf = ({
+  nodes,
+  devices,
+  capacitors,
+  inductors,
+  resistors,
+  sources,
+  inductance,
+  constant,
+  size,
+}: Network) =>
+  JSON.stringify([
+    nodes,
+    devices.map(({ control, ...device }) => [device, control?.plus, control?.minus, control?.flux, !control?.course]),
+    capacitors,
+    inductors,
+    resistors,
+    sources.map(({ course, ...source }) => [source, course.kind === 'pulse' ? course.kind : course]),
+    [...inductance],
+    constant,
+    size,
+  ]);

@@ -2,6 +2,7 @@ import type { Deck, Measure } from './deck/deck';
 import { solveInPlace } from './linear';
 import { measureAll, type Measured } from './measures';
 import { networkOf, type Network, type NetworkProblem } from './network';
+import type { Phases } from './phase';
 import { runNetwork, type Beginning, type Run } from './transient';
 
 /** How a steady state was come by. */
@@ -66,6 +67,7 @@ export function steadyState(
  * @param of.warmUp periods run before Newton begins; none where it begins near the end
  * @param of.mostPeriods periods after which it is given up; `of.mostEvents` changes of devices in one of them
  * @param of.within how far the state may be off after one more period, as a share of its size, where Newton finds it near as well
+ * @param of.known phases of a search before, see `runNetwork`
  * @param of.isOver asked between periods; true ends the search with what was reached
  */
 export function settlePeriod(
@@ -76,6 +78,7 @@ export function settlePeriod(
     mostPeriods = MOST_PERIODS,
     mostEvents = Infinity,
     within = SETTLED,
+    known,
     isOver = () => false,
   }: {
     readonly period: number;
@@ -83,6 +86,7 @@ export function settlePeriod(
     readonly mostPeriods?: number;
     readonly mostEvents?: number;
     readonly within?: number;
+    readonly known?: Phases;
     readonly isOver?: () => boolean;
   },
 ): Settled | NetworkProblem {
@@ -92,6 +96,7 @@ export function settlePeriod(
     period,
     keepFrom: Infinity,
     stops: [],
+    ...(known ? { known } : {}),
     mostEvents: (warmUp + FROM_PERIOD) * mostEvents,
   });
   if ('kind' in warm) return warm;

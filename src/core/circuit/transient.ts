@@ -77,6 +77,8 @@ export function runNetwork(
     readonly keepFrom: number;
     readonly stops: readonly number[];
     readonly begin?: Beginning;
+    /** Phases of a run before, which are used again where only the courses of gates and sources are others. */
+    readonly known?: Phases;
     /** Changes after which the run is cut. */
     readonly mostEvents?: number;
   },
@@ -115,6 +117,7 @@ class Runner {
       keepFrom: number;
       stops: readonly number[];
       begin?: Beginning;
+      known?: Phases;
       mostEvents?: number;
     },
   ) {
@@ -123,7 +126,8 @@ class Runner {
     this.gates = network.devices.flatMap(({ control }, device) =>
       control?.course?.kind === 'pulse' ? [{ clock: crossingsOf(control.course, control, this.tick), device }] : [],
     );
-    this.phases = of.begin?.phases ?? new Phases(network, this.tick, guarded);
+    const known = of.begin?.phases ?? (of.known?.serve(network, this.tick) ? of.known : undefined);
+    this.phases = known ?? new Phases(network, this.tick, guarded);
     this.on = network.devices.map(({ control }, index) =>
       control?.course ? startOf(control.course) > control.onAbove : (of.begin?.on[index] ?? false),
     );

@@ -159,6 +159,7 @@ export function operate(
   let stored: Stored = (drive.kind === 'once' ? undefined : nearby?.stored) ?? startOf(setting);
   let isNear = nearby !== undefined;
   let periods = 0;
+  let known: Run['phases'] | undefined;
   const settle = (
     control: number | undefined,
   ): (Omit<Operation, 'held'> & { readonly room: Room }) | NetworkProblem => {
@@ -175,11 +176,13 @@ export function operate(
             mostPeriods: MOST_PERIODS,
             mostEvents: MOST_EVENTS,
             within: REPEATS,
+            ...(known ? { known } : {}),
             isOver,
           });
     if ('kind' in settled) return settled;
     isNear = settled.way !== 'not settled';
     periods += settled.periods;
+    known = settled.run.phases;
     const begun = settled.run.stretches[0];
     stored = storedIn(network, begun ? begun.z : settled.run.end);
     const done = { deck, network, settled, period, gates, stored, periods };
