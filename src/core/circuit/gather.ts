@@ -89,9 +89,10 @@ class Gatherer {
       wanted: new Int32Array(this.own),
     }));
     const each = (value = 0) => new Float64Array(this.own).fill(value);
-    [this.seconds, this.sum, this.squares, this.close, this.closeHere] = [each(), each(), each(), each(), each()];
+    [this.seconds, this.sum, this.squares] = [each(), each(), each()];
     [this.high, this.low] = [each(-Infinity), each(Infinity)];
-    this.blur = new Float64Array(this.count);
+    const perRow = () => new Float64Array(this.count);
+    [this.close, this.closeHere, this.blur] = [perRow(), perRow(), perRow()];
   }
 
   /** @param closeness how near a cubic must come, as a share of the range of each signal */
@@ -128,9 +129,9 @@ class Gatherer {
 
   /** What a cubic may be off by, from the range of each signal at the beginnings and ends of stretches. */
   private setClose(stretches: readonly Stretch[], closeness: number): void {
-    const { own, count, close } = this;
+    const { count, close } = this;
     const { state, seen } = this.depths[0]!;
-    const [high, low] = [new Float64Array(own).fill(-Infinity), new Float64Array(own).fill(Infinity)];
+    const [high, low] = [new Float64Array(count).fill(-Infinity), new Float64Array(count).fill(Infinity)];
     for (const { phase, z, end, ticks, isFresh } of stretches) {
       const { all } = this.rowsOf(phase);
       let begin = z;
@@ -140,13 +141,13 @@ class Gatherer {
       }
       for (let last = 0; last < 2; last += 1) {
         this.project(all, count, last ? end : begin, seen);
-        for (let index = 0; index < own; index += 1) {
+        for (let index = 0; index < count; index += 1) {
           if (seen[index]! > high[index]!) high[index] = seen[index]!;
           if (seen[index]! < low[index]!) low[index] = seen[index]!;
         }
       }
     }
-    for (let index = 0; index < own; index += 1) {
+    for (let index = 0; index < count; index += 1) {
       const [most, least] = [high[index]!, low[index]!];
       close[index] =
         closeness *
@@ -178,7 +179,7 @@ class Gatherer {
 
   /** What rounding of the terms may come to in a stretch; mostly a bound that costs little shows that it does not matter. */
   private setNoise(phase: Phase, z: Float64Array): void {
-    const { own, count, close, closeHere, blur, n } = this;
+    const { count, close, closeHere, blur, n } = this;
     const { terms, most } = this.rowsOf(phase);
     let size = 0;
     for (let column = 0; column < n; column += 1) size += Math.abs(z[column]!);
@@ -187,10 +188,11 @@ class Gatherer {
       for (let column = 0, at = row * n; column < n; column += 1, at += 1) sum += terms[at]! * Math.abs(z[column]!);
       return NOISE * sum;
     };
-    for (let index = 0; index < own; index += 1)
+    for (let index = 0; index < count; index += 1) {
       closeHere[index] =
         NOISE * most[index]! * size <= close[index]! ? close[index]! : Math.max(close[index]!, noiseOf(index));
-    for (let index = 0; index < count; index += 1) blur[index] = noiseOf(count + index);
+      blur[index] = noiseOf(count + index);
+    }
   }
 
   /** Signals that a cubic describes are done with; only the others are looked at more closely. */
@@ -204,7 +206,7 @@ class Gatherer {
     length: number,
     depth: number,
   ): void {
-    const { tick, piece, closeHere } = this;
+    const { tick } = this;
     const seconds = length * tick;
     if (depth >= DEEPEST || length <= 2) {
       for (let place = 0; place < many; place += 1) this.add(wanted[place]!, y0, y1, seconds);
@@ -219,9 +221,11 @@ class Gatherer {
     let leftOver = 0;
     for (let place = 0; place < many; place += 1) {
       const index = wanted[place]!;
-      this.fill(piece, y0, y1, seconds, index, index);
-      const guess = cubic(share, piece[0]!, piece[1]!, piece[2]!, piece[3]!);
-      if (Math.abs(guess - seen[index]!) > closeHere[index]!) {
+      const factor = this.factorOf[index]!;
+      const isClose =
+        this.isClose(index, y0, y1, seen, seconds, share) &&
+        (factor < 0 || this.isClose(factor, y0, y1, seen, seconds, share));
+      if (!isClose) {
         left[leftOver] = index;
         leftOver += 1;
       } else {
@@ -234,17 +238,24 @@ class Gatherer {
     this.cut(of, left, leftOver, state, seen, y1, length - part, depth + 1);
   }
 
-  /** Ends of a piece with their rates over it; where rounding has eaten these, those of the chord. */
-  private fill(
-    piece: Float64Array,
-    one: Float64Array,
-    other: Float64Array,
-    seconds: number,
+  /** Whether the cubic between two ends comes near what a row is at a share of the way. */
+  private isClose(
     row: number,
-    signal: number,
-  ): void {
+    y0: Float64Array,
+    y1: Float64Array,
+    seen: Float64Array,
+    seconds: number,
+    share: number,
+  ): boolean {
+    const { piece } = this;
+    this.fill(piece, y0, y1, seconds, row);
+    return Math.abs(cubic(share, piece[0]!, piece[1]!, piece[2]!, piece[3]!) - seen[row]!) <= this.closeHere[row]!;
+  }
+
+  /** Ends of a piece with their rates over it; where rounding has eaten these, those of the chord. */
+  private fill(piece: Float64Array, one: Float64Array, other: Float64Array, seconds: number, row: number): void {
     const [y0, y1] = [one[row]!, other[row]!];
-    const isBlurred = this.blur[row]! * seconds > this.closeHere[signal]!;
+    const isBlurred = this.blur[row]! * seconds > this.closeHere[row]!;
     piece[0] = y0;
     piece[1] = y1;
     piece[2] = isBlurred ? y1 - y0 : one[this.count + row]! * seconds;
@@ -265,7 +276,7 @@ class Gatherer {
   private add(index: number, one: Float64Array, other: Float64Array, seconds: number): void {
     const { piece, high, low } = this;
     const factor = this.factorOf[index]!;
-    this.fill(piece, one, other, seconds, index, index);
+    this.fill(piece, one, other, seconds, index);
     const [y0, y1, a, b] = [piece[0]!, piece[1]!, piece[2]!, piece[3]!];
     let [first, early, middle, late, last] = [
       y0,
@@ -276,7 +287,7 @@ class Gatherer {
     ];
     if (factor >= 0) {
       const amperes = this.other;
-      this.fill(amperes, one, other, seconds, factor, index);
+      this.fill(amperes, one, other, seconds, factor);
       const [i0, i1, c, d] = [amperes[0]!, amperes[1]!, amperes[2]!, amperes[3]!];
       first *= i0;
       early *= cubic(0.5 - LOBATTO, i0, i1, c, d);

@@ -18,6 +18,8 @@ const JUST_BEYOND = 1e-10;
 const BEND = 0.3;
 const EASY = 0.1;
 const FLAT = 3e-4;
+/** A dip between two looks must stay clear of the threshold by this share of what the guard bends. */
+const DIP = 0.25;
 /** Its rates are believed while rounding puts them off by less than this share of that. */
 const MUDDLED = 0.05;
 /** Share of a step by which the first look for a change stays short of where it seems to be. */
@@ -153,12 +155,22 @@ export class Guards {
 
   /**
    * What two looks at the guards, at the ends of a step and where it must be in its middle, say of it.
-   * @param isBlind the rates say nothing, as steps have become as short as they can be
+   * @param of.isBlind the rates say nothing, as steps have become as short as they can be
+   * @param of.isNew no step so long was looked into before: its middle is looked at, where something faster would show
    */
-  judge(phase: Phase, z: Float64Array, end: Float64Array, ticks: number, isBlind: boolean): Verdict {
+  judge(
+    phase: Phase,
+    z: Float64Array,
+    end: Float64Array,
+    ticks: number,
+    { isBlind, isNew }: { readonly isBlind: boolean; readonly isNew: boolean },
+  ): Verdict {
     this.look(phase, end, this.g1, this.r1);
     const verdict = this.judgeEnds(phase, end, ticks * this.tick, isBlind);
-    return verdict === 'fine' && this.isBlurred.includes(true) ? this.judgeMiddle(phase, z, ticks) : verdict;
+    if (verdict === 'fine' && this.isBlurred.includes(true)) return this.judgeMiddle(phase, z, ticks);
+    return verdict !== 'too long' && isNew && ticks > LOCATED && this.isSurprising(phase, z, ticks)
+      ? 'too long'
+      : verdict;
   }
 
   private judgeEnds(phase: Phase, end: Float64Array, seconds: number, isBlind: boolean): Verdict {
@@ -174,17 +186,20 @@ export class Guards {
       const d0 = sign * this.r0[row]! * seconds;
       const d1 = sign * this.r1[row]! * seconds;
       const noise = this.noiseOf(row, sign);
+      const distance = Math.max(Math.abs(g0), Math.abs(g1));
+      const defect = Math.abs(0.5 * (d0 + d1) - (g1 - g0));
       if (g1 < -noise) {
         verdict = 'crossed';
+        isBlurred[row] = isBlind || this.isRateBlurred(phase, end, row, (MUDDLED * BEND * distance) / seconds);
+        // Where a guard bends much, the first of several crossings would be passed by.
+        if (defect > BEND * distance + noise && !isBlurred[row]) return 'too long';
         continue;
       }
-      const distance = Math.max(Math.abs(g0), Math.abs(g1));
       isBlurred[row] = isBlind || this.isRateBlurred(phase, end, row, (MUDDLED * BEND * distance) / seconds);
       if (isBlurred[row]) {
         if (verdict !== 'crossed') verdict = 'fine';
         continue;
       }
-      const defect = Math.abs(0.5 * (d0 + d1) - (g1 - g0));
       if (defect > BEND * distance + noise) return 'too long';
       if (defect > EASY * BEND * distance + noise) {
         if (verdict !== 'crossed') verdict = 'fine';
@@ -193,10 +208,29 @@ export class Guards {
       if (d0 < 0 && d1 > 0) {
         const share = d0 / (d0 - d1);
         const low = cubic(share, g0, g1, d0, d1);
-        if (low < -noise) return 'too long';
+        if (low < DIP * defect - noise) return 'too long';
       }
     }
     return verdict;
+  }
+
+  /** Whether the middle of a step lies elsewhere than the cubic between its ends has it, or beyond a guard that its end is not beyond. */
+  private isSurprising(phase: Phase, z: Float64Array, ticks: number): boolean {
+    const { guarded, on, tried, triedG, triedR } = this;
+    const half = powerBelow(ticks);
+    phase.advance(z, half, tried);
+    this.look(phase, tried, triedG, triedR);
+    const seconds = ticks * this.tick;
+    for (let row = 0; row < guarded.length; row += 1) {
+      if (this.isBlurred[row]) continue;
+      const [g0, g1, middle] = [this.g0[row]!, this.g1[row]!, triedG[row]!];
+      const sign = on[guarded[row]!] ? 1 : -1;
+      const noise = this.noiseOf(row, sign);
+      if (sign * middle < -noise && sign * g1 >= -noise) return true;
+      const guess = cubic(half / ticks, g0, g1, this.r0[row]! * seconds, this.r1[row]! * seconds);
+      if (Math.abs(middle - guess) > BEND * Math.max(Math.abs(g0), Math.abs(g1)) + noise) return true;
+    }
+    return false;
   }
 
   /** Of guards whose rates are lost in rounding: whether the middle of a step lies about half way between its ends. */
@@ -266,9 +300,12 @@ export class Guards {
       this.look(phase, tried, triedG, triedR);
       const violated = this.violatedIn(triedG);
       if (violated >= 0 && isNear) {
-        // So near the cubic is right to a tick: this is just past the crossing.
-        into.set(tried);
-        return { ticks: low + step, device: violated };
+        // So near the cubic is right to a tick, unless something fast goes on in it: this is just past the crossing.
+        const row = this.guarded.indexOf(violated);
+        if (Math.abs(triedG[row]!) <= LOCATED * Math.abs(triedR[row]!) * this.tick) {
+          into.set(tried);
+          return { ticks: low + step, device: violated };
+        }
       }
       if (violated >= 0) {
         [g1, triedG] = [triedG, g1];

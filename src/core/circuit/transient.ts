@@ -17,12 +17,14 @@ const REST = 12;
 /** Steps as short as they can be, after which the rates of the guards are not believed any more. */
 const MOST_SHORTEST = 24;
 /** By how much a step may be longer than one that was judged so; powers of two, which are carried over in one go. */
-const GROWTH = { flat: 16, easy: 4, fine: 1, crossed: 1, 'too long': 1 } as const;
+const GROWTH = { flat: 4, easy: 4, fine: 1, crossed: 1, 'too long': 1 } as const;
 /** Looks at a sine in a period of it. */
 const LOOKS_A_SINE = 12;
 
 /** Times that a duration comes before a propagator is made for it. */
 const WORTH_ONE = 10;
+/** Of the first steps of a phase that comes again and again every so many are looked into. */
+const LOOK_AGAIN = 8;
 /** States of the devices that are told apart; a circuit of this trade has some dozens. */
 const MOST_PHASES = 2 ** 20;
 
@@ -90,6 +92,9 @@ export function runNetwork(
 interface Learnt {
   size: number;
   rest: number;
+  /** Ticks of its first step when it was looked into last, and how often it came. */
+  looked: number;
+  visits: number;
   /** Ticks after its beginning, by how many more than the time before, and how far that was from what was expected. */
   endedAt: number;
   grew: number;
@@ -186,6 +191,8 @@ class Runner {
       let { size } = learnt;
       const began = t;
       let isFirst = true;
+      let last = 0;
+      learnt.visits += 1;
       let crossed = -1;
       let shortest = 0;
       if (isLooked) guards.goOn();
@@ -196,7 +203,8 @@ class Runner {
         if (ticks === until - t) this.carryToEnd(phase, learnt, z, ticks, next);
         else phase.advance(z, ticks, next);
         steps += 1;
-        const verdict = guards.judge(phase, z, next, ticks, shortest > MOST_SHORTEST);
+        const isNew = isFirst ? learnt.looked !== ticks || learnt.visits % LOOK_AGAIN === 0 : ticks > last;
+        const verdict = guards.judge(phase, z, next, ticks, { isBlind: shortest > MOST_SHORTEST, isNew });
         if (verdict === 'too long' && ticks > SHORTEST) {
           size = powerBelow(ticks);
           if (isFirst) learnt.rest = REST;
@@ -207,8 +215,10 @@ class Runner {
           // A step that was easy is tried longer the next time, but not at once again where that was too long.
           learnt.size = learnt.rest === 0 ? size * GROWTH[verdict] : size;
           if (learnt.rest > 0) learnt.rest -= 1;
+          learnt.looked = ticks;
           isFirst = false;
         }
+        last = ticks;
         if (verdict === 'crossed') {
           const expected = learnt.endedAt + learnt.grew - (t - began);
           const within = 1 + 2 * Math.abs(learnt.missed);
@@ -283,7 +293,18 @@ class Runner {
     const key = before.number * MOST_PHASES + phase.number;
     let learnt = this.learnt.get(key);
     if (!learnt) {
-      learnt = { size: 2 ** 30, rest: 0, endedAt: NaN, grew: 0, missed: NaN, lasted: 0, times: 0, whole: undefined };
+      learnt = {
+        size: 2 ** 30,
+        rest: 0,
+        looked: 0,
+        visits: 0,
+        endedAt: NaN,
+        grew: 0,
+        missed: NaN,
+        lasted: 0,
+        times: 0,
+        whole: undefined,
+      };
       this.learnt.set(key, learnt);
     }
     return learnt;
