@@ -95,6 +95,34 @@ describe('closed forms, to a part in a million', () => {
     [1.5, 7, -5, -20, 20, 2].forEach((want, index) => near(got[index] ?? NaN, want, 1e-4));
   });
 
+  test('the power of a steady voltage follows the current that bends', () => {
+    // i = V/R·(1 − e^(−t/τ)); over the first τ its mean is V/R·e⁻¹.
+    const [watts = NaN] = measured('V1 a 0 10\nL1 a b 5m\nR1 b 0 5\n.tran 10u 5m uic', ['avg p(V1) from 0 to 1m']);
+    near(watts, -20 * Math.exp(-1));
+  });
+
+  test('a guard that rings is not passed by: each of its crossings counts', () => {
+    // A switch closes while cos(10⁶·t) stands above a ramp from 10 V to −10 V; between two looks a long step would see none of it.
+    const circuit =
+      'L1 x 0 1m\nC1 x 0 1n ic=1\nVr r 0 PULSE(10 -10 0 1m 1u 1m 10m)\nV1 s 0 1\nR1 s a 1k\nS1 a 0 x r SWM\n.model SWM SW(Ron=1m Roff=1G Vt=0 Vh=0)\n.tran 1u 1m uic';
+    const [open = NaN] = measured(circuit, ['avg v(a) from 0 to 1m'], 1e-3);
+    const parts = 2_000_000;
+    const isOpen = (t: number) => Math.cos(1e6 * t) < 10 - 2e4 * t;
+    const share = Array.from({ length: parts }, (_, index) => isOpen(((index + 0.5) / parts) * 1e-3)).filter(Boolean);
+    near(open, share.length / parts, 1e-5);
+  });
+
+  test('what drives a switch is itself measured, and a sine drives one', () => {
+    const [gate, volts] = measured(
+      'Vg g 0 PULSE(0 1 0 1n 1n 0.3m 1m)\nVs s 0 SIN(0 1 1k)\nV1 b 0 8\nR1 b a 1\nS1 a 0 s 0 SWM\nR2 b c 1\nS2 c 0 g 0 SWM\n.model SWM SW(Ron=1u Roff=1G Vt=0.5 Vh=0)\n.tran 1u 4m uic',
+      ['avg v(g) last 2 periods', 'avg v(a) last 2 periods'],
+      1e-3,
+    );
+    near(gate ?? 0, 0.3 + 1e-6, 1e-5);
+    // sin stands above one half for a third of its period.
+    near(volts ?? 0, (8 * 2) / 3, 1e-5);
+  });
+
   test('RLC: an underdamped ring', () => {
     const [R, L, C] = [20, 1e-3, 1e-6];
     const a = R / (2 * L);

@@ -20,6 +20,8 @@ const EASY = 0.1;
 const FLAT = 3e-4;
 /** A dip between two looks must stay clear of the threshold by this share of what the guard bends. */
 const DIP = 0.25;
+/** A step is looked into again where a guard has come nearer by this factor. */
+const CLOSER = 0.5;
 /** Its rates are believed while rounding puts them off by less than this share of that. */
 const MUDDLED = 0.05;
 /** Share of a step by which the first look for a change stays short of where it seems to be. */
@@ -63,6 +65,8 @@ export class Guards {
   /** Of each guard: what it may be passed by after passing it changed nothing, volt. */
   private readonly borne: Float64Array;
   private bearsSome = false;
+  /** Of each guard: how far it was when a step of the phase in hand was looked into last; 0 where none was yet. */
+  private readonly lookedFrom: Float64Array;
   /** Guards whose rates say nothing over the step in hand. */
   private readonly isBlurred: boolean[];
 
@@ -80,6 +84,7 @@ export class Guards {
     this.project = projectOf(network.size);
     this.seen = new Float64Array(2 * guarded.length);
     this.borne = row();
+    this.lookedFrom = row();
     this.isBlurred = guarded.map(() => false);
     this.isDiode = guarded.map((index) => network.devices[index]!.control === undefined);
     [this.spare, this.tried] = [new Float64Array(network.size), new Float64Array(network.size)];
@@ -142,9 +147,11 @@ export class Guards {
 
   private stateSize = 0;
 
-  /** Looks at a state that a step begins from. */
-  begin(phase: Phase, z: Float64Array): void {
-    this.look(phase, z, this.g0, this.r0);
+  /** A phase begins at a state. @param isLooked settling on it has just looked at its guards */
+  begin(phase: Phase, z: Float64Array, isLooked: boolean): void {
+    if (isLooked) this.goOn();
+    else this.look(phase, z, this.g0, this.r0);
+    this.lookedFrom.fill(0);
   }
 
   /** What was looked at last is where the next step begins from. */
@@ -168,9 +175,23 @@ export class Guards {
     this.look(phase, end, this.g1, this.r1);
     const verdict = this.judgeEnds(phase, end, ticks * this.tick, isBlind);
     if (verdict === 'fine' && this.isBlurred.includes(true)) return this.judgeMiddle(phase, z, ticks);
-    return verdict !== 'too long' && isNew && ticks > LOCATED && this.isSurprising(phase, z, ticks)
-      ? 'too long'
-      : verdict;
+    if (verdict === 'too long' || ticks <= LOCATED) return verdict;
+    const isLookedInto = isNew || this.isCloser();
+    if (isLookedInto && this.isSurprising(phase, z, ticks)) return 'too long';
+    for (let row = 0; row < this.guarded.length; row += 1)
+      if (isLookedInto || this.lookedFrom[row] === 0) this.lookedFrom[row] = this.distance(row);
+    return verdict;
+  }
+
+  /** Whether a guard stands much nearer than it did when a step was looked into last. */
+  private isCloser(): boolean {
+    for (let row = 0; row < this.guarded.length; row += 1)
+      if (this.distance(row) < CLOSER * this.lookedFrom[row]!) return true;
+    return false;
+  }
+
+  private distance(row: number): number {
+    return Math.max(Math.abs(this.g0[row]!), Math.abs(this.g1[row]!));
   }
 
   private judgeEnds(phase: Phase, end: Float64Array, seconds: number, isBlind: boolean): Verdict {
@@ -186,7 +207,7 @@ export class Guards {
       const d0 = sign * this.r0[row]! * seconds;
       const d1 = sign * this.r1[row]! * seconds;
       const noise = this.noiseOf(row, sign);
-      const distance = Math.max(Math.abs(g0), Math.abs(g1));
+      const distance = this.distance(row);
       const defect = Math.abs(0.5 * (d0 + d1) - (g1 - g0));
       if (g1 < -noise) {
         verdict = 'crossed';

@@ -77,19 +77,39 @@ export interface Network {
 export type NetworkProblem =
   { readonly kind: 'couplings' } | { readonly kind: 'singular'; readonly nodes: readonly string[] };
 
-/** Sources that drive nothing but switches are taken out of the network: their crossings are known beforehand. */
-function gatesOf(elements: readonly Element[]): ReadonlySet<string> {
+/**
+ * Sources that drive nothing but switches, each against ground, are taken out of the network: their crossings are known beforehand. Those
+ * that a measure looks at stay.
+ */
+function gatesOf({ elements, measures }: Deck): ReadonlySet<string> {
   const touched = new Map<string, number>();
   const touch = (name: string) => touched.set(name, (touched.get(name) ?? 0) + 1);
   for (const { a, b } of elements) [a, b].forEach(touch);
+  const seen = new Set<string>();
+  for (const one of elements)
+    if (one.kind === 'S' || one.kind === 'M') {
+      if (one.minus !== '0') [one.plus, one.minus].forEach((node) => seen.add(node));
+    }
+  for (const { signal } of measures)
+    if (signal.kind === 'volts') [signal.plus, signal.minus].forEach((node) => seen.add(node));
+    else seen.add(signal.element);
   return new Set(
-    elements.flatMap((one) => (one.kind === 'V' && one.b === '0' && touched.get(one.a) === 1 ? [one.name] : [])),
+    elements.flatMap((one) =>
+      one.kind === 'V' &&
+      one.course.kind !== 'sine' &&
+      one.b === '0' &&
+      touched.get(one.a) === 1 &&
+      !seen.has(one.a) &&
+      !seen.has(one.name)
+        ? [one.name]
+        : [],
+    ),
   );
 }
 
 /** Puts a deck in numbers. */
 export function networkOf(deck: Deck): Network | NetworkProblem {
-  const gates = gatesOf(deck.elements);
+  const gates = gatesOf(deck);
   const courseOfNode = new Map(
     deck.elements.flatMap((one) => (one.kind === 'V' && gates.has(one.name) ? [[one.a, one.course] as const] : [])),
   );

@@ -195,8 +195,7 @@ class Runner {
       learnt.visits += 1;
       let crossed = -1;
       let shortest = 0;
-      if (isLooked) guards.goOn();
-      else guards.begin(phase, z);
+      guards.begin(phase, z, isLooked);
       isLooked = false;
       while (t < until) {
         let ticks = Math.min(size, until - t, this.longest);
