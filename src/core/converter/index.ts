@@ -1,0 +1,6 @@
+export { convert, TOPOLOGIES, type Conversion, type ConversionProblem, type Task, type Topology } from './convert';
+export { boundaryCorrector, holdUp, lastingCorrector, lineRipple, type Corrector } from './correction';
+export { OSCILLATORS, type Oscillator } from './oscillators';
+export { firedShare, firingAngle, startingOhms, type Timing } from './phaseControl';
+export { peakGain, resonantCurrents, shareForGain, tankGain, tankOf, type Tank, type TankFigures } from './resonant';
+export { clampOf, damped, ringOf, snubberHeat, type Ring } from './ringing';

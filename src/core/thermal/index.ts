@@ -1,0 +1,15 @@
+export {
+  CASES,
+  currentShare,
+  EXTRUSIONS,
+  FINISHES,
+  INTERFACES,
+  JUNCTION_GOOD,
+  JUNCTION_MOST,
+  onGrowth,
+  plateFor,
+  plateResistance,
+  switchLosses,
+  type CaseRule,
+  type Finish,
+} from './thermal';
