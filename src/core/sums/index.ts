@@ -1,0 +1,14 @@
+export { SUMS, sumById, sumsOf } from './sums';
+export { workOut, type Outcome, type FieldState } from './workOut';
+export {
+  QUESTIONS,
+  type Choices,
+  type Curve,
+  type Field,
+  type Figure,
+  type Mark,
+  type Question,
+  type Sum,
+  type Worked,
+} from './sum';
+export { readSumLine, type SumLine } from './line';

@@ -1,0 +1,122 @@
+import type { RatingName } from '../part';
+import { formatQuantity, type Unit } from '../quantity';
+
+/** The question a person has; the list of sums is grouped by it. */
+export const QUESTIONS = {
+  safe: 'Is it safe?',
+  stand: 'What will it stand?',
+  make: 'What can I make of it?',
+  fail: 'Why does it fail?',
+} as const;
+export type Question = keyof typeof QUESTIONS;
+
+/** What a person types for a sum. */
+export interface Field {
+  readonly id: string;
+  readonly label: string;
+  /** What it is measured in; without one it is words, or one of `choices`. */
+  readonly unit?: Unit;
+  readonly choices?: readonly string[];
+  /** As it stands at first, in shorthand; empty where it may be left out. */
+  readonly usual: string;
+  readonly isOptional?: true;
+  /** May be nothing, or below nothing. */
+  readonly isSigned?: true;
+  readonly mayBeZero?: true;
+  /** Taken from this rating of a part the sum is opened from. */
+  readonly from?: RatingName;
+}
+
+/** How a figure or an answer stands: the verdict words of the trade. */
+export type Mark = 'danger' | 'reject' | 'warn' | 'note' | 'ok' | 'cannot tell';
+
+/** A number that came out. */
+export interface Figure {
+  readonly id: string;
+  readonly label: string;
+  readonly value: number;
+  readonly unit: Unit;
+}
+
+/** A curve of the sum over something, with what it is held against. */
+export interface Curve {
+  readonly caption: string;
+  readonly x: { readonly label: string; readonly unit: Unit };
+  readonly y: { readonly label: string; readonly unit: Unit };
+  readonly lines: readonly {
+    readonly label: string;
+    readonly points: readonly (readonly [x: number, y: number])[];
+    readonly isFaint?: true;
+  }[];
+  readonly limits?: readonly { readonly label: string; readonly y: number }[];
+  /** Where the sum itself stands. */
+  readonly here?: readonly [x: number, y: number];
+}
+
+/** Values that could be chosen instead, with what each would do. */
+export interface Choices {
+  readonly head: readonly string[];
+  readonly rows: readonly { readonly cells: readonly string[]; readonly mark?: Mark; readonly isChosen?: true }[];
+}
+
+/** What comes of a sum. */
+export interface Worked {
+  /** In a few plain words. */
+  readonly answer: string;
+  readonly more?: string;
+  readonly mark?: Mark;
+  readonly figures: readonly Figure[];
+  readonly choices?: Choices;
+  readonly curve?: Curve;
+  readonly why: readonly string[];
+  readonly cautions: readonly string[];
+  readonly next: string;
+}
+
+/** Why there is no answer, and of which field. */
+export interface Wrong {
+  readonly wrong: string;
+  readonly field?: string;
+}
+
+/** What was typed, read. */
+export interface Typed {
+  readonly n: (id: string) => number;
+  /** A number that may have been left out. */
+  readonly maybe: (id: string) => number | undefined;
+  readonly t: (id: string) => string;
+}
+
+/** A calculation with its place: what is typed, how it is worked out, and where that comes from. */
+export interface Sum {
+  readonly id: string;
+  readonly question: Question;
+  readonly title: string;
+  /** Words it is found by beside its title. */
+  readonly words: string;
+  readonly fields: readonly Field[];
+  readonly work: (typed: Typed) => Worked | Wrong;
+  readonly formula: readonly string[];
+  readonly source: string;
+  /** How to take the readings, step by step. */
+  readonly readings?: readonly string[];
+  /** It concerns what stands on the mains: the cautions for that are shown. */
+  readonly isMains?: true;
+}
+
+/** Formatted, with three digits. */
+export const q = (value: number, unit: Unit, digits = 3): string => formatQuantity(value, unit, { digits });
+
+/** Points of a curve over an interval. */
+export function drawn(
+  [from, to]: readonly [number, number],
+  at: (x: number) => number,
+  points = 121,
+): (readonly [number, number])[] {
+  return Array.from({ length: points }, (_, index) => {
+    const x = from + ((to - from) * index) / (points - 1);
+    return [x, at(x)] as const;
+  });
+}
+
+export const figure = (id: string, label: string, value: number, unit: Unit): Figure => ({ id, label, value, unit });
