@@ -29,6 +29,7 @@ const ADDRESSES: Record<keyof typeof routes, readonly [address: string, expected
   home: [routes.home(), '/'],
   settings: [routes.settings(), '/settings'],
   sums: [routes.sums(), '/sums'],
+  sum: [routes.sum('snubber', { alone: '4M4' }), '/sums/snubber?alone=4M4'],
   deck: [routes.deck(), '/sums/deck'],
   whatIf: [routes.whatIf('flyback'), '/sums/what-if/flyback'],
   changes: [routes.changes(), '/changes'],

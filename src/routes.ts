@@ -6,6 +6,7 @@ export const routes = {
   home: () => '/',
   settings: () => '/settings',
   sums: () => '/sums',
+  sum: (id: string, query: Query = {}) => withQuery(`/sums/${id}`, query),
   deck: () => '/sums/deck',
   whatIf: (circuit?: string) => (circuit === undefined ? '/sums/what-if' : `/sums/what-if/${circuit}`),
   changes: () => '/changes',

@@ -2,7 +2,7 @@ import { largestLossFactor } from '../measure/expectedEsr';
 import { remainingLife } from '../measure/remainingLife';
 import { holdUp, lineRipple } from '../converter';
 import { reservoirValley } from '../nameplate';
-import { drawn, figure, q, type Mark, type Sum } from './sum';
+import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 
 /** Kelvin of own heating that a can’s rated ripple gives, and that it stands; guides of makers, from memory. */
 const HEATING = 5;
@@ -91,7 +91,7 @@ export const CAPACITORS: readonly Sum[] = [
         figures: [
           figure('total', 'hours in all', life.total, 'hour'),
           figure('left', 'hours left', Math.max(0, life.left), 'hour'),
-          figure('heating', 'own heating, K', life.heating, 'count'),
+          plain('heating', 'own heating', life.heating, 'K'),
         ],
         curve: {
           caption: 'hours in all over the temperature of the air at the can',

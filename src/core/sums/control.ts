@@ -1,7 +1,7 @@
 import { firedShare, firingAngle, OSCILLATORS, startingOhms } from '../converter';
 import { E24 } from '../marking';
 import { nearestOf } from './ringing';
-import { drawn, figure, q, type Mark, type Sum } from './sum';
+import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 
 /** What dividers are held against, volts; from memory of datasheets of many makers. */
 const REFERENCES: Readonly<Record<string, number>> = {
@@ -342,7 +342,7 @@ export const CONTROL: readonly Sum[] = [
           figure('cross', 'crossing', cross, 'hertz'),
           figure('first', 'zero of the compensation', first, 'hertz'),
           figure('farads', 'capacitor for it', farads, 'farad'),
-          figure('margin', 'phase left, degrees', margin, 'count'),
+          plain('margin', 'phase left', margin, '°'),
         ],
         curve: {
           caption: 'phase over frequency, up to the half of the switching frequency',

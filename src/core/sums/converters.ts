@@ -12,7 +12,7 @@ import {
   type Conversion,
   type Topology,
 } from '../converter';
-import { drawn, figure, q, type Figure, type Mark, type Sum } from './sum';
+import { drawn, figure, plain, q, type Figure, type Mark, type Sum } from './sum';
 
 /** Names of topologies as they are chosen. */
 export const TOPOLOGY_WORDS: Readonly<Record<Topology, string>> = {
@@ -275,7 +275,7 @@ export const CONVERTERS: readonly Sum[] = [
         figures: [
           figure('resonance', 'resonance', figures.resonance, 'hertz'),
           figure('lower', 'lower resonance', figures.lower, 'hertz'),
-          figure('quality', 'Q, in hundredths', figures.quality * 100, 'count'),
+          plain('quality', 'Q', figures.quality, ''),
           figure('gain', 'gain asked for', usual, 'ratio'),
           figure('most', 'at the lowest input', most, 'ratio'),
           figure('peakGain', 'peak of the gain', peak.gain, 'ratio'),

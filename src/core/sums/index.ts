@@ -1,6 +1,7 @@
 export { SUMS, sumById, sumsOf } from './sums';
 export { workOut, type Outcome, type FieldState } from './workOut';
 export {
+  figureText,
   QUESTIONS,
   type Choices,
   type Curve,

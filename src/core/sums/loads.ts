@@ -1,6 +1,6 @@
 import { DENSITY_RANGES } from '../nameplate/tradeRanges';
 import { normalCdf } from '../uncertainty';
-import { drawn, figure, q, type Mark, type Sum } from './sum';
+import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 
 /** Volts of cells: full, usual, empty; common practice, no source. */
 const CELLS: Readonly<Record<string, readonly [full: number, usual: number, rate: number]>> = {
@@ -36,9 +36,9 @@ export const LOADS: readonly Sum[] = [
             : `Usual for: ${builds.map(({ build }) => build).join('; ')}.`,
         mark: builds.length === 0 ? 'warn' : 'ok',
         figures: [
-          figure('litres', 'volume, millilitres', litres * 1000, 'count'),
-          figure('density', 'watts for each litre', density, 'count'),
-          ...(mass === undefined ? [] : [figure('mass', 'watts for each kilogram', n('p') / mass, 'count')]),
+          plain('litres', 'volume', litres, 'L'),
+          plain('density', 'for each litre', density, 'W/L'),
+          ...(mass === undefined ? [] : [plain('mass', 'for each kilogram', n('p') / mass, 'W/kg')]),
           figure('lost', 'heat at 87 % efficiency', n('p') / 0.87 - n('p'), 'watt'),
         ],
         choices: {

@@ -8,7 +8,7 @@ import {
   WORST,
   type Material,
 } from '../isolation';
-import { drawn, figure, q, type Mark, type Sum } from './sum';
+import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 
 /** Breaking capacity of IEC 60127 fuses, amperes; from memory. */
 const BREAKING = {
@@ -226,7 +226,7 @@ export const PROTECTION: readonly Sum[] = [
         figures: [
           figure('current', 'peak current', current, 'ampere'),
           figure('energy', 'heat in the NTC', energy * (n('r') / total), 'joule'),
-          figure('i2t', 'I²t for the fuse and the bridge, A²s', (current ** 2 * tau) / 2, 'count'),
+          plain('i2t', 'I²t for the fuse and the bridge', (current ** 2 * tau) / 2, 'A²s'),
           figure('hot', 'NTC when hot', hot, 'ohm'),
           figure('loss', 'heat in use', n('i') ** 2 * hot, 'watt'),
           figure('again', 'switched off and on while it is hot', peak / (hot + n('line')), 'ampere'),

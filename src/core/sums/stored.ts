@@ -12,12 +12,10 @@ import {
   suggestBleed,
   timeAtConstantPower,
   timeToLimit,
-  TOUCH_LIMIT_DC,
 } from '../safety';
 import { formatDuration } from '../quantity';
 import { drawn, figure, q, type Mark, type Sum } from './sum';
 
-const TOUCH = TOUCH_LIMIT_DC.volts;
 const ONLY_A_READING = 'Only a reading makes it safe: measure each capacitor, wait a minute, and measure again.';
 
 export const STORED: readonly Sum[] = [
@@ -31,13 +29,13 @@ export const STORED: readonly Sum[] = [
       { id: 'v', label: 'charged to', unit: 'volt', usual: '325V', from: 'voltage' },
       { id: 'count', label: 'of them side by side', unit: 'count', usual: '1' },
     ],
-    work: ({ n }) => {
+    work: ({ n, touch }) => {
       const [capacitance, voltage] = [n('c') * n('count'), n('v')];
       const energy = storedEnergy({ capacitance, voltage });
       const largest = capacitance * CAPACITANCE_UPPER;
       const atMost = storedEnergy({ capacitance: largest, voltage });
-      const band = hazardBand({ voltage, energy: atMost, capacitance: largest, touchLimit: TOUCH });
-      const tool = suggestBleed({ start: voltage, capacitance: largest, touchLimit: TOUCH });
+      const band = hazardBand({ voltage, energy: atMost, capacitance: largest, touchLimit: touch });
+      const tool = suggestBleed({ start: voltage, capacitance: largest, touchLimit: touch });
       return {
         answer: `${q(energy, 'joule')}: ${band.title}`,
         more: `It may be ${q(atMost, 'joule')}, as a capacitor may have a fifth more than it says.`,
@@ -63,7 +61,7 @@ export const STORED: readonly Sum[] = [
         },
         why: [
           `Half of ${q(capacitance, 'farad')} times ${q(voltage, 'volt')} squared.`,
-          `Above ${TOUCH} V a shock is possible; from 1 J it injures, from 10 J it can kill.`,
+          `Above ${touch} V a shock is possible; from 1 J it injures, from 10 J it can kill.`,
         ],
         cautions: [ONLY_A_READING],
         next: tool
@@ -85,19 +83,19 @@ export const STORED: readonly Sum[] = [
       { id: 'v', label: 'charged to', unit: 'volt', usual: '325V', from: 'voltage' },
       { id: 'r', label: 'through', unit: 'ohm', usual: '2k2', from: 'resistance' },
     ],
-    work: ({ n }) => {
+    work: ({ n, touch }) => {
       const [capacitance, start, resistance] = [n('c'), n('v'), n('r')];
-      const plan = bleedThrough({ start, capacitance, resistance, touchLimit: TOUCH });
+      const plan = bleedThrough({ start, capacitance, resistance, touchLimit: touch });
       const until = (limit: number) => timeToLimit({ start, limit, capacitance, resistance });
       return {
         answer:
-          start <= TOUCH
+          start <= touch
             ? `Under ${METER_LIMIT.volts} V after ${formatDuration(until(METER_LIMIT.volts))}`
-            : `Under ${TOUCH} V after ${formatDuration(plan.timeToTouch)}`,
+            : `Under ${touch} V after ${formatDuration(plan.timeToTouch)}`,
         more: `It falls to a third every ${formatDuration(plan.timeConstant * Math.log(3))}.`,
         figures: [
           figure('tau', 'time constant', plan.timeConstant, 'second'),
-          figure('touch', `to ${TOUCH} V`, plan.timeToTouch, 'second'),
+          figure('touch', `to ${touch} V`, plan.timeToTouch, 'second'),
           figure('solder', `to ${SOLDER_LIMIT.volts} V, to unsolder`, plan.timeToSolder, 'second'),
           figure('meter', `to ${METER_LIMIT.volts} V, to measure it`, plan.timeToMeter, 'second'),
           figure('current', 'current at first', plan.initialCurrent, 'ampere'),
@@ -113,7 +111,7 @@ export const STORED: readonly Sum[] = [
               points: drawn([0, 5 * plan.timeConstant], (t) => start * Math.exp(-t / plan.timeConstant)),
             },
           ],
-          limits: [{ label: `${TOUCH} V`, y: TOUCH }].filter(({ y }) => y < start),
+          limits: [{ label: `${touch} V`, y: touch }].filter(({ y }) => y < start),
         },
         why: [
           `${q(resistance, 'ohm')} times ${q(capacitance, 'farad')} is ${q(plan.timeConstant, 'second')}.`,
@@ -137,18 +135,18 @@ export const STORED: readonly Sum[] = [
       { id: 'v', label: 'charged to', unit: 'volt', usual: '400V', from: 'voltage' },
       { id: 'within', label: 'safe within', unit: 'second', usual: '5s' },
     ],
-    work: ({ n }) => {
+    work: ({ n, touch }) => {
       const [capacitance, start, within] = [n('c'), n('v'), n('within')];
-      const largest = largestBleed({ start, limit: TOUCH, capacitance, within });
-      const tool = suggestBleed({ start, capacitance: capacitance * CAPACITANCE_UPPER, touchLimit: TOUCH });
-      if (start <= TOUCH)
+      const largest = largestBleed({ start, limit: touch, capacitance, within });
+      const tool = suggestBleed({ start, capacitance: capacitance * CAPACITANCE_UPPER, touchLimit: touch });
+      if (start <= touch)
         return {
-          wrong: `${q(start, 'volt')} may be touched already; more than ${TOUCH} V is expected.`,
+          wrong: `${q(start, 'volt')} may be touched already; more than ${touch} V is expected.`,
           field: 'v',
         };
       return {
         answer: `At most ${q(largest, 'ohm')}`,
-        more: `With it, ${TOUCH} V is reached after ${formatDuration(within)}.`,
+        more: `With it, ${touch} V is reached after ${formatDuration(within)}.`,
         figures: [
           figure('most', 'largest resistor', largest, 'ohm'),
           figure('power', 'power at first', start ** 2 / largest, 'watt'),
@@ -304,13 +302,13 @@ export const STORED: readonly Sum[] = [
       { id: 'p', label: 'it takes', unit: 'watt', usual: '2W' },
       { id: 'stops', label: 'it stops at', unit: 'volt', usual: '80V' },
     ],
-    work: ({ n }) => {
+    work: ({ n, touch }) => {
       const [capacitance, from, watts, to] = [n('c'), n('v'), n('p'), n('stops')];
       if (to >= from) return { wrong: `It must stop below ${q(from, 'volt')}.`, field: 'stops' };
       const seconds = timeAtConstantPower({ capacitance, from, to, watts });
       return {
         answer: `${q(to, 'volt')} is left after ${formatDuration(seconds)}, and stays`,
-        mark: to > TOUCH ? 'danger' : 'warn',
+        mark: to > touch ? 'danger' : 'warn',
         figures: [
           figure('time', 'runs for', seconds, 'second'),
           figure('left', 'left in it', storedEnergy({ capacitance, voltage: to }), 'joule'),
@@ -327,7 +325,7 @@ export const STORED: readonly Sum[] = [
               ),
             },
           ],
-          limits: [{ label: `${TOUCH} V`, y: TOUCH }],
+          limits: [{ label: `${touch} V`, y: touch }],
         },
         why: ['A converter takes the same power at any voltage: the fall grows faster, and ends at once.'],
         cautions: [ONLY_A_READING],

@@ -36,7 +36,15 @@ export interface Figure {
   readonly label: string;
   readonly value: number;
   readonly unit: Unit;
+  /** What is printed behind it instead, where no unit that is typed fits. */
+  readonly symbol?: string;
 }
+
+/** A figure as it is printed. */
+export const figureText = ({ value, unit, symbol }: Figure): string =>
+  symbol === undefined
+    ? formatQuantity(value, unit)
+    : `${Number(value.toPrecision(3)).toLocaleString('en', { useGrouping: false, maximumSignificantDigits: 3 })}${symbol === '' ? '' : `\u00a0${symbol}`}`;
 
 /** A curve of the sum over something, with what it is held against. */
 export interface Curve {
@@ -85,6 +93,8 @@ export interface Typed {
   /** A number that may have been left out. */
   readonly maybe: (id: string) => number | undefined;
   readonly t: (id: string) => string;
+  /** Volts up to which the shop touches a store. */
+  readonly touch: number;
 }
 
 /** A calculation with its place: what is typed, how it is worked out, and where that comes from. */
@@ -120,3 +130,12 @@ export function drawn(
 }
 
 export const figure = (id: string, label: string, value: number, unit: Unit): Figure => ({ id, label, value, unit });
+
+/** A number with a unit that is never typed. */
+export const plain = (id: string, label: string, value: number, symbol: string): Figure => ({
+  id,
+  label,
+  value,
+  unit: 'count',
+  symbol,
+});

@@ -69,7 +69,7 @@ test.each<[string, string, Record<string, string>, Record<string, number>]>([
   ['F4-3', 'life', {}, { total: 32000 }],
   ['F4-3, half of the ripple', 'life', { ripple: '50%' }, { total: 53817 }],
   ['F4-8', 'ring', { f: '64.97k' }, { inductance: 600e-6 }],
-  ['F5-1 and F5-7', 'wire', { d: '0.2mm' }, { area: 1000, depth: 0.209e-3 }],
+  ['F5-1 and F5-7', 'wire', { d: '0.2mm' }, { area: 1, depth: 0.209e-3 }],
   ['F5-3', 'gap', {}, { energy: 0.675e-3, factor: 122e-9 }],
   ['F5-6', 'toroid', {}, { factor: 108.4e-9, inductance: 173.4e-6, field: 3105 }],
   ['F6-18', 'clamp', { i: '1.474A' }, { leaked: 0.706, heat: 1.714, ohms: 16.9e3, stands: 545 }],

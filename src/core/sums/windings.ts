@@ -14,7 +14,7 @@ import {
   windowFill,
   wireArea,
 } from '../magnetics';
-import { drawn, figure, q, type Mark, type Sum } from './sum';
+import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 
 const CORE_NAMES = CORES.map(({ name }) => name);
 const coreOf = (name: string) => CORES.find((one) => one.name === name) ?? CORES[5]!;
@@ -49,8 +49,8 @@ export const WINDINGS: readonly Sum[] = [
         more: `Each turn carries ${q(n('v') / turns, 'volt')}.`,
         mark: fluxMark(flux),
         figures: [
-          figure('exact', 'primary turns, at least', exact, 'count'),
-          figure('secondary', 'secondary, in hundredths of a turn', secondary * 100, 'count'),
+          plain('exact', 'primary turns, at least', exact, ''),
+          plain('secondary', 'secondary turns, exactly', secondary, ''),
           figure('inductance', 'primary without a gap, about', turns ** 2 * core.inductanceFactor, 'henry'),
           figure(
             'rounded',
@@ -199,7 +199,7 @@ export const WINDINGS: readonly Sum[] = [
           figure('factor', 'one turn', factor, 'henry'),
           figure('low', 'with the current, perhaps', 0.5 * inductance, 'henry'),
           figure('high', 'to', 0.8 * inductance, 'henry'),
-          figure('field', 'field, A/m', field, 'count'),
+          plain('field', 'field', field, 'A/m'),
         ],
         why: ['Colours of powder cores are each maker’s own: what a ring is made of is found by measuring it.'],
         cautions: ['Powder ages above 100 °C.'],
@@ -238,7 +238,7 @@ export const WINDINGS: readonly Sum[] = [
         mark,
         figures: [
           figure('inductance', 'inductance', inductance, 'henry'),
-          figure('quality', 'swings above a tenth', 0.733 * quality, 'count'),
+          plain('quality', 'swings above a tenth', 0.733 * quality, ''),
           figure('loss', 'resistance it acts as', (2 * Math.PI * n('f') * inductance) / quality, 'ohm'),
           figure('check', 'rings with 1 nF at', ringFrequency({ inductance, capacitance: 1e-9 }), 'hertz'),
         ],
@@ -273,7 +273,7 @@ export const WINDINGS: readonly Sum[] = [
         more: `Or one wire of ${q(single, 'metre')}, gauge ${gaugeOf(single).toFixed(0)}${single > 2 * depth ? ', too thick for this frequency' : ''}.`,
         mark: isThick ? 'warn' : 'ok',
         figures: [
-          figure('area', 'copper needed, thousandths of a mm²', area * 1e9, 'count'),
+          plain('area', 'copper needed', area * 1e6, 'mm²'),
           figure('depth', 'skin depth', depth, 'metre'),
           figure('thickest', 'thickest strand, few layers', 2 * depth, 'metre'),
           figure('layered', 'thickest strand, four layers and more', depth, 'metre'),

@@ -1,4 +1,5 @@
 import { formatQuantity, parseQuantity, problemText } from '../quantity';
+import { TOUCH_LIMIT_DC } from '../safety';
 import type { Field, Sum, Worked } from './sum';
 
 /** What is to be said of one field: how it was read, or what is wrong with it. */
@@ -15,8 +16,12 @@ export interface Outcome {
   readonly fields: Readonly<Record<string, FieldState>>;
 }
 
-/** Reads what was typed for a sum, and works it out where all of it can be read. @param texts by field; what is left out is as usual */
-export function workOut(sum: Sum, texts: Readonly<Record<string, string>>): Outcome {
+/** Reads what was typed for a sum, and works it out where all of it can be read. @param texts by field; what is left out is as usual @param of.touch the shop’s limit of touch, volts */
+export function workOut(
+  sum: Sum,
+  texts: Readonly<Record<string, string>>,
+  { touch = TOUCH_LIMIT_DC.volts }: { readonly touch?: number } = {},
+): Outcome {
   const fields: Record<string, FieldState> = {};
   const numbers = new Map<string, number>();
   const words = new Map<string, string>();
@@ -32,6 +37,7 @@ export function workOut(sum: Sum, texts: Readonly<Record<string, string>>): Outc
     n: (id) => numbers.get(id) ?? NaN,
     maybe: (id) => numbers.get(id),
     t: (id) => words.get(id) ?? '',
+    touch,
   });
   if (!('wrong' in came)) return { worked: came, fields };
   const { field } = came;

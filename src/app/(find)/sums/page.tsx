@@ -1,16 +1,20 @@
-import { loadSettings } from '../../../features/shop/pages.server';
-import { SumsSheet } from '../../../features/sums/SumsSheet';
+import { SumList } from '../../../features/sums/SumList';
+import { Evidence } from '../../../ui/frame/Halves';
 import { PageHead } from '../../../ui/frame/Page';
 
 export const metadata = { title: 'Sums' };
-export const dynamic = 'force-dynamic';
 
-export default async function SumsPage() {
-  const { settings } = await loadSettings();
+export default function SumsPage() {
   return (
     <>
-      <PageHead title="Sums" subtitle="Single calculations, without a donor; nothing here is stored" />
-      <SumsSheet touchLimit={settings.touchLimit} />
+      <PageHead title="Sums" subtitle="Every calculation done on an envelope, by the question it answers" />
+      <Evidence>
+        <p className="mb-4 max-w-[72ch] text-[13.5px] text-ink-2">
+          Each answers while you type, says why, and can be linked as it stands. Type its name and values into the line
+          below: <span className="q">snubber 4M4 100p 3M1</span>.
+        </p>
+        <SumList />
+      </Evidence>
     </>
   );
 }

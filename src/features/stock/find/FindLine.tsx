@@ -1,6 +1,6 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
+import { usePathname, useRouter } from 'next/navigation';
 import { EVERY_LINE_EXAMPLES, everyLineText, readEveryLine } from '../../../core/everyLine';
 import { readCode } from '../../../core/ident';
 import {
@@ -12,6 +12,8 @@ import {
   stockCommandText,
   type StockCommand,
 } from '../../../core/stock';
+import { kindFromWord } from '../../../core/part';
+import { readSumLine, type SumLine } from '../../../core/sums';
 import { useTakeBack } from '../../../ui/feedback/Notices';
 import { CommandLine, type CommandPreview } from '../../../ui/frame/CommandLine';
 import { HelpButton } from '../../../ui/frame/HelpButton';
@@ -23,7 +25,27 @@ import { stockCommandAction } from '../lot/actions';
 import { latestStepAction } from './actions';
 import { routes } from '../../../routes';
 
-const LINES = [...EVERY_LINE_EXAMPLES, ...STOCK_COMMANDS];
+const LINES = [
+  ...EVERY_LINE_EXAMPLES,
+  ...STOCK_COMMANDS,
+  { line: 'snubber 4M4 100p 3M1', means: 'opens a sum with its values filled in' },
+];
+const SUM = /^sum\s+/i;
+
+/** A sum that a line names: behind the word “sum”, or where its name is no kind of part, or on the pages of sums. */
+function sumIn(text: string, isAmongSums: boolean): SumLine | undefined {
+  const isSaid = SUM.test(text);
+  const line = readSumLine(text.replace(SUM, ''));
+  if (!line) return undefined;
+  const [name = ''] = text.trim().split(/\s+/);
+  return isSaid || isAmongSums || (line.sum.id === name.toLowerCase() && !kindFromWord(name)) ? line : undefined;
+}
+
+function sumText({ sum, texts, left }: SumLine): string {
+  const given = sum.fields.flatMap(({ id, label }) => (texts[id] === undefined ? [] : [`${label} ${texts[id]}`]));
+  return `${sum.title}${given.length > 0 ? `: ${given.join(', ')}` : ''}${left.length > 0 ? `; not used: ${left.join(' ')}` : ''}`;
+}
+
 const KEYS = [{ key: '/', label: 'find a part or jump to a code', focus: 'find-line' }];
 
 /**
@@ -32,6 +54,7 @@ const KEYS = [{ key: '/', label: 'find a part or jump to a code', focus: 'find-l
  */
 export function FindLine({ unplug }: { unplug: () => Promise<FormOutcome> }) {
   const router = useRouter();
+  const isAmongSums = usePathname()?.startsWith(routes.sums()) === true;
   const takeBack = useTakeBack();
   const { run } = useCommand();
   const bare = (text: string) => {
@@ -43,6 +66,8 @@ export function FindLine({ unplug }: { unplug: () => Promise<FormOutcome> }) {
     const every = readEveryLine(text);
     if (every?.kind === 'undo') return { ok: true, message: 'undo the last change of stock', ghost: '' };
     if (every && every.kind !== 'find') return { ok: true, message: everyLineText(every), ghost: '' };
+    const sum = sumIn(text, isAmongSums);
+    if (sum) return { ok: true, message: sumText(sum), ghost: '' };
     const command = readStockCommand(text);
     if (command)
       return 'why' in command
@@ -76,6 +101,11 @@ export function FindLine({ unplug }: { unplug: () => Promise<FormOutcome> }) {
       const step = await latestStepAction();
       if (step === undefined) return 'There is nothing to undo.';
       takeBack(step);
+      return undefined;
+    }
+    const sum = sumIn(text, isAmongSums);
+    if (sum) {
+      router.push(routes.sum(sum.sum.id, sum.texts));
       return undefined;
     }
     const command = readStockCommand(text);
