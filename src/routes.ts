@@ -5,7 +5,7 @@ import type { StationName } from './core/station';
 export const routes = {
   home: () => '/',
   settings: () => '/settings',
-  sums: () => '/sums',
+  sums: (query: { from?: string | undefined } = {}) => withQuery('/sums', query),
   sum: (id: string, query: Query = {}) => withQuery(`/sums/${id}`, query),
   deck: () => '/sums/deck',
   whatIf: (circuit?: string) => (circuit === undefined ? '/sums/what-if' : `/sums/what-if/${circuit}`),

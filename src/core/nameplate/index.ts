@@ -23,4 +23,4 @@ export {
   type NameplateOutput,
   type SafetyClass,
 } from './plate';
-export { INLET_NAMES, INLETS, MAINS_LOW, type InletName } from './tradeRanges';
+export { DENSITY_RANGES, INLET_NAMES, INLETS, MAINS_LOW, type InletName } from './tradeRanges';

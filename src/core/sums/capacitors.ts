@@ -1,5 +1,4 @@
-import { largestLossFactor } from '../measure/expectedEsr';
-import { remainingLife } from '../measure/remainingLife';
+import { largestLossFactor, remainingLife } from '../measure';
 import { holdUp, lineRipple } from '../converter';
 import { reservoirValley } from '../nameplate';
 import { drawn, figure, plain, q, type Mark, type Sum } from './sum';

@@ -7,6 +7,7 @@ export {
   type Curve,
   type Field,
   type Figure,
+  type KeptSum,
   type Mark,
   type Question,
   type Sum,

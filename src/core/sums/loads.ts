@@ -1,4 +1,4 @@
-import { DENSITY_RANGES } from '../nameplate/tradeRanges';
+import { DENSITY_RANGES } from '../nameplate';
 import { normalCdf } from '../uncertainty';
 import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 

@@ -139,3 +139,19 @@ export const plain = (id: string, label: string, value: number, symbol: string):
   unit: 'count',
   symbol,
 });
+
+/** A sum as it was kept with what it was made for. */
+export interface KeptSum {
+  readonly id: string;
+  /** Null where it is kept with a build. */
+  readonly donorId: string | null;
+  /** The part it is about; empty for the whole. */
+  readonly ref: string;
+  readonly sum: string;
+  /** What was typed, by field. */
+  readonly typed: Readonly<Record<string, string>>;
+  /** Fields that follow a rating of the part. */
+  readonly follows: readonly string[];
+  /** What it came to when it was kept. */
+  readonly answer: string;
+}

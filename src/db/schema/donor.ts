@@ -9,6 +9,7 @@ import type { Nameplate, InletName } from '../../core/nameplate';
 import type { HoldSource, StoreRole } from '../../core/safety';
 import type { StationName } from '../../core/station';
 import type { Clearance, OriginName, SymptomName, UnitKindName } from '../../core/unit';
+import { builds } from './build';
 import { createdMs, deletedMs, key, ratingColumns } from './columns';
 import { types } from './type';
 
@@ -110,6 +111,28 @@ export const notes = sqliteTable(
     deletedMs: deletedMs(),
   },
   (t) => [index('notes_donor').on(t.donorId)],
+);
+
+/** A sum that was kept with what it was made for: a donor, or a build. */
+export const keptSums = sqliteTable(
+  'kept_sums',
+  {
+    id: key(),
+    donorId: text('donor_id').references(() => donors.id),
+    buildId: text('build_id').references(() => builds.id),
+    /** The part it is about; empty for the whole unit. */
+    ref: text('ref').notNull().default(''),
+    sum: text('sum').notNull(),
+    /** What was typed, by field. */
+    typed: text('typed', { mode: 'json' }).$type<Readonly<Record<string, string>>>().notNull(),
+    /** Fields that follow a rating of the part. */
+    follows: text('follows', { mode: 'json' }).$type<readonly string[]>().notNull(),
+    /** What it came to when it was kept. */
+    answer: text('answer').notNull(),
+    createdMs: createdMs(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('kept_sums_donor').on(t.donorId), index('kept_sums_build').on(t.buildId)],
 );
 
 /** A step in the life of a claim or a question. */

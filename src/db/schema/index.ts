@@ -5,6 +5,7 @@ export {
   donors,
   journal,
   type JournalScope,
+  keptSums,
   measurements,
   noteEvents,
   meterChecks,

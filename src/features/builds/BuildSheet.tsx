@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { EmptyState } from '../../ui/feedback/EmptyState';
 import { Halves } from '../../ui/frame/Halves';
 import { Judgement } from '../../ui/judgement/Judgement';
@@ -11,8 +12,8 @@ import { routes } from '../../routes';
 /** Columns that a phone folds into the first one. */
 const DESK_ONLY = 'max-[620px]:hidden';
 
-/** A build: its needs with what the drawers have on the left, what it waits for on the right. */
-export function BuildSheet({ build }: { build: BuildView }) {
+/** A build: its needs with what the drawers have on the left, what it waits for on the right. @param kept sums kept with it */
+export function BuildSheet({ build, kept }: { build: BuildView; kept?: ReactNode }) {
   return (
     <Halves judgement={<BuildJudgement build={build} />}>
       {build.needs.length === 0 && (
@@ -32,6 +33,7 @@ export function BuildSheet({ build }: { build: BuildView }) {
           bring a list of needs in
         </Link>
       </p>
+      {kept}
     </Halves>
   );
 }

@@ -10,8 +10,8 @@ const OTHERS: Readonly<Record<Question, readonly { readonly title: string; reado
   fail: [{ title: 'What if, on a whole circuit', href: routes.whatIf() }],
 };
 
-/** Every sum under the question it answers. */
-export function SumList({ current }: { current?: string }) {
+/** Every sum under the question it answers. @param from what the page was opened from, which the others are opened from too */
+export function SumList({ current, from }: { current?: string; from?: string | undefined }) {
   return (
     <nav aria-label="Sums" className="sum-list no-print">
       {(Object.entries(QUESTIONS) as [Question, string][]).map(([question, title]) => (
@@ -20,7 +20,7 @@ export function SumList({ current }: { current?: string }) {
           <ul>
             {sumsOf(question).map((sum) => (
               <li key={sum.id} data-here={sum.id === current ? '' : undefined}>
-                <Link href={routes.sum(sum.id)} aria-current={sum.id === current ? 'page' : undefined}>
+                <Link href={routes.sum(sum.id, { from })} aria-current={sum.id === current ? 'page' : undefined}>
                   {sum.title}
                 </Link>
               </li>

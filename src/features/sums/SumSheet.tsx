@@ -1,9 +1,11 @@
 'use client';
 
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { sumById, workOut, type Curve, type Sum } from '../../core/sums';
+import { ActionButton } from '../../ui/feedback/ActionButton';
 import { Halves } from '../../ui/frame/Halves';
 import { keepText } from '../../ui/picture/keepFile';
+import { keepSumAction } from './actions';
 import { queryOf, readAsked, type AskedSum } from './address';
 import { LazySumChart } from './LazySumChart';
 import { SumFields } from './SumFields';
@@ -13,33 +15,39 @@ import { SumList } from './SumList';
 /** Milliseconds without a change before the address follows. */
 const ADDRESS_RESTS = 200;
 
+/** What a result can be kept with. */
+export interface SumKeeper {
+  readonly from: string;
+  readonly code: string;
+}
+
 /** One sum: what is typed on the left, what it comes to on the right; what is typed stands in the address. */
 export function SumSheet({
   id,
   query,
   touchLimit,
-  keep,
+  origin,
 }: {
   id: string;
   query: string;
   touchLimit: number;
-  /** What keeps it with what it was made for, given what is typed. */
-  keep?: ((texts: Readonly<Record<string, string>>) => ReactNode) | undefined;
+  /** What it was opened from, where its result can be kept. */
+  origin?: SumKeeper | undefined;
 }) {
   const sum = sumById(id);
-  return sum ? <Open sum={sum} query={query} touchLimit={touchLimit} keep={keep} /> : null;
+  return sum ? <Open sum={sum} query={query} touchLimit={touchLimit} origin={origin} /> : null;
 }
 
 function Open({
   sum,
   query,
   touchLimit,
-  keep,
+  origin,
 }: {
   sum: Sum;
   query: string;
   touchLimit: number;
-  keep: ((texts: Readonly<Record<string, string>>) => ReactNode) | undefined;
+  origin: SumKeeper | undefined;
 }) {
   const [asked, setAsked] = useState<AskedSum>(() => readAsked(sum, new URLSearchParams(query)));
   const { texts, beside } = asked;
@@ -67,7 +75,11 @@ function Open({
     <Halves
       judgement={
         <SumJudgement sum={sum} outcome={outcome} beside={other}>
-          {keep?.(texts)}
+          {origin && (
+            <ActionButton action={() => keepSumAction({ from: origin.from, sum: sum.id, typed: texts })} tone="next">
+              Keep with {origin.code}
+            </ActionButton>
+          )}
         </SumJudgement>
       }
     >
@@ -115,7 +127,7 @@ function Open({
           </ol>
         </section>
       )}
-      <SumList current={sum.id} />
+      <SumList current={sum.id} from={new URLSearchParams(query).get('from') ?? undefined} />
     </Halves>
   );
 }

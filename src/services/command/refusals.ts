@@ -38,6 +38,7 @@ export interface Refusals {
   readonly 'clearance-reason-missing': NoData;
   readonly 'row-gone': NoData;
   readonly 'note-gone': NoData;
+  readonly 'sum-not-worked': { readonly sum: string };
   readonly 'nothing-open': { readonly ref: string };
   readonly 'all-measured-dead': NoData;
   readonly 'part-not-logged': { readonly ref: string };
@@ -172,6 +173,7 @@ const TEXT: { readonly [C in RefusalCode]: (data: Refusals[C]) => string } = {
   'clearance-reason-missing': () => 'It was not cleared to be taken apart. Say who cleared it, or what changed.',
   'row-gone': () => 'That is not there any more.',
   'note-gone': () => 'That note is not there any more.',
+  'sum-not-worked': ({ sum }) => `“${sum}” cannot be worked out of what is typed.`,
   'nothing-open': ({ ref }) => `Nothing is claimed or asked about ${ref} that is still open.`,
   'all-measured-dead': () => 'Every listed store is measured dead; there is nothing to go on beside.',
   'part-not-logged': ({ ref }) => `${ref} is not logged on this donor.`,

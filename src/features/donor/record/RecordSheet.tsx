@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Claim, Next, Section } from '../../../ui/judgement/parts';
@@ -13,10 +14,13 @@ export function RecordSheet({
   frame,
   notes,
   journal,
+  kept,
 }: {
   frame: DonorFrame;
   notes: readonly NoteView[];
   journal: readonly { id: string; when: string; station: string; message: string; undone: boolean }[];
+  /** Sums that are kept with it. */
+  kept: ReactNode;
 }) {
   const open = notes.filter((note) => note.open);
   const station: StationName = 'record';
@@ -42,6 +46,7 @@ export function RecordSheet({
     >
       <NoteForm code={frame.code} station={station} />
       {notes.length > 0 && <NoteList notes={notes} withStation />}
+      {kept}
       <h2 className="label mt-5 mb-1">All changes</h2>
       {journal.length === 0 ? (
         <p className="text-[13px] text-ink-2">Nothing yet.</p>

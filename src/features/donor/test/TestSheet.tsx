@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { counted } from '../../../core/quantity';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
@@ -17,7 +18,16 @@ import { TransformerFacts } from './TransformerFacts';
 import { routes } from '../../../routes';
 
 /** Test: the meter's readings on the left, the verdict with its reasons on the right. */
-export function TestSheet({ frame, view }: { frame: DonorFrame; view: TestView }) {
+export function TestSheet({
+  frame,
+  view,
+  sums,
+}: {
+  frame: DonorFrame;
+  view: TestView;
+  /** Sums that take their values from the chosen part. */
+  sums?: ReactNode;
+}) {
   const { selected } = view;
   return (
     <Halves
@@ -45,6 +55,7 @@ export function TestSheet({ frame, view }: { frame: DonorFrame; view: TestView }
           <InPlace code={frame.code} refName={selected.ref} test={selected.test} />
         </>
       )}
+      {sums}
       {view.rows.length > 0 ? (
         <List label="Parts to test" columns={view.columns} items={view.rows} />
       ) : (

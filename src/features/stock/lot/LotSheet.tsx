@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { timesOver } from '../../../core/stock';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
@@ -10,8 +11,8 @@ import { LotPhoto } from './LotPhoto';
 import { JoinForm, MoveForm, SplitForm, TakePiecesForm } from './LotForms';
 import { routes } from '../../../routes';
 
-/** One lot: where it has been on the left, what it is good for on the right. */
-export function LotSheet({ lot }: { lot: LotView }) {
+/** One lot: where it has been on the left, what it is good for on the right. @param sums those that take its values */
+export function LotSheet({ lot, sums }: { lot: LotView; sums?: ReactNode }) {
   return (
     <Halves judgement={<LotJudgement lot={lot} />}>
       <div className="grid max-w-[760px] grid-cols-[repeat(auto-fit,minmax(150px,1fr))] gap-x-6 gap-y-3">
@@ -35,6 +36,7 @@ export function LotSheet({ lot }: { lot: LotView }) {
         )}
         <LotPhoto code={lot.code} picture={lot.picture} />
       </div>
+      {sums}
       <h2 className="label mt-6 mb-1">Where it has been</h2>
       <table className="rows plain max-w-[760px]" aria-label="Ledger">
         <thead>

@@ -43,6 +43,7 @@ export async function lotView({ db }: AppContext, code: string) {
     bin,
     picture,
     donor: donorCode === null ? null : { code: donorCode, ref: partRef },
+    ratingNames: Object.keys(ratings) as RatingName[],
     ratings: kindRule(lot.kind)
       .ratings.filter((name) => ratings[name])
       .map((name) => ({

@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation';
 import { LotSheet } from '../../../../features/stock/lot/LotSheet';
 import { loadLot } from '../../../../features/stock/pages.server';
+import { SumsFor } from '../../../../features/sums/SumsFor';
 import { routes } from '../../../../routes';
 import { PageHead } from '../../../../ui/frame/Page';
 import { Tag } from '../../../../ui/value/marks';
@@ -24,7 +25,7 @@ export default async function LotPage({ params }: { params: Promise<{ code: stri
           </>
         }
       />
-      <LotSheet lot={lot} />
+      <LotSheet lot={lot} sums={<SumsFor from={lot.code} ratings={lot.ratingNames} />} />
     </>
   );
 }

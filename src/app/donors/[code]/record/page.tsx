@@ -1,4 +1,6 @@
 import { DonorPage } from '../../../../features/donor/shared/DonorPage';
+import { KeptSums } from '../../../../features/sums/KeptSums';
+import { loadKeptSums } from '../../../../features/sums/pages.server';
 import { RecordSheet } from '../../../../features/donor/record/RecordSheet';
 import { journalView, notesView } from '../../../../features/donor/shared/notes.server';
 import { donorOf, type StationProps, titled } from '../load';
@@ -7,10 +9,14 @@ export const generateMetadata = titled('Record');
 
 export default async function RecordPage(props: StationProps) {
   const { dossier, frame } = await donorOf(props);
-  const [notes, journal] = await Promise.all([notesView(dossier), journalView(dossier)]);
+  const [notes, journal, sums] = await Promise.all([
+    notesView(dossier),
+    journalView(dossier),
+    loadKeptSums(frame.code),
+  ]);
   return (
     <DonorPage frame={frame} station="record">
-      <RecordSheet frame={frame} notes={notes} journal={journal} />
+      <RecordSheet frame={frame} notes={notes} journal={journal} kept={<KeptSums code={frame.code} sums={sums} />} />
     </DonorPage>
   );
 }
