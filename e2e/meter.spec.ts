@@ -121,8 +121,8 @@ test('the lower touch limit holds in every place at once', async ({ page }) => {
   await expect(judgement(page)).toContainText('50 V DC');
   await goTo(page, `/donors/${await donorCode(page, 'label-printer')}/make-safe?store=C3`);
   await expect(judgement(page)).toContainText(/under 50\s*V at about/);
-  await goTo(page, '/sums');
-  await expect(page.getByText('under 50 V in')).toBeVisible();
+  await goTo(page, '/sums/discharge');
+  await expect(page.getByText('Under 50 V after')).toBeVisible();
   await goTo(page, '/settings');
   await page.getByLabel('meter on the network').fill('somewhere');
   await page.getByRole('button', { name: 'Save the settings' }).click();

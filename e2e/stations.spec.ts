@@ -99,19 +99,3 @@ test('the drawers are asked, narrowed by what is offered, and pieces are taken a
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByRole('table', { name: 'Ledger' })).toContainText('undone');
 });
-
-test('the sums answer while one types, and say what they cannot read', async ({ page }) => {
-  await goTo(page, '/sums');
-  const charge = page.getByRole('region', { name: 'Stored charge and its bleed' });
-  // 150 uF at 325 V through 2.2 kΩ, by hand: 7.92 J, 48 W, 0.33 s.
-  for (const text of ['7.92 J', '48 W', '330 ms', '0.6 s'])
-    await expect(charge).toContainText(text.replace(' ', '\u00a0'));
-  await charge.getByLabel('charged to').fill('high');
-  await expect(charge).toContainText('“high” is not a voltage');
-  const marking = page.getByRole('region', { name: 'Read a marking' });
-  await marking.getByLabel('marking', { exact: true }).fill('104');
-  await expect(marking).toContainText('100\u00a0nF');
-  const bands = page.getByRole('region', { name: 'Read colour bands' });
-  await bands.getByLabel('bands').fill('brown black black brown mauve');
-  await expect(bands).toContainText('mauve');
-});

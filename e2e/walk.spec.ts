@@ -16,6 +16,8 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<readonly string[]>>
       '/donors/archive',
       '/builds/new',
       '/sums',
+      '/sums/snubber?b.heat=6W',
+      '/sums/marking',
       '/settings',
       '/nowhere',
     ]),

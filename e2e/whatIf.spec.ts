@@ -4,7 +4,7 @@ import { goTo } from './hands';
 test('a circuit answers while its values are turned, and tells what gives way first', async ({ page }) => {
   test.slow();
   await goTo(page, '/sums');
-  await page.getByRole('link', { name: 'What if' }).click();
+  await page.getByRole('link', { name: 'What if, on a whole circuit' }).click();
   await page.getByRole('link', { name: /^Flyback/ }).click();
   const told = page.getByRole('complementary', { name: 'How it runs' });
   await expect(told.getByRole('heading', { level: 2 })).toContainText('Runs in discontinuous mode; Q1 sees 558');

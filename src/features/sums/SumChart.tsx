@@ -84,6 +84,7 @@ export default function SumChart({ curve }: { curve: Curve }) {
       </div>
       <figcaption className="pl-[66px] text-[11.5px] text-ink-2">
         {caption}
+        {y.unit === 'count' && `, in ${y.label}`}
         {lines.length > 1 && `; dark: ${lines.find(({ isFaint }) => !isFaint)?.label ?? ''}`}
       </figcaption>
     </figure>

@@ -120,7 +120,7 @@ export function FindLine({ unplug }: { unplug: () => Promise<FormOutcome> }) {
       <CommandLine
         id="find-line"
         label="Find line"
-        placeholder="find nmos 600V"
+        placeholder={isAmongSums ? 'snubber 4M4 100p 3M1' : 'find nmos 600V'}
         preview={preview}
         onEnter={enter}
         idle={
