@@ -22,7 +22,17 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<readonly string[]>>
       '/nowhere',
     ]),
   'guide and types': async (page) => [
-    ...['/guide', '/guide/chips', '/guide/chips/TL494', '/guide/markings', '/types', '/types/new', '/types/bring'],
+    ...[
+      '/guide',
+      '/guide/chips',
+      '/guide/chips/TL494',
+      '/guide/markings',
+      '/guide/topologies',
+      '/guide/topologies/llc',
+      '/types',
+      '/types/new',
+      '/types/bring',
+    ],
     await hrefOn(page, '/types?find=KBP206', (at) => at.getByRole('table', { name: 'Types' }).getByRole('link')),
   ],
   'stock and builds': async (page) => {

@@ -84,6 +84,8 @@ const ADDRESSES: Record<keyof typeof routes, readonly [address: string, expected
   chips: [routes.chips(), '/guide/chips'],
   chip: [routes.chip('UC384x'), '/guide/chips/UC384x'],
   markings: [routes.markings(), '/guide/markings'],
+  topologies: [routes.topologies(), '/guide/topologies'],
+  topology: [routes.topology('llc'), '/guide/topologies/llc'],
 };
 
 test.each(Object.entries(ADDRESSES))('%s is written so that a page answers it', (_, [address, expected]) => {

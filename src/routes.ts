@@ -72,4 +72,6 @@ export const routes = {
   chips: () => '/guide/chips',
   chip: (id: string) => `/guide/chips/${encodeURIComponent(id)}`,
   markings: () => '/guide/markings',
+  topologies: () => '/guide/topologies',
+  topology: (id: string) => `/guide/topologies/${id}`,
 } as const;

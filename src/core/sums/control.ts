@@ -51,9 +51,25 @@ export const CONTROL: readonly Sum[] = [
       if (wanted <= reference)
         return { wrong: `Less than its reference of ${q(reference, 'volt')} cannot be made.`, field: 'v' };
       const exact = n('lower') * (wanted / reference - 1);
-      const near = nearestOf(exact, E24);
-      const came = reference * (1 + near / n('lower'));
-      const parallel = exact < n('upper') ? (exact * n('upper')) / (n('upper') - exact) : undefined;
+      const upper = n('upper');
+      // One resistor in its place, or one more beside or behind the one that is there: whichever comes nearest.
+      const added = exact - upper;
+      const beside = added < 0 ? nearestOf((exact * upper) / -added, E24) : undefined;
+      const behind = added > 0 ? nearestOf(added, E24) : undefined;
+      const single = nearestOf(exact, E24);
+      const ways = [
+        { ohms: single, says: `${q(single, 'ohm')} in place of the upper resistor` },
+        ...(behind === undefined
+          ? []
+          : [{ ohms: upper + behind, says: `${q(behind, 'ohm')} in series with the upper resistor` }]),
+        ...(beside === undefined
+          ? []
+          : [{ ohms: (upper * beside) / (upper + beside), says: `${q(beside, 'ohm')} across the upper resistor` }]),
+      ].map((way) => ({ ...way, volts: reference * (1 + way.ohms / n('lower')) }));
+      const best = ways.reduce((nearest, way) =>
+        Math.abs(way.volts - wanted) < Math.abs(nearest.volts - wanted) ? way : nearest,
+      );
+      const came = best.volts;
       const stress = n('stress') + (wanted - now);
       const [capacitor, rectifier] = [wanted / n('cap'), stress / n('rect')];
       const rise = wanted / now;
@@ -64,20 +80,33 @@ export const CONTROL: readonly Sum[] = [
             ? 'warn'
             : 'ok';
       return {
-        answer: `Upper resistor ${q(near, 'ohm')}: ${q(came, 'volt', 4)}`,
-        more:
-          parallel === undefined
-            ? `Put ${q(exact - n('upper'), 'ohm')} in series with the one that is there.`
-            : `Or put ${q(parallel, 'ohm')} across the one that is there.`,
+        answer: `${best.says}: ${q(came, 'volt', 4)}`,
+        more: `It makes ${q(now, 'volt', 4)} now.`,
         mark,
         figures: [
           figure('now', 'it makes now', now, 'volt'),
           figure('exact', 'upper resistor, exactly', exact, 'ohm'),
-          figure('came', 'with the nearest E24 value', came, 'volt'),
+          figure('came', 'so it makes', came, 'volt'),
           figure('capacitor', 'output capacitor, of its rating', capacitor, 'ratio'),
           figure('rectifier', 'rectifier, of its rating', rectifier, 'ratio'),
           figure('supply', 'the controller’s own supply changes by', rise, 'ratio'),
         ],
+        picture: {
+          kind: 'divider',
+          words: {
+            top: q(came, 'volt', 4),
+            upper: q(best.ohms, 'ohm'),
+            middle: q(reference, 'volt'),
+            lower: q(n('lower'), 'ohm'),
+          },
+        },
+        choices: {
+          head: ['way', 'output'],
+          rows: ways.map((way) => ({
+            cells: [way.says, q(way.volts, 'volt', 4)],
+            ...(way === best ? { isChosen: true as const } : {}),
+          })),
+        },
         why: [
           'The auxiliary winding follows the output: the controller’s supply rises or falls with it.',
           'A flyback takes another output well; a forward has room only as far as its duty goes.',

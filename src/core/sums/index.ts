@@ -9,6 +9,7 @@ export {
   type Figure,
   type KeptSum,
   type Mark,
+  type Picture,
   type Question,
   type Sum,
   type Worked,

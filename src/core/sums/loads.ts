@@ -87,6 +87,14 @@ export const LOADS: readonly Sum[] = [
           figure('power', 'power', nominal * n('i'), 'watt'),
           figure('diode', 'each reverse diode stands', most, 'volt'),
         ],
+        picture: {
+          kind: 'stack',
+          words: {
+            count: String(Math.min(5, Math.round(n('count')))),
+            each: q(n('v'), 'volt'),
+            top: q(nominal, 'volt'),
+          },
+        },
         why: [
           'The current is that of the weakest. When one cuts out, the others drive current through it backwards: its diode carries that.',
         ],

@@ -127,6 +127,10 @@ export const PROTECTION: readonly Sum[] = [
           figure('clearance', 'clearance, reinforced', needed.clearance, 'metre'),
           figure('propose', 'for a rebuild: creepage', BARRIER.creepage, 'metre'),
         ],
+        picture: {
+          kind: 'barrier',
+          words: { along: q(needed.creepage, 'metre'), through: q(needed.clearance, 'metre') },
+        },
         why: [
           'Reinforced insulation takes twice the creepage of basic one, and the clearance of the next higher impulse.',
           'A slot counts only where it is 1 mm wide or more; dirt, flux and char count as a worse pollution degree: clean it and measure again.',

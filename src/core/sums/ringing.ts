@@ -105,6 +105,17 @@ export const RINGING: readonly Sum[] = [
             },
           ],
         },
+        picture: {
+          kind: 'in series',
+          words: {
+            from: 'drain',
+            to: 'source',
+            resistor: `${q(ohms, 'ohm')} ${q(2 * chosen.heat, 'watt', 2)}`,
+            capacitor: `${q(chosen.farads, 'farad')} ${q(2 * n('swing'), 'volt', 2)}`,
+            resistorKind: 'metal oxide, not wire-wound',
+            capacitorKind: 'C0G or film',
+          },
+        },
         why: [
           `${q(n('added'), 'farad')} slowed the ring by ${(n('alone') / n('slowed')).toFixed(2)}, so ${q(ring.capacitance, 'farad')} was there already.`,
           `Together they act as ${q(ring.impedance, 'ohm')}; the nearest E12 value is ${q(ohms, 'ohm')}.`,

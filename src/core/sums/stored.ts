@@ -273,6 +273,15 @@ export const STORED: readonly Sum[] = [
             'joule',
           ),
         ],
+        picture: {
+          kind: 'string',
+          words: {
+            top: q(rail, 'volt'),
+            each: q(each, 'volt'),
+            resistor: room > 0 ? q(resistor, 'ohm', 2) : '',
+            capacitor: q(capacitance, 'farad'),
+          },
+        },
         why: [
           `Their leakage may differ by ${q(leak, 'ampere')}, the rule of a maker’s guide; the resistors carry it.`,
           `At ${q(tolerance, 'ratio')} tolerance the smallest takes ${q(share, 'ratio')} of the rail.`,

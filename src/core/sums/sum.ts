@@ -67,6 +67,12 @@ export interface Choices {
   readonly rows: readonly { readonly cells: readonly string[]; readonly mark?: Mark; readonly isChosen?: true }[];
 }
 
+/** A drawing with the values of the sum in it, by the place they stand at. */
+export interface Picture {
+  readonly kind: 'barrier' | 'core' | 'in series' | 'divider' | 'string' | 'stack';
+  readonly words: Readonly<Record<string, string>>;
+}
+
 /** What comes of a sum. */
 export interface Worked {
   /** In a few plain words. */
@@ -76,6 +82,7 @@ export interface Worked {
   readonly figures: readonly Figure[];
   readonly choices?: Choices;
   readonly curve?: Curve;
+  readonly picture?: Picture;
   readonly why: readonly string[];
   readonly cautions: readonly string[];
   readonly next: string;

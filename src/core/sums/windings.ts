@@ -59,6 +59,10 @@ export const WINDINGS: readonly Sum[] = [
             'volt',
           ),
         ],
+        picture: {
+          kind: 'core',
+          words: { name: core.name, turns: `${turns} turns`, leg: `${(core.area * 1e6).toFixed(0)} mm²` },
+        },
         why: [
           `The peak flux is ${tesla(flux)}; ferrite stands ${tesla(FLUX.most)} when hot, and an unknown one is taken at ${tesla(FLUX.unknown)}.`,
           `${core.name} has ${(core.area * 1e6).toFixed(0)} mm².`,
@@ -127,6 +131,15 @@ export const WINDINGS: readonly Sum[] = [
           ],
           limits: [{ label: 'ferrite, hot', y: FLUX.most * 1e3 }],
           here: [n('i'), flux * 1e3],
+        },
+        picture: {
+          kind: 'core',
+          words: {
+            name: core.name,
+            turns: `${turns} turns`,
+            leg: `${(core.area * 1e6).toFixed(0)} mm²`,
+            gap: q(gap, 'metre'),
+          },
         },
         why: [`The peak flux is ${tesla(flux)}.`, 'The air in the gap, not the ferrite, holds the energy.'],
         cautions: [
@@ -350,6 +363,14 @@ export const WINDINGS: readonly Sum[] = [
           figure('resistance', 'resistance', resistance, 'ohm'),
           figure('heat', 'heat', n('i') ** 2 * resistance * 1.24, 'watt'),
         ],
+        picture: {
+          kind: 'core',
+          words: {
+            name: core.name,
+            turns: `${n('turns')} turns`,
+            window: `${((core.window ?? 0) * 1e6).toFixed(0)} mm²`,
+          },
+        },
         why: ['Round wire in rows leaves gaps, and tape between the layers takes its part.'],
         cautions: [],
         next: 'Wind ten turns and measure their width before you cut the wire.',

@@ -1,6 +1,7 @@
 export { answerOf, faultAnswer, spiceOf, type Answer, type FaultAnswer, type Wave, type WaveSet } from './answer';
 export { boardOf } from './board';
 export { CIRCUITS, circuitById } from './circuits';
+export { FIELD_NOTES, type FieldNotes } from './fieldNotes';
 export type { Death } from './deaths';
 export { faultsOf, type Fault } from './faults';
 export { measured, periodOf, type Piece } from './operate';

@@ -95,6 +95,15 @@ export function GuideSheet() {
             holds what this shop has learnt.
           </p>
         </Chapter>
+        <Chapter id="topologies" title="Topologies">
+          <p>
+            What each circuit is for, drawn and as it runs, how it is told on a board, what is worth taking, what fails:{' '}
+            <Link href={routes.topologies()} className="underline decoration-dotted">
+              a page for each of twenty
+            </Link>
+            .
+          </p>
+        </Chapter>
         <Chapter id="find" title="Asking the drawers">
           <p>The same words search stock and say what a build needs.</p>
           <Lines lines={[...FINDS, ...STOCK_COMMANDS]} />

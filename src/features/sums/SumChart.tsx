@@ -85,7 +85,7 @@ export default function SumChart({ curve }: { curve: Curve }) {
       <figcaption className="pl-[66px] text-[11.5px] text-ink-2">
         {caption}
         {y.unit === 'count' && `, in ${y.label}`}
-        {lines.length > 1 && `; dark: ${lines.find(({ isFaint }) => !isFaint)?.label ?? ''}`}
+        {lines.length > 1 && `; heavy: ${lines.find(({ isFaint }) => !isFaint)?.label ?? ''}`}
       </figcaption>
     </figure>
   );

@@ -5,6 +5,7 @@ import { figureText, type Choices, type Figure, type Mark, type Outcome, type Su
 import { Judgement } from '../../ui/judgement/Judgement';
 import { Claim, Next, Section } from '../../ui/judgement/parts';
 import { WeightMark, type Weight } from '../../ui/value/marks';
+import { SumPicture } from './SumPicture';
 
 const WEIGHT: Readonly<Record<Mark, Weight>> = {
   danger: 'danger',
@@ -63,6 +64,7 @@ export function SumJudgement({
           </p>
         )}
       </div>
+      {worked?.picture && worked.curve && <SumPicture picture={worked.picture} />}
       {worked?.choices && <ChoiceTable choices={worked.choices} />}
       {worked && worked.figures.length > 0 && <Figures figures={worked.figures} beside={beside?.worked?.figures} />}
       {worked && worked.why.length + worked.cautions.length > 0 && (

@@ -11,6 +11,7 @@ import { LazySumChart } from './LazySumChart';
 import { SumFields } from './SumFields';
 import { SumJudgement } from './SumJudgement';
 import { SumList } from './SumList';
+import { SumPicture } from './SumPicture';
 
 /** Milliseconds without a change before the address follows. */
 const ADDRESS_RESTS = 200;
@@ -70,7 +71,7 @@ function Open({
     return () => clearTimeout(timer);
   }, [sum, asked]);
 
-  const curve = outcome.worked?.curve;
+  const { curve, picture } = outcome.worked ?? {};
   return (
     <Halves
       judgement={
@@ -83,7 +84,7 @@ function Open({
         </SumJudgement>
       }
     >
-      <div className="sum-top" data-curve={curve ? '' : undefined}>
+      <div className="sum-top" data-curve={curve || picture ? '' : undefined}>
         <div>
           <SumFields
             sum={sum}
@@ -115,7 +116,7 @@ function Open({
             )}
           </div>
         </div>
-        {curve && <LazySumChart curve={curve} />}
+        {curve ? <LazySumChart curve={curve} /> : picture && <SumPicture picture={picture} />}
       </div>
       {sum.readings && (
         <section className="sum-readings" aria-label="How to take the readings">

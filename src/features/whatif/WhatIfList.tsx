@@ -9,8 +9,8 @@ const GROUPS: readonly { readonly title: string; readonly has: (circuit: PowerCi
   { title: 'With a transformer', has: () => true },
 ];
 
-/** Every circuit that can be asked what if. */
-export function WhatIfList() {
+/** Every circuit that can be asked what if. @param hrefOf where a circuit leads; its what if unless given */
+export function WhatIfList({ hrefOf = routes.whatIf }: { hrefOf?: (id: string) => string }) {
   const groups = GROUPS.map(({ title, has }, index) => ({
     title,
     circuits: CIRCUITS.filter((one) => has(one) && !GROUPS.slice(0, index).some((before) => before.has(one))),
@@ -24,7 +24,7 @@ export function WhatIfList() {
             <ul className="dotted">
               {circuits.map(({ id, name, message }) => (
                 <li key={id}>
-                  <Link href={routes.whatIf(id)} className="block py-2">
+                  <Link href={hrefOf(id)} className="block py-2">
                     <b className="font-semibold">{name}</b>
                     <span className="block text-[12.5px] text-ink-2">{message}</span>
                   </Link>
