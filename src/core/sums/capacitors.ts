@@ -1,5 +1,5 @@
 import { largestLossFactor, remainingLife } from '../measure';
-import { holdUp, lineRipple } from '../converter';
+import { holdUp } from '../converter';
 import { reservoirValley } from '../nameplate';
 import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 
@@ -194,12 +194,6 @@ export const CAPACITORS: readonly Sum[] = [
             'runs on from the peak for',
             holdUp({ capacitance, from: peak, to: stops, power }),
             'second',
-          ),
-          figure(
-            'ripple',
-            'if it were fed evenly: ripple',
-            lineRipple({ current: power / peak, line: hertz, capacitance }),
-            'volt',
           ),
         ],
         curve: {

@@ -315,6 +315,7 @@ export const CONVERTERS: readonly Sum[] = [
           ...(share === undefined ? {} : { here: [share * figures.resonance, usual] as const }),
         },
         why: [
+          'For a half bridge; a full bridge gives twice the output.',
           'At resonance the gain is one whatever the load. Below the peak the tank is capacitive and the switches lose their soft turn-on: that kills them.',
           'The sum takes the first harmonic alone: below resonance the true gain is higher; with five times the magnetising inductance and a Q of 0.4 by 4 % at 0.8 of it and 17 % at 0.6.',
         ],

@@ -294,7 +294,6 @@ export const HEAT: readonly Sum[] = [
       const own = caseOf(t('case'));
       const heat = n('v') * n('i') * ((2 * Math.SQRT2) / Math.PI) + n('r') * n('i') ** 2;
       const free = (JUNCTION_MOST - n('air')) / own.air;
-      const bare = Math.min(n('i'), free);
       const needed = (JUNCTION_MOST - n('air')) / heat - own.junction[1] - 1;
       return {
         answer: `${q(heat, 'watt')} of heat`,
@@ -302,13 +301,11 @@ export const HEAT: readonly Sum[] = [
         mark: heat <= free ? 'ok' : needed > 0 ? 'warn' : 'reject',
         figures: [
           figure('heat', 'heat', heat, 'watt'),
-          figure('bare', 'current without a sink, about', bare / 1.1, 'ampere'),
+          figure('bare', 'current without a sink, about', free / 1.1, 'ampere'),
           ...(needed > 0 ? [figure('needed', 'sink needed', needed, 'kelvinPerWatt')] : []),
         ],
         why: ['The mean of a sine is 0.9 of its rms; about a watt for each ampere.'],
-        cautions: [
-          'A dimmer without a fin carries a third of an ampere for each watt it may lose, whatever its label says.',
-        ],
+        cautions: ['Without a fin a TO-220 carries little more than an ampere, whatever its label says.'],
         next: 'A triac is chosen for twice the rms current of a resistive load, four to five times that of lamps and of what takes a surge.',
       };
     },

@@ -1,4 +1,12 @@
-import { DENSITY_RANGES } from '../nameplate';
+import {
+  checkClaims,
+  DENSITY_RANGES,
+  describePlate,
+  judgeNameplate,
+  minimumEfficiency,
+  parseNameplate,
+  type NameplateFinding,
+} from '../nameplate';
 import { normalCdf } from '../uncertainty';
 import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 
@@ -10,7 +18,125 @@ const CELLS: Readonly<Record<string, readonly [full: number, usual: number, rate
   'NiMH, each cell': [1.45, 1.2, 0.1],
 };
 
+const SEVERITY: Readonly<Record<NameplateFinding['severity'], Mark>> = {
+  ok: 'ok',
+  note: 'note',
+  warn: 'warn',
+  reject: 'reject',
+  'cannot tell': 'cannot tell',
+};
+const WORST_FIRST: readonly Mark[] = ['reject', 'warn', 'cannot tell', 'note', 'ok'];
+const LEVELS = ['IV', 'V', 'VI'] as const;
+
 export const LOADS: readonly Sum[] = [
+  {
+    id: 'nameplate',
+    question: 'safe',
+    title: 'What its label stands for',
+    words: 'nameplate label rating claim fuse bulk input current',
+    fields: [
+      { id: 'plate', label: 'what the label says', usual: 'INPUT 100-240V~ 50-60Hz 1.7A OUTPUT 19.5V 3.34A' },
+      { id: 'fuse', label: 'fuse on the board', unit: 'ampere', usual: '', isOptional: true },
+      { id: 'bulk', label: 'bulk', unit: 'farad', usual: '', isOptional: true },
+    ],
+    work: ({ t, maybe }) => {
+      const plate = parseNameplate(t('plate'));
+      const judged = judgeNameplate(plate);
+      const power = judged.ratedPower;
+      if (power === undefined)
+        return {
+          wrong: 'No output with volts and amperes, and no watts, can be read; like OUTPUT 12V 2A.',
+          field: 'plate',
+        };
+      const [fuse, bulk] = [maybe('fuse'), maybe('bulk')];
+      const claims = checkClaims(plate, power, {
+        ...(fuse === undefined ? {} : { fuse }),
+        ...(bulk === undefined ? {} : { bulk }),
+      });
+      const findings = [...judged.findings, ...claims.findings];
+      const { plausible } = claims;
+      return {
+        answer: `${q(power, 'watt')}${plausible === undefined ? '' : `, and its parts stand for ${q(plausible, 'watt')}`}`,
+        more: describePlate(plate),
+        mark: WORST_FIRST.find((mark) => findings.some(({ severity }) => SEVERITY[severity] === mark)) ?? 'note',
+        figures: [
+          figure('power', 'output', power, 'watt'),
+          ...(judged.efficiency ? [figure('efficiency', 'efficiency taken', judged.efficiency.value, 'ratio')] : []),
+          ...judged.inputCurrents.map(({ volts, amperes }) =>
+            figure(`at${volts}`, `input current at ${q(volts, 'volt')}`, amperes, 'ampere'),
+          ),
+          ...(judged.highestBulkVoltage === undefined
+            ? []
+            : [figure('bulk', 'bulk at most', judged.highestBulkVoltage, 'volt')]),
+          ...(plausible === undefined ? [] : [figure('plausible', 'by its parts', plausible, 'watt')]),
+        ],
+        choices: {
+          head: ['found', ''],
+          rows: findings.map(({ text, severity }) => ({ cells: [text, severity], mark: SEVERITY[severity] })),
+        },
+        why: [
+          ...(judged.efficiency ? [`Efficiency: ${judged.efficiency.why}.`] : []),
+          ...(judged.powerFactor ? [`Power factor: ${judged.powerFactor.why}.`] : []),
+        ],
+        cautions: ['A fuse only bounds from above; the bulk and the rectifier say more.'],
+        next:
+          fuse === undefined || bulk === undefined
+            ? 'Open it, and type its fuse and its bulk.'
+            : 'Hold the rectifier against two and a half times the output current.',
+      };
+    },
+    formula: ['Pin = Pout/η', 'Iin = Pin/(V PF)', 'fuse: P ≤ V In k', 'bulk: P ≤ C / 1.5 to 3 µF per watt'],
+    source:
+      'Common practice, no source; efficiency marks by the International Efficiency Marking Protocol, from memory',
+    isMains: true,
+  },
+  {
+    id: 'efficiency',
+    question: 'safe',
+    title: 'What its efficiency mark promises',
+    words: 'efficiency level roman numeral mark no-load heat',
+    fields: [
+      { id: 'level', label: 'numeral in the circle', choices: LEVELS, usual: 'VI' },
+      { id: 'v', label: 'output', unit: 'volt', usual: '12V' },
+      { id: 'i', label: 'output current', unit: 'ampere', usual: '2A' },
+    ],
+    work: ({ n, t }) => {
+      const power = n('v') * n('i');
+      const at = (level: (typeof LEVELS)[number], watts = power) =>
+        minimumEfficiency({ level, power: watts, voltage: n('v'), current: watts / n('v') });
+      const level = LEVELS.find((one) => one === t('level')) ?? 'VI';
+      const least = at(level);
+      return {
+        answer: `At least ${q(least, 'ratio')} on average`,
+        more: `So at most ${q(power / least - power, 'watt')} of heat at full load.`,
+        mark: 'note',
+        figures: [
+          figure('least', 'least efficiency', least, 'ratio'),
+          figure('heat', 'heat at full load', power / least - power, 'watt'),
+          figure('input', 'power it takes', power / least, 'watt'),
+        ],
+        choices: {
+          head: ['level', 'least efficiency', 'heat'],
+          rows: LEVELS.map((one) => ({
+            cells: [one, q(at(one), 'ratio'), q(power / at(one) - power, 'watt')],
+            ...(one === level ? { isChosen: true as const } : {}),
+          })),
+        },
+        curve: {
+          caption: 'least efficiency over output power',
+          x: { label: 'output', unit: 'watt' },
+          y: { label: 'efficiency', unit: 'ratio' },
+          lines: [{ label: level, points: drawn([1, Math.max(60, 2 * power)], (watts) => at(level, watts)) }],
+          here: [power, least],
+        },
+        why: ['An average over a quarter, a half, three quarters and all of the load.'],
+        cautions: ['It holds when new, and for one output.'],
+        next: 'Measure what it takes idle: level VI allows 0.1 W up to 49 W.',
+      };
+    },
+    formula: ['VI: 0.071 ln P − 0.0014 P + 0.67 up to 49 W, 0.88 above'],
+    source: 'International Efficiency Marking Protocol, from memory',
+  },
   {
     id: 'density',
     question: 'safe',

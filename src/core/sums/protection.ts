@@ -164,7 +164,7 @@ export const PROTECTION: readonly Sum[] = [
       const rated = n('if');
       const breaks = BREAKING[t('break') as keyof typeof BREAKING](rated);
       const ratio = rated / current;
-      const mark: Mark = breaks < PROSPECTIVE && n('v') > 60 ? 'warn' : ratio < 1.1 || ratio > 4 ? 'warn' : 'ok';
+      const mark: Mark = ratio < 1.1 || ratio > 4 ? 'warn' : breaks < PROSPECTIVE ? 'note' : 'ok';
       return {
         answer: `${q(current, 'ampere')} flows; the fuse is ${ratio.toFixed(1)} times that`,
         more:

@@ -1,11 +1,14 @@
 import {
+  bankProblemText,
   bleedThrough,
   bleedToolText,
   CAPACITANCE_UPPER,
   hazardBand,
   largestBleed,
   largestFilterBleeds,
+  linkVoltages,
   METER_LIMIT,
+  parseBank,
   REBOUND_SHARE,
   SOLDER_LIMIT,
   storedEnergy,
@@ -19,6 +22,68 @@ import { drawn, figure, q, type Mark, type Sum } from './sum';
 const ONLY_A_READING = 'Only a reading makes it safe: measure each capacitor, wait a minute, and measure again.';
 
 export const STORED: readonly Sum[] = [
+  {
+    id: 'bank',
+    question: 'safe',
+    title: 'Several capacitors together',
+    words: 'bank capacitors parallel series energy 2x470u',
+    fields: [
+      { id: 'bank', label: 'capacitors', usual: '2 x 470u 200V series' },
+      { id: 'v', label: 'charged to', unit: 'volt', usual: '325V' },
+    ],
+    work: ({ n, t, touch }) => {
+      const parsed = parseBank(t('bank'));
+      if (!parsed.ok) return { wrong: bankProblemText(parsed.problem), field: 'bank' };
+      const { capacitance, links, ratedVoltage } = parsed.bank;
+      const voltage = n('v');
+      const energy = storedEnergy({ capacitance, voltage });
+      const largest = capacitance * CAPACITANCE_UPPER;
+      const band = hazardBand({
+        voltage,
+        energy: storedEnergy({ capacitance: largest, voltage }),
+        capacitance: largest,
+        touchLimit: touch,
+      });
+      const volts = linkVoltages(links, voltage);
+      const isOver = links.some(
+        (link, index) => link.ratedVoltage !== undefined && volts[index]!.worst > link.ratedVoltage,
+      );
+      return {
+        answer: `${q(capacitance, 'farad')} holding ${q(energy, 'joule')}: ${band.title}`,
+        ...(isOver ? { more: 'One of the string may take more than it is rated for: see the table.' } : {}),
+        mark: band.severity,
+        figures: [
+          figure('capacitance', 'capacitance', capacitance, 'farad'),
+          figure('energy', 'energy', energy, 'joule'),
+          ...(ratedVoltage === undefined ? [] : [figure('rated', 'rated for', ratedVoltage, 'volt')]),
+        ],
+        ...(links.length > 1
+          ? {
+              choices: {
+                head: ['in series', 'share', 'at worst', 'rated'],
+                rows: links.map((link, index) => ({
+                  cells: [
+                    `${link.count > 1 ? `${link.count} × ` : ''}${q(link.capacitance / link.count, 'farad')}`,
+                    q(volts[index]!.nominal, 'volt'),
+                    q(volts[index]!.worst, 'volt'),
+                    link.ratedVoltage === undefined ? '' : q(link.ratedVoltage, 'volt'),
+                  ],
+                })),
+              },
+            }
+          : {}),
+        why: ['Beside each other they add; in series the reciprocals add, and the smallest takes the most.'],
+        cautions: [
+          ONLY_A_READING,
+          ...(links.length > 1 ? ['A string that is shorted keeps charge of both signs: measure each of it.'] : []),
+        ],
+        next: band.instruction,
+      };
+    },
+    formula: ['C = ΣC', '1/C = Σ1/C', 'E = C V²/2'],
+    source: 'Physics; thresholds after NFPA 70E article 360 and IEC 62368-1, from memory',
+    isMains: true,
+  },
   {
     id: 'charge',
     question: 'safe',

@@ -58,11 +58,14 @@ test('each question has its sums', () => {
 test.each<[string, string, Record<string, string>, Record<string, number>]>([
   ['F1-1', 'charge', { c: '220u', v: '400V' }, { energy: 17.6 }],
   ['F1-1, three of them', 'charge', { c: '100u', v: '400V', count: '3' }, { energy: 24 }],
+  ['F1-1, two in series', 'bank', {}, { energy: 12.4 }],
   ['F1-2', 'discharge', {}, { power: 48, current: 0.148, tau: 0.33, touch: 0.558, solder: 1.378, meter: 1.909 }],
   ['F1-3', 'bleeder', {}, { most: 11.98e3, power: 13.4 }],
   ['F1-9', 'standby', {}, { time: 3.72 }],
   ['F2-1', 'fuse', {}, { current: 1.358 }],
   ['F2-1 at 230 V', 'fuse', { v: '230V' }, { current: 0.591 }],
+  ['F2-5', 'efficiency', {}, { least: 0.862 }],
+  ['F2-5, level V', 'efficiency', { level: 'V', v: '12V', i: '3A' }, { least: 0.846 }],
   ['F2-6', 'density', {}, { density: 436 }],
   ['F2-9', 'holdup', {}, { valley: 75.5 }],
   ['F3-5', 'inrush', { line: '0' }, { current: 65 }],
@@ -78,6 +81,7 @@ test.each<[string, string, Record<string, string>, Record<string, number>]>([
   ['F7-2, bare', 'bare', { p: '2.4W' }, { junction: 189 }],
   ['F7-4', 'derate', {}, { share: 0.632, current: 6.96 }],
   ['F7-5', 'triac', {}, { heat: 4.4 }],
+  ['F2-10', 'triac', {}, { bare: 85 / 62 / 1.1 }],
   ['F8-1', 'switch-volts', { vout: '12V', n: '8', spike: '70V' }, { total: 545, rectifier: 58.9 }],
   ['F9-1', 'string', {}, { resistor: 0.505e6, heat: 79e-3 }],
   ['F9-2', 'string', { rated: '200V', v: '399V' }, { limit: 333, usable: 267 }],
@@ -115,6 +119,8 @@ test.each([
   ['parallel', { kind: 'Schottky diodes' }, 'reject'],
   ['meter', { limit: '12.40V' }, 'cannot tell'],
   ['dropper', {}, 'danger'],
+  // F2-4 in spirit: a claim that its parts cannot carry.
+  ['nameplate', { plate: 'INPUT 230V~ OUTPUT 12V 100A', fuse: '2A' }, 'reject'],
 ])('%s %j is marked %s', (id, texts, mark) => expect(worked(id, texts).mark).toBe(mark));
 
 test.each([
@@ -125,6 +131,8 @@ test.each([
   ['string', { count: '1' }, 'count', /two or more/],
   ['pfc', { vout: '350V' }, 'vout', /above the peak/],
   ['barrier', { v: '2000V' }, 'v', /ends at 1000 V/],
+  ['bank', { bank: 'plenty' }, 'bank', /plenty/],
+  ['nameplate', { plate: 'MADE ON MARS' }, 'plate', /No output/],
   ['bands', { bands: 'mauve red' }, 'bands', /mauve/],
   ['marking', { kind: 'banana' }, 'kind', /banana/],
 ])('%s %j says what is wrong with %s', (id, texts, field, says) => {
