@@ -186,7 +186,7 @@ export const LOADS: readonly Sum[] = [
     id: 'stack',
     question: 'safe',
     title: 'Supplies in series',
-    words: 'series stack voltage SELV reverse diode',
+    words: 'series stack voltage SELV reverse diode psu supply adapter brick',
     fields: [
       { id: 'count', label: 'supplies', unit: 'count', usual: '3' },
       { id: 'v', label: 'each gives', unit: 'volt', usual: '19.5V' },
@@ -243,7 +243,7 @@ export const LOADS: readonly Sum[] = [
     id: 'share',
     question: 'safe',
     title: 'Supplies side by side',
-    words: 'parallel current sharing OR diode redundant droop',
+    words: 'parallel current sharing OR diode redundant droop psu supply adapter brick',
     fields: [
       { id: 'one', label: 'one gives', unit: 'volt', usual: '12.00V' },
       { id: 'other', label: 'the other', unit: 'volt', usual: '12.10V' },

@@ -181,6 +181,42 @@ test.each([
   expect(line?.texts).toEqual(texts);
 });
 
+// Lines as people wrote them who had not read how.
+test.each([
+  ['heat sink 10W', 'sink', { p: '10W' }],
+  ['heatsink 10W 6.5K/W', 'sink', { p: '10W', jc: '6.5K/W' }],
+  ['snubber 4.4MHz 100pF 3.1MHz', 'snubber', { alone: '4.4MHz', added: '100pF', slowed: '3.1MHz' }],
+  ['discharge time 150uF 325V 2k2', 'discharge', { c: '150uF', v: '325V', r: '2k2' }],
+  ['stored energy 220u 400V', 'charge', { c: '220u', v: '400V' }],
+  ['creepage 250V', 'barrier', { v: '250V' }],
+  ['skin depth 65kHz', 'wire', { f: '65kHz' }],
+  ['NTC 5R', 'inrush', { r: '5R' }],
+  ['inrush current 230V 220u 5R', 'inrush', { v: '230V', c: '220u', r: '5R' }],
+  ['LED string 24V 3.1V 7', 'led', { v: '24V', vf: '3.1V', count: '7' }],
+  ['converter boost 12V 24V 1A', 'converter', { kind: 'step-up (boost)', vin: '12V', vout: '24V', iout: '1A' }],
+  ['flyback 120V 12V 2A', 'converter', { kind: 'flyback', vin: '120V', vout: '12V', iout: '2A' }],
+  ['oscillator TL494 12k 1n', 'oscillator', { chip: 'TL494', r: '12k', c: '1n' }],
+  ['life of a capacitor 2000h 105C 60C', 'life', { hours: '2000h', rated: '105C', around: '60C' }],
+  ['Y capacitor 4n7', 'touch', { c: '4n7' }],
+  ['touch current 4n7 230V', 'touch', { c: '4n7', v: '230V' }],
+  ['series lamp 60W', 'lamp', { lamp: '60W' }],
+  ['fan 12V 7V', 'fan', { rated: '12V', v: '7V' }],
+  ['turns ETD39/20/13', 'turns', { core: 'ETD39/20/13' }],
+  ['gap for a core E25/13/7 600u 1.5A', 'gap', { core: 'E25/13/7', l: '600u', i: '1.5A' }],
+  ['voltage divider TL431 10k', 'divider', { ref: 'TL431', lower: '10k' }],
+  ['ripple 1.2A 80m', 'ripple', { i: '1.2A', esr: '80m' }],
+  ['hold-up 100u 75W', 'holdup', { c: '100u', p: '75W' }],
+  ['dimmer 230V', 'phase', { v: '230V' }],
+  ['psu in series 3 19.5V', 'stack', { count: '3', v: '19.5V' }],
+  ['startup resistor 68k', 'startup', { r: '68k' }],
+  ['phase control 100k', 'phase', { r: '100k' }],
+  ['resistor colour red red brown gold', 'bands', { bands: 'red red brown gold' }],
+  ['balancing resistors 330u 400V', 'string', { c: '330u', rated: '400V' }],
+])('“%s”, typed on a page of sums', (text, id, texts) => {
+  const line = readSumLine(text, { isLoose: true });
+  expect([line?.sum.id, line?.texts, line?.left]).toEqual([id, texts, []]);
+});
+
 test('a line that names no sum is left to others', () => {
   expect(readSumLine('c5 82u 400V')).toBeUndefined();
   expect(readSumLine('sink 12W r=2')?.left).toEqual(['r=2']);

@@ -35,7 +35,8 @@ const SUM = /^sum\s+/i;
 /** A sum that a line names: behind the word “sum”, or where its name is no kind of part, or on the pages of sums. */
 function sumIn(text: string, isAmongSums: boolean): SumLine | undefined {
   const isSaid = SUM.test(text);
-  const line = readSumLine(text.replace(SUM, ''));
+  if (readEveryLine(text)) return undefined;
+  const line = readSumLine(text.replace(SUM, ''), { isLoose: isSaid || isAmongSums });
   if (!line) return undefined;
   const [name = ''] = text.trim().split(/\s+/);
   return isSaid || isAmongSums || (line.sum.id === name.toLowerCase() && !kindFromWord(name)) ? line : undefined;
