@@ -28,13 +28,15 @@ function choiceFor({ choices }: Field, word: string): string | undefined {
 const fits = (field: Field, word: string): boolean =>
   field.choices ? choiceFor(field, word) !== undefined : field.unit === undefined || parseQuantity(word, field.unit).ok;
 
+/** Units whose prefixes are alike: a word that goes for two of them names none. */
+const ALIKE = ['ohm', 'farad', 'henry', 'volt', 'ampere', 'watt', 'hertz'] as const;
+
 /** Whether a word carries a unit of its own that this field has, so that it need not stand in its turn. */
 const saysUnit = (field: Field, word: string): boolean =>
   field.unit !== undefined &&
   field.unit !== 'count' &&
-  /[a-zA-ZΩµ%°]{1,3}$/.test(word) &&
   parseQuantity(word, field.unit).ok &&
-  !parseQuantity(word, 'count').ok;
+  ALIKE.filter((unit) => parseQuantity(word, unit).ok).length <= 1;
 
 /** A bare number with a prefix may be of any unit: it is believed where it lies within so many decades of what is usual. */
 const DECADES = 2.6;
