@@ -209,7 +209,7 @@ test.each([
   ['dimmer 230V', 'phase', { v: '230V' }],
   ['psu in series 3 19.5V', 'stack', { count: '3', v: '19.5V' }],
   ['startup resistor 68k', 'startup', { r: '68k' }],
-  ['phase control 100k', 'phase', { r: '100k' }],
+  ['phase control 100k', 'phase', { at: '100k' }],
   ['resistor colour red red brown gold', 'bands', { bands: 'red red brown gold' }],
   ['balancing resistors 330u 400V', 'string', { c: '330u', rated: '400V' }],
 ])('“%s”, typed on a page of sums', (text, id, texts) => {
