@@ -54,7 +54,6 @@ try {
   await shoot('trace', `/donors/${printer}/trace`, { until: '[aria-label^="Probability"]', type: 'd8.k - c21.+' });
   const drawn = { until: '[aria-label^="Probability"]', tab: 'Schematic' };
   await shoot('schematic', `/donors/${brick}/trace`, { ...drawn, push: 'expected volts' });
-  await shoot('schematic-folded', `/donors/${brick}/trace`, { ...drawn, show: 'folded', push: 'full width' });
   await shoot('trace-photo', `/donors/${gauge}/trace`, {
     until: '[aria-label^="Probability"]',
     tab: 'Photo',
@@ -70,6 +69,7 @@ try {
   await shoot('record', `/donors/${printer}/record`);
   await shoot('stock', '/stock?find=schottky+60V+10A');
   await shoot('build', await href('/builds', 'main li a:has-text("Reading lamp")'));
+  await shoot('sum', `/sums/snubber?from=${printer}/Q1`, { until: '.sum-chart figcaption' });
   await shoot('what-if', '/sums/what-if/flyback?fault=dry', { until: '.whatif-told p:first-child b' });
 } finally {
   await browser.close();

@@ -15,6 +15,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   findings: 13,
   harvest: 15,
   incircuit: 2,
+  isolation: 1,
   magnetics: 7,
   marking: 14,
   measure: 56,
@@ -25,11 +26,14 @@ const FIGURES: Readonly<Record<string, number>> = {
   sense: 4,
   soak: 6,
   stock: 8,
+  sums: 5,
+  thermal: 5,
   topology: 60,
   traced: 43,
   uncertainty: 3,
   walk: 7,
   waveform: 6,
+  whatif: 1,
 };
 
 const CORE = join(__dirname, '..');

@@ -1,3 +1,5 @@
+import { practice } from '../evidence';
+
 /** Creepage of basic insulation at pollution degree 2, metres by volts rms; IEC 60664-1 (from memory). Reinforced takes twice as much. */
 const CREEPAGE_VOLTS = [50, 63, 80, 100, 125, 160, 200, 250, 320, 400, 500, 630, 800, 1000] as const;
 const CREEPAGE: Readonly<Record<Material, readonly number[]>> = {
@@ -37,7 +39,12 @@ const HEIGHTS: readonly (readonly [metres: number, factor: number])[] = [
   [5000, 1.48],
 ];
 /** Below these distances across the barrier of a mains supply nothing is put back into use; common practice, no source. Metres. */
-export const BARRIER = { creepage: 6.4e-3, clearance: 4e-3, creepageDanger: 5e-3, clearanceDanger: 3e-3 } as const;
+export const BARRIER = practice({
+  creepage: 6.4e-3,
+  clearance: 4e-3,
+  creepageDanger: 5e-3,
+  clearanceDanger: 3e-3,
+} as const);
 
 /** Creepage that basic insulation needs, metres. @returns undefined above the table */
 export function creepage(volts: number, material: Material): number | undefined {

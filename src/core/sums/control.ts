@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { firedShare, firingAngle, OSCILLATORS, startingOhms } from '../converter';
 import { E24 } from '../marking';
 import { nearestOf } from './ringing';
@@ -21,13 +22,13 @@ const SUPPLIES: Readonly<Record<string, readonly [on: number, off: number, start
   L6562: [12, 9.5, 70e-6],
 };
 /** What a meter of an optocoupler’s rank passes on, at 5 mA; common practice over many makers, no source. */
-const RANKS: Readonly<Record<string, readonly [low: number, high: number]>> = {
+const RANKS: Readonly<Record<string, readonly [low: number, high: number]>> = practice({
   'A (80 to 160 %)': [0.8, 1.6],
   'B (130 to 260 %)': [1.3, 2.6],
   'C (200 to 400 %)': [2, 4],
   'D (300 to 600 %)': [3, 6],
   'none (50 to 600 %)': [0.5, 6],
-};
+});
 
 export const CONTROL: readonly Sum[] = [
   {

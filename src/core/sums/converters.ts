@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import {
   boundaryCorrector,
   convert,
@@ -30,7 +31,7 @@ export const TOPOLOGY_WORDS: Readonly<Record<Topology, string>> = {
 };
 const topologyOf = (word: string): Topology => TOPOLOGIES.find((one) => TOPOLOGY_WORDS[one] === word) ?? 'buck';
 /** How much of their rating parts are used to; common practice, no source. */
-const DERATED = { switch: 0.8, rectifier: 0.75 } as const;
+const DERATED = practice({ switch: 0.8, rectifier: 0.75 } as const);
 
 export const CONVERTERS: readonly Sum[] = [
   {

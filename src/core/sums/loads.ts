@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import {
   checkClaims,
   DENSITY_RANGES,
@@ -11,12 +12,12 @@ import { normalCdf } from '../uncertainty';
 import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 
 /** Volts of cells: full, usual, empty; common practice, no source. */
-const CELLS: Readonly<Record<string, readonly [full: number, usual: number, rate: number]>> = {
+const CELLS: Readonly<Record<string, readonly [full: number, usual: number, rate: number]>> = practice({
   'lead-acid, 6 cells': [14.4, 13.6, 0.1],
   'lithium-ion, each cell': [4.2, 3.7, 0.5],
   'LiFePO₄, each cell': [3.65, 3.3, 0.5],
   'NiMH, each cell': [1.45, 1.2, 0.1],
-};
+});
 
 const SEVERITY: Readonly<Record<NameplateFinding['severity'], Mark>> = {
   ok: 'ok',

@@ -1,4 +1,4 @@
-import { bandProblemText, decodeBands, decodeMarking, type Decoding } from '../marking';
+import { bandProblemText, COLOURS, decodeBands, decodeMarking, type Decoding } from '../marking';
 import { kindFromWord, kindRule, RATINGS, type RatingName } from '../part';
 import { q, type Sum, type Worked } from './sum';
 
@@ -59,7 +59,8 @@ export const MARKINGS: readonly Sum[] = [
           .filter((word) => word !== ''),
       );
       if (!decoded.ok) return { wrong: bandProblemText(decoded.problem), field: 'bands' };
-      return readings(decoded.decodings, 'Measure it: brown, red and orange look alike once it has been hot.');
+      const came = readings(decoded.decodings, 'Measure it: brown, red and orange look alike once it has been hot.');
+      return { ...came, why: [...came.why, `Colours: ${Object.keys(COLOURS).join(', ')}.`] };
     },
     formula: ['digits, factor, tolerance, temperature coefficient'],
     source: 'IEC 60062, from memory',

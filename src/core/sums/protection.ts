@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import {
   BARRIER,
   clearance,
@@ -17,7 +18,7 @@ const BREAKING = {
   'high (H)': () => 1500,
 };
 /** A mains socket at home gives so much into a short, amperes; common practice, no source. */
-const PROSPECTIVE = 1500;
+const PROSPECTIVE = practice(1500);
 /** Share of its hot resistance that a filament has cold, and how its current follows the voltage; lamp handbooks, from memory. */
 const LAMP = { cold: 1 / 13, power: 0.55 } as const;
 

@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import {
   CORES,
   copperResistance,
@@ -19,7 +20,7 @@ import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 const CORE_NAMES = CORES.map(({ name }) => name);
 const coreOf = (name: string) => CORES.find((one) => one.name === name) ?? CORES[5]!;
 /** Flux that ferrite stands when it is hot, and what a design for an unknown one takes; common practice, no source. Tesla. */
-const FLUX = { most: 0.39, unknown: 0.2 } as const;
+const FLUX = practice({ most: 0.39, unknown: 0.2 } as const);
 const tesla = (value: number) => `${Number(value.toPrecision(3))} T`;
 const fluxMark = (value: number): Mark => (value > FLUX.most ? 'reject' : value > 0.3 ? 'warn' : 'ok');
 

@@ -1,3 +1,5 @@
+import { practice } from '../evidence';
+
 /** Thermal resistances of a package, kelvin per watt; common practice, no source. */
 export interface CaseRule {
   readonly name: string;
@@ -7,7 +9,7 @@ export interface CaseRule {
   readonly air: number;
 }
 
-export const CASES: readonly CaseRule[] = [
+export const CASES: readonly CaseRule[] = practice([
   { name: 'TO-92', junction: [80, 80], air: 175 },
   { name: 'TO-220', junction: [0.6, 3], air: 62 },
   { name: 'TO-220 full pack', junction: [3, 5], air: 62 },
@@ -19,19 +21,19 @@ export const CASES: readonly CaseRule[] = [
   { name: 'SOT-223', junction: [10, 15], air: 100 },
   { name: 'SOT-23', junction: [100, 100], air: 300 },
   { name: 'DO-41', junction: [25, 50], air: 75 },
-];
+]);
 
 /** What lies between a case and a heat sink, kelvin per watt of a TO-220; common practice, no source. */
-export const INTERFACES: readonly { readonly name: string; readonly resistance: number }[] = [
+export const INTERFACES: readonly { readonly name: string; readonly resistance: number }[] = practice([
   { name: 'grease', resistance: 0.5 },
   { name: 'mica and grease', resistance: 1 },
   { name: 'silicone pad', resistance: 1.4 },
   { name: 'dry', resistance: 1.3 },
-];
+]);
 
 /** Degrees that a silicon junction may reach for good, and at all; common practice, no source. */
-export const JUNCTION_GOOD = 110;
-export const JUNCTION_MOST = 125;
+export const JUNCTION_GOOD = practice(110);
+export const JUNCTION_MOST = practice(125);
 
 /** How a plate gives its heat off; the classic plate formula of handbooks (from memory), within a quarter from 20 to 500 cm². */
 export const FINISHES = {
@@ -62,12 +64,12 @@ export function plateFor(of: { readonly resistance: number; readonly thickness: 
 }
 
 /** Kelvin per watt by the volume that an extrusion takes up, K·m³/W at a speed of the air; common practice, no source. */
-export const EXTRUSIONS = {
+export const EXTRUSIONS = practice({
   'still air': [500, 800],
   'air at 1 m/s': [150, 250],
   'air at 2.5 m/s': [80, 150],
   'air at 5 m/s': [50, 80],
-} as const;
+} as const);
 
 /** Share of its current at 25 °C that a MOSFET carries with its case at a temperature. */
 export const currentShare = (of: { readonly celsius: number; readonly most: number }): number =>

@@ -1,3 +1,5 @@
+import { practice } from '../evidence';
+
 /** What a person who opens supplies knows of a circuit. */
 export interface FieldNotes {
   /** What it is for, and between which powers it is met, watts. */
@@ -13,7 +15,7 @@ export interface FieldNotes {
 }
 
 /** By circuit. Common practice, no source. */
-export const FIELD_NOTES: Readonly<Record<string, FieldNotes>> = {
+export const FIELD_NOTES: Readonly<Record<string, FieldNotes>> = practice({
   buck: {
     purpose: 'A lower voltage from a higher one, without isolation.',
     watts: [1, 200],
@@ -295,4 +297,4 @@ export const FIELD_NOTES: Readonly<Record<string, FieldNotes>> = {
     worth: ['the capacitor, once it is measured dead'],
     fails: ['The bleed resistor opens: the charge stays for days.'],
   },
-};
+});
