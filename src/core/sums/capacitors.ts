@@ -168,8 +168,8 @@ export const CAPACITORS: readonly Sum[] = [
     words: 'bulk hold-up valley ripple reservoir',
     fields: [
       { id: 'c', label: 'bulk', unit: 'farad', usual: '100u', from: 'capacitance' },
-      { id: 'p', label: 'taken from it', unit: 'watt', usual: '74.7W' },
-      { id: 'v', label: 'lowest mains', unit: 'volt', usual: '90V' },
+      { id: 'p', label: 'taken from it', unit: 'watt', usual: '74.7W', plate: 'watts' },
+      { id: 'v', label: 'lowest mains', unit: 'volt', usual: '90V', plate: 'lowest' },
       { id: 'f', label: 'line frequency', unit: 'hertz', usual: '50Hz' },
       { id: 'stops', label: 'the converter stops at', unit: 'volt', usual: '70V' },
     ],

@@ -13,6 +13,7 @@ import {
   type Conversion,
   type Topology,
 } from '../converter';
+import { JUNCTION_GOOD, JUNCTION_MOST, onGrowth, switchLosses } from '../thermal';
 import { drawn, figure, plain, q, type Figure, type Mark, type Sum } from './sum';
 
 /** Names of topologies as they are chosen. */
@@ -30,6 +31,22 @@ export const TOPOLOGY_WORDS: Readonly<Record<Topology, string>> = {
   'full-bridge': 'full bridge',
 };
 const topologyOf = (word: string): Topology => TOPOLOGIES.find((one) => TOPOLOGY_WORDS[one] === word) ?? 'buck';
+/** Switches of each converter. */
+const SWITCHES: Readonly<Record<Topology, number>> = {
+  buck: 1,
+  boost: 1,
+  inverting: 1,
+  sepic: 1,
+  cuk: 1,
+  flyback: 1,
+  forward: 1,
+  'two-switch-forward': 2,
+  'push-pull': 2,
+  'half-bridge': 2,
+  'full-bridge': 4,
+};
+/** A junction that gets so hot in the sum does not come to rest. */
+const RUNAWAY = 400;
 /** How much of their rating parts are used to; common practice, no source. */
 const DERATED = practice({ switch: 0.8, rectifier: 0.75 } as const);
 
@@ -47,8 +64,8 @@ export const CONVERTERS: readonly Sum[] = [
         usual: TOPOLOGY_WORDS.buck,
       },
       { id: 'vin', label: 'input', unit: 'volt', usual: '12V' },
-      { id: 'vout', label: 'output', unit: 'volt', usual: '5V' },
-      { id: 'iout', label: 'output current', unit: 'ampere', usual: '3A' },
+      { id: 'vout', label: 'output', unit: 'volt', usual: '5V', plate: 'volts' },
+      { id: 'iout', label: 'output current', unit: 'ampere', usual: '3A', plate: 'amperes' },
       { id: 'f', label: 'frequency', unit: 'hertz', usual: '100k' },
       { id: 'l', label: 'choke, or primary of a flyback', unit: 'henry', usual: '33u', from: 'inductance' },
       { id: 'n', label: 'primary turns for one secondary', unit: 'count', usual: '1' },
@@ -139,6 +156,134 @@ export const CONVERTERS: readonly Sum[] = [
       'forward D = n Vo/Vi',
     ],
     source: 'Erickson & Maksimovic, chapters 2, 5 and 6, from memory',
+  },
+  {
+    id: 'budget',
+    question: 'make',
+    title: 'Where a converter loses its power',
+    words: 'losses efficiency by part temperature heat budget converter',
+    fields: [
+      {
+        id: 'kind',
+        label: 'converter',
+        choices: TOPOLOGIES.map((one) => TOPOLOGY_WORDS[one]),
+        usual: TOPOLOGY_WORDS.buck,
+      },
+      { id: 'vin', label: 'input', unit: 'volt', usual: '24V' },
+      { id: 'vout', label: 'output', unit: 'volt', usual: '12V' },
+      { id: 'iout', label: 'output current', unit: 'ampere', usual: '5A' },
+      { id: 'f', label: 'frequency', unit: 'hertz', usual: '100k' },
+      { id: 'l', label: 'choke, or primary of a flyback', unit: 'henry', usual: '33u', from: 'inductance' },
+      { id: 'n', label: 'primary turns for one secondary', unit: 'count', usual: '1' },
+      { id: 'ron', label: 'on-resistance of a switch at 25 °C', unit: 'ohm', usual: '25m', from: 'rdsOn' },
+      { id: 'rated', label: 'its rated voltage', unit: 'volt', usual: '60V', from: 'vds' },
+      { id: 'time', label: 'time to turn on and off', unit: 'second', usual: '60ns' },
+      { id: 'coss', label: 'its output capacitance', unit: 'farad', usual: '300p' },
+      { id: 'vf', label: 'drop of the rectifier', unit: 'volt', usual: '0.45V', from: 'vf' },
+      { id: 'dcr', label: 'resistance of the choke', unit: 'ohm', usual: '20m', mayBeZero: true, from: 'dcr' },
+      { id: 'esr', label: 'ESR of the output bank', unit: 'ohm', usual: '30m', mayBeZero: true, from: 'esr' },
+      { id: 'rth', label: 'junction to air, each', unit: 'kelvinPerWatt', usual: '30K/W' },
+      { id: 'air', label: 'air around it', unit: 'celsius', usual: '40C' },
+    ],
+    work: ({ n, t }) => {
+      const topology = topologyOf(t('kind'));
+      const came = convert({
+        topology,
+        input: n('vin'),
+        output: n('vout'),
+        current: n('iout'),
+        frequency: n('f'),
+        inductance: n('l'),
+        turns: n('n'),
+        rectifierDrop: n('vf'),
+      });
+      if ('wrong' in came) return { ...came, field: 'vin' };
+      const switches = SWITCHES[topology];
+      const rectifiers = topology === 'push-pull' || topology.endsWith('-bridge') ? 2 : 1;
+      let junction = n('air');
+      let each = { conduction: 0, switching: 0, charging: 0 };
+      const switchHeat = () => each.conduction + each.switching + each.charging;
+      for (let turn = 0; turn < 60 && junction < RUNAWAY; turn += 1) {
+        each = switchLosses({
+          rms: came.switchRms,
+          ohms: n('ron'),
+          growth: onGrowth({ rating: n('rated'), celsius: junction }),
+          volts: came.switchVolts,
+          current: came.switchPeak,
+          seconds: n('time'),
+          frequency: n('f'),
+          outputCapacitance: n('coss'),
+        });
+        junction = n('air') + n('rth') * switchHeat();
+      }
+      // A flyback’s store is its primary; behind a transformer the choke carries the output current.
+      const chokeRms = ['forward', 'two-switch-forward', 'push-pull', 'half-bridge', 'full-bridge'].includes(topology)
+        ? Math.hypot(came.mean, came.ripple / Math.sqrt(12))
+        : came.rms;
+      const rectifier = n('vf') * came.rectifierMean;
+      const lost = [
+        {
+          name: `switch${switches > 1 ? `es, ${switches} together` : ''}, while on`,
+          watts: switches * each.conduction,
+        },
+        { name: 'turning on and off', watts: switches * (each.switching + each.charging) },
+        {
+          name: 'rectifiers',
+          watts:
+            rectifiers * rectifier +
+            (topology === 'forward' || topology === 'two-switch-forward'
+              ? n('vf') * (n('iout') - came.rectifierMean)
+              : 0),
+        },
+        { name: 'choke or primary, by resistance', watts: chokeRms ** 2 * n('dcr') },
+        { name: 'output bank', watts: came.outputCapacitorRms ** 2 * n('esr') },
+      ];
+      const total = lost.reduce((sum, { watts }) => sum + watts, 0);
+      const power = n('vout') * n('iout');
+      const efficiency = power / (power + total);
+      const hot = n('air') + n('rth') * rectifier;
+      const isLost = junction >= RUNAWAY;
+      const most = lost.reduce((best, one) => (one.watts > best.watts ? one : best));
+      const mark: Mark =
+        isLost || Math.max(junction, hot) > JUNCTION_MOST
+          ? 'reject'
+          : Math.max(junction, hot) > JUNCTION_GOOD
+            ? 'warn'
+            : 'ok';
+      return {
+        answer: isLost
+          ? 'The switch runs away: it never comes to rest'
+          : `${q(efficiency, 'ratio')}, ${q(total, 'watt')} lost`,
+        more: `Most of it: ${most.name}.`,
+        mark,
+        figures: [
+          figure('efficiency', 'efficiency', efficiency, 'ratio'),
+          figure('lost', 'lost', total, 'watt'),
+          figure('input', 'power it takes', power + total, 'watt'),
+          figure('junction', 'switch, junction', Math.min(junction, RUNAWAY), 'celsius'),
+          figure('rectifier', 'rectifier, junction', hot, 'celsius'),
+        ],
+        choices: {
+          head: ['where', 'lost', 'of it'],
+          rows: lost
+            .toSorted((a, b) => b.watts - a.watts)
+            .map(({ name, watts }) => ({
+              cells: [name, q(watts, 'watt'), q(watts / total, 'ratio', 2)],
+              ...(name === most.name ? { isChosen: true as const } : {}),
+            })),
+        },
+        why: [
+          'The on-resistance is taken at the temperature it comes to; each turn-on and turn-off is counted at the peak.',
+        ],
+        cautions: [
+          'Losses of the core, of the gate drive and by reverse recovery come on top: on some boards as much again.',
+        ],
+        next: 'Hold the currents against the what-if of this circuit, and the hottest part against a thermometer after half an hour.',
+      };
+    },
+    formula: ['P = I² R k(T) + ½ V I t f + ½ C V² f', 'rectifier Vf I', 'η = P / (P + ΣP)'],
+    source:
+      'Erickson & Maksimovic, chapters 3 and 4, from memory; growth of the resistance is common practice, no source',
   },
   {
     id: 'deliver',
@@ -339,10 +484,10 @@ export const CONVERTERS: readonly Sum[] = [
     title: 'A power factor stage',
     words: 'PFC boost power factor choke bulk mains',
     fields: [
-      { id: 'p', label: 'output power', unit: 'watt', usual: '300W' },
+      { id: 'p', label: 'output power', unit: 'watt', usual: '300W', plate: 'watts' },
       { id: 'eff', label: 'efficiency', unit: 'ratio', usual: '94%' },
-      { id: 'low', label: 'lowest mains', unit: 'volt', usual: '90V' },
-      { id: 'high', label: 'highest mains', unit: 'volt', usual: '264V' },
+      { id: 'low', label: 'lowest mains', unit: 'volt', usual: '90V', plate: 'lowest' },
+      { id: 'high', label: 'highest mains', unit: 'volt', usual: '264V', plate: 'highest' },
       { id: 'vout', label: 'rail', unit: 'volt', usual: '390V' },
       { id: 'f', label: 'frequency', unit: 'hertz', usual: '65k' },
       { id: 'ripple', label: 'ripple of the choke', unit: 'ratio', usual: '30%' },
@@ -414,7 +559,7 @@ export const CONVERTERS: readonly Sum[] = [
         usual: TOPOLOGY_WORDS.flyback,
       },
       { id: 'vin', label: 'highest input', unit: 'volt', usual: '375V' },
-      { id: 'vout', label: 'output', unit: 'volt', usual: '12V' },
+      { id: 'vout', label: 'output', unit: 'volt', usual: '12V', plate: 'volts' },
       { id: 'n', label: 'primary turns for one secondary', unit: 'count', usual: '8' },
       { id: 'spike', label: 'spike above it', unit: 'volt', usual: '70V', mayBeZero: true },
       { id: 'rated', label: 'the switch is rated for', unit: 'volt', usual: '650V', from: 'vds' },

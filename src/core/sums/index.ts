@@ -10,6 +10,7 @@ export {
   type KeptSum,
   type Mark,
   type Picture,
+  type PlateValue,
   type Question,
   type Sum,
   type Worked,

@@ -36,7 +36,12 @@ export const LOADS: readonly Sum[] = [
     title: 'What its label stands for',
     words: 'nameplate label rating claim fuse bulk input current',
     fields: [
-      { id: 'plate', label: 'what the label says', usual: 'INPUT 100-240V~ 50-60Hz 1.7A OUTPUT 19.5V 3.34A' },
+      {
+        id: 'plate',
+        label: 'what the label says',
+        usual: 'INPUT 100-240V~ 50-60Hz 1.7A OUTPUT 19.5V 3.34A',
+        plate: 'text',
+      },
       { id: 'fuse', label: 'fuse on the board', unit: 'ampere', usual: '', isOptional: true },
       { id: 'bulk', label: 'bulk', unit: 'farad', usual: '', isOptional: true },
     ],
@@ -98,8 +103,8 @@ export const LOADS: readonly Sum[] = [
     words: 'efficiency level roman numeral mark no-load heat',
     fields: [
       { id: 'level', label: 'numeral in the circle', choices: LEVELS, usual: 'VI' },
-      { id: 'v', label: 'output', unit: 'volt', usual: '12V' },
-      { id: 'i', label: 'output current', unit: 'ampere', usual: '2A' },
+      { id: 'v', label: 'output', unit: 'volt', usual: '12V', plate: 'volts' },
+      { id: 'i', label: 'output current', unit: 'ampere', usual: '2A', plate: 'amperes' },
     ],
     work: ({ n, t }) => {
       const power = n('v') * n('i');
@@ -144,7 +149,7 @@ export const LOADS: readonly Sum[] = [
     title: 'Can its label be true',
     words: 'power density W/L W/kg volume rating label nameplate efficiency',
     fields: [
-      { id: 'p', label: 'claimed output', unit: 'watt', usual: '65W', from: 'power' },
+      { id: 'p', label: 'claimed output', unit: 'watt', usual: '65W', from: 'power', plate: 'watts' },
       { id: 'a', label: 'length', unit: 'metre', usual: '108mm' },
       { id: 'b', label: 'width', unit: 'metre', usual: '46mm' },
       { id: 'c', label: 'height', unit: 'metre', usual: '30mm' },
@@ -190,8 +195,8 @@ export const LOADS: readonly Sum[] = [
     words: 'series stack voltage SELV reverse diode psu supply adapter brick',
     fields: [
       { id: 'count', label: 'supplies', unit: 'count', usual: '3' },
-      { id: 'v', label: 'each gives', unit: 'volt', usual: '19.5V' },
-      { id: 'i', label: 'the weakest carries', unit: 'ampere', usual: '3.3A' },
+      { id: 'v', label: 'each gives', unit: 'volt', usual: '19.5V', plate: 'volts' },
+      { id: 'i', label: 'the weakest carries', unit: 'ampere', usual: '3.3A', plate: 'amperes' },
       {
         id: 'earth',
         label: 'one output lies at earth',
@@ -285,7 +290,7 @@ export const LOADS: readonly Sum[] = [
     title: 'An LED string from a supply',
     words: 'LED string resistor current lamp',
     fields: [
-      { id: 'v', label: 'supply', unit: 'volt', usual: '24V' },
+      { id: 'v', label: 'supply', unit: 'volt', usual: '24V', plate: 'volts' },
       { id: 'vf', label: 'each LED drops', unit: 'volt', usual: '3.1V', from: 'vf' },
       { id: 'count', label: 'in series', unit: 'count', usual: '7' },
       { id: 'i', label: 'current', unit: 'ampere', usual: '20m' },
@@ -332,8 +337,8 @@ export const LOADS: readonly Sum[] = [
       { id: 'kind', label: 'battery', choices: Object.keys(CELLS), usual: 'lead-acid, 6 cells' },
       { id: 'cells', label: 'in series', unit: 'count', usual: '1' },
       { id: 'ah', label: 'capacity, Ah', unit: 'count', usual: '7' },
-      { id: 'v', label: 'supply', unit: 'volt', usual: '14.4V' },
-      { id: 'i', label: 'its current limit', unit: 'ampere', usual: '1A' },
+      { id: 'v', label: 'supply', unit: 'volt', usual: '14.4V', plate: 'volts' },
+      { id: 'i', label: 'its current limit', unit: 'ampere', usual: '1A', plate: 'amperes' },
     ],
     work: ({ n, t }) => {
       const [full, usual, rate] = CELLS[t('kind')] ?? [14.4, 13.6, 0.1];
@@ -450,7 +455,7 @@ export const LOADS: readonly Sum[] = [
     title: 'A load resistor',
     words: 'dummy load minimum load resistor watts',
     fields: [
-      { id: 'v', label: 'output', unit: 'volt', usual: '5V' },
+      { id: 'v', label: 'output', unit: 'volt', usual: '5V', plate: 'volts' },
       { id: 'i', label: 'load wanted', unit: 'ampere', usual: '5A' },
     ],
     work: ({ n }) => {

@@ -30,7 +30,7 @@ export const PROTECTION: readonly Sum[] = [
     words: 'touch leakage tingle class II earth',
     fields: [
       { id: 'c', label: 'Y capacitors together', unit: 'farad', usual: '2n2', from: 'capacitance' },
-      { id: 'v', label: 'mains', unit: 'volt', usual: '230V' },
+      { id: 'v', label: 'mains', unit: 'volt', usual: '230V', plate: 'highest' },
       { id: 'f', label: 'line frequency', unit: 'hertz', usual: '50Hz' },
       { id: 'count', label: 'supplies joined', unit: 'count', usual: '1' },
     ],
@@ -88,7 +88,7 @@ export const PROTECTION: readonly Sum[] = [
     words: 'creepage clearance isolation insulation slot',
     fields: [
       { id: 'v', label: 'working voltage, rms', unit: 'volt', usual: '250V' },
-      { id: 'mains', label: 'mains', unit: 'volt', usual: '230V' },
+      { id: 'mains', label: 'mains', unit: 'volt', usual: '230V', plate: 'highest' },
       { id: 'material', label: 'board', choices: MATERIALS, usual: MATERIALS[0] },
       { id: 'height', label: 'height above the sea', unit: 'metre', usual: '0', mayBeZero: true },
       { id: 'creep', label: 'measured along the board', unit: 'metre', usual: '', isOptional: true },
@@ -152,10 +152,10 @@ export const PROTECTION: readonly Sum[] = [
     title: 'A fuse that opens in time',
     words: 'fuse rating breaking capacity glass ceramic',
     fields: [
-      { id: 'p', label: 'output', unit: 'watt', usual: '65W' },
+      { id: 'p', label: 'output', unit: 'watt', usual: '65W', plate: 'watts' },
       { id: 'eff', label: 'efficiency', unit: 'ratio', usual: '87%' },
       { id: 'pf', label: 'power factor', unit: 'ratio', usual: '55%' },
-      { id: 'v', label: 'lowest mains', unit: 'volt', usual: '100V' },
+      { id: 'v', label: 'lowest mains', unit: 'volt', usual: '100V', plate: 'lowest' },
       { id: 'if', label: 'fuse on the board', unit: 'ampere', usual: '2A', from: 'current' },
       { id: 'break', label: 'its breaking capacity', choices: Object.keys(BREAKING), usual: 'low (L)' },
     ],
@@ -211,7 +211,7 @@ export const PROTECTION: readonly Sum[] = [
     title: 'Current at switch-on',
     words: 'inrush NTC thermistor surge bulk bridge',
     fields: [
-      { id: 'v', label: 'mains', unit: 'volt', usual: '230V' },
+      { id: 'v', label: 'mains', unit: 'volt', usual: '230V', plate: 'highest' },
       { id: 'c', label: 'bulk', unit: 'farad', usual: '220u', from: 'capacitance' },
       { id: 'r', label: 'NTC when cold, or resistor', unit: 'ohm', usual: '5R', from: 'r25' },
       { id: 'line', label: 'line and parts', unit: 'ohm', usual: '0R5', mayBeZero: true },
@@ -263,7 +263,7 @@ export const PROTECTION: readonly Sum[] = [
     words: 'series lamp limiter bulb first power-up',
     fields: [
       { id: 'lamp', label: 'lamp', unit: 'watt', usual: '60W' },
-      { id: 'v', label: 'mains', unit: 'volt', usual: '230V' },
+      { id: 'v', label: 'mains', unit: 'volt', usual: '230V', plate: 'highest' },
       { id: 'p', label: 'the supply takes', unit: 'watt', usual: '10W' },
     ],
     work: ({ n }) => {

@@ -39,20 +39,27 @@ export const RINGING: readonly Sum[] = [
           wrong: `The capacitor must slow the ring: less than ${q(n('alone'), 'hertz')} is expected.`,
           field: 'slowed',
         };
+      const before = n('keeps');
+      if (before >= 1) return { wrong: 'A swing keeps less than all of the one before.', field: 'keeps' };
       const ohms = nearestOf(ring.impedance, E12);
+      // What the ring loses of itself goes on beside the snubber.
+      const own = -Math.log(before) * n('alone');
+      const withOwn = ({ decay, swing }: ReturnType<typeof damped>) => ({
+        decay: decay + own,
+        swing,
+        left: Math.exp((-2 * Math.PI * (decay + own)) / Math.max(swing, 1e-9)),
+      });
       const options = [1, 1.5, 2.2, 3.3, 4.7].map((factor) => {
         const farads = nearestOf(ring.capacitance * factor, E6);
         return {
           farads,
           heat: snubberHeat({ farads, volts: n('swing'), frequency: n('f') }),
-          ...damped(ring, { ohms, farads }),
+          ...withOwn(damped(ring, { ohms, farads })),
         };
       });
       const unique = options.filter((one, index) => options.findIndex(({ farads }) => farads === one.farads) === index);
       const fitting = unique.filter(({ heat }) => heat <= n('heat'));
       const chosen = fitting.at(-1) ?? unique[0]!;
-      const before = n('keeps');
-      if (before >= 1) return { wrong: 'A swing keeps less than all of the one before.', field: 'keeps' };
       const omega = 2 * Math.PI * n('alone');
       return {
         answer: `${q(ohms, 'ohm')} and ${q(chosen.farads, 'farad')} in series, across the switch`,

@@ -10,6 +10,9 @@ export const QUESTIONS = {
 } as const;
 export type Question = keyof typeof QUESTIONS;
 
+/** What a nameplate gives: its text, output power, ends of its input, its first output. */
+export type PlateValue = 'text' | 'watts' | 'lowest' | 'highest' | 'volts' | 'amperes';
+
 /** What a person types for a sum. */
 export interface Field {
   readonly id: string;
@@ -25,6 +28,8 @@ export interface Field {
   readonly mayBeZero?: true;
   /** Taken from this rating of a part the sum is opened from. */
   readonly from?: RatingName;
+  /** Taken from the nameplate of a donor it is opened from. */
+  readonly plate?: PlateValue;
 }
 
 /** How a figure or an answer stands: the verdict words of the trade. */

@@ -1,3 +1,4 @@
+import { readDeck, steadyState } from '../circuit';
 import { QUESTIONS, readSumLine, sumById, SUMS, workOut, type Question, type Worked } from '.';
 
 function worked(id: string, texts: Readonly<Record<string, string>> = {}): Worked {
@@ -139,6 +140,25 @@ test.each([
   const came = workOut(sumById(id)!, texts);
   expect(came.worked).toBeUndefined();
   expect(came.fields[field]?.problem).toMatch(says);
+});
+
+test('what a converter loses is what the simulator finds', () => {
+  const slow = { time: '0.1ns', coss: '0.1p', rth: '0.001K/W', air: '25C' };
+  const { figures } = worked('budget', slow);
+  const efficiency = figures.find(({ id }) => id === 'efficiency')?.value ?? NaN;
+  const read = readDeck(
+    [
+      't\n* pwl: vf=0.45 ron=0.0001\n* period: 10u\n* measure: avg i(Vin) last 1 periods\n* measure: avg v(out) last 1 periods',
+      'Vin in 0 24\nVg g 0 PULSE(0 1 0 1n 1n 5.15u 10u)\nS1 in sw g 0 SWM\nD1 0 sw DI\nL1 sw a 33u\nRL a out 20m',
+      'C1 out e 1m ic=12\nRE e 0 30m\nR1 out 0 2.4',
+      '.model SWM SW(Ron=25m Roff=100Meg Vt=0.5 Vh=0)\n.model DI D(is=1e-14 n=0.05 rs=0.0001)\n.tran 1u 10m uic\n.end',
+    ].join('\n'),
+  );
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  const steady = steadyState(read.deck, { period: 1e-5 });
+  if ('kind' in steady) throw new Error(JSON.stringify(steady));
+  const [amperes = NaN, volts = NaN] = Object.values(steady.measures).map(({ value }) => value);
+  expect(Math.abs(efficiency / (volts ** 2 / 2.4 / (24 * Math.abs(amperes))) - 1)).toBeLessThan(0.003);
 });
 
 test('what parts deliver, forwards again, stands at the limit of the weakest', () => {

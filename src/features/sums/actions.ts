@@ -6,7 +6,7 @@ import type { FormOutcome } from '../../ui/form/outcome';
 import { dropSum, keepSum } from './commands';
 
 const word = z.string().min(1).max(64);
-const kept = z.object({ from: word, sum: word, typed: z.record(word, z.string().max(200)) });
+const kept = z.object({ from: word, sum: word, typed: z.record(word, z.string().max(2000)) });
 
 export async function keepSumAction(of: z.input<typeof kept>): Promise<FormOutcome> {
   return keepSum(appContext(), kept.parse(of));

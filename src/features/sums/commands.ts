@@ -29,7 +29,7 @@ export async function keepSum(
     const { touchLimit } = await readSettings(edit.tx);
     const { worked } = workOut(sum, texts, { touch: touchLimit });
     if (!worked) return refuse('sum-not-worked', { sum: sum.title });
-    const filled = filledFrom(sum, origin.ratings);
+    const filled = filledFrom(sum, origin);
     await edit.insert('keptSums', {
       ...owner,
       ref: origin.ref,

@@ -9,8 +9,8 @@ import { filledFrom, keptSumViews, originOf } from './view.server';
 export async function loadOrigin(sum: Sum, from: string | undefined) {
   const origin = from === undefined ? undefined : await originOf(appContext().db.read, from);
   if (!origin) return undefined;
-  const { owner, ratings, ...shown } = origin;
-  return { origin: { ...shown, isKeeping: owner !== undefined }, filled: filledFrom(sum, ratings) };
+  const { owner, ratings, plate, ...shown } = origin;
+  return { origin: { ...shown, isKeeping: owner !== undefined }, filled: filledFrom(sum, { ratings, plate }) };
 }
 
 /** The sums kept with a donor or a build. */

@@ -37,7 +37,7 @@ test('a sum opened from a part takes its values, is kept with it, and follows th
   const sum = sumById('charge');
   const origin = await originOf(fixture.app.db.read, `${code}/c3`);
   if (!sum || !origin) throw new Error('C3 is not found.');
-  const typed = filledFrom(sum, origin.ratings);
+  const typed = filledFrom(sum, origin);
   expect(typed).toEqual({ c: '150u', v: '400V' });
   expect(await keepSum(fixture.app, { from: origin.from, sum: 'charge', typed })).toMatchObject({ ok: true });
   const [first] = await kept();
@@ -50,6 +50,14 @@ test('a sum opened from a part takes its values, is kept with it, and follows th
   const [later] = await kept();
   expect(later?.answer).toMatch(/^17\.6\s?J/);
   expect(later?.was).toMatch(/^12\s?J/);
+});
+
+test('a sum opened from a donor takes its nameplate', async () => {
+  const origin = await originOf(fixture.app.db.read, code);
+  const filled = (id: string) => origin && filledFrom(sumById(id)!, origin);
+  expect(filled('fuse')).toEqual({ p: '60W', v: '230V' });
+  expect(filled('converter')).toEqual({ vout: '24V', iout: '2.5A' });
+  expect(filled('nameplate')).toEqual({ plate: 'INPUT 230V~ 1A OUTPUT 24V 2.5A' });
 });
 
 test('what was typed over a value of the part stays as it was typed', async () => {

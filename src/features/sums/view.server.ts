@@ -1,13 +1,16 @@
 import 'server-only';
+import type { Donor } from '../../core/donor';
 import { readCode } from '../../core/ident';
+import { judgeNameplate, supplyOf } from '../../core/nameplate';
 import { formatShorthand } from '../../core/quantity';
-import { sumById, workOut, type KeptSum, type Mark, type Sum } from '../../core/sums';
+import { sumById, workOut, type KeptSum, type Mark, type PlateValue, type Sum } from '../../core/sums';
 import type { AppContext } from '../../db/context';
 import { findBuild } from '../../db/repositories/builds';
 import { donorTitle, findDonor } from '../../db/repositories/donors';
 import { listKeptSums, type SumOwner } from '../../db/repositories/keptSums';
 import { findLot } from '../../db/repositories/lotSearch';
 import { findPart } from '../../db/repositories/parts';
+import { plateOf } from '../../db/repositories/plate';
 import type { Ratings } from '../../db/repositories/ratings';
 import { readSettings } from '../../db/repositories/settings';
 import type { Queryable } from '../../db/client';
@@ -24,6 +27,7 @@ export interface SumOrigin {
   /** Results can be kept with it. */
   readonly owner?: SumOwner;
   readonly ratings: Ratings;
+  readonly plate: Partial<Record<PlateValue, number | string>>;
 }
 
 /** Finds what a sum was opened from. @param from `CODE`, or `CODE/REF` */
@@ -47,6 +51,7 @@ export async function originOf(db: Queryable, from: string): Promise<SumOrigin |
       href: part ? routes.station(code, 'test', { part: ref }) : routes.donor(code),
       owner: { donorId: donor.id },
       ratings: part?.ratings ?? {},
+      plate: part ? {} : plateValues(donor),
     };
   }
   if (owner === 'build') {
@@ -60,21 +65,50 @@ export async function originOf(db: Queryable, from: string): Promise<SumOrigin |
         href: routes.build(code),
         owner: { buildId: build.build.id },
         ratings: {},
+        plate: {},
       }
     );
   }
   const lot = await findLot(db, code);
   return (
-    lot && { from: code, code, ref: '', title: lot.lot.marking || code, href: routes.lot(code), ratings: lot.ratings }
+    lot && {
+      from: code,
+      code,
+      ref: '',
+      title: lot.lot.marking || code,
+      href: routes.lot(code),
+      ratings: lot.ratings,
+      plate: {},
+    }
   );
 }
 
-/** What a sum takes from the ratings of a part, by field, as it would be typed. */
-export function filledFrom(sum: Sum, ratings: Ratings): Readonly<Record<string, string>> {
+/** What a nameplate gives to sums; values in SI base units. */
+function plateValues(donor: Donor): SumOrigin['plate'] {
+  const plate = plateOf(donor);
+  const supply = supplyOf(plate);
+  const [output] = plate.outputs;
+  const watts = judgeNameplate(plate).ratedPower;
+  return {
+    ...(donor.nameplate === '' ? {} : { text: donor.nameplate }),
+    ...(watts === undefined ? {} : { watts }),
+    // The fields that take these are of the mains.
+    ...(supply?.kind === 'ac' ? { lowest: supply.vMin, highest: supply.vMax } : {}),
+    ...(output ? { volts: Math.abs(output.v) } : {}),
+    ...(output?.i === undefined ? {} : { amperes: output.i }),
+  };
+}
+
+/** What a sum takes from the ratings of a part or from a nameplate, by field, as it would be typed. */
+export function filledFrom(
+  sum: Sum,
+  { ratings, plate }: Pick<SumOrigin, 'ratings' | 'plate'>,
+): Readonly<Record<string, string>> {
   return Object.fromEntries(
-    sum.fields.flatMap(({ id, from, unit }) => {
-      const rating = from && ratings[from];
-      return rating && unit ? [[id, formatShorthand(rating.value, unit)]] : [];
+    sum.fields.flatMap(({ id, from, plate: wanted, unit }) => {
+      const value = (from && ratings[from]?.value) ?? (wanted && plate[wanted]);
+      if (typeof value === 'string') return [[id, value.replace(/\s+/g, ' ')]];
+      return value !== undefined && unit ? [[id, formatShorthand(value, unit)]] : [];
     }),
   );
 }
@@ -107,8 +141,8 @@ async function keptSumView(
   const sum = sumById(one.sum);
   const from = ref === '' ? code : `${code}/${ref}`;
   if (!sum) return { id, title: one.sum, ref, answer, href: routes.sums() };
-  const part = ref !== '' && 'donorId' in owner ? await findPart(db, owner.donorId, ref) : undefined;
-  const filled = filledFrom(sum, part?.ratings ?? {});
+  const origin = await originOf(db, from);
+  const filled = origin ? filledFrom(sum, origin) : {};
   const now = {
     ...typed,
     ...Object.fromEntries(follows.flatMap((field) => (filled[field] === undefined ? [] : [[field, filled[field]]]))),
