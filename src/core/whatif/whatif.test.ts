@@ -1,4 +1,4 @@
-import { CIRCUITS, circuitById, faultsOf, studyOf, type PowerCircuit, type Study, type Values } from '.';
+import { CIRCUITS, FIELD_NOTES, circuitById, faultsOf, studyOf, type PowerCircuit, type Study, type Values } from '.';
 import { answerOf, faultAnswer, spiceOf } from './answer';
 import { readDeck, steadyState } from '../circuit';
 import { analyse } from '../topology';
@@ -188,4 +188,10 @@ test.each(['buck', 'flyback', 'llc', 'push-pull'])('%s as a SPICE deck gives the
   const again = steadyState(read.deck, { period: read.deck.period ?? 0 });
   if ('kind' in again) throw new Error(again.kind);
   expect(again.measures['avg v(out) last 1 periods']?.value).toBeCloseTo(found.output.volts, 2);
+});
+
+test('every circuit has its notes, and none is of another', () => {
+  expect(Object.keys(FIELD_NOTES).toSorted()).toEqual(CIRCUITS.map(({ id }) => id).toSorted());
+  for (const { purpose, found, tells, worth, fails } of Object.values(FIELD_NOTES))
+    expect([purpose, found, ...tells, ...worth, ...fails].filter((text) => text.trim().length < 8)).toEqual([]);
 });

@@ -129,13 +129,13 @@ export interface KeptSumView {
 export async function keptSumViews(app: AppContext, owner: SumOwner, code: string): Promise<KeptSumView[]> {
   const db = app.db.read;
   const [kept, { touchLimit }] = await Promise.all([listKeptSums(db, owner), readSettings(db)]);
-  return Promise.all(kept.map((one) => keptSumView(db, one, { owner, code, touchLimit })));
+  return Promise.all(kept.map((one) => keptSumView(db, one, { code, touchLimit })));
 }
 
 async function keptSumView(
   db: Queryable,
   one: KeptSum,
-  { owner, code, touchLimit }: { owner: SumOwner; code: string; touchLimit: number },
+  { code, touchLimit }: { code: string; touchLimit: number },
 ): Promise<KeptSumView> {
   const { id, ref, typed, follows, answer } = one;
   const sum = sumById(one.sum);
