@@ -379,4 +379,53 @@ describe('the simulator agrees', () => {
     expect(apart('rms i(S1)', want.switchRms)).toEqual(['rms i(S1)', true]);
     expect(apart('rms i(D1)', want.rectifierRms)).toEqual(['rms i(D1)', true]);
   });
+
+  // Ideal windings on one core of 10 mH, body diodes at the switches, one rectifier drop of 10 mV.
+  const BEHIND = 'D1 s1 x DI\nD2 s2 x DI\nL9 x out 22u';
+  const TAPPED = (turns: number) => `L2 s1 0 ${1e-2 / turns ** 2}\nL3 0 s2 ${1e-2 / turns ** 2}`;
+  test.each([
+    [
+      'two-switch-forward',
+      { input: 300, output: 12, current: 10, turns: 10 },
+      `S1 in a g 0 SWM\nS2 b 0 g 0 SWM\nD5 0 a DI\nD6 b in DI\nL1 a b 100m\nL2 s 0 1m\nK1 L1 L2 0.9999999\nD2 s x DI\nD1 0 x DI\nL9 x out 22u`,
+    ],
+    [
+      'half-bridge',
+      { input: 300, output: 12, current: 20, turns: 8 },
+      `V2 mid 0 150\nS1 in a g 0 SWM\nS2 a 0 h 0 SWM\nD5 a in DI\nD6 0 a DI\nL1 a mid 10m\n${TAPPED(8)}\nK1 L1 L2 0.999999\nK2 L1 L3 0.999999\nK3 L2 L3 0.999999\n${BEHIND}`,
+    ],
+    [
+      'full-bridge',
+      { input: 300, output: 24, current: 20, turns: 8 },
+      `S1 in a g 0 SWM\nS2 a 0 h 0 SWM\nS3 in b h 0 SWM\nS4 b 0 g 0 SWM\nD5 a in DI\nD6 0 a DI\nD7 b in DI\nD8 0 b DI\nL1 a b 10m\n${TAPPED(8)}\nK1 L1 L2 0.999999\nK2 L1 L3 0.999999\nK3 L2 L3 0.999999\n${BEHIND}`,
+    ],
+    [
+      'push-pull',
+      { input: 16, output: 24, current: 5, turns: 0.4 },
+      `L1 in p 10m\nL4 q in 10m\nS1 p 0 g 0 SWM\nS2 q 0 h 0 SWM\nD5 0 p DI\nD6 0 q DI\n${TAPPED(0.4)}\nK1 L1 L2 0.999999\nK2 L1 L3 0.999999\nK3 L2 L3 0.999999\nK4 L1 L4 0.999999\nK5 L4 L2 0.999999\nK6 L4 L3 0.999999\n${BEHIND}`,
+    ],
+  ] as const)('%s', (topology, task, cell) => {
+    const want = conversion({ ...task, topology, frequency: 100e3, inductance: 22e-6, rectifierDrop: 0.01 });
+    const width = want.duty * 1e-5 - 1e-9;
+    const names = ['max i(S1)', 'rms i(S1)', 'rms i(D1)', 'avg v(out)', 'pp i(L9)'];
+    const text = [
+      't\n* pwl: vf=0.01 ron=0.001\n* period: 10u',
+      ...names.map((name) => `* measure: ${name} last 1 periods`),
+      `Vin in 0 ${task.input}\nVg g 0 PULSE(0 1 0 1n 1n ${width} 10u)\nVh h 0 PULSE(0 1 5u 1n 1n ${width} 10u)`,
+      cell,
+      `C1 out 0 1m ic=${task.output}\nR1 out 0 ${task.output / task.current}`,
+      '.model SWM SW(Ron=1m Roff=10Meg Vt=0.5 Vh=0)\n.model DI D(is=1e-12 n=0.05 rs=0.001)\n.tran 1u 10m uic\n.end',
+    ].join('\n');
+    const read = readDeck(text);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    const came = steadyState(read.deck, { period: 1e-5 });
+    if ('kind' in came) throw new Error(JSON.stringify(came));
+    const got = (name: string) => Math.abs(came.measures[`${name} last 1 periods`]?.value ?? NaN);
+    const apart = (name: string, value: number) => [name, Math.abs(got(name) / value - 1) < 0.03 || [got(name), value]];
+    expect(apart('avg v(out)', task.output)).toEqual(['avg v(out)', true]);
+    expect(apart('pp i(L9)', want.ripple)).toEqual(['pp i(L9)', true]);
+    expect(apart('max i(S1)', want.switchPeak)).toEqual(['max i(S1)', true]);
+    expect(apart('rms i(S1)', want.switchRms)).toEqual(['rms i(S1)', true]);
+    expect(apart('rms i(D1)', want.rectifierRms)).toEqual(['rms i(D1)', true]);
+  });
 });
