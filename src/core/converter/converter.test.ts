@@ -314,6 +314,31 @@ describe('laws', () => {
     );
   });
 
+  test('what goes in comes out: nothing is lost but in the drop of the rectifier', () => {
+    fc.assert(
+      fc.property(task, (one) => {
+        const came = convert(one);
+        if ('wrong' in came) return;
+        const { topology, input, output, current } = one;
+        // Mean currents: through the switches of a buck and an inverting converter, through the choke at the input of the others.
+        const drawn =
+          came.mode === 'continuous'
+            ? { buck: came.mean * came.duty, inverting: came.mean * came.duty, flyback: came.mean * came.duty }[
+                topology as 'buck'
+              ]
+            : {
+                buck: 0.5 * came.peak * came.duty,
+                inverting: 0.5 * came.peak * came.duty,
+                flyback: 0.5 * came.peak * came.duty,
+              }[topology as 'buck'];
+        const taken = (drawn ?? (['boost', 'sepic', 'cuk'].includes(topology) ? came.mean : NaN)) * input;
+        if (Number.isNaN(taken)) return;
+        expect(Math.abs(taken / (output * current) - 1)).toBeLessThan(1e-9);
+      }),
+      { seed: 24 },
+    );
+  });
+
   test('a larger choke ripples less, and no rms is above its peak', () => {
     fc.assert(
       fc.property(task, between(1.1, 4), (one, factor) => {

@@ -412,6 +412,47 @@ export const CONTROL: readonly Sum[] = [
     source: 'Erickson & Maksimovic, chapters 9 and 12, from memory; averaged model of current-mode control',
   },
   {
+    id: 'triac-snubber',
+    question: 'fail',
+    title: 'Snubber across a triac',
+    words: 'triac snubber leakage glow LED lamp dimmer',
+    fields: [
+      { id: 'v', label: 'mains', unit: 'volt', usual: '230V', plate: 'highest' },
+      { id: 'line', label: 'line frequency', unit: 'hertz', usual: '50Hz' },
+      { id: 'c', label: 'capacitor', unit: 'farad', usual: '100n', from: 'capacitance' },
+      { id: 'r', label: 'resistor', unit: 'ohm', usual: '100R', from: 'resistance' },
+      { id: 'rated', label: 'resistor rated for', unit: 'watt', usual: '1W', from: 'power' },
+    ],
+    work: ({ n }) => {
+      const peak = n('v') * Math.SQRT2;
+      const leaks = 2 * Math.PI * n('line') * n('c') * n('v');
+      const energy = (n('c') * peak ** 2) / 2;
+      const heat = energy * 2 * n('line');
+      const surge = peak / n('r');
+      const mark: Mark = heat > n('rated') ? 'reject' : heat > 0.5 * n('rated') ? 'warn' : 'ok';
+      return {
+        answer: `${q(leaks, 'ampere')} goes through while it is off`,
+        more: leaks > 1e-3 ? 'LED lamps may glow with it.' : 'Too little for a lamp to glow.',
+        mark,
+        figures: [
+          figure('leaks', 'current while it is off', leaks, 'ampere'),
+          figure('energy', 'energy into the triac at each turn-on, at most', energy, 'joule'),
+          figure('heat', 'heat of the resistor, at most', heat, 'watt'),
+          figure('surge', 'current at turn-on, at most', surge, 'ampere'),
+        ],
+        why: ['At the crest the capacitor is emptied through resistor and triac in every half wave.'],
+        cautions: ['The capacitor is class X2, the resistor made for pulses and for the mains.'],
+        next:
+          mark === 'reject'
+            ? `Take a resistor for ${q(2 * heat, 'watt', 2)}.`
+            : 'Between 47 and 100 Ω with 100 nF is usual.',
+      };
+    },
+    formula: ['I = 2π f C V', 'E = C V̂²/2', 'P = 2 f E'],
+    source: 'Physics; usual values are common practice, no source',
+    isMains: true,
+  },
+  {
     id: 'phase',
     question: 'fail',
     title: 'A dimmer that snaps on',

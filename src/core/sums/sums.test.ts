@@ -93,6 +93,8 @@ test.each<[string, string, Record<string, string>, Record<string, number>]>([
   ['F10-2', 'touch', {}, { usual: 159e-6, worst: 210e-6 }],
   ['F10-3', 'touch', {}, { largest: 6.29e-9 }],
   ['F11-2', 'phase', {}, { start: 322e3 }],
+  ['F11-4', 'triac-snubber', {}, { leaks: 7.23e-3, energy: 5.29e-3, heat: 0.53, surge: 3.25 }],
+  ['F11-4 with 47 Ω', 'triac-snubber', { r: '47R' }, { surge: 6.9 }],
   ['F12-2', 'lamp', { p: '20W' }, { volts: 182.5 }],
   ['F12-2, 40 W', 'lamp', { lamp: '40W', p: '10W' }, { volts: 207.7 }],
   ['F12-3', 'minimum-load', {}, { ohms: 1, heat: 25, rating: 50 }],
