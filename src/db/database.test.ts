@@ -184,6 +184,7 @@ describe('migrations', () => {
       '0014_tools-and-checks',
       '0015_alternating-ratings',
       '0016_undone-steps',
+      '0017_kept-sums',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

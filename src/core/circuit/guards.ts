@@ -14,10 +14,9 @@ const PASSED = 1e-6;
 const LEAST_CHANGE = 1e-4;
 /** Volts of a guard that is only just passed. */
 const JUST_BEYOND = 1e-10;
-/** A guard may bend so much of its distance between two looks; where it bends less by these factors, the next step may be longer. */
+/** A guard may bend so much of its distance between two looks; where it bends less by this factor, the next step may be longer. */
 const BEND = 0.3;
 const EASY = 0.1;
-const FLAT = 3e-4;
 /** A dip between two looks must stay clear of the threshold by this share of what the guard bends. */
 const DIP = 0.25;
 /** A step is looked into again where a guard has come nearer by this factor. */
@@ -36,8 +35,8 @@ const MOST_BORNE = 1e-3;
 /** Steps are not cut below so many ticks. */
 export const SHORTEST = 2;
 
-/** What is to be thought of a step: it may grow by much or by some, is well, has a change in it, or must be cut. */
-export type Verdict = 'flat' | 'easy' | 'fine' | 'crossed' | 'too long';
+/** What is to be thought of a step: it may grow, is well, has a change in it, or must be cut. */
+export type Verdict = 'easy' | 'fine' | 'crossed' | 'too long';
 
 const NONE: readonly number[] = [];
 
@@ -65,6 +64,8 @@ export class Guards {
   /** Of each guard: what it may be passed by after passing it changed nothing, volt. */
   private readonly borne: Float64Array;
   private bearsSome = false;
+  /** Sizes of the entries of the state that was judged last, together. */
+  private stateSize = 0;
   /** Of each guard: how far it was when a step of the phase in hand was looked into last; 0 where none was yet. */
   private readonly lookedFrom: Float64Array;
   /** Guards whose rates say nothing over the step in hand. */
@@ -145,8 +146,6 @@ export class Guards {
     return ROUNDING * size > most;
   }
 
-  private stateSize = 0;
-
   /** A phase begins at a state. @param isLooked settling on it has just looked at its guards */
   begin(phase: Phase, z: Float64Array, isLooked: boolean): void {
     if (isLooked) this.goOn();
@@ -196,7 +195,7 @@ export class Guards {
 
   private judgeEnds(phase: Phase, end: Float64Array, seconds: number, isBlind: boolean): Verdict {
     const { guarded, on, isBlurred } = this;
-    let verdict: 'flat' | 'easy' | 'fine' | 'crossed' = 'flat';
+    let verdict: 'easy' | 'fine' | 'crossed' = 'easy';
     let size = 0;
     for (let column = 0; column < end.length; column += 1) size += Math.abs(end[column]!);
     this.stateSize = size;
@@ -222,9 +221,7 @@ export class Guards {
         continue;
       }
       if (defect > BEND * distance + noise) return 'too long';
-      if (defect > EASY * BEND * distance + noise) {
-        if (verdict !== 'crossed') verdict = 'fine';
-      } else if (defect > FLAT * BEND * distance + noise && verdict === 'flat') verdict = 'easy';
+      if (defect > EASY * BEND * distance + noise && verdict === 'easy') verdict = 'fine';
       // Between the looks: the middle of the cubic.
       if (d0 < 0 && d1 > 0) {
         const share = d0 / (d0 - d1);

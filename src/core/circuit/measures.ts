@@ -12,6 +12,7 @@ export interface Measured {
 
 /** A cubic may be off by so much of the signal’s range in its middle. */
 const CLOSE = 2e-5;
+
 /** The span of time that a measure looks at, seconds; a moment has no length. */
 export function windowOf(
   { window }: Measure,

@@ -16,8 +16,8 @@ const BURST = 64;
 const REST = 12;
 /** Steps as short as they can be, after which the rates of the guards are not believed any more. */
 const MOST_SHORTEST = 24;
-/** By how much a step may be longer than one that was judged so; powers of two, which are carried over in one go. */
-const GROWTH = { flat: 4, easy: 4, fine: 1, crossed: 1, 'too long': 1 } as const;
+/** By how much a step may be longer than one that was easy; a power of two, which is carried over in one go. */
+const GROWTH = 4;
 /** Looks at a sine in a period of it. */
 const LOOKS_A_SINE = 12;
 
@@ -212,7 +212,7 @@ class Runner {
         if (verdict === 'too long') shortest += 1;
         if (isFirst) {
           // A step that was easy is tried longer the next time, but not at once again where that was too long.
-          learnt.size = learnt.rest === 0 ? size * GROWTH[verdict] : size;
+          learnt.size = verdict === 'easy' && learnt.rest === 0 ? size * GROWTH : size;
           if (learnt.rest > 0) learnt.rest -= 1;
           learnt.looked = ticks;
           isFirst = false;
@@ -239,7 +239,7 @@ class Runner {
         t += ticks;
         if (crossed >= 0) break;
         guards.goOn();
-        size *= GROWTH[verdict];
+        if (verdict === 'easy') size *= GROWTH;
       }
       if (t >= end && crossed < 0) break;
       let changed = crossed >= 0;
