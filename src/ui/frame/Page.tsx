@@ -33,7 +33,7 @@ export function PageHead({
   return (
     <header className="border-b border-rule px-[22px] pt-3.5 pb-3 max-[899px]:px-4">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-        <div className="flex-none">
+        <div className="max-w-full flex-none">
           <h1 className="text-[21px] leading-tight font-semibold tracking-[-0.01em]">{title}</h1>
           {subtitle && <p className="mt-0.5 text-[12px] text-ink-2">{subtitle}</p>}
         </div>
