@@ -290,7 +290,7 @@ export const CONTROL: readonly Sum[] = [
       { id: 'rank', label: 'rank', choices: Object.keys(RANKS), usual: 'none (50 to 600 %)' },
       { id: 'pull', label: 'pull-up at the controller', unit: 'ohm', usual: '4k7' },
       { id: 'supply', label: 'to', unit: 'volt', usual: '5V' },
-      { id: 'bias', label: 'resistor across the LED, if any', unit: 'ohm', usual: '1k', isOptional: true },
+      { id: 'bias', label: 'resistor across the LED', unit: 'ohm', usual: '1k', isOptional: true },
     ],
     work: ({ n, maybe, t }) => {
       // LED 1.1 V, and the reference holds 2.5 V at the least.
@@ -341,7 +341,7 @@ export const CONTROL: readonly Sum[] = [
       { id: 'esr', label: 'its ESR', unit: 'ohm', usual: '50m', from: 'esr' },
       { id: 'v', label: 'output', unit: 'volt', usual: '12V' },
       { id: 'i', label: 'output current', unit: 'ampere', usual: '2A' },
-      { id: 'rhp', label: 'zero in the right half plane, if any', unit: 'hertz', usual: '', isOptional: true },
+      { id: 'rhp', label: 'zero in the right half plane', unit: 'hertz', usual: '', isOptional: true },
       { id: 'upper', label: 'upper resistor of the divider', unit: 'ohm', usual: '38k3' },
     ],
     work: ({ n, maybe }) => {

@@ -73,7 +73,11 @@ function One({
     'aria-describedby': says || problem ? `${id}-says` : undefined,
   } as const;
   return (
-    <div className="sum-field" data-problem={problem ? '' : undefined}>
+    <div
+      className="sum-field"
+      data-problem={problem ? '' : undefined}
+      data-words={field.unit === undefined && !field.choices ? '' : undefined}
+    >
       <label htmlFor={id} className={isBeside ? 'sr-only' : undefined}>
         {field.label}
         {isBeside && ', beside'}
