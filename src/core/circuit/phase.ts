@@ -195,19 +195,19 @@ export function rowsTimes(rows: Float64Array, count: number, m: Float64Array, n:
 /** The phases of a network, each made when its state of devices is first met. */
 export class Phases {
   private readonly known = new Map<number, Phase>();
-  private readonly figures: string;
+  private ownFigures: string | undefined;
 
   constructor(
     private readonly network: Network,
     private readonly tick: number,
     private readonly guarded: readonly number[],
-  ) {
-    this.figures = figuresOf(network);
-  }
+  ) {}
 
   /** Whether these hold for another network: one that differs in when its gates and sources do what they do, and in nothing else. */
   serve(network: Network, tick: number): boolean {
-    return tick === this.tick && figuresOf(network) === this.figures;
+    if (tick !== this.tick) return false;
+    this.ownFigures ??= figuresOf(this.network);
+    return figuresOf(network) === this.ownFigures;
   }
 
   at(on: readonly boolean[]): Phase | NetworkProblem {

@@ -1,9 +1,6 @@
 /** Power at a resistive load that is fired at an angle, as a share of the whole; radians. */
 export const firedShare = (angle: number): number => 1 - angle / Math.PI + Math.sin(2 * angle) / (2 * Math.PI);
 
-/** Degrees and radians. */
-const TURN = Math.PI;
-
 /** A capacitor that a resistor charges from the line until a trigger diode breaks over. */
 export interface Timing {
   /** Volts rms and hertz of the line; ohm and farad; volts at which the trigger diode breaks over. */
@@ -25,9 +22,9 @@ export function firingAngle({ volts, line, ohms, farads, breakover }: Timing): n
     peak * Math.cos(lag) * (Math.sin(angle - lag) + Math.sin(lag) * Math.exp(-angle / Math.tan(lag)));
   const steps = 1800;
   for (let step = 1; step <= steps; step += 1) {
-    const angle = (TURN * step) / steps;
+    const angle = (Math.PI * step) / steps;
     if (at(angle) < breakover) continue;
-    let [low, high] = [angle - TURN / steps, angle];
+    let [low, high] = [angle - Math.PI / steps, angle];
     for (let turn = 0; turn < 50; turn += 1) {
       const middle = (low + high) / 2;
       if (at(middle) < breakover) low = middle;
