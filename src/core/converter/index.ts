@@ -1,4 +1,6 @@
-export { convert, TOPOLOGIES, type Conversion, type ConversionProblem, type Task, type Topology } from './convert';
+export { convert } from './convert';
+export { standing } from './standing';
+export { TOPOLOGIES, type Conversion, type ConversionProblem, type Task, type Topology } from './task';
 export { boundaryCorrector, holdUp, lastingCorrector, lineRipple, type Corrector } from './correction';
 export { OSCILLATORS, type Oscillator } from './oscillators';
 export { firedShare, firingAngle, startingOhms, type Timing } from './phaseControl';

@@ -7,6 +7,7 @@ import {
   peakGain,
   resonantCurrents,
   shareForGain,
+  standing,
   tankGain,
   tankOf,
   TOPOLOGIES,
@@ -14,7 +15,7 @@ import {
   type Topology,
 } from '../converter';
 import { JUNCTION_GOOD, JUNCTION_MOST, onGrowth, switchLosses } from '../thermal';
-import { drawn, figure, plain, q, type Figure, type Mark, type Sum } from './sum';
+import { drawn, figure, plain, q, type Field, type Figure, type Mark, type Sum } from './sum';
 
 /** Names of topologies as they are chosen. */
 export const TOPOLOGY_WORDS: Readonly<Record<Topology, string>> = {
@@ -30,6 +31,20 @@ export const TOPOLOGY_WORDS: Readonly<Record<Topology, string>> = {
   'half-bridge': 'half bridge',
   'full-bridge': 'full bridge',
 };
+const kindField = (usual: Topology): Field => ({
+  id: 'kind',
+  label: 'converter',
+  choices: TOPOLOGIES.map((one) => TOPOLOGY_WORDS[one]),
+  usual: TOPOLOGY_WORDS[usual],
+});
+const TURNS_FIELD: Field = { id: 'n', label: 'primary turns for one secondary', unit: 'count', usual: '1' };
+const chokeField = (usual: string): Field => ({
+  id: 'l',
+  label: 'choke, or primary of a flyback',
+  unit: 'henry',
+  usual,
+  from: 'inductance',
+});
 const topologyOf = (word: string): Topology => TOPOLOGIES.find((one) => TOPOLOGY_WORDS[one] === word) ?? 'buck';
 /** Switches of each converter. */
 const SWITCHES: Readonly<Record<Topology, number>> = {
@@ -57,18 +72,13 @@ export const CONVERTERS: readonly Sum[] = [
     title: 'Currents and voltages of a converter',
     words: 'buck boost flyback forward push-pull bridge SEPIC duty ripple design',
     fields: [
-      {
-        id: 'kind',
-        label: 'converter',
-        choices: TOPOLOGIES.map((one) => TOPOLOGY_WORDS[one]),
-        usual: TOPOLOGY_WORDS.buck,
-      },
+      kindField('buck'),
       { id: 'vin', label: 'input', unit: 'volt', usual: '12V' },
       { id: 'vout', label: 'output', unit: 'volt', usual: '5V', plate: 'volts' },
       { id: 'iout', label: 'output current', unit: 'ampere', usual: '3A', plate: 'amperes' },
       { id: 'f', label: 'frequency', unit: 'hertz', usual: '100k' },
-      { id: 'l', label: 'choke, or primary of a flyback', unit: 'henry', usual: '33u', from: 'inductance' },
-      { id: 'n', label: 'primary turns for one secondary', unit: 'count', usual: '1' },
+      chokeField('33u'),
+      TURNS_FIELD,
       { id: 'vf', label: 'drop of the rectifier', unit: 'volt', usual: '0.45V', mayBeZero: true, from: 'vf' },
       { id: 'c', label: 'output capacitor', unit: 'farad', usual: '220u', from: 'capacitance' },
       { id: 'esr', label: 'its ESR', unit: 'ohm', usual: '50m', mayBeZero: true, from: 'esr' },
@@ -163,18 +173,13 @@ export const CONVERTERS: readonly Sum[] = [
     title: 'Where a converter loses its power',
     words: 'losses efficiency by part temperature heat budget converter',
     fields: [
-      {
-        id: 'kind',
-        label: 'converter',
-        choices: TOPOLOGIES.map((one) => TOPOLOGY_WORDS[one]),
-        usual: TOPOLOGY_WORDS.buck,
-      },
+      kindField('buck'),
       { id: 'vin', label: 'input', unit: 'volt', usual: '24V' },
       { id: 'vout', label: 'output', unit: 'volt', usual: '12V' },
       { id: 'iout', label: 'output current', unit: 'ampere', usual: '5A' },
       { id: 'f', label: 'frequency', unit: 'hertz', usual: '100k' },
-      { id: 'l', label: 'choke, or primary of a flyback', unit: 'henry', usual: '33u', from: 'inductance' },
-      { id: 'n', label: 'primary turns for one secondary', unit: 'count', usual: '1' },
+      chokeField('33u'),
+      TURNS_FIELD,
       { id: 'ron', label: 'on-resistance of a switch at 25 °C', unit: 'ohm', usual: '25m', from: 'rdsOn' },
       { id: 'rated', label: 'its rated voltage', unit: 'volt', usual: '60V', from: 'vds' },
       { id: 'time', label: 'time to turn on and off', unit: 'second', usual: '60ns' },
@@ -291,18 +296,13 @@ export const CONVERTERS: readonly Sum[] = [
     title: 'What these parts can deliver',
     words: 'backwards limit current power converter parts at hand',
     fields: [
-      {
-        id: 'kind',
-        label: 'converter',
-        choices: TOPOLOGIES.map((one) => TOPOLOGY_WORDS[one]),
-        usual: TOPOLOGY_WORDS.boost,
-      },
+      kindField('boost'),
       { id: 'vin', label: 'input', unit: 'volt', usual: '12V' },
       { id: 'vout', label: 'output', unit: 'volt', usual: '24V' },
       { id: 'f', label: 'frequency', unit: 'hertz', usual: '100k' },
-      { id: 'l', label: 'choke, or primary of a flyback', unit: 'henry', usual: '47u', from: 'inductance' },
+      chokeField('47u'),
       { id: 'sat', label: 'it saturates at', unit: 'ampere', usual: '4A', from: 'saturation' },
-      { id: 'n', label: 'primary turns for one secondary', unit: 'count', usual: '1' },
+      TURNS_FIELD,
       { id: 'vds', label: 'switch stands', unit: 'volt', usual: '60V', from: 'vds' },
       { id: 'id', label: 'and carries, rms', unit: 'ampere', usual: '5A' },
       { id: 'vr', label: 'rectifier stands', unit: 'volt', usual: '60V', from: 'vrrm' },
@@ -552,12 +552,7 @@ export const CONVERTERS: readonly Sum[] = [
     title: 'Voltage on the switch',
     words: 'stress drain rating derating spike reflected',
     fields: [
-      {
-        id: 'kind',
-        label: 'converter',
-        choices: TOPOLOGIES.map((one) => TOPOLOGY_WORDS[one]),
-        usual: TOPOLOGY_WORDS.flyback,
-      },
+      kindField('flyback'),
       { id: 'vin', label: 'highest input', unit: 'volt', usual: '375V' },
       { id: 'vout', label: 'output', unit: 'volt', usual: '12V', plate: 'volts' },
       { id: 'n', label: 'primary turns for one secondary', unit: 'count', usual: '8' },
@@ -566,26 +561,16 @@ export const CONVERTERS: readonly Sum[] = [
     ],
     work: ({ n, t }) => {
       const topology = topologyOf(t('kind'));
-      const isPlain = ['buck', 'boost', 'inverting', 'sepic', 'cuk'].includes(topology);
-      const stand: Partial<Record<Topology, number>> = {
-        buck: n('vin'),
-        boost: n('vout'),
-        inverting: n('vin') + n('vout'),
-        sepic: n('vin') + n('vout'),
-        cuk: n('vin') + n('vout'),
-        flyback: n('vin') + n('n') * (n('vout') + 0.5),
-        forward: 2 * n('vin'),
-        'push-pull': 2 * n('vin'),
-      };
-      const flat = stand[topology] ?? n('vin');
+      const { switchVolts: flat, rectifierVolts: rectifier } = standing({
+        topology,
+        input: n('vin'),
+        output: n('vout'),
+        turns: n('n'),
+        rectifierDrop: 0.5,
+      });
       const total = flat + n('spike');
       const ratio = total / n('rated');
       const mark: Mark = ratio >= 1 ? 'reject' : ratio > DERATED.switch ? 'warn' : 'ok';
-      const rectifier = isPlain
-        ? flat
-        : topology === 'flyback'
-          ? n('vin') / n('n') + n('vout')
-          : (n('vin') / n('n')) * (topology === 'push-pull' || topology === 'full-bridge' ? 2 : 1);
       return {
         answer: `${q(total, 'volt')}, ${q(ratio, 'ratio')} of its rating`,
         more:
