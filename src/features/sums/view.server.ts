@@ -129,19 +129,24 @@ export interface KeptSumView {
 export async function keptSumViews(app: AppContext, owner: SumOwner, code: string): Promise<KeptSumView[]> {
   const db = app.db.read;
   const [kept, { touchLimit }] = await Promise.all([listKeptSums(db, owner), readSettings(db)]);
-  return Promise.all(kept.map((one) => keptSumView(db, one, { code, touchLimit })));
+  // Several sums may be of one part: it is read once.
+  const origins = new Map<string, Promise<SumOrigin | undefined>>();
+  const originFor = (ref: string) => {
+    const from = ref === '' ? code : `${code}/${ref}`;
+    const known = origins.get(from) ?? originOf(db, from);
+    origins.set(from, known);
+    return known;
+  };
+  return Promise.all(kept.map(async (one) => keptSumView(one, { code, touchLimit, origin: await originFor(one.ref) })));
 }
 
-async function keptSumView(
-  db: Queryable,
-  one: KeptSum,
-  { code, touchLimit }: { code: string; touchLimit: number },
-): Promise<KeptSumView> {
-  const { id, ref, typed, follows, answer } = one;
-  const sum = sumById(one.sum);
+function keptSumView(
+  { id, ref, sum: name, typed, follows, answer }: KeptSum,
+  { code, touchLimit, origin }: { code: string; touchLimit: number; origin: SumOrigin | undefined },
+): KeptSumView {
+  const sum = sumById(name);
   const from = ref === '' ? code : `${code}/${ref}`;
-  if (!sum) return { id, title: one.sum, ref, answer, href: routes.sums() };
-  const origin = await originOf(db, from);
+  if (!sum) return { id, title: name, ref, answer, href: routes.sums() };
   const filled = origin ? filledFrom(sum, origin) : {};
   const now = {
     ...typed,
