@@ -17,6 +17,13 @@ const JUST_BEYOND = 1e-10;
 /** A guard may bend so much of its distance between two looks; where it bends less by this factor, the next step may be longer. */
 const BEND = 0.3;
 const EASY = 0.1;
+/** And only so much where it crosses between them. */
+const STRAIGHT = 0.1;
+/** Near its ends and in its middle a guard must stay clear of its threshold by so many times what it was found off. */
+const CLEAR = 2;
+const NEAR_ENDS = [1 / 8, 1 / 2, 7 / 8] as const;
+/** Where a step is looked into, as a share of the power of two below it. */
+const [ODD, ODD_OF] = [41, 64];
 /** A dip between two looks must stay clear of the threshold by this share of what the guard bends. */
 const DIP = 0.25;
 /** A step is looked into again where a guard has come nearer by this factor. */
@@ -64,6 +71,8 @@ export class Guards {
   /** Of each guard: what it may be passed by after passing it changed nothing, volt. */
   private readonly borne: Float64Array;
   private bearsSome = false;
+  /** Whether a guard comes near its threshold within the step in hand, and goes away again. */
+  private isDipping = false;
   /** Sizes of the entries of the state that was judged last, together. */
   private stateSize = 0;
   /** Of each guard: how far it was when a step of the phase in hand was looked into last; 0 where none was yet. */
@@ -175,18 +184,23 @@ export class Guards {
     const verdict = this.judgeEnds(phase, end, ticks * this.tick, isBlind);
     if (verdict === 'fine' && this.isBlurred.includes(true)) return this.judgeMiddle(phase, z, ticks);
     if (verdict === 'too long' || ticks <= LOCATED) return verdict;
-    const isLookedInto = isNew || this.isCloser();
+    const isLookedInto = isNew || verdict === 'crossed' || this.isDipping || this.isCloser();
     if (isLookedInto && this.isSurprising(phase, z, ticks)) return 'too long';
     for (let row = 0; row < this.guarded.length; row += 1)
-      if (isLookedInto || this.lookedFrom[row] === 0) this.lookedFrom[row] = this.distance(row);
+      if (isLookedInto || this.lookedFrom[row] === 0) this.lookedFrom[row] = this.nearest(row);
     return verdict;
   }
 
   /** Whether a guard stands much nearer than it did when a step was looked into last. */
   private isCloser(): boolean {
     for (let row = 0; row < this.guarded.length; row += 1)
-      if (this.distance(row) < CLOSER * this.lookedFrom[row]!) return true;
+      if (this.nearest(row) < CLOSER * this.lookedFrom[row]!) return true;
     return false;
+  }
+
+  /** How near a guard is at the nearer end of the step in hand. */
+  private nearest(row: number): number {
+    return Math.min(Math.abs(this.g0[row]!), Math.abs(this.g1[row]!));
   }
 
   private distance(row: number): number {
@@ -196,6 +210,7 @@ export class Guards {
   private judgeEnds(phase: Phase, end: Float64Array, seconds: number, isBlind: boolean): Verdict {
     const { guarded, on, isBlurred } = this;
     let verdict: 'easy' | 'fine' | 'crossed' = 'easy';
+    this.isDipping = false;
     let size = 0;
     for (let column = 0; column < end.length; column += 1) size += Math.abs(end[column]!);
     this.stateSize = size;
@@ -211,8 +226,8 @@ export class Guards {
       if (g1 < -noise) {
         verdict = 'crossed';
         isBlurred[row] = isBlind || this.isRateBlurred(phase, end, row, (MUDDLED * BEND * distance) / seconds);
-        // Where a guard bends much, the first of several crossings would be passed by.
-        if (defect > BEND * distance + noise && !isBlurred[row]) return 'too long';
+        // What bends may cross several times, and the first of them counts.
+        if (defect > STRAIGHT * distance + noise && !isBlurred[row]) return 'too long';
         continue;
       }
       isBlurred[row] = isBlind || this.isRateBlurred(phase, end, row, (MUDDLED * BEND * distance) / seconds);
@@ -227,16 +242,19 @@ export class Guards {
         const share = d0 / (d0 - d1);
         const low = cubic(share, g0, g1, d0, d1);
         if (low < DIP * defect - noise) return 'too long';
+        this.isDipping ||= low < BEND * distance;
       }
     }
     return verdict;
   }
 
-  /** Whether the middle of a step lies elsewhere than the cubic between its ends has it, or beyond a guard that its end is not beyond. */
+  /** Whether a place within a step lies elsewhere than the cubic between its ends has it, or beyond a guard that its end is not beyond. */
   private isSurprising(phase: Phase, z: Float64Array, ticks: number): boolean {
     const { guarded, on, tried, triedG, triedR } = this;
     const half = powerBelow(ticks);
-    phase.advance(z, half, tried);
+    // No round share of it: what rings would stand there as at its ends.
+    const inside = half >= ODD_OF ? (half / ODD_OF) * ODD : half;
+    phase.advance(z, inside, tried);
     this.look(phase, tried, triedG, triedR);
     const seconds = ticks * this.tick;
     for (let row = 0; row < guarded.length; row += 1) {
@@ -244,9 +262,15 @@ export class Guards {
       const [g0, g1, middle] = [this.g0[row]!, this.g1[row]!, triedG[row]!];
       const sign = on[guarded[row]!] ? 1 : -1;
       const noise = this.noiseOf(row, sign);
-      if (sign * middle < -noise && sign * g1 >= -noise) return true;
-      const guess = cubic(half / ticks, g0, g1, this.r0[row]! * seconds, this.r1[row]! * seconds);
-      if (Math.abs(middle - guess) > BEND * Math.max(Math.abs(g0), Math.abs(g1)) + noise) return true;
+      const isCrossed = sign * g1 < -noise;
+      if (sign * middle < -noise && !isCrossed) return true;
+      const [d0, d1] = [this.r0[row]! * seconds, this.r1[row]! * seconds];
+      const off = Math.abs(middle - cubic(inside / ticks, g0, g1, d0, d1));
+      if (off > (isCrossed ? STRAIGHT : BEND) * Math.max(Math.abs(g0), Math.abs(g1)) + noise) return true;
+      // By as much as it is off here it may be off elsewhere, and be beyond its threshold there and back.
+      if (isCrossed || off < noise) continue;
+      const isClear = (share: number) => sign * cubic(share, g0, g1, d0, d1) >= CLEAR * off;
+      if (!NEAR_ENDS.every(isClear) || (sign * d0 < 0 && sign * d1 > 0 && !isClear(d0 / (d0 - d1)))) return true;
     }
     return false;
   }
