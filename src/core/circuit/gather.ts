@@ -36,7 +36,7 @@ export interface Sums {
 interface Rows {
   /** Signals, the currents of those that are powers, and then the rates of both. */
   readonly all: Float64Array;
-  /** Sizes of the terms of each, and the largest of them. */
+  /** Sizes of the terms of each but the rates, and the largest of them. */
   readonly terms: Float64Array;
   readonly most: Float64Array;
 }
@@ -68,6 +68,9 @@ class Gatherer {
   private readonly closeHere: Float64Array;
   /** How far rounding may put rates off in the stretch in hand. */
   private readonly blur: Float64Array;
+  /** Sizes of the entries of the state in hand, and of the terms of their rates. */
+  private readonly held: Float64Array;
+  private readonly moving: Float64Array;
   private readonly piece = new Float64Array(4);
   private readonly other = new Float64Array(4);
 
@@ -83,6 +86,7 @@ class Gatherer {
     let behind = this.own;
     this.factorOf = Int32Array.from(signals, ({ factor }) => (factor ? behind++ : -1));
     this.project = projectOf(n);
+    [this.held, this.moving] = [new Float64Array(n), new Float64Array(n)];
     this.depths = Array.from({ length: DEEPEST + 4 }, () => ({
       state: new Float64Array(n),
       seen: new Float64Array(2 * this.count),
@@ -113,15 +117,14 @@ class Gatherer {
     const known = this.rowsIn.get(phase);
     if (known) return known;
     const { n, count, readers } = this;
-    const [all, terms] = [new Float64Array(2 * count * n), new Float64Array(2 * count * n)];
+    const [all, terms] = [new Float64Array(2 * count * n), new Float64Array(count * n)];
     readers.forEach((reader, index) => {
       const read = reader(phase);
       all.set(read.row, index * n);
       all.set(read.rate, (count + index) * n);
       terms.set(read.terms, index * n);
-      terms.set(read.rateTerms, (count + index) * n);
     });
-    const most = largestOf(terms, 2 * count, n);
+    const most = largestOf(terms, count, n);
     const rows = { all, terms, most };
     this.rowsIn.set(phase, rows);
     return rows;
@@ -179,19 +182,28 @@ class Gatherer {
 
   /** What rounding of the terms may come to in a stretch; mostly a bound that costs little shows that it does not matter. */
   private setNoise(phase: Phase, z: Float64Array): void {
-    const { count, close, closeHere, blur, n } = this;
+    const { count, close, closeHere, blur, n, held, moving } = this;
     const { terms, most } = this.rowsOf(phase);
+    const { sizes } = phase;
     let size = 0;
-    for (let column = 0; column < n; column += 1) size += Math.abs(z[column]!);
-    const noiseOf = (row: number) => {
+    for (let column = 0; column < n; column += 1) {
+      held[column] = Math.abs(z[column]!);
+      size += held[column]!;
+    }
+    for (let row = 0, at = 0; row < n; row += 1) {
       let sum = 0;
-      for (let column = 0, at = row * n; column < n; column += 1, at += 1) sum += terms[at]! * Math.abs(z[column]!);
+      for (let column = 0; column < n; column += 1, at += 1) sum += sizes[at]! * held[column]!;
+      moving[row] = sum;
+    }
+    const noiseOf = (row: number, of: Float64Array) => {
+      let sum = 0;
+      for (let column = 0, at = row * n; column < n; column += 1, at += 1) sum += terms[at]! * of[column]!;
       return NOISE * sum;
     };
     for (let index = 0; index < count; index += 1) {
       closeHere[index] =
-        NOISE * most[index]! * size <= close[index]! ? close[index]! : Math.max(close[index]!, noiseOf(index));
-      blur[index] = noiseOf(count + index);
+        NOISE * most[index]! * size <= close[index]! ? close[index]! : Math.max(close[index]!, noiseOf(index, held));
+      blur[index] = noiseOf(index, moving);
     }
   }
 

@@ -12,6 +12,8 @@ const BASE_BITS = 4;
 const BASE = 2 ** BASE_BITS;
 /** Times that a digit of several bits is wanted before a propagator is made for it. */
 const WORTH_MAKING = 12;
+/** A network is told in ticks of another that are longer or shorter by up to this power of two. */
+const OTHER_TICK = 1;
 const LARGEST_WORD = 2 ** 30 - 1;
 
 /**
@@ -199,13 +201,16 @@ export class Phases {
 
   constructor(
     private readonly network: Network,
-    private readonly tick: number,
+    readonly tick: number,
     private readonly guarded: readonly number[],
   ) {}
 
-  /** Whether these hold for another network: one that differs in when its gates and sources do what they do, and in nothing else. */
+  /**
+   * Whether these hold for another network: one that differs in when its gates and sources do what they do, and in nothing else.
+   * @param tick what it would be told in by itself, seconds; these may be finer or coarser by less than a factor
+   */
   serve(network: Network, tick: number): boolean {
-    if (tick !== this.tick) return false;
+    if (!(Math.abs(Math.log2(tick / this.tick)) < OTHER_TICK)) return false;
     this.ownFigures ??= figuresOf(this.network);
     return figuresOf(network) === this.ownFigures;
   }

@@ -2,12 +2,11 @@ import type { Signal } from './deck/deck';
 import { upperInverse, type Network } from './network';
 import { rowsTimes, type Phase } from './phase';
 
-/** A signal as a row over the state of a phase, with its rate; and the sizes of the terms of both, for how far rounding puts them off. */
+/** A signal as a row over the state of a phase, with its rate; and the sizes of its terms, for how far rounding puts it off. */
 export interface Read {
   readonly row: Float64Array;
   readonly rate: Float64Array;
   readonly terms: Float64Array;
-  readonly rateTerms: Float64Array;
 }
 export type Reader = (phase: Phase) => Read;
 
@@ -28,8 +27,7 @@ export function readerOf(network: Network, signal: Plain): Reader | SignalProble
     const before = known.get(phase);
     if (before) return before;
     const { row, terms = row.map(Math.abs) } = rows(phase);
-    const rate = rowsTimes(row, 1, phase.equations.m, network.size);
-    const one = { row, rate, terms, rateTerms: rowsTimes(terms, 1, phase.sizes, network.size) };
+    const one = { row, rate: rowsTimes(row, 1, phase.equations.m, network.size), terms };
     known.set(phase, one);
     return one;
   };

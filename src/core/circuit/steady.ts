@@ -3,6 +3,7 @@ import { solveInPlace } from './linear';
 import { measureAll, type Measured } from './measures';
 import { networkOf, type Network, type NetworkProblem } from './network';
 import type { Phases } from './phase';
+import { TICKS } from './ticks';
 import { runNetwork, type Beginning, type Run } from './transient';
 
 /** How a steady state was come by. */
@@ -68,6 +69,7 @@ export function steadyState(
  * @param of.mostPeriods periods after which it is given up; `of.mostEvents` changes of devices in one of them
  * @param of.within how far the state may be off after one more period, as a share of its size, where Newton finds it near as well
  * @param of.known phases of a search before, see `runNetwork`
+ * @param of.on the devices that were on where a period began in a search nearby: nothing is run before Newton begins
  * @param of.isOver asked between periods; true ends the search with what was reached
  */
 export function settlePeriod(
@@ -79,6 +81,7 @@ export function settlePeriod(
     mostEvents = Infinity,
     within = SETTLED,
     known,
+    on,
     isOver = () => false,
   }: {
     readonly period: number;
@@ -87,23 +90,34 @@ export function settlePeriod(
     readonly mostEvents?: number;
     readonly within?: number;
     readonly known?: Phases;
+    readonly on?: readonly boolean[];
     readonly isOver?: () => boolean;
   },
 ): Settled | NetworkProblem {
   const from = FROM_PERIOD * period;
-  const warm = runNetwork(network, {
-    span: (warmUp + FROM_PERIOD) * period,
-    period,
-    keepFrom: Infinity,
-    stops: [],
-    ...(known ? { known } : {}),
-    mostEvents: (warmUp + FROM_PERIOD) * mostEvents,
-  });
-  if ('kind' in warm) return warm;
-  if (warm.cut)
-    return { way: 'not settled', periods: warmUp + FROM_PERIOD, off: Infinity, run: warm, from: 0, to: warm.reached };
-  let begin: Beginning = { seconds: from, state: warm.end, on: warm.on, phases: warm.phases };
-  let periods = warmUp + FROM_PERIOD;
+  let periods = 0;
+  let begin: Beginning;
+  if (on?.length === network.devices.length)
+    begin = {
+      seconds: from,
+      state: network.start,
+      on,
+      ...(known?.serve(network, period / TICKS) ? { phases: known } : {}),
+    };
+  else {
+    periods = warmUp + FROM_PERIOD;
+    const warm = runNetwork(network, {
+      span: periods * period,
+      period,
+      keepFrom: Infinity,
+      stops: [],
+      ...(known ? { known } : {}),
+      mostEvents: periods * mostEvents,
+    });
+    if ('kind' in warm) return warm;
+    if (warm.cut) return { way: 'not settled', periods, off: Infinity, run: warm, from: 0, to: warm.reached };
+    begin = { seconds: from, state: warm.end, on: warm.on, phases: warm.phases };
+  }
   const isLeft = () => periods < mostPeriods && !isOver();
   const once = (keep: boolean): Run | NetworkProblem => {
     periods += 1;
@@ -121,7 +135,7 @@ export function settlePeriod(
   };
   let way: SteadyWay = 'not settled';
   let off = Infinity;
-  for (let round = 0; round < ROUNDS && way === 'not settled' && isLeft(); round += 1) {
+  for (let round = 0; round < ROUNDS && isLeft(); round += 1) {
     let best: { readonly begin: Beginning; readonly off: number } | undefined;
     let stuck = 0;
     for (let step = 0; step < STEPS; step += 1) {
@@ -130,23 +144,17 @@ export function settlePeriod(
       if (run.cut) return { way, periods, off, run, from, to: from + period };
       const before = off;
       off = distance(network, begin.state, run.end);
-      if (off < SETTLED) {
-        way = 'newton';
-        break;
-      }
+      if (off < SETTLED) return { way: 'newton', periods, off, run, from, to: from + period };
       if (!best || off < best.off) best = { begin, off };
       stuck = off > 0.5 * before ? stuck + 1 : 0;
       const solved = newton(network, begin.state, run);
       // What creeps is near after a period and far from where it goes: only where both are near does it repeat.
-      if (solved && off < within && distance(network, begin.state, solved) < CREEPS * within) {
-        way = 'newton';
-        break;
-      }
+      if (solved && off < within && distance(network, begin.state, solved) < CREEPS * within)
+        return { way: 'newton', periods, off, run, from, to: from + period };
       // A step that did not help is followed by a plain period, which brings the diodes into their order.
       const jumped = stuck % 2 === 1 ? undefined : solved;
       next(jumped ?? run.end, run);
     }
-    if (way === 'newton') break;
     // From the best of them the circuit goes its own way for a while, towards where Newton finds it.
     if (best) begin = best.begin;
     for (let plain = 0; plain < PLAIN && isLeft(); plain += 1) {

@@ -63,7 +63,7 @@ export interface Beginning {
   /** Scaled capacitors and inductors; the rest of the state follows from the moment. */
   readonly state: Float64Array;
   readonly on: readonly boolean[];
-  readonly phases: Phases;
+  readonly phases?: Phases;
 }
 
 /**
@@ -126,12 +126,13 @@ class Runner {
       mostEvents?: number;
     },
   ) {
-    this.tick = of.period / TICKS;
+    const tick = of.period / TICKS;
+    const known = of.begin?.phases ?? (of.known?.serve(network, tick) ? of.known : undefined);
+    this.tick = known?.tick ?? tick;
     const guarded = network.devices.flatMap(({ control }, index) => (control?.course ? [] : [index]));
     this.gates = network.devices.flatMap(({ control }, device) =>
       control?.course?.kind === 'pulse' ? [{ clock: crossingsOf(control.course, control, this.tick), device }] : [],
     );
-    const known = of.begin?.phases ?? (of.known?.serve(network, this.tick) ? of.known : undefined);
     this.phases = known ?? new Phases(network, this.tick, guarded);
     this.on = network.devices.map(({ control }, index) =>
       control?.course ? startOf(control.course) > control.onAbove : (of.begin?.on[index] ?? false),

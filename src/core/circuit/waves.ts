@@ -14,7 +14,7 @@ const MOST_POINTS = 200_000;
 
 /**
  * Signals of a deck over a span of its run from the start, evenly sampled, with both sides of every change of a device.
- * @param of.points evenly spread points
+ * @param of.points evenly spread points, about so many: their distance is a power of two of ticks
  */
 export function wavesOf(
   deck: Deck,
@@ -41,19 +41,23 @@ export function sampleRun(
     return typeof reader === 'function' ? [{ name: nameOf(signal), reader }] : [];
   });
   const points = Math.min(of.points, MOST_POINTS);
-  const step = Math.max(1, Math.round((of.to - of.from) / run.tick / points));
+  // A power of two is carried over in one go.
+  const step = 2 ** Math.max(0, Math.round(Math.log2((of.to - of.from) / run.tick / points)));
   const moments: number[] = [];
   const values: number[][] = readers.map(() => []);
   const [first, last] = [Math.round(of.from / run.tick), Math.round(of.to / run.tick)];
-  const z = new Float64Array(network.size);
+  let [z, next] = [new Float64Array(network.size), new Float64Array(network.size)];
   for (const [place, { phase, z: start, from, ticks, isFresh }] of run.stretches.entries()) {
     if (from < first) continue;
     if (from >= last) break;
+    const rows = readers.map(({ reader }) => reader(phase).row);
+    z.set(start);
+    let reached = from;
     const take = (at: number) => {
-      phase.advance(start, at - from, z);
+      phase.advance(z, at - reached, next);
+      [z, next, reached] = [next, z, at];
       moments.push(at * run.tick);
-      for (const [index, { reader }] of readers.entries()) {
-        const { row } = reader(phase);
+      for (const [index, row] of rows.entries()) {
         let sum = 0;
         for (let column = 0; column < z.length; column += 1) sum += (row[column] ?? 0) * (z[column] ?? 0);
         values[index]?.push(sum);

@@ -6,7 +6,7 @@ import type { Fault } from './faults';
 import type { Interval } from './mode';
 import { outputOf, periodOf } from './operate';
 import type { Trace } from './powerCircuit';
-import { peakOf, STRESS_WORDS, type Stress, type StressKind } from './stresses';
+import { peaksOf, STRESS_WORDS, type Stress, type StressKind } from './stresses';
 import type { Unit } from '../quantity';
 import { onsetOf, studySetting, type OutputFigures, type Study } from './study';
 
@@ -134,6 +134,10 @@ function wavesOf({ setting, operation, stresses, output }: Study): WaveSet {
     ({ of }) => typeof of === 'string' || partOf('volts' in of ? of.volts : of.amperes),
   );
   const sampled = sampleRun(piece.network, piece.run, { ...piece, points: POINTS, signals: known.map(signalOf) });
+  const shown = known.flatMap(({ of }) => (typeof of === 'object' && 'amperes' in of ? [of.amperes] : []));
+  const switches = [...new Set(shown)].filter((ref) => partOf(ref)?.model.kind === 'mosfet');
+  const highest = peaksOf(switches, piece, operation.gates);
+  const peaks = new Map(switches.map((ref, index) => [ref, highest[index] ?? Infinity]));
   return {
     seconds: sampled.seconds.map((second) => second - piece.from),
     waves: known.flatMap(({ label, unit, of }, index): readonly Wave[] => {
@@ -141,7 +145,7 @@ function wavesOf({ setting, operation, stresses, output }: Study): WaveSet {
       if (!values) return [];
       const ref = typeof of === 'object' && 'amperes' in of ? of.amperes : '';
       // What charges as a gate closes is over at once, and would hide all that follows.
-      const peak = partOf(ref)?.model.kind === 'mosfet' ? peakOf(ref, piece, operation.gates) : Infinity;
+      const peak = peaks.get(ref) ?? Infinity;
       const shownValues = (all: Float64Array) =>
         of === 'ripple' ? all.map((value) => value - output.volts) : all.map((value) => Math.min(value, peak));
       const rating =

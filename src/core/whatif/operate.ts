@@ -48,7 +48,7 @@ export interface Setting {
 }
 
 /** Where a search may begin: the stores and the control of a state nearby. */
-export type Nearby = Pick<Operation, 'stored' | 'control'>;
+export type Nearby = Pick<Operation, 'stored' | 'control' | 'settled'>;
 
 /** Measures for a page need not be nearer than what is printed: a share of the range of each signal. */
 const CLOSENESS = 5e-4;
@@ -157,22 +157,22 @@ export function operate(
   const { circuit, values } = setting;
   const { drive } = circuit;
   let stored: Stored = (drive.kind === 'once' ? undefined : nearby?.stored) ?? startOf(setting);
-  let isNear = nearby !== undefined;
+  let on = nearby?.settled.way === 'not settled' ? undefined : nearby?.settled.run.on;
   let periods = 0;
-  let known: Run['phases'] | undefined;
+  let known: Run['phases'] | undefined = nearby?.settled.run.phases;
   const settle = (
     control: number | undefined,
   ): (Omit<Operation, 'held'> & { readonly room: Room }) | NetworkProblem => {
     const { deck, period, gates } = deckOf(setting, control, stored);
     const network = networkOf(deck);
     if ('kind' in network) return network;
-    const warmUp = isNear ? 0 : WARM_UP;
     const settled =
       drive.kind === 'once'
         ? onceThrough(network, period)
         : settlePeriod(network, {
             period,
-            warmUp,
+            warmUp: WARM_UP,
+            ...(on ? { on } : {}),
             mostPeriods: MOST_PERIODS,
             mostEvents: MOST_EVENTS,
             within: REPEATS,
@@ -180,7 +180,7 @@ export function operate(
             isOver,
           });
     if ('kind' in settled) return settled;
-    isNear = settled.way !== 'not settled';
+    on = settled.way === 'not settled' ? undefined : settled.run.on;
     periods += settled.periods;
     known = settled.run.phases;
     const begun = settled.run.stretches[0];

@@ -144,12 +144,17 @@ function together(kind: StressKind, values: readonly number[]): number {
   return Math.max(...values);
 }
 
-const peaks = (parts: readonly PowerPart[], piece: Piece, gates: Gates): readonly Stress[] =>
-  parts.flatMap(({ ref, model, limits }) =>
-    model.kind === 'mosfet' && limits.amperes !== undefined
-      ? [stress(ref, 'peak', peakOf(ref, piece, gates), limits.amperes)]
-      : [],
+function peaks(parts: readonly PowerPart[], piece: Piece, gates: Gates): readonly Stress[] {
+  const switches = parts.flatMap(({ ref, model, limits }) =>
+    model.kind === 'mosfet' && limits.amperes !== undefined ? [{ ref, limit: limits.amperes }] : [],
   );
+  const highest = peaksOf(
+    switches.map(({ ref }) => ref),
+    piece,
+    gates,
+  );
+  return switches.map(({ ref, limit }, index) => stress(ref, 'peak', highest[index] ?? Number.NaN, limit));
+}
 
 /** Volts the wrong way round that say nothing yet. */
 const UPRIGHT = 0.2;
@@ -167,19 +172,18 @@ const stress = (ref: string, kind: StressKind, value: number, limit: number): St
   share: value / limit,
 });
 
-/** The largest current of a switch, but for what charges as its gate closes. */
-export function peakOf(ref: string, piece: Piece, gates: Gates): number {
+/** The largest current of each switch, but for what charges as its gate closes. */
+export function peaksOf(refs: readonly string[], piece: Piece, gates: Gates): readonly number[] {
   const { seconds, signals } = sampleRun(piece.network, piece.run, {
     ...piece,
     points: POINTS,
-    signals: [amperes(ref)],
+    signals: refs.map((ref) => amperes(ref)),
   });
-  const isBlank = blankOf(gates[ref], piece);
-  let most = 0;
-  signals[0]?.values.forEach((value, index) => {
-    if (!isBlank(seconds[index] ?? 0)) most = Math.max(most, value);
+  return refs.map((ref, index) => {
+    const isBlank = blankOf(gates[ref], piece);
+    const { values } = signals[index] ?? {};
+    return values?.reduce((most, value, at) => (isBlank(seconds[at] ?? 0) ? most : Math.max(most, value)), 0) ?? 0;
   });
-  return most;
 }
 
 /** Whether a gate has only just closed at a moment. */
