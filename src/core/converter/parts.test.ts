@@ -2,10 +2,12 @@ import {
   boundaryCorrector,
   clampOf,
   damped,
+  doubled,
   firedShare,
   firingAngle,
   holdUp,
   lastingCorrector,
+  lastingOhms,
   lineRipple,
   OSCILLATORS,
   peakGain,
@@ -17,7 +19,7 @@ import {
   tankGain,
   tankOf,
 } from '.';
-import { readDeck, simulate } from '../circuit';
+import { readDeck, simulate, steadyState } from '../circuit';
 
 const near = (got: number | undefined, want: number, within = 0.006) =>
   expect([got, Math.abs((got ?? NaN) / want - 1) < within]).toEqual([got, true]);
@@ -152,4 +154,38 @@ test('phase control: share of the power, angle of firing, where it snaps on', ()
     near(degrees(firingAngle({ ...timing, ohms }) ?? NaN), angle);
   near(startingOhms(timing), 322e3);
   expect(firingAngle({ ...timing, ohms: 2e6 })).toBeUndefined();
+  // F11-3: with 22 V left after each pulse.
+  for (const [ohms, angle] of [
+    [47e3, 34.9],
+    [100e3, 55.2],
+    [220e3, 93.6],
+    [startingOhms(timing) * 0.9999, 129.4],
+  ] as const)
+    near(degrees(firingAngle({ ...timing, ohms }, 22) ?? NaN), angle);
+  near(lastingOhms(timing, 22), 377e3, 0.01);
+});
+
+// Against the simulator, whose rectifiers and source are all but ideal here.
+test.each([
+  [115, 60, 680e-6, 1500],
+  [100, 50, 220e-6, 600],
+])('a doubler at %d V and %d Hz: what both fall to and what one does', (volts, hertz, capacitance, load) => {
+  const crest = volts * Math.SQRT2;
+  const deck = [
+    't',
+    '* pwl: vf=0 ron=10m',
+    ...['avg v(out)', 'pp v(out)', 'min v(out,m)'].map((what) => `* measure: ${what} last 1 periods`),
+    `V1 l m SIN(0 ${crest} ${hertz})\nR1 l a 10m\nD1 a out DI\nD2 0 a DI`,
+    `C1 out m ${capacitance} ic=${crest}\nC2 m 0 ${capacitance} ic=${crest}\nRL out 0 ${load}\n.model DI D(is=1e-12 n=0.05 rs=10m)`,
+    `.tran 1u ${10 / hertz} uic\n.end`,
+  ].join('\n');
+  const read = readDeck(deck);
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  const settled = steadyState(read.deck, { period: 1 / hertz });
+  if ('kind' in settled) throw new Error(JSON.stringify(settled));
+  const [mean = NaN, ripple = NaN, least] = Object.values(settled.measures).map(({ value }) => value);
+  const came = doubled({ power: mean ** 2 / load, capacitance, volts, hertz });
+  near(came?.mean, mean, 0.01);
+  near((came?.highest ?? NaN) - (came?.lowest ?? NaN), ripple, 0.03);
+  near(came?.least, least ?? NaN, 0.01);
 });

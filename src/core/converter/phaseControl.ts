@@ -11,15 +11,19 @@ export interface Timing {
   readonly breakover: number;
 }
 
+/** Half waves after which it fires at the same angle again, or not at all. */
+const MOST_HALF_WAVES = 400;
+
 /**
- * The angle at which it fires, the capacitor being empty at the zero crossing; undefined where it never does.
- * @returns radians
+ * The angle at which it fires in one half wave. @param start volts of the capacitor at the zero crossing, in the sense of the half wave
+ * @returns radians; undefined where it does not fire
  */
-export function firingAngle({ volts, line, ohms, farads, breakover }: Timing): number | undefined {
+function angleFrom({ volts, line, ohms, farads, breakover }: Timing, start: number): number | undefined {
   const lag = Math.atan(2 * Math.PI * line * ohms * farads);
   const peak = volts * Math.SQRT2;
   const at = (angle: number) =>
-    peak * Math.cos(lag) * (Math.sin(angle - lag) + Math.sin(lag) * Math.exp(-angle / Math.tan(lag)));
+    peak * Math.cos(lag) * Math.sin(angle - lag) +
+    (peak * Math.cos(lag) * Math.sin(lag) + start) * Math.exp(-angle / Math.tan(lag));
   const steps = 1800;
   for (let step = 1; step <= steps; step += 1) {
     const angle = (Math.PI * step) / steps;
@@ -33,6 +37,34 @@ export function firingAngle({ volts, line, ohms, farads, breakover }: Timing): n
     return high;
   }
   return undefined;
+}
+
+/**
+ * The angle at which it fires once it has come to rest; undefined where it never does, or drops out again. The trigger diode leaves some
+ * volts in the capacitor, which drain through the resistor while the triac conducts and stand against the next half wave.
+ * @param left volts that a pulse leaves; 0 where the capacitor is emptied
+ * @returns radians
+ */
+export function firingAngle(timing: Timing, left = 0): number | undefined {
+  const lag = Math.atan(2 * Math.PI * timing.line * timing.ohms * timing.farads);
+  let angle = angleFrom(timing, 0);
+  for (let half = 0; angle !== undefined && left > 0 && half < MOST_HALF_WAVES; half += 1) {
+    const next = angleFrom(timing, -left * Math.exp(-(Math.PI - angle) / Math.tan(lag)));
+    if (next !== undefined && Math.abs(next - angle) < 1e-6) return next;
+    angle = next;
+  }
+  return angle;
+}
+
+/** The largest resistor at which it still fires once it runs, ohm. */
+export function lastingOhms(timing: Omit<Timing, 'ohms'>, left: number): number {
+  let [low, high] = [0, 100 / (2 * Math.PI * timing.line * timing.farads)];
+  for (let turn = 0; turn < 30; turn += 1) {
+    const middle = (low + high) / 2;
+    if (firingAngle({ ...timing, ohms: middle }, left) === undefined) high = middle;
+    else low = middle;
+  }
+  return low;
 }
 
 /** The largest resistor with which it fires from rest, ohm. */

@@ -1,11 +1,14 @@
 import { largestLossFactor, remainingLife } from '../measure';
-import { holdUp } from '../converter';
+import { doubled, holdUp } from '../converter';
 import { reservoirValley } from '../nameplate';
 import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 
 /** Kelvin of own heating that a can’s rated ripple gives, and that it stands; guides of makers, from memory. */
 const HEATING = 5;
 const HOURS_A_YEAR = 8766;
+/** The mains may be so much higher than it says; and a can is used up to this share of its rating; common practice, no source. */
+const MAINS_HIGH = 1.1;
+const DERATED = 0.9;
 
 export const CAPACITORS: readonly Sum[] = [
   {
@@ -222,6 +225,77 @@ export const CAPACITORS: readonly Sum[] = [
     },
     formula: ['C (V̂² − V²)/2 = P (1/4f + asin(V/V̂)/2πf)', 't = C (V₁² − V₂²) / 2P'],
     source: 'Physics',
+    isMains: true,
+  },
+  {
+    id: 'doubler',
+    question: 'stand',
+    title: 'A mains doubler with its two capacitors',
+    words: 'voltage doubler selector 115 230 link bulk series pair',
+    fields: [
+      { id: 'c', label: 'each capacitor', unit: 'farad', usual: '680u', from: 'capacitance' },
+      { id: 'rated', label: 'each rated for', unit: 'volt', usual: '200V', from: 'voltage' },
+      { id: 'p', label: 'taken from both', unit: 'watt', usual: '250W', plate: 'watts' },
+      { id: 'v', label: 'mains', unit: 'volt', usual: '115V', plate: 'lowest' },
+      { id: 'f', label: 'line frequency', unit: 'hertz', usual: '60Hz' },
+    ],
+    work: ({ n }) => {
+      const facts = { power: n('p'), volts: n('v'), hertz: n('f') };
+      const came = doubled({ ...facts, capacitance: n('c') });
+      if (!came)
+        return {
+          wrong: `${q(n('c'), 'farad')} each do not carry ${q(n('p'), 'watt')} from crest to crest.`,
+          field: 'c',
+        };
+      const high = came.crest * MAINS_HIGH;
+      const mark: Mark = high > n('rated') ? 'danger' : high > DERATED * n('rated') ? 'warn' : 'ok';
+      return {
+        answer: `${q(came.lowest, 'volt')} to ${q(came.highest, 'volt')} together`,
+        more:
+          mark === 'danger'
+            ? `At 10 % more mains each is charged to ${q(high, 'volt')}, which is more than it stands.`
+            : `Each is charged to ${q(came.crest, 'volt')}.`,
+        mark,
+        figures: [
+          figure('crest', 'each is charged to', came.crest, 'volt'),
+          figure('high', 'each at 10 % more mains', high, 'volt'),
+          figure('least', 'each falls to', came.least, 'volt'),
+          figure('mean', 'together, mean', came.mean, 'volt'),
+          figure('ripple', 'ripple of both, peak to peak', came.highest - came.lowest, 'volt'),
+          figure('wrong', 'each with twice the mains on it', 2 * came.crest, 'volt'),
+        ],
+        curve: {
+          caption: 'lowest of both over capacitance',
+          x: { label: 'each capacitor', unit: 'farad' },
+          y: { label: 'volts', unit: 'volt' },
+          lines: [
+            {
+              label: 'lowest of both',
+              points: drawn(
+                [n('c') * 0.4, n('c') * 2.5],
+                (capacitance) => doubled({ ...facts, capacitance })?.lowest ?? 0,
+                31,
+              ),
+            },
+          ],
+          here: [n('c'), came.lowest],
+        },
+        why: [
+          'Each half of the wave charges one of the two; each carries the load for a whole period, so both need twice what a bridge would.',
+          'One that has lost capacitance falls lower than the other, and the pair no longer shares evenly.',
+        ],
+        cautions: [
+          'With the link set for doubling on 230 V mains each capacitor is charged to twice as much: they vent or burst. Set it before the plug goes in.',
+          'Each capacitor is discharged and measured by itself: an empty string may still hold equal and opposite charges.',
+        ],
+        next:
+          mark === 'ok'
+            ? 'Measure the middle: both should stand at the same voltage.'
+            : `Fit capacitors rated for ${q(high / DERATED, 'volt', 2)} or more.`,
+      };
+    },
+    formula: ['V̂ = √2 V each', 'dV/dt = −P / (C (V₁ + V₂)) between the crests'],
+    source: 'Physics, stepped through six periods',
     isMains: true,
   },
 ];

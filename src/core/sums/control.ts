@@ -1,5 +1,5 @@
 import { practice } from '../evidence';
-import { firedShare, firingAngle, OSCILLATORS, startingOhms } from '../converter';
+import { firedShare, firingAngle, lastingOhms, OSCILLATORS, startingOhms } from '../converter';
 import { E24 } from '../marking';
 import { nearestOf } from './ringing';
 import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
@@ -464,26 +464,33 @@ export const CONTROL: readonly Sum[] = [
       { id: 'at', label: 'set to', unit: 'ohm', usual: '100k' },
       { id: 'c', label: 'timing capacitor', unit: 'farad', usual: '100n', from: 'capacitance' },
       { id: 'vbo', label: 'trigger diode breaks over at', unit: 'volt', usual: '32V' },
+      { id: 'left', label: 'and leaves in the capacitor', unit: 'volt', usual: '22V', mayBeZero: true },
     ],
     work: ({ n }) => {
       const timing = { volts: n('v'), line: n('line'), farads: n('c'), breakover: n('vbo') };
-      const angle = firingAngle({ ...timing, ohms: n('at') });
+      const left = n('left');
+      if (left >= timing.breakover)
+        return { wrong: 'It leaves less in the capacitor than it breaks over at.', field: 'left' };
+      const angle = firingAngle({ ...timing, ohms: n('at') }, left);
       const start = startingOhms(timing);
+      const lasts = lastingOhms(timing, left);
       const snaps = n('r') > start;
       const share = angle === undefined ? 0 : firedShare(angle);
-      const degrees = (value: number) => Math.round((value * 180) / Math.PI);
-      const first = firingAngle({ ...timing, ohms: start * 0.999 });
+      const degrees = (value: number) => (value * 180) / Math.PI;
+      const first = firingAngle({ ...timing, ohms: start * 0.999 }, left);
       return {
         answer:
           angle === undefined
             ? 'It does not fire at this setting'
-            : `${q(share, 'ratio')} of the power, fired at ${degrees(angle)}°`,
+            : `${q(share, 'ratio')} of the power, fired at ${degrees(angle).toFixed(0)}°`,
         more: snaps
           ? `It snaps on: turned up from dark it first fires below ${q(start, 'ohm')}.`
           : 'It comes up without a step.',
         mark: snaps ? 'warn' : 'ok',
         figures: [
           figure('start', 'fires from rest below', start, 'ohm'),
+          figure('lasts', 'once on, goes out above', lasts, 'ohm'),
+          ...(angle === undefined ? [] : [plain('angle', 'fired at', degrees(angle), '°')]),
           figure('share', 'power at the setting', share, 'ratio'),
           figure('rms', 'volts at the load, rms', n('v') * Math.sqrt(share), 'volt'),
           ...(first === undefined ? [] : [figure('jump', 'first light is at', firedShare(first), 'ratio')]),
@@ -496,9 +503,9 @@ export const CONTROL: readonly Sum[] = [
             {
               label: 'power',
               points: drawn(
-                [n('r') * 0.02, Math.min(n('r'), start * 1.02)],
+                [n('r') * 0.02, Math.min(n('r'), lasts * 1.02)],
                 (ohms) => {
-                  const at = firingAngle({ ...timing, ohms });
+                  const at = firingAngle({ ...timing, ohms }, left);
                   return at === undefined ? 0 : firedShare(at);
                 },
                 81,
@@ -508,7 +515,8 @@ export const CONTROL: readonly Sum[] = [
           ...(angle === undefined ? {} : { here: [n('at'), share] as const }),
         },
         why: [
-          'Once it has fired the trigger diode leaves the capacitor at another voltage than at rest: it can be turned lower than where it came on.',
+          'At rest the capacitor swings with the line and comes no nearer to the trigger diode than it did: only a smaller resistance starts it.',
+          'Once it has fired, each half wave begins from what the trigger diode left and the triac let drain: it can be turned lower than where it came on.',
         ],
         cautions: [
           'All of it is on the mains, the shaft too where it is metal. For resistive loads only: never in front of a transformer or a supply.',
@@ -519,7 +527,7 @@ export const CONTROL: readonly Sum[] = [
       };
     },
     formula: ['P/P₀ = 1 − α/π + sin 2α/2π', 'R = √((V̂/Vbo)² − 1) / (2π f C)'],
-    source: 'Derived from the network, the capacitor being empty at each zero crossing',
+    source: 'Derived from the network, half wave by half wave, with its resistor and capacitor across the triac',
     isMains: true,
   },
 ];

@@ -92,7 +92,8 @@ test.each<[string, string, Record<string, string>, Record<string, number>]>([
   ['F10-1', 'barrier', {}, { basic: 2.5e-3, creepage: 5e-3, clearance: 3e-3 }],
   ['F10-2', 'touch', {}, { usual: 159e-6, worst: 210e-6 }],
   ['F10-3', 'touch', {}, { largest: 6.29e-9 }],
-  ['F11-2', 'phase', {}, { start: 322e3 }],
+  ['F11-2', 'phase', { left: '0' }, { start: 322e3, angle: 48.6 }],
+  ['F11-3', 'phase', {}, { angle: 55.2, lasts: 377e3 }],
   ['F11-4', 'triac-snubber', {}, { leaks: 7.23e-3, energy: 5.29e-3, heat: 0.53, surge: 3.25 }],
   ['F11-4 with 47 Ω', 'triac-snubber', { r: '47R' }, { surge: 6.9 }],
   ['F12-2', 'lamp', { p: '20W' }, { volts: 182.5 }],
@@ -107,6 +108,8 @@ test.each<[string, string, Record<string, string>, Record<string, number>]>([
 test.each([
   ['lamp', { p: '30W' }, 'cannot tell'],
   ['charge', {}, 'danger'],
+  ['doubler', {}, 'ok'],
+  ['doubler', { v: '230V' }, 'danger'],
   ['bleed', { r: '10M' }, 'danger'],
   ['stack', {}, 'warn'],
   ['stack', { count: '7' }, 'danger'],
