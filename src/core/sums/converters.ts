@@ -15,6 +15,7 @@ import {
   type Topology,
 } from '../converter';
 import { JUNCTION_GOOD, JUNCTION_MOST, onGrowth, switchLosses } from '../thermal';
+import { DRIVE_FIELDS, drivenBy } from './drive';
 import { drawn, figure, plain, q, type Field, type Figure, type Mark, type Sum } from './sum';
 
 /** Names of topologies as they are chosen. */
@@ -184,13 +185,14 @@ export const CONVERTERS: readonly Sum[] = [
       { id: 'rated', label: 'its rated voltage', unit: 'volt', usual: '60V', from: 'vds' },
       { id: 'time', label: 'time to turn on and off', unit: 'second', usual: '60ns' },
       { id: 'coss', label: 'its output capacitance', unit: 'farad', usual: '300p' },
+      ...DRIVE_FIELDS,
       { id: 'vf', label: 'drop of the rectifier', unit: 'volt', usual: '0.45V', from: 'vf' },
       { id: 'dcr', label: 'resistance of the choke', unit: 'ohm', usual: '20m', mayBeZero: true, from: 'dcr' },
       { id: 'esr', label: 'ESR of the output bank', unit: 'ohm', usual: '30m', mayBeZero: true, from: 'esr' },
       { id: 'rth', label: 'junction to air, each', unit: 'kelvinPerWatt', usual: '30K/W' },
       { id: 'air', label: 'air around it', unit: 'celsius', usual: '40C' },
     ],
-    work: ({ n, t }) => {
+    work: ({ n, t, maybe }) => {
       const topology = topologyOf(t('kind'));
       const came = convert({
         topology,
@@ -206,10 +208,12 @@ export const CONVERTERS: readonly Sum[] = [
       const switches = SWITCHES[topology];
       const rectifiers = topology === 'push-pull' || topology.endsWith('-bridge') ? 2 : 1;
       let junction = n('air');
-      let each = { conduction: 0, switching: 0, charging: 0 };
-      const switchHeat = () => each.conduction + each.switching + each.charging;
+      const driven = drivenBy({ n, maybe });
+      let each = { conduction: 0, switching: 0, charging: 0, recovery: 0, gate: 0 };
+      const switchHeat = () => each.conduction + each.switching + each.charging + each.recovery;
       for (let turn = 0; turn < 60 && junction < RUNAWAY; turn += 1) {
         each = switchLosses({
+          ...driven,
           rms: came.switchRms,
           ohms: n('ron'),
           growth: onGrowth({ rating: n('rated'), celsius: junction }),
@@ -232,6 +236,10 @@ export const CONVERTERS: readonly Sum[] = [
           watts: switches * each.conduction,
         },
         { name: 'turning on and off', watts: switches * (each.switching + each.charging) },
+        ...(driven.recovery === undefined
+          ? []
+          : [{ name: 'recovery of the rectifier, at most', watts: switches * each.recovery }]),
+        ...(driven.gate === undefined ? [] : [{ name: 'gate drive', watts: switches * each.gate }]),
         {
           name: 'rectifiers',
           watts:
@@ -281,12 +289,14 @@ export const CONVERTERS: readonly Sum[] = [
           'The on-resistance is taken at the temperature it comes to; each turn-on and turn-off is counted at the peak.',
         ],
         cautions: [
-          'Losses of the core, of the gate drive and by reverse recovery come on top: on some boards as much again.',
+          driven.recovery === undefined || driven.gate === undefined
+            ? 'Losses of the core, and of the gate drive and by reverse recovery where their charge is not given, come on top: on some boards as much again.'
+            : 'Losses of the core come on top.',
         ],
         next: 'Hold the currents against the what-if of this circuit, and the hottest part against a thermometer after half an hour.',
       };
     },
-    formula: ['P = I² R k(T) + ½ V I t f + ½ C V² f', 'rectifier Vf I', 'η = P / (P + ΣP)'],
+    formula: ['P = I² R k(T) + ½ V I t f + ½ C V² f + Qrr V f', 'gate Qg Vg f', 'rectifier Vf I', 'η = P / (P + ΣP)'],
     source:
       'Erickson & Maksimovic, chapters 3 and 4, from memory; growth of the resistance is common practice, no source',
   },

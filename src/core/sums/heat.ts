@@ -12,6 +12,7 @@ import {
   switchLosses,
   type Finish,
 } from '../thermal';
+import { DRIVE_FIELDS, drivenBy } from './drive';
 import { drawn, figure, q, type Mark, type Sum } from './sum';
 
 const caseOf = (name: string) => CASES.find((one) => one.name === name) ?? CASES[1]!;
@@ -187,11 +188,13 @@ export const HEAT: readonly Sum[] = [
       { id: 'time', label: 'time to turn on and off', unit: 'second', usual: '50ns' },
       { id: 'f', label: 'frequency', unit: 'hertz', usual: '100k' },
       { id: 'coss', label: 'output capacitance', unit: 'farad', usual: '150p' },
+      ...DRIVE_FIELDS,
       { id: 'rth', label: 'junction to air, with its sink', unit: 'kelvinPerWatt', usual: '15K/W' },
       { id: 'air', label: 'air around it', unit: 'celsius', usual: '40C' },
     ],
-    work: ({ n }) => {
+    work: ({ n, maybe }) => {
       const of = {
+        ...drivenBy({ n, maybe }),
         rms: n('i'),
         ohms: n('r'),
         volts: n('v'),
@@ -202,7 +205,7 @@ export const HEAT: readonly Sum[] = [
       };
       let junction = n('air');
       let losses = switchLosses({ ...of, growth: 1 });
-      const sum = () => losses.conduction + losses.switching + losses.charging;
+      const sum = () => losses.conduction + losses.switching + losses.charging + losses.recovery;
       // The hotter it is the more it loses: it is gone round until it rests, or runs away.
       for (let turn = 0; turn < 60 && junction < 400; turn += 1) {
         losses = switchLosses({ ...of, growth: onGrowth({ rating: n('rated'), celsius: junction }) });
@@ -218,6 +221,10 @@ export const HEAT: readonly Sum[] = [
           figure('conduction', 'while it is on', losses.conduction, 'watt'),
           figure('switching', 'while it turns on and off', losses.switching, 'watt'),
           figure('charging', 'emptying its own capacitance', losses.charging, 'watt'),
+          ...(of.recovery === undefined
+            ? []
+            : [figure('recovery', 'turning a rectifier off, at most', losses.recovery, 'watt')]),
+          ...(of.gate === undefined ? [] : [figure('gate', 'in its driver', losses.gate, 'watt')]),
           figure(
             'growth',
             'on-resistance, against 25 °C',
@@ -227,15 +234,22 @@ export const HEAT: readonly Sum[] = [
           ...(isLost ? [] : [figure('junction', 'junction', junction, 'celsius')]),
         ],
         why: [
-          losses.conduction > losses.switching + losses.charging
+          losses.conduction > sum() - losses.conduction
             ? 'Most is lost while it is on: a lower on-resistance helps.'
             : 'Most is lost while it switches: a lower frequency, a faster drive or a smaller part helps; a lower on-resistance does not.',
         ],
-        cautions: ['Losses by the reverse recovery of a rectifier it turns off come on top: up to Qrr V f.'],
+        cautions:
+          of.recovery === undefined
+            ? ['Losses by the reverse recovery of a rectifier it turns off come on top: up to Qrr V f.']
+            : [],
         next: 'Measure the sink after half an hour and come back with the true temperature.',
       };
     },
-    formula: ['P = I² R k(T) + ½ V I t f + ½ C V² f', 'k = 1.007^(T−25) from 500 V on, 1.0045^(T−25) to 100 V'],
+    formula: [
+      'P = I² R k(T) + ½ V I t f + ½ C V² f + Qrr V f',
+      'gate Qg Vg f',
+      'k = 1.007^(T−25) from 500 V on, 1.0045^(T−25) to 100 V',
+    ],
     source: 'Erickson & Maksimovic, chapter 4, from memory; growth of the resistance is common practice, no source',
   },
   {

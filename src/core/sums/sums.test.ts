@@ -83,6 +83,12 @@ test.each<[string, string, Record<string, string>, Record<string, number>]>([
   ['F7-4', 'derate', {}, { share: 0.632, current: 6.96 }],
   ['F7-5', 'triac', {}, { heat: 4.4 }],
   ['F2-10', 'triac', {}, { bare: 85 / 62 / 1.1 }],
+  [
+    'F7-1, gate and recovery',
+    'losses',
+    { qg: '40n', qrr: '100n' },
+    { gate: 48e-3, recovery: 4, switching: 1.5, charging: 1.2 },
+  ],
   ['F8-1', 'switch-volts', { vout: '12V', n: '8', spike: '70V' }, { total: 545, rectifier: 58.9 }],
   ['F9-1', 'string', {}, { resistor: 0.505e6, heat: 79e-3 }],
   ['F9-2', 'string', { rated: '200V', v: '399V' }, { limit: 333, usable: 267 }],

@@ -79,7 +79,10 @@ export const currentShare = (of: { readonly celsius: number; readonly most: numb
 export const onGrowth = (of: { readonly rating: number; readonly celsius: number }): number =>
   (1 + (of.rating >= 500 ? 0.007 : of.rating > 100 ? 0.006 : 0.0045)) ** (of.celsius - 25);
 
-/** Watts a MOSFET turns into heat, by cause. */
+/**
+ * Watts that a MOSFET causes: while it is on, while it turns on and off, by its own capacitance, by the recovery of the rectifier that it
+ * turns off (at most), and by its gate, which are lost in the driver and its resistor.
+ */
 export function switchLosses(of: {
   readonly rms: number;
   readonly ohms: number;
@@ -89,10 +92,14 @@ export function switchLosses(of: {
   readonly seconds: number;
   readonly frequency: number;
   readonly outputCapacitance: number;
+  readonly recovery?: number;
+  readonly gate?: { readonly charge: number; readonly volts: number };
 }) {
   return {
     conduction: of.rms ** 2 * of.ohms * of.growth,
     switching: 0.5 * of.volts * of.current * of.seconds * of.frequency,
     charging: 0.5 * of.outputCapacitance * of.volts ** 2 * of.frequency,
+    recovery: (of.recovery ?? 0) * of.volts * of.frequency,
+    gate: (of.gate?.charge ?? 0) * (of.gate?.volts ?? 0) * of.frequency,
   };
 }

@@ -33,6 +33,8 @@ export default function SumChart({ curve }: { curve: Curve }) {
   const [left, right] = [Math.min(...xs), Math.max(...xs)];
   const across = marks(left, right).filter((one) => one >= left - 1e-12 && one <= right * (1 + 1e-9));
   const up = marks(Math.min(0, ...ys), Math.max(...ys));
+  // Of several the lowest has its word below it, so that two that are near do not cover each other.
+  const lowest = limits.length < 2 ? -1 : limits.findIndex((one) => limits.every((other) => one.y <= other.y));
   const axis = { stroke: 'var(--rule-2)', tick: { fill: 'var(--ink-2)', fontSize: 11 }, tickLine: false } as const;
   return (
     <figure className="sum-chart">
@@ -57,13 +59,18 @@ export default function SumChart({ curve }: { curve: Curve }) {
               domain={[up[0] ?? 0, up.at(-1) ?? 1]}
               tickFormatter={(value: number) => short(value, y.unit)}
             />
-            {limits.map((limit) => (
+            {limits.map((limit, index) => (
               <ReferenceLine
                 key={limit.label}
                 y={limit.y}
                 stroke="var(--ochre)"
                 strokeDasharray="6 4"
-                label={{ value: limit.label, position: 'insideBottomRight', fill: 'var(--ochre)', fontSize: 11 }}
+                label={{
+                  value: limit.label,
+                  position: index === lowest ? 'insideTopRight' : 'insideBottomRight',
+                  fill: 'var(--ochre)',
+                  fontSize: 11,
+                }}
               />
             ))}
             {lines.map((line) => (

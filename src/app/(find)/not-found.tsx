@@ -1,0 +1,1 @@
+export { NothingHere as default } from '../../ui/feedback/NothingHere';
