@@ -8,6 +8,7 @@ import { session } from './session';
 import { discharge } from './discharge';
 import { find } from './find';
 import { simulateFile } from './simulate';
+import { substitute } from './substitute';
 
 interface Command {
   readonly usage: string;
@@ -83,6 +84,12 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     message:
       'Measures of a switched circuit from its start, by the deck’s own “* measure:” lines or by those asked for; or over one period of its steady state.',
     run: (line) => simulateFile(line, note),
+  },
+  substitute: {
+    usage: 'substitute PART.json STOCK.csv · substitute --file PAIRS.jsonl',
+    message:
+      'What may take the place of a part that failed, with reasons and margins: from a stock list, or a verdict on each pair of a file.',
+    run: (line) => substitute(line, note),
   },
   discharge: {
     usage: 'discharge --readings "0:310,5:255,10:209" --target 50',

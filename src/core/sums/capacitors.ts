@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import { largestLossFactor, remainingLife } from '../measure';
 import { doubled, holdUp } from '../converter';
 import { reservoirValley } from '../nameplate';
@@ -6,9 +7,8 @@ import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 /** Kelvin of own heating that a can’s rated ripple gives, and that it stands; guides of makers, from memory. */
 const HEATING = 5;
 const HOURS_A_YEAR = 8766;
-/** The mains may be so much higher than it says; and a can is used up to this share of its rating; common practice, no source. */
-const MAINS_HIGH = 1.1;
-const DERATED = 0.9;
+/** The mains may be so much higher than it says; and a can is used up to this share of its rating. */
+const { mainsHigh: MAINS_HIGH, used: DERATED } = practice({ mainsHigh: 1.1, used: 0.9 });
 
 export const CAPACITORS: readonly Sum[] = [
   {
