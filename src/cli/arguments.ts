@@ -19,6 +19,7 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   schematic: ['geometry'],
   convert: ['to'],
   find: ['file'],
+  diagnose: [],
   substitute: ['file'],
   simulate: ['measure', 'period', 'waves', 'steady'],
 };

@@ -7,6 +7,7 @@ import { line } from './line';
 import { session } from './session';
 import { discharge } from './discharge';
 import { find } from './find';
+import { diagnoseFile } from './diagnose';
 import { simulateFile } from './simulate';
 import { substitute } from './substitute';
 
@@ -84,6 +85,11 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     message:
       'Measures of a switched circuit from its start, by the deck’s own “* measure:” lines or by those asked for; or over one period of its steady state.',
     run: (line) => simulateFile(line, note),
+  },
+  diagnose: {
+    usage: 'diagnose CASE.json',
+    message: 'Likely causes of a unit’s complaint with reasons, and the checks that would tell most for each minute.',
+    run: (line) => diagnoseFile(line, note),
   },
   substitute: {
     usage: 'substitute PART.json STOCK.csv · substitute --file PAIRS.jsonl',

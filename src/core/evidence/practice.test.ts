@@ -11,6 +11,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   benchline: 1,
   board: 2,
   chips: 3,
+  diagnose: 7,
   evidence: 1,
   findings: 13,
   harvest: 15,

@@ -1,0 +1,152 @@
+import type { CheckTest } from './words';
+
+/** How a part was found to be. */
+export type State = 'good' | 'shorted' | 'open' | 'off' | 'damaged' | 'stained' | 'unknown';
+
+/** What was seen or measured at a part, as it was told. */
+export interface Seen {
+  readonly ref?: string;
+  readonly rail?: string;
+  readonly test?: CheckTest;
+  readonly pins?: readonly string[];
+  readonly value?: number;
+  readonly volts?: number;
+  readonly condition?: string;
+  readonly text?: string;
+}
+
+const PREFIX: Readonly<Record<string, number>> = {
+  p: 1e-12,
+  n: 1e-9,
+  u: 1e-6,
+  µ: 1e-6,
+  m: 1e-3,
+  k: 1e3,
+  M: 1e6,
+  G: 1e9,
+};
+const NUMBER = /(?<digits>\d+(?:\.\d+)?)\s*(?<prefix>[pnuµmkMG]?)\s*(?:ohm|Ω|F\b|V\b|A\b|H\b)/gu;
+
+function numbersIn(text: string): readonly number[] {
+  return [...text.matchAll(NUMBER)].map(
+    ({ groups }) => Number(groups?.['digits']) * (PREFIX[groups?.['prefix'] ?? ''] ?? 1),
+  );
+}
+
+/** The number told as what it should be: “0.09 nF of 2.2 nF”, “1.9 kohm, marked 10 ohm”, “0.6 ohm; a good one 0.02 ohm”. */
+function shouldBe(text: string): readonly [is: number, should: number] | undefined {
+  const [is, ...rest] = numbersIn(text);
+  const other =
+    /(?:\bof\b|marked|printed|(?:a|the|its) (?:good|new|other|twin|like)|sister|should|normal|instead|against|\bfor\b|where)(?<rest>.*)$/u.exec(
+      text,
+    )?.groups?.['rest'];
+  const [should] = other === undefined ? rest.slice(0, 0) : numbersIn(other);
+  return is === undefined || should === undefined ? undefined : [is, should];
+}
+
+const BAD_LOOKS =
+  /split|crack|burst|explod|shatter|bulg|dome|crust|burnt|black|charr|scorch|hole|blown|vent|leak|broken|missing|ring round|ring around|loose|stuck|stands|seized|hard to turn|dark|sooty|wet|corro|green|melt|swollen|lifted|torn|wrong|set to 1|115|brown|smell|varnish/u;
+const GOOD_LOOKS =
+  /\bgood\b|whole|flat top|dry foot|clean|shiny|turns|fine\b|nothing to see|no mark|intact|as new|undamaged|healthy|\bok\b|firm|tight/u;
+const PLAIN_BAD =
+  /short(?:ed)?\b|punched|leaky|dried|dead|gone|never|nothing|no (?:reading|output|signal|volt)|drops out|open circuit|far (?:off|under|down)|too (?:high|low)|unstable|jumps|wanders/u;
+const PLAIN_GOOD =
+  /as marked|as a good|as (?:it )?should|as new|alike|the same|past|rises|normal|good\b|\bnew\b|within|fine\b|\bok\b|beeps|healthy|nothing wrong/u;
+
+/** Ohms under which a part that should block is shorted; and over which one that should conduct is open. */
+const SHORT_OHMS = 5;
+const ESR = { small: 3, any: 1 };
+
+const bySize = (of: readonly [number, number], test: CheckTest | undefined): State => {
+  const ratio = of[0] / of[1];
+  if (test === 'esr') return ratio > 3 ? 'off' : 'good';
+  if (ratio < 0.72) return 'off';
+  return ratio > (test === 'resistance' ? 1.3 : 1.6) ? (ratio > 20 ? 'open' : 'off') : 'good';
+};
+
+/** Whether a person saw nothing at all: the part is good, or is not there. */
+export const isNothing = (text: string | undefined): boolean => /no difference seen/iu.test(text ?? '');
+
+/** Farads that a reading says a capacitor should have, or has. */
+export function faradsIn(text: string | undefined): number | undefined {
+  const found = [...(text ?? '').matchAll(/(?<digits>\d+(?:\.\d+)?)\s*(?<prefix>[pnuµm]?)F\b/gu)].map(
+    ({ groups }) => Number(groups?.['digits']) * (PREFIX[groups?.['prefix'] ?? ''] ?? 1),
+  );
+  return found.length === 0 ? undefined : Math.max(...found);
+}
+
+/**
+ * How a part was found to be, out of what a person told of a test: the reading first, then what it means.
+ * @param blocks whether the part blocks when it is good, as a rectifier or a capacitor does, so that few ohms are a short
+ */
+export function stateOf({ test, text, value, condition, pins }: Seen, blocks: boolean): State {
+  if (condition !== undefined) {
+    const word = condition.toLowerCase();
+    if (/^(?:good|fine|ok)$/u.test(word)) return 'good';
+    if (/short/u.test(word)) return 'shorted';
+    if (/open|blown|missing/u.test(word)) return 'open';
+    return /discolou?red|stain|dirty|dust|warm|brown/u.test(word) ? 'stained' : 'damaged';
+  }
+  if (text === undefined) {
+    if (value === undefined) return 'unknown';
+    if (test === 'diode-mode') return value < 0.08 ? 'shorted' : value < 2.2 ? 'good' : 'open';
+    if (test === 'resistance' || test === 'continuity')
+      return blocks && value < SHORT_OHMS ? 'shorted' : !blocks && value > 1e6 ? 'open' : 'unknown';
+    if (test === 'esr') return value > ESR.small ? 'off' : value > ESR.any ? 'unknown' : 'good';
+    return 'unknown';
+  }
+  const told = text.toLowerCase().trim();
+  if (told === '' || /not (?:measured|reach)/u.test(told)) return 'unknown';
+  if (/no difference seen|nothing (?:unusual|to see)/u.test(told)) return 'good';
+  if (/^good\b/u.test(told)) return 'good';
+  if (test === 'visual')
+    return BAD_LOOKS.test(told) && !/^(?:no|not|nothing|without)\b/u.test(told)
+      ? 'damaged'
+      : GOOD_LOOKS.test(told)
+        ? 'good'
+        : 'unknown';
+  if (/\bshort(?:ed)?\b/u.test(told) && !/no short|not short/u.test(told)) return 'shorted';
+  if (/punched/u.test(told)) return 'shorted';
+  if (/^(?:ol|open)\b/u.test(told) && !blocks && test !== 'diode-mode') return 'open';
+  const compared = shouldBe(text);
+  if (compared) {
+    const sized = bySize(compared, test);
+    if (sized !== 'good' || test === 'capacitance' || test === 'resistance' || test === 'esr') return sized;
+  }
+  if (/should be (?:ol|open)/u.test(told)) return 'shorted';
+  if (/as marked|as a good|as printed|as it should|as new|alike|the same|like new/u.test(told)) return 'good';
+  if (test === 'diode-mode') {
+    if (/one way, (?:ol|open)|one way,? and (?:ol|open)|(?:v|volts?) one way/u.test(told))
+      return /both ways/u.test(told) && !/alike|all/u.test(told) ? 'unknown' : 'good';
+    if (/(?:ol|open) both|both ways (?:ol|open)/u.test(told))
+      return /tells nothing|says little/u.test(told) ? 'unknown' : 'open';
+    if (/\bopen$|is open|one .{0,12}open|ol at/u.test(told)) return 'open';
+    const [first] = numbersIn(text);
+    if (first !== undefined && first < 0.08) return 'shorted';
+    if (first !== undefined && first < 2.2) return 'good';
+    return /^ol\b/u.test(told) ? ((pins?.length ?? 0) > 0 ? 'unknown' : 'open') : 'unknown';
+  }
+  if (test === 'resistance' || test === 'continuity') {
+    if (/^(?:ol|open)\b/u.test(told)) return blocks ? 'good' : 'open';
+    if (/rises|climbs|past /u.test(told)) return 'good';
+    if (
+      /drops out|jumps|cuts|breaks|no beep|does not beep|interrupt|comes and goes|on and off|opens when|flickers/u.test(
+        told,
+      )
+    )
+      return 'open';
+    if (/beeps/u.test(told)) return 'good';
+    const [first] = numbersIn(text);
+    if (first === undefined) return PLAIN_BAD.test(told) ? 'off' : PLAIN_GOOD.test(told) ? 'good' : 'unknown';
+    if (blocks && first < SHORT_OHMS) return 'shorted';
+    return PLAIN_BAD.test(told) ? 'off' : 'good';
+  }
+  if (test === 'esr') {
+    const [first] = numbersIn(text);
+    if (/\bnew\b|good|fine|low/u.test(told)) return 'good';
+    if (/high|dry/u.test(told)) return 'off';
+    return first === undefined ? 'unknown' : first > ESR.small ? 'off' : first <= ESR.any ? 'good' : 'unknown';
+  }
+  if (PLAIN_BAD.test(told)) return 'off';
+  return PLAIN_GOOD.test(told) ? 'good' : 'unknown';
+}

@@ -1,0 +1,192 @@
+import { practice } from '../evidence';
+import type { Board, BoardPart } from '../board';
+import { faradsIn, type Seen } from './readings';
+import { ROLE_NAMES, ROLES, type RoleName } from './words';
+
+/** How sure a reference is to be a role by how it is usually numbered: the first of the list, the second, and so on; and any other. */
+const BY_PLACE = practice([0.6, 0.35, 0.22, 0.15, 0.12] as const);
+const ELSEWHERE = 0.05;
+/** As sure as a description, or a part on the board, makes it. */
+const TOLD = 0.95;
+
+/** Roles that only some circuits have. */
+const ONLY_IN: Partial<Record<RoleName, RegExp>> = {
+  pfcSwitch: /pfc/u,
+  pfcDiode: /pfc/u,
+  resonant: /llc|resonan|ballast/u,
+  triac: /phase|triac|dimmer/u,
+  trigger: /phase|ballast|dimmer|rcc|self-osc/u,
+  timing: /phase|dimmer|pulse|discharge|ignit|timer|ballast/u,
+  timingResistor: /phase|dimmer|pulse|ignit/u,
+  dropper: /dropper/u,
+  store: /pulse|discharge|ignit|fence|flash|dump/u,
+  pulseSwitch: /pulse|discharge|ignit|fence|flash|dump/u,
+  charging: /pulse|discharge|ignit|fence|flash|dump/u,
+  standbySwitch: /standby|rcc|flyback.+(?:forward|bridge|llc|pfc)|(?:forward|bridge|llc|pfc).+flyback/u,
+  standbyCapacitor: /standby|rcc|flyback.+(?:forward|bridge|llc|pfc)|(?:forward|bridge|llc|pfc).+flyback/u,
+  regulator: /linear|line-transformer|dropper|buck|regulator/u,
+  leds: /led/u,
+  outputRectifier: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|line-transformer|linear|pfc/u,
+  sense: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|pfc/u,
+  controller: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|pfc|pulse|discharge|led/u,
+  syncFet: /llc|sync|flyback|forward|bridge|buck|boost/u,
+  startUp: /flyback|forward|bridge|push|llc|pfc/u,
+  vccCapacitor: /flyback|forward|bridge|push|llc|pfc/u,
+  auxiliary: /flyback|forward|bridge|push|llc|pfc/u,
+  optocoupler: /flyback|forward|bridge|push|llc|pfc/u,
+  ntc: /flyback|forward|bridge|push|llc|pfc|dropper/u,
+  varistor: /flyback|forward|bridge|push|llc|pfc|dropper|phase|ballast/u,
+  bridge: /flyback|forward|bridge|push|llc|pfc|dropper|linear|line-|ballast/u,
+  inputCapacitor: /^(?:buck|boost|sepic|inverting|cuk)/u,
+};
+
+/** How parts are numbered where something stands ahead of them: a PFC stage has the first numbers, a low-side switch the second. */
+const NUMBERED: readonly { readonly in: RegExp; readonly role: RoleName; readonly usual: readonly string[] }[] =
+  practice([
+    { in: /rcc|wall|ballast|dropper/u, role: 'bridge', usual: ['D1', 'D2', 'D3', 'D4', 'BR1'] },
+    { in: /rcc|wall|ballast/u, role: 'bulk', usual: ['C1', 'C3', 'C2'] },
+    { in: /pfc/u, role: 'bridge', usual: ['BR1', 'DB1'] },
+    { in: /^(?:buck|boost|sepic)(?!-)/u, role: 'mainSwitch', usual: ['Q1', 'Q6', 'Q3'] },
+    { in: /pfc/u, role: 'mainSwitch', usual: ['Q2', 'Q3', 'Q4', 'Q1'] },
+    { in: /pfc/u, role: 'controller', usual: ['U1', 'U5', 'U2', 'IC1'] },
+    { in: /half-bridge(?!.*pfc)/u, role: 'bulk', usual: ['C1', 'C2', 'C5', 'C6', 'C3'] },
+    { in: /pfc/u, role: 'bulk', usual: ['C9', 'C5', 'C3', 'C1'] },
+    { in: /^(?:buck|boost|sepic)(?!-)/u, role: 'syncFet', usual: ['Q2', 'Q3'] },
+    {
+      in: /dropper|pulse|ignit|^(?:buck|boost|sepic)(?!-)/u,
+      role: 'outputCapacitor',
+      usual: ['C2', 'C4', 'C3', 'C5', 'C10'],
+    },
+    { in: /dropper|line-transformer|linear/u, role: 'bulk', usual: ['C2', 'C1', 'C3', 'C5'] },
+    { in: /^(?:buck|boost|sepic)(?!-)|line-transformer/u, role: 'outputRectifier', usual: ['D1', 'D2', 'D6'] },
+  ] as const);
+const usualOf = (role: RoleName, circuits: string): readonly string[] =>
+  NUMBERED.find((one) => one.role === role && one.in.test(circuits))?.usual ?? ROLES[role].usual;
+
+/** Farads from which a capacitor is a can, and up to which one feeds a controller. */
+const CANS = practice({ from: 0.8e-6, small: 120e-6, output: 100e-6 } as const);
+const CAN_ROLES: ReadonlySet<RoleName> = new Set([
+  'bulk',
+  'inputCapacitor',
+  'vccCapacitor',
+  'outputCapacitor',
+  'standbyCapacitor',
+  'store',
+]);
+const FILM_ROLES: ReadonlySet<RoleName> = new Set(['xCapacitor', 'clamp', 'resonant', 'dropper', 'timing', 'store']);
+/** Volts on a can that only stands at the mains, or in a pulse unit. */
+const CHARGED = 120;
+
+/** Roles of a capacitor as what was measured on it leaves them. */
+export function byReading(
+  roles: ReadonlyMap<RoleName, number>,
+  seen: Seen,
+  circuits: string,
+): ReadonlyMap<RoleName, number> {
+  if (!seen.ref?.startsWith('C')) return roles;
+  const volts = seen.test === 'voltage-dc' ? (seen.value ?? seen.volts) : undefined;
+  if (volts !== undefined && volts > CHARGED)
+    return new Map(has('store', circuits) ? [['store', TOLD]] : [['bulk', TOLD]]);
+  const farads = faradsIn(seen.text);
+  if (farads === undefined && seen.test !== 'esr') return roles;
+  const isCan = farads === undefined || farads >= CANS.from;
+  const left = [...roles].filter(([role]) => (isCan ? CAN_ROLES : FILM_ROLES).has(role));
+  const sized = left.map(([role, sure]): readonly [RoleName, number] => {
+    if (farads === undefined || !isCan) return [role, Math.max(sure, 0.25)];
+    if (role === 'vccCapacitor') return [role, farads <= CANS.small ? Math.max(sure, 0.35) : 0.03];
+    if (role === 'outputCapacitor') return [role, farads >= CANS.output ? Math.max(sure, 0.5) : sure];
+    return [role, role === 'standbyCapacitor' ? Math.max(sure, 0.3) : sure];
+  });
+  return new Map(sized);
+}
+
+const lettersOf = (ref: string) => /^[A-Za-z]+/u.exec(ref)?.[0]?.toUpperCase() ?? '';
+
+/** Whether the circuits a unit has can have a part of a role. */
+export const has = (role: RoleName, circuits: string): boolean => ONLY_IN[role]?.test(circuits) ?? true;
+
+/** What a part on the board says of its own role: how sure it is, by role; nothing where it says nothing. */
+function byPart(part: BoardPart): readonly RoleName[] {
+  const volts = part.value?.voltage ?? 0;
+  const farads = part.value?.capacitance ?? 0;
+  switch (part.kind) {
+    case 'fuse':
+      return ['fuse'];
+    case 'bridge':
+      return ['bridge'];
+    case 'varistor':
+      return ['varistor'];
+    case 'thermistor':
+      return ['ntc'];
+    case 'optocoupler':
+      return ['optocoupler'];
+    case 'shunt-reference':
+      return ['reference'];
+    case 'triac':
+      return ['triac'];
+    case 'transformer':
+      return ['transformer'];
+    case 'capacitor':
+      if (/^x/u.test(part.subtype ?? '')) return ['xCapacitor', 'dropper'];
+      if (part.subtype === 'electrolytic' && volts >= 160) return ['bulk', 'store'];
+      if (part.subtype === 'electrolytic' && farads > 0 && farads <= 100e-6)
+        return ['vccCapacitor', 'standbyCapacitor'];
+      if (part.subtype === 'electrolytic' && farads > 100e-6) return ['outputCapacitor'];
+      if (part.subtype === 'ceramic' && volts >= 500) return ['clamp'];
+      if (part.subtype === 'film' && volts >= 400) return ['resonant', 'clamp'];
+      return [];
+    default:
+      return [];
+  }
+}
+
+/** Words by which a person described a reference. */
+export type Described = ReadonlyMap<string, string>;
+
+/**
+ * How sure a reference is to be each role: by what was written of it, by the part on the board, else by how such parts are usually numbered.
+ * @param circuits topologies of the unit and its kind, in one line
+ */
+export function rolesOf(
+  ref: string,
+  {
+    board,
+    described,
+    circuits,
+  }: { readonly board: Board | undefined; readonly described: Described; readonly circuits: string },
+): ReadonlyMap<RoleName, number> {
+  const found = new Map<RoleName, number>();
+  const words = described.get(ref);
+  if (words !== undefined) {
+    const named = ROLE_NAMES.filter((role) => ROLES[role].words.test(words) && has(role, circuits));
+    if (named.length > 0) return new Map(named.map((role) => [role, TOLD / Math.sqrt(named.length)]));
+  }
+  const part = board?.parts.find((one) => one.ref === ref);
+  const own = part ? byPart(part).filter((role) => has(role, circuits)) : [];
+  if (own.length > 0) return new Map(own.map((role) => [role, TOLD / Math.sqrt(own.length)]));
+  const letters = lettersOf(ref);
+  for (const role of ROLE_NAMES) {
+    if (!has(role, circuits) || !ROLES[role].letters.split('|').includes(letters)) continue;
+    const at = usualOf(role, circuits).indexOf(ref);
+    found.set(role, at < 0 ? ELSEWHERE : (BY_PLACE[at] ?? 0.1));
+  }
+  return found;
+}
+
+/** References that may be a role, the surest first: those that are known, and then how it is usually numbered. */
+export function refsOf(
+  role: RoleName,
+  of: {
+    readonly board: Board | undefined;
+    readonly described: Described;
+    readonly circuits: string;
+    readonly seen: readonly string[];
+  },
+): readonly { readonly ref: string; readonly sure: number }[] {
+  const known = [...new Set([...(of.board?.parts.map(({ ref }) => ref) ?? []), ...of.seen])];
+  const all = [...new Set([...known, ...usualOf(role, of.circuits)])];
+  return all
+    .map((ref) => ({ ref, sure: rolesOf(ref, of).get(role) ?? 0 }))
+    .filter(({ sure }) => sure > ELSEWHERE)
+    .toSorted((a, b) => b.sure - a.sure);
+}

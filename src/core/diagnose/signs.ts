@@ -1,0 +1,381 @@
+import { practice } from '../evidence';
+import type { CauseName } from './causes';
+
+/** What a person writes of a unit, and how many times likelier each cause makes it than the others do. */
+export interface Sign {
+  readonly says: RegExp;
+  readonly tells: Partial<Record<CauseName, number>>;
+}
+
+const SHORTS = {
+  'switch-shorted': 4,
+  'bridge-shorted': 4,
+  'bulk-shorted': 2.5,
+  'varistor-shorted': 3,
+  'pfc-switch-shorted': 4,
+  'pfc-diode-shorted': 3,
+  'standby-switch-shorted': 2,
+  'x-capacitor-failed': 0.7,
+  'fuse-aged': 0.05,
+} as const;
+const NO_SHORT = {
+  'switch-shorted': 0.1,
+  'bridge-shorted': 0.1,
+  'bulk-shorted': 0.1,
+  'varistor-shorted': 0.2,
+  'pfc-switch-shorted': 0.1,
+  'pfc-diode-shorted': 0.15,
+  'fuse-aged': 12,
+} as const;
+
+export const SIGNS: readonly Sign[] = practice([
+  // The fuse, and what it says.
+  {
+    says: /fuse.*(?:black|silver|spatter|mirror|burst|shatter|explod)|(?:black|spatter).*fuse|\bbang\b|loud (?:pop|crack)|exploded/u,
+    tells: SHORTS,
+  },
+  {
+    says: /fuse.*(?:clear|sag|clean|slack|droop|hangs|parted|one end|no soot)|wire.*(?:sagged|hangs)/u,
+    tells: NO_SHORT,
+  },
+  {
+    says: /(?:new|second|third|next|replacement) fuse.*(?:holds|runs|good|lasted|weeks|months|days)|runs .*new fuse/u,
+    tells: NO_SHORT,
+  },
+  {
+    says: /(?:new|second|third|next|replacement) fuse (?:blew|blows|went|goes)|(?:blew|blows) (?:again|the next)|fuse.*(?:at once|instantly) again/u,
+    tells: { ...SHORTS, 'snubber-failed': 2, 'gate-drive-fault': 2 },
+  },
+  {
+    says: /fuse.*(?:good|whole|intact|fine|ok\b)/u,
+    tells: {
+      'switch-shorted': 0.25,
+      'bridge-shorted': 0.15,
+      'bulk-shorted': 0.2,
+      'varistor-shorted': 0.2,
+      'pfc-switch-shorted': 0.15,
+      'pfc-diode-shorted': 0.3,
+      'fuse-aged': 0.05,
+      'x-capacitor-failed': 2,
+      'line-selector-wrong': 0.4,
+    },
+  },
+  // What happened before.
+  {
+    says: /thunder|lightning|surge|storm|(?:lost|broken|missing|swapped) neutral|400 ?v|generator|overvoltage/u,
+    tells: {
+      'varistor-shorted': 5,
+      'bridge-shorted': 2.5,
+      'bulk-shorted': 1.6,
+      'switch-shorted': 0.8,
+      'fuse-aged': 0.4,
+    },
+  },
+  {
+    says: /dip of the mains|brown.?out|mains (?:dip|came back|returned)|after a power cut|plugged? in again/u,
+    tells: {
+      'switch-shorted': 1.6,
+      'ntc-open': 1.6,
+      'bridge-shorted': 1.4,
+      'pfc-switch-shorted': 1.6,
+      'startup-resistor-open': 1.4,
+      'vcc-capacitor-dry': 1.6,
+      'standby-capacitor-dry': 1.5,
+    },
+  },
+  {
+    says: /(?:switch|fet|transistor|mosfet)s? (?:was |were |has been |have been |already )?(?:replaced|changed|renewed|fitted)|(?:second|third|new) (?:switch|fet|transistor|mosfet)|(?:kills|killed|blew|blows|died|dies).*(?:switch|fet|transistor|again|within)/u,
+    tells: {
+      'snubber-failed': 7,
+      'gate-drive-fault': 6,
+      'sense-resistor-open': 1.5,
+      'transformer-shorted-turns': 2,
+      'pfc-diode-shorted': 2,
+      'resonant-capacitor-faded': 1.6,
+      'switch-shorted': 0.5,
+    },
+  },
+  {
+    says: /(?:caps|capacitors?|cans).{0,24}(?:replaced|renewed|changed|\bnew\b)|(?:changed|replaced|renewed|new).{0,20}(?:caps|capacitors?|cans)|recapped/u,
+    tells: {
+      'output-capacitors-dry': 0.25,
+      'standby-capacitor-dry': 0.2,
+      'vcc-capacitor-dry': 0.4,
+      'bulk-dry': 0.4,
+      'standby-unprotected': 5,
+      'solder-joint-cracked': 1.5,
+    },
+  },
+  {
+    says: /damp|moist|wet|flood|cellar|condens|humid/u,
+    tells: {
+      'x-capacitor-failed': 2.5,
+      'varistor-shorted': 1.3,
+      'startup-resistor-open': 1.4,
+      'timing-capacitor-leaky': 1.6,
+      'solder-joint-cracked': 1.2,
+      'feedback-open': 1.3,
+    },
+  },
+  {
+    says: /drop(?:ped|s)?\b|fell (?:off|down)|shaken|vibrat|carried|travel|transport|forklift|hammer|knock|tap(?:ping|ped)?\b|hit\b|slap/u,
+    tells: { 'solder-joint-cracked': 6, 'cable-broken': 2 },
+  },
+  {
+    says: /(?:from|bought in|used in|moved? to|came from) (?:america|japan|abroad|the (?:us|states))|(?:selector|red switch|voltage switch|set|switch(?:ed)?).{0,24}\b1(?:00|10|15|20)\b|\b1(?:00|10|15|20) ?v.{0,30}(?:230|socket here)/u,
+    tells: { 'line-selector-wrong': 40 },
+  },
+  { says: /selector.{0,16}(?:230|220|240|right)/u, tells: { 'line-selector-wrong': 0.1 } },
+  // How it behaves in time.
+  {
+    says: /(?:starts?|works?|runs?|comes up).{0,40}(?:only |better |again )?(?:when|once|after|if).{0,20}(?:warm|hair ?dry|heated)|cold.{0,30}(?:does not|will not|won.t|hardly|slow|no start|dead)|(?:longer|minutes|tries).{0,30}(?:start|come up)|several (?:attempts|tries)/u,
+    tells: {
+      'vcc-capacitor-dry': 4,
+      'standby-capacitor-dry': 4,
+      'output-capacitors-dry': 2,
+      'bulk-dry': 1.6,
+      'startup-resistor-open': 1.3,
+      'solder-joint-cracked': 0.8,
+      'fan-stuck': 0.2,
+      'optocoupler-dead': 0.8,
+    },
+  },
+  {
+    says: /(?:stops|fails|drops out|dies|cuts out|goes off|switches off|shuts).{0,40}(?:when|once|after|as).{0,24}(?:warm|hot|minutes|hour)|after (?:ten|twenty|thirty|half|some|a few|\d+)[ a-z]*(?:minutes|hour)/u,
+    tells: {
+      'solder-joint-cracked': 2.5,
+      'fan-stuck': 2.5,
+      'output-capacitors-dry': 1.6,
+      'vcc-capacitor-dry': 1.3,
+      'optocoupler-dead': 1.5,
+      'controller-dead': 1.2,
+    },
+  },
+  {
+    says: /when (?:it is )?(?:moved|touched|pressed|bent|twisted|turned)|pressing|push(?:ed|ing) on|loose|wobbl|bend|wiggl|flex|angle|held (?:at|in)|sleeve/u,
+    tells: { 'solder-joint-cracked': 4, 'cable-broken': 6 },
+  },
+  {
+    says: /cable|cord|strain relief|plug (?:is |was )?(?:bent|pulled|crushed)|chewed|(?:rolled|drove) over/u,
+    tells: { 'cable-broken': 5 },
+  },
+  {
+    says: /tick|click|chirp|once a second|twice a second|times a second|pulses|hiccup|starts and stops|blinks/u,
+    tells: {
+      'output-rectifier-shorted': 1.5,
+      'vcc-capacitor-dry': 1.5,
+      'overloaded-outside': 1.4,
+      'auxiliary-winding-open': 1.5,
+      'sync-fet-shorted': 1.4,
+      'startup-resistor-open': 0.2,
+      'ntc-open': 0.05,
+      'fuse-aged': 0.05,
+      'controller-dead': 0.5,
+      'trigger-diode-dead': 0.2,
+    },
+  },
+  {
+    says: /(?:fine|good|right|works|runs|starts|normal|correct|measured).{0,40}(?:alone|by itself|unloaded|on the bench|without (?:the |its |a |any )?(?:load|device)|with (?:the plug out|nothing connected|another)|unplugged from|on another)|(?:alone|by itself|unloaded|empty|without (?:the |its |a |any )?load|with nothing connected).{0,30}(?:fine|right|good|as it should|runs|works|normal)|(?:ticks?|stops|cuts out|shuts|drops).{0,24}(?:when|once|as soon as|the moment).{0,30}(?:plugged in|connected)/u,
+    tells: { 'overloaded-outside': 4 },
+  },
+  {
+    says: /(?:even|also|same|still|ticks?|just as).{0,20}(?:without|with no|with nothing|unloaded|empty|unplugged)/u,
+    tells: {
+      'overloaded-outside': 0.06,
+      'output-rectifier-shorted': 1.5,
+      'sync-fet-shorted': 1.4,
+      'vcc-capacitor-dry': 1.3,
+    },
+  },
+  {
+    says: /(?:under|with|at|as soon as).{0,20}(?:full |heavy |more )?load.{0,30}(?:falls|drops|sags|dips|stops|restarts|freezes|resets|cuts)|(?:falls|sags|drops).{0,24}(?:under|with|at) (?:a |the |full |half )?load/u,
+    tells: {
+      'output-capacitors-dry': 1.8,
+      'bulk-dry': 2,
+      'overloaded-outside': 1.3,
+      'dropper-capacitor-faded': 1.6,
+      'resonant-capacitor-faded': 1.5,
+      'feedback-open': 0.5,
+      'sense-resistor-open': 1.6,
+    },
+  },
+  {
+    says: /output (?:caps?|capacitors?|cans?).{0,40}(?:good|fine|new|changed|replaced|renewed|measure)|(?:changed|replaced|renewed|tested|measured).{0,24}output (?:caps?|capacitors?|cans?)/u,
+    tells: { 'output-capacitors-dry': 0.1 },
+  },
+  {
+    says: /vcc (?:cap|capacitor|can).{0,30}(?:good|fine|new|changed|replaced|renewed)|(?:changed|replaced|renewed|new).{0,16}vcc (?:cap|can)/u,
+    tells: { 'vcc-capacitor-dry': 0.08 },
+  },
+  {
+    says: /(?:blew|died|failed|went|stopped).{0,30}(?:while|when|in the night).{0,30}(?:\boff\b|standby|asleep|nobody|not in use)|in standby/u,
+    tells: {
+      'standby-switch-shorted': 8,
+      'x-capacitor-failed': 1.5,
+      'varistor-shorted': 1.3,
+      'pfc-switch-shorted': 0.3,
+      'switch-shorted': 0.4,
+    },
+  },
+  {
+    says: /twitch|kicks|for a (?:moment|second)|blips|then (?:nothing|off|stops)|shuts down the moment|latches|until it is unplugged/u,
+    tells: {
+      'output-rectifier-shorted': 2.5,
+      'sync-fet-shorted': 2.5,
+      'overloaded-outside': 1.5,
+      'startup-resistor-open': 0.3,
+      'ntc-open': 0.1,
+      'fuse-aged': 0.1,
+      'cable-broken': 0.4,
+    },
+  },
+  { says: /radio|interference|hiss|reception/u, tells: { 'snubber-failed': 5, 'output-capacitors-dry': 0.8 } },
+  {
+    says: /coffee|water|juice|liquid|spill|beer|tea\b/u,
+    tells: {
+      'optocoupler-dead': 2.5,
+      'feedback-open': 2.5,
+      'reference-dead': 1.6,
+      'timing-capacitor-leaky': 1.5,
+      'x-capacitor-failed': 1.3,
+    },
+  },
+  { says: /not loaded|no load on|unloaded/u, tells: { 'overloaded-outside': 0.15 } },
+  { says: /trimmer|potentiometer|screwdriver|adjust/u, tells: { 'feedback-open': 1.6 } },
+  {
+    says: /pfc does not boost/u,
+    tells: {
+      'controller-dead': 6,
+      'sense-resistor-open': 3,
+      'feedback-open': 1.6,
+      'pfc-diode-shorted': 0.3,
+      'vcc-capacitor-dry': 0.5,
+      'output-rectifier-shorted': 0.3,
+      'output-capacitors-dry': 0.4,
+      'sync-fet-shorted': 0.3,
+      'bulk-dry': 0.6,
+    },
+  },
+  // What the eye and the nose found.
+  {
+    says: /bulg|dome|swollen|vented|crust|leak(?:ed|ing)?\b|electrolyte|brown (?:foot|ring)|fish/u,
+    tells: { 'output-capacitors-dry': 3, 'bulk-dry': 1.3, 'standby-capacitor-dry': 1.8, 'vcc-capacitor-dry': 1.5 },
+  },
+  { says: /glue.{0,40}(?:brown|dark|conduct)|brown glue/u, tells: { 'output-capacitors-dry': 1 } },
+  { says: /smell.{0,20}(?:fish|sweet)/u, tells: { 'output-capacitors-dry': 2, 'bulk-dry': 1.5 } },
+  {
+    says: /smok|burnt|acrid|scorch|charred/u,
+    tells: {
+      'x-capacitor-failed': 1.6,
+      'varistor-shorted': 1.5,
+      'snubber-failed': 1.4,
+      'transformer-shorted-turns': 1.4,
+      'sense-resistor-open': 1.3,
+      'gate-drive-fault': 1.2,
+    },
+  },
+  {
+    says: /(?:dark|brown|discolou?red|scorched) (?:board|patch|spot|area)|(?:board|pcb).{0,20}(?:dark|brown)/u,
+    tells: {
+      'solder-joint-cracked': 1.8,
+      'vcc-capacitor-dry': 1.6,
+      'standby-capacitor-dry': 1.5,
+      'startup-resistor-open': 1.4,
+    },
+  },
+  {
+    says: /ring(?:s)? (?:round|around)|crack(?:ed)?.{0,20}(?:joint|solder|leg)|(?:dull|grey|cracked) (?:joint|solder)/u,
+    tells: { 'solder-joint-cracked': 9 },
+  },
+  // Noise, heat, light.
+  {
+    says: /hum|100 ?hz|120 ?hz|mains ripple/u,
+    tells: {
+      'bulk-dry': 5,
+      'dropper-capacitor-faded': 1.5,
+      'regulator-shorted': 1.3,
+      'output-capacitors-dry': 0.8,
+      'bridge-shorted': 0.6,
+    },
+  },
+  {
+    says: /switching frequency|\d+ ?khz|hash|whistl|squeal|whine|hiss/u,
+    tells: {
+      'output-capacitors-dry': 2,
+      'snubber-failed': 1.6,
+      'transformer-shorted-turns': 1.5,
+      'vcc-capacitor-dry': 1.2,
+      'resonant-capacitor-faded': 1.4,
+      'bulk-dry': 0.6,
+    },
+  },
+  {
+    says: /fan.{0,24}(?:stands|stuck|stopped|does not turn|hard|dust|seized|grinds|dead|slow)/u,
+    tells: { 'fan-stuck': 20 },
+  },
+  { says: /fan (?:turns|runs|spins)|fan is (?:good|fine)/u, tells: { 'fan-stuck': 0.03 } },
+  {
+    says: /one of (?:the )?(?:two|three|four|both).{0,40}(?:hot|warm)|one (?:sink|transistor|fet|switch|leg).{0,30}(?:hot|hotter)|only one .{0,20}hot/u,
+    tells: { 'gate-drive-fault': 6, 'transformer-shorted-turns': 0.7, 'fan-stuck': 0.1 },
+  },
+  { says: /transformer.{0,24}(?:hot|smell|dark)/u, tells: { 'transformer-shorted-turns': 5 } },
+  // Readings told in words.
+  {
+    says: /(?:bulk|big can|mains can).{0,24}(?:\b3[0-9]\d ?v|charged|full|stays)|(?:3[0-9]\d|charged|full).{0,20}(?:on|at|in|across) (?:the )?(?:bulk|big can|mains can)/u,
+    tells: {
+      'ntc-open': 0.03,
+      'fuse-aged': 0.03,
+      'bridge-shorted': 0.1,
+      'switch-shorted': 0.15,
+      'startup-resistor-open': 2.5,
+      'sense-resistor-open': 1.8,
+      'controller-dead': 1.6,
+      'vcc-capacitor-dry': 1.3,
+      'cable-broken': 0.15,
+      'trigger-diode-dead': 1.6,
+    },
+  },
+  {
+    says: /(?:bulk|big can|mains can|bridge).{0,24}(?:0 ?v|empty|nothing|no volt)|nothing (?:on|at|behind) (?:the )?(?:bulk|bridge)/u,
+    tells: {
+      'ntc-open': 9,
+      'fuse-aged': 1.3,
+      'cable-broken': 3,
+      'startup-resistor-open': 0.1,
+      'sense-resistor-open': 0.1,
+      'controller-dead': 0.1,
+      'solder-joint-cracked': 1.5,
+    },
+  },
+  { says: /full brightness|cannot be (?:dimmed|turned down)|always on|full power/u, tells: { 'triac-shorted': 15 } },
+  {
+    says: /too bright|too fast|runs away|crowbar|overvoltage protection/u,
+    tells: { 'feedback-open': 2, 'regulator-shorted': 1.6 },
+  },
+  {
+    says: /dim(?:mer)? (?:than|light)|weak(?:er)?\b|fades?\b|hardly (?:lights|glows)/u,
+    tells: {
+      'dropper-capacitor-faded': 2.5,
+      'store-capacitor-faded': 2.5,
+      'output-capacitors-dry': 1.3,
+      'resonant-capacitor-faded': 1.6,
+    },
+  },
+  {
+    says: /no (?:optocoupler|opto|feedback|chip|regulation)|two.transistor|self.oscillat/u,
+    tells: { 'standby-unprotected': 6, 'optocoupler-dead': 0.05, 'controller-dead': 0.3 },
+  },
+  { says: /two .{0,12}(?:led|lamp)s? .{0,20}(?:dead|dark)|one led|string|segment/u, tells: { 'led-string-open': 3 } },
+  {
+    says: /(?:years|always|day and night|24.?7|continuous|never switched off|hot (?:attic|cabinet|cupboard|place))/u,
+    tells: {
+      'output-capacitors-dry': 1.4,
+      'vcc-capacitor-dry': 1.5,
+      'standby-capacitor-dry': 1.5,
+      'fuse-aged': 1.6,
+      'startup-resistor-open': 1.3,
+      'bulk-dry': 1.3,
+      'dropper-capacitor-faded': 1.4,
+    },
+  },
+]);
