@@ -62,7 +62,7 @@ try {
   });
   await shoot('identify', `/donors/${printer}/identify?part=D3`, { type: 'c31..c34 470u 35V secondary' });
   await shoot('run-as-traced', `/donors/${brick}/trace/run`, { until: '.waves-figure' });
-  await shoot('types', '/types');
+  await shoot('diagnose', `/donors/${await donorCode('console inner supply')}/diagnose`);
   await shoot('test', `/donors/${brick}/test?part=T1`);
   await shoot('waveform', `/donors/${brick}/test/wave?part=T1`, { made: 'ring' });
   await shoot('harvest', `/donors/${brick}/harvest`, { work: 'C2-9' });

@@ -21,6 +21,8 @@ export const routes = {
     station: StationName,
     query: { part?: string | undefined; store?: string; minutes?: number } = {},
   ) => withQuery(`/donors/${code}/${station}`, query),
+  replace: (code: string, query: { part: string }) => withQuery(`/donors/${code}/replace`, query),
+  diagnose: (code: string) => `/donors/${code}/diagnose`,
   wave: (code: string, part: string) => withQuery(`/donors/${code}/test/wave`, { part }),
   board: (code: string, query: { as?: string; name?: string } = {}) => withQuery(`/donors/${code}/board`, query),
   sheets: (code: string, query: { paper?: string; by?: string } = {}) =>

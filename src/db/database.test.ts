@@ -185,6 +185,7 @@ describe('migrations', () => {
       '0015_alternating-ratings',
       '0016_undone-steps',
       '0017_kept-sums',
+      '0018_repair-facts',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -1,4 +1,5 @@
 import type { MountingName } from '../core/harvest';
+import type { CheckTest, Symptom } from '../core/diagnose';
 import type { StationName } from '../core/station';
 import type { SceneBoard } from '../server/meter';
 
@@ -40,6 +41,17 @@ export interface DonorScript {
   /** When it came to the bench, ISO 8601. */
   readonly arrived: string;
   readonly steps: readonly Step[];
+}
+
+/** What was told and checked of a unit that is to run again. */
+export interface RepairScript {
+  /** Its description. */
+  readonly unit: string;
+  readonly symptom: Symptom;
+  /** ISO 8601. */
+  readonly at: string;
+  readonly seen: readonly (readonly [ref: string, text: string])[];
+  readonly checks: readonly (readonly [ref: string, test: CheckTest, text: string])[];
 }
 
 /** A build with its needs and what was set aside for it. */

@@ -13,6 +13,7 @@ import { mountPart } from '../features/donor/harvest/commands';
 import { acceptDecoding } from '../features/donor/identify/commands';
 import { decodingId } from '../features/donor/identify/decodings';
 import { registerDonor } from '../features/donor/intake/commands';
+import { answerCheck, nameComplaint, tellSeen } from '../features/donor/repair/commands';
 import { finishStation } from '../features/donor/shared/commands';
 import { addOpeningStep, noteReassembly, startClock, stopClock } from '../features/donor/open/commands';
 import { loggedParts, placePins } from '../features/donor/photos/boardPhotos';
@@ -24,10 +25,11 @@ import { BUILDS } from './builds';
 import { importLots } from '../services/exchange';
 import { DONORS } from './donors';
 import { DRAWERS } from './drawers';
+import { REPAIRS } from './repairs';
 import { drawBoard, drawLabel, HOLES } from './boards/draw';
 import { HEIGHT, layOut, WIDTH, type LoggedPart } from './boards/layout';
 import { tracingLines } from './boards/tracing';
-import type { BuildScript, DonorScript, Step } from './script';
+import type { BuildScript, DonorScript, RepairScript, Step } from './script';
 import type { BlobStore } from '../server/blobs';
 
 /** What the tool room measures with; invented. */
@@ -51,7 +53,7 @@ const PROBE_SECONDS = 12;
 export async function seed(
   db: Database,
   photos: BlobStore,
-  { donors, builds }: Scenario = { donors: DONORS, builds: BUILDS },
+  { donors, builds, repairs = [] }: Scenario = { donors: DONORS, builds: BUILDS, repairs: REPAIRS },
 ): Promise<{ donors: number; lots: number; builds: number }> {
   const clock = { now: 0 };
   let state = 20261114;
@@ -61,8 +63,11 @@ export async function seed(
   for (const meter of METERS) done(meter.name, await keepMeter(app, meterForm.parse(meter)));
   clock.now = DRAWERS_FILLED;
   done('the drawers', await importLots(app, DRAWERS));
-  for (const script of donors) await playDonor({ app, clock, photos, lots }, script);
+  const codes = new Map<string, string>();
+  for (const script of donors)
+    codes.set(script.unit['description'] ?? '', await playDonor({ app, clock, photos, lots }, script));
   for (const script of builds) await playBuild(app, script, lots);
+  for (const script of repairs) await playRepair({ app, clock }, codes.get(script.unit) ?? '', script);
   return { donors: donors.length, lots: lots.size, builds: builds.length };
 }
 
@@ -70,6 +75,7 @@ export async function seed(
 export interface Scenario {
   readonly donors: readonly DonorScript[];
   readonly builds: readonly BuildScript[];
+  readonly repairs?: readonly RepairScript[];
 }
 
 interface Stage {
@@ -80,7 +86,7 @@ interface Stage {
   readonly lots: Map<string, string>;
 }
 
-async function playDonor(stage: Stage, script: DonorScript) {
+async function playDonor(stage: Stage, script: DonorScript): Promise<string> {
   const { app, clock } = stage;
   clock.now = Date.parse(`${script.arrived}Z`);
   const { code } = valueOf(await registerDonor(app, donorForm.parse(script.unit)));
@@ -88,6 +94,21 @@ async function playDonor(stage: Stage, script: DonorScript) {
   for (const step of script.steps) {
     clock.now += 1000 * ('wait' in step ? step.wait : STEP_SECONDS);
     await playStep(stage, code, step, known);
+  }
+  return code;
+}
+
+async function playRepair(
+  { app, clock }: Pick<Stage, 'app' | 'clock'>,
+  code: string,
+  { symptom, at, seen, checks }: RepairScript,
+): Promise<void> {
+  clock.now = Date.parse(`${at}Z`);
+  done(symptom, await nameComplaint(app, code, { symptom }));
+  for (const [ref, text] of seen) done(text, await tellSeen(app, code, { ref, text }));
+  for (const [ref, test, text] of checks) {
+    clock.now += 1000 * STEP_SECONDS;
+    done(text, await answerCheck(app, code, { ref, test, text, outcome: '' }));
   }
 }
 

@@ -175,7 +175,7 @@ const NOT_WITH_STANDBY: readonly CauseName[] = [
 const causeOf = (name: CauseName): Cause => CAUSES[name];
 
 /** Circuits of a unit in one line: what is known, or what such a unit usually has. */
-export function circuitsOf({ unit, topologies, symptom, observations }: Complaint): string {
+function circuitsOf({ unit, topologies, symptom, observations }: Complaint): string {
   const hasStandby =
     symptom.startsWith('standby') ||
     observations.some(({ rail, ref, text }) => /stand.?by/iu.test(`${rail ?? ''} ${ref ?? ''} ${text ?? ''}`));

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { IssueStatus } from '../../core/benchline';
 import type { PinFunction } from '../../core/chips';
+import type { CheckTest } from '../../core/diagnose';
 import type { FactRelation } from '../../core/donor';
 import type { Mounting, Wish } from '../../core/harvest';
 import type { BlockName, DutyName, FitmentName, KindName, TestName } from '../../core/part';
@@ -133,6 +134,28 @@ export const keptSums = sqliteTable(
     deletedMs: deletedMs(),
   },
   (t) => [index('kept_sums_donor').on(t.donorId), index('kept_sums_build').on(t.buildId)],
+);
+
+/** What is told or checked when a unit is repaired: its complaint, what was seen, and the answer to a check. */
+export const repairFacts = sqliteTable(
+  'repair_facts',
+  {
+    id: key(),
+    donorId: text('donor_id')
+      .notNull()
+      .references(() => donors.id),
+    kind: text('kind').$type<'complaint' | 'seen' | 'check'>().notNull(),
+    /** The part it is about; empty for the whole unit. */
+    ref: text('ref').notNull().default(''),
+    test: text('test').$type<CheckTest | ''>().notNull().default(''),
+    /** In words, or the reading of a check; of a complaint its name. */
+    text: text('text').notNull(),
+    /** How a check came out, where that was said by a key. */
+    outcome: text('outcome').$type<'good' | 'bad' | 'unclear' | ''>().notNull().default(''),
+    createdMs: createdMs(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('repair_facts_donor').on(t.donorId)],
 );
 
 /** A step in the life of a claim or a question. */

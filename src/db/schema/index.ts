@@ -13,6 +13,7 @@ export {
   partRatings,
   parts,
   powerEvents,
+  repairFacts,
   soakRows,
   stationMarks,
   storeReadings,

@@ -1,7 +1,9 @@
+import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { GRAMMAR } from '../../../core/benchline';
 import { EVERY_LINE_EXAMPLES } from '../../../core/everyLine';
 import type { StationName } from '../../../core/station';
+import { routes } from '../../../routes';
 import { PageFrame } from '../../../ui/frame/Page';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { StageLine } from '../../../ui/frame/StageLine';
@@ -20,10 +22,13 @@ const HANDS_ON: ReadonlySet<StationName> = new Set(['open', 'trace', 'identify',
 export function DonorPage({
   frame,
   station,
+  branch,
   children,
 }: {
   frame: DonorFrame;
   station: StationName;
+  /** Work beside the line: the unit is not taken apart but mended. */
+  branch?: 'diagnose' | 'replace';
   children: ReactNode;
 }) {
   const keys = frame.stages.map(({ label, href }, index) => ({
@@ -35,7 +40,7 @@ export function DonorPage({
     <PageFrame foot={<BenchLine code={frame.code} station={station} context={frame.context} />}>
       <div>
         {frame.isPowered && <PowerNotice code={frame.code} />}
-        <DonorHead frame={frame} station={station} />
+        <DonorHead frame={frame} station={station} branch={branch} />
       </div>
       {frame.isPowered && HANDS_ON.has(station) ? (
         <HoldNext first={<UnplugFirst code={frame.code} />}>{children}</HoldNext>
@@ -47,7 +52,15 @@ export function DonorPage({
   );
 }
 
-function DonorHead({ frame, station }: { frame: DonorFrame; station: StationName }) {
+function DonorHead({
+  frame,
+  station,
+  branch,
+}: {
+  frame: DonorFrame;
+  station: StationName;
+  branch: 'diagnose' | 'replace' | undefined;
+}) {
   const { code, title, subtitle, live, stages } = frame;
   return (
     <header className="border-b border-rule px-[22px] pt-3.5 pb-2.5 max-[899px]:px-4 max-[899px]:pt-2.5">
@@ -67,7 +80,18 @@ function DonorHead({ frame, station }: { frame: DonorFrame; station: StationName
           </p>
         )}
       </div>
-      <StageLine label="Stations" stages={stages} current={station} />
+      <nav aria-label="Repair" className="no-print mb-1 flex items-baseline gap-2 text-[12.5px] text-ink-2">
+        repair
+        <Link
+          href={routes.diagnose(code)}
+          prefetch={false}
+          aria-current={branch === 'diagnose' ? 'page' : undefined}
+          className={branch === 'diagnose' ? 'font-semibold text-ink' : 'underline'}
+        >
+          Diagnose
+        </Link>
+      </nav>
+      <StageLine label="Stations" stages={stages} current={branch ?? station} />
     </header>
   );
 }

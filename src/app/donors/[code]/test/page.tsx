@@ -1,8 +1,10 @@
+import Link from 'next/link';
 import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { TestSheet } from '../../../../features/donor/test/TestSheet';
 import { testView } from '../../../../features/donor/test/view.server';
 import type { RatingName } from '../../../../core/part';
 import { SumsFor } from '../../../../features/sums/SumsFor';
+import { routes } from '../../../../routes';
 import { word } from '../../../search';
 import { donorOf, type StationProps, titled } from '../load';
 
@@ -13,7 +15,14 @@ export default async function TestPage(props: StationProps) {
   const wanted = word((await props.searchParams).part);
   const part = (await dossier.parts()).find(({ part: { ref } }) => ref === wanted.toUpperCase());
   const sums = part && (
-    <SumsFor from={`${frame.code}/${part.part.ref}`} ratings={Object.keys(part.ratings) as RatingName[]} />
+    <>
+      <p className="no-print text-[13px]">
+        <Link className="underline" href={routes.replace(frame.code, { part: part.part.ref })}>
+          What takes the place of {part.part.ref}
+        </Link>
+      </p>
+      <SumsFor from={`${frame.code}/${part.part.ref}`} ratings={Object.keys(part.ratings) as RatingName[]} />
+    </>
   );
   return (
     <DonorPage frame={frame} station="test">

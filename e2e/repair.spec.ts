@@ -1,0 +1,44 @@
+import { donorCode, goTo } from './hands';
+import { expect, test } from './shop';
+
+test('a blown fuse is followed to its cause, and the part that failed to what takes its place', async ({ page }) => {
+  const donor = `/donors/${await donorCode(page, 'label-printer')}`;
+  await goTo(page, `${donor}/record`);
+  await page.getByRole('navigation', { name: 'Repair' }).getByRole('link', { name: 'Diagnose' }).click();
+  await page.getByLabel('what is wrong with it').selectOption('fuse-blown');
+  await page.getByRole('button', { name: /Look for causes|Change it/ }).click();
+  const says = page.getByRole('complementary', { name: 'Judgement' });
+  const told = page.getByRole('region', { name: 'Evidence' }).getByRole('listitem');
+  await expect(says).toContainText('Most likely');
+  // What cannot be recorded is said at its field, and what was typed stays.
+  await page.getByRole('button', { name: 'Tell it' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Write what you saw' })).toBeVisible();
+  await page.getByLabel('part, if one').fill('f1');
+  await page.getByLabel('what you saw or know').fill('black inside, went with a bang');
+  await page.getByRole('button', { name: 'Tell it' }).click();
+  await expect(told.filter({ hasText: 'went with a bang' })).toContainText('F1');
+  // The next check is answered by a reading until the switch is found.
+  for (let asked = 0; asked < 6; asked += 1) {
+    const next = says
+      .getByRole('paragraph')
+      .filter({ hasText: /^(?:Measure|Look at) / })
+      .first();
+    const words = (await next.textContent()) ?? '';
+    if (words.includes('Q1')) break;
+    await says.getByRole('button', { name: /^Good:/ }).click();
+    await expect(next).not.toHaveText(words);
+  }
+  await expect(says).toContainText('Measure Q1, the main switch, in diode mode, D to S');
+  await says.getByLabel('or a reading').fill('0.002 V both ways: shorted');
+  await says.getByRole('button', { name: 'Record it' }).click();
+  await expect(says).toContainText('Main switch shorted: Q1');
+  await expect(told.filter({ hasText: '0.002 V both ways' })).toContainText(/from 0\.\d\d to 0\.[7-9]/);
+  await says.getByRole('link', { name: 'What takes the place of Q1' }).click();
+  await expect(says).toContainText('In the place of Q1');
+  await expect(says).toContainText('gate resistor and driver');
+  await expect(says).toContainText('To buy');
+  // Taken back, the reading does not count any more.
+  await page.goBack();
+  await page.getByRole('button', { name: /^Take back: Q1 0\.002/ }).click();
+  await expect(told.filter({ hasText: '0.002 V both ways' })).toHaveCount(0);
+});

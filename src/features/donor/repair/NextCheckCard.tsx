@@ -1,0 +1,53 @@
+'use client';
+
+import type { NextCheck } from '../../../core/diagnose';
+import { ActionButton } from '../../../ui/feedback/ActionButton';
+import { ActionForm } from '../../../ui/form/ActionForm';
+import { SubmitButton, TextField } from '../../../ui/form/fields';
+import { Next } from '../../../ui/judgement/Next';
+import { answerCheckAction, readCheckAction } from './actions';
+import { checkWords } from './present';
+
+/** The check that tells most, with one key or a reading for its answer. */
+export function NextCheckCard({ code, check }: { code: string; check: NextCheck }) {
+  const of = { ref: check.ref, test: check.test };
+  const answer = (outcome: 'good' | 'bad' | 'unclear', text: string) =>
+    answerCheckAction(code, { ...of, outcome, text });
+  return (
+    <Next
+      label="Next check"
+      actions={
+        <div className="grid w-full gap-1.5">
+          <p className="text-[12.5px] text-ink-2">
+            {check.power === 'off'
+              ? `Off, and every store measured dead first; about ${check.minutes} min.`
+              : `With power on: clips fitted while it is dead, through a series lamp, read from a distance, hands off; about ${check.minutes} min. Local codes and licensed practice apply.`}
+          </p>
+          <ActionButton action={() => answer('good', check.good)} label={`Good: ${check.good}`}>
+            <b className="mr-1.5">good</b>
+            <span className="font-normal">{check.good}</span>
+          </ActionButton>
+          <ActionButton action={() => answer('bad', check.bad)} label={`Bad: ${check.bad}`}>
+            <b className="mr-1.5">bad</b>
+            <span className="font-normal">{check.bad}</span>
+          </ActionButton>
+          <ActionButton action={() => answer('unclear', 'cannot tell')} tone="quiet">
+            cannot tell, or there is no such part
+          </ActionButton>
+          <ActionForm
+            key={`${check.ref} ${check.test}`}
+            action={readCheckAction.bind(null, code, of)}
+            label="Reading"
+            className="mt-1 flex flex-wrap items-center gap-3"
+            clearAfter
+          >
+            <TextField name="text" label="or a reading" placeholder="0.002 V both ways" mono />
+            <SubmitButton>Record it</SubmitButton>
+          </ActionForm>
+        </div>
+      }
+    >
+      {checkWords(check)}
+    </Next>
+  );
+}

@@ -1,0 +1,104 @@
+import Link from 'next/link';
+import { EmptyState } from '../../../ui/feedback/EmptyState';
+import { Halves } from '../../../ui/frame/Halves';
+import { Judgement } from '../../../ui/judgement/Judgement';
+import { Caution, Claim, Section } from '../../../ui/judgement/parts';
+import { routes } from '../../../routes';
+import type { Candidate, ReplaceView } from './replace.server';
+
+const VERDICTS = {
+  good: { word: 'good', mark: '✓' },
+  limits: { word: 'with limits', mark: '△' },
+  no: { word: 'no', mark: '✕' },
+} as const;
+
+/** What may take the place of a part that failed: from the drawers, from other boards, or to buy. */
+export function ReplaceSheet({ code, view }: { code: string; view: ReplaceView }) {
+  const { ref, title, place, candidates, refused, also, buy } = view;
+  const good = candidates.filter(({ judgement }) => judgement.verdict === 'good').length;
+  const [best] = candidates;
+  return (
+    <Halves
+      judgement={
+        <Judgement>
+          <Claim label={`In the place of ${ref}`}>
+            {best
+              ? `${best.title} ${best.judgement.verdict === 'good' ? 'fits' : 'fits with limits'}`
+              : 'Nothing in stock fits'}
+          </Claim>
+          {best && (
+            <Section label="Why">
+              {best.where}. {best.judgement.why}
+            </Section>
+          )}
+          <Section label="To buy">{buy}</Section>
+          {also.length > 0 && (
+            <Section label="Goes with it">
+              <ul>
+                {also.map(({ what, why, refs }) => (
+                  <li key={what}>
+                    <b>{refs.length > 0 ? `${what}: ${refs.join(', ')}` : what}</b> – {why}
+                  </li>
+                ))}
+              </ul>
+            </Section>
+          )}
+          <Caution>
+            Rules of the trade, most with no source; classes and fuses follow their standards, from memory. A rating
+            that nobody wrote down is not taken for good. What crosses the barrier is not type-tested after a repair.
+          </Caution>
+        </Judgement>
+      }
+    >
+      <p className="text-[14px]">
+        <b className="font-mono">{ref}</b> {title}
+        {place !== '' && <span className="text-ink-2">: {place}</span>}
+      </p>
+      <p className="mt-1 text-[13px] text-ink-2">
+        <Link className="underline" href={routes.station(code, 'identify', { part: ref })}>
+          What is known of it
+        </Link>
+        ; the more of its ratings are known, the more a verdict says.
+      </p>
+      {candidates.length > 0 && (
+        <h2 className="label mt-4 mb-1">
+          {good > 0 ? `${good} good, ${candidates.length - good} with limits` : `${candidates.length} with limits`}
+        </h2>
+      )}
+      {candidates.length === 0 && (
+        <EmptyState title="Nothing fits">
+          No lot and no part on another board may take its place. Buy by the line on the right.
+        </EmptyState>
+      )}
+      <List of={candidates} />
+      {refused.length > 0 && (
+        <details className="mt-4 text-[13.5px]">
+          <summary>{refused.length} that must not take its place</summary>
+          <List of={refused} />
+        </details>
+      )}
+    </Halves>
+  );
+}
+
+function List({ of }: { of: readonly Candidate[] }) {
+  return (
+    <ul className="dotted text-[13.5px]">
+      {of.map(({ title, where, href, judgement }) => (
+        <li key={`${title} ${where}`} className="grid grid-cols-[110px_1fr] gap-x-3 py-1.5 max-[899px]:grid-cols-1">
+          <span className={judgement.verdict === 'no' ? 'font-semibold text-stop' : 'font-semibold'}>
+            <span aria-hidden="true">{VERDICTS[judgement.verdict].mark} </span>
+            {VERDICTS[judgement.verdict].word}
+          </span>
+          <span>
+            <Link href={href} className="underline">
+              {title}
+            </Link>{' '}
+            <span className="text-ink-2">{where}</span>
+            <span className="block text-[12.5px] text-ink-2">{judgement.why}</span>
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,107 @@
+import {
+  CAUSES,
+  diagnose,
+  NONE,
+  SYMPTOMS,
+  type NextCheck,
+  type RepairFact,
+  type Seen,
+  type Symptom,
+} from '../../../core/diagnose';
+import { DUTIES } from '../../../core/part';
+import { analyse } from '../../../core/topology';
+import { listRepairFacts } from '../../../db/repositories/repairFacts';
+import { tracedBoard } from '../../../services/board';
+import type { Dossier } from '../../../services/dossier';
+
+/** A cause as the page shows it. */
+export interface CauseView {
+  readonly name: string;
+  readonly label: string;
+  readonly parts: readonly string[];
+  /** Those of them that are logged with the unit. */
+  readonly logged: readonly string[];
+  readonly probability: number;
+  readonly why: readonly string[];
+  readonly together: string;
+}
+
+export interface RepairView {
+  readonly symptom: Symptom | undefined;
+  readonly facts: readonly RepairFact[];
+  /** Probability of the first cause before and after each check, by its id. */
+  readonly moved: Readonly<Record<string, readonly [before: number, after: number]>>;
+  readonly causes: readonly CauseView[];
+  readonly next: NextCheck | undefined;
+  readonly others: readonly NextCheck[];
+}
+
+/** Complaints by the words that Intake uses for the same. */
+const FROM_INTAKE: Readonly<Record<string, Symptom>> = { 'warm-intermittent': 'intermittent-warm' };
+const isSymptom = (word: string): word is Symptom => Object.hasOwn(SYMPTOMS, word);
+
+/** A stage counts as there from so much on. */
+const SURE = 0.5;
+const MOST_CAUSES = 5;
+
+/** What a fact says to the table of causes. */
+function seenOf({ kind, ref, test, text, outcome }: RepairFact): Seen {
+  const at = { ...(ref === '' ? {} : { ref }), ...(test === '' ? {} : { test }) };
+  if (kind === 'check' && outcome === 'good') return { ...at, condition: 'good' };
+  if (kind === 'check' && outcome === 'bad') return { ...at, condition: text };
+  return { ...at, text: kind === 'check' && outcome === 'unclear' ? '' : text };
+}
+
+/** Likely causes of a donor's fault, and what to check next, out of all that is known of it. */
+export async function repairView(dossier: Dossier): Promise<RepairView> {
+  const { donor } = dossier;
+  const [facts, parts, board] = await Promise.all([
+    listRepairFacts(dossier.db, donor.id),
+    dossier.parts(),
+    tracedBoard(dossier, false),
+  ]);
+  const named =
+    facts.findLast(({ kind }) => kind === 'complaint')?.text ?? FROM_INTAKE[donor.symptomKind] ?? donor.symptomKind;
+  const symptom = isSymptom(named) ? named : undefined;
+  const told = facts.filter(({ kind }) => kind !== 'complaint');
+  if (!symptom) return { symptom, facts: told, moved: {}, causes: [], next: undefined, others: [] };
+  const described = new Map(parts.flatMap(({ part }) => (part.duty ? [[part.ref, DUTIES[part.duty]] as const] : [])));
+  const damaged = parts.flatMap(({ part }): Seen[] => part.damage.map((condition) => ({ ref: part.ref, condition })));
+  const topologies = analyse(board)
+    .stages.filter(({ probability }) => probability >= SURE)
+    .map(({ topology }) => topology);
+  const complaint = {
+    unit: { kind: donor.kind },
+    board,
+    ...(topologies.length > 0 ? { topologies } : {}),
+    symptom,
+    described,
+  };
+  const before = [...(donor.symptom === '' ? [] : [{ text: donor.symptom }]), ...damaged];
+  const observations = [...before, ...told.map(seenOf)];
+  const { causes, next } = diagnose({ ...complaint, observations });
+  const first = causes[0]?.cause;
+  const share = (count: number) =>
+    diagnose({ ...complaint, observations: [...before, ...told.slice(0, count).map(seenOf)] }).causes.find(
+      ({ cause }) => cause === first,
+    )?.probability ?? 0;
+  const moved = Object.fromEntries(
+    told.flatMap(({ id, kind }, index) => (kind === 'check' ? [[id, [share(index), share(index + 1)] as const]] : [])),
+  );
+  return {
+    symptom,
+    facts: told,
+    moved,
+    causes: causes.slice(0, MOST_CAUSES).map(({ cause, parts: refs, probability, why }) => ({
+      name: cause,
+      label: cause === NONE ? 'none of these' : CAUSES[cause].label,
+      parts: refs,
+      logged: refs.filter((ref) => parts.some(({ part }) => part.ref === ref)),
+      probability,
+      why,
+      together: cause === NONE ? '' : CAUSES[cause].together,
+    })),
+    next: next[0],
+    others: next.slice(1, 4),
+  };
+}
