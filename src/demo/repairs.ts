@@ -11,9 +11,8 @@ export const REPAIRS: readonly RepairScript[] = [
       ['', 'went with a bang in a thunderstorm'],
     ],
     checks: [
-      ['RV1', 'visual', 'whole'],
       ['BR1', 'diode-mode', '0.52 V one way, OL the other, all four arms alike'],
-      ['Q1', 'diode-mode', '0.001 V both ways: shorted'],
+      ['Q1', 'diode-mode', '0.45 V one way, OL the other'],
     ],
   },
 ];

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { stateOf } from './readings';
 import { CAUSE_NAMES, CAUSES, diagnose, ROLES, type CauseName, type Complaint, type Seen, type Symptom } from '.';
 
 /** Cause, complaint, kind of unit, circuits, what the person tells, and the reading that settles it. */
@@ -796,3 +797,22 @@ test('every check names a good and a bad outcome, every role what it is', () => 
     expect(together.length > 5 && common > 0).toBe(true);
   }
 });
+
+test.each([
+  ['visual', 'whole', 'good'],
+  ['visual', 'no crack, nothing burnt', 'good'],
+  ['visual', 'flat top, dry foot', 'good'],
+  ['visual', '1 kV disc split through, one half loose', 'damaged'],
+  ['visual', 'bulged a little', 'damaged'],
+  ['visual', 'fan turns freely', 'good'],
+  ['resistance', 'OL, marked 0.33 ohm', 'open'],
+  ['resistance', '68.3 kohm, as marked', 'good'],
+  ['resistance', '1.9 kohm, marked 10 ohm', 'open'],
+  ['capacitance', '0.09 nF of 2.2 nF', 'off'],
+  ['capacitance', '445 uF of 470 uF', 'good'],
+  ['esr', '0.6 ohm; a good one 0.02 ohm', 'off'],
+  ['diode-mode', '0.52 V one way, OL the other', 'good'],
+  ['diode-mode', '0.001 V both ways, out of circuit too: shorted', 'shorted'],
+  ['diode-mode', 'OL both ways', 'open'],
+  ['esr', '', 'unknown'],
+] as const)('%s: “%s” is %s', (test, text, state) => expect(stateOf({ test, text }, false)).toBe(state));

@@ -91,9 +91,9 @@ const USUAL: readonly (readonly [RegExp, string])[] = practice([
   [/ballast/u, 'resonant-ballast'],
   [/motion|sensor/u, 'capacitive-dropper'],
   [/ignit|fence|flash|strobe/u, 'pulse discharge'],
-  [/car/u, 'buck'],
-  [/pc|server|tower/u, 'half-bridge forward flyback boost-pfc'],
-  [/tv|monitor/u, 'flyback llc boost-pfc'],
+  [/\bcar\b/u, 'buck'],
+  [/\bpc\b|server|tower/u, 'half-bridge forward flyback boost-pfc'],
+  [/\btv\b|monitor/u, 'flyback llc boost-pfc'],
   [/led/u, 'flyback led'],
   [/.*/u, 'flyback'],
 ] as const);

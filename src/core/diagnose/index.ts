@@ -1,13 +1,5 @@
 export { CAUSE_NAMES, CAUSES, type Cause, type CauseName } from './causes';
-export {
-  circuitsOf,
-  diagnose,
-  NONE,
-  type Complaint,
-  type Diagnosis,
-  type LikelyCause,
-  type NextCheck,
-} from './diagnose';
+export { diagnose, NONE, type Complaint, type Diagnosis, type LikelyCause, type NextCheck } from './diagnose';
 export type { Seen } from './readings';
 export type { RepairFact } from './repairFact';
 export { CHECK_TESTS, ROLES, SYMPTOMS, type CheckTest, type RoleName, type Symptom } from './words';

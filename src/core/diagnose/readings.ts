@@ -45,7 +45,9 @@ function shouldBe(text: string): readonly [is: number, should: number] | undefin
 }
 
 const BAD_LOOKS =
-  /split|crack|burst|explod|shatter|bulg|dome|crust|burnt|black|charr|scorch|hole|blown|vent|leak|broken|missing|ring round|ring around|loose|stuck|stands|seized|hard to turn|dark|sooty|wet|corro|green|melt|swollen|lifted|torn|wrong|set to 1|115|brown|smell|varnish/u;
+  /\b(?:split|crack|burst|explod|shatter|bulg|dom(?:e|ing)|crust|burnt|black|charr|scorch|holes?\b|blown|vent(?:ed|ing)|leak|broken|missing|ring (?:a?round)|loose|stuck|stands\b|seized|hard to turn|dark|soot|wet\b|corro|green\b|melt|swollen|lifted|torn|wrong|set to 1|115\b|brown|smell|varnish)/u;
+/** Words that turn what follows round: “no crack”, “nothing burnt”. */
+const DENIED = /\b(?:no|not|nothing|none|without|never)\b[^,;.]{0,20}$/u;
 const GOOD_LOOKS =
   /\bgood\b|whole|flat top|dry foot|clean|shiny|turns|fine\b|nothing to see|no mark|intact|as new|undamaged|healthy|\bok\b|firm|tight/u;
 const PLAIN_BAD =
@@ -75,6 +77,13 @@ export function faradsIn(text: string | undefined): number | undefined {
   return found.length === 0 ? undefined : Math.max(...found);
 }
 
+/** How a part looks, by the first word that says it. */
+function looks(told: string): State {
+  const bad = BAD_LOOKS.exec(told);
+  if (bad && !DENIED.test(told.slice(0, bad.index))) return 'damaged';
+  return bad || GOOD_LOOKS.test(told) ? 'good' : 'unknown';
+}
+
 /**
  * How a part was found to be, out of what a person told of a test: the reading first, then what it means.
  * @param blocks whether the part blocks when it is good, as a rectifier or a capacitor does, so that few ohms are a short
@@ -99,12 +108,7 @@ export function stateOf({ test, text, value, condition, pins }: Seen, blocks: bo
   if (told === '' || /not (?:measured|reach)/u.test(told)) return 'unknown';
   if (/no difference seen|nothing (?:unusual|to see)/u.test(told)) return 'good';
   if (/^good\b/u.test(told)) return 'good';
-  if (test === 'visual')
-    return BAD_LOOKS.test(told) && !/^(?:no|not|nothing|without)\b/u.test(told)
-      ? 'damaged'
-      : GOOD_LOOKS.test(told)
-        ? 'good'
-        : 'unknown';
+  if (test === 'visual') return looks(told);
   if (/\bshort(?:ed)?\b/u.test(told) && !/no short|not short/u.test(told)) return 'shorted';
   if (/punched/u.test(told)) return 'shorted';
   if (/^(?:ol|open)\b/u.test(told) && !blocks && test !== 'diode-mode') return 'open';

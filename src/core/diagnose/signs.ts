@@ -107,7 +107,7 @@ export const SIGNS: readonly Sign[] = practice([
     },
   },
   {
-    says: /damp|moist|wet|flood|cellar|condens|humid/u,
+    says: /\bdamp|moist|\bwet\b|flood|cellar|condens|humid/u,
     tells: {
       'x-capacitor-failed': 2.5,
       'varistor-shorted': 1.3,
@@ -118,11 +118,11 @@ export const SIGNS: readonly Sign[] = practice([
     },
   },
   {
-    says: /drop(?:ped|s)?\b|fell (?:off|down)|shaken|vibrat|carried|travel|transport|forklift|hammer|knock|tap(?:ping|ped)?\b|hit\b|slap/u,
+    says: /\bdrop(?:ped)?\b(?! out)|\bfell (?:off|down)|shaken|vibrat|carried|travel|transport|forklift|hammer|knock|\btap(?:ping|ped)?\b|\bhit\b|\bslap/u,
     tells: { 'solder-joint-cracked': 6, 'cable-broken': 2 },
   },
   {
-    says: /(?:from|bought in|used in|moved? to|came from) (?:america|japan|abroad|the (?:us|states))|(?:selector|red switch|voltage switch|set|switch(?:ed)?).{0,24}\b1(?:00|10|15|20)\b|\b1(?:00|10|15|20) ?v.{0,30}(?:230|socket here)/u,
+    says: /(?:from|bought in|used in|moved? to|came from) (?:america|japan|abroad|the (?:us|states))|(?:selector|red switch|voltage switch).{0,24}\b1(?:00|10|15|20)\b|\b(?:set|switched) (?:to|on|for) 1(?:00|10|15|20) ?v|\b1(?:00|10|15|20) ?v.{0,30}(?:230|socket here)/u,
     tells: { 'line-selector-wrong': 40 },
   },
   { says: /selector.{0,16}(?:230|220|240|right)/u, tells: { 'line-selector-wrong': 0.1 } },
@@ -152,7 +152,7 @@ export const SIGNS: readonly Sign[] = practice([
     },
   },
   {
-    says: /when (?:it is )?(?:moved|touched|pressed|bent|twisted|turned)|pressing|push(?:ed|ing) on|loose|wobbl|bend|wiggl|flex|angle|held (?:at|in)|sleeve/u,
+    says: /when (?:it is )?(?:moved|touched|pressed|bent|twisted|turned)|pressing|push(?:ed|ing) on|loose|wobbl|bend|wiggl|flex|\bangle|held (?:at|in)|sleeve/u,
     tells: { 'solder-joint-cracked': 4, 'cable-broken': 6 },
   },
   {
@@ -160,7 +160,7 @@ export const SIGNS: readonly Sign[] = practice([
     tells: { 'cable-broken': 5 },
   },
   {
-    says: /tick|click|chirp|once a second|twice a second|times a second|pulses|hiccup|starts and stops|blinks/u,
+    says: /\btick|\bclick|\bchirp|once a second|twice a second|times a second|pulses|hiccup|starts and stops|blinks/u,
     tells: {
       'output-rectifier-shorted': 1.5,
       'vcc-capacitor-dry': 1.5,
@@ -231,7 +231,7 @@ export const SIGNS: readonly Sign[] = practice([
   },
   { says: /radio|interference|hiss|reception/u, tells: { 'snubber-failed': 5, 'output-capacitors-dry': 0.8 } },
   {
-    says: /coffee|water|juice|liquid|spill|beer|tea\b/u,
+    says: /coffee|water|juice|liquid|spill|beer|\btea\b/u,
     tells: {
       'optocoupler-dead': 2.5,
       'feedback-open': 2.5,
@@ -289,7 +289,7 @@ export const SIGNS: readonly Sign[] = practice([
   },
   // Noise, heat, light.
   {
-    says: /hum|100 ?hz|120 ?hz|mains ripple/u,
+    says: /\bhum|100 ?hz|120 ?hz|mains ripple/u,
     tells: {
       'bulk-dry': 5,
       'dropper-capacitor-faded': 1.5,
