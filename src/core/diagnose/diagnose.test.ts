@@ -815,4 +815,8 @@ test.each([
   ['diode-mode', '0.001 V both ways, out of circuit too: shorted', 'shorted'],
   ['diode-mode', 'OL both ways', 'open'],
   ['esr', '', 'unknown'],
-] as const)('%s: “%s” is %s', (test, text, state) => expect(stateOf({ test, text }, false)).toBe(state));
+  [undefined, 'split through', 'damaged'],
+  [undefined, '0.5 ohm, shorted', 'shorted'],
+] as const)('%p: “%s” is %s', (test, text, state) =>
+  expect(stateOf({ ...(test ? { test } : {}), text }, false)).toBe(state),
+);

@@ -109,6 +109,8 @@ export function stateOf({ test, text, value, condition, pins }: Seen, blocks: bo
   if (/no difference seen|nothing (?:unusual|to see)/u.test(told)) return 'good';
   if (/^good\b/u.test(told)) return 'good';
   if (test === 'visual') return looks(told);
+  // What is told of a part without a test is what was seen, or else a reading.
+  if (test === undefined && looks(told) !== 'unknown') return looks(told);
   if (/\bshort(?:ed)?\b/u.test(told) && !/no short|not short/u.test(told)) return 'shorted';
   if (/punched/u.test(told)) return 'shorted';
   if (/^(?:ol|open)\b/u.test(told) && !blocks && test !== 'diode-mode') return 'open';
