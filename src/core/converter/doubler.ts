@@ -9,7 +9,7 @@ export interface Doubled {
   readonly mean: number;
 }
 
-const STEPS = 4000;
+const STEPS = 1500;
 const PERIODS = 6;
 
 /**

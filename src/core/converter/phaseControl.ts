@@ -12,7 +12,11 @@ export interface Timing {
 }
 
 /** Half waves after which it fires at the same angle again, or not at all. */
-const MOST_HALF_WAVES = 400;
+const MOST_HALF_WAVES = 100;
+/** A half wave is looked through in so many steps, and the step it fires in is halved so often; angles nearer than this are one. */
+const STEPS = 180;
+const HALVINGS = 24;
+const CLOSE = 1e-5;
 
 /**
  * The angle at which it fires in one half wave. @param start volts of the capacitor at the zero crossing, in the sense of the half wave
@@ -24,12 +28,11 @@ function angleFrom({ volts, line, ohms, farads, breakover }: Timing, start: numb
   const at = (angle: number) =>
     peak * Math.cos(lag) * Math.sin(angle - lag) +
     (peak * Math.cos(lag) * Math.sin(lag) + start) * Math.exp(-angle / Math.tan(lag));
-  const steps = 1800;
-  for (let step = 1; step <= steps; step += 1) {
-    const angle = (Math.PI * step) / steps;
+  for (let step = 1; step <= STEPS; step += 1) {
+    const angle = (Math.PI * step) / STEPS;
     if (at(angle) < breakover) continue;
-    let [low, high] = [angle - Math.PI / steps, angle];
-    for (let turn = 0; turn < 50; turn += 1) {
+    let [low, high] = [angle - Math.PI / STEPS, angle];
+    for (let turn = 0; turn < HALVINGS; turn += 1) {
       const middle = (low + high) / 2;
       if (at(middle) < breakover) low = middle;
       else high = middle;
@@ -50,7 +53,7 @@ export function firingAngle(timing: Timing, left = 0): number | undefined {
   let angle = angleFrom(timing, 0);
   for (let half = 0; angle !== undefined && left > 0 && half < MOST_HALF_WAVES; half += 1) {
     const next = angleFrom(timing, -left * Math.exp(-(Math.PI - angle) / Math.tan(lag)));
-    if (next !== undefined && Math.abs(next - angle) < 1e-6) return next;
+    if (next !== undefined && Math.abs(next - angle) < CLOSE) return next;
     angle = next;
   }
   return angle;
@@ -59,7 +62,7 @@ export function firingAngle(timing: Timing, left = 0): number | undefined {
 /** The largest resistor at which it still fires once it runs, ohm. */
 export function lastingOhms(timing: Omit<Timing, 'ohms'>, left: number): number {
   let [low, high] = [0, 100 / (2 * Math.PI * timing.line * timing.farads)];
-  for (let turn = 0; turn < 30; turn += 1) {
+  for (let turn = 0; turn < HALVINGS; turn += 1) {
     const middle = (low + high) / 2;
     if (firingAngle({ ...timing, ohms: middle }, left) === undefined) high = middle;
     else low = middle;
