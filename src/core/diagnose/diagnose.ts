@@ -2,7 +2,7 @@ import type { Board } from '../board';
 import { practice } from '../evidence';
 import { CAUSE_NAMES, CAUSES, type Cause, type CauseCheck, type CauseName } from './causes';
 import { isNothing, stateOf, type Seen, type State } from './readings';
-import { byReading, has, refsOf, rolesOf, type Described } from './roles';
+import { byReading, has, RoleBook, type Described } from './roles';
 import { SIGNS } from './signs';
 import { ROLES, type CheckTest, type RoleName, type Symptom } from './words';
 
@@ -202,7 +202,8 @@ const firstVolts = (text: string): number | undefined => {
 export function diagnose(complaint: Complaint): Diagnosis {
   const circuits = circuitsOf(complaint);
   const described = describedIn(complaint, circuits);
-  const of = { board: complaint.board, described, circuits };
+  const seen = complaint.observations.flatMap(({ ref }) => (ref === undefined || ref.startsWith('rail ') ? [] : [ref]));
+  const of = new RoleBook({ board: complaint.board, described, circuits, seen });
   const odds = new Map<CauseName, number>();
   const why = new Map<CauseName, string[]>();
   const weigh = (name: CauseName, factor: number, reason: string) => {
@@ -241,12 +242,9 @@ export function diagnose(complaint: Complaint): Diagnosis {
   const sum = [...odds.values(), none].reduce((total, one) => total + Math.exp(one - highest), 0);
   const share = (one: number) => Math.exp(one - highest) / sum;
   const probabilities = new Map(CAUSE_NAMES.map((name) => [name, share(odds.get(name) ?? -Infinity)]));
-  const seenRefs = complaint.observations.flatMap(({ ref }) =>
-    ref === undefined || ref.startsWith('rail ') ? [] : [ref],
-  );
   const causes: LikelyCause[] = CAUSE_NAMES.map((name) => ({
     cause: name,
-    parts: partsOf(name, { ...of, seen: seenRefs }),
+    parts: partsOf(name, of),
     probability: probabilities.get(name) ?? 0,
     why: why.get(name) ?? [],
   }));
@@ -255,7 +253,7 @@ export function diagnose(complaint: Complaint): Diagnosis {
     causes: causes
       .filter(({ cause, probability }) => probability >= LEAST || cause === NONE)
       .toSorted((a, b) => b.probability - a.probability),
-    next: nextChecks(probabilities, complaint, { ...of, seen: seenRefs }),
+    next: nextChecks(probabilities, complaint, of),
   };
 }
 
@@ -280,19 +278,13 @@ function describedIn({ described, observations }: Complaint, circuits: string): 
   return found;
 }
 
-interface Context {
-  readonly board: Board | undefined;
-  readonly described: Described;
-  readonly circuits: string;
-}
-
 /** An observation as a person would say it, in lower case: readings at a bulk capacitor, a fuse or an inlet are put into words. */
-function wordsOf(seen: Seen, of: Context): string {
+function wordsOf(seen: Seen, of: RoleBook): string {
   const { ref, rail, test, value, volts, text, condition } = seen;
   if (rail !== undefined) return '';
   const parts = [text ?? ''];
   if (ref !== undefined && !ref.startsWith('rail ')) {
-    const roles = rolesOf(ref, of);
+    const roles = of.rolesOf(ref);
     const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
     const reading = value ?? volts ?? (text === undefined ? undefined : firstVolts(text));
     // A main can is told by what stands on it.
@@ -324,7 +316,7 @@ function wordsOf(seen: Seen, of: Context): string {
 function weighSeen(
   seen: Seen,
   complaint: Complaint,
-  of: Context,
+  of: RoleBook,
   weigh: (name: CauseName, factor: number, reason: string) => void,
 ): void {
   const rail = seen.rail ?? (seen.ref?.startsWith('rail ') ? seen.ref.slice(5) : undefined);
@@ -334,7 +326,7 @@ function weighSeen(
   }
   const { ref } = seen;
   if (ref === undefined) return;
-  const roles = byReading(rolesOf(ref, of), seen, of.circuits);
+  const roles = byReading(of.rolesOf(ref), seen, of.circuits);
   if (roles.size === 0) return;
   const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
   const seenState = stateOf(seen, likely !== undefined && BLOCKING.has(likely));
@@ -402,13 +394,13 @@ function weighRail(
 }
 
 /** The parts a cause is about on this unit, where some are known. */
-function partsOf(name: CauseName, of: Context & { readonly seen: readonly string[] }): readonly string[] {
-  const known = new Set([...(of.board?.parts.map(({ ref }) => ref) ?? []), ...of.seen]);
+function partsOf(name: CauseName, of: RoleBook): readonly string[] {
   return [
     ...new Set(
       causeOf(name).roles.flatMap((role) =>
-        refsOf(role, of)
-          .filter(({ ref, sure }) => known.has(ref) && sure >= 0.3)
+        of
+          .refsOf(role)
+          .filter(({ ref, sure }) => of.refs.has(ref) && sure >= 0.3)
           .map(({ ref }) => ref),
       ),
     ),
@@ -421,7 +413,7 @@ const entropy = (p: number) => (p <= 0 || p >= 1 ? 0 : -p * Math.log2(p) - (1 - 
 function nextChecks(
   probabilities: ReadonlyMap<CauseName, number>,
   { observations }: Complaint,
-  of: Context & { readonly seen: readonly string[] },
+  of: RoleBook,
 ): readonly NextCheck[] {
   const spoken = (ref: string) => observations.filter((one) => one.ref === ref);
   /** Where nothing at all was seen, nothing may be. */
@@ -433,7 +425,7 @@ function nextChecks(
   for (const { role, test, pins, good, bad } of asked.values()) {
     if (!has(role, of.circuits)) continue;
     let left = 1;
-    for (const [place, { ref, sure: usual }] of refsOf(role, of).entries()) {
+    for (const [place, { ref, sure: usual }] of of.refsOf(role).entries()) {
       const sure = isAbsent(ref) ? (place === 0 ? RULE.untold : RULE.absent) * usual : usual;
       if (done.has(`${ref} ${test}`)) {
         // Asked already: what is left of the role is elsewhere.

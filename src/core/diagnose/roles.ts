@@ -143,50 +143,68 @@ function byPart(part: BoardPart): readonly RoleName[] {
 /** Words by which a person described a reference. */
 export type Described = ReadonlyMap<string, string>;
 
-/**
- * How sure a reference is to be each role: by what was written of it, by the part on the board, else by how such parts are usually numbered.
- * @param circuits topologies of the unit and its kind, in one line
- */
-export function rolesOf(
-  ref: string,
-  {
-    board,
-    described,
-    circuits,
-  }: { readonly board: Board | undefined; readonly described: Described; readonly circuits: string },
-): ReadonlyMap<RoleName, number> {
-  const found = new Map<RoleName, number>();
-  const words = described.get(ref);
-  if (words !== undefined) {
-    const named = ROLE_NAMES.filter((role) => ROLES[role].words.test(words) && has(role, circuits));
-    if (named.length > 0) return new Map(named.map((role) => [role, TOLD / Math.sqrt(named.length)]));
-  }
-  const part = board?.parts.find((one) => one.ref === ref);
-  const own = part ? byPart(part).filter((role) => has(role, circuits)) : [];
-  if (own.length > 0) return new Map(own.map((role) => [role, TOLD / Math.sqrt(own.length)]));
-  const letters = lettersOf(ref);
-  for (const role of ROLE_NAMES) {
-    if (!has(role, circuits) || !ROLES[role].letters.split('|').includes(letters)) continue;
-    const at = usualOf(role, circuits).indexOf(ref);
-    found.set(role, at < 0 ? ELSEWHERE : (BY_PLACE[at] ?? 0.1));
-  }
-  return found;
-}
+/** Which part is what in a unit; each answer is worked out once. */
+export class RoleBook {
+  private readonly known = new Map<string, ReadonlyMap<RoleName, number>>();
+  private readonly found = new Map<RoleName, readonly { readonly ref: string; readonly sure: number }[]>();
+  /** References of the board, and those that were spoken of. */
+  readonly refs: ReadonlySet<string>;
 
-/** References that may be a role, the surest first: those that are known, and then how it is usually numbered. */
-export function refsOf(
-  role: RoleName,
-  of: {
-    readonly board: Board | undefined;
-    readonly described: Described;
-    readonly circuits: string;
-    readonly seen: readonly string[];
-  },
-): readonly { readonly ref: string; readonly sure: number }[] {
-  const known = [...new Set([...(of.board?.parts.map(({ ref }) => ref) ?? []), ...of.seen])];
-  const all = [...new Set([...known, ...usualOf(role, of.circuits)])];
-  return all
-    .map((ref) => ({ ref, sure: rolesOf(ref, of).get(role) ?? 0 }))
-    .filter(({ sure }) => sure > ELSEWHERE)
-    .toSorted((a, b) => b.sure - a.sure);
+  /** @param of.circuits topologies of the unit and its kind, in one line; `of.seen` references that were spoken of */
+  constructor(
+    private readonly of: {
+      readonly board: Board | undefined;
+      readonly described: Described;
+      readonly circuits: string;
+      readonly seen: readonly string[];
+    },
+  ) {
+    this.refs = new Set([...(of.board?.parts.map(({ ref }) => ref) ?? []), ...of.seen]);
+  }
+
+  get circuits(): string {
+    return this.of.circuits;
+  }
+
+  /**
+   * How sure a reference is to be each role: by what was written of it, by the part on the board, else by how such parts are usually
+   * numbered.
+   */
+  rolesOf(ref: string): ReadonlyMap<RoleName, number> {
+    const known = this.known.get(ref) ?? this.workOut(ref);
+    this.known.set(ref, known);
+    return known;
+  }
+
+  private workOut(ref: string): ReadonlyMap<RoleName, number> {
+    const { board, described, circuits } = this.of;
+    const found = new Map<RoleName, number>();
+    const words = described.get(ref);
+    if (words !== undefined) {
+      const named = ROLE_NAMES.filter((role) => ROLES[role].words.test(words) && has(role, circuits));
+      if (named.length > 0) return new Map(named.map((role) => [role, TOLD / Math.sqrt(named.length)]));
+    }
+    const part = board?.parts.find((one) => one.ref === ref);
+    const own = part ? byPart(part).filter((role) => has(role, circuits)) : [];
+    if (own.length > 0) return new Map(own.map((role) => [role, TOLD / Math.sqrt(own.length)]));
+    const letters = lettersOf(ref);
+    for (const role of ROLE_NAMES) {
+      if (!has(role, circuits) || !ROLES[role].letters.split('|').includes(letters)) continue;
+      const at = usualOf(role, circuits).indexOf(ref);
+      found.set(role, at < 0 ? ELSEWHERE : (BY_PLACE[at] ?? 0.1));
+    }
+    return found;
+  }
+
+  /** References that may be a role, the surest first: those that are known, and then how it is usually numbered. */
+  refsOf(role: RoleName): readonly { readonly ref: string; readonly sure: number }[] {
+    const before = this.found.get(role);
+    if (before) return before;
+    const refs = [...new Set([...this.refs, ...usualOf(role, this.of.circuits)])]
+      .map((ref) => ({ ref, sure: this.rolesOf(ref).get(role) ?? 0 }))
+      .filter(({ sure }) => sure > ELSEWHERE)
+      .toSorted((a, b) => b.sure - a.sure);
+    this.found.set(role, refs);
+    return refs;
+  }
 }

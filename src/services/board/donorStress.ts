@@ -13,7 +13,7 @@ const topologiesOf = recentOf<readonly string[]>(REMEMBERED);
 
 /** What the parts of a donor must stand: by its plate, and by the topology of its main stage once that was traced. */
 export async function donorStress(dossier: Dossier): Promise<UnitStress> {
-  const [main] = await topologies(dossier);
+  const [main] = await sureTopologies(dossier);
   return unitStress(dossier.plate, main);
 }
 
@@ -22,12 +22,12 @@ export async function donorCautions(
   dossier: Dossier,
   { cautions, fedFromMains }: Pick<UnitRecord, 'cautions' | 'fedFromMains'>,
 ): Promise<readonly UnitCaution[]> {
-  const live = liveOutputCaution({ fedFromMains, topologies: await topologies(dossier) });
+  const live = liveOutputCaution({ fedFromMains, topologies: await sureTopologies(dossier) });
   return live ? [live, ...cautions] : cautions;
 }
 
 /** The stages of the traced board that are sure, the main one first; none when that one is not. */
-async function topologies(dossier: Dossier): Promise<readonly string[]> {
+export async function sureTopologies(dossier: Dossier): Promise<readonly string[]> {
   const board = await tracedBoard(dossier, false);
   if (!board.joined || board.joined.length === 0) return [];
   return topologiesOf(JSON.stringify(board), () => {

@@ -1,4 +1,4 @@
-export { donorCautions, donorStress } from './donorStress';
+export { donorCautions, donorStress, sureTopologies } from './donorStress';
 export { gradeReason, judgeRecord, ratingsForStock, readingsThatCount, underTest } from './judgeRecord';
 export { lotFollows } from './lotFollows';
 export { testContext, type TestContext } from './testContext';

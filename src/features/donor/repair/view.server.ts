@@ -9,9 +9,8 @@ import {
   type Symptom,
 } from '../../../core/diagnose';
 import { DUTIES } from '../../../core/part';
-import { analyse } from '../../../core/topology';
 import { listRepairFacts } from '../../../db/repositories/repairFacts';
-import { tracedBoard } from '../../../services/board';
+import { sureTopologies, tracedBoard } from '../../../services/board';
 import type { Dossier } from '../../../services/dossier';
 
 /** A cause as the page shows it. */
@@ -40,8 +39,6 @@ export interface RepairView {
 const FROM_INTAKE: Readonly<Record<string, Symptom>> = { 'warm-intermittent': 'intermittent-warm' };
 const isSymptom = (word: string): word is Symptom => Object.hasOwn(SYMPTOMS, word);
 
-/** A stage counts as there from so much on. */
-const SURE = 0.5;
 const MOST_CAUSES = 5;
 
 /** What a fact says to the table of causes. */
@@ -55,10 +52,11 @@ function seenOf({ kind, ref, test, text, outcome }: RepairFact): Seen {
 /** Likely causes of a donor's fault, and what to check next, out of all that is known of it. */
 export async function repairView(dossier: Dossier): Promise<RepairView> {
   const { donor } = dossier;
-  const [facts, parts, board] = await Promise.all([
+  const [facts, parts, board, topologies] = await Promise.all([
     listRepairFacts(dossier.db, donor.id),
     dossier.parts(),
     tracedBoard(dossier, false),
+    sureTopologies(dossier),
   ]);
   const named =
     facts.findLast(({ kind }) => kind === 'complaint')?.text ?? FROM_INTAKE[donor.symptomKind] ?? donor.symptomKind;
@@ -67,9 +65,6 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
   if (!symptom) return { symptom, facts: told, moved: {}, causes: [], next: undefined, others: [] };
   const described = new Map(parts.flatMap(({ part }) => (part.duty ? [[part.ref, DUTIES[part.duty]] as const] : [])));
   const damaged = parts.flatMap(({ part }): Seen[] => part.damage.map((condition) => ({ ref: part.ref, condition })));
-  const topologies = analyse(board)
-    .stages.filter(({ probability }) => probability >= SURE)
-    .map(({ topology }) => topology);
   const complaint = {
     unit: { kind: donor.kind },
     board,
