@@ -266,8 +266,8 @@ function symptomOf({ symptoms, alsoIn = [] }: Cause, symptom: Symptom, circuits:
 /** What references are, as a person wrote it down or told it among other things, and as what stands on them shows. */
 function describedIn({ described, observations }: Complaint, circuits: string): Described {
   const found = new Map<string, string>(described ?? []);
-  for (const { ref, test, value, text } of observations) {
-    if (ref?.startsWith('C') && test === 'voltage-dc' && (value ?? 0) > CHARGED)
+  for (const { ref, test, value, volts, text } of observations) {
+    if (ref?.startsWith('C') && test === 'voltage-dc' && (value ?? volts ?? 0) > CHARGED)
       found.set(ref, (has('store', circuits) ? ROLES.store : ROLES.bulk).label);
     for (const told of (ref === undefined ? (text ?? '') : '').matchAll(
       /\b(?<ref>[A-Z]{1,4}\d+) (?:is|was) (?:an? |the )(?<what>[^,;.]+)/gu,
@@ -288,7 +288,7 @@ function wordsOf(seen: Seen, of: RoleBook): string {
     const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
     const reading = value ?? volts ?? (text === undefined ? undefined : firstVolts(text));
     // A main can is told by what stands on it.
-    if (test === 'voltage-dc' && reading !== undefined && ref.startsWith('C') && reading > 120)
+    if (test === 'voltage-dc' && reading !== undefined && ref.startsWith('C') && reading > CHARGED)
       parts.push('bulk charged');
     if (
       test === 'voltage-dc' &&
@@ -326,7 +326,7 @@ function weighSeen(
   }
   const { ref } = seen;
   if (ref === undefined) return;
-  const roles = byReading(of.rolesOf(ref), seen, of.circuits);
+  const roles = byReading(of.rolesOf(ref), seen);
   if (roles.size === 0) return;
   const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
   const seenState = stateOf(seen, likely !== undefined && BLOCKING.has(likely));

@@ -74,19 +74,10 @@ const CAN_ROLES: ReadonlySet<RoleName> = new Set([
   'store',
 ]);
 const FILM_ROLES: ReadonlySet<RoleName> = new Set(['xCapacitor', 'clamp', 'resonant', 'dropper', 'timing', 'store']);
-/** Volts on a can that only stands at the mains, or in a pulse unit. */
-const CHARGED = 120;
 
 /** Roles of a capacitor as what was measured on it leaves them. */
-export function byReading(
-  roles: ReadonlyMap<RoleName, number>,
-  seen: Seen,
-  circuits: string,
-): ReadonlyMap<RoleName, number> {
+export function byReading(roles: ReadonlyMap<RoleName, number>, seen: Seen): ReadonlyMap<RoleName, number> {
   if (!seen.ref?.startsWith('C')) return roles;
-  const volts = seen.test === 'voltage-dc' ? (seen.value ?? seen.volts) : undefined;
-  if (volts !== undefined && volts > CHARGED)
-    return new Map(has('store', circuits) ? [['store', TOLD]] : [['bulk', TOLD]]);
   const farads = faradsIn(seen.text);
   if (farads === undefined && seen.test !== 'esr') return roles;
   const isCan = farads === undefined || farads >= CANS.from;
