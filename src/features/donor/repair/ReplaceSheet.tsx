@@ -54,7 +54,7 @@ export function ReplaceSheet({ code, view }: { code: string; view: ReplaceView }
         <b className="font-mono">{ref}</b> {title}
         {place !== '' && <span className="text-ink-2">: {place}</span>}
       </p>
-      <p className="mt-1 text-[13px] text-ink-2">
+      <p className="mt-1 mb-4 text-[13px] text-ink-2">
         <Link className="underline" href={routes.station(code, 'identify', { part: ref })}>
           What is known of it
         </Link>
@@ -67,7 +67,7 @@ export function ReplaceSheet({ code, view }: { code: string; view: ReplaceView }
       )}
       {candidates.length === 0 && (
         <EmptyState title="Nothing fits">
-          No lot and no part on another board may take its place. Buy by the line on the right.
+          No lot and no part on another board may take its place. Buy by the line under “To buy”.
         </EmptyState>
       )}
       <List of={candidates} />
