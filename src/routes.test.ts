@@ -41,6 +41,7 @@ const ADDRESSES: Record<keyof typeof routes, readonly [address: string, expected
   station: [routes.station(CODE, 'identify', { part: 'Q1' }), '/donors/K7F-2QM/identify?part=Q1'],
   replace: [routes.replace(CODE, { part: 'Q1' }), '/donors/K7F-2QM/replace?part=Q1'],
   diagnose: [routes.diagnose(CODE), '/donors/K7F-2QM/diagnose'],
+  powerUp: [routes.powerUp(CODE), '/donors/K7F-2QM/power-up'],
   wave: [routes.wave(CODE, 'Q1'), '/donors/K7F-2QM/test/wave?part=Q1'],
   board: [routes.board(CODE, { as: 'csv' }), '/donors/K7F-2QM/board?as=csv'],
   sheets: [routes.sheets(CODE, { paper: 'A3' }), '/donors/K7F-2QM/trace/sheets?paper=A3'],

@@ -23,6 +23,7 @@ export const routes = {
   ) => withQuery(`/donors/${code}/${station}`, query),
   replace: (code: string, query: { part: string }) => withQuery(`/donors/${code}/replace`, query),
   diagnose: (code: string) => `/donors/${code}/diagnose`,
+  powerUp: (code: string) => `/donors/${code}/power-up`,
   wave: (code: string, part: string) => withQuery(`/donors/${code}/test/wave`, { part }),
   board: (code: string, query: { as?: string; name?: string } = {}) => withQuery(`/donors/${code}/board`, query),
   sheets: (code: string, query: { paper?: string; by?: string } = {}) =>

@@ -186,6 +186,7 @@ describe('migrations', () => {
       '0016_undone-steps',
       '0017_kept-sums',
       '0018_repair-facts',
+      '0019_power-up-marks',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -164,7 +164,8 @@ export const FITMENT_SLANG: readonly (readonly [fitment: FitmentName, words: str
     'unpopulated',
     'not fitted, not populated, missing, dnp, nicht bestückt, fehlt, empty pads, empty footprint, absent, manquant, not there',
   ],
-  ['reworked', 'resoldered, replaced'],
+  ['reworked', 'resoldered'],
+  ['replaced', 'swapped, exchanged, ersetzt, remplacé'],
 ];
 
 export const DUTY_SLANG: readonly (readonly [duty: DutyName, words: string])[] = [

@@ -188,6 +188,22 @@ function circuitsOf({ unit, topologies, symptom, observations }: Complaint): str
   return hasStandby || /tv|pc-|monitor|recorder|console/u.test(kind) ? `${own} standby` : own;
 }
 
+/** References on a board by what they are there for, the surest first; only those that are likely. */
+export function partsByRole(
+  of: Pick<Complaint, 'unit' | 'board' | 'topologies' | 'described'>,
+): (role: RoleName) => readonly string[] {
+  const circuits = circuitsOf({ ...of, symptom: 'dead', observations: [] });
+  const book = new RoleBook({ board: of.board, described: of.described ?? new Map(), circuits, seen: [] });
+  return (role) => likelyRefs(book, role);
+}
+
+const LIKELY = practice(0.3);
+const likelyRefs = (of: RoleBook, role: RoleName): readonly string[] =>
+  of
+    .refsOf(role)
+    .filter(({ ref, sure }) => of.refs.has(ref) && sure >= LIKELY)
+    .map(({ ref }) => ref);
+
 /** Volts a rail should have by its name: “5V standby”, “12 V”. */
 const nominalOf = (rail: string): number | undefined => {
   const found = /(?<volts>\d+(?:\.\d+)?)\s*v/iu.exec(rail)?.groups?.['volts'];
@@ -395,16 +411,7 @@ function weighRail(
 
 /** The parts a cause is about on this unit, where some are known. */
 function partsOf(name: CauseName, of: RoleBook): readonly string[] {
-  return [
-    ...new Set(
-      causeOf(name).roles.flatMap((role) =>
-        of
-          .refsOf(role)
-          .filter(({ ref, sure }) => of.refs.has(ref) && sure >= 0.3)
-          .map(({ ref }) => ref),
-      ),
-    ),
-  ];
+  return [...new Set(causeOf(name).roles.flatMap((role) => likelyRefs(of, role)))];
 }
 
 const entropy = (p: number) => (p <= 0 || p >= 1 ? 0 : -p * Math.log2(p) - (1 - p) * Math.log2(1 - p));

@@ -30,6 +30,7 @@ export const FITMENTS = {
   unpopulated: 'an empty footprint',
   reworked: 'soldered again',
   'hand-added': 'added by hand',
+  replaced: 'replaced by another',
 } as const;
 
 export type FitmentName = keyof typeof FITMENTS;

@@ -1,3 +1,4 @@
+import { lampOhms, mostThroughLamp, throughLamp, voltsBehindLamp } from '../bringup';
 import { practice } from '../evidence';
 import {
   BARRIER,
@@ -19,8 +20,6 @@ const BREAKING = {
 };
 /** A mains socket at home gives so much into a short, amperes; common practice, no source. */
 const PROSPECTIVE = practice(1500);
-/** Share of its hot resistance that a filament has cold, and how its current follows the voltage; lamp handbooks, from memory. */
-const LAMP = { cold: 1 / 13, power: 0.55 } as const;
 
 export const PROTECTION: readonly Sum[] = [
   {
@@ -268,38 +267,35 @@ export const PROTECTION: readonly Sum[] = [
     ],
     work: ({ n }) => {
       const [watts, mains, load] = [n('lamp'), n('v'), n('p')];
-      const rated = watts / mains;
-      const taken = (volts: number) => volts * rated * Math.max(0, (mains - volts) / mains) ** LAMP.power;
-      // The most that can be taken lies where the share left to the lamp is p/(1+p).
-      const most = taken(mains / (1 + LAMP.power));
-      let [low, high] = [mains / (1 + LAMP.power), mains];
-      for (let turn = 0; turn < 60; turn += 1) {
-        const middle = (low + high) / 2;
-        if (taken(middle) > load) low = middle;
-        else high = middle;
-      }
-      const isReached = load <= most;
+      const lamp = { watts, mains };
+      const most = mostThroughLamp(lamp);
+      const left = voltsBehindLamp(lamp, load);
       return {
-        answer: isReached ? `${q(low, 'volt')} is left for the supply` : 'The lamp does not let so much through',
-        more: isReached
-          ? 'The lamp glows a little or not at all.'
-          : `At most ${q(most, 'watt')} comes through it: the supply will start and stop. That is no fault.`,
-        mark: isReached ? 'ok' : 'cannot tell',
+        answer:
+          left === undefined ? 'The lamp does not let so much through' : `${q(left, 'volt')} is left for the supply`,
+        more:
+          left === undefined
+            ? `At most ${q(most, 'watt')} comes through it: the supply will start and stop. That is no fault.`
+            : 'The lamp glows a little or not at all.',
+        mark: left === undefined ? 'cannot tell' : 'ok',
         figures: [
           figure('most', 'most that comes through', most, 'watt'),
-          figure('short', 'current into a dead short', rated, 'ampere'),
-          figure('cold', 'lamp when cold', (mains ** 2 / watts) * LAMP.cold, 'ohm'),
-          ...(isReached
-            ? [figure('volts', 'volts at the supply', low, 'volt'), figure('current', 'current', load / low, 'ampere')]
-            : []),
+          figure('short', 'current into a dead short', watts / mains, 'ampere'),
+          figure('cold', 'lamp when cold', lampOhms(lamp).cold, 'ohm'),
+          ...(left === undefined
+            ? []
+            : [
+                figure('volts', 'volts at the supply', left, 'volt'),
+                figure('current', 'current', load / left, 'ampere'),
+              ]),
         ],
         curve: {
           caption: 'power through the lamp over volts left for the supply',
           x: { label: 'volts at the supply', unit: 'volt' },
           y: { label: 'power', unit: 'watt' },
-          lines: [{ label: 'through the lamp', points: drawn([0, mains], taken) }],
+          lines: [{ label: 'through the lamp', points: drawn([0, mains], (volts) => throughLamp(lamp, volts)) }],
           limits: [{ label: 'the supply', y: load }],
-          ...(isReached ? { here: [low, load] as const } : {}),
+          ...(left === undefined ? {} : { here: [left, load] as const }),
         },
         why: [
           'A converter takes the same power at any voltage: there are two points where both agree, or none; it comes to rest at the upper.',
@@ -309,9 +305,10 @@ export const PROTECTION: readonly Sum[] = [
           'A flash, then dark: the bulk has charged. Full light that stays: the primary is shorted, do not go up. A dark lamp does not mean an empty capacitor.',
           'The lamp limits the current; it does not isolate. Clip meters on while it is unplugged.',
         ],
-        next: isReached
-          ? 'Take a lamp of at least three times what it takes idle, and at most half of its full input.'
-          : 'Take a larger lamp, or no load.',
+        next:
+          left === undefined
+            ? 'Take a larger lamp, or no load.'
+            : 'Take a lamp of at least three times what it takes idle, and at most half of its full input.',
       };
     },
     formula: ['I = P/V · (V_lamp/V)^0.55'],

@@ -158,6 +158,25 @@ export const repairFacts = sqliteTable(
   (t) => [index('repair_facts_donor').on(t.donorId)],
 );
 
+/** How a step of a first power-up was answered; steps of one attempt share a run. */
+export const powerUpMarks = sqliteTable(
+  'power_up_marks',
+  {
+    id: key(),
+    donorId: text('donor_id')
+      .notNull()
+      .references(() => donors.id),
+    run: integer('run').notNull(),
+    step: text('step').notNull(),
+    /** The reading as it was typed, or what was seen. */
+    text: text('text').notNull().default(''),
+    outcome: text('outcome').$type<'pass' | 'stop'>().notNull(),
+    createdMs: createdMs(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('power_up_marks_donor').on(t.donorId)],
+);
+
 /** A step in the life of a claim or a question. */
 export const noteEvents = sqliteTable(
   'note_events',

@@ -13,6 +13,7 @@ export {
   partRatings,
   parts,
   powerEvents,
+  powerUpMarks,
   repairFacts,
   soakRows,
   stationMarks,

@@ -1,6 +1,7 @@
-export { donorCautions, donorStress, sureTopologies } from './donorStress';
+export { donorCautions, donorStress } from './donorStress';
 export { gradeReason, judgeRecord, ratingsForStock, readingsThatCount, underTest } from './judgeRecord';
 export { lotFollows } from './lotFollows';
 export { testContext, type TestContext } from './testContext';
 export { tracedBoard } from './tracedBoard';
+export { partRoles, sureTopologies, tracedReading } from './tracedReading';
 export { tracedValues, type TracedValues } from './tracedUnit';

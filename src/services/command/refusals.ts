@@ -37,6 +37,9 @@ export interface Refusals {
   readonly 'donor-not-archived': { readonly code: string };
   readonly 'clearance-reason-missing': NoData;
   readonly 'row-gone': NoData;
+  readonly 'power-up-moved': NoData;
+  readonly 'power-up-first': { readonly first: string };
+  readonly 'power-up-outside': { readonly says: string };
   readonly 'note-gone': NoData;
   readonly 'sum-not-worked': { readonly sum: string };
   readonly 'nothing-open': { readonly ref: string };
@@ -172,6 +175,9 @@ const TEXT: { readonly [C in RefusalCode]: (data: Refusals[C]) => string } = {
   'donor-not-archived': ({ code }) => `${code} is not in the archive.`,
   'clearance-reason-missing': () => 'It was not cleared to be taken apart. Say who cleared it, or what changed.',
   'row-gone': () => 'That is not there any more.',
+  'power-up-moved': () => 'That step is not in hand any more: the list has moved on.',
+  'power-up-first': ({ first }) => `${first} first; then this step can be answered.`,
+  'power-up-outside': ({ says }) => `It does not pass: ${says}`,
   'note-gone': () => 'That note is not there any more.',
   'sum-not-worked': ({ sum }) => `“${sum}” cannot be worked out of what is typed.`,
   'nothing-open': ({ ref }) => `Nothing is claimed or asked about ${ref} that is still open.`,

@@ -8,9 +8,8 @@ import {
   type Seen,
   type Symptom,
 } from '../../../core/diagnose';
-import { DUTIES } from '../../../core/part';
 import { listRepairFacts } from '../../../db/repositories/repairFacts';
-import { sureTopologies, tracedBoard } from '../../../services/board';
+import { partRoles, sureTopologies, tracedBoard } from '../../../services/board';
 import type { Dossier } from '../../../services/dossier';
 
 /** A cause as the page shows it. */
@@ -52,18 +51,18 @@ function seenOf({ kind, ref, test, text, outcome }: RepairFact): Seen {
 /** Likely causes of a donor's fault, and what to check next, out of all that is known of it. */
 export async function repairView(dossier: Dossier): Promise<RepairView> {
   const { donor } = dossier;
-  const [facts, parts, board, topologies] = await Promise.all([
+  const [facts, parts, board, topologies, described] = await Promise.all([
     listRepairFacts(dossier.db, donor.id),
     dossier.parts(),
     tracedBoard(dossier, false),
     sureTopologies(dossier),
+    partRoles(dossier),
   ]);
   const named =
     facts.findLast(({ kind }) => kind === 'complaint')?.text ?? FROM_INTAKE[donor.symptomKind] ?? donor.symptomKind;
   const symptom = isSymptom(named) ? named : undefined;
   const told = facts.filter(({ kind }) => kind !== 'complaint');
   if (!symptom) return { symptom, facts: told, moved: {}, causes: [], next: undefined, others: [] };
-  const described = new Map(parts.flatMap(({ part }) => (part.duty ? [[part.ref, DUTIES[part.duty]] as const] : [])));
   const damaged = parts.flatMap(({ part }): Seen[] => part.damage.map((condition) => ({ ref: part.ref, condition })));
   const complaint = {
     unit: { kind: donor.kind },

@@ -15,6 +15,13 @@ import { HoldNext } from '../../../ui/judgement/Next';
 
 const LINES = [...GRAMMAR, ...EVERY_LINE_EXAMPLES];
 
+type Branch = 'diagnose' | 'replace' | 'power-up';
+/** Work beside the line, with where it begins. */
+const BRANCHES = [
+  { id: 'diagnose', label: 'Diagnose', href: routes.diagnose },
+  { id: 'power-up', label: 'First power-up', href: routes.powerUp },
+] as const;
+
 /** Stations where hands and leads go to the unit: nothing is next there while power is on. */
 const HANDS_ON: ReadonlySet<StationName> = new Set(['open', 'trace', 'identify', 'test', 'harvest']);
 
@@ -23,12 +30,15 @@ export function DonorPage({
   frame,
   station,
   branch,
+  sign,
   children,
 }: {
   frame: DonorFrame;
   station: StationName;
   /** Work beside the line: the unit is not taken apart but mended. */
-  branch?: 'diagnose' | 'replace';
+  branch?: Branch;
+  /** What the page says itself of power, in place of the notice that it is on. */
+  sign?: ReactNode;
   children: ReactNode;
 }) {
   const keys = frame.stages.map(({ label, href }, index) => ({
@@ -39,8 +49,9 @@ export function DonorPage({
   return (
     <PageFrame foot={<BenchLine code={frame.code} station={station} context={frame.context} />}>
       <div>
-        {frame.isPowered && <PowerNotice code={frame.code} />}
-        <DonorHead frame={frame} station={station} branch={branch} />
+        {frame.isPowered && !sign && <PowerNotice code={frame.code} />}
+        <DonorHead frame={frame} station={station} branch={branch} hasSign={sign !== undefined} />
+        {sign}
       </div>
       {frame.isPowered && HANDS_ON.has(station) ? (
         <HoldNext first={<UnplugFirst code={frame.code} />}>{children}</HoldNext>
@@ -56,10 +67,12 @@ function DonorHead({
   frame,
   station,
   branch,
+  hasSign,
 }: {
   frame: DonorFrame;
   station: StationName;
-  branch: 'diagnose' | 'replace' | undefined;
+  branch: Branch | undefined;
+  hasSign: boolean;
 }) {
   const { code, title, subtitle, live, stages } = frame;
   return (
@@ -72,7 +85,7 @@ function DonorHead({
           </h1>
           <p className="truncate text-[12px] text-ink-2 max-[899px]:hidden">{subtitle}</p>
         </div>
-        {live && (
+        {live && !hasSign && (
           <p className="ml-auto flex flex-none items-center gap-2.5 rounded-[4px] border-[1.5px] border-stop bg-stop-wash px-3 py-1.5 text-[13.5px] font-semibold text-stop max-[899px]:w-full max-[899px]:py-1 max-[899px]:text-[12.5px]">
             <i aria-hidden="true" className="hatch size-[17px] flex-none" />
             {live.message}
@@ -80,16 +93,20 @@ function DonorHead({
           </p>
         )}
       </div>
-      <nav aria-label="Repair" className="no-print mb-1 flex items-baseline gap-2 text-[12.5px] text-ink-2">
-        repair
-        <Link
-          href={routes.diagnose(code)}
-          prefetch={false}
-          aria-current={branch === 'diagnose' ? 'page' : undefined}
-          className={branch === 'diagnose' ? 'font-semibold text-ink' : 'underline'}
-        >
-          Diagnose
-        </Link>
+      <nav aria-label="Repair" className="branch no-print">
+        <svg aria-hidden="true" viewBox="0 0 24 22" className="branch-out">
+          <path d="M0 22L20 1H24" />
+        </svg>
+        <svg aria-hidden="true" viewBox="0 0 24 22" className="branch-in">
+          <path d="M0 1H4L24 22" />
+        </svg>
+        <span>repair</span>
+        {BRANCHES.map(({ id, label, href }) => (
+          <Link key={id} href={href(code)} prefetch={false} aria-current={branch === id ? 'page' : undefined}>
+            <i aria-hidden="true" />
+            {label}
+          </Link>
+        ))}
       </nav>
       <StageLine label="Stations" stages={stages} current={branch ?? station} />
     </header>

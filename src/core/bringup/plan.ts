@@ -1,0 +1,55 @@
+import { METER_CEILING } from '../safety';
+import { rangeWords, type Draft, type Step } from './step';
+import { afterSteps, heatSteps, lampOut } from './steps/after';
+import { coldSteps } from './steps/cold';
+import { benchSteps, fittedSteps } from './steps/fitted';
+import { lampSteps, loadSteps } from './steps/live';
+import { powerUpFacts, type PowerUpFacts, type PowerUpUnit } from './unit';
+
+/** The steps of a first power-up; or why there is none. */
+export type PowerUpPlan =
+  | { readonly kind: 'steps'; readonly steps: readonly Step[]; readonly facts: PowerUpFacts }
+  | { readonly kind: 'none'; readonly why: string; readonly then: string };
+
+/**
+ * The first power-up of a unit, in order, with its own numbers. None is made for a unit that stays shut, whose feed is not
+ * known, that runs on three phases, or that holds more than a meter stands.
+ */
+export function planPowerUp(unit: PowerUpUnit): PowerUpPlan {
+  const none = (why: string, then: string) => ({ kind: 'none', why, then }) as const;
+  if (unit.leaveShut !== undefined) return none(unit.leaveShut, 'It is not powered up here.');
+  if (unit.plate.inputs.some(({ phases }) => phases === 3))
+    return none('It runs on three phases.', 'That is work for licensed people with the means for it.');
+  const over = unit.stores.find(({ holds }) => holds !== undefined && holds > METER_CEILING.volts);
+  if (over)
+    return none(
+      `${over.name} may hold more than ${METER_CEILING.volts} V.`,
+      'No hand meter can show it dead afterwards: it is not powered up here.',
+    );
+  const facts = powerUpFacts(unit);
+  if (!facts)
+    return none('What feeds it is not known.', 'Read its label at Intake first, or write down what it was fed with.');
+  if (facts.feed !== 'direct' && unit.stores.length === 0 && facts.feed !== 'controller')
+    return none('No store of charge is listed.', 'List its capacitors at Make safe: they are read before and after.');
+  return { kind: 'steps', facts, steps: numbered(draftsOf(facts)) };
+}
+
+const draftsOf = (facts: PowerUpFacts): readonly Draft[] => [
+  ...coldSteps(facts),
+  ...fittedSteps(facts),
+  ...benchSteps(facts),
+  ...lampSteps(facts),
+  ...lampOut(facts),
+  ...loadSteps(facts),
+  ...heatSteps(facts),
+  ...afterSteps(facts),
+];
+
+function numbered(drafts: readonly Draft[]): readonly Step[] {
+  const groups = [...new Set(drafts.map(({ group }) => group))];
+  return drafts.map(({ group, good, ...draft }) => ({
+    ...draft,
+    number: groups.indexOf(group) + 1,
+    good: good ?? (draft.asked ? rangeWords(draft.asked) : ''),
+  }));
+}
