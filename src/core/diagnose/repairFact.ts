@@ -1,9 +1,9 @@
 import type { CheckTest } from './words';
 
-/** What is told or checked when a unit is repaired. */
+/** What is told, checked or done when a unit is repaired. */
 export interface RepairFact {
   readonly id: string;
-  readonly kind: 'complaint' | 'seen' | 'check';
+  readonly kind: 'complaint' | 'seen' | 'check' | 'fitted';
   /** The part it is about; empty for the whole unit. */
   readonly ref: string;
   readonly test: CheckTest | '';

@@ -1,5 +1,5 @@
 import cases from './fixtures/replacements.json';
-import { judgeSwap, RULES, type PartFacts, type PlaceFacts, type Verdict } from '.';
+import { combinations, judgeSwap, RULES, type PartFacts, type PlaceFacts, type Verdict } from '.';
 
 const part =
   (kind: string, technology: string, packageName: string) =>
@@ -529,4 +529,109 @@ test('a part takes its own place, whatever it is', () => {
     ]);
   }
   expect(new Set(RULES.map(({ name }) => name)).size).toBe(RULES.length);
+});
+
+describe('two in the place of one', () => {
+  const electrolytic = (capacitance: number, voltage: number) => can({ capacitance, voltage, tmax: 105 });
+  const ohms = (resistance: number, power: number) => part('resistor', 'film', 'axial')({ resistance, power });
+  const at = (failed: PartFacts, candidates: readonly (readonly [PartFacts, number])[], place: PlaceFacts = {}) =>
+    combinations(
+      { failed, place },
+      candidates.map(([facts, free]) => ({ facts, free })),
+    );
+
+  test.each<[string, PartFacts, readonly (readonly [PartFacts, number])[], string | undefined]>([
+    ['two cans side by side', electrolytic(1e-3, 25), [[electrolytic(470e-6, 35), 2]], 'parallel'],
+    ['one can alone is no pair', electrolytic(1e-3, 25), [[electrolytic(470e-6, 35), 1]], undefined],
+    [
+      'two unlike cans side by side',
+      electrolytic(1e-3, 25),
+      [
+        [electrolytic(680e-6, 35), 1],
+        [electrolytic(330e-6, 35), 1],
+      ],
+      'parallel',
+    ],
+    [
+      'the lower voltage counts',
+      electrolytic(1e-3, 25),
+      [
+        [electrolytic(680e-6, 35), 1],
+        [electrolytic(330e-6, 16), 1],
+      ],
+      undefined,
+    ],
+    ['two equal cans in a row', electrolytic(100e-6, 400), [[electrolytic(220e-6, 250), 2]], 'series'],
+    [
+      'unlike cans in a row share unevenly',
+      electrolytic(100e-6, 400),
+      [
+        [electrolytic(220e-6, 250), 1],
+        [electrolytic(200e-6, 250), 1],
+      ],
+      undefined,
+    ],
+    [
+      'resistors in series',
+      ohms(1e3, 1),
+      [
+        [ohms(470, 1), 1],
+        [ohms(560, 1), 1],
+      ],
+      'series',
+    ],
+    [
+      'resistors side by side',
+      ohms(1e3, 1),
+      [
+        [ohms(2.2e3, 0.5), 1],
+        [ohms(1.8e3, 0.6), 1],
+      ],
+      'parallel',
+    ],
+    [
+      'an X capacitor’s class does not add up',
+      xCap({ capacitance: 220e-9, vac: 275, safetyClass: 'X2' }),
+      [[xCap({ capacitance: 100e-9, vac: 275, safetyClass: 'X2' }), 2]],
+      undefined,
+    ],
+    [
+      'fuses are not put side by side',
+      fuse({ current: 2, voltage: 250 }),
+      [[fuse({ current: 1, voltage: 250 }), 2]],
+      undefined,
+    ],
+    [
+      'rectifiers are not put side by side',
+      part('diode', 'schottky', 'DO-201AD')({ vrrm: 60, ifav: 5, vf: 0.5 }),
+      [[part('diode', 'schottky', 'DO-201AD')({ vrrm: 60, ifav: 3, vf: 0.5 }), 2]],
+      undefined,
+    ],
+  ])('%s', (_, failed, candidates, way) => {
+    const [first] = at(failed, candidates);
+    expect(first?.way).toBe(way);
+    if (first) {
+      expect(first.judgement.verdict).toBe('limits');
+      expect(first.drawbacks.length).toBeGreaterThan(0);
+    }
+  });
+
+  // FORMULAS F9-1: 2 × 330 µF, 250 V at 400 V want 505 kΩ across each.
+  test('two cans in a row are balanced by the rule of the guide', () => {
+    const [first] = at(electrolytic(165e-6, 400), [[electrolytic(330e-6, 250), 2]]);
+    expect(first?.drawbacks[0]?.replace(/\u00a0/g, ' ')).toContain('505 kΩ');
+  });
+
+  // FORMULAS F9-3 has two FETs of 0.38 and 0.456 Ω come to 0.207 Ω: two alike come to half, and count for 0.8 of their sum.
+  test('two equal FETs side by side', () => {
+    const own = (rdsOn: number, id: number) => fet({ vds: 600, rdsOn, id, qg: 30e-9 });
+    const [first] = at(own(0.3, 12), [[own(0.55, 9), 2]], { stress: { voltage: 400, current: 1 } });
+    expect([first?.way, first?.drawbacks[0]]).toEqual(['parallel', expect.stringContaining('gate resistor')]);
+    expect(
+      at(own(0.3, 12), [
+        [own(0.55, 9), 1],
+        [own(0.5, 9), 1],
+      ]),
+    ).toEqual([]);
+  });
 });

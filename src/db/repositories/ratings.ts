@@ -45,6 +45,15 @@ export async function recordPartRatings(
   return kept;
 }
 
+/** Puts the present ratings of a part into its history: another part sits in its place from now on. */
+export async function retirePartRatings(edit: Edit, partId: string): Promise<void> {
+  const present = await edit.tx
+    .select({ id: partRatings.id })
+    .from(partRatings)
+    .where(and(eq(partRatings.partId, partId), isNull(partRatings.supersededMs)));
+  for (const { id } of present) await edit.update('partRatings', id, { supersededMs: edit.app.now() });
+}
+
 /** Whether a form may put its value in the place of the present one: what others recorded since it was read is asked about. */
 export async function mayReplace(
   edit: Edit,

@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { IssueStatus } from '../../core/benchline';
 import type { PinFunction } from '../../core/chips';
-import type { CheckTest } from '../../core/diagnose';
+import type { CheckTest, RepairFact } from '../../core/diagnose';
 import type { FactRelation } from '../../core/donor';
 import type { Mounting, Wish } from '../../core/harvest';
 import type { BlockName, DutyName, FitmentName, KindName, TestName } from '../../core/part';
@@ -136,7 +136,7 @@ export const keptSums = sqliteTable(
   (t) => [index('kept_sums_donor').on(t.donorId), index('kept_sums_build').on(t.buildId)],
 );
 
-/** What is told or checked when a unit is repaired: its complaint, what was seen, and the answer to a check. */
+/** What is told, checked or done when a unit is repaired: its complaint, what was seen, the answer to a check, a part that was fitted. */
 export const repairFacts = sqliteTable(
   'repair_facts',
   {
@@ -144,7 +144,7 @@ export const repairFacts = sqliteTable(
     donorId: text('donor_id')
       .notNull()
       .references(() => donors.id),
-    kind: text('kind').$type<'complaint' | 'seen' | 'check'>().notNull(),
+    kind: text('kind').$type<RepairFact['kind']>().notNull(),
     /** The part it is about; empty for the whole unit. */
     ref: text('ref').notNull().default(''),
     test: text('test').$type<CheckTest | ''>().notNull().default(''),

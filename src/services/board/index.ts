@@ -1,6 +1,7 @@
 export { donorCautions, donorStress } from './donorStress';
 export { gradeReason, judgeRecord, ratingsForStock, readingsThatCount, underTest } from './judgeRecord';
 export { lotFollows } from './lotFollows';
+export { placeStress, type PlaceStress } from './placeStress';
 export { testContext, type TestContext } from './testContext';
 export { tracedBoard } from './tracedBoard';
 export { partRoles, sureTopologies, tracedReading } from './tracedReading';

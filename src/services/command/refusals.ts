@@ -85,6 +85,8 @@ export interface Refusals {
 
   // Stock.
   readonly 'stock-changed': NoData;
+  readonly 'lot-unfit': { readonly code: string; readonly ref: string; readonly why: string };
+  readonly 'lot-none-free': { readonly code: string };
   readonly 'lot-gone': { readonly code: string };
   readonly 'lot-empty': { readonly code: string };
   readonly 'lot-in-bin': { readonly code: string; readonly bin: string };
@@ -224,6 +226,8 @@ const TEXT: { readonly [C in RefusalCode]: (data: Refusals[C]) => string } = {
   'datasheet-known': ({ name }) => `${name} is attached already.`,
 
   'stock-changed': () => 'Someone took or set aside pieces in the meantime. Look at the lot again.',
+  'lot-unfit': ({ code, ref, why }) => `${code} must not take the place of ${ref}: ${why}`,
+  'lot-none-free': ({ code }) => `No piece of ${code} is free: all are set aside, or gone.`,
   'lot-gone': ({ code }) => `There is no lot ${code} any more.`,
   'lot-empty': ({ code }) => `There is no lot ${code} with pieces in it.`,
   'lot-in-bin': ({ code, bin }) => `${code} is in ${bin} already.`,

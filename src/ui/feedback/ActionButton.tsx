@@ -10,16 +10,19 @@ export function ActionButton({
   children,
   tone,
   label,
+  id,
 }: {
   action: () => Promise<FormOutcome>;
   children: ReactNode;
   tone?: 'next' | 'quiet' | 'small';
   /** What it does, when its words alone do not tell. */
   label?: string;
+  /** What a key of the screen presses. */
+  id?: string;
 }) {
   const { act, pending } = useAct(action);
   return (
-    <button type="button" className="btn" data-tone={tone} aria-label={label} disabled={pending} onClick={act}>
+    <button type="button" id={id} className="btn" data-tone={tone} aria-label={label} disabled={pending} onClick={act}>
       {children}
     </button>
   );

@@ -274,10 +274,13 @@ function standbyStep(facts: PowerUpFacts, rail: Rail): Draft {
 function railStep(facts: PowerUpFacts, rail: Rail): Draft {
   const place = rail.at === 'its output' ? '' : ` at ${rail.at}`;
   const isBattery = facts.unit.kind === 'battery-charger';
+  const isMain = rail.watts !== undefined && facts.rails.every(({ watts = 0 }) => watts <= (rail.watts ?? 0));
+  const drawn =
+    facts.feed === 'mains' && isMain ? `, ${q(loadUnderLamp(facts) / Math.abs(rail.volts), 'ampere')} drawn` : '';
   return readRail(facts, rail, {
     id: `rail:${rail.name}`,
     title: `Read the ${rail.name} rail${place}`,
-    how: `Through the clips${facts.feed === 'mains' ? ', lamp in the line' : ''}.${isBattery ? ' Without its battery a charger may give nothing: no fault.' : ''}`,
+    how: `Through the clips${facts.feed === 'mains' ? ', lamp in the line' : ''}${drawn}.${isBattery ? ' Without its battery a charger may give nothing: no fault.' : ''}`,
     group: 'rails',
     protects: 'What you join to it next',
   });

@@ -104,6 +104,12 @@ export function PartJudgement({
         <Link className="btn" href={routes.station(code, 'test', { part: part.ref })}>
           Test it
         </Link>
+        <Link
+          className="mr-auto text-[12.5px] underline decoration-dotted"
+          href={routes.replace(code, { part: part.ref })}
+        >
+          what takes its place
+        </Link>
         {!part.harvested && <DeletePart code={code} refName={part.ref} />}
       </div>
     </Judgement>

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Gate, Step } from '../../../core/bringup';
 import { useCommand } from '../../../ui/command/useCommand';
 import { useNotice } from '../../../ui/feedback/Notices';
@@ -42,6 +42,9 @@ export function StepCard({
   const { run, pending, start } = useCommand();
   const instrument = useInstrument();
   const notify = useNotice();
+  const card = useRef<HTMLElement>(null);
+  // The step in hand stands in view as the list moves on.
+  useEffect(() => card.current?.scrollIntoView({ block: 'nearest' }), []);
   const { asked } = step;
   const reading = readingAt(step, text);
   const says = reading.kind === 'read' ? reading.verdict : undefined;
@@ -63,7 +66,7 @@ export function StepCard({
     });
 
   return (
-    <section className="step-card" aria-label={`Step ${step.number}: ${step.title}`}>
+    <section ref={card} className="step-card" aria-label={`Step ${step.number}: ${step.title}`}>
       <header className="flex flex-wrap items-baseline gap-x-3 gap-y-0.5">
         <h2 className="text-[20px] leading-snug font-semibold tracking-[-0.015em]">
           <span className="q mr-2.5 text-ochre">{step.number}</span>

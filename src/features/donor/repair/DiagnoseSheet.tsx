@@ -96,6 +96,23 @@ export function DiagnoseSheet({ code, view }: { code: string; view: RepairView }
           })}
         </ul>
       </section>
+      {view.fitted.length > 0 && (
+        <section className="mt-5">
+          <h2 className="label mb-1">Replaced</h2>
+          <ul className="dotted text-[13.5px]">
+            {view.fitted.map(({ id, ref, text }) => (
+              <li key={id} className="py-1.5">
+                <b className="font-mono">{ref}</b> {text}
+              </li>
+            ))}
+          </ul>
+          <p className="mt-2">
+            <Link href={routes.powerUp(code)} className="btn">
+              To the first power-up
+            </Link>
+          </p>
+        </section>
+      )}
     </Halves>
   );
 }

@@ -4,9 +4,12 @@ import type { NextCheck } from '../../../core/diagnose';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SubmitButton, TextField } from '../../../ui/form/fields';
+import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { Next } from '../../../ui/judgement/Next';
 import { answerCheckAction, readCheckAction } from './actions';
 import { checkWords } from './present';
+
+const [GOOD, BAD, SKIP] = ['check-good', 'check-bad', 'check-skip'];
 
 /** The check that tells most, with one key or a reading for its answer. */
 export function NextCheckCard({ code, check }: { code: string; check: NextCheck }) {
@@ -23,16 +26,18 @@ export function NextCheckCard({ code, check }: { code: string; check: NextCheck 
               ? `Off, and every store measured dead first; about ${check.minutes} min.`
               : `With power on: clips fitted while it is dead, through a series lamp, read from a distance, hands off; about ${check.minutes} min. Local codes and licensed practice apply.`}
           </p>
-          <ActionButton action={() => answer('good', check.good)} label={`Good: ${check.good}`}>
+          <ActionButton id={GOOD} action={() => answer('good', check.good)} label={`Good: ${check.good}`}>
+            <kbd>g</kbd>
             <b className="mr-1.5">good</b>
             <span className="font-normal">{check.good}</span>
           </ActionButton>
-          <ActionButton action={() => answer('bad', check.bad)} label={`Bad: ${check.bad}`}>
+          <ActionButton id={BAD} action={() => answer('bad', check.bad)} label={`Bad: ${check.bad}`}>
+            <kbd>b</kbd>
             <b className="mr-1.5">bad</b>
             <span className="font-normal">{check.bad}</span>
           </ActionButton>
-          <ActionButton action={() => answer('unclear', 'cannot tell')} tone="quiet">
-            cannot tell, or there is no such part
+          <ActionButton id={SKIP} action={() => answer('unclear', 'cannot tell')} tone="quiet">
+            <kbd>s</kbd> cannot tell, or there is no such part
           </ActionButton>
           <ActionForm
             key={`${check.ref} ${check.test}`}
@@ -44,6 +49,13 @@ export function NextCheckCard({ code, check }: { code: string; check: NextCheck 
             <TextField name="text" label="or a reading" placeholder="0.002 V both ways" mono />
             <SubmitButton>Record it</SubmitButton>
           </ActionForm>
+          <Shortcuts
+            keys={[
+              { key: 'g', label: 'the check is good', press: GOOD },
+              { key: 'b', label: 'the check is bad', press: BAD },
+              { key: 's', label: 'the check cannot tell, skip it', press: SKIP },
+            ]}
+          />
         </div>
       }
     >

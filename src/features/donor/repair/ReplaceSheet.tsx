@@ -1,9 +1,11 @@
 import Link from 'next/link';
+import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Section } from '../../../ui/judgement/parts';
 import { routes } from '../../../routes';
+import { fitReplacementAction } from './actions';
 import type { Candidate, ReplaceView } from './replace.server';
 
 const VERDICTS = {
@@ -14,7 +16,7 @@ const VERDICTS = {
 
 /** What may take the place of a part that failed: from the drawers, from other boards, or to buy. */
 export function ReplaceSheet({ code, view }: { code: string; view: ReplaceView }) {
-  const { ref, title, place, candidates, refused, also, buy } = view;
+  const { ref, title, place, isReplaced, candidates, pairs, refused, also, buy } = view;
   const good = candidates.filter(({ judgement }) => judgement.verdict === 'good').length;
   const [best] = candidates;
   return (
@@ -52,6 +54,7 @@ export function ReplaceSheet({ code, view }: { code: string; view: ReplaceView }
     >
       <p className="text-[14px]">
         <b className="font-mono">{ref}</b> {title}
+        {isReplaced && <span className="text-ink-2"> (replaced already)</span>}
         {place !== '' && <span className="text-ink-2">: {place}</span>}
       </p>
       <p className="mt-1 mb-4 text-[13px] text-ink-2">
@@ -70,7 +73,20 @@ export function ReplaceSheet({ code, view }: { code: string; view: ReplaceView }
           No lot and no part on another board may take its place. Buy by the line under “To buy”.
         </EmptyState>
       )}
-      <List of={candidates} />
+      <List of={candidates} fit={{ code, part: ref }} />
+      {pairs.length > 0 && (
+        <section className="mt-4">
+          <h2 className="label mb-1">Two in the place of one</h2>
+          <ul className="dotted text-[13.5px]">
+            {pairs.map(({ way, titles, why, drawbacks }) => (
+              <li key={`${way} ${titles.join(' ')}`} className="py-1.5">
+                <b>in {way}:</b> {titles.join(' and ')}
+                <span className="block text-[12.5px] text-ink-2">{[...drawbacks, why].join(' ')}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       {refused.length > 0 && (
         <details className="mt-4 text-[13.5px]">
           <summary>{refused.length} that must not take its place</summary>
@@ -81,10 +97,17 @@ export function ReplaceSheet({ code, view }: { code: string; view: ReplaceView }
   );
 }
 
-function List({ of }: { of: readonly Candidate[] }) {
+function List({
+  of,
+  fit,
+}: {
+  of: readonly Candidate[];
+  /** The part whose place they may take. */
+  fit?: { readonly code: string; readonly part: string };
+}) {
   return (
     <ul className="dotted text-[13.5px]">
-      {of.map(({ title, where, href, judgement }) => (
+      {of.map(({ title, where, href, lot, judgement }) => (
         <li key={`${title} ${where}`} className="grid grid-cols-[110px_1fr] gap-x-3 py-1.5 max-[899px]:grid-cols-1">
           <span className={judgement.verdict === 'no' ? 'font-semibold text-stop' : 'font-semibold'}>
             <span aria-hidden="true">{VERDICTS[judgement.verdict].mark} </span>
@@ -96,6 +119,16 @@ function List({ of }: { of: readonly Candidate[] }) {
             </Link>{' '}
             <span className="text-ink-2">{where}</span>
             <span className="block text-[12.5px] text-ink-2">{judgement.why}</span>
+            {fit && lot && (
+              <ConfirmButton
+                action={fitReplacementAction.bind(null, fit.code, { ref: fit.part, lot })}
+                title={`Fit one of ${lot} as ${fit.part}?`}
+                detail={`It leaves stock, and ${fit.part} is replaced from now on; what it was stays on record. ${judgement.verdict === 'limits' ? `With limits: ${judgement.why} ` : ''}Solder only while it is off and every store was read dead.`}
+                confirm="It is fitted"
+              >
+                Fit it
+              </ConfirmButton>
+            )}
           </span>
         </li>
       ))}

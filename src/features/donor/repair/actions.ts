@@ -6,6 +6,7 @@ import { appContext } from '../../../db/appContext';
 import { freeText, requiredText, submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { key } from '../shared/arguments';
+import { fitReplacement } from './fit';
 import { answerCheck, dropRepairFact, nameComplaint, tellSeen } from './commands';
 
 const symptoms = Object.keys(SYMPTOMS) as [Symptom, ...Symptom[]];
@@ -14,6 +15,8 @@ const seen = z.object({ ref: freeText(10), text: requiredText('Write what you sa
 const at = z.object({ ref: z.string().min(1).max(12), test: z.enum(CHECK_TESTS) });
 const reading = z.object({ text: requiredText('Write the reading, like 0.002 V both ways, or OL.', 200) });
 const keyed = at.extend({ outcome: z.enum(['good', 'bad', 'unclear']), text: z.string().max(200) });
+
+const fitted = z.object({ ref: z.string().min(1).max(12), lot: z.string().min(1).max(20) });
 
 export async function nameComplaintAction(code: string, data: FormData): Promise<FormOutcome> {
   return submit(complaint, data, (form) => nameComplaint(appContext(), key.parse(code), form));
@@ -35,4 +38,8 @@ export async function answerCheckAction(code: string, of: z.input<typeof keyed>)
 
 export async function dropRepairFactAction(code: string, id: string): Promise<FormOutcome> {
   return dropRepairFact(appContext(), { code: key.parse(code), id: key.parse(id) });
+}
+
+export async function fitReplacementAction(code: string, of: z.input<typeof fitted>): Promise<FormOutcome> {
+  return fitReplacement(appContext(), key.parse(code), fitted.parse(of));
 }

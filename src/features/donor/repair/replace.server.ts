@@ -1,20 +1,24 @@
 import { kindRule, safetyClassOf } from '../../../core/part';
 import { lotTitle } from '../../../core/stock';
 import {
+  combinations,
   factsOf,
   judgeSwap,
   together,
   toBuy,
+  type Combination,
   type Companion,
   type Judgement,
   type PlaceFacts,
 } from '../../../core/substitute';
+import { ROLES } from '../../../core/diagnose';
+import { formatQuantity } from '../../../core/quantity';
 import type { UnitStress } from '../../../core/sense';
 import { candidateLots } from '../../../db/repositories/lotSearch';
 import { findPart, searchPartsOnBoards, type PartRecord } from '../../../db/repositories/parts';
 import type { Ratings } from '../../../db/repositories/ratings';
 import { routes } from '../../../routes';
-import { donorStress, tracedBoard } from '../../../services/board';
+import { donorStress, partRoles, placeStress, tracedBoard, type PlaceStress } from '../../../services/board';
 import type { Dossier } from '../../../services/dossier';
 
 /** What may take the place of a part, and how well. */
@@ -23,13 +27,24 @@ export interface Candidate {
   /** Where it is: a lot with its bin, or a part on a board. */
   readonly where: string;
   readonly href: string;
+  /** The lot it is taken from; none while it is still on a board. */
+  readonly lot?: string;
   readonly judgement: Judgement;
+}
+
+/** Two parts that together may take the place. */
+export interface Pair extends Pick<Combination, 'way' | 'drawbacks'> {
+  readonly titles: readonly string[];
+  readonly why: string;
 }
 
 export interface ReplaceView {
   readonly ref: string;
   readonly title: string;
   readonly place: string;
+  /** It was replaced already: the part that sits there is another. */
+  readonly isReplaced: boolean;
+  readonly pairs: readonly Pair[];
   readonly candidates: readonly Candidate[];
   /** Those that must not take it. */
   readonly refused: readonly Candidate[];
@@ -39,15 +54,41 @@ export interface ReplaceView {
 
 const MOST = 300;
 const SHOWN = 12;
+/** Lots that are tried in pairs. */
+const PAIRED = 60;
+/** How a lot of the drawers would do in the place of a part; undefined where there is no such part or lot. */
+export async function judgeLotFor(dossier: Dossier, ref: string, lotCode: string): Promise<Judgement | undefined> {
+  const view = await replaceView(dossier, ref);
+  return [...(view?.candidates ?? []), ...(view?.refused ?? [])].find(({ lot }) => lot === lotCode)?.judgement;
+}
+
 /** A can from so many volts on stands at the mains. */
 const BULK_FROM = 160;
 
 const valuesOf = (ratings: Ratings) =>
   Object.fromEntries(Object.entries(ratings).flatMap(([name, one]) => (one ? [[name, one.value] as const] : [])));
 
-/** What a part is there for, as far as its kind, its ratings and what a person said of it tell. */
-function placeOf({ part, ratings }: PartRecord, { input, topology }: UnitStress): PlaceFacts {
+/** What a part is there for, by the words that the traced board or a person has for it. */
+const DUTY_BY_ROLE: Readonly<Record<string, string>> = {
+  [ROLES.mainSwitch.label]: 'main-switch',
+  [ROLES.pfcSwitch.label]: 'pfc-switch',
+  [ROLES.pfcDiode.label]: 'pfc-diode',
+  [ROLES.standbySwitch.label]: 'standby-switch',
+  [ROLES.outputRectifier.label]: 'output-rectifier',
+  [ROLES.syncFet.label]: 'sync-rectifier',
+  [ROLES.bulk.label]: 'bulk',
+};
+
+/** What a part is there for, as far as the board, its kind, its ratings and what a person said of it tell; and what it is put under. */
+function placeOf(
+  { part, ratings }: PartRecord,
+  { input, topology }: UnitStress,
+  role: string | undefined,
+  stress: PlaceStress,
+): PlaceFacts {
   const duty = (): string | undefined => {
+    const traced = role === undefined ? undefined : DUTY_BY_ROLE[role];
+    if (traced) return traced;
     if (part.duty === 'sense') return 'sense-resistor';
     if (part.duty === 'snubber' || part.duty === 'clamp') return 'snubber-capacitor';
     if (part.kind === 'nmos' || part.kind === 'igbt')
@@ -64,8 +105,17 @@ function placeOf({ part, ratings }: PartRecord, { input, topology }: UnitStress)
     ...(its ? { duty: its } : {}),
     ...(topology ? { topology } : {}),
     ...(input?.kind === 'ac' ? { mains: input.volts } : {}),
+    ...(Object.keys(stress).length > 0 ? { stress: { ...stress } } : {}),
   };
 }
+
+const STRESS_WORDS = { voltage: 'volt', current: 'ampere', ripple: 'ampere', frequency: 'hertz' } as const;
+const stressWords = (stress: PlaceStress): string => {
+  const told = (Object.keys(STRESS_WORDS) as (keyof PlaceStress)[]).flatMap((name) =>
+    stress[name] === undefined ? [] : [`${name} ${formatQuantity(stress[name], STRESS_WORDS[name])}`],
+  );
+  return told.length === 0 ? '' : `under ${told.join(', ')} as its board runs`;
+};
 
 /** Lots of the drawers and parts on other boards that may take a part's place; undefined where the unit has no such part. */
 export async function replaceView(dossier: Dossier, ref: string): Promise<ReplaceView | undefined> {
@@ -75,28 +125,35 @@ export async function replaceView(dossier: Dossier, ref: string): Promise<Replac
   const { part } = record;
   const { label } = kindRule(part.kind);
   const filter = { kind: { says: label, words: label, kinds: [part.kind] }, demands: [], words: [] };
-  const [stress, board, lots, onBoards] = await Promise.all([
+  const [stress, roles, put, board, lots, onBoards] = await Promise.all([
     donorStress(dossier),
+    partRoles(dossier),
+    placeStress(dossier, part.ref),
     tracedBoard(dossier, false),
     candidateLots(db, filter, MOST),
     searchPartsOnBoards(db, filter, MOST),
   ]);
   const failed = factsOf({ ...part, ratings: valuesOf(record.ratings) });
-  const place = placeOf(record, stress);
+  const place = placeOf(record, stress, roles.get(part.ref), put);
   const judged = (of: Parameters<typeof factsOf>[0]) => judgeSwap({ failed, place, candidate: factsOf(of) });
+  const free = lots.filter(({ lot }) => lot.onHand > lot.reserved);
+  const inDrawers = free.map(({ lot, bin, ratings }) => ({
+    title: lotTitle({ kind: lot.kind, marking: lot.marking, ratings }),
+    where: `${lot.code}, bin ${bin}, ${lot.onHand - lot.reserved} free`,
+    href: routes.lot(lot.code),
+    lot: lot.code,
+    facts: factsOf({
+      ...lot,
+      limits: lot.limits.length > 0 ? lot.gradeReason || 'it has limits' : '',
+      ratings: valuesOf(ratings),
+    }),
+    free: lot.onHand - lot.reserved,
+  }));
   const found: Candidate[] = [
-    ...lots
-      .filter(({ lot }) => lot.onHand > lot.reserved)
-      .map(({ lot, bin, ratings }) => ({
-        title: lotTitle({ kind: lot.kind, marking: lot.marking, ratings }),
-        where: `${lot.code}, bin ${bin}, ${lot.onHand - lot.reserved} free`,
-        href: routes.lot(lot.code),
-        judgement: judged({
-          ...lot,
-          limits: lot.limits.length > 0 ? lot.gradeReason || 'it has limits' : '',
-          ratings: valuesOf(ratings),
-        }),
-      })),
+    ...inDrawers.map(({ facts, free: _, ...one }) => ({
+      ...one,
+      judgement: judgeSwap({ failed, place, candidate: facts }),
+    })),
     ...onBoards
       .filter(({ part: other }) => other.donorId !== donor.id && other.damage.length === 0)
       .map(({ part: other, donorCode, ratings }) => ({
@@ -115,9 +172,23 @@ export async function replaceView(dossier: Dossier, ref: string): Promise<Replac
       place.duty?.replaceAll('-', ' '),
       place.topology && `in a ${place.topology.replaceAll('-', ' ')}`,
       place.mains && `on ${Math.round(place.mains)} V mains`,
+      stressWords(put),
     ]
       .filter(Boolean)
       .join(', '),
+    isReplaced: part.fitments.includes('replaced'),
+    // Two in the place of one are thought of where no single one does.
+    pairs: sorted.some(({ judgement }) => judgement.verdict === 'good')
+      ? []
+      : combinations({ failed, place }, inDrawers.slice(0, PAIRED)).map(({ way, of, judgement, drawbacks }) => ({
+          way,
+          drawbacks,
+          why: judgement.why,
+          titles: of.map((index) => {
+            const one = inDrawers[index];
+            return one ? `${one.title} of ${one.lot}` : '';
+          }),
+        })),
     candidates: sorted.filter(({ judgement }) => judgement.verdict !== 'no').slice(0, SHOWN),
     refused: sorted.filter(({ judgement }) => judgement.verdict === 'no').slice(0, SHOWN),
     also: together({ kind: part.kind, ...(place.duty ? { duty: place.duty } : {}) }, { board, ref: part.ref }),

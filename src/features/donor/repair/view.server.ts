@@ -27,6 +27,8 @@ export interface CauseView {
 export interface RepairView {
   readonly symptom: Symptom | undefined;
   readonly facts: readonly RepairFact[];
+  /** Parts that were replaced. */
+  readonly fitted: readonly RepairFact[];
   /** Probability of the first cause before and after each check, by its id. */
   readonly moved: Readonly<Record<string, readonly [before: number, after: number]>>;
   readonly causes: readonly CauseView[];
@@ -61,8 +63,9 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
   const named =
     facts.findLast(({ kind }) => kind === 'complaint')?.text ?? FROM_INTAKE[donor.symptomKind] ?? donor.symptomKind;
   const symptom = isSymptom(named) ? named : undefined;
-  const told = facts.filter(({ kind }) => kind !== 'complaint');
-  if (!symptom) return { symptom, facts: told, moved: {}, causes: [], next: undefined, others: [] };
+  const told = facts.filter(({ kind }) => kind !== 'complaint' && kind !== 'fitted');
+  const fitted = facts.filter(({ kind }) => kind === 'fitted');
+  if (!symptom) return { symptom, facts: told, fitted, moved: {}, causes: [], next: undefined, others: [] };
   const damaged = parts.flatMap(({ part }): Seen[] => part.damage.map((condition) => ({ ref: part.ref, condition })));
   const complaint = {
     unit: { kind: donor.kind },
@@ -85,6 +88,7 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
   return {
     symptom,
     facts: told,
+    fitted,
     moved,
     causes: causes.slice(0, MOST_CAUSES).map(({ cause, parts: refs, probability, why }) => ({
       name: cause,

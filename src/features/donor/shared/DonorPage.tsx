@@ -93,7 +93,7 @@ function DonorHead({
           </p>
         )}
       </div>
-      <nav aria-label="Repair" className="branch no-print">
+      <nav aria-label="Repair" className={`branch no-print ${hasSign ? 'max-[899px]:hidden!' : ''}`}>
         <svg aria-hidden="true" viewBox="0 0 24 22" className="branch-out">
           <path d="M0 22L20 1H24" />
         </svg>
@@ -108,7 +108,9 @@ function DonorHead({
           </Link>
         ))}
       </nav>
-      <StageLine label="Stations" stages={stages} current={branch ?? station} />
+      <div className={hasSign ? 'max-[899px]:hidden' : ''}>
+        <StageLine label="Stations" stages={stages} current={branch ?? station} />
+      </div>
     </header>
   );
 }

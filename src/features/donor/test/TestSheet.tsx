@@ -173,6 +173,11 @@ function Verdict({ code, part }: { code: string; part: TestedPartView }) {
       >
         {nextOf(part)}
       </Next>
+      <p className="text-[12.5px]">
+        <a className="underline decoration-dotted" href={routes.replace(code, { part: part.ref })}>
+          What takes the place of {part.ref}
+        </a>
+      </p>
       <Caution>
         Unpowered measurements only. A capacitor over 1 V damages a meter in ohm, capacitance or ESR mode.
       </Caution>

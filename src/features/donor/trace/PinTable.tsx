@@ -1,16 +1,20 @@
 'use client';
 
+import Link from 'next/link';
+import { routes } from '../../../routes';
 import type { BoardAnswer } from '../../../workers/board.contract';
 import type { TraceView } from './view.server';
 
 /** Every part with its pins, to be probed by touching them. */
 export function PinTable({
+  code,
   view,
   answer,
   held,
   isLit,
   onTouch,
 }: {
+  code: string;
   view: TraceView;
   answer: BoardAnswer | undefined;
   held: string | undefined;
@@ -34,6 +38,15 @@ export function PinTable({
               {' '}
               {sideWord(answer?.analysis.sides[`${ref}.${Object.keys(pins)[0] ?? ''}`])}
             </span>
+            {held?.startsWith(`${ref}.`) && (
+              <Link
+                className="ml-2 text-[12px] underline decoration-dotted"
+                href={routes.replace(code, { part: ref })}
+                prefetch={false}
+              >
+                what takes its place
+              </Link>
+            )}
           </span>
           <span className="flex flex-wrap justify-end gap-1">
             {Object.keys(pins).map((pin) => {

@@ -56,7 +56,7 @@ export function TraceBoard({
 
   const isEmpty = view.board.parts.length === 0;
   const ways: Readonly<Record<Tab, () => ReactNode>> = {
-    pins: () => <PinTable view={view} answer={answer} held={held} isLit={isLit} onTouch={touch} />,
+    pins: () => <PinTable code={code} view={view} answer={answer} held={held} isLit={isLit} onTouch={touch} />,
     photo: () => (
       <BoardPhotoView
         code={code}
