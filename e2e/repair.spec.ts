@@ -42,3 +42,35 @@ test('a blown fuse is followed to its cause, and the part that failed to what ta
   await page.getByRole('button', { name: /^Take back: Q1 0\.002/ }).click();
   await expect(told.filter({ hasText: '0.002 V both ways' })).toHaveCount(0);
 });
+
+test('a part that fits leaves stock, the place is replaced, and the power-up names what is new', async ({ page }) => {
+  const donor = `/donors/${await donorCode(page, 'label-printer')}`;
+  await goTo(page, `${donor}/identify?part=C3`);
+  await page.getByRole('link', { name: 'what takes its place' }).click();
+  const evidence = page.getByRole('region', { name: 'Evidence' });
+  const row = evidence.getByRole('listitem').filter({ hasText: /bin / }).first();
+  const [lot = ''] = /[A-Z0-9]{3}-[A-Z0-9]{3}/.exec((await row.textContent()) ?? '') ?? [];
+  await row.getByRole('button', { name: 'Fit it' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'It is fitted' }).click();
+  await expect(page.getByText(/not read|not measured|Measure first/).first()).toBeVisible();
+  // Only on a board that is off and dead: read both stores, then again.
+  await goTo(page, `${donor}/make-safe?store=C3`);
+  for (const store of ['C3', 'CX1']) {
+    await goTo(page, `${donor}/make-safe?store=${store}`);
+    await page
+      .getByRole('form', { name: `Reading of ${store}` })
+      .getByLabel('reading')
+      .fill('0.2V');
+    await page.getByRole('button', { name: 'Record', exact: true }).click();
+    await expect(evidence).toContainText('200 mV');
+  }
+  await goTo(page, `${donor}/replace?part=C3`);
+  await row.getByRole('button', { name: 'Fit it' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'It is fitted' }).click();
+  await expect(page.getByText(`of ${lot} now`)).toBeVisible();
+  await expect(evidence).toContainText('replaced already');
+  await goTo(page, `${donor}/diagnose`);
+  await expect(evidence).toContainText(`of ${lot}`);
+  await page.getByRole('link', { name: 'To the first power-up' }).click();
+  await expect(page.getByRole('button', { name: /^STOP/ })).toBeVisible();
+});

@@ -17,11 +17,13 @@ interface TracedReading {
   readonly topologies: readonly string[];
   /** What parts are there for, in words, by reference. */
   readonly roles: ReadonlyMap<string, string>;
+  /** The topology of the stage that a part works in. */
+  readonly stageOf: ReadonlyMap<string, string>;
   /** Whether its outputs are apart from the mains; unknown while that is not traced. */
   readonly isIsolated: boolean | undefined;
 }
 
-const NOTHING: TracedReading = { topologies: [], roles: new Map(), isIsolated: undefined };
+const NOTHING: TracedReading = { topologies: [], roles: new Map(), stageOf: new Map(), isIsolated: undefined };
 const readingOf = recentOf<TracedReading>(REMEMBERED);
 
 /** What the traced board of a donor says for sure. */
@@ -36,6 +38,14 @@ export async function tracedReading(dossier: Dossier): Promise<TracedReading> {
     return {
       topologies: sorted.map(({ topology }) => topology),
       roles: rolesOf(board, sorted, bulk),
+      // The larger stage comes last, and counts for a part of two.
+      stageOf: new Map(
+        sorted
+          .toReversed()
+          .flatMap(({ topology, switches, rectifiers, magnetics }) =>
+            [...switches, ...rectifiers, ...magnetics].map((ref) => [ref, topology] as const),
+          ),
+      ),
       isIsolated: isolation.isolated,
     };
   });

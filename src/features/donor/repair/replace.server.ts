@@ -18,7 +18,14 @@ import { candidateLots } from '../../../db/repositories/lotSearch';
 import { findPart, searchPartsOnBoards, type PartRecord } from '../../../db/repositories/parts';
 import type { Ratings } from '../../../db/repositories/ratings';
 import { routes } from '../../../routes';
-import { donorStress, partRoles, placeStress, tracedBoard, type PlaceStress } from '../../../services/board';
+import {
+  donorStress,
+  partRoles,
+  placeStress,
+  tracedBoard,
+  tracedReading,
+  type PlaceStress,
+} from '../../../services/board';
 import type { Dossier } from '../../../services/dossier';
 
 /** What may take the place of a part, and how well. */
@@ -82,7 +89,8 @@ const DUTY_BY_ROLE: Readonly<Record<string, string>> = {
 /** What a part is there for, as far as the board, its kind, its ratings and what a person said of it tell; and what it is put under. */
 function placeOf(
   { part, ratings }: PartRecord,
-  { input, topology }: UnitStress,
+  { input, topology: main }: UnitStress,
+  { stage, isStaged }: { readonly stage: string | undefined; readonly isStaged: boolean },
   role: string | undefined,
   stress: PlaceStress,
 ): PlaceFacts {
@@ -100,6 +108,8 @@ function placeOf(
     if (part.subtype !== 'electrolytic' && part.subtype !== 'polymer') return undefined;
     return (ratings.voltage?.value ?? 0) >= BULK_FROM ? 'bulk' : 'output-capacitor';
   };
+  // A part that is in none of the stages that are known is not put into the main one.
+  const topology = stage ?? (isStaged ? undefined : main);
   const its = duty();
   return {
     ...(its ? { duty: its } : {}),
@@ -125,16 +135,28 @@ export async function replaceView(dossier: Dossier, ref: string): Promise<Replac
   const { part } = record;
   const { label } = kindRule(part.kind);
   const filter = { kind: { says: label, words: label, kinds: [part.kind] }, demands: [], words: [] };
-  const [stress, roles, put, board, lots, onBoards] = await Promise.all([
+  const [stress, { stageOf }, roles, put, board, lots, onBoards] = await Promise.all([
     donorStress(dossier),
+    tracedReading(dossier),
     partRoles(dossier),
     placeStress(dossier, part.ref),
     tracedBoard(dossier, false),
     candidateLots(db, filter, MOST),
     searchPartsOnBoards(db, filter, MOST),
   ]);
+  // A run that puts more on a part than it is rated for rests on a value that is off: it says so, and judges nobody.
+  const rated = record.ratings.vds?.value ?? record.ratings.vrrm?.value ?? record.ratings.voltage?.value;
+  const isOver = put.voltage !== undefined && rated !== undefined && put.voltage > rated;
+  const { voltage: _, ...rest } = put;
+  const trusted = isOver ? rest : put;
   const failed = factsOf({ ...part, ratings: valuesOf(record.ratings) });
-  const place = placeOf(record, stress, roles.get(part.ref), put);
+  const place = placeOf(
+    record,
+    stress,
+    { stage: stageOf.get(part.ref), isStaged: stageOf.size > 0 },
+    roles.get(part.ref),
+    trusted,
+  );
   const judged = (of: Parameters<typeof factsOf>[0]) => judgeSwap({ failed, place, candidate: factsOf(of) });
   const free = lots.filter(({ lot }) => lot.onHand > lot.reserved);
   const inDrawers = free.map(({ lot, bin, ratings }) => ({
@@ -172,7 +194,10 @@ export async function replaceView(dossier: Dossier, ref: string): Promise<Replac
       place.duty?.replaceAll('-', ' '),
       place.topology && `in a ${place.topology.replaceAll('-', ' ')}`,
       place.mains && `on ${Math.round(place.mains)} V mains`,
-      stressWords(put),
+      stressWords(trusted),
+      isOver
+        ? `more volts than it is rated for as its board runs (${formatQuantity(put.voltage ?? 0, 'volt')}): a value or the clamp is off, so they do not count`
+        : '',
     ]
       .filter(Boolean)
       .join(', '),
