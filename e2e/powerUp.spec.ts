@@ -81,3 +81,16 @@ test('a lamp that stays bright stops the power-up, and Diagnose has what was see
   await expect(page.getByRole('region', { name: 'Evidence' })).toContainText('stays bright');
   await expect(page.getByRole('complementary', { name: 'Judgement' })).toContainText(/Most likely.*shorted/s);
 });
+
+test('on a phone the step, its reading and STOP are on one screen', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const donor = `/donors/${await donorCode(page, 'notebook brick')}`;
+  await goTo(page, `${donor}/power-up`);
+  for (const one of [page.getByRole('button', { name: /^STOP/ }), sign(page), card(page).getByLabel('reading')])
+    await expect(one).toBeInViewport();
+  await card(page).getByLabel('reading').fill('312V');
+  await expect(card(page)).toContainText('It is not dead');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('complementary', { name: 'Judgement' })).toContainText('Stopped');
+  await expect(page.getByRole('button', { name: 'Begin again' })).toBeAttached();
+});

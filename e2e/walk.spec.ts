@@ -71,7 +71,7 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<readonly string[]>>
     return [
       ...['identify?part=U3', 'identify?part=U1', 'identify?part=C23', 'test?part=C21', 'test?part=T1'],
       ...['test?part=Q1', 'test/wave?part=C21', 'harvest', 'harvest?part=C21', 'harvest?part=Q1', 'record'],
-      ...['diagnose', 'replace?part=Q1'],
+      ...['diagnose', 'replace?part=Q1', 'power-up'],
     ].map((station) => `${donor}/${station}`);
   },
 };

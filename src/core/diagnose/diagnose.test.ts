@@ -722,7 +722,8 @@ test('faults of a technician are among the first two at once', () => {
   expect(right.length / cases.length).toBeGreaterThanOrEqual(0.8);
 });
 
-test('and are found by the advised checks, each answered as the board would', () => {
+test('and are found by the advised checks, each answered as the board would, no surer than they are right', () => {
+  const claims: { readonly p: number; readonly holds: boolean }[] = [];
   const played = cases.map(({ truth, checks, refs, case: complaint }): boolean => {
     const answer = (ref: string, test: string) => {
       const told = Object.entries(checks).filter(([key]) => key.startsWith(`${ref} ${test}`));
@@ -736,13 +737,27 @@ test('and are found by the advised checks, each answered as the board would', ()
     let observations = complaint.observations;
     for (let asked = 0; asked < 12; asked += 1) {
       const {
+        causes: [first],
         next: [step],
       } = diagnose({ ...complaint, observations });
+      if (first) claims.push({ p: first.probability, holds: truth.includes(first.cause) });
       if (step) observations = [...observations, { ref: step.ref, test: step.test, text: answer(step.ref, step.test) }];
     }
     return diagnose({ ...complaint, observations }).causes[0]?.cause === truth[0];
   });
   expect(played.filter(Boolean).length / cases.length).toBeGreaterThanOrEqual(0.75);
+  // The rules were mended by these cases, so that the table shows only that no bin claims more than holds.
+  for (const [from, to] of [
+    [0, 0.2],
+    [0.2, 0.4],
+    [0.4, 0.7],
+    [0.7, 1.01],
+  ] as const) {
+    const bin = claims.filter(({ p }) => p >= from && p < to);
+    const mean = bin.reduce((sum, { p }) => sum + p, 0) / bin.length;
+    const held = bin.filter(({ holds }) => holds).length / bin.length;
+    expect([from, bin.length > 5, held > mean - 0.1]).toEqual([from, true, true]);
+  }
 });
 
 test('probabilities, reasons and checks hold together', () => {

@@ -156,3 +156,9 @@ export function stateOf({ test, text, value, condition, pins }: Seen, blocks: bo
   if (PLAIN_BAD.test(told)) return 'off';
   return PLAIN_GOOD.test(told) ? 'good' : 'unknown';
 }
+
+/** The first volts that a text tells. */
+export const firstVolts = (text: string): number | undefined => {
+  const found = /(?<volts>-?\d+(?:\.\d+)?)\s*(?<milli>m?)V\b/u.exec(text)?.groups;
+  return found ? Number(found['volts']) * (found['milli'] ? 1e-3 : 1) : undefined;
+};

@@ -44,7 +44,9 @@ export function StepCard({
   const notify = useNotice();
   const card = useRef<HTMLElement>(null);
   // The step in hand stands in view as the list moves on.
-  useEffect(() => card.current?.scrollIntoView({ block: 'nearest' }), []);
+  useEffect(() => {
+    card.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   const { asked } = step;
   const reading = readingAt(step, text);
   const says = reading.kind === 'read' ? reading.verdict : undefined;

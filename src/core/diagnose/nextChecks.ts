@@ -1,0 +1,92 @@
+import { CAUSE_NAMES, type CauseCheck, type CauseName } from './causes';
+import type { Complaint } from './complaint';
+import { isNothing } from './readings';
+import { has, type RoleBook } from './roles';
+import { causeOf, RULE } from './rule';
+import { ROLES, type CheckTest, type RoleName } from './words';
+
+export interface NextCheck {
+  readonly check: string;
+  readonly ref: string;
+  readonly role: RoleName;
+  readonly test: CheckTest;
+  readonly pins?: string;
+  readonly minutes: number;
+  /** What it is expected to tell, bits. */
+  readonly gain: number;
+  readonly power: 'off' | 'on';
+  readonly good: string;
+  readonly bad: string;
+}
+
+const MINUTES: Readonly<Record<CheckTest, number>> = {
+  visual: 1,
+  'diode-mode': 2,
+  resistance: 2,
+  continuity: 2,
+  esr: 3,
+  capacitance: 4,
+  'voltage-dc': 6,
+};
+/** Minutes that a check costs besides: to find the part, and to see that it is empty. */
+const OVERHEAD = 2;
+
+const entropy = (p: number) => (p <= 0 || p >= 1 ? 0 : -p * Math.log2(p) - (1 - p) * Math.log2(1 - p));
+
+/** Checks by what they are expected to tell for each minute of work. */
+export function nextChecks(
+  probabilities: ReadonlyMap<CauseName, number>,
+  { observations }: Complaint,
+  of: RoleBook,
+): readonly NextCheck[] {
+  const spoken = (ref: string) => observations.filter((one) => one.ref === ref);
+  /** Where nothing at all was seen, nothing may be. */
+  const isAbsent = (ref: string) => spoken(ref).length > 0 && spoken(ref).every(({ text }) => isNothing(text));
+  const done = new Set(observations.map(({ ref, test }) => `${ref ?? ''} ${test ?? ''}`));
+  const found = new Map<string, NextCheck & { readonly score: number }>();
+  const asked = new Map<string, CauseCheck>();
+  for (const name of CAUSE_NAMES) for (const one of causeOf(name).checks) asked.set(`${one.role} ${one.test}`, one);
+  for (const { role, test, pins, good, bad } of asked.values()) {
+    if (!has(role, of.circuits)) continue;
+    let left = 1;
+    for (const [place, { ref, sure: usual }] of of.refsOf(role).entries()) {
+      const sure = isAbsent(ref) ? (place === 0 ? RULE.untold : RULE.absent) * usual : usual;
+      if (done.has(`${ref} ${test}`)) {
+        // Asked already: what is left of the role is elsewhere.
+        left *= RULE.further;
+        continue;
+      }
+      let [bads, noise] = [0, 0];
+      for (const [name, p] of probabilities) {
+        const tells = causeOf(name).checks.reduce(
+          (most, one) => (one.role === role && one.test === test ? Math.max(most, one.tells ?? 0.95) : most),
+          0,
+        );
+        const q = Math.max(RULE.mistaken, tells * sure * left);
+        bads += p * q;
+        noise += p * entropy(q);
+      }
+      const gain = Math.max(0, entropy(bads) - noise);
+      const minutes = MINUTES[test];
+      const one = {
+        check: `${ROLES[role].label} ${ref}: ${test === 'visual' ? 'look at it' : test}`,
+        ref,
+        role,
+        test,
+        ...(pins ? { pins } : {}),
+        minutes,
+        gain: Number(gain.toFixed(4)),
+        power: test === 'voltage-dc' ? ('on' as const) : ('off' as const),
+        good,
+        bad,
+        score: gain / (minutes + OVERHEAD),
+      };
+      const before = found.get(`${ref} ${test}`);
+      if (!before || before.score < one.score) found.set(`${ref} ${test}`, one);
+    }
+  }
+  return [...found.values()]
+    .toSorted((a, b) => b.score - a.score)
+    .slice(0, 20)
+    .map(({ score: _, ...one }) => one);
+}

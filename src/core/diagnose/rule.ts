@@ -1,0 +1,35 @@
+import { practice } from '../evidence';
+import { CAUSES, type Cause, type CauseName } from './causes';
+
+/** How much each kind of evidence weighs. */
+export const RULE = practice({
+  /** A complaint that a cause does not make, and a circuit that it is not in. */
+  otherSymptom: 0.004,
+  otherCircuit: 0.03,
+  /** A bad reading at a guilty part, against one elsewhere; and a bad one that another cause must explain. */
+  bad: 22,
+  unexplained: 0.45,
+  /** A good reading leaves so much of a cause whose check it was. */
+  leaves: 0.04,
+  /** “None of these”, against the commonest cause. */
+  none: 0.15,
+  /** What a good part shows badly by mistake. */
+  mistaken: 0.03,
+  /** A reading that was told without its test counts so much. */
+  untested: 0.5,
+  /** A place where nothing was seen counts so much of a good one; and is so little worth another look. */
+  nothing: 0.3,
+  absent: 0.12,
+  /** The first of its kind is surely there, and only that reading was not told. */
+  untold: 0.5,
+  /** Further references of a role are worth so much less. */
+  further: 0.75,
+  /** A rail over, under and far under what it should be, as a share of it; and between these it is right. */
+  rail: { high: 1.15, low: 0.93, gone: 0.05, rightFrom: 0.95, rightTo: 1.06 },
+  /** What a right standby supply leaves of what feeds it; and how a right rail speaks for what lies behind it. */
+  standbyRight: 0.12,
+  outside: 5,
+  cable: 2,
+});
+
+export const causeOf = (name: CauseName): Cause => CAUSES[name];

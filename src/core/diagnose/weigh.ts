@@ -1,0 +1,156 @@
+import { CAUSE_NAMES, type CauseName } from './causes';
+import type { Complaint } from './complaint';
+import { firstVolts, isNothing, stateOf, type Seen, type State } from './readings';
+import { byReading, type RoleBook } from './roles';
+import { causeOf, RULE } from './rule';
+import type { RoleName, Symptom } from './words';
+
+/** Makes a cause so many times likelier, with the reason. */
+export type Weigh = (name: CauseName, factor: number, reason: string) => void;
+
+const BLOCKING: ReadonlySet<RoleName> = new Set([
+  'bridge',
+  'bulk',
+  'inputCapacitor',
+  'mainSwitch',
+  'pfcSwitch',
+  'pfcDiode',
+  'varistor',
+  'xCapacitor',
+  'outputRectifier',
+  'syncFet',
+  'outputCapacitor',
+  'clamp',
+  'standbySwitch',
+  'standbyCapacitor',
+  'resonant',
+  'triac',
+  'dropper',
+  'regulator',
+  'store',
+  'pulseSwitch',
+  'charging',
+  'vccCapacitor',
+  'auxiliary',
+  'controller',
+  'zener',
+  'timing',
+  'optocoupler',
+  'reference',
+]);
+
+const FIRES: ReadonlySet<RoleName> = new Set(['triac', 'trigger', 'pulseSwitch']);
+
+/** How well a state of a guilty part fits a cause, by the last word of its name. */
+function fits(cause: CauseName, state: State): number {
+  const kind = cause.split('-').at(-1) ?? '';
+  const table: Readonly<Record<string, Partial<Record<State, number>>>> = {
+    shorted: { shorted: 1, damaged: 0.6, off: 0.25, open: 0.08 },
+    open: { open: 1, off: 0.9, damaged: 0.6, shorted: 0.05 },
+    dry: { off: 1, damaged: 0.9, open: 0.7, shorted: 0.1 },
+    faded: { off: 1, damaged: 0.8, open: 0.7, shorted: 0.1 },
+    leaky: { off: 1, shorted: 0.6, damaged: 0.6, open: 0.5 },
+    broken: { open: 1, off: 1, damaged: 0.8 },
+    fault: { open: 1, off: 1, damaged: 0.8, shorted: 0.7 },
+    aged: { damaged: 0.1, open: 0.3 },
+    turns: { off: 1, damaged: 0.8, shorted: 0.5, open: 0.3 },
+    cracked: { damaged: 1, open: 0.8, off: 0.5 },
+    stuck: { damaged: 1, off: 1 },
+    wrong: { damaged: 1, off: 1 },
+  };
+  if (state === 'stained') return 0.12;
+  return (table[kind] ?? { shorted: 0.9, open: 0.9, off: 0.9, damaged: 0.9 })[state] ?? 0;
+}
+
+/** Complaints that a rail which is right by itself speaks against: the fault is behind it. */
+const WOULD_FALL: ReadonlySet<Symptom> = new Set(['dead', 'hiccup', 'rail-low']);
+
+/** What a standby supply that is right rules out: what feeds it, and what it starts. */
+const NOT_WITH_STANDBY: readonly CauseName[] = [
+  'standby-capacitor-dry',
+  'standby-switch-shorted',
+  'standby-unprotected',
+  'startup-resistor-open',
+  'ntc-open',
+  'fuse-aged',
+  'bridge-shorted',
+  'bulk-shorted',
+  'switch-shorted',
+  'cable-broken',
+];
+
+/** Volts a rail should have by its name: “5V standby”, “12 V”. */
+const nominalOf = (rail: string): number | undefined => {
+  const found = /(?<volts>\d+(?:\.\d+)?)\s*v/iu.exec(rail)?.groups?.['volts'];
+  return found === undefined ? undefined : Number(found);
+};
+/** What a reading of a part, or of a rail, says of every cause. */
+export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh: Weigh): void {
+  const rail = seen.rail ?? (seen.ref?.startsWith('rail ') ? seen.ref.slice(5) : undefined);
+  if (rail !== undefined) {
+    weighRail(rail, seen, complaint, weigh);
+    return;
+  }
+  const { ref } = seen;
+  if (ref === undefined) return;
+  const roles = byReading(of.rolesOf(ref), seen);
+  if (roles.size === 0) return;
+  const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
+  const seenState = stateOf(seen, likely !== undefined && BLOCKING.has(likely));
+  // What fires blocks both ways until then.
+  const state =
+    seenState === 'open' && seen.test === 'diode-mode' && likely !== undefined && FIRES.has(likely)
+      ? 'good'
+      : seenState;
+  if (state === 'unknown' || likely === 'fuse') return;
+  for (const name of CAUSE_NAMES) {
+    const cause = causeOf(name);
+    // How sure this part would be the guilty one, and how well what was seen fits.
+    const guilty = cause.roles.reduce((most, role) => Math.max(most, roles.get(role) ?? 0), 0);
+    const reason = `${ref}: ${seen.text ?? seen.condition ?? state}`;
+    if (state === 'good') {
+      const asked = cause.checks.filter(({ test }) => seen.test === undefined || test === seen.test);
+      const told = asked.reduce((most, { role, tells = 0.95 }) => Math.max(most, (roles.get(role) ?? 0) * tells), 0);
+      const weight = isNothing(seen.text) ? RULE.nothing : seen.test === undefined ? RULE.untested : 1;
+      if (told > 0) weigh(name, Math.max(RULE.leaves, 1 - weight * Math.min(0.97, 1.25 * told)), reason);
+      continue;
+    }
+    const fit = guilty * fits(name, state);
+    weigh(name, fit * RULE.bad + (1 - fit) * RULE.unexplained, reason);
+  }
+}
+
+function weighRail(rail: string, seen: Seen, complaint: Complaint, weigh: Weigh): void {
+  const nominal = nominalOf(rail);
+  const volts = seen.volts ?? seen.value ?? (seen.text === undefined ? undefined : firstVolts(seen.text));
+  if (nominal === undefined || volts === undefined || nominal === 0) return;
+  const ratio = Math.abs(volts) / nominal;
+  const isStandby = /stand/iu.test(rail);
+  const isRight = ratio > RULE.rail.rightFrom && ratio < RULE.rail.rightTo;
+  const shows: Symptom | undefined =
+    ratio > RULE.rail.high
+      ? isStandby
+        ? 'standby-high'
+        : 'rail-high'
+      : ratio < RULE.rail.gone
+        ? isStandby
+          ? 'standby-dead'
+          : undefined
+        : ratio < RULE.rail.low
+          ? 'rail-low'
+          : undefined;
+  if (shows === undefined) {
+    // A standby supply that is right has nothing wrong with it.
+    if (isStandby && isRight) for (const name of NOT_WITH_STANDBY) weigh(name, RULE.standbyRight, `${rail} is right`);
+    if (!isStandby && isRight && WOULD_FALL.has(complaint.symptom)) {
+      weigh('overloaded-outside', RULE.outside, `${rail} is right by itself`);
+      weigh('cable-broken', RULE.cable, `${rail} is right by itself`);
+    }
+    return;
+  }
+  if (shows === complaint.symptom) return;
+  for (const name of CAUSE_NAMES) {
+    const makes = causeOf(name).symptoms[shows] ?? 0;
+    weigh(name, 0.6 + 3 * makes, `${rail} at ${volts} V`);
+  }
+}
