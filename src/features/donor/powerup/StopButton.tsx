@@ -13,8 +13,11 @@ export function StopButton({ code, step, isPowered }: { code: string; step: stri
     <button type="button" id={STOP_ID} className="power-stop" disabled={pending} onClick={act}>
       <strong>STOP</strong>
       <span>
-        {isPowered ? 'strip switch first, then this or ' : 'ends it, keeps the readings; or '}
-        <kbd>Esc</kbd>
+        {isPowered ? 'strip switch first, then this' : 'ends it, keeps the readings'}
+        <span className="max-[899px]:hidden">
+          {' '}
+          or <kbd>Esc</kbd>
+        </span>
       </span>
     </button>
   );
