@@ -210,7 +210,7 @@ export const CAUSES = practice({
     label: 'output rectifier shorted',
     common: 4.5,
     symptoms: { hiccup: 0.6, dead: 0.25, noisy: 0.05, hot: 0.03, 'fuse-blown': 0.03, 'rail-low': 0.05 },
-    never: /phase|dropper|ballast/u,
+    never: /phase|dropper|ballast|\bsync\b/u,
     roles: ['outputRectifier'],
     checks: [check('outputRectifier', 'diode-mode', '0.15 to 0.5 V one way, open the other', SHORT)],
     together: 'Its snubber, and the output capacitors that it fed with AC.',

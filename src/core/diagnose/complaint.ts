@@ -1,6 +1,6 @@
 import type { Board } from '../board';
 import { practice } from '../evidence';
-import { firstVolts, type Seen } from './readings';
+import { firstVolts, nominalOf, type Seen } from './readings';
 import { has, type Described, type RoleBook } from './roles';
 import { ROLES, type Symptom } from './words';
 
@@ -32,6 +32,9 @@ const USUAL: readonly (readonly [RegExp, string])[] = practice([
 /** Volts of a can that only stands behind the mains. */
 const CHARGED = 120;
 
+/** Volts under which a step-down converter has a synchronous rectifier. */
+const SYNC_BELOW = practice(2.6);
+
 /** Circuits of a unit in one line: what is known, or what such a unit usually has. */
 export function circuitsOf({ unit, topologies, symptom, observations }: Complaint): string {
   const hasStandby =
@@ -42,7 +45,11 @@ export function circuitsOf({ unit, topologies, symptom, observations }: Complain
     topologies && topologies.length > 0
       ? topologies.join(' ')
       : (USUAL.find(([is]) => is.test(kind))?.[1] ?? 'flyback');
-  const own = `${known} ${kind}`.trim();
+  // So low a rail wastes too much in a diode: a step-down for it has a second FET in its place.
+  const isSync =
+    known.startsWith('buck') &&
+    observations.some(({ rail }) => rail !== undefined && (nominalOf(rail) ?? Infinity) < SYNC_BELOW);
+  const own = `${known} ${kind}${isSync ? ' sync' : ''}`.trim();
   return hasStandby || /tv|pc-|monitor|recorder|console/u.test(kind) ? `${own} standby` : own;
 }
 

@@ -5,7 +5,7 @@ import { nextChecks, type NextCheck } from './nextChecks';
 import { RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { SIGNS } from './signs';
-import { weighSeen } from './weigh';
+import { weighSeen, weighTogether } from './weigh';
 import type { RoleName, Symptom } from './words';
 
 /** It stays an answer that the table does not know the cause. */
@@ -80,6 +80,7 @@ export function diagnose(complaint: Complaint): Diagnosis {
         strongest.set(key, { name, factor, reason });
     });
   for (const { name, factor, reason } of strongest.values()) weigh(name, factor, reason);
+  weighTogether(complaint.observations, weigh);
   const highest = Math.max(...odds.values());
   const none = Math.log(RULE.none) + Math.min(highest, 0);
   const sum = [...odds.values(), none].reduce((total, one) => total + Math.exp(one - highest), 0);

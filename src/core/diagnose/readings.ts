@@ -162,3 +162,9 @@ export const firstVolts = (text: string): number | undefined => {
   const found = /(?<volts>-?\d+(?:\.\d+)?)\s*(?<milli>m?)V\b/u.exec(text)?.groups;
   return found ? Number(found['volts']) * (found['milli'] ? 1e-3 : 1) : undefined;
 };
+
+/** Volts a rail should have by its name: “5V standby”, “12 V”. */
+export const nominalOf = (rail: string): number | undefined => {
+  const found = /(?<volts>\d+(?:\.\d+)?)\s*v/iu.exec(rail)?.groups?.['volts'];
+  return found === undefined ? undefined : Number(found);
+};

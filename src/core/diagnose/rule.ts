@@ -30,6 +30,8 @@ export const RULE = practice({
   standbyRight: 0.12,
   outside: 5,
   cable: 2,
+  /** Rails that sag together: how far, how alike, and what that says. */
+  together: { low: 0.95, gone: 0.5, alike: 0.06, bulk: 4, cans: 0.6 },
 });
 
 export const causeOf = (name: CauseName): Cause => CAUSES[name];

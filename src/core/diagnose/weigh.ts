@@ -1,6 +1,6 @@
 import { CAUSE_NAMES, type CauseName } from './causes';
 import type { Complaint } from './complaint';
-import { firstVolts, isNothing, stateOf, type Seen, type State } from './readings';
+import { firstVolts, isNothing, nominalOf, stateOf, type Seen, type State } from './readings';
 import { byReading, type RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import type { RoleName, Symptom } from './words';
@@ -79,11 +79,6 @@ const NOT_WITH_STANDBY: readonly CauseName[] = [
   'cable-broken',
 ];
 
-/** Volts a rail should have by its name: “5V standby”, “12 V”. */
-const nominalOf = (rail: string): number | undefined => {
-  const found = /(?<volts>\d+(?:\.\d+)?)\s*v/iu.exec(rail)?.groups?.['volts'];
-  return found === undefined ? undefined : Number(found);
-};
 /** What a reading of a part, or of a rail, says of every cause. */
 export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh: Weigh): void {
   const rail = seen.rail ?? (seen.ref?.startsWith('rail ') ? seen.ref.slice(5) : undefined);
@@ -120,11 +115,35 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
   }
 }
 
-function weighRail(rail: string, seen: Seen, complaint: Complaint, weigh: Weigh): void {
-  const nominal = nominalOf(rail);
+/** The share of its nominal volts at which a rail was read; the last reading counts. */
+function railShare(seen: Seen): { readonly name: string; readonly share: number } | undefined {
+  const name = seen.rail ?? (seen.ref?.startsWith('rail ') ? seen.ref.slice(5) : undefined);
+  const nominal = name === undefined ? undefined : nominalOf(name);
   const volts = seen.volts ?? seen.value ?? (seen.text === undefined ? undefined : firstVolts(seen.text));
-  if (nominal === undefined || volts === undefined || nominal === 0) return;
-  const ratio = Math.abs(volts) / nominal;
+  if (name === undefined || volts === undefined || !nominal) return undefined;
+  return { name, share: Math.abs(volts) / nominal };
+}
+
+/** Rails that sag together are short of what feeds them all; the cans of one output pull down one. */
+export function weighTogether(observations: readonly Seen[], weigh: Weigh): void {
+  const { low, gone, alike, bulk, cans } = RULE.together;
+  const rails = new Map(
+    observations.flatMap((seen) => {
+      const rail = railShare(seen);
+      return rail && !/stand/iu.test(rail.name) ? [[rail.name, rail.share] as const] : [];
+    }),
+  );
+  const shares = [...rails.values()];
+  if (shares.length < 2 || shares.some((share) => share >= low || share < gone)) return;
+  if (Math.max(...shares) - Math.min(...shares) > alike) return;
+  const reason = `${[...rails.keys()].join(' and ')} sag together`;
+  weigh('bulk-dry', bulk, reason);
+  weigh('output-capacitors-dry', cans, reason);
+}
+
+function weighRail(rail: string, seen: Seen, complaint: Complaint, weigh: Weigh): void {
+  const ratio = railShare(seen)?.share;
+  if (ratio === undefined) return;
   const isStandby = /stand/iu.test(rail);
   const isRight = ratio > RULE.rail.rightFrom && ratio < RULE.rail.rightTo;
   const shows: Symptom | undefined =
@@ -151,6 +170,6 @@ function weighRail(rail: string, seen: Seen, complaint: Complaint, weigh: Weigh)
   if (shows === complaint.symptom) return;
   for (const name of CAUSE_NAMES) {
     const makes = causeOf(name).symptoms[shows] ?? 0;
-    weigh(name, 0.6 + 3 * makes, `${rail} at ${volts} V`);
+    weigh(name, 0.6 + 3 * makes, `${rail} at ${Math.round(100 * ratio)} % of its volts`);
   }
 }
