@@ -115,6 +115,14 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
   }
 }
 
+/** How a part was found to be, by the latest that was told of it. @param role what it is, where that is known */
+export function foundAt(observations: readonly Seen[], ref: string, role?: RoleName): State {
+  const states = observations
+    .filter((seen) => seen.ref === ref)
+    .map((seen) => stateOf(seen, role !== undefined && BLOCKING.has(role)));
+  return states.findLast((state) => state !== 'unknown') ?? 'unknown';
+}
+
 /** The share of its nominal volts at which a rail was read; the last reading counts. */
 function railShare(seen: Seen): { readonly name: string; readonly share: number } | undefined {
   const name = seen.rail ?? (seen.ref?.startsWith('rail ') ? seen.ref.slice(5) : undefined);

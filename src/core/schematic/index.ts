@@ -8,4 +8,5 @@ export { geometryOf } from './geometry';
 export { PAPERS, sheetSvg, type Paper, type SheetTitle } from './sheets';
 export { schematicSvg } from './svg';
 export { NO_PLACES } from './types';
-export type { NetLabel, PlacedSymbol, Places, Point, Schematic, Shape, Wire } from './types';
+export type { NetLabel, PartSymbol, PlacedSymbol, Places, Point, Schematic, Shape, Wire } from './types';
+export { loneSymbol } from './lone';

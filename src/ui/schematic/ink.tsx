@@ -3,6 +3,7 @@ import {
   supplyPath,
   TYPE,
   wordsOf,
+  type PartSymbol,
   type PlacedSymbol,
   type Schematic,
   type Shape,
@@ -58,6 +59,27 @@ export function SymbolView({
         </text>
       ))}
     </g>
+  );
+}
+
+/** A symbol by itself, set into the middle of a box. */
+export function LoneSymbol({ symbol, ink }: { symbol: PartSymbol; ink: string }) {
+  const xs = symbol.pins.map(({ x }) => x).concat(symbol.body.left, symbol.body.right);
+  const ys = symbol.pins.map(({ y }) => y).concat(symbol.body.top, symbol.body.bottom);
+  const [left, top] = [Math.min(...xs) - 4, Math.min(...ys) - 4];
+  const [width, height] = [Math.max(...xs) + 4 - left, Math.max(...ys) + 4 - top];
+  return (
+    <svg
+      aria-hidden="true"
+      viewBox={`${left} ${top} ${width} ${height}`}
+      className="h-[46px] w-full"
+      stroke={ink}
+      strokeWidth={1.6}
+    >
+      {symbol.shapes.map((shape, index) => (
+        <ShapeView key={index} shape={shape} ink={ink} />
+      ))}
+    </svg>
   );
 }
 

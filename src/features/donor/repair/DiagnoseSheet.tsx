@@ -11,6 +11,7 @@ import { ProbabilityRule } from '../../../ui/judgement/ProbabilityRule';
 import { routes } from '../../../routes';
 import { dropRepairFactAction, nameComplaintAction, tellSeenAction } from './actions';
 import { NextCheckCard } from './NextCheckCard';
+import { PowerWay } from './PowerWay';
 import { checkWords } from './present';
 import type { CauseView, RepairView } from './view.server';
 
@@ -96,6 +97,8 @@ export function DiagnoseSheet({ code, view }: { code: string; view: RepairView }
           })}
         </ul>
       </section>
+      <PowerWay code={code} way={view.way} />
+
       {view.fitted.length > 0 && (
         <section className="mt-5">
           <h2 className="label mb-1">Replaced</h2>

@@ -1,13 +1,19 @@
 import {
   CAUSES,
   diagnose,
+  foundAt,
   NONE,
+  partsByRole,
+  ROLES,
   SYMPTOMS,
   type NextCheck,
   type RepairFact,
+  type RoleName,
   type Seen,
+  type State,
   type Symptom,
 } from '../../../core/diagnose';
+import { loneSymbol, type PartSymbol } from '../../../core/schematic';
 import { listRepairFacts } from '../../../db/repositories/repairFacts';
 import { partRoles, sureTopologies, tracedBoard } from '../../../services/board';
 import type { Dossier } from '../../../services/dossier';
@@ -24,6 +30,15 @@ export interface CauseView {
   readonly together: string;
 }
 
+/** A part of the way of the power, with what was found there. */
+export interface WayPart {
+  readonly ref: string;
+  readonly label: string;
+  readonly symbol: PartSymbol | undefined;
+  readonly side: 'mains' | 'isolated';
+  readonly state: State | 'next' | 'replaced';
+}
+
 export interface RepairView {
   readonly symptom: Symptom | undefined;
   readonly facts: readonly RepairFact[];
@@ -32,6 +47,7 @@ export interface RepairView {
   /** Probability of the first cause before and after each check, by its id. */
   readonly moved: Readonly<Record<string, readonly [before: number, after: number]>>;
   readonly causes: readonly CauseView[];
+  readonly way: readonly WayPart[];
   readonly next: NextCheck | undefined;
   readonly others: readonly NextCheck[];
 }
@@ -50,6 +66,58 @@ function seenOf({ kind, ref, test, text, outcome }: RepairFact): Seen {
   return { ...at, text: kind === 'check' && outcome === 'unclear' ? '' : text };
 }
 
+/** Parts in the order in which power meets them. */
+const WAY: readonly (readonly [role: RoleName, side: WayPart['side']])[] = [
+  ['fuse', 'mains'],
+  ['varistor', 'mains'],
+  ['ntc', 'mains'],
+  ['bridge', 'mains'],
+  ['pfcSwitch', 'mains'],
+  ['pfcDiode', 'mains'],
+  ['bulk', 'mains'],
+  ['clamp', 'mains'],
+  ['mainSwitch', 'mains'],
+  ['sense', 'mains'],
+  ['transformer', 'mains'],
+  ['outputRectifier', 'isolated'],
+  ['syncFet', 'isolated'],
+  ['outputCapacitor', 'isolated'],
+];
+/** References shown of one role. */
+const OF_A_ROLE = 2;
+
+/** Along the way of the power, what was found where. Nothing while no part is logged. */
+function wayOf(
+  complaint: Parameters<typeof partsByRole>[0],
+  observations: readonly Seen[],
+  next: string | undefined,
+  fitted: readonly RepairFact[],
+): readonly WayPart[] {
+  const partsOf = partsByRole(complaint);
+  const parts = new Map(complaint.board?.parts.map((part) => [part.ref, part]));
+  const shown = new Set<string>();
+  return WAY.flatMap(([role, side]) =>
+    partsOf(role)
+      .filter((ref) => parts.has(ref) && !shown.has(ref))
+      .slice(0, OF_A_ROLE)
+      .map((ref): WayPart => {
+        shown.add(ref);
+        const part = parts.get(ref);
+        return {
+          ref,
+          label: ROLES[role].label,
+          symbol: part && loneSymbol(part),
+          side,
+          state: fitted.some((one) => one.ref === ref)
+            ? 'replaced'
+            : ref === next
+              ? 'next'
+              : foundAt(observations, ref, role),
+        };
+      }),
+  );
+}
+
 /** Likely causes of a donor's fault, and what to check next, out of all that is known of it. */
 export async function repairView(dossier: Dossier): Promise<RepairView> {
   const { donor } = dossier;
@@ -65,7 +133,7 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
   const symptom = isSymptom(named) ? named : undefined;
   const told = facts.filter(({ kind }) => kind !== 'complaint' && kind !== 'fitted');
   const fitted = facts.filter(({ kind }) => kind === 'fitted');
-  if (!symptom) return { symptom, facts: told, fitted, moved: {}, causes: [], next: undefined, others: [] };
+  if (!symptom) return { symptom, facts: told, fitted, moved: {}, causes: [], way: [], next: undefined, others: [] };
   const damaged = parts.flatMap(({ part }): Seen[] => part.damage.map((condition) => ({ ref: part.ref, condition })));
   const complaint = {
     unit: { kind: donor.kind },
@@ -99,6 +167,7 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
       why,
       together: cause === NONE ? '' : CAUSES[cause].together,
     })),
+    way: wayOf(complaint, observations, next[0]?.ref, fitted),
     next: next[0],
     others: next.slice(1, 4),
   };
