@@ -20,6 +20,7 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   convert: ['to'],
   find: ['file'],
   diagnose: [],
+  design: [],
   substitute: ['file'],
   simulate: ['measure', 'period', 'waves', 'steady'],
 };

@@ -7,6 +7,7 @@ import { line } from './line';
 import { session } from './session';
 import { discharge } from './discharge';
 import { find } from './find';
+import { design } from './design';
 import { diagnoseFile } from './diagnose';
 import { simulateFile } from './simulate';
 import { substitute } from './substitute';
@@ -96,6 +97,12 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     message:
       'What may take the place of a part that failed, with reasons and margins: from a stock list, or a verdict on each pair of a file.',
     run: (line) => substitute(line, note),
+  },
+  design: {
+    usage: 'design SPEC.json STOCK.csv',
+    message:
+      'Converters without isolation out of a stock list, the best first: lots by role, losses, stresses, what is missing, why.',
+    run: (line) => design(line, note),
   },
   discharge: {
     usage: 'discharge --readings "0:310,5:255,10:209" --target 50',

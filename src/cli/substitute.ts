@@ -98,7 +98,7 @@ export function substitute(line: CommandLine, note: (text: string) => void) {
   const need = parsed(content, name, needSchema);
   const [failed, place] = [factsFrom(need.failed), placeFrom(need.place)];
   const list = contentOf({ words: [stock], options: {} }, 'substitute');
-  const { read, refused } = allAtOnce(readStock(list.content));
+  const { read, refused } = allAtOnce(readStock(list.content, { bin: 'LIST', keepsCodes: true }));
   for (const { line: at, why } of refused) note(`${list.name}, line ${at}: ${why}`);
   const { ref } = need.failed;
   const traced =

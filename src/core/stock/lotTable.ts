@@ -83,6 +83,8 @@ export interface SheetSaid {
   readonly roles?: readonly (ColumnRole | undefined)[];
   /** Where pieces lie of which the list says nothing. */
   readonly bin?: string;
+  /** Codes are the list’s own, whatever they look like: it is only read, not brought in. */
+  readonly keepsCodes?: boolean;
 }
 
 export interface ReadSheet {
@@ -101,7 +103,7 @@ export interface ReadSheet {
  */
 export function* readLotTable(
   rows: readonly (readonly string[])[],
-  { roles = [], bin = '' }: SheetSaid = {},
+  { roles = [], bin = '', keepsCodes = false }: SheetSaid = {},
 ): Steps<ReadSheet> {
   // A title may stand over the heading.
   const from = Math.max(
@@ -154,7 +156,7 @@ export function* readLotTable(
       cells.map((cell) => plainCell(cell.trim())),
       bin,
     );
-    const entry = 'why' in row ? row : readLotEntry(row.raw);
+    const entry = 'why' in row ? row : readLotEntry(row.raw, keepsCodes);
     const what = columns
       .flatMap(({ role }, place) =>
         ['code', 'kind', 'marking', 'values'].includes(role) ? [(cells[place] ?? '').trim()] : [],
@@ -179,8 +181,8 @@ function ratingOf(column: string): RatingName | undefined {
   return isRatingName(name) ? name : RATING_NAMES.find((rating) => rating.toLowerCase() === name.toLowerCase());
 }
 
-/** Reads one lot, or says which of its values is wrong and what was expected. */
-export function readLotEntry(raw: RawLot): LotEntry | { readonly why: string } {
+/** Reads one lot, or says which of its values is wrong and what was expected. @param keepsCodes its code stands as it is written */
+export function readLotEntry(raw: RawLot, keepsCodes = false): LotEntry | { readonly why: string } {
   const text = (column: TextOnly) => (raw.texts[column] ?? '').trim();
   const all = { ...raw.texts, ...(typeof raw.limits === 'string' ? { limits: raw.limits } : {}) };
   for (const column of TEXTS) {
@@ -192,7 +194,7 @@ export function readLotEntry(raw: RawLot): LotEntry | { readonly why: string } {
   if (!kind)
     return { why: `Kind “${text('kind')}” is not known; a word such as nmos, capacitor or choke is expected.` };
   const code = text('code') === '' ? '' : readCode(text('code'));
-  if (code === undefined || (code !== '' && code.owner !== 'lot'))
+  if (!keepsCodes && (code === undefined || (code !== '' && code.owner !== 'lot')))
     return { why: `Code “${text('code')}” is no lot’s code; leave it out to get a new one.` };
   const given = String(raw.pieces).trim();
   const pieces = Number(given);
@@ -208,7 +210,7 @@ export function readLotEntry(raw: RawLot): LotEntry | { readonly why: string } {
   const ratings = readRatings(kind, raw.ratings);
   if ('why' in ratings) return ratings;
   return {
-    code: code === '' ? '' : code.code,
+    code: keepsCodes ? text('code') : code === undefined || code === '' ? '' : code.code,
     kind,
     subtype: text('subtype'),
     technology: text('technology'),

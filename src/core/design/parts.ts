@@ -1,0 +1,188 @@
+import { expectedEsr } from '../measure';
+import { CASES, JUNCTION_GOOD, onGrowth, switchLosses } from '../thermal';
+import type { Demand } from './point';
+import { rippleOf } from './point';
+import { RULES } from './rules';
+import type { DesignLot } from './spec';
+
+/** What a part is put under, beside what it stands. */
+export interface Stress {
+  readonly name: string;
+  readonly value: number;
+  readonly rating: number;
+  readonly unit: 'volt' | 'ampere';
+  /** Of the rating; and what is usual at most. */
+  readonly share: number;
+  readonly usual: number;
+}
+
+/** A lot in its role: what it costs and is put under. */
+export interface Fit {
+  readonly lot: DesignLot;
+  /** Pieces side by side. */
+  readonly count: number;
+  readonly watts: number;
+  /** Of its junction or core, without a heat sink where it needs none. */
+  readonly celsius?: number;
+  /** Kelvin per watt of the heat sink it needs. */
+  readonly sink?: number;
+  readonly stresses: readonly Stress[];
+  readonly notes: readonly string[];
+  /** In per cent of the output power, with what counts against it. */
+  readonly cost: number;
+}
+
+const stress = (name: string, value: number, rating: number, unit: Stress['unit'], usual: number): Stress => ({
+  name,
+  value,
+  rating,
+  unit,
+  share: value / rating,
+  usual,
+});
+
+/** A fit with its cost; nothing where a rating is exceeded. */
+function fit(demand: Demand, of: Omit<Fit, 'cost'>): Fit | undefined {
+  if (of.stresses.some(({ share }) => share >= 1)) return undefined;
+  const power = demand.point.output * demand.point.current;
+  const limits = of.stresses.filter(({ share, usual }) => share > usual).length + of.notes.length;
+  const { costs } = RULES;
+  return {
+    ...of,
+    cost:
+      (100 * of.watts) / power +
+      costs.part * of.count +
+      costs.limit * limits +
+      (of.sink === undefined ? 0 : costs.sink),
+  };
+}
+
+const ruleOf = (name: string | undefined) => {
+  const wanted = (name ?? '').toUpperCase().replace(/FP|F$/u, '');
+  return CASES.find((one) => wanted.startsWith(one.name.toUpperCase().split(' ')[0] ?? '-')) ?? CASES[1];
+};
+
+/** How warm a junction gets, by itself or on a heat sink; nothing where none would do. */
+function heatOf(lot: DesignLot, watts: number, ambient: number): Pick<Fit, 'celsius' | 'sink'> | undefined {
+  const rule = ruleOf(lot.package);
+  if (!rule) return undefined;
+  const bare = ambient + watts * rule.air;
+  if (bare <= JUNCTION_GOOD) return { celsius: bare };
+  const sink = (JUNCTION_GOOD - ambient) / watts - rule.junction[1] - RULES.sink.interface;
+  return sink < RULES.sink.least ? undefined : { celsius: JUNCTION_GOOD, sink };
+}
+
+/** A choke carries its peak without saturating. */
+export function chokeFit(demand: Demand, lot: DesignLot): Fit | undefined {
+  const { saturation, current, dcr } = lot.ratings;
+  const stands = saturation ?? current;
+  if (stands === undefined || demand.swing > RULES.swing.most || demand.swing < RULES.swing.least) return undefined;
+  const ohms = dcr ?? RULES.dcrUnknown;
+  return fit(demand, {
+    lot,
+    count: 1,
+    watts: demand.chokeRms ** 2 * ohms,
+    stresses: [
+      stress('peak current', demand.peak, stands, 'ampere', RULES.saturation),
+      ...(current === undefined ? [] : [stress('rms current', demand.chokeRms, current, 'ampere', 1)]),
+    ],
+    notes: [
+      ...(saturation === undefined ? ['where it saturates is not known'] : []),
+      ...(dcr === undefined ? ['its resistance is not known'] : []),
+    ],
+  });
+}
+
+/** A FET stands the volts, carries the current and gets rid of its heat. */
+export function switchFit(demand: Demand, lot: DesignLot): Fit | undefined {
+  const { vds, rdsOn, id, qg, coss } = lot.ratings;
+  if (vds === undefined || rdsOn === undefined || id === undefined) return undefined;
+  const { drive, charge } = RULES;
+  const gate = qg ?? (charge.perOhm / rdsOn) * (vds / charge.at) ** charge.power;
+  const losses = switchLosses({
+    rms: demand.switchRms,
+    ohms: rdsOn,
+    growth: onGrowth({ rating: vds, celsius: JUNCTION_GOOD }),
+    volts: demand.switchVolts,
+    current: demand.switchPeak,
+    seconds: (2 * drive.share * gate) / drive.amperes,
+    frequency: demand.point.frequency,
+    outputCapacitance: coss ?? RULES.outputCapacitance,
+    gate: { charge: gate, volts: drive.volts },
+  });
+  // What the gate takes is lost in its driver.
+  const own = losses.conduction + losses.switching + losses.charging;
+  const heat = heatOf(lot, own, demand.point.ambient);
+  return (
+    heat &&
+    fit(demand, {
+      lot,
+      count: 1,
+      watts: own + losses.gate,
+      ...heat,
+      stresses: [
+        stress('voltage', demand.switchVolts, vds, 'volt', RULES.volts.fet),
+        stress('rms current', demand.switchRms, id, 'ampere', RULES.fetRms),
+      ],
+      notes: [],
+    })
+  );
+}
+
+const isSchottky = ({ technology = '' }: DesignLot) => /schottky/iu.test(technology);
+const isFast = (lot: DesignLot) => isSchottky(lot) || /ultrafast|fast|recovery/iu.test(lot.technology ?? '');
+
+/** A rectifier is fast enough, stands the volts and carries the mean current. */
+export function rectifierFit(demand: Demand, lot: DesignLot): Fit | undefined {
+  const { vrrm, ifav, vf, recovery } = lot.ratings;
+  if (vrrm === undefined || ifav === undefined || !(isFast(lot) || (recovery ?? Infinity) < 100e-9)) return undefined;
+  const drop = vf ?? (isSchottky(lot) ? RULES.drops.rectifier : 1);
+  const charge = isSchottky(lot) ? RULES.recovery.schottky : RULES.recovery.fast;
+  const watts = drop * demand.rectifierMean + charge * demand.rectifierVolts * demand.point.frequency;
+  const heat = heatOf(lot, watts, demand.point.ambient);
+  return (
+    heat &&
+    fit(demand, {
+      lot,
+      count: 1,
+      watts,
+      ...heat,
+      stresses: [
+        stress(
+          'reverse voltage',
+          demand.rectifierVolts,
+          vrrm,
+          'volt',
+          isSchottky(lot) ? RULES.volts.schottky : RULES.volts.fast,
+        ),
+        stress('mean current', demand.rectifierMean, ifav, 'ampere', RULES.rectifierMean),
+      ],
+      notes: [],
+    })
+  );
+}
+
+/** Cans side by side take the ripple current, and keep the ripple of the output where that is asked. */
+export function bankFit(
+  demand: Demand,
+  lot: DesignLot,
+  of: { readonly at: 'output' | 'input'; readonly count: number },
+): Fit | undefined {
+  const { capacitance, voltage, ripple } = lot.ratings;
+  const { count, at } = of;
+  if (capacitance === undefined || voltage === undefined || lot.pieces < count || capacitance <= 0) return undefined;
+  const esr = lot.ratings['esr'] ?? expectedEsr({ capacitance, voltage });
+  const volts = at === 'output' ? demand.point.output : demand.point.inputHigh;
+  const amperes = (at === 'output' ? demand.outputRms : demand.inputRms) / count;
+  if (at === 'output' && rippleOf(demand, capacitance * count, esr / count) > demand.point.ripple) return undefined;
+  return fit(demand, {
+    lot,
+    count,
+    watts: count * amperes ** 2 * esr,
+    stresses: [
+      stress('voltage', volts, voltage, 'volt', RULES.volts.can),
+      stress('ripple current', amperes, ripple ?? Math.sqrt(RULES.canHeat / esr), 'ampere', RULES.volts.can),
+    ],
+    notes: lot.ratings['esr'] === undefined ? ['its ESR is that of its kind: measure it'] : [],
+  });
+}

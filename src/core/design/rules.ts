@@ -1,0 +1,34 @@
+import { practice } from '../evidence';
+
+/** How a design is judged. Shares of ratings as in the derating table of handbooks; the rest common practice, no source. */
+export const RULES = practice({
+  frequencies: [20e3, 30e3, 50e3, 65e3, 80e3, 100e3, 130e3, 160e3, 200e3, 250e3, 300e3],
+  /** Of its rating a part is put under at most; up to all of it with limits, never above. */
+  volts: { fet: 0.8, schottky: 0.75, fast: 0.8, can: 0.9 },
+  rectifierMean: 0.7,
+  fetRms: 0.5,
+  /** A choke saturates above its peak by so much; without a saturation current its own current counts. */
+  saturation: 0.85,
+  /** Rise of the choke’s current over its mean: more makes ripple, less makes a choke that is larger than it need be. */
+  swing: { least: 0.08, most: 0.8, usual: 0.35 },
+  /** Cans side by side at most. */
+  beside: 3,
+  /** Watts that a can turns into heat for good where its ripple current is not known. */
+  canHeat: 0.25,
+  ambient: 40,
+  /** A junction gets so warm without a heat sink, or with one of so many kelvin a watt at least. */
+  sink: { least: 2, interface: 1.2 },
+  /** Drops that are reckoned with while parts are chosen. */
+  drops: { rectifier: 0.55, switch: 0.1 },
+  /** The drive of a gate: amperes, share of the charge that passes while it switches, volts. */
+  drive: { amperes: 0.5, share: 0.4, volts: 10 },
+  /** Where the charge of a gate is not known: nanocoulomb times ohm of a 60 V FET, and how it grows with the rating. */
+  charge: { perOhm: 1e-9, at: 60, power: 1.5 },
+  outputCapacitance: 200e-12,
+  recovery: { schottky: 0, fast: 40e-9 },
+  dcrUnknown: 0.05,
+  /** What counts against a design besides its loss in per cent: a part more, a limit, a sink, a part that must be bought. */
+  costs: { part: 0.15, limit: 3, sink: 1, buy: 25 },
+  /** Designs that are told. */
+  told: 5,
+});

@@ -1,0 +1,47 @@
+import { formatQuantity } from '../quantity';
+import { RULES } from './rules';
+import type { Design } from './search';
+import type { DesignRole } from './spec';
+
+const q = (value: number, unit: Parameters<typeof formatQuantity>[1]) => formatQuantity(value, unit, { digits: 3 });
+
+/** A specification to buy a missing part by. */
+export function toBuyFor({ demand }: Design, role: DesignRole): string {
+  const { point, peak, switchVolts, switchRms, rectifierVolts, rectifierMean, outputRms, inputRms } = demand;
+  switch (role) {
+    case 'choke':
+      return `choke of ${q(point.inductance, 'henry')} that stands ${q(peak / RULES.saturation, 'ampere')} before it saturates`;
+    case 'switch':
+      return `N-FET of at least ${q(switchVolts / RULES.volts.fet, 'volt')} and ${q(switchRms / RULES.fetRms, 'ampere')}`;
+    case 'rectifier':
+      return `Schottky of at least ${q(rectifierVolts / RULES.volts.schottky, 'volt')} and ${q(rectifierMean / RULES.rectifierMean, 'ampere')}`;
+    case 'output':
+      return `can of at least ${q(point.output / RULES.volts.can, 'volt')} for ${q(outputRms, 'ampere')} of ripple current, low ESR`;
+    case 'input':
+      return `can of at least ${q(point.inputHigh / RULES.volts.can, 'volt')} for ${q(inputRms, 'ampere')} of ripple current`;
+  }
+}
+
+/** Why a design stands where it does, and what limits it: the part nearest its rating, the one that loses most, what is unknown. */
+export function whyOf(design: Design): { readonly why: string; readonly limit: string } {
+  const parts = Object.entries(design.parts) as [DesignRole, NonNullable<Design['parts'][DesignRole]>][];
+  const [most] = parts.toSorted((a, b) => b[1].watts - a[1].watts);
+  const [nearest] = parts
+    .flatMap(([role, { stresses }]) =>
+      stresses.map((stress) => ({ role, ...stress, over: stress.share / stress.usual })),
+    )
+    .toSorted((a, b) => b.over - a.over);
+  const bought = design.missing.map((role) => toBuyFor(design, role));
+  return {
+    why: [
+      `${Math.round(1000 * design.efficiency) / 10} % at full load`,
+      most ? `most is lost in the ${most[0]}, ${q(most[1].watts, 'watt')}` : '',
+      bought.length > 0 ? `to buy: ${bought.join('; ')}` : 'all of it is in the drawers',
+    ]
+      .filter((word) => word !== '')
+      .join('; '),
+    limit: nearest
+      ? `${nearest.name} of the ${nearest.role}: ${q(nearest.value, nearest.unit)} of ${q(nearest.rating, nearest.unit)}`
+      : 'nothing is known to limit it',
+  };
+}

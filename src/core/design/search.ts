@@ -1,0 +1,140 @@
+import type { Steps } from '../steps';
+import { bankFit, chokeFit, rectifierFit, switchFit, type Fit } from './parts';
+import { demandOf, type Demand } from './point';
+import { RULES } from './rules';
+import {
+  specProblem,
+  topologiesFor,
+  type Designed,
+  type DesignLot,
+  type DesignProblem,
+  type DesignRole,
+  type DesignSpec,
+} from './spec';
+
+/** A converter out of what there is. */
+export interface Design {
+  readonly topology: Designed;
+  readonly frequency: number;
+  readonly inductance: number;
+  /** The lots by role; a role without one must be bought. */
+  readonly parts: Readonly<Partial<Record<DesignRole, Fit>>>;
+  readonly missing: readonly DesignRole[];
+  readonly demand: Demand;
+  readonly watts: number;
+  readonly efficiency: number;
+  readonly cost: number;
+}
+
+export interface DesignResult {
+  readonly designs: readonly Design[];
+  /** Combinations of lots and frequencies that were weighed. */
+  readonly searched: number;
+}
+
+/** Lots by the role they may take. */
+export interface Drawers {
+  readonly chokes: readonly DesignLot[];
+  readonly switches: readonly DesignLot[];
+  readonly rectifiers: readonly DesignLot[];
+  readonly cans: readonly DesignLot[];
+}
+
+/** Sorts lots by what they may be; those with no piece are left out. */
+export function drawersOf(lots: readonly DesignLot[]): Drawers {
+  const there = lots.filter(({ pieces }) => pieces > 0);
+  const of = (...kinds: string[]) => there.filter(({ kind }) => kinds.includes(kind));
+  return {
+    chokes: of('inductor', 'choke').filter(({ ratings }) => (ratings['inductance'] ?? 0) > 0),
+    switches: of('nmos'),
+    rectifiers: of('diode', 'dual-diode'),
+    cans: of('capacitor').filter(({ technology = '' }) => /electrolytic|polymer/iu.test(technology)),
+  };
+}
+
+/** The first of the cheapest; nothing where there is none. */
+function cheapest(fits: Iterable<Fit | undefined>): Fit | undefined {
+  let best: Fit | undefined;
+  for (const fit of fits) if (fit && (!best || fit.cost < best.cost)) best = fit;
+  return best;
+}
+
+function* banks(demand: Demand, cans: readonly DesignLot[], at: 'output' | 'input') {
+  for (const lot of cans)
+    for (let count = 1; count <= RULES.beside; count += 1) yield bankFit(demand, lot, { at, count });
+}
+
+/**
+ * The best parts of every role for a choke at a frequency. What a part costs hangs on the choke and the frequency alone, not on its
+ * fellows: the cheapest of each role together are the cheapest of all combinations.
+ */
+function bestWith(spec: DesignSpec, demand: Demand, choke: Fit | undefined, drawers: Drawers): Design {
+  const parts: Partial<Record<DesignRole, Fit>> = {};
+  const set = (role: DesignRole, found: Fit | undefined) => {
+    if (found) parts[role] = found;
+  };
+  set('choke', choke);
+  set('switch', cheapest(drawers.switches.map((lot) => switchFit(demand, lot))));
+  set('rectifier', cheapest(drawers.rectifiers.map((lot) => rectifierFit(demand, lot))));
+  set('output', cheapest(banks(demand, drawers.cans, 'output')));
+  set('input', cheapest(banks(demand, drawers.cans, 'input')));
+  return designOf(spec, demand, parts);
+}
+
+/** What parts in their roles come to. */
+export function designOf(spec: DesignSpec, demand: Demand, parts: Readonly<Partial<Record<DesignRole, Fit>>>): Design {
+  const { topology, frequency, inductance } = demand.point;
+  const roles: readonly DesignRole[] = ['choke', 'switch', 'rectifier', 'output', 'input'];
+  const missing = roles.filter((role) => !parts[role]);
+  const watts = roles.reduce((sum, role) => sum + (parts[role]?.watts ?? 0), 0);
+  const power = Math.abs(spec.output) * spec.current;
+  const cost = roles.reduce((sum, role) => sum + (parts[role]?.cost ?? RULES.costs.buy), 0);
+  return { topology, frequency, inductance, parts, missing, demand, watts, efficiency: power / (power + watts), cost };
+}
+
+/** A choke that would do where none lies in the drawers: its current rises by a usual share. */
+function wishedInductance(spec: DesignSpec, topology: Designed, frequency: number): number | undefined {
+  const trial = 100e-6;
+  const demand = demandOf(spec, { topology, frequency, inductance: trial });
+  return demand && (trial * demand.swing) / RULES.swing.usual;
+}
+
+/**
+ * Designs of a spec out of lots, the best first, that differ in circuit or choke. Every fitting lot of every role is weighed at every
+ * frequency; the same stock gives the same answer.
+ */
+export function* searchDesigns(spec: DesignSpec, lots: readonly DesignLot[]): Steps<DesignResult | DesignProblem> {
+  const wrong = specProblem(spec);
+  if (wrong) return { wrong };
+  const topologies = topologiesFor(spec);
+  if (topologies.length === 0)
+    return {
+      wrong:
+        'Its output lies within its input: that asks for a circuit that goes both ways, which is not designed here yet.',
+    };
+  const drawers = drawersOf(lots);
+  const perChoke = drawers.switches.length * drawers.rectifiers.length * (RULES.beside * drawers.cans.length) ** 2;
+  const best = new Map<string, Design>();
+  let searched = 0;
+  let done = 0;
+  const keep = (key: string, design: Design) => {
+    const before = best.get(key);
+    if (!before || design.cost < before.cost) best.set(key, design);
+  };
+  for (const topology of topologies)
+    for (const frequency of RULES.frequencies) {
+      for (const lot of drawers.chokes) {
+        const demand = demandOf(spec, { topology, frequency, inductance: lot.ratings['inductance'] ?? 0 });
+        const choke = demand && chokeFit(demand, lot);
+        searched += perChoke;
+        if (choke) keep(`${topology} ${lot.code}`, bestWith(spec, demand, choke, drawers));
+      }
+      const wished = wishedInductance(spec, topology, frequency);
+      const demand = wished === undefined ? undefined : demandOf(spec, { topology, frequency, inductance: wished });
+      if (demand) keep(`${topology} wished`, bestWith(spec, demand, undefined, drawers));
+      done += 1;
+      yield done / (topologies.length * RULES.frequencies.length);
+    }
+  const sorted = [...best.values()].toSorted((a, b) => a.cost - b.cost);
+  return { designs: sorted.slice(0, RULES.told), searched };
+}

@@ -1,0 +1,58 @@
+import type { Topology } from '../converter';
+
+/** What is wanted of a converter. Volts, amperes, degrees Celsius. */
+export interface DesignSpec {
+  readonly inputLow: number;
+  readonly inputHigh: number;
+  readonly output: number;
+  readonly current: number;
+  /** Ripple at the output, peak to peak; 1 % of the output where nothing is said. */
+  readonly ripple?: number;
+  readonly ambient?: number;
+}
+
+/** A lot as a design sees it; ratings by their names in stock, SI base units. */
+export interface DesignLot {
+  readonly code: string;
+  readonly kind: string;
+  readonly technology?: string;
+  readonly package?: string;
+  readonly marking?: string;
+  readonly pieces: number;
+  readonly ratings: Readonly<Record<string, number>>;
+}
+
+/** Circuits that are designed: one choke, not isolated. */
+export const DESIGNED = ['buck', 'boost', 'inverting'] as const satisfies readonly Topology[];
+export type Designed = (typeof DESIGNED)[number];
+
+/** What a part of a design is there for. */
+export const DESIGN_ROLES = ['choke', 'switch', 'rectifier', 'output', 'input'] as const;
+export type DesignRole = (typeof DESIGN_ROLES)[number];
+
+/** Why there is no design. */
+export interface DesignProblem {
+  readonly wrong: string;
+}
+
+/** What is wrong with a spec, if anything: names the value and what was expected. */
+export function specProblem(spec: DesignSpec): string | undefined {
+  const { inputLow, inputHigh, output, current } = spec;
+  for (const [name, value] of Object.entries(spec) as [string, number | undefined][])
+    if (value !== undefined && !Number.isFinite(value)) return `${name} is ${value}; a number is expected.`;
+  if (inputLow <= 0) return `The lowest input is ${inputLow} V; more than 0 V is expected.`;
+  if (inputHigh < inputLow) return `The highest input, ${inputHigh} V, is under the lowest, ${inputLow} V.`;
+  if (output === 0) return 'The output is 0 V; another voltage is expected.';
+  if (current <= 0) return `The output current is ${current} A; more than 0 A is expected.`;
+  if (spec.ripple !== undefined && spec.ripple <= 0)
+    return `The ripple is ${spec.ripple} V; more than 0 V is expected.`;
+  return undefined;
+}
+
+/** Circuits that can do it: down, up, or to the other side of zero. */
+export function topologiesFor({ inputLow, inputHigh, output }: DesignSpec): readonly Designed[] {
+  if (output < 0) return ['inverting'];
+  if (output < inputLow) return ['buck'];
+  if (output > inputHigh) return ['boost'];
+  return [];
+}
