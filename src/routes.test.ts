@@ -69,6 +69,7 @@ const ADDRESSES: Record<keyof typeof routes, readonly [address: string, expected
   lotPhoto: [routes.lotPhoto('L-AAA'), '/stock/L-AAA/photo'],
   lotLabel: [routes.lotLabel('L-AAA', '38x21'), '/stock/L-AAA/label.svg?size=38x21'],
   builds: [routes.builds(), '/builds'],
+  design: [routes.design(), '/builds/design'],
   newBuild: [routes.newBuild(), '/builds/new'],
   build: [routes.build('B-AAA'), '/builds/B-AAA'],
   types: [routes.types({ kind: 'nmos' }), '/types?kind=nmos'],

@@ -53,6 +53,7 @@ export const routes = {
 
   builds: () => '/builds',
   newBuild: () => '/builds/new',
+  design: () => '/builds/design',
   build: (code: string) => `/builds/${code}`,
   bringNeeds: (code: string) => `/builds/${code}/bring`,
   importNeeds: (code: string) => `/builds/${code}/needs`,

@@ -1,3 +1,4 @@
 export { searchDesigns, type Design, type DesignResult } from './search';
-export { toBuyFor, whyOf } from './say';
+export { needFor, toBuyFor, whyOf } from './say';
+export { simulated, type Simulated } from './simulated';
 export type { DesignLot, DesignRole, DesignSpec } from './spec';

@@ -34,7 +34,7 @@ export function whyOf(design: Design): { readonly why: string; readonly limit: s
   const bought = design.missing.map((role) => toBuyFor(design, role));
   return {
     why: [
-      `${Math.round(1000 * design.efficiency) / 10} % at full load`,
+      `${Math.round(1000 * design.efficiency) / 10} % at full load${design.missing.length > 0 ? `, without what is lost in the ${design.missing.join(' and ')}` : ''}`,
       most ? `most is lost in the ${most[0]}, ${q(most[1].watts, 'watt')}` : '',
       bought.length > 0 ? `to buy: ${bought.join('; ')}` : 'all of it is in the drawers',
     ]
@@ -44,4 +44,27 @@ export function whyOf(design: Design): { readonly why: string; readonly limit: s
       ? `${nearest.name} of the ${nearest.role}: ${q(nearest.value, nearest.unit)} of ${q(nearest.rating, nearest.unit)}`
       : 'nothing is known to limit it',
   };
+}
+
+const typed = (value: number, unit: Parameters<typeof formatQuantity>[1]) =>
+  q(value, unit)
+    .replace(/[\s\u00a0]/gu, '')
+    .replace('µ', 'u')
+    .replace('Ω', '');
+
+/** What a role asks of a lot, as the drawers are asked: `nmos >=60.7V id>=3.3`. */
+export function needFor({ demand }: Design, role: DesignRole): string {
+  const { point, peak, switchVolts, switchRms, rectifierVolts, rectifierMean } = demand;
+  switch (role) {
+    case 'choke':
+      return `choke ${typed(point.inductance, 'henry')} current>=${typed(peak, 'ampere')}`;
+    case 'switch':
+      return `nmos vds>=${typed(switchVolts / RULES.volts.fet, 'volt')} id>=${typed(switchRms / RULES.fetRms, 'ampere')}`;
+    case 'rectifier':
+      return `schottky vrrm>=${typed(rectifierVolts / RULES.volts.schottky, 'volt')} ifav>=${typed(rectifierMean / RULES.rectifierMean, 'ampere')}`;
+    case 'output':
+      return `electrolytic voltage>=${typed(point.output / RULES.volts.can, 'volt')}`;
+    case 'input':
+      return `electrolytic voltage>=${typed(point.inputHigh / RULES.volts.can, 'volt')}`;
+  }
 }

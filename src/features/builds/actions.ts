@@ -5,6 +5,8 @@ import { appContext } from '../../db/appContext';
 import { readForm } from '../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../ui/form/outcome';
 import { buildForm, needForm, portionForm } from './schema';
+import { designQuery } from './design.server';
+import { keepDesign } from './keepDesign';
 import { addNeed, moveParts, startBuild, removeNeed } from './commands';
 
 const word = z.string().min(1).max(64);
@@ -29,4 +31,8 @@ export async function movePartsAction(of: z.input<typeof step>, data: FormData):
   return form.ok
     ? moveParts(appContext(), { ...step.parse(of), lotCode: form.values.lot, quantity: form.values.quantity })
     : form;
+}
+
+export async function keepDesignAction(query: z.input<typeof designQuery>, id: string): Promise<FormOutcome> {
+  return keepDesign(appContext(), designQuery.parse(query), word.parse(id));
 }

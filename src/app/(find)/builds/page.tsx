@@ -16,9 +16,14 @@ export default async function BuildsPage() {
         title="Builds"
         subtitle="What the drawers are for"
         actions={
-          <Link href={routes.newBuild()} className="btn" data-tone="next">
-            New build
-          </Link>
+          <>
+            <Link href={routes.design()} className="btn">
+              Design from stock
+            </Link>
+            <Link href={routes.newBuild()} className="btn" data-tone="next">
+              New build
+            </Link>
+          </>
         }
       />
       <Evidence>

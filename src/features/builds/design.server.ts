@@ -1,0 +1,184 @@
+import 'server-only';
+import { setImmediate } from 'node:timers/promises';
+import { z } from 'zod';
+import {
+  searchDesigns,
+  simulated,
+  whyOf,
+  type Design,
+  type DesignLot,
+  type DesignSpec,
+  type Simulated,
+} from '../../core/design';
+import { kindRule, type KindName } from '../../core/part';
+import { formatQuantity, parseQuantity, problemText, type Unit } from '../../core/quantity';
+import { stepByStep } from '../../core/steps';
+import { lotTitle } from '../../core/stock';
+import type { AppContext } from '../../db/context';
+import { candidateLots } from '../../db/repositories/lotSearch';
+
+/** What is typed into the sheet of a design, as it stands in its address. */
+export const designQuery = z.object({
+  from: z.string().max(40).default(''),
+  to: z.string().max(40).default(''),
+  out: z.string().max(40).default(''),
+  amps: z.string().max(40).default(''),
+  ripple: z.string().max(40).default(''),
+});
+export type DesignQuery = z.output<typeof designQuery>;
+
+/** Lots of a kind that are weighed. */
+const MOST = 400;
+const KINDS: readonly KindName[] = ['nmos', 'diode', 'dual-diode', 'inductor', 'capacitor'];
+
+export type FoundDesigns =
+  | { readonly kind: 'empty' }
+  | { readonly kind: 'problem'; readonly text: string }
+  | {
+      readonly kind: 'designs';
+      readonly spec: DesignSpec;
+      readonly designs: readonly Design[];
+      readonly searched: number;
+      readonly lots: ReadonlyMap<string, { readonly title: string; readonly bin: string }>;
+    };
+
+/** The spec that a query asks for, or what of it cannot be read. */
+export function specOf(query: DesignQuery): DesignSpec | { readonly text: string } | undefined {
+  if (Object.values(query).every((text) => text.trim() === '')) return undefined;
+  const read = (label: string, text: string, unit: Unit): number | string => {
+    if (text.trim() === '')
+      return `${label}: nothing is typed; a value such as ${unit === 'volt' ? '12V' : '1A'} is expected.`;
+    const parsed = parseQuantity(text.trim().replace(/^[-−]/u, ''), unit);
+    if (!parsed.ok) return `${label}: ${problemText(parsed.problem)}`;
+    return /^[-−]/u.test(text.trim()) ? -parsed.quantity.value : parsed.quantity.value;
+  };
+  const from = read('Input from', query.from, 'volt');
+  const to = query.to.trim() === '' ? from : read('Input to', query.to, 'volt');
+  const out = read('Output', query.out, 'volt');
+  const amps = read('Current', query.amps, 'ampere');
+  const ripple = query.ripple.trim() === '' ? undefined : read('Ripple', query.ripple, 'volt');
+  for (const value of [from, to, out, amps, ripple]) if (typeof value === 'string') return { text: value };
+  return {
+    inputLow: from as number,
+    inputHigh: to as number,
+    output: out as number,
+    current: amps as number,
+    ...(ripple === undefined ? {} : { ripple: ripple as number }),
+  };
+}
+
+/** Designs of what a query asks for, out of the lots that have a piece free. */
+export async function findDesigns({ db }: Pick<AppContext, 'db'>, query: DesignQuery): Promise<FoundDesigns> {
+  const spec = specOf(query);
+  if (!spec) return { kind: 'empty' };
+  if ('text' in spec) return { kind: 'problem', text: spec.text };
+  const rows = (
+    await Promise.all(
+      KINDS.map((kind) =>
+        candidateLots(
+          db.read,
+          { kind: { says: kindRule(kind).label, words: kindRule(kind).label, kinds: [kind] }, demands: [], words: [] },
+          MOST,
+        ),
+      ),
+    )
+  )
+    .flat()
+    .filter(({ lot }) => lot.onHand > lot.reserved && lot.grade !== 'reject');
+  const lots = rows.map(({ lot, ratings }): DesignLot => {
+    // A lot that may only be used to a share of a rating counts with that.
+    const share = (name: string) =>
+      lot.limits.reduce((least, limit) => (limit.kind === 'derated' && limit.rating === name ? limit.share : least), 1);
+    const technology = lot.technology ?? lot.subtype;
+    return {
+      code: lot.code,
+      kind: lot.kind,
+      pieces: lot.onHand - lot.reserved,
+      ratings: Object.fromEntries(
+        Object.entries(ratings).flatMap(([name, one]) => (one ? [[name, one.value * share(name)]] : [])),
+      ),
+      ...(technology ? { technology } : {}),
+      ...(lot.package ? { package: lot.package } : {}),
+    };
+  });
+  const result = await stepByStep(searchDesigns(spec, lots), () => setImmediate());
+  if ('wrong' in result) return { kind: 'problem', text: result.wrong };
+  return {
+    kind: 'designs',
+    spec,
+    ...result,
+    lots: new Map(
+      rows.map(({ lot, bin, ratings }) => [
+        lot.code,
+        { title: lotTitle({ kind: lot.kind, marking: lot.marking, ratings }), bin },
+      ]),
+    ),
+  };
+}
+
+/** A part of a design as the page shows it. */
+export interface DesignPartView {
+  readonly role: string;
+  readonly title: string;
+  readonly lot: string;
+  readonly bin: string;
+  readonly count: number;
+  readonly watts: string;
+  readonly stresses: readonly { readonly text: string; readonly share: number; readonly isLimit: boolean }[];
+  readonly notes: readonly string[];
+}
+
+export interface DesignView {
+  readonly id: string;
+  readonly title: string;
+  readonly why: string;
+  readonly limit: string;
+  readonly parts: readonly DesignPartView[];
+  readonly missing: readonly string[];
+  readonly run: Simulated | undefined;
+}
+
+/** What tells a design from the others of one query. */
+export const designId = ({ topology, parts }: Design): string => `${topology} ${parts.choke?.lot.code ?? 'to buy'}`;
+
+const NAMES: Readonly<Record<string, string>> = {
+  buck: 'Step-down (buck)',
+  boost: 'Step-up (boost)',
+  inverting: 'Inverting',
+};
+
+/** The designs in words. */
+export function designViews(found: Extract<FoundDesigns, { kind: 'designs' }>): readonly DesignView[] {
+  return found.designs.map((design, index): DesignView => {
+    const { why, limit } = whyOf(design);
+    return {
+      id: designId(design),
+      title: `${NAMES[design.topology] ?? design.topology}, ${formatQuantity(design.frequency, 'hertz')}`,
+      why,
+      limit,
+      missing: design.missing,
+      // The first is run; the others wait until they are.
+      run: index === 0 ? simulated(design, found.spec) : undefined,
+      parts: Object.entries(design.parts).map(([role, { lot, count, watts, stresses, sink, celsius, notes }]) => ({
+        role,
+        title: found.lots.get(lot.code)?.title ?? lot.code,
+        lot: lot.code,
+        bin: found.lots.get(lot.code)?.bin ?? '',
+        count,
+        watts: formatQuantity(watts, 'watt'),
+        stresses: stresses.map(({ name, value, rating, unit, share, usual }) => ({
+          text: `${name} ${formatQuantity(value, unit)} of ${formatQuantity(rating, unit)}`,
+          share,
+          isLimit: share > usual,
+        })),
+        notes: [
+          ...notes,
+          ...(sink === undefined ? [] : [`on a heat sink of ${formatQuantity(sink, 'kelvinPerWatt')} or better`]),
+          ...(celsius === undefined || sink !== undefined
+            ? []
+            : [`junction at ${Math.round(celsius)} °C without a heat sink`]),
+        ],
+      })),
+    };
+  });
+}

@@ -1,0 +1,61 @@
+import { needFor, type DesignRole } from '../../core/design';
+import { formatQuantity } from '../../core/quantity';
+import type { AppContext } from '../../db/context';
+import { freshCode } from '../../db/repositories/codes';
+import { findLot } from '../../db/repositories/lotSearch';
+import { routes } from '../../routes';
+import { refusal, refuse, run, type Outcome } from '../../services/command';
+import { designId, findDesigns, type DesignQuery } from './design.server';
+
+const ROLE_WORDS: Readonly<Record<DesignRole, string>> = {
+  choke: 'choke',
+  switch: 'switch',
+  rectifier: 'rectifier',
+  output: 'output capacitor',
+  input: 'input capacitor',
+};
+
+/** A design becomes a build: a need for each role, with its lot set aside; what must be bought stays open. */
+export async function keepDesign(app: AppContext, query: DesignQuery, id: string): Promise<Outcome<{ code: string }>> {
+  const found = await findDesigns(app, query);
+  return run(app, { scope: 'builds', onConflict: refusal('stock-changed', {}) }, async (edit) => {
+    const design = found.kind === 'designs' ? found.designs.find((one) => designId(one) === id) : undefined;
+    if (found.kind !== 'designs' || !design) return refuse('stock-changed', {});
+    const { spec } = found;
+    const code = await freshCode(edit.tx, app, 'build');
+    const volts = (value: number) => formatQuantity(value, 'volt');
+    const title = `${volts(spec.inputLow)}${spec.inputHigh > spec.inputLow ? ` to ${volts(spec.inputHigh)}` : ''} in, ${volts(spec.output)} at ${formatQuantity(spec.current, 'ampere')} out`;
+    const buildId = await edit.insert('builds', {
+      code,
+      title,
+      note: `${design.topology} at ${formatQuantity(design.frequency, 'hertz')}, ${Math.round(1000 * design.efficiency) / 10} % by its sums`,
+      createdMs: app.now(),
+    });
+    for (const [role, label] of Object.entries(ROLE_WORDS) as [DesignRole, string][]) {
+      const fit = design.parts[role];
+      const quantity = fit?.count ?? 1;
+      const needId = await edit.insert('needs', {
+        buildId,
+        role: label,
+        filter: needFor(design, role),
+        quantity,
+        createdMs: app.now(),
+      });
+      const lot = fit && (await findLot(edit.tx, fit.lot.code));
+      if (lot && lot.lot.onHand - lot.lot.reserved >= quantity)
+        await edit.ledger({
+          lotId: lot.lot.id,
+          needId,
+          note: '',
+          onHandDelta: 0,
+          reservedDelta: quantity,
+          reason: 'reserved',
+        });
+    }
+    return {
+      message: `${title} is written down as ${code}; what is there is set aside.`,
+      value: { code },
+      goto: routes.build(code),
+    };
+  });
+}
