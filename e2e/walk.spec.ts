@@ -15,6 +15,7 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<readonly string[]>>
       '/donors/new',
       '/donors/archive',
       '/builds/new',
+      '/builds/design?from=22V&to=26V&out=48V&amps=1A',
       '/sums',
       '/sums/snubber?b.heat=6W',
       '/sums/marking',

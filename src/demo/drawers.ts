@@ -1,5 +1,5 @@
 /** What lay in the drawers of Skerry Barn before anybody kept a record; invented. */
-export const DRAWERS = `kind,subtype,marking,package,grade,pieces,bin,resistance,capacitance,voltage,inductance,current,vout,note
+export const DRAWERS = `kind,subtype,marking,package,grade,pieces,bin,resistance,capacitance,voltage,inductance,current,vout,note,saturation,dcr,vds,id,rdsOn
 resistor,,,axial,,220,R1-1,10k,,,,,,a strip of them
 resistor,,,axial,,180,R1-2,4k7,,,,,,a strip of them
 resistor,,,axial,,140,R1-3,1k,,,,,,
@@ -21,5 +21,10 @@ relay,,,,,3,M1-1,,,12V,,8A,,
 fan,,,,B,2,M1-2,,,12V,,0.16A,,80 mm
 heat-sink,,,,,6,M1-3,,,,,,,black fins
 connector,,,,,11,M2-1,,,,,6A,,two-pin mains inlets
+inductor,,,toroid,A,3,L1-1,,,,47u,6A,,from a board of a ship’s radio,8A,25m,,,
+inductor,,,drum,B,5,L1-2,,,,100u,3A,,,3.6A,70m,,,
+inductor,,,toroid,A,2,L1-3,,,,220u,2.5A,,,3A,110m,,,
+nmos,planar,,TO-220,A,4,Q1-1,,,,,,,sixty-volt switch of a motor board,,,60V,50A,16m
+nmos,planar,,TO-220,A,3,Q1-2,,,,,,,,,,100V,30A,44m
 wire,,red 0.75,,,20,M2-2,,,,,,,metres
 `;

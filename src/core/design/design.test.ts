@@ -5,7 +5,8 @@ import { demandOf, rippleOf } from './point';
 import { RULES } from './rules';
 import { designOf, drawersOf, searchDesigns, type Design, type DesignResult } from './search';
 import { topologiesFor, type DesignRole, type DesignSpec } from './spec';
-import { toBuyFor, whyOf, type DesignLot } from '.';
+import { readQuestion } from '../stock';
+import { needFor, simulated, toBuyFor, whyOf, type DesignLot } from '.';
 
 const lot = (code: string, kind: string, ratings: DesignLot['ratings'], more: Partial<DesignLot> = {}): DesignLot => ({
   code,
@@ -118,6 +119,7 @@ test.each`
   ${{ inputLow: 10, inputHigh: 12, output: 5, current: -1 }}           | ${/current is -1 A/}
   ${{ inputLow: 10, inputHigh: 14, output: 12, current: 1 }}           | ${/lies within its input/}
   ${{ inputLow: 10, inputHigh: 12, output: 5, current: 1, ripple: 0 }} | ${/ripple is 0 V/}
+  ${{ inputLow: 40, inputHigh: 50, output: 72, current: 1 }}           | ${/72 V is over 60 V/}
   ${{ inputLow: NaN, inputHigh: 12, output: 5, current: 1 }}           | ${/a number is expected/}
 `('$wrong', ({ spec, wrong }) => {
   expect(allAtOnce(searchDesigns(spec as DesignSpec, STOCK))).toEqual({
@@ -130,7 +132,7 @@ function bruteForce(spec: DesignSpec, lots: readonly DesignLot[]): number {
   const { chokes, switches, rectifiers, cans } = drawersOf(lots);
   const some = (fits: readonly (Fit | undefined)[]) => {
     const there = fits.filter((fit): fit is Fit => fit !== undefined);
-    return there.length > 0 ? there : [undefined];
+    return [...there, undefined];
   };
   let cheapest = Infinity;
   for (const topology of topologiesFor(spec))
@@ -145,6 +147,8 @@ function bruteForce(spec: DesignSpec, lots: readonly DesignLot[]): number {
           for (const b of some(rectifiers.map((part) => rectifierFit(demand, part))))
             for (const c of bank('output'))
               for (const d of bank('input')) {
+                // One lot does not give more pieces than it has.
+                if (c && d && c.lot === d.lot && c.count + d.count > c.lot.pieces) continue;
                 const parts = Object.entries({ choke: own, switch: a, rectifier: b, output: c, input: d });
                 const { cost } = designOf(
                   spec,
@@ -178,7 +182,7 @@ test('the search finds what weighing every combination by itself finds', () => {
         ...fets.map((of, index) => fet(`Q${index}`, ...of)),
         ...diodes.map((of, index) => schottky(`D${index}`, ...of)),
         ...chokes.map((of, index) => choke(`L${index}`, ...of)),
-        ...cans.map((of, index) => can(`C${index}`, ...of)),
+        ...cans.map((of, index) => ({ ...can(`C${index}`, ...of), pieces: 1 + (index % 4) })),
       ];
       const result = allAtOnce(searchDesigns(spec, lots));
       if ('wrong' in result) return;
@@ -189,6 +193,31 @@ test('the search finds what weighing every combination by itself finds', () => {
     }),
     { numRuns: 60 },
   );
+});
+
+// Of each kind the best, run by the simulator at the input that asks most of its choke.
+test.each([
+  [UP, 0.03],
+  [{ inputLow: 20, inputHigh: 28, output: 12, current: 3 }, 0.03],
+  [{ inputLow: 10, inputHigh: 14, output: -12, current: 1 }, 0.03],
+])('%j runs as its sums say', (spec, within) => {
+  const [best] = found(spec).designs;
+  const run = best && simulated(best, spec);
+  expect(Math.abs((run?.volts ?? 0) / Math.abs(spec.output) - 1)).toBeLessThan(0.01);
+  expect(Math.abs((run?.peak ?? 0) / (best?.demand.peak ?? 1) - 1)).toBeLessThan(within);
+});
+
+test('what a role asks for is understood by the drawers', () => {
+  for (const spec of [UP, { ...UP, output: 12 }, { ...UP, output: -12 }])
+    for (const design of found(spec).designs)
+      for (const role of ['choke', 'switch', 'rectifier', 'output', 'input'] as const) {
+        const asked = needFor(design, role);
+        const read = readQuestion(asked);
+        expect([asked, read.ok && read.filter.kind !== undefined && read.filter.demands.length > 0]).toEqual([
+          asked,
+          true,
+        ]);
+      }
 });
 
 test('the same stock gives the same answer, whatever order it lies in', () => {

@@ -136,7 +136,8 @@ const isFast = (lot: DesignLot) => isSchottky(lot) || /ultrafast|fast|recovery/i
 export function rectifierFit(demand: Demand, lot: DesignLot): Fit | undefined {
   const { vrrm, ifav, vf, recovery } = lot.ratings;
   if (vrrm === undefined || ifav === undefined || !(isFast(lot) || (recovery ?? Infinity) < 100e-9)) return undefined;
-  const drop = vf ?? (isSchottky(lot) ? RULES.drops.rectifier : 1);
+  // What a meter reads in diode mode is at a milliampere: under load it drops more.
+  const drop = Math.max(vf ?? 0, isSchottky(lot) ? RULES.drops.rectifier : RULES.drops.fast);
   const charge = isSchottky(lot) ? RULES.recovery.schottky : RULES.recovery.fast;
   const watts = drop * demand.rectifierMean + charge * demand.rectifierVolts * demand.point.frequency;
   const heat = heatOf(lot, watts, demand.point.ambient);

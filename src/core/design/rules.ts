@@ -19,7 +19,7 @@ export const RULES = practice({
   /** A junction gets so warm without a heat sink, or with one of so many kelvin a watt at least. */
   sink: { least: 2, interface: 1.2 },
   /** Drops that are reckoned with while parts are chosen. */
-  drops: { rectifier: 0.55, switch: 0.1 },
+  drops: { rectifier: 0.55, fast: 1, switch: 0.1 },
   /** The drive of a gate: amperes, share of the charge that passes while it switches, volts. */
   drive: { amperes: 0.5, share: 0.4, volts: 10 },
   /** Where the charge of a gate is not known: nanocoulomb times ohm of a 60 V FET, and how it grows with the rating. */

@@ -52,21 +52,44 @@ export function drawersOf(lots: readonly DesignLot[]): Drawers {
   };
 }
 
-/** The first of the cheapest; nothing where there is none. */
+/** The first of the cheapest; nothing where buying one is cheaper, as one that loses a quarter of the power is no help. */
 function cheapest(fits: Iterable<Fit | undefined>): Fit | undefined {
   let best: Fit | undefined;
-  for (const fit of fits) if (fit && (!best || fit.cost < best.cost)) best = fit;
+  for (const fit of fits) if (fit && fit.cost < (best?.cost ?? RULES.costs.buy)) best = fit;
   return best;
 }
 
-function* banks(demand: Demand, cans: readonly DesignLot[], at: 'output' | 'input') {
-  for (const lot of cans)
-    for (let count = 1; count <= RULES.beside; count += 1) yield bankFit(demand, lot, { at, count });
+const banks = (demand: Demand, cans: readonly DesignLot[], at: 'output' | 'input'): readonly Fit[] =>
+  cans
+    .flatMap((lot) => COUNTS.map((count) => bankFit(demand, lot, { at, count })))
+    .filter((fit): fit is Fit => fit !== undefined)
+    .toSorted((a, b) => a.cost - b.cost);
+const COUNTS = Array.from({ length: RULES.beside }, (_, index) => index + 1);
+
+/** Both banks at their cheapest; where both want one lot, it must have pieces for both. A bank that cannot be filled is bought. */
+function cheapestBanks(
+  outputs: readonly Fit[],
+  inputs: readonly Fit[],
+): { readonly output?: Fit | undefined; readonly input?: Fit | undefined } {
+  const { buy } = RULES.costs;
+  let best: { readonly output?: Fit | undefined; readonly input?: Fit | undefined } = {};
+  let cost = 2 * buy;
+  for (const output of [...outputs, undefined]) {
+    if ((output?.cost ?? buy) >= cost) break;
+    // The inputs are in order: the first that leaves enough is the cheapest beside this output.
+    const input = inputs.find((one) => one.lot !== output?.lot || one.count + output.count <= one.lot.pieces);
+    const sum = (output?.cost ?? buy) + (input?.cost ?? buy);
+    if (sum < cost) {
+      cost = sum;
+      best = { output, input };
+    }
+  }
+  return best;
 }
 
 /**
  * The best parts of every role for a choke at a frequency. What a part costs hangs on the choke and the frequency alone, not on its
- * fellows: the cheapest of each role together are the cheapest of all combinations.
+ * fellows, but for two banks of one lot: the cheapest of each role together are the cheapest of all combinations.
  */
 function bestWith(spec: DesignSpec, demand: Demand, choke: Fit | undefined, drawers: Drawers): Design {
   const parts: Partial<Record<DesignRole, Fit>> = {};
@@ -76,8 +99,9 @@ function bestWith(spec: DesignSpec, demand: Demand, choke: Fit | undefined, draw
   set('choke', choke);
   set('switch', cheapest(drawers.switches.map((lot) => switchFit(demand, lot))));
   set('rectifier', cheapest(drawers.rectifiers.map((lot) => rectifierFit(demand, lot))));
-  set('output', cheapest(banks(demand, drawers.cans, 'output')));
-  set('input', cheapest(banks(demand, drawers.cans, 'input')));
+  const both = cheapestBanks(banks(demand, drawers.cans, 'output'), banks(demand, drawers.cans, 'input'));
+  set('output', both.output);
+  set('input', both.input);
   return designOf(spec, demand, parts);
 }
 

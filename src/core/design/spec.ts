@@ -1,4 +1,5 @@
 import type { Topology } from '../converter';
+import { TOUCH_LIMIT_DC } from '../safety';
 
 /** What is wanted of a converter. Volts, amperes, degrees Celsius. */
 export interface DesignSpec {
@@ -46,6 +47,9 @@ export function specProblem(spec: DesignSpec): string | undefined {
   if (current <= 0) return `The output current is ${current} A; more than 0 A is expected.`;
   if (spec.ripple !== undefined && spec.ripple <= 0)
     return `The ripple is ${spec.ripple} V; more than 0 V is expected.`;
+  const highest = Math.max(inputHigh, Math.abs(output));
+  if (highest > TOUCH_LIMIT_DC.volts)
+    return `${highest} V is over ${TOUCH_LIMIT_DC.volts} V, the limit of touch: what is designed here stays under it.`;
   return undefined;
 }
 

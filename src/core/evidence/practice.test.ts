@@ -12,6 +12,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   board: 2,
   bringup: 11,
   chips: 3,
+  design: 1,
   diagnose: 9,
   evidence: 1,
   findings: 13,
