@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { searchDesigns, toBuyFor, whyOf, type Design, type DesignLot } from '../core/design';
+import {
+  controlOf,
+  searchDesigns,
+  toBuyFor,
+  whyOf,
+  type Design,
+  type DesignLot,
+  type DesignSpec,
+} from '../core/design';
 import { allAtOnce } from '../core/steps';
 import { readStock } from '../formats/stock';
 import { UnusableInput, type CommandLine } from './arguments';
@@ -36,35 +44,37 @@ export function design(line: CommandLine, note: (text: string) => void) {
   const { read: lots, refused } = allAtOnce(readStock(list.content, { bin: 'LIST', keepsCodes: true }));
   for (const { line: at, why } of refused) note(`${list.name}, line ${at}: ${why}`);
   const began = Date.now();
-  const result = allAtOnce(
-    searchDesigns(
-      {
-        ...rest,
-        inputLow: typeof input === 'number' ? input : input.low,
-        inputHigh: typeof input === 'number' ? input : input.high,
-        ...(ripple === undefined ? {} : { ripple }),
-        ...(ambient === undefined ? {} : { ambient }),
-      },
-      lots.map(({ line: at, entry }): DesignLot => ({
-        code: entry.code || `line ${at}`,
-        kind: entry.kind,
-        pieces: entry.pieces,
-        ratings: Object.fromEntries(
-          Object.entries(entry.ratings).flatMap(([rating, one]) => (one ? [[rating, one.value]] : [])),
-        ),
-        ...(entry.technology || entry.subtype ? { technology: entry.technology || entry.subtype } : {}),
-        ...(entry.package ? { package: entry.package } : {}),
-        ...(entry.marking ? { marking: entry.marking } : {}),
-      })),
+  const spec: DesignSpec = {
+    ...rest,
+    inputLow: typeof input === 'number' ? input : input.low,
+    inputHigh: typeof input === 'number' ? input : input.high,
+    ...(ripple === undefined ? {} : { ripple }),
+    ...(ambient === undefined ? {} : { ambient }),
+  };
+  const stocked = lots.map(({ line: at, entry }): DesignLot => ({
+    code: entry.code || `line ${at}`,
+    kind: entry.kind,
+    pieces: entry.pieces,
+    ratings: Object.fromEntries(
+      Object.entries(entry.ratings).flatMap(([rating, one]) => (one ? [[rating, one.value]] : [])),
     ),
-  );
+    ...(entry.technology || entry.subtype ? { technology: entry.technology || entry.subtype } : {}),
+    ...(entry.package ? { package: entry.package } : {}),
+    ...(entry.marking ? { marking: entry.marking } : {}),
+  }));
+  const result = allAtOnce(searchDesigns(spec, stocked));
   if ('wrong' in result) throw new UnusableInput(`${name}: ${result.wrong}`);
-  return { designs: result.designs.map(told), searched: result.searched, seconds: (Date.now() - began) / 1000 };
+  return {
+    designs: result.designs.map((one) => told(one, spec, stocked)),
+    searched: result.searched,
+    seconds: (Date.now() - began) / 1000,
+  };
 }
 
 const figure = (value: number) => Number(value.toPrecision(4));
 
-function told(one: Design) {
+function told(one: Design, spec: DesignSpec, lots: readonly DesignLot[]) {
+  const control = controlOf(one, spec, lots);
   return {
     topology: one.topology,
     frequency: one.frequency,
@@ -87,7 +97,19 @@ function told(one: Design) {
         ? []
         : [{ role, name: 'junction', value: figure(celsius), rating: 125, share: figure(celsius / 125) }]),
     ]),
-    missing: one.missing.map((role) => toBuyFor(one, role)),
+    ...(control
+      ? {
+          controller: {
+            ...(control.lot ? { lot: control.lot.code } : {}),
+            family: control.family.id,
+            outer: control.outer.map(({ name, value, unit }) => ({ name, value: figure(value), unit })),
+          },
+        }
+      : {}),
+    missing: [
+      ...one.missing.map((role) => toBuyFor(one, role)),
+      ...(control?.lot ? [] : [`controller${control ? `, such as ${control.family.id}` : ''}`]),
+    ],
     ...whyOf(one),
   };
 }

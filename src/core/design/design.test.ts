@@ -6,7 +6,7 @@ import { RULES } from './rules';
 import { designOf, drawersOf, searchDesigns, type Design, type DesignResult } from './search';
 import { topologiesFor, type DesignRole, type DesignSpec } from './spec';
 import { readQuestion } from '../stock';
-import { needFor, simulated, toBuyFor, whyOf, type DesignLot } from '.';
+import { controlOf, needFor, simulated, toBuyFor, whyOf, type DesignLot } from '.';
 
 const lot = (code: string, kind: string, ratings: DesignLot['ratings'], more: Partial<DesignLot> = {}): DesignLot => ({
   code,
@@ -218,6 +218,30 @@ test('what a role asks for is understood by the drawers', () => {
           true,
         ]);
       }
+});
+
+describe('what commands it', () => {
+  const [best] = found(UP).designs;
+  const chip = lot('U43', 'ic', {}, { marking: 'UC3843AN' });
+  const control = best && controlOf(best, UP, [...STOCK, chip]);
+  const outer = (name: string) => control?.outer.find((one) => one.name === name)?.value ?? 0;
+
+  test('a controller of the drawers that serves the circuit, else one to buy', () => {
+    expect([control?.lot?.code, control?.family.id]).toEqual(['U43', 'UC3843']);
+    const bought = best && controlOf(best, UP, STOCK);
+    expect([bought?.lot, bought?.family.topologies.includes('boost')]).toEqual([undefined, true]);
+    // It must start below the lowest input: the UC3842 starts at 16 V, and stands 30 V.
+    expect(best && controlOf(best, { ...UP, inputLow: 6, inputHigh: 8 }, [chip])?.lot).toBeUndefined();
+  });
+
+  // FORMULAS 6.4: f = 1.72/(RT·CT) for the UC384x; 0.9 V at the peak on its sense resistor; 2.5 V at its feedback pin.
+  test('its outer parts follow from the formulas of its datasheet', () => {
+    const frequency = 1.72 / (outer('timing resistor') * outer('timing capacitor'));
+    expect(Math.abs(frequency / (best?.frequency ?? 1) - 1)).toBeLessThan(0.06);
+    expect(outer('timing resistor')).toBeGreaterThanOrEqual(5e3);
+    expect(2.5 * (1 + outer('upper divider') / outer('lower divider'))).toBeCloseTo(48, 0);
+    expect(outer('sense resistor') * (best?.demand.peak ?? 0)).toBeLessThan(1);
+  });
 });
 
 test('the same stock gives the same answer, whatever order it lies in', () => {

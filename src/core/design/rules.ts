@@ -29,6 +29,10 @@ export const RULES = practice({
   dcrUnknown: 0.05,
   /** What counts against a design besides its loss in per cent: a part more, a limit, a sink, a part that must be bought. */
   costs: { part: 0.15, limit: 3, sink: 1, buy: 25 },
+  /** Around a controller: ohms its timing resistor is near, of the lower divider by its digits, volts at the sense pin and room to the peak. */
+  timing: { ohms: 10e3 },
+  divider: 100,
+  sense: { volts: 0.9, room: 1.1 },
   /** Designs that are told. */
   told: 5,
 });

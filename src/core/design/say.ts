@@ -36,7 +36,7 @@ export function whyOf(design: Design): { readonly why: string; readonly limit: s
     why: [
       `${Math.round(1000 * design.efficiency) / 10} % at full load${design.missing.length > 0 ? `, without what is lost in the ${design.missing.join(' and ')}` : ''}`,
       most ? `most is lost in the ${most[0]}, ${q(most[1].watts, 'watt')}` : '',
-      bought.length > 0 ? `to buy: ${bought.join('; ')}` : 'all of it is in the drawers',
+      bought.length > 0 ? `to buy: ${bought.join('; ')}` : 'all its power parts are in the drawers',
     ]
       .filter((word) => word !== '')
       .join('; '),

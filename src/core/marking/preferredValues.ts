@@ -3,6 +3,17 @@ export const E24 = [
   10, 11, 12, 13, 15, 16, 18, 20, 22, 24, 27, 30, 33, 36, 39, 43, 47, 51, 56, 62, 68, 75, 82, 91,
 ] as const;
 
+/** The nearest of a series of two digits by ratio. */
+export function nearestOf(value: number, series: readonly number[]): number {
+  const decade = 10 ** Math.floor(Math.log10(value));
+  const all = [0.1, 1, 10].flatMap((factor) => series.map((one) => one * decade * factor));
+  return Number(
+    all
+      .reduce((best, one) => (Math.abs(Math.log(one / value)) < Math.abs(Math.log(best / value)) ? one : best))
+      .toPrecision(3),
+  );
+}
+
 /** The three-digit series of IEC 60063 (from memory): round(100·10^(i/n)), with one exception in E192. */
 export function preferredSeries(count: 48 | 96 | 192): number[] {
   const values = Array.from({ length: count }, (_, index) => Math.round(100 * 10 ** (index / count)));

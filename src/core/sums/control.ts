@@ -1,7 +1,6 @@
 import { practice } from '../evidence';
 import { firedShare, firingAngle, lastingOhms, OSCILLATORS, startingOhms } from '../converter';
-import { E24 } from '../marking';
-import { nearestOf } from './ringing';
+import { E24, nearestOf } from '../marking';
 import { drawn, figure, plain, q, type Mark, type Sum } from './sum';
 
 /** What dividers are held against, volts; from memory of datasheets of many makers. */

@@ -1,21 +1,10 @@
 import { clampOf, damped, ringOf, snubberHeat } from '../converter';
-import { E24 } from '../marking';
+import { E24, nearestOf } from '../marking';
 import { drawn, figure, q, type Mark, type Sum } from './sum';
 
 /** Values of E12 and E6, of which resistors and capacitors of a snubber are taken. */
 const E12 = E24.filter((_, index) => index % 2 === 0);
 const E6 = E24.filter((_, index) => index % 4 === 0);
-
-/** The nearest of a series by ratio. */
-export function nearestOf(value: number, series: readonly number[]): number {
-  const decade = 10 ** Math.floor(Math.log10(value));
-  const all = [0.1, 1, 10].flatMap((factor) => series.map((one) => one * decade * factor));
-  return Number(
-    all
-      .reduce((best, one) => (Math.abs(Math.log(one / value)) < Math.abs(Math.log(best / value)) ? one : best))
-      .toPrecision(3),
-  );
-}
 
 export const RINGING: readonly Sum[] = [
   {

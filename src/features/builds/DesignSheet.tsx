@@ -125,6 +125,33 @@ function Best({ query, best }: { query: DesignQuery; best: DesignView | undefine
               choke peaks at {formatQuantity(best.run.peak, 'ampere')}.
             </Section>
           )}
+          <Section label="Controller, and the parts around it">
+            {best.control ? (
+              <>
+                <p>
+                  {best.control.title}
+                  {best.control.lot && (
+                    <>
+                      {' '}
+                      <Link href={routes.lot(best.control.lot)} className="ref">
+                        {best.control.lot}
+                      </Link>
+                    </>
+                  )}
+                </p>
+                <ul>
+                  {best.control.outer.map(({ name, value, why }) => (
+                    <li key={name} title={why} className="flex justify-between border-b border-dotted border-rule-2">
+                      {name} <span className="q">{value}</span>
+                    </li>
+                  ))}
+                </ul>
+                <p className="mt-1 text-[12.5px] text-ink-2">{best.control.notes.join('; ')}.</p>
+              </>
+            ) : (
+              'None that is known serves this circuit at these volts: choose one by its datasheet.'
+            )}
+          </Section>
           <p>
             <ActionButton action={keepDesignAction.bind(null, query, best.id)} tone="next">
               Make a build of it
@@ -135,8 +162,8 @@ function Best({ query, best }: { query: DesignQuery; best: DesignView | undefine
         <Claim label="Design from stock">Nothing is asked yet</Claim>
       )}
       <Caution>
-        Equations by textbooks, derating and heat by common practice; losses in cores are left out, controller, sense
-        and snubber are not chosen here. Below 60 V DC only: for anything on the mains reuse a whole module.
+        Equations by textbooks, derating and heat by common practice; losses in cores are left out, snubber and
+        compensation are not chosen here. Below 60 V DC only: for anything on the mains reuse a whole module.
       </Caution>
     </Judgement>
   );

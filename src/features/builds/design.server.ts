@@ -2,6 +2,7 @@ import 'server-only';
 import { setImmediate } from 'node:timers/promises';
 import { z } from 'zod';
 import {
+  controlOf,
   searchDesigns,
   simulated,
   whyOf,
@@ -29,7 +30,7 @@ export type DesignQuery = z.output<typeof designQuery>;
 
 /** Lots of a kind that are weighed. */
 const MOST = 400;
-const KINDS: readonly KindName[] = ['nmos', 'diode', 'dual-diode', 'inductor', 'capacitor'];
+const KINDS: readonly KindName[] = ['nmos', 'diode', 'dual-diode', 'inductor', 'capacitor', 'ic'];
 
 export type FoundDesigns =
   | { readonly kind: 'empty' }
@@ -39,6 +40,7 @@ export type FoundDesigns =
       readonly spec: DesignSpec;
       readonly designs: readonly Design[];
       readonly searched: number;
+      readonly stock: readonly DesignLot[];
       readonly lots: ReadonlyMap<string, { readonly title: string; readonly bin: string }>;
     };
 
@@ -99,6 +101,7 @@ export async function findDesigns({ db }: Pick<AppContext, 'db'>, query: DesignQ
       ),
       ...(technology ? { technology } : {}),
       ...(lot.package ? { package: lot.package } : {}),
+      ...(lot.marking ? { marking: lot.marking } : {}),
     };
   });
   const result = await stepByStep(searchDesigns(spec, lots), () => setImmediate());
@@ -107,6 +110,7 @@ export async function findDesigns({ db }: Pick<AppContext, 'db'>, query: DesignQ
     kind: 'designs',
     spec,
     ...result,
+    stock: lots,
     lots: new Map(
       rows.map(({ lot, bin, ratings }) => [
         lot.code,
@@ -136,6 +140,14 @@ export interface DesignView {
   readonly parts: readonly DesignPartView[];
   readonly missing: readonly string[];
   readonly run: Simulated | undefined;
+  readonly control:
+    | {
+        readonly title: string;
+        readonly lot: string | undefined;
+        readonly outer: readonly { readonly name: string; readonly value: string; readonly why: string }[];
+        readonly notes: readonly string[];
+      }
+    | undefined;
 }
 
 /** What tells a design from the others of one query. */
@@ -151,12 +163,25 @@ const NAMES: Readonly<Record<string, string>> = {
 export function designViews(found: Extract<FoundDesigns, { kind: 'designs' }>): readonly DesignView[] {
   return found.designs.map((design, index): DesignView => {
     const { why, limit } = whyOf(design);
+    const control = controlOf(design, found.spec, found.stock);
     return {
       id: designId(design),
       title: `${NAMES[design.topology] ?? design.topology}, ${formatQuantity(design.frequency, 'hertz')}`,
       why,
       limit,
       missing: design.missing,
+      control: control && {
+        title: control.lot
+          ? (found.lots.get(control.lot.code)?.title ?? control.family.id)
+          : `${control.family.id}, to buy`,
+        lot: control.lot?.code,
+        outer: control.outer.map(({ name, value, unit, why: reason }) => ({
+          name,
+          value: formatQuantity(value, unit),
+          why: reason,
+        })),
+        notes: control.notes,
+      },
       // The first is run; the others wait until they are.
       run: index === 0 ? simulated(design, found.spec) : undefined,
       parts: Object.entries(design.parts).map(([role, { lot, count, watts, stresses, sink, celsius, notes }]) => ({
