@@ -54,7 +54,8 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
         return;
       }
       const found = present.flatMap(({ keys }) => keys).find(({ key }) => key === event.key);
-      if (!found) return;
+      // A window that closes by a key has used it up.
+      if (!found || event.defaultPrevented) return;
       // A key that was meant for a field must not carry the page away from what is being typed.
       if (found.href && isRowBegun()) return;
       event.preventDefault();

@@ -141,7 +141,7 @@ export function StepCard({
           type="button"
           id={PASS_ID}
           className="btn step-main"
-          {...(gate === 'go' ? { 'data-tone': 'next' } : {})}
+          {...(mayPass ? { 'data-tone': 'next' } : {})}
           disabled={!mayPass || pending}
           onClick={pass}
         >
