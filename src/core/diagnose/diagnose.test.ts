@@ -805,6 +805,29 @@ test('a good reading takes away, a bad one gives, and an answer is not asked for
   ).toContain('Q1');
 });
 
+test('a second fault at a part that the first cause is not about is told beside it', () => {
+  const complaint: Complaint = {
+    unit: { kind: 'desk-brick' },
+    topologies: ['flyback'],
+    symptom: 'fuse-blown',
+    described: new Map([
+      ['Q1', 'main switch'],
+      ['C6', 'clamp capacitor'],
+      ['F1', 'fuse'],
+      ['BR1', 'bridge'],
+    ]),
+    observations: [
+      { ref: 'F1', condition: 'open' },
+      { ref: 'Q1', test: 'diode-mode', text: '0.001 V both ways: shorted' },
+      { ref: 'C6', condition: 'cracked' },
+      { ref: 'BR1', test: 'diode-mode', text: '0.52 V one way, OL the other' },
+    ],
+  };
+  const { causes, beside } = diagnose(complaint);
+  expect(causes[0]?.cause).toBe('switch-shorted');
+  expect(beside).toEqual([{ ref: 'C6', state: 'damaged', cause: 'snubber-failed' }]);
+});
+
 test('every check names a good and a bad outcome, every role what it is', () => {
   for (const { checks, together, common } of Object.values(CAUSES)) {
     for (const { good, bad, role } of checks)

@@ -5,7 +5,7 @@ import { nextChecks, type NextCheck } from './nextChecks';
 import { RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { SIGNS } from './signs';
-import { weighSeen, weighTogether } from './weigh';
+import { faultsBeside, weighSeen, weighTogether, type Beside } from './weigh';
 import type { RoleName, Symptom } from './words';
 
 /** It stays an answer that the table does not know the cause. */
@@ -22,6 +22,8 @@ export interface LikelyCause {
 
 export interface Diagnosis {
   readonly causes: readonly LikelyCause[];
+  /** Parts that were found bad beside those of the first cause: two faults at once are common. */
+  readonly beside: readonly Beside[];
   readonly next: readonly NextCheck[];
 }
 
@@ -93,10 +95,13 @@ export function diagnose(complaint: Complaint): Diagnosis {
     why: why.get(name) ?? [],
   }));
   causes.push({ cause: NONE, parts: [], probability: share(none), why: [] });
+  const sorted = causes
+    .filter(({ cause, probability }) => probability >= LEAST || cause === NONE)
+    .toSorted((a, b) => b.probability - a.probability);
+  const first = sorted[0]?.cause;
   return {
-    causes: causes
-      .filter(({ cause, probability }) => probability >= LEAST || cause === NONE)
-      .toSorted((a, b) => b.probability - a.probability),
+    causes: sorted,
+    beside: faultsBeside(complaint.observations, of, first === NONE ? undefined : first),
     next: nextChecks(probabilities, complaint, of),
   };
 }

@@ -123,6 +123,35 @@ export function foundAt(observations: readonly Seen[], ref: string, role?: RoleN
   return states.findLast((state) => state !== 'unknown') ?? 'unknown';
 }
 
+/** A fault at a part that the first cause does not account for. */
+export interface Beside {
+  readonly ref: string;
+  readonly state: State;
+  readonly cause: CauseName;
+}
+
+const BAD: ReadonlySet<State> = new Set(['shorted', 'open', 'off', 'damaged']);
+
+/** Parts that were found bad and are none of a cause: a second fault may be there at once. Each with the cause that fits it best. */
+export function faultsBeside(
+  observations: readonly Seen[],
+  of: RoleBook,
+  first: CauseName | undefined,
+): readonly Beside[] {
+  const explained = new Set(first === undefined ? [] : causeOf(first).roles);
+  const refs = new Set(observations.flatMap(({ ref }) => (ref === undefined || ref.startsWith('rail ') ? [] : [ref])));
+  return [...refs].flatMap((ref): readonly Beside[] => {
+    const [role] = [...of.rolesOf(ref)].toSorted((a, b) => b[1] - a[1])[0] ?? [];
+    const state = foundAt(observations, ref, role);
+    // A fuse is what a fault leaves behind.
+    if (role === undefined || role === 'fuse' || !BAD.has(state) || explained.has(role)) return [];
+    const [cause] = CAUSE_NAMES.filter((name) => causeOf(name).roles.includes(role)).toSorted(
+      (a, b) => fits(b, state) * causeOf(b).common - fits(a, state) * causeOf(a).common,
+    );
+    return cause === undefined ? [] : [{ ref, state, cause }];
+  });
+}
+
 /** The share of its nominal volts at which a rail was read; the last reading counts. */
 function railShare(seen: Seen): { readonly name: string; readonly share: number } | undefined {
   const name = seen.rail ?? (seen.ref?.startsWith('rail ') ? seen.ref.slice(5) : undefined);

@@ -156,6 +156,17 @@ function Verdict({ code, view }: { code: string; view: RepairView }) {
           <Reasons of={first.why} />
         </Section>
       )}
+      {view.beside.length > 0 && (
+        <Section label="Found bad beside it">
+          <ul>
+            {view.beside.map(({ ref, state, label }) => (
+              <li key={ref}>
+                <b className="font-mono">{ref}</b> {state}: {label}. It is replaced as well.
+              </li>
+            ))}
+          </ul>
+        </Section>
+      )}
       <Section label="Also possible, beside it or instead">
         <ul className="dotted">
           {rest.map((cause) => (

@@ -48,6 +48,8 @@ export interface RepairView {
   readonly moved: Readonly<Record<string, readonly [before: number, after: number]>>;
   readonly causes: readonly CauseView[];
   readonly way: readonly WayPart[];
+  /** Faults beside the first cause. */
+  readonly beside: readonly { readonly ref: string; readonly state: string; readonly label: string }[];
   readonly next: NextCheck | undefined;
   readonly others: readonly NextCheck[];
 }
@@ -133,7 +135,8 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
   const symptom = isSymptom(named) ? named : undefined;
   const told = facts.filter(({ kind }) => kind !== 'complaint' && kind !== 'fitted');
   const fitted = facts.filter(({ kind }) => kind === 'fitted');
-  if (!symptom) return { symptom, facts: told, fitted, moved: {}, causes: [], way: [], next: undefined, others: [] };
+  if (!symptom)
+    return { symptom, facts: told, fitted, moved: {}, causes: [], way: [], beside: [], next: undefined, others: [] };
   const damaged = parts.flatMap(({ part }): Seen[] => part.damage.map((condition) => ({ ref: part.ref, condition })));
   const complaint = {
     unit: { kind: donor.kind },
@@ -144,7 +147,7 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
   };
   const before = [...(donor.symptom === '' ? [] : [{ text: donor.symptom }]), ...damaged];
   const observations = [...before, ...told.map(seenOf)];
-  const { causes, next } = diagnose({ ...complaint, observations });
+  const { causes, beside, next } = diagnose({ ...complaint, observations });
   const first = causes[0]?.cause;
   const share = (count: number) =>
     diagnose({ ...complaint, observations: [...before, ...told.slice(0, count).map(seenOf)] }).causes.find(
@@ -166,6 +169,11 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
       probability,
       why,
       together: cause === NONE ? '' : CAUSES[cause].together,
+    })),
+    beside: beside.map(({ ref, state, cause }) => ({
+      ref,
+      state: state === 'off' ? 'off its value' : state,
+      label: CAUSES[cause].label,
     })),
     way: wayOf(complaint, observations, next[0]?.ref, fitted),
     next: next[0],
