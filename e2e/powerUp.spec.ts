@@ -90,6 +90,10 @@ test('on a phone the step, its reading and STOP are on one screen', async ({ pag
     await expect(one).toBeInViewport();
   await card(page).getByLabel('reading').fill('312V');
   await expect(card(page)).toContainText('It is not dead');
+  // A charged store keeps its reading, and the step stays in hand.
+  await card(page).getByRole('button', { name: 'Keep the reading; read again' }).click();
+  await expect(card(page).getByLabel('reading')).toHaveValue('');
+  await expect(card(page)).toContainText('unplugged');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('complementary', { name: 'Judgement' })).toContainText('Stopped');
   await expect(page.getByRole('button', { name: 'Begin again' })).toBeAttached();

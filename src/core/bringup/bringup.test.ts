@@ -214,6 +214,20 @@ describe('readings of one step', () => {
     expect(found.says).toMatch(says as RegExp);
   });
 
+  // A store that is off is read until it is low: it never passes with charge in it, nor ends the power-up.
+  test.each([
+    ['dead:C3', 113, 'again'],
+    ['dead:C3', 0.2, 'pass'],
+    ['after:C3', 300, 'again'],
+    ['after:C3', 12, 'again'],
+    ['rebound:C3', 0.8, 'pass'],
+    ['bulk:C3', 240, 'doubt'],
+  ])('%s at %d V: %s', (id, volts, verdict) => {
+    expect(judgeReading(stepOf(stepsOf({}), new RegExp(`^${id}$`)), { value: volts, resolution: 0.01 }).verdict).toBe(
+      verdict,
+    );
+  });
+
   // FORMULAS 12: more than 5.5 V on a standby rail is not joined to anything; under 4.5 V its output is looked at.
   test.each([
     [5.6, 'stop', 'standby-high'],

@@ -69,8 +69,11 @@ export type Draft = Omit<Step, 'number' | 'good'> & {
 
 /** How a reading came out. */
 export interface ReadingVerdict {
-  /** `doubt`: its meter cannot tell on which side of a limit it is, or it is off but no danger. */
-  readonly verdict: 'pass' | 'doubt' | 'stop';
+  /**
+   * `doubt`: its meter cannot tell on which side of a limit it is, or it is off but no danger. `again`: a store that is off is not
+   * low yet; it is read until it is.
+   */
+  readonly verdict: 'pass' | 'doubt' | 'again' | 'stop';
   readonly failing?: Failing;
   readonly says: string;
 }
@@ -84,7 +87,7 @@ const ACCURACY: Partial<Record<Unit, Accuracy>> = {
 
 /** What a reading says of its step. The meter's own doubt counts: a reading that may lie on either side is told so. */
 export function judgeReading(
-  { asked, failings }: Pick<Step, 'asked' | 'failings'>,
+  { asked, failings, store, power }: Pick<Step, 'asked' | 'failings' | 'store' | 'power'>,
   { value, resolution }: { readonly value: number; readonly resolution: number },
 ): ReadingVerdict {
   if (!asked) return { verdict: 'doubt', says: 'Nothing is read here.' };
@@ -95,7 +98,14 @@ export function judgeReading(
   );
   if (failing)
     return {
-      verdict: failing.level === 'stop' ? 'stop' : failing.level === 'look' ? 'doubt' : 'pass',
+      verdict:
+        failing.level === 'stop'
+          ? 'stop'
+          : failing.level === 'note'
+            ? 'pass'
+            : store !== undefined && power === 'off'
+              ? 'again'
+              : 'doubt',
       failing,
       says: `${failing.when}: ${failing.says}`,
     };

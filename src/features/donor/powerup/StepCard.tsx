@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { Gate, Step } from '../../../core/bringup';
+import type { Gate, Power, Step } from '../../../core/bringup';
 import { useCommand } from '../../../ui/command/useCommand';
 import { useNotice } from '../../../ui/feedback/Notices';
 import { shorthand } from '../../../ui/form/fields';
@@ -10,7 +10,7 @@ import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { routes } from '../../../routes';
 import { notePowerAction } from '../shared/actions';
 import { passStepAction, stopPowerUpAction } from './actions';
-import { GATE_WORDS, readingAt } from './present';
+import { gateWords, readingAt } from './present';
 import { ReadingRule } from './ReadingRule';
 import { STOP_ID } from './StopButton';
 
@@ -21,6 +21,13 @@ const [PASS_ID, FAIL_ID, METER_ID, FIELD_ID, GATE_ID] = [
   'power-up-reading',
   'power-up-gate',
 ];
+/** What the button says that goes on. */
+const PASS_WORDS = {
+  pass: 'Pass',
+  doubt: 'Pass it all the same',
+  again: 'Keep the reading; read again',
+  stop: 'Pass',
+} as const;
 /** What a bench meter reads. */
 const READ_BY_METER: ReadonlySet<string> = new Set(['volt', 'ohm']);
 
@@ -56,7 +63,12 @@ export function StepCard({
     ({ over, under, level }) => over === undefined && under === undefined && level !== 'note',
   );
 
-  const pass = () => start(async () => void (await run(() => passStepAction(code, { step: step.id, text }))));
+  const pass = () =>
+    start(async () => {
+      const outcome = await run(() => passStepAction(code, { step: step.id, text }));
+      // A store that is not low yet is read again.
+      if (outcome.ok) setText('');
+    });
   const fail = (when: string) =>
     start(async () => void (await run(() => stopPowerUpAction(code, { step: step.id, text, when }))));
   const fromMeter = () =>
@@ -80,6 +92,7 @@ export function StepCard({
         <GateRow
           code={code}
           gate={gate}
+          power={step.power}
           pending={pending}
           onSwitch={(applied) => start(async () => void (await run(() => notePowerAction(code, applied))))}
         />
@@ -145,8 +158,8 @@ export function StepCard({
           disabled={!mayPass || pending}
           onClick={pass}
         >
-          <kbd>p</kbd> {says?.verdict === 'doubt' ? 'Pass it all the same' : 'Pass'}
-          <span className="font-normal max-[899px]:hidden">
+          <kbd>p</kbd> {PASS_WORDS[says?.verdict ?? 'pass']}
+          <span className={says?.verdict === 'again' ? 'hidden' : 'font-normal max-[899px]:hidden'}>
             {next === 'done' ? ', the last one' : `, then: ${next}`}
           </span>
         </button>
@@ -176,7 +189,7 @@ export function StepCard({
           { key: 'x', label: 'the step fails, stop here', press: FAIL_ID },
           ...(hasMeter ? [{ key: 'm', label: 'take the reading from the meter', press: METER_ID }] : []),
           ...(asked ? [{ key: 'r', label: 'type the reading', focus: FIELD_ID }] : []),
-          ...(gate === 'go' ? [] : [{ key: 'o', label: GATE_WORDS[gate].toLowerCase(), press: GATE_ID }]),
+          ...(gate === 'go' ? [] : [{ key: 'o', label: gateWords(gate, step.power).toLowerCase(), press: GATE_ID }]),
           { key: 'Escape', label: 'stop', press: STOP_ID },
         ]}
       />
@@ -188,17 +201,19 @@ export function StepCard({
 function GateRow({
   code,
   gate,
+  power,
   pending,
   onSwitch,
 }: {
   code: string;
   gate: Exclude<Gate, 'go'>;
+  power: Power;
   pending: boolean;
   onSwitch: (applied: boolean) => void;
 }) {
   return (
     <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1.5 border-l-4 border-stop bg-stop-wash px-3.5 py-2 text-[13.5px]">
-      <b className="text-stop">First: {GATE_WORDS[gate].toLowerCase()}.</b>
+      <b className="text-stop">First: {gateWords(gate, power).toLowerCase()}.</b>
       {gate === 'read-stores' ? (
         <a id={GATE_ID} href={routes.station(code, 'make-safe')} className="btn">
           Make it safe <kbd>o</kbd>

@@ -6,7 +6,7 @@ import { listRepairFacts } from '../../../db/repositories/repairFacts';
 import { addReading, findStore } from '../../../db/repositories/stores';
 import { openDossier } from '../../../services/dossier';
 import { refuse, run, type Outcome } from '../../../services/command';
-import { GATE_WORDS, readingAt } from './present';
+import { gateWords, readingAt } from './present';
 import { powerUpOf, type PowerUp } from './unitOf';
 
 /** The step of a run that says it begins anew. */
@@ -21,13 +21,15 @@ export function passStep(
   return run(app, { scope: 'donor', code, station: 'record' }, async (edit, donor) => {
     const { step, standing, now } = await inHand(edit, donor, of.step);
     const gate = gateOf(step, now);
-    if (gate !== 'go') return refuse('power-up-first', { first: GATE_WORDS[gate] });
+    if (gate !== 'go') return refuse('power-up-first', { first: gateWords(gate, step.power) });
     if (step.asked) {
       const reading = readingAt(step, of.text);
       if (reading.kind === 'none') return refuse('power-up-first', { first: 'Type what it reads' });
       if (reading.kind === 'problem') return refuse('power-up-first', { first: reading.text });
       if (reading.verdict.verdict === 'stop') return refuse('power-up-outside', { says: reading.verdict.says });
       await keepReading(edit, step, reading);
+      // It is recorded, and the step stays in hand.
+      if (reading.verdict.verdict === 'again') return `${step.store ?? ''} ${of.text.trim()}: ${reading.verdict.says}`;
     }
     await edit.insert('powerUpMarks', {
       donorId: donor.id,

@@ -1,12 +1,12 @@
-import { judgeReading, type Gate, type ReadingVerdict, type Step } from '../../../core/bringup';
+import { judgeReading, type Gate, type Power, type ReadingVerdict, type Step } from '../../../core/bringup';
 import { parseQuantity, problemText } from '../../../core/quantity';
 
 /** What must come first, as a thing to do. */
-export const GATE_WORDS: Readonly<Record<Exclude<Gate, 'go'>, string>> = {
-  'switch-on': 'Switch it on at the strip',
-  'switch-off': 'Switch it off at the strip and pull the plug',
-  'read-stores': 'Read every store dead',
-};
+export function gateWords(gate: Exclude<Gate, 'go'>, power: Power): string {
+  if (gate === 'read-stores') return 'Read every store dead';
+  if (gate === 'switch-off') return 'Switch it off at the strip and pull the plug, the bench supply too';
+  return power === 'bench' ? 'Switch the bench supply on' : 'Switch it on at the strip';
+}
 
 /** A reading over range: more ohms than the meter shows. */
 const OPEN = /^(?:ol|open|inf|∞)$/iu;
