@@ -94,6 +94,7 @@ describe('what a power-up may ask of hands', () => {
         expect([...charged]).toEqual([]);
         if (of.stores.length > 0 && steps.some(({ power }) => power !== 'off'))
           expect(steps.at(-1)).toMatchObject({ power: 'off', id: expect.stringMatching(/^rebound:/) as unknown });
+        expect(steps.at(-1)?.power).toBe('off');
         expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
       }),
       { numRuns: 120 },
@@ -256,14 +257,14 @@ describe('what the circuit allows', () => {
   const ids = (of: Parameters<typeof unit>[0]) => stepsOf(of).map(({ id }) => id);
   const CHIP = { parts: [{ ref: 'U1', kind: 'ic', marking: 'UC3842', pins: {} }] } as unknown as PowerUpUnit['board'];
   test.each`
-    of                                                                    | has                                  | lacks
-    ${{ topologies: ['flyback'] }}                                        | ${['bench:bulk', 'lamp', 'bulk:C3']} | ${['bench:supply']}
-    ${{ topologies: ['flyback'], board: CHIP }}                           | ${['bench:supply', 'own:U1']}        | ${[]}
-    ${{ topologies: ['boost-pfc', 'flyback'] }}                           | ${['lamp']}                          | ${['bench:bulk']}
-    ${{ topologies: ['capacitive-dropper'], kind: 'appliance-board' }}    | ${['lamp']}                          | ${['bench:bulk', 'ohms:barrier']}
-    ${{ label: 'INPUT 12V DC 2A OUTPUT 5V 3A', kind: 'dc-module' }}       | ${['fed', 'rail:5 V']}               | ${['lamp', 'ahead', 'lamp-out']}
-    ${{ label: 'INPUT 230V~', kind: 'power-controller' }}                 | ${['knob:low', 'knob:high']}         | ${['lamp', 'load:50:24 V']}
-    ${{ label: 'CLASS I INPUT 230V~ OUTPUT 12V 2A', kind: 'open-frame' }} | ${['rail:12 V']}                     | ${['ohms:barrier']}
+    of                                                                    | has                                    | lacks
+    ${{ topologies: ['flyback'] }}                                        | ${['bench:bulk', 'lamp', 'bulk:C3']}   | ${['bench:supply']}
+    ${{ topologies: ['flyback'], board: CHIP }}                           | ${['bench:supply', 'own:U1']}          | ${[]}
+    ${{ topologies: ['boost-pfc', 'flyback'] }}                           | ${['lamp']}                            | ${['bench:bulk']}
+    ${{ topologies: ['capacitive-dropper'], kind: 'appliance-board' }}    | ${['lamp']}                            | ${['bench:bulk', 'ohms:barrier']}
+    ${{ label: 'INPUT 12V DC 2A OUTPUT 5V 3A', kind: 'dc-module' }}       | ${['fed', 'rail:5 V']}                 | ${['lamp', 'ahead', 'lamp-out']}
+    ${{ label: 'INPUT 230V~', kind: 'power-controller', stores: [] }}     | ${['knob:set-low', 'knob:low', 'end']} | ${['lamp', 'load:50:24 V']}
+    ${{ label: 'CLASS I INPUT 230V~ OUTPUT 12V 2A', kind: 'open-frame' }} | ${['rail:12 V']}                       | ${['ohms:barrier']}
   `('$of', ({ of, has, lacks }) => {
     const found = ids(of as Parameters<typeof unit>[0]);
     expect(found).toEqual(expect.arrayContaining(has as string[]));

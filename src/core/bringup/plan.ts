@@ -34,7 +34,25 @@ export function planPowerUp(unit: PowerUpUnit): PowerUpPlan {
   return { kind: 'steps', facts, steps: numbered(draftsOf(facts)) };
 }
 
-const draftsOf = (facts: PowerUpFacts): readonly Draft[] => [
+/** Every power-up ends with the plug out. */
+const END: Draft = {
+  power: 'off',
+  hands: 'plug',
+  group: 'end',
+  id: 'end',
+  title: 'Strip switch off, plug out',
+  how: 'Not only the switch.',
+  good: 'unplugged',
+  protects: 'The next hand at it',
+  failings: [],
+};
+
+function draftsOf(facts: PowerUpFacts): readonly Draft[] {
+  const drafts = stepsFor(facts);
+  return drafts.at(-1)?.power === 'off' ? drafts : [...drafts, END];
+}
+
+const stepsFor = (facts: PowerUpFacts): readonly Draft[] => [
   ...coldSteps(facts),
   ...fittedSteps(facts),
   ...benchSteps(facts),

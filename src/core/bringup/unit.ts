@@ -86,6 +86,9 @@ const COMMANDS: ReadonlySet<ChipRole> = new Set([
 /** Circuits that join their outputs to what feeds them. */
 const JOINED = /^(?:buck|boost|buck-boost|sepic|cuk|capacitive-dropper|phase-control|linear|tapped|non-isolated)/u;
 
+/** Circuits that work through a transformer; that its barrier holds is measured before it is plugged in. */
+const PARTED = /flyback|forward|bridge|push-pull|llc|line-transformer/u;
+
 /** A mains that the plate allows: 230 V where it can, else 120, else what is printed. */
 function mainsOf(low: number, high: number): number {
   if (high >= 220) return 230;
@@ -156,7 +159,9 @@ export function powerUpFacts(unit: PowerUpUnit): PowerUpFacts | undefined {
     lamp: lampFor({ mains: volts, idle, full }),
     rails: rails.filter(({ output }) => !output.standby),
     standby: rails.find(({ output }) => output.standby),
-    isIsolated: feed === 'direct' || (unit.isIsolated ?? (!joined && TOUCHED.has(unit.kind))),
+    isIsolated:
+      feed === 'direct' ||
+      (unit.isIsolated ?? (!joined && (TOUCHED.has(unit.kind) || unit.topologies.some((name) => PARTED.test(name))))),
     hasEarth: unit.plate.safetyClass === 'I' || unit.board.parts.some(hasEarthPin),
     corrects: unit.topologies.some((name) => name.includes('pfc')),
     controller: chips[0],

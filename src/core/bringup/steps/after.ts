@@ -27,7 +27,7 @@ export function lampOut({ feed, unit }: PowerUpFacts): readonly Draft[] {
 
 /** The run under heat. */
 export function heatSteps(facts: PowerUpFacts): readonly Draft[] {
-  const { feed, names, rails } = facts;
+  const { feed, names, rails, isIsolated } = facts;
   const roles = (['mainSwitch', 'outputRectifier', 'transformer', 'outputCapacitor'] as const).filter(
     (role) => feed !== 'controller' && facts.unit.partsOf(role).length > 0,
   );
@@ -40,7 +40,7 @@ export function heatSteps(facts: PowerUpFacts): readonly Draft[] {
       hands: 'away',
       group: 'heat',
       id: `heat:${role}`,
-      title: `${part} after ${LOADS.minutes} min at ${LOADS.heat * 100} % load`,
+      title: `${part} after ${LOADS.minutes} min ${isIsolated ? `at ${LOADS.heat * 100} % load` : 'with its load'}`,
       how: 'From a distance, by infrared; or by a probe that was fitted while dead. Stay beside it.',
       asked: { unit: 'celsius', high: right, from: 'common practice, no source', point: part },
       protects: 'The room: what runs too hot fails later, alone',

@@ -1,4 +1,4 @@
-import { METER_LIMIT } from '../../safety';
+import { METER_LIMIT, TOUCH_LIMIT_DC } from '../../safety';
 import { formatQuantity } from '../../quantity';
 import { COLD } from '../limits';
 import type { Draft } from '../step';
@@ -34,13 +34,13 @@ function look({ unit, names }: PowerUpFacts): Draft {
 }
 
 function dead({ unit }: PowerUpFacts): readonly Draft[] {
-  return unit.stores.map(({ name }) => ({
+  return unit.stores.map(({ name, holds }) => ({
     ...off,
     group: 'dead',
     showsDead: true,
     id: `dead:${name}`,
     title: `Read ${name}, unplugged`,
-    how: 'Direct voltage, leads for the mains, one hand; the meter tried on a known source before and after.',
+    how: `Direct voltage${(holds ?? Infinity) > TOUCH_LIMIT_DC.volts ? ', leads for the mains, one hand' : ''}; the meter tried on a known source before and after.`,
     asked: { unit: 'volt', high: METER_LIMIT.volts, from: 'under 1 V a meter may go on in any mode', point: name },
     store: name,
     protects: 'Your hands, and the meter in its ohm ranges',

@@ -48,7 +48,7 @@ function ahead(facts: PowerUpFacts): readonly Draft[] {
       title: `Build the line: strip switch, ${transformer ? 'transformer, fuse, ' : 'fuse, '}lamp, socket`,
       how: transformer
         ? `Isolation transformer of ${transformer.va} VA at least; T ${q(transformer.fuse, 'ampere')} behind it, smaller than the transformer’s own. Lamp of ${lamp.lamp.watts} W with a switch across it, open.`
-        : `No usual isolation transformer fits: no scope on the mains side, and a person beside you. Lamp of ${lamp.lamp.watts} W with a switch across it, open.`,
+        : `${feed === 'mains' ? 'No usual isolation transformer fits' : 'Without an isolation transformer'}: no scope on the mains side, and a person beside you. Lamp of ${lamp.lamp.watts} W with a switch across it, open.`,
       good: 'all unplugged, the switch across the lamp open',
       protects: `You and the board: the lamp lets ${q(lamp.short, 'ampere')} into a short, no more`,
       failings: seen('Without a lamp and a fuse it is not switched on.'),

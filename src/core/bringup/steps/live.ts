@@ -312,17 +312,34 @@ function readRail(
   };
 }
 
-/** A dimmer or speed controller is looked at by its load alone. */
+/** A dimmer or speed controller is looked at by its load alone; its knob is turned only while it is unplugged. */
 function controllerSteps({ lamp, names }: PowerUpFacts): readonly Draft[] {
-  const common = { ...on, group: 'knob' } as const;
+  const turn = (id: string, end: string): Draft => ({
+    power: 'off',
+    hands: 'plug',
+    group: id,
+    id,
+    title: `Plug out; knob to its ${end} end`,
+    how: 'Only the insulated knob is touched.',
+    good: 'set, the plug out',
+    protects: 'Your hand: the body of a pot is on the mains',
+    failings: [
+      { level: 'stop', when: 'it cannot be turned so', says: 'A bare shaft is never turned by hand: fit a knob.' },
+    ],
+  });
+  const look = (id: string, of: Pick<Draft, 'good' | 'failings'>): Draft => ({
+    ...on,
+    ...of,
+    group: id,
+    id,
+    title: 'Plug in, stand back, switch on',
+    how: `The ${lamp.lamp.watts} W lamp as its load.`,
+    protects: 'Its triac, and you',
+  });
   return [
-    {
-      ...common,
-      id: 'knob:low',
-      title: 'Knob at its low end while off; then on',
-      how: `The ${lamp.lamp.watts} W lamp as its load. Only the insulated knob is touched, and only while it is off.`,
+    turn('knob:set-low', 'low'),
+    look('knob:low', {
       good: 'dark, or a faint even glow',
-      protects: 'Its triac, and you',
       failings: [
         { level: 'stop', when: 'full bright', says: `${names('triac', 'The triac')} is shorted.`, symptom: 'snap-on' },
         {
@@ -332,14 +349,10 @@ function controllerSteps({ lamp, names }: PowerUpFacts): readonly Draft[] {
           symptom: 'flicker',
         },
       ],
-    },
-    {
-      ...common,
-      id: 'knob:high',
-      title: 'Off; knob at its high end; on again',
-      how: 'As before.',
+    }),
+    turn('knob:set-high', 'high'),
+    look('knob:high', {
       good: 'full bright, even',
-      protects: 'Its triac',
       failings: [
         {
           level: 'stop',
@@ -354,7 +367,7 @@ function controllerSteps({ lamp, names }: PowerUpFacts): readonly Draft[] {
           symptom: 'flicker',
         },
       ],
-    },
+    }),
   ];
 }
 
@@ -364,7 +377,8 @@ export function loadSteps(facts: PowerUpFacts): readonly Draft[] {
   const loaded = rails
     .filter(({ amperes }) => amperes !== undefined)
     .toSorted((a, b) => (b.watts ?? 0) - (a.watts ?? 0));
-  if (loaded.length === 0 || feed === 'controller') return [];
+  // A live output is loaded once, while it is dead: nobody changes its load with power on.
+  if (loaded.length === 0 || feed === 'controller' || !isIsolated) return [];
   const few = loaded.slice(0, RAILS_LOADED);
   const steps = LOADS.steps.flatMap((share) =>
     few.map((rail): Draft => {
@@ -375,9 +389,7 @@ export function loadSteps(facts: PowerUpFacts): readonly Draft[] {
         group: 'loads',
         id: `load:${share * 100}:${rail.name}`,
         title: `${rail.name} at ${q(amperes, 'ampere')}, ${share * 100} % of its rating`,
-        how: isIsolated
-          ? `Load of ${q(Math.abs(rail.volts) / amperes, 'ohm')} for ${q(2 * Math.abs(rail.volts) * amperes, 'watt')}, switched at the far end of its leads.`
-          : `Load of ${q(Math.abs(rail.volts) / amperes, 'ohm')} for ${q(2 * Math.abs(rail.volts) * amperes, 'watt')}. Its output counts as live: the load is changed only while it is off and dead.`,
+        how: `Load of ${q(Math.abs(rail.volts) / amperes, 'ohm')} for ${q(2 * Math.abs(rail.volts) * amperes, 'watt')}, switched at the far end of its leads.`,
         asked: { unit: 'volt', low: window.low, high: window.high, from: window.from, point: rail.name },
         rail: rail.name,
         protects: 'What it will feed',
@@ -394,9 +406,7 @@ export function loadSteps(facts: PowerUpFacts): readonly Draft[] {
         group: 'ripple',
         id: `ripple:${rail.name}`,
         title: `Ripple of ${rail.name}, peak to peak`,
-        how: isIsolated
-          ? 'Scope with a short earth, 20 MHz; its clip on the output’s minus only, never on the mains side, fitted while dead. Without a scope, pass it and say so.'
-          : 'Only with a scope that floats by its own battery, or not at all: its output counts as live.',
+        how: 'Scope with a short earth, 20 MHz; its clip on the output’s minus only, never on the mains side, fitted while dead. Without a scope, pass it and say so.',
         asked: { unit: 'volt', high: limit.volts, from: limit.from, point: `${rail.name} ripple` },
         protects: 'What it will feed',
         failings: [
