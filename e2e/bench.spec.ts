@@ -26,7 +26,7 @@ test('builds say what they wait for, and which drawer or board has it', async ({
     'lacks 1 choke, 1 output capacitor',
   );
   const lamp = builds.getByRole('listitem').filter({ hasText: 'Reading lamp' });
-  await expect(lamp).toContainText('in C2-4 fits');
+  await expect(lamp).toContainText('in Q1-2 fits');
   await lamp.getByRole('link', { name: /fits/ }).click();
   await expect(page.getByRole('listitem', { name: 'rectifier' })).toContainText('Still on a board');
 });
