@@ -76,6 +76,9 @@ test('a lamp that stays bright stops the power-up, and Diagnose has what was see
   await expect(says).toContainText('stays bright');
   await card(page).getByRole('button', { name: 'Stop: stays bright' }).click();
   await expect(says).toContainText('a short on the mains side');
+  // That it failed does not say that it is off: a person does.
+  await expect(sign(page)).toContainText('ON, HANDS OFF');
+  await page.getByRole('button', { name: 'It is unplugged now' }).click();
   await expect(sign(page)).toContainText('NOT YET DEAD');
   await says.getByRole('link', { name: 'Diagnose it' }).click();
   await expect(page.getByRole('region', { name: 'Evidence' })).toContainText('stays bright');

@@ -64,7 +64,11 @@ describe('what a power-up may ask of hands', () => {
     kind: fc.constantFrom(...UNIT_KIND_NAMES),
     label: fc.constantFrom(...LABELS),
     stores: fc.uniqueArray(anyStore, { minLength: 1, maxLength: 5, selector: ({ name }) => name }),
-    topologies: fc.subarray(['flyback', 'boost-pfc', 'half-bridge', 'buck', 'capacitive-dropper', 'phase-control']),
+    // Half of them allow a bench supply in place of the mains.
+    topologies: fc.oneof(
+      fc.constantFrom(['flyback'], ['half-bridge']),
+      fc.subarray(['flyback', 'boost-pfc', 'half-bridge', 'buck', 'capacitive-dropper', 'phase-control']),
+    ),
     isIsolated: fc.option(fc.boolean(), { nil: undefined }),
     board: fc.constantFrom(...CORPUS.map(({ board }) => board), ...OTHER_BOARDS.map(({ board }) => board)),
   });
@@ -78,7 +82,14 @@ describe('what a power-up may ask of hands', () => {
         const { steps } = plan;
         // All stores are charged at first, and whenever power was on; reading one low is what makes it dead.
         let charged = new Set<string>(of.stores.map(({ name }) => name));
+        /** What the bench supply is clipped to. */
+        let clipped = '';
         for (const step of steps) {
+          const [, clip, move] = /^bench:(\w+):(clip|unclip)$/u.exec(step.id) ?? [];
+          if (move !== undefined) clipped = move === 'clip' ? (clip ?? '') : '';
+          // Nothing of the bench stays joined when the mains comes, and what is fed is what it is clipped to.
+          if (step.power === 'mains') expect(clipped).toBe('');
+          if (step.power === 'bench' && step.id.startsWith('bench:')) expect(`bench:${clipped}`).toBe(step.id);
           if (step.power !== 'off') {
             expect(step.hands).toBe('away');
             charged = new Set<string>(of.stores.map(({ name }) => name));
@@ -247,6 +258,7 @@ test.each`
   ${{ label: 'INPUT 3~ 400V~ OUTPUT 24V 20A' }}              | ${/three phases/}
   ${{ stores: [{ ...BULK, role: 'boosted', holds: 2000 }] }} | ${/1000 V/}
   ${{ label: 'OUTPUT 24V 2.5A' }}                            | ${/not known/}
+  ${{ stores: [{ ...BULK, role: 'battery', name: 'BT1' }] }} | ${/BT1 is a battery/}
   ${{ stores: [] }}                                          | ${/No store/}
 `('no plan is made: $why', ({ of, why }) => {
   const plan = planPowerUp(unit(of as Partial<PowerUpUnit>));
@@ -271,9 +283,25 @@ describe('what the circuit allows', () => {
     for (const id of lacks as string[]) expect(found).not.toContain(id);
   });
 
+  // Whether hands may come near an output: by its circuits, what it gives, and its kind.
+  test.each([
+    [{ topologies: ['boost-pfc', 'llc-half-bridge'], kind: 'open-frame' }, true],
+    [{ topologies: ['flyback', 'buck'], kind: 'internal', isIsolated: true }, true],
+    [{ topologies: ['buck'], kind: 'internal', isIsolated: true }, false],
+    [{ topologies: ['flyback'], isIsolated: false }, false],
+    [{ topologies: ['flyback'], label: 'INPUT 230V~ OUTPUT 120V 1A' }, false],
+    [{ kind: 'open-frame' }, false],
+    [{ kind: 'plug-top' }, true],
+    [{ kind: 'dc-module', label: 'INPUT 110V DC 2A OUTPUT 24V 3A' }, false],
+  ] as const)('%j may be touched: %s', (of, isTouched) => {
+    const plan = planPowerUp(unit(of as Parameters<typeof unit>[0]));
+    expect(plan.kind === 'steps' && plan.facts.isIsolated).toBe(isTouched);
+    expect(plan.kind === 'steps' && plan.steps.some(({ id }) => id.startsWith('load:'))).toBe(isTouched);
+  });
+
   // FORMULAS 12: 17.5 to 20 V for a controller that starts at 16 V, over its start and under its maximum.
   test('a controller is fed between its start and what it stands', () => {
-    const { title } = stepOf(stepsOf({ topologies: ['flyback'], board: CHIP }), /^bench:supply/);
+    const { title } = stepOf(stepsOf({ topologies: ['flyback'], board: CHIP }), /^bench:supply$/);
     expect(title.replace(/\u00a0/g, ' ')).toBe('Feed U1 alone, 17.5 V to 20 V');
   });
 

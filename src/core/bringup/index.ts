@@ -1,5 +1,5 @@
 export { lampFor, lampOhms, mostThroughLamp, throughLamp, voltsBehindLamp } from './lamp';
 export { planPowerUp, type PowerUpPlan } from './plan';
-export { gateOf, standingOf, type Gate, type Mark, type Standing } from './stand';
+export { gateOf, standingOf, tellsFrom, type Gate, type Mark, type Standing } from './stand';
 export { judgeReading, type Asked, type Failing, type Power, type ReadingVerdict, type Step } from './step';
 export type { PowerUpUnit, UnitStore } from './unit';

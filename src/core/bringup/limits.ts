@@ -58,10 +58,14 @@ export const BENCH = practice({
   supplyLimit: 0.06,
   overStart: 1.5,
   underMost: 1,
+  span: 2.5,
 });
 
 /** How far the bulk may be from the crest of the mains. */
 export const CREST = practice({ low: 0.85, high: 1.1, correctedLow: 360, correctedHigh: 410 } as const);
+
+/** The filament lamp that loads a dimmer: many want so much before they fire. */
+export const CONTROLLER_LAMP = practice(60);
 
 /** Loads as shares of the printed current, and the share for the run under heat with its minutes. */
 export const LOADS = practice({ least: 0.1, steps: [0.5, 1], heat: 0.75, minutes: 30 } as const);

@@ -3,7 +3,9 @@ import { rangeWords, type Draft, type Step } from './step';
 import { afterSteps, heatSteps, lampOut } from './steps/after';
 import { coldSteps } from './steps/cold';
 import { benchSteps, fittedSteps } from './steps/fitted';
-import { lampSteps, loadSteps } from './steps/live';
+import { lampSteps } from './steps/behindLamp';
+import { atPlug } from './steps/parts';
+import { loadSteps } from './steps/rails';
 import { powerUpFacts, type PowerUpFacts, type PowerUpUnit } from './unit';
 
 /** The steps of a first power-up; or why there is none. */
@@ -26,6 +28,12 @@ export function planPowerUp(unit: PowerUpUnit): PowerUpPlan {
       `${over.name} may hold more than ${METER_CEILING.volts} V.`,
       'No hand meter can show it dead afterwards: it is not powered up here.',
     );
+  const battery = unit.stores.find(({ role }) => role === 'battery');
+  if (battery)
+    return none(
+      `${battery.name} is a battery: it never reads dead.`,
+      'Part it at its connector, delete it from the stores at Make safe, and power the unit up without it.',
+    );
   const facts = powerUpFacts(unit);
   if (!facts)
     return none('What feeds it is not known.', 'Read its label at Intake first, or write down what it was fed with.');
@@ -36,8 +44,7 @@ export function planPowerUp(unit: PowerUpUnit): PowerUpPlan {
 
 /** Every power-up ends with the plug out. */
 const END: Draft = {
-  power: 'off',
-  hands: 'plug',
+  ...atPlug,
   group: 'end',
   id: 'end',
   title: 'Strip switch off, plug out',

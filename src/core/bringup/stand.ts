@@ -50,3 +50,12 @@ export function standingOf(steps: readonly Step[], marks: readonly Mark[]): Stan
   const state = stoppedAt ? 'stopped' : current === undefined ? 'passed' : own.length === 0 ? 'not-begun' : 'running';
   return { run, marks: latest, current, state, stoppedAt };
 }
+
+/** When a step begins to tell something, milliseconds since 1970: so long after the step it waits for. */
+export function tellsFrom(
+  { notBefore }: Pick<Step, 'notBefore'>,
+  marks: ReadonlyMap<string, Mark>,
+): number | undefined {
+  const earlier = notBefore && marks.get(notBefore.step);
+  return earlier && earlier.createdMs + notBefore.seconds * 1000;
+}

@@ -54,6 +54,8 @@ export interface Step {
   readonly store?: string;
   /** It is there to show that a store is dead, with leads in the hands: nothing is touched but by them. */
   readonly showsDead?: true;
+  /** It tells something only so many seconds after another step. */
+  readonly notBefore?: { readonly step: string; readonly seconds: number };
   /** The rail that is read, as Diagnose names one. */
   readonly rail?: string;
   readonly protects: string;

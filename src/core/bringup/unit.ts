@@ -3,7 +3,7 @@ import type { Board } from '../board';
 import type { RoleName } from '../diagnose';
 import { chipByMarking, type ChipFamily, type ChipRole } from '../chips';
 import { outputPower, supplyOf, type Nameplate, type NameplateOutput } from '../nameplate';
-import type { StoreRole } from '../safety';
+import { hasTransformer, TOUCH_LIMIT_DC, type StoreRole } from '../safety';
 import type { UnitKindName } from '../unit';
 import { lampFor, type LampChoice } from './lamp';
 
@@ -83,12 +83,6 @@ const COMMANDS: ReadonlySet<ChipRole> = new Set([
   'combo',
   'switcher',
 ]);
-/** Circuits that join their outputs to what feeds them. */
-const JOINED = /^(?:buck|boost|buck-boost|sepic|cuk|capacitive-dropper|phase-control|linear|tapped|non-isolated)/u;
-
-/** Circuits that work through a transformer; that its barrier holds is measured before it is plugged in. */
-const PARTED = /flyback|forward|bridge|push-pull|llc|line-transformer/u;
-
 /** A mains that the plate allows: 230 V where it can, else 120, else what is printed. */
 function mainsOf(low: number, high: number): number {
   if (high >= 220) return 230;
@@ -117,6 +111,23 @@ function placeOf(output: NameplateOutput, stores: readonly UnitStore[], count: n
 function withHalves(stores: readonly UnitStore[], volts: number): readonly UnitStore[] {
   const low = stores.filter(({ role, rated }) => role === 'bulk' && rated !== undefined && rated < volts * Math.SQRT2);
   return low.length < 2 ? stores : stores.map((store) => (low.includes(store) ? { ...store, isHalf: true } : store));
+}
+
+/**
+ * Whether hands may come near what hangs on its outputs: nothing over the touch limit, and on the mains a transformer between, by
+ * the traced board, else by its kind. A board traced in part may look apart while a join is missing: one of its stages must be known
+ * to have a transformer. That the barrier holds is measured before it is plugged in.
+ */
+function mayBeTouched(
+  { plate, topologies, kind, isIsolated }: PowerUpUnit,
+  feed: PowerUpFacts['feed'],
+  fedWith: number,
+): boolean {
+  const limit = TOUCH_LIMIT_DC.volts;
+  if (plate.outputs.some(({ v, vMax }) => Math.abs(vMax ?? v) > limit)) return false;
+  if (feed === 'direct') return fedWith <= limit;
+  if (feed === 'controller' || isIsolated === false) return false;
+  return topologies.length > 0 ? hasTransformer(topologies) : TOUCHED.has(kind);
 }
 
 /** What a unit comes to; nothing where its plate does not say what feeds it. */
@@ -149,7 +160,6 @@ export function powerUpFacts(unit: PowerUpUnit): PowerUpFacts | undefined {
     const family = chipByMarking(marking);
     return family?.supply && COMMANDS.has(family.role) ? [{ ref, family }] : [];
   });
-  const joined = unit.topologies.some((name) => JOINED.test(name));
   return {
     unit: feed === 'mains' ? { ...unit, stores: withHalves(unit.stores, volts) } : unit,
     feed,
@@ -159,9 +169,7 @@ export function powerUpFacts(unit: PowerUpUnit): PowerUpFacts | undefined {
     lamp: lampFor({ mains: volts, idle, full }),
     rails: rails.filter(({ output }) => !output.standby),
     standby: rails.find(({ output }) => output.standby),
-    isIsolated:
-      feed === 'direct' ||
-      (unit.isIsolated ?? (!joined && (TOUCHED.has(unit.kind) || unit.topologies.some((name) => PARTED.test(name))))),
+    isIsolated: mayBeTouched(unit, feed, supply.vMax),
     hasEarth: unit.plate.safetyClass === 'I' || unit.board.parts.some(hasEarthPin),
     corrects: unit.topologies.some((name) => name.includes('pfc')),
     controller: chips[0],

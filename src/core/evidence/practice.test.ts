@@ -10,7 +10,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   advice: 2,
   benchline: 1,
   board: 2,
-  bringup: 11,
+  bringup: 12,
   chips: 3,
   design: 1,
   diagnose: 9,

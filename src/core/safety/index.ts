@@ -41,7 +41,7 @@ export {
   type HoldSource,
   type StoreRole,
 } from './mayHold';
-export { liveOutputCaution } from './liveOutput';
+export { hasTransformer, liveOutputCaution } from './liveOutput';
 export { afterStringShorted, seriesCapacitance, type StringMember } from './seriesString';
 export { storedEnergy } from './storedEnergy';
 export {

@@ -13,6 +13,10 @@ const NOT_ISOLATED: Readonly<Record<string, string>> = {
 /** A front end that feeds another stage says nothing of the output. */
 const FRONT_ENDS: ReadonlySet<string> = new Set(['boost-pfc', 'capacitor-discharge', 'resonant-ballast']);
 
+/** Whether one of the stages that lead to the output works through a transformer. */
+export const hasTransformer = (topologies: readonly string[]): boolean =>
+  topologies.some((name) => !FRONT_ENDS.has(name) && !NOT_ISOLATED[name]);
+
 /**
  * The hazard of a board that is fed from the mains and parts nothing from it: every stage that was recognised works
  * without a barrier. Nothing when one of them has a transformer, or when nothing was recognised.
@@ -23,7 +27,7 @@ export function liveOutputCaution(of: {
 }): UnitCaution | undefined {
   const stages = of.topologies.filter((name) => !FRONT_ENDS.has(name));
   const [name] = stages.flatMap((topology) => NOT_ISOLATED[topology] ?? []);
-  if (!of.fedFromMains || name === undefined || !stages.every((topology) => NOT_ISOLATED[topology])) return undefined;
+  if (!of.fedFromMains || name === undefined || hasTransformer(of.topologies)) return undefined;
   return {
     name,
     text: 'Nothing parts its output from the mains: while it is plugged in the whole low-voltage side is live mains, however low the voltage that is printed. Touch nothing of it, put no earthed instrument on it (an oscilloscope blows up), and build nothing with it that a hand can reach.',

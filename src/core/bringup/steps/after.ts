@@ -1,9 +1,11 @@
+import { PRACTICE } from '../../evidence';
 import { readingInPlace } from '../../incircuit';
 import { CAPACITANCE_UPPER, REBOUND_WAIT_SECONDS, SOLDER_LIMIT, TOUCH_LIMIT_DC } from '../../safety';
 import { formatDuration, formatQuantity } from '../../quantity';
 import { HEAT, LOADS } from '../limits';
 import type { Draft } from '../step';
 import type { PowerUpFacts, UnitStore } from '../unit';
+import { atPlug, placeOfStore, readOff, running } from './parts';
 
 const q = formatQuantity;
 
@@ -12,8 +14,7 @@ export function lampOut({ feed, unit }: PowerUpFacts): readonly Draft[] {
   if (feed !== 'mains') return [];
   return [
     {
-      power: 'off',
-      hands: 'plug',
+      ...atPlug,
       group: 'lamp-out',
       id: 'lamp-out',
       title: 'Strip switch off; close the switch across the lamp',
@@ -36,13 +37,12 @@ export function heatSteps(facts: PowerUpFacts): readonly Draft[] {
     const { right, stop, name } = HEAT[role];
     const part = names(role, name);
     return {
-      power: feed === 'direct' ? 'bench' : 'mains',
-      hands: 'away',
+      ...running(facts),
       group: 'heat',
       id: `heat:${role}`,
       title: `${part} after ${LOADS.minutes} min ${isIsolated ? `at ${LOADS.heat * 100} % load` : 'with its load'}`,
       how: 'From a distance, by infrared; or by a probe that was fitted while dead. Stay beside it.',
-      asked: { unit: 'celsius', high: right, from: 'common practice, no source', point: part },
+      asked: { unit: 'celsius', high: right, from: PRACTICE, point: part },
       protects: 'The room: what runs too hot fails later, alone',
       failings: [
         {
@@ -78,42 +78,38 @@ const LONGEST_WAIT = 1800;
 /** Off, waited, and each store that may hold much measured, twice. */
 export function afterSteps(facts: PowerUpFacts): readonly Draft[] {
   const { stores } = facts.unit;
+  const failings: Draft['failings'] = [
+    {
+      level: 'look',
+      when: `over ${q(TOUCH_LIMIT_DC.volts, 'volt')}`,
+      over: TOUCH_LIMIT_DC.volts,
+      says: 'It still kills. Its bleeder may be open: bleed it through the clips, and write that down.',
+    },
+    {
+      level: 'look',
+      when: `over ${q(SOLDER_LIMIT.volts, 'volt')}`,
+      over: SOLDER_LIMIT.volts,
+      says: 'Not dead yet. Wait, or bleed it, and read it again.',
+    },
+  ];
   const read = (store: UnitStore, again: boolean): Draft => {
     const { name } = store;
-    const isAtPlug = store.role === 'filter';
-    const where = isAtPlug ? 'at the pins of the pulled plug' : 'through its clips';
     const seconds = bleedSeconds(facts, store);
     const wait =
       seconds === undefined || seconds > LONGEST_WAIT
         ? 'No bleeder that would do it is known: bleed it through its clips with the resistor tool.'
         : `Its bleeder takes about ${formatDuration(seconds)}.`;
-    return {
-      power: 'off',
-      hands: isAtPlug ? 'plug' : 'away',
+    return readOff(store, {
       group: again ? 'rebound' : 'after',
       id: `${again ? 'rebound' : 'after'}:${name}`,
       title: again
-        ? `Read ${name} again ${where}, ${REBOUND_WAIT_SECONDS / 60} min later`
-        : `Unplug, wait, read ${name} ${where}`,
+        ? `Read ${name} again ${placeOfStore(store)}, ${REBOUND_WAIT_SECONDS / 60} min later`
+        : `Unplug, wait, read ${name} ${placeOfStore(store)}`,
       how: again ? 'Charge comes back in a can that was emptied fast.' : `Plug out, not only the switch. ${wait}`,
-      asked: { unit: 'volt', high: SOLDER_LIMIT.volts, from: `${SOLDER_LIMIT.cite}`, point: name },
-      store: name,
-      protects: 'The hand that takes the clips off',
-      failings: [
-        {
-          level: 'look',
-          when: `over ${q(TOUCH_LIMIT_DC.volts, 'volt')}`,
-          over: TOUCH_LIMIT_DC.volts,
-          says: 'It still kills. Its bleeder may be open: bleed it through the clips, and write that down.',
-        },
-        {
-          level: 'look',
-          when: `over ${q(SOLDER_LIMIT.volts, 'volt')}`,
-          over: SOLDER_LIMIT.volts,
-          says: 'Not dead yet. Wait, or bleed it, and read it again.',
-        },
-      ],
-    };
+      asked: { high: SOLDER_LIMIT.volts, from: SOLDER_LIMIT.cite },
+      failings,
+      ...(again ? { notBefore: { step: `after:${name}`, seconds: REBOUND_WAIT_SECONDS } } : {}),
+    });
   };
   return [...stores.map((store) => read(store, false)), ...stores.map((store) => read(store, true))];
 }

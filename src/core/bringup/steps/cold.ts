@@ -1,12 +1,13 @@
+import { PRACTICE } from '../../evidence';
 import { METER_LIMIT, TOUCH_LIMIT_DC } from '../../safety';
 import { formatQuantity } from '../../quantity';
 import { COLD } from '../limits';
 import type { Draft } from '../step';
 import type { PowerUpFacts } from '../unit';
 import { ohmSteps } from './ohms';
+import { atBoard } from './parts';
 
 const q = formatQuantity;
-const off = { power: 'off', hands: 'board' } as const;
 
 /** What is looked at and measured before anything is joined to it. */
 export function coldSteps(facts: PowerUpFacts): readonly Draft[] {
@@ -16,7 +17,7 @@ export function coldSteps(facts: PowerUpFacts): readonly Draft[] {
 function look({ unit, names }: PowerUpFacts): Draft {
   const fresh = unit.replaced.length > 0 ? ` New: ${unit.replaced.join(', ')}.` : '';
   return {
-    ...off,
+    ...atBoard,
     group: 'look',
     id: 'look',
     title: 'Look it over',
@@ -35,7 +36,7 @@ function look({ unit, names }: PowerUpFacts): Draft {
 
 function dead({ unit }: PowerUpFacts): readonly Draft[] {
   return unit.stores.map(({ name, holds }) => ({
-    ...off,
+    ...atBoard,
     group: 'dead',
     showsDead: true,
     id: `dead:${name}`,
@@ -58,12 +59,12 @@ function dead({ unit }: PowerUpFacts): readonly Draft[] {
 function barrier({ feed, isIsolated, hasEarth, rails }: PowerUpFacts): readonly Draft[] {
   if (feed !== 'mains') return [];
   const earth: Draft = {
-    ...off,
+    ...atBoard,
     group: 'barrier',
     id: 'ohms:earth',
     title: 'Ohms from the earth pin to the metal case',
     how: 'Press the lead on bare metal.',
-    asked: { unit: 'ohm', high: COLD.earth, from: 'common practice, no source', point: 'PE CASE' },
+    asked: { unit: 'ohm', high: COLD.earth, from: PRACTICE, point: 'PE CASE' },
     protects: 'You: an open earth leaves the case live when something fails',
     failings: [
       {
@@ -75,12 +76,12 @@ function barrier({ feed, isIsolated, hasEarth, rails }: PowerUpFacts): readonly 
     ],
   };
   const apart: Draft = {
-    ...off,
+    ...atBoard,
     group: 'barrier',
     id: 'ohms:barrier',
     title: 'Ohms from L and N together to the output',
     how: 'Both mains pins joined, the other lead on the minus of the output. It finds a short across the barrier; it does not prove the insulation.',
-    asked: { unit: 'ohm', low: COLD.insulation, from: 'common practice, no source', point: 'LN OUT' },
+    asked: { unit: 'ohm', low: COLD.insulation, from: PRACTICE, point: 'LN OUT' },
     protects: 'Whoever touches the output',
     failings: [
       {
@@ -91,5 +92,22 @@ function barrier({ feed, isIsolated, hasEarth, rails }: PowerUpFacts): readonly 
       },
     ],
   };
-  return [...(hasEarth ? [earth] : []), ...(isIsolated && rails.length > 0 ? [apart] : [])];
+  // An ohmmeter stays under what turns a junction on: what is joined through a bridge shows in diode mode only.
+  const junctions: Draft = {
+    ...atBoard,
+    group: 'barrier',
+    id: 'diode:barrier',
+    title: 'The same in diode mode, both ways round',
+    how: 'L and N joined; then red and black changed over.',
+    good: 'OL both ways',
+    protects: 'Whoever touches the output: it may be joined to the mains through the bridge',
+    failings: [
+      {
+        level: 'stop',
+        when: 'a drop, one way or both',
+        says: 'Its output is joined to the mains side. It is not plugged in with anything on it that a hand can reach; trace its barrier.',
+      },
+    ],
+  };
+  return [...(hasEarth ? [earth] : []), ...(isIsolated && rails.length > 0 ? [apart, junctions] : [])];
 }

@@ -4,9 +4,10 @@ import { PRACTICE } from '../../evidence';
 import { COLD } from '../limits';
 import type { Asked, Draft, Failing } from '../step';
 import type { PowerUpFacts, Rail } from '../unit';
+import { atBoard } from './parts';
 
 const q = formatQuantity;
-const common = { power: 'off', hands: 'board', group: 'ohms' } as const;
+const common = { ...atBoard, group: 'ohms' } as const;
 
 /** Ohms at named points, before anything is joined: a short is found while it is cold. */
 export function ohmSteps(facts: PowerUpFacts): readonly Draft[] {

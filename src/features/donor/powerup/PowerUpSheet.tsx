@@ -5,6 +5,7 @@ import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Section } from '../../../ui/judgement/parts';
 import { routes } from '../../../routes';
+import { UnplugButton } from '../shared/PowerNotice';
 import { beginAgainAction } from './actions';
 import { StepCard } from './StepCard';
 import type { PowerUpView, StepRow } from './view.server';
@@ -39,7 +40,24 @@ export function PowerUpSheet({ code, model, view }: { code: string; model: strin
   );
 }
 
-function StepList({ code, model, view: { rows, current } }: { code: string; model: string; view: Steps }) {
+function StepList({ code, model, view: { rows, current, sign } }: { code: string; model: string; view: Steps }) {
+  return (
+    <>
+      {!current && sign.state === 'on' && (
+        <div
+          role="alert"
+          className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1.5 border-l-4 border-stop bg-stop-wash px-3.5 py-2 text-[13.5px]"
+        >
+          <b className="text-stop">Switch it off at the strip and pull the plug, then say so.</b>
+          <UnplugButton code={code} />
+        </div>
+      )}
+      <Rows code={code} model={model} rows={rows} current={current} />
+    </>
+  );
+}
+
+function Rows({ code, model, rows, current }: Pick<Steps, 'rows' | 'current'> & { code: string; model: string }) {
   return (
     <ol className="steps" aria-label="Steps">
       <li className="step-row step-head" aria-hidden="true">

@@ -7,6 +7,7 @@ import { useNotice } from '../../../ui/feedback/Notices';
 import { shorthand } from '../../../ui/form/fields';
 import { useInstrument } from '../../../ui/form/instrument';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
+import { clockOf } from '../../../ui/value/moments';
 import { routes } from '../../../routes';
 import { notePowerAction } from '../shared/actions';
 import { passStepAction, stopPowerUpAction } from './actions';
@@ -38,12 +39,14 @@ export function StepCard({
   step,
   gate,
   next,
+  tellsFrom,
 }: {
   code: string;
   model: string;
   step: Step;
   gate: Gate;
   next: string;
+  tellsFrom: number | undefined;
 }) {
   const [text, setText] = useState('');
   const { run, pending, start } = useCommand();
@@ -70,7 +73,7 @@ export function StepCard({
       if (outcome.ok) setText('');
     });
   const fail = (when: string) =>
-    start(async () => void (await run(() => stopPowerUpAction(code, { step: step.id, text, when }))));
+    start(async () => void (await run(() => stopPowerUpAction(code, { step: step.id, text, when, isOff: false }))));
   const fromMeter = () =>
     start(async () => {
       const outcome = await instrument.read(asked?.unit ?? 'volt', `${model} ${asked?.point ?? ''}`.trim());
@@ -88,6 +91,12 @@ export function StepCard({
         </h2>
       </header>
       <p className="mt-0.5 text-[13px] text-ink-2">{step.how}</p>
+      {tellsFrom !== undefined && (
+        <p className="mt-0.5 text-[13px] font-semibold">
+          <span aria-hidden="true">△ </span>It tells most from {clockOf(tellsFrom)} on: before, charge has not come
+          back.
+        </p>
+      )}
       {gate !== 'go' && (
         <GateRow
           code={code}

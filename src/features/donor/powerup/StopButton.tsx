@@ -8,7 +8,7 @@ export const STOP_ID = 'power-up-stop';
 
 /** Ends the power-up at the step in hand. Always on the screen while one goes on. */
 export function StopButton({ code, step, isPowered }: { code: string; step: string; isPowered: boolean }) {
-  const { act, pending } = useAct(() => stopPowerUpAction(code, { step, text: '', when: '' }));
+  const { act, pending } = useAct(() => stopPowerUpAction(code, { step, text: '', when: '', isOff: true }));
   return (
     <button type="button" id={STOP_ID} className="power-stop" disabled={pending} onClick={act}>
       <strong>STOP</strong>

@@ -44,20 +44,20 @@ export function passStep(
 }
 
 /**
- * The power-up ends here. The strip switch is off by now: the unit counts as unplugged. What was seen or read goes to
- * Diagnose, with the complaint that it makes.
+ * The power-up ends here. What was seen or read goes to Diagnose, with the complaint that it makes. Only a person says that the unit
+ * is off.
  */
 export function stopPowerUp(
   app: AppContext,
   code: string,
-  of: { readonly step: string; readonly text: string; readonly when: string },
+  of: { readonly step: string; readonly text: string; readonly when: string; readonly isOff: boolean },
 ): Promise<Outcome> {
   return run(app, { scope: 'donor', code, station: 'record' }, async (edit, donor) => {
     const { step, standing, now } = await inHand(edit, donor, of.step);
     const at = app.now();
     const reading = readingAt(step, of.text);
     if (reading.kind === 'read') await keepReading(edit, step, reading);
-    if (now.isPowered) await edit.insert('powerEvents', { donorId: donor.id, applied: false, atMs: at });
+    if (now.isPowered && of.isOff) await edit.insert('powerEvents', { donorId: donor.id, applied: false, atMs: at });
     const failing =
       step.failings.find(({ when }) => when === of.when) ??
       (reading.kind === 'read' ? reading.verdict.failing : undefined);

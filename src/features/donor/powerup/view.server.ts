@@ -1,5 +1,5 @@
 import 'server-only';
-import { gateOf, type Gate, type Power, type Standing, type Step } from '../../../core/bringup';
+import { gateOf, tellsFrom, type Gate, type Power, type Standing, type Step } from '../../../core/bringup';
 import { formatQuantity } from '../../../core/quantity';
 import type { Dossier } from '../../../services/dossier';
 import { agoOf, clockOf } from '../../../ui/value/moments';
@@ -34,7 +34,15 @@ export type PowerUpView =
       readonly state: Standing['state'];
       readonly count: number;
       readonly rows: readonly StepRow[];
-      readonly current: { readonly step: Step; readonly gate: Gate; readonly next: string } | undefined;
+      readonly current:
+        | {
+            readonly step: Step;
+            readonly gate: Gate;
+            readonly next: string;
+            /** Before this moment, milliseconds since 1970, its reading tells little. */
+            readonly tellsFrom: number | undefined;
+          }
+        | undefined;
       readonly stopped: { readonly title: string; readonly text: string; readonly says: string } | undefined;
       readonly isIsolated: boolean;
     };
@@ -48,7 +56,8 @@ export async function powerUpView(dossier: Dossier): Promise<PowerUpView> {
   const rows = steps.map((step, index): StepRow => {
     const mark = marks.get(step.id);
     const reading = mark ? readingAt(step, mark.text) : undefined;
-    const isDoubted = reading?.kind === 'read' && reading.verdict.verdict !== 'pass';
+    const isEarly = mark !== undefined && mark.createdMs < (tellsFrom(step, marks) ?? 0);
+    const isDoubted = isEarly || (reading?.kind === 'read' && reading.verdict.verdict !== 'pass');
     return {
       id: step.id,
       number: steps[index - 1]?.number === step.number ? '' : `${step.number}`,
@@ -72,6 +81,7 @@ export async function powerUpView(dossier: Dossier): Promise<PowerUpView> {
       step: current,
       gate: gateOf(current, now),
       next: following ? following.title : 'done',
+      tellsFrom: tellsFrom(current, marks),
     },
     stopped:
       stoppedAt && stoppedStep
