@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { SYMPTOMS } from '../../../core/diagnose';
+import { counted } from '../../../core/quantity';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { ActionForm } from '../../../ui/form/ActionForm';
@@ -48,8 +49,7 @@ export function DiagnoseSheet({ code, view }: { code: string; view: RepairView }
         <h2 className="label mb-1">What is known</h2>
         {seen.length === 0 && (
           <p className="text-[13px] text-ink-2">
-            Damage and the complaint of Intake count already. Tell what happened before, how it behaves in time, what
-            you see, smell and hear.
+            Tell what happened before, how it behaves in time, what you see, smell and hear.
           </p>
         )}
         <ul className="dotted text-[13.5px]">
@@ -75,6 +75,18 @@ export function DiagnoseSheet({ code, view }: { code: string; view: RepairView }
           />
           <SubmitButton>Tell it</SubmitButton>
         </ActionForm>
+        {view.record.length > 0 && (
+          <details className="mt-2 text-[13px] text-ink-2">
+            <summary>{counted(view.record.length, 'thing')} on record elsewhere, which count as well</summary>
+            <ul>
+              {view.record.map(({ from, text }) => (
+                <li key={`${from} ${text}`}>
+                  {from}: {text}
+                </li>
+              ))}
+            </ul>
+          </details>
+        )}
       </section>
 
       <section className="mt-5">
@@ -150,7 +162,7 @@ function Verdict({ code, view }: { code: string; view: RepairView }) {
         value={first.probability}
         {...(rest[0] ? { rival: { label: rest[0].label, value: rest[0].probability } } : {})}
       />
-      {view.next && <NextCheckCard code={code} check={view.next} />}
+      {view.next && <NextCheckCard code={code} check={view.next} notDead={view.notDead} />}
       {first.why.length > 0 && (
         <Section label="What moved it">
           <Reasons of={first.why} />

@@ -12,7 +12,16 @@ import { checkWords } from './present';
 const [GOOD, BAD, SKIP] = ['check-good', 'check-bad', 'check-skip'];
 
 /** The check that tells most, with one key or a reading for its answer. */
-export function NextCheckCard({ code, check }: { code: string; check: NextCheck }) {
+export function NextCheckCard({
+  code,
+  check,
+  notDead,
+}: {
+  code: string;
+  check: NextCheck;
+  /** Stores that must be read dead first. */
+  notDead: readonly string[];
+}) {
   const of = { ref: check.ref, test: check.test };
   const answer = (outcome: 'good' | 'bad' | 'unclear', text: string) =>
     answerCheckAction(code, { ...of, outcome, text });
@@ -23,7 +32,7 @@ export function NextCheckCard({ code, check }: { code: string; check: NextCheck 
         <div className="grid w-full gap-1.5">
           <p className="text-[12.5px] text-ink-2">
             {check.power === 'off'
-              ? `Off, and every store measured dead first; about ${check.minutes} min.`
+              ? `Off; ${notDead.length > 0 ? `first read ${notDead.join(', ')} dead` : 'every store was read dead'}; about ${check.minutes} min.`
               : `With power on: clips fitted while it is dead, through a series lamp, read from a distance, hands off; about ${check.minutes} min. Local codes and licensed practice apply.`}
           </p>
           <ActionButton id={GOOD} action={() => answer('good', check.good)} label={`Good: ${check.good}`}>

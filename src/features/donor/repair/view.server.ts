@@ -17,6 +17,7 @@ import { loneSymbol, type PartSymbol } from '../../../core/schematic';
 import { listRepairFacts } from '../../../db/repositories/repairFacts';
 import { partRoles, sureTopologies, tracedBoard } from '../../../services/board';
 import type { Dossier } from '../../../services/dossier';
+import { onRecord, type OnRecord } from './evidence.server';
 
 /** A cause as the page shows it. */
 export interface CauseView {
@@ -42,6 +43,10 @@ export interface WayPart {
 export interface RepairView {
   readonly symptom: Symptom | undefined;
   readonly facts: readonly RepairFact[];
+  /** What other stations have on record, and counts as well. */
+  readonly record: readonly OnRecord[];
+  /** Stores that are not read dead: what comes before any check that is made while it is off. */
+  readonly notDead: readonly string[];
   /** Parts that were replaced. */
   readonly fitted: readonly RepairFact[];
   /** Probability of the first cause before and after each check, by its id. */
@@ -123,8 +128,10 @@ function wayOf(
 /** Likely causes of a donor's fault, and what to check next, out of all that is known of it. */
 export async function repairView(dossier: Dossier): Promise<RepairView> {
   const { donor } = dossier;
-  const [facts, parts, board, topologies, described] = await Promise.all([
+  const [facts, record, overview, parts, board, topologies, described] = await Promise.all([
     listRepairFacts(dossier.db, donor.id),
+    onRecord(dossier),
+    dossier.overview(),
     dossier.parts(),
     tracedBoard(dossier, false),
     sureTopologies(dossier),
@@ -135,9 +142,21 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
   const symptom = isSymptom(named) ? named : undefined;
   const told = facts.filter(({ kind }) => kind !== 'complaint' && kind !== 'fitted');
   const fitted = facts.filter(({ kind }) => kind === 'fitted');
+  const notDead = overview.liveStores.map(({ name }) => name);
   if (!symptom)
-    return { symptom, facts: told, fitted, moved: {}, causes: [], way: [], beside: [], next: undefined, others: [] };
-  const damaged = parts.flatMap(({ part }): Seen[] => part.damage.map((condition) => ({ ref: part.ref, condition })));
+    return {
+      symptom,
+      facts: told,
+      record,
+      notDead,
+      fitted,
+      moved: {},
+      causes: [],
+      way: [],
+      beside: [],
+      next: undefined,
+      others: [],
+    };
   const complaint = {
     unit: { kind: donor.kind },
     board,
@@ -145,7 +164,7 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
     symptom,
     described,
   };
-  const before = [...(donor.symptom === '' ? [] : [{ text: donor.symptom }]), ...damaged];
+  const before = record.map(({ seen }) => seen);
   const observations = [...before, ...told.map(seenOf)];
   const { causes, beside, next } = diagnose({ ...complaint, observations });
   const first = causes[0]?.cause;
@@ -159,6 +178,8 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
   return {
     symptom,
     facts: told,
+    record,
+    notDead,
     fitted,
     moved,
     causes: causes.slice(0, MOST_CAUSES).map(({ cause, parts: refs, probability, why }) => ({
