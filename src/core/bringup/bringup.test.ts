@@ -25,6 +25,7 @@ const OUTPUT: UnitStore = { name: 'C21', role: 'output', capacitance: 1e-3, rate
 const unit = (of: Partial<PowerUpUnit> & { readonly label?: string } = {}): PowerUpUnit => ({
   kind: 'desk-brick',
   plate: parseNameplate(of.label ?? 'INPUT 100-240V~ 1.5A OUTPUT 24V 2.5A'),
+  mains: 230,
   stores: [BULK, OUTPUT],
   board: { parts: [] },
   topologies: [],
@@ -48,7 +49,7 @@ describe('what a power-up may ask of hands', () => {
   const LABELS = [
     'INPUT 100-240V~ 1.5A OUTPUT 24V 2.5A',
     'INPUT 230V~ OUTPUT +3.3V 14A +5V 16A +12V 16A -12V 0.3A +5VSB 2A',
-    'INPUT 120V~ 60Hz OUTPUT 12V 1A',
+    'INPUT 100-240V~ 60Hz OUTPUT 12V 1A',
     'INPUT 12V DC 2A OUTPUT 5V 3A',
     'INPUT 220-240V~ OUTPUT 700mA 20-36V',
     'INPUT 230V~',
@@ -257,6 +258,8 @@ test.each`
   ${{ leaveShut: 'An oven’s high-voltage side kills.' }}     | ${/oven/}
   ${{ label: 'INPUT 3~ 400V~ OUTPUT 24V 20A' }}              | ${/three phases/}
   ${{ stores: [{ ...BULK, role: 'boosted', holds: 2000 }] }} | ${/1000 V/}
+  ${{ label: 'INPUT 100-120V~ 2A OUTPUT 12V 5A' }}           | ${/mains here is 230 V/}
+  ${{ label: 'INPUT 220-240V~ OUTPUT 12V 5A', mains: 120 }}  | ${/mains here is 120 V/}
   ${{ label: 'OUTPUT 24V 2.5A' }}                            | ${/not known/}
   ${{ stores: [{ ...BULK, role: 'battery', name: 'BT1' }] }} | ${/BT1 is a battery/}
   ${{ stores: [] }}                                          | ${/No store/}
@@ -314,6 +317,14 @@ describe('what the circuit allows', () => {
   ] as const)('%j: %d Ω from L to N is a %s', (of, ohms, verdict) => {
     const step = stepOf(stepsOf(of), /^ohms:inlet/);
     expect(judgeReading(step, { value: ohms, resolution: 0.1 }).verdict).toBe(verdict);
+  });
+
+  test('the mains of the bench sets the crest, the lamp and the transformer', () => {
+    const [here, there] = [230, 120].map((mains) => stepsOf({ mains }));
+    expect(stepOf(there ?? [], /^bulk:C3/).asked?.high).toBeCloseTo(1.1 * 120 * Math.SQRT2, 6);
+    expect(stepOf(here ?? [], /^bulk:C3/).asked?.low).toBeGreaterThan(stepOf(there ?? [], /^bulk:C3/).asked?.high ?? 0);
+    // At half the volts the same watts are twice the amperes.
+    expect(stepOf(there ?? [], /^ahead/).how).not.toBe(stepOf(here ?? [], /^ahead/).how);
   });
 
   test('two cans in a row share the crest of the mains', () => {

@@ -2,4 +2,4 @@ export { lampFor, lampOhms, mostThroughLamp, throughLamp, voltsBehindLamp } from
 export { planPowerUp, type PowerUpPlan } from './plan';
 export { gateOf, standingOf, tellsFrom, type Gate, type Mark, type Standing } from './stand';
 export { judgeReading, type Asked, type Failing, type Power, type ReadingVerdict, type Step } from './step';
-export type { PowerUpUnit, UnitStore } from './unit';
+export { MAINS_CHOICES, type PowerUpUnit, type UnitStore } from './unit';

@@ -6,7 +6,7 @@ import { benchSteps, fittedSteps } from './steps/fitted';
 import { lampSteps } from './steps/behindLamp';
 import { atPlug } from './steps/parts';
 import { loadSteps } from './steps/rails';
-import { powerUpFacts, type PowerUpFacts, type PowerUpUnit } from './unit';
+import { mainsMismatch, powerUpFacts, type PowerUpFacts, type PowerUpUnit } from './unit';
 
 /** The steps of a first power-up; or why there is none. */
 export type PowerUpPlan =
@@ -27,6 +27,12 @@ export function planPowerUp(unit: PowerUpUnit): PowerUpPlan {
     return none(
       `${over.name} may hold more than ${METER_CEILING.volts} V.`,
       'No hand meter can show it dead afterwards: it is not powered up here.',
+    );
+  const mismatch = mainsMismatch(unit);
+  if (mismatch !== undefined)
+    return none(
+      mismatch,
+      'It is not plugged in here: it wants a transformer of the right voltage. If the mains here is another, say so in Settings.',
     );
   const battery = unit.stores.find(({ role }) => role === 'battery');
   if (battery)

@@ -23,6 +23,8 @@ export interface UnitStore {
 export interface PowerUpUnit {
   readonly kind: UnitKindName;
   readonly plate: Nameplate;
+  /** The mains at the bench, rms volts. */
+  readonly mains: number;
   readonly stores: readonly UnitStore[];
   readonly board: Board;
   /** What it is known to be, such as `flyback`. */
@@ -83,11 +85,18 @@ const COMMANDS: ReadonlySet<ChipRole> = new Set([
   'combo',
   'switcher',
 ]);
-/** A mains that the plate allows: 230 V where it can, else 120, else what is printed. */
-function mainsOf(low: number, high: number): number {
-  if (high >= 220) return 230;
-  if (high >= 110 && low <= 130) return 120;
-  return high;
+/** Mains of the world that a bench may have, rms volts; nominal values of IEC 60038 and of Japan, from memory. */
+export const MAINS_CHOICES = [230, 120, 100] as const;
+/** How far the mains may lie from a printed range; IEC 60038. */
+const MAINS_SPREAD = 0.1;
+
+/** What a plate asks for that the mains of the bench does not give; nothing where they agree. */
+export function mainsMismatch({ plate, mains }: Pick<PowerUpUnit, 'plate' | 'mains'>): string | undefined {
+  const supply = supplyOf(plate);
+  if (supply?.kind !== 'ac') return undefined;
+  const { vMin, vMax } = supply;
+  if (mains >= vMin * (1 - MAINS_SPREAD) && mains <= vMax * (1 + MAINS_SPREAD)) return undefined;
+  return `Its label asks for ${vMin === vMax ? vMin : `${vMin} to ${vMax}`} V, and the mains here is ${mains} V.`;
 }
 
 const nameOf = (output: NameplateOutput): string => {
@@ -154,7 +163,7 @@ export function powerUpFacts(unit: PowerUpUnit): PowerUpFacts | undefined {
   });
   const watts = unit.plate.totalPower ?? rails.reduce((sum, rail) => sum + (rail.watts ?? 0), 0);
   const full = watts > 0 ? watts / TAKES.efficiency : (supply.power ?? FULL_UNKNOWN);
-  const volts = supply.kind === 'ac' ? mainsOf(supply.vMin, supply.vMax) : (supply.vMin + supply.vMax) / 2;
+  const volts = supply.kind === 'ac' ? unit.mains : (supply.vMin + supply.vMax) / 2;
   const idle = full > TAKES.large ? TAKES.largeIdleShare * full : Math.max(TAKES.idleLeast, TAKES.idleShare * full);
   const chips = unit.board.parts.flatMap(({ ref, marking }) => {
     const family = chipByMarking(marking);

@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { FACTORS, USUAL_WEIGHTS, type Weights } from '../../core/advice';
+import { MAINS_CHOICES } from '../../core/bringup';
 import { countSlips, type Correction, type OwnWord, type Slip } from '../../core/benchline';
 import type { MeterAccuracies } from '../../core/measure';
 import { TOUCH_LIMIT_CHOICES, TOUCH_LIMIT_DC } from '../../core/safety';
@@ -19,6 +20,8 @@ export interface ShopMeter {
 export interface ShopSettings {
   /** Volts DC under which a store counts as touchable. */
   readonly touchLimit: number;
+  /** Volts of the mains at the bench. */
+  readonly mains: number;
   readonly weights: Weights;
   /** Host and port of the meter, `host:port`; empty for none. */
   readonly meterAddress: string;
@@ -31,10 +34,12 @@ export interface ShopSettings {
 export async function readSettings(db: Queryable): Promise<ShopSettings> {
   const stored = new Map((await db.select().from(settings)).map(({ name, value }) => [name, value]));
   const limit = stored.get('touchLimit');
+  const mains = stored.get('mains');
   const weights = stored.get('weights') as Partial<Record<string, unknown>> | undefined;
   const address = stored.get('meterAddress');
   return {
     touchLimit: TOUCH_LIMIT_CHOICES.find((choice) => choice === limit) ?? TOUCH_LIMIT_DC.volts,
+    mains: MAINS_CHOICES.find((choice) => choice === mains) ?? MAINS_CHOICES[0],
     weights: Object.fromEntries(
       FACTORS.map((factor) => {
         const own = weights?.[factor];

@@ -21,12 +21,14 @@ const BAUDS = [2400, 9600, 19200, 115200] as const;
 /** What holds for the whole shop: the touch limit, and the meter. */
 export function SettingsSheet({
   touchLimit,
+  mains,
   meterAddress,
   meters,
   words,
   scheme,
 }: {
   touchLimit: number;
+  mains: number;
   meterAddress: string;
   meters: MetersView;
   words: WordsView;
@@ -67,6 +69,17 @@ export function SettingsSheet({
             { value: '60', label: '60 V DC, as IEC 62368-1 has it' },
             { value: '50', label: '50 V DC, the careful shop' },
           ]}
+        />
+        <SelectField
+          name="mains"
+          label="mains at the bench"
+          defaultValue={String(mains)}
+          options={[
+            { value: '230', label: '230 V' },
+            { value: '120', label: '120 V' },
+            { value: '100', label: '100 V' },
+          ]}
+          hint="the first power-up of a unit reckons with it"
         />
         <TextField
           name="meterAddress"

@@ -16,6 +16,7 @@ import { freeText, requiredText } from '../../ui/form/fieldSchemas';
 
 export const settingsForm = z.object({
   touchLimit: z.enum(['60', '50']).transform(Number),
+  mains: z.enum(['230', '120', '100']).transform(Number),
   meterAddress: z
     .string()
     .trim()

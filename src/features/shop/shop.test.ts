@@ -30,13 +30,20 @@ afterEach(async () => {
   fixture.dispose();
 });
 
-const keep = (fields: Record<string, string>) => keepSettingsAction(formOf({ touchLimit: '60', ...fields }));
+const keep = (fields: Record<string, string>) =>
+  keepSettingsAction(formOf({ touchLimit: '60', mains: '230', ...fields }));
 
 test('settings are as shipped until they are changed, and what makes no sense counts as not changed', async () => {
-  expect(await settingsView(fixture.app)).toMatchObject({ touchLimit: 60, meterAddress: '', weights: { symptom: 3 } });
+  expect(await settingsView(fixture.app)).toMatchObject({
+    touchLimit: 60,
+    mains: 230,
+    meterAddress: '',
+    weights: { symptom: 3 },
+  });
   await fixture.app.db.write(async (tx) => {
     await tx.insert(settings).values([
       { name: 'touchLimit', value: 400 },
+      { name: 'mains', value: 400 },
       { name: 'weights', value: { symptom: 99, yield: 4, effort: 'much' } },
       { name: 'meterAddress', value: 7 },
       { name: 'meters', value: ['a', { name: 3 }] },
@@ -44,6 +51,7 @@ test('settings are as shipped until they are changed, and what makes no sense co
   });
   expect(await readSettings(fixture.app.db.read)).toEqual({
     touchLimit: 60,
+    mains: 230,
     meterAddress: '',
     meters: [],
     ownWords: [],
@@ -61,6 +69,7 @@ test.each`
   ${{ meterAddress: 'http://a:5025/' }} | ${['meterAddress']}
   ${{ meterAddress: 'a:5025;b' }}       | ${['meterAddress']}
   ${{ touchLimit: '400' }}              | ${['touchLimit']}
+  ${{ mains: '400' }}                   | ${['mains']}
 `('settings $fields blame $blames', async ({ fields, blames }) => {
   const outcome = await keep(fields);
   expect(outcome.ok ? [] : blamed(outcome)).toEqual(blames);

@@ -9,12 +9,13 @@ export const dynamic = 'force-dynamic';
 
 export default async function SettingsPage() {
   const { settings, meters, words } = await loadSettings();
-  const { touchLimit, meterAddress } = settings;
+  const { touchLimit, mains, meterAddress } = settings;
   return (
     <>
       <PageHead title="Settings" subtitle="What holds for the whole shop" />
       <SettingsSheet
         touchLimit={touchLimit}
+        mains={mains}
         meterAddress={meterAddress}
         meters={meters}
         words={words}

@@ -18,13 +18,14 @@ const planned = recentOf<PowerUpPlan>(REMEMBERED);
 
 /** The first power-up of a donor. */
 export async function powerUpOf(dossier: Dossier): Promise<PowerUp> {
-  const [record, board, reading, described, overview, marks] = await Promise.all([
+  const [record, board, reading, described, overview, marks, { mains }] = await Promise.all([
     unitRecord(dossier),
     tracedBoard(dossier, false),
     tracedReading(dossier),
     partRoles(dossier),
     dossier.overview(),
     listPowerUpMarks(dossier.db, dossier.donor.id),
+    dossier.settings(),
   ]);
   const { topologies, isIsolated } = reading;
   const { kind } = dossier.donor;
@@ -32,6 +33,7 @@ export async function powerUpOf(dossier: Dossier): Promise<PowerUp> {
   const unit: Omit<PowerUpUnit, 'partsOf'> = {
     kind,
     plate: dossier.plate,
+    mains,
     board,
     topologies,
     stores: record.stores.map(({ store }) => {
