@@ -8,6 +8,7 @@ const BY_PLACE = practice([0.6, 0.35, 0.22, 0.15, 0.12] as const);
 const ELSEWHERE = 0.05;
 /** As sure as a description, or a part on the board, makes it. */
 const TOLD = 0.95;
+const SURELY = 0.9;
 
 /** Roles that only some circuits have. */
 const ONLY_IN: Partial<Record<RoleName, RegExp>> = {
@@ -191,7 +192,10 @@ export class RoleBook {
   refsOf(role: RoleName): readonly { readonly ref: string; readonly sure: number }[] {
     const before = this.found.get(role);
     if (before) return before;
-    const refs = [...new Set([...this.refs, ...usualOf(role, this.of.circuits)])]
+    // Where the board has a part that surely is it, how such parts are usually numbered names none that is not there.
+    const onBoard = this.of.board?.parts ?? [];
+    const isThere = onBoard.some(({ ref }) => (this.rolesOf(ref).get(role) ?? 0) >= SURELY);
+    const refs = [...new Set([...this.refs, ...(isThere ? [] : usualOf(role, this.of.circuits))])]
       .map((ref) => ({ ref, sure: this.rolesOf(ref).get(role) ?? 0 }))
       .filter(({ sure }) => sure > ELSEWHERE)
       .toSorted((a, b) => b.sure - a.sure);

@@ -1,5 +1,6 @@
 import 'server-only';
-import type { Seen } from '../../../core/diagnose';
+import type { CheckTest, Seen } from '../../../core/diagnose';
+import { kindRule, type TestName } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import { latestSoak } from '../../../db/repositories/soaks';
 import { judgeRecord, testContext } from '../../../services/board';
@@ -7,10 +8,26 @@ import type { Dossier } from '../../../services/dossier';
 
 /** What another station has on record that bears on a fault, with where that stands. */
 export interface OnRecord {
-  readonly seen: Seen;
+  readonly seen: readonly Seen[];
   readonly from: 'Intake' | 'Identify' | 'Test' | 'Run under load' | 'Notes';
   readonly text: string;
 }
+
+/** The checks of Diagnose that a bench test answers; resistance where it is not named. */
+const ANSWERS: Readonly<Partial<Record<TestName, readonly CheckTest[]>>> = {
+  capacitor: ['capacitance', 'esr'],
+  mosfet: ['diode-mode'],
+  diode: ['diode-mode'],
+  'dual-diode': ['diode-mode'],
+  bridge: ['diode-mode'],
+  igbt: ['diode-mode'],
+  transistor: ['diode-mode'],
+  triac: ['diode-mode'],
+  thyristor: ['diode-mode'],
+  optocoupler: ['diode-mode'],
+  choke: ['continuity'],
+  transformer: ['resistance', 'continuity'],
+};
 
 /** What is on record of a donor beside what was told at Diagnose: complaint, damage, measured parts, a run under load, notes. */
 export async function onRecord(dossier: Dossier): Promise<readonly OnRecord[]> {
@@ -22,19 +39,23 @@ export async function onRecord(dossier: Dossier): Promise<readonly OnRecord[]> {
     testContext(dossier),
   ]);
   const found: OnRecord[] = [];
-  if (donor.symptom !== '') found.push({ from: 'Intake', text: donor.symptom, seen: { text: donor.symptom } });
+  if (donor.symptom !== '') found.push({ from: 'Intake', text: donor.symptom, seen: [{ text: donor.symptom }] });
   for (const record of parts) {
     const { ref, damage } = record.part;
     for (const condition of damage)
-      found.push({ from: 'Identify', text: `${ref}: ${condition}`, seen: { ref, condition } });
+      found.push({ from: 'Identify', text: `${ref}: ${condition}`, seen: [{ ref, condition, test: 'visual' }] });
     if (record.measurements.length === 0) continue;
     const judgement = judgeRecord(record, context);
-    if (judgement?.verdict === 'keep')
-      found.push({ from: 'Test', text: `${ref} is good`, seen: { ref, condition: 'good' } });
+    const { test } = kindRule(record.part.kind);
+    const answered = (condition: string): readonly Seen[] =>
+      ((test && ANSWERS[test]) ?? ['resistance']).map((check) => ({ ref, condition, test: check }));
+    if (judgement?.verdict === 'keep') found.push({ from: 'Test', text: `${ref} is good`, seen: answered('good') });
     if (judgement?.verdict !== 'scrap') continue;
-    const why = judgement.reasons.filter(({ severity }) => severity === 'reject').map(({ text }) => text);
-    const text = why.join('; ') || 'it is scrap';
-    found.push({ from: 'Test', text: `${ref}: ${text}`, seen: { ref, condition: text } });
+    const why = judgement.reasons
+      .filter(({ severity }) => severity === 'reject')
+      .map(({ text }) => text.replace(/\.$/u, ''))
+      .join('; ');
+    found.push({ from: 'Test', text: `${ref}: ${why || 'it is scrap'}`, seen: answered(why || 'scrap') });
   }
   const [output, ...others] = plate.outputs;
   const loaded = soak.findLast(({ outputV, loadA }) => outputV !== null && (loadA ?? 0) > 0);
@@ -42,17 +63,17 @@ export async function onRecord(dossier: Dossier): Promise<readonly OnRecord[]> {
     found.push({
       from: 'Run under load',
       text: `${formatQuantity(loaded.outputV, 'volt')} at ${formatQuantity(loaded.loadA ?? 0, 'ampere')}`,
-      seen: { rail: `${output.v} V`, volts: loaded.outputV },
+      seen: [{ rail: `${output.v} V`, volts: loaded.outputV }],
     });
   for (const { remark } of soak)
-    if (remark !== '') found.push({ from: 'Run under load', text: remark, seen: { text: remark } });
+    if (remark !== '') found.push({ from: 'Run under load', text: remark, seen: [{ text: remark }] });
   // Questions and claims are not known yet.
   for (const { ref, text, question, claim } of notes)
     if (!question && !claim)
       found.push({
         from: 'Notes',
         text: ref === '' ? text : `${ref}: ${text}`,
-        seen: { ...(ref === '' ? {} : { ref }), text },
+        seen: [{ ...(ref === '' ? {} : { ref }), text }],
       });
   // Said twice it weighs no more.
   return [...new Map(found.map((one) => [`${one.from} ${one.text}`, one])).values()];

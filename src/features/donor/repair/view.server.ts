@@ -164,7 +164,7 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
     symptom,
     described,
   };
-  const before = record.map(({ seen }) => seen);
+  const before = record.flatMap(({ seen }) => seen);
   const observations = [...before, ...told.map(seenOf)];
   const { causes, beside, next } = diagnose({ ...complaint, observations });
   const first = causes[0]?.cause;
