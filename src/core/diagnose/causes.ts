@@ -27,6 +27,10 @@ export interface Cause {
   readonly checks: readonly CauseCheck[];
   /** Guilty parts, where the unit has them. */
   readonly roles: readonly RoleName[];
+  /** Parts that it takes along, so that they are found bad with it. */
+  readonly wake?: readonly RoleName[];
+  /** Parts that it kills again and again: bad ones speak for it where the unit has killed one before. */
+  readonly kills?: readonly RoleName[];
   /** What is replaced with it, and why. */
   readonly together: string;
 }
@@ -41,7 +45,7 @@ const check = (
 
 const DIODE_GOOD = 'about 0.4 to 0.6 V one way, open the other';
 const SHORT = 'near 0 V both ways: shorted';
-const MAINS = /flyback|forward|bridge|push|llc|pfc|resonan|offline|dimmer|phase|dropper/u;
+const MAINS = /line-transformer|linear|flyback|forward|bridge|push|llc|pfc|resonan|offline|dimmer|phase|dropper/u;
 const LOW_INPUT = /^(?:buck|boost|sepic|inverting|cuk)\b(?!-)/u;
 const LINE = /phase|dropper|pulse|discharge|linear|line-transformer|ignit/u;
 /** Circuits without a start from the mains: their controller is fed by what they convert. */
@@ -54,6 +58,7 @@ export const CAUSES = practice({
   'switch-shorted': {
     label: 'main switch shorted',
     common: 10,
+    wake: ['sense', 'gate', 'controller', 'clamp', 'clampResistor', 'drive'],
     symptoms: { 'fuse-blown': 0.8, 'trips-breaker': 0.08, dead: 0.08, smell: 0.05, hiccup: 0.02 },
     alsoIn: [{ circuits: /^buck(?!-)/u, symptoms: { 'rail-high': 0.5 } }],
     never: LINE,
@@ -65,6 +70,7 @@ export const CAUSES = practice({
   'bridge-shorted': {
     label: 'mains bridge shorted',
     common: 4,
+    wake: ['ntc'],
     symptoms: { 'fuse-blown': 0.8, 'trips-breaker': 0.15 },
     never: /phase|dropper|^(?:buck|boost|sepic|inverting|cuk)\b(?!-)/u,
     roles: ['bridge'],
@@ -74,6 +80,7 @@ export const CAUSES = practice({
   'bulk-shorted': {
     label: 'bulk capacitor shorted',
     common: 1,
+    wake: ['bridge', 'ntc'],
     symptoms: { 'fuse-blown': 0.7, 'trips-breaker': 0.15, smell: 0.15 },
     needs: MAINS,
     never: LOW_INPUT,
@@ -84,6 +91,7 @@ export const CAUSES = practice({
   'varistor-shorted': {
     label: 'varistor shorted',
     common: 1.2,
+    wake: ['bridge', 'bulk'],
     symptoms: { 'fuse-blown': 0.8, 'trips-breaker': 0.12, smell: 0.1 },
     needs: MAINS,
     never: LOW_INPUT,
@@ -112,7 +120,7 @@ export const CAUSES = practice({
     common: 1.2,
     symptoms: { dead: 0.9, 'intermittent-warm': 0.05 },
     needs: MAINS,
-    never: LOW_INPUT,
+    never: /ballast|rcc|line-transformer|linear|^(?:buck|boost|sepic|inverting|cuk)\b(?!-)/u,
     roles: ['ntc'],
     checks: [check('ntc', 'resistance', 'a few ohms', 'open')],
     together: 'Look for what it carried: a bridge, a switch or a bulk capacitor that shorted.',
@@ -184,7 +192,9 @@ export const CAUSES = practice({
   'gate-drive-fault': {
     label: 'gate drive faulty',
     common: 1,
-    symptoms: { hot: 0.35, 'fuse-blown': 0.2, dead: 0.2, noisy: 0.08, hiccup: 0.1, 'rail-low': 0.08 },
+    kills: ['mainSwitch'],
+    symptoms: { hot: 0.35, 'fuse-blown': 0.2, dead: 0.12, noisy: 0.08, hiccup: 0.1, 'rail-low': 0.08 },
+    alsoIn: [{ circuits: /bridge|push/u, symptoms: { hot: 0.45, 'fuse-blown': 0.35 } }],
     never: LINE,
     roles: ['gate', 'drive'],
     checks: [
@@ -196,6 +206,7 @@ export const CAUSES = practice({
   'snubber-failed': {
     label: 'clamp or snubber failed',
     common: 1.2,
+    kills: ['mainSwitch'],
     symptoms: { 'fuse-blown': 0.3, hot: 0.15, noisy: 0.2, ripple: 0.1, dead: 0.1, smell: 0.1, hiccup: 0.05 },
     never: LINE,
     roles: ['clamp', 'clampResistor'],
@@ -209,6 +220,7 @@ export const CAUSES = practice({
   'output-rectifier-shorted': {
     label: 'output rectifier shorted',
     common: 4.5,
+    wake: ['outputCapacitor'],
     symptoms: { hiccup: 0.6, dead: 0.25, noisy: 0.05, hot: 0.03, 'fuse-blown': 0.03, 'rail-low': 0.05 },
     never: /phase|dropper|ballast|\bsync\b/u,
     roles: ['outputRectifier'],
@@ -280,7 +292,9 @@ export const CAUSES = practice({
   'feedback-open': {
     label: 'feedback open',
     common: 1.8,
+    wake: ['outputCapacitor', 'zener', 'leds'],
     symptoms: { 'rail-high': 0.75, hiccup: 0.06, 'rail-low': 0.06, noisy: 0.02 },
+    alsoIn: [{ circuits: /line-transformer|linear/u, symptoms: { 'rail-high': 0.35 } }],
     never: /phase/u,
     roles: ['feedback'],
     checks: [check('feedback', 'resistance', 'as marked', 'open, or much higher')],
@@ -289,6 +303,7 @@ export const CAUSES = practice({
   'optocoupler-dead': {
     label: 'optocoupler dead or aged',
     common: 1.5,
+    wake: ['outputCapacitor', 'zener', 'leds'],
     symptoms: { 'rail-high': 0.3, hiccup: 0.25, 'rail-low': 0.15, dead: 0.1, 'intermittent-warm': 0.08 },
     needs: /flyback|forward|bridge|push|llc|pfc/u,
     roles: ['optocoupler'],
@@ -303,6 +318,7 @@ export const CAUSES = practice({
   'reference-dead': {
     label: 'shunt reference dead',
     common: 1,
+    wake: ['outputCapacitor', 'zener', 'optocoupler'],
     symptoms: { 'rail-high': 0.35, 'rail-low': 0.3, hiccup: 0.2, dead: 0.1 },
     needs: /flyback|forward|bridge|push|llc/u,
     roles: ['reference'],
@@ -339,6 +355,7 @@ export const CAUSES = practice({
   'standby-switch-shorted': {
     label: 'switch of the standby supply shorted',
     common: 1.6,
+    wake: ['fusible', 'standbyCapacitor'],
     symptoms: { 'standby-dead': 0.4, 'fuse-blown': 0.3, dead: 0.2 },
     needs: STANDBY,
     roles: ['standbySwitch'],
@@ -360,6 +377,7 @@ export const CAUSES = practice({
   'pfc-switch-shorted': {
     label: 'PFC switch shorted',
     common: 5,
+    wake: ['pfcDiode', 'sense', 'gate', 'controller'],
     symptoms: { 'fuse-blown': 0.85, 'trips-breaker': 0.1, dead: 0.04 },
     needs: /pfc/u,
     roles: ['pfcSwitch'],
@@ -369,6 +387,7 @@ export const CAUSES = practice({
   'pfc-diode-shorted': {
     label: 'PFC diode shorted',
     common: 1.5,
+    wake: ['pfcSwitch'],
     symptoms: { 'fuse-blown': 0.75, noisy: 0.05, dead: 0.1, 'rail-low': 0.08 },
     needs: /pfc/u,
     roles: ['pfcDiode'],
@@ -379,6 +398,7 @@ export const CAUSES = practice({
     label: 'resonant capacitor faded',
     common: 1.5,
     symptoms: { 'rail-low': 0.25, noisy: 0.2, dead: 0.15, hot: 0.12, hiccup: 0.15, flicker: 0.15, 'fuse-blown': 0.05 },
+    alsoIn: [{ circuits: /ballast/u, symptoms: { flicker: 0.4, dead: 0.35 } }],
     needs: /llc|resonan|ballast/u,
     roles: ['resonant'],
     checks: [check('resonant', 'capacitance', 'within 5 % of what is printed', 'under it')],
@@ -429,6 +449,7 @@ export const CAUSES = practice({
   'line-selector-wrong': {
     label: 'mains selector set wrong',
     common: 0.25,
+    wake: ['bulk', 'varistor', 'bridge', 'mainSwitch'],
     symptoms: { 'fuse-blown': 0.5, smell: 0.2, 'rail-low': 0.2, dead: 0.15 },
     needs: /half-bridge|forward|doubler|flyback|push/u,
     roles: ['lineSelector'],
@@ -438,6 +459,7 @@ export const CAUSES = practice({
   'fan-stuck': {
     label: 'fan stuck',
     common: 1.2,
+    wake: ['outputCapacitor', 'bulk'],
     symptoms: { hot: 0.6, 'intermittent-warm': 0.25, noisy: 0.15 },
     roles: ['fan'],
     checks: [check('fan', 'visual', 'turns freely', 'stands, or turns hard')],
@@ -474,7 +496,7 @@ export const CAUSES = practice({
   'timing-capacitor-leaky': {
     label: 'timing capacitor leaky or faded',
     common: 1.5,
-    symptoms: { 'snap-on': 0.5, flicker: 0.25, dead: 0.1, 'no-pulse': 0.1 },
+    symptoms: { 'snap-on': 0.5, flicker: 0.35, dead: 0.1, 'no-pulse': 0.1 },
     needs: /phase|dimmer|pulse|discharge|ignit|timer|ballast/u,
     roles: ['timing'],
     checks: [
@@ -486,6 +508,7 @@ export const CAUSES = practice({
   'dropper-capacitor-faded': {
     label: 'dropper capacitor faded',
     common: 6,
+    wake: ['bulk'],
     symptoms: { 'rail-low': 0.45, flicker: 0.25, dead: 0.25, 'intermittent-warm': 0.05 },
     needs: /dropper/u,
     roles: ['dropper'],
@@ -495,7 +518,9 @@ export const CAUSES = practice({
   'regulator-shorted': {
     label: 'regulator or pass transistor shorted',
     common: 2,
+    wake: ['outputCapacitor'],
     symptoms: { 'rail-high': 0.65, hot: 0.1, dead: 0.1, 'fuse-blown': 0.1, ripple: 0.1 },
+    alsoIn: [{ circuits: /line-transformer|linear/u, symptoms: { 'rail-high': 0.95 } }],
     needs: /linear|line-transformer|dropper|^buck\b|regulator/u,
     roles: ['regulator'],
     checks: [
@@ -532,6 +557,7 @@ export const CAUSES = practice({
     label: 'cable broken',
     common: 2.5,
     symptoms: { dead: 0.35, 'intermittent-warm': 0.2, flicker: 0.2, 'rail-low': 0.1, 'no-pulse': 0.05, hot: 0.03 },
+    never: /phase|dimmer|ballast/u,
     roles: ['cable'],
     checks: [
       check('cable', 'continuity', 'beeps while it is bent all along', 'drops out where it is bent'),

@@ -29,6 +29,9 @@ const USUAL: readonly (readonly [RegExp, string])[] = practice([
   [/.*/u, 'flyback'],
 ] as const);
 
+/** Watts up to which a unit may well be a dropper. */
+const TINY = practice(3);
+
 /** Volts of a can that only stands behind the mains. */
 const CHARGED = 120;
 
@@ -41,10 +44,10 @@ export function circuitsOf({ unit, topologies, symptom, observations }: Complain
     symptom.startsWith('standby') ||
     observations.some(({ rail, ref, text }) => /stand.?by/iu.test(`${rail ?? ''} ${ref ?? ''} ${text ?? ''}`));
   const kind = (unit?.kind ?? '').toLowerCase();
+  const usual = USUAL.find(([is]) => is.test(kind))?.[1] ?? 'flyback';
+  const isTiny = (unit?.power ?? Infinity) <= TINY;
   const known =
-    topologies && topologies.length > 0
-      ? topologies.join(' ')
-      : (USUAL.find(([is]) => is.test(kind))?.[1] ?? 'flyback');
+    topologies && topologies.length > 0 ? topologies.join(' ') : isTiny ? `${usual} capacitive-dropper` : usual;
   // So low a rail wastes too much in a diode: a step-down for it has a second FET in its place.
   const isSync =
     known.startsWith('buck') &&
@@ -67,6 +70,8 @@ export function describedIn({ described, observations }: Complaint, circuits: st
   }
   return found;
 }
+
+const CRACKED = /\brings?\b.{0,16}(?:leg|pin|lead|both)|(?:cracked|dull|grey).{0,12}(?:joint|solder)/u;
 
 /** An observation as a person would say it, in lower case: readings at a bulk capacitor, a fuse or an inlet are put into words. */
 export function wordsOf(seen: Seen, of: RoleBook): string {
@@ -95,10 +100,39 @@ export function wordsOf(seen: Seen, of: RoleBook): string {
       (condition === 'good' || ((test === 'continuity' || test === 'resistance') && (value ?? 9) < 5))
     )
       parts.push('fuse good');
+    if (
+      test === 'voltage-dc' &&
+      reading !== undefined &&
+      likely === 'bulk' &&
+      /pfc/u.test(of.circuits) &&
+      reading > 360
+    )
+      parts.push('pfc boosts');
+    if (condition !== undefined && /burn|char|black/u.test(condition) && ref.startsWith('R') && !ref.startsWith('RV'))
+      parts.push('resistor burnt');
+    // A cracked joint says nothing of the part it holds.
+    if (test === 'visual' && CRACKED.test(text?.toLowerCase() ?? '')) parts.push('cracked joint');
     // What is told of one part is no word on the whole unit.
     if (text !== undefined && test !== undefined && likely !== 'fuse' && likely !== 'fan')
       return parts.slice(1).join(' ').toLowerCase();
     if (likely === 'fuse' || likely === 'fan') parts[0] = `${likely} ${parts[0] ?? ''}`;
   }
   return parts.join(' ').toLowerCase().trim();
+}
+
+/** How sure a part is a fuse for its being open to count. */
+const FUSE_SURE = 0.3;
+const IS_OPEN = /blown|open|burnt|melted/u;
+
+/** The complaint as what was seen makes it: a unit whose fuse or fusible resistor is open is not just dead. */
+export function symptomOf({ symptom, observations }: Complaint, of: RoleBook): Symptom {
+  if (symptom !== 'dead' && symptom !== 'standby-dead') return symptom;
+  const isBlown = observations.some(({ ref, condition, text }) => {
+    if (ref === undefined)
+      return /\bfus(?:e|ible)\b[^,;.]{0,24}\b(?:blown|blew|is open|open too|burnt)/u.test(text ?? '');
+    const roles = of.rolesOf(ref);
+    const sure = Math.max(roles.get('fuse') ?? 0, roles.get('fusible') ?? 0);
+    return sure > FUSE_SURE && condition !== undefined && IS_OPEN.test(condition);
+  });
+  return isBlown ? 'fuse-blown' : symptom;
 }

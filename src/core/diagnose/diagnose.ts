@@ -1,10 +1,11 @@
 import { practice } from '../evidence';
 import { CAUSE_NAMES, type Cause, type CauseName } from './causes';
-import { circuitsOf, describedIn, wordsOf, type Complaint } from './complaint';
+import { circuitsOf, describedIn, symptomOf, wordsOf, type Complaint } from './complaint';
 import { nextChecks, type NextCheck } from './nextChecks';
 import { RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { SIGNS } from './signs';
+import { weighSpoken } from './spoken';
 import { faultsBeside, weighSeen, weighTogether, type Beside } from './weigh';
 import type { RoleName, Symptom } from './words';
 
@@ -49,6 +50,7 @@ export function diagnose(complaint: Complaint): Diagnosis {
   const described = describedIn(complaint, circuits);
   const seen = complaint.observations.flatMap(({ ref }) => (ref === undefined || ref.startsWith('rail ') ? [] : [ref]));
   const of = new RoleBook({ board: complaint.board, described, circuits, seen });
+  const symptom = symptomOf(complaint, of);
   const odds = new Map<CauseName, number>();
   const why = new Map<CauseName, string[]>();
   const weigh = (name: CauseName, factor: number, reason: string) => {
@@ -61,7 +63,7 @@ export function diagnose(complaint: Complaint): Diagnosis {
   };
   for (const name of CAUSE_NAMES) {
     const cause = causeOf(name);
-    odds.set(name, Math.log(cause.common * symptomOf(cause, complaint.symptom, circuits)));
+    odds.set(name, Math.log(cause.common * makes(cause, symptom, circuits)));
     const isElsewhere =
       (cause.needs !== undefined && !cause.needs.test(circuits)) || cause.never?.test(circuits) === true;
     if (isElsewhere) weigh(name, RULE.otherCircuit, 'not in a circuit like this');
@@ -72,6 +74,7 @@ export function diagnose(complaint: Complaint): Diagnosis {
     if (line === undefined) continue;
     for (const [name, factor] of Object.entries(tells)) weigh(name as CauseName, factor, `“${line}”`);
   }
+  weighSpoken(told, circuits, weigh);
   // Several readings of one part are of one fault: of each sign the strongest counts.
   const strongest = new Map<string, { readonly name: CauseName; readonly factor: number; readonly reason: string }>();
   for (const seen of complaint.observations)
@@ -83,6 +86,14 @@ export function diagnose(complaint: Complaint): Diagnosis {
     });
   for (const { name, factor, reason } of strongest.values()) weigh(name, factor, reason);
   weighTogether(complaint.observations, weigh);
+  const { amps, volts, watts, sync, diode } = RULE.syncFrom;
+  const outputs = complaint.board?.nameplate?.outputs ?? [];
+  const isStrong = outputs.some(({ v, i }) => Math.abs(v) <= volts && (i ?? 0) >= amps);
+  const isStrongUnread = outputs.length === 0 && (complaint.unit?.power ?? 0) >= watts;
+  if (/llc|active-clamp|sync/u.test(circuits) && (isStrong || isStrongUnread)) {
+    weigh('sync-fet-shorted', sync, 'so strong an output is usually rectified by FETs');
+    weigh('output-rectifier-shorted', diode, 'so strong an output is usually rectified by FETs');
+  }
   const highest = Math.max(...odds.values());
   const none = Math.log(RULE.none) + Math.min(highest, 0);
   const sum = [...odds.values(), none].reduce((total, one) => total + Math.exp(one - highest), 0);
@@ -107,7 +118,7 @@ export function diagnose(complaint: Complaint): Diagnosis {
 }
 
 /** How often a cause makes a complaint, in the circuits of a unit. */
-function symptomOf({ symptoms, alsoIn = [] }: Cause, symptom: Symptom, circuits: string): number {
+function makes({ symptoms, alsoIn = [] }: Cause, symptom: Symptom, circuits: string): number {
   const here = alsoIn.find((one) => one.circuits.test(circuits) && one.symptoms[symptom] !== undefined);
   return here?.symptoms[symptom] ?? symptoms[symptom] ?? RULE.otherSymptom;
 }

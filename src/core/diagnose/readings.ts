@@ -45,8 +45,7 @@ function shouldBe(text: string): readonly [is: number, should: number] | undefin
 }
 
 const BAD_LOOKS =
-  /\b(?:split|crack|burst|explod|shatter|bulg|dom(?:e|ing)|crust|burnt|black|charr|scorch|holes?\b|blown|vent(?:ed|ing)|leak|broken|missing|ring (?:a?round)|loose|stuck|stands\b|seized|hard to turn|dark|soot|wet\b|corro|green\b|melt|swollen|lifted|torn|wrong|set to 1|115\b|brown|smell|varnish)/u;
-/** Words that turn what follows round: “no crack”, “nothing burnt”. */
+  /\b(?:split|crack|burst|explod|shatter|bulg|dom(?:e|ing)|crust|burnt|black|charr|scorch|holes?\b|blown|vent(?:ed|ing)|leak|broken|missing|ring (?:a?round)|loose|stuck|stands\b|seized|hard to turn|turns hard|caked|dusty|crackl|puff|fray|cook|pit\b|dark|soot|wet\b|corro|green\b|melt|swollen|lifted|torn|wrong|set to 1|115\b|brown|smell|varnish)/u;
 const DENIED = /\b(?:no|not|nothing|none|without|never)\b[^,;.]{0,20}$/u;
 const GOOD_LOOKS =
   /\bgood\b|whole|flat top|dry foot|clean|shiny|turns|fine\b|nothing to see|no mark|intact|as new|undamaged|healthy|\bok\b|firm|tight/u;
@@ -59,10 +58,14 @@ const PLAIN_GOOD =
 const SHORT_OHMS = 5;
 const ESR = { small: 3, any: 1 };
 
+/** Farads under which a capacitor is no can. */
+const FILM_BELOW = 0.9e-6;
+
 const bySize = (of: readonly [number, number], test: CheckTest | undefined): State => {
   const ratio = of[0] / of[1];
   if (test === 'esr') return ratio > 3 ? 'off' : 'good';
-  if (ratio < 0.72) return 'off';
+  // A film capacitor holds its value; a can may have a fifth and more less when new.
+  if (ratio < (test === 'capacitance' && of[1] < FILM_BELOW ? 0.85 : 0.72)) return 'off';
   return ratio > (test === 'resistance' ? 1.3 : 1.6) ? (ratio > 20 ? 'open' : 'off') : 'good';
 };
 
@@ -77,10 +80,13 @@ export function faradsIn(text: string | undefined): number | undefined {
   return found.length === 0 ? undefined : Math.max(...found);
 }
 
+/** Whether the words before turn what follows round: “no crack”, “nothing burnt”. */
+export const isDenied = (before: string): boolean => DENIED.test(before);
+
 /** How a part looks, by the first word that says it. */
 function looks(told: string): State {
   const bad = BAD_LOOKS.exec(told);
-  if (bad && !DENIED.test(told.slice(0, bad.index))) return 'damaged';
+  if (bad && !isDenied(told.slice(0, bad.index))) return 'damaged';
   return bad || GOOD_LOOKS.test(told) ? 'good' : 'unknown';
 }
 
@@ -126,17 +132,18 @@ export function stateOf({ test, text, value, condition, pins }: Seen, blocks: bo
       return /both ways/u.test(told) && !/alike|all/u.test(told) ? 'unknown' : 'good';
     if (/(?:ol|open) both|both ways (?:ol|open)/u.test(told))
       return /tells nothing|says little/u.test(told) ? 'unknown' : 'open';
-    if (/\bopen$|is open|one .{0,12}open|ol at/u.test(told)) return 'open';
+    if (/\bopen$|(?:is|are|leds?|many|some) open|one .{0,12}open|ol at/u.test(told)) return 'open';
     const [first] = numbersIn(text);
     if (first !== undefined && first < 0.08) return 'shorted';
     if (first !== undefined && first < 2.2) return 'good';
     return /^ol\b/u.test(told) ? ((pins?.length ?? 0) > 0 ? 'unknown' : 'open') : 'unknown';
   }
   if (test === 'resistance' || test === 'continuity') {
+    if (/nothing comes through|stays (?:ol|open) with/u.test(told)) return 'off';
     if (/^(?:ol|open)\b/u.test(told)) return blocks ? 'good' : 'open';
     if (/rises|climbs|past /u.test(told)) return 'good';
     if (
-      /drops out|jumps|cuts|breaks|no beep|does not beep|interrupt|comes and goes|on and off|opens when|flickers/u.test(
+      /drops out|jumps|crackles|cuts|breaks|no beep|does not beep|interrupt|comes and goes|on and off|opens when|flickers/u.test(
         told,
       )
     )

@@ -1,6 +1,6 @@
 import { practice } from '../evidence';
 import type { Board, BoardPart } from '../board';
-import { faradsIn, type Seen } from './readings';
+import { faradsIn, isNothing, type Seen } from './readings';
 import { ROLE_NAMES, ROLES, type RoleName } from './words';
 
 /** How sure a reference is to be a role by how it is usually numbered: the first of the list, the second, and so on; and any other. */
@@ -9,6 +9,8 @@ const ELSEWHERE = 0.05;
 /** As sure as a description, or a part on the board, makes it. */
 const TOLD = 0.95;
 const SURELY = 0.9;
+/** As sure as the first of its kind is once it was found there. */
+const THERE = 0.85;
 
 /** Roles that only some circuits have. */
 const ONLY_IN: Partial<Record<RoleName, RegExp>> = {
@@ -46,6 +48,7 @@ const NUMBERED: readonly { readonly in: RegExp; readonly role: RoleName; readonl
   practice([
     { in: /rcc|wall|ballast|dropper/u, role: 'bridge', usual: ['D1', 'D2', 'D3', 'D4', 'BR1'] },
     { in: /rcc|wall|ballast/u, role: 'bulk', usual: ['C1', 'C3', 'C2'] },
+    { in: /ballast/u, role: 'resonant', usual: ['C6', 'C5', 'C12'] },
     { in: /pfc/u, role: 'bridge', usual: ['BR1', 'DB1'] },
     { in: /^(?:buck|boost|sepic)(?!-)/u, role: 'mainSwitch', usual: ['Q1', 'Q6', 'Q3'] },
     { in: /pfc/u, role: 'mainSwitch', usual: ['Q2', 'Q3', 'Q4', 'Q1'] },
@@ -74,11 +77,43 @@ const CAN_ROLES: ReadonlySet<RoleName> = new Set([
   'standbyCapacitor',
   'store',
 ]);
+/** Circuits whose large can is the reservoir behind the rectifier. */
+const RESERVOIR = /line-transformer|linear/u;
 const FILM_ROLES: ReadonlySet<RoleName> = new Set(['xCapacitor', 'clamp', 'resonant', 'dropper', 'timing', 'store']);
 
+/** Roles that one part of a unit has, not several in a row or side by side. */
+const SINGLE: ReadonlySet<RoleName> = new Set([
+  'mainSwitch',
+  'pfcSwitch',
+  'pfcDiode',
+  'controller',
+  'optocoupler',
+  'reference',
+  'ntc',
+  'sense',
+  'triac',
+  'trigger',
+  'pulseSwitch',
+]);
+const SEVERAL_SWITCHES = /bridge|push|two-switch/u;
+
+/** A part that was measured is there: the first of its kind is what it usually is, unless it may be as much another. */
+function there(roles: ReadonlyMap<RoleName, number>, circuits: string): ReadonlyMap<RoleName, number> {
+  const [first, second] = [...roles].toSorted((a, b) => b[1] - a[1]);
+  if (!first || !SINGLE.has(first[0])) return roles;
+  if (first[0] === 'mainSwitch' && SEVERAL_SWITCHES.test(circuits)) return roles;
+  return first[1] >= BY_PLACE[0] && first[1] < THERE && first[1] > 1.4 * (second?.[1] ?? 0)
+    ? new Map([...roles, [first[0], THERE]])
+    : roles;
+}
+
 /** Roles of a capacitor as what was measured on it leaves them. */
-export function byReading(roles: ReadonlyMap<RoleName, number>, seen: Seen): ReadonlyMap<RoleName, number> {
-  if (!seen.ref?.startsWith('C')) return roles;
+export function byReading(
+  roles: ReadonlyMap<RoleName, number>,
+  seen: Seen,
+  circuits: string,
+): ReadonlyMap<RoleName, number> {
+  if (!seen.ref?.startsWith('C')) return isNothing(seen.text) ? roles : there(roles, circuits);
   const farads = faradsIn(seen.text);
   if (farads === undefined && seen.test !== 'esr') return roles;
   const isCan = farads === undefined || farads >= CANS.from;
@@ -86,7 +121,9 @@ export function byReading(roles: ReadonlyMap<RoleName, number>, seen: Seen): Rea
   const sized = left.map(([role, sure]): readonly [RoleName, number] => {
     if (farads === undefined || !isCan) return [role, Math.max(sure, 0.25)];
     if (role === 'vccCapacitor') return [role, farads <= CANS.small ? Math.max(sure, 0.35) : 0.03];
-    if (role === 'outputCapacitor') return [role, farads >= CANS.output ? Math.max(sure, 0.5) : sure];
+    if (role === 'outputCapacitor')
+      return [role, farads >= CANS.output && !RESERVOIR.test(circuits) ? Math.max(sure, 0.5) : sure];
+    if (role === 'bulk' && RESERVOIR.test(circuits)) return [role, farads >= CANS.output ? Math.max(sure, 0.6) : sure];
     return [role, role === 'standbyCapacitor' ? Math.max(sure, 0.3) : sure];
   });
   return new Map(sized);

@@ -9,6 +9,9 @@ export const RULE = practice({
   /** A bad reading at a guilty part, against one elsewhere; and a bad one that another cause must explain. */
   bad: 22,
   unexplained: 0.45,
+  /** A bad one that a cause takes along, and one that it kills where such a part was killed before. */
+  inWake: 6,
+  killed: 12,
   /** A good reading leaves so much of a cause whose check it was. */
   leaves: 0.04,
   /** “None of these”, against the commonest cause. */
@@ -24,6 +27,36 @@ export const RULE = practice({
   untold: 0.5,
   /** Further references of a role are worth so much less. */
   further: 0.75,
+  /** A rail that is over, or halved, counts so much for what makes such a rail. */
+  railHigh: { others: 0.25, makes: 12 },
+  halved: { from: 0.3, to: 0.7, rectifier: 3, cans: 0.5, selector: 25 },
+  /** From so many amperes at so few volts a diode wastes too much: the rectifiers are FETs. */
+  syncFrom: { amps: 7, volts: 20, watts: 90, sync: 3, diode: 0.5 },
+  /** One rail gone while another is right: what lies behind its own winding, against all that feeds both. */
+  oneGone: {
+    under: 0.3,
+    others: 0.3,
+    behind: {
+      'output-rectifier-open': 6,
+      'output-capacitors-dry': 1.2,
+      'solder-joint-cracked': 2,
+      'cable-broken': 1.5,
+      'regulator-shorted': 1,
+      'output-rectifier-shorted': 0.7,
+      'led-string-open': 1,
+    } as Partial<Record<CauseName, number>>,
+  },
+  /** One rail low while another is right. */
+  oneLow: {
+    others: 0.4,
+    behind: {
+      'output-capacitors-dry': 2,
+      'output-rectifier-open': 1.5,
+      'overloaded-outside': 1,
+      'solder-joint-cracked': 1,
+      'cable-broken': 1,
+    } as Partial<Record<CauseName, number>>,
+  },
   /** A rail over, under and far under what it should be, as a share of it; and between these it is right. */
   rail: { high: 1.15, low: 0.93, gone: 0.05, rightFrom: 0.95, rightTo: 1.06 },
   /** What a right standby supply leaves of what feeds it; and how a right rail speaks for what lies behind it. */

@@ -28,6 +28,10 @@ const NO_SHORT = {
   'fuse-aged': 12,
 } as const;
 
+/** Words of a unit that has killed the same part before: what kills it is still there. */
+export const KILLED_BEFORE =
+  /(?:switch|fet|transistor|mosfet)s? (?:was |were |has been |have been |already )?(?:replaced|changed|renewed|fitted)|(?:second|third|fourth|next|new) (?:(?:set|pair) of )?(?:switch|fet|transistor|mosfet)|(?:kills|killed|blew|blows|died|dies|lasted).*(?:switch|fet|transistor|again|within|an? (?:day|hour|week|month|minute))|(?:two|three|four|five|several) (?:(?:pairs?|sets?) of )?(?:switches|fets|transistors|mosfets|igbts)|keeps (?:killing|blowing|eating)|(?:repaired|mended) (?:once|twice|three times|before|again)/u;
+
 export const SIGNS: readonly Sign[] = practice([
   // The fuse, and what it says.
   {
@@ -62,7 +66,7 @@ export const SIGNS: readonly Sign[] = practice([
   },
   // What happened before.
   {
-    says: /thunder|lightning|surge|storm|(?:lost|broken|missing|swapped) neutral|400 ?v|generator|overvoltage/u,
+    says: /thunder|lightning|surge|storm|(?:lights?|lamps?|bulbs?) (?:went|got|became|were|burnt?|glowed)[a-z ]{0,12}bright|digger|cable of the street|(?:lost|broken|missing|swapped) neutral|400 ?v|generator|overvoltage/u,
     tells: {
       'varistor-shorted': 5,
       'bridge-shorted': 2.5,
@@ -72,7 +76,7 @@ export const SIGNS: readonly Sign[] = practice([
     },
   },
   {
-    says: /dip of the mains|brown.?out|mains (?:dip|came back|returned)|after a power cut|plugged? in again/u,
+    says: /dip of the mains|brown.?out|mains (?:dip|came back|returned)|power cut|plugged? in again|holiday|(?:sockets?|mains|it) (?:was|were|had been) (?:switched )?off|unplugged (?:for|over|once)|after (?:weeks|months|being off)|never came back/u,
     tells: {
       'switch-shorted': 1.6,
       'ntc-open': 1.6,
@@ -84,7 +88,7 @@ export const SIGNS: readonly Sign[] = practice([
     },
   },
   {
-    says: /(?:switch|fet|transistor|mosfet)s? (?:was |were |has been |have been |already )?(?:replaced|changed|renewed|fitted)|(?:second|third|new) (?:switch|fet|transistor|mosfet)|(?:kills|killed|blew|blows|died|dies).*(?:switch|fet|transistor|again|within)/u,
+    says: KILLED_BEFORE,
     tells: {
       'snubber-failed': 7,
       'gate-drive-fault': 6,
@@ -92,7 +96,7 @@ export const SIGNS: readonly Sign[] = practice([
       'transformer-shorted-turns': 2,
       'pfc-diode-shorted': 2,
       'resonant-capacitor-faded': 1.6,
-      'switch-shorted': 0.5,
+      'switch-shorted': 0.2,
     },
   },
   {
@@ -122,13 +126,17 @@ export const SIGNS: readonly Sign[] = practice([
     tells: { 'solder-joint-cracked': 6, 'cable-broken': 2 },
   },
   {
-    says: /(?:from|bought in|used in|moved? to|came from) (?:america|japan|abroad|the (?:us|states))|(?:selector|red switch|voltage switch).{0,24}\b1(?:00|10|15|20)\b|\b(?:set|switched) (?:to|on|for) 1(?:00|10|15|20) ?v|\b1(?:00|10|15|20) ?v.{0,30}(?:230|socket here)/u,
+    says: /(?:from|bought in|used in|moved? to|came from) (?:america|japan|abroad|the (?:us|states))|(?:selector|slider|slide switch|red switch|voltage switch).{0,24}\b1(?:00|10|15|20)\b|\b(?:set|switched) (?:to|on|for) 1(?:00|10|15|20) ?v|\b1(?:00|10|15|20) ?v.{0,30}(?:230|socket here)/u,
     tells: { 'line-selector-wrong': 40 },
+  },
+  {
+    says: /\bslider|slide switch|(?:red|voltage) (?:little )?(?:switch|slide)|selector/u,
+    tells: { 'line-selector-wrong': 12 },
   },
   { says: /selector.{0,16}(?:230|220|240|right)/u, tells: { 'line-selector-wrong': 0.1 } },
   // How it behaves in time.
   {
-    says: /(?:starts?|works?|runs?|comes up).{0,40}(?:only |better |again )?(?:when|once|after|if).{0,20}(?:warm|hair ?dry|heated)|cold.{0,30}(?:does not|will not|won.t|hardly|slow|no start|dead)|(?:longer|minutes|tries).{0,30}(?:start|come up)|several (?:attempts|tries)/u,
+    says: /(?:starts?|works?|runs?|comes up).{0,40}(?:only |better |again )?(?:when|once|after|if).{0,20}(?:warm|hair ?dry|heated)|cold.{0,30}(?:does not|will not|won.t|hardly|slow|no start|dead)|(?:longer|minutes|tries).{0,30}(?:start|come up)|longer every|wants longer|comes? (?:on |up )?late\b|(?:several|few|many|some) (?:attempts|tries|goes)/u,
     tells: {
       'vcc-capacitor-dry': 4,
       'standby-capacitor-dry': 4,
@@ -240,6 +248,145 @@ export const SIGNS: readonly Sign[] = practice([
       'x-capacitor-failed': 1.3,
     },
   },
+  {
+    says: /runs another|another (?:one|laptop|device|machine|unit|player) (?:runs|works)|(?:only|just) (?:with|when|while) (?:the |its |that |a )?[a-z ]{2,20}(?:is )?(?:plugged in|connected|on it)|(?:steady|right|fine|holds|good|correct).{0,30}(?:with|on|into) (?:a|an|another) [a-z ]{0,20}(?:lamp|bulb|load|resistor|device)/u,
+    tells: { 'overloaded-outside': 5 },
+  },
+  {
+    says: /(?:low|same|sags).{0,40}(?:no|without|any|at every|at no) load|from no load on|low.{0,16}(?:unloaded|empty)|even (?:unloaded|without load)/u,
+    tells: {
+      'output-rectifier-open': 3,
+      'feedback-open': 2,
+      'reference-dead': 2,
+      'optocoupler-dead': 2,
+      'output-capacitors-dry': 0.4,
+      'bulk-dry': 0.3,
+      'overloaded-outside': 0.15,
+    },
+  },
+  {
+    says: /(?:jumps|shoots|runs) (?:up )?to|overshoot|(?:shoots|jumps) up and/u,
+    tells: { 'feedback-open': 3, 'optocoupler-dead': 4, 'reference-dead': 3, 'timing-capacitor-leaky': 2 },
+  },
+  {
+    says: /does not (?:strike|light up)|no arc\b|\bends?\b.{0,24}(?:redden|\bred\b|glow|orange)|filaments? (?:glow|stay|only)|glows? (?:at|only at) (?:its|the|both) ends|tries to (?:strike|light)/u,
+    tells: { 'resonant-capacitor-faded': 6, 'trigger-diode-dead': 0.2, 'switch-shorted': 0.3 },
+  },
+  {
+    says: /resistor burnt/u,
+    tells: {
+      'switch-shorted': 2,
+      'standby-switch-shorted': 3,
+      'sense-resistor-open': 2,
+      'gate-drive-fault': 1.5,
+      'snubber-failed': 1.5,
+      'output-capacitors-dry': 0.5,
+      'standby-capacitor-dry': 0.5,
+      'vcc-capacitor-dry': 0.5,
+    },
+  },
+  {
+    says: /pfc boosts/u,
+    tells: {
+      'pfc-switch-shorted': 0.1,
+      'pfc-diode-shorted': 0.15,
+      'ntc-open': 0.05,
+      'startup-resistor-open': 0.3,
+      'vcc-capacitor-dry': 0.5,
+      'sync-fet-shorted': 1.5,
+    },
+  },
+  {
+    says: /(?:supply|vcc).{0,24}(?:ticks|saw|between \d|climbs and (?:falls|drops)|up and down)/u,
+    tells: {
+      'startup-resistor-open': 0.06,
+      'controller-dead': 0.5,
+      'sense-resistor-open': 2,
+      'auxiliary-winding-open': 1.6,
+      'vcc-capacitor-dry': 1.3,
+      'output-rectifier-shorted': 1.3,
+    },
+  },
+  {
+    says: /\bvents?\b.{0,16}(?:open|burst|lifted|blown)|(?:pushed|blown|opened) its vent|(?:bulk|big can|mains can).{0,24}(?:burst|vented|domed|swollen|bulged)|can (?:has )?(?:burst|exploded)|(?:bottom|lid|sleeve).{0,16}(?:came (?:out|off)|blown|torn|pushed)/u,
+    tells: { 'bulk-shorted': 6, 'output-capacitors-dry': 1.6, 'bulk-dry': 1.6 },
+  },
+  {
+    says: /part of (?:it|the (?:strip|lamp|string))|some (?:leds|lamps|segments)|(?:leds|segments).{0,20}(?:dead|dark|out\b)/u,
+    tells: { 'led-string-open': 4 },
+  },
+  {
+    says: /fusible.{0,24}(?:open|burnt|gone|blown)|(?:open|burnt|blown).{0,12}fusible/u,
+    tells: { 'ntc-open': 0.3, 'startup-resistor-open': 0.3, 'vcc-capacitor-dry': 0.3, 'sense-resistor-open': 0.5 },
+  },
+  {
+    says: /(?:\bsteady|stays|sits).{0,24}(?:chip|vcc|controller|supply pin)|(?:reference|ref) (?:pin )?(?:at |is |gives )?(?:0|nothing|zero|dead)|no (?:pulses|drive|reference)\b/u,
+    tells: {
+      'controller-dead': 6,
+      'startup-resistor-open': 0.15,
+      'vcc-capacitor-dry': 0.4,
+      'output-rectifier-shorted': 0.4,
+    },
+  },
+  {
+    says: /folds? back|limits? (?:at|far|too)|gives up at|current limit/u,
+    tells: { 'sense-resistor-open': 5, 'output-capacitors-dry': 0.4 },
+  },
+  {
+    says: /whatever (?:hangs|is|load|the load)|the same (?:low )?volts? (?:with|at) (?:any|every)/u,
+    tells: {
+      'reference-dead': 3,
+      'feedback-open': 2,
+      'optocoupler-dead': 2,
+      'output-rectifier-open': 2,
+      'output-capacitors-dry': 0.3,
+      'bulk-dry': 0.3,
+      'overloaded-outside': 0.2,
+    },
+  },
+  { says: /opto|four.legged/u, tells: { 'optocoupler-dead': 4 } },
+  { says: /(?:cold|freez)\w* spray/u, tells: { 'optocoupler-dead': 2, 'controller-dead': 1.5 } },
+  {
+    says: /pfc (?:transistor|fet|switch).{0,24}(?:good|fine|whole)/u,
+    tells: { 'pfc-switch-shorted': 0.08, 'pfc-diode-shorted': 2 },
+  },
+  {
+    says: /(?<!pfc )(?:switch|fet|transistor)s? (?:measures?|reads?|tests?|is|are) (?:good|fine)/u,
+    tells: { 'switch-shorted': 0.15 },
+  },
+  {
+    says: /(?:transistor|fet\b|switch).{0,24}(?:\bhole|crack|split|burst)/u,
+    tells: { 'switch-shorted': 3, 'pfc-switch-shorted': 3, 'standby-switch-shorted': 1.5 },
+  },
+  { says: /(?:coil|choke).{0,12}(?:transistor|fet)/u, tells: { 'pfc-switch-shorted': 4, 'switch-shorted': 0.6 } },
+  { says: /varnish|\bcore\b.{0,20}(?:hot|warm)/u, tells: { 'transformer-shorted-turns': 6 } },
+  { says: /rattl|grind|squeak|(?:quiet|silent) now/u, tells: { 'fan-stuck': 6 } },
+  {
+    says: /charging resistor.{0,20}hot|store.{0,24}(?:never|does not|stays (?:low|at)|only)/u,
+    tells: { 'pulse-switch-shorted': 4, 'store-capacitor-faded': 0.6 },
+  },
+  {
+    says: /\b(?:cat|dog|rabbit|puppy|chair leg)\b|(?:dead|off|works) one day|comes and goes|now and then|on and off|sometimes (?:works|it)/u,
+    tells: { 'cable-broken': 3, 'solder-joint-cracked': 2.5, 'startup-resistor-open': 0.5 },
+  },
+  {
+    says: /(?:output|rail|secondary|volts?).{0,24}(?:0(?:\.\d+)? ?ohms?|dead short|\bshort(?:ed)? to (?:ground|minus))/u,
+    tells: {
+      'output-rectifier-shorted': 5,
+      'sync-fet-shorted': 7,
+      'overloaded-outside': 2,
+      'startup-resistor-open': 0.1,
+      'controller-dead': 0.2,
+      'sense-resistor-open': 0.2,
+      'ntc-open': 0.1,
+    },
+  },
+  { says: /(?:red|standby) (?:lamp|light|led)/u, tells: { 'standby-capacitor-dry': 2, 'standby-switch-shorted': 1.5 } },
+  { says: /frequency/u, tells: { 'resonant-capacitor-faded': 2.5 } },
+  {
+    says: /(?:upper|lower|one|left|right|high.side|low.side) (?:transistor|fet|switch|mosfet).{0,16}(?:hot|warm)|\bone gets (?:hot|warm)|gate.{0,24}(?:round|slow|weak|lazy|soft)/u,
+    tells: { 'gate-drive-fault': 5, 'fan-stuck': 0.3 },
+  },
   { says: /not loaded|no load on|unloaded/u, tells: { 'overloaded-outside': 0.15 } },
   { says: /trimmer|potentiometer|screwdriver|adjust/u, tells: { 'feedback-open': 1.6 } },
   {
@@ -258,7 +405,7 @@ export const SIGNS: readonly Sign[] = practice([
   },
   // What the eye and the nose found.
   {
-    says: /bulg|dome|swollen|vented|crust|leak(?:ed|ing)?\b|electrolyte|brown (?:foot|ring)|fish/u,
+    says: /bulg|dome|cushion|swollen|vented|crust|leak(?:ed|ing)?\b|electrolyte|brown (?:foot|ring)|fish/u,
     tells: { 'output-capacitors-dry': 3, 'bulk-dry': 1.3, 'standby-capacitor-dry': 1.8, 'vcc-capacitor-dry': 1.5 },
   },
   { says: /glue.{0,40}(?:brown|dark|conduct)|brown glue/u, tells: { 'output-capacitors-dry': 1 } },
@@ -310,15 +457,22 @@ export const SIGNS: readonly Sign[] = practice([
     },
   },
   {
-    says: /fan.{0,24}(?:stands|stuck|stopped|does not turn|hard|dust|seized|grinds|dead|slow)/u,
+    says: /(?:no|hardly any|does not|used to) (?:air|blow)|fan.{0,24}(?:stands|stuck|stopped|does not turn|hard|dust|seized|grinds|dead|slow)/u,
     tells: { 'fan-stuck': 20 },
   },
   { says: /fan (?:turns|runs|spins)|fan is (?:good|fine)/u, tells: { 'fan-stuck': 0.03 } },
   {
-    says: /one of (?:the )?(?:two|three|four|both).{0,40}(?:hot|warm)|one (?:sink|transistor|fet|switch|leg).{0,30}(?:hot|hotter)|only one .{0,20}hot/u,
+    says: /\b(?:one|two|three|half|some) of (?:the |its )?(?:two|three|four|six|eight|both|pair)\b.{0,40}(?:hot|warm|cold)|other.{0,16}(?:stays?|is) cold|one (?:sink|transistor|fet|switch|leg).{0,30}(?:hot|hotter)|only one .{0,20}hot/u,
     tells: { 'gate-drive-fault': 6, 'transformer-shorted-turns': 0.7, 'fan-stuck': 0.1 },
   },
-  { says: /transformer.{0,24}(?:hot|smell|dark)/u, tells: { 'transformer-shorted-turns': 5 } },
+  {
+    says: /transformer.{0,24}(?:hot|smell|dark)/u,
+    tells: { 'transformer-shorted-turns': 9, 'output-rectifier-shorted': 0.7, 'vcc-capacitor-dry': 0.4 },
+  },
+  {
+    says: /low end|from dark|(?:jumps|snaps|comes on) (?:up|on|half|at once|suddenly)/u,
+    tells: { 'timing-capacitor-leaky': 3 },
+  },
   // Readings told in words.
   {
     says: /(?:bulk|big can|mains can).{0,24}(?:\b3[0-9]\d ?v|charged|full|stays)|(?:3[0-9]\d|charged|full).{0,20}(?:on|at|in|across) (?:the )?(?:bulk|big can|mains can)/u,
@@ -347,7 +501,10 @@ export const SIGNS: readonly Sign[] = practice([
       'solder-joint-cracked': 1.5,
     },
   },
-  { says: /full brightness|cannot be (?:dimmed|turned down)|always on|full power/u, tells: { 'triac-shorted': 15 } },
+  {
+    says: /full brightness|full on\b|flat out|full speed|cannot be (?:dimmed|turned down)|always on|full power/u,
+    tells: { 'triac-shorted': 15 },
+  },
   {
     says: /too bright|too fast|runs away|crowbar|overvoltage protection/u,
     tells: { 'feedback-open': 2, 'regulator-shorted': 1.6 },

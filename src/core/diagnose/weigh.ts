@@ -3,6 +3,7 @@ import type { Complaint } from './complaint';
 import { firstVolts, isNothing, nominalOf, stateOf, type Seen, type State } from './readings';
 import { byReading, type RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
+import { KILLED_BEFORE } from './signs';
 import type { RoleName, Symptom } from './words';
 
 /** Makes a cause so many times likelier, with the reason. */
@@ -38,6 +39,10 @@ const BLOCKING: ReadonlySet<RoleName> = new Set([
   'optocoupler',
   'reference',
 ]);
+
+/** Whether ohms were read at a small film capacitor, which should read none. */
+const leaks = ({ test, text }: Seen): boolean =>
+  test === 'resistance' && /^\d+(?:\.\d+)? ?(?:k|m)?(?:ohm|Ω)/iu.test(text?.trim() ?? '');
 
 const FIRES: ReadonlySet<RoleName> = new Set(['triac', 'trigger', 'pulseSwitch']);
 
@@ -88,16 +93,19 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
   }
   const { ref } = seen;
   if (ref === undefined) return;
-  const roles = byReading(of.rolesOf(ref), seen);
+  const roles = byReading(of.rolesOf(ref), seen, of.circuits);
   if (roles.size === 0) return;
   const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
-  const seenState = stateOf(seen, likely !== undefined && BLOCKING.has(likely));
+  const read = stateOf(seen, likely !== undefined && BLOCKING.has(likely));
+  const seenState = likely === 'timing' && read === 'good' && leaks(seen) ? 'off' : read;
   // What fires blocks both ways until then.
   const state =
     seenState === 'open' && seen.test === 'diode-mode' && likely !== undefined && FIRES.has(likely)
       ? 'good'
       : seenState;
-  if (state === 'unknown' || likely === 'fuse') return;
+  // A fuse is what a fault leaves behind, and so is a fusible resistor.
+  if (state === 'unknown' || likely === 'fuse' || (likely === 'fusible' && state === 'open')) return;
+  const isRepeated = complaint.observations.some(({ text }) => KILLED_BEFORE.test(text?.toLowerCase() ?? ''));
   for (const name of CAUSE_NAMES) {
     const cause = causeOf(name);
     // How sure this part would be the guilty one, and how well what was seen fits.
@@ -111,7 +119,15 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
       continue;
     }
     const fit = guilty * fits(name, state);
-    weigh(name, fit * RULE.bad + (1 - fit) * RULE.unexplained, reason);
+    const sure = (of: readonly RoleName[] = []) => of.reduce((most, role) => Math.max(most, roles.get(role) ?? 0), 0);
+    const along = state === 'stained' ? 0 : sure(cause.wake);
+    const killed = state === 'shorted' && isRepeated ? sure(cause.kills) : 0;
+    const other = Math.max(
+      RULE.unexplained,
+      along * RULE.inWake + (1 - along) * RULE.unexplained,
+      killed * RULE.killed + (1 - killed) * RULE.unexplained,
+    );
+    weigh(name, fit * RULE.bad + (1 - fit) * other, reason);
   }
 }
 
@@ -163,7 +179,7 @@ function railShare(seen: Seen): { readonly name: string; readonly share: number 
 
 /** Rails that sag together are short of what feeds them all; the cans of one output pull down one. */
 export function weighTogether(observations: readonly Seen[], weigh: Weigh): void {
-  const { low, gone, alike, bulk, cans } = RULE.together;
+  const { low, gone: least, alike, bulk, cans } = RULE.together;
   const rails = new Map(
     observations.flatMap((seen) => {
       const rail = railShare(seen);
@@ -171,7 +187,29 @@ export function weighTogether(observations: readonly Seen[], weigh: Weigh): void
     }),
   );
   const shares = [...rails.values()];
-  if (shares.length < 2 || shares.some((share) => share >= low || share < gone)) return;
+  const gone = [...rails].filter(([, share]) => share < RULE.oneGone.under);
+  const right = [...rails].filter(([, share]) => share > RULE.rail.rightFrom && share < RULE.rail.rightTo);
+  if (gone.length > 0 && right.length > 0) {
+    const reason = `${gone.map(([name]) => name).join(' and ')} gone, ${right.map(([name]) => name).join(' and ')} right`;
+    for (const name of CAUSE_NAMES) weigh(name, RULE.oneGone.behind[name] ?? RULE.oneGone.others, reason);
+  }
+  const lower = [...rails].filter(([, share]) => share >= RULE.oneGone.under && share < RULE.rail.low);
+  if (lower.length > 0 && right.length > 0) {
+    const reason = `${lower.map(([name]) => name).join(' and ')} low, ${right.map(([name]) => name).join(' and ')} right`;
+    for (const name of CAUSE_NAMES) weigh(name, RULE.oneLow.behind[name] ?? RULE.oneLow.others, reason);
+  }
+  const { selector, rectifier } = RULE.halved;
+  if (
+    shares.length > 1 &&
+    shares.every((share) => share > RULE.halved.from && share < RULE.halved.to) &&
+    Math.max(...shares) - Math.min(...shares) < 2 * alike
+  ) {
+    const halves = `${[...rails.keys()].join(' and ')} are all near half`;
+    weigh('line-selector-wrong', selector, halves);
+    weigh('output-rectifier-open', rectifier ** -rails.size / rectifier, halves);
+    return;
+  }
+  if (shares.length < 2 || shares.some((share) => share >= low || share < least)) return;
   if (Math.max(...shares) - Math.min(...shares) > alike) return;
   const reason = `${[...rails.keys()].join(' and ')} sag together`;
   weigh('bulk-dry', bulk, reason);
@@ -198,15 +236,20 @@ function weighRail(rail: string, seen: Seen, complaint: Complaint, weigh: Weigh)
   if (shows === undefined) {
     // A standby supply that is right has nothing wrong with it.
     if (isStandby && isRight) for (const name of NOT_WITH_STANDBY) weigh(name, RULE.standbyRight, `${rail} is right`);
-    if (!isStandby && isRight && WOULD_FALL.has(complaint.symptom)) {
+    const isAlone = complaint.observations.every((other) => (railShare(other)?.share ?? 1) > RULE.rail.rightFrom);
+    if (!isStandby && isRight && isAlone && WOULD_FALL.has(complaint.symptom)) {
       weigh('overloaded-outside', RULE.outside, `${rail} is right by itself`);
       weigh('cable-broken', RULE.cable, `${rail} is right by itself`);
     }
     return;
   }
-  if (shows === complaint.symptom) return;
-  for (const name of CAUSE_NAMES) {
-    const makes = causeOf(name).symptoms[shows] ?? 0;
-    weigh(name, 0.6 + 3 * makes, `${rail} at ${Math.round(100 * ratio)} % of its volts`);
+  const reading = `${rail} at ${Math.round(100 * ratio)} % of its volts`;
+  if (ratio > RULE.halved.from && ratio < RULE.halved.to) {
+    weigh('output-rectifier-open', RULE.halved.rectifier, reading);
+    weigh('output-capacitors-dry', RULE.halved.cans, reading);
   }
+  if (shows === complaint.symptom) return;
+  // Too high a rail is hardly made by anything but a lost hold of it; too low a one is made by much.
+  const { others, makes: weight } = shows.endsWith('high') ? RULE.railHigh : { others: 0.6, makes: 3 };
+  for (const name of CAUSE_NAMES) weigh(name, others + weight * (causeOf(name).symptoms[shows] ?? 0), reading);
 }

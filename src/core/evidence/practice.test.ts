@@ -13,7 +13,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   bringup: 12,
   chips: 3,
   design: 1,
-  diagnose: 9,
+  diagnose: 12,
   evidence: 1,
   findings: 13,
   harvest: 15,

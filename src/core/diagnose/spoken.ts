@@ -1,0 +1,66 @@
+import { practice } from '../evidence';
+import { CAUSE_NAMES } from './causes';
+import { isDenied } from './readings';
+import { causeOf } from './rule';
+import { has } from './roles';
+import type { RoleName } from './words';
+import type { Weigh } from './weigh';
+
+/** What people call a part that they have no number for. */
+const CALLED: readonly (readonly [RegExp, RoleName])[] = practice([
+  [/\b(?:pfc|coil.?s?|choke.?s?) (?:transistor|fet|mosfet|switch)/u, 'pfcSwitch'],
+  [/(?:little|small|tiny) chip/u, 'standbySwitch'],
+  [/\b(?:standby) (?:transistor|fet|chip|switch)/u, 'standbySwitch'],
+  [/\b(?:transistors?|fets?|mosfets?|igbts?|main switch)\b/u, 'mainSwitch'],
+  [/\bbridge\b|rectifier block/u, 'bridge'],
+  [/\b(?:bulk|(?:big|tall|large|mains) (?:can|cap|capacitor))s?\b/u, 'bulk'],
+  [/varistor|blue (?:disc|part|pill)|\bmov\b/u, 'varistor'],
+  [/\bx2?.?(?:cap|capacitor)|(?:yellow|square|plastic|film) (?:box|cap|capacitor)/u, 'xCapacitor'],
+  [/\bntc\b|thermistor|inrush/u, 'ntc'],
+  [/start.?up resistor/u, 'startUp'],
+  [/(?:small|little|tiny) (?:can|cap|capacitor)|vcc cap/u, 'vccCapacitor'],
+  [/\bchip\b|controller|\bic\b/u, 'controller'],
+  [/\bshunt\b(?! ref)|sense resistor/u, 'sense'],
+  [/gate resistor|driver/u, 'gate'],
+  [/snubber|clamp|resistors? (?:next to|beside|at) the transformer/u, 'clamp'],
+  [/output diode|output rectifier|(?:double|schottky|secondary) diode/u, 'outputRectifier'],
+  [/(?:output|secondary) (?:cans?|caps?|capacitors?)|\b(?:two|three|four|some|all|the) cans\b/u, 'outputCapacitor'],
+  [/opto|four.legged/u, 'optocoupler'],
+  [/\b431\b|shunt ref|reference/u, 'reference'],
+  [/divider|trimmer|little screw|adjustment|feedback/u, 'feedback'],
+  [/transformer|\bcore\b/u, 'transformer'],
+  [/\bfan\b|blower/u, 'fan'],
+  [/\b(?:cable|cord|lead|barrel|connector|plug)\b/u, 'cable'],
+  [/triac/u, 'triac'],
+  [/diac|trigger/u, 'trigger'],
+  [/timing/u, 'timing'],
+  [/dropper/u, 'dropper'],
+  [/regulator|three.legged|pass transistor/u, 'regulator'],
+  [/\bstore\b|flash cap/u, 'store'],
+  [/\bleds?\b|strip|panel|\bdots?\b/u, 'leds'],
+  [/solder|joint/u, 'joints'],
+] as const);
+
+const SICK =
+  /\bpit\b|cushion|puff|swell|swollen|fray|cook|brown|scorch|charr|\bhole\b|crack|split|burn|burst|bulg|dome|crust|leak|\bdull\b|caked|\bdust|stiff|turns hard|\bdead\b|short|broken|torn|vented|open lids?|black (?:point|spot|dot)|clicked|gets? (?:very )?(?:hot|warm)|damaged|chewed|melted|blown off|halves|pieces|seam/u;
+const WELL =
+  /\b(?:measures?|reads?|tests?|is|are|was|were|looks?|has been) (?:all )?(?:good|fine|new|whole|ok|right)\b|\bso that one is whole|\b(?:new|replaced|renewed|changed)\b/u;
+
+/** How much a part that is told of as sick, or as well, says. */
+const SAYS = practice({ sick: 3, well: 0.3 });
+
+/** What is told of parts in plain words, clause by clause: “the chip has a pit”, “the PFC transistor measures good”. */
+export function weighSpoken(told: string, circuits: string, weigh: Weigh): void {
+  const heard = new Map<RoleName, { readonly isSick: boolean; readonly clause: string }>();
+  for (const clause of told.split(/[.;\n]|, (?!and\b)/u)) {
+    const role = CALLED.find(([says, of]) => says.test(clause) && has(of, circuits))?.[1];
+    if (role === undefined) continue;
+    const sick = SICK.exec(clause);
+    const isSick = sick !== null && !isDenied(clause.slice(0, sick.index));
+    if (isSick || WELL.test(clause)) heard.set(role, { isSick, clause });
+  }
+  for (const [role, { isSick, clause }] of heard)
+    for (const name of CAUSE_NAMES)
+      if ((causeOf(name).roles as readonly RoleName[]).includes(role))
+        weigh(name, isSick ? SAYS.sick : SAYS.well, `“${clause.trim()}”`);
+}
