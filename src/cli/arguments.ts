@@ -21,6 +21,7 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   find: ['file'],
   diagnose: [],
   design: [],
+  match: [],
   substitute: ['file'],
   simulate: ['measure', 'period', 'waves', 'steady'],
 };

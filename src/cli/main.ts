@@ -8,6 +8,7 @@ import { session } from './session';
 import { discharge } from './discharge';
 import { find } from './find';
 import { design } from './design';
+import { match } from './match';
 import { diagnoseFile } from './diagnose';
 import { simulateFile } from './simulate';
 import { substitute } from './substitute';
@@ -97,6 +98,12 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     message:
       'What may take the place of a part that failed, with reasons and margins: from a stock list, or a verdict on each pair of a file.',
     run: (line) => substitute(line, note),
+  },
+  match: {
+    usage: 'match NEED.json STOCK.csv',
+    message:
+      'Lots of a stock list that meet a need under its duty, each checked by name, the best first; and what several come to together.',
+    run: (line) => match(line, note),
   },
   design: {
     usage: 'design SPEC.json STOCK.csv',

@@ -1,5 +1,6 @@
+import { USED_VOLTS } from '../derating';
 import { expectedEsr } from '../measure';
-import { CASES, JUNCTION_GOOD, onGrowth, switchLosses } from '../thermal';
+import { caseHeat, JUNCTION_GOOD, onGrowth, switchLosses } from '../thermal';
 import type { Demand } from './point';
 import { rippleOf } from './point';
 import { RULES } from './rules';
@@ -57,20 +58,8 @@ function fit(demand: Demand, of: Omit<Fit, 'cost'>): Fit | undefined {
   };
 }
 
-const ruleOf = (name: string | undefined) => {
-  const wanted = (name ?? '').toUpperCase().replace(/FP|F$/u, '');
-  return CASES.find((one) => wanted.startsWith(one.name.toUpperCase().split(' ')[0] ?? '-')) ?? CASES[1];
-};
-
-/** How warm a junction gets, by itself or on a heat sink; nothing where none would do. */
-function heatOf(lot: DesignLot, watts: number, ambient: number): Pick<Fit, 'celsius' | 'sink'> | undefined {
-  const rule = ruleOf(lot.package);
-  if (!rule) return undefined;
-  const bare = ambient + watts * rule.air;
-  if (bare <= JUNCTION_GOOD) return { celsius: bare };
-  const sink = (JUNCTION_GOOD - ambient) / watts - rule.junction[1] - RULES.sink.interface;
-  return sink < RULES.sink.least ? undefined : { celsius: JUNCTION_GOOD, sink };
-}
+const heatOf = (lot: DesignLot, watts: number, ambient: number): Pick<Fit, 'celsius' | 'sink'> | undefined =>
+  caseHeat({ package: lot.package, watts, ambient });
 
 /** A choke carries its peak without saturating. */
 export function chokeFit(demand: Demand, lot: DesignLot): Fit | undefined {
@@ -121,7 +110,7 @@ export function switchFit(demand: Demand, lot: DesignLot): Fit | undefined {
       watts: own + losses.gate,
       ...heat,
       stresses: [
-        stress('voltage', demand.switchVolts, vds, 'volt', RULES.volts.fet),
+        stress('voltage', demand.switchVolts, vds, 'volt', USED_VOLTS.mosfet),
         stress('rms current', demand.switchRms, id, 'ampere', RULES.fetRms),
       ],
       notes: [],
@@ -154,7 +143,7 @@ export function rectifierFit(demand: Demand, lot: DesignLot): Fit | undefined {
           demand.rectifierVolts,
           vrrm,
           'volt',
-          isSchottky(lot) ? RULES.volts.schottky : RULES.volts.fast,
+          isSchottky(lot) ? USED_VOLTS.schottky : USED_VOLTS.diode,
         ),
         stress('mean current', demand.rectifierMean, ifav, 'ampere', RULES.rectifierMean),
       ],
@@ -181,8 +170,8 @@ export function bankFit(
     count,
     watts: count * amperes ** 2 * esr,
     stresses: [
-      stress('voltage', volts, voltage, 'volt', RULES.volts.can),
-      stress('ripple current', amperes, ripple ?? Math.sqrt(RULES.canHeat / esr), 'ampere', RULES.volts.can),
+      stress('voltage', volts, voltage, 'volt', USED_VOLTS.can),
+      stress('ripple current', amperes, ripple ?? Math.sqrt(RULES.canHeat / esr), 'ampere', USED_VOLTS.can),
     ],
     notes: lot.ratings['esr'] === undefined ? ['its ESR is that of its kind: measure it'] : [],
   });

@@ -1,10 +1,8 @@
 import { practice } from '../evidence';
 
-/** How a design is judged. Shares of ratings as in the derating table of handbooks; the rest common practice, no source. */
+/** How a design is judged; common practice, no source. */
 export const RULES = practice({
   frequencies: [20e3, 30e3, 50e3, 65e3, 80e3, 100e3, 130e3, 160e3, 200e3, 250e3, 300e3],
-  /** Of its rating a part is put under at most; up to all of it with limits, never above. */
-  volts: { fet: 0.8, schottky: 0.75, fast: 0.8, can: 0.9 },
   rectifierMean: 0.7,
   fetRms: 0.5,
   /** A choke saturates above its peak by so much; without a saturation current its own current counts. */
@@ -16,8 +14,6 @@ export const RULES = practice({
   /** Watts that a can turns into heat for good where its ripple current is not known. */
   canHeat: 0.25,
   ambient: 40,
-  /** A junction gets so warm without a heat sink, or with one of so many kelvin a watt at least. */
-  sink: { least: 2, interface: 1.2 },
   /** Drops that are reckoned with while parts are chosen. */
   drops: { rectifier: 0.55, fast: 1, switch: 0.1 },
   /** The drive of a gate: amperes, share of the charge that passes while it switches, volts. */

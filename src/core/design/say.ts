@@ -1,3 +1,4 @@
+import { USED_VOLTS } from '../derating';
 import { formatQuantity } from '../quantity';
 import { RULES } from './rules';
 import type { Design } from './search';
@@ -12,13 +13,13 @@ export function toBuyFor({ demand }: Design, role: DesignRole): string {
     case 'choke':
       return `choke of ${q(point.inductance, 'henry')} that stands ${q(peak / RULES.saturation, 'ampere')} before it saturates`;
     case 'switch':
-      return `N-FET of at least ${q(switchVolts / RULES.volts.fet, 'volt')} and ${q(switchRms / RULES.fetRms, 'ampere')}`;
+      return `N-FET of at least ${q(switchVolts / USED_VOLTS.mosfet, 'volt')} and ${q(switchRms / RULES.fetRms, 'ampere')}`;
     case 'rectifier':
-      return `Schottky of at least ${q(rectifierVolts / RULES.volts.schottky, 'volt')} and ${q(rectifierMean / RULES.rectifierMean, 'ampere')}`;
+      return `Schottky of at least ${q(rectifierVolts / USED_VOLTS.schottky, 'volt')} and ${q(rectifierMean / RULES.rectifierMean, 'ampere')}`;
     case 'output':
-      return `can of at least ${q(point.output / RULES.volts.can, 'volt')} for ${q(outputRms, 'ampere')} of ripple current, low ESR`;
+      return `can of at least ${q(point.output / USED_VOLTS.can, 'volt')} for ${q(outputRms, 'ampere')} of ripple current, low ESR`;
     case 'input':
-      return `can of at least ${q(point.inputHigh / RULES.volts.can, 'volt')} for ${q(inputRms, 'ampere')} of ripple current`;
+      return `can of at least ${q(point.inputHigh / USED_VOLTS.can, 'volt')} for ${q(inputRms, 'ampere')} of ripple current`;
   }
 }
 
@@ -59,12 +60,12 @@ export function needFor({ demand }: Design, role: DesignRole): string {
     case 'choke':
       return `choke ${typed(point.inductance, 'henry')} current>=${typed(peak, 'ampere')}`;
     case 'switch':
-      return `nmos vds>=${typed(switchVolts / RULES.volts.fet, 'volt')} id>=${typed(switchRms / RULES.fetRms, 'ampere')}`;
+      return `nmos vds>=${typed(switchVolts / USED_VOLTS.mosfet, 'volt')} id>=${typed(switchRms / RULES.fetRms, 'ampere')}`;
     case 'rectifier':
-      return `schottky vrrm>=${typed(rectifierVolts / RULES.volts.schottky, 'volt')} ifav>=${typed(rectifierMean / RULES.rectifierMean, 'ampere')}`;
+      return `schottky vrrm>=${typed(rectifierVolts / USED_VOLTS.schottky, 'volt')} ifav>=${typed(rectifierMean / RULES.rectifierMean, 'ampere')}`;
     case 'output':
-      return `electrolytic voltage>=${typed(point.output / RULES.volts.can, 'volt')}`;
+      return `electrolytic voltage>=${typed(point.output / USED_VOLTS.can, 'volt')}`;
     case 'input':
-      return `electrolytic voltage>=${typed(point.inputHigh / RULES.volts.can, 'volt')}`;
+      return `electrolytic voltage>=${typed(point.inputHigh / USED_VOLTS.can, 'volt')}`;
   }
 }

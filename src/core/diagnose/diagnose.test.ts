@@ -752,7 +752,7 @@ test.each([
           next: [step],
         } = diagnose({ ...complaint, observations });
         if (first) claims.push({ p: first.probability, holds: truth.includes(first.cause) });
-        if (first?.cause === truth[0] && first.probability >= 0.7) return true;
+        if (first && first.cause === truth[0] && first.probability >= 0.7) return true;
         if (step)
           observations = [...observations, { ref: step.ref, test: step.test, text: answer(step.ref, step.test) }];
       }

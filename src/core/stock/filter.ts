@@ -2,6 +2,8 @@ import type { Source } from '../evidence';
 import type { Use } from '../measure';
 import type { KindName, RatingName } from '../part';
 
+import type { Duty } from './duty/duty';
+
 export type Comparison = 'at-least' | 'at-most' | 'above' | 'below' | 'equal' | 'about' | 'between';
 
 /** One demand on a rating, in the SI base unit. */
@@ -43,6 +45,8 @@ export interface StockFilter {
   readonly grades?: readonly ('A' | 'B' | 'C' | null)[];
   /** What it is to be used for; a lot whose limits forbid it does not fit. */
   readonly uses?: readonly Use[];
+  /** What it is put under in its place. */
+  readonly duty?: Duty;
   /** Words to find in markings, packages and bins. */
   readonly words: readonly string[];
   /** A type that something is to stand in for; who answers knows its ratings. */

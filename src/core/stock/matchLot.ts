@@ -3,6 +3,7 @@ import { USES, type Grade, type Limit, type Use } from '../measure';
 import { RATINGS, type KindName, type RatingName } from '../part';
 import { formatQuantity } from '../quantity';
 import { checkPlace } from './checkPlace';
+import { checkDuty } from './duty/checkDuty';
 import { demandedRange, ratingsOf, type AskedKind, type Demand, type StockFilter } from './filter';
 import type { MatchCheck } from './matchCheck';
 
@@ -60,6 +61,7 @@ export function matchLot(need: StockFilter, lot: LotFacts): LotMatch {
   const limits = lot.limits ?? [];
   const checks = [
     ...need.demands.map((demand) => checkDemand(demand, lot, limits)),
+    ...(need.duty ? checkDuty(need.duty, lot, (rating) => shareOf(rating, limits)) : []),
     ...(need.uses ?? []).flatMap((use) => checkPlace(use, lot) ?? []),
     ...limits.flatMap((limit) => (limit.kind === 'not-for' ? [checkUse(limit.use, need)] : [])),
     ...(lot.grade === null && lot.partId ? [OPEN] : []),

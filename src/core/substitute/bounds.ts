@@ -2,21 +2,6 @@ import { practice } from '../evidence';
 
 /** How far a replacement may stand from what failed; each is a share of the failed part's value unless it says else. */
 export const BOUNDS = practice({
-  /** Of its rating a part is put under at most, for good. */
-  use: {
-    mosfet: 0.8,
-    igbt: 0.8,
-    transistor: 0.8,
-    schottky: 0.75,
-    diode: 0.8,
-    bridge: 0.7,
-    can: 0.9,
-    tantalum: 0.5,
-    ceramic: 0.6,
-    film: 0.8,
-    triac: 0.7,
-    other: 0.9,
-  },
   /** A mean current of a rectifier, a fuse apart. */
   mean: 0.7,
   onResistance: { good: 1.25, most: 2 },

@@ -1,7 +1,7 @@
+import { shareUsed, VOLTS } from '../derating';
 import type { Unit } from '../quantity';
 import { BOUNDS } from './bounds';
 import { numberOf, shown, technologyOf, wordOf, type PartFacts, type PlaceFacts } from './judged';
-import { shareUsed, VOLTS } from './rules/common';
 
 interface Line {
   readonly key: string;

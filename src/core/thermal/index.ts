@@ -1,4 +1,5 @@
 export {
+  caseHeat,
   CASES,
   currentShare,
   EXTRUSIONS,

@@ -21,6 +21,7 @@ export const CASES: readonly CaseRule[] = practice([
   { name: 'SOT-223', junction: [10, 15], air: 100 },
   { name: 'SOT-23', junction: [100, 100], air: 300 },
   { name: 'DO-41', junction: [25, 50], air: 75 },
+  { name: 'DO-201', junction: [8, 20], air: 40 },
 ]);
 
 /** What lies between a case and a heat sink, kelvin per watt of a TO-220; common practice, no source. */
@@ -102,4 +103,32 @@ export function switchLosses(of: {
     recovery: (of.recovery ?? 0) * of.volts * of.frequency,
     gate: (of.gate?.charge ?? 0) * (of.gate?.volts ?? 0) * of.frequency,
   };
+}
+
+/** The least heat sink that is worth asking for, and what lies between it and the case, kelvin per watt; common practice, no source. */
+export const SINK = practice({ least: 2, interface: 1.2 });
+
+/** The rule of a case by its name; that of a TO-220 where it is not known. */
+function caseRule(name: string | undefined): CaseRule | undefined {
+  const wanted = (name ?? '').toUpperCase().replace(/FP|F$/u, '');
+  return CASES.find((one) => wanted.startsWith(one.name.toUpperCase().split(' ')[0] ?? '-')) ?? CASES[1];
+}
+
+/**
+ * How warm a junction gets by its own case, or what heat sink keeps it at 110 °C; nothing where none would do.
+ * @param of.watts what it turns into heat; `of.ambient` °C of the air
+ */
+export function caseHeat(of: {
+  readonly package: string | undefined;
+  readonly watts: number;
+  readonly ambient: number;
+}): { readonly celsius: number; readonly sink?: number } | undefined {
+  const rule = caseRule(of.package);
+  if (!rule) return undefined;
+  const bare = of.ambient + of.watts * rule.air;
+  // Wires take no heat sink.
+  if (rule.name.startsWith('DO-')) return bare <= JUNCTION_MOST ? { celsius: bare } : undefined;
+  if (bare <= JUNCTION_GOOD) return { celsius: bare };
+  const sink = (JUNCTION_GOOD - of.ambient) / of.watts - rule.junction[1] - SINK.interface;
+  return sink < SINK.least ? undefined : { celsius: JUNCTION_GOOD, sink };
 }

@@ -51,4 +51,5 @@ export type QuestionProblem =
   | { readonly kind: 'unknown-rating'; readonly token: string }
   | { readonly kind: 'kind-needed'; readonly token: string; readonly maybe: readonly string[] }
   | { readonly kind: 'no-such-rating'; readonly token: string; readonly says: string }
+  | { readonly kind: 'bad-duty'; readonly words: readonly string[] }
   | { readonly kind: 'not-understood'; readonly words: readonly string[]; readonly maybe: readonly string[] };

@@ -1,4 +1,5 @@
 import { kindRule, PACKAGES, type KindName } from '../../part';
+import { partDuty, readDuty } from '../duty/duty';
 import type { StockFilter } from '../filter';
 import type { Heard, QuestionProblem } from './heard';
 import { Hearing } from './hear';
@@ -18,6 +19,8 @@ export function questionProblemText(problem: QuestionProblem): string {
       return `“${problem.token}” of which kind of part?`;
     case 'no-such-rating':
       return `“${problem.token}”: that is no rating of a ${problem.says}.`;
+    case 'bad-duty':
+      return `${problem.words.map((word) => `“${word}”`).join(', ')} in a duty: volts, amperes (ripple, peak), hertz, °C or watts are expected, such as duty 57V 2.6A 100kHz 45C.`;
     case 'not-understood':
       return `Not understood: ${problem.words.map((word) => `“${word}”`).join(', ')}. Name a kind of part, a value or a marking.`;
   }
@@ -33,12 +36,15 @@ export type ReadQuestion =
  * @example readQuestion('electrolytic 1000u 25V') // about 1000 µF ± 20 %, at least 25 V
  */
 export function readQuestion(text: string): ReadQuestion {
-  const hearing = new Hearing(wordsOf(text));
+  const { asked, behind } = partDuty(text);
+  const read = behind === undefined ? undefined : readDuty(behind);
+  if (read && 'words' in read) return { ok: false, problem: { kind: 'bad-duty', words: read.words } };
+  const hearing = new Hearing(wordsOf(asked));
   hearing.run();
   const { heard } = hearing;
   if (hearing.problem) return { ok: false, problem: hearing.problem };
   const { kind, leftOut } = askedKind(heard);
-  const problem = unclear(heard, kind !== undefined, text);
+  const problem = unclear(heard, kind !== undefined, asked);
   if (problem) return { ok: false, problem };
   const demands: StockFilter['demands'][number][] = [];
   for (const found of demandsOf(heard.figures, kind)) {
@@ -54,6 +60,7 @@ export function readQuestion(text: string): ReadQuestion {
     filter: {
       ...(kind ? { kind } : {}),
       demands,
+      ...(read ? { duty: read.duty } : {}),
       ...(cases.length > 0 ? { packages: cases } : {}),
       ...(bin === undefined ? {} : { bin }),
       ...(donor === undefined ? {} : { donor }),

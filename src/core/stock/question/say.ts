@@ -1,6 +1,7 @@
 import { RATINGS, type RatingName } from '../../part';
 import { formatQuantity } from '../../quantity';
 import type { Demand, StockFilter } from '../filter';
+import { dutyInWords, dutyText } from '../duty/duty';
 import { demandSaid } from '../matchLot';
 
 const SAID: Readonly<Record<Demand['comparison'], string>> = {
@@ -51,6 +52,7 @@ const MOST_CASES = 4;
 export function questionInWords({
   kind,
   demands,
+  duty,
   packages,
   grades,
   bin,
@@ -66,6 +68,7 @@ export function questionInWords({
     kind?.says,
     like && `in place of ${like.marking.toUpperCase()}${like.isStronger ? ', stronger' : ''}`,
     ...demands.map(demandInWords),
+    duty && dutyInWords(duty),
     packages && (packages.length > MOST_CASES ? 'for surface mounting' : packages.join(' or ')),
     ...words.map((word) => `“${word}”`),
     grades && `grade ${grades.map((grade) => grade ?? 'none').join(', ')}`,
@@ -95,6 +98,7 @@ export function filterText(filter: StockFilter): string {
     filter.grades && gradeText(filter.grades),
     filter.source && `evidence:${filter.source}`,
     ...(filter.uses ?? []).map((use) => `for:${use}`),
+    filter.duty && `duty ${dutyText(filter.duty)}`,
   ]
     .filter(Boolean)
     .join(' ');

@@ -1,56 +1,9 @@
 import { takesHoles, pitchOf } from '../packages';
-import { BOUNDS } from '../bounds';
+import { shareUsed, VOLTS } from '../../derating';
 import { findings, numberOf, shown, technologyOf, wordOf, type PartFacts, type Rule } from '../judged';
 
 /** Kinds of one function whose letters alone differ. */
 const SAME_KIND: readonly (readonly string[])[] = [['inductor', 'choke']];
-
-/** The rating that says what voltage a kind stands. */
-export const VOLTS: Readonly<Record<string, string>> = {
-  nmos: 'vds',
-  pmos: 'vds',
-  igbt: 'vces',
-  npn: 'vceo',
-  pnp: 'vceo',
-  diode: 'vrrm',
-  'dual-diode': 'vrrm',
-  bridge: 'vrrm',
-  capacitor: 'voltage',
-  triac: 'vdrm',
-  thyristor: 'vdrm',
-  relay: 'voltage',
-  connector: 'voltage',
-};
-
-/** The share of its rating that a part is used at, by what it is. */
-export function shareUsed(part: PartFacts): number {
-  const technology = technologyOf(part);
-  const { use } = BOUNDS;
-  switch (part.kind) {
-    case 'nmos':
-    case 'pmos':
-      return use.mosfet;
-    case 'igbt':
-      return use.igbt;
-    case 'npn':
-    case 'pnp':
-      return use.transistor;
-    case 'diode':
-    case 'dual-diode':
-      return technology === 'schottky' ? use.schottky : use.diode;
-    case 'bridge':
-      return use.bridge;
-    case 'triac':
-    case 'thyristor':
-      return use.triac;
-    case 'capacitor':
-      if (technology === 'tantalum') return use.tantalum;
-      if (technology === 'ceramic') return use.ceramic;
-      return technology === 'electrolytic' || technology === 'polymer' ? use.can : use.film;
-    default:
-      return use.other;
-  }
-}
 
 const isZener = (part: PartFacts) => technologyOf(part) === 'zener' || technologyOf(part) === 'tvs';
 const isClassed = (part: PartFacts) =>

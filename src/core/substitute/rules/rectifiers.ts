@@ -1,3 +1,4 @@
+import { USED_VOLTS } from '../../derating';
 import { BOUNDS } from '../bounds';
 import { findings, numberOf, shown, technologyOf, type Finding, type PartFacts, type Rule } from '../judged';
 
@@ -70,7 +71,7 @@ export const RECTIFIERS: readonly Rule[] = [
         technologyOf(candidate) === 'schottky' &&
         put !== undefined &&
         volts !== undefined &&
-        put > BOUNDS.use.schottky * volts
+        put > USED_VOLTS.schottky * volts
       )
         found.push(
           technologyOf(failed) === 'schottky' && volts >= (numberOf(failed, 'vrrm') ?? Infinity)
