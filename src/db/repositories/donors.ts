@@ -44,6 +44,19 @@ export async function findDonor(db: Queryable, code: string): Promise<Donor | un
   return row;
 }
 
+/** Donors, newest first, each with whether a part of it was ever logged. */
+export async function donorsByOpened(
+  db: Queryable,
+  limit: number,
+): Promise<{ readonly donor: Donor; readonly isOpened: boolean }[]> {
+  const [rows, opened] = await Promise.all([
+    db.select().from(donors).where(isNull(donors.deletedMs)).orderBy(desc(donors.createdMs)).limit(limit),
+    db.selectDistinct({ id: parts.donorId }).from(parts).where(isNull(parts.deletedMs)),
+  ]);
+  const known = new Set(opened.map(({ id }) => id));
+  return rows.map((donor) => ({ donor, isOpened: known.has(donor.id) }));
+}
+
 /** The donor with a code, if it is in the archive. */
 export async function findArchived(db: Queryable, code: string): Promise<Donor | undefined> {
   const [row] = await db

@@ -1,6 +1,6 @@
 import { and, asc, count, desc, eq, exists, gt, inArray, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
-import type { Demand, StockFilter, Lot } from '../../core/stock';
+import { dutyDemands, type Demand, type StockFilter, type Lot } from '../../core/stock';
 import type { Queryable } from '../client';
 import { bins, donors, lotRatings, lots, parts } from '../schema';
 import { facetsOf, heapsOf, sourcesOf, type LotFacets } from './lotFacets';
@@ -207,7 +207,10 @@ export async function findLots(db: Queryable, codes: readonly string[]): Promise
 export async function candidateLots(db: Queryable, filter: StockFilter, limit: number): Promise<LotRow[]> {
   const [newest, tightest] = await Promise.all([
     pageOfLots(db, { ...filter, demands: [] }, { page: 0, size: limit }),
-    tightestLots(db, filter),
+    tightestLots(db, {
+      ...filter,
+      demands: [...filter.demands, ...dutyDemands(filter.duty, filter.kind?.kinds ?? [])],
+    }),
   ]);
   const known = new Set(newest.map(({ lot }) => lot.id));
   return [...newest, ...tightest.filter(({ lot }) => !known.has(lot.id))];

@@ -73,10 +73,14 @@ async function withDetails(db: Queryable, rows: readonly Part[]): Promise<PartRe
 }
 
 /** Parts still on boards that meet a filter at face value, with the donor they sit in. */
-export async function searchPartsOnBoards(
+export const searchPartsOnBoards = (db: Queryable, filter: StockFilter, limit: number) =>
+  partsThatMeet(db, filter, { limit, isOnBoard: true });
+
+/** Parts that meet a filter at face value, on boards or taken since, with the donor they sit or sat in. */
+export async function partsThatMeet(
   db: Queryable,
   filter: StockFilter,
-  limit: number,
+  of: { limit: number; isOnBoard: boolean },
 ): Promise<{ part: Part; donorCode: string; ratings: Ratings }[]> {
   const rows = await db
     .select({ part: parts, donorCode: donors.code })
@@ -84,7 +88,7 @@ export async function searchPartsOnBoards(
     .innerJoin(donors, eq(donors.id, parts.donorId))
     .where(
       and(
-        eq(parts.state, 'on-board'),
+        of.isOnBoard ? eq(parts.state, 'on-board') : undefined,
         isNull(parts.deletedMs),
         isNull(donors.deletedMs),
         filter.kind && ofKind(parts, filter.kind),
@@ -102,7 +106,7 @@ export async function searchPartsOnBoards(
       ),
     )
     .orderBy(desc(parts.id))
-    .limit(limit);
+    .limit(of.limit);
   const ratings = await ratingsOfParts(
     db,
     rows.map(({ part }) => part.id),

@@ -32,6 +32,8 @@ const NEED: NeedView = {
   open: 2,
   allocations: [],
   matches: [],
+  together: [],
+  likely: [],
   onBoards: [],
 };
 

@@ -6,6 +6,8 @@ import { Judgement } from '../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../ui/judgement/parts';
 import { GradeMark } from '../../ui/value/marks';
 import type { BuildView, NeedView } from './view.server';
+import { ActionButton } from '../../ui/feedback/ActionButton';
+import { keepTogetherAction } from './actions';
 import { NeedForm, PortionForm, DeleteNeed } from './BuildForms';
 import { routes } from '../../routes';
 
@@ -126,7 +128,23 @@ function Need({ code, need }: { code: string; need: NeedView }) {
           </tbody>
         </table>
       )}
-      {need.open > 0 && need.matches.length === 0 && <p className="py-1.5 text-[13px] text-ink-2">No free lot fits.</p>}
+      {need.together.length > 0 && <Together code={code} need={need} />}
+      {need.open > 0 && need.matches.length === 0 && need.together.length === 0 && (
+        <p className="py-1.5 text-[13px] text-ink-2">No free lot fits.</p>
+      )}
+      {need.likely.length > 0 && (
+        <p className="py-1.5 text-[13px]">
+          <span className="text-ink-2">Likely in a unit that is not opened yet: </span>
+          {need.likely.map(({ donor, title, message }) => (
+            <span key={donor} className="mr-3">
+              <Link href={routes.donor(donor)} className="ref">
+                {donor}
+              </Link>{' '}
+              {title}, {message}.
+            </span>
+          ))}
+        </p>
+      )}
       {need.onBoards.length > 0 && (
         <p className="py-1.5 text-[13px]">
           <span className="text-ink-2">Still on a board: </span>
@@ -141,6 +159,39 @@ function Need({ code, need }: { code: string; need: NeedView }) {
         </p>
       )}
     </li>
+  );
+}
+
+/** What several lots come to together, with what speaks against it. */
+function Together({ code, need }: { code: string; need: NeedView }) {
+  return (
+    <ul aria-label={`Together for ${need.role}`} className="grid">
+      {need.together.map(({ key, lots, way, sum, checks, drawbacks, margin }) => (
+        <li
+          key={key}
+          className="grid grid-cols-[1fr_auto_auto] items-start gap-x-3 border-b border-dotted border-rule-2 py-1.5 text-[13px]"
+        >
+          <span>
+            {lots.map(({ code: lot, count }, place) => (
+              <span key={lot}>
+                {place > 0 && ' and '}
+                {count} ×{' '}
+                <Link href={routes.lot(lot)} className="ref">
+                  {lot}
+                </Link>
+              </span>
+            ))}{' '}
+            <b>{way}</b>: <span className="q">{sum}</span>
+            <span className="block text-[11.5px] leading-snug text-ink-2">{checks.join('; ')}</span>
+            <span className="block text-[11.5px] leading-snug">△ {drawbacks.join(' ')}</span>
+          </span>
+          <span className="q">{margin}</span>
+          <ActionButton action={keepTogetherAction.bind(null, { code, needId: need.id, key })}>
+            Set aside together
+          </ActionButton>
+        </li>
+      ))}
+    </ul>
   );
 }
 

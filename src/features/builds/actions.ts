@@ -7,6 +7,7 @@ import type { FormOutcome } from '../../ui/form/outcome';
 import { buildForm, needForm, portionForm } from './schema';
 import { designQuery } from './design.server';
 import { keepDesign } from './keepDesign';
+import { keepTogether } from './keepTogether';
 import { addNeed, moveParts, startBuild, removeNeed } from './commands';
 
 const word = z.string().min(1).max(64);
@@ -20,6 +21,12 @@ export async function startBuildAction(data: FormData): Promise<FormOutcome> {
 export async function addNeedAction(code: string, data: FormData): Promise<FormOutcome> {
   const form = readForm(needForm, data);
   return form.ok ? addNeed(appContext(), word.parse(code), form.values) : form;
+}
+
+const together = z.object({ code: word, needId: word, key: z.string().min(1).max(200) });
+
+export async function keepTogetherAction(of: z.input<typeof together>): Promise<FormOutcome> {
+  return keepTogether(appContext(), together.parse(of));
 }
 
 export async function removeNeedAction(code: string, needId: string): Promise<FormOutcome> {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { questionProblemText, readQuestion } from '../../core/stock';
+import { asNeedQuestion, questionProblemText, readQuestion } from '../../core/stock';
 import { freeText, pieces, requiredText } from '../../ui/form/fieldSchemas';
 
 export const buildForm = z.object({
@@ -12,7 +12,8 @@ export const needForm = z.object({
   filter: z
     .string()
     .trim()
-    .transform((text, context): string => {
+    .transform((typed, context): string => {
+      const text = asNeedQuestion(typed);
       const parsed = readQuestion(text);
       const problem = !parsed.ok
         ? questionProblemText(parsed.problem)

@@ -1,14 +1,22 @@
 import 'server-only';
 import { kindRule } from '../../core/part';
-import { lotTitle, type LotMatch } from '../../core/stock';
+import { lotTitle, type LotCombination, type LotMatch } from '../../core/stock';
 import type { AppContext } from '../../db/context';
 import { findBuild, listBuilds, type BuildWithNeeds } from '../../db/repositories/builds';
 import { routes } from '../../routes';
-import { ask, lotsForNeed, partsOnBoards, type LotForNeed } from '../../services/matching';
+import {
+  ask,
+  combinationsFor,
+  likelyDonors,
+  lotsForNeed,
+  partsOnBoards,
+  type LotForNeed,
+} from '../../services/matching';
 
 /** Matches shown for one need, and parts on boards. */
 const SHOWN = 8;
 const ON_BOARDS = 5;
+const LIKELY = 3;
 
 /** A line for the list of builds: what it lacks, and which unopened board has it. */
 export interface BuildLine {
@@ -90,10 +98,29 @@ function matchView({ row: { lot, bin, ratings }, match, free }: LotForNeed): Mat
     free,
     verdict: match.verdict,
     word: match.verdict === 'limit' && lot.grade === 'C' ? 'undemanding use' : WORD[match.verdict],
-    margin: match.margin === undefined ? '' : `${match.margin.toFixed(match.margin < 10 ? 1 : 0)}×`,
+    margin: marginText(match.margin),
     checks: match.checks.map(({ text }) => text),
   };
 }
+
+/** What tells a combination from the others of a need. */
+export const togetherKey = ({ way, of }: LotCombination): string =>
+  `${way} ${of.map(({ code, count }) => `${count}×${code}`).join('+')}`;
+
+/** Lots that meet a need together, as the page shows them. */
+const combinationView = (one: LotCombination) => ({ key: togetherKey(one), ...shownOf(one) });
+
+const shownOf = ({ way, of, sum, drawbacks, match }: LotCombination) => ({
+  lots: of,
+  way: way === 'parallel' ? 'side by side' : 'in series',
+  sum,
+  drawbacks,
+  margin: marginText(match.margin),
+  checks: match.checks.map(({ text }) => text),
+});
+
+const marginText = (margin: number | undefined) =>
+  margin === undefined || !Number.isFinite(margin) ? '' : `${margin.toFixed(margin < 10 ? 1 : 0)}×`;
 
 const hrefOf = ({ donorCode, part }: { donorCode: string; part: { ref: string } }) =>
   routes.station(donorCode, 'harvest', { part: part.ref });
@@ -112,6 +139,11 @@ export async function buildView(app: AppContext, code: string) {
       const [matches, onBoards] = asked
         ? await Promise.all([lotsForNeed(read, asked), partsOnBoards(read, asked, ON_BOARDS)])
         : [[], []];
+      const free = matches.reduce((sum, one) => sum + (one.match.verdict === 'fits' ? one.free : 0), 0);
+      const isShort = asked !== undefined && free < open;
+      const [together, likely] = isShort
+        ? await Promise.all([combinationsFor(read, asked), likelyDonors(read, asked, LIKELY)])
+        : [[], []];
       return {
         id: need.id,
         role: need.role,
@@ -127,6 +159,12 @@ export async function buildView(app: AppContext, code: string) {
           scrap,
         })),
         matches: matches.slice(0, SHOWN).map(matchView),
+        together: together.map(combinationView),
+        likely: likely.map(({ code: donor, title, opened, held, odds }) => ({
+          donor,
+          title,
+          message: `${held} of ${opened} opened like it held one: ${odds.toFixed(1)} likely`,
+        })),
         onBoards: onBoards.map((seen) => ({
           donor: seen.donorCode,
           ref: seen.part.ref,

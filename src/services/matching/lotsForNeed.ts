@@ -1,4 +1,11 @@
-import { compareMatches, matchLot, type LotMatch, type StockFilter } from '../../core/stock';
+import {
+  combineLots,
+  compareMatches,
+  matchLot,
+  type LotCombination,
+  type LotMatch,
+  type StockFilter,
+} from '../../core/stock';
 import type { Queryable } from '../../db/client';
 import { candidateLots, tightestLots, type LotPage, type LotRow } from '../../db/repositories/lotSearch';
 
@@ -12,12 +19,24 @@ export interface LotForNeed {
 
 /** Lots looked at for one need; a shop with more of a kind narrows the need down. */
 const CANDIDATES = 400;
+/** Lots of a kind that are put together. */
+const COMBINED = 200;
 /** Matches that differ by less are as near to what is asked. */
 const AS_NEAR = 1e-6;
 
 /** Lots with free pieces that a need could take, best first. */
 export async function lotsForNeed(db: Queryable, filter: StockFilter, candidates = CANDIDATES): Promise<LotForNeed[]> {
   return rankLots(filter, await candidateLots(db, filter, candidates));
+}
+
+/** Parts of lots that meet a need together, where no lot meets it alone. */
+export async function combinationsFor(db: Queryable, filter: StockFilter): Promise<readonly LotCombination[]> {
+  // What several come to may meet what none meets: values are left open.
+  const rows = await candidateLots(db, { ...filter, demands: [] }, COMBINED);
+  return combineLots(
+    filter,
+    rows.map(({ lot, ratings }) => ({ code: lot.code, facts: { ...lot, ratings }, free: lot.onHand - lot.reserved })),
+  );
 }
 
 /** The lot that meets a question best, with those that meet it as well. */

@@ -1,5 +1,5 @@
 import type { Part } from '../../core/donor';
-import type { StockFilter } from '../../core/stock';
+import { matchLot, type StockFilter } from '../../core/stock';
 import type { Queryable } from '../../db/client';
 import { searchPartsOnBoards } from '../../db/repositories/parts';
 import type { Ratings } from '../../db/repositories/ratings';
@@ -11,9 +11,16 @@ export interface PartOnBoard {
   readonly ratings: Ratings;
 }
 
+/** So many times more are looked at where a duty is held against each. */
+const MORE = 10;
+
 /** Parts on boards that were not harvested yet and meet a filter at face value; none when nothing of a part is asked. */
 export async function partsOnBoards(db: Queryable, filter: StockFilter, limit: number): Promise<PartOnBoard[]> {
   const isAsked = filter.kind !== undefined || filter.demands.length > 0 || filter.words.length > 0;
   if (!isAsked || filter.bin || filter.grades || filter.source) return [];
-  return searchPartsOnBoards(db, filter, limit);
+  if (!filter.duty) return searchPartsOnBoards(db, filter, limit);
+  const found = await searchPartsOnBoards(db, filter, MORE * limit);
+  return found
+    .filter(({ part, ratings }) => matchLot(filter, { ...part, grade: null, ratings }).verdict !== 'no')
+    .slice(0, limit);
 }

@@ -97,7 +97,7 @@ export interface DutyProblem {
 export function readDuty(text: string): { readonly duty: Duty } | DutyProblem {
   const tokens = text
     .replaceAll(/(\d)\s+(?=(?:[mkM]?(?:Vac|VAC|V|A|Hz|W)|°C|degC|C)\b)/gu, '$1')
-    .split(/[\s,;]+/u)
+    .split(/(?:[\s;]|,(?!\d))+/u)
     .filter((token) => token !== '' && token !== 'to');
   const duty: { -readonly [K in Figure]?: number } & { isolated?: boolean } = {};
   const unread: string[] = [];

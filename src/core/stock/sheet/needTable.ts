@@ -1,5 +1,6 @@
 import { KIND_NAMES, kindRule, packageFromWord, type KindName } from '../../part';
 import type { RefusedLine } from '../../table';
+import { asNeedQuestion, partDuty } from '../duty/duty';
 import { readFigure } from '../question/readFigure';
 import { questionProblemText, readQuestion } from '../question/readQuestion';
 import { filterText } from '../question/say';
@@ -139,12 +140,15 @@ function asNeed({ role, kind, marking, values, quantity }: Said): Omit<ReadNeed,
   const refs = role.split(/[\s,;]+/).filter((word) => /^[a-z]{1,4}\d+[a-z]?$/i.test(word));
   const isRefs = refs.length > 0 && role.replace(/[\s,;]+/g, '').length === refs.join('').length;
   const byLetters = isRefs ? kindOfLetters(refs[0] ?? '') : undefined;
+  const { asked: bare, behind } = partDuty(asNeedQuestion(values));
   // A number alone tells what it is.
-  const number = marking !== '' || kind !== '' ? marking : (values.split(' ').find(isNumber) ?? '');
-  const found = kindOf(kind, number, values, byLetters);
+  const number = marking !== '' || kind !== '' ? marking : (bare.split(' ').find(isNumber) ?? '');
+  const found = kindOf(kind, number, bare, byLetters);
   if ('why' in found) return { why: found.why };
   const asked = kind !== '' ? kind : (found.asked?.words ?? kindRule(found.kind).words[0] ?? found.kind);
-  const question = (words: string) => readQuestion([words, values, marking].filter((word) => word !== '').join(' '));
+  // What it is put under is said last.
+  const question = (words: string) =>
+    readQuestion([words, bare, marking, behind && `duty ${behind}`].filter((word) => word).join(' '));
   const plain = question(kind === '' && found.asked ? '' : asked);
   const read = plain.ok && plain.filter.kind ? plain : question(kindRule(found.kind).words[0] ?? found.kind);
   if (!read.ok) return { why: questionProblemText(read.problem) };
