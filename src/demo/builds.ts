@@ -27,6 +27,7 @@ export const BUILDS: readonly BuildScript[] = [
       { role: 'switch', filter: 'nmos vds>=100 rds<0.3', quantity: '1' },
       { role: 'rectifier', filter: 'dual-diode schottky vr>=100 if>=5', quantity: '1' },
       { role: 'output capacitor', filter: 'capacitor c>=100u v>=63', quantity: '1' },
+      { role: 'input capacitor', filter: 'electrolytic 100u for 24V 0.5A ripple 40C', quantity: '1' },
     ],
   },
 ];

@@ -22,11 +22,14 @@ export interface Control {
 
 /** Circuits by the names that chips know them by. */
 const SERVES: Readonly<Record<Designed, readonly string[]>> = {
-  buck: ['buck'],
+  buck: ['buck', 'forward'],
   boost: ['boost'],
-  inverting: ['inverting-buck-boost', 'inverting'],
+  inverting: ['inverting-buck-boost', 'inverting', 'flyback'],
+  sepic: ['sepic', 'boost', 'flyback'],
+  cuk: ['cuk', 'boost', 'flyback'],
 };
-const COMMANDS: ReadonlySet<string> = new Set(['current-mode', 'voltage-mode', 'switcher']);
+/** What holds a switch of its own leaves none to choose. */
+const COMMANDS: ReadonlySet<string> = new Set(['current-mode', 'voltage-mode']);
 
 /** Whether a family can work there: by its circuits, what feeds it, and the duty it reaches. */
 function serves(family: ChipFamily, design: Design, spec: DesignSpec): boolean {
@@ -56,9 +59,12 @@ export function controlOf(design: Design, spec: DesignSpec, lots: readonly Desig
     family,
     outer: [...timing(family, design.frequency), ...divider(family, spec), ...sense(family, design)],
     notes: [
-      ...(design.topology === 'boost'
+      ...(['boost', 'sepic', 'cuk'].includes(design.topology)
         ? []
         : ['its switch does not stand on ground: drive it by a small transformer or a driver with a bootstrap']),
+      ...(spec.output < 0
+        ? ['its output lies under its ground: the feedback wants an amplifier that turns it round']
+        : []),
       'values from memory of its datasheet: check them against the one in hand',
     ],
   };

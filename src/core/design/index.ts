@@ -1,5 +1,7 @@
 export { controlOf, type Control } from './control';
 export { searchDesigns, type Design, type DesignResult } from './search';
 export { needFor, toBuyFor, whyOf } from './say';
-export { simulated, type Simulated } from './simulated';
-export type { DesignLot, DesignRole, DesignSpec } from './spec';
+export { circuitOf, refsOf, runDesign, type DesignRun } from './run';
+export { loopOf, type Loop } from './loop';
+export { mostOf, type Most } from './most';
+export { DESIGNED, isPaired, rolesOf, type DesignLot, type DesignRole, type DesignSpec } from './spec';

@@ -1,10 +1,10 @@
-import { USED_VOLTS } from '../derating';
+import { shareUsed, USED_VOLTS } from '../derating';
 import { expectedEsr } from '../measure';
 import { caseHeat, JUNCTION_GOOD, onGrowth, switchLosses } from '../thermal';
 import type { Demand } from './point';
 import { rippleOf } from './point';
 import { RULES } from './rules';
-import type { DesignLot } from './spec';
+import { isPaired, type DesignLot } from './spec';
 
 /** What a part is put under, beside what it stands. */
 export interface Stress {
@@ -67,10 +67,13 @@ export function chokeFit(demand: Demand, lot: DesignLot): Fit | undefined {
   const stands = saturation ?? current;
   if (stands === undefined || demand.swing > RULES.swing.most || demand.swing < RULES.swing.least) return undefined;
   const ohms = dcr ?? RULES.dcrUnknown;
+  // A SEPIC and a Ćuk want two alike.
+  const count = isPaired(demand.point.topology) ? 2 : 1;
+  if (lot.pieces < count) return undefined;
   return fit(demand, {
     lot,
-    count: 1,
-    watts: demand.chokeRms ** 2 * ohms,
+    count,
+    watts: count * demand.chokeRms ** 2 * ohms,
     stresses: [
       stress('peak current', demand.peak, stands, 'ampere', RULES.saturation),
       ...(current === undefined ? [] : [stress('rms current', demand.chokeRms, current, 'ampere', 1)]),
@@ -150,6 +153,27 @@ export function rectifierFit(demand: Demand, lot: DesignLot): Fit | undefined {
       notes: [],
     })
   );
+}
+
+/** A capacitor that the power goes through: film or ceramic, with little ripple of volts across it. */
+export function linkFit(demand: Demand, lot: DesignLot, count: number): Fit | undefined {
+  const { capacitance, voltage, ripple } = lot.ratings;
+  if (capacitance === undefined || voltage === undefined || lot.pieces < count) return undefined;
+  const { linkVolts, linkRms, point } = demand;
+  const moved = Math.max(...point.at.map(({ duty }) => duty * point.current)) / point.frequency;
+  if (moved / (capacitance * count) > RULES.link.swing * linkVolts) return undefined;
+  const esr = lot.ratings['esr'] ?? RULES.link.ohms;
+  const amperes = linkRms / count;
+  return fit(demand, {
+    lot,
+    count,
+    watts: count * amperes ** 2 * esr,
+    stresses: [
+      stress('voltage', linkVolts, voltage, 'volt', shareUsed({ kind: 'capacitor', technology: lot.technology ?? '' })),
+      stress('ripple current', amperes, ripple ?? RULES.link.amperes, 'ampere', USED_VOLTS.can),
+    ],
+    notes: ripple === undefined ? ['what ripple current it stands is not known: feel it after a minute'] : [],
+  });
 }
 
 /** Cans side by side take the ripple current, and keep the ripple of the output where that is asked. */

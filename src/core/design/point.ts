@@ -1,6 +1,6 @@
 import { convert, type Conversion } from '../converter';
 import { RULES } from './rules';
-import type { Designed, DesignSpec } from './spec';
+import { isPaired, type Designed, type DesignSpec } from './spec';
 
 /** What a circuit with a choke at a frequency asks of its parts, the worst over the inputs. */
 export interface Point {
@@ -15,6 +15,9 @@ export interface Point {
   readonly ambient: number;
   readonly inputHigh: number;
 }
+
+/** Circuits whose choke feeds the output all the time. */
+const isSmooth = (topology: Designed) => topology === 'buck' || topology === 'cuk';
 
 const worst = (point: Point, of: (conversion: Conversion) => number): number => Math.max(...point.at.map(of));
 
@@ -31,6 +34,9 @@ export interface Demand {
   readonly rectifierMean: number;
   readonly outputRms: number;
   readonly inputRms: number;
+  /** Of the capacitor that the power goes through, where there is one. */
+  readonly linkRms: number;
+  readonly linkVolts: number;
 }
 
 /** What a spec comes to; nothing where the circuit cannot do it. */
@@ -66,8 +72,8 @@ export function demandOf(
   };
   return {
     point,
-    peak: worst(point, ({ peak }) => peak),
-    chokeRms: worst(point, ({ rms }) => rms),
+    peak: worst(point, (one) => Math.max(one.peak, secondPeak(point, one))),
+    chokeRms: worst(point, ({ rms }) => Math.max(rms, isPaired(topology) ? spec.current : 0)),
     swing: worst(point, ({ ripple, mean }) => ripple / mean),
     switchVolts: worst(point, ({ switchVolts }) => switchVolts),
     switchRms: worst(point, ({ switchRms }) => switchRms),
@@ -76,15 +82,27 @@ export function demandOf(
     rectifierMean: worst(point, ({ rectifierMean }) => rectifierMean),
     outputRms: worst(point, ({ outputCapacitorRms }) => outputCapacitorRms),
     inputRms: worst(point, ({ inputCapacitorRms }) => inputCapacitorRms),
+    linkRms: worst(
+      point,
+      ({ linkRms = 0, rms, rectifierRms }) => linkRms || (isPaired(topology) ? Math.max(rms, rectifierRms) : 0),
+    ),
+    linkVolts: worst(point, ({ linkVolts = 0 }) => linkVolts || (isPaired(topology) ? linkOf(point) : 0)),
   };
 }
 
+/** Volts across the capacitor that the power goes through. */
+const linkOf = ({ topology, inputHigh, output }: Point): number => inputHigh + (topology === 'cuk' ? output : 0);
+
+/** Peak of the second choke, which carries the output current; they rise and fall together. */
+const secondPeak = ({ topology, current }: Point, { ripple, duty, fall }: Conversion): number =>
+  isPaired(topology) ? current + ripple * (1 - Math.min(1, duty + (fall ?? 1 - duty)) / 2) : 0;
+
 /** Ripple at the output with so many farads and ohms: what is charged and discharged, and what the ESR adds. Volts, peak to peak. */
-export function rippleOf({ point, peak }: Demand, farads: number, ohms: number): number {
+export function rippleOf({ point, peak, switchPeak }: Demand, farads: number, ohms: number): number {
   const { topology, frequency, current } = point;
   const charge = worst(point, ({ ripple, duty }) =>
-    topology === 'buck' ? ripple / (8 * frequency) : (current * duty) / frequency,
+    isSmooth(topology) ? ripple / (8 * frequency) : (current * duty) / frequency,
   );
-  const swing = topology === 'buck' ? worst(point, ({ ripple }) => ripple) : peak;
+  const swing = isSmooth(topology) ? worst(point, ({ ripple }) => ripple) : isPaired(topology) ? switchPeak : peak;
   return charge / farads + swing * ohms;
 }

@@ -23,6 +23,8 @@ export const RULES = practice({
   outputCapacitance: 200e-12,
   recovery: { schottky: 0, fast: 40e-9 },
   dcrUnknown: 0.05,
+  /** The capacitor that the power goes through: ripple of its volts at most, as a share; its ohms and amperes where they are not known. */
+  link: { swing: 0.15, ohms: 0.02, amperes: 3 },
   /** What counts against a design besides its loss in per cent: a part more, a limit, a sink, a part that must be bought. */
   costs: { part: 0.15, limit: 3, sink: 1, buy: 25 },
   /** Around a controller: ohms its timing resistor is near, of the lower divider by its digits, volts at the sense pin and room to the peak. */

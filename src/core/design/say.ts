@@ -2,7 +2,7 @@ import { USED_VOLTS } from '../derating';
 import { formatQuantity } from '../quantity';
 import { RULES } from './rules';
 import type { Design } from './search';
-import type { DesignRole } from './spec';
+import { isPaired, type DesignRole } from './spec';
 
 const q = (value: number, unit: Parameters<typeof formatQuantity>[1]) => formatQuantity(value, unit, { digits: 3 });
 
@@ -11,13 +11,15 @@ export function toBuyFor({ demand }: Design, role: DesignRole): string {
   const { point, peak, switchVolts, switchRms, rectifierVolts, rectifierMean, outputRms, inputRms } = demand;
   switch (role) {
     case 'choke':
-      return `choke of ${q(point.inductance, 'henry')} that stands ${q(peak / RULES.saturation, 'ampere')} before it saturates`;
+      return `${isPaired(point.topology) ? 'two chokes' : 'choke'} of ${q(point.inductance, 'henry')} that ${isPaired(point.topology) ? 'stand' : 'stands'} ${q(peak / RULES.saturation, 'ampere')} before it saturates`;
     case 'switch':
       return `N-FET of at least ${q(switchVolts / USED_VOLTS.mosfet, 'volt')} and ${q(switchRms / RULES.fetRms, 'ampere')}`;
     case 'rectifier':
       return `Schottky of at least ${q(rectifierVolts / USED_VOLTS.schottky, 'volt')} and ${q(rectifierMean / RULES.rectifierMean, 'ampere')}`;
     case 'output':
       return `can of at least ${q(point.output / USED_VOLTS.can, 'volt')} for ${q(outputRms, 'ampere')} of ripple current, low ESR`;
+    case 'link':
+      return `film or ceramic capacitor of at least ${q(demand.linkVolts / USED_VOLTS.film, 'volt')} for ${q(demand.linkRms, 'ampere')} of ripple current`;
     case 'input':
       return `can of at least ${q(point.inputHigh / USED_VOLTS.can, 'volt')} for ${q(inputRms, 'ampere')} of ripple current`;
   }
@@ -63,6 +65,8 @@ export function needFor({ demand }: Design, role: DesignRole): string {
       return `nmos vds>=${typed(switchVolts / USED_VOLTS.mosfet, 'volt')} id>=${typed(switchRms / RULES.fetRms, 'ampere')}`;
     case 'rectifier':
       return `schottky vrrm>=${typed(rectifierVolts / USED_VOLTS.schottky, 'volt')} ifav>=${typed(rectifierMean / RULES.rectifierMean, 'ampere')}`;
+    case 'link':
+      return `film voltage>=${typed(demand.linkVolts / USED_VOLTS.film, 'volt')}`;
     case 'output':
       return `electrolytic voltage>=${typed(point.output / USED_VOLTS.can, 'volt')}`;
     case 'input':

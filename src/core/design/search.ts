@@ -1,8 +1,10 @@
 import type { Steps } from '../steps';
-import { bankFit, chokeFit, rectifierFit, switchFit, type Fit } from './parts';
+import { bankFit, chokeFit, linkFit, rectifierFit, switchFit, type Fit } from './parts';
 import { demandOf, type Demand } from './point';
 import { RULES } from './rules';
 import {
+  isPaired,
+  rolesOf,
   specProblem,
   topologiesFor,
   type Designed,
@@ -38,6 +40,8 @@ export interface Drawers {
   readonly switches: readonly DesignLot[];
   readonly rectifiers: readonly DesignLot[];
   readonly cans: readonly DesignLot[];
+  /** Film and ceramic capacitors, for the power to go through. */
+  readonly links: readonly DesignLot[];
 }
 
 /** Sorts lots by what they may be; those with no piece are left out. */
@@ -49,6 +53,7 @@ export function drawersOf(lots: readonly DesignLot[]): Drawers {
     switches: of('nmos'),
     rectifiers: of('diode', 'dual-diode'),
     cans: of('capacitor').filter(({ technology = '' }) => /electrolytic|polymer/iu.test(technology)),
+    links: of('capacitor').filter(({ technology = '' }) => /film|ceramic/iu.test(technology)),
   };
 }
 
@@ -100,6 +105,8 @@ function bestWith(spec: DesignSpec, demand: Demand, choke: Fit | undefined, draw
   set('switch', cheapest(drawers.switches.map((lot) => switchFit(demand, lot))));
   set('rectifier', cheapest(drawers.rectifiers.map((lot) => rectifierFit(demand, lot))));
   const both = cheapestBanks(banks(demand, drawers.cans, 'output'), banks(demand, drawers.cans, 'input'));
+  if (isPaired(demand.point.topology))
+    set('link', cheapest(drawers.links.flatMap((lot) => COUNTS.map((count) => linkFit(demand, lot, count)))));
   set('output', both.output);
   set('input', both.input);
   return designOf(spec, demand, parts);
@@ -108,7 +115,7 @@ function bestWith(spec: DesignSpec, demand: Demand, choke: Fit | undefined, draw
 /** What parts in their roles come to. */
 export function designOf(spec: DesignSpec, demand: Demand, parts: Readonly<Partial<Record<DesignRole, Fit>>>): Design {
   const { topology, frequency, inductance } = demand.point;
-  const roles: readonly DesignRole[] = ['choke', 'switch', 'rectifier', 'output', 'input'];
+  const roles = rolesOf(topology);
   const missing = roles.filter((role) => !parts[role]);
   const watts = roles.reduce((sum, role) => sum + (parts[role]?.watts ?? 0), 0);
   const power = Math.abs(spec.output) * spec.current;
@@ -131,13 +138,12 @@ export function* searchDesigns(spec: DesignSpec, lots: readonly DesignLot[]): St
   const wrong = specProblem(spec);
   if (wrong) return { wrong };
   const topologies = topologiesFor(spec);
-  if (topologies.length === 0)
-    return {
-      wrong:
-        'Its output lies within its input: that asks for a circuit that goes both ways, which is not designed here yet.',
-    };
   const drawers = drawersOf(lots);
-  const perChoke = drawers.switches.length * drawers.rectifiers.length * (RULES.beside * drawers.cans.length) ** 2;
+  const perChoke = (topology: Designed) =>
+    drawers.switches.length *
+    drawers.rectifiers.length *
+    (RULES.beside * drawers.cans.length) ** 2 *
+    (isPaired(topology) ? RULES.beside * drawers.links.length : 1);
   const best = new Map<string, Design>();
   let searched = 0;
   let done = 0;
@@ -150,7 +156,7 @@ export function* searchDesigns(spec: DesignSpec, lots: readonly DesignLot[]): St
       for (const lot of drawers.chokes) {
         const demand = demandOf(spec, { topology, frequency, inductance: lot.ratings['inductance'] ?? 0 });
         const choke = demand && chokeFit(demand, lot);
-        searched += perChoke;
+        searched += perChoke(topology);
         if (choke) keep(`${topology} ${lot.code}`, bestWith(spec, demand, choke, drawers));
       }
       const wished = wishedInductance(spec, topology, frequency);

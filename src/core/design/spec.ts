@@ -23,13 +23,20 @@ export interface DesignLot {
   readonly ratings: Readonly<Record<string, number>>;
 }
 
-/** Circuits that are designed: one choke, not isolated. */
-export const DESIGNED = ['buck', 'boost', 'inverting'] as const satisfies readonly Topology[];
+/** Circuits that are designed: of one switch, not isolated. */
+export const DESIGNED = ['buck', 'boost', 'inverting', 'sepic', 'cuk'] as const satisfies readonly Topology[];
 export type Designed = (typeof DESIGNED)[number];
 
 /** What a part of a design is there for. */
-export const DESIGN_ROLES = ['choke', 'switch', 'rectifier', 'output', 'input'] as const;
+export const DESIGN_ROLES = ['choke', 'switch', 'rectifier', 'link', 'output', 'input'] as const;
 export type DesignRole = (typeof DESIGN_ROLES)[number];
+
+/** Circuits with two chokes and a capacitor that the power goes through. */
+export const isPaired = (topology: Designed): boolean => topology === 'sepic' || topology === 'cuk';
+
+/** The roles a circuit has. */
+export const rolesOf = (topology: Designed): readonly DesignRole[] =>
+  DESIGN_ROLES.filter((role) => role !== 'link' || isPaired(topology));
 
 /** Why there is no design. */
 export interface DesignProblem {
@@ -53,10 +60,10 @@ export function specProblem(spec: DesignSpec): string | undefined {
   return undefined;
 }
 
-/** Circuits that can do it: down, up, or to the other side of zero. */
+/** Circuits that can do it: down, up, both ways, or to the other side of zero. */
 export function topologiesFor({ inputLow, inputHigh, output }: DesignSpec): readonly Designed[] {
-  if (output < 0) return ['inverting'];
+  if (output < 0) return ['inverting', 'cuk'];
   if (output < inputLow) return ['buck'];
   if (output > inputHigh) return ['boost'];
-  return [];
+  return ['sepic'];
 }

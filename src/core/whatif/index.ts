@@ -4,7 +4,7 @@ export { CIRCUITS, circuitById } from './circuits';
 export { FIELD_NOTES, type FieldNotes } from './fieldNotes';
 export type { Death } from './deaths';
 export { faultsOf, type Fault } from './faults';
-export { measured, periodOf, type Piece } from './operate';
+export { deckOf, measured, outputOf, periodOf, type Piece } from './operate';
 export { elementOf, nodeOf } from './elements';
 export type { Limits, PartModel, PowerPart } from './part';
 export type { Drive, Gates, Knob, PowerCircuit, Trace, Values } from './powerCircuit';

@@ -29,7 +29,7 @@ export function NeedForm({ code }: { code: string }) {
     >
       <h2 className="label col-span-full mb-1">Another need</h2>
       <TextField name="role" label="what it is for" placeholder="switch" />
-      <TextField name="filter" label="what it must be" placeholder="nmos 100V 10A" mono />
+      <TextField name="filter" label="what it must be" placeholder="nmos 100V 10A, or nmos for 57V 2.6A 100kHz" mono />
       <TextField name="quantity" label="pieces" defaultValue="1" mono />
       <div className="pt-[21px]">
         <SubmitButton>Add it</SubmitButton>

@@ -157,6 +157,8 @@ const NAMES: Readonly<Record<string, string>> = {
   buck: 'Step-down (buck)',
   boost: 'Step-up (boost)',
   inverting: 'Inverting',
+  sepic: 'SEPIC',
+  cuk: 'Ćuk',
 };
 
 /** The designs in words. */

@@ -1,4 +1,4 @@
-import { needFor, type DesignRole } from '../../core/design';
+import { isPaired, needFor, rolesOf, type DesignRole } from '../../core/design';
 import { formatQuantity } from '../../core/quantity';
 import type { AppContext } from '../../db/context';
 import { freshCode } from '../../db/repositories/codes';
@@ -11,6 +11,7 @@ const ROLE_WORDS: Readonly<Record<DesignRole, string>> = {
   choke: 'choke',
   switch: 'switch',
   rectifier: 'rectifier',
+  link: 'coupling capacitor',
   output: 'output capacitor',
   input: 'input capacitor',
 };
@@ -31,9 +32,10 @@ export async function keepDesign(app: AppContext, query: DesignQuery, id: string
       note: `${design.topology} at ${formatQuantity(design.frequency, 'hertz')}, ${Math.round(1000 * design.efficiency) / 10} % by its sums`,
       createdMs: app.now(),
     });
-    for (const [role, label] of Object.entries(ROLE_WORDS) as [DesignRole, string][]) {
+    for (const role of rolesOf(design.topology)) {
+      const label = ROLE_WORDS[role];
       const fit = design.parts[role];
-      const quantity = fit?.count ?? 1;
+      const quantity = fit?.count ?? (role === 'choke' && isPaired(design.topology) ? 2 : 1);
       const needId = await edit.insert('needs', {
         buildId,
         role: label,

@@ -48,14 +48,13 @@ export function combineLots(need: StockFilter, lots: readonly CombineLot[]): rea
     const [first] = all;
     if (!whole || !first) return;
     const match = matchWhole(asked, way, all, whole.ratings);
-    // What is not known of one part is not known of several.
-    if (match.verdict === 'no' || match.verdict === 'unknown') return;
+    if (match.verdict === 'no') return;
     found.push({
       way,
       of: parts.map(([{ code }, count]) => ({ code, count })),
       sum: whole.sum,
       drawbacks: whole.drawbacks,
-      match: { ...match, verdict: 'limit' },
+      match: { ...match, verdict: match.verdict === 'unknown' ? 'unknown' : 'limit' },
     });
   };
   for (const lot of of)
@@ -70,7 +69,8 @@ export function combineLots(need: StockFilter, lots: readonly CombineLot[]): rea
           [other, 1],
         ]);
   const pieces = ({ of: parts }: LotCombination) => parts.reduce((sum, { count }) => sum + count, 0);
-  const isShort = ({ match: { margin = Infinity } }: LotCombination) => (margin < 1 ? 1 : 0);
+  const isShort = ({ match: { margin = Infinity, verdict } }: LotCombination) =>
+    (margin < 1 ? 1 : 0) + (verdict === 'unknown' ? 1 : 0);
   return found
     .toSorted(
       (a, b) =>

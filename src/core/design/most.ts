@@ -1,0 +1,51 @@
+import { bankFit, chokeFit, linkFit, rectifierFit, switchFit, type Fit } from './parts';
+import { demandOf, type Demand } from './point';
+import type { Design } from './search';
+import type { DesignRole, DesignSpec } from './spec';
+
+/** How much current a design gives at most with its own parts, and which of them is the first that has no room left. */
+export interface Most {
+  readonly current: number;
+  readonly role: DesignRole;
+}
+
+/** The fit of a lot in its role at another demand; nothing where it is put under more than it stands. */
+function again(role: DesignRole, demand: Demand, { lot, count }: Fit): Fit | undefined {
+  switch (role) {
+    case 'choke':
+      return chokeFit(demand, lot);
+    case 'switch':
+      return switchFit(demand, lot);
+    case 'rectifier':
+      return rectifierFit(demand, lot);
+    case 'link':
+      return linkFit(demand, lot, count);
+    case 'output':
+      return bankFit(demand, lot, { at: 'output', count });
+    case 'input':
+      return bankFit(demand, lot, { at: 'input', count });
+  }
+}
+
+/** Ten times the current is as far as is looked. */
+const FURTHEST = 10;
+
+/** The most current that a design stands, part by part; at least what it was designed for. */
+export function mostOf(design: Design, spec: DesignSpec): Most | undefined {
+  const { topology, frequency, inductance } = design;
+  const roles = Object.entries(design.parts) as [DesignRole, Fit][];
+  const holds = (role: DesignRole, fit: Fit, current: number): boolean => {
+    const demand = demandOf({ ...spec, current }, { topology, frequency, inductance });
+    return demand !== undefined && again(role, demand, fit) !== undefined;
+  };
+  const each = roles.map(([role, fit]): Most => {
+    let [low, high] = [spec.current, FURTHEST * spec.current];
+    for (let step = 0; step < 40; step += 1) {
+      const middle = (low + high) / 2;
+      if (holds(role, fit, middle)) low = middle;
+      else high = middle;
+    }
+    return { role, current: low };
+  });
+  return each.toSorted((a, b) => a.current - b.current)[0];
+}
