@@ -75,6 +75,8 @@ const ADDRESSES: Record<keyof typeof routes, readonly [address: string, expected
   types: [routes.types({ kind: 'nmos' }), '/types?kind=nmos'],
   typeRows: [routes.typeRows({ find: 'uc38', kind: '', order: '' }), '/types/rows?find=uc38'],
   bringNeeds: [routes.bringNeeds('M4R-9XK'), '/builds/M4R-9XK/bring'],
+  buildSheet: [routes.buildSheet('M4R-9XK'), '/builds/M4R-9XK/sheet'],
+  buildDeck: [routes.buildDeck('M4R-9XK'), '/builds/M4R-9XK/deck'],
   importNeeds: [routes.importNeeds('M4R-9XK'), '/builds/M4R-9XK/needs'],
   newType: [routes.newType(), '/types/new'],
   bringTypes: [routes.bringTypes(), '/types/bring'],

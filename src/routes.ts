@@ -56,6 +56,8 @@ export const routes = {
   design: () => '/builds/design',
   build: (code: string) => `/builds/${code}`,
   bringNeeds: (code: string) => `/builds/${code}/bring`,
+  buildSheet: (code: string) => `/builds/${code}/sheet`,
+  buildDeck: (code: string) => `/builds/${code}/deck`,
   importNeeds: (code: string) => `/builds/${code}/needs`,
 
   types: (query: { find?: string; kind?: string } = {}) => withQuery('/types', query),

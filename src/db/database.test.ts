@@ -187,6 +187,7 @@ describe('migrations', () => {
       '0017_kept-sums',
       '0018_repair-facts',
       '0019_power-up-marks',
+      '0020_build_design',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -1,9 +1,13 @@
+import type { DesignRecord } from '../design';
+
 /** Something a person wants to make. */
 export interface Build {
   readonly id: string;
   readonly code: string;
   readonly title: string;
   readonly note: string;
+  /** What it was designed as, where it was. */
+  readonly design: DesignRecord | null;
   readonly createdMs: number;
 }
 

@@ -1,5 +1,5 @@
-import { bankFit, chokeFit, linkFit, rectifierFit, switchFit, type Fit } from './parts';
-import { demandOf, type Demand } from './point';
+import { fitAs, type Fit } from './parts';
+import { demandOf } from './point';
 import type { Design } from './search';
 import type { DesignRole, DesignSpec } from './spec';
 
@@ -7,24 +7,6 @@ import type { DesignRole, DesignSpec } from './spec';
 export interface Most {
   readonly current: number;
   readonly role: DesignRole;
-}
-
-/** The fit of a lot in its role at another demand; nothing where it is put under more than it stands. */
-function again(role: DesignRole, demand: Demand, { lot, count }: Fit): Fit | undefined {
-  switch (role) {
-    case 'choke':
-      return chokeFit(demand, lot);
-    case 'switch':
-      return switchFit(demand, lot);
-    case 'rectifier':
-      return rectifierFit(demand, lot);
-    case 'link':
-      return linkFit(demand, lot, count);
-    case 'output':
-      return bankFit(demand, lot, { at: 'output', count });
-    case 'input':
-      return bankFit(demand, lot, { at: 'input', count });
-  }
 }
 
 /** Ten times the current is as far as is looked. */
@@ -36,7 +18,7 @@ export function mostOf(design: Design, spec: DesignSpec): Most | undefined {
   const roles = Object.entries(design.parts) as [DesignRole, Fit][];
   const holds = (role: DesignRole, fit: Fit, current: number): boolean => {
     const demand = demandOf({ ...spec, current }, { topology, frequency, inductance });
-    return demand !== undefined && again(role, demand, fit) !== undefined;
+    return demand !== undefined && fitAs(role, demand, fit) !== undefined;
   };
   const each = roles.map(([role, fit]): Most => {
     let [low, high] = [spec.current, FURTHEST * spec.current];

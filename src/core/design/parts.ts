@@ -4,7 +4,7 @@ import { caseHeat, JUNCTION_GOOD, onGrowth, switchLosses } from '../thermal';
 import type { Demand } from './point';
 import { rippleOf } from './point';
 import { RULES } from './rules';
-import { isPaired, type DesignLot } from './spec';
+import { isPaired, type DesignLot, type DesignRole } from './spec';
 
 /** What a part is put under, beside what it stands. */
 export interface Stress {
@@ -199,4 +199,22 @@ export function bankFit(
     ],
     notes: lot.ratings['esr'] === undefined ? ['its ESR is that of its kind: measure it'] : [],
   });
+}
+
+/** The fit of a lot in its role; nothing where it is put under more than it stands. */
+export function fitAs(role: DesignRole, demand: Demand, { lot, count }: Pick<Fit, 'lot' | 'count'>): Fit | undefined {
+  switch (role) {
+    case 'choke':
+      return chokeFit(demand, lot);
+    case 'switch':
+      return switchFit(demand, lot);
+    case 'rectifier':
+      return rectifierFit(demand, lot);
+    case 'link':
+      return linkFit(demand, lot, count);
+    case 'output':
+      return bankFit(demand, lot, { at: 'output', count });
+    case 'input':
+      return bankFit(demand, lot, { at: 'input', count });
+  }
 }

@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { DesignRecord } from '../../core/design';
 import { createdMs, deletedMs, key } from './columns';
 
 /** Something a person wants to make. */
@@ -7,6 +8,8 @@ export const builds = sqliteTable('builds', {
   code: text('code').notNull().unique(),
   title: text('title').notNull(),
   note: text('note').notNull().default(''),
+  /** The design it was made of, with its lots as they were. */
+  design: text('design', { mode: 'json' }).$type<DesignRecord>(),
   createdMs: createdMs(),
   deletedMs: deletedMs(),
 });

@@ -8,6 +8,9 @@ import { GradeMark } from '../../ui/value/marks';
 import type { BuildView, NeedView } from './view.server';
 import { ActionButton } from '../../ui/feedback/ActionButton';
 import { keepTogetherAction } from './actions';
+import { DesignFigure } from './DesignFigures';
+import { ControlSection } from './DesignSheet';
+import { LossBar } from './DesignParts';
 import { NeedForm, PortionForm, DeleteNeed } from './BuildForms';
 import { routes } from '../../routes';
 
@@ -18,6 +21,7 @@ const DESK_ONLY = 'max-[620px]:hidden';
 export function BuildSheet({ build, kept }: { build: BuildView; kept?: ReactNode }) {
   return (
     <Halves judgement={<BuildJudgement build={build} />}>
+      {build.design && <AsDesigned code={build.code} design={build.design} />}
       {build.needs.length === 0 && (
         <EmptyState title="What does it need?">
           One line for each part: what it is for, and what it must be, in the words of the stock search, like{' '}
@@ -162,6 +166,23 @@ function Need({ code, need }: { code: string; need: NeedView }) {
   );
 }
 
+/** What the build was designed as, with its sheet to print and its deck. */
+function AsDesigned({ code, design }: { code: string; design: NonNullable<BuildView['design']> }) {
+  return (
+    <section aria-label="As designed" className="mb-5">
+      <DesignFigure schematic={design.schematic} answer={design.answer} />
+      <p className="mt-2 flex flex-wrap gap-x-5 text-[13px]">
+        <a href={routes.buildSheet(code)} className="btn" data-tone="next">
+          Build sheet (PDF)
+        </a>
+        <a href={routes.buildDeck(code)} className="self-center underline decoration-dotted">
+          deck for a SPICE simulator
+        </a>
+      </p>
+    </section>
+  );
+}
+
 /** What several lots come to together, with what speaks against it. */
 function Together({ code, need }: { code: string; need: NeedView }) {
   return (
@@ -201,6 +222,18 @@ function BuildJudgement({ build }: { build: BuildView }) {
     <Judgement>
       <Claim label="What it waits for">{sentence(line.message)}</Claim>
       {build.note && <Section label="Note">{build.note}</Section>}
+      {build.design && (
+        <>
+          <Section label="As designed">
+            <p className="font-semibold">{build.design.headline}</p>
+            {build.design.shows.map((text) => (
+              <p key={text}>{text}</p>
+            ))}
+          </Section>
+          <LossBar losses={build.design.losses} lost={build.design.lost} frequency={build.design.frequency} />
+          <ControlSection view={build.design} />
+        </>
+      )}
       {needs.length > 0 && (
         <Findings
           items={needs.map(({ role, quantity, open, matches, onBoards }) => ({

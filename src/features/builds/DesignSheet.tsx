@@ -1,13 +1,15 @@
 import Link from 'next/link';
-import { formatQuantity } from '../../core/quantity';
 import { ActionButton } from '../../ui/feedback/ActionButton';
 import { EmptyState } from '../../ui/feedback/EmptyState';
 import { Halves } from '../../ui/frame/Halves';
 import { Judgement } from '../../ui/judgement/Judgement';
-import { Caution, Claim, Section } from '../../ui/judgement/parts';
+import { Caution, Claim, Next, Section } from '../../ui/judgement/parts';
 import { routes } from '../../routes';
 import { keepDesignAction } from './actions';
-import type { DesignQuery, DesignView } from './design.server';
+import type { DesignQuery } from './design.server';
+import { DesignFigure, DesignWaves } from './DesignFigures';
+import { DesignParts, LossBar } from './DesignParts';
+import type { DesignView } from './designView.server';
 
 const FIELDS: readonly { readonly name: keyof DesignQuery; readonly label: string; readonly placeholder: string }[] = [
   { name: 'from', label: 'input from', placeholder: '22V' },
@@ -17,20 +19,34 @@ const FIELDS: readonly { readonly name: keyof DesignQuery; readonly label: strin
   { name: 'ripple', label: 'ripple at most', placeholder: '1 % of it' },
 ];
 
-/** A converter out of the drawers: what is asked on the left with what was found, the best of it on the right. */
-export function DesignSheet({
-  query,
-  problem,
-  designs,
-  searched,
-}: {
-  query: DesignQuery;
-  problem: string | undefined;
-  designs: readonly DesignView[];
-  searched: number;
-}) {
+/** Another design of the same query, in a line. */
+export interface OtherDesign {
+  readonly id: string;
+  readonly title: string;
+  readonly efficiency: string;
+  readonly message: string;
+}
+
+export interface DesignSheetProps {
+  readonly query: DesignQuery;
+  readonly problem: string | undefined;
+  readonly chosen:
+    { readonly id: string; readonly view: DesignView; readonly missing: readonly MissingPart[] } | undefined;
+  readonly others: readonly OtherDesign[];
+  readonly searched: number;
+}
+
+/** What is not in the drawers, with what to buy it by and which unopened unit likely holds one. */
+export interface MissingPart {
+  readonly refs: string;
+  readonly buy: string;
+  readonly likely: readonly { readonly donor: string; readonly message: string }[];
+}
+
+/** A converter out of the drawers: what is asked and the best of it on the left, what is thought of it on the right. */
+export function DesignSheet({ query, problem, chosen, others, searched }: DesignSheetProps) {
   return (
-    <Halves judgement={<Best query={query} best={designs[0]} />}>
+    <Halves judgement={<Thought query={query} chosen={chosen} others={others} />}>
       <form method="get" aria-label="What is wanted" className="flex flex-wrap items-end gap-3">
         {FIELDS.map(({ name, label, placeholder }) => (
           <label key={name} className="field w-[112px]" data-mono="">
@@ -47,124 +63,132 @@ export function DesignSheet({
           {problem}
         </p>
       )}
-      {problem === undefined && designs.length === 0 && (
+      {problem === undefined && !chosen && (
         <EmptyState title="What is it to feed?">
           Volts in, volts out and amperes. Every fitting lot is weighed for every role, at every frequency.
         </EmptyState>
       )}
-      {searched > 0 && (
-        <p className="mt-3 text-[12.5px] text-ink-2">
-          {searched.toLocaleString('en')} combinations weighed; the best that differ in their choke.
-        </p>
+      {chosen && (
+        <>
+          <DesignFigure schematic={chosen.view.schematic} answer={chosen.view.answer} />
+          <DesignParts rows={chosen.view.rows} />
+          <p className="mt-2 text-[12.5px] text-ink-2">
+            {searched.toLocaleString('en')} combinations weighed; the best that differ in their circuit or choke.
+          </p>
+          {chosen.view.answer && <DesignWaves answer={chosen.view.answer} />}
+        </>
       )}
-      <ol className="mt-3 grid gap-5">
-        {designs.map((design) => (
-          <DesignRow key={design.id} query={query} design={design} />
-        ))}
-      </ol>
     </Halves>
   );
 }
 
-function DesignRow({ query, design }: { query: DesignQuery; design: DesignView }) {
-  const { id, title, why, parts } = design;
+function Thought({ query, chosen, others }: Pick<DesignSheetProps, 'query' | 'chosen' | 'others'>) {
+  if (!chosen)
+    return (
+      <Judgement>
+        <Claim label="Design from stock">Nothing is asked yet</Claim>
+        <Cautions />
+      </Judgement>
+    );
+  const { id, view, missing } = chosen;
+  const there = view.rows.filter(({ lot }) => lot !== undefined).length;
   return (
-    <li aria-label={title}>
-      <div className="flex flex-wrap items-baseline gap-x-3 border-b border-rule-2 pb-1">
-        <h2 className="text-[15px] font-semibold">{title}</h2>
-        <span className="ml-auto">
-          <ActionButton action={keepDesignAction.bind(null, query, id)}>Make a build of it</ActionButton>
-        </span>
-        <p className="w-full text-[12.5px] text-ink-2">{why}</p>
-      </div>
-      <ul>
-        {parts.map(({ role, title: part, lot, bin, count, watts, stresses, notes }) => (
-          <li
-            key={role}
-            className="grid grid-cols-[84px_1fr_76px] gap-x-3 border-b border-dotted border-rule-2 py-1.5 text-[13px]"
-          >
-            <span className="text-ink-2">{role}</span>
-            <span>
-              {count > 1 ? `${count} × ` : ''}
-              <b>{part}</b>{' '}
-              <Link href={routes.lot(lot)} className="ref">
-                {lot}
-              </Link>{' '}
-              <span className="text-ink-2">bin {bin}</span>
-              <span className="block text-[12px] text-ink-2">
-                {stresses.map(({ text, isLimit }) => (
-                  <span key={text} className={isLimit ? 'mr-3 font-semibold text-stop' : 'mr-3'}>
-                    {isLimit && '△ '}
-                    {text}
-                  </span>
-                ))}
-                {notes.join('; ')}
-              </span>
-            </span>
-            <span className="q text-right">{watts}</span>
-          </li>
+    <Judgement>
+      <Claim label={`Best of what is here: ${view.asked}`}>{view.headline}</Claim>
+      <LossBar losses={view.losses} lost={view.lost} frequency={view.frequency} />
+      <Next>
+        {missing.length === 0
+          ? `Take ${there} lots now: all its power parts are in the drawers.`
+          : `Take ${there} lots now; ${missing.map(({ refs }) => refs).join(' and ')} must be found.`}{' '}
+        <ActionButton action={keepDesignAction.bind(null, query, id)} tone="next">
+          Reserve all, as a build
+        </ActionButton>
+      </Next>
+      {missing.length > 0 && (
+        <Section label="What is missing, and where it may be">
+          {missing.map(({ refs, buy, likely }) => (
+            <p key={refs}>
+              <b className="font-mono">{refs}</b> {buy}.{' '}
+              {likely.map(({ donor, message }) => (
+                <span key={donor}>
+                  <Link href={routes.donor(donor)} className="ref">
+                    {donor}
+                  </Link>
+                  , not opened yet: {message}.{' '}
+                </span>
+              ))}
+            </p>
+          ))}
+        </Section>
+      )}
+      <Section label="As it runs">
+        {view.shows.map((text) => (
+          <p key={text}>{text}</p>
         ))}
-      </ul>
-    </li>
+      </Section>
+      <ControlSection view={view} />
+      {others.length > 0 && (
+        <Section label="Other ways">
+          {others.map(({ id: other, title, efficiency, message }) => (
+            <p key={other} className="border-t border-rule-2 py-1.5">
+              <Link
+                href={`${routes.design()}?${new URLSearchParams({ ...query, pick: other }).toString()}`}
+                className="font-semibold underline decoration-dotted"
+              >
+                {title}
+              </Link>{' '}
+              <span className="q float-right">{efficiency}</span>
+              <span className="block text-[12.5px] text-ink-2">{message}</span>
+            </p>
+          ))}
+        </Section>
+      )}
+      <Cautions />
+    </Judgement>
   );
 }
 
-function Best({ query, best }: { query: DesignQuery; best: DesignView | undefined }) {
+/** What commands a design, with the small parts around it. */
+export function ControlSection({ view: { control, loop } }: { view: DesignView }) {
   return (
-    <Judgement>
-      {best ? (
+    <Section label="Controller, and the parts around it">
+      {control ? (
         <>
-          <Claim label="Best of the drawers">
-            {best.missing.length === 0 ? best.title : `${best.title}; ${best.missing.join(', ')} to buy`}
-          </Claim>
-          <Section label="Why">{best.why}.</Section>
-          <Section label="What limits it">{best.limit}.</Section>
-          {best.run && (
-            <Section label="As it runs, with a usual switch and rectifier">
-              {formatQuantity(best.run.volts, 'volt')} out with {formatQuantity(best.run.ripple, 'volt')} of ripple; the
-              choke peaks at {formatQuantity(best.run.peak, 'ampere')}.
-            </Section>
-          )}
-          <Section label="Controller, and the parts around it">
-            {best.control ? (
-              <>
-                <p>
-                  {best.control.title}
-                  {best.control.lot && (
-                    <>
-                      {' '}
-                      <Link href={routes.lot(best.control.lot)} className="ref">
-                        {best.control.lot}
-                      </Link>
-                    </>
-                  )}
-                </p>
-                <ul>
-                  {best.control.outer.map(({ name, value, why }) => (
-                    <li key={name} title={why} className="flex justify-between border-b border-dotted border-rule-2">
-                      {name} <span className="q">{value}</span>
-                    </li>
-                  ))}
-                </ul>
-                <p className="mt-1 text-[12.5px] text-ink-2">{best.control.notes.join('; ')}.</p>
-              </>
-            ) : (
-              'None that is known serves this circuit at these volts: choose one by its datasheet.'
-            )}
-          </Section>
           <p>
-            <ActionButton action={keepDesignAction.bind(null, query, best.id)} tone="next">
-              Make a build of it
-            </ActionButton>
+            {control.title}
+            {control.lot !== undefined && (
+              <>
+                {' '}
+                <Link href={routes.lot(control.lot)} className="ref">
+                  {control.lot}
+                </Link>
+              </>
+            )}
           </p>
+          <ul>
+            {control.outer.map(({ name, value, why }) => (
+              <li key={name} title={why} className="flex justify-between border-b border-dotted border-rule-2">
+                {name} <span className="q">{value}</span>
+              </li>
+            ))}
+          </ul>
+          {loop !== undefined && <p className="mt-1 text-[12.5px]">{loop}</p>}
+          <p className="mt-1 text-[12.5px] text-ink-2">{control.notes.join('; ')}.</p>
         </>
       ) : (
-        <Claim label="Design from stock">Nothing is asked yet</Claim>
+        'None that is known serves this circuit at these volts: choose one by its datasheet.'
       )}
-      <Caution>
-        Equations by textbooks, derating and heat by common practice; losses in cores are left out, snubber and
-        compensation are not chosen here. Below 60 V DC only: for anything on the mains reuse a whole module.
-      </Caution>
-    </Judgement>
+    </Section>
+  );
+}
+
+function Cautions() {
+  return (
+    <Caution>
+      Worked out, not built: equations of textbooks, derating and heat by common practice; losses in cores and spikes
+      are left out, a snubber is chosen on the bench. Below 60 V DC only. For anything that must be isolated from the
+      mains reuse a whole supply: a transformer of your own needs creepage, test voltage and class as its standard says,
+      and local codes and licensed people apply.
+    </Caution>
   );
 }

@@ -1,18 +1,9 @@
 import 'server-only';
 import { setImmediate } from 'node:timers/promises';
 import { z } from 'zod';
-import {
-  controlOf,
-  searchDesigns,
-  simulated,
-  whyOf,
-  type Design,
-  type DesignLot,
-  type DesignSpec,
-  type Simulated,
-} from '../../core/design';
+import { searchDesigns, type Design, type DesignLot, type DesignSpec } from '../../core/design';
 import { kindRule, type KindName } from '../../core/part';
-import { formatQuantity, parseQuantity, problemText, type Unit } from '../../core/quantity';
+import { parseQuantity, problemText, type Unit } from '../../core/quantity';
 import { stepByStep } from '../../core/steps';
 import { lotTitle } from '../../core/stock';
 import type { AppContext } from '../../db/context';
@@ -25,6 +16,8 @@ export const designQuery = z.object({
   out: z.string().max(40).default(''),
   amps: z.string().max(40).default(''),
   ripple: z.string().max(40).default(''),
+  /** The design that is looked at. */
+  pick: z.string().max(80).default(''),
 });
 export type DesignQuery = z.output<typeof designQuery>;
 
@@ -46,7 +39,8 @@ export type FoundDesigns =
 
 /** The spec that a query asks for, or what of it cannot be read. */
 export function specOf(query: DesignQuery): DesignSpec | { readonly text: string } | undefined {
-  if (Object.values(query).every((text) => text.trim() === '')) return undefined;
+  const { pick: _, ...asked } = query;
+  if (Object.values(asked).every((text) => text.trim() === '')) return undefined;
   const read = (label: string, text: string, unit: Unit): number | string => {
     if (text.trim() === '')
       return `${label}: nothing is typed; a value such as ${unit === 'volt' ? '12V' : '1A'} is expected.`;
@@ -120,92 +114,5 @@ export async function findDesigns({ db }: Pick<AppContext, 'db'>, query: DesignQ
   };
 }
 
-/** A part of a design as the page shows it. */
-export interface DesignPartView {
-  readonly role: string;
-  readonly title: string;
-  readonly lot: string;
-  readonly bin: string;
-  readonly count: number;
-  readonly watts: string;
-  readonly stresses: readonly { readonly text: string; readonly share: number; readonly isLimit: boolean }[];
-  readonly notes: readonly string[];
-}
-
-export interface DesignView {
-  readonly id: string;
-  readonly title: string;
-  readonly why: string;
-  readonly limit: string;
-  readonly parts: readonly DesignPartView[];
-  readonly missing: readonly string[];
-  readonly run: Simulated | undefined;
-  readonly control:
-    | {
-        readonly title: string;
-        readonly lot: string | undefined;
-        readonly outer: readonly { readonly name: string; readonly value: string; readonly why: string }[];
-        readonly notes: readonly string[];
-      }
-    | undefined;
-}
-
 /** What tells a design from the others of one query. */
 export const designId = ({ topology, parts }: Design): string => `${topology} ${parts.choke?.lot.code ?? 'to buy'}`;
-
-const NAMES: Readonly<Record<string, string>> = {
-  buck: 'Step-down (buck)',
-  boost: 'Step-up (boost)',
-  inverting: 'Inverting',
-  sepic: 'SEPIC',
-  cuk: 'Ćuk',
-};
-
-/** The designs in words. */
-export function designViews(found: Extract<FoundDesigns, { kind: 'designs' }>): readonly DesignView[] {
-  return found.designs.map((design, index): DesignView => {
-    const { why, limit } = whyOf(design);
-    const control = controlOf(design, found.spec, found.stock);
-    return {
-      id: designId(design),
-      title: `${NAMES[design.topology] ?? design.topology}, ${formatQuantity(design.frequency, 'hertz')}`,
-      why,
-      limit,
-      missing: design.missing,
-      control: control && {
-        title: control.lot
-          ? (found.lots.get(control.lot.code)?.title ?? control.family.id)
-          : `${control.family.id}, to buy`,
-        lot: control.lot?.code,
-        outer: control.outer.map(({ name, value, unit, why: reason }) => ({
-          name,
-          value: formatQuantity(value, unit),
-          why: reason,
-        })),
-        notes: control.notes,
-      },
-      // The first is run; the others wait until they are.
-      run: index === 0 ? simulated(design, found.spec) : undefined,
-      parts: Object.entries(design.parts).map(([role, { lot, count, watts, stresses, sink, celsius, notes }]) => ({
-        role,
-        title: found.lots.get(lot.code)?.title ?? lot.code,
-        lot: lot.code,
-        bin: found.lots.get(lot.code)?.bin ?? '',
-        count,
-        watts: formatQuantity(watts, 'watt'),
-        stresses: stresses.map(({ name, value, rating, unit, share, usual }) => ({
-          text: `${name} ${formatQuantity(value, unit)} of ${formatQuantity(rating, unit)}`,
-          share,
-          isLimit: share > usual,
-        })),
-        notes: [
-          ...notes,
-          ...(sink === undefined ? [] : [`on a heat sink of ${formatQuantity(sink, 'kelvinPerWatt')} or better`]),
-          ...(celsius === undefined || sink !== undefined
-            ? []
-            : [`junction at ${Math.round(celsius)} °C without a heat sink`]),
-        ],
-      })),
-    };
-  });
-}

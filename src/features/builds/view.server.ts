@@ -4,6 +4,7 @@ import { lotTitle, type LotCombination, type LotMatch } from '../../core/stock';
 import type { AppContext } from '../../db/context';
 import { findBuild, listBuilds, type BuildWithNeeds } from '../../db/repositories/builds';
 import { routes } from '../../routes';
+import { keptDesign } from './keptDesign.server';
 import {
   ask,
   combinationsFor,
@@ -174,7 +175,14 @@ export async function buildView(app: AppContext, code: string) {
       };
     }),
   );
-  return { code: build.code, title: build.title, note: build.note, needs, line: await buildLine(app, found) };
+  return {
+    code: build.code,
+    title: build.title,
+    note: build.note,
+    needs,
+    line: await buildLine(app, found),
+    design: build.design ? await keptDesign(app, build.design) : undefined,
+  };
 }
 
 export type BuildView = NonNullable<Awaited<ReturnType<typeof buildView>>>;

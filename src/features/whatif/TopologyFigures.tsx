@@ -3,7 +3,7 @@
 import type { Schematic } from '../../core/schematic';
 import type { Answer } from '../../core/whatif';
 import { WavesFigure } from '../../ui/charts/WavesFigure';
-import { CircuitFigure } from './CircuitFigure';
+import { CircuitFigure } from '../../ui/schematic/CircuitFigure';
 
 const NONE: readonly string[] = [];
 
@@ -12,7 +12,7 @@ export function TopologyFigures({ schematic, answer }: { schematic: Schematic; a
   return (
     <>
       <figure className="circuit-box mb-3">
-        <CircuitFigure schematic={schematic} answer={answer} struck={NONE} over={NONE} />
+        <CircuitFigure schematic={schematic} figures={answer?.figures} struck={NONE} over={NONE} />
         <figcaption>At the usual values of its what if; the figures come out of the simulator.</figcaption>
       </figure>
       {answer && <WavesFigure answer={answer} />}

@@ -5,7 +5,7 @@ import { circuitById, faultsOf, type PowerCircuit } from '../../core/whatif';
 import { Halves } from '../../ui/frame/Halves';
 import { keepText } from '../../ui/picture/keepFile';
 import { queryOf, readAsked, type Asked } from './address';
-import { CircuitFigure } from './CircuitFigure';
+import { CircuitFigure } from '../../ui/schematic/CircuitFigure';
 import { KnobField } from './KnobField';
 import { balanceText, shown, wavesCsv } from './present';
 import { useWhatIf } from './useWhatIf';
@@ -68,7 +68,7 @@ function Running({ circuit, query }: { circuit: PowerCircuit; query: string }) {
         {schematic ? (
           <CircuitFigure
             schematic={schematic}
-            answer={answer}
+            figures={answer?.figures}
             struck={list.find(({ kind }) => kind === fault)?.refs ?? NO_PARTS}
             over={over}
           />

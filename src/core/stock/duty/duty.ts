@@ -1,7 +1,4 @@
-import type { KindName, RatingName } from '../../part';
-import { VOLTS } from '../../derating';
 import { formatQuantity, type Unit } from '../../quantity';
-import type { Demand } from '../filter';
 
 /** What a part is put under in its place, the worst steady case with its spikes; SI base units and °C. */
 export interface Duty {
@@ -167,13 +164,4 @@ export function asNeedQuestion(text: string): string {
   if (!found || behind === undefined) return text;
   const read = readDuty(behind);
   return 'duty' in read ? `${text.slice(0, found.index).trim()} duty ${behind}` : text;
-}
-
-/** What a duty asks of a rating at the very least, so that the drawers are searched by it. */
-export function dutyDemands(duty: Duty | undefined, kinds: readonly KindName[]): readonly Demand[] {
-  const names = [...new Set(kinds.map((kind) => VOLTS[kind]))].filter((name) => name !== undefined);
-  const [rating, ...others] = names as RatingName[];
-  return duty?.voltage === undefined || rating === undefined
-    ? []
-    : [{ rating, ...(others.length > 0 ? { others } : {}), comparison: 'above', value: duty.voltage }];
 }

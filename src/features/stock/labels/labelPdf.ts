@@ -1,19 +1,10 @@
 import { PDFDocument, rgb, StandardFonts } from 'pdf-lib';
+import { printable } from '../../../formats/pdfText';
 import { layOutLabel, type LabelText } from './label';
 import type { LabelSize } from './labelSizes';
 
 /** Points of a PDF in a millimetre. */
 const POINTS = 72 / 25.4;
-
-/** What the fonts that every PDF reader has cannot show, in letters they have. */
-const LETTERS: Readonly<Record<string, string>> = {
-  Ω: 'ohm',
-  '−': '-',
-  '…': '...',
-  '\u00a0': ' ',
-  '×': 'x',
-  '≥': '>=',
-};
 
 /**
  * Labels as a PDF: a page each on a roll, or as many on a page as the sheet has.
@@ -56,11 +47,4 @@ export async function labelsPdf(labels: readonly LabelText[], size: LabelSize, s
       });
   });
   return document.save();
-}
-
-/** A text in the letters of Windows-1252, which the standard fonts have. */
-function printable(text: string): string {
-  return [...text]
-    .map((letter) => LETTERS[letter] ?? (/[\x20-\x7e\u00a1-\u00ff]/.test(letter) ? letter : '?'))
-    .join('');
 }

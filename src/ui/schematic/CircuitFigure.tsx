@@ -1,8 +1,10 @@
 import { memo } from 'react';
 import type { PlacedSymbol, Schematic } from '../../core/schematic';
-import type { Answer } from '../../core/whatif';
-import { LabelView, SymbolView } from '../../ui/schematic/ink';
-import { shown } from './present';
+import { formatQuantity, type Unit } from '../../core/quantity';
+import { LabelView, SymbolView } from './ink';
+
+/** What stands beside a part, by its reference. */
+export type CircuitFigures = Readonly<Record<string, { readonly value: number; readonly unit: Unit }>>;
 
 /** What the drawing is fitted into, and how large its words are there, pixels. */
 const WIDTH = 758;
@@ -12,9 +14,9 @@ const EDGE = 16;
 
 const nothing = () => undefined;
 
-const figureText = (answer: Answer | undefined, ref: string): string => {
-  const figure = answer?.figures[ref];
-  return figure ? shown(figure.value, figure.unit) : '';
+const figureText = (figures: CircuitFigures | undefined, ref: string): string => {
+  const figure = figures?.[ref];
+  return figure ? formatQuantity(figure.value, figure.unit, { digits: 3 }) : '';
 };
 
 /** The part of a drawing that is drawn on. */
@@ -78,12 +80,12 @@ function Caption({
 /** The circuit with a figure beside each part: as the knobs are turned only the figures change, never the drawing. */
 export const CircuitFigure = memo(function CircuitFigure({
   schematic,
-  answer,
+  figures,
   struck,
   over,
 }: {
   schematic: Schematic;
-  answer: Answer | undefined;
+  figures: CircuitFigures | undefined;
   /** Parts that the fault looked at sits in. */
   struck: readonly string[];
   /** Parts that are over what they stand. */
@@ -158,7 +160,7 @@ export const CircuitFigure = memo(function CircuitFigure({
         <Caption
           key={placed.ref}
           placed={placed}
-          figure={figureText(answer, placed.ref)}
+          figure={figureText(figures, placed.ref)}
           type={type}
           isStruck={struck.includes(placed.ref)}
         />

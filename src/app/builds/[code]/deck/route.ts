@@ -1,0 +1,1 @@
+export { answerDeck as GET } from '../../../../features/builds/sheetRoute.server';

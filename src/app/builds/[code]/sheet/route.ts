@@ -1,0 +1,1 @@
+export { answerSheet as GET } from '../../../../features/builds/sheetRoute.server';

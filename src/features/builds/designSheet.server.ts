@@ -1,0 +1,66 @@
+import 'server-only';
+import { needFor, refsOf, rolesOf, toBuyFor, whyOf, type Design } from '../../core/design';
+import { formatQuantity } from '../../core/quantity';
+import type { AppContext } from '../../db/context';
+import { ask, likelyDonors } from '../../services/matching';
+import type { DesignSheetProps, MissingPart, OtherDesign } from './DesignSheet';
+import { designId, designQuery, findDesigns } from './design.server';
+import { designView, TOPOLOGY_NAMES } from './designView.server';
+
+/** Donors named for a missing part. */
+const LIKELY = 2;
+
+/** The sheet of what an address asks for: the design that was picked, else the best, worked out whole; the others in a line each. */
+export async function designSheet(app: Pick<AppContext, 'db'>, typed: unknown): Promise<DesignSheetProps> {
+  const read = designQuery.safeParse(typed);
+  const query = read.success ? read.data : designQuery.parse({});
+  const found = await findDesigns(app, query);
+  const none = { query, chosen: undefined, others: [], searched: 0 };
+  if (found.kind === 'problem') return { ...none, problem: found.text };
+  if (found.kind === 'empty') return { ...none, problem: undefined };
+  const chosen = found.designs.find((one) => designId(one) === query.pick) ?? found.designs[0];
+  if (!chosen)
+    return {
+      ...none,
+      problem: 'No circuit of this kind does it with any choke: ask for less current, or other volts.',
+    };
+  return {
+    query,
+    problem: undefined,
+    searched: found.searched,
+    chosen: {
+      id: designId(chosen),
+      view: designView(chosen, found.spec, found),
+      missing: await Promise.all(chosen.missing.map((role) => missingPart(app, chosen, role))),
+    },
+    others: found.designs.filter((one) => one !== chosen).map(otherDesign),
+  };
+}
+
+async function missingPart(
+  { db }: Pick<AppContext, 'db'>,
+  design: Design,
+  role: Design['missing'][number],
+): Promise<MissingPart> {
+  const asked = await ask(db.read, needFor(design, role));
+  const likely = asked.ok ? await likelyDonors(db.read, asked.filter, LIKELY) : [];
+  return {
+    refs: refsOf(design, role).join(' '),
+    buy: toBuyFor(design, role),
+    likely: likely.map(({ code, held, opened, odds }) => ({
+      donor: code,
+      message: `${held} of ${opened} opened like it held one, ${odds.toFixed(1)} likely`,
+    })),
+  };
+}
+
+function otherDesign(design: Design): OtherDesign {
+  const { topology, frequency, efficiency, parts, missing } = design;
+  const choke = parts.choke;
+  return {
+    id: designId(design),
+    title: `${TOPOLOGY_NAMES[topology] ?? topology} ${choke ? `with ${choke.lot.code}` : 'with a choke to buy'}, ${formatQuantity(frequency, 'hertz')}`,
+    efficiency: `${(100 * efficiency).toFixed(1)} %`,
+    message: `${missing.length === 0 ? 'Every part is here' : `${missing.length} of ${rolesOf(topology).length} to buy`}; its limit: ${whyOf(design).limit}.`,
+  };
+}
