@@ -17,10 +17,54 @@ test('24 V to 48 V at 1 A is designed out of the drawers, and becomes a build wi
   await wanted.getByLabel('output').fill('48V');
   await wanted.getByRole('button', { name: 'Look for designs' }).click();
   const says = page.getByRole('complementary', { name: 'Judgement' });
-  await expect(says).toContainText('Step-up (boost)');
-  await expect(says).toContainText(/As it runs.*48\sV out/s);
-  await says.getByRole('button', { name: 'Make a build of it' }).click();
+  await expect(says).toContainText(/Boost, 9\d\.\d % efficient/);
+  await expect(says).toContainText(/Simulated with these parts: 48\sV/);
+  await expect(page.getByRole('img', { name: /^Circuit/ })).toBeVisible();
+  const parts = page.getByRole('table', { name: 'Parts, bin by bin' });
+  await expect(parts.getByRole('row')).toHaveCount(6);
+  // Another of the ways is looked at, and the best again.
+  await says.getByRole('link', { name: /with a choke to buy/ }).click();
+  await expect(says).toContainText('What is missing, and where it may be');
+  await page.goBack();
+  await says.getByRole('button', { name: 'Reserve all, as a build' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/48\sV at 1\sA out/);
   for (const role of ['choke', 'switch', 'rectifier', 'output capacitor'])
     await expect(page.getByRole('listitem', { name: role, exact: true })).toContainText('1 set aside');
+  await expect(page.getByRole('listitem', { name: 'timing resistor' })).toBeVisible();
+  // Its sheet prints, its deck runs elsewhere.
+  const sheet = await page.request.get(
+    (await page.getByRole('link', { name: 'Build sheet (PDF)' }).getAttribute('href')) ?? '',
+  );
+  expect([sheet.status(), sheet.headers()['content-type'], (await sheet.body()).subarray(0, 5).toString()]).toEqual([
+    200,
+    'application/pdf',
+    '%PDF-',
+  ]);
+  const deck = await page.request.get((await page.getByRole('link', { name: /SPICE/ }).getAttribute('href')) ?? '');
+  expect(await deck.text()).toMatch(/\.tran .*\n[\s\S]*\.end/);
+});
+
+test('needs are pasted with their duty, and lots that fit together are set aside for one', async ({ page }) => {
+  await page.goto('/builds/new');
+  await page.getByLabel('what it will be').fill('Fence light');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('link', { name: 'bring a list of needs in' }).click();
+  await page
+    .getByLabel('Rows pasted here')
+    .fill(
+      'switch: nmos for 57V 2.6A 100kHz 45C\ninput: electrolytic 100u for 24V 0.5A ripple\nwhat: nmos duty 57V twelve',
+    );
+  await page.getByRole('button', { name: 'Read what is pasted' }).click();
+  await expect(page.getByRole('table', { name: 'Needs that are added' })).toContainText(
+    /under 57\sV, 2\.6\sA, 100\skHz/,
+  );
+  await expect(page.getByRole('table', { name: 'Refused lines' })).toContainText('“twelve” in a duty');
+  await page.getByRole('button', { name: 'Take 2 in' }).click();
+  // Held against its duty, with usual room.
+  const forSwitch = page.getByRole('table', { name: 'Lots for switch' });
+  await expect(forSwitch.getByRole('row').nth(1)).toContainText(/voltage 57\sV of 100\sV/);
+  const together = page.getByRole('list', { name: 'Together for input' });
+  await expect(together).toContainText(/47\sµF \+ 47\sµF = 94\sµF/);
+  await together.getByRole('button', { name: 'Set aside together' }).first().click();
+  await expect(page.getByRole('listitem', { name: 'input, 2 side by side' })).toContainText('2 set aside');
 });

@@ -4,6 +4,7 @@ export { needFor, toBuyFor, whyOf } from './say';
 export { circuitOf, refsOf, runDesign, type DesignRun } from './run';
 export { loopOf, type Loop } from './loop';
 export { designFrom, recordOf, type DesignRecord } from './record';
+export { drawnDesign, type DrawnDesign } from './drawn';
 export { firstPowerOf, type BuiltStep } from './firstPower';
 export { mostOf, type Most } from './most';
 export { DESIGNED, isPaired, rolesOf, type DesignLot, type DesignRole, type DesignSpec } from './spec';

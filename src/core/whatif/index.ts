@@ -1,5 +1,5 @@
 export { answerOf, faultAnswer, spiceOf, type Answer, type FaultAnswer, type Wave, type WaveSet } from './answer';
-export { boardOf } from './board';
+export { boardOf, FIGURE_ROOM } from './board';
 export { CIRCUITS, circuitById } from './circuits';
 export { FIELD_NOTES, type FieldNotes } from './fieldNotes';
 export type { Death } from './deaths';

@@ -170,7 +170,7 @@ function Need({ code, need }: { code: string; need: NeedView }) {
 function AsDesigned({ code, design }: { code: string; design: NonNullable<BuildView['design']> }) {
   return (
     <section aria-label="As designed" className="mb-5">
-      <DesignFigure schematic={design.schematic} answer={design.answer} />
+      <DesignFigure schematic={design.schematic} figures={design.figures} />
       <p className="mt-2 flex flex-wrap gap-x-5 text-[13px]">
         <a href={routes.buildSheet(code)} className="btn" data-tone="next">
           Build sheet (PDF)

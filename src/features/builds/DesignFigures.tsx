@@ -3,16 +3,16 @@
 import type { Schematic } from '../../core/schematic';
 import type { Answer } from '../../core/whatif';
 import { WavesFigure } from '../../ui/charts/WavesFigure';
-import { CircuitFigure } from '../../ui/schematic/CircuitFigure';
+import { CircuitFigure, type CircuitFigures } from '../../ui/schematic/CircuitFigure';
 
 const NONE: readonly string[] = [];
 
 /** A design drawn with the values of its lots. */
-export function DesignFigure({ schematic, answer }: { schematic: Schematic; answer: Answer | undefined }) {
+export function DesignFigure({ schematic, figures }: { schematic: Schematic; figures: CircuitFigures }) {
   return (
     <figure className="circuit-box mt-3">
-      <CircuitFigure schematic={schematic} figures={answer?.figures} struck={NONE} over={NONE} />
-      <figcaption>Not drawn: the small parts around U1.</figcaption>
+      <CircuitFigure schematic={schematic} figures={figures} struck={NONE} over={NONE} />
+      <figcaption>Not drawn: timing and compensation of U1, fuse, snubber.</figcaption>
     </figure>
   );
 }

@@ -70,7 +70,7 @@ export function DesignSheet({ query, problem, chosen, others, searched }: Design
       )}
       {chosen && (
         <>
-          <DesignFigure schematic={chosen.view.schematic} answer={chosen.view.answer} />
+          <DesignFigure schematic={chosen.view.schematic} figures={chosen.view.figures} />
           <DesignParts rows={chosen.view.rows} />
           <p className="mt-2 text-[12.5px] text-ink-2">
             {searched.toLocaleString('en')} combinations weighed; the best that differ in their circuit or choke.
@@ -96,13 +96,16 @@ function Thought({ query, chosen, others }: Pick<DesignSheetProps, 'query' | 'ch
     <Judgement>
       <Claim label={`Best of what is here: ${view.asked}`}>{view.headline}</Claim>
       <LossBar losses={view.losses} lost={view.lost} frequency={view.frequency} />
-      <Next>
+      <Next
+        actions={
+          <ActionButton action={keepDesignAction.bind(null, query, id)} tone="next">
+            Reserve all, as a build
+          </ActionButton>
+        }
+      >
         {missing.length === 0
           ? `Take ${there} lots now: all its power parts are in the drawers.`
-          : `Take ${there} lots now; ${missing.map(({ refs }) => refs).join(' and ')} must be found.`}{' '}
-        <ActionButton action={keepDesignAction.bind(null, query, id)} tone="next">
-          Reserve all, as a build
-        </ActionButton>
+          : `Take ${there} lots now; ${missing.map(({ refs }) => refs).join(' and ')} must be found.`}
       </Next>
       {missing.length > 0 && (
         <Section label="What is missing, and where it may be">

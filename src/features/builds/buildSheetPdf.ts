@@ -171,7 +171,7 @@ export async function buildSheetPdf({ code, title, design, steps, cautions }: Bu
   for (const caution of cautions) writer.text(caution, { size: 8.5, pale: true });
   writer.gap(8);
   writer.drawing(design.schematic, (ref) => {
-    const figure = design.answer?.figures[ref];
+    const figure = design.figures[ref];
     return figure ? formatQuantity(figure.value, figure.unit, { digits: 3 }) : '';
   });
   writer.heading('Parts, bin by bin');

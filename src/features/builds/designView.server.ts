@@ -1,6 +1,7 @@
 import 'server-only';
 import {
   controlOf,
+  drawnDesign,
   loopOf,
   mostOf,
   refsOf,
@@ -12,11 +13,12 @@ import {
   type DesignRole,
   type DesignRun,
   type DesignSpec,
+  type DrawnDesign,
 } from '../../core/design';
 import { formatQuantity } from '../../core/quantity';
 import { drawSchematic, type Schematic } from '../../core/schematic';
 import { analyse } from '../../core/topology';
-import { boardOf, type Answer } from '../../core/whatif';
+import type { Answer } from '../../core/whatif';
 
 export const TOPOLOGY_NAMES: Readonly<Record<string, string>> = {
   buck: 'Buck',
@@ -58,6 +60,8 @@ export interface DesignView {
   readonly losses: readonly { readonly refs: string; readonly watts: number; readonly text: string }[];
   readonly lost: string;
   readonly schematic: Schematic;
+  /** Values beside the parts of the drawing, by reference. */
+  readonly figures: DrawnDesign['figures'];
   /** As it runs with its own parts; nothing where it does not settle. */
   readonly answer: Answer | undefined;
   /** What its run shows, a sentence each. */
@@ -102,7 +106,7 @@ export function designView(
       text: formatQuantity(watts, 'watt', { digits: 2 }),
     }))
     .toSorted((a, b) => b.watts - a.watts);
-  const circuit = run?.circuit;
+  const drawn = run && drawnDesign(run, control);
   return {
     headline: headline(design, spec),
     asked: specText(spec),
@@ -110,7 +114,8 @@ export function designView(
     rows,
     losses,
     lost: formatQuantity(design.watts, 'watt', { digits: 2 }),
-    schematic: circuit ? drawSchematic(analyse(boardOf(circuit, run.values))).schematic : EMPTY,
+    schematic: drawn ? drawSchematic(analyse(drawn.board)).schematic : EMPTY,
+    figures: drawn?.figures ?? {},
     answer: run?.answer,
     shows: run ? showsOf(run, design, spec) : ['It does not settle in the simulator: do not build it as it stands.'],
     control: control && {
