@@ -1,3 +1,4 @@
+export { usedBox } from './used';
 export { groundPath, supplyPath, wordsOf } from './signs';
 export { TYPE } from './caption';
 export { drawSchematic, firstView, sectionsIn, type DrawnSchematic, type SchematicView } from './draw';

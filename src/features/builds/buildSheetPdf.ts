@@ -1,12 +1,12 @@
 import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
 import type { BuiltStep } from '../../core/design';
-import { groundPath, supplyPath, type Schematic } from '../../core/schematic';
+import { groundPath, supplyPath, usedBox, type Schematic } from '../../core/schematic';
 import { printable } from '../../formats/pdfText';
 import { formatQuantity } from '../../core/quantity';
 import type { DesignView } from './designView.server';
 
 /** A4 in points, its margins, and how high the drawing may be. */
-const PAGE = { width: 595.3, height: 841.9, edge: 42, drawing: 210 } as const;
+const PAGE = { width: 595.3, height: 841.9, edge: 42, drawing: 270 } as const;
 const INK = rgb(0.1, 0.13, 0.18);
 const PALE = rgb(0.4, 0.43, 0.48);
 
@@ -99,11 +99,14 @@ class Writer {
 
   /** The circuit in ink, as wide as the page or as high as there is room. */
   drawing(schematic: Schematic, valueOf: (ref: string) => string) {
-    const { width, height } = schematic;
-    if (width <= 0 || height <= 0) return;
+    if (schematic.symbols.length === 0) return;
+    const box = usedBox(schematic);
+    const [width, height] = [box.right - box.left, box.bottom - box.top];
     const scale = Math.min((PAGE.width - 2 * PAGE.edge) / width, PAGE.drawing / height);
     this.room(height * scale + 10);
-    const [left, top] = [PAGE.edge, this.y];
+    // The drawing begins at its own box, in the middle of the page.
+    const left = (PAGE.width - width * scale) / 2 - box.left * scale;
+    const top = this.y + box.top * scale;
     const draw = (path: string, x: number, y: number, weight: number, isFilled = false) =>
       this.page.drawSvgPath(path, {
         x: left + x * scale,
@@ -111,7 +114,7 @@ class Writer {
         scale,
         ...(isFilled ? { color: INK } : {}),
         borderColor: INK,
-        borderWidth: weight * scale,
+        borderWidth: weight,
       });
     const letters = (text: string, x: number, y: number, size: number, anchor: string) => {
       const own = printable(text);
@@ -134,7 +137,7 @@ class Writer {
         else draw(shape.path, at.x, at.y, shape.isHeavy ? 2 : 1.2, shape.isFilled ?? false);
       const lines = [ref, valueOf(ref)].filter((line) => line !== '');
       for (const [index, line] of caption.lines.slice(0, lines.length).entries())
-        letters(lines[index] ?? line.text, at.x + line.x, at.y + line.y, 11, caption.anchor);
+        letters(lines[index] ?? line.text, at.x + line.x, at.y + line.y, 13, caption.anchor);
     }
     for (const label of schematic.labels) {
       if (label.kind === 'ground' || label.kind === 'isolated-ground') draw(groundPath(label), 0, 0, 3);

@@ -17,6 +17,8 @@ import {
 /** Matches shown for one need, and parts on boards. */
 const SHOWN = 8;
 const ON_BOARDS = 5;
+/** Needs that a build is told to lack by name. */
+const TOLD = 4;
 const LIKELY = 3;
 
 /** A line for the list of builds: what it lacks, and which unopened board has it. */
@@ -50,7 +52,8 @@ async function buildLine({ db }: AppContext, { build, needs }: BuildWithNeeds): 
   const used = needs.every(({ need, allocations }) => sum(allocations.map((entry) => entry.used)) >= need.quantity);
   if (lacking.length === 0) return { ...line, message: used ? 'built' : 'all set aside, ready to build', ready: true };
   const [first] = lacking;
-  const message = `lacks ${lacking.map(({ need, filled }) => `${need.quantity - filled} ${need.role}`).join(', ')}`;
+  const told = lacking.slice(0, TOLD).map(({ need, filled }) => `${need.quantity - filled} ${need.role}`);
+  const message = `lacks ${told.join(', ')}${lacking.length > TOLD ? ` and ${lacking.length - TOLD} more` : ''}`;
   const parsed = first && (await ask(db.read, first.need.filter));
   if (!parsed?.ok) return { ...line, message, ready: false };
   const [best] = await lotsForNeed(db.read, parsed.filter);

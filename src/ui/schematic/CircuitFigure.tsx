@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { PlacedSymbol, Schematic } from '../../core/schematic';
+import { usedBox, type PlacedSymbol, type Schematic } from '../../core/schematic';
 import { formatQuantity, type Unit } from '../../core/quantity';
 import { LabelView, SymbolView } from './ink';
 
@@ -10,7 +10,6 @@ export type CircuitFigures = Readonly<Record<string, { readonly value: number; r
 const WIDTH = 758;
 const HEIGHT = 300;
 const PIXELS = 10.5;
-const EDGE = 16;
 
 const nothing = () => undefined;
 
@@ -18,26 +17,6 @@ const figureText = (figures: CircuitFigures | undefined, ref: string): string =>
   const figure = figures?.[ref];
   return figure ? formatQuantity(figure.value, figure.unit, { digits: 3 }) : '';
 };
-
-/** The part of a drawing that is drawn on. */
-function usedBox({ symbols, wires, labels }: Schematic) {
-  const points = [
-    ...wires.flatMap((wire) => wire.points),
-    ...labels.map(({ at }) => at),
-    ...symbols.flatMap(({ at, symbol: { body }, caption }) => [
-      { x: at.x + body.left, y: at.y + body.top },
-      { x: at.x + body.right + (caption.anchor === 'start' ? 70 : 0), y: at.y + body.bottom },
-      ...caption.lines.map((line) => ({ x: at.x + line.x, y: at.y + line.y - 34 })),
-    ]),
-  ];
-  const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
-  return {
-    left: Math.min(...xs) - EDGE,
-    right: Math.max(...xs) + EDGE,
-    top: Math.min(...ys) - EDGE,
-    bottom: Math.max(...ys) + EDGE,
-  };
-}
 
 /** The reference of a part and its figure, large enough to be read at the size of the drawing. */
 function Caption({
