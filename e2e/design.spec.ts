@@ -68,3 +68,29 @@ test('needs are pasted with their duty, and lots that fit together are set aside
   await together.getByRole('button', { name: 'Set aside together' }).first().click();
   await expect(page.getByRole('listitem', { name: 'input, 2 side by side' })).toContainText('2 set aside');
 });
+
+test('three supplies are stacked for a load that none gives alone, with what the stack wants', async ({ page }) => {
+  await page.goto('/builds');
+  await page.getByRole('link', { name: 'Use a whole supply' }).click();
+  const wanted = page.getByRole('form', { name: 'What is wanted' });
+  await wanted.getByLabel('volts').fill('12 bananas');
+  await wanted.getByLabel('at', { exact: true }).fill('1A');
+  await wanted.getByRole('button', { name: 'Look for supplies' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Volts' })).toBeVisible();
+  await wanted.getByLabel('volts').fill('39.2V');
+  await wanted.getByLabel('at', { exact: true }).fill('0.3A');
+  await wanted.getByRole('button', { name: 'Look for supplies' }).click();
+  const stacks = page.getByRole('region', { name: 'Stacks' });
+  const three = stacks
+    .getByRole('listitem')
+    .filter({ hasText: /(?:\d+\sV \+ ){2}\d+\sV = 41\sV/ })
+    .first();
+  await expect(three).toContainText('In series');
+  await expect(three).toContainText('A diode across each output');
+  await expect(three).toContainText(/read ohms from each minus to each earth pin/);
+  await wanted.getByLabel('volts').fill('12V');
+  await wanted.getByLabel('at', { exact: true }).fill('1A');
+  await wanted.getByLabel('isolated').check();
+  await wanted.getByRole('button', { name: 'Look for supplies' }).click();
+  await expect(page.getByRole('table', { name: 'Supplies' })).toContainText(/1\sA of 1\.5\sA/);
+});

@@ -54,6 +54,8 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<readonly string[]>>
       ...pages.map((rest) => `/stock${rest}`),
       lot,
       '/builds',
+      '/builds/design?from=22V&to=26V&out=48V&amps=1A',
+      '/builds/whole?volts=36V&amps=1A',
       await hrefOn(page, '/builds', (at) => at.getByRole('link', { name: /Reading lamp/ })),
     ];
   },

@@ -74,6 +74,7 @@ const ADDRESSES: Record<keyof typeof routes, readonly [address: string, expected
   build: [routes.build('B-AAA'), '/builds/B-AAA'],
   types: [routes.types({ kind: 'nmos' }), '/types?kind=nmos'],
   typeRows: [routes.typeRows({ find: 'uc38', kind: '', order: '' }), '/types/rows?find=uc38'],
+  wholeSupply: [routes.wholeSupply(), '/builds/whole'],
   bringNeeds: [routes.bringNeeds('M4R-9XK'), '/builds/M4R-9XK/bring'],
   buildSheet: [routes.buildSheet('M4R-9XK'), '/builds/M4R-9XK/sheet'],
   buildDeck: [routes.buildDeck('M4R-9XK'), '/builds/M4R-9XK/deck'],

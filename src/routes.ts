@@ -54,6 +54,7 @@ export const routes = {
   builds: () => '/builds',
   newBuild: () => '/builds/new',
   design: () => '/builds/design',
+  wholeSupply: () => '/builds/whole',
   build: (code: string) => `/builds/${code}`,
   bringNeeds: (code: string) => `/builds/${code}/bring`,
   buildSheet: (code: string) => `/builds/${code}/sheet`,

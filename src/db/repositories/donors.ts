@@ -1,5 +1,5 @@
 import type { Donor } from '../../core/donor';
-import { and, asc, count, desc, eq, inArray, isNotNull, isNull, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNotNull, isNull, notInArray, or, sql, type SQL } from 'drizzle-orm';
 import { judgeNameplate } from '../../core/nameplate';
 import { kindRule, type KindName } from '../../core/part';
 import { isPowered, storeState, type UnitHistory } from '../../core/safety';
@@ -42,6 +42,20 @@ export async function findDonor(db: Queryable, code: string): Promise<Donor | un
     .from(donors)
     .where(and(eq(donors.code, code), isNull(donors.deletedMs)));
   return row;
+}
+
+/** Donors that no part was taken out of, newest first: they can still be used whole. */
+export async function wholeDonors(db: Queryable, limit: number): Promise<Donor[]> {
+  const taken = db
+    .select({ id: parts.donorId })
+    .from(parts)
+    .where(and(eq(parts.state, 'harvested'), isNull(parts.deletedMs)));
+  return db
+    .select()
+    .from(donors)
+    .where(and(isNull(donors.deletedMs), notInArray(donors.id, taken)))
+    .orderBy(desc(donors.createdMs))
+    .limit(limit);
 }
 
 /** Donors, newest first, each with whether a part of it was ever logged. */

@@ -20,6 +20,21 @@ export async function latestSoak(db: Queryable, donorId: string): Promise<Record
     .orderBy(soakRows.elapsedS, soakRows.id);
 }
 
+/** The rows of the latest run under load of every donor, by donor. */
+export async function latestSoaks(db: Queryable): Promise<ReadonlyMap<string, readonly RecordedSoakRow[]>> {
+  const rows = await db
+    .select()
+    .from(soakRows)
+    .where(isNull(soakRows.deletedMs))
+    .orderBy(soakRows.elapsedS, soakRows.id);
+  const last = new Map<string, number>();
+  for (const { donorId, run } of rows) last.set(donorId, Math.max(run, last.get(donorId) ?? run));
+  const found = new Map<string, RecordedSoakRow[]>();
+  for (const row of rows)
+    if (row.run === last.get(row.donorId)) found.set(row.donorId, [...(found.get(row.donorId) ?? []), row]);
+  return found;
+}
+
 /** A pause longer than this between rows by the clock begins a new run. Common practice, no source. */
 const RUN_GAP_MS = 3600_000;
 

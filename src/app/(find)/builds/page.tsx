@@ -17,6 +17,9 @@ export default async function BuildsPage() {
         subtitle="What the drawers are for"
         actions={
           <>
+            <Link href={routes.wholeSupply()} className="btn">
+              Use a whole supply
+            </Link>
             <Link href={routes.design()} className="btn">
               Design from stock
             </Link>
