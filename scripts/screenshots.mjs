@@ -67,7 +67,7 @@ try {
   await shoot('harvest', `/donors/${brick}/harvest`, { work: 'C2-9' });
   await shoot('record', `/donors/${printer}/record`);
   await shoot('stock', '/stock?find=schottky+60V+10A');
-  await shoot('build', await href('/builds', 'main li a:has-text("Reading lamp")'));
+  await shoot('design', '/builds/design?from=22V&to=26V&out=48V&amps=1A', { until: '.waves-figure' });
   await shoot('sum', `/sums/snubber?from=${printer}/Q1`, { until: '.sum-chart figcaption' });
   await shoot('power-up', `/donors/${printer}/power-up`, { stepsTo: 'rail' });
   await shoot('what-if', '/sums/what-if/flyback?fault=dry', { until: '.whatif-told p:first-child b' });

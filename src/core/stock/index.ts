@@ -10,7 +10,7 @@ export {
 } from './matchLot';
 export { demandedRange, ratingsOf, type AskedKind, type Comparison, type Demand, type StockFilter } from './filter';
 export { dutyDemands } from './duty/demands';
-export { asNeedQuestion, dutyInWords, readDuty, type Duty } from './duty/duty';
+export { asNeedQuestion, readDuty, type Duty } from './duty/duty';
 export { combineLots, type CombineLot, type LotCombination } from './duty/combineLots';
 export { questionProblemText, readQuestion, type QuestionProblem, type ReadQuestion } from './question/readQuestion';
 export { demandText, filterText, questionInWords } from './question/say';

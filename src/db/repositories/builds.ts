@@ -1,7 +1,7 @@
 import type { Build, Need } from '../../core/build';
-import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, isNull, or, sql } from 'drizzle-orm';
 import type { Queryable } from '../client';
-import { builds, lots, needs, stockLedger } from '../schema';
+import { builds, journal, lots, needs, stockLedger } from '../schema';
 
 /** What one lot gives to one need. */
 export interface Allocation {
@@ -30,6 +30,32 @@ export async function listBuilds(db: Queryable, limit: number): Promise<BuildWit
     db,
     await db.select().from(builds).where(isNull(builds.deletedMs)).orderBy(desc(builds.id)).limit(limit),
   );
+}
+
+/** What was done to a build, newest first: to itself, to its needs, and to the stock for them. */
+export async function stepsOfBuild(
+  db: Queryable,
+  buildId: string,
+  limit: number,
+): Promise<{ readonly id: string; readonly atMs: number; readonly message: string; readonly isUndone: boolean }[]> {
+  const own = await db.select({ id: needs.id }).from(needs).where(eq(needs.buildId, buildId));
+  const ids = own.map(({ id }) => id);
+  const moved = db
+    .select({ id: stockLedger.journalId })
+    .from(stockLedger)
+    .where(and(inArray(stockLedger.needId, ids), isNotNull(stockLedger.journalId)));
+  const rows = await db
+    .select({ id: journal.id, atMs: journal.atMs, message: journal.message, undoneMs: journal.undoneMs })
+    .from(journal)
+    .where(
+      and(
+        eq(journal.scope, 'builds'),
+        or(inArray(journal.id, moved), ...[buildId, ...ids].map((id) => sql`instr(${journal.changes}, ${id}) > 0`)),
+      ),
+    )
+    .orderBy(desc(journal.id))
+    .limit(limit);
+  return rows.map(({ id, atMs, message, undoneMs }) => ({ id, atMs, message, isUndone: undoneMs !== null }));
 }
 
 /** The build with a code. */

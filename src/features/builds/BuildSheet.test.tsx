@@ -48,6 +48,7 @@ function build(needs: readonly NeedView[], line: { message?: string; ready?: boo
     code: 'B-PUMP',
     title: 'pump supply',
     note: '',
+    steps: [],
     needs,
     line: { code: 'B-PUMP', title: '', message: 'lacks 2 switch', hint: '', hintHref: null, ready: false, ...line },
   } as unknown as BuildView;

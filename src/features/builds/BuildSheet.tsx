@@ -5,6 +5,7 @@ import { Halves } from '../../ui/frame/Halves';
 import { Judgement } from '../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Next, Section } from '../../ui/judgement/parts';
 import { GradeMark } from '../../ui/value/marks';
+import { LateSteps } from '../../ui/list/LateSteps';
 import type { BuildView, NeedView } from './view.server';
 import { ActionButton } from '../../ui/feedback/ActionButton';
 import { keepTogetherAction } from './actions';
@@ -40,6 +41,11 @@ export function BuildSheet({ build, kept }: { build: BuildView; kept?: ReactNode
         </Link>
       </p>
       {kept}
+      {build.steps.length > 0 && (
+        <div className="mt-5">
+          <LateSteps steps={build.steps} />
+        </div>
+      )}
     </Halves>
   );
 }

@@ -59,9 +59,13 @@ test('where no lot fits alone, lots that fit together are offered with their sum
   expect(done.ok).toBe(true);
   expect(await reserved('CAN-470')).toBe(4);
   expect(await needs()).toEqual([['output, 2 side by side', 'electrolytic c~470uF', 4, 4]]);
+  const [step] = (await buildView(fixture.app, code))?.steps ?? [];
+  expect(step).toMatchObject({ isUndone: false, message: expect.stringContaining('set aside') as unknown });
   if (done.ok) await undoStep(fixture.app, done.undo ?? '');
   expect(await reserved('CAN-470')).toBe(0);
   expect(await needs()).toEqual([['output', 'electrolytic 1000u duty 40V 1A ripple', 2, 0]]);
+  // Its own steps are told, the one that was taken back as such.
+  expect((await buildView(fixture.app, code))?.steps.map(({ isUndone }) => isUndone)).toEqual([true, false, false]);
 });
 
 test('a string brings its balance with it; what is left over stays a need', async () => {

@@ -2,8 +2,9 @@ import 'server-only';
 import { kindRule } from '../../core/part';
 import { lotTitle, type LotCombination, type LotMatch } from '../../core/stock';
 import type { AppContext } from '../../db/context';
-import { findBuild, listBuilds, type BuildWithNeeds } from '../../db/repositories/builds';
+import { findBuild, listBuilds, stepsOfBuild, type BuildWithNeeds } from '../../db/repositories/builds';
 import { routes } from '../../routes';
+import { dayOf } from '../../ui/value/moments';
 import { keptDesign } from './keptDesign.server';
 import {
   ask,
@@ -20,6 +21,8 @@ const ON_BOARDS = 5;
 /** Needs that a build is told to lack by name. */
 const TOLD = 4;
 const LIKELY = 3;
+/** Steps of a build that are told. */
+const STEPS = 40;
 
 /** A line for the list of builds: what it lacks, and which unopened board has it. */
 export interface BuildLine {
@@ -185,6 +188,7 @@ export async function buildView(app: AppContext, code: string) {
     needs,
     line: await buildLine(app, found),
     design: build.design ? await keptDesign(app, build.design) : undefined,
+    steps: (await stepsOfBuild(read, build.id, STEPS)).map(({ atMs, ...step }) => ({ ...step, day: dayOf(atMs) })),
   };
 }
 

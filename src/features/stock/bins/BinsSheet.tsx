@@ -3,15 +3,14 @@
 import Link from 'next/link';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SubmitButton, TextField } from '../../../ui/form/fields';
-import { useHydrated } from '../../../ui/form/useHydrated';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
-import { useTakeBack } from '../../../ui/feedback/Notices';
 import { Halves } from '../../../ui/frame/Halves';
 import { List } from '../../../ui/list/List';
 import type { TableColumn, TableRow } from '../../../ui/list/rows';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../../ui/judgement/parts';
 import { sizeBinAction } from './actions';
+import { LateSteps } from '../../../ui/list/LateSteps';
 import type { AgeingView, BinsView, DoneLately, DrawerView } from './view.server';
 import { routes } from '../../../routes';
 
@@ -43,43 +42,6 @@ export function BinsSheet({ view, ageing, done }: { view: BinsView; ageing: Agei
         </div>
       )}
     </Halves>
-  );
-}
-
-/** What was done to the stock, with a way back for each step that stands. */
-function LateSteps({ steps }: { steps: DoneLately }) {
-  const takeBack = useTakeBack();
-  const hydrated = useHydrated();
-  return (
-    <details className="mb-3 max-w-[760px] text-[13px]">
-      <summary className="cursor-pointer text-ink-2 underline decoration-dotted">recent changes, and undo</summary>
-      <table className="rows plain" aria-label="Recent changes">
-        <tbody>
-          {steps.map(({ id, day, message, isUndone }) => (
-            <tr key={id}>
-              <td className="q whitespace-nowrap text-ink-2">{day}</td>
-              <td className={isUndone ? 'text-ink-3 line-through' : ''}>{message}</td>
-              <td data-align="end">
-                {isUndone ? (
-                  <span className="text-ink-2">undone</span>
-                ) : (
-                  <button
-                    type="button"
-                    className="btn"
-                    data-tone="small"
-                    disabled={!hydrated}
-                    aria-label={`Undo: ${message}`}
-                    onClick={() => takeBack(id)}
-                  >
-                    undo
-                  </button>
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </details>
   );
 }
 
