@@ -130,6 +130,13 @@ function Thought({ query, chosen, others }: Pick<DesignSheetProps, 'query' | 'ch
         ))}
       </Section>
       <ControlSection view={view} />
+      <Section label="Work out further">
+        {view.further.map(({ label, href }) => (
+          <Link key={label} href={href} className="mr-4 underline decoration-dotted">
+            {label}
+          </Link>
+        ))}
+      </Section>
       {others.length > 0 && (
         <Section label="Other ways">
           {others.map(({ id: other, title, efficiency, message }) => (

@@ -15,10 +15,11 @@ import {
   type DesignSpec,
   type DrawnDesign,
 } from '../../core/design';
-import { formatQuantity } from '../../core/quantity';
+import { formatQuantity, type Unit } from '../../core/quantity';
 import { drawSchematic, type Schematic } from '../../core/schematic';
 import { analyse } from '../../core/topology';
 import type { Answer } from '../../core/whatif';
+import { routes } from '../../routes';
 
 export const TOPOLOGY_NAMES: Readonly<Record<string, string>> = {
   buck: 'Buck',
@@ -75,6 +76,8 @@ export interface DesignView {
       }
     | undefined;
   readonly loop: string | undefined;
+  /** Sums that go further, with the values of this design. */
+  readonly further: readonly { readonly label: string; readonly href: string }[];
 }
 interface OuterView {
   readonly name: string;
@@ -128,10 +131,33 @@ export function designView(
       })),
       notes: control.notes,
     },
+    further: furtherOf(design),
     loop:
       loop &&
       `Crosses at ${formatQuantity(loop.crossover, 'hertz', { digits: 2 })} with ${Math.round(loop.margin)}° in hand, by an averaged model: a start, to be proven by a load that comes and goes.`,
   };
+}
+
+/** Sums on what is left open here: the winding of a choke, its wire, a snubber, a heat sink. */
+function furtherOf({ demand, frequency, inductance, parts }: Design): DesignView['further'] {
+  const typed = (value: number, unit: Unit) => formatQuantity(value, unit, { digits: 3 }).replaceAll(/\s/gu, '');
+  const hot =
+    parts.switch?.sink !== undefined ? parts.switch : parts.rectifier?.sink !== undefined ? parts.rectifier : undefined;
+  return [
+    {
+      label: 'wind the choke on a core with a gap',
+      href: routes.sum('gap', { l: typed(inductance, 'henry'), i: typed(demand.peak, 'ampere') }),
+    },
+    {
+      label: 'its wire',
+      href: routes.sum('wire', { i: typed(demand.chokeRms, 'ampere'), f: typed(frequency, 'hertz') }),
+    },
+    {
+      label: 'a snubber, from the ring that is seen',
+      href: routes.sum('snubber', { f: typed(frequency, 'hertz'), swing: typed(demand.switchVolts, 'volt') }),
+    },
+    ...(hot ? [{ label: 'the heat sink', href: routes.sum('sink', { p: typed(hot.watts, 'watt') }) }] : []),
+  ];
 }
 
 const EMPTY = drawSchematic(analyse({ parts: [], joined: [] })).schematic;
