@@ -29,7 +29,9 @@ test('a blown fuse is followed to its cause, and the part that failed to what ta
     await expect(next).not.toHaveText(words);
   }
   await expect(says).toContainText('Measure Q1, the main switch, in diode mode, D to S');
-  await says.getByLabel('or a reading').fill('0.002 V both ways: shorted');
+  await page.keyboard.press('r');
+  await expect(says.getByLabel('or a reading')).toBeFocused();
+  await page.keyboard.type('0.002 V both ways: shorted');
   await says.getByRole('button', { name: 'Record it' }).click();
   await expect(says).toContainText('Main switch shorted: Q1');
   await expect(told.filter({ hasText: '0.002 V both ways' })).toContainText(/from 0\.\d\d to 0\.[7-9]/);

@@ -61,7 +61,7 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
       event.preventDefault();
       const { href } = found;
       if (href) leave(() => router.push(href));
-      if (found.focus) document.getElementById(found.focus)?.focus();
+      if (found.focus) fieldOf(found.focus)?.focus();
       if (found.press) document.getElementById(found.press)?.click();
     }
     document.addEventListener('keydown', onKey);
@@ -80,6 +80,12 @@ export function ShortcutRoot({ children }: { children: ReactNode }) {
       )}
     </ShortcutContext>
   );
+}
+
+/** The element with an id, or the first field in it. */
+function fieldOf(id: string): HTMLElement | null {
+  const spot = document.getElementById(id);
+  return spot?.matches('div, span') ? spot.querySelector<HTMLElement>('input, textarea') : spot;
 }
 
 /** Whether a form is on its way to the server, or holds what was typed and not yet sent. */

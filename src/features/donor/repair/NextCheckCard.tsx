@@ -9,7 +9,7 @@ import { Next } from '../../../ui/judgement/Next';
 import { answerCheckAction, readCheckAction } from './actions';
 import { checkWords } from './present';
 
-const [GOOD, BAD, SKIP] = ['check-good', 'check-bad', 'check-skip'];
+const [GOOD, BAD, SKIP, READING] = ['check-good', 'check-bad', 'check-skip', 'check-reading'];
 
 /** The check that tells most, with one key or a reading for its answer. */
 export function NextCheckCard({
@@ -55,7 +55,9 @@ export function NextCheckCard({
             className="mt-1 flex flex-wrap items-center gap-3"
             clearAfter
           >
-            <TextField name="text" label="or a reading" placeholder="0.002 V both ways" mono />
+            <div id={READING}>
+              <TextField name="text" label="or a reading (r)" placeholder="0.002 V both ways" mono />
+            </div>
             <SubmitButton>Record it</SubmitButton>
           </ActionForm>
           <Shortcuts
@@ -63,6 +65,7 @@ export function NextCheckCard({
               { key: 'g', label: 'the check is good', press: GOOD },
               { key: 'b', label: 'the check is bad', press: BAD },
               { key: 's', label: 'the check cannot tell, skip it', press: SKIP },
+              { key: 'r', label: 'type the reading of the check', focus: READING },
             ]}
           />
         </div>

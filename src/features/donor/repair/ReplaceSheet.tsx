@@ -16,7 +16,7 @@ const VERDICTS = {
 
 /** What may take the place of a part that failed: from the drawers, from other boards, or to buy. */
 export function ReplaceSheet({ code, view }: { code: string; view: ReplaceView }) {
-  const { ref, title, place, isReplaced, candidates, pairs, refused, also, buy } = view;
+  const { ref, title, place, isReplaced, candidates, pairs, refused, likely, also, buy } = view;
   const good = candidates.filter(({ judgement }) => judgement.verdict === 'good').length;
   const [best] = candidates;
   return (
@@ -34,6 +34,18 @@ export function ReplaceSheet({ code, view }: { code: string; view: ReplaceView }
             </Section>
           )}
           <Section label="To buy">{buy}</Section>
+          {likely.length > 0 && (
+            <Section label="Likely in a unit that is not opened yet">
+              {likely.map(({ code: donor, title: unit, message }) => (
+                <p key={donor}>
+                  <Link href={routes.donor(donor)} className="ref">
+                    {donor}
+                  </Link>{' '}
+                  {unit}: {message}.
+                </p>
+              ))}
+            </Section>
+          )}
           {also.length > 0 && (
             <Section label="Goes with it">
               <ul>

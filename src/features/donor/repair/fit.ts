@@ -1,6 +1,6 @@
 import { lotTitle } from '../../../core/stock';
 import type { AppContext } from '../../../db/context';
-import { donorOverview } from '../../../db/repositories/donors';
+import { donorOverview, findDonor } from '../../../db/repositories/donors';
 import { findLot } from '../../../db/repositories/lotSearch';
 import { ratingsOfLot } from '../../../db/repositories/lots';
 import { findPart } from '../../../db/repositories/parts';
@@ -13,11 +13,15 @@ import { judgeLotFor } from './replace.server';
  * A piece of a lot takes the place of a part: it leaves stock, and the part is what was fitted from now on. What was known of
  * the old one stays: its ratings in their history, what it was in what is known of the repair, its readings in the journal.
  */
-export function fitReplacement(
+export async function fitReplacement(
   app: AppContext,
   code: string,
   of: { readonly ref: string; readonly lot: string },
 ): Promise<Outcome> {
+  // The judgement may run the board: that is done before the one write queue is held.
+  const known = await findDonor(app.db.read, code);
+  const judgement =
+    known && (await judgeLotFor(openDossier(app.db.read, known, app.now()), of.ref.toUpperCase(), of.lot));
   return run(
     app,
     { scope: 'donor', code, station: 'test', onConflict: refusal('stock-changed', {}) },
@@ -35,7 +39,6 @@ export function fitReplacement(
       const notDead = notDeadMessage(overview, 'harvest');
       if (notDead !== null && !overview.wentOn.includes('harvest'))
         return refuse('not-measured-dead', { message: notDead });
-      const judgement = await judgeLotFor(openDossier(edit.tx, donor, app.now()), ref, lot.code);
       if (judgement?.verdict !== 'good' && judgement?.verdict !== 'limits')
         return refuse('lot-unfit', { code: lot.code, ref, why: judgement?.why ?? 'it is no candidate' });
       const was = lotTitle({ kind: old.part.kind, marking: old.part.marking ?? '', ratings: old.ratings });

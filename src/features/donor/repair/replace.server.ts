@@ -1,5 +1,6 @@
-import { kindRule, safetyClassOf } from '../../../core/part';
-import { lotTitle } from '../../../core/stock';
+import { VOLTS } from '../../../core/derating';
+import { isRatingName, kindRule, safetyClassOf } from '../../../core/part';
+import { lotTitle, type Demand } from '../../../core/stock';
 import {
   combinations,
   factsOf,
@@ -27,6 +28,7 @@ import {
   type PlaceStress,
 } from '../../../services/board';
 import type { Dossier } from '../../../services/dossier';
+import { likelyDonors } from '../../../services/matching';
 
 /** What may take the place of a part, and how well. */
 export interface Candidate {
@@ -55,6 +57,8 @@ export interface ReplaceView {
   readonly candidates: readonly Candidate[];
   /** Those that must not take it. */
   readonly refused: readonly Candidate[];
+  /** Unopened units that likely hold one that stands as much. */
+  readonly likely: readonly { readonly code: string; readonly title: string; readonly message: string }[];
   readonly also: readonly Companion[];
   readonly buy: string;
 }
@@ -63,6 +67,18 @@ const MOST = 300;
 const SHOWN = 12;
 /** Lots that are tried in pairs. */
 const PAIRED = 60;
+/** Unopened units that are named. */
+const LIKELY = 3;
+
+/** That a part stands the volts of another; nothing where those are not known. */
+function asMuch({ part, ratings }: PartRecord): readonly Demand[] {
+  const rating = VOLTS[part.kind];
+  const own = rating !== undefined && isRatingName(rating) ? ratings[rating] : undefined;
+  return rating !== undefined && isRatingName(rating) && own
+    ? [{ rating, comparison: 'at-least', value: own.value }]
+    : [];
+}
+
 /** How a lot of the drawers would do in the place of a part; undefined where there is no such part or lot. */
 export async function judgeLotFor(dossier: Dossier, ref: string, lotCode: string): Promise<Judgement | undefined> {
   const view = await replaceView(dossier, ref);
@@ -135,7 +151,7 @@ export async function replaceView(dossier: Dossier, ref: string): Promise<Replac
   const { part } = record;
   const { label } = kindRule(part.kind);
   const filter = { kind: { says: label, words: label, kinds: [part.kind] }, demands: [], words: [] };
-  const [stress, { stageOf }, roles, put, board, lots, onBoards] = await Promise.all([
+  const [stress, { stageOf }, roles, put, board, lots, onBoards, likely] = await Promise.all([
     donorStress(dossier),
     tracedReading(dossier),
     partRoles(dossier),
@@ -143,6 +159,7 @@ export async function replaceView(dossier: Dossier, ref: string): Promise<Replac
     tracedBoard(dossier, false),
     candidateLots(db, filter, MOST),
     searchPartsOnBoards(db, filter, MOST),
+    likelyDonors(db, { ...filter, demands: asMuch(record) }, LIKELY),
   ]);
   // A run that puts more on a part than it is rated for rests on a value that is off: it says so, and judges nobody.
   const rated = record.ratings.vds?.value ?? record.ratings.vrrm?.value ?? record.ratings.voltage?.value;
@@ -216,6 +233,11 @@ export async function replaceView(dossier: Dossier, ref: string): Promise<Replac
         })),
     candidates: sorted.filter(({ judgement }) => judgement.verdict !== 'no').slice(0, SHOWN),
     refused: sorted.filter(({ judgement }) => judgement.verdict === 'no').slice(0, SHOWN),
+    likely: likely.map(({ code, title, held, opened, odds }) => ({
+      code,
+      title,
+      message: `${held} of ${opened} opened like it held one: ${odds.toFixed(1)} likely`,
+    })),
     also: together({ kind: part.kind, ...(place.duty ? { duty: place.duty } : {}) }, { board, ref: part.ref }),
     buy: toBuy(failed, place).replace(part.kind, label),
   };
