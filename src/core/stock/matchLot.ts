@@ -2,6 +2,7 @@ import { UNCERTAIN_DECODE, isUncertain, type Evidenced } from '../evidence';
 import { USES, type Grade, type Limit, type Use } from '../measure';
 import { RATINGS, type KindName, type RatingName } from '../part';
 import { formatQuantity } from '../quantity';
+import { LIE_YEARS } from './ageing';
 import { checkPlace } from './checkPlace';
 import { checkDuty } from './duty/checkDuty';
 import { demandedRange, ratingsOf, type AskedKind, type Demand, type StockFilter } from './filter';
@@ -19,6 +20,8 @@ export interface LotFacts {
   readonly ratings: Partial<Record<RatingName, Evidenced>>;
   /** What its grade keeps it from. */
   readonly limits?: readonly Limit[];
+  /** Years it has lain in its bin, where that counts. */
+  readonly lainYears?: number;
 }
 
 export interface LotMatch {
@@ -33,6 +36,19 @@ export interface LotMatch {
 /** What came off a board untested, or with its test left open, fits on paper only. */
 const OPEN: MatchCheck = { outcome: 'fits-on-paper', text: 'taken out without a grade: test it before you rely on it' };
 const NO: LotMatch = { verdict: 'no', distance: Infinity, checks: [] };
+
+/** A can that lay long leaks until it is formed again. */
+function lain({ kind, subtype, technology, lainYears = 0 }: LotFacts): readonly MatchCheck[] {
+  if (kind !== 'capacitor' || (subtype ?? technology) !== 'electrolytic' || lainYears < LIE_YEARS.electrolytic)
+    return [];
+  return [
+    {
+      name: 'age',
+      outcome: 'fits-on-paper',
+      text: `it has lain for ${lainYears.toFixed(1)} years: form it before it is used`,
+    },
+  ];
+}
 
 /** Whether a lot is of a kind as it was asked for. */
 export function isOfKind(
@@ -64,6 +80,7 @@ export function matchLot(need: StockFilter, lot: LotFacts): LotMatch {
     ...(need.duty ? checkDuty(need.duty, lot, (rating) => shareOf(rating, limits)) : []),
     ...(need.uses ?? []).flatMap((use) => checkPlace(use, lot) ?? []),
     ...limits.flatMap((limit) => (limit.kind === 'not-for' ? [checkUse(limit.use, need)] : [])),
+    ...(need.duty ? lain(lot) : []),
     ...(lot.grade === null && lot.partId ? [OPEN] : []),
   ];
   const margins = checks.map(({ margin }) => margin).filter((margin) => margin !== undefined);

@@ -144,7 +144,7 @@ export async function buildView(app: AppContext, code: string) {
       const open = need.quantity - filled;
       const asked = parsed.ok && open > 0 ? parsed.filter : undefined;
       const [matches, onBoards] = asked
-        ? await Promise.all([lotsForNeed(read, asked), partsOnBoards(read, asked, ON_BOARDS)])
+        ? await Promise.all([lotsForNeed(read, asked, { now: app.now() }), partsOnBoards(read, asked, ON_BOARDS)])
         : [[], []];
       const free = matches.reduce((sum, one) => sum + (one.match.verdict === 'fits' ? one.free : 0), 0);
       const isShort = asked !== undefined && free < open;

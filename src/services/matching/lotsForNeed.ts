@@ -2,6 +2,7 @@ import {
   combineLots,
   compareMatches,
   matchLot,
+  yearsBetween,
   type LotCombination,
   type LotMatch,
   type StockFilter,
@@ -25,8 +26,12 @@ const COMBINED = 200;
 const AS_NEAR = 1e-6;
 
 /** Lots with free pieces that a need could take, best first. */
-export async function lotsForNeed(db: Queryable, filter: StockFilter, candidates = CANDIDATES): Promise<LotForNeed[]> {
-  return rankLots(filter, await candidateLots(db, filter, candidates));
+export async function lotsForNeed(
+  db: Queryable,
+  filter: StockFilter,
+  of: { readonly candidates?: number; readonly now?: number } = {},
+): Promise<LotForNeed[]> {
+  return rankLots(filter, await candidateLots(db, filter, of.candidates ?? CANDIDATES), of.now);
 }
 
 /** Parts of lots that meet a need together, where no lot meets it alone. */
@@ -64,14 +69,19 @@ const isAsNear = (one: LotMatch, other: LotMatch) =>
 export const bestFirst = (filter: StockFilter, rows: readonly LotRow[]): LotRow[] =>
   matched(filter, rows).map(({ row }) => row);
 
-const rankLots = (filter: StockFilter, rows: readonly LotRow[]): LotForNeed[] =>
-  matched(filter, rows).filter(({ match, free }) => match.verdict !== 'no' && free > 0);
+const rankLots = (filter: StockFilter, rows: readonly LotRow[], now?: number): LotForNeed[] =>
+  matched(filter, rows, now).filter(({ match, free }) => match.verdict !== 'no' && free > 0);
 
-function matched(filter: StockFilter, rows: readonly LotRow[]): LotForNeed[] {
+/** @param now by which what lay too long is told */
+function matched(filter: StockFilter, rows: readonly LotRow[], now?: number): LotForNeed[] {
   return rows
     .map((row) => ({
       row,
-      match: matchLot(filter, { ...row.lot, ratings: row.ratings }),
+      match: matchLot(filter, {
+        ...row.lot,
+        ratings: row.ratings,
+        ...(now === undefined ? {} : { lainYears: yearsBetween(row.lot.createdMs, now) }),
+      }),
       free: row.lot.onHand - row.lot.reserved,
     }))
     .toSorted((a, b) => compareMatches({ ...a.match, ...standing(a) }, { ...b.match, ...standing(b) }));

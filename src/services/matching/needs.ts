@@ -60,6 +60,6 @@ export async function needsBeyondStock(db: Queryable, kinds: ReadonlySet<KindNam
 }
 
 async function fittingPieces(db: Queryable, filter: StockFilter): Promise<number> {
-  const lots = await lotsForNeed(db, filter, COUNTED);
+  const lots = await lotsForNeed(db, filter, { candidates: COUNTED });
   return lots.filter(({ match }) => match.verdict === 'fits').reduce((sum, { free }) => sum + free, 0);
 }

@@ -176,6 +176,20 @@ test.each<[string, string, LotFacts, string, string | undefined]>([
   ['a live tab', 'nmos for 40V isolated', part('nmos', { vds: 100 }, { package: 'TO-220' }), 'limit', 'tab'],
   ['a tab in plastic', 'nmos for 40V isolated', part('nmos', { vds: 100 }, { package: 'TO-220FP' }), 'fits', undefined],
   [
+    'a can that lay for three years',
+    'capacitor 1000u for 30V',
+    { ...can({ voltage: 63 }), lainYears: 3 },
+    'limit',
+    'age',
+  ],
+  [
+    'a can that lay for a year',
+    'capacitor 1000u for 30V',
+    { ...can({ voltage: 63 }), lainYears: 1 },
+    'fits',
+    undefined,
+  ],
+  [
     'what its grade lets it be used to',
     'nmos for 400V',
     part('nmos', { vds: 600 }, { limits: [{ kind: 'derated', rating: 'vds', share: 0.6 }] }),
