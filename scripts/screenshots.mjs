@@ -85,13 +85,6 @@ async function donorCode(title) {
 }
 
 /** The page of a donor's second photo: the parts side of its board. */
-async function href(path, selector) {
-  const page = await browser.newPage();
-  await page.goto(origin + path);
-  const found = await page.locator(selector).first().getAttribute('href');
-  await page.close();
-  return found;
-}
 
 /** Answers the steps of a first power-up as they should be, up to one whose title has a word. */
 async function passSteps(page, word) {

@@ -1,5 +1,7 @@
 import { chipByMarking, CHIP_FAMILIES, type ChipFamily } from '../chips';
 import { E24, nearestOf } from '../marking';
+import { strayOf } from './parts';
+import { reflected } from './point';
 import { RULES } from './rules';
 import type { Design } from './search';
 import type { Designed, DesignLot, DesignSpec } from './spec';
@@ -27,6 +29,7 @@ const SERVES: Readonly<Record<Designed, readonly string[]>> = {
   inverting: ['inverting-buck-boost', 'inverting', 'flyback'],
   sepic: ['sepic', 'boost', 'flyback'],
   cuk: ['cuk', 'boost', 'flyback'],
+  flyback: ['flyback'],
 };
 /** What holds a switch of its own leaves none to choose. */
 const COMMANDS: ReadonlySet<string> = new Set(['current-mode', 'voltage-mode']);
@@ -57,14 +60,21 @@ export function controlOf(design: Design, spec: DesignSpec, lots: readonly Desig
   return {
     ...(own ? { lot: own.lot } : {}),
     family,
-    outer: [...timing(family, design.frequency), ...divider(family, spec), ...sense(family, design)],
+    outer: [
+      ...timing(family, design.frequency),
+      ...divider(design.topology === 'flyback' ? SHUNT : family, spec),
+      ...sense(family, design),
+      ...clamp(design),
+    ],
     notes: [
-      ...(['boost', 'sepic', 'cuk'].includes(design.topology)
+      ...(['boost', 'sepic', 'cuk', 'flyback'].includes(design.topology)
         ? []
         : ['its switch does not stand on ground: drive it by a small transformer or a driver with a bootstrap']),
-      ...(spec.output < 0
-        ? ['its output lies under its ground: the feedback wants an amplifier that turns it round']
-        : []),
+      ...(design.topology === 'flyback'
+        ? ['the output floats: an optocoupler with a shunt reference of 2.5 V carries the feedback across']
+        : spec.output < 0
+          ? ['its output lies under its ground: the feedback wants an amplifier that turns it round']
+          : []),
       'values from memory of its datasheet: check them against the one in hand',
     ],
   };
@@ -82,8 +92,25 @@ function timing({ oscillator }: ChipFamily, frequency: number): readonly OuterPa
   ];
 }
 
+/** The reference that holds a floating output. */
+const SHUNT = { feedback: 2.495 } as const;
+
+/** Resistor and capacitor that take what the leakage of a transformer holds: P = Vc²/R, and twenty periods to discharge. */
+function clamp({ topology, demand, parts: { choke } }: Design): readonly OuterPart[] {
+  if (topology !== 'flyback' || !choke) return [];
+  const { clamp: over } = RULES.transformer;
+  const volts = over * reflected(demand.point);
+  const watts = 0.5 * strayOf(choke.lot.ratings) * demand.peak ** 2 * demand.point.frequency * (over / (over - 1));
+  const ohms = nearestOf(volts ** 2 / watts, E24);
+  const why = `holds ${volts.toFixed(0)} V over the input; ${(2 * watts).toFixed(2)} W or more, and a fast diode`;
+  return [
+    { name: 'clamp resistor', value: ohms, unit: 'ohm', why },
+    { name: 'clamp capacitor', value: nearestOf(20 / (ohms * demand.point.frequency), E24), unit: 'farad', why },
+  ];
+}
+
 /** Two resistors that bring the output to the volts of the feedback pin, the nearest pair of the series. */
-function divider({ feedback }: ChipFamily, { output }: DesignSpec): readonly OuterPart[] {
+function divider({ feedback }: Pick<ChipFamily, 'feedback'>, { output }: DesignSpec): readonly OuterPart[] {
   const volts = Math.abs(output);
   if (feedback === undefined || volts <= feedback) return [];
   const ratio = volts / feedback - 1;

@@ -1,12 +1,23 @@
 import fc from 'fast-check';
 import { allAtOnce } from '../steps';
-import { bankFit, chokeFit, linkFit, rectifierFit, switchFit, type Fit } from './parts';
+import { bankFit, fitAs, linkFit, rectifierFit, switchFit, type Fit } from './parts';
 import { demandOf, rippleOf } from './point';
 import { RULES } from './rules';
 import { designOf, drawersOf, searchDesigns, type Design, type DesignResult } from './search';
 import { isPaired, topologiesFor, type DesignRole, type DesignSpec } from './spec';
 import { readQuestion } from '../stock';
-import { controlOf, loopOf, mostOf, needFor, runDesign, toBuyFor, whyOf, type DesignLot } from '.';
+import {
+  controlOf,
+  designFrom,
+  loopOf,
+  mostOf,
+  needFor,
+  recordOf,
+  runDesign,
+  toBuyFor,
+  whyOf,
+  type DesignLot,
+} from '.';
 
 const lot = (code: string, kind: string, ratings: DesignLot['ratings'], more: Partial<DesignLot> = {}): DesignLot => ({
   code,
@@ -129,7 +140,7 @@ test.each`
 
 /** Every combination by itself, as slowly as it goes. */
 function bruteForce(spec: DesignSpec, lots: readonly DesignLot[]): number {
-  const { chokes, switches, rectifiers, cans, links } = drawersOf(lots);
+  const { chokes, transformers, switches, rectifiers, cans, links } = drawersOf(lots);
   const some = (fits: readonly (Fit | undefined)[]) => {
     const there = fits.filter((fit): fit is Fit => fit !== undefined);
     return [...there, undefined];
@@ -137,9 +148,11 @@ function bruteForce(spec: DesignSpec, lots: readonly DesignLot[]): number {
   let cheapest = Infinity;
   for (const topology of topologiesFor(spec))
     for (const frequency of RULES.frequencies)
-      for (const one of chokes) {
-        const demand = demandOf(spec, { topology, frequency, inductance: one.ratings['inductance'] ?? 0 });
-        const own = demand && chokeFit(demand, one);
+      for (const one of topology === 'flyback' ? transformers : chokes) {
+        const { inductance = 0, turnsRatio = 1 } = one.ratings;
+        const turns = topology === 'flyback' ? { turns: turnsRatio } : {};
+        const demand = demandOf(spec, { topology, frequency, inductance, ...turns });
+        const own = demand && fitAs('choke', demand, { lot: one, count: 1 });
         if (!own) continue;
         const bank = (at: 'output' | 'input') =>
           some(cans.flatMap((part) => [1, 2, 3].map((count) => bankFit(demand, part, { at, count }))));
@@ -187,6 +200,7 @@ test('the search finds what weighing every combination by itself finds', () => {
         ...fets.map((of, index) => fet(`Q${index}`, ...of)),
         ...diodes.map((of, index) => schottky(`D${index}`, ...of)),
         ...chokes.map((of, index) => choke(`L${index}`, ...of)),
+        lot('T', 'transformer', { inductance: 40e-6, turnsRatio: 1.5, saturation: 9 }),
         lot('F', 'capacitor', { capacitance: 10e-6, voltage: 100 }, { technology: 'film' }),
         ...cans.map((of, index) => ({ ...can(`C${index}`, ...of), pieces: 1 + (index % 4) })),
       ];
@@ -339,6 +353,45 @@ test('what a role asks for is understood by the drawers', () => {
           true,
         ]);
       }
+});
+
+describe('a floating output', () => {
+  const SPEC = { inputLow: 22, inputHigh: 26, output: 12, current: 2, isolated: true };
+  const lots = [
+    ...STOCK,
+    fet('Q150', 150, 0.06, 30),
+    lot('T1', 'transformer', { inductance: 60e-6, turnsRatio: 1.5, saturation: 8, dcr: 0.02, coupling: 0.99 }),
+    lot('T2', 'transformer', { inductance: 60e-6, turnsRatio: 1.5, saturation: 1 }),
+  ];
+  const [best, ...others] = found(SPEC, lots).designs;
+
+  test('is made by a transformer whose winding stands the peak, and by nothing else', () => {
+    expect([best, ...others].map((one) => one?.topology)).toEqual(['flyback']);
+    expect(best?.parts.choke?.lot.code).toBe('T1');
+    expect(found(SPEC).designs).toEqual([]);
+    expect(best && recordOf(best, SPEC, undefined)).toMatchObject({ turns: 1.5 });
+    expect(best && designFrom(recordOf(best, SPEC, undefined))?.efficiency).toBeCloseTo(best?.efficiency ?? 0, 9);
+  });
+
+  test('it runs as its sums say, and its clamp keeps the switch under what it is reckoned with', () => {
+    const run = best && runDesign(best, SPEC);
+    expect(Math.abs((run?.volts ?? 0) / 12 - 1)).toBeLessThan(0.01);
+    // The efficiency is taken as a usual one, so that the peak is off by a few per cent.
+    expect(Math.abs((run?.peak ?? 0) / (best?.demand.peak ?? 1) - 1)).toBeLessThan(0.05);
+    const drain = run?.answer.stresses.find(({ ref, kind }) => ref === 'Q1' && kind === 'breakdown')?.value ?? Infinity;
+    expect(drain).toBeLessThan(1.02 * (best?.demand.switchVolts ?? 0));
+  });
+
+  test('its controller gets a clamp and a divider for the shunt reference', () => {
+    const control = best && controlOf(best, SPEC, lots);
+    const value = (name: string) => control?.outer.find((one) => one.name === name)?.value ?? Number.NaN;
+    expect(2.495 * (1 + value('upper divider') / value('lower divider'))).toBeCloseTo(12, 0);
+    // ½·Lk·Ip²·f·Vc/(Vc − Vor), Lk = (1 − k²)·L, Vc = 1.5·Vor: P = Vc²/R (textbook).
+    const over = 1.5 * 1.5 * (12 + 0.55);
+    const watts = 0.5 * (1 - 0.99 ** 2) * 60e-6 * (best?.demand.peak ?? 0) ** 2 * (best?.frequency ?? 0) * 3;
+    expect(Math.abs(value('clamp resistor') / (over ** 2 / watts) - 1)).toBeLessThan(0.06);
+    expect(control?.notes.join()).toContain('optocoupler');
+  });
 });
 
 describe('what commands it', () => {

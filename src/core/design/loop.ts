@@ -95,7 +95,14 @@ export function loopAt(
 export function loopOf(design: Design, spec: DesignSpec, control: Control): Loop | undefined {
   const value = (name: string) => control.outer.find((one) => one.name === name)?.value;
   const [senseOhms, upper] = [value('sense resistor'), value('upper divider')];
-  if (control.family.role !== 'current-mode' || senseOhms === undefined || upper === undefined) return undefined;
+  // A loop across an optocoupler is another network.
+  if (
+    design.topology === 'flyback' ||
+    control.family.role !== 'current-mode' ||
+    senseOhms === undefined ||
+    upper === undefined
+  )
+    return undefined;
   const stage = stageOf(design, spec, senseOhms);
   if (!stage) return undefined;
   const wanted = Math.min(RULES.crossover.frequency * design.frequency, RULES.crossover.rightZero * stage.rightZero);

@@ -14,10 +14,13 @@ const FURTHEST = 10;
 
 /** The most current that a design stands, part by part; at least what it was designed for. */
 export function mostOf(design: Design, spec: DesignSpec): Most | undefined {
-  const { topology, frequency, inductance } = design;
+  const { topology, frequency, inductance, turns } = design;
   const roles = Object.entries(design.parts) as [DesignRole, Fit][];
   const holds = (role: DesignRole, fit: Fit, current: number): boolean => {
-    const demand = demandOf({ ...spec, current }, { topology, frequency, inductance });
+    const demand = demandOf(
+      { ...spec, current },
+      { topology, frequency, inductance, ...(turns === undefined ? {} : { turns }) },
+    );
     return demand !== undefined && fitAs(role, demand, fit) !== undefined;
   };
   const each = roles.map(([role, fit]): Most => {

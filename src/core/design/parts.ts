@@ -85,6 +85,34 @@ export function chokeFit(demand: Demand, lot: DesignLot): Fit | undefined {
   });
 }
 
+/** Leakage of a transformer seen at its primary, henry: by its coupling, else as is usual. */
+export const strayOf = ({ inductance = 0, coupling }: DesignLot['ratings']): number =>
+  coupling === undefined ? RULES.transformer.leakage * inductance : (1 - coupling ** 2) * inductance;
+
+/**
+ * A transformer stores what a flyback hands over: its primary carries the peak without saturating. What its leakage holds is burnt in
+ * the clamp: ½·Lk·Ip²·f, and more as the clamp stands near what the output reflects.
+ */
+export function transformerFit(demand: Demand, lot: DesignLot): Fit | undefined {
+  const { inductance, saturation, current, dcr, coupling } = lot.ratings;
+  const stands = saturation ?? current;
+  if (inductance === undefined || stands === undefined) return undefined;
+  const { clamp } = RULES.transformer;
+  const burnt = 0.5 * strayOf(lot.ratings) * demand.peak ** 2 * demand.point.frequency * (clamp / (clamp - 1));
+  return fit(demand, {
+    lot,
+    count: 1,
+    // The secondary is taken to lose as much as the primary.
+    watts: 2 * demand.chokeRms ** 2 * (dcr ?? RULES.dcrUnknown) + burnt,
+    stresses: [stress('peak current', demand.peak, stands, 'ampere', RULES.saturation)],
+    notes: [
+      'isolated as its maker wound it, and no better: test its winding first',
+      ...(saturation === undefined ? ['where it saturates is not known'] : []),
+      ...(coupling === undefined ? ['its leakage is not known: 2 % of its primary is taken'] : []),
+    ],
+  });
+}
+
 /** A FET stands the volts, carries the current and gets rid of its heat. */
 export function switchFit(demand: Demand, lot: DesignLot): Fit | undefined {
   const { vds, rdsOn, id, qg, coss } = lot.ratings;
@@ -205,7 +233,7 @@ export function bankFit(
 export function fitAs(role: DesignRole, demand: Demand, { lot, count }: Pick<Fit, 'lot' | 'count'>): Fit | undefined {
   switch (role) {
     case 'choke':
-      return chokeFit(demand, lot);
+      return demand.point.topology === 'flyback' ? transformerFit(demand, lot) : chokeFit(demand, lot);
     case 'switch':
       return switchFit(demand, lot);
     case 'rectifier':

@@ -7,6 +7,8 @@ export interface Point {
   readonly topology: Designed;
   readonly frequency: number;
   readonly inductance: number;
+  /** Of a transformer: primary turns for one of the secondary. */
+  readonly turns?: number;
   /** At the lowest and the highest input. */
   readonly at: readonly Conversion[];
   readonly output: number;
@@ -42,9 +44,14 @@ export interface Demand {
 /** What a spec comes to; nothing where the circuit cannot do it. */
 export function demandOf(
   spec: DesignSpec,
-  of: { readonly topology: Designed; readonly frequency: number; readonly inductance: number },
+  of: {
+    readonly topology: Designed;
+    readonly frequency: number;
+    readonly inductance: number;
+    readonly turns?: number;
+  },
 ): Demand | undefined {
-  const { topology, frequency, inductance } = of;
+  const { topology, frequency, inductance, turns } = of;
   const inputs = spec.inputLow === spec.inputHigh ? [spec.inputLow] : [spec.inputLow, spec.inputHigh];
   const at: Conversion[] = [];
   for (const input of inputs) {
@@ -55,6 +62,7 @@ export function demandOf(
       current: spec.current,
       frequency,
       inductance,
+      ...(turns === undefined ? {} : { turns, efficiency: RULES.transformer.efficiency }),
       rectifierDrop: RULES.drops.rectifier,
       switchDrop: RULES.drops.switch,
     });
@@ -75,7 +83,8 @@ export function demandOf(
     peak: worst(point, (one) => Math.max(one.peak, secondPeak(point, one))),
     chokeRms: worst(point, ({ rms }) => Math.max(rms, isPaired(topology) ? spec.current : 0)),
     swing: worst(point, ({ ripple, mean }) => ripple / mean),
-    switchVolts: worst(point, ({ switchVolts }) => switchVolts),
+    // What the leakage adds is clamped.
+    switchVolts: worst(point, ({ switchVolts }) => switchVolts) + (RULES.transformer.clamp - 1) * reflected(point),
     switchRms: worst(point, ({ switchRms }) => switchRms),
     switchPeak: worst(point, ({ switchPeak }) => switchPeak),
     rectifierVolts: worst(point, ({ rectifierVolts }) => rectifierVolts),
@@ -90,6 +99,10 @@ export function demandOf(
   };
 }
 
+/** Volts that the output reflects to the primary of a flyback; none elsewhere. */
+export const reflected = ({ topology, turns = 1, output }: Point): number =>
+  topology === 'flyback' ? turns * (output + RULES.drops.rectifier) : 0;
+
 /** Volts across the capacitor that the power goes through. */
 const linkOf = ({ topology, inputHigh, output }: Point): number => inputHigh + (topology === 'cuk' ? output : 0);
 
@@ -98,11 +111,11 @@ const secondPeak = ({ topology, current }: Point, { ripple, duty, fall }: Conver
   isPaired(topology) ? current + ripple * (1 - Math.min(1, duty + (fall ?? 1 - duty)) / 2) : 0;
 
 /** Ripple at the output with so many farads and ohms: what is charged and discharged, and what the ESR adds. Volts, peak to peak. */
-export function rippleOf({ point, peak, switchPeak }: Demand, farads: number, ohms: number): number {
+export function rippleOf({ point }: Demand, farads: number, ohms: number): number {
   const { topology, frequency, current } = point;
   const charge = worst(point, ({ ripple, duty }) =>
     isSmooth(topology) ? ripple / (8 * frequency) : (current * duty) / frequency,
   );
-  const swing = isSmooth(topology) ? worst(point, ({ ripple }) => ripple) : isPaired(topology) ? switchPeak : peak;
+  const swing = worst(point, ({ ripple, rectifierPeak }) => (isSmooth(topology) ? ripple : rectifierPeak));
   return charge / farads + swing * ohms;
 }

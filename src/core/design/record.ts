@@ -9,6 +9,7 @@ export interface DesignRecord {
   readonly topology: Designed;
   readonly frequency: number;
   readonly inductance: number;
+  readonly turns?: number;
   readonly parts: Readonly<Partial<Record<DesignRole, { readonly lot: DesignLot; readonly count: number }>>>;
   /** The controller, where one of the drawers was chosen. */
   readonly control?: DesignLot;
@@ -16,20 +17,21 @@ export interface DesignRecord {
 
 /** What of a design is kept. */
 export function recordOf(design: Design, spec: DesignSpec, control: DesignLot | undefined): DesignRecord {
-  const { topology, frequency, inductance, parts } = design;
+  const { topology, frequency, inductance, turns, parts } = design;
   return {
     spec,
     topology,
     frequency,
     inductance,
+    ...(turns === undefined ? {} : { turns }),
     parts: Object.fromEntries(Object.entries(parts).map(([role, { lot, count }]) => [role, { lot, count }])),
     ...(control ? { control } : {}),
   };
 }
 
 /** A kept design, worked out again; nothing where its parts no longer fit, as rules change. */
-export function designFrom({ spec, topology, frequency, inductance, parts }: DesignRecord): Design | undefined {
-  const demand = demandOf(spec, { topology, frequency, inductance });
+export function designFrom({ spec, topology, frequency, inductance, turns, parts }: DesignRecord): Design | undefined {
+  const demand = demandOf(spec, { topology, frequency, inductance, ...(turns === undefined ? {} : { turns }) });
   if (!demand) return undefined;
   const fits = Object.entries(parts).map(([role, { lot, count }]) => {
     // The pieces that were set aside for it are there.

@@ -17,7 +17,8 @@ import {
   type Study,
   type Values,
 } from '../whatif';
-import type { Fit } from './parts';
+import { flybackCircuit } from './flyback';
+import { strayOf, type Fit } from './parts';
 import { RULES } from './rules';
 import type { Design } from './search';
 import { isPaired, type DesignRole, type DesignSpec } from './spec';
@@ -56,6 +57,7 @@ const WARM = 80;
 
 /** References of a role in the circuit. */
 export function refsOf(design: Pick<Design, 'topology'>, role: DesignRole): readonly string[] {
+  if (role === 'choke' && design.topology === 'flyback') return ['T1'];
   const paired = isPaired(design.topology);
   const refs: Readonly<Record<DesignRole, readonly string[]>> = {
     choke: paired ? ['L1', 'L2'] : ['L1'],
@@ -73,7 +75,7 @@ export function circuitOf(
   design: Design,
   spec: DesignSpec,
 ): { readonly circuit: PowerCircuit; readonly values: Values } {
-  const base = circuitById(design.topology);
+  const base = design.topology === 'flyback' ? flybackCircuit(design) : circuitById(design.topology);
   if (!base) throw new Error(`There is no circuit ${design.topology}.`);
   const { output } = design.parts;
   const { topology } = design;
@@ -123,6 +125,20 @@ function withLot(part: PowerPart, fit: Fit | undefined): PowerPart {
       return {
         ...part,
         model: { ...model, henries: has('inductance') ?? model.henries, ohms: has('dcr') ?? RULES.dcrUnknown },
+        limits: { amperes: has('saturation') ?? has('current') ?? 0 },
+      };
+    case 'transformer':
+      return {
+        ...part,
+        model: {
+          ...model,
+          henries: has('inductance') ?? model.henries,
+          leakage: strayOf(fit.lot.ratings),
+          windings: model.windings.map((winding, place) => ({
+            ...winding,
+            ohms: (has('dcr') ?? RULES.dcrUnknown) / (place === 0 ? 1 : (has('turnsRatio') ?? 1) ** 2),
+          })),
+        },
         limits: { amperes: has('saturation') ?? has('current') ?? 0 },
       };
     case 'mosfet':
@@ -179,7 +195,7 @@ export function runDesign(design: Design, spec: DesignSpec): DesignRun | undefin
             unit: RATINGS[name].unit,
           };
       }
-  const chokes = study.stresses.filter(({ ref, kind }) => ref.startsWith('L') && kind === 'core');
+  const chokes = study.stresses.filter(({ ref, kind }) => /^[LT]/u.test(ref) && kind === 'core');
   return {
     circuit,
     values,
@@ -188,7 +204,7 @@ export function runDesign(design: Design, spec: DesignSpec): DesignRun | undefin
     ripple: study.output.ripple,
     peak: Math.max(0, ...chokes.map(({ value }) => value)),
     spice: spiceOf(study),
-    start: startOf(study, refsOf(design, 'choke')),
+    start: startOf(study, design.topology === 'flyback' ? ['Q1'] : refsOf(design, 'choke')),
     step: stepOf(circuit, values),
   };
 }

@@ -11,6 +11,8 @@ export function toBuyFor({ demand }: Design, role: DesignRole): string {
   const { point, peak, switchVolts, switchRms, rectifierVolts, rectifierMean, outputRms, inputRms } = demand;
   switch (role) {
     case 'choke':
+      if (point.topology === 'flyback')
+        return `transformer of ${q(point.inductance, 'henry')} that stands ${q(peak / RULES.saturation, 'ampere')}`;
       return `${isPaired(point.topology) ? 'two chokes' : 'choke'} of ${q(point.inductance, 'henry')} that ${isPaired(point.topology) ? 'stand' : 'stands'} ${q(peak / RULES.saturation, 'ampere')} before it saturates`;
     case 'switch':
       return `N-FET of at least ${q(switchVolts / USED_VOLTS.mosfet, 'volt')} and ${q(switchRms / RULES.fetRms, 'ampere')}`;
@@ -60,6 +62,7 @@ export function needFor({ demand }: Design, role: DesignRole): string {
   const { point, peak, switchVolts, switchRms, rectifierVolts, rectifierMean } = demand;
   switch (role) {
     case 'choke':
+      if (point.topology === 'flyback') return `transformer inductance~${typed(point.inductance, 'henry')}`;
       return `choke ${typed(point.inductance, 'henry')} current>=${typed(peak, 'ampere')}`;
     case 'switch':
       return `nmos vds>=${typed(switchVolts / USED_VOLTS.mosfet, 'volt')} id>=${typed(switchRms / RULES.fetRms, 'ampere')}`;

@@ -1,5 +1,5 @@
 import type { Steps } from '../steps';
-import { bankFit, chokeFit, linkFit, rectifierFit, switchFit, type Fit } from './parts';
+import { bankFit, fitAs, linkFit, rectifierFit, switchFit, type Fit } from './parts';
 import { demandOf, type Demand } from './point';
 import { RULES } from './rules';
 import {
@@ -19,6 +19,7 @@ export interface Design {
   readonly topology: Designed;
   readonly frequency: number;
   readonly inductance: number;
+  readonly turns?: number;
   /** The lots by role; a role without one must be bought. */
   readonly parts: Readonly<Partial<Record<DesignRole, Fit>>>;
   readonly missing: readonly DesignRole[];
@@ -37,6 +38,8 @@ export interface DesignResult {
 /** Lots by the role they may take. */
 export interface Drawers {
   readonly chokes: readonly DesignLot[];
+  /** Transformers with a primary and a ratio that are known. */
+  readonly transformers: readonly DesignLot[];
   readonly switches: readonly DesignLot[];
   readonly rectifiers: readonly DesignLot[];
   readonly cans: readonly DesignLot[];
@@ -50,6 +53,9 @@ export function drawersOf(lots: readonly DesignLot[]): Drawers {
   const of = (...kinds: string[]) => there.filter(({ kind }) => kinds.includes(kind));
   return {
     chokes: of('inductor', 'choke').filter(({ ratings }) => (ratings['inductance'] ?? 0) > 0),
+    transformers: of('transformer').filter(
+      ({ ratings }) => (ratings['inductance'] ?? 0) > 0 && (ratings['turnsRatio'] ?? 0) > 0,
+    ),
     switches: of('nmos'),
     rectifiers: of('diode', 'dual-diode'),
     cans: of('capacitor').filter(({ technology = '' }) => /electrolytic|polymer/iu.test(technology)),
@@ -114,14 +120,31 @@ function bestWith(spec: DesignSpec, demand: Demand, choke: Fit | undefined, draw
 
 /** What parts in their roles come to. */
 export function designOf(spec: DesignSpec, demand: Demand, parts: Readonly<Partial<Record<DesignRole, Fit>>>): Design {
-  const { topology, frequency, inductance } = demand.point;
+  const { topology, frequency, inductance, turns } = demand.point;
   const roles = rolesOf(topology);
   const missing = roles.filter((role) => !parts[role]);
   const watts = roles.reduce((sum, role) => sum + (parts[role]?.watts ?? 0), 0);
   const power = Math.abs(spec.output) * spec.current;
   const cost = roles.reduce((sum, role) => sum + (parts[role]?.cost ?? RULES.costs.buy), 0);
-  return { topology, frequency, inductance, parts, missing, demand, watts, efficiency: power / (power + watts), cost };
+  return {
+    topology,
+    frequency,
+    inductance,
+    ...(turns === undefined ? {} : { turns }),
+    parts,
+    missing,
+    demand,
+    watts,
+    efficiency: power / (power + watts),
+    cost,
+  };
 }
+
+/** Inductance and ratio of what stores: a choke, or the primary of a transformer. */
+const woundAs = (topology: Designed, { ratings }: DesignLot) => ({
+  inductance: ratings['inductance'] ?? 0,
+  ...(topology === 'flyback' ? { turns: ratings['turnsRatio'] ?? 1 } : {}),
+});
 
 /** A choke that would do where none lies in the drawers: its current rises by a usual share. */
 function wishedInductance(spec: DesignSpec, topology: Designed, frequency: number): number | undefined {
@@ -153,13 +176,14 @@ export function* searchDesigns(spec: DesignSpec, lots: readonly DesignLot[]): St
   };
   for (const topology of topologies)
     for (const frequency of RULES.frequencies) {
-      for (const lot of drawers.chokes) {
-        const demand = demandOf(spec, { topology, frequency, inductance: lot.ratings['inductance'] ?? 0 });
-        const choke = demand && chokeFit(demand, lot);
+      for (const lot of topology === 'flyback' ? drawers.transformers : drawers.chokes) {
+        const demand = demandOf(spec, { topology, frequency, ...woundAs(topology, lot) });
+        const choke = demand && fitAs('choke', demand, { lot, count: 1 });
         searched += perChoke(topology);
         if (choke) keep(`${topology} ${lot.code}`, bestWith(spec, demand, choke, drawers));
       }
-      const wished = wishedInductance(spec, topology, frequency);
+      // A transformer is not wished for: it is there, or it is not.
+      const wished = topology === 'flyback' ? undefined : wishedInductance(spec, topology, frequency);
       const demand = wished === undefined ? undefined : demandOf(spec, { topology, frequency, inductance: wished });
       if (demand) keep(`${topology} wished`, bestWith(spec, demand, undefined, drawers));
       done += 1;

@@ -10,6 +10,8 @@ export interface DesignSpec {
   /** Ripple at the output, peak to peak; 1 % of the output where nothing is said. */
   readonly ripple?: number;
   readonly ambient?: number;
+  /** The output must float: only a transformer does that. */
+  readonly isolated?: boolean;
 }
 
 /** A lot as a design sees it; ratings by their names in stock, SI base units. */
@@ -24,7 +26,14 @@ export interface DesignLot {
 }
 
 /** Circuits that are designed: of one switch, not isolated. */
-export const DESIGNED = ['buck', 'boost', 'inverting', 'sepic', 'cuk'] as const satisfies readonly Topology[];
+export const DESIGNED = [
+  'buck',
+  'boost',
+  'inverting',
+  'sepic',
+  'cuk',
+  'flyback',
+] as const satisfies readonly Topology[];
 export type Designed = (typeof DESIGNED)[number];
 
 /** What a part of a design is there for. */
@@ -46,8 +55,8 @@ export interface DesignProblem {
 /** What is wrong with a spec, if anything: names the value and what was expected. */
 export function specProblem(spec: DesignSpec): string | undefined {
   const { inputLow, inputHigh, output, current } = spec;
-  for (const [name, value] of Object.entries(spec) as [string, number | undefined][])
-    if (value !== undefined && !Number.isFinite(value)) return `${name} is ${value}; a number is expected.`;
+  for (const [name, value] of Object.entries(spec))
+    if (typeof value === 'number' && !Number.isFinite(value)) return `${name} is ${value}; a number is expected.`;
   if (inputLow <= 0) return `The lowest input is ${inputLow} V; more than 0 V is expected.`;
   if (inputHigh < inputLow) return `The highest input, ${inputHigh} V, is under the lowest, ${inputLow} V.`;
   if (output === 0) return 'The output is 0 V; another voltage is expected.';
@@ -61,9 +70,10 @@ export function specProblem(spec: DesignSpec): string | undefined {
 }
 
 /** Circuits that can do it: down, up, both ways, or to the other side of zero. */
-export function topologiesFor({ inputLow, inputHigh, output }: DesignSpec): readonly Designed[] {
-  if (output < 0) return ['inverting', 'cuk'];
-  if (output < inputLow) return ['buck'];
-  if (output > inputHigh) return ['boost'];
-  return ['sepic'];
+export function topologiesFor({ inputLow, inputHigh, output, isolated }: DesignSpec): readonly Designed[] {
+  if (isolated) return ['flyback'];
+  if (output < 0) return ['inverting', 'cuk', 'flyback'];
+  if (output < inputLow) return ['buck', 'flyback'];
+  if (output > inputHigh) return ['boost', 'flyback'];
+  return ['sepic', 'flyback'];
 }

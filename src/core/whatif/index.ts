@@ -6,7 +6,20 @@ export type { Death } from './deaths';
 export { faultsOf, type Fault } from './faults';
 export { deckOf, measured, outputOf, periodOf, type Piece } from './operate';
 export { elementOf, nodeOf } from './elements';
-export type { Limits, PartModel, PowerPart } from './part';
+export {
+  controller,
+  diode,
+  electrolytic,
+  film,
+  load,
+  mosfet,
+  resistor,
+  supply,
+  transformer,
+  type Limits,
+  type PartModel,
+  type PowerPart,
+} from './part';
 export type { Drive, Gates, Knob, PowerCircuit, Trace, Values } from './powerCircuit';
 export { STRESS_WORDS, type Stress } from './stresses';
 export { studyOf, type Study } from './study';

@@ -54,6 +54,9 @@ export function DesignSheet({ query, problem, chosen, others, searched }: Design
             <input name={name} defaultValue={query[name]} placeholder={placeholder} autoComplete="off" />
           </label>
         ))}
+        <label className="mb-2.5 flex items-center gap-2 text-[13px]">
+          <input type="checkbox" name="isolated" value="yes" defaultChecked={query.isolated !== ''} /> floating
+        </label>
         <button type="submit" className="btn mb-1" data-tone="next">
           Look for designs
         </button>

@@ -16,6 +16,7 @@ export const designQuery = z.object({
   out: z.string().max(40).default(''),
   amps: z.string().max(40).default(''),
   ripple: z.string().max(40).default(''),
+  isolated: z.string().max(5).default(''),
   /** The design that is looked at. */
   pick: z.string().max(80).default(''),
 });
@@ -23,7 +24,7 @@ export type DesignQuery = z.output<typeof designQuery>;
 
 /** Lots of a kind that are weighed. */
 const MOST = 400;
-const KINDS: readonly KindName[] = ['nmos', 'diode', 'dual-diode', 'inductor', 'capacitor', 'ic'];
+const KINDS: readonly KindName[] = ['transformer', 'nmos', 'diode', 'dual-diode', 'inductor', 'capacitor', 'ic'];
 
 export type FoundDesigns =
   | { readonly kind: 'empty' }
@@ -39,7 +40,7 @@ export type FoundDesigns =
 
 /** The spec that a query asks for, or what of it cannot be read. */
 export function specOf(query: DesignQuery): DesignSpec | { readonly text: string } | undefined {
-  const { pick: _, ...asked } = query;
+  const { pick: _, isolated: __, ...asked } = query;
   if (Object.values(asked).every((text) => text.trim() === '')) return undefined;
   const read = (label: string, text: string, unit: Unit): number | string => {
     if (text.trim() === '')
@@ -60,6 +61,7 @@ export function specOf(query: DesignQuery): DesignSpec | { readonly text: string
     output: out as number,
     current: amps as number,
     ...(ripple === undefined ? {} : { ripple: ripple as number }),
+    ...(query.isolated === '' ? {} : { isolated: true }),
   };
 }
 

@@ -27,6 +27,7 @@ export const TOPOLOGY_NAMES: Readonly<Record<string, string>> = {
   inverting: 'Inverting',
   sepic: 'SEPIC',
   cuk: 'Ćuk',
+  flyback: 'Flyback',
 };
 
 /** What a lot is called and where it lies. */

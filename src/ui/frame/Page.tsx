@@ -38,7 +38,9 @@ export function PageHead({
           {subtitle && <p className="mt-0.5 text-[12px] text-ink-2">{subtitle}</p>}
         </div>
         {children && <div className="min-w-0 flex-1 max-[899px]:order-last max-[899px]:basis-full">{children}</div>}
-        {actions && <div className="ml-auto flex flex-none items-center gap-3">{actions}</div>}
+        {actions && (
+          <div className="ml-auto flex max-w-full flex-none flex-wrap items-center justify-end gap-3">{actions}</div>
+        )}
       </div>
     </header>
   );
