@@ -189,7 +189,9 @@ export function linkFit(demand: Demand, lot: DesignLot, count: number): Fit | un
   if (capacitance === undefined || voltage === undefined || lot.pieces < count) return undefined;
   const { linkVolts, linkRms, point } = demand;
   const moved = Math.max(...point.at.map(({ duty }) => duty * point.current)) / point.frequency;
-  if (moved / (capacitance * count) > RULES.link.swing * linkVolts) return undefined;
+  const isCeramic = /ceramic/iu.test(lot.technology ?? '');
+  const farads = capacitance * count * (isCeramic ? RULES.link.ceramic : 1);
+  if (moved / farads > RULES.link.swing * linkVolts) return undefined;
   const esr = lot.ratings['esr'] ?? RULES.link.ohms;
   const amperes = linkRms / count;
   return fit(demand, {
@@ -200,7 +202,10 @@ export function linkFit(demand: Demand, lot: DesignLot, count: number): Fit | un
       stress('voltage', linkVolts, voltage, 'volt', shareUsed({ kind: 'capacitor', technology: lot.technology ?? '' })),
       stress('ripple current', amperes, ripple ?? RULES.link.amperes, 'ampere', USED_VOLTS.can),
     ],
-    notes: ripple === undefined ? ['what ripple current it stands is not known: feel it after a minute'] : [],
+    notes: [
+      ...(ripple === undefined ? ['what ripple current it stands is not known: feel it after a minute'] : []),
+      ...(isCeramic ? ['counted with half its capacitance, as its DC takes the rest'] : []),
+    ],
   });
 }
 

@@ -25,8 +25,8 @@ export const RULES = practice({
   dcrUnknown: 0.05,
   /** Of a flyback: what comes out of what goes in, the clamp over what the output reflects, its leakage where the coupling is not known, volts of turns that make sense. */
   transformer: { efficiency: 0.88, clamp: 1.5, leakage: 0.02 },
-  /** The capacitor that the power goes through: ripple of its volts at most, as a share; its ohms and amperes where they are not known. */
-  link: { swing: 0.15, ohms: 0.02, amperes: 3 },
+  /** The capacitor that the power goes through: ripple of its volts at most, as a share; its ohms and amperes where they are not known; what a ceramic keeps under DC. */
+  link: { swing: 0.15, ohms: 0.02, amperes: 3, ceramic: 0.5 },
   /** What counts against a design besides its loss in per cent: a part more, a limit, a sink, a part that must be bought. */
   costs: { part: 0.15, limit: 3, sink: 1, buy: 25 },
   /** Around a controller: ohms its timing resistor is near, of the lower divider by its digits, volts at the sense pin and room to the peak. */

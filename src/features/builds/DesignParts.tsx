@@ -2,6 +2,9 @@ import Link from 'next/link';
 import { routes } from '../../routes';
 import type { DesignRow, DesignView } from './designView.server';
 
+/** Columns that a phone folds into the part. */
+const DESK_ONLY = 'max-[620px]:hidden';
+
 /** Margins are ruled from one to ten times, by ratios. */
 const RULE = { width: 74, most: 10 };
 
@@ -37,9 +40,15 @@ export function DesignParts({ rows }: { rows: readonly DesignRow[] }) {
           <th data-align="end">n</th>
           <th>goes in as</th>
           <th>part</th>
-          <th data-align="end">must stand</th>
-          <th data-align="end">stands</th>
-          <th data-align="end">margin, 1 to 10</th>
+          <th data-align="end" className={DESK_ONLY}>
+            must stand
+          </th>
+          <th data-align="end" className={DESK_ONLY}>
+            stands
+          </th>
+          <th data-align="end" className={DESK_ONLY}>
+            margin, 1 to 10
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -63,17 +72,23 @@ export function DesignParts({ rows }: { rows: readonly DesignRow[] }) {
               {count > refs.length && `${count} × `}
               {title}
               {count > refs.length && ', side by side'}
+              {must !== '' && (
+                <span className="block text-[11.5px] text-ink-2 min-[621px]:hidden">
+                  {isTight && '△ '}
+                  {must} of {stands}
+                </span>
+              )}
               {notes.length > 0 && (
                 <span className="block text-[11.5px] leading-snug text-ink-2">{notes.join('; ')}</span>
               )}
             </td>
-            <td data-align="end" className="q">
+            <td data-align="end" className={`q ${DESK_ONLY}`}>
               {must}
             </td>
-            <td data-align="end" className="q">
+            <td data-align="end" className={`q ${DESK_ONLY}`}>
               {stands}
             </td>
-            <td data-align="end" className="q whitespace-nowrap">
+            <td data-align="end" className={`q whitespace-nowrap ${DESK_ONLY}`}>
               {margin !== undefined && (
                 <>
                   <MarginRule margin={margin} />{' '}

@@ -22,7 +22,9 @@ export async function designSheet(app: Pick<AppContext, 'db'>, typed: unknown): 
   if (!chosen)
     return {
       ...none,
-      problem: 'No circuit of this kind does it with any choke: ask for less current, or other volts.',
+      problem: found.spec.isolated
+        ? 'No transformer of the drawers does it: its primary inductance, its ratio and the current it saturates at must be known. A whole supply is the better way to an output that floats.'
+        : 'No circuit of this kind does it with any choke: ask for less current, or other volts.',
     };
   return {
     query,
