@@ -49,7 +49,7 @@ export function DesignSheet({ query, problem, chosen, others, searched }: Design
     <Halves judgement={<Thought query={query} chosen={chosen} others={others} />}>
       <form method="get" aria-label="What is wanted" className="flex flex-wrap items-end gap-3">
         {FIELDS.map(({ name, label, placeholder }) => (
-          <label key={name} className="field w-[112px]" data-mono="">
+          <label key={name} className="field w-[98px]" data-mono="">
             <span className="text-[12px] text-ink-2">{label}</span>
             <input name={name} defaultValue={query[name]} placeholder={placeholder} autoComplete="off" />
           </label>
