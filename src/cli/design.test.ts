@@ -32,9 +32,14 @@ test('a converter out of a list with codes of its own', () => {
     controller: { lot: 'L011', family: 'UC3843' },
     missing: [],
   });
+  expect(answer.designs[0]?.simulated?.volts).toBeCloseTo(48, 0);
+  expect(answer.designs[0]?.controller?.margin).toBeGreaterThan(45);
   expect(answer.designs[0]?.efficiency).toBeGreaterThan(0.9);
   expect(answer.searched).toBeGreaterThan(0);
 });
+
+test('an output that floats wants a transformer; none is in the list', () =>
+  expect(call('{"input": 24, "output": 12, "current": 1, "isolated": true}').designs).toEqual([]));
 
 test.each([
   ['{"input": 24, "output": 48}', 'current'],

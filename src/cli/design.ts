@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import {
   controlOf,
+  loopOf,
+  runDesign,
   searchDesigns,
   toBuyFor,
   whyOf,
@@ -20,6 +22,7 @@ const specSchema = z.object({
   current: number,
   ripple: number.optional(),
   ambient: number.optional(),
+  isolated: z.boolean().optional(),
 });
 
 /** Converters out of a stock list, the best first. */
@@ -39,7 +42,7 @@ export function design(line: CommandLine, note: (text: string) => void) {
     const [issue] = read.error.issues;
     throw new UnusableInput(`${name}, ${issue?.path.join('.') || 'its top'}: ${issue?.message ?? 'unusable'}.`);
   }
-  const { input, ripple, ambient, ...rest } = read.data;
+  const { input, ripple, ambient, isolated, ...rest } = read.data;
   const list = contentOf({ words: [stock], options: {} }, 'design');
   const { read: lots, refused } = allAtOnce(readStock(list.content, { bin: 'LIST', keepsCodes: true }));
   for (const { line: at, why } of refused) note(`${list.name}, line ${at}: ${why}`);
@@ -50,6 +53,7 @@ export function design(line: CommandLine, note: (text: string) => void) {
     inputHigh: typeof input === 'number' ? input : input.high,
     ...(ripple === undefined ? {} : { ripple }),
     ...(ambient === undefined ? {} : { ambient }),
+    ...(isolated ? { isolated } : {}),
   };
   const stocked = lots.map(({ line: at, entry }): DesignLot => ({
     code: entry.code || `line ${at}`,
@@ -65,16 +69,26 @@ export function design(line: CommandLine, note: (text: string) => void) {
   const result = allAtOnce(searchDesigns(spec, stocked));
   if ('wrong' in result) throw new UnusableInput(`${name}: ${result.wrong}`);
   return {
-    designs: result.designs.map((one) => told(one, spec, stocked)),
+    designs: result.designs.map((one, place) => ({
+      ...told(one, spec, stocked),
+      // The best is run with its own parts.
+      ...(place === 0 ? { simulated: ranAs(one, spec) } : {}),
+    })),
     searched: result.searched,
     seconds: (Date.now() - began) / 1000,
   };
+}
+
+function ranAs(one: Design, spec: DesignSpec) {
+  const run = runDesign(one, spec);
+  return run && { volts: figure(run.volts), ripple: figure(run.ripple), peak: figure(run.peak) };
 }
 
 const figure = (value: number) => Number(value.toPrecision(4));
 
 function told(one: Design, spec: DesignSpec, lots: readonly DesignLot[]) {
   const control = controlOf(one, spec, lots);
+  const loop = control && loopOf(one, spec, control);
   return {
     topology: one.topology,
     frequency: one.frequency,
@@ -102,7 +116,12 @@ function told(one: Design, spec: DesignSpec, lots: readonly DesignLot[]) {
           controller: {
             ...(control.lot ? { lot: control.lot.code } : {}),
             family: control.family.id,
-            outer: control.outer.map(({ name, value, unit }) => ({ name, value: figure(value), unit })),
+            outer: [...control.outer, ...(loop?.outer ?? [])].map(({ name, value, unit }) => ({
+              name,
+              value: figure(value),
+              unit,
+            })),
+            ...(loop ? { crossover: figure(loop.crossover), margin: figure(loop.margin) } : {}),
           },
         }
       : {}),

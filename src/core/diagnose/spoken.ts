@@ -53,8 +53,13 @@ const SAYS = practice({ sick: 3, well: 0.3 });
 export function weighSpoken(told: string, circuits: string, weigh: Weigh): void {
   const heard = new Map<RoleName, { readonly isSick: boolean; readonly clause: string }>();
   for (const clause of told.split(/[.;\n]|, (?!and\b)/u)) {
-    const role = CALLED.find(([says, of]) => says.test(clause) && has(of, circuits))?.[1];
-    if (role === undefined) continue;
+    // What is named first is what is spoken of: “the shunt under the transistor”.
+    const [named] = CALLED.flatMap(([says, role]) => {
+      const at = says.exec(clause)?.index;
+      return at === undefined || !has(role, circuits) ? [] : [{ at, role }];
+    }).toSorted((a, b) => a.at - b.at);
+    if (!named) continue;
+    const { role } = named;
     const sick = SICK.exec(clause);
     const isSick = sick !== null && !isDenied(clause.slice(0, sick.index));
     if (isSick || WELL.test(clause)) heard.set(role, { isSick, clause });

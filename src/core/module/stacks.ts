@@ -46,11 +46,12 @@ export function stacksFor(load: Load, modules: readonly Module[]): readonly Stac
       for (let count = 2; count <= Math.min(STACKED.most, one.pieces); count += 1)
         found.push(besideEach(load, one, count));
   const order = { good: 0, limits: 1, no: 2 } as const;
+  const unproven = ({ of: members }: Stack) => members.filter(({ module: { held } }) => !held).length;
   const units = ({ of: members }: Stack) => members.reduce((sum, { count }) => sum + count, 0);
   // What is no good is told only where there is nothing better.
   const useful = found.filter(({ verdict }) => verdict !== 'no');
   return (useful.length > 0 ? useful : found)
-    .toSorted((a, b) => order[a.verdict] - order[b.verdict] || units(a) - units(b))
+    .toSorted((a, b) => order[a.verdict] - order[b.verdict] || units(a) - units(b) || unproven(a) - unproven(b))
     .slice(0, STACKED.told);
 }
 
@@ -89,6 +90,15 @@ function inSeries(load: Load, of: Stack['of'], volts: number): Stack {
     },
     { ...currentCheck(load.current, weakest), name: 'current of the weakest' },
     touchCheck(voltsMost),
+    ...(units.some(({ held }) => !held)
+      ? [
+          {
+            name: 'run',
+            level: 'limits' as const,
+            message: 'not all of them were run under load here: each alone first',
+          },
+        ]
+      : []),
     earthed > 1
       ? {
           name: 'isolation',

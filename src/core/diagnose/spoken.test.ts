@@ -1,0 +1,48 @@
+import { CAUSE_NAMES, type CauseName } from '.';
+import { weighSpoken } from './spoken';
+
+/** What words do to causes: those they make likelier, and those they take from. */
+function heard(
+  told: string,
+  circuits = 'flyback',
+): { readonly up: readonly CauseName[]; readonly down: readonly CauseName[] } {
+  const up: CauseName[] = [];
+  const down: CauseName[] = [];
+  weighSpoken(told, circuits, (name, factor) => void (factor > 1 ? up : down).push(name));
+  return { up, down };
+}
+
+// What people call a part, and how they say that it is sick or well; common practice, no source.
+test.each<[string, string, CauseName | undefined, CauseName | undefined]>([
+  ['the chip has a pit in its back', 'flyback', 'controller-dead', undefined],
+  ['the pfc transistor measures good', 'boost-pfc flyback', undefined, 'pfc-switch-shorted'],
+  ['tops of three cans like little cushions', 'flyback', 'output-capacitors-dry', undefined],
+  ['the shunt under the transistor looks browned', 'flyback', 'sense-resistor-open', undefined],
+  ['the big can is burst', 'flyback', 'bulk-shorted', undefined],
+  ['a plastic box has cracks all over', 'flyback', 'x-capacitor-failed', undefined],
+  ['blue disc in two halves', 'flyback', 'varistor-shorted', undefined],
+  ['somebody turned the little screw until it clicked', 'boost', 'feedback-open', undefined],
+  ['the transformer gets very hot', 'flyback', 'transformer-shorted-turns', undefined],
+  ['the cable is frayed at the plug', 'flyback', 'cable-broken', undefined],
+  ['the fan turns hard', 'flyback', 'fan-stuck', undefined],
+  ['one of the leds is dead', 'flyback led', 'led-string-open', undefined],
+  ['dull solder at the choke', 'flyback', 'solder-joint-cracked', undefined],
+  ['the triac is burnt', 'phase-control', 'triac-shorted', undefined],
+  // No such part in the circuit, nothing said of it, or the words turned round.
+  ['the triac is burnt', 'flyback', undefined, undefined],
+  ['the transistor sits on a sink', 'flyback', undefined, undefined],
+  ['no crack in the transistor', 'flyback', undefined, undefined],
+])('“%s” in a %s', (told, circuits, up, down) => {
+  const { up: more, down: less } = heard(told, circuits);
+  if (up) expect(more).toContain(up);
+  else expect(more).toEqual([]);
+  if (down) expect(less).toContain(down);
+  else expect(less).toEqual([]);
+});
+
+test('the last word on a part counts, clause by clause', () => {
+  const { up, down } = heard('the transistor was burnt; the transistor has been replaced');
+  expect(up).not.toContain('switch-shorted');
+  expect(down).toContain('switch-shorted');
+  expect(new Set([...up, ...down]).size).toBeLessThan(CAUSE_NAMES.length);
+});
