@@ -56,7 +56,12 @@ export async function keepTogether(
     const [first] = lots;
     const ohms = first && found.combination.way === 'series' ? balanceOf(first, found.filter) : undefined;
     if (first && ohms !== undefined)
-      await insert(`${need.role}, across each can`, `resistor ${ohms}`, sets * first.count);
+      await insert(
+        `${need.role}, across each can`,
+        // At worst all of what a can is rated for stands on its resistor.
+        `resistor ${ohms} duty ${first.row.ratings.voltage?.value ?? 0}V`,
+        sets * first.count,
+      );
     return `${need.role}: ${found.combination.sum}, set aside${ohms === undefined ? '' : '; a resistor across each is still to be found'}.`;
   });
 }

@@ -77,7 +77,7 @@ test('a string brings its balance with it; what is left over stays a need', asyn
   expect(await needs()).toEqual([
     ['output', 'electrolytic 165u duty 350V', 1, 0],
     ['output, 2 in series', 'electrolytic c~330uF', 2, 2],
-    ['output, across each can', 'resistor 680k', 2, 0],
+    ['output, across each can', 'resistor 680k duty 250V', 2, 0],
   ]);
 });
 
