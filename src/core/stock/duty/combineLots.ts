@@ -47,7 +47,10 @@ export function combineLots(need: StockFilter, lots: readonly CombineLot[]): rea
     const whole = combined(way, all.map(asPart), isAlike);
     const [first] = all;
     if (!whole || !first) return;
-    const match = matchWhole(asked, way, all, whole.ratings);
+    // What its test keeps from standing beside its like is kept from it.
+    const placed: StockFilter =
+      way === 'parallel' && isAlike ? { ...asked, uses: [...(asked.uses ?? []), 'parallel'] } : asked;
+    const match = matchWhole(placed, way, all, whole.ratings);
     if (match.verdict === 'no') return;
     found.push({
       way,

@@ -249,6 +249,17 @@ test.each<[string, string, readonly CombineLot[], string | undefined]>([
     undefined,
   ],
   [
+    'what its test keeps from standing in parallel',
+    'nmos for 30V 16A',
+    [
+      lot('Q1', 4, {
+        ...part('nmos', { vds: 60, id: 30, rdsOn: 0.02 }, { package: 'TO-220' }),
+        limits: [{ kind: 'not-for', use: 'parallel' }],
+      }),
+    ],
+    undefined,
+  ],
+  [
     'scrap is none',
     'electrolytic 1000u',
     [lot('C1', 2, { ...can({ capacitance: 470e-6, voltage: 63 }), grade: 'reject' })],
