@@ -3,6 +3,12 @@ import { expect, test } from './shop';
 test('24 V to 48 V at 1 A is designed out of the drawers, and becomes a build with its lots set aside', async ({
   page,
 }) => {
+  // The line at the foot of any page asks for one.
+  await page.goto('/stock');
+  await page.getByLabel('Find line').fill('design 24V to 12V at 1A');
+  await expect(page.getByText('design 24V in, 12V at 1A out, from the drawers')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('form', { name: 'What is wanted' }).getByLabel('output')).toHaveValue('12V');
   await page.goto('/builds');
   await page.getByRole('link', { name: 'Design from stock' }).click();
   const wanted = page.getByRole('form', { name: 'What is wanted' });

@@ -53,7 +53,7 @@ export const routes = {
 
   builds: () => '/builds',
   newBuild: () => '/builds/new',
-  design: () => '/builds/design',
+  design: (query: Query = {}) => withQuery('/builds/design', query),
   wholeSupply: () => '/builds/whole',
   build: (code: string) => `/builds/${code}`,
   bringNeeds: (code: string) => `/builds/${code}/bring`,

@@ -7,7 +7,9 @@ export type EveryLine =
   | { readonly kind: 'unplugged' }
   | { readonly kind: 'code'; readonly owner: CodeOwner; readonly code: string }
   /** A question of stock, in the words of the stock search. */
-  | { readonly kind: 'find'; readonly filter: string };
+  | { readonly kind: 'find'; readonly filter: string }
+  /** A converter out of the drawers, in the words of its sheet. */
+  | { readonly kind: 'design'; readonly query: Readonly<Record<string, string>> };
 
 const HELP = /^(?:\?|help(?: me)?|hilfe|aide|words|what can i (?:say|type))\??$/i;
 const UNDO = /^(?:undo(?: (?:it|that|last))?|take (?:it|that) back|rückgängig|annuler)$/i;
@@ -16,8 +18,35 @@ const UNPLUGGED =
 const GO = /^(?:(?:go|jump) to|open|show)\s+/i;
 const FIND = /^(?:find|search|stock|suche|cherche)\s+(.+)$/i;
 
+const VOLTS = String.raw`\d+(?:[.,]\d+)?`;
+const DESIGN = new RegExp(
+  String.raw`^design\s+(?:from\s+)?(?<from>${VOLTS})\s*v?(?:\s*(?:-|–|\.\.|…)\s*(?<high>${VOLTS})\s*v)?\s*(?:to|into|->|→|>)\s*(?<out>[-−]?\s*${VOLTS})\s*v\s*(?:at|@|,|with)?\s*(?<amps>${VOLTS}\s*m?)a\b(?<rest>.*)$`,
+  'iu',
+);
+
+/** `design 22-26V to 48V at 1A, ripple 200mV`, `design 24V to 12V 2A floating`. */
+function readDesign(line: string): EveryLine | undefined {
+  const found = DESIGN.exec(line)?.groups;
+  if (!found) return undefined;
+  const plain = (text = '') => text.replaceAll(/\s/gu, '').replace(',', '.').replace('−', '-');
+  const ripple = /ripple\s*(?:of|under|<|at most)?\s*(?<volts>\d+(?:[.,]\d+)?\s*m?)v/iu.exec(found['rest'] ?? '')
+    ?.groups?.['volts'];
+  return {
+    kind: 'design',
+    query: {
+      from: `${plain(found['from'])}V`,
+      ...(found['high'] ? { to: `${plain(found['high'])}V` } : {}),
+      out: `${plain(found['out'])}V`,
+      amps: `${plain(found['amps'])}A`,
+      ...(ripple === undefined ? {} : { ripple: `${plain(ripple)}V` }),
+      ...(/float|isolat/iu.test(found['rest'] ?? '') ? { isolated: 'yes' } : {}),
+    },
+  };
+}
+
 /**
- * Reads what any line may say: for help, to undo, that the unit is unplugged, a code off a label, a question of stock.
+ * Reads what any line may say: for help, to undo, that the unit is unplugged, a code off a label, a question of stock,
+ * a converter to be designed.
  * @returns undefined when it is none of these: then it belongs to the line of the page
  */
 export function readEveryLine(text: string): EveryLine | undefined {
@@ -28,6 +57,8 @@ export function readEveryLine(text: string): EveryLine | undefined {
   const found = readCode(line.replace(GO, ''));
   // Six letters and digits may as well be the number of a part; with its dash or behind “go to” a code is meant.
   if (found && (line.includes('-') || GO.test(line))) return { kind: 'code', ...found };
+  const design = readDesign(line);
+  if (design) return design;
   const filter = FIND.exec(line)?.[1];
   return filter === undefined ? undefined : { kind: 'find', filter };
 }
@@ -45,6 +76,10 @@ export function everyLineText(read: EveryLine): string {
       return `go to ${read.owner} ${read.code}`;
     case 'find':
       return `find ${read.filter} in stock`;
+    case 'design': {
+      const { from, to, out, amps, isolated } = read.query;
+      return `design ${from}${to ? ` to ${to}` : ''} in, ${out} at ${amps} out${isolated ? ', floating' : ''}, from the drawers`;
+    }
   }
 }
 
@@ -54,4 +89,5 @@ export const EVERY_LINE_EXAMPLES: readonly { readonly line: string; readonly mea
   { line: 'undo', means: 'undoes the last step' },
   { line: 'unplugged', means: 'the unit that has power on is unplugged' },
   { line: 'find nmos 600V', means: 'asks what the drawers hold' },
+  { line: 'design 24V to 48V at 1A', means: 'designs a converter out of the drawers' },
 ];

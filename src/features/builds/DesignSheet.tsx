@@ -145,7 +145,7 @@ function Thought({ query, chosen, others }: Pick<DesignSheetProps, 'query' | 'ch
           {others.map(({ id: other, title, efficiency, message }) => (
             <p key={other} className="border-t border-rule-2 py-1.5">
               <Link
-                href={`${routes.design()}?${new URLSearchParams({ ...query, pick: other }).toString()}`}
+                href={routes.design({ ...query, pick: other })}
                 className="font-semibold underline decoration-dotted"
               >
                 {title}

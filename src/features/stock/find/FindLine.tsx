@@ -26,7 +26,8 @@ import { latestStepAction } from './actions';
 import { routes } from '../../../routes';
 
 const LINES = [
-  ...EVERY_LINE_EXAMPLES,
+  // What the stock has a word of its own for is told by that.
+  ...EVERY_LINE_EXAMPLES.filter(({ line }) => !STOCK_COMMANDS.some((own) => own.line === line)),
   ...STOCK_COMMANDS,
   { line: 'snubber 4M4 100p 3M1', means: 'opens a sum with its values filled in' },
 ];
@@ -102,6 +103,10 @@ export function FindLine({ unplug }: { unplug: () => Promise<FormOutcome> }) {
       const step = await latestStepAction();
       if (step === undefined) return 'There is nothing to undo.';
       takeBack(step);
+      return undefined;
+    }
+    if (every?.kind === 'design') {
+      router.push(routes.design(every.query));
       return undefined;
     }
     const sum = sumIn(text, isAmongSums);
