@@ -7,6 +7,7 @@ import { designOf, drawersOf, searchDesigns, type Design, type DesignResult } fr
 import { isPaired, topologiesFor, type DesignRole, type DesignSpec } from './spec';
 import { readQuestion } from '../stock';
 import {
+  circuitOf,
   controlOf,
   designFrom,
   loopOf,
@@ -267,7 +268,7 @@ describe('with its own parts, 24 V to 48 V', () => {
 
   test('it runs as a deck that another simulator reads, and says what a start and a step of the load do', () => {
     expect(run?.spice).toMatch(/\.tran/u);
-    expect(run?.answer.figures['L1']).toEqual({ value: 47e-6, unit: 'henry' });
+    expect(best && circuitOf(best, UP).figures['L1']).toEqual({ value: 47e-6, unit: 'henry' });
     // Without a soft start the choke fills the empty output: past what it stands.
     expect(run?.start?.choke).toBeGreaterThan(7);
     // Half an ampere over the ESR alone makes some 20 mV; the charge that is missing makes more.
@@ -340,6 +341,17 @@ test.each([
       ).toBeLessThan(1.03);
     }
   }
+});
+
+test('what is beyond a sensible on-time is not designed, and what misses a part is not run', () => {
+  // 3 V to 60 V would be on for 95 % of the time; 60 V to 1 V for 2 %.
+  expect(found({ inputLow: 3, inputHigh: 3, output: 60, current: 0.1 }).designs).toEqual([]);
+  expect(found({ inputLow: 60, inputHigh: 60, output: 1, current: 1 }).designs).toEqual([]);
+  const [first] = found(
+    UP,
+    STOCK.filter(({ kind }) => kind !== 'nmos'),
+  ).designs;
+  expect(first && runDesign(first, UP)).toBeUndefined();
 });
 
 test('what a role asks for is understood by the drawers', () => {

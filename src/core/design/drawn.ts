@@ -2,7 +2,7 @@ import type { Board, BoardPart } from '../board';
 import type { Unit } from '../quantity';
 import { boardOf, FIGURE_ROOM } from '../whatif';
 import type { Control } from './control';
-import type { DesignRun } from './run';
+import type { DesignCircuit } from './run';
 
 /** A design as it is drawn: its power parts with the divider, the sense resistor and the gate resistor of its controller. */
 export interface DrawnDesign {
@@ -22,7 +22,7 @@ const resistor = (ref: string, a: string, b: string): BoardPart => ({
 });
 
 /** What of a design is drawn, with the values that its controller was given. */
-export function drawnDesign({ circuit, values, answer }: DesignRun, control: Control | undefined): DrawnDesign {
+export function drawnDesign({ circuit, values, figures }: DesignCircuit, control: Control | undefined): DrawnDesign {
   const board = boardOf(circuit, values);
   const valueOf = (name: string) => control?.outer.find((one) => one.name === name)?.value;
   const [upper, lower, sense] = ['upper divider', 'lower divider', 'sense resistor'].map(valueOf);
@@ -54,7 +54,7 @@ export function drawnDesign({ circuit, values, answer }: DesignRun, control: Con
   return {
     board: { ...board, parts: [...parts, ...small] },
     figures: {
-      ...answer.figures,
+      ...figures,
       R4: ohms(GATE_OHMS),
       ...(hasSense ? { R3: ohms(sense) } : {}),
       ...(hasDivider ? { R1: ohms(upper), R2: ohms(lower) } : {}),

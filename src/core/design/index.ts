@@ -1,7 +1,7 @@
 export { controlOf, type Control } from './control';
 export { searchDesigns, type Design, type DesignResult } from './search';
 export { needFor, toBuyFor, whyOf } from './say';
-export { refsOf, runDesign, type DesignRun } from './run';
+export { circuitOf, refsOf, runDesign, type DesignRun } from './run';
 export { loopOf, type Loop } from './loop';
 export { designFrom, recordOf, type DesignRecord } from './record';
 export { drawnDesign, type DrawnDesign } from './drawn';

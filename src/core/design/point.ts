@@ -66,7 +66,8 @@ export function demandOf(
       rectifierDrop: RULES.drops.rectifier,
       switchDrop: RULES.drops.switch,
     });
-    if ('wrong' in conversion) return undefined;
+    if ('wrong' in conversion || conversion.duty < RULES.duty.least || conversion.duty > RULES.duty.most)
+      return undefined;
     at.push(conversion);
   }
   const point: Point = {

@@ -9,6 +9,8 @@ export const RULES = practice({
   saturation: 0.85,
   /** Rise of the choke’s current over its mean: more makes ripple, less makes a choke that is larger than it need be. */
   swing: { least: 0.08, most: 0.8, usual: 0.35 },
+  /** On-time of the switch as a share: beyond it losses eat the output, under it pulses are skipped. */
+  duty: { least: 0.03, most: 0.88 },
   /** Cans side by side at most. */
   beside: 3,
   /** Watts that a can turns into heat for good where its ripple current is not known. */

@@ -23,11 +23,17 @@ import { RULES } from './rules';
 import type { Design } from './search';
 import { isPaired, type DesignRole, type DesignSpec } from './spec';
 
-/** A design as it runs with its own parts, at the input that asks most of its choke. */
-export interface DesignRun {
+/** A design with the values of its lots, before it is run. */
+export interface DesignCircuit {
   readonly circuit: PowerCircuit;
   readonly values: Values;
-  /** Its waves, stresses and output, as the simulator finds them; what stands beside each part are the values of its lot. */
+  /** What stands beside each part on its drawing. */
+  readonly figures: Readonly<Record<string, { readonly value: number; readonly unit: Unit }>>;
+}
+
+/** A design as it runs with its own parts, at the input that asks most of its choke. */
+export interface DesignRun {
+  /** Its waves, stresses and output, as the simulator finds them. */
   readonly answer: Answer;
   readonly volts: number;
   readonly ripple: number;
@@ -71,10 +77,7 @@ export function refsOf(design: Pick<Design, 'topology'>, role: DesignRole): read
 }
 
 /** The circuit of a design with the parts of its lots; those that must be bought are as usual. */
-export function circuitOf(
-  design: Design,
-  spec: DesignSpec,
-): { readonly circuit: PowerCircuit; readonly values: Values } {
+function partsOf(design: Design, spec: DesignSpec): { readonly circuit: PowerCircuit; readonly values: Values } {
   const base = design.topology === 'flyback' ? flybackCircuit(design) : circuitById(design.topology);
   if (!base) throw new Error(`There is no circuit ${design.topology}.`);
   const { output } = design.parts;
@@ -175,37 +178,45 @@ const TOLD: Readonly<Record<DesignRole, readonly RatingName[]>> = {
   input: ['capacitance'],
 };
 
-/** Runs the steady state of a design with its own parts; nothing where it does not settle. */
-export function runDesign(design: Design, spec: DesignSpec): DesignRun | undefined {
-  const { circuit, values } = circuitOf(design, spec);
-  const study = studyOf(circuit, values);
-  if ('kind' in study) return undefined;
-  const answer = answerOf(study);
+/** The circuit of a design with its own values; those of parts that must be bought are as usual. */
+export function circuitOf(design: Design, spec: DesignSpec): DesignCircuit {
+  const { circuit, values } = partsOf(design, spec);
   const figures: Record<string, { value: number; unit: Unit }> = {
     J1: { value: values['input'] ?? 0, unit: 'volt' },
-    J2: { value: study.output.volts, unit: 'volt' },
+    J2: { value: Math.abs(spec.output), unit: 'volt' },
   };
   for (const [role, fit] of Object.entries(design.parts) as [DesignRole, Fit][])
     for (const ref of refsOf(design, role))
       for (const name of TOLD[role]) {
         const value = fit.lot.ratings[name];
-        if (value !== undefined)
-          figures[ref] = {
-            value: role === 'choke' ? value : value * (RATINGS[name].unit === 'farad' ? fit.count : 1),
-            unit: RATINGS[name].unit,
-          };
+        const { unit } = RATINGS[name];
+        if (value !== undefined) figures[ref] = { value: unit === 'farad' ? value * fit.count : value, unit };
       }
-  const chokes = study.stresses.filter(({ ref, kind }) => /^[LT]/u.test(ref) && kind === 'core');
+  return { circuit, values, figures };
+}
+
+/**
+ * Runs the steady state of a design with its own parts; nothing where one of them is missing, or where it does not settle.
+ * @param isOver asked between periods; true ends the run with what was reached
+ */
+export function runDesign(
+  design: Design,
+  spec: DesignSpec,
+  isOver: () => boolean = () => false,
+): DesignRun | undefined {
+  if (design.missing.length > 0) return undefined;
+  const { circuit, values } = partsOf(design, spec);
+  const study = studyOf(circuit, values, { isOver });
+  if ('kind' in study) return undefined;
+  const stores = study.stresses.filter(({ ref, kind }) => /^[LT]/u.test(ref) && kind === 'core');
   return {
-    circuit,
-    values,
-    answer: { ...answer, figures },
+    answer: answerOf(study),
     volts: Math.abs(study.output.volts),
     ripple: study.output.ripple,
-    peak: Math.max(0, ...chokes.map(({ value }) => value)),
+    peak: Math.max(0, ...stores.map(({ value }) => value)),
     spice: spiceOf(study),
-    start: startOf(study, design.topology === 'flyback' ? ['Q1'] : refsOf(design, 'choke')),
-    step: stepOf(circuit, values),
+    start: isOver() ? undefined : startOf(study, design.topology === 'flyback' ? ['Q1'] : refsOf(design, 'choke')),
+    step: isOver() ? undefined : stepOf(circuit, values, isOver),
   };
 }
 
@@ -248,9 +259,9 @@ function startOf(study: Study, chokes: readonly string[]): StartUp | undefined {
 }
 
 /** From half to full load at the duty of half load. */
-function stepOf(circuit: PowerCircuit, values: Values): LoadStep | undefined {
+function stepOf(circuit: PowerCircuit, values: Values, isOver: () => boolean): LoadStep | undefined {
   const to = values['load'] ?? 0;
-  const half = studyOf(circuit, { ...values, load: to / 2 });
+  const half = studyOf(circuit, { ...values, load: to / 2 }, { isOver });
   if ('kind' in half) return undefined;
   const setting = { ...half.setting, values, parts: circuit.parts(values) };
   const found = onwards({ setting, operation: half.operation }, half.operation.stored, {

@@ -1,5 +1,6 @@
 import 'server-only';
 import {
+  circuitOf,
   controlOf,
   drawnDesign,
   loopOf,
@@ -29,6 +30,9 @@ export const TOPOLOGY_NAMES: Readonly<Record<string, string>> = {
   cuk: 'Ćuk',
   flyback: 'Flyback',
 };
+
+/** Milliseconds that a design may be run before the page goes on without the rest. */
+const BUDGET = 2000;
 
 /** What a lot is called and where it lies. */
 export interface LotPlace {
@@ -99,7 +103,8 @@ export function designView(
   spec: DesignSpec,
   of: { readonly lots: ReadonlyMap<string, LotPlace>; readonly stock: readonly DesignLot[] },
 ): DesignView {
-  const run = runDesign(design, spec);
+  const end = Date.now() + BUDGET;
+  const run = runDesign(design, spec, () => Date.now() > end);
   const control = controlOf(design, spec, of.stock);
   const loop = control && loopOf(design, spec, control);
   const rows = rolesOf(design.topology).map((role) => rowOf(design, role, of.lots));
@@ -110,7 +115,7 @@ export function designView(
       text: formatQuantity(watts, 'watt', { digits: 2 }),
     }))
     .toSorted((a, b) => b.watts - a.watts);
-  const drawn = run && drawnDesign(run, control);
+  const drawn = drawnDesign(circuitOf(design, spec), control);
   return {
     headline: headline(design, spec),
     asked: specText(spec),
@@ -118,10 +123,16 @@ export function designView(
     rows,
     losses,
     lost: formatQuantity(design.watts, 'watt', { digits: 2 }),
-    schematic: drawn ? drawSchematic(analyse(drawn.board)).schematic : EMPTY,
-    figures: drawn?.figures ?? {},
+    schematic: drawSchematic(analyse(drawn.board)).schematic,
+    figures: drawn.figures,
     answer: run?.answer,
-    shows: run ? showsOf(run, design, spec) : ['It does not settle in the simulator: do not build it as it stands.'],
+    shows: run
+      ? showsOf(run, design, spec)
+      : [
+          design.missing.length > 0
+            ? `Not run yet: ${design.missing.flatMap((role) => refsOf(design, role)).join(' and ')} must be found first.`
+            : 'It does not settle in the simulator: do not build it as it stands.',
+        ],
     control: control && {
       title: control.lot ? (of.lots.get(control.lot.code)?.title ?? control.family.id) : `${control.family.id}, to buy`,
       lot: control.lot?.code,
@@ -160,8 +171,6 @@ function furtherOf({ demand, frequency, inductance, parts }: Design): DesignView
     ...(hot ? [{ label: 'the heat sink', href: routes.sum('sink', { p: typed(hot.watts, 'watt') }) }] : []),
   ];
 }
-
-const EMPTY = drawSchematic(analyse({ parts: [], joined: [] })).schematic;
 
 function headline(design: Design, spec: DesignSpec): string {
   const name = TOPOLOGY_NAMES[design.topology] ?? design.topology;

@@ -15,10 +15,13 @@ const CAUTIONS = [
 ];
 
 const NONE = () =>
-  new Response('A build that was made by a design is expected; this one has none, or its parts no longer fit it.', {
-    status: 404,
-    headers: { 'content-type': 'text/plain; charset=utf-8' },
-  });
+  new Response(
+    'A build that was made by a design is expected; this one has none, its parts no longer fit it, or one of them is still missing.',
+    {
+      status: 404,
+      headers: { 'content-type': 'text/plain; charset=utf-8' },
+    },
+  );
 
 /** The build sheet of a designed build as a PDF. */
 export async function answerSheet(_request: Request, { params }: Asked): Promise<Response> {
