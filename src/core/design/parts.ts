@@ -1,6 +1,6 @@
 import { shareUsed, USED_VOLTS } from '../derating';
 import { expectedEsr } from '../measure';
-import { caseHeat, JUNCTION_GOOD, onGrowth, switchLosses } from '../thermal';
+import { caseHeat, fetLosses } from '../thermal';
 import type { Demand } from './point';
 import { rippleOf } from './point';
 import { RULES } from './rules';
@@ -117,28 +117,24 @@ export function transformerFit(demand: Demand, lot: DesignLot): Fit | undefined 
 export function switchFit(demand: Demand, lot: DesignLot): Fit | undefined {
   const { vds, rdsOn, id, qg, coss } = lot.ratings;
   if (vds === undefined || rdsOn === undefined || id === undefined) return undefined;
-  const { drive, charge } = RULES;
-  const gate = qg ?? (charge.perOhm / rdsOn) * (vds / charge.at) ** charge.power;
-  const losses = switchLosses({
-    rms: demand.switchRms,
-    ohms: rdsOn,
-    growth: onGrowth({ rating: vds, celsius: JUNCTION_GOOD }),
-    volts: demand.switchVolts,
-    current: demand.switchPeak,
-    seconds: (2 * drive.share * gate) / drive.amperes,
-    frequency: demand.point.frequency,
-    outputCapacitance: coss ?? RULES.outputCapacitance,
-    gate: { charge: gate, volts: drive.volts },
-  });
   // What the gate takes is lost in its driver.
-  const own = losses.conduction + losses.switching + losses.charging;
+  const { own, gate } = fetLosses({
+    rms: demand.switchRms,
+    peak: demand.switchPeak,
+    ohms: rdsOn,
+    rated: vds,
+    volts: demand.switchVolts,
+    frequency: demand.point.frequency,
+    charge: qg,
+    outputCapacitance: coss,
+  });
   const heat = heatOf(lot, own, demand.point.ambient);
   return (
     heat &&
     fit(demand, {
       lot,
       count: 1,
-      watts: own + losses.gate,
+      watts: own + gate,
       ...heat,
       stresses: [
         stress('voltage', demand.switchVolts, vds, 'volt', USED_VOLTS.mosfet),

@@ -18,11 +18,6 @@ export const RULES = practice({
   ambient: 40,
   /** Drops that are reckoned with while parts are chosen. */
   drops: { rectifier: 0.55, fast: 1, switch: 0.1 },
-  /** The drive of a gate: amperes, share of the charge that passes while it switches, volts. */
-  drive: { amperes: 0.5, share: 0.4, volts: 10 },
-  /** Where the charge of a gate is not known: nanocoulomb times ohm of a 60 V FET, and how it grows with the rating. */
-  charge: { perOhm: 1e-9, at: 60, power: 1.5 },
-  outputCapacitance: 200e-12,
   recovery: { schottky: 0, fast: 40e-9 },
   dcrUnknown: 0.05,
   /** Of a flyback: what comes out of what goes in, the clamp over what the output reflects, its leakage where the coupling is not known, volts of turns that make sense. */

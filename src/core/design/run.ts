@@ -2,7 +2,7 @@ import { simulate, type Measure } from '../circuit';
 import { expectedEsr } from '../measure';
 import { RATINGS, type RatingName } from '../part';
 import type { Unit } from '../quantity';
-import { onGrowth } from '../thermal';
+import { onGrowth, SWITCHED } from '../thermal';
 import {
   answerOf,
   circuitById,
@@ -150,7 +150,7 @@ function withLot(part: PowerPart, fit: Fit | undefined): PowerPart {
         model: {
           ...model,
           ohms: (has('rdsOn') ?? model.ohms) * onGrowth({ rating: has('vds') ?? 100, celsius: WARM }),
-          farads: has('coss') ?? RULES.outputCapacitance,
+          farads: has('coss') ?? SWITCHED.outputCapacitance,
         },
         limits: { ...part.limits, volts: has('vds') ?? 0, amperes: 3 * (has('id') ?? 0) },
       };

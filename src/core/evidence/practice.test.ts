@@ -34,7 +34,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   stock: 9,
   substitute: 5,
   sums: 6,
-  thermal: 6,
+  thermal: 7,
   topology: 60,
   traced: 43,
   uncertainty: 3,

@@ -105,6 +105,42 @@ export function switchLosses(of: {
   };
 }
 
+/** What is usual of a FET in a switching supply where its sheet is not at hand; common practice, no source. */
+export const SWITCHED = practice({
+  /** Coulomb times ohm of a 60 V FET, and how it grows with the rating. */
+  charge: { perOhm: 1e-9, at: 60, power: 1.5 },
+  /** Drive of its gate: amperes, share of the charge that passes while it switches, volts. */
+  drive: { amperes: 0.5, share: 0.4, volts: 10 },
+  outputCapacitance: 200e-12,
+});
+
+/** Watts of a FET in a converter: in itself, and in what drives its gate; what is not known is taken as usual. */
+export function fetLosses(of: {
+  readonly rms: number;
+  readonly peak: number;
+  readonly ohms: number;
+  readonly rated: number;
+  readonly volts: number;
+  readonly frequency: number;
+  readonly charge?: number | undefined;
+  readonly outputCapacitance?: number | undefined;
+}): { readonly own: number; readonly gate: number } {
+  const { charge, drive } = SWITCHED;
+  const gate = of.charge ?? (charge.perOhm / of.ohms) * (of.rated / charge.at) ** charge.power;
+  const losses = switchLosses({
+    rms: of.rms,
+    ohms: of.ohms,
+    growth: onGrowth({ rating: of.rated, celsius: JUNCTION_GOOD }),
+    volts: of.volts,
+    current: of.peak,
+    seconds: (2 * drive.share * gate) / drive.amperes,
+    frequency: of.frequency,
+    outputCapacitance: of.outputCapacitance ?? SWITCHED.outputCapacitance,
+    gate: { charge: gate, volts: drive.volts },
+  });
+  return { own: losses.conduction + losses.switching + losses.charging, gate: losses.gate };
+}
+
 /** The least heat sink that is worth asking for, and what lies between it and the case, kelvin per watt; common practice, no source. */
 export const SINK = practice({ least: 2, interface: 1.2 });
 

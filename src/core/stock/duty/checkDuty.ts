@@ -3,7 +3,7 @@ import { practice, type Evidenced } from '../../evidence';
 import { expectedEsr } from '../../measure';
 import { RATINGS, type KindName, type RatingName } from '../../part';
 import { formatQuantity, type Unit } from '../../quantity';
-import { caseHeat, JUNCTION_GOOD, onGrowth } from '../../thermal';
+import { caseHeat, fetLosses, JUNCTION_GOOD, onGrowth } from '../../thermal';
 import type { MatchCheck } from '../matchCheck';
 import type { Duty } from './duty';
 
@@ -75,6 +75,8 @@ const RULES = practice({
   /** A resistor is used to half its watts; it carries less from 70 °C on, none at 155 °C. */
   resistor: { share: 0.5, from: 70, none: 155 },
   drops: { schottky: 0.55, other: 1 },
+  /** Peak of a switch for its rms current, at the usual on-time of a half. */
+  peakOfRms: 1.6,
 });
 
 const q = (value: number, unit: Unit) => formatQuantity(value, unit, { digits: 3 });
@@ -317,7 +319,7 @@ function ripple({ duty, part, rated, technology }: Of): MatchCheck[] {
   ];
 }
 
-/** Heat of a switch or a rectifier in its case: while it conducts, at 110 °C. */
+/** Heat of a switch or a rectifier in its case: while it conducts, at 110 °C, and of a switch while it turns on and off. */
 function heat({ duty, part, rated, technology, ambient }: Of): MatchCheck[] {
   const watts = lost({ duty, part, rated, technology });
   if (watts === undefined) return [];
@@ -353,9 +355,14 @@ function lost({ duty, part, rated, technology }: Omit<Of, 'ambient'>): number | 
   if (current === undefined) return undefined;
   if (FETS.has(part.kind)) {
     const [ohms, stands] = [rated('rdsOn'), rated('vds')];
-    return ohms === undefined
-      ? undefined
-      : current ** 2 * ohms * onGrowth({ rating: stands ?? 100, celsius: JUNCTION_GOOD });
+    if (ohms === undefined) return undefined;
+    const rating = stands ?? 100;
+    const { voltage, frequency } = duty;
+    if (voltage === undefined || frequency === undefined)
+      return current ** 2 * ohms * onGrowth({ rating, celsius: JUNCTION_GOOD });
+    // It also turns on and off so often, at the most at its peak.
+    const peak = duty.pulse ?? RULES.peakOfRms * current;
+    return fetLosses({ rms: current, peak, ohms, rated: rating, volts: voltage, frequency }).own;
   }
   if (part.kind === 'diode' || part.kind === 'dual-diode')
     return current * Math.max(rated('vf') ?? 0, technology === 'schottky' ? RULES.drops.schottky : RULES.drops.other);

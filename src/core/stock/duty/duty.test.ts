@@ -128,6 +128,21 @@ test.each<[string, string, LotFacts, string, string | undefined]>([
     'limit',
     'heat',
   ],
+  // At 100 kHz it turns 57 V and some 4 A on and off within a tenth of a microsecond: some 1.4 W more.
+  [
+    'what switching adds wants a heat sink',
+    'nmos for 57V 2.6A 100kHz',
+    part('nmos', { vds: 100, id: 40, rdsOn: 0.028 }, { package: 'TO-220' }),
+    'limit',
+    'heat',
+  ],
+  [
+    'at 20 kHz it does not',
+    'nmos for 57V 2.6A 20kHz',
+    part('nmos', { vds: 100, id: 40, rdsOn: 0.028 }, { package: 'TO-220' }),
+    'fits',
+    undefined,
+  ],
   [
     '15 W in a DPAK finds none',
     'nmos for 40V 15A',
