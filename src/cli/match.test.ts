@@ -46,6 +46,12 @@ test.each<[string, unknown, Record<string, string>]>([
     { kind: 'capacitor', technology: 'electrolytic', value: { capacitance: 470e-6 }, duty: { voltage: 50, ripple: 1 } },
     { C470: 'good', C330: 'no' },
   ],
+  [
+    'a need within an object, its duty beside its kind',
+    { need: { kind: 'nmos', voltage: 90 } },
+    { Q100: 'limits', Q650: 'good', Q60: 'no' },
+  ],
+  ['a duty in words', { kind: 'nmos', duty: '90V' }, { Q100: 'limits', Q650: 'good', Q60: 'no' }],
   ['ratings at least', { kind: 'nmos', ratings: { vds: 600, rdsOn: 0.8 } }, { Q650: 'good', Q100: 'no', Q60: 'no' }],
 ])('%s', (_, need, expected) => expect(verdicts(need)).toEqual(expected));
 

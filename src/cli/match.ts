@@ -8,6 +8,7 @@ import {
   matchLot,
   questionInWords,
   questionProblemText,
+  readDuty,
   readQuestion,
   type CombineLot,
   type LotMatch,
@@ -31,7 +32,7 @@ const dutySchema = z.object({
   isolated: z.boolean().optional(),
 });
 /** A need: in words, or by its kind with values, ratings at least, a case and its duty. */
-const needSchema = z.object({
+const needSchema = dutySchema.extend({
   need: z.string().optional(),
   filter: z.string().optional(),
   kind: z.string().optional(),
@@ -45,12 +46,26 @@ const needSchema = z.object({
   stress: dutySchema.optional(),
 });
 
+/** A need that stands within another object, as `{"need": {…}}`, counts as that object. */
+function unwrapped(json: unknown): unknown {
+  const need = z.object({ need: z.record(z.string(), z.unknown()) }).safeParse(json);
+  return need.success ? { ...(json as object), ...need.data.need, need: undefined } : json;
+}
+
 /** How near a value comes to what is asked, as a share either way; common practice, no source. */
 const NEAR: Partial<Record<RatingName, number>> = { resistance: 0.05, capacitance: 0.2, inductance: 0.2 };
 
 function filterOf(need: z.infer<typeof needSchema>, where: string): StockFilter {
   const words = need.need ?? need.filter;
-  const duty = { ...need.stress, ...(typeof need.duty === 'object' ? need.duty : {}) };
+  // What it is put under may stand beside its kind, or be told in words.
+  const beside = dutySchema.parse(need);
+  const inWords = typeof need.duty === 'string' ? readDuty(need.duty) : undefined;
+  const duty = {
+    ...beside,
+    ...need.stress,
+    ...(typeof need.duty === 'object' ? need.duty : {}),
+    ...(inWords && 'duty' in inWords ? inWords.duty : {}),
+  };
   const given = Object.fromEntries(Object.entries(duty).filter(([, value]) => value !== undefined));
   const withDuty = Object.keys(given).length > 0 ? { duty: given } : {};
   if (words !== undefined) {
@@ -121,7 +136,7 @@ export function match(line: CommandLine, note: (text: string) => void) {
   } catch {
     throw new UnusableInput(`${name}: JSON is expected.`);
   }
-  const read = needSchema.safeParse(json);
+  const read = needSchema.safeParse(unwrapped(json));
   if (!read.success) {
     const [issue] = read.error.issues;
     throw new UnusableInput(`${name}, ${issue?.path.join('.') || 'its top'}: ${issue?.message ?? 'unusable'}.`);
