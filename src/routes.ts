@@ -55,7 +55,7 @@ export const routes = {
   newBuild: () => '/builds/new',
   design: (query: Query = {}) => withQuery('/builds/design', query),
   wholeSupply: () => '/builds/whole',
-  build: (code: string) => `/builds/${code}`,
+  build: (code: string, query: Query = {}) => withQuery(`/builds/${code}`, query),
   bringNeeds: (code: string) => `/builds/${code}/bring`,
   buildSheet: (code: string) => `/builds/${code}/sheet`,
   buildDeck: (code: string) => `/builds/${code}/deck`,

@@ -3,6 +3,7 @@
 import { ConfirmButton } from '../../ui/feedback/ConfirmButton';
 import { ActionForm } from '../../ui/form/ActionForm';
 import { SubmitButton, TextArea, TextField } from '../../ui/form/fields';
+import type { NeedBegun } from './begun';
 import { addNeedAction, movePartsAction, startBuildAction, removeNeedAction } from './actions';
 
 /** Begins a build. */
@@ -19,7 +20,7 @@ export function BuildForm() {
 }
 
 /** A line that stock must fill. */
-export function NeedForm({ code }: { code: string }) {
+export function NeedForm({ code, begun }: { code: string; begun?: NeedBegun }) {
   return (
     <ActionForm
       action={addNeedAction.bind(null, code)}
@@ -28,8 +29,14 @@ export function NeedForm({ code }: { code: string }) {
       clearAfter
     >
       <h2 className="label col-span-full mb-1">Another need</h2>
-      <TextField name="role" label="what it is for" placeholder="switch" />
-      <TextField name="filter" label="what it must be" placeholder="nmos 100V 10A, or nmos for 57V 2.6A 100kHz" mono />
+      <TextField name="role" label="what it is for" placeholder="switch" defaultValue={begun?.role ?? ''} />
+      <TextField
+        name="filter"
+        label="what it must be"
+        defaultValue={begun?.need ?? ''}
+        placeholder="nmos 100V 10A, or nmos for 57V 2.6A 100kHz"
+        mono
+      />
       <TextField name="quantity" label="pieces" defaultValue="1" mono />
       <div className="pt-[21px]">
         <SubmitButton>Add it</SubmitButton>

@@ -9,6 +9,7 @@ import { LateSteps } from '../../ui/list/LateSteps';
 import type { BuildView, NeedView } from './view.server';
 import { ActionButton } from '../../ui/feedback/ActionButton';
 import { keepTogetherAction } from './actions';
+import type { NeedBegun } from './begun';
 import { DesignFigure } from './DesignFigures';
 import { ControlSection } from './DesignSheet';
 import { LossBar } from './DesignParts';
@@ -18,8 +19,8 @@ import { routes } from '../../routes';
 /** Columns that a phone folds into the first one. */
 const DESK_ONLY = 'max-[620px]:hidden';
 
-/** A build: its needs with what the drawers have on the left, what it waits for on the right. @param kept sums kept with it */
-export function BuildSheet({ build, kept }: { build: BuildView; kept?: ReactNode }) {
+/** A build: its needs with what the drawers have on the left, what it waits for on the right. @param kept sums kept with it; `begun` a need that its address begins */
+export function BuildSheet({ build, begun, kept }: { build: BuildView; begun?: NeedBegun; kept?: ReactNode }) {
   return (
     <Halves judgement={<BuildJudgement build={build} />}>
       {build.design && <AsDesigned code={build.code} design={build.design} />}
@@ -34,7 +35,7 @@ export function BuildSheet({ build, kept }: { build: BuildView; kept?: ReactNode
           <Need key={need.id} code={build.code} need={need} />
         ))}
       </ol>
-      <NeedForm code={build.code} />
+      <NeedForm code={build.code} {...(begun ? { begun } : {})} />
       <p className="mt-1 text-[13px]">
         <Link href={routes.bringNeeds(build.code)} className="underline decoration-dotted">
           bring a list of needs in

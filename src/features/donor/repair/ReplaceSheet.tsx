@@ -16,7 +16,7 @@ const VERDICTS = {
 
 /** What may take the place of a part that failed: from the drawers, from other boards, or to buy. */
 export function ReplaceSheet({ code, view }: { code: string; view: ReplaceView }) {
-  const { ref, title, place, isReplaced, candidates, pairs, refused, likely, also, buy } = view;
+  const { ref, title, place, isReplaced, candidates, pairs, refused, likely, builds, also, buy } = view;
   const good = candidates.filter(({ judgement }) => judgement.verdict === 'good').length;
   const [best] = candidates;
   return (
@@ -33,7 +33,23 @@ export function ReplaceSheet({ code, view }: { code: string; view: ReplaceView }
               {best.where}. {best.judgement.why}
             </Section>
           )}
-          <Section label="To buy">{buy}</Section>
+          <Section label="To buy">
+            {buy}
+            {builds.length > 0 && (
+              <span className="mt-1 block text-[12.5px]">
+                Or write it down as a need of{' '}
+                {builds.map(({ title: build, href }, place) => (
+                  <span key={href}>
+                    {place > 0 && ', '}
+                    <Link href={href} className="underline decoration-dotted">
+                      {build}
+                    </Link>
+                  </span>
+                ))}
+                .
+              </span>
+            )}
+          </Section>
           {likely.length > 0 && (
             <Section label="Likely in a unit that is not opened yet">
               {likely.map(({ code: donor, title: unit, message }) => (

@@ -1,6 +1,6 @@
 import { VOLTS } from '../../../core/derating';
 import { isRatingName, kindRule, safetyClassOf } from '../../../core/part';
-import { lotTitle, type Demand } from '../../../core/stock';
+import { filterText, lotTitle, type Demand } from '../../../core/stock';
 import {
   combinations,
   factsOf,
@@ -15,6 +15,7 @@ import {
 import { ROLES } from '../../../core/diagnose';
 import { formatQuantity } from '../../../core/quantity';
 import type { UnitStress } from '../../../core/sense';
+import { listBuilds } from '../../../db/repositories/builds';
 import { candidateLots } from '../../../db/repositories/lotSearch';
 import { findPart, searchPartsOnBoards, type PartRecord } from '../../../db/repositories/parts';
 import type { Ratings } from '../../../db/repositories/ratings';
@@ -59,6 +60,8 @@ export interface ReplaceView {
   readonly refused: readonly Candidate[];
   /** Unopened units that likely hold one that stands as much. */
   readonly likely: readonly { readonly code: string; readonly title: string; readonly message: string }[];
+  /** Builds that it may be written down for, with the need that it makes. */
+  readonly builds: readonly { readonly title: string; readonly href: string }[];
   readonly also: readonly Companion[];
   readonly buy: string;
 }
@@ -69,6 +72,8 @@ const SHOWN = 12;
 const PAIRED = 60;
 /** Unopened units that are named. */
 const LIKELY = 3;
+/** Builds that a need may be written down for. */
+const BUILDS = 6;
 
 /** That a part stands the volts of another; nothing where those are not known. */
 function asMuch({ part, ratings }: PartRecord): readonly Demand[] {
@@ -77,6 +82,29 @@ function asMuch({ part, ratings }: PartRecord): readonly Demand[] {
   return rating !== undefined && isRatingName(rating) && own
     ? [{ rating, comparison: 'at-least', value: own.value }]
     : [];
+}
+
+/** What a part asks of the drawers, with what its place puts on it: in the words of a need. */
+function needOf(record: PartRecord, { voltage, current, ripple, frequency }: PlaceStress): string {
+  const { part, ratings } = record;
+  const word = kindRule(part.kind).words[0] ?? part.kind;
+  const main = (['capacitance', 'resistance', 'inductance'] as const).find((rating) => ratings[rating]);
+  const value = main && ratings[main]?.value;
+  const duty = {
+    ...(voltage === undefined ? {} : { voltage }),
+    ...(current === undefined ? {} : { current }),
+    ...(ripple === undefined ? {} : { ripple }),
+    ...(frequency === undefined ? {} : { frequency }),
+  };
+  return filterText({
+    kind: { says: word, words: part.subtype ?? word, kinds: [part.kind] },
+    demands: [
+      ...(main && value !== undefined ? [{ rating: main, comparison: 'about' as const, value, within: 0.2 }] : []),
+      ...asMuch(record),
+    ],
+    ...(Object.keys(duty).length > 0 ? { duty } : {}),
+    words: [],
+  });
 }
 
 /** How a lot of the drawers would do in the place of a part; undefined where there is no such part or lot. */
@@ -151,7 +179,7 @@ export async function replaceView(dossier: Dossier, ref: string): Promise<Replac
   const { part } = record;
   const { label } = kindRule(part.kind);
   const filter = { kind: { says: label, words: label, kinds: [part.kind] }, demands: [], words: [] };
-  const [stress, { stageOf }, roles, put, board, lots, onBoards, likely] = await Promise.all([
+  const [stress, { stageOf }, roles, put, board, lots, onBoards, likely, builds] = await Promise.all([
     donorStress(dossier),
     tracedReading(dossier),
     partRoles(dossier),
@@ -160,6 +188,7 @@ export async function replaceView(dossier: Dossier, ref: string): Promise<Replac
     candidateLots(db, filter, MOST),
     searchPartsOnBoards(db, filter, MOST),
     likelyDonors(db, { ...filter, demands: asMuch(record) }, LIKELY),
+    listBuilds(db, BUILDS),
   ]);
   // A run that puts more on a part than it is rated for rests on a value that is off: it says so, and judges nobody.
   const rated = record.ratings.vds?.value ?? record.ratings.vrrm?.value ?? record.ratings.voltage?.value;
@@ -237,6 +266,10 @@ export async function replaceView(dossier: Dossier, ref: string): Promise<Replac
       code,
       title,
       message: `${held} of ${opened} opened like it held one: ${odds.toFixed(1)} likely`,
+    })),
+    builds: builds.map(({ build: { code, title } }) => ({
+      title,
+      href: routes.build(code, { role: `${part.ref} of ${donor.code}`, need: needOf(record, trusted) }),
     })),
     also: together({ kind: part.kind, ...(place.duty ? { duty: place.duty } : {}) }, { board, ref: part.ref }),
     buy: toBuy(failed, place).replace(part.kind, label),

@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation';
+import { needBegun } from '../../../../features/builds/begun';
 import { BuildSheet } from '../../../../features/builds/BuildSheet';
 import { loadBuild } from '../../../../features/builds/pages.server';
 import { KeptSums } from '../../../../features/sums/KeptSums';
@@ -8,13 +9,23 @@ import { Tag } from '../../../../ui/value/marks';
 
 export const metadata = { title: 'Build' };
 
-export default async function BuildPage({ params }: { params: Promise<{ code: string }> }) {
+export default async function BuildPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ code: string }>;
+  searchParams: Promise<Record<string, unknown>>;
+}) {
   const build = await loadBuild((await params).code);
   if (!build) notFound();
   return (
     <>
       <PageHead title={build.title} subtitle={build.line.message} actions={<Tag code={build.code} />} />
-      <BuildSheet build={build} kept={<KeptSums code={build.code} sums={await loadKeptSums(build.code)} />} />
+      <BuildSheet
+        build={build}
+        begun={needBegun(await searchParams)}
+        kept={<KeptSums code={build.code} sums={await loadKeptSums(build.code)} />}
+      />
     </>
   );
 }
