@@ -1,7 +1,6 @@
 import { chipByMarking, CHIP_FAMILIES, type ChipFamily } from '../chips';
 import { E24, nearestOf } from '../marking';
-import { strayOf } from './parts';
-import { reflected } from './point';
+import { clampOf } from './parts';
 import { RULES } from './rules';
 import type { Design } from './search';
 import type { Designed, DesignLot, DesignSpec } from './spec';
@@ -98,14 +97,12 @@ const SHUNT = { feedback: 2.495 } as const;
 /** Resistor and capacitor that take what the leakage of a transformer holds: P = Vc²/R, and twenty periods to discharge. */
 function clamp({ topology, demand, parts: { choke } }: Design): readonly OuterPart[] {
   if (topology !== 'flyback' || !choke) return [];
-  const { clamp: over } = RULES.transformer;
-  const volts = over * reflected(demand.point);
-  const watts = 0.5 * strayOf(choke.lot.ratings) * demand.peak ** 2 * demand.point.frequency * (over / (over - 1));
-  const ohms = nearestOf(volts ** 2 / watts, E24);
+  const { volts, watts, ...ideal } = clampOf(demand, choke.lot.ratings);
+  const ohms = nearestOf(ideal.ohms, E24);
   const why = `holds ${volts.toFixed(0)} V over the input; ${(2 * watts).toFixed(2)} W or more, and a fast diode`;
   return [
     { name: 'clamp resistor', value: ohms, unit: 'ohm', why },
-    { name: 'clamp capacitor', value: nearestOf(20 / (ohms * demand.point.frequency), E24), unit: 'farad', why },
+    { name: 'clamp capacitor', value: nearestOf(ideal.farads, E24), unit: 'farad', why },
   ];
 }
 

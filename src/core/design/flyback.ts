@@ -11,8 +11,7 @@ import {
   type PowerCircuit,
   type Values,
 } from '../whatif';
-import { strayOf } from './parts';
-import { reflected } from './point';
+import { clampOf, strayOf } from './parts';
 import { RULES } from './rules';
 import type { Design } from './search';
 
@@ -25,10 +24,8 @@ const CLAMP = { drop: 0.7, ohms: 0.05, volts: 200, mean: 1 } as const;
 /** A flyback at low volts around the transformer of a design, with the clamp that it needs. */
 export function flybackCircuit({ demand, inductance, turns = 1, parts }: Design): PowerCircuit {
   const { frequency } = demand.point;
-  const over = RULES.transformer.clamp * reflected(demand.point);
-  const stray = strayOf(parts.choke?.lot.ratings ?? { inductance });
-  const burnt = 0.5 * stray * demand.peak ** 2 * frequency * (RULES.transformer.clamp / (RULES.transformer.clamp - 1));
-  const ohms = over ** 2 / burnt;
+  const ratings = parts.choke?.lot.ratings ?? { inductance };
+  const clamp = clampOf(demand, ratings);
   const of = (values: Values, id: string) => values[id] ?? Number.NaN;
   return {
     id: 'flyback',
@@ -38,8 +35,14 @@ export function flybackCircuit({ demand, inductance, turns = 1, parts }: Design)
     parts: (values) => [
       supply('J1', 'in', '0', of(values, 'input'), LEADS),
       electrolytic('C1', 'in', '0', { farads: 470e-6, ohms: 0.05, volts: 63, rms: 2 }),
-      resistor('R5', 'in', 'cl', ohms, 2 * burnt),
-      film('C5', 'cl', 'in', { farads: 20 / (ohms * frequency), ohms: 0, volts: 2 * over, rms: 1, start: over }),
+      resistor('R5', 'in', 'cl', clamp.ohms, 2 * clamp.watts),
+      film('C5', 'cl', 'in', {
+        farads: clamp.farads,
+        ohms: 0,
+        volts: 2 * clamp.volts,
+        rms: 1,
+        start: clamp.volts,
+      }),
       diode('D2', 'sw', 'cl', CLAMP),
       transformer(
         'T1',
@@ -47,7 +50,7 @@ export function flybackCircuit({ demand, inductance, turns = 1, parts }: Design)
           { nets: ['in', 'sw'], turns: 1, ohms: RULES.dcrUnknown },
           { nets: ['s0', 's1'], turns: 1 / turns, ohms: RULES.dcrUnknown / turns ** 2 },
         ],
-        { henries: inductance, leakage: stray, saturates: 2 * demand.peak },
+        { henries: inductance, leakage: strayOf(ratings), saturates: 2 * demand.peak },
       ),
       mosfet('Q1', { gate: 'g1', drain: 'sw', source: '0' }, SWITCH),
       controller('U1', { VCC: 'in', OUT: 'g1', GND: '0' }),

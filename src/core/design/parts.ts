@@ -2,7 +2,7 @@ import { shareUsed, USED_VOLTS } from '../derating';
 import { expectedEsr } from '../measure';
 import { caseHeat, fetLosses } from '../thermal';
 import type { Demand } from './point';
-import { rippleOf } from './point';
+import { reflected, rippleOf } from './point';
 import { RULES } from './rules';
 import { isPaired, type DesignLot, type DesignRole } from './spec';
 
@@ -89,6 +89,17 @@ export function chokeFit(demand: Demand, lot: DesignLot): Fit | undefined {
 export const strayOf = ({ inductance = 0, coupling }: DesignLot['ratings']): number =>
   coupling === undefined ? RULES.transformer.leakage * inductance : (1 - coupling ** 2) * inductance;
 
+/** What clamps the leakage of a flyback: volts over the input, watts, and the resistor and capacitor that take them. */
+export function clampOf({ point, peak }: Demand, ratings: DesignLot['ratings']) {
+  const { clamp } = RULES.transformer;
+  const volts = clamp * reflected(point);
+  // ½·Lk·Ip²·f, and more as the clamp stands near what the output reflects.
+  const watts = 0.5 * strayOf(ratings) * peak ** 2 * point.frequency * (clamp / (clamp - 1));
+  const ohms = volts ** 2 / watts;
+  // It discharges over twenty periods.
+  return { volts, watts, ohms, farads: 20 / (ohms * point.frequency) };
+}
+
 /**
  * A transformer stores what a flyback hands over: its primary carries the peak without saturating. What its leakage holds is burnt in
  * the clamp: ½·Lk·Ip²·f, and more as the clamp stands near what the output reflects.
@@ -97,13 +108,11 @@ export function transformerFit(demand: Demand, lot: DesignLot): Fit | undefined 
   const { inductance, saturation, current, dcr, coupling } = lot.ratings;
   const stands = saturation ?? current;
   if (inductance === undefined || stands === undefined) return undefined;
-  const { clamp } = RULES.transformer;
-  const burnt = 0.5 * strayOf(lot.ratings) * demand.peak ** 2 * demand.point.frequency * (clamp / (clamp - 1));
   return fit(demand, {
     lot,
     count: 1,
     // The secondary is taken to lose as much as the primary.
-    watts: 2 * demand.chokeRms ** 2 * (dcr ?? RULES.dcrUnknown) + burnt,
+    watts: 2 * demand.chokeRms ** 2 * (dcr ?? RULES.dcrUnknown) + clampOf(demand, lot.ratings).watts,
     stresses: [stress('peak current', demand.peak, stands, 'ampere', RULES.saturation)],
     notes: [
       'isolated as its maker wound it, and no better: test its winding first',
