@@ -2,7 +2,7 @@ import 'server-only';
 import { needFor, refsOf, rolesOf, toBuyFor, whyOf, type Design } from '../../core/design';
 import { formatQuantity } from '../../core/quantity';
 import type { AppContext } from '../../db/context';
-import { ask, likelyDonors } from '../../services/matching';
+import { ask, donorOdds, type DonorOdds } from '../../services/matching';
 import type { DesignSheetProps, MissingPart, OtherDesign } from './DesignSheet';
 import { designId, designQuery, findDesigns } from './design.server';
 import { designView, TOPOLOGY_NAMES } from './designView.server';
@@ -26,6 +26,7 @@ export async function designSheet(app: Pick<AppContext, 'db'>, typed: unknown): 
         ? 'No transformer of the drawers does it: its primary inductance, its ratio and the current it saturates at must be known. A whole supply is the better way to an output that floats.'
         : 'No circuit of this kind does it with any choke: ask for less current, or other volts.',
     };
+  const oddsOf = donorOdds(app.db.read);
   return {
     query,
     problem: undefined,
@@ -33,7 +34,7 @@ export async function designSheet(app: Pick<AppContext, 'db'>, typed: unknown): 
     chosen: {
       id: designId(chosen),
       view: designView(chosen, found.spec, found),
-      missing: await Promise.all(chosen.missing.map((role) => missingPart(app, chosen, role))),
+      missing: await Promise.all(chosen.missing.map((role) => missingPart(app, oddsOf, chosen, role))),
     },
     others: found.designs.filter((one) => one !== chosen).map(otherDesign),
   };
@@ -41,11 +42,12 @@ export async function designSheet(app: Pick<AppContext, 'db'>, typed: unknown): 
 
 async function missingPart(
   { db }: Pick<AppContext, 'db'>,
+  oddsOf: DonorOdds,
   design: Design,
   role: Design['missing'][number],
 ): Promise<MissingPart> {
   const asked = await ask(db.read, needFor(design, role));
-  const likely = asked.ok ? await likelyDonors(db.read, asked.filter, LIKELY) : [];
+  const likely = asked.ok ? await oddsOf(asked.filter, LIKELY) : [];
   return {
     refs: refsOf(design, role).join(' '),
     buy: toBuyFor(design, role),

@@ -5,10 +5,12 @@ import {
   drawnDesign,
   loopOf,
   mostOf,
+  recordOf,
   refsOf,
   rolesOf,
   runDesign,
   toBuyFor,
+  type Control,
   type Design,
   type DesignLot,
   type DesignRole,
@@ -17,6 +19,7 @@ import {
   type DrawnDesign,
 } from '../../core/design';
 import { formatQuantity, type Unit } from '../../core/quantity';
+import { recentOf } from '../../core/recent';
 import { drawSchematic, type Schematic } from '../../core/schematic';
 import { analyse } from '../../core/topology';
 import type { Answer } from '../../core/whatif';
@@ -97,14 +100,33 @@ const amperes = (value: number) => formatQuantity(value, 'ampere', { digits: 3 }
 export const specText = ({ inputLow, inputHigh, output, current }: DesignSpec): string =>
   `${volts(inputLow)}${inputHigh > inputLow ? ` to ${volts(inputHigh)}` : ''} in, ${volts(output)} at ${amperes(current)} out`;
 
+/** Designs whose run and drawing are remembered: a page is read again after every step. */
+const REMEMBERED = 24;
+const remembered = recentOf<{
+  readonly run: DesignRun | undefined;
+  readonly schematic: Schematic;
+  readonly figures: DrawnDesign['figures'];
+}>(REMEMBERED);
+
+/** The run of a design within its time; it is a run that a page goes on without, so a rest of it may be missing. */
+export function runWithin(design: Design, spec: DesignSpec): DesignRun | undefined {
+  const end = Date.now() + BUDGET;
+  return runDesign(design, spec, () => Date.now() > end);
+}
+
+function workedOut(design: Design, spec: DesignSpec, control: Control | undefined) {
+  return remembered(JSON.stringify([recordOf(design, spec, control?.lot), control?.outer]), () => {
+    const { board, figures } = drawnDesign(circuitOf(design, spec), control);
+    return { run: runWithin(design, spec), schematic: drawSchematic(analyse(board)).schematic, figures };
+  });
+}
+
 /** A design with its run, as a page and a sheet show it. @param of.lots titles and bins by code; `of.stock` lots a controller may come from */
 export function designView(
   design: Design,
   spec: DesignSpec,
   of: { readonly lots: ReadonlyMap<string, LotPlace>; readonly stock: readonly DesignLot[] },
 ): DesignView {
-  const end = Date.now() + BUDGET;
-  const run = runDesign(design, spec, () => Date.now() > end);
   const control = controlOf(design, spec, of.stock);
   const loop = control && loopOf(design, spec, control);
   const rows = rolesOf(design.topology).map((role) => rowOf(design, role, of.lots));
@@ -115,7 +137,7 @@ export function designView(
       text: formatQuantity(watts, 'watt', { digits: 2 }),
     }))
     .toSorted((a, b) => b.watts - a.watts);
-  const drawn = drawnDesign(circuitOf(design, spec), control);
+  const { run, schematic, figures } = workedOut(design, spec, control);
   return {
     headline: headline(design, spec),
     asked: specText(spec),
@@ -123,8 +145,8 @@ export function designView(
     rows,
     losses,
     lost: formatQuantity(design.watts, 'watt', { digits: 2 }),
-    schematic: drawSchematic(analyse(drawn.board)).schematic,
-    figures: drawn.figures,
+    schematic,
+    figures,
     answer: run?.answer,
     shows: run
       ? showsOf(run, design, spec)

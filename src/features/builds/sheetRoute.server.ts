@@ -1,9 +1,10 @@
 import 'server-only';
 import { z } from 'zod';
-import { designFrom, firstPowerOf, runDesign } from '../../core/design';
+import { designFrom, firstPowerOf } from '../../core/design';
 import { appContext } from '../../db/appContext';
 import { findBuild } from '../../db/repositories/builds';
 import { buildSheetPdf } from './buildSheetPdf';
+import { runWithin } from './designView.server';
 import { keptDesign } from './keptDesign.server';
 
 const route = z.object({ code: z.string().min(1).max(64) });
@@ -11,7 +12,7 @@ type Asked = { params: Promise<{ code: string }> };
 
 const CAUTIONS = [
   'Worked out, not built: equations of textbooks, derating and heat by common practice; losses in cores and spikes are left out.',
-  'Below 60 V DC and not isolated: never on the mains. Cans hold charge; parts get hot; local codes and licensed practice come first.',
+  'Below 60 V DC at its ends, and never on the mains, floating or not. Cans hold charge; parts get hot; local codes and licensed practice come first.',
 ];
 
 const NONE = () =>
@@ -52,7 +53,7 @@ export async function answerDeck(_request: Request, { params }: Asked): Promise<
   const { code } = route.parse(await params);
   const record = (await findBuild(appContext().db.read, code.toUpperCase()))?.build.design;
   const design = record && designFrom(record);
-  const run = design && runDesign(design, record.spec);
+  const run = design && runWithin(design, record.spec);
   if (!run) return NONE();
   return new Response(run.spice, {
     headers: {

@@ -6,14 +6,7 @@ import { findBuild, listBuilds, stepsOfBuild, type BuildWithNeeds } from '../../
 import { routes } from '../../routes';
 import { dayOf } from '../../ui/value/moments';
 import { keptDesign } from './keptDesign.server';
-import {
-  ask,
-  combinationsFor,
-  likelyDonors,
-  lotsForNeed,
-  partsOnBoards,
-  type LotForNeed,
-} from '../../services/matching';
+import { ask, combinationsFor, donorOdds, lotsForNeed, partsOnBoards, type LotForNeed } from '../../services/matching';
 
 /** Matches shown for one need, and parts on boards. */
 const SHOWN = 8;
@@ -138,6 +131,7 @@ export async function buildView(app: AppContext, code: string) {
   const found = await findBuild(read, code.toUpperCase());
   if (!found) return undefined;
   const { build } = found;
+  const oddsOf = donorOdds(read);
   const needs = await Promise.all(
     found.needs.map(async ({ need, allocations, filled }) => {
       const parsed = await ask(read, need.filter);
@@ -149,7 +143,7 @@ export async function buildView(app: AppContext, code: string) {
       const free = matches.reduce((sum, one) => sum + (one.match.verdict === 'fits' ? one.free : 0), 0);
       const isShort = asked !== undefined && free < open;
       const [together, likely] = isShort
-        ? await Promise.all([combinationsFor(read, asked), likelyDonors(read, asked, LIKELY)])
+        ? await Promise.all([combinationsFor(read, asked), oddsOf(asked, LIKELY)])
         : [[], []];
       return {
         id: need.id,

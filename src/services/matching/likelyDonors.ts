@@ -1,3 +1,4 @@
+import type { Donor } from '../../core/donor';
 import { practice } from '../../core/evidence';
 import { outputPower } from '../../core/nameplate';
 import { matchLot, type StockFilter } from '../../core/stock';
@@ -23,41 +24,55 @@ const PARTS = 2000;
 /** A donor is like another where it is of the same kind and its power within so many times. */
 const LIKE = practice(2);
 
+/** Unopened donors that likely hold what a filter asks, the likeliest first. */
+export type DonorOdds = (filter: StockFilter, limit: number) => Promise<readonly LikelyDonor[]>;
+
 /**
- * Unopened donors that likely hold a part: by how many opened ones of the same kind and about the same power did, as the rule of
- * succession has it. The likeliest first.
+ * Odds of unopened donors: by how many opened ones of the same kind and about the same power held such a part, as the rule of
+ * succession has it. The donors are read once, and the plates of those that count, however many needs are asked.
  */
-export async function likelyDonors(db: Queryable, filter: StockFilter, limit: number): Promise<readonly LikelyDonor[]> {
-  if (!filter.kind) return [];
-  const donors = await donorsByOpened(db, DONORS);
-  if (!donors.some(({ isOpened }) => !isOpened)) return [];
-  const meeting = await partsThatMeet(db, filter, { limit: PARTS, isOnBoard: false });
-  const holders = new Set(
-    meeting
-      .filter(({ part, ratings }) => matchLot(filter, { ...part, grade: null, ratings }).verdict !== 'no')
-      .map(({ donorCode }) => donorCode),
-  );
-  if (holders.size === 0) return [];
-  const known = donors.map(({ donor, isOpened }) => ({ donor, isOpened, watts: wattsOf(donor) }));
-  return known
-    .filter(({ isOpened }) => !isOpened)
-    .flatMap(({ donor, watts }): readonly LikelyDonor[] => {
-      const alike = known.filter((one) => one.isOpened && one.donor.kind === donor.kind && isNear(watts, one.watts));
-      const held = alike.filter((one) => holders.has(one.donor.code)).length;
-      if (held === 0) return [];
-      const opened = alike.length;
-      return [
-        {
-          code: donor.code,
-          title: donorTitle(donor) || kindLabel(donor.kind),
-          opened,
-          held,
-          odds: (held + 1) / (opened + 2),
-        },
-      ];
-    })
-    .toSorted((a, b) => b.odds - a.odds || b.opened - a.opened || a.code.localeCompare(b.code))
-    .slice(0, limit);
+export function donorOdds(db: Queryable): DonorOdds {
+  let read: ReturnType<typeof donorsByOpened> | undefined;
+  const watts = new Map<string, number | undefined>();
+  const wattsOnce = (donor: Donor) => {
+    if (!watts.has(donor.id)) watts.set(donor.id, wattsOf(donor));
+    return watts.get(donor.id);
+  };
+  return async (filter, limit) => {
+    if (!filter.kind) return [];
+    const donors = await (read ??= donorsByOpened(db, DONORS));
+    const unopened = donors.filter(({ isOpened }) => !isOpened);
+    if (unopened.length === 0) return [];
+    const meeting = await partsThatMeet(db, filter, { limit: PARTS, isOnBoard: false });
+    const holders = new Set(
+      meeting
+        .filter(({ part, ratings }) => matchLot(filter, { ...part, grade: null, ratings }).verdict !== 'no')
+        .map(({ donorCode }) => donorCode),
+    );
+    const kinds = new Set(donors.flatMap(({ donor }) => (holders.has(donor.code) ? [donor.kind] : [])));
+    const opened = donors.filter(({ isOpened, donor }) => isOpened && kinds.has(donor.kind));
+    return unopened
+      .filter(({ donor }) => kinds.has(donor.kind))
+      .flatMap(({ donor }): readonly LikelyDonor[] => {
+        const alike = opened.filter(
+          (one) => one.donor.kind === donor.kind && isNear(wattsOnce(donor), wattsOnce(one.donor)),
+        );
+        const held = alike.filter((one) => holders.has(one.donor.code)).length;
+        return held === 0
+          ? []
+          : [
+              {
+                code: donor.code,
+                title: donorTitle(donor) || kindLabel(donor.kind),
+                opened: alike.length,
+                held,
+                odds: (held + 1) / (alike.length + 2),
+              },
+            ];
+      })
+      .toSorted((a, b) => b.odds - a.odds || b.opened - a.opened || a.code.localeCompare(b.code))
+      .slice(0, limit);
+  };
 }
 
 const kindLabel = (kind: UnitKindName) => UNIT_KINDS[kind].label;

@@ -29,7 +29,7 @@ import {
   type PlaceStress,
 } from '../../../services/board';
 import type { Dossier } from '../../../services/dossier';
-import { likelyDonors } from '../../../services/matching';
+import { donorOdds } from '../../../services/matching';
 
 /** What may take the place of a part, and how well. */
 export interface Candidate {
@@ -187,7 +187,7 @@ export async function replaceView(dossier: Dossier, ref: string): Promise<Replac
     tracedBoard(dossier, false),
     candidateLots(db, filter, MOST),
     searchPartsOnBoards(db, filter, MOST),
-    likelyDonors(db, { ...filter, demands: asMuch(record) }, LIKELY),
+    donorOdds(db)({ ...filter, demands: asMuch(record) }, LIKELY),
     listBuilds(db, BUILDS),
   ]);
   // A run that puts more on a part than it is rated for rests on a value that is off: it says so, and judges nobody.
