@@ -10,6 +10,8 @@ import {
   circuitOf,
   controlOf,
   designFrom,
+  firstPowerOf,
+  hazardOf,
   loopOf,
   mostOf,
   needFor,
@@ -352,6 +354,17 @@ test('what is beyond a sensible on-time is not designed, and what misses a part 
     STOCK.filter(({ kind }) => kind !== 'nmos'),
   ).designs;
   expect(first && runDesign(first, UP)).toBeUndefined();
+});
+
+test('what swings over 60 V inside is told, though the ends stay under it; and first of all at the first power-up', () => {
+  const spec = { inputLow: 30, inputHigh: 36, output: -40, current: 0.5 };
+  const lots = [...STOCK, fet('Q200', 200, 0.1, 20), schottky('D200', 200, 10), can('C100', 470e-6, 100, 0.05)];
+  const [inside] = found(spec, lots).designs;
+  // 36 + 40 V and the drop of the rectifier.
+  expect(inside && hazardOf(inside)).toMatch(/to 7[67](?:\.\d)?\sV.*over the 60 V that may be touched/u);
+  expect(inside && firstPowerOf(inside, spec)[0]?.text).toBe(inside && hazardOf(inside));
+  const [low] = found(UP).designs;
+  expect(low && hazardOf(low)).toBeUndefined();
 });
 
 test('what a role asks for is understood by the drawers', () => {

@@ -1,5 +1,6 @@
 import { formatQuantity, type Unit } from '../quantity';
 import { practice } from '../evidence';
+import { hazardOf } from './say';
 import type { Design } from './search';
 import { isPaired, type DesignSpec } from './spec';
 
@@ -36,7 +37,11 @@ export function firstPowerOf(design: Design, spec: DesignSpec): readonly BuiltSt
   const ohms = (share: number) => volts / (share * current);
   const within = `${q(volts * (1 - RULES.right), 'volt')} to ${q(volts * (1 + RULES.right), 'volt')}`;
   const [light = 0.1, half = 0.5] = RULES.loads;
+  const hazard = hazardOf(design);
   const steps: readonly (readonly [text: string, expect: string])[] = [
+    ...(hazard
+      ? [[hazard, 'a cover over it, or clips fitted while it is off, before any step with power on'] as const]
+      : []),
     [
       'Look at every joint; turn every can and diode against the drawing once more.',
       'nothing bridged, plus on plus, no strand of wire',

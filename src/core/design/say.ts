@@ -1,5 +1,6 @@
 import { USED_VOLTS } from '../derating';
 import { formatQuantity } from '../quantity';
+import { TOUCH_LIMIT_DC } from '../safety';
 import { RULES } from './rules';
 import type { Design } from './search';
 import { isPaired, type DesignRole } from './spec';
@@ -56,6 +57,15 @@ const typed = (value: number, unit: Parameters<typeof formatQuantity>[1]) =>
     .replace(/[\s\u00a0]/gu, '')
     .replace('µ', 'u')
     .replace('Ω', '');
+
+/** What within a design stands over the limit of touch though its ends do not; nothing where nothing does. */
+export function hazardOf({ demand: { switchVolts, linkVolts }, topology }: Design): string | undefined {
+  const most = Math.max(switchVolts, linkVolts);
+  if (most <= TOUCH_LIMIT_DC.volts) return undefined;
+  const held = linkVolts > TOUCH_LIMIT_DC.volts ? ', and its coupling capacitor holds them when it is off' : '';
+  const where = topology === 'flyback' ? 'its switch and its clamp swing' : 'its switch swings';
+  return `Inside, ${where} to ${q(most, 'volt')}${held}: over the ${TOUCH_LIMIT_DC.volts} V that may be touched. No hand comes near while it runs; read it low before one does.`;
+}
 
 /** What a role asks of a lot, as the drawers are asked: `nmos >=60.7V id>=3.3`. */
 export function needFor({ demand }: Design, role: DesignRole): string {

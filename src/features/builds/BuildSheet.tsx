@@ -233,6 +233,7 @@ function BuildJudgement({ build }: { build: BuildView }) {
         <>
           <Section label="As designed">
             <p className="font-semibold">{build.design.headline}</p>
+            {build.design.hazard !== undefined && <p className="font-semibold text-stop">△ {build.design.hazard}</p>}
             {build.design.shows.map((text) => (
               <p key={text}>{text}</p>
             ))}

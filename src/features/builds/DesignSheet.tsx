@@ -98,6 +98,7 @@ function Thought({ query, chosen, others }: Pick<DesignSheetProps, 'query' | 'ch
   return (
     <Judgement>
       <Claim label={`Best of what is here: ${view.asked}`}>{view.headline}</Claim>
+      {view.hazard !== undefined && <p className="font-semibold text-stop">△ {view.hazard}</p>}
       <LossBar losses={view.losses} lost={view.lost} frequency={view.frequency} />
       <Next
         actions={

@@ -172,6 +172,7 @@ export async function buildSheetPdf({ code, title, design, steps, cautions }: Bu
   writer.text(title, { size: 17, font: 'bold' });
   writer.text(`Build ${code}. ${design.headline}`, { size: 10.5 });
   for (const caution of cautions) writer.text(caution, { size: 8.5, pale: true });
+  if (design.hazard !== undefined) writer.text(design.hazard, { font: 'bold' });
   writer.gap(8);
   writer.drawing(design.schematic, (ref) => {
     const figure = design.figures[ref];

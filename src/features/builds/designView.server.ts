@@ -3,6 +3,7 @@ import {
   circuitOf,
   controlOf,
   drawnDesign,
+  hazardOf,
   loopOf,
   mostOf,
   recordOf,
@@ -73,6 +74,8 @@ export interface DesignView {
   readonly figures: DrawnDesign['figures'];
   /** As it runs with its own parts; nothing where it does not settle. */
   readonly answer: Answer | undefined;
+  /** What within it may not be touched, though its ends may. */
+  readonly hazard: string | undefined;
   /** What its run shows, a sentence each. */
   readonly shows: readonly string[];
   readonly control:
@@ -145,6 +148,7 @@ export function designView(
     rows,
     losses,
     lost: formatQuantity(design.watts, 'watt', { digits: 2 }),
+    hazard: hazardOf(design),
     schematic,
     figures,
     answer: run?.answer,
