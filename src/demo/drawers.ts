@@ -24,6 +24,7 @@ connector,,,,,11,M2-1,,,,,6A,,two-pin mains inlets
 inductor,,,toroid,A,3,L1-1,,,,47u,6A,,from a board of a ship’s radio,8A,25m,,,
 inductor,,,drum,B,5,L1-2,,,,100u,3A,,,3.6A,70m,,,
 inductor,,,toroid,A,2,L1-3,,,,220u,2.5A,,,3A,110m,,,
+transformer,,,EF25,B,2,L2-1,,,,,,,cores to wind; their bobbins are whole,,,,,
 nmos,planar,,TO-220,A,4,Q1-1,,,,,,,sixty-volt switch of a motor board,,,60V,50A,16m
 nmos,planar,,TO-220,A,3,Q1-2,,,,,,,,,,100V,30A,44m
 wire,,red 0.75,,,20,M2-2,,,,,,,metres

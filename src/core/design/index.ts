@@ -1,6 +1,6 @@
 export { controlOf, type Control } from './control';
 export { searchDesigns, type Design, type DesignResult } from './search';
-export { hazardOf, needFor, toBuyFor, whyOf } from './say';
+export { hazardOf, needFor, toBuyFor, whyOf, windingSheet, type WindingLine } from './say';
 export { circuitOf, refsOf, runDesign, type DesignRun } from './run';
 export { loopOf, type Loop } from './loop';
 export { designFrom, recordOf, type DesignRecord } from './record';

@@ -5,6 +5,7 @@ import type { Demand } from './point';
 import { reflected, rippleOf } from './point';
 import { RULES } from './rules';
 import { isPaired, type DesignLot, type DesignRole } from './spec';
+import { coreHeat } from './wound';
 
 /** What a part is put under, beside what it stands. */
 export interface Stress {
@@ -53,6 +54,7 @@ function fit(demand: Demand, of: Omit<Fit, 'cost'>): Fit | undefined {
     cost:
       (100 * of.watts) / power +
       costs.part * of.count +
+      (of.lot.winding ? costs.wind * of.count : 0) +
       costs.limit * limits +
       (of.sink === undefined ? 0 : costs.sink),
   };
@@ -70,10 +72,14 @@ export function chokeFit(demand: Demand, lot: DesignLot): Fit | undefined {
   // A SEPIC and a Ćuk want two alike.
   const count = isPaired(demand.point.topology) ? 2 : 1;
   if (lot.pieces < count) return undefined;
+  const copper = demand.chokeRms ** 2 * ohms;
+  const core = lot.winding && coreHeat(demand, lot.winding, copper);
+  if (lot.winding && !core) return undefined;
   return fit(demand, {
     lot,
     count,
-    watts: count * demand.chokeRms ** 2 * ohms,
+    watts: count * (copper + (core?.watts ?? 0)),
+    ...(core ? { celsius: core.celsius } : {}),
     stresses: [
       stress('peak current', demand.peak, stands, 'ampere', RULES.saturation),
       ...(current === undefined ? [] : [stress('rms current', demand.chokeRms, current, 'ampere', 1)]),
@@ -108,14 +114,23 @@ export function transformerFit(demand: Demand, lot: DesignLot): Fit | undefined 
   const { inductance, saturation, current, dcr, coupling } = lot.ratings;
   const stands = saturation ?? current;
   if (inductance === undefined || stands === undefined) return undefined;
+  const { winding } = lot;
+  const copper = winding?.secondary
+    ? demand.chokeRms ** 2 * winding.primary.ohms + demand.rectifierRms ** 2 * winding.secondary.ohms
+    : // The secondary is taken to lose as much as the primary.
+      2 * demand.chokeRms ** 2 * (dcr ?? RULES.dcrUnknown);
+  const core = winding && coreHeat(demand, winding, copper);
+  if (winding && !core) return undefined;
   return fit(demand, {
     lot,
     count: 1,
-    // The secondary is taken to lose as much as the primary.
-    watts: 2 * demand.chokeRms ** 2 * (dcr ?? RULES.dcrUnknown) + clampOf(demand, lot.ratings).watts,
+    watts: copper + (core?.watts ?? 0) + clampOf(demand, lot.ratings).watts,
+    ...(core ? { celsius: core.celsius } : {}),
     stresses: [stress('peak current', demand.peak, stands, 'ampere', RULES.saturation)],
     notes: [
-      'isolated as its maker wound it, and no better: test its winding first',
+      winding
+        ? 'wound by hand it keeps two low voltages apart, and is no barrier to the mains'
+        : 'isolated as its maker wound it, and no better: test its winding first',
       ...(saturation === undefined ? ['where it saturates is not known'] : []),
       ...(coupling === undefined ? ['its leakage is not known: 2 % of its primary is taken'] : []),
     ],

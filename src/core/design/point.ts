@@ -34,6 +34,7 @@ export interface Demand {
   readonly switchPeak: number;
   readonly rectifierVolts: number;
   readonly rectifierMean: number;
+  readonly rectifierRms: number;
   readonly outputRms: number;
   readonly inputRms: number;
   /** Of the capacitor that the power goes through, where there is one. */
@@ -90,6 +91,7 @@ export function demandOf(
     switchPeak: worst(point, ({ switchPeak }) => switchPeak),
     rectifierVolts: worst(point, ({ rectifierVolts }) => rectifierVolts),
     rectifierMean: worst(point, ({ rectifierMean }) => rectifierMean),
+    rectifierRms: worst(point, ({ rectifierRms }) => rectifierRms),
     outputRms: worst(point, ({ outputCapacitorRms }) => outputCapacitorRms),
     inputRms: worst(point, ({ inputCapacitorRms }) => inputCapacitorRms),
     linkRms: worst(

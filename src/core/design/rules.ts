@@ -24,8 +24,8 @@ export const RULES = practice({
   transformer: { efficiency: 0.88, clamp: 1.5, leakage: 0.02 },
   /** The capacitor that the power goes through: ripple of its volts at most, as a share; its ohms and amperes where they are not known; what a ceramic keeps under DC. */
   link: { swing: 0.15, ohms: 0.02, amperes: 3, ceramic: 0.5 },
-  /** What counts against a design besides its loss in per cent: a part more, a limit, a sink, a part that must be bought. */
-  costs: { part: 0.15, limit: 3, sink: 1, buy: 25 },
+  /** What counts against a design besides its loss in per cent: a part more, a limit, a sink, a core to wind, a part that must be bought. */
+  costs: { part: 0.15, limit: 3, sink: 1, wind: 4, buy: 25 },
   /** Around a controller: ohms its timing resistor is near, of the lower divider by its digits, volts at the sense pin and room to the peak. */
   timing: { ohms: 10e3 },
   divider: 100,

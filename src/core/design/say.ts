@@ -3,7 +3,9 @@ import { formatQuantity } from '../quantity';
 import { TOUCH_LIMIT_DC } from '../safety';
 import { RULES } from './rules';
 import type { Design } from './search';
+import { copperResistance, wireArea } from '../magnetics';
 import { isPaired, type DesignRole } from './spec';
+import type { Coil } from './wound';
 
 const q = (value: number, unit: Parameters<typeof formatQuantity>[1]) => formatQuantity(value, unit, { digits: 3 });
 
@@ -68,10 +70,12 @@ export function hazardOf({ demand: { switchVolts, linkVolts }, topology }: Desig
 }
 
 /** What a role asks of a lot, as the drawers are asked: `nmos >=60.7V id>=3.3`. */
-export function needFor({ demand }: Design, role: DesignRole): string {
+export function needFor({ demand, parts }: Design, role: DesignRole): string {
+  const { lot } = parts.choke ?? {};
   const { point, peak, switchVolts, switchRms, rectifierVolts, rectifierMean } = demand;
   switch (role) {
     case 'choke':
+      if (lot?.winding) return `${lot.kind} ${lot.package ?? lot.marking ?? ''}`;
       if (point.topology === 'flyback') return `transformer inductance~${typed(point.inductance, 'henry')}`;
       return `choke ${typed(point.inductance, 'henry')} current>=${typed(peak, 'ampere')}`;
     case 'switch':
@@ -85,4 +89,69 @@ export function needFor({ demand }: Design, role: DesignRole): string {
     case 'input':
       return `electrolytic voltage>=${typed(point.inputHigh / USED_VOLTS.can, 'volt')}`;
   }
+}
+
+/** A line of a winding sheet. */
+export interface WindingLine {
+  readonly name: string;
+  readonly value: string;
+}
+
+/** Turns that are wound for a trial, to see whether a core has been ground already. */
+const TRIAL_TURNS = 10;
+
+const metres = (value: number) => formatQuantity(value, 'metre', { digits: 2 });
+
+const coilText = ({ turns, wire, strands, length }: Coil): string =>
+  `${turns} turns of ${strands === 1 ? 'one wire' : `${strands} wires together`}, ${metres(wire)} bare, ${metres(length)} each and its ends`;
+
+const coldOhms = ({ length, wire, strands }: Coil): string =>
+  q(copperResistance({ length, area: strands * wireArea(wire) }), 'ohm');
+
+/** How the choke or the transformer of a design is wound and checked; nothing where it is taken as it is. */
+export function windingSheet({ parts: { choke }, inductance }: Design): readonly WindingLine[] {
+  const winding = choke?.lot.winding;
+  if (!choke || !winding) return [];
+  const { core, primary, secondary, gap, factor, flux, fill } = winding;
+  const trial = TRIAL_TURNS ** 2 * core.inductanceFactor;
+  return [
+    { name: 'core', value: `${core.name}, both halves${choke.count > 1 ? `; ${choke.count} alike` : ''}` },
+    {
+      name: 'apart',
+      value:
+        'where it is still glued: ten minutes in boiling water, then pull it straight; ferrite breaks when it is levered',
+    },
+    {
+      name: 'before',
+      value: `${TRIAL_TURNS} turns with its halves pressed together read near ${q(trial, 'henry')}; far less, and it is ground already or another ferrite`,
+    },
+    {
+      name: secondary ? 'primary' : 'winding',
+      value: `${coilText(primary)}${secondary ? '; its start goes to the input, its end to the switch' : ''}`,
+    },
+    ...(secondary
+      ? [
+          {
+            name: 'secondary',
+            value: `${coilText(secondary)}, over three layers of tape, wound the same way; its start goes to the return of the output, its end to the rectifier`,
+          },
+        ]
+      : []),
+    {
+      name: 'gap',
+      value: `${metres(gap)} in all: a spacer of ${metres(gap / 2)} between the halves, under every leg`,
+    },
+    {
+      name: 'together',
+      value: `reads ${q(inductance, 'henry')} (${(factor * 1e9).toPrecision(3)} nH per turn squared), often a tenth more: change the spacer until it does`,
+    },
+    {
+      name: 'cold ohms',
+      value: secondary ? `primary ${coldOhms(primary)}, secondary ${coldOhms(secondary)}` : coldOhms(primary),
+    },
+    {
+      name: 'filled',
+      value: `${Math.round(100 * fill)} % of its window; ${flux.toFixed(2)} T at the peak, and full at ${q(choke.lot.ratings['saturation'] ?? 0, 'ampere')} when hot`,
+    },
+  ];
 }

@@ -1,3 +1,4 @@
+import type { Core } from '../magnetics';
 import type { Steps } from '../steps';
 import { bankFit, fitAs, linkFit, rectifierFit, switchFit, type Fit } from './parts';
 import { demandOf, type Demand } from './point';
@@ -13,6 +14,7 @@ import {
   type DesignRole,
   type DesignSpec,
 } from './spec';
+import { coreOf, inductanceFor, woundLot } from './wound';
 
 /** A converter out of what there is. */
 export interface Design {
@@ -43,6 +45,8 @@ export interface Drawers {
   readonly switches: readonly DesignLot[];
   readonly rectifiers: readonly DesignLot[];
   readonly cans: readonly DesignLot[];
+  /** Cores that may be wound, by the name that their package or marking gives. */
+  readonly cores: readonly { readonly lot: DesignLot; readonly core: Core }[];
   /** Film and ceramic capacitors, for the power to go through. */
   readonly links: readonly DesignLot[];
 }
@@ -56,6 +60,10 @@ export function drawersOf(lots: readonly DesignLot[]): Drawers {
     transformers: of('transformer').filter(
       ({ ratings }) => (ratings['inductance'] ?? 0) > 0 && (ratings['turnsRatio'] ?? 0) > 0,
     ),
+    cores: there.flatMap((lot) => {
+      const core = coreOf(lot);
+      return core ? [{ lot, core }] : [];
+    }),
     switches: of('nmos'),
     rectifiers: of('diode', 'dual-diode'),
     cans: of('capacitor').filter(({ technology = '' }) => /electrolytic|polymer/iu.test(technology)),
@@ -146,13 +154,6 @@ const woundAs = (topology: Designed, { ratings }: DesignLot) => ({
   ...(topology === 'flyback' ? { turns: ratings['turnsRatio'] ?? 1 } : {}),
 });
 
-/** A choke that would do where none lies in the drawers: its current rises by a usual share. */
-function wishedInductance(spec: DesignSpec, topology: Designed, frequency: number): number | undefined {
-  const trial = 100e-6;
-  const demand = demandOf(spec, { topology, frequency, inductance: trial });
-  return demand && (trial * demand.swing) / RULES.swing.usual;
-}
-
 /**
  * Designs of a spec out of lots, the best first, that differ in circuit or choke. Every fitting lot of every role is weighed at every
  * frequency; the same stock gives the same answer.
@@ -176,14 +177,16 @@ export function* searchDesigns(spec: DesignSpec, lots: readonly DesignLot[]): St
   };
   for (const topology of topologies)
     for (const frequency of RULES.frequencies) {
-      for (const lot of topology === 'flyback' ? drawers.transformers : drawers.chokes) {
+      const wound = drawers.cores.flatMap(({ lot, core }) => woundLot(spec, lot, { topology, frequency, core }) ?? []);
+      for (const lot of [...(topology === 'flyback' ? drawers.transformers : drawers.chokes), ...wound]) {
         const demand = demandOf(spec, { topology, frequency, ...woundAs(topology, lot) });
         const choke = demand && fitAs('choke', demand, { lot, count: 1 });
         searched += perChoke(topology);
-        if (choke) keep(`${topology} ${lot.code}`, bestWith(spec, demand, choke, drawers));
+        if (choke)
+          keep(`${topology} ${lot.code}${lot.winding ? ' wound' : ''}`, bestWith(spec, demand, choke, drawers));
       }
       // A transformer is not wished for: it is there, or it is not.
-      const wished = topology === 'flyback' ? undefined : wishedInductance(spec, topology, frequency);
+      const wished = topology === 'flyback' ? undefined : inductanceFor(spec, topology, frequency);
       const demand = wished === undefined ? undefined : demandOf(spec, { topology, frequency, inductance: wished });
       if (demand) keep(`${topology} wished`, bestWith(spec, demand, undefined, drawers));
       done += 1;

@@ -1,5 +1,6 @@
 import type { Topology } from '../converter';
 import { TOUCH_LIMIT_DC } from '../safety';
+import type { Winding } from './wound';
 
 /** What is wanted of a converter. Volts, amperes, degrees Celsius. */
 export interface DesignSpec {
@@ -23,6 +24,8 @@ export interface DesignLot {
   readonly marking?: string;
   readonly pieces: number;
   readonly ratings: Readonly<Record<string, number>>;
+  /** Where it is a core that is wound for this design: its ratings are those of the winding. */
+  readonly winding?: Winding;
 }
 
 /** Circuits that are designed: of one switch, not isolated. */

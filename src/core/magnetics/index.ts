@@ -11,6 +11,7 @@ export {
 } from './coupling';
 export {
   effectivePermeability,
+  FLUX,
   fluxSwing,
   gapEnergy,
   gapLength,
@@ -32,4 +33,13 @@ export {
 export { parseOhms, type OhmLineProblem } from './parseOhms';
 export { rampInductance, type RampPoint } from './saturation';
 export { findWindings, type FoundWinding, type OhmReading, type WindingFinding, type WindingGuess } from './windings';
-export { copperResistance, gaugeDiameter, gaugeOf, skinDepth, strandsFor, windowFill, wireArea } from './wire';
+export {
+  copperResistance,
+  CURRENT_DENSITY,
+  gaugeDiameter,
+  gaugeOf,
+  skinDepth,
+  strandsFor,
+  windowFill,
+  wireArea,
+} from './wire';

@@ -11,7 +11,7 @@ import { ActionButton } from '../../ui/feedback/ActionButton';
 import { keepTogetherAction } from './actions';
 import type { NeedBegun } from './begun';
 import { DesignFigure } from './DesignFigures';
-import { ControlSection } from './DesignSheet';
+import { ControlSection, WindingSection } from './DesignSheet';
 import { LossBar } from './DesignParts';
 import { NeedForm, PortionForm, DeleteNeed } from './BuildForms';
 import { routes } from '../../routes';
@@ -240,6 +240,7 @@ function BuildJudgement({ build }: { build: BuildView }) {
           </Section>
           <LossBar losses={build.design.losses} lost={build.design.lost} frequency={build.design.frequency} />
           <ControlSection view={build.design} />
+          <WindingSection view={build.design} />
         </>
       )}
       {needs.length > 0 && (

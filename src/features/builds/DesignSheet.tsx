@@ -134,6 +134,7 @@ function Thought({ query, chosen, others }: Pick<DesignSheetProps, 'query' | 'ch
         ))}
       </Section>
       <ControlSection view={view} />
+      <WindingSection view={view} />
       <Section label="Work out further">
         {view.further.map(({ label, href }) => (
           <Link key={label} href={href} className="mr-4 underline decoration-dotted">
@@ -192,6 +193,23 @@ export function ControlSection({ view: { control, loop } }: { view: DesignView }
       ) : (
         'None that is known serves this circuit at these volts: choose one by its datasheet.'
       )}
+    </Section>
+  );
+}
+
+/** How a core of the drawers is wound for a design. */
+export function WindingSection({ view: { winding } }: { view: DesignView }) {
+  if (winding.length === 0) return null;
+  return (
+    <Section label="Winding sheet">
+      <dl className="grid grid-cols-[auto_1fr] gap-x-3">
+        {winding.map(({ name, value }) => (
+          <div key={name} className="contents">
+            <dt className="text-ink-2">{name}</dt>
+            <dd className="border-b border-dotted border-rule-2">{value}</dd>
+          </div>
+        ))}
+      </dl>
     </Section>
   );
 }

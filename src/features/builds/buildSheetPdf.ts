@@ -202,6 +202,10 @@ export async function buildSheetPdf({ code, title, design, steps, cautions }: Bu
     if (design.loop !== undefined) writer.text(design.loop, { size: 9 });
     writer.text(`${design.control.notes.join('; ')}.`, { size: 8.5, pale: true });
   }
+  if (design.winding.length > 0) {
+    writer.heading('Winding sheet');
+    for (const { name, value } of design.winding) writer.row([name, value], [0, 80]);
+  }
   writer.heading('As it runs');
   writer.text(
     `${design.lost} lost at full load: ${design.losses.map(({ refs, text }) => `${refs} ${text}`).join(', ')}. At ${design.frequency}.`,

@@ -117,4 +117,5 @@ export async function findDesigns({ db }: Pick<AppContext, 'db'>, query: DesignQ
 }
 
 /** What tells a design from the others of one query. */
-export const designId = ({ topology, parts }: Design): string => `${topology} ${parts.choke?.lot.code ?? 'to buy'}`;
+export const designId = ({ topology, parts }: Design): string =>
+  `${topology} ${parts.choke?.lot.code ?? 'to buy'}${parts.choke?.lot.winding ? ' wound' : ''}`;

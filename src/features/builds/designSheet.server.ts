@@ -63,7 +63,7 @@ function otherDesign(design: Design): OtherDesign {
   const choke = parts.choke;
   return {
     id: designId(design),
-    title: `${TOPOLOGY_NAMES[topology] ?? topology} ${choke ? `with ${choke.lot.code}` : 'with a choke to buy'}, ${formatQuantity(frequency, 'hertz')}`,
+    title: `${TOPOLOGY_NAMES[topology] ?? topology} ${choke?.lot.winding ? `wound on ${choke.lot.code}, ${choke.lot.winding.core.name}` : choke ? `with ${choke.lot.code}` : 'with a choke to buy'}, ${formatQuantity(frequency, 'hertz')}`,
     efficiency: `${(100 * efficiency).toFixed(1)} %`,
     message: `${missing.length === 0 ? 'Every part is here' : `${missing.length} of ${rolesOf(topology).length} to buy`}; its limit: ${whyOf(design).limit}.`,
   };

@@ -11,6 +11,7 @@ import {
   rolesOf,
   runDesign,
   toBuyFor,
+  windingSheet,
   type Control,
   type Design,
   type DesignLot,
@@ -18,6 +19,7 @@ import {
   type DesignRun,
   type DesignSpec,
   type DrawnDesign,
+  type WindingLine,
 } from '../../core/design';
 import { formatQuantity, type Unit } from '../../core/quantity';
 import { recentOf } from '../../core/recent';
@@ -87,6 +89,8 @@ export interface DesignView {
       }
     | undefined;
   readonly loop: string | undefined;
+  /** How its choke or transformer is wound, where a core of the drawers is. */
+  readonly winding: readonly WindingLine[];
   /** Sums that go further, with the values of this design. */
   readonly further: readonly { readonly label: string; readonly href: string }[];
 }
@@ -170,6 +174,7 @@ export function designView(
       notes: control.notes,
     },
     further: furtherOf(design),
+    winding: windingSheet(design),
     loop:
       loop &&
       `Crosses at ${formatQuantity(loop.crossover, 'hertz', { digits: 2 })} with ${Math.round(loop.margin)}° in hand, by an averaged model: a start, to be proven by a load that comes and goes.`,
@@ -182,14 +187,18 @@ function furtherOf({ demand, frequency, inductance, parts }: Design): DesignView
   const hot =
     parts.switch?.sink !== undefined ? parts.switch : parts.rectifier?.sink !== undefined ? parts.rectifier : undefined;
   return [
-    {
-      label: 'wind the choke on a core with a gap',
-      href: routes.sum('gap', { l: typed(inductance, 'henry'), i: typed(demand.peak, 'ampere') }),
-    },
-    {
-      label: 'its wire',
-      href: routes.sum('wire', { i: typed(demand.chokeRms, 'ampere'), f: typed(frequency, 'hertz') }),
-    },
+    ...(parts.choke?.lot.winding
+      ? []
+      : [
+          {
+            label: 'wind the choke on a core with a gap',
+            href: routes.sum('gap', { l: typed(inductance, 'henry'), i: typed(demand.peak, 'ampere') }),
+          },
+          {
+            label: 'its wire',
+            href: routes.sum('wire', { i: typed(demand.chokeRms, 'ampere'), f: typed(frequency, 'hertz') }),
+          },
+        ]),
     {
       label: 'a snubber, from the ring that is seen',
       href: routes.sum('snubber', { f: typed(frequency, 'hertz'), swing: typed(demand.switchVolts, 'volt') }),
@@ -250,6 +259,7 @@ function rowOf(design: Design, role: DesignRole, lots: ReadonlyMap<string, LotPl
     ...(tightest ? { margin: 1 / tightest.share } : {}),
     isTight: fit.stresses.some(({ share, usual }) => share > usual),
     notes: [
+      ...(fit.lot.winding ? [`wound anew on ${fit.lot.winding.core.name}`] : []),
       ...fit.notes,
       ...(fit.sink === undefined ? [] : [`on a heat sink of ${formatQuantity(fit.sink, 'kelvinPerWatt')} or better`]),
     ],
