@@ -50,6 +50,27 @@ test('24 V to 48 V at 1 A is designed out of the drawers, and becomes a build wi
   expect(await deck.text()).toMatch(/\.tran .*\n[\s\S]*\.end/);
 });
 
+test('from the mains a whole supply is named and the stages are shown; a core is wound for an output that floats', async ({
+  page,
+}) => {
+  await page.goto('/builds/design');
+  const wanted = page.getByRole('form', { name: 'What is wanted' });
+  await wanted.getByLabel('input from').fill('mains');
+  await wanted.getByLabel('output').fill('12V');
+  await wanted.getByLabel('at', { exact: true }).fill('0.5A');
+  await wanted.getByRole('button', { name: 'Look for designs' }).click();
+  const says = page.getByRole('complementary', { name: 'Judgement' });
+  await expect(says).toContainText('Do not build this: reuse a whole supply.');
+  await expect(says).toContainText('creepage, reinforced');
+  const stages = page.getByRole('list', { name: 'Stages from the mains to the output' });
+  await expect(stages).toContainText(/peak of the switch\s*\d+\smA/u);
+  await says.getByRole('link', { name: 'Whole supplies for it' }).click();
+  await expect(page.getByRole('form', { name: 'What is wanted' }).getByLabel('volts')).toHaveValue('12V');
+  await page.goto('/builds/design?from=20V&to=28V&out=12V&amps=1A&isolated=yes');
+  await expect(says).toContainText('Winding sheet');
+  await expect(says).toContainText(/turns of .* its end to the switch/);
+});
+
 test('needs are pasted with their duty, and lots that fit together are set aside for one', async ({ page }) => {
   await page.goto('/builds/new');
   await page.getByLabel('what it will be').fill('Fence light');

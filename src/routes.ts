@@ -54,7 +54,7 @@ export const routes = {
   builds: () => '/builds',
   newBuild: () => '/builds/new',
   design: (query: Query = {}) => withQuery('/builds/design', query),
-  wholeSupply: () => '/builds/whole',
+  wholeSupply: (query: Query = {}) => withQuery('/builds/whole', query),
   build: (code: string, query: Query = {}) => withQuery(`/builds/${code}`, query),
   bringNeeds: (code: string) => `/builds/${code}/bring`,
   buildSheet: (code: string) => `/builds/${code}/sheet`,

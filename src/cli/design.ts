@@ -6,6 +6,7 @@ import {
   searchDesigns,
   toBuyFor,
   whyOf,
+  WISHES,
   type Design,
   type DesignLot,
   type DesignSpec,
@@ -23,6 +24,7 @@ const specSchema = z.object({
   ripple: number.optional(),
   ambient: number.optional(),
   isolated: z.boolean().optional(),
+  wish: z.enum(WISHES).optional(),
 });
 
 /** Converters out of a stock list, the best first. */
@@ -42,7 +44,7 @@ export function design(line: CommandLine, note: (text: string) => void) {
     const [issue] = read.error.issues;
     throw new UnusableInput(`${name}, ${issue?.path.join('.') || 'its top'}: ${issue?.message ?? 'unusable'}.`);
   }
-  const { input, ripple, ambient, isolated, ...rest } = read.data;
+  const { input, ripple, ambient, isolated, wish, ...rest } = read.data;
   const list = contentOf({ words: [stock], options: {} }, 'design');
   const { read: lots, refused } = allAtOnce(readStock(list.content, { bin: 'LIST', keepsCodes: true }));
   for (const { line: at, why } of refused) note(`${list.name}, line ${at}: ${why}`);
@@ -54,6 +56,7 @@ export function design(line: CommandLine, note: (text: string) => void) {
     ...(ripple === undefined ? {} : { ripple }),
     ...(ambient === undefined ? {} : { ambient }),
     ...(isolated ? { isolated } : {}),
+    ...(wish ? { wish } : {}),
   };
   const stocked = lots.map(({ line: at, entry }): DesignLot => ({
     code: entry.code || `line ${at}`,

@@ -345,6 +345,18 @@ test.each([
   }
 });
 
+test('a wish for little room or little noise moves the choice that way, and no rating is exceeded for it', () => {
+  const lots = [...STOCK, choke('L22', 22e-6, 10), choke('L100', 100e-6, 6), choke('L220', 220e-6, 5)];
+  const [first, small, quiet] = [undefined, 'small', 'quiet'].map(
+    (wish) => found({ ...UP, ...(wish ? { wish } : {}) } as DesignSpec, lots).designs[0]?.demand,
+  );
+  const held = (demand: typeof first) => (demand?.point.inductance ?? 0) * (demand?.peak ?? 0) ** 2;
+  expect(held(small)).toBeLessThan(held(quiet));
+  expect(held(small)).toBeLessThanOrEqual(held(first));
+  expect(quiet?.swing).toBeLessThan(small?.swing ?? 0);
+  expect(quiet?.swing).toBeLessThanOrEqual(first?.swing ?? 0);
+});
+
 test('what is beyond a sensible on-time is not designed, and what misses a part is not run', () => {
   // 3 V to 60 V would be on for 95 % of the time; 60 V to 1 V for 2 %.
   expect(found({ inputLow: 3, inputHigh: 3, output: 60, current: 0.1 }).designs).toEqual([]);

@@ -7,4 +7,5 @@ export { designFrom, recordOf, type DesignRecord } from './record';
 export { drawnDesign, type DrawnDesign } from './drawn';
 export { firstPowerOf, type BuiltStep } from './firstPower';
 export { mostOf, type Most } from './most';
-export { isPaired, rolesOf, type DesignLot, type DesignRole, type DesignSpec } from './spec';
+export { learnMains, MAINS, type MainsDesign } from './mains';
+export { isPaired, isWish, rolesOf, WISHES, type DesignLot, type DesignRole, type DesignSpec } from './spec';

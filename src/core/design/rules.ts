@@ -26,6 +26,8 @@ export const RULES = practice({
   link: { swing: 0.15, ohms: 0.02, amperes: 3, ceramic: 0.5 },
   /** What counts against a design besides its loss in per cent: a part more, a limit, a sink, a core to wind, a part that must be bought. */
   costs: { part: 0.15, limit: 3, sink: 1, wind: 4, buy: 25 },
+  /** What a wish weighs: small a millijoule that its choke holds and a can more; quiet the rise of the current of its choke, and a current that the input or the output takes in pulses. */
+  wishes: { millijoule: 6, can: 1.5, swing: 12, pulses: 3 },
   /** Around a controller: ohms its timing resistor is near, of the lower divider by its digits, volts at the sense pin and room to the peak. */
   timing: { ohms: 10e3 },
   divider: 100,

@@ -5,7 +5,7 @@ import { RULES } from './rules';
 import type { Design } from './search';
 import { copperResistance, wireArea } from '../magnetics';
 import { isPaired, type DesignRole } from './spec';
-import type { Coil } from './wound';
+import type { Coil } from './winding';
 
 const q = (value: number, unit: Parameters<typeof formatQuantity>[1]) => formatQuantity(value, unit, { digits: 3 });
 

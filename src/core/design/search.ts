@@ -126,6 +126,19 @@ function bestWith(spec: DesignSpec, demand: Demand, choke: Fit | undefined, draw
   return designOf(spec, demand, parts);
 }
 
+/** Which side of a circuit takes its current in pulses. */
+const PULSES: Readonly<Record<Designed, number>> = { buck: 1, boost: 1, inverting: 2, sepic: 1, cuk: 0, flyback: 2 };
+
+/** What counts against a design by the wish: what takes room, or what is heard and measured as noise. */
+function wishCost({ wish }: DesignSpec, { point, peak, swing }: Demand, parts: Design['parts']): number {
+  const { wishes } = RULES;
+  if (wish === 'small') {
+    const held = 0.5 * point.inductance * peak ** 2 * (isPaired(point.topology) ? 2 : 1);
+    return wishes.millijoule * 1e3 * held + wishes.can * ((parts.output?.count ?? 1) + (parts.input?.count ?? 1));
+  }
+  return wish === 'quiet' ? wishes.swing * swing + wishes.pulses * PULSES[point.topology] : 0;
+}
+
 /** What parts in their roles come to. */
 export function designOf(spec: DesignSpec, demand: Demand, parts: Readonly<Partial<Record<DesignRole, Fit>>>): Design {
   const { topology, frequency, inductance, turns } = demand.point;
@@ -133,7 +146,8 @@ export function designOf(spec: DesignSpec, demand: Demand, parts: Readonly<Parti
   const missing = roles.filter((role) => !parts[role]);
   const watts = roles.reduce((sum, role) => sum + (parts[role]?.watts ?? 0), 0);
   const power = Math.abs(spec.output) * spec.current;
-  const cost = roles.reduce((sum, role) => sum + (parts[role]?.cost ?? RULES.costs.buy), 0);
+  const cost =
+    roles.reduce((sum, role) => sum + (parts[role]?.cost ?? RULES.costs.buy), 0) + wishCost(spec, demand, parts);
   return {
     topology,
     frequency,

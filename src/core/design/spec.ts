@@ -1,6 +1,6 @@
 import type { Topology } from '../converter';
 import { TOUCH_LIMIT_DC } from '../safety';
-import type { Winding } from './wound';
+import type { Winding } from './winding';
 
 /** What is wanted of a converter. Volts, amperes, degrees Celsius. */
 export interface DesignSpec {
@@ -13,7 +13,13 @@ export interface DesignSpec {
   readonly ambient?: number;
   /** The output must float: only a transformer does that. */
   readonly isolated?: boolean;
+  /** What counts beside loss and cost: little room, or little ripple and noise. */
+  readonly wish?: Wish;
 }
+
+export const WISHES = ['small', 'quiet'] as const;
+export type Wish = (typeof WISHES)[number];
+export const isWish = (text: string): text is Wish => (WISHES as readonly string[]).includes(text);
 
 /** A lot as a design sees it; ratings by their names in stock, SI base units. */
 export interface DesignLot {

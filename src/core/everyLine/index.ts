@@ -20,7 +20,7 @@ const FIND = /^(?:find|search|stock|suche|cherche)\s+(.+)$/i;
 
 const VOLTS = String.raw`\d+(?:[.,]\d+)?`;
 const DESIGN = new RegExp(
-  String.raw`^design\s+(?:from\s+)?(?<from>${VOLTS})\s*v?(?:\s*(?:-|–|\.\.|…)\s*(?<high>${VOLTS})\s*v)?\s*(?:to|into|->|→|>)\s*(?<out>[-−]?\s*${VOLTS})\s*v\s*(?:at|@|,|with)?\s*(?<amps>${VOLTS}\s*m?)a\b(?<rest>.*)$`,
+  String.raw`^design\s+(?:from\s+)?(?<from>${VOLTS}|mains)\s*(?:v\s*(?:ac)?)?(?:\s*(?:-|–|\.\.|…)\s*(?<high>${VOLTS})\s*v\s*(?:ac)?)?\s*(?:to|into|->|→|>)\s*(?<out>[-−]?\s*${VOLTS})\s*v\s*(?:at|@|,|with)?\s*(?<amps>${VOLTS}\s*m?)a\b(?<rest>.*)$`,
   'iu',
 );
 
@@ -34,12 +34,14 @@ function readDesign(line: string): EveryLine | undefined {
   return {
     kind: 'design',
     query: {
-      from: `${plain(found['from'])}V`,
+      from: /mains/iu.test(found['from'] ?? '') ? 'mains' : `${plain(found['from'])}V`,
       ...(found['high'] ? { to: `${plain(found['high'])}V` } : {}),
       out: `${plain(found['out'])}V`,
       amps: `${plain(found['amps'])}A`,
       ...(ripple === undefined ? {} : { ripple: `${plain(ripple)}V` }),
       ...(/float|isolat/iu.test(found['rest'] ?? '') ? { isolated: 'yes' } : {}),
+      ...(/small|compact/iu.test(found['rest'] ?? '') ? { wish: 'small' } : {}),
+      ...(/quiet|low[ -]noise/iu.test(found['rest'] ?? '') ? { wish: 'quiet' } : {}),
     },
   };
 }

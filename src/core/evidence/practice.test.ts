@@ -14,7 +14,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   chips: 3,
   combine: 1,
   derating: 1,
-  design: 4,
+  design: 5,
   diagnose: 12,
   evidence: 1,
   findings: 13,

@@ -10,6 +10,7 @@ import type { DesignQuery } from './design.server';
 import { DesignFigure, DesignWaves } from './DesignFigures';
 import { DesignParts, LossBar } from './DesignParts';
 import type { DesignView } from './designView.server';
+import { MainsStages, MainsThought, type MainsLessonProps } from './MainsLesson';
 
 const FIELDS: readonly { readonly name: keyof DesignQuery; readonly label: string; readonly placeholder: string }[] = [
   { name: 'from', label: 'input from', placeholder: '22V' },
@@ -17,7 +18,14 @@ const FIELDS: readonly { readonly name: keyof DesignQuery; readonly label: strin
   { name: 'out', label: 'output', placeholder: '48V' },
   { name: 'amps', label: 'at', placeholder: '1A' },
   { name: 'ripple', label: 'ripple at most', placeholder: '1 % of it' },
+  { name: 'ambient', label: 'air around it', placeholder: '40C' },
 ];
+
+const WISHES = [
+  { wish: '', label: 'efficient' },
+  { wish: 'small', label: 'small' },
+  { wish: 'quiet', label: 'quiet' },
+] as const;
 
 /** Another design of the same query, in a line. */
 export interface OtherDesign {
@@ -32,6 +40,8 @@ export interface DesignSheetProps {
   readonly problem: string | undefined;
   readonly chosen:
     { readonly id: string; readonly view: DesignView; readonly missing: readonly MissingPart[] } | undefined;
+  /** Where its input is the mains. */
+  readonly mains: MainsLessonProps | undefined;
   readonly others: readonly OtherDesign[];
   readonly searched: number;
 }
@@ -44,9 +54,9 @@ export interface MissingPart {
 }
 
 /** A converter out of the drawers: what is asked and the best of it on the left, what is thought of it on the right. */
-export function DesignSheet({ query, problem, chosen, others, searched }: DesignSheetProps) {
+export function DesignSheet({ query, problem, chosen, mains, others, searched }: DesignSheetProps) {
   return (
-    <Halves judgement={<Thought query={query} chosen={chosen} others={others} />}>
+    <Halves judgement={mains ? <MainsThought {...mains} /> : <Thought query={query} chosen={chosen} others={others} />}>
       <form method="get" aria-label="What is wanted" className="flex flex-wrap items-end gap-3">
         {FIELDS.map(({ name, label, placeholder }) => (
           <label key={name} className="field w-[98px]" data-mono="">
@@ -54,10 +64,20 @@ export function DesignSheet({ query, problem, chosen, others, searched }: Design
             <input name={name} defaultValue={query[name]} placeholder={placeholder} autoComplete="off" />
           </label>
         ))}
+        <label className="field w-[104px]">
+          <span className="text-[12px] text-ink-2">most of all</span>
+          <select name="wish" defaultValue={query.wish}>
+            {WISHES.map(({ wish, label }) => (
+              <option key={wish} value={wish}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
         <label className="mb-2.5 flex items-center gap-2 text-[13px]">
           <input type="checkbox" name="isolated" value="yes" defaultChecked={query.isolated !== ''} /> floating
         </label>
-        <button type="submit" className="btn mb-1" data-tone="next">
+        <button type="submit" className="btn" data-tone="next">
           Look for designs
         </button>
       </form>
@@ -66,7 +86,8 @@ export function DesignSheet({ query, problem, chosen, others, searched }: Design
           {problem}
         </p>
       )}
-      {problem === undefined && !chosen && (
+      {mains && <MainsStages stages={mains.stages} core={mains.core} />}
+      {problem === undefined && !chosen && !mains && (
         <EmptyState title="What is it to feed?">
           Volts in, volts out and amperes. Every fitting lot is weighed for every role, at every frequency.
         </EmptyState>
@@ -217,10 +238,10 @@ export function WindingSection({ view: { winding } }: { view: DesignView }) {
 function Cautions() {
   return (
     <Caution>
-      Worked out, not built: equations of textbooks, derating and heat by common practice; losses in cores and spikes
-      are left out, a snubber is chosen on the bench. Below 60 V DC only. For anything that must be isolated from the
-      mains reuse a whole supply: a transformer of your own needs creepage, test voltage and class as its standard says,
-      and local codes and licensed people apply.
+      Worked out, not built: equations of textbooks, derating and heat by common practice; losses in cores that were not
+      wound here and spikes are left out, a snubber is chosen on the bench. Below 60 V DC only. For anything that must
+      be isolated from the mains reuse a whole supply: a transformer of your own needs creepage, test voltage and class
+      as its standard says, and local codes and licensed people apply.
     </Caution>
   );
 }

@@ -1,7 +1,16 @@
 import 'server-only';
 import { setImmediate } from 'node:timers/promises';
 import { z } from 'zod';
-import { searchDesigns, type Design, type DesignLot, type DesignSpec } from '../../core/design';
+import {
+  isWish,
+  learnMains,
+  MAINS,
+  searchDesigns,
+  type Design,
+  type DesignLot,
+  type DesignSpec,
+  type MainsDesign,
+} from '../../core/design';
 import { kindRule, type KindName } from '../../core/part';
 import { parseQuantity, problemText, type Unit } from '../../core/quantity';
 import { stepByStep } from '../../core/steps';
@@ -16,6 +25,8 @@ export const designQuery = z.object({
   out: z.string().max(40).default(''),
   amps: z.string().max(40).default(''),
   ripple: z.string().max(40).default(''),
+  ambient: z.string().max(40).default(''),
+  wish: z.string().max(10).default(''),
   isolated: z.string().max(5).default(''),
   /** The design that is looked at. */
   pick: z.string().max(80).default(''),
@@ -29,6 +40,8 @@ const KINDS: readonly KindName[] = ['transformer', 'nmos', 'diode', 'dual-diode'
 export type FoundDesigns =
   | { readonly kind: 'empty' }
   | { readonly kind: 'problem'; readonly text: string }
+  /** Volts of the mains at the input: shown to learn from. */
+  | { readonly kind: 'mains'; readonly spec: DesignSpec; readonly design: MainsDesign }
   | {
       readonly kind: 'designs';
       readonly spec: DesignSpec;
@@ -40,27 +53,33 @@ export type FoundDesigns =
 
 /** The spec that a query asks for, or what of it cannot be read. */
 export function specOf(query: DesignQuery): DesignSpec | { readonly text: string } | undefined {
-  const { pick: _, isolated: __, ...asked } = query;
+  const { pick: _, isolated: __, wish, ...asked } = query;
   if (Object.values(asked).every((text) => text.trim() === '')) return undefined;
+  const isMains = query.from.trim().toLowerCase() === 'mains';
   const read = (label: string, text: string, unit: Unit): number | string => {
     if (text.trim() === '')
       return `${label}: nothing is typed; a value such as ${unit === 'volt' ? '12V' : '1A'} is expected.`;
-    const parsed = parseQuantity(text.trim().replace(/^[-−]/u, ''), unit);
+    const plain = text.trim().replace(/^[-−]/u, '');
+    // `230VAC` is as good as `230V`.
+    const parsed = parseQuantity(unit === 'volt' ? plain.replace(/\s*ac$/iu, '') : plain, unit);
     if (!parsed.ok) return `${label}: ${problemText(parsed.problem)}`;
     return /^[-−]/u.test(text.trim()) ? -parsed.quantity.value : parsed.quantity.value;
   };
-  const from = read('Input from', query.from, 'volt');
-  const to = query.to.trim() === '' ? from : read('Input to', query.to, 'volt');
+  const from = isMains ? MAINS.low : read('Input from', query.from, 'volt');
+  const to = isMains ? MAINS.high : query.to.trim() === '' ? from : read('Input to', query.to, 'volt');
   const out = read('Output', query.out, 'volt');
   const amps = read('Current', query.amps, 'ampere');
   const ripple = query.ripple.trim() === '' ? undefined : read('Ripple', query.ripple, 'volt');
-  for (const value of [from, to, out, amps, ripple]) if (typeof value === 'string') return { text: value };
+  const ambient = query.ambient.trim() === '' ? undefined : read('Air around it', query.ambient, 'celsius');
+  for (const value of [from, to, out, amps, ripple, ambient]) if (typeof value === 'string') return { text: value };
   return {
     inputLow: from as number,
     inputHigh: to as number,
     output: out as number,
     current: amps as number,
     ...(ripple === undefined ? {} : { ripple: ripple as number }),
+    ...(ambient === undefined ? {} : { ambient: ambient as number }),
+    ...(isWish(wish) ? { wish } : {}),
     ...(query.isolated === '' ? {} : { isolated: true }),
   };
 }
@@ -70,6 +89,10 @@ export async function findDesigns({ db }: Pick<AppContext, 'db'>, query: DesignQ
   const spec = specOf(query);
   if (!spec) return { kind: 'empty' };
   if ('text' in spec) return { kind: 'problem', text: spec.text };
+  if (spec.inputHigh >= MAINS.low) {
+    const design = learnMains({ low: spec.inputLow, high: spec.inputHigh, output: spec.output, current: spec.current });
+    return 'wrong' in design ? { kind: 'problem', text: design.wrong } : { kind: 'mains', spec, design };
+  }
   const rows = (
     await Promise.all(
       KINDS.map((kind) =>

@@ -49,6 +49,7 @@ const LOTS: readonly LotSketch[] = [
       ripple: [2, 'datasheet'],
     },
   },
+  { code: 'KKK-025', kind: 'transformer', package: 'EF25', pieces: 2, bin: 'L2' },
   { code: 'UUU-043', kind: 'ic', marking: 'UC3843AN', bin: 'B3' },
 ];
 const QUERY = designQuery.parse({ from: '22V', to: '26V', out: '48V', amps: '1A' });
@@ -133,4 +134,28 @@ test('a design whose lots are gone meanwhile is refused', async () => {
   expect(outcomes.some(({ ok }) => ok)).toBe(true);
   expect(await reserved('QQQ-100')).toBe(1);
   expect(await keepDesign(fixture.app, QUERY, 'boost NONE')).toMatchObject({ ok: false });
+});
+
+test('a core of the drawers is wound: its winding sheet is shown, set aside with the build and kept', async () => {
+  const query = designQuery.parse({ from: '20V', to: '28V', out: '12V', amps: '1A', isolated: 'yes' });
+  const sheet = await designSheet(fixture.app, query);
+  expect(sheet.chosen?.id).toBe('flyback KKK-025 wound');
+  expect(sheet.chosen?.view.winding.map(({ name }) => name)).toContain('gap');
+  const { code } = valueOf(await keepDesign(fixture.app, query, sheet.chosen?.id ?? ''));
+  expect((await findLot(fixture.app.db.read, 'KKK-025'))?.lot.reserved).toBe(1);
+  const kept = (await findBuild(fixture.app.db.read, code))?.build.design;
+  expect(kept && (await keptDesign(fixture.app, kept))?.winding).toEqual(sheet.chosen?.view.winding);
+});
+
+test.each`
+  typed                                                      | says
+  ${{ from: 'mains', out: '12V', amps: '2A' }}               | ${/90\sV to 264\sV in/}
+  ${{ from: '230VAC', out: '12V', amps: '2A' }}              | ${/230\sV in/}
+  ${{ from: '230V', out: '72V', amps: '2A' }}                | ${/60 V or less/}
+  ${{ from: '70V', out: '12V', amps: '2A' }}                 | ${/70 V is over 60 V/}
+  ${{ from: '24V', out: '12V', amps: '2A', ambient: 'hot' }} | ${/Air around it/}
+`('$typed is shown to learn from, or refused: $says', async ({ typed, says }) => {
+  const sheet = await designSheet(fixture.app, typed);
+  expect(sheet.chosen).toBeUndefined();
+  expect(sheet.mains?.asked ?? sheet.problem).toMatch(says as RegExp);
 });

@@ -6,6 +6,7 @@ import { ask, donorOdds, type DonorOdds } from '../../services/matching';
 import type { DesignSheetProps, MissingPart, OtherDesign } from './DesignSheet';
 import { designId, designQuery, findDesigns } from './design.server';
 import { designView, TOPOLOGY_NAMES } from './designView.server';
+import { mainsLesson } from './mainsLesson.server';
 
 /** Donors named for a missing part. */
 const LIKELY = 2;
@@ -15,9 +16,10 @@ export async function designSheet(app: Pick<AppContext, 'db'>, typed: unknown): 
   const read = designQuery.safeParse(typed);
   const query = read.success ? read.data : designQuery.parse({});
   const found = await findDesigns(app, query);
-  const none = { query, chosen: undefined, others: [], searched: 0 };
+  const none = { query, chosen: undefined, mains: undefined, others: [], searched: 0 };
   if (found.kind === 'problem') return { ...none, problem: found.text };
   if (found.kind === 'empty') return { ...none, problem: undefined };
+  if (found.kind === 'mains') return { ...none, problem: undefined, mains: await mainsLesson(app, query, found) };
   const chosen = found.designs.find((one) => designId(one) === query.pick) ?? found.designs[0];
   if (!chosen)
     return {
@@ -30,6 +32,7 @@ export async function designSheet(app: Pick<AppContext, 'db'>, typed: unknown): 
   return {
     query,
     problem: undefined,
+    mains: undefined,
     searched: found.searched,
     chosen: {
       id: designId(chosen),

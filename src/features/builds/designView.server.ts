@@ -272,13 +272,14 @@ function showsOf(
   spec: DesignSpec,
 ): readonly string[] {
   const stands = design.parts.choke?.lot.ratings['saturation'];
+  const store = design.topology === 'flyback' ? 'transformer' : 'choke';
   return [
-    `Simulated with these parts: ${volts(out)} with ${volts(ripple)} of ripple; the choke peaks at ${amperes(peak)}.`,
+    `Simulated with these parts: ${volts(out)} with ${volts(ripple)} of ripple; the ${store} peaks at ${amperes(peak)}.`,
     ...(start
       ? [
           stands !== undefined && start.choke > stands
-            ? `Switched on at full duty the choke would peak at ${amperes(start.choke)} and saturate at ${amperes(stands)}, the output reach ${volts(start.volts)}: it wants a soft start.`
-            : `Switched on at full duty the choke peaks at ${amperes(start.choke)}, the output at ${volts(start.volts)}.`,
+            ? `Switched on at full duty the ${store} would peak at ${amperes(start.choke)} and saturate at ${amperes(stands)}, the output reach ${volts(start.volts)}: it wants a soft start.`
+            : `Switched on at full duty the ${store} peaks at ${amperes(start.choke)}, the output at ${volts(start.volts)}.`,
         ]
       : []),
     ...(step
