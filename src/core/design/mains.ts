@@ -3,6 +3,7 @@ import { USED_VOLTS } from '../derating';
 import { practice } from '../evidence';
 import { BARRIER, clearance, creepage } from '../isolation';
 import { CORES, type Core } from '../magnetics';
+import { reservoirValley } from '../nameplate';
 import { formatQuantity, type Unit } from '../quantity';
 
 /** A supply from the mains, to learn from and to repair one by; never to be built. Volts rms, volts, amperes. */
@@ -22,8 +23,6 @@ const USUAL = practice({
   efficiency: 0.87,
   /** Farads per watt at the input: with a mains from 85 V, and with 180 V and more. */
   bulk: { wide: 2e-6, narrow: 1e-6, narrowFrom: 170 },
-  /** Part of a half period in which the bridge charges. */
-  charging: 0.15,
   /** Watts at the input from which the current must follow the mains: IEC 61000-3-2, class D, from memory. */
   corrected: 75,
   bus: 390,
@@ -97,7 +96,7 @@ export function learnMains(spec: MainsSpec): MainsDesign | MainsProblem {
   const farads = taken * (low >= USUAL.bulk.narrowFrom || isCorrected ? USUAL.bulk.narrow : USUAL.bulk.wide);
   const [valley, top] = isCorrected
     ? [USUAL.bus * 0.95, USUAL.bus]
-    : [valleyOf(low, taken, farads, line), Math.SQRT2 * high];
+    : [reservoirValley({ power: taken, capacitance: farads, volts: low, hertz: line }), Math.SQRT2 * high];
   const store = isCorrected ? USUAL.bus * 1.1 : top;
   const stages: MainsStage[] = [
     {
@@ -138,12 +137,6 @@ export function learnMains(spec: MainsSpec): MainsDesign | MainsProblem {
       (a, b) => a.volume - b.volume,
     )[0],
   };
-}
-
-/** The lowest volts of a bulk at full load: it gives all of the power between two peaks of the mains. */
-function valleyOf(low: number, watts: number, farads: number, line: number): number {
-  const gap = (1 - USUAL.charging) / (2 * line);
-  return Math.sqrt(Math.max(0, 2 * low ** 2 - (2 * watts * gap) / farads));
 }
 
 function correctorStage(lowest: number, power: number): MainsStage {

@@ -24,7 +24,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   magnetics: 7,
   marking: 14,
   measure: 56,
-  module: 3,
+  module: 4,
   nameplate: 5,
   opening: 3,
   photo: 1,

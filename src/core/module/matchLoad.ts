@@ -14,6 +14,8 @@ export interface Module {
   /** How it did under load: whether it held, and its ripple, volts peak to peak. */
   readonly held?: boolean;
   readonly ripple?: number;
+  /** One of several voltages: it is there only when the load asks for it, or a switch is set. */
+  readonly isChoice?: boolean;
   /** Pieces that are alike. */
   readonly pieces: number;
 }
@@ -90,6 +92,22 @@ export function isolationCheck({ protection }: Pick<Module, 'protection'>): Modu
       };
 }
 
+/** Of a list of voltages, the lowest of a charging socket is there by itself; the others must be asked for. Common practice, no source. */
+const UNASKED = practice(5);
+
+/** Whether its volts are there by themselves. */
+export function choiceCheck({ isChoice, volts }: Pick<Module, 'isChoice' | 'volts'>): readonly ModuleCheck[] {
+  return isChoice && Math.abs(volts - UNASKED) > 0.5
+    ? [
+        {
+          name: 'choice',
+          level: 'limits',
+          message: `one of several it offers: a trigger board must ask for ${q(volts, 'volt')}, or its switch be set; measure before the load is on`,
+        },
+      ]
+    : [];
+}
+
 /** Whole supplies held against a load, the best first. */
 export function matchLoad(load: Load, modules: readonly Module[]): readonly ModuleMatch[] {
   const order = { good: 0, limits: 1, no: 2 } as const;
@@ -129,6 +147,7 @@ function checksOf(load: Load, module: Module): readonly ModuleCheck[] {
         : { name: 'voltage', level: 'good', message: words }
       : { name: 'voltage', level: 'no', message: `${words}, ${q(load.volts, 'volt')} is asked` },
     currentCheck(load.current, module.current),
+    ...choiceCheck(module),
     ...(load.isolated ? [isolationCheck(module)] : []),
     ...(load.ripple !== undefined && module.ripple !== undefined
       ? [

@@ -21,6 +21,7 @@ test.each<[string, Module, string, string | undefined]>([
   ['an earthed one', unit('A', 12, 5, { protection: 'I' }), 'limits', 'isolation'],
   ['one that did not hold', unit('A', 12, 5, { held: false }), 'no', 'run'],
   ['one with too much ripple', unit('A', 12, 5, { ripple: 0.4 }), 'no', 'ripple'],
+  ['one choice of a charging socket', unit('A', 12, 5, { isChoice: true }), 'limits', 'choice'],
   ['one whose current is not known', unit('A', 12, undefined), 'limits', 'current'],
 ])('%s', (_, module, verdict, by) => {
   const [found] = matchLoad({ volts: 12, current: 3, isolated: true, ripple: 0.1 }, [module]);

@@ -1,6 +1,15 @@
 import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
-import { currentCheck, RULES, worst, type Load, type Module, type ModuleCheck, type ModuleVerdict } from './matchLoad';
+import {
+  choiceCheck,
+  currentCheck,
+  RULES,
+  worst,
+  type Load,
+  type Module,
+  type ModuleCheck,
+  type ModuleVerdict,
+} from './matchLoad';
 
 /** Supplies in series for volts, or side by side for current. */
 export interface Stack {
@@ -90,6 +99,7 @@ function inSeries(load: Load, of: Stack['of'], volts: number): Stack {
     },
     { ...currentCheck(load.current, weakest), name: 'current of the weakest' },
     touchCheck(voltsMost),
+    ...of.flatMap(({ module }) => choiceCheck(module)),
     ...(units.some(({ held }) => !held)
       ? [
           {

@@ -107,6 +107,7 @@ async function modulesOf({ db }: Pick<AppContext, 'db'>): Promise<readonly Known
             ...(current === undefined ? {} : { current }),
             ...(plate.safetyClass ? { protection: plate.safetyClass } : {}),
             ...(held === undefined ? {} : { held }),
+            ...(output.alternative ? { isChoice: true } : {}),
             pieces: 1,
           };
         });
