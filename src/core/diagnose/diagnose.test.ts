@@ -872,3 +872,30 @@ test.each([
 ] as const)('%p: “%s” is %s', (test, text, state) =>
   expect(stateOf({ ...(test ? { test } : {}), text }, false)).toBe(state),
 );
+
+test('of two cans that do one work the first good one clears half, and its fellow is asked for; the second clears the rest', () => {
+  const can = (ref: string) => ({
+    ref,
+    kind: 'capacitor' as const,
+    subtype: 'electrolytic',
+    pins: { '+': null, '-': null },
+    value: { capacitance: 470e-6, voltage: 200 },
+  });
+  const complaint = (...good: readonly string[]): Complaint => ({
+    unit: { kind: 'pc-supply', power: 200 },
+    board: { parts: [can('C1'), can('C2')] } as never,
+    topologies: ['half-bridge'],
+    symptom: 'rail-low',
+    observations: [
+      { rail: '12V', volts: 10.6 },
+      { rail: '5V', volts: 4.4 },
+      ...good.map((ref) => ({ ref, test: 'capacitance' as const, text: '445 uF of 470 uF' })),
+    ],
+  });
+  const [none, one, both] = [complaint(), complaint('C1'), complaint('C1', 'C2')].map((asked) => diagnose(asked));
+  const of = (found: typeof none) => found?.causes.find(({ cause }) => cause === 'bulk-dry')?.probability ?? 0;
+  const odds = (p: number) => p / (1 - p);
+  expect(odds(of(one)) / odds(of(none))).toBeGreaterThan(0.35);
+  expect(odds(of(both)) / odds(of(none))).toBeLessThan(0.1);
+  expect(one?.next.slice(0, 3).map(({ ref, test: by }) => `${ref} ${by}`)).toContain('C2 capacitance');
+});

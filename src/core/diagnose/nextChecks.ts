@@ -48,14 +48,17 @@ export function nextChecks(
   for (const name of CAUSE_NAMES) for (const one of causeOf(name).checks) asked.set(`${one.role} ${one.test}`, one);
   for (const { role, test, pins, good, bad } of asked.values()) {
     if (!has(role, of.circuits)) continue;
-    let left = 1;
+    const count = of.countOf(role);
+    let looked = 0;
     for (const [place, { ref, sure: usual }] of of.refsOf(role).entries()) {
       const sure = isAbsent(ref) ? (place === 0 ? RULE.untold : RULE.absent) * usual : usual;
       if (done.has(`${ref} ${test}`)) {
         // Asked already: what is left of the role is elsewhere.
-        left *= RULE.further;
+        looked += 1;
         continue;
       }
+      // Of several that do one work each is as likely as its fellows.
+      const left = looked < count && count > 1 ? 1 / (count - looked) : RULE.further ** looked;
       let [bads, noise] = [0, 0];
       for (const [name, p] of probabilities) {
         const tells = causeOf(name).checks.reduce(

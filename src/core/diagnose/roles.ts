@@ -81,6 +81,9 @@ const CAN_ROLES: ReadonlySet<RoleName> = new Set([
 const RESERVOIR = /line-transformer|linear/u;
 const FILM_ROLES: ReadonlySet<RoleName> = new Set(['xCapacitor', 'clamp', 'resonant', 'dropper', 'timing', 'store']);
 
+/** Amperes that one phase of a step-down converter carries: what gives more has several. */
+const PHASE = practice(30);
+
 /** Roles that one part of a unit has, not several in a row or side by side. */
 const SINGLE: ReadonlySet<RoleName> = new Set([
   'mainSwitch',
@@ -223,6 +226,16 @@ export class RoleBook {
       found.set(role, at < 0 ? ELSEWHERE : (BY_PLACE[at] ?? 0.1));
     }
     return found;
+  }
+
+  /** How many parts of a role do one work together: those of the board that surely are it, else as many as such circuits have. */
+  countOf(role: RoleName): number {
+    const { board, circuits } = this.of;
+    const there = (board?.parts ?? []).filter(({ ref }) => (this.rolesOf(ref).get(role) ?? 0) >= SURELY).length;
+    if (there > 0) return there;
+    const amperes = Math.max(0, ...(board?.nameplate?.outputs ?? []).map(({ i }) => i ?? 0));
+    const isPhased = /^(?:buck)(?!-)/u.test(circuits) && (role === 'syncFet' || role === 'mainSwitch');
+    return isPhased ? Math.max(1, Math.round(amperes / PHASE)) : 1;
   }
 
   /** References that may be a role, the surest first: those that are known, and then how it is usually numbered. */

@@ -84,6 +84,25 @@ const NOT_WITH_STANDBY: readonly CauseName[] = [
   'cable-broken',
 ];
 
+/**
+ * How much a good part clears its role, where several do one work: of two bulk cans the first clears half, the second the rest.
+ * As a share of what a single one would.
+ */
+function shareLeft(seen: Seen, role: RoleName, { observations }: Complaint, of: RoleBook): number {
+  const count = of.countOf(role);
+  if (count < 2) return 1;
+  const before = observations.slice(0, observations.indexOf(seen));
+  const isAlike = ({ ref, test, text, condition }: Seen) =>
+    ref !== undefined &&
+    ref !== seen.ref &&
+    test === seen.test &&
+    !isNothing(text) &&
+    (text !== undefined || condition === 'good') &&
+    (of.rolesOf(ref).get(role) ?? 0) >= 0.2;
+  const looked = new Set(before.filter(isAlike).map(({ ref }) => ref)).size;
+  return looked + 1 >= count ? 1 : 1 / (count - looked);
+}
+
 /** What a reading of a part, or of a rail, says of every cause. */
 export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh: Weigh): void {
   const rail = seen.rail ?? (seen.ref?.startsWith('rail ') ? seen.ref.slice(5) : undefined);
@@ -113,7 +132,11 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
     const reason = `${ref}: ${seen.text ?? seen.condition ?? state}`;
     if (state === 'good') {
       const asked = cause.checks.filter(({ test }) => seen.test === undefined || test === seen.test);
-      const told = asked.reduce((most, { role, tells = 0.95 }) => Math.max(most, (roles.get(role) ?? 0) * tells), 0);
+      const told = asked.reduce(
+        (most, { role, tells = 0.95 }) =>
+          Math.max(most, (roles.get(role) ?? 0) * tells * shareLeft(seen, role, complaint, of)),
+        0,
+      );
       const weight = isNothing(seen.text) ? RULE.nothing : seen.test === undefined ? RULE.untested : 1;
       if (told > 0) weigh(name, Math.max(RULE.leaves, 1 - weight * Math.min(0.97, 1.25 * told)), reason);
       continue;

@@ -15,7 +15,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   combine: 1,
   derating: 1,
   design: 5,
-  diagnose: 12,
+  diagnose: 13,
   evidence: 1,
   findings: 13,
   harvest: 15,
