@@ -14,6 +14,8 @@ export const routes = {
   donors: (query: { find?: string } = {}) => withQuery('/donors', query),
   donorRows: (query: { find: string; order: string }) => withQuery('/donors/rows', query),
   newDonor: () => '/donors/new',
+  compare: (codes: readonly string[] = []) => `/donors/compare${codes.length > 0 ? `?of=${codes.join(',')}` : ''}`,
+  trends: (query: { by?: string } = {}) => withQuery('/donors/trends', query),
   archive: () => '/donors/archive',
   donor: (code: string) => `/donors/${code}`,
   station: (
@@ -29,6 +31,9 @@ export const routes = {
   sheets: (code: string, query: { paper?: string; by?: string } = {}) =>
     withQuery(`/donors/${code}/trace/sheets`, query),
   runAsTraced: (code: string, query: { volts?: string } = {}) => withQuery(`/donors/${code}/trace/run`, query),
+  report: (code: string, query: { without?: string } = {}) => withQuery(`/donors/${code}/report`, query),
+  reportFile: (code: string, as: 'md' | 'pdf' | 'zip', query: { without?: string } = {}) =>
+    withQuery(`/donors/${code}/report/${as}`, query),
   photos: (code: string) => `/donors/${code}/photos`,
   photo: (code: string, id: string, query: { place?: string } = {}) => withQuery(`/donors/${code}/photos/${id}`, query),
   photoUpload: (code: string, query: Query) => withQuery(`/donors/${code}/photos/upload`, query),

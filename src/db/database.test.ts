@@ -188,6 +188,7 @@ describe('migrations', () => {
       '0018_repair-facts',
       '0019_power-up-marks',
       '0020_build_design',
+      '0021_record',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -13,6 +13,11 @@ export interface Note {
   readonly claim: boolean;
   /** How it stands by its latest event; a note has no standing. */
   readonly status: IssueStatus | '';
+  /** What the next unit of its kind should be told. */
+  readonly tellNext: boolean;
+  /** Whom a question was put to, and by when an answer is expected. */
+  readonly askedOf: string;
+  readonly dueMs: number | null;
   readonly answeredMs: number | null;
   readonly createdMs: number;
 }

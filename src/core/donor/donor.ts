@@ -1,3 +1,4 @@
+import type { OutcomeName } from './outcome';
 import type { InletName, Nameplate } from '../nameplate';
 import type { Clearance, OriginName, SymptomName, UnitKindName } from '../unit';
 
@@ -29,6 +30,10 @@ export interface Donor {
   readonly widthM: number | null;
   readonly heightM: number | null;
   readonly massKg: number | null;
+  /** How its work ended; empty while it is under way. */
+  readonly outcome: OutcomeName | '';
+  readonly outcomeNote: string;
+  readonly closedMs: number | null;
   readonly createdMs: number;
   /** When it was put into the archive. */
   readonly deletedMs: number | null;

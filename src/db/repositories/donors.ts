@@ -101,9 +101,13 @@ export interface DonorOrder {
 /** A page of donors that carry every word of a query, newest first within the order asked for. */
 export async function listDonors(
   db: Queryable,
-  of: { query?: string; page: number; size: number; order?: DonorOrder | undefined },
+  of: { query?: string; page: number; size: number; order?: DonorOrder | undefined; inWork?: boolean },
 ): Promise<DonorPage> {
-  const where = and(isNull(donors.deletedMs), ...words(of.query ?? ''));
+  const where = and(
+    isNull(donors.deletedMs),
+    of.inWork ? isNull(donors.closedMs) : undefined,
+    ...words(of.query ?? ''),
+  );
   const rows = await db
     .select()
     .from(donors)

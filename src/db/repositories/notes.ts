@@ -77,7 +77,16 @@ export async function eventsOfNotes(db: Queryable, noteIds: readonly string[]): 
 /** Writes a note, a question or a claim down; a claim begins its life as claimed. */
 export async function addNote(
   edit: Edit,
-  of: { text: string; ref?: string | undefined; question: boolean; claim: boolean; station: StationName },
+  of: {
+    text: string;
+    ref?: string | undefined;
+    question: boolean;
+    claim: boolean;
+    station: StationName;
+    tellNext?: boolean;
+    askedOf?: string;
+    dueMs?: number | null;
+  },
 ): Promise<void> {
   const now = edit.app.now();
   const noteId = await edit.insert('notes', {
@@ -88,6 +97,9 @@ export async function addNote(
     question: of.question,
     claim: of.claim,
     status: of.claim ? 'claimed' : '',
+    tellNext: of.tellNext ?? false,
+    askedOf: of.askedOf ?? '',
+    dueMs: of.dueMs ?? null,
     createdMs: now,
   });
   if (of.claim) await edit.insert('noteEvents', { noteId, status: 'claimed', because: '', atMs: now });

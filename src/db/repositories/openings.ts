@@ -1,6 +1,6 @@
 import type { Donor } from '../../core/donor';
 import type { RecordedOpeningStep, WorkSpell, Reassembly } from '../../core/opening';
-import { and, desc, eq, inArray, isNull, ne, sql } from 'drizzle-orm';
+import { and, count, desc, eq, inArray, isNull, ne, sql } from 'drizzle-orm';
 import type { PastHarvest } from '../../core/advice';
 import { judgeNameplate } from '../../core/nameplate';
 import type { StationName } from '../../core/station';
@@ -24,6 +24,15 @@ export async function listSpells(db: Queryable, donorId: string, station: Statio
     .from(workSpells)
     .where(and(eq(workSpells.donorId, donorId), eq(workSpells.station, station), isNull(workSpells.deletedMs)))
     .orderBy(workSpells.startedMs, workSpells.id);
+}
+
+/** How many clocks of a donor run. */
+export async function runningClocks(db: Queryable, donorId: string): Promise<number> {
+  const [row] = await db
+    .select({ running: count() })
+    .from(workSpells)
+    .where(and(eq(workSpells.donorId, donorId), isNull(workSpells.endedMs), isNull(workSpells.deletedMs)));
+  return row?.running ?? 0;
 }
 
 /** How putting a donor together again went, the latest word on it. */

@@ -3,7 +3,7 @@ import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-or
 import type { IssueStatus } from '../../core/benchline';
 import type { PinFunction } from '../../core/chips';
 import type { CheckTest, RepairFact } from '../../core/diagnose';
-import type { FactRelation } from '../../core/donor';
+import type { FactRelation, OutcomeName } from '../../core/donor';
 import type { Mounting, Wish } from '../../core/harvest';
 import type { BlockName, DutyName, FitmentName, KindName, TestName } from '../../core/part';
 import type { Nameplate, InletName } from '../../core/nameplate';
@@ -42,6 +42,10 @@ export const donors = sqliteTable(
     widthM: real('width_m'),
     heightM: real('height_m'),
     massKg: real('mass_kg'),
+    /** How its work ended; empty while it is under way. */
+    outcome: text('outcome').$type<OutcomeName | ''>().notNull().default(''),
+    outcomeNote: text('outcome_note').notNull().default(''),
+    closedMs: integer('closed_ms'),
     createdMs: createdMs(),
     deletedMs: deletedMs(),
   },
@@ -107,6 +111,11 @@ export const notes = sqliteTable(
     question: integer('question', { mode: 'boolean' }).notNull(),
     claim: integer('claim', { mode: 'boolean' }).notNull().default(false),
     status: text('standing').$type<IssueStatus | ''>().notNull().default(''),
+    /** What the next unit of its kind should be told. */
+    tellNext: integer('tell_next', { mode: 'boolean' }).notNull().default(false),
+    /** Whom a question was put to, and by when an answer is expected. */
+    askedOf: text('asked_of').notNull().default(''),
+    dueMs: integer('due_ms'),
     answeredMs: integer('answered_ms'),
     createdMs: createdMs(),
     deletedMs: deletedMs(),

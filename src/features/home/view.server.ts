@@ -14,7 +14,7 @@ const ISSUES = 8;
 /** Everything the bench shows at once. */
 export async function benchView(app: AppContext) {
   const [donors, issues, { lots, bins }] = await Promise.all([
-    donorLines(app, { query: '', page: 0, size: ON_THE_BENCH }),
+    donorLines(app, { query: '', page: 0, size: ON_THE_BENCH, inWork: true }),
     openIssueLines(app),
     stockTotals(app.db.read),
   ]);

@@ -1,4 +1,4 @@
-import { isSample } from '../../core/donor';
+import { isSample, OUTCOMES } from '../../core/donor';
 import { counted, formatQuantity } from '../../core/quantity';
 import { STATION_LABEL, stationInHand, type StationName, type StationSummary } from '../../core/station';
 import type { AppContext } from '../../db/context';
@@ -56,14 +56,18 @@ function donorLine(overview: DonorOverview): DonorLine {
     station,
     next: nextWords(overview, station),
     href: routes.station(donor.code, station),
-    live: [
-      ...(overview.isPowered ? [{ name: '', message: 'power is on: unplug it first' }] : []),
-      ...(facts.stores.total === 0 ? [{ name: '', message: 'no store is listed: treat it as charged' }] : []),
-      ...liveStores.map(({ name, lastVoltage }) => ({
-        name,
-        message: lastVoltage === null ? 'never read' : `last reading ${formatQuantity(lastVoltage, 'volt')}`,
-      })),
-    ],
+    // What went out of the house is no danger of the shop any more.
+    live:
+      donor.outcome !== '' && OUTCOMES[donor.outcome].goesOut
+        ? []
+        : [
+            ...(overview.isPowered ? [{ name: '', message: 'power is on: unplug it first' }] : []),
+            ...(facts.stores.total === 0 ? [{ name: '', message: 'no store is listed: treat it as charged' }] : []),
+            ...liveStores.map(({ name, lastVoltage }) => ({
+              name,
+              message: lastVoltage === null ? 'never read' : `last reading ${formatQuantity(lastVoltage, 'volt')}`,
+            })),
+          ],
     isPowered: overview.isPowered,
     isSample: isSample(donor),
     begun: {
@@ -75,8 +79,12 @@ function donorLine(overview: DonorOverview): DonorLine {
   };
 }
 
-function nextWords({ facts, liveStores, isPowered }: DonorOverview, station: ReturnType<typeof stationInHand>): string {
+function nextWords(
+  { donor, facts, liveStores, isPowered }: DonorOverview,
+  station: ReturnType<typeof stationInHand>,
+): string {
   if (isPowered) return 'unplug it first';
+  if (donor.outcome !== '') return `closed: ${OUTCOMES[donor.outcome].label}`;
   const { parts } = facts;
   switch (station) {
     case 'make-safe':

@@ -16,8 +16,11 @@ import { Facts } from '../../../ui/value/Facts';
 import { intakeView } from './present';
 import { kindOf, questionOf, readTexts, type IntakeTexts } from './fields';
 import type { IntakeFacts } from './facts.server';
+import type { KinView } from '../shared/kin.server';
 import type { SoakView } from './soak.server';
+import { KinList } from '../shared/KinList';
 import { AdvicePanel } from './AdvicePanel';
+import { useKin } from './useKin';
 
 const SIXTH = 'col-span-1 max-[620px]:col-span-2';
 const THIRD = 'col-span-2 max-[620px]:col-span-6';
@@ -49,6 +52,7 @@ export function IntakeSheet({
   discard,
   nextHref,
   soak,
+  id,
   children,
 }: {
   texts: IntakeTexts;
@@ -58,6 +62,8 @@ export function IntakeSheet({
   discard?: () => Promise<FormOutcome>;
   nextHref?: string;
   soak?: SoakView;
+  /** The unit itself, where it is stored. */
+  id?: string;
   /** What stands below the form: the plate's fields, the run under load, the photos. */
   children?: ReactNode;
 }) {
@@ -68,8 +74,9 @@ export function IntakeSheet({
     setTyped((before) => ({ ...before, ...(entries as Partial<IntakeTexts>) }));
   };
   const { right } = readTexts(typed);
+  const kin = useKin({ maker: typed.maker, model: typed.model, id });
   return (
-    <Halves judgement={<IntakeJudgement typed={typed} facts={facts} nextHref={nextHref} soak={soak} />}>
+    <Halves judgement={<IntakeJudgement typed={typed} facts={facts} nextHref={nextHref} soak={soak} kin={kin} />}>
       <div onChange={(event) => read((event.target as HTMLInputElement).form)}>
         <ActionForm action={action} label="Unit" guard className="grid max-w-[820px] grid-cols-6 gap-x-4 gap-y-1.5">
           <TextArea
@@ -249,11 +256,13 @@ function IntakeJudgement({
   facts,
   nextHref,
   soak,
+  kin,
 }: {
   typed: IntakeTexts;
   facts: IntakeFacts;
   nextHref?: string | undefined;
   soak?: SoakView | undefined;
+  kin: readonly KinView[];
 }) {
   const view = intakeView(questionOf(typed, facts));
   const blank = typed.nameplate.trim() === '' && typed.description.trim() === '' && !facts.plate;
@@ -275,6 +284,7 @@ function IntakeJudgement({
       >
         {nextOf(view.next, typed, facts)}
       </Next>
+      <KinList kin={kin} />
       {view.findings.length > 0 && <Findings items={view.findings} />}
       {soak && soak.findings.length > 0 && (
         <Section label="What the run suggests">

@@ -1,6 +1,6 @@
 'use server';
 
-import { type z } from 'zod';
+import { z } from 'zod';
 import { appContext, contextFor } from '../../../db/appContext';
 import { registerDonor, amendDonor, archiveDonor, restoreDonor, amendPlate, keepWeights } from './commands';
 import { addSoak, correctSoak, removeSoak } from './soakCommands';
@@ -8,6 +8,7 @@ import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { donorForm, plateForm, soakForm, weightsForm } from './schema';
 import { key } from '../shared/arguments';
+import { kinView, type KinView } from '../shared/kin.server';
 
 export async function registerDonorAction(data: FormData): Promise<FormOutcome> {
   return submit(donorForm, data, (form) => registerDonor(appContext(), form));
@@ -50,4 +51,12 @@ export async function correctSoakAction(of: { code: string; rowId: string }, dat
 
 export async function removeSoakAction(code: string, rowId: string): Promise<FormOutcome> {
   return removeSoak(appContext(), { code: key.parse(code), rowId: key.parse(rowId) });
+}
+
+const family = z.object({ maker: z.string().max(200), model: z.string().max(200), id: z.string().max(64).optional() });
+
+/** Units of the family that a maker and a model name, with what they tell. */
+export async function kinAction(of: z.input<typeof family>): Promise<readonly KinView[]> {
+  const { id, ...names } = family.parse(of);
+  return kinView(appContext().db.read, { ...names, ...(id === undefined ? {} : { id }) });
 }

@@ -1,4 +1,6 @@
+import Link from 'next/link';
 import type { ReactNode } from 'react';
+import { routes } from '../../../routes';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Claim, Next, Section } from '../../../ui/judgement/parts';
@@ -7,7 +9,12 @@ import type { DonorFrame } from '../shared/view.server';
 import { NoteList } from '../shared/NoteList';
 import type { NoteView } from '../shared/notes.server';
 import { IssueList } from '../shared/IssueList';
+import { KinList } from '../shared/KinList';
 import { FinishButton, NoteForm, UndoButton } from '../shared/NoteForms';
+import { Facts } from '../../../ui/value/Facts';
+import { ClosingForm } from './ClosingForm';
+import { AskForm, TellForm } from './RecordForms';
+import type { RecordView } from './view.server';
 
 /** Record: what was learnt, what is still asked, and everything that was done. */
 export function RecordSheet({
@@ -15,12 +22,14 @@ export function RecordSheet({
   notes,
   journal,
   kept,
+  view,
 }: {
   frame: DonorFrame;
   notes: readonly NoteView[];
   journal: readonly { id: string; when: string; station: string; message: string; undone: boolean }[];
   /** Sums that are kept with it. */
   kept: ReactNode;
+  view: RecordView;
 }) {
   const open = notes.filter((note) => note.open);
   const station: StationName = 'record';
@@ -28,23 +37,59 @@ export function RecordSheet({
     <Halves
       judgement={
         <Judgement>
-          <Claim label="What is still open">
-            {open.length === 0
-              ? 'No open question or claim'
-              : `${open.length} ${open.length === 1 ? 'issue is' : 'issues are'} open`}
+          <Claim label={view.closed === null ? 'What is still open' : 'How it ended'}>
+            {view.closed !== null
+              ? capital(view.closed)
+              : open.length === 0
+                ? 'No open question or claim'
+                : `${open.length} ${open.length === 1 ? 'issue is' : 'issues are'} open`}
           </Claim>
           {open.length > 0 && (
             <Section label="Open questions and claims">
               <IssueList code={frame.code} issues={open} />
             </Section>
           )}
-          <Next actions={<FinishButton code={frame.code} station={station} />}>
-            Write down what the next one of its kind should be told.
+          {view.came.length > 0 && (
+            <Section label="What came of it">
+              <Facts rows={view.came} />
+            </Section>
+          )}
+          <Next
+            actions={
+              <>
+                <Link href={routes.report(frame.code)} className="btn" data-tone="next">
+                  Report
+                </Link>
+                <Link href={routes.compare([frame.code])} className="btn">
+                  Compare
+                </Link>
+                <FinishButton code={frame.code} station={station} />
+              </>
+            }
+          >
+            {view.told.length === 0
+              ? 'Write down what the next one of its kind should be told.'
+              : 'Keep its report, or compare it with another.'}
           </Next>
+          <KinList kin={view.kin} />
+          <Section label="Close it">
+            <ClosingForm code={frame.code} view={view} />
+          </Section>
         </Judgement>
       }
     >
-      <NoteForm code={frame.code} station={station} />
+      <TellForm code={frame.code} />
+      {view.told.length > 0 && (
+        <ul aria-label="Told to the next one" className="dotted mb-4 text-[13.5px]">
+          {view.told.map((text) => (
+            <li key={text} className="py-1 font-semibold">
+              {text}
+            </li>
+          ))}
+        </ul>
+      )}
+      <NoteForm code={frame.code} station={station} aside />
+      <AskForm code={frame.code} />
       {notes.length > 0 && <NoteList notes={notes} withStation />}
       {kept}
       <h2 className="label mt-5 mb-1">All changes</h2>
@@ -83,3 +128,5 @@ export function RecordSheet({
     </Halves>
   );
 }
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

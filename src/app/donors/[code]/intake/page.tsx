@@ -19,6 +19,7 @@ export default async function IntakePage(props: StationProps) {
   return (
     <DonorPage frame={frame} station="intake">
       <IntakeSheet
+        id={donor.id}
         texts={intakeTexts(donor)}
         facts={facts}
         soak={soak}

@@ -1,0 +1,1 @@
+export { answerReport as GET } from '../../../../../features/donor/record/reportFiles.server';

@@ -1,0 +1,2 @@
+export { markdownOf } from './markdown';
+export { reportOf, type Block, type Report, type ReportPin, type ReportSection } from './report';

@@ -1,0 +1,338 @@
+import 'server-only';
+import { OUTCOMES } from '../../../core/donor';
+import { findingsOf } from '../../../core/findings';
+import { describePlate } from '../../../core/nameplate';
+import { kindRule } from '../../../core/part';
+import { formatQuantity } from '../../../core/quantity';
+import { reportOf, type Block, type Report, type ReportSection } from '../../../core/report';
+import { drawSchematic, schematicSvg, type Schematic } from '../../../core/schematic';
+import { STATION_LABEL } from '../../../core/station';
+import { SUMS } from '../../../core/sums';
+import { analyse } from '../../../core/topology';
+import { SYMPTOMS, UNIT_KINDS } from '../../../core/unit';
+import { powerWalk } from '../../../core/walk';
+import { donorTitle } from '../../../db/repositories/donors';
+import { listKeptSums } from '../../../db/repositories/keptSums';
+import { isOpen } from '../../../db/repositories/notes';
+import { listPowerUpMarks } from '../../../db/repositories/powerUp';
+import { listRepairFacts } from '../../../db/repositories/repairFacts';
+import { minutesByStation, yieldsOf } from '../../../db/repositories/yields';
+import { judgeRecord, testContext, tracedBoard } from '../../../services/board';
+import { unitRecord, type Dossier } from '../../../services/dossier';
+import { dayOf } from '../../../ui/value/moments';
+import { harvestView } from '../harvest/view.server';
+import { openingView } from '../open/view.server';
+import { measuredRows } from '../shared/measuredRows';
+import { ratingSummary } from '../shared/words';
+
+/** What may be left out of a report that goes out of the house. */
+export const LEFT_OUT = ['maker', 'origin'] as const;
+export type LeftOut = (typeof LEFT_OUT)[number];
+
+/** A report with what its blocks point to. */
+export interface DonorReport {
+  readonly report: Report;
+  /** Hashes of photos by the file they are called in the report. */
+  readonly photos: ReadonlyMap<string, string>;
+  readonly drawings: ReadonlyMap<string, Schematic>;
+  /** Parts and what was measured of them, as tables. */
+  readonly tables: Readonly<
+    Record<
+      'parts' | 'measurements',
+      { readonly head: readonly string[]; readonly rows: readonly (readonly string[])[] }
+    >
+  >;
+}
+
+const PARTS = ['part', 'kind', 'marking', 'ratings', 'case', 'condition', 'verdict'] as const;
+const MEASURED = ['part', 'what', 'reading', 'where'] as const;
+const CAUTION =
+  'What is told here was found on one unit, by hobbyists. Mains and stored charge can kill: read every store dead yourself, keep to your local code, and leave work on the mains to licensed people.';
+
+/** All that is known of a donor, in the order in which another person could follow it. */
+export async function donorReport(dossier: Dossier, without: readonly LeftOut[] = []): Promise<DonorReport> {
+  const { db, donor, plate } = dossier;
+  const isDone = (await dossier.overview()).facts.declaredDone.includes('trace');
+  const [parts, context, unit, opening, harvest, repair, powerUp, notes, photos, sums, minutes, yields, board] =
+    await Promise.all([
+      dossier.parts(),
+      testContext(dossier),
+      unitRecord(dossier),
+      openingView(dossier),
+      harvestView(dossier),
+      listRepairFacts(db, donor.id),
+      listPowerUpMarks(db, donor.id),
+      dossier.notes(),
+      dossier.photos(),
+      listKeptSums(db, { donorId: donor.id }),
+      minutesByStation(db, [donor.id]),
+      yieldsOf(db, [donor.id]),
+      tracedBoard(dossier, isDone),
+    ]);
+  const hidesMaker = without.includes('maker');
+  const named = hidesMaker ? { ...donor, maker: '', model: '' } : donor;
+  const partRows = parts.map((record) => {
+    const { part, ratings } = record;
+    return [
+      part.ref,
+      [kindRule(part.kind).label, part.subtype].filter(Boolean).join(', '),
+      part.marking ?? '',
+      ratingSummary(part.kind, ratings)
+        .map(({ text, source }) => `${text} (${source})`)
+        .join(', '),
+      part.package ?? '',
+      [...part.fitments, ...part.damage].join(', '),
+      part.state === 'harvested' ? 'in stock' : (judgeRecord(record, context)?.verdict ?? ''),
+    ];
+  });
+  const measured = parts.flatMap((record) =>
+    measuredRows(record, context).map(({ label, value, evidence }) => [
+      record.part.ref,
+      label,
+      value,
+      evidence || 'out of circuit',
+    ]),
+  );
+  const drawings = new Map<string, Schematic>();
+  const traced: Block[] = [];
+  let walk: readonly string[] = [];
+  let findings: readonly { readonly message: string; readonly advice?: string | undefined }[] = [];
+  if (board.parts.length > 0 && (board.joined?.length ?? 0) > 0) {
+    const analysis = analyse(board);
+    const { schematic } = drawSchematic(analysis);
+    drawings.set('schematic.svg', schematic);
+    traced.push({
+      kind: 'drawing',
+      file: 'schematic.svg',
+      caption: `The board as it was traced${isDone ? '' : ', not all of it yet'}`,
+      svg: schematicSvg(schematic),
+    });
+    walk = powerWalk(analysis);
+    findings = findingsOf(analysis.recognition);
+  }
+  const photoFiles = new Map(photos.map(({ photo }, place) => [`photos/${place + 1}.jpg`, photo.hash]));
+  const names = [donor.maker, donor.model].filter((word) => word !== '');
+  const hidden = (text: string): string =>
+    hidesMaker ? names.reduce((so, name) => so.replaceAll(name, '…'), text) : text;
+  const open = notes.filter(isOpen);
+  const taken = yields.get(donor.id);
+  const sections: ReportSection[] = [
+    {
+      id: 'unit',
+      title: 'The unit',
+      blocks: [
+        { kind: 'caution', text: CAUTION },
+        {
+          kind: 'facts',
+          rows: unitRows(dossier, { year: unit.year, hidesMaker, hidesOrigin: without.includes('origin') }),
+        },
+        {
+          kind: 'list',
+          items: unit.cautions.map(({ text }) => text),
+        },
+      ],
+    },
+    {
+      id: 'next',
+      title: 'What the next one of its kind should be told',
+      blocks: [{ kind: 'list', items: notes.filter(({ tellNext }) => tellNext).map(({ text }) => hidden(text)) }],
+    },
+    {
+      id: 'photos',
+      title: 'Photos',
+      blocks: photos.map(({ photo, pins }, place) => ({
+        kind: 'picture',
+        file: `photos/${place + 1}.jpg`,
+        caption: hidden(photo.caption || STATION_LABEL[photo.station]),
+        width: photo.widthPx,
+        height: photo.heightPx,
+        pins: pins.map(({ number, xShare, yShare, note }) => ({ number, x: xShare, y: yShare, note: hidden(note) })),
+      })),
+    },
+    {
+      id: 'opening',
+      title: 'How it came apart',
+      blocks: [
+        {
+          kind: 'list',
+          isOrdered: true,
+          items: opening.steps.map(({ seam, what, place, method, minutes: took, damage, kept }) =>
+            hidden([seam, what, place, method, took, damage, kept].filter((word) => word !== '').join(', ')),
+          ),
+        },
+        { kind: 'list', items: notes.filter((note) => note.station === 'open').map(({ text }) => hidden(text)) },
+        { kind: 'text', text: opening.reassembly ?? '' },
+      ],
+    },
+    { id: 'walk', title: 'What the power passes', blocks: [{ kind: 'list', isOrdered: true, items: walk }] },
+    { id: 'schematic', title: 'Schematic', blocks: traced },
+    {
+      id: 'parts',
+      title: 'Parts',
+      blocks: [{ kind: 'table', label: 'Parts', head: PARTS, rows: partRows }],
+    },
+    {
+      id: 'measurements',
+      title: 'Measurements',
+      blocks: [{ kind: 'table', label: 'Measurements', head: MEASURED, rows: measured }],
+    },
+    {
+      id: 'findings',
+      title: 'Findings',
+      blocks: [
+        { kind: 'list', items: findings.map(({ message, advice }) => [message, advice].filter(Boolean).join(' ')) },
+      ],
+    },
+    {
+      id: 'repair',
+      title: 'Diagnosis and repair',
+      blocks: [
+        {
+          kind: 'table',
+          label: 'Diagnosis and repair',
+          head: ['what', 'part', 'told or read', 'outcome'],
+          rows: repair.map(({ kind, ref, test, text, outcome }) => [
+            { complaint: 'complaint', seen: 'seen', check: 'check', fitted: 'fitted' }[kind],
+            ref,
+            hidden([test, text].filter((word) => word !== '').join(': ')),
+            outcome,
+          ]),
+        },
+        {
+          kind: 'table',
+          label: 'First power-up',
+          head: ['power-up', 'step', 'read', 'outcome'],
+          rows: powerUp.map(({ run, step, text, outcome }) => [String(run), step, text, outcome]),
+        },
+      ],
+    },
+    {
+      id: 'harvest',
+      title: 'What was taken out',
+      blocks: [
+        {
+          kind: 'table',
+          label: 'Lots',
+          head: ['lot', 'part', 'grade', 'pieces', 'bin'],
+          rows: harvest.lots.map(({ code, message, grade, pieces, bin }) => [
+            code,
+            message,
+            grade ?? '',
+            String(pieces),
+            bin,
+          ]),
+        },
+        {
+          kind: 'text',
+          text: taken
+            ? `${taken.pieces} pieces came out; ${taken.used} were used and ${taken.setAside} are set aside${taken.builds.length > 0 ? `, for ${taken.builds.join(', ')}` : ''}.`
+            : '',
+        },
+      ],
+    },
+    {
+      id: 'questions',
+      title: 'Open questions',
+      blocks: [
+        {
+          kind: 'list',
+          items: open.map(({ ref, text, askedOf, createdMs }) =>
+            hidden(
+              [ref ? `${ref}: ${text}` : text, askedOf ? `asked of ${askedOf}` : '', `since ${dayOf(createdMs)}`]
+                .filter((word) => word !== '')
+                .join('; '),
+            ),
+          ),
+        },
+      ],
+    },
+    {
+      id: 'notes',
+      title: 'Notes',
+      blocks: [
+        {
+          kind: 'list',
+          items: notes
+            .filter((note) => !isOpen(note) && !note.tellNext && note.station !== 'open')
+            .map(({ ref, text }) => hidden(ref ? `${ref}: ${text}` : text)),
+        },
+        {
+          kind: 'list',
+          items: sums.map(({ sum, ref, answer }) =>
+            [SUMS.find(({ id }) => id === sum)?.title ?? sum, ref, answer].filter((word) => word !== '').join(', '),
+          ),
+        },
+      ],
+    },
+    {
+      id: 'time',
+      title: 'Time',
+      blocks: [
+        {
+          kind: 'facts',
+          rows: [
+            ...minutes.map(
+              ({ station, minutes: took }) => [STATION_LABEL[station], `${Math.max(1, Math.round(took))} min`] as const,
+            ),
+            ...(donor.outcome === ''
+              ? []
+              : [
+                  [
+                    'how it ended',
+                    [
+                      OUTCOMES[donor.outcome].label,
+                      donor.closedMs === null ? '' : dayOf(donor.closedMs),
+                      donor.outcomeNote,
+                    ]
+                      .filter((word) => word !== '')
+                      .join(', '),
+                  ] as const,
+                ]),
+          ],
+        },
+      ],
+    },
+  ];
+  return {
+    report: reportOf({
+      title: donorTitle(named) || UNIT_KINDS[donor.kind].label,
+      subtitle: [donor.code, describePlate(plate), dayOf(dossier.now)].filter((word) => word !== '').join(' · '),
+      sections,
+    }),
+    photos: photoFiles,
+    drawings,
+    tables: { parts: { head: PARTS, rows: partRows }, measurements: { head: MEASURED, rows: measured } },
+  };
+}
+
+function unitRows(
+  { donor, plate }: Dossier,
+  of: { readonly year: number | undefined; readonly hidesMaker: boolean; readonly hidesOrigin: boolean },
+): readonly (readonly [string, string])[] {
+  const { lengthM, widthM, heightM, massKg } = donor;
+  const size = [lengthM, widthM, heightM].every((side) => side !== null)
+    ? [lengthM, widthM, heightM].map((side) => Math.round((side ?? 0) * 1000)).join(' × ')
+    : '';
+  const rows: readonly (readonly [string, string])[] = [
+    ['kind', UNIT_KINDS[donor.kind].label],
+    ...(of.hidesMaker
+      ? []
+      : ([
+          ['maker', donor.maker],
+          ['model', donor.model],
+          ['label', donor.nameplate],
+        ] as const)),
+    ['reads', describePlate(plate)],
+    ['made', of.year === undefined ? '' : String(of.year)],
+    ['size', size === '' ? '' : `${size} mm`],
+    ['weight', massKg === null ? '' : formatQuantity(massKg, 'kilogram')],
+    ...(of.hidesOrigin ? [] : ([['came from', donor.origin]] as const)),
+    [
+      'complaint',
+      [donor.symptomKind === '' ? '' : SYMPTOMS[donor.symptomKind], donor.symptom]
+        .filter((word) => word !== '')
+        .join(', '),
+    ],
+  ];
+  return rows.filter(([, value]) => value !== '');
+}
