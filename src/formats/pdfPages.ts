@@ -58,7 +58,7 @@ export class PdfPages {
     const { size = 9.5, font = 'plain', indent = 0, pale = false } = of;
     const own = this.fonts[font];
     const width = PAGE.width - 2 * PAGE.edge - indent;
-    for (const line of wrapped(printable(text), own, size, width)) {
+    for (const line of text.split('\n').flatMap((part) => wrapped(printable(part), own, size, width))) {
       this.room(size * 1.35);
       this.y -= size * 1.35;
       this.page.drawText(line, { x: PAGE.edge + indent, y: this.y, size, font: own, color: pale ? PALE : INK });
@@ -78,7 +78,7 @@ export class PdfPages {
     const own = this.fonts[font];
     const columns = cells.map((cell, place) => {
       const right = at[place + 1] ?? PAGE.width - 2 * PAGE.edge;
-      return wrapped(printable(cell), own, size, right - (at[place] ?? 0) - 6);
+      return wrapped(printable(cell.replaceAll(/\s*\n\s*/gu, ' ')), own, size, right - (at[place] ?? 0) - 6);
     });
     const lines = Math.max(...columns.map((one) => one.length));
     this.room(lines * size * 1.3 + 4);

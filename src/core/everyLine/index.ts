@@ -9,7 +9,9 @@ export type EveryLine =
   /** A question of stock, in the words of the stock search. */
   | { readonly kind: 'find'; readonly filter: string }
   /** A converter out of the drawers, in the words of its sheet. */
-  | { readonly kind: 'design'; readonly query: Readonly<Record<string, string>> };
+  | { readonly kind: 'design'; readonly query: Readonly<Record<string, string>> }
+  /** Donors to lay side by side. */
+  | { readonly kind: 'compare'; readonly codes: readonly string[] };
 
 const HELP = /^(?:\?|help(?: me)?|hilfe|aide|words|what can i (?:say|type))\??$/i;
 const UNDO = /^(?:undo(?: (?:it|that|last))?|take (?:it|that) back|rückgängig|annuler)$/i;
@@ -17,6 +19,20 @@ const UNPLUGGED =
   /^(?:(?:it(?:'?s| is)? |i |we )?(?:have |just )?unplugged(?: it)?(?: now)?|pulled the plug|unplug(?: it)?|plug(?:ged)? out|power(?:ed)? (?:is )?(?:off|away)(?: now)?|mains off|switched off|off the mains|ausgesteckt|stecker gezogen|débranché)$/i;
 const GO = /^(?:(?:go|jump) to|open|show)\s+/i;
 const FIND = /^(?:find|search|stock|suche|cherche)\s+(.+)$/i;
+
+const COMPARE = /^compare\s+(.+)$/i;
+
+/** What a code looks like; whether a donor has it is told where they are laid side by side. */
+const CODE_LIKE = /^([a-z0-9]{3})-?([a-z0-9]{3})$/iu;
+
+/** `compare K7F-2QM M4D-2TX`, `compare k7f2qm with m4d2tx`; nothing where a word does not look like a code. */
+function readCompare(line: string): EveryLine | undefined {
+  const words = COMPARE.exec(line)?.[1]
+    ?.split(/[\s,;]+|\b(?:with|and|to)\b/iu)
+    .filter((word) => word.trim() !== '');
+  const codes = words?.flatMap((word) => CODE_LIKE.exec(word)?.slice(1, 3).join('-').toUpperCase() ?? []);
+  return codes && codes.length === words?.length ? { kind: 'compare', codes } : undefined;
+}
 
 const VOLTS = String.raw`\d+(?:[.,]\d+)?`;
 const DESIGN = new RegExp(
@@ -61,6 +77,8 @@ export function readEveryLine(text: string): EveryLine | undefined {
   if (found && (line.includes('-') || GO.test(line))) return { kind: 'code', ...found };
   const design = readDesign(line);
   if (design) return design;
+  const compared = readCompare(line);
+  if (compared) return compared;
   const filter = FIND.exec(line)?.[1];
   return filter === undefined ? undefined : { kind: 'find', filter };
 }
@@ -78,6 +96,10 @@ export function everyLineText(read: EveryLine): string {
       return `go to ${read.owner} ${read.code}`;
     case 'find':
       return `find ${read.filter} in stock`;
+    case 'compare':
+      return read.codes.length > 1
+        ? `lay ${read.codes.join(' and ')} side by side`
+        : `compare ${read.codes[0] ?? ''} with another`;
     case 'design': {
       const { from, to, out, amps, isolated } = read.query;
       return `design ${from}${to ? ` to ${to}` : ''} in, ${out} at ${amps} out${isolated ? ', floating' : ''}, from the drawers`;
@@ -91,5 +113,6 @@ export const EVERY_LINE_EXAMPLES: readonly { readonly line: string; readonly mea
   { line: 'undo', means: 'undoes the last step' },
   { line: 'unplugged', means: 'the unit that has power on is unplugged' },
   { line: 'find nmos 600V', means: 'asks what the drawers hold' },
+  { line: 'compare K7F-2QM M4D-2TX', means: 'lays two donors side by side' },
   { line: 'design 24V to 48V at 1A', means: 'designs a converter out of the drawers' },
 ];

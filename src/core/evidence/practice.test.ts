@@ -13,6 +13,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   bringup: 12,
   chips: 3,
   combine: 1,
+  compare: 3,
   derating: 1,
   design: 5,
   diagnose: 13,

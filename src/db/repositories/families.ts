@@ -1,4 +1,4 @@
-import { and, eq, inArray, isNotNull, isNull, like, ne, sql } from 'drizzle-orm';
+import { and, eq, inArray, isNull, like, ne, sql } from 'drizzle-orm';
 import { kinship, type Donor, type Kinship } from '../../core/donor';
 import type { Queryable } from '../client';
 import { donors, notes, repairFacts } from '../schema';
@@ -56,19 +56,4 @@ export async function toldBy(db: Queryable, ids: readonly string[]) {
       .orderBy(repairFacts.id),
   ]);
   return { told, failed };
-}
-
-/** How many donors there are that came to an end, by how. */
-export async function outcomesBetween(db: Queryable, from: number, to: number) {
-  return db
-    .select({ outcome: donors.outcome, count: sql<number>`count(*)`.mapWith(Number) })
-    .from(donors)
-    .where(
-      and(
-        isNull(donors.deletedMs),
-        isNotNull(donors.closedMs),
-        sql`${donors.closedMs} >= ${from} and ${donors.closedMs} < ${to}`,
-      ),
-    )
-    .groupBy(donors.outcome);
 }

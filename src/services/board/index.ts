@@ -6,3 +6,4 @@ export { testContext, type TestContext } from './testContext';
 export { tracedBoard } from './tracedBoard';
 export { partRoles, sureTopologies, tracedReading } from './tracedReading';
 export { tracedValues, type TracedValues } from './tracedUnit';
+export { powerUpOf, type PowerUp } from './powerUp';

@@ -22,6 +22,9 @@ export default async function DonorsPage({ searchParams }: { searchParams: Searc
         subtitle={units}
         actions={
           <>
+            <Link href={routes.compare()} className="btn" data-tone="quiet">
+              compare
+            </Link>
             <Link href={routes.archive()} className="btn" data-tone="quiet">
               archive
             </Link>

@@ -7,7 +7,7 @@ import { addReading, findStore } from '../../../db/repositories/stores';
 import { openDossier } from '../../../services/dossier';
 import { refuse, run, type Outcome } from '../../../services/command';
 import { gateWords, readingAt } from './present';
-import { powerUpOf, type PowerUp } from './unitOf';
+import { powerUpOf, type PowerUp } from '../../../services/board';
 
 /** The step of a run that says it begins anew. */
 const BEGIN = 'begin';

@@ -4,7 +4,7 @@ import { formatQuantity } from '../../../core/quantity';
 import type { Dossier } from '../../../services/dossier';
 import { agoOf, clockOf } from '../../../ui/value/moments';
 import { readingAt } from './present';
-import { powerUpOf } from './unitOf';
+import { powerUpOf } from '../../../services/board';
 
 /** A step as a row of the list. */
 export interface StepRow {

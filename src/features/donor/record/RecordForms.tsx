@@ -7,7 +7,12 @@ import { askQuestionAction, tellNextAction } from './actions';
 /** What the next one of its kind should be told. */
 export function TellForm({ code }: { code: string }) {
   return (
-    <ActionForm action={tellNextAction.bind(null, code)} label="For the next one" className="grid gap-1" clearAfter>
+    <ActionForm
+      action={tellNextAction.bind(null, code)}
+      label="For the next one"
+      className="mb-4 grid max-w-[760px] gap-1"
+      clearAfter
+    >
       <TextArea name="text" label="for the next one of its kind" rows={2} />
       <div>
         <SubmitButton tone="next">Tell it</SubmitButton>

@@ -4,7 +4,7 @@ import { isOpen } from '../../../db/repositories/notes';
 import { latestReassembly, runningClocks } from '../../../db/repositories/openings';
 import { lotsOfDonor } from '../../../db/repositories/lotSearch';
 import type { Dossier } from '../../../services/dossier';
-import { powerUpOf } from '../powerup/unitOf';
+import { powerUpOf } from '../../../services/board';
 
 /** What stands of a unit when its work is to end. */
 export async function closingFacts(dossier: Dossier): Promise<ClosingFacts> {

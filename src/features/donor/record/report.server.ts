@@ -9,19 +9,21 @@ import { drawSchematic, schematicSvg, type Schematic } from '../../../core/schem
 import { STATION_LABEL } from '../../../core/station';
 import { SUMS } from '../../../core/sums';
 import { analyse } from '../../../core/topology';
+import { DAMAGES, SEAMS, type RecordedOpeningStep } from '../../../core/opening';
+import { lotTitle } from '../../../core/stock';
 import { SYMPTOMS, UNIT_KINDS } from '../../../core/unit';
 import { powerWalk } from '../../../core/walk';
 import { donorTitle } from '../../../db/repositories/donors';
 import { listKeptSums } from '../../../db/repositories/keptSums';
 import { isOpen } from '../../../db/repositories/notes';
+import { lotsOfDonor } from '../../../db/repositories/lotSearch';
+import { latestReassembly } from '../../../db/repositories/openings';
 import { listPowerUpMarks } from '../../../db/repositories/powerUp';
 import { listRepairFacts } from '../../../db/repositories/repairFacts';
 import { minutesByStation, yieldsOf } from '../../../db/repositories/yields';
 import { judgeRecord, testContext, tracedBoard } from '../../../services/board';
 import { unitRecord, type Dossier } from '../../../services/dossier';
 import { dayOf } from '../../../ui/value/moments';
-import { harvestView } from '../harvest/view.server';
-import { openingView } from '../open/view.server';
 import { measuredRows } from '../shared/measuredRows';
 import { ratingSummary } from '../shared/words';
 
@@ -49,26 +51,61 @@ const MEASURED = ['part', 'what', 'reading', 'where'] as const;
 const CAUTION =
   'What is told here was found on one unit, by hobbyists. Mains and stored charge can kill: read every store dead yourself, keep to your local code, and leave work on the mains to licensed people.';
 
+const REASSEMBLED = {
+  works: 'Put together again, and it works',
+  closed: 'Put together again',
+  loose: 'Put together, with something loose or left over',
+  'not-possible': 'It cannot be put together again',
+} as const;
+
+const stepWords = ({ seam, count, drive, place, method, minutes, damage, kept }: RecordedOpeningStep): string =>
+  [
+    SEAMS[seam].label,
+    [count === null ? '' : `${count} x`, drive].filter((word) => word !== '').join(' '),
+    place,
+    method,
+    minutes === null ? '' : `${Number(minutes.toFixed(1))} min`,
+    damage === 'none' ? '' : DAMAGES[damage],
+    kept,
+  ]
+    .filter((word) => word !== '')
+    .join(', ');
+
 /** All that is known of a donor, in the order in which another person could follow it. */
 export async function donorReport(dossier: Dossier, without: readonly LeftOut[] = []): Promise<DonorReport> {
   const { db, donor, plate } = dossier;
   const isDone = (await dossier.overview()).facts.declaredDone.includes('trace');
-  const [parts, context, unit, opening, harvest, repair, powerUp, notes, photos, sums, minutes, yields, board] =
-    await Promise.all([
-      dossier.parts(),
-      testContext(dossier),
-      unitRecord(dossier),
-      openingView(dossier),
-      harvestView(dossier),
-      listRepairFacts(db, donor.id),
-      listPowerUpMarks(db, donor.id),
-      dossier.notes(),
-      dossier.photos(),
-      listKeptSums(db, { donorId: donor.id }),
-      minutesByStation(db, [donor.id]),
-      yieldsOf(db, [donor.id]),
-      tracedBoard(dossier, isDone),
-    ]);
+  const [
+    parts,
+    context,
+    unit,
+    steps,
+    reassembly,
+    lots,
+    repair,
+    powerUp,
+    notes,
+    allPhotos,
+    sums,
+    minutes,
+    yields,
+    board,
+  ] = await Promise.all([
+    dossier.parts(),
+    testContext(dossier),
+    unitRecord(dossier),
+    dossier.openingSteps(),
+    latestReassembly(db, donor.id),
+    lotsOfDonor(db, donor.id),
+    listRepairFacts(db, donor.id),
+    listPowerUpMarks(db, donor.id),
+    dossier.notes(),
+    dossier.photos(),
+    listKeptSums(db, { donorId: donor.id }),
+    minutesByStation(db, [donor.id]),
+    yieldsOf(db, [donor.id]),
+    tracedBoard(dossier, isDone),
+  ]);
   const hidesMaker = without.includes('maker');
   const named = hidesMaker ? { ...donor, maker: '', model: '' } : donor;
   const partRows = parts.map((record) => {
@@ -110,6 +147,8 @@ export async function donorReport(dossier: Dossier, without: readonly LeftOut[] 
     walk = powerWalk(analysis);
     findings = findingsOf(analysis.recognition);
   }
+  // A photo of the label tells the maker.
+  const photos = hidesMaker ? allPhotos.filter(({ photo }) => photo.side !== 'label') : allPhotos;
   const photoFiles = new Map(photos.map(({ photo }, place) => [`photos/${place + 1}.jpg`, photo.hash]));
   const names = [donor.maker, donor.model].filter((word) => word !== '');
   const hidden = (text: string): string =>
@@ -140,14 +179,23 @@ export async function donorReport(dossier: Dossier, without: readonly LeftOut[] 
     {
       id: 'photos',
       title: 'Photos',
-      blocks: photos.map(({ photo, pins }, place) => ({
-        kind: 'picture',
-        file: `photos/${place + 1}.jpg`,
-        caption: hidden(photo.caption || STATION_LABEL[photo.station]),
-        width: photo.widthPx,
-        height: photo.heightPx,
-        pins: pins.map(({ number, xShare, yShare, note }) => ({ number, x: xShare, y: yShare, note: hidden(note) })),
-      })),
+      blocks: [
+        {
+          kind: 'caution',
+          text:
+            hidesMaker && photos.length > 0
+              ? 'A photo may still show the maker: look through them before this goes out.'
+              : '',
+        },
+        ...photos.map(({ photo, pins }, place) => ({
+          kind: 'picture' as const,
+          file: `photos/${place + 1}.jpg`,
+          caption: hidden(photo.caption || STATION_LABEL[photo.station]),
+          width: photo.widthPx,
+          height: photo.heightPx,
+          pins: pins.map(({ number, xShare, yShare, note }) => ({ number, x: xShare, y: yShare, note: hidden(note) })),
+        })),
+      ],
     },
     {
       id: 'opening',
@@ -156,12 +204,15 @@ export async function donorReport(dossier: Dossier, without: readonly LeftOut[] 
         {
           kind: 'list',
           isOrdered: true,
-          items: opening.steps.map(({ seam, what, place, method, minutes: took, damage, kept }) =>
-            hidden([seam, what, place, method, took, damage, kept].filter((word) => word !== '').join(', ')),
-          ),
+          items: steps.map((step) => hidden(stepWords(step))),
         },
         { kind: 'list', items: notes.filter((note) => note.station === 'open').map(({ text }) => hidden(text)) },
-        { kind: 'text', text: opening.reassembly ?? '' },
+        {
+          kind: 'text',
+          text: reassembly
+            ? [REASSEMBLED[reassembly.result], reassembly.remark].filter((word) => word !== '').join(': ')
+            : '',
+        },
       ],
     },
     { id: 'walk', title: 'What the power passes', blocks: [{ kind: 'list', isOrdered: true, items: walk }] },
@@ -214,11 +265,11 @@ export async function donorReport(dossier: Dossier, without: readonly LeftOut[] 
           kind: 'table',
           label: 'Lots',
           head: ['lot', 'part', 'grade', 'pieces', 'bin'],
-          rows: harvest.lots.map(({ code, message, grade, pieces, bin }) => [
-            code,
-            message,
-            grade ?? '',
-            String(pieces),
+          rows: lots.map(({ lot, bin, ratings }) => [
+            lot.code,
+            lotTitle({ kind: lot.kind, marking: lot.marking, ratings }),
+            lot.grade ?? '',
+            String(lot.onHand),
             bin,
           ]),
         },
@@ -329,7 +380,7 @@ function unitRows(
     ...(of.hidesOrigin ? [] : ([['came from', donor.origin]] as const)),
     [
       'complaint',
-      [donor.symptomKind === '' ? '' : SYMPTOMS[donor.symptomKind], donor.symptom]
+      [donor.symptomKind === '' ? '' : SYMPTOMS[donor.symptomKind].label, donor.symptom]
         .filter((word) => word !== '')
         .join(', '),
     ],

@@ -11,7 +11,7 @@ import { recordLine } from '../shared/recordLine';
 import { kinView } from '../shared/kin.server';
 import { askQuestion, closeDonor, reopenDonor, tellNext } from './commands';
 import { donorReport } from './report.server';
-import { reportBundle } from './reportFiles.server';
+import { reportBundle } from './reportBundle';
 import { askForm, closingForm } from './schema';
 import { recordView } from './view.server';
 

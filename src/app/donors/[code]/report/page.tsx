@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { donorReport } from '../../../../features/donor/record/report.server';
-import { leftOutIn } from '../../../../features/donor/record/reportFiles.server';
+import { leftOutIn } from '../../../../features/donor/record/reportBundle';
 import { ReportActions } from '../../../../features/donor/record/ReportActions';
 import { ReportView } from '../../../../features/donor/record/ReportView';
 import { routes } from '../../../../routes';

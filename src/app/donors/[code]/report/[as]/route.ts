@@ -1,1 +1,1 @@
-export { answerReport as GET } from '../../../../../features/donor/record/reportFiles.server';
+export { answerReport as GET } from '../../../../../features/donor/record/reportRoute.server';

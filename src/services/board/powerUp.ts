@@ -1,9 +1,10 @@
-import { planPowerUp, standingOf, type PowerUpPlan, type PowerUpUnit, type Standing } from '../../../core/bringup';
-import { partsByRole } from '../../../core/diagnose';
-import { recentOf } from '../../../core/recent';
-import { listPowerUpMarks } from '../../../db/repositories/powerUp';
-import { partRoles, tracedBoard, tracedReading } from '../../../services/board';
-import { holdOf, unitRecord, type Dossier } from '../../../services/dossier';
+import { planPowerUp, standingOf, type PowerUpPlan, type PowerUpUnit, type Standing } from '../../core/bringup';
+import { partsByRole } from '../../core/diagnose';
+import { recentOf } from '../../core/recent';
+import { listPowerUpMarks } from '../../db/repositories/powerUp';
+import { tracedBoard } from './tracedBoard';
+import { partRoles, tracedReading } from './tracedReading';
+import { holdOf, unitRecord, type Dossier } from '../dossier';
 
 /** A power-up as it stands: its steps with this unit's own numbers, what was answered, and how the unit is now. */
 export interface PowerUp {

@@ -1,0 +1,103 @@
+import 'server-only';
+import { changeOver, trendOf, type Dated, type Span } from '../../core/compare';
+import { judgeNameplate } from '../../core/nameplate';
+import { recentOf } from '../../core/recent';
+import { UNIT_KIND_NAMES, UNIT_KINDS, type UnitKindName } from '../../core/unit';
+import type { AppContext } from '../../db/context';
+import { ageOf, plateOf } from '../../db/repositories/plate';
+import { datedDonors, efficiencyByDonor, hoursByDonor, type DatedDonor } from '../../db/repositories/trends';
+
+/** A quantity over the years. */
+export interface Trend {
+  readonly id: string;
+  readonly label: string;
+  readonly unit: string;
+  readonly spans: readonly Span[];
+  readonly count: number;
+  readonly says: string;
+}
+
+export interface TrendsView {
+  readonly kind: UnitKindName | '';
+  readonly kinds: readonly { readonly value: UnitKindName; readonly label: string; readonly count: number }[];
+  readonly total: number;
+  /** Donors whose year is known. */
+  readonly dated: number;
+  readonly trends: readonly Trend[];
+}
+
+/** Labels whose reading is remembered: reading one takes a good part of a millisecond. */
+const REMEMBERED = 20000;
+const readingOf = recentOf<{ readonly watts: number | undefined; readonly year: number | undefined }>(REMEMBERED);
+
+const read = (donor: DatedDonor, now: number) =>
+  readingOf(
+    `${donor.nameplate}\u0000${donor.dateCodes}\u0000${donor.plate ? JSON.stringify(donor.plate) : ''}`,
+    () => ({
+      watts: judgeNameplate(plateOf(donor)).ratedPower,
+      year: ageOf(donor, [], now).newest?.year,
+    }),
+  );
+
+/** What the donors of the shop come to over the years they were made in. */
+export async function trendsView({ db, now }: Pick<AppContext, 'db' | 'now'>, by: string): Promise<TrendsView> {
+  const moment = now();
+  const [donors, hours, efficiencies] = await Promise.all([
+    datedDonors(db.read),
+    hoursByDonor(db.read),
+    efficiencyByDonor(db.read),
+  ]);
+  const kind = UNIT_KIND_NAMES.find((name) => name === by) ?? '';
+  const counts = new Map<UnitKindName, number>();
+  for (const donor of donors) counts.set(donor.kind, (counts.get(donor.kind) ?? 0) + 1);
+  const facts = donors
+    .filter((donor) => kind === '' || donor.kind === kind)
+    .map((donor) => ({ donor, ...read(donor, moment) }));
+  const trend = (
+    id: string,
+    label: string,
+    unit: string,
+    valueOf: (fact: (typeof facts)[number]) => number | undefined,
+  ): Trend => {
+    const points = facts.flatMap((fact): readonly Dated[] => {
+      const value = valueOf(fact);
+      return fact.year === undefined || value === undefined || !Number.isFinite(value)
+        ? []
+        : [{ year: fact.year, value }];
+    });
+    const spans = trendOf(points);
+    const change = changeOver(spans);
+    return {
+      id,
+      label,
+      unit,
+      spans,
+      count: points.length,
+      says:
+        change === undefined
+          ? 'of too few years to tell'
+          : `${Math.abs(Math.round(100 * change))} % ${change >= 0 ? 'more' : 'less'} than in ${String(spans[0]?.from ?? '')}`,
+    };
+  };
+  const litres = ({ donor: { lengthM, widthM, heightM } }: (typeof facts)[number]) =>
+    lengthM !== null && widthM !== null && heightM !== null ? lengthM * widthM * heightM * 1e3 : undefined;
+  const per = (value: number | undefined, of: number | undefined) =>
+    value === undefined || of === undefined || of <= 0 ? undefined : value / of;
+  return {
+    kind,
+    kinds: [...counts]
+      .map(([value, count]) => ({ value, label: UNIT_KINDS[value].label, count }))
+      .toSorted((a, b) => b.count - a.count),
+    total: facts.length,
+    dated: facts.filter(({ year }) => year !== undefined).length,
+    trends: [
+      trend('density', 'Power density', 'W a litre', (fact) => per(fact.watts, litres(fact))),
+      trend('weight', 'Power by weight', 'W a kilogram', (fact) => per(fact.watts, fact.donor.massKg ?? undefined)),
+      trend('efficiency', 'Efficiency, measured', '%', (fact) => {
+        const share = efficiencies.get(fact.donor.id);
+        return share === undefined ? undefined : 100 * share;
+      }),
+      trend('hours', 'Hours of its best can', 'h', (fact) => hours.get(fact.donor.id)),
+    ],
+  };
+}
