@@ -15,6 +15,8 @@ export const routes = {
   donorRows: (query: { find: string; order: string }) => withQuery('/donors/rows', query),
   newDonor: () => '/donors/new',
   compare: (codes: readonly string[] = []) => `/donors/compare${codes.length > 0 ? `?of=${codes.join(',')}` : ''}`,
+  questions: () => '/donors/questions',
+  glance: (query: { month?: string } = {}) => withQuery('/glance', query),
   trends: (query: { by?: string } = {}) => withQuery('/donors/trends', query),
   archive: () => '/donors/archive',
   donor: (code: string) => `/donors/${code}`,
@@ -81,6 +83,8 @@ export const routes = {
     `/${{ donor: 'donors', lot: 'stock', build: 'builds' }[owner]}/${code}`,
 
   guide: (section?: string) => `/guide${section === undefined ? '' : `#${section}`}`,
+  guideSearch: (find: string) => withQuery('/guide', { find }),
+  article: (id: string, line?: string) => `/guide/${id}${line === undefined ? '' : `#${line}`}`,
   chips: () => '/guide/chips',
   chip: (id: string) => `/guide/chips/${encodeURIComponent(id)}`,
   markings: () => '/guide/markings',

@@ -17,6 +17,9 @@ export default async function BenchPage() {
         subtitle={view.subtitle}
         actions={
           <>
+            <Link href={routes.glance()} className="btn" prefetch={false}>
+              The shop at a glance
+            </Link>
             <Link href={routes.scan()} className="btn" prefetch={false}>
               Scan a label
             </Link>

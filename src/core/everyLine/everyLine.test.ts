@@ -21,6 +21,7 @@ test.each`
   ${'design 24V to 48V at 1A'}                        | ${{ kind: 'design', query: { from: '24V', out: '48V', amps: '1A' } }}
   ${'design 22-26V to 48V 1A'}                        | ${{ kind: 'design', query: { from: '22V', to: '26V', out: '48V', amps: '1A' } }}
   ${'design 10..14 V into -12 V, 500 mA ripple 50mV'} | ${{ kind: 'design', query: { from: '10V', to: '14V', out: '-12V', amps: '500mA', ripple: '50mV' } }}
+  ${'guide snubber?'}                                 | ${{ kind: 'guide', find: 'snubber' }}
   ${'compare K7F-2QM m4d2tx'}                         | ${{ kind: 'compare', codes: ['K7F-2QM', 'M4D-2TX'] }}
   ${'compare K7F-2QM with M4D-2TX'}                   | ${{ kind: 'compare', codes: ['K7F-2QM', 'M4D-2TX'] }}
   ${'design mains to 12V at 2A'}                      | ${{ kind: 'design', query: { from: 'mains', out: '12V', amps: '2A' } }}
@@ -40,6 +41,8 @@ test.each([
   'undo c3 82u',
   'design something nice',
   'compare prices of capacitors',
+  'what is the six-pin part by T1',
+  'guide',
   'design 24V',
   LOT.replace('-', ''),
   'unplugged it and read c3',

@@ -10,6 +10,8 @@ export type EveryLine =
   | { readonly kind: 'find'; readonly filter: string }
   /** A converter out of the drawers, in the words of its sheet. */
   | { readonly kind: 'design'; readonly query: Readonly<Record<string, string>> }
+  /** Words to look for in the Guide. */
+  | { readonly kind: 'guide'; readonly find: string }
   /** Donors to lay side by side. */
   | { readonly kind: 'compare'; readonly codes: readonly string[] };
 
@@ -20,6 +22,7 @@ const UNPLUGGED =
 const GO = /^(?:(?:go|jump) to|open|show)\s+/i;
 const FIND = /^(?:find|search|stock|suche|cherche)\s+(.+)$/i;
 
+const GUIDE = /^guide\s+(.+?)\??$/i;
 const COMPARE = /^compare\s+(.+)$/i;
 
 /** What a code looks like; whether a donor has it is told where they are laid side by side. */
@@ -77,6 +80,8 @@ export function readEveryLine(text: string): EveryLine | undefined {
   if (found && (line.includes('-') || GO.test(line))) return { kind: 'code', ...found };
   const design = readDesign(line);
   if (design) return design;
+  const asked = GUIDE.exec(line)?.[1];
+  if (asked) return { kind: 'guide', find: asked };
   const compared = readCompare(line);
   if (compared) return compared;
   const filter = FIND.exec(line)?.[1];
@@ -96,6 +101,8 @@ export function everyLineText(read: EveryLine): string {
       return `go to ${read.owner} ${read.code}`;
     case 'find':
       return `find ${read.filter} in stock`;
+    case 'guide':
+      return `find ${read.find} in the Guide`;
     case 'compare':
       return read.codes.length > 1
         ? `lay ${read.codes.join(' and ')} side by side`
@@ -113,6 +120,7 @@ export const EVERY_LINE_EXAMPLES: readonly { readonly line: string; readonly mea
   { line: 'undo', means: 'undoes the last step' },
   { line: 'unplugged', means: 'the unit that has power on is unplugged' },
   { line: 'find nmos 600V', means: 'asks what the drawers hold' },
+  { line: 'guide snubber', means: 'finds in the rules of the trade' },
   { line: 'compare K7F-2QM M4D-2TX', means: 'lays two donors side by side' },
   { line: 'design 24V to 48V at 1A', means: 'designs a converter out of the drawers' },
 ];

@@ -18,7 +18,7 @@ export { lifeOf, lifeText } from './lifeCriteria';
 export { isUse, limitsFrom, limitText, mergeLimits, USE_NAMES, USES, type Limit, type Use } from './limits';
 export { measuredRatings } from './measuredRatings';
 export { mergeReadings, type MeasuredSet } from './mergeReadings';
-export { remainingLife, type LifeFacts, type RemainingLife } from './remainingLife';
+export { LIFE_RULE, remainingLife, usualLife, type LifeFacts, type RemainingLife } from './remainingLife';
 export { OPEN_WORDS, readingText, testField, testFields, TESTS, type TestField, type TestRule } from './tests';
 export { ohmsField, transformerReport, type TransformerReport } from './transformerReport';
 export { largestLossFactor } from './expectedEsr';

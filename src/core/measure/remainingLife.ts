@@ -7,6 +7,9 @@ const USUAL_LIFE: readonly (readonly [celsius: number, hours: number])[] = pract
 ]);
 /** Own heating at the rated ripple, K. Life guides of capacitor makers, from memory. */
 const RATED_HEATING = 5;
+/** What the hours of a can rest on. */
+export const LIFE_RULE =
+  'ten-degree rule with its ripple form, life guides of capacitor makers, from memory; hours of a class: common practice';
 /** Longer than this no rubber seal is credited, in hours. */
 const SEAL_HOURS = practice(15 * 8766);
 /** What is usually not known better than this: the air at the can, the ripple, the hours, the rule itself. */

@@ -30,7 +30,7 @@ export interface UnitCaution {
 const any = (words: readonly string[], pattern: RegExp) => words.some((word) => pattern.test(word));
 
 /** Cautions with when each applies. Common practice, no source, unless one is named. */
-const CAUTIONS: readonly (UnitCaution & { readonly applies: (facts: CautionFacts) => boolean })[] = [
+export const CAUTIONS: readonly (UnitCaution & { readonly applies: (facts: CautionFacts) => boolean })[] = [
   {
     name: 'mains capacitors',
     text: 'The reservoir and the X capacitors stay charged after the plug is out: minutes when their bleeder is open. Read each one.',

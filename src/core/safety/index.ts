@@ -6,7 +6,7 @@ export {
   type BankLink,
   type CapacitorBank,
 } from './capacitorBank';
-export { cautionsFor, type CautionFacts, type UnitCaution } from './cautions';
+export { CAUTIONS, cautionsFor, type CautionFacts, type UnitCaution } from './cautions';
 export { checkBleedPath, type BleedPathCheck } from './checkBleedPath';
 export { judgeBleedTool, type BleedReason, type BleedTool, type BleedVerdict } from './judgeBleedTool';
 export { bleedThroughLamp, type LampBleed } from './lampBleed';

@@ -60,7 +60,7 @@ test.each([
 });
 
 test('open questions are those not answered, of donors not archived', async () => {
-  expect(await openIssues(fixture.app.db.read, 10)).toMatchObject([{ text: 'which chip', donorCode: 'AAA-AAA' }]);
+  expect(await openIssues(fixture.app.db.read, 10, 0)).toMatchObject([{ text: 'which chip', donorCode: 'AAA-AAA' }]);
 });
 
 test('a title leaves out what is blank', () => {

@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, isNull, ne, or } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, ne, or, sql } from 'drizzle-orm';
 import type { IssueStatus, Note, NoteEvent } from '../../core/benchline';
 import type { StationName } from '../../core/station';
 import type { Queryable } from '../client';
@@ -21,23 +21,51 @@ const stillOpen = and(
   isNull(notes.deletedMs),
 );
 
-/** Open questions and claims over all donors, oldest first. */
-export async function openIssues(db: Queryable, limit: number) {
+const issueColumns = {
+  id: notes.id,
+  text: notes.text,
+  ref: notes.ref,
+  claim: notes.claim,
+  status: notes.status,
+  askedOf: notes.askedOf,
+  dueMs: notes.dueMs,
+  createdMs: notes.createdMs,
+  answeredMs: notes.answeredMs,
+  donorCode: donors.code,
+};
+
+/** Open questions and claims over all donors: those that are overdue first, then oldest first. */
+export async function openIssues(db: Queryable, limit: number, now: number) {
   return db
-    .select({
-      id: notes.id,
-      text: notes.text,
-      ref: notes.ref,
-      claim: notes.claim,
-      status: notes.status,
-      createdMs: notes.createdMs,
-      donorCode: donors.code,
-    })
+    .select(issueColumns)
     .from(notes)
     .innerJoin(donors, eq(donors.id, notes.donorId))
     .where(and(stillOpen, isNull(donors.deletedMs)))
-    .orderBy(notes.id)
+    .orderBy(sql`coalesce(${notes.dueMs} < ${now}, 0) desc`, notes.id)
     .limit(limit);
+}
+
+/** Questions and claims that were settled, the latest first, with what settled them. */
+export async function settledIssues(db: Queryable, limit: number) {
+  const rows = await db
+    .select(issueColumns)
+    .from(notes)
+    .innerJoin(donors, eq(donors.id, notes.donorId))
+    .where(
+      and(
+        or(notes.question, notes.claim),
+        eq(notes.status, 'settled'),
+        isNull(notes.deletedMs),
+        isNull(donors.deletedMs),
+      ),
+    )
+    .orderBy(desc(notes.id))
+    .limit(limit);
+  const events = await eventsOfNotes(
+    db,
+    rows.map(({ id }) => id),
+  );
+  return rows.map((row) => ({ ...row, last: events.get(row.id)?.findLast(({ status }) => status === 'settled') }));
 }
 
 /** Notes, questions and claims of a donor, in order; of one station or one part when given. */

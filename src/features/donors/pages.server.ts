@@ -1,6 +1,7 @@
 import 'server-only';
 import { appContext } from '../../db/appContext';
 import { compareView } from './compare.server';
+import { questionsView } from './questions.server';
 import { trendsView } from './trends.server';
 import { archivedLines, donorsView, moreDonors } from './view.server';
 
@@ -17,3 +18,6 @@ export const loadComparison = (typed: unknown) => compareView(appContext(), type
 
 /** What the donors come to over the years; of one kind, where the text names one. */
 export const loadTrends = (by: string) => trendsView(appContext(), by);
+
+/** What is asked and claimed over all donors. */
+export const loadQuestions = () => questionsView(appContext());

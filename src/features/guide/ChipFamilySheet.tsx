@@ -3,9 +3,10 @@ import { ChosenPin } from '../../ui/charts/ChosenPin';
 import { Halves } from '../../ui/frame/Halves';
 import { Judgement } from '../../ui/judgement/Judgement';
 import { Caution, Claim, Section } from '../../ui/judgement/parts';
+import { MetIn } from './ArticleSheet';
 
 /** One chip family: its pins and what to expect on each, unpowered, and what is remembered of it. */
-export function ChipFamilySheet({ family }: { family: ChipFamily }) {
+export function ChipFamilySheet({ family, met }: { family: ChipFamily; met: readonly string[] }) {
   const { id, function: does, pins, tells, names, memory } = family;
   const top = outlineOf(family, false);
   return (
@@ -15,7 +16,7 @@ export function ChipFamilySheet({ family }: { family: ChipFamily }) {
           <Claim label={CHIP_ROLES[family.role]}>{id}</Claim>
           <p className="text-[13.5px]">
             {does[0]?.toUpperCase()}
-            {does.slice(1)}.
+            {does.slice(1)}.{met.length > 0 && <MetIn codes={met} />}
           </p>
           {pins.length > 0 && (
             <ChosenPin

@@ -2,6 +2,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { GRAMMAR } from '../../core/benchline';
 import { SOURCE_MEANING, SOURCES } from '../../core/evidence';
+import { ARTICLES } from '../../core/guide';
 import { TESTS } from '../../core/measure';
 import { KIND_NAMES, kindRule, RATINGS } from '../../core/part';
 import { METER_LIMIT, SOLDER_LIMIT, TOUCH_LIMIT_DC } from '../../core/safety';
@@ -61,6 +62,23 @@ export function GuideSheet() {
               Fuses, X and Y capacitors, varistors and whatever bridges the barrier are replaced new, by type and class.
             </li>
             <li>Local codes and licensed practice go before anything written here.</li>
+          </ul>
+        </Chapter>
+        <Chapter id="trade" title="Rules of the trade">
+          <p>
+            The tables that Zorvek judges by, each line with its source and with the donors in which it was met. The
+            line at the foot of every page finds in them: <span className="font-mono">guide snubber</span>.
+          </p>
+          <ul className="dotted mt-2">
+            {ARTICLES.filter(({ id }) => id !== 'chips' && id !== 'topologies').map(({ id, title, intro, lines }) => (
+              <li key={id} className="py-1.5">
+                <Link href={routes.article(id)} className="font-semibold underline decoration-dotted">
+                  {title}
+                </Link>{' '}
+                <span className="text-[12px] text-ink-2">{lines.length}</span>
+                <span className="block text-ink-2">{intro}</span>
+              </li>
+            ))}
           </ul>
         </Chapter>
         <Chapter id="bench-line" title="The bench line">

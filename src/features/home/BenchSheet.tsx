@@ -117,11 +117,16 @@ function BenchJudgement({ view }: { view: BenchView }) {
                 <Link className="ref" href={href}>
                   {donorCode}
                 </Link>{' '}
-                <b className="font-semibold text-ochre">{sign}</b> {text}{' '}
+                <b className={`font-semibold ${sign === 'overdue' ? 'text-stop' : 'text-ochre'}`}>{sign}</b> {text}{' '}
                 <span className="text-[11.5px] text-ink-3">{since}</span>
               </li>
             ))}
           </ul>
+          <p className="mt-1 flex gap-4 text-[13px]">
+            <Link href={routes.questions()} className="underline decoration-dotted">
+              all questions
+            </Link>
+          </p>
         </Section>
       )}
       {first && (

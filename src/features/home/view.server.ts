@@ -59,12 +59,14 @@ const counted = (count: number, word: string) => `${count} ${count === 1 ? word 
 /** What wants attention across donors: questions and claims that are open. */
 async function openIssueLines({ db, now }: AppContext) {
   const moment = now();
-  return (await openIssues(db.read, ISSUES)).map(({ id, text, ref, claim, status, createdMs, donorCode }) => ({
-    id,
-    text: ref ? `${ref}: ${text}` : text,
-    sign: claim ? status : 'asked',
-    donorCode,
-    href: ref ? routes.station(donorCode, 'identify', { part: ref }) : routes.station(donorCode, 'record'),
-    since: agoOf(createdMs, moment),
-  }));
+  return (await openIssues(db.read, ISSUES, moment)).map(
+    ({ id, text, ref, claim, status, createdMs, dueMs, donorCode }) => ({
+      id,
+      text: ref ? `${ref}: ${text}` : text,
+      sign: dueMs !== null && dueMs < moment ? 'overdue' : claim ? status : 'asked',
+      donorCode,
+      href: ref ? routes.station(donorCode, 'identify', { part: ref }) : routes.station(donorCode, 'record'),
+      since: agoOf(createdMs, moment),
+    }),
+  );
 }

@@ -41,6 +41,7 @@ export interface Refusals {
   readonly 'power-up-first': { readonly first: string };
   readonly 'power-up-outside': { readonly says: string };
   readonly 'note-gone': NoData;
+  readonly 'no-number': { readonly ref: string };
   readonly 'closing-stopped': { readonly why: string };
   readonly 'sum-not-worked': { readonly sum: string };
   readonly 'nothing-open': { readonly ref: string };
@@ -181,6 +182,7 @@ const TEXT: { readonly [C in RefusalCode]: (data: Refusals[C]) => string } = {
   'power-up-moved': () => 'That step is not in hand any more: the list has moved on.',
   'power-up-first': ({ first }) => `${first} first; then this step can be answered.`,
   'power-up-outside': ({ says }) => `It does not pass: ${says}`,
+  'no-number': ({ ref }) => `${ref} has no marking that is a number: the answer cannot be kept with a type.`,
   'closing-stopped': ({ why }) => `${why} Tick “all the same” to close it so.`,
   'note-gone': () => 'That note is not there any more.',
   'sum-not-worked': ({ sum }) => `“${sum}” cannot be worked out of what is typed.`,

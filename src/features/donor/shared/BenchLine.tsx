@@ -81,6 +81,7 @@ export function BenchLine({ code, station, context }: { code: string; station: S
     if (every?.kind === 'help') openHelp();
     if (every?.kind === 'code') router.push(routes.coded(every));
     if (every?.kind === 'design') router.push(routes.design(every.query));
+    if (every?.kind === 'guide') router.push(routes.guideSearch(every.find));
     if (every?.kind === 'compare') router.push(routes.compare(every.codes));
     if (every?.kind === 'find') router.push(routes.stock({ find: every.filter }));
     if (every && every.kind !== 'undo' && every.kind !== 'unplugged') return undefined;

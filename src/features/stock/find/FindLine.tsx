@@ -109,6 +109,10 @@ export function FindLine({ unplug }: { unplug: () => Promise<FormOutcome> }) {
       router.push(routes.design(every.query));
       return undefined;
     }
+    if (every?.kind === 'guide') {
+      router.push(routes.guideSearch(every.find));
+      return undefined;
+    }
     if (every?.kind === 'compare') {
       router.push(routes.compare(every.codes));
       return undefined;

@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation';
 import { chipFamily } from '../../../../../core/chips';
 import { ChipFamilySheet } from '../../../../../features/guide/ChipFamilySheet';
+import { loadChipMet } from '../../../../../features/guide/pages.server';
 import { PageHead } from '../../../../../ui/frame/Page';
 
 export const metadata = { title: 'Chip family' };
@@ -11,7 +12,7 @@ export default async function ChipPage({ params }: { params: Promise<{ id: strin
   return (
     <>
       <PageHead title={family.id} subtitle={family.function} />
-      <ChipFamilySheet family={family} />
+      <ChipFamilySheet family={family} met={await loadChipMet(family.id)} />
     </>
   );
 }
