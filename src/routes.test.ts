@@ -83,6 +83,7 @@ const ADDRESSES: Record<keyof typeof routes, readonly [address: string, expected
   wholeSupply: [routes.wholeSupply(), '/builds/whole'],
   bringNeeds: [routes.bringNeeds('M4R-9XK'), '/builds/M4R-9XK/bring'],
   buildSheet: [routes.buildSheet('M4R-9XK'), '/builds/M4R-9XK/sheet'],
+  buildReport: [routes.buildReport('B1', 'zip'), '/builds/B1/report/zip'],
   buildDeck: [routes.buildDeck('M4R-9XK'), '/builds/M4R-9XK/deck'],
   importNeeds: [routes.importNeeds('M4R-9XK'), '/builds/M4R-9XK/needs'],
   newType: [routes.newType(), '/types/new'],

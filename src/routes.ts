@@ -65,6 +65,7 @@ export const routes = {
   build: (code: string, query: Query = {}) => withQuery(`/builds/${code}`, query),
   bringNeeds: (code: string) => `/builds/${code}/bring`,
   buildSheet: (code: string) => `/builds/${code}/sheet`,
+  buildReport: (code: string, as: 'md' | 'pdf' | 'zip') => `/builds/${code}/report/${as}`,
   buildDeck: (code: string) => `/builds/${code}/deck`,
   importNeeds: (code: string) => `/builds/${code}/needs`,
 

@@ -1,5 +1,6 @@
 import type { MountingName } from '../core/harvest';
 import type { CheckTest, Symptom } from '../core/diagnose';
+import type { OutcomeName } from '../core/donor';
 import type { StationName } from '../core/station';
 import type { SceneBoard } from '../server/meter';
 
@@ -33,6 +34,12 @@ export type Step =
   | { readonly photographed: SceneBoard; readonly notes?: Readonly<Record<string, string>> }
   /** Everything that beeps on a board is probed; or no more than the nets of these pins. */
   | { readonly traced: SceneBoard; readonly only?: readonly string[] }
+  /** What the next one of its kind should be told. */
+  | { readonly tell: string }
+  /** A question with whom it was put to, and by when an answer is expected. */
+  | { readonly ask: Readonly<Record<'text' | 'ref' | 'askedOf' | 'due', string>> }
+  /** Its work ends. */
+  | { readonly close: OutcomeName; readonly note: string }
   | { readonly wait: number };
 
 /** A unit and what was done to it. */

@@ -16,6 +16,8 @@ import { registerDonor } from '../features/donor/intake/commands';
 import { answerCheck, nameComplaint, tellSeen } from '../features/donor/repair/commands';
 import { finishStation } from '../features/donor/shared/commands';
 import { addOpeningStep, noteReassembly, startClock, stopClock } from '../features/donor/open/commands';
+import { askQuestion, closeDonor, tellNext } from '../features/donor/record/commands';
+import { askFormAt } from '../features/donor/record/schema';
 import { loggedParts, placePins } from '../features/donor/photos/boardPhotos';
 import { addPin, pairSides, photoIds, receivePhoto } from '../features/donor/photos/commands';
 import { recordLine } from '../features/donor/shared/recordLine';
@@ -157,7 +159,11 @@ async function playStep(stage: Stage, code: string, step: Step, known: KnownPart
       side: 'label' as const,
     };
     done('label', await receivePhoto(app, stage.photos, of));
-  } else if ('photographed' in step) await photographBoard(stage, code, step);
+  } else if ('tell' in step) done(step.tell, await tellNext(app, code, { text: step.tell }));
+  else if ('ask' in step) done(step.ask.text, await askQuestion(app, code, askFormAt(clock.now).parse(step.ask)));
+  else if ('close' in step)
+    done(step.close, await closeDonor(app, code, { outcome: step.close, note: step.note, anyway: 'on' }));
+  else if ('photographed' in step) await photographBoard(stage, code, step);
   else if ('traced' in step)
     for (const line of tracingLines(step.traced, step.only)) {
       clock.now += 1000 * PROBE_SECONDS;

@@ -90,13 +90,25 @@ function explain(place: LossPlace, a: Subject, b: Subject, losses: readonly [Los
     PLACE_ROLES[place].map((role) => subject.roles[role]?.[0]).find(Boolean),
   );
   if (!one || !other) return less;
-  if (place === 'switch' && one.ratings['rdsOn'] && other.ratings['rdsOn'])
-    return `R-on ${q(one.ratings['rdsOn'], 'ohm')} to ${q(other.ratings['rdsOn'], 'ohm')}: ${less}`;
+  if (place === 'switch' && one.ratings['rdsOn'] && other.ratings['rdsOn']) {
+    const [conducts, switches] = [
+      (losses[0].conduction ?? 0) - (losses[1].conduction ?? 0),
+      losses[0].watts - (losses[0].conduction ?? 0) - (losses[1].watts - (losses[1].conduction ?? 0)),
+    ];
+    const beside =
+      Math.abs(switches) < RULES.slightly
+        ? ''
+        : `; ${watt(switches)} ${switches > 0 ? 'less' : 'more'} while it switches, by the usual charge of such a die`;
+    return `R-on ${q(one.ratings['rdsOn'], 'ohm')} to ${q(other.ratings['rdsOn'], 'ohm')}: ${watt(conducts)} ${conducts >= 0 ? 'less' : 'more'} of every 100${beside}`;
+  }
   if (place === 'rectifier') {
     const isFet = (part: RolePart) => /mos/u.test(part.kind);
     const drop = (part: RolePart) =>
       isFet(part) ? `a FET of ${q(part.ratings['rdsOn'], 'ohm')}` : `drop ${q(dropOf(part), 'volt')}`;
     if (isFet(one) || isFet(other) || !b.amperes) return `${drop(one)} to ${drop(other)}: ${less}`;
+    // What nobody measured is no difference to tell.
+    if (one.ratings['vf'] === undefined && other.ratings['vf'] === undefined && dropOf(one) === dropOf(other))
+      return `${dropOf(one).toFixed(2)} V taken of both, not measured: ${less}`;
     // Both at the current of the last, so that one figure tells it.
     const at = (dropOf(one) - dropOf(other)) * b.amperes;
     return `drop ${dropOf(one).toFixed(2)} V to ${dropOf(other).toFixed(2)} V: ${watt(at)} ${at >= 0 ? 'less' : 'more'} at ${q(b.amperes, 'ampere')}`;
@@ -158,6 +170,17 @@ export function compare(subjects: readonly Subject[]): Comparison {
     ...places
       .map((place) => lossRow(place, subjects, losses))
       .toSorted((one, other) => spreadOf(other) - spreadOf(one)),
+    ...(Object.keys(PLACE_LABELS) as LossPlace[])
+      .filter(
+        (place) =>
+          !places.includes(place) && PLACE_ROLES[place].some((role) => subjects.some((one) => one.roles[role]?.length)),
+      )
+      .map((place) =>
+        plainRow(
+          PLACE_LABELS[place],
+          subjects.map((one) => placeText(place, one)),
+        ),
+      ),
     ...BESIDE.filter((role) => subjects.some((one) => one.roles[role]?.length)).map((role) =>
       plainRow(
         ROLES[role].label,
@@ -205,15 +228,17 @@ const spreadOf = ({ cells }: CompareRow): number => {
   return known.length > 1 ? Math.max(...known) - Math.min(...known) : 0;
 };
 
+function placeText(place: LossPlace, { roles }: Subject): string {
+  const role = PLACE_ROLES[place].find((one) => roles[one]?.length);
+  return role ? textOf(roles[role]) : '';
+}
+
 function lossRow(
   place: LossPlace,
   subjects: readonly Subject[],
   losses: readonly Readonly<Partial<Record<LossPlace, Loss>>>[],
 ): CompareRow {
-  const texts = subjects.map((subject) => {
-    const role = PLACE_ROLES[place].find((one) => subject.roles[one]?.length);
-    return role ? textOf(subject.roles[role]) : '';
-  });
+  const texts = subjects.map((subject) => placeText(place, subject));
   const own = losses.map((one) => one[place]);
   const [first, last] = [own[0], own.at(-1)];
   const [a, b] = [subjects[0], subjects.at(-1)];

@@ -41,6 +41,8 @@ export const PLACE_ROLES: Readonly<Record<LossPlace, readonly RoleName[]>> = {
 export interface Loss {
   readonly watts: number;
   readonly from: string;
+  /** Of a switch: what its resistance takes of it; the rest is lost while it switches. */
+  readonly conduction?: number;
 }
 
 interface Running {
@@ -86,8 +88,13 @@ export function lossesOf(subject: Subject): Readonly<Partial<Record<LossPlace, L
   if (!run) return {};
   const { current, scale } = run;
   const found: Partial<Record<LossPlace, Loss>> = {};
-  const set = (place: LossPlace, watts: number | undefined, from: string) => {
-    if (watts !== undefined && Number.isFinite(watts)) found[place] = { watts: watts * scale, from };
+  const set = (place: LossPlace, watts: number, from: string, conduction?: number) => {
+    if (Number.isFinite(watts))
+      found[place] = {
+        watts: watts * scale,
+        from,
+        ...(conduction === undefined ? {} : { conduction: conduction * scale }),
+      };
   };
   const fet = first(subject, 'mainSwitch');
   const { rdsOn, vds } = fet?.ratings ?? {};
@@ -103,7 +110,8 @@ export function lossesOf(subject: Subject): Readonly<Partial<Record<LossPlace, L
       charge: fet.ratings['qg'],
       outputCapacitance: fet.ratings['coss'],
     });
-    set('switch', own, `${fet.ref} of ${rdsOn} ohm at ${rms.toFixed(2)} A rms`);
+    const conduction = rms ** 2 * rdsOn * onGrowth({ rating: vds, celsius: JUNCTION_GOOD });
+    set('switch', own, `${fet.ref} of ${rdsOn} ohm at ${rms.toFixed(2)} A rms`, conduction);
   }
   const sync = first(subject, 'syncFet');
   const diode = first(subject, 'outputRectifier');

@@ -5,7 +5,9 @@ import { temporaryContext } from '../../db/testing/temporaryContext';
 import { undoStep, valueOf } from '../../services/command';
 import { designQuery, specOf } from './design.server';
 import { designSheet } from './designSheet.server';
+import { FIGURE_ROOM } from '../../core/whatif';
 import { keepDesign } from './keepDesign';
+import { buildReportFiles } from './report.server';
 import { keptDesign } from './keptDesign.server';
 
 type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
@@ -158,4 +160,23 @@ test.each`
   const sheet = await designSheet(fixture.app, typed);
   expect(sheet.chosen).toBeUndefined();
   expect(sheet.mains?.asked ?? sheet.problem).toMatch(says as RegExp);
+});
+
+test('the report of a designed build holds its needs, drawing, winding sheet, deck and first power-up', async () => {
+  const query = designQuery.parse({ from: '20V', to: '28V', out: '12V', amps: '1A', isolated: 'yes' });
+  const { code } = valueOf(await keepDesign(fixture.app, query, 'flyback KKK-025 wound'));
+  const files = await buildReportFiles(fixture.app, code.toLowerCase());
+  expect([...(files?.keys() ?? [])].toSorted()).toEqual([
+    'circuit.cir',
+    'needs.csv',
+    'report.md',
+    'report.pdf',
+    'schematic.svg',
+  ]);
+  const told = String(files?.get('report.md'));
+  for (const wanted of ['KKK-025', 'turns of', 'First power-up', 'set aside', 'schematic.svg'])
+    expect(told).toContain(wanted);
+  // Values stand beside the parts, and no room that was kept for one.
+  expect(String(files?.get('schematic.svg'))).not.toContain(FIGURE_ROOM);
+  expect(await buildReportFiles(fixture.app, 'NON-EXX')).toBeUndefined();
 });

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { Fragment } from 'react';
 import type { CompareRow, Subject } from '../../core/compare';
 import { formatQuantity } from '../../core/quantity';
 import { routes } from '../../routes';
@@ -98,7 +99,7 @@ function Boxes({ subjects }: { subjects: readonly Subject[] }) {
       {subjects.map(({ code, title, year, size, watts }) => {
         const volume = size && size.length * size.width * size.height * 1e6;
         return (
-          <figure key={code}>
+          <figure key={code} className="max-w-[340px] min-w-[240px] flex-1">
             <figcaption className="mb-1.5 text-[13.5px]">
               <Link href={routes.donor(code)} className="ref">
                 {code}
@@ -187,8 +188,9 @@ function SideBySide({
           <tr>
             <th>{hasWatts ? 'role' : 'figure'}</th>
             {subjects.map(({ code }) => (
-              <th key={code} className="font-mono">
+              <th key={code} className="font-mono" colSpan={hasWatts ? 2 : 1}>
                 {code}
+                {hasWatts && <span className="float-right pr-2 font-sans">W</span>}
               </th>
             ))}
             {!isPlain && <th>what the difference is</th>}
@@ -202,10 +204,14 @@ function SideBySide({
                 {name}
               </td>
               {cells.map(({ text, watts, why }, column) => (
-                <td key={subjects[column]?.code ?? column} title={why}>
-                  {text || <span className="text-ink-3">–</span>}
-                  {watts !== undefined && <b className="q float-right pl-2">{watts.toFixed(1)}</b>}
-                </td>
+                <Fragment key={subjects[column]?.code ?? column}>
+                  <td title={why}>{text || <span className="text-ink-3">–</span>}</td>
+                  {hasWatts && (
+                    <td data-align="end" className="q pr-3 font-semibold" title={why}>
+                      {watts?.toFixed(1)}
+                    </td>
+                  )}
+                </Fragment>
               ))}
               {!isPlain && <td className="text-[12.5px] text-ink-2">{says}</td>}
             </tr>
@@ -214,8 +220,13 @@ function SideBySide({
             <tr>
               <td className="font-semibold">in all, where known of each</td>
               {sums.map((sum, column) => (
-                <td key={subjects[column]?.code ?? column}>
-                  {sum !== undefined && <b className="q float-right">{sum.toFixed(1)}</b>}
+                <td
+                  key={subjects[column]?.code ?? column}
+                  colSpan={2}
+                  data-align="end"
+                  className="q pr-3 font-semibold"
+                >
+                  {sum?.toFixed(1)}
                 </td>
               ))}
               <td className="text-[12.5px] text-ink-2">{foot}</td>

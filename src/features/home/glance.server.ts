@@ -20,6 +20,7 @@ const query = z.object({
 /** Rows of each list, and days after which a unit in work counts as left lying; common practice, no source. */
 const SHOWN = 12;
 const LYING_DAYS = 60;
+const FIRST_DAYS = 7;
 
 export interface GlanceView {
   readonly title: string;
@@ -54,7 +55,8 @@ const nameOf = (year: number, month: number) => {
 /** What a month brought, what the drawers lack and what lies dead. */
 export async function glanceView({ db, now }: Pick<AppContext, 'db' | 'now'>, typed: unknown): Promise<GlanceView> {
   const moment = now();
-  const today = new Date(moment);
+  // In the first days of a month the one before says more.
+  const today = new Date(moment - FIRST_DAYS * 86400e3);
   const read = query.safeParse(typed);
   const [year = today.getFullYear(), month = today.getMonth() + 1] = (read.success ? read.data.month : undefined)
     ?.split('-')

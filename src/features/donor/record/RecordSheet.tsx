@@ -32,6 +32,7 @@ export function RecordSheet({
   view: RecordView;
 }) {
   const open = notes.filter((note) => note.open);
+  const plain = notes.filter(({ told }) => !told);
   const station: StationName = 'record';
   return (
     <Halves
@@ -90,7 +91,7 @@ export function RecordSheet({
       )}
       <NoteForm code={frame.code} station={station} aside />
       <AskForm code={frame.code} />
-      {notes.length > 0 && <NoteList notes={notes} withStation />}
+      {plain.length > 0 && <NoteList notes={plain} withStation />}
       {kept}
       <h2 className="label mt-5 mb-1">All changes</h2>
       {journal.length === 0 ? (

@@ -5,7 +5,7 @@ import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { key } from '../shared/arguments';
 import { askQuestion, closeDonor, reopenDonor, tellNext } from './commands';
-import { askForm, closingForm, tellForm } from './schema';
+import { askFormAt, closingForm, tellForm } from './schema';
 
 export async function closeDonorAction(code: string, data: FormData): Promise<FormOutcome> {
   return submit(closingForm, data, (form) => closeDonor(appContext(), key.parse(code), form));
@@ -20,5 +20,6 @@ export async function tellNextAction(code: string, data: FormData): Promise<Form
 }
 
 export async function askQuestionAction(code: string, data: FormData): Promise<FormOutcome> {
-  return submit(askForm, data, (form) => askQuestion(appContext(), key.parse(code), form));
+  const app = appContext();
+  return submit(askFormAt(app.now()), data, (form) => askQuestion(app, key.parse(code), form));
 }

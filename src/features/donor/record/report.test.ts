@@ -12,7 +12,7 @@ import { kinView } from '../shared/kin.server';
 import { askQuestion, closeDonor, reopenDonor, tellNext } from './commands';
 import { donorReport } from './report.server';
 import { reportBundle } from './reportBundle';
-import { askForm, closingForm } from './schema';
+import { askFormAt, closingForm } from './schema';
 import { recordView } from './view.server';
 
 type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
@@ -67,7 +67,7 @@ test('a report tells the unit, what the next one should know, its parts, its dra
     await askQuestion(
       fixture.app,
       code,
-      askForm.parse({ text: 'Does W mean wide?', ref: 'u1', askedOf: 'the maker', due: '2 weeks' }),
+      askFormAt(Date.now()).parse({ text: 'Does W mean wide?', ref: 'u1', askedOf: 'the maker', due: '2 weeks' }),
     ),
   );
   const { report } = await donorReport(await dossierOf(code));
@@ -141,6 +141,6 @@ test('what one of a family told stands at the next; a foreign one hears nothing'
 });
 
 test('a day that is none is refused by its text', () => {
-  const read = askForm.safeParse({ text: 'why', due: 'when it rains' });
+  const read = askFormAt(Date.now()).safeParse({ text: 'why', due: 'when it rains' });
   expect(read.success ? '' : read.error.issues[0]?.message).toContain('“when it rains” names no day');
 });

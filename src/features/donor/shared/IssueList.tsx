@@ -21,13 +21,14 @@ export function IssueList({ code, issues }: { code: string; issues: readonly Not
 }
 
 function IssueItem({ code, issue }: { code: string; issue: NoteView }) {
-  const { id, ref, text, sign, steps, next, open, when } = issue;
+  const { id, ref, text, sign, steps, next, open, when, asked } = issue;
   return (
     <>
       {sign && <b className={`font-semibold ${open ? 'text-ochre' : 'text-ink-2'}`}>{sign}: </b>}
       {ref && <span className="ref">{ref}</span>} <span className="whitespace-pre-wrap">{text}</span>
       <span className="block text-[11.5px] text-ink-3">
         {when}
+        {asked !== '' && `, ${asked}`}
         {steps
           .filter(({ status }) => status !== 'claimed')
           .map((step) => `; ${step.status} ${step.when}${step.because ? `, ${step.because}` : ''}`)

@@ -18,6 +18,10 @@ export interface NoteView {
   readonly claim: boolean;
   /** Whether it still waits for something. */
   readonly open: boolean;
+  /** It is told to the next unit of its kind. */
+  readonly told: boolean;
+  /** Whom it was put to and by when an answer is expected; empty where nobody said. */
+  readonly asked: string;
   /** The word that stands before it: what sort it is, and how it stands. */
   readonly sign: string;
   /** How it came to stand so, oldest first. */
@@ -49,6 +53,15 @@ export async function notesView(
     question: note.question,
     claim: note.claim,
     open: isOpen(note),
+    told: note.tellNext,
+    asked: [
+      note.askedOf === '' ? '' : `asked of ${note.askedOf}`,
+      note.dueMs === null
+        ? ''
+        : `${note.dueMs < now && isOpen(note) ? 'overdue since' : 'by'} ${dayOf(note.dueMs, now)}`,
+    ]
+      .filter((word) => word !== '')
+      .join(', '),
     sign: signOf(note),
     steps: (events.get(note.id) ?? []).map(({ atMs, status, because }) => ({ when: when(atMs), status, because })),
     next: nextStatuses(note.status, note.claim),

@@ -4,6 +4,7 @@ import { BuildSheet } from '../../../../features/builds/BuildSheet';
 import { loadBuild } from '../../../../features/builds/pages.server';
 import { KeptSums } from '../../../../features/sums/KeptSums';
 import { loadKeptSums } from '../../../../features/sums/pages.server';
+import { routes } from '../../../../routes';
 import { PageHead } from '../../../../ui/frame/Page';
 import { Tag } from '../../../../ui/value/marks';
 
@@ -20,7 +21,21 @@ export default async function BuildPage({
   if (!build) notFound();
   return (
     <>
-      <PageHead title={build.title} subtitle={build.line.message} actions={<Tag code={build.code} />} />
+      <PageHead
+        title={build.title}
+        subtitle={build.line.message}
+        actions={
+          <>
+            <a href={routes.buildReport(build.code, 'pdf')} className="btn" data-tone="quiet">
+              report
+            </a>
+            <a href={routes.buildReport(build.code, 'zip')} className="btn" data-tone="quiet">
+              all as zip
+            </a>
+            <Tag code={build.code} />
+          </>
+        }
+      />
       <BuildSheet
         build={build}
         begun={needBegun(await searchParams)}

@@ -1,0 +1,1 @@
+export { answerBuildReport as GET } from '../../../../../features/builds/reportRoute.server';
