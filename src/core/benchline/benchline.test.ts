@@ -284,3 +284,17 @@ describe('the time of a row of a run', () => {
     });
   });
 });
+
+test.each`
+  line                                           | ratings
+  ${'d8 schottky 100V 10A to-220'}               | ${'vrrm 100, ifav 10'}
+  ${'d8 ultrafast dual-diode 200V 16A vf 1.05'}  | ${'vrrm 200, ifav 16, vf 1.05'}
+  ${'d8 schottky 100V vf 0.45 to-220 secondary'} | ${'vrrm 100, vf 0.45'}
+`('“$line”: volts and amperes are ratings, and no number of the part', ({ line, ratings }) => {
+  const read = understand(line as string, { parts: [], stores: [] });
+  const [part] = read.ok ? read.records : [];
+  expect(part).toMatchObject({ kind: 'part', ref: 'D8' });
+  expect(part).not.toHaveProperty('marking');
+  const said = part?.kind === 'part' ? part.ratings.map(({ name, value }) => `${name} ${value}`).join(', ') : '';
+  expect(said).toBe(ratings);
+});

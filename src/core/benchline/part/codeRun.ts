@@ -22,6 +22,9 @@ const SPELLED_OUT: ReadonlySet<KindName> = new Set([
 /** A number in parts is taken as one when it reads at least this well. */
 const READS_AS_ONE = 0.3;
 
+/** Volts, or amperes of up to three digits: what a part is rated for, and no beginning of its number. */
+const RATED = /^(?:\d+(?:[.,]\d+)?k?V|\d{1,3}(?:[.,]\d+)?A)$/iu;
+
 /** A number that was typed in parts: `MBR 20100 CT`, `P6KE 200A`, `BZX 55 C 12`, `LM2596S -5.0 P+`. */
 export function codeRun(
   all: readonly Token[],
@@ -35,6 +38,7 @@ export function codeRun(
   const [first] = all.slice(index);
   if (
     !first ||
+    RATED.test(first.text) ||
     /^(?:like|as|same|an?)$/i.test(first.text) ||
     meaningsOf(first.text).some(({ as }) => as === 'package') ||
     !/^[a-z0-9?]{1,12}$/i.test(first.text) ||
