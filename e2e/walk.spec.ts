@@ -14,6 +14,9 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<readonly string[]>>
       '/donors',
       '/donors/new',
       '/donors/archive',
+      '/donors/trends',
+      '/donors/questions',
+      '/glance',
       '/builds/new',
       '/builds/design?from=22V&to=26V&out=48V&amps=1A',
       '/sums',
@@ -25,6 +28,9 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<readonly string[]>>
   'guide and types': async (page) => [
     ...[
       '/guide',
+      '/guide?find=snubber',
+      '/guide/seams',
+      '/guide/packages',
       '/guide/chips',
       '/guide/chips/TL494',
       '/guide/markings',
@@ -56,6 +62,7 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<readonly string[]>>
       '/builds',
       '/builds/design?from=22V&to=26V&out=48V&amps=1A',
       '/builds/whole?volts=36V&amps=1A',
+      '/builds/design?from=mains&out=12V&amps=5A',
       await hrefOn(page, '/builds', (at) => at.getByRole('link', { name: /Reading lamp/ })),
     ];
   },
@@ -71,11 +78,13 @@ const AREAS: Readonly<Record<string, (page: Page) => Promise<readonly string[]>>
   },
   'later stations': async (page) => {
     const donor = `/donors/${await donorCode(page, 'label-printer')}`;
+    const older = await donorCode(page, 'VK-2402A');
     return [
+      `/donors/compare?of=${older},${donor.split('/').at(-1) ?? ''}`,
       ...['identify?part=U3', 'identify?part=U1', 'identify?part=C23', 'test?part=C21', 'test?part=T1'],
       ...['test?part=Q1', 'test/wave?part=C21', 'harvest', 'harvest?part=C21', 'harvest?part=Q1', 'record'],
-      ...['diagnose', 'replace?part=Q1', 'power-up'],
-    ].map((station) => `${donor}/${station}`);
+      ...['diagnose', 'replace?part=Q1', 'power-up', 'report'],
+    ].map((station) => (station.startsWith('/') ? station : `${donor}/${station}`));
   },
 };
 

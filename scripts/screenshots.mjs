@@ -8,7 +8,6 @@ import { ensureBuild, ensurePackages, freePort, say, seedDemo, startMeter } from
 
 const FOLDER = 'docs/screenshots';
 const DESK = { width: 1280, height: 800 };
-const PHONE = { width: 390, height: 844 };
 
 await ensurePackages();
 await ensureBuild();
@@ -49,7 +48,6 @@ try {
   await shoot('bench', '/');
   await shoot('intake', `/donors/${printer}/intake`);
   await shoot('make-safe', `/donors/${printer}/make-safe`, { type: 'c3 61V @ 64s' });
-  await shoot('make-safe-phone', `/donors/${printer}/make-safe`, { viewport: PHONE });
   await shoot('trace', `/donors/${printer}/trace`, { until: '[aria-label^="Probability"]', type: 'd8.k - c21.+' });
   const drawn = { until: '[aria-label^="Probability"]', tab: 'Schematic' };
   await shoot('schematic', `/donors/${brick}/trace`, { ...drawn, push: 'expected volts' });
@@ -66,6 +64,7 @@ try {
   await shoot('waveform', `/donors/${brick}/test/wave?part=T1`, { made: 'ring' });
   await shoot('harvest', `/donors/${brick}/harvest`, { work: 'C2-9' });
   await shoot('record', `/donors/${printer}/record`);
+  await shoot('compare', `/donors/compare?of=${await donorCode('VK-2402A')},${printer}`);
   await shoot('stock', '/stock?find=schottky+60V+10A');
   await shoot('design', '/builds/design?from=22V&to=26V&out=48V&amps=1A', { until: '.waves-figure' });
   await shoot('sum', `/sums/snubber?from=${printer}/Q1`, { until: '.sum-chart figcaption' });

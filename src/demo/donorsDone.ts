@@ -447,7 +447,7 @@ export const DONORS_DONE: readonly DonorScript[] = [
   },
   {
     unit: {
-      description: 'label-printer adapter, older',
+      description: 'printer adapter, older',
       kind: 'desk-brick',
       originKind: 'work-scrap',
       symptomKind: 'dead',
