@@ -1,4 +1,5 @@
 import { withQuery, type Query } from './address';
+import { slugOf } from './core/ident';
 import type { StationName } from './core/station';
 
 /** Every address of the application. */
@@ -85,7 +86,8 @@ export const routes = {
 
   guide: (section?: string) => `/guide${section === undefined ? '' : `#${section}`}`,
   guideSearch: (find: string) => withQuery('/guide', { find }),
-  article: (id: string, line?: string) => `/guide/${id}${line === undefined ? '' : `#${line}`}`,
+  /** A page of the Guide, at the line of a name where one is given. */
+  article: (id: string, line?: string) => `/guide/${id}${line === undefined ? '' : `#${slugOf(line)}`}`,
   chips: () => '/guide/chips',
   chip: (id: string) => `/guide/chips/${encodeURIComponent(id)}`,
   markings: () => '/guide/markings',

@@ -296,7 +296,7 @@ function figuresOf(subjects: readonly Subject[]): readonly CompareRow[] {
       const [can] = roles.outputCapacitor ?? [];
       return can
         ? [
-            can.ratings['life'] === undefined ? '' : `${Math.round(can.ratings['life'] / 3600)} h`,
+            can.ratings['life'] === undefined ? '' : q(can.ratings['life'], 'hour'),
             q(can.ratings['temperature'], 'celsius'),
           ]
             .filter((text) => text !== '')

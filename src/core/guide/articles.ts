@@ -3,6 +3,7 @@ import { USED_VOLTS } from '../derating';
 import { CAUSES } from '../diagnose';
 import { PRACTICE } from '../evidence';
 import { FINDING_RULES } from '../findings';
+import { slugOf } from '../ident';
 import { LIFE_RULE, usualLife } from '../measure';
 import { SEAMS } from '../opening';
 import { PACKAGES } from '../part';
@@ -36,11 +37,6 @@ export interface GuideArticle {
   readonly lines: readonly GuideLine[];
 }
 
-const plainId = (name: string) =>
-  name
-    .toLowerCase()
-    .replaceAll(/[^a-z0-9]+/gu, '-')
-    .replaceAll(/^-|-$/gu, '');
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 const words = (name: string) => name.replaceAll('-', ' ');
 const percent = (share: number) => `${Math.round(100 * share)} %`;
@@ -71,7 +67,7 @@ export const ARTICLES: readonly GuideArticle[] = [
     id: 'cautions',
     title: 'Cautions',
     intro: 'What a unit may hold that hurts. Each stands at Intake, Make safe and Open of a unit to which it applies.',
-    lines: CAUTIONS.map(({ name, text }) => ({ id: plainId(name), name: capital(name), text, source: PRACTICE })),
+    lines: CAUTIONS.map(({ name, text }) => ({ id: slugOf(name), name: capital(name), text, source: PRACTICE })),
   },
   {
     id: 'seams',
@@ -92,7 +88,7 @@ export const ARTICLES: readonly GuideArticle[] = [
     lines: PACKAGES.map(({ name, legs, group }) => {
       const heat = CASES.find((one) => name.toUpperCase() === one.name.toUpperCase());
       return {
-        id: plainId(name),
+        id: slugOf(name),
         name,
         text: [
           `${legs} legs, ${words(group)}`,
@@ -151,7 +147,7 @@ export const ARTICLES: readonly GuideArticle[] = [
     title: 'What does not fit its place',
     intro: 'Rules by which Identify doubts a reading: either the reading or the place is wrong.',
     lines: SENSE_RULES.map(({ name, source }) => ({
-      id: plainId(name),
+      id: slugOf(name),
       name: capital(name),
       text: 'checked of every part that is logged',
       source,
@@ -170,7 +166,7 @@ export const ARTICLES: readonly GuideArticle[] = [
     title: 'Chip families',
     intro: 'Controllers and regulators by family, with their pins.',
     lines: CHIP_FAMILIES.map(({ id, function: what, names, cores, memory }) => ({
-      id: plainId(id),
+      id: slugOf(id),
       name: id,
       text: what,
       source: `from memory of datasheets, ${memory}`,

@@ -10,7 +10,7 @@ import type { TrendsView } from './trends.server';
 const TrendSpans = dynamic(() => import('./TrendSpans'), { ssr: false, loading: () => <div className="h-[170px]" /> });
 
 /** What the donors of the shop come to over the years, all of them or one kind. */
-export function TrendsSheet({ view: { kind, kinds, trends, total, dated } }: { view: TrendsView }) {
+export function TrendsSheet({ view: { kind, kinds, trends, topologies, total, dated } }: { view: TrendsView }) {
   return (
     <Evidence>
       <nav aria-label="Kinds" className="no-print mb-4 flex flex-wrap gap-x-4 gap-y-1 text-[13px]">
@@ -56,6 +56,39 @@ export function TrendsSheet({ view: { kind, kinds, trends, total, dated } }: { v
             </figure>
           ))}
         </div>
+      )}
+      {topologies.length > 0 && (
+        <section aria-label="Topologies" className="mt-6">
+          <h2 className="label mb-1">Topologies of traced boards</h2>
+          <table className="rows plain max-w-[760px]" aria-label="Topologies of traced boards">
+            <thead>
+              <tr>
+                <th>main stage</th>
+                <th data-align="end">boards</th>
+                <th>made</th>
+                <th>in</th>
+              </tr>
+            </thead>
+            <tbody>
+              {topologies.map(({ name, count, years, codes }) => (
+                <tr key={name}>
+                  <td>{name}</td>
+                  <td data-align="end" className="q">
+                    {count}
+                  </td>
+                  <td>{years}</td>
+                  <td>
+                    {codes.map((code) => (
+                      <Link key={code} href={routes.donor(code)} className="ref mr-2">
+                        {code}
+                      </Link>
+                    ))}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
       )}
     </Evidence>
   );

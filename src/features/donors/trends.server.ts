@@ -1,11 +1,21 @@
 import 'server-only';
+import { TOPOLOGY_WORDS } from '../../core/board';
 import { changeOver, trendOf, type Dated, type Span } from '../../core/compare';
 import { judgeNameplate } from '../../core/nameplate';
 import { recentOf } from '../../core/recent';
 import { UNIT_KIND_NAMES, UNIT_KINDS, type UnitKindName } from '../../core/unit';
+import type { Queryable } from '../../db/client';
 import type { AppContext } from '../../db/context';
 import { ageOf, plateOf } from '../../db/repositories/plate';
-import { datedDonors, efficiencyByDonor, hoursByDonor, type DatedDonor } from '../../db/repositories/trends';
+import {
+  datedDonors,
+  efficiencyByDonor,
+  hoursByDonor,
+  tracedDonors,
+  type DatedDonor,
+} from '../../db/repositories/trends';
+import { sureTopologies } from '../../services/board';
+import { openDossier } from '../../services/dossier';
 
 /** A quantity over the years. */
 export interface Trend {
@@ -24,7 +34,18 @@ export interface TrendsView {
   /** Donors whose year is known. */
   readonly dated: number;
   readonly trends: readonly Trend[];
+  /** Main stages of traced boards, the commonest first. */
+  readonly topologies: readonly {
+    readonly name: string;
+    readonly count: number;
+    readonly years: string;
+    readonly codes: readonly string[];
+  }[];
 }
+
+/** Traced boards that are looked at, and donors named at a topology. */
+const TRACED = 60;
+const NAMED = 6;
 
 /** Labels whose reading is remembered: reading one takes a good part of a millisecond. */
 const REMEMBERED = 20000;
@@ -42,10 +63,11 @@ const read = (donor: DatedDonor, now: number) =>
 /** What the donors of the shop come to over the years they were made in. */
 export async function trendsView({ db, now }: Pick<AppContext, 'db' | 'now'>, by: string): Promise<TrendsView> {
   const moment = now();
-  const [donors, hours, efficiencies] = await Promise.all([
+  const [donors, hours, efficiencies, topologies] = await Promise.all([
     datedDonors(db.read),
     hoursByDonor(db.read),
     efficiencyByDonor(db.read),
+    topologiesOf(db.read, moment),
   ]);
   const kind = UNIT_KIND_NAMES.find((name) => name === by) ?? '';
   const counts = new Map<UnitKindName, number>();
@@ -88,6 +110,7 @@ export async function trendsView({ db, now }: Pick<AppContext, 'db' | 'now'>, by
     kinds: [...counts]
       .map(([value, count]) => ({ value, label: UNIT_KINDS[value].label, count }))
       .toSorted((a, b) => b.count - a.count),
+    topologies,
     total: facts.length,
     dated: facts.filter(({ year }) => year !== undefined).length,
     trends: [
@@ -100,4 +123,28 @@ export async function trendsView({ db, now }: Pick<AppContext, 'db' | 'now'>, by
       trend('hours', 'Hours of its best can', 'h', (fact) => hours.get(fact.donor.id)),
     ],
   };
+}
+
+/** What traced boards are, as far as that is sure, and when units with such a board were made. */
+async function topologiesOf(db: Queryable, moment: number): Promise<TrendsView['topologies']> {
+  const found = new Map<string, { readonly code: string; readonly year: number | undefined }[]>();
+  for (const donor of await tracedDonors(db, TRACED)) {
+    const [main] = await sureTopologies(openDossier(db, donor, moment));
+    if (main === undefined) continue;
+    const there = found.get(main) ?? [];
+    there.push({ code: donor.code, year: read(donor, moment).year });
+    found.set(main, there);
+  }
+  return [...found]
+    .map(([topology, units]) => {
+      const years = units.flatMap(({ year }) => (year === undefined ? [] : [year]));
+      const [first, last] = [Math.min(...years), Math.max(...years)];
+      return {
+        name: TOPOLOGY_WORDS[topology] ?? topology,
+        count: units.length,
+        years: years.length === 0 ? '' : first === last ? String(first) : `${String(first)} to ${String(last)}`,
+        codes: units.slice(0, NAMED).map(({ code }) => code),
+      };
+    })
+    .toSorted((a, b) => b.count - a.count || a.name.localeCompare(b.name));
 }

@@ -1,3 +1,4 @@
+import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { WeightMark, type Weight } from '../value/marks';
 
@@ -23,20 +24,39 @@ export function Section({ label, children }: { label: string; children: ReactNod
   );
 }
 
-/** Reasons with their weights. */
-export function Findings({ items }: { items: readonly { weight: Weight; word?: string; text: string }[] }) {
+/** Reasons with their weights; each may lead to the rule that it rests on. */
+export function Findings({
+  items,
+}: {
+  items: readonly { weight: Weight; word?: string; text: string; rule?: string }[];
+}) {
   return (
     <ul className="border-t border-rule">
-      {items.map(({ weight, word, text }) => (
+      {items.map(({ weight, word, text, rule }) => (
         <li
           key={text}
           className="grid grid-cols-[84px_1fr] items-baseline gap-2.5 border-b border-rule py-1.5 text-[13px] leading-snug"
         >
           <WeightMark weight={weight} {...(word ? { word } : {})} />
-          <span>{text}</span>
+          <span>
+            {text}
+            {rule !== undefined && <RuleLink href={rule} />}
+          </span>
         </li>
       ))}
     </ul>
+  );
+}
+
+/** The way to the rule that something rests on. */
+export function RuleLink({ href }: { href: string }) {
+  return (
+    <>
+      {' '}
+      <Link href={href} prefetch={false} className="text-[11.5px] text-ink-2 underline decoration-dotted">
+        rule
+      </Link>
+    </>
   );
 }
 

@@ -124,9 +124,10 @@ function Misfits({ code, refName, identity }: { code: string; refName: string; i
     <Section label="Does it make sense there?">
       {wrong && <p className="mb-1.5 font-semibold text-stop">Either the reading or the place is wrong.</p>}
       <Findings
-        items={misfits.map(({ severity, message }) => ({
+        items={misfits.map(({ severity, message, rule }) => ({
           weight: severity === 'wrong' ? ('danger' as const) : ('check' as const),
           text: message,
+          rule: routes.article('sense', rule),
         }))}
       />
       {instead && (

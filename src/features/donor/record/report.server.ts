@@ -380,7 +380,7 @@ function unitRows(
     ...(of.hidesOrigin ? [] : ([['came from', donor.origin]] as const)),
     [
       'complaint',
-      [donor.symptomKind === '' ? '' : SYMPTOMS[donor.symptomKind].label, donor.symptom]
+      [...new Set([donor.symptomKind === '' ? '' : SYMPTOMS[donor.symptomKind].label, donor.symptom])]
         .filter((word) => word !== '')
         .join(', '),
     ],

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { SYMPTOMS } from '../../../core/diagnose';
+import { NONE, SYMPTOMS } from '../../../core/diagnose';
 import { counted } from '../../../core/quantity';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
@@ -7,7 +7,7 @@ import { ActionForm } from '../../../ui/form/ActionForm';
 import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
-import { Caution, Claim, Section } from '../../../ui/judgement/parts';
+import { Caution, Claim, RuleLink, Section } from '../../../ui/judgement/parts';
 import { ProbabilityRule } from '../../../ui/judgement/ProbabilityRule';
 import { routes } from '../../../routes';
 import { dropRepairFactAction, nameComplaintAction, tellSeenAction } from './actions';
@@ -166,6 +166,7 @@ function Verdict({ code, view }: { code: string; view: RepairView }) {
       {first.why.length > 0 && (
         <Section label="What moved it">
           <Reasons of={first.why} />
+          {first.name !== NONE && <RuleLink href={routes.article('causes', first.name)} />}
         </Section>
       )}
       {view.beside.length > 0 && (
@@ -185,6 +186,7 @@ function Verdict({ code, view }: { code: string; view: RepairView }) {
             <li key={cause.name} className="py-1">
               <span className="q mr-2">{cause.probability.toFixed(2)}</span>
               {sentence(named(cause))}
+              {cause.name !== NONE && <RuleLink href={routes.article('causes', cause.name)} />}
               {cause.why.length > 0 && (
                 <details className="text-[12px] text-ink-2">
                   <summary>why</summary>

@@ -139,8 +139,9 @@ export function TraceJudgement({
         <section>
           <h2 className="label mb-1">Findings</h2>
           <Findings
-            items={answer.findings.map(({ severity, message, advice }, index) => ({
+            items={answer.findings.map(({ rule, severity, message, advice }, index) => ({
               weight: WEIGHT[severity],
+              rule: routes.article('findings', rule),
               // The number stands at the parts on the schematic.
               text: `${index + 1}. ${message} ${advice}`,
             }))}
