@@ -9,8 +9,8 @@ export interface Kin {
   readonly kinship: Kinship;
 }
 
-/** Units of other codes with the same maker whose model begins alike are looked at. */
-const BEGINS = 3;
+/** Units of the same maker whose model begins with the same letters are looked at; what stands between them and the digits differs. */
+const BEGINS = 2;
 const LOOKED_AT = 200;
 
 /** Other units of the model of one, and its variants, newest first. */

@@ -2,7 +2,7 @@ import 'server-only';
 import { appContext } from '../../db/appContext';
 import { compareView } from './compare.server';
 import { questionsView } from './questions.server';
-import { trendsView } from './trends.server';
+import { readLabels, trendsView } from './trends.server';
 import { archivedLines, donorsView, moreDonors } from './view.server';
 
 // What the pages ask of this area, on the context of this server.
@@ -21,3 +21,6 @@ export const loadTrends = (by: string) => trendsView(appContext(), by);
 
 /** What is asked and claimed over all donors. */
 export const loadQuestions = () => questionsView(appContext());
+
+/** Reads every label beforehand, as the server starts. */
+export const readAllLabels = () => readLabels(appContext());

@@ -1,7 +1,7 @@
+import { manyDonors } from '../../db/testing/manyDonors';
 import { temporaryContext } from '../../db/testing/temporaryContext';
 import { findDonor } from '../../db/repositories/donors';
 import { findType } from '../../db/repositories/types';
-import { donors } from '../../db/schema';
 import { undoStep, valueOf } from '../../services/command';
 import { registerDonor } from '../donor/intake/commands';
 import { donorForm } from '../donor/intake/schema';
@@ -132,25 +132,7 @@ test('the Guide names the donors in which a case, a seam or a chip was met', asy
 
 test('trends of ten thousand donors, each with a label of its own, are those of their years', async () => {
   const { app } = fixture;
-  await app.db.write(async (tx) => {
-    for (let from = 0; from < 10000; from += 500)
-      await tx.insert(donors).values(
-        Array.from({ length: 500 }, (_, place) => {
-          const n = from + place;
-          return {
-            id: `d${n}`,
-            code: `T${String(n).padStart(5, '0')}`,
-            description: 'adapter',
-            nameplate: `INPUT 100-240V~ 1.5A OUTPUT 19V ${(2 + (n % 300) / 100).toFixed(2)}A No ${n}`,
-            dateCodes: `${String(n % 20).padStart(2, '0')}10 label`,
-            lengthM: 0.1,
-            widthM: 0.05,
-            heightM: 0.03,
-            createdMs: n,
-          };
-        }),
-      );
-  });
+  await manyDonors(app, 10000);
   const view = await trendsView(app, '');
   expect([view.total, view.dated]).toEqual([10000, 10000]);
   const density = view.trends.find(({ id }) => id === 'density');

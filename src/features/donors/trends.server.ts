@@ -1,4 +1,5 @@
 import 'server-only';
+import { setImmediate } from 'node:timers/promises';
 import { TOPOLOGY_WORDS } from '../../core/board';
 import { changeOver, trendOf, type Dated, type Span } from '../../core/compare';
 import { judgeNameplate } from '../../core/nameplate';
@@ -59,6 +60,18 @@ const read = (donor: DatedDonor, now: number) =>
       year: ageOf(donor, [], now).newest?.year,
     }),
   );
+
+/** Labels read between two breaths of the server. */
+const BREATH = 40;
+
+/** Reads every label beforehand, a few at a time, so that the first look need not. */
+export async function readLabels({ db, now }: Pick<AppContext, 'db' | 'now'>): Promise<void> {
+  const moment = now();
+  for (const [place, donor] of (await datedDonors(db.read)).entries()) {
+    read(donor, moment);
+    if (place % BREATH === BREATH - 1) await setImmediate();
+  }
+}
 
 /** What the donors of the shop come to over the years they were made in. */
 export async function trendsView({ db, now }: Pick<AppContext, 'db' | 'now'>, by: string): Promise<TrendsView> {

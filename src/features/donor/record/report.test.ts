@@ -126,7 +126,7 @@ test('a unit is closed with a check before it, confirmed by hand where something
 });
 
 test('what one of a family told stands at the next; a foreign one hears nothing', async () => {
-  const next = await make('NR-1654B');
+  const next = await make('NR 1654 B');
   const other = await make('NR-1700');
   const heard = async (of: string) => kinView(fixture.app.db.read, (await dossierOf(of)).donor);
   expect(await heard(next)).toMatchObject([
