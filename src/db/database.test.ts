@@ -189,6 +189,7 @@ describe('migrations', () => {
       '0019_power-up-marks',
       '0020_build_design',
       '0021_record',
+      '0022_recordings',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -1,6 +1,6 @@
 import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
 import { groundPath, supplyPath, usedBox, type Schematic } from '../core/schematic';
-import type { ReportPin } from '../core/report';
+import { PLOT, plotted, type PlotLine, type ReportPin } from '../core/report';
 import { printable } from './pdfText';
 
 /** A4 in points, its margins, and how high the drawing may be. */
@@ -128,6 +128,26 @@ export class PdfPages {
     this.y -= height + 2;
     this.text(caption, { size: 8.5, pale: true });
     for (const { number, note } of pins) if (note !== '') this.text(`${number}  ${note}`, { size: 8.5, indent: 10 });
+    this.gap(6);
+  }
+
+  /** Courses of a recording in a frame, as wide as the page. */
+  plot(lines: readonly PlotLine[], caption: string) {
+    const { paths, legend, span } = plotted(lines);
+    const scale = (PAGE.width - 2 * PAGE.edge) / PLOT.width;
+    this.room(PLOT.height * scale + 30);
+    this.text(legend.join('   '), { size: 8, font: 'mono' });
+    const top = this.y;
+    for (const path of paths)
+      this.page.drawSvgPath(path, {
+        x: PAGE.edge,
+        y: top + PLOT.top * scale,
+        scale,
+        borderColor: INK,
+        borderWidth: 0.8,
+      });
+    this.y -= (PLOT.height - PLOT.top - PLOT.bottom) * scale + 4;
+    this.text(`${caption}; ${span}`, { size: 8.5, pale: true });
     this.gap(6);
   }
 

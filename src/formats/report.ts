@@ -42,6 +42,9 @@ export async function reportPdf({ title, subtitle, sections }: Report, of: Repor
           else pages.text(`${block.caption}: its file is missing`, { size: 8.5, pale: true });
           break;
         }
+        case 'plot':
+          pages.plot(block.lines, block.caption);
+          break;
         case 'drawing': {
           const drawing = of.drawings.get(block.file);
           if (drawing) pages.drawing(drawing);
@@ -53,8 +56,8 @@ export async function reportPdf({ title, subtitle, sections }: Report, of: Repor
   return pages.bytes();
 }
 
-/** A table as CSV with its head; a cell that a spreadsheet would take for a formula is kept from it. */
-export const csvOf = (head: readonly string[], rows: readonly (readonly string[])[]): string =>
+/** A table as CSV with its head; a text that a spreadsheet would take for a formula is kept from it, a number stays as it is. */
+export const csvOf = (head: readonly string[], rows: readonly (readonly (string | number)[])[]): string =>
   Papa.unparse({ fields: [...head], data: rows.map((row) => [...row]) }, { newline: '\n', escapeFormulae: true }) +
   '\n';
 

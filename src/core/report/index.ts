@@ -1,2 +1,3 @@
 export { markdownOf } from './markdown';
-export { reportOf, type Block, type Report, type ReportPin, type ReportSection } from './report';
+export { PLOT, plotSvg, plotted } from './plot';
+export { reportOf, type Block, type PlotLine, type Report, type ReportPin, type ReportSection } from './report';

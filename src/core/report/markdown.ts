@@ -38,6 +38,7 @@ function block(of: Block): string {
         `![${plain(of.caption)}](${encodeURI(of.file)})`,
         ...(of.pins.length > 0 ? ['', ...of.pins.map(({ number, note }) => `${number}. ${plain(note) || 'pin'}`)] : []),
       ].join('\n');
+    case 'plot':
     case 'drawing':
       return `![${plain(of.caption)}](${encodeURI(of.file)})`;
   }

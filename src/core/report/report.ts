@@ -26,7 +26,15 @@ export type Block =
       readonly height: number;
       readonly pins: readonly ReportPin[];
     }
-  | { readonly kind: 'drawing'; readonly file: string; readonly caption: string; readonly svg: string };
+  | { readonly kind: 'drawing'; readonly file: string; readonly caption: string; readonly svg: string }
+  | { readonly kind: 'plot'; readonly file: string; readonly caption: string; readonly lines: readonly PlotLine[] };
+
+/** A course over seconds. */
+export interface PlotLine {
+  readonly label: string;
+  readonly unit: string;
+  readonly points: readonly { readonly t: number; readonly v: number }[];
+}
 
 export interface ReportSection {
   readonly id: string;

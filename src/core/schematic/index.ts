@@ -7,7 +7,7 @@ export type { Section } from './views/sections';
 export { Annotator, type PartMark, type WireTag } from './annotate';
 export { geometryOf } from './geometry';
 export { PAPERS, sheetSvg, type Paper, type SheetTitle } from './sheets';
-export { schematicSvg } from './svg';
+export { escapeText, schematicSvg } from './svg';
 export { NO_PLACES } from './types';
 export type { NetLabel, PartSymbol, PlacedSymbol, Places, Point, Schematic, Shape, Wire } from './types';
 export { loneSymbol } from './lone';

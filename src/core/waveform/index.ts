@@ -14,3 +14,4 @@ export { reduceWave, type WavePoint } from './reduce';
 export { analyseRipple, type RippleCurrent, type RippleFinding } from './ripple';
 export { analyseWave, WAVE_TASKS, type WaveFinding, type WaveParameters, type WaveTask } from './tasks';
 export { stretchOf, type Channel, type Stretch, type Wave, type WaveFailure } from './wave';
+export type { RecordedChannel, Recording } from './recording';

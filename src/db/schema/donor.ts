@@ -9,6 +9,7 @@ import type { BlockName, DutyName, FitmentName, KindName, TestName } from '../..
 import type { Nameplate, InletName } from '../../core/nameplate';
 import type { HoldSource, StoreRole } from '../../core/safety';
 import type { StationName } from '../../core/station';
+import type { RecordedChannel } from '../../core/waveform';
 import type { Clearance, OriginName, SymptomName, UnitKindName } from '../../core/unit';
 import { builds } from './build';
 import { createdMs, deletedMs, key, ratingColumns } from './columns';
@@ -388,4 +389,20 @@ export const soakRows = sqliteTable(
     deletedMs: deletedMs(),
   },
   (t) => [index('soak_rows_donor').on(t.donorId)],
+);
+
+/** What was in view of an oscilloscope's recording when something was worked out of it. */
+export const recordings = sqliteTable(
+  'recordings',
+  {
+    id: key(),
+    partId: text('part_id')
+      .notNull()
+      .references(() => parts.id),
+    title: text('title').notNull(),
+    channels: text('channels', { mode: 'json' }).$type<readonly RecordedChannel[]>().notNull(),
+    takenMs: integer('taken_ms').notNull(),
+    deletedMs: deletedMs(),
+  },
+  (t) => [index('recordings_part').on(t.partId)],
 );

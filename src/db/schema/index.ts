@@ -14,6 +14,7 @@ export {
   parts,
   powerEvents,
   powerUpMarks,
+  recordings,
   repairFacts,
   soakRows,
   stationMarks,

@@ -1,4 +1,4 @@
-import type { Block, Report } from '../../../core/report';
+import { plotSvg, type Block, type Report } from '../../../core/report';
 
 /** A report as a page that prints on A4. @param srcOf the address of a picture by its file */
 export function ReportView({ report, srcOf }: { report: Report; srcOf: ReadonlyMap<string, string> }) {
@@ -109,16 +109,22 @@ function BlockView({ block, srcOf }: { block: Block; srcOf: ReadonlyMap<string, 
           </figcaption>
         </figure>
       );
+    case 'plot':
+      return <Drawn svg={plotSvg(block.lines, block.caption)} caption={block.caption} />;
     case 'drawing':
-      return (
-        <figure className="mb-3 break-inside-avoid bg-white">
-          <div
-            className="[&_svg]:h-auto [&_svg]:max-h-[560px] [&_svg]:w-full"
-            // The drawing is our own, with every text of it escaped.
-            dangerouslySetInnerHTML={{ __html: block.svg }}
-          />
-          <figcaption className="bg-sheet text-[12px] text-ink-2">{block.caption}</figcaption>
-        </figure>
-      );
+      return <Drawn svg={block.svg} caption={block.caption} />;
   }
+}
+
+function Drawn({ svg, caption }: { svg: string; caption: string }) {
+  return (
+    <figure className="mb-3 break-inside-avoid bg-white">
+      <div
+        className="[&_svg]:h-auto [&_svg]:max-h-[560px] [&_svg]:w-full"
+        // The drawing is our own, with every text of it escaped.
+        dangerouslySetInnerHTML={{ __html: svg }}
+      />
+      <figcaption className="bg-sheet text-[12px] text-ink-2">{caption}</figcaption>
+    </figure>
+  );
 }

@@ -20,6 +20,7 @@ import { lotsOfDonor } from '../../../db/repositories/lotSearch';
 import { latestReassembly } from '../../../db/repositories/openings';
 import { listPowerUpMarks } from '../../../db/repositories/powerUp';
 import { listRepairFacts } from '../../../db/repositories/repairFacts';
+import { listRecordings } from '../../../db/repositories/recordings';
 import { minutesByStation, yieldsOf } from '../../../db/repositories/yields';
 import { judgeRecord, testContext, tracedBoard } from '../../../services/board';
 import { unitRecord, type Dossier } from '../../../services/dossier';
@@ -90,6 +91,7 @@ export async function donorReport(dossier: Dossier, without: readonly LeftOut[] 
     minutes,
     yields,
     board,
+    recordings,
   ] = await Promise.all([
     dossier.parts(),
     testContext(dossier),
@@ -105,6 +107,7 @@ export async function donorReport(dossier: Dossier, without: readonly LeftOut[] 
     minutesByStation(db, [donor.id]),
     yieldsOf(db, [donor.id]),
     tracedBoard(dossier, isDone),
+    listRecordings(db, donor.id),
   ]);
   const hidesMaker = without.includes('maker');
   const named = hidesMaker ? { ...donor, maker: '', model: '' } : donor;
@@ -226,6 +229,16 @@ export async function donorReport(dossier: Dossier, without: readonly LeftOut[] 
       id: 'measurements',
       title: 'Measurements',
       blocks: [{ kind: 'table', label: 'Measurements', head: MEASURED, rows: measured }],
+    },
+    {
+      id: 'recordings',
+      title: 'Recordings',
+      blocks: recordings.map((one, place) => ({
+        kind: 'plot',
+        file: `recordings/${place + 1}.svg`,
+        caption: hidden([one.ref, one.title].join(', ')),
+        lines: one.channels.map(({ name, unit, points }) => ({ label: name, unit, points })),
+      })),
     },
     {
       id: 'findings',

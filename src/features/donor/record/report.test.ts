@@ -3,11 +3,12 @@ import sharp from 'sharp';
 import { findDonor } from '../../../db/repositories/donors';
 import { temporaryContext } from '../../../db/testing/temporaryContext';
 import { openDossier } from '../../../services/dossier';
-import { valueOf } from '../../../services/command';
+import { undoStep, valueOf } from '../../../services/command';
 import { zipOf } from '../../../formats/report';
 import { registerDonor } from '../intake/commands';
 import { donorForm } from '../intake/schema';
 import { recordLine } from '../shared/recordLine';
+import { keepFinding } from '../wave/commands';
 import { kinView } from '../shared/kin.server';
 import { askQuestion, closeDonor, reopenDonor, tellNext } from './commands';
 import { donorReport } from './report.server';
@@ -109,6 +110,25 @@ test('its zip holds everything in open formats, and neither its maker nor its or
   expect([drawn.format, (drawn.width ?? 0) > 100]).toEqual(['svg', true]);
   const whole = await reportBundle(await dossierOf(code), []);
   expect(whole.get('report.md')).toContain('Norrun NR-1654');
+});
+
+test('a recording that was kept goes out with the report, as a picture and as a table, and is taken back with its step', async () => {
+  const points = Array.from({ length: 400 }, (_, place) => ({ t: place * 1e-6, v: Math.sin(place / 20) - 0.5 }));
+  const kept = await keepFinding(
+    fixture.app,
+    { code, ref: 'C21' },
+    { esr: { value: 0.045, resolution: 0.001 } },
+    { title: 'ripple.csv', channels: [{ name: 'CH1', unit: 'V', points }] },
+  );
+  valueOf(kept);
+  const files = await reportBundle(await dossierOf(code), []);
+  const table = String(files.get('recordings/1.csv')).trim().split('\n');
+  expect([table.length, table[1]]).toEqual([401, 'CH1,V,0,-0.5']);
+  expect(String(files.get('report.md'))).toContain('![C21, ripple.csv](recordings/1.svg)');
+  const drawn = await sharp(Buffer.from(String(files.get('recordings/1.svg')))).metadata();
+  expect([drawn.width, drawn.height]).toEqual([560, 180]);
+  await undoStep(fixture.app, kept.ok ? (kept.undo ?? '') : '');
+  expect((await reportBundle(await dossierOf(code), [])).has('recordings/1.csv')).toBe(false);
 });
 
 test('a unit is closed with a check before it, confirmed by hand where something stands against it, and taken up again', async () => {

@@ -1,6 +1,6 @@
 import 'server-only';
 import { withNetNames } from '../../../core/board';
-import { markdownOf } from '../../../core/report';
+import { markdownOf, plotSvg, type PlotLine } from '../../../core/report';
 import { runBoard } from '../../../core/traced';
 import { boardAs } from '../../../formats/anyBoard';
 import { csvOf, reportPdf } from '../../../formats/report';
@@ -24,6 +24,13 @@ export const picturesOf = async ({ photos }: DonorReport): Promise<ReadonlyMap<s
   return new Map(found.flatMap(([file, bytes]) => (bytes ? [[file, bytes] as const] : [])));
 };
 
+/** Courses as a table: the channel, its unit, seconds and values. */
+const coursesOf = (lines: readonly PlotLine[]): string =>
+  csvOf(
+    ['channel', 'unit', 'seconds', 'value'],
+    lines.flatMap(({ label, unit, points }) => points.map(({ t, v }) => [label, unit, t, v])),
+  );
+
 /** Everything of a donor in open formats, each file by its path. */
 export async function reportBundle(
   dossier: Dossier,
@@ -40,7 +47,13 @@ export async function reportBundle(
     ...pictures,
   ]);
   for (const { blocks } of report.sections)
-    for (const block of blocks) if (block.kind === 'drawing') files.set(block.file, block.svg);
+    for (const block of blocks) {
+      if (block.kind === 'drawing') files.set(block.file, block.svg);
+      if (block.kind === 'plot') {
+        files.set(block.file, plotSvg(block.lines, block.caption));
+        files.set(block.file.replace(/svg$/u, 'csv'), coursesOf(block.lines));
+      }
+    }
   const board = await tracedBoard(dossier, false);
   if (board.parts.length > 0) {
     // A title may name the maker.

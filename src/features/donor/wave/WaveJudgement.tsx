@@ -40,7 +40,7 @@ export function WaveJudgement({ code, part, wave }: { code: string; part: WavePa
       )}
       {found?.finding.kind === 'ring' && <RingParts frequency={found.finding.frequency} />}
       {view && part && !wave.isMade && Object.keys(view.fields).length > 0 ? (
-        <Keep code={code} part={part} view={view} />
+        <Keep code={code} part={part} view={view} wave={wave} />
       ) : (
         <Next>
           {view && wave.isMade
@@ -59,12 +59,20 @@ export function WaveJudgement({ code, part, wave }: { code: string; part: WavePa
 }
 
 /** What was worked out becomes a measurement of the part. */
-function Keep({ code, part, view }: { code: string; part: WavePart; view: FindingView }) {
+function Keep({ code, part, view, wave }: { code: string; part: WavePart; view: FindingView; wave: Wave }) {
+  const seen = () => ({
+    title: wave.title,
+    channels: (wave.wave?.channels ?? []).map(({ name, unit }, index) => ({
+      name,
+      unit,
+      points: [...(wave.series[index] ?? [])],
+    })),
+  });
   return (
     <section className="next">
       <h2 className="label mb-1">Next</h2>
       <p className="mb-2 text-[15.5px] leading-snug font-medium">Save it as a measurement of {part.ref}.</p>
-      <ActionButton action={() => keepFindingAction({ code, ref: part.ref }, { ...view.fields })} tone="next">
+      <ActionButton action={() => keepFindingAction({ code, ref: part.ref }, { ...view.fields }, seen())} tone="next">
         Save it
       </ActionButton>{' '}
       <a
