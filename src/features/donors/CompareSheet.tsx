@@ -163,6 +163,9 @@ const MARK: Readonly<Record<CompareRow['change'], string>> = {
   unknown: '',
 };
 
+/** What a phone folds into the first column. */
+const DESK_ONLY = 'max-[620px]:hidden';
+
 function SideBySide({
   label,
   rows,
@@ -193,15 +196,20 @@ function SideBySide({
                 {hasWatts && <span className="float-right pr-2 font-sans">W</span>}
               </th>
             ))}
-            {!isPlain && <th>what the difference is</th>}
+            {!isPlain && <th className={DESK_ONLY}>what the difference is</th>}
           </tr>
         </thead>
         <tbody>
           {rows.map(({ label: name, cells, change, says }) => (
             <tr key={name}>
-              <td className={`whitespace-nowrap ${change === 'changed' ? 'font-semibold' : ''}`}>
+              <td className={`min-[621px]:whitespace-nowrap ${change === 'changed' ? 'font-semibold' : ''}`}>
                 <span aria-hidden="true" className={`mr-2 inline-block h-3.5 w-1 align-middle ${MARK[change]}`} />
                 {name}
+                {!isPlain && says !== '' && (
+                  <span className="block text-[11.5px] leading-snug font-normal whitespace-normal text-ink-2 min-[621px]:hidden">
+                    {says}
+                  </span>
+                )}
               </td>
               {cells.map(({ text, watts, why }, column) => (
                 <Fragment key={subjects[column]?.code ?? column}>
@@ -213,7 +221,7 @@ function SideBySide({
                   )}
                 </Fragment>
               ))}
-              {!isPlain && <td className="text-[12.5px] text-ink-2">{says}</td>}
+              {!isPlain && <td className={`text-[12.5px] text-ink-2 ${DESK_ONLY}`}>{says}</td>}
             </tr>
           ))}
           {hasWatts && sums && (
@@ -229,7 +237,7 @@ function SideBySide({
                   {sum?.toFixed(1)}
                 </td>
               ))}
-              <td className="text-[12.5px] text-ink-2">{foot}</td>
+              <td className={`text-[12.5px] text-ink-2 ${DESK_ONLY}`}>{foot}</td>
             </tr>
           )}
         </tbody>

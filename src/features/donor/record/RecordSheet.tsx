@@ -72,7 +72,7 @@ export function RecordSheet({
               ? 'Write down what the next one of its kind should be told.'
               : 'Keep its report, or compare it with another.'}
           </Next>
-          <KinList kin={view.kin} />
+          <KinList kin={view.kin} code={frame.code} />
           <Section label="Close it">
             <ClosingForm code={frame.code} view={view} />
           </Section>

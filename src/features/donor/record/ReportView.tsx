@@ -54,29 +54,32 @@ function BlockView({ block, srcOf }: { block: Block; srcOf: ReadonlyMap<string, 
       );
     case 'table':
       return (
-        <table className="rows plain mb-3" aria-label={block.label}>
-          <thead>
-            <tr>
-              {block.head.map((cell) => (
-                <th key={cell}>{cell}</th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {block.rows.map((row, place) => (
-              <tr key={`${String(place)} ${row[0] ?? ''}`}>
-                {row.map((cell, column) => (
-                  <td
-                    key={block.head[column] ?? column}
-                    className={column === 0 ? 'font-mono whitespace-nowrap' : undefined}
-                  >
-                    {cell}
-                  </td>
+        // On a phone a wide table is moved sideways, by hand or by key.
+        <div className="mb-3 overflow-x-auto" tabIndex={0} role="group" aria-label={`${block.label}, table`}>
+          <table className="rows plain" aria-label={block.label}>
+            <thead>
+              <tr>
+                {block.head.map((cell) => (
+                  <th key={cell}>{cell}</th>
                 ))}
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {block.rows.map((row, place) => (
+                <tr key={`${String(place)} ${row[0] ?? ''}`}>
+                  {row.map((cell, column) => (
+                    <td
+                      key={block.head[column] ?? column}
+                      className={column === 0 ? 'font-mono whitespace-nowrap' : undefined}
+                    >
+                      {cell}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       );
     case 'picture':
       return (
