@@ -569,7 +569,7 @@ export const CAUSES = practice({
     label: 'LED string open',
     common: 3,
     symptoms: { dead: 0.45, flicker: 0.4, 'rail-high': 0.2 },
-    needs: /led/u,
+    needs: /led|light|lamp/u,
     roles: ['leds'],
     checks: [check('leds', 'diode-mode', 'each LED glows', 'one is open', { tells: 0.85 })],
     together: 'The driver’s output capacitor, which stood its open voltage.',

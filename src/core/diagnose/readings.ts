@@ -80,6 +80,17 @@ export function faradsIn(text: string | undefined): number | undefined {
   return found.length === 0 ? undefined : Math.max(...found);
 }
 
+const OHM_PREFIX: Readonly<Record<string, number>> = { k: 1e3, K: 1e3, M: 1e6, m: 1e-3 };
+
+/** Ohms that a resistor is marked with, else what it reads; nothing where neither is told. */
+export function ohmsIn(text: string | undefined): number | undefined {
+  const found = [
+    ...(text ?? '').matchAll(/(?<before>marked |of )?(?<digits>\d+(?:\.\d+)?)\s*(?<prefix>[kKMm]?)(?:ohms?\b|Ω)/giu),
+  ];
+  const told = found.find(({ groups }) => groups?.['before']) ?? found[0];
+  return told && Number(told.groups?.['digits']) * (OHM_PREFIX[told.groups?.['prefix'] ?? ''] ?? 1);
+}
+
 /** Whether the words before turn what follows round: “no crack”, “nothing burnt”. */
 export const isDenied = (before: string): boolean => DENIED.test(before);
 

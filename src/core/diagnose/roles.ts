@@ -1,6 +1,6 @@
 import { practice } from '../evidence';
 import type { Board, BoardPart } from '../board';
-import { faradsIn, isNothing, type Seen } from './readings';
+import { faradsIn, isNothing, ohmsIn, type Seen } from './readings';
 import { ROLE_NAMES, ROLES, type RoleName } from './words';
 
 /** How sure a reference is to be a role by how it is usually numbered: the first of the list, the second, and so on; and any other. */
@@ -28,7 +28,7 @@ const ONLY_IN: Partial<Record<RoleName, RegExp>> = {
   standbySwitch: /standby|rcc|flyback.+(?:forward|bridge|llc|pfc)|(?:forward|bridge|llc|pfc).+flyback/u,
   standbyCapacitor: /standby|rcc|flyback.+(?:forward|bridge|llc|pfc)|(?:forward|bridge|llc|pfc).+flyback/u,
   regulator: /linear|line-transformer|dropper|buck|regulator/u,
-  leds: /led/u,
+  leds: /led|light|lamp/u,
   outputRectifier: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|line-transformer|linear|pfc/u,
   sense: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|pfc/u,
   controller: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|pfc|pulse|discharge|led/u,
@@ -110,12 +110,32 @@ function there(roles: ReadonlyMap<RoleName, number>, circuits: string): Readonly
     : roles;
 }
 
-/** Roles of a capacitor as what was measured on it leaves them. */
+/** Ohms that resistors of a role usually have: what reads or is marked far off is none of it. */
+const OHMS: Partial<Record<RoleName, readonly [least: number, most: number]>> = practice({
+  sense: [0, 5],
+  gate: [0.5, 2e3],
+  fusible: [0.1, 150],
+  clampResistor: [2e3, 3e6],
+  startUp: [20e3, 20e6],
+  timingResistor: [300, 5e6],
+});
+/** How sure what has other ohms is left to be that role, as a share. */
+const OFF = 0.1;
+
+/** Roles of a part as what was measured on it leaves them. */
 export function byReading(
   roles: ReadonlyMap<RoleName, number>,
   seen: Seen,
   circuits: string,
 ): ReadonlyMap<RoleName, number> {
+  const ohms = seen.ref?.startsWith('R') ? ohmsIn(seen.text) : undefined;
+  if (ohms !== undefined)
+    return new Map(
+      [...roles].map(([role, sure]) => {
+        const [least, most] = OHMS[role] ?? [0, Infinity];
+        return [role, ohms < least || ohms > most ? OFF * sure : sure];
+      }),
+    );
   if (!seen.ref?.startsWith('C')) return isNothing(seen.text) ? roles : there(roles, circuits);
   const farads = faradsIn(seen.text);
   if (farads === undefined && seen.test !== 'esr') return roles;

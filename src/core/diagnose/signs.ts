@@ -320,13 +320,17 @@ export const SIGNS: readonly Sign[] = practice([
     tells: { 'ntc-open': 0.3, 'startup-resistor-open': 0.3, 'vcc-capacitor-dry': 0.3, 'sense-resistor-open': 0.5 },
   },
   {
-    says: /(?:\bsteady|stays|sits).{0,24}(?:chip|vcc|controller|supply pin)|(?:reference|ref) (?:pin )?(?:at |is |gives )?(?:0|nothing|zero|dead)|no (?:pulses|drive|reference)\b/u,
+    says: /(?:\bsteady|stays|sits).{0,24}(?:chip|vcc|controller|supply pin)|(?:reference|ref) (?:pin )?(?:at |is |gives )?(?:0|nothing|zero|dead)|no (?:pulses?|drive|reference)\b/u,
     tells: {
       'controller-dead': 6,
       'startup-resistor-open': 0.15,
       'vcc-capacitor-dry': 0.4,
       'output-rectifier-shorted': 0.4,
     },
+  },
+  {
+    says: /(?:input|feed).{0,24}(?:\b0(?:\.\d+)? ?ohm|shorted|near nothing|next to nothing)/u,
+    tells: { 'switch-shorted': 7, 'bulk-shorted': 3, 'sense-resistor-open': 0.2, 'controller-dead': 0.4 },
   },
   {
     says: /folds? back|limits? (?:at|far|too)|gives up at|current limit/u,

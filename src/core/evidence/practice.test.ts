@@ -16,7 +16,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   compare: 3,
   derating: 1,
   design: 5,
-  diagnose: 13,
+  diagnose: 14,
   evidence: 1,
   findings: 13,
   harvest: 15,
