@@ -20,6 +20,7 @@ const unit = (code: string, more: Partial<Subject> = {}): Subject => ({
   isFedFromMains: true,
   topologies: ['flyback'],
   roles: {},
+  bleeders: [],
   logged: 30,
   inlet: '',
   marks: { efficiency: '', protection: '' },
@@ -80,6 +81,11 @@ test('what one has and the other lacks is told where both are logged, and not wh
   expect(compare([OLD, { ...NEW, logged: 3 }]).only).toEqual([]);
   const protections = compare([OLD, NEW]).protections.find(({ label }) => label.startsWith('surge'));
   expect(protections?.cells.map(({ text }) => text)).toEqual([expect.stringContaining('470'), 'none logged']);
+  const bled = compare([OLD, { ...NEW, bleeders: [part('R7', 'resistor', { resistance: 1e6 })] }]).protections;
+  expect(bled.find(({ label }) => label === 'bleeds its stores')?.cells.map(({ text }) => text)).toEqual([
+    'none logged',
+    expect.stringMatching(/^1\sMΩ$/u),
+  ]);
 });
 
 test('room, weight and headline: less heat in less room', () => {

@@ -205,12 +205,7 @@ export function compare(subjects: readonly Subject[]): Comparison {
     saved,
     only: onlyIn(subjects),
     apart: apartOf(subjects),
-    protections: PROTECTIONS.map(([role, label]) =>
-      plainRow(
-        label,
-        subjects.map((one) => textOf(one.roles[role]) || (one.logged >= RULES.logged ? 'none logged' : '')),
-      ),
-    ).filter(({ cells }) => cells.some(({ text }) => text !== '' && text !== 'none logged')),
+    protections: protectionsOf(subjects),
     headline:
       a && b && a !== b
         ? headline(
@@ -311,6 +306,20 @@ function figuresOf(subjects: readonly Subject[]): readonly CompareRow[] {
     ),
     row('gave', ({ yielded: { pieces, used } }) => (pieces > 0 ? `${pieces} pieces, ${used} used` : '')),
   ].filter(({ cells }) => cells.some(({ text }) => text !== ''));
+}
+
+/** What protects each unit: a part of its role, none where the board is logged far enough to tell, else nothing. */
+function protectionsOf(subjects: readonly Subject[]): readonly CompareRow[] {
+  const none = ({ logged }: Subject) => (logged >= RULES.logged ? 'none logged' : '');
+  const row = (label: string, partsOf: (subject: Subject) => readonly RolePart[] | undefined) =>
+    plainRow(
+      label,
+      subjects.map((one) => textOf(partsOf(one)) || none(one)),
+    );
+  return [
+    ...PROTECTIONS.map(([role, label]) => row(label, ({ roles }) => roles[role])),
+    row('bleeds its stores', ({ bleeders }) => bleeders),
+  ].filter(({ cells }) => cells.some(({ text }) => text !== '' && text !== 'none logged'));
 }
 
 function onlyIn(subjects: readonly Subject[]): Comparison['only'] {

@@ -29,6 +29,8 @@ export interface Subject {
   readonly topologies: readonly string[];
   readonly isIsolated?: boolean | undefined;
   readonly roles: Readonly<Partial<Record<RoleName, readonly RolePart[]>>>;
+  /** Resistors that empty what stores, by what was written of them. */
+  readonly bleeders: readonly RolePart[];
   /** Parts that are logged: with few of them nothing is known to be missing. */
   readonly logged: number;
   readonly inlet: string;

@@ -1,6 +1,6 @@
 import 'server-only';
 import type { RolePart, Subject } from '../../core/compare';
-import { partsByRole, ROLES, type RoleName } from '../../core/diagnose';
+import { partsByRole, type RoleName } from '../../core/diagnose';
 import { INLETS } from '../../core/nameplate';
 import { SEAMS } from '../../core/opening';
 import { donorTitle } from '../../db/repositories/donors';
@@ -18,7 +18,6 @@ const KINDS: Partial<Record<RoleName, RegExp>> = {
   standbySwitch: /mos|npn|^ic$/u,
   outputRectifier: /diode/u,
   pfcDiode: /diode/u,
-  zener: /zener|tvs/u,
   bridge: /bridge/u,
   bulk: /capacitor/u,
   outputCapacitor: /capacitor/u,
@@ -37,12 +36,13 @@ const KINDS: Partial<Record<RoleName, RegExp>> = {
 };
 /** What a part is by itself, on a board that nobody traced: one that stands mains volts switches, a Schottky rectifies an output. */
 const BY_ITSELF: Partial<Record<RoleName, (part: RolePart) => boolean>> = {
+  zener: ({ kind, subtype }) => kind === 'diode' && /zener|tvs/iu.test(subtype),
   mainSwitch: ({ kind, ratings }) => /mos|igbt/u.test(kind) && (ratings['vds'] ?? ratings['vces'] ?? 0) >= 400,
   outputRectifier: ({ kind, subtype, ratings }) =>
     kind === 'dual-diode' || (/diode/u.test(kind) && /schottky/iu.test(subtype) && (ratings['ifav'] ?? 0) >= 2),
   syncFet: ({ kind, ratings }) => /mos/u.test(kind) && (ratings['vds'] ?? Infinity) <= 200,
 };
-const COMPARED = (Object.keys(KINDS) as RoleName[]).filter((role) => role in ROLES);
+const COMPARED = [...new Set([...Object.keys(KINDS), ...Object.keys(BY_ITSELF)])] as RoleName[];
 
 /** A donor as it is compared: plate, size, parts role by role, run, opening and yield. */
 export async function subjectOf(dossier: Dossier): Promise<Subject> {
@@ -97,6 +97,7 @@ export async function subjectOf(dossier: Dossier): Promise<Subject> {
         return [role, found.length > 0 || !byItself ? found : unit.parts.map(rolePart).filter(byItself)];
       }),
     ),
+    bleeders: unit.parts.filter(({ part }) => part.duty === 'bleeder').map(rolePart),
     logged: unit.parts.length,
     inlet: donor.inlet === null ? '' : INLETS[donor.inlet].label,
     marks: { efficiency: plate.efficiencyLevel ?? '', protection: plate.safetyClass ?? '' },
