@@ -76,6 +76,16 @@ test('a lower on-resistance saves what the current through it makes of it', () =
   );
 });
 
+test('behind a power factor stage the switch works from its bus, not from the valley of the mains', () => {
+  const corrected = { ...OLD, topologies: ['boost-pfc', 'flyback'] };
+  const power = 54.4 / 0.87;
+  const duty = 100 / (100 + 390);
+  const rms = ((2 * power) / (390 * duty)) * Math.sqrt(duty / 3);
+  expect(lossesOf({ ...corrected, roles: { ...OLD.roles, mainSwitch: [fet(1.9)] } }).switch?.from).toContain(
+    `${rms.toFixed(2)} A rms`,
+  );
+});
+
 test('what one has and the other lacks is told where both are logged, and not where hardly a part is', () => {
   expect(compare([OLD, NEW]).only).toEqual([{ codes: ['OLD-001'], text: 'a varistor against surges (RV1)' }]);
   expect(compare([OLD, { ...NEW, logged: 3 }]).only).toEqual([]);

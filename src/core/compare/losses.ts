@@ -1,3 +1,4 @@
+import { MAINS_SUPPLY, reflectedTo } from '../converter';
 import type { RoleName } from '../diagnose';
 import { practice } from '../evidence';
 import { expectedEsr } from '../measure';
@@ -9,19 +10,11 @@ import type { RolePart, Subject } from './subject';
 const USUAL = practice({
   mains: 230,
   line: 50,
-  efficiency: 0.87,
-  /** Volts that a flyback reflects to a switch of so many volts. */
-  reflected: [
-    { from: 800, volts: 130 },
-    { from: 0, volts: 100 },
-  ],
-  frequency: 65e3,
   /** Bulk in farads per watt where none is logged. */
   bulk: 1.5e-6,
   drops: { bridge: 0.9, schottky: 0.5, fast: 1 },
-  /** Share of its cold ohms that an NTC has when it is warm, and of a sine that a bridge without correction draws. */
+  /** Share of its cold ohms that an NTC has when it is warm. */
   ntc: 1 / 15,
-  lineFactor: 0.6,
 });
 
 /** Where a unit turns power into heat. */
@@ -61,10 +54,13 @@ function running(subject: Subject): Running | undefined {
   if (!volts || !watts || !subject.isFedFromMains) return undefined;
   const current = watts / volts;
   const bulk = roles.bulk?.reduce((sum, { ratings }) => sum + (ratings['capacitance'] ?? 0), 0) || USUAL.bulk * watts;
-  const power = watts / USUAL.efficiency;
-  const valley = reservoirValley({ power, capacitance: bulk, volts: USUAL.mains, hertz: USUAL.line });
+  const power = watts / MAINS_SUPPLY.efficiency;
+  // Behind a power factor stage the volts do not follow the mains.
+  const valley = isCorrected(subject)
+    ? MAINS_SUPPLY.bus
+    : reservoirValley({ power, capacitance: bulk, volts: USUAL.mains, hertz: USUAL.line });
   const rated = roles.mainSwitch?.[0]?.ratings['vds'] ?? 0;
-  const reflected = USUAL.reflected.find(({ from }) => rated >= from)?.volts ?? 100;
+  const reflected = reflectedTo(rated);
   const duty = reflected / (reflected + valley);
   const peak = (2 * power) / (valley * duty);
   const turns = reflected / (volts + USUAL.drops.schottky);
@@ -78,6 +74,8 @@ function running(subject: Subject): Running | undefined {
   };
 }
 
+const isCorrected = ({ topologies, roles }: Subject) =>
+  (roles.pfcSwitch?.length ?? 0) > 0 || topologies.some((one) => one.includes('pfc'));
 const isFlyback = ({ topologies }: Subject) =>
   topologies.length === 0 || topologies.some((one) => one.includes('flyback'));
 const first = (subject: Subject, role: RoleName): RolePart | undefined => subject.roles[role]?.[0];
@@ -106,7 +104,7 @@ export function lossesOf(subject: Subject): Readonly<Partial<Record<LossPlace, L
       ohms: rdsOn,
       rated: vds,
       volts: run.valley,
-      frequency: USUAL.frequency,
+      frequency: MAINS_SUPPLY.flyback,
       charge: fet.ratings['qg'],
       outputCapacitance: fet.ratings['coss'],
     });
@@ -134,10 +132,10 @@ export function lossesOf(subject: Subject): Readonly<Partial<Record<LossPlace, L
       Math.max(0, run.secondaryRms ** 2 - current ** 2) / conductance,
       `${cans.map(({ ref }) => ref).join(' ')} of ${(1e3 / conductance).toFixed(0)} mohm together`,
     );
-  const power = 1 / (scale / 100) / USUAL.efficiency;
+  const power = 1 / (scale / 100) / MAINS_SUPPLY.efficiency;
   const cold = first(subject, 'ntc')?.ratings['r25'] ?? first(subject, 'ntc')?.ratings['resistance'];
   if (subject.roles.bridge?.length || cold !== undefined) {
-    const drawn = power / USUAL.mains / USUAL.lineFactor;
+    const drawn = power / USUAL.mains / MAINS_SUPPLY.lineFactor[isCorrected(subject) ? 'corrected' : 'plain'];
     set(
       'inlet',
       (2 * USUAL.drops.bridge * power) / run.valley + (cold ?? 0) * USUAL.ntc * drawn ** 2,

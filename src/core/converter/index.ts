@@ -7,3 +7,4 @@ export { firedShare, firingAngle, lastingOhms, startingOhms, type Timing } from 
 export { peakGain, resonantCurrents, shareForGain, tankGain, tankOf, type Tank, type TankFigures } from './resonant';
 export { clampOf, damped, ringOf, snubberHeat, type Ring } from './ringing';
 export { doubled, type Doubled } from './doubler';
+export { MAINS_SUPPLY, reflectedTo } from './mainsSupply';

@@ -1,4 +1,4 @@
-import { convert, lastingCorrector, lineRipple, resonantCurrents } from '../converter';
+import { convert, lastingCorrector, lineRipple, MAINS_SUPPLY, reflectedTo, resonantCurrents } from '../converter';
 import { USED_VOLTS } from '../derating';
 import { practice } from '../evidence';
 import { BARRIER, clearance, creepage } from '../isolation';
@@ -20,18 +20,15 @@ export const MAINS = { low: 90, high: 264 } as const;
 
 /** How such supplies are usually made; common practice, no source. */
 const USUAL = practice({
-  efficiency: 0.87,
   /** Farads per watt at the input: with a mains from 85 V, and with 180 V and more. */
   bulk: { wide: 2e-6, narrow: 1e-6, narrowFrom: 170 },
   /** Watts at the input from which the current must follow the mains: IEC 61000-3-2, class D, from memory. */
   corrected: 75,
-  bus: 390,
   /** Watts up to which one switch and a flyback are usual. */
   flyback: 120,
-  /** Volts that a flyback reflects, and that its clamp adds over them, on a switch of 600 to 700 V. */
-  reflected: 100,
+  /** What its clamp adds over the volts that a flyback reflects, as a share. */
   clamp: 0.5,
-  frequency: { flyback: 65e3, resonant: 100e3, corrector: 65e3 },
+  frequency: { resonant: 100e3, corrector: 65e3 },
   /** Just within the range in which the core empties each period at the lowest input. */
   underBoundary: 0.9,
   /** Of a resonant tank: what is stored over what resonates, and its quality at full load. */
@@ -40,6 +37,9 @@ const USUAL = practice({
   drop: 0.6,
   fuse: 2,
 });
+
+/** Volts reflected to a switch of 600 to 700 V, which is what such supplies have. */
+const REFLECTED = reflectedTo(650);
 
 /** A figure of a stage: what a part is, or must stand. */
 export interface MainsFigure {
@@ -91,21 +91,22 @@ export function learnMains(spec: MainsSpec): MainsDesign | MainsProblem {
   if (wrong !== undefined) return { wrong };
   const { low, high, output, current, line = 50 } = spec;
   const watts = output * current;
-  const taken = watts / USUAL.efficiency;
+  const taken = watts / MAINS_SUPPLY.efficiency;
   const isCorrected = taken > USUAL.corrected;
+  const factor = MAINS_SUPPLY.lineFactor[isCorrected ? 'corrected' : 'plain'];
   const farads = taken * (low >= USUAL.bulk.narrowFrom || isCorrected ? USUAL.bulk.narrow : USUAL.bulk.wide);
   const [valley, top] = isCorrected
-    ? [USUAL.bus * 0.95, USUAL.bus]
+    ? [MAINS_SUPPLY.bus * 0.95, MAINS_SUPPLY.bus]
     : [reservoirValley({ power: taken, capacitance: farads, volts: low, hertz: line }), Math.SQRT2 * high];
-  const store = isCorrected ? USUAL.bus * 1.1 : top;
+  const store = isCorrected ? MAINS_SUPPLY.bus * 1.1 : top;
   const stages: MainsStage[] = [
     {
       id: 'entry',
       name: 'Fuse, filter and bridge',
       why: 'breaks a short circuit, keeps noise off the mains, and makes pulsing DC of it',
       figures: [
-        { name: 'current drawn, rms', value: taken / low / (isCorrected ? 0.98 : 0.6), unit: 'ampere' },
-        { name: 'fuse, slow, about', value: (USUAL.fuse * taken) / low / (isCorrected ? 0.98 : 0.6), unit: 'ampere' },
+        { name: 'current drawn, rms', value: taken / low / factor, unit: 'ampere' },
+        { name: 'fuse, slow, about', value: (USUAL.fuse * taken) / low / factor, unit: 'ampere' },
         { name: 'bridge stands', value: (Math.SQRT2 * high) / USED_VOLTS.diode, unit: 'volt' },
       ],
     },
@@ -119,7 +120,7 @@ export function learnMains(spec: MainsSpec): MainsDesign | MainsProblem {
         { name: 'stands', value: store, unit: 'volt' },
         {
           name: isCorrected ? 'ripple, peak to peak' : 'falls to, at full load',
-          value: isCorrected ? lineRipple({ current: taken / USUAL.bus, line, capacitance: farads }) : valley,
+          value: isCorrected ? lineRipple({ current: taken / MAINS_SUPPLY.bus, line, capacitance: farads }) : valley,
           unit: 'volt',
         },
         { name: 'holds', value: (farads * top ** 2) / 2, unit: 'joule' },
@@ -127,7 +128,7 @@ export function learnMains(spec: MainsSpec): MainsDesign | MainsProblem {
     },
     watts <= USUAL.flyback
       ? flybackStage({ valley, top, output, current })
-      : resonantStage({ bus: USUAL.bus, output, current }),
+      : resonantStage({ bus: MAINS_SUPPLY.bus, output, current }),
   ];
   return {
     watts,
@@ -141,7 +142,7 @@ export function learnMains(spec: MainsSpec): MainsDesign | MainsProblem {
 
 function correctorStage(lowest: number, power: number): MainsStage {
   const found = lastingCorrector(
-    { lowest, power, output: USUAL.bus },
+    { lowest, power, output: MAINS_SUPPLY.bus },
     { frequency: USUAL.frequency.corrector, ripple: USUAL.corrector.ripple },
   );
   return {
@@ -149,10 +150,10 @@ function correctorStage(lowest: number, power: number): MainsStage {
     name: 'Power factor stage (boost)',
     why: `from ${USUAL.corrected} W the current must follow the mains: IEC 61000-3-2, from memory`,
     figures: [
-      { name: 'output', value: USUAL.bus, unit: 'volt' },
+      { name: 'output', value: MAINS_SUPPLY.bus, unit: 'volt' },
       { name: 'choke', value: found.inductance, unit: 'henry' },
       { name: 'peak of its current', value: found.peak, unit: 'ampere' },
-      { name: 'switch and diode stand', value: (USUAL.bus * 1.1) / USED_VOLTS.mosfet, unit: 'volt' },
+      { name: 'switch and diode stand', value: (MAINS_SUPPLY.bus * 1.1) / USED_VOLTS.mosfet, unit: 'volt' },
       { name: 'switch, rms', value: found.switchRms, unit: 'ampere' },
     ],
   };
@@ -165,10 +166,10 @@ function flybackStage(of: {
   readonly current: number;
 }): MainsStage {
   const { valley, top, output, current } = of;
-  const frequency = USUAL.frequency.flyback;
-  const turns = USUAL.reflected / (output + USUAL.drop);
-  const duty = USUAL.reflected / (USUAL.reflected + valley);
-  const power = (output * current) / USUAL.efficiency;
+  const frequency = MAINS_SUPPLY.flyback;
+  const turns = REFLECTED / (output + USUAL.drop);
+  const duty = REFLECTED / (REFLECTED + valley);
+  const power = (output * current) / MAINS_SUPPLY.efficiency;
   const inductance = (USUAL.underBoundary * (valley * duty) ** 2) / (2 * power * frequency);
   const worked = convert({
     topology: 'flyback',
@@ -179,7 +180,7 @@ function flybackStage(of: {
     inductance,
     turns,
     rectifierDrop: USUAL.drop,
-    efficiency: USUAL.efficiency,
+    efficiency: MAINS_SUPPLY.efficiency,
   });
   const figures: readonly MainsFigure[] =
     'wrong' in worked
@@ -188,7 +189,7 @@ function flybackStage(of: {
           { name: 'primary', value: inductance, unit: 'henry' },
           { name: 'primary turns for one', value: turns, unit: 'count' },
           { name: 'peak of the switch', value: worked.switchPeak, unit: 'ampere' },
-          { name: 'switch sees, with its clamp', value: top + USUAL.reflected * (1 + USUAL.clamp), unit: 'volt' },
+          { name: 'switch sees, with its clamp', value: top + REFLECTED * (1 + USUAL.clamp), unit: 'volt' },
           { name: 'rectifier stands', value: (top / turns + output) / USED_VOLTS.schottky, unit: 'volt' },
           { name: 'output cans, ripple', value: worked.outputCapacitorRms, unit: 'ampere' },
         ];

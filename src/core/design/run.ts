@@ -139,7 +139,11 @@ function withLot(part: PowerPart, fit: Fit | undefined): PowerPart {
           leakage: strayOf(fit.lot.ratings),
           windings: model.windings.map((winding, place) => ({
             ...winding,
-            ohms: (has('dcr') ?? RULES.dcrUnknown) / (place === 0 ? 1 : (has('turnsRatio') ?? 1) ** 2),
+            // What was wound for it has ohms of its own; of another the secondary is taken to lose as much as the primary.
+            ohms:
+              place === 1 && fit.lot.winding?.secondary
+                ? fit.lot.winding.secondary.ohms
+                : (has('dcr') ?? RULES.dcrUnknown) / (place === 0 ? 1 : (has('turnsRatio') ?? 1) ** 2),
           })),
         },
         limits: { amperes: has('saturation') ?? has('current') ?? 0 },

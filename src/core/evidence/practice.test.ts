@@ -14,6 +14,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   chips: 3,
   combine: 1,
   compare: 3,
+  converter: 1,
   derating: 1,
   design: 5,
   diagnose: 14,
