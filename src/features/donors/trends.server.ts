@@ -64,13 +64,14 @@ const read = (donor: DatedDonor, now: number) =>
 /** Labels read between two breaths of the server. */
 const BREATH = 40;
 
-/** Reads every label beforehand, a few at a time, so that the first look need not. */
+/** Reads every label and the traced boards beforehand, a few at a time, so that the first look need not. */
 export async function readLabels({ db, now }: Pick<AppContext, 'db' | 'now'>): Promise<void> {
   const moment = now();
   for (const [place, donor] of (await datedDonors(db.read)).entries()) {
     read(donor, moment);
     if (place % BREATH === BREATH - 1) await setImmediate();
   }
+  await topologiesOf(db.read, moment);
 }
 
 /** What the donors of the shop come to over the years they were made in. */
@@ -143,6 +144,8 @@ async function topologiesOf(db: Queryable, moment: number): Promise<TrendsView['
   const found = new Map<string, { readonly code: string; readonly year: number | undefined }[]>();
   for (const donor of await tracedDonors(db, TRACED)) {
     const [main] = await sureTopologies(openDossier(db, donor, moment));
+    // What else is asked meanwhile comes between two boards.
+    await setImmediate();
     if (main === undefined) continue;
     const there = found.get(main) ?? [];
     there.push({ code: donor.code, year: read(donor, moment).year });

@@ -3,15 +3,13 @@ import { OUTCOMES } from '../../../core/donor';
 import { findingsOf } from '../../../core/findings';
 import { describePlate } from '../../../core/nameplate';
 import { kindRule } from '../../../core/part';
-import { formatQuantity } from '../../../core/quantity';
 import { reportOf, type Block, type Report, type ReportSection } from '../../../core/report';
 import { drawSchematic, schematicSvg, type Schematic } from '../../../core/schematic';
 import { STATION_LABEL } from '../../../core/station';
 import { SUMS } from '../../../core/sums';
 import { analyse } from '../../../core/topology';
-import { DAMAGES, SEAMS, type RecordedOpeningStep } from '../../../core/opening';
 import { lotTitle } from '../../../core/stock';
-import { SYMPTOMS, UNIT_KINDS } from '../../../core/unit';
+import { UNIT_KINDS } from '../../../core/unit';
 import { powerWalk } from '../../../core/walk';
 import { donorTitle } from '../../../db/repositories/donors';
 import { listKeptSums } from '../../../db/repositories/keptSums';
@@ -27,6 +25,7 @@ import { unitRecord, type Dossier } from '../../../services/dossier';
 import { dayOf } from '../../../ui/value/moments';
 import { measuredRows } from '../shared/measuredRows';
 import { ratingSummary } from '../shared/words';
+import { REASSEMBLED, stepWords, unitRows } from './reportWords';
 
 /** What may be left out of a report that goes out of the house. */
 export const LEFT_OUT = ['maker', 'origin'] as const;
@@ -51,26 +50,6 @@ const PARTS = ['part', 'kind', 'marking', 'ratings', 'case', 'condition', 'verdi
 const MEASURED = ['part', 'what', 'reading', 'where'] as const;
 const CAUTION =
   'What is told here was found on one unit, by hobbyists. Mains and stored charge can kill: read every store dead yourself, keep to your local code, and leave work on the mains to licensed people.';
-
-const REASSEMBLED = {
-  works: 'Put together again, and it works',
-  closed: 'Put together again',
-  loose: 'Put together, with something loose or left over',
-  'not-possible': 'It cannot be put together again',
-} as const;
-
-const stepWords = ({ seam, count, drive, place, method, minutes, damage, kept }: RecordedOpeningStep): string =>
-  [
-    SEAMS[seam].label,
-    [count === null ? '' : `${count} x`, drive].filter((word) => word !== '').join(' '),
-    place,
-    method,
-    minutes === null ? '' : `${Number(minutes.toFixed(1))} min`,
-    damage === 'none' ? '' : DAMAGES[damage],
-    kept,
-  ]
-    .filter((word) => word !== '')
-    .join(', ');
 
 /** All that is known of a donor, in the order in which another person could follow it. */
 export async function donorReport(dossier: Dossier, without: readonly LeftOut[] = []): Promise<DonorReport> {
@@ -367,36 +346,4 @@ export async function donorReport(dossier: Dossier, without: readonly LeftOut[] 
     drawings,
     tables: { parts: { head: PARTS, rows: partRows }, measurements: { head: MEASURED, rows: measured } },
   };
-}
-
-function unitRows(
-  { donor, plate }: Dossier,
-  of: { readonly year: number | undefined; readonly hidesMaker: boolean; readonly hidesOrigin: boolean },
-): readonly (readonly [string, string])[] {
-  const { lengthM, widthM, heightM, massKg } = donor;
-  const size = [lengthM, widthM, heightM].every((side) => side !== null)
-    ? [lengthM, widthM, heightM].map((side) => Math.round((side ?? 0) * 1000)).join(' × ')
-    : '';
-  const rows: readonly (readonly [string, string])[] = [
-    ['kind', UNIT_KINDS[donor.kind].label],
-    ...(of.hidesMaker
-      ? []
-      : ([
-          ['maker', donor.maker],
-          ['model', donor.model],
-          ['label', donor.nameplate],
-        ] as const)),
-    ['reads', describePlate(plate)],
-    ['made', of.year === undefined ? '' : String(of.year)],
-    ['size', size === '' ? '' : `${size} mm`],
-    ['weight', massKg === null ? '' : formatQuantity(massKg, 'kilogram')],
-    ...(of.hidesOrigin ? [] : ([['came from', donor.origin]] as const)),
-    [
-      'complaint',
-      [...new Set([donor.symptomKind === '' ? '' : SYMPTOMS[donor.symptomKind].label, donor.symptom])]
-        .filter((word) => word !== '')
-        .join(', '),
-    ],
-  ];
-  return rows.filter(([, value]) => value !== '');
 }
