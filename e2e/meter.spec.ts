@@ -1,5 +1,4 @@
-import { connect } from 'node:net';
-import { expect, test, type Page } from './shop';
+import { expect, tellMeter, test, type Page } from './shop';
 import { donorCode, goTo, judgement } from './hands';
 
 /** Where the simulated meter listens, as the settings name it. */
@@ -8,16 +7,8 @@ async function meterAddress(page: Page): Promise<string> {
   return page.getByLabel('meter on the network').inputValue();
 }
 
-/** Tells the simulated meter something over a line of its own. */
-function tell(address: string, line: string): Promise<void> {
-  const [host = '', port = ''] = address.split(':');
-  return new Promise((resolve, reject) => {
-    const socket = connect(Number(port), host, () => socket.end(`${line}\n`));
-    socket.on('error', reject);
-    socket.on('close', () => resolve());
-    socket.resume();
-  });
-}
+/** Tells the simulated meter something. */
+const tell = (address: string, line: string) => tellMeter(Number(address.split(':').at(-1)), line);
 
 async function aStore(page: Page, capacitance: string, bleed: string) {
   const form = page.getByRole('form', { name: 'New store' });

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { measurePages } from './bench/pages.mjs';
-import { bin, ensureBuild, ensurePackages, freePort, must, say } from './lib.mjs';
+import { bin, browserPath, ensureBuild, ensurePackages, freePort, must, say } from './lib.mjs';
 
 const SCRIPT_AIM_KB = 200;
 const MEMORY_AIM_MB = 250;
@@ -55,7 +55,7 @@ const origin = `http://127.0.0.1:${port}`;
 await untilUp(`${origin}/guide`);
 
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: browserPath(),
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
 });
 const donor = await firstLink('/donors', 'a[href^="/donors/"][href*="-"]');

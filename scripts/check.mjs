@@ -6,9 +6,10 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { bin, ensureBuild, ensurePackages, filesBelow, isOnPath, must, say, seedDemo } from './lib.mjs';
+import { bin, browserPath, ensureBuild, ensurePackages, filesBelow, isOnPath, must, say, seedDemo } from './lib.mjs';
 
 const SLOWEST = 10;
+const SHELL = 'chromium-headless-shell';
 /** Parts of the unit tests. */
 const SHARDS = 4;
 /** The stories empty test-results when they begin, so that these are kept elsewhere. */
@@ -163,16 +164,16 @@ function digestOf(folders) {
   return hash.digest('hex');
 }
 
-/** The end-to-end tests drive Debian's Chromium; where it is missing, apt brings it. */
+/** The end-to-end tests drive Debian's Chromium without a window; where it is missing, apt brings it. */
 async function ensureChromium() {
-  if (isOnPath('chromium')) return;
+  if (isOnPath(SHELL) || (!isOnPath('apt-get') && isOnPath('chromium'))) return;
   if (!isOnPath('apt-get')) {
-    say('The end-to-end tests need Chromium at /usr/bin/chromium, and there is no apt-get here to install it with.');
+    say(`The end-to-end tests need ${browserPath()}, and there is no apt-get here to install it with.`);
     process.exit(1);
   }
   say('Installing Chromium with apt (about a minute; once) …');
   const elevated = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (args) => must(...(([command, ...rest]) => [command, rest])([...elevated, 'apt-get', '-qq', ...args]));
   await apt(['update']);
-  await apt(['install', '-y', '--no-install-recommends', 'chromium']);
+  await apt(['install', '-y', '--no-install-recommends', SHELL]);
 }

@@ -4,7 +4,7 @@ import { mkdtempSync, mkdirSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import { ensureBuild, ensurePackages, freePort, say, seedDemo, startMeter } from './lib.mjs';
+import { browserPath, ensureBuild, ensurePackages, freePort, say, seedDemo, startMeter } from './lib.mjs';
 
 const FOLDER = 'docs/screenshots';
 const DESK = { width: 1280, height: 800 };
@@ -25,7 +25,7 @@ const server = spawn(
 );
 const origin = `http://127.0.0.1:${port}`;
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: browserPath(),
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
 });
 mkdirSync(FOLDER, { recursive: true });

@@ -5,7 +5,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import { bin, ensureBuild, ensurePackages, freePort, must } from '../lib.mjs';
+import { bin, browserPath, ensureBuild, ensurePackages, freePort, must } from '../lib.mjs';
 
 const CIRCUITS = [
   ['buck', 'load'],
@@ -28,7 +28,7 @@ const server = spawn(
   [join('node_modules', 'next', 'dist', 'bin', 'next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
   { env: { ...process.env, ZORVEK_DATABASE_URL: url, NODE_ENV: 'production' }, stdio: 'ignore' },
 );
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch({ executablePath: browserPath(), args: ['--no-sandbox', '--disable-gpu'] });
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const rows = [];

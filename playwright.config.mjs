@@ -1,10 +1,11 @@
 import { defineConfig } from '@playwright/test';
+import { browserPath } from './scripts/lib.mjs';
 
 export default defineConfig({
   testDir: './e2e',
   testMatch: '**/*.spec.ts',
   globalSetup: './e2e/template.mjs',
-  // A spec file runs one story after another, in a shop of its own.
+  // A spec file runs one story after another, in a shop as it was seeded.
   workers: 2,
   fullyParallel: false,
   // What failed is run once more with a trace. At home that it then passes does not make it good; on a machine shared
@@ -18,7 +19,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     trace: 'on-first-retry',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: browserPath(),
       args: [
         '--no-sandbox',
         '--disable-gpu',
