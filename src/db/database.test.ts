@@ -190,6 +190,7 @@ describe('migrations', () => {
       '0020_build_design',
       '0021_record',
       '0022_recordings',
+      '0023_fittings',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import { allAtOnce } from '../steps';
-import { bankFit, fitAs, linkFit, rectifierFit, switchFit, type Fit } from './parts';
+import { fitAs } from './fitAs';
+import { bankFit, linkFit, rectifierFit, switchFit, type Fit } from './parts';
 import { demandOf, rippleOf } from './point';
 import { RULES } from './rules';
 import { designOf, drawersOf, searchDesigns, type Design, type DesignResult } from './search';
 import { isPaired, topologiesFor, type DesignRole, type DesignSpec } from './spec';
 import { readQuestion } from '../stock';
 import {
+  besideSnubber,
   circuitOf,
   controlOf,
   designFrom,
@@ -17,6 +19,7 @@ import {
   needFor,
   recordOf,
   runDesign,
+  snubberOf,
   toBuyFor,
   whyOf,
   type DesignLot,
@@ -75,6 +78,93 @@ test.each`
   expect(Math.abs((demand?.peak ?? 0) / (peak ?? 1) - 1)).toBeLessThan(0.07);
   expect(Math.abs((demand?.switchRms ?? 0) / (switchRms ?? 1) - 1)).toBeLessThan(0.07);
   expect(Math.abs((demand?.outputRms ?? 0) / (outputRms ?? 1) - 1)).toBeLessThan(0.07);
+});
+
+/**
+ * The worked examples of application note AN920 (a 34063 switcher), from memory: 21.6 V to 5 V at 50 mA, 6.75 V to 28 V at 50 mA and
+ * 13.5 V to -15 V at 500 mA, all at 50 kHz on the edge of continuous current, with the peak currents that it works out.
+ */
+const NOTE = [
+  { topology: 'buck', input: 21.6, output: 5, current: 0.05, L: 853e-6, peak: 0.1 },
+  { topology: 'boost', input: 6.75, output: 28, current: 0.05, L: 226e-6, peak: 0.442 },
+  { topology: 'inverting', input: 13.5, output: -15, current: 0.5, L: 66.5e-6, peak: 2.24 },
+] as const;
+
+test.each(NOTE)(
+  'AN920, $topology: the peak is within 5 % of the note’s',
+  ({ topology, input, output, current, L, peak }) => {
+    const spec = { inputLow: input, inputHigh: input, output, current };
+    const demand = demandOf(spec, { topology, frequency: 50e3, inductance: L });
+    expect(Math.abs((demand?.peak ?? 0) / peak - 1)).toBeLessThan(0.05);
+  },
+);
+
+test.each(NOTE)('AN920, $topology: among decoys its choke is taken or one that is stressed less', (row) => {
+  const { input, output, current, L, peak } = row;
+  const spec = { inputLow: input, inputHigh: input, output, current };
+  const own = choke('NOTE', L, 1.6 * peak);
+  const decoys = [choke('SMALL', L / 20, 4 * peak), choke('SOFT', L, 0.8 * peak), choke('WIDE', 3 * L, 1.2 * peak)];
+  const [best] = found(spec, [...STOCK.filter(({ kind }) => kind !== 'inductor'), ...decoys, own]).designs;
+  expect(best?.missing).toEqual([]);
+  expect(['NOTE', 'WIDE']).toContain(best?.parts.choke?.lot.code);
+  expect(best?.demand.peak).toBeLessThan(1.05 * peak);
+  for (const { stresses } of Object.values(best?.parts ?? {}))
+    expect(stresses.every(({ share, usual }) => share <= usual)).toBe(true);
+});
+
+describe('a snubber', () => {
+  // By hand: 2 × 200 pF ring with 30 nH as 8.66 Ω, so 8.2 or 9.1 Ω, and 3.5 × 400 pF = 1.4 nF stand beside it.
+  const demand = demandOf(UP, { topology: 'boost', frequency: 100e3, inductance: 47e-6 })!;
+  test('starts from the strays that are usual', () => {
+    const { way, ohms, farads, watts } = snubberOf(demand);
+    expect([way, ohms]).toEqual(['across', 9.1]);
+    expect(farads).toBeCloseTo(1.4e-9, 12);
+    // C·V²·f of FORMULAS F6-19, at 48.55 V.
+    expect(watts).toBeCloseTo(1.4e-9 * 48.55 ** 2 * 100e3, 4);
+  });
+
+  test.each`
+    what                     | farads     | volts  | fits
+    ${'near in value'}       | ${1.5e-9}  | ${100} | ${true}
+    ${'three times too big'} | ${4.7e-9}  | ${100} | ${false}
+    ${'a tenth'}             | ${150e-12} | ${100} | ${false}
+    ${'too few volts'}       | ${1.5e-9}  | ${25}  | ${false}
+  `('takes a capacitor $what: $fits', ({ farads, volts, fits }) => {
+    const part = lot(
+      'S',
+      'capacitor',
+      { capacitance: farads as number, voltage: volts as number },
+      { technology: 'ceramic' },
+    );
+    expect(fitAs('snubber', demand, { lot: part, count: 1 }) !== undefined).toBe(fits);
+  });
+
+  test('is found in the drawers, told with its resistor, kept, and never missing', () => {
+    const with1n5 = found(UP, [
+      ...STOCK,
+      lot('S', 'capacitor', { capacitance: 1.5e-9, voltage: 100 }, { technology: 'ceramic' }),
+    ]);
+    const [best] = with1n5.designs;
+    expect(best?.parts.snubber?.lot.code).toBe('S');
+    expect(best && besideSnubber(best)).toMatch(/^9\.1\sΩ, 1\.32\sW or more in series/u);
+    const again = best && designFrom(recordOf(best, UP, undefined));
+    expect(again?.parts.snubber?.watts).toBe(best?.parts.snubber?.watts);
+    const [bare] = found(UP).designs;
+    expect([bare?.parts.snubber, bare?.missing]).toEqual([undefined, []]);
+    expect(bare && toBuyFor(bare, 'snubber')).toMatch(/capacitor of 1\.4\snF and at least/u);
+  });
+
+  test('of a flyback is the clamp of its leakage', () => {
+    const spec = { ...UP, isolated: true };
+    const [best] = found(spec, [
+      ...STOCK.filter(({ code }) => code !== 'F100'),
+      lot('T', 'transformer', { inductance: 40e-6, turnsRatio: 0.5, saturation: 12 }),
+      lot('K', 'capacitor', { capacitance: 470e-9, voltage: 250 }, { technology: 'film' }),
+    ]).designs;
+    expect(best?.parts.snubber?.lot.code).toBe('K');
+    expect(best?.parts.snubber?.watts).toBe(0);
+    expect(best && besideSnubber(best)).toMatch(/^clamp: .* behind a fast diode/u);
+  });
 });
 
 // FORMULAS F6-1: 220 µF of 50 mΩ behind 0.884 A make 5.0 and 44.2 mV.
@@ -162,6 +252,7 @@ function bruteForce(spec: DesignSpec, lots: readonly DesignLot[]): number {
         const through = isPaired(topology)
           ? some(links.flatMap((part) => [1, 2, 3].map((count) => linkFit(demand, part, count))))
           : [undefined];
+        const snubbers = some(links.map((part) => fitAs('snubber', demand, { lot: part, count: 1 })));
         for (const a of some(switches.map((part) => switchFit(demand, part))))
           for (const b of some(rectifiers.map((part) => rectifierFit(demand, part))))
             for (const c of bank('output'))
@@ -169,13 +260,16 @@ function bruteForce(spec: DesignSpec, lots: readonly DesignLot[]): number {
                 // One lot does not give more pieces than it has.
                 if (c && d && c.lot === d.lot && c.count + d.count > c.lot.pieces) continue;
                 for (const e of through) {
-                  const parts = Object.entries({ choke: own, switch: a, rectifier: b, link: e, output: c, input: d });
-                  const { cost } = designOf(
-                    spec,
-                    demand,
-                    Object.fromEntries(parts.filter(([, fit]) => fit)) as Partial<Record<DesignRole, Fit>>,
-                  );
-                  cheapest = Math.min(cheapest, cost);
+                  for (const snubber of snubbers) {
+                    const named = { choke: own, switch: a, rectifier: b, link: e, output: c, input: d, snubber };
+                    const parts = Object.entries(named).filter(([, fit]) => fit);
+                    const { cost } = designOf(
+                      spec,
+                      demand,
+                      Object.fromEntries(parts) as Partial<Record<DesignRole, Fit>>,
+                    );
+                    cheapest = Math.min(cheapest, cost);
+                  }
                 }
               }
       }
@@ -205,6 +299,7 @@ test('the search finds what weighing every combination by itself finds', () => {
         ...chokes.map((of, index) => choke(`L${index}`, ...of)),
         lot('T', 'transformer', { inductance: 40e-6, turnsRatio: 1.5, saturation: 9 }),
         lot('F', 'capacitor', { capacitance: 10e-6, voltage: 100 }, { technology: 'film' }),
+        lot('S', 'capacitor', { capacitance: 1.5e-9, voltage: 100 }, { technology: 'ceramic' }),
         ...cans.map((of, index) => ({ ...can(`C${index}`, ...of), pieces: 1 + (index % 4) })),
       ];
       const result = allAtOnce(searchDesigns(spec, lots));

@@ -1,6 +1,7 @@
+export { snubberOf, type Snubber } from './snubber';
 export { controlOf, type Control } from './control';
 export { searchDesigns, type Design, type DesignResult } from './search';
-export { hazardOf, needFor, toBuyFor, whyOf, windingSheet, type WindingLine } from './say';
+export { hazardOf, besideSnubber, needFor, toBuyFor, whyOf, windingSheet, type WindingLine } from './say';
 export { circuitOf, refsOf, runDesign, type DesignRun } from './run';
 export { loopOf, type Loop } from './loop';
 export { designFrom, recordOf, type DesignRecord } from './record';

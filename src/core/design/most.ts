@@ -1,7 +1,8 @@
-import { fitAs, type Fit } from './parts';
+import { fitAs } from './fitAs';
+import type { Fit } from './parts';
 import { demandOf } from './point';
 import type { Design } from './search';
-import type { DesignRole, DesignSpec } from './spec';
+import { isSpared, type DesignRole, type DesignSpec } from './spec';
 
 /** How much current a design gives at most with its own parts, and which of them is the first that has no room left. */
 export interface Most {
@@ -15,7 +16,7 @@ const FURTHEST = 10;
 /** The most current that a design stands, part by part; at least what it was designed for. */
 export function mostOf(design: Design, spec: DesignSpec): Most | undefined {
   const { topology, frequency, inductance, turns } = design;
-  const roles = Object.entries(design.parts) as [DesignRole, Fit][];
+  const roles = (Object.entries(design.parts) as [DesignRole, Fit][]).filter(([role]) => !isSpared(role));
   const holds = (role: DesignRole, fit: Fit, current: number): boolean => {
     const demand = demandOf(
       { ...spec, current },

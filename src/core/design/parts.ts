@@ -4,7 +4,7 @@ import { caseHeat, fetLosses } from '../thermal';
 import type { Demand } from './point';
 import { reflected, rippleOf } from './point';
 import { RULES } from './rules';
-import { isPaired, type DesignLot, type DesignRole } from './spec';
+import { isPaired, type DesignLot } from './spec';
 import { coreHeat } from './wound';
 
 /** What a part is put under, beside what it stands. */
@@ -34,7 +34,7 @@ export interface Fit {
   readonly cost: number;
 }
 
-const stress = (name: string, value: number, rating: number, unit: Stress['unit'], usual: number): Stress => ({
+export const stress = (name: string, value: number, rating: number, unit: Stress['unit'], usual: number): Stress => ({
   name,
   value,
   rating,
@@ -44,7 +44,7 @@ const stress = (name: string, value: number, rating: number, unit: Stress['unit'
 });
 
 /** A fit with its cost; nothing where a rating is exceeded. */
-function fit(demand: Demand, of: Omit<Fit, 'cost'>): Fit | undefined {
+export function fit(demand: Demand, of: Omit<Fit, 'cost'>): Fit | undefined {
   if (of.stresses.some(({ share }) => share >= 1)) return undefined;
   const power = demand.point.output * demand.point.current;
   const limits = of.stresses.filter(({ share, usual }) => share > usual).length + of.notes.length;
@@ -252,22 +252,4 @@ export function bankFit(
     ],
     notes: lot.ratings['esr'] === undefined ? ['its ESR is that of its kind: measure it'] : [],
   });
-}
-
-/** The fit of a lot in its role; nothing where it is put under more than it stands. */
-export function fitAs(role: DesignRole, demand: Demand, { lot, count }: Pick<Fit, 'lot' | 'count'>): Fit | undefined {
-  switch (role) {
-    case 'choke':
-      return demand.point.topology === 'flyback' ? transformerFit(demand, lot) : chokeFit(demand, lot);
-    case 'switch':
-      return switchFit(demand, lot);
-    case 'rectifier':
-      return rectifierFit(demand, lot);
-    case 'link':
-      return linkFit(demand, lot, count);
-    case 'output':
-      return bankFit(demand, lot, { at: 'output', count });
-    case 'input':
-      return bankFit(demand, lot, { at: 'input', count });
-  }
 }

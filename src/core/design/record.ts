@@ -1,4 +1,4 @@
-import { fitAs } from './parts';
+import { fitAs } from './fitAs';
 import { demandOf } from './point';
 import { designOf, type Design } from './search';
 import type { Designed, DesignLot, DesignRole, DesignSpec } from './spec';

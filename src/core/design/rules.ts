@@ -24,8 +24,10 @@ export const RULES = practice({
   transformer: { efficiency: 0.88, clamp: 1.5, leakage: 0.02 },
   /** The capacitor that the power goes through: ripple of its volts at most, as a share; its ohms and amperes where they are not known; what a ceramic keeps under DC. */
   link: { swing: 0.15, ohms: 0.02, amperes: 3, ceramic: 0.5 },
-  /** What counts against a design besides its loss in per cent: a part more, a limit, a sink, a core to wind, a part that must be bought. */
-  costs: { part: 0.15, limit: 3, sink: 1, wind: 4, buy: 25 },
+  /** Before its ring is seen: henries of the loop, switch and rectifier together over the switch alone, the capacitor over what rings; and what values do in its place, over what is wanted. */
+  ring: { henries: 30e-9, both: 2, factor: 3.5, across: { least: 0.7, most: 1.5 }, clamp: { least: 0.5, most: 20 } },
+  /** What counts against a design besides its loss in per cent: a part more, a limit, a sink, a core to wind, a part that must be bought, a switch without a snubber. */
+  costs: { part: 0.15, limit: 3, sink: 1, wind: 4, buy: 25, bare: 3 },
   /** What a wish weighs: small a millijoule that its choke holds and a can more; quiet the rise of the current of its choke, and a current that the input or the output takes in pulses. */
   wishes: { millijoule: 6, can: 1.5, swing: 12, pulses: 3 },
   /** Around a controller: ohms its timing resistor is near, of the lower divider by its digits, volts at the sense pin and room to the peak. */

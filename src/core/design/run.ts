@@ -72,6 +72,7 @@ export function refsOf(design: Pick<Design, 'topology'>, role: DesignRole): read
     link: ['C2'],
     output: [paired ? 'C3' : 'C2'],
     input: ['C1'],
+    snubber: [design.topology === 'flyback' ? 'C5' : 'C8'],
   };
   return refs[role];
 }
@@ -180,6 +181,7 @@ const TOLD: Readonly<Record<DesignRole, readonly RatingName[]>> = {
   link: ['capacitance'],
   output: ['capacitance'],
   input: ['capacitance'],
+  snubber: ['capacitance'],
 };
 
 /** The circuit of a design with its own values; those of parts that must be bought are as usual. */

@@ -3,11 +3,22 @@ import { formatQuantity } from '../quantity';
 import { TOUCH_LIMIT_DC } from '../safety';
 import { RULES } from './rules';
 import type { Design } from './search';
+import { snubberOf } from './snubber';
 import { copperResistance, wireArea } from '../magnetics';
 import { isPaired, type DesignRole } from './spec';
 import type { Coil } from './winding';
 
 const q = (value: number, unit: Parameters<typeof formatQuantity>[1]) => formatQuantity(value, unit, { digits: 3 });
+
+/** What stands beside the capacitor of a snubber, with how its values are found. */
+export function besideSnubber({ demand }: Pick<Design, 'demand'>): string {
+  const { way, ohms, watts } = snubberOf(demand);
+  // Twice the heat, so that it is no hotter than it may be touched by what stands beside it.
+  const resistor = `${q(ohms, 'ohm')}, ${q(2 * watts, 'watt')} or more`;
+  return way === 'clamp'
+    ? `clamp: ${resistor} beside it, both behind a fast diode from the switch`
+    : `${resistor} in series, across the switch; to start from, until the ring is seen`;
+}
 
 /** A specification to buy a missing part by. */
 export function toBuyFor({ demand }: Design, role: DesignRole): string {
@@ -25,6 +36,10 @@ export function toBuyFor({ demand }: Design, role: DesignRole): string {
       return `can of at least ${q(point.output / USED_VOLTS.can, 'volt')} for ${q(outputRms, 'ampere')} of ripple current, low ESR`;
     case 'link':
       return `film or ceramic capacitor of at least ${q(demand.linkVolts / USED_VOLTS.film, 'volt')} for ${q(demand.linkRms, 'ampere')} of ripple current`;
+    case 'snubber': {
+      const { farads, volts } = snubberOf(demand);
+      return `film or ceramic capacitor of ${q(farads, 'farad')} and at least ${q(volts / USED_VOLTS.film, 'volt')}`;
+    }
     case 'input':
       return `can of at least ${q(point.inputHigh / USED_VOLTS.can, 'volt')} for ${q(inputRms, 'ampere')} of ripple current`;
   }
@@ -86,6 +101,10 @@ export function needFor({ demand, parts }: Design, role: DesignRole): string {
       return `film voltage>=${typed(demand.linkVolts / USED_VOLTS.film, 'volt')}`;
     case 'output':
       return `electrolytic voltage>=${typed(point.output / USED_VOLTS.can, 'volt')}`;
+    case 'snubber': {
+      const { farads, volts } = snubberOf(demand);
+      return `${parts.snubber?.lot.technology ?? 'ceramic'} voltage>=${typed(volts, 'volt')} capacitance>=${typed(farads / 2, 'farad')}`;
+    }
     case 'input':
       return `electrolytic voltage>=${typed(point.inputHigh / USED_VOLTS.can, 'volt')}`;
   }

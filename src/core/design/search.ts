@@ -1,10 +1,13 @@
 import type { Core } from '../magnetics';
 import type { Steps } from '../steps';
-import { bankFit, fitAs, linkFit, rectifierFit, switchFit, type Fit } from './parts';
+import { fitAs } from './fitAs';
+import { bankFit, linkFit, rectifierFit, switchFit, type Fit } from './parts';
 import { demandOf, type Demand } from './point';
 import { RULES } from './rules';
+import { snubberFit } from './snubber';
 import {
   isPaired,
+  isSpared,
   rolesOf,
   specProblem,
   topologiesFor,
@@ -71,10 +74,13 @@ export function drawersOf(lots: readonly DesignLot[]): Drawers {
   };
 }
 
-/** The first of the cheapest; nothing where buying one is cheaper, as one that loses a quarter of the power is no help. */
-function cheapest(fits: Iterable<Fit | undefined>): Fit | undefined {
+/** What a role costs that no lot fills. */
+const unfilled = (role: DesignRole): number => (isSpared(role) ? RULES.costs.bare : RULES.costs.buy);
+
+/** The first of the cheapest; nothing where it is cheaper without, as one that loses a quarter of the power is no help. */
+function cheapest(role: DesignRole, fits: Iterable<Fit | undefined>): Fit | undefined {
   let best: Fit | undefined;
-  for (const fit of fits) if (fit && fit.cost < (best?.cost ?? RULES.costs.buy)) best = fit;
+  for (const fit of fits) if (fit && fit.cost < (best?.cost ?? unfilled(role))) best = fit;
   return best;
 }
 
@@ -115,12 +121,26 @@ function bestWith(spec: DesignSpec, demand: Demand, choke: Fit | undefined, draw
   const set = (role: DesignRole, found: Fit | undefined) => {
     if (found) parts[role] = found;
   };
+  const setCheapest = (role: DesignRole, fits: Iterable<Fit | undefined>) => set(role, cheapest(role, fits));
   set('choke', choke);
-  set('switch', cheapest(drawers.switches.map((lot) => switchFit(demand, lot))));
-  set('rectifier', cheapest(drawers.rectifiers.map((lot) => rectifierFit(demand, lot))));
+  setCheapest(
+    'switch',
+    drawers.switches.map((lot) => switchFit(demand, lot)),
+  );
+  setCheapest(
+    'rectifier',
+    drawers.rectifiers.map((lot) => rectifierFit(demand, lot)),
+  );
+  setCheapest(
+    'snubber',
+    drawers.links.map((lot) => snubberFit(demand, lot)),
+  );
   const both = cheapestBanks(banks(demand, drawers.cans, 'output'), banks(demand, drawers.cans, 'input'));
   if (isPaired(demand.point.topology))
-    set('link', cheapest(drawers.links.flatMap((lot) => COUNTS.map((count) => linkFit(demand, lot, count)))));
+    setCheapest(
+      'link',
+      drawers.links.flatMap((lot) => COUNTS.map((count) => linkFit(demand, lot, count))),
+    );
   set('output', both.output);
   set('input', both.input);
   return designOf(spec, demand, parts);
@@ -143,11 +163,11 @@ function wishCost({ wish }: DesignSpec, { point, peak, swing }: Demand, parts: D
 export function designOf(spec: DesignSpec, demand: Demand, parts: Readonly<Partial<Record<DesignRole, Fit>>>): Design {
   const { topology, frequency, inductance, turns } = demand.point;
   const roles = rolesOf(topology);
-  const missing = roles.filter((role) => !parts[role]);
+  const missing = roles.filter((role) => !parts[role] && !isSpared(role));
   const watts = roles.reduce((sum, role) => sum + (parts[role]?.watts ?? 0), 0);
   const power = Math.abs(spec.output) * spec.current;
   const cost =
-    roles.reduce((sum, role) => sum + (parts[role]?.cost ?? RULES.costs.buy), 0) + wishCost(spec, demand, parts);
+    roles.reduce((sum, role) => sum + (parts[role]?.cost ?? unfilled(role)), 0) + wishCost(spec, demand, parts);
   return {
     topology,
     frequency,
@@ -181,6 +201,7 @@ export function* searchDesigns(spec: DesignSpec, lots: readonly DesignLot[]): St
     drawers.switches.length *
     drawers.rectifiers.length *
     (RULES.beside * drawers.cans.length) ** 2 *
+    (1 + drawers.links.length) *
     (isPaired(topology) ? RULES.beside * drawers.links.length : 1);
   const best = new Map<string, Design>();
   let searched = 0;

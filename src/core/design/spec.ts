@@ -46,7 +46,7 @@ export const DESIGNED = [
 export type Designed = (typeof DESIGNED)[number];
 
 /** What a part of a design is there for. */
-export const DESIGN_ROLES = ['choke', 'switch', 'rectifier', 'link', 'output', 'input'] as const;
+export const DESIGN_ROLES = ['choke', 'switch', 'rectifier', 'link', 'output', 'input', 'snubber'] as const;
 export type DesignRole = (typeof DESIGN_ROLES)[number];
 
 /** Circuits with two chokes and a capacitor that the power goes through. */
@@ -55,6 +55,9 @@ export const isPaired = (topology: Designed): boolean => topology === 'sepic' ||
 /** The roles a circuit has. */
 export const rolesOf = (topology: Designed): readonly DesignRole[] =>
   DESIGN_ROLES.filter((role) => role !== 'link' || isPaired(topology));
+
+/** What a circuit runs without, though worse: it is never missing. */
+export const isSpared = (role: DesignRole): boolean => role === 'snubber';
 
 /** Why there is no design. */
 export interface DesignProblem {

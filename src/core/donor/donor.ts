@@ -1,4 +1,5 @@
 import type { OutcomeName } from './outcome';
+import type { Fittings } from '../module';
 import type { InletName, Nameplate } from '../nameplate';
 import type { Clearance, OriginName, SymptomName, UnitKindName } from '../unit';
 
@@ -30,6 +31,8 @@ export interface Donor {
   readonly widthM: number | null;
   readonly heightM: number | null;
   readonly massKg: number | null;
+  /** Its plug, cooling and mounting, for when it is used whole. */
+  readonly fittings: Fittings;
   /** How its work ended; empty while it is under way. */
   readonly outcome: OutcomeName | '';
   readonly outcomeNote: string;

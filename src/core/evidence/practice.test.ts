@@ -26,7 +26,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   magnetics: 7,
   marking: 14,
   measure: 56,
-  module: 4,
+  module: 6,
   nameplate: 5,
   opening: 3,
   photo: 1,

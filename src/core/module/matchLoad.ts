@@ -1,19 +1,17 @@
 import { practice } from '../evidence';
 import { formatQuantity } from '../quantity';
+import { COOLINGS, MOUNTINGS, plugOf, type Fittings, type MountingName, type PlugName } from './fittings';
 
 /** A whole supply with one of its outputs; volts, amperes. */
-export interface Module {
+export interface Module extends Omit<Fittings, 'trimmedTo'> {
   readonly code: string;
   readonly title: string;
   /** The output, and how far it can be trimmed, or its other choices. */
   readonly volts: number;
   readonly voltsMost?: number;
   readonly current?: number;
-  /** Protection class by IEC 61140, where its plate says it; an earthed one may have its minus on earth. */
-  readonly protection?: 'I' | 'II' | 'III';
-  /** How it did under load: whether it held, and its ripple, volts peak to peak. */
+  /** Whether it held its volts under load. */
   readonly held?: boolean;
-  readonly ripple?: number;
   /** One of several voltages: it is there only when the load asks for it, or a switch is set. */
   readonly isChoice?: boolean;
   /** Pieces that are alike. */
@@ -27,7 +25,12 @@ export interface Load {
   /** How far off the volts may be, as a share. */
   readonly within?: number;
   readonly isolated?: boolean;
+  /** Ripple and noise that it bears, volts peak to peak. */
   readonly ripple?: number;
+  readonly plug?: PlugName;
+  readonly mounting?: MountingName;
+  /** Whether no fan may be heard. */
+  readonly quiet?: boolean;
 }
 
 export type ModuleVerdict = 'good' | 'limits' | 'no';
@@ -149,25 +152,108 @@ function checksOf(load: Load, module: Module): readonly ModuleCheck[] {
     currentCheck(load.current, module.current),
     ...choiceCheck(module),
     ...(load.isolated ? [isolationCheck(module)] : []),
-    ...(load.ripple !== undefined && module.ripple !== undefined
-      ? [
-          module.ripple > load.ripple
-            ? ({
-                name: 'ripple',
-                level: 'no',
-                message: `${q(module.ripple, 'volt')} of ripple was measured, ${q(load.ripple, 'volt')} is asked`,
-              } as const)
-            : ({
-                name: 'ripple',
-                level: 'good',
-                message: `${q(module.ripple, 'volt')} of ripple was measured`,
-              } as const),
-        ]
-      : []),
+    ...rippleCheck(load, module),
+    ...plugCheck(load, module),
+    ...coolingCheck(load, module),
+    ...mountingCheck(load, module),
     module.held === true
       ? { name: 'run', level: 'good', message: 'it held its volts under load' }
       : module.held === false
         ? { name: 'run', level: 'no', message: 'it did not hold its volts under load' }
         : { name: 'run', level: 'limits', message: 'it was never run under load here: do that first' },
+  ];
+}
+
+function rippleCheck(load: Load, { ripple }: Module): readonly ModuleCheck[] {
+  if (load.ripple === undefined) return [];
+  const asked = `${q(load.ripple, 'volt')} is asked`;
+  if (ripple === undefined)
+    return [{ name: 'ripple', level: 'limits', message: `its ripple was not measured here, ${asked}` }];
+  const margin = load.ripple / ripple - 1;
+  const measured = `${q(ripple, 'volt')} of ripple was measured`;
+  return [
+    ripple > load.ripple
+      ? { name: 'ripple', level: 'no', margin, message: `${measured}, ${asked}` }
+      : { name: 'ripple', level: 'good', margin, message: measured },
+  ];
+}
+
+function plugCheck(load: Load, { plug }: Module): readonly ModuleCheck[] {
+  const asked = load.plug && plugOf(load.plug).label;
+  if (plug === undefined)
+    return asked === undefined
+      ? []
+      : [{ name: 'plug', level: 'limits', message: `its plug is not written down, ${asked} is asked` }];
+  const { label, amperes = Infinity } = plugOf(plug);
+  if (load.current > amperes)
+    return [
+      {
+        name: 'plug',
+        level: 'limits',
+        margin: amperes / load.current - 1,
+        message: `${label}: it carries about ${q(amperes, 'ampere')}, ${q(load.current, 'ampere')} is asked: lead wires of their own from the board`,
+      },
+    ];
+  return [
+    asked === undefined || plug === load.plug
+      ? { name: 'plug', level: 'good', message: `${label}: read its polarity before the load is on` }
+      : {
+          name: 'plug',
+          level: 'limits',
+          message: `${label}, ${asked} is asked: change the plug, and read the polarity before the load is on`,
+        },
+  ];
+}
+
+function coolingCheck(load: Load, { cooling, current, mounting }: Module): readonly ModuleCheck[] {
+  if (cooling === undefined) return [];
+  const { label, without } = COOLINGS[cooling];
+  if (cooling === 'air') return [{ name: 'cooling', level: 'good', message: `cooled by ${label}` }];
+  if (cooling === 'fan')
+    return [
+      load.quiet
+        ? { name: 'cooling', level: 'limits', message: `${label}: it is heard, and without it the unit overheats` }
+        : { name: 'cooling', level: 'good', message: `cooled by ${label}: leave its openings free` },
+    ];
+  // On the chassis that it is made for the face has its plate.
+  const isThere = cooling === 'face' && load.mounting === 'chassis' && mounting === 'chassis';
+  const isSpared = current !== undefined && load.current <= without * current;
+  const words =
+    cooling === 'face'
+      ? 'its metal face goes on a metal plate, with paste'
+      : 'it wants a stream of air from a fan beside it';
+  return [
+    isThere || isSpared
+      ? { name: 'cooling', level: 'good', message: isThere ? words : `${words}; so little load does without` }
+      : {
+          name: 'cooling',
+          level: 'limits',
+          message: `${words}${current === undefined ? '' : `: without that ${q(without * current, 'ampere')} at most`}`,
+        },
+  ];
+}
+
+/** How it is held in its new place, and what its protection class asks for there (IEC 61140: earth the frame, or keep the insulation whole). */
+function mountingCheck(load: Load, { mounting, protection }: Module): readonly ModuleCheck[] {
+  if (load.mounting === undefined) return [];
+  const asked = MOUNTINGS[load.mounting].label;
+  const earth =
+    load.mounting !== 'chassis' && load.mounting !== 'rail'
+      ? ''
+      : protection === 'I'
+        ? '; its frame and the chassis go on protective earth by a wire and screw of their own'
+        : protection === 'II'
+          ? '; doubly insulated: its case stays whole, and no screw goes through it'
+          : protection === 'III'
+            ? ''
+            : '; read its protection class first: an earthed one needs its frame on protective earth';
+  if (mounting === load.mounting)
+    return [{ name: 'mounting', level: protection || earth === '' ? 'good' : 'limits', message: `${asked}${earth}` }];
+  return [
+    {
+      name: 'mounting',
+      level: 'limits',
+      message: `${mounting === undefined ? 'how it is held is not written down' : `made another way (${MOUNTINGS[mounting].label})`}: ${asked} it needs a bracket or a case${earth}`,
+    },
   ];
 }

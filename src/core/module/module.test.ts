@@ -1,4 +1,4 @@
-import { fanWays, matchLoad, stacksFor, type Module } from '.';
+import { commonFittings, fanWays, matchLoad, stacksFor, type Load, type Module } from '.';
 
 const unit = (code: string, volts: number, current: number | undefined, more: Partial<Module> = {}): Module => ({
   code,
@@ -7,6 +7,7 @@ const unit = (code: string, volts: number, current: number | undefined, more: Pa
   ...(current === undefined ? {} : { current }),
   protection: 'II',
   held: true,
+  ripple: 0.05,
   pieces: 1,
   ...more,
 });
@@ -23,6 +24,11 @@ test.each<[string, Module, string, string | undefined]>([
   ['one with too much ripple', unit('A', 12, 5, { ripple: 0.4 }), 'no', 'ripple'],
   ['one choice of a charging socket', unit('A', 12, 5, { isChoice: true }), 'limits', 'choice'],
   ['one whose current is not known', unit('A', 12, undefined), 'limits', 'current'],
+  ['a plug that does not carry it', unit('A', 12, 5, { plug: 'usb-micro' }), 'limits', 'plug'],
+  ['a plug that does', unit('A', 12, 5, { plug: 'barrel-2.1' }), 'good', undefined],
+  ['a face without its plate', unit('A', 12, 5, { cooling: 'face' }), 'limits', 'cooling'],
+  ['a face, and half of its current', unit('A', 12, 10, { cooling: 'face' }), 'good', undefined],
+  ['a fan of its own', unit('A', 12, 5, { cooling: 'fan' }), 'good', undefined],
 ])('%s', (_, module, verdict, by) => {
   const [found] = matchLoad({ volts: 12, current: 3, isolated: true, ripple: 0.1 }, [module]);
   expect(found?.verdict).toBe(verdict);
@@ -30,6 +36,51 @@ test.each<[string, Module, string, string | undefined]>([
     by === undefined ? [] : [by],
   );
 });
+
+// Each asks for one thing more of a unit that has it otherwise.
+test.each<[string, { [K in keyof Module]?: Module[K] | undefined }, Partial<Load>, string, RegExp]>([
+  ['another plug', { plug: 'usb-c' }, { plug: 'barrel-2.5' }, 'plug', /change the plug/],
+  ['a plug that nobody wrote down', {}, { plug: 'barrel-2.5' }, 'plug', /not written down/],
+  ['no fan', { cooling: 'fan' }, { quiet: true }, 'cooling', /heard/],
+  ['a stream of air', { cooling: 'stream' }, {}, 'cooling', /3\sA at most/],
+  ['ripple that was not measured', { ripple: undefined }, { ripple: 0.1 }, 'ripple', /not measured/],
+  [
+    'a chassis, earthed',
+    { mounting: 'stands', protection: 'I' },
+    { mounting: 'chassis' },
+    'mounting',
+    /protective earth/,
+  ],
+  ['a chassis, doubly insulated', { mounting: 'wall' }, { mounting: 'chassis' }, 'mounting', /no screw goes through/],
+  [
+    'a chassis, class unknown',
+    { mounting: 'chassis', protection: undefined },
+    { mounting: 'chassis' },
+    'mounting',
+    /read its protection class/,
+  ],
+])('limits: %s', (_, own, asked, by, words) => {
+  const [found] = matchLoad({ volts: 12, current: 3.5, ...asked }, [{ ...unit('A', 12, 5), ...own } as Module]);
+  expect(found?.verdict).toBe('limits');
+  const [check, ...more] = found?.checks.filter(({ level }) => level !== 'good') ?? [];
+  expect([check?.name, more]).toEqual([by, []]);
+  expect(check?.message).toMatch(words);
+});
+
+test('on the chassis that it is made for a face has its plate', () =>
+  expect(
+    matchLoad({ volts: 12, current: 4, mounting: 'chassis' }, [
+      unit('A', 12, 5, { cooling: 'face', mounting: 'chassis', plug: 'terminals' }),
+    ])[0]?.verdict,
+  ).toBe('good'));
+
+test('supplies that are joined in one lot keep what is true of both', () =>
+  expect(
+    commonFittings(
+      { plug: 'usb-c', cooling: 'air', ripple: 0.05, trimmedTo: 13, protection: 'II' },
+      { plug: 'wires', cooling: 'air', ripple: 0.12, protection: 'II' },
+    ),
+  ).toEqual({ cooling: 'air', ripple: 0.12, protection: 'II' }));
 
 test('the smallest that does it comes first', () =>
   expect(

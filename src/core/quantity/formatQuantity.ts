@@ -82,3 +82,8 @@ function trimmed(number: string): string {
   const plain = number.includes('e') ? String(Number(number)) : number;
   return plain.includes('.') ? plain.replace(/\.?0+$/, '') : plain;
 }
+
+/** A value as a person would type it, as `4.7uF`, without the space that stands on a page. */
+export function typedQuantity(value: number, unit: Unit): string {
+  return formatQuantity(value, unit, { digits: 4 }).replaceAll('\u00a0', '');
+}

@@ -1,4 +1,5 @@
 import type { Grade, Limit } from '../measure';
+import type { Fittings } from '../module';
 import type { KindName } from '../part';
 
 /** Like parts of one grade from one donor in one bin, with how many there are and how many of these are reserved. */
@@ -22,6 +23,8 @@ export interface Lot {
   readonly reserved: number;
   /** Hash of its own picture, kept as those of donors are. */
   readonly photoHash: string | null;
+  /** Of a whole supply: its plug, cooling, mounting and class. */
+  readonly fittings: Fittings;
   readonly createdMs: number;
   /** When it was taken back, as with the step that made it. */
   readonly deletedMs: number | null;

@@ -6,6 +6,7 @@ import type { CheckTest, RepairFact } from '../../core/diagnose';
 import type { FactRelation, OutcomeName } from '../../core/donor';
 import type { Mounting, Wish } from '../../core/harvest';
 import type { BlockName, DutyName, FitmentName, KindName, TestName } from '../../core/part';
+import type { Fittings } from '../../core/module';
 import type { Nameplate, InletName } from '../../core/nameplate';
 import type { HoldSource, StoreRole } from '../../core/safety';
 import type { StationName } from '../../core/station';
@@ -43,6 +44,8 @@ export const donors = sqliteTable(
     widthM: real('width_m'),
     heightM: real('height_m'),
     massKg: real('mass_kg'),
+    /** Its plug, cooling and mounting, and what else counts when it is used whole. */
+    fittings: text('fittings', { mode: 'json' }).$type<Fittings>().notNull().default({}),
     /** How its work ended; empty while it is under way. */
     outcome: text('outcome').$type<OutcomeName | ''>().notNull().default(''),
     outcomeNote: text('outcome_note').notNull().default(''),

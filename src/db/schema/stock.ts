@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Grade, Limit } from '../../core/measure';
+import type { Fittings } from '../../core/module';
 import type { KindName } from '../../core/part';
 import type { LedgerReason } from '../../core/stock';
 import { needs } from './build';
@@ -51,6 +52,8 @@ export const lots = sqliteTable(
     onHand: integer('on_hand').notNull().default(0),
     reserved: integer('reserved').notNull().default(0),
     photoHash: text('photo_hash'),
+    /** Of a whole supply: its plug, cooling, mounting and class. */
+    fittings: text('fittings', { mode: 'json' }).$type<Fittings>().notNull().default({}),
     createdMs: createdMs(),
     deletedMs: deletedMs(),
   },

@@ -1,9 +1,14 @@
 import Link from 'next/link';
+import { MOUNTING_NAMES, MOUNTINGS, PLUG_NAMES, PLUGS } from '../../core/module';
 import { EmptyState } from '../../ui/feedback/EmptyState';
 import { Halves } from '../../ui/frame/Halves';
 import { Judgement } from '../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../ui/judgement/parts';
 import type { WholeView } from './whole.server';
+
+const ANY = { value: '', label: 'any' };
+const PLUG_CHOICES = [ANY, ...PLUG_NAMES.map((value) => ({ value, label: PLUGS[value].label }))];
+const MOUNTING_CHOICES = [ANY, ...MOUNTING_NAMES.map((value) => ({ value, label: MOUNTINGS[value].label }))];
 
 const WORD = { good: 'fits', limits: 'with limits', no: 'no' } as const;
 
@@ -17,6 +22,7 @@ export function WholeSheet(view: WholeView) {
           [
             ['volts', 'volts', '12V'],
             ['amps', 'at', '5A'],
+            ['ripple', 'ripple under', '100mV'],
             ['fan', 'a fan of', '12V'],
           ] as const
         ).map(([name, label, placeholder]) => (
@@ -25,9 +31,29 @@ export function WholeSheet(view: WholeView) {
             <input name={name} defaultValue={query[name]} placeholder={placeholder} autoComplete="off" />
           </label>
         ))}
+        {(
+          [
+            ['plug', 'by', PLUG_CHOICES],
+            ['mounting', 'held', MOUNTING_CHOICES],
+          ] as const
+        ).map(([name, label, choices]) => (
+          <label key={name} className="field w-[172px]">
+            <span className="text-[12px] text-ink-2">{label}</span>
+            <select name={name} defaultValue={query[name]}>
+              {choices.map(({ value, label: text }) => (
+                <option key={value} value={value}>
+                  {text}
+                </option>
+              ))}
+            </select>
+          </label>
+        ))}
         <label className="mb-2.5 flex items-center gap-2 text-[13px]">
           <input type="checkbox" name="isolated" value="yes" defaultChecked={query.isolated !== ''} /> isolated from the
           mains
+        </label>
+        <label className="mb-2.5 flex items-center gap-2 text-[13px]">
+          <input type="checkbox" name="quiet" value="yes" defaultChecked={query.quiet !== ''} /> no fan heard
         </label>
         <button type="submit" className="btn mb-1" data-tone="next">
           Look for supplies

@@ -91,6 +91,7 @@ test('the sheet shows the best whole, others in a line, and what cannot be done 
     ['D1', 'DDD-100'],
     ['C2', 'CCC-470'],
     ['C1', 'CCC-470'],
+    ['C8', undefined],
   ]);
   expect(sheet.chosen?.missing).toEqual([]);
   expect(sheet.others.some(({ title }) => title.includes('with a choke to buy'))).toBe(true);
@@ -113,6 +114,8 @@ test('a design becomes a build: lots set aside, the controller and its small par
       ['switch', 1],
       ['rectifier', 1],
       ['output capacitor', 1],
+      ['snubber capacitor', 0],
+      ['snubber resistor', 0],
       ['controller', 1],
       ['timing resistor', 0],
       ['compensation resistor', 0],

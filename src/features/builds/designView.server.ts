@@ -8,6 +8,7 @@ import {
   mostOf,
   recordOf,
   refsOf,
+  besideSnubber,
   rolesOf,
   runDesign,
   toBuyFor,
@@ -241,7 +242,7 @@ function rowOf(design: Design, role: DesignRole, lots: ReadonlyMap<string, LotPl
       must: '',
       stands: '',
       isTight: false,
-      notes: [],
+      notes: role === 'snubber' ? [besideSnubber(design)] : [],
     };
   const [tightest] = fit.stresses.toSorted((a, b) => b.share / b.usual - a.share / a.usual);
   const place = lots.get(fit.lot.code);
@@ -260,6 +261,7 @@ function rowOf(design: Design, role: DesignRole, lots: ReadonlyMap<string, LotPl
     isTight: fit.stresses.some(({ share, usual }) => share > usual),
     notes: [
       ...(fit.lot.winding ? [`wound anew on ${fit.lot.winding.core.name}`] : []),
+      ...(role === 'snubber' ? [besideSnubber(design)] : []),
       ...fit.notes,
       ...(fit.sink === undefined ? [] : [`on a heat sink of ${formatQuantity(fit.sink, 'kelvinPerWatt')} or better`]),
     ],

@@ -5,6 +5,7 @@ import {
   needFor,
   recordOf,
   rolesOf,
+  snubberOf,
   type Control,
   type DesignRole,
 } from '../../core/design';
@@ -24,13 +25,14 @@ const ROLE_WORDS: Readonly<Record<DesignRole, string>> = {
   link: 'coupling capacitor',
   output: 'output capacitor',
   input: 'input capacitor',
+  snubber: 'snubber capacitor',
 };
 
 const setAside = (lotId: string, needId: string, pieces: number) =>
   ({ lotId, needId, note: '', onHandDelta: 0, reservedDelta: pieces, reason: 'reserved' }) as const;
 
 /** A small part around a controller, as the drawers are asked for it. */
-function smallNeed({ value, unit }: Control['outer'][number]): string {
+function smallNeed({ value, unit }: Pick<Control['outer'][number], 'value' | 'unit'>): string {
   const typed = formatQuantity(value, unit)
     .replace(/[\s\u00a0Ω]/gu, '')
     .replace('µ', 'u')
@@ -70,6 +72,13 @@ export async function keepDesign(app: AppContext, query: DesignQuery, id: string
       if (lot && lot.lot.onHand - lot.lot.reserved >= quantity)
         await edit.ledger(setAside(lot.lot.id, needId, quantity));
     }
+    await edit.insert('needs', {
+      buildId,
+      role: 'snubber resistor',
+      filter: smallNeed({ value: snubberOf(design.demand).ohms, unit: 'ohm' }),
+      quantity: 1,
+      createdMs: app.now(),
+    });
     if (control) {
       const outer = [...control.outer, ...(loopOf(design, spec, control)?.outer ?? [])];
       const asked = [

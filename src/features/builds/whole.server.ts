@@ -1,6 +1,8 @@
 import 'server-only';
 import { z } from 'zod';
 import {
+  MOUNTING_NAMES,
+  PLUG_NAMES,
   fanWays,
   matchLoad,
   stacksFor,
@@ -17,6 +19,7 @@ import type { AppContext } from '../../db/context';
 import { donorTitle, wholeDonors } from '../../db/repositories/donors';
 import { candidateLots } from '../../db/repositories/lotSearch';
 import { plateOf } from '../../db/repositories/plate';
+import { measuredRipples } from '../../db/repositories/powerUp';
 import { latestSoaks } from '../../db/repositories/soaks';
 import { routes } from '../../routes';
 
@@ -24,6 +27,16 @@ const wholeQuery = z.object({
   volts: z.string().max(40).default(''),
   amps: z.string().max(40).default(''),
   isolated: z.string().max(5).default(''),
+  ripple: z.string().max(40).default(''),
+  plug: z
+    .enum(['', ...PLUG_NAMES])
+    .catch('')
+    .default(''),
+  mounting: z
+    .enum(['', ...MOUNTING_NAMES])
+    .catch('')
+    .default(''),
+  quiet: z.string().max(5).default(''),
   fan: z.string().max(40).default(''),
 });
 export type WholeQuery = z.output<typeof wholeQuery>;
@@ -79,9 +92,10 @@ interface Known extends Module {
 
 /** Every output of what lies here in one piece: donors that nothing was taken out of, and subassemblies of the drawers. */
 async function modulesOf({ db }: Pick<AppContext, 'db'>): Promise<readonly Known[]> {
-  const [donors, soaks, lots] = await Promise.all([
+  const [donors, soaks, ripples, lots] = await Promise.all([
     wholeDonors(db.read, DONORS),
     latestSoaks(db.read),
+    measuredRipples(db.read),
     candidateLots(
       db.read,
       { kind: { says: 'subassembly', words: 'assembly', kinds: ['assembly'] }, demands: [], words: [] },
@@ -93,6 +107,8 @@ async function modulesOf({ db }: Pick<AppContext, 'db'>): Promise<readonly Known
     .flatMap((donor): readonly Known[] => {
       const plate = plateOf(donor);
       const rows = soaks.get(donor.id) ?? [];
+      const { plug, cooling, mounting } = donor.fittings;
+      const ripple = ripples.get(donor.id) ?? donor.fittings.ripple;
       return plate.outputs
         .filter(({ v, ac, standby }) => v > 0 && !ac && !standby)
         .map((output): Known => {
@@ -107,6 +123,10 @@ async function modulesOf({ db }: Pick<AppContext, 'db'>): Promise<readonly Known
             ...(current === undefined ? {} : { current }),
             ...(plate.safetyClass ? { protection: plate.safetyClass } : {}),
             ...(held === undefined ? {} : { held }),
+            ...(ripple === undefined ? {} : { ripple }),
+            ...(plug && { plug }),
+            ...(cooling && { cooling }),
+            ...(mounting && { mounting }),
             ...(output.alternative ? { isChoice: true } : {}),
             pieces: 1,
           };
@@ -115,6 +135,7 @@ async function modulesOf({ db }: Pick<AppContext, 'db'>): Promise<readonly Known
   const fromLots = lots.flatMap(({ lot, ratings }): readonly Known[] => {
     const volts = ratings.vout?.value;
     const free = lot.onHand - lot.reserved;
+    const { trimmedTo, ...fittings } = lot.fittings;
     return volts === undefined || free < 1 || lot.grade === 'reject'
       ? []
       : [
@@ -125,6 +146,8 @@ async function modulesOf({ db }: Pick<AppContext, 'db'>): Promise<readonly Known
             volts,
             ...(ratings.iout ? { current: ratings.iout.value } : {}),
             ...(lot.grade === 'A' ? { held: true } : {}),
+            ...(trimmedTo === undefined ? {} : { voltsMost: trimmedTo }),
+            ...fittings,
             pieces: free,
           },
         ];
@@ -170,7 +193,17 @@ export async function wholeSheet(app: Pick<AppContext, 'db'>, typed: unknown): P
   if (query.volts.trim() === '' && query.amps.trim() === '') return { ...none, fans };
   const [volts, current] = [number('Volts', query.volts, 'volt'), number('Current', query.amps, 'ampere')];
   for (const value of [volts, current]) if (typeof value === 'string') return { ...none, fans, problem: value };
-  const load: Load = { volts: volts as number, current: current as number, isolated: query.isolated !== '' };
+  const ripple = query.ripple.trim() === '' ? undefined : number('Ripple', query.ripple, 'volt');
+  if (typeof ripple === 'string') return { ...none, fans, problem: ripple };
+  const load: Load = {
+    volts: volts as number,
+    current: current as number,
+    isolated: query.isolated !== '',
+    quiet: query.quiet !== '',
+    ...(ripple === undefined ? {} : { ripple }),
+    ...(query.plug && { plug: query.plug }),
+    ...(query.mounting && { mounting: query.mounting }),
+  };
   if (load.volts <= 0 || load.current <= 0)
     return { ...none, fans, problem: 'Volts and amperes above 0 are expected.' };
   const hrefOf = (code: string) => modules.find((one) => one.code === code)?.href ?? '';

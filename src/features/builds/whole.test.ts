@@ -1,4 +1,5 @@
-import { donors, parts, soakRows } from '../../db/schema';
+import { eq } from 'drizzle-orm';
+import { donors, lots, parts, powerUpMarks, soakRows } from '../../db/schema';
 import { aShop } from '../../db/testing/aShop';
 import { temporaryContext } from '../../db/testing/temporaryContext';
 import { wholeSheet } from './whole.server';
@@ -88,6 +89,40 @@ test('a subassembly of the drawers counts with its pieces', async () => {
   expect(stacks[0]).toMatchObject({ way: 'Side by side', of: [{ code: 'MOD-005', count: 2 }], verdict: 'limits' });
 });
 
+test('plug, cooling, mounting and measured ripple count, of donors and of lots alike', async () => {
+  const { db } = fixture.app;
+  await db.write(async (tx) => {
+    await tx
+      .update(donors)
+      .set({ fittings: { plug: 'barrel-2.1', cooling: 'fan', mounting: 'stands', ripple: 0.02 } })
+      .where(eq(donors.code, 'AAA-111'));
+    // What was read at the first power-up counts before what somebody wrote.
+    await tx.insert(powerUpMarks).values([
+      { id: 'm1', donorId: 'AAA-111', run: 1, step: 'ripple:+12V', text: '0.5V', outcome: 'stop', createdMs: 1 },
+      { id: 'm2', donorId: 'AAA-111', run: 2, step: 'ripple:+12V', text: '90mV', outcome: 'pass', createdMs: 2 },
+    ]);
+    await tx
+      .update(lots)
+      .set({ fittings: { plug: 'terminals', mounting: 'chassis', protection: 'III', trimmedTo: 6 } })
+      .where(eq(lots.code, 'MOD-005'));
+  });
+  const bad = (rows: Awaited<ReturnType<typeof sheet>>['rows'], code: string) =>
+    rows
+      .find((row) => row.code === code)
+      ?.checks.filter(({ isBad }) => isBad)
+      .map(({ text }) => text);
+  const brick = await sheet({ volts: '12V', amps: '1.5A', ripple: '100mV', plug: 'barrel-2.5', quiet: 'yes' });
+  expect(bad(brick.rows, 'AAA-111')).toEqual([
+    expect.stringMatching(/^barrel plug 5\.5 × 2\.1 mm, barrel plug 5\.5 × 2\.5 mm is asked/),
+    expect.stringMatching(/^a fan of its own: it is heard/),
+  ]);
+  expect((await sheet({ volts: '12V', amps: '1.5A', ripple: '50mV' })).rows.map(({ code }) => code)).toEqual([
+    'BBB-222',
+  ]);
+  const board = await sheet({ volts: '5.8V', amps: '1A', mounting: 'chassis' });
+  expect(bad(board.rows, 'MOD-005')).toEqual(['5 V to 6 V: set it to 5.8 V without load, and measure']);
+});
+
 test('a fan gets what runs it', async () =>
   expect((await sheet({ fan: '12V' })).fans.map(({ title }) => title.split(' ')[0]).toSorted()).toEqual([
     'AAA-111',
@@ -99,6 +134,7 @@ test.each([
   [{ volts: '12V', amps: '' }, /^Current: /],
   [{ volts: '0V', amps: '1A' }, /above 0/],
   [{ fan: 'big' }, /^Fan: /],
+  [{ volts: '12V', amps: '1A', ripple: 'low' }, /^Ripple: /],
 ])('%j is refused', async (query, why) => {
   const { problem, rows } = await sheet(query as Record<string, string>);
   expect([problem, rows]).toEqual([expect.stringMatching(why), []]);

@@ -3,6 +3,7 @@
 import { useState, type ReactNode } from 'react';
 import type { UnitFacts } from '../../../core/advice';
 import { likeDonors } from '../../../core/advice';
+import { COOLING_NAMES, COOLINGS, MOUNTING_NAMES, MOUNTINGS, PLUG_NAMES, PLUGS } from '../../../core/module';
 import { INLET_NAMES, INLETS } from '../../../core/nameplate';
 import { ORIGINS, SYMPTOMS, UNIT_KINDS, ORIGIN_NAMES, SYMPTOM_NAMES, UNIT_KIND_NAMES } from '../../../core/unit';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';
@@ -38,6 +39,9 @@ const CLEARANCES = [
   { value: 'not-cleared', label: 'not cleared' },
 ];
 const INLET_CHOICES = options(INLET_NAMES, (name) => INLETS[name].label, 'not looked');
+const PLUG_CHOICES = options(PLUG_NAMES, (name) => PLUGS[name].label, 'not looked');
+const COOLING_CHOICES = options(COOLING_NAMES, (name) => COOLINGS[name].label, 'not looked');
+const MOUNTING_CHOICES = options(MOUNTING_NAMES, (name) => MOUNTINGS[name].label, 'not looked');
 const CABLES = [
   { value: '', label: 'not looked' },
   ...['0.5', '0.75', '1', '1.5', '2.5', '4'].map((area) => ({ value: area, label: `${area} mm²` })),
@@ -228,6 +232,23 @@ export function IntakeSheet({
               />
             </div>
           </details>
+          <details className="col-span-6" open={hasFittings(texts)}>
+            <summary className="cursor-pointer text-[12.5px] text-ink-2 underline decoration-dotted underline-offset-3">
+              what counts when it is used whole: plug, cooling, mounting, ripple
+            </summary>
+            <div className="mt-1.5 grid grid-cols-4 gap-x-4 max-[620px]:grid-cols-2">
+              <SelectField name="plug" label="its output leaves by" defaultValue={texts.plug} options={PLUG_CHOICES} />
+              <SelectField name="cooling" label="cooled by" defaultValue={texts.cooling} options={COOLING_CHOICES} />
+              <SelectField name="mounting" label="held" defaultValue={texts.mounting} options={MOUNTING_CHOICES} />
+              <QuantityField
+                name="ripple"
+                label="ripple and noise, peak to peak"
+                unit="volt"
+                defaultValue={texts.ripple}
+                placeholder="80mV"
+              />
+            </div>
+          </details>
           <div className="col-span-6 mt-1 flex items-center gap-3">
             <SubmitButton tone="next">{submit}</SubmitButton>
             {discard && (
@@ -250,6 +271,9 @@ export function IntakeSheet({
 
 const hasBounds = ({ fuse, inlet, cable, switch: own, thyristor }: IntakeTexts) =>
   [fuse, inlet, cable, own, thyristor].some((text) => text !== '');
+
+const hasFittings = ({ plug, cooling, mounting, ripple }: IntakeTexts) =>
+  [plug, cooling, mounting, ripple].some((text) => text !== '');
 
 function IntakeJudgement({
   typed,

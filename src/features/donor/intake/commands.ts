@@ -95,6 +95,10 @@ function columns(form: DonorForm) {
     thyristor,
     cable,
     inlet,
+    plug,
+    cooling,
+    mounting,
+    ripple,
     kind,
     clearanceReason: _reason,
     plateCounts: _counts,
@@ -112,6 +116,12 @@ function columns(form: DonorForm) {
     switchA: ownSwitch?.value ?? null,
     thyristorA: thyristor?.value ?? null,
     inlet: inlet === '' ? null : inlet,
+    fittings: {
+      ...(plug && { plug }),
+      ...(cooling && { cooling }),
+      ...(mounting && { mounting }),
+      ...(ripple && { ripple: ripple.value }),
+    },
     cableM2: cable === '' ? null : Number(cable) * 1e-6,
   };
 }

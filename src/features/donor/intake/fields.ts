@@ -1,5 +1,5 @@
 import { listDateCodes, type InletName, type PowerBounds, type Size } from '../../../core/nameplate';
-import { formatQuantity, parseQuantity, type Unit } from '../../../core/quantity';
+import { parseQuantity, typedQuantity, type Unit } from '../../../core/quantity';
 import {
   kindFromDescription,
   mayTakeApart,
@@ -17,6 +17,7 @@ export type IntakeTexts = Readonly<Record<(typeof FIELDS)[number], string>>;
 const FIELDS = [
   'description', 'kind', 'maker', 'model', 'nameplate', 'originKind', 'origin', 'clearance', 'symptomKind', 'symptom',
   'dateCodes', 'length', 'width', 'height', 'mass', 'ambient', 'fuse', 'switch', 'thyristor', 'inlet', 'cable',
+  'plug', 'cooling', 'mounting', 'ripple',
 ] as const; // prettier-ignore
 
 /** The sheet of a unit of which nothing is known. */
@@ -24,8 +25,7 @@ export const BLANK_TEXTS = Object.fromEntries(FIELDS.map((name) => [name, ''])) 
 
 /** What the fields of a donor's sheet begin with. */
 export function intakeTexts(donor: Donor): IntakeTexts {
-  const typed = (value: number | null, unit: Unit) =>
-    value === null ? '' : formatQuantity(value, unit, { digits: 4 }).replace('\u00a0', '');
+  const typed = (value: number | null, unit: Unit) => (value === null ? '' : typedQuantity(value, unit));
   const { description, kind, maker, model, nameplate, originKind, origin, clearance, symptomKind, symptom } = donor;
   return {
     ...{ description, kind, maker, model, nameplate, originKind, origin, clearance, symptomKind, symptom },
@@ -39,6 +39,10 @@ export function intakeTexts(donor: Donor): IntakeTexts {
     switch: typed(donor.switchA, 'ampere'),
     thyristor: typed(donor.thyristorA, 'ampere'),
     inlet: donor.inlet ?? '',
+    plug: donor.fittings.plug ?? '',
+    cooling: donor.fittings.cooling ?? '',
+    mounting: donor.fittings.mounting ?? '',
+    ripple: typed(donor.fittings.ripple ?? null, 'volt'),
     cable: donor.cableM2 === null ? '' : String(Number((donor.cableM2 * 1e6).toPrecision(3))),
   };
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FACTORS, type Factor } from '../../../core/advice';
+import { COOLING_NAMES, MOUNTING_NAMES, PLUG_NAMES } from '../../../core/module';
 import { INLET_NAMES, type NameplateInput, type NameplateOutput } from '../../../core/nameplate';
 import type { Unit } from '../../../core/quantity';
 import { ORIGIN_NAMES, SYMPTOM_NAMES, UNIT_KIND_NAMES } from '../../../core/unit';
@@ -51,6 +52,10 @@ export const donorForm = z.object({
   inlet: choice(['', ...INLET_NAMES]),
   /** Cross-section of the cable in square millimetres. */
   cable: choice(['', '0.5', '0.75', '1', '1.5', '2.5', '4']),
+  plug: choice(['', ...PLUG_NAMES]),
+  cooling: choice(['', ...COOLING_NAMES]),
+  mounting: choice(['', ...MOUNTING_NAMES]),
+  ripple: optionalQuantity('volt'),
 });
 export type DonorForm = z.output<typeof donorForm>;
 

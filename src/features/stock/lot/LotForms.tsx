@@ -2,9 +2,26 @@
 
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { USE_NAMES, USES } from '../../../core/measure';
+import {
+  COOLING_NAMES,
+  COOLINGS,
+  MOUNTING_NAMES,
+  MOUNTINGS,
+  PLUG_NAMES,
+  PLUGS,
+  type Fittings,
+} from '../../../core/module';
 import { KIND_NAMES, kindRule } from '../../../core/part';
-import { SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
-import { addLotAction, joinLotsAction, moveToBinAction, splitLotAction, takePiecesAction } from './actions';
+import { typedQuantity } from '../../../core/quantity';
+import { QuantityField, SelectField, SubmitButton, TextField } from '../../../ui/form/fields';
+import {
+  addLotAction,
+  fitLotAction,
+  joinLotsAction,
+  moveToBinAction,
+  splitLotAction,
+  takePiecesAction,
+} from './actions';
 
 /** Takes pieces out for something that is no build. */
 export function TakePiecesForm({ code }: { code: string }) {
@@ -82,6 +99,54 @@ export function JoinForm({
       />
       <div className="pt-[21px]">
         <SubmitButton>Merge it</SubmitButton>
+      </div>
+    </ActionForm>
+  );
+}
+
+const NOT_LOOKED = { value: '', label: 'not looked' };
+const SUPPLY = {
+  plug: [NOT_LOOKED, ...PLUG_NAMES.map((value) => ({ value, label: PLUGS[value].label }))],
+  cooling: [NOT_LOOKED, ...COOLING_NAMES.map((value) => ({ value, label: COOLINGS[value].label }))],
+  mounting: [NOT_LOOKED, ...MOUNTING_NAMES.map((value) => ({ value, label: MOUNTINGS[value].label }))],
+  protection: [NOT_LOOKED, ...(['I', 'II', 'III'] as const).map((value) => ({ value, label: `class ${value}` }))],
+};
+
+/** What counts when a subassembly is used whole. */
+export function FittingsForm({ code, fittings }: { code: string; fittings: Fittings }) {
+  const typed = (value: number | undefined) => (value === undefined ? '' : typedQuantity(value, 'volt'));
+  return (
+    <ActionForm
+      action={fitLotAction.bind(null, code)}
+      label="Used whole"
+      className="mt-6 grid max-w-[760px] grid-cols-3 gap-x-4 gap-y-1.5 max-[620px]:grid-cols-2"
+    >
+      <h2 className="label col-span-3 max-[620px]:col-span-2">When it is used whole</h2>
+      <SelectField name="plug" label="its output leaves by" defaultValue={fittings.plug ?? ''} options={SUPPLY.plug} />
+      <SelectField name="cooling" label="cooled by" defaultValue={fittings.cooling ?? ''} options={SUPPLY.cooling} />
+      <SelectField name="mounting" label="held" defaultValue={fittings.mounting ?? ''} options={SUPPLY.mounting} />
+      <SelectField
+        name="protection"
+        label="protection class"
+        defaultValue={fittings.protection ?? ''}
+        options={SUPPLY.protection}
+      />
+      <QuantityField
+        name="trimmedTo"
+        label="trims up to"
+        unit="volt"
+        defaultValue={typed(fittings.trimmedTo)}
+        placeholder="13.2V"
+      />
+      <QuantityField
+        name="ripple"
+        label="ripple and noise, peak to peak"
+        unit="volt"
+        defaultValue={typed(fittings.ripple)}
+        placeholder="80mV"
+      />
+      <div className="col-span-3 mt-1 max-[620px]:col-span-2">
+        <SubmitButton>Write it down</SubmitButton>
       </div>
     </ActionForm>
   );

@@ -8,7 +8,7 @@ import { GradeMark } from '../../../ui/value/marks';
 import { Facts } from '../../../ui/value/Facts';
 import type { LotView } from './view.server';
 import { LotPhoto } from './LotPhoto';
-import { JoinForm, MoveForm, SplitForm, TakePiecesForm } from './LotForms';
+import { FittingsForm, JoinForm, MoveForm, SplitForm, TakePiecesForm } from './LotForms';
 import { routes } from '../../../routes';
 
 /** One lot: where it has been on the left, what it is good for on the right. @param sums those that take its values */
@@ -37,6 +37,7 @@ export function LotSheet({ lot, sums }: { lot: LotView; sums?: ReactNode }) {
         <LotPhoto code={lot.code} picture={lot.picture} />
       </div>
       {sums}
+      {lot.fittings && <FittingsForm code={lot.code} fittings={lot.fittings} />}
       <h2 className="label mt-6 mb-1">Where it has been</h2>
       <table className="rows plain max-w-[760px]" aria-label="Ledger">
         <thead>

@@ -2,15 +2,19 @@
 
 import type { z } from 'zod';
 import { appContext } from '../../../db/appContext';
-import { addLot, takePieces } from './commands';
+import { addLot, fitLot, takePieces } from './commands';
 import { joinLots, moveToBin, splitLot } from './moves';
-import { joinForm, lotForm, moveForm, splitForm, stockCommand, takeForm } from './schema';
+import { fittingsForm, joinForm, lotForm, moveForm, splitForm, stockCommand, takeForm } from './schema';
 import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { key } from '../arguments';
 
 export async function addLotAction(data: FormData): Promise<FormOutcome> {
   return submit(lotForm, data, (form) => addLot(appContext(), form));
+}
+
+export async function fitLotAction(code: string, data: FormData): Promise<FormOutcome> {
+  return submit(fittingsForm, data, (form) => fitLot(appContext(), key.parse(code), form));
 }
 
 export async function takePiecesAction(code: string, data: FormData): Promise<FormOutcome> {

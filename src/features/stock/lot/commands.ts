@@ -6,7 +6,7 @@ import { countIn } from '../../../db/repositories/lots';
 import { routes } from '../../../routes';
 import { ON_STOCK, refusal, refuse, refused, run, type Outcome, type Refusal } from '../../../services/command';
 import { knownLot } from './moves';
-import type { lotForm } from './schema';
+import type { fittingsForm, lotForm } from './schema';
 
 /** Counts a lot in that comes from no donor: what lay in a drawer before, or was bought. */
 export async function addLot(app: AppContext, form: z.output<typeof lotForm>): Promise<Outcome<{ code: string }>> {
@@ -59,5 +59,24 @@ export function takePieces(app: AppContext, of: { code: string; quantity: number
       note: of.note,
     });
     return `${of.quantity} taken out of ${of.code}${of.note === '' ? '' : `: ${of.note}`}.`;
+  });
+}
+
+/** Writes down what a whole supply is like outside its circuit. */
+export function fitLot(app: AppContext, code: string, form: z.output<typeof fittingsForm>): Promise<Outcome> {
+  return run(app, ON_STOCK, async (edit) => {
+    const { lot } = await knownLot(edit, code);
+    const { plug, cooling, mounting, protection, trimmedTo, ripple } = form;
+    await edit.update('lots', lot.id, {
+      fittings: {
+        ...(plug && { plug }),
+        ...(cooling && { cooling }),
+        ...(mounting && { mounting }),
+        ...(protection && { protection }),
+        ...(trimmedTo && { trimmedTo: trimmedTo.value }),
+        ...(ripple && { ripple: ripple.value }),
+      },
+    });
+    return `What counts when ${code} is used whole is written down.`;
   });
 }

@@ -1,4 +1,5 @@
 import { mergeLimits } from '../../../core/measure';
+import { commonFittings } from '../../../core/module';
 import { RATINGS } from '../../../core/part';
 import { formatQuantity } from '../../../core/quantity';
 import { apartInValue } from '../../../core/stock';
@@ -61,7 +62,7 @@ export function joinLots(app: AppContext, of: { code: string; from: string }): P
     refuseUnlike(into, from);
     await worsenRatings(edit, into.lot.id, await ratingsOfLot(edit.tx, from.lot.id));
     const limits = mergeLimits([...into.lot.limits, ...from.lot.limits]);
-    await edit.update('lots', into.lot.id, { limits });
+    await edit.update('lots', into.lot.id, { limits, fittings: commonFittings(into.lot.fittings, from.lot.fittings) });
     const pieces = from.lot.onHand;
     const entry = { reservedDelta: 0, reason: 'joined' } as const;
     await edit.ledger({ ...entry, lotId: from.lot.id, onHandDelta: -pieces, note: `into ${of.code}` });

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { readCode } from '../../../core/ident';
 import { USE_NAMES } from '../../../core/measure';
+import { COOLING_NAMES, MOUNTING_NAMES, PLUG_NAMES } from '../../../core/module';
 import { KIND_NAMES, type KindName } from '../../../core/part';
-import { freeText, pieces } from '../../../ui/form/fieldSchemas';
+import { choice, freeText, optionalQuantity, pieces } from '../../../ui/form/fieldSchemas';
 import { binCode } from '../arguments';
 
 export const lotForm = z.object({
@@ -14,6 +15,16 @@ export const lotForm = z.object({
   grade: z.enum(['', 'A', 'B', 'C']),
   limit: z.enum(['', ...USE_NAMES]).default(''),
   bin: binCode,
+});
+
+/** What a whole supply of the drawers is like outside its circuit. */
+export const fittingsForm = z.object({
+  plug: choice(['', ...PLUG_NAMES]),
+  cooling: choice(['', ...COOLING_NAMES]),
+  mounting: choice(['', ...MOUNTING_NAMES]),
+  protection: choice(['', 'I', 'II', 'III']),
+  trimmedTo: optionalQuantity('volt'),
+  ripple: optionalQuantity('volt'),
 });
 
 export const takeForm = z.object({ quantity: pieces(), note: freeText(200) });

@@ -51,6 +51,8 @@ export async function lotView({ db }: AppContext, code: string) {
         value: formatQuantity(ratings[name]?.value ?? 0, RATINGS[name].unit),
         evidence: ratings[name]?.source ?? '',
       })),
+    /** Of what may be used whole. */
+    fittings: lot.kind === 'assembly' ? lot.fittings : undefined,
     limits: lot.limits.map(limitText),
     uncertainties: doubtful.map(
       ([name, { value }]) =>
