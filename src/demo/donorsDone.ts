@@ -356,6 +356,9 @@ export const DONORS_DONE: readonly DonorScript[] = [
     unit: {
       description: 'notebook brick',
       kind: 'desk-brick',
+      plug: 'barrel-2.5',
+      cooling: 'air',
+      mounting: 'stands',
       originKind: 'found',
       symptomKind: 'warm-intermittent',
       inlet: 'C7',

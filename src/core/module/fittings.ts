@@ -35,13 +35,13 @@ interface Plug {
 
 /** How power leaves a supply. What USB sockets carry is from their specifications, from memory; the others are common practice. */
 export const PLUGS = practice({
-  'barrel-2.1': { label: 'barrel plug 5.5 × 2.1 mm', amperes: 5 },
-  'barrel-2.5': { label: 'barrel plug 5.5 × 2.5 mm', amperes: 5 },
-  'barrel-small': { label: 'smaller barrel plug', amperes: 3 },
+  'barrel-2.1': { label: 'barrel 5.5 × 2.1 mm', amperes: 5 },
+  'barrel-2.5': { label: 'barrel 5.5 × 2.5 mm', amperes: 5 },
+  'barrel-small': { label: 'smaller barrel', amperes: 3 },
   'usb-a': { label: 'USB-A socket', amperes: 2.4 },
   'usb-c': { label: 'USB-C socket', amperes: 5 },
   'usb-micro': { label: 'micro-USB plug', amperes: 1.8 },
-  'round-pins': { label: 'round plug with pins', amperes: 7.5 },
+  'round-pins': { label: 'round, with pins', amperes: 7.5 },
   header: { label: 'pin header', amperes: 3 },
   terminals: { label: 'screw terminals', amperes: 15 },
   wires: { label: 'bare wires' },

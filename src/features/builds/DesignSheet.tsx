@@ -10,6 +10,7 @@ import type { DesignQuery } from './design.server';
 import { DesignFigure, DesignWaves } from './DesignFigures';
 import { DesignParts, LossBar } from './DesignParts';
 import type { DesignView } from './designView.server';
+import { Searching } from './Searching';
 import { MainsStages, MainsThought, type MainsLessonProps } from './MainsLesson';
 
 const FIELDS: readonly { readonly name: keyof DesignQuery; readonly label: string; readonly placeholder: string }[] = [
@@ -57,30 +58,7 @@ export interface MissingPart {
 export function DesignSheet({ query, problem, chosen, mains, others, searched }: DesignSheetProps) {
   return (
     <Halves judgement={mains ? <MainsThought {...mains} /> : <Thought query={query} chosen={chosen} others={others} />}>
-      <form method="get" aria-label="What is wanted" className="flex flex-wrap items-end gap-3">
-        {FIELDS.map(({ name, label, placeholder }) => (
-          <label key={name} className="field w-[98px]" data-mono="">
-            <span className="text-[12px] text-ink-2">{label}</span>
-            <input name={name} defaultValue={query[name]} placeholder={placeholder} autoComplete="off" />
-          </label>
-        ))}
-        <label className="field w-[104px]">
-          <span className="text-[12px] text-ink-2">most of all</span>
-          <select name="wish" defaultValue={query.wish}>
-            {WISHES.map(({ wish, label }) => (
-              <option key={wish} value={wish}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="mb-2.5 flex items-center gap-2 text-[13px]">
-          <input type="checkbox" name="isolated" value="yes" defaultChecked={query.isolated !== ''} /> floating
-        </label>
-        <button type="submit" className="btn" data-tone="next">
-          Look for designs
-        </button>
-      </form>
+      <DesignForm query={query} />
       {problem !== undefined && (
         <p role="alert" className="mt-3 text-[13.5px] font-semibold text-stop">
           {problem}
@@ -102,6 +80,52 @@ export function DesignSheet({ query, problem, chosen, mains, others, searched }:
           {chosen.view.answer && <DesignWaves answer={chosen.view.answer} />}
         </>
       )}
+    </Halves>
+  );
+}
+
+/** What a design is asked by. */
+function DesignForm({ query }: { query: DesignQuery }) {
+  return (
+    <form method="get" aria-label="What is wanted" className="flex flex-wrap items-end gap-3">
+      {FIELDS.map(({ name, label, placeholder }) => (
+        <label key={name} className="field w-[98px]" data-mono="">
+          <span className="text-[12px] text-ink-2">{label}</span>
+          <input name={name} defaultValue={query[name]} placeholder={placeholder} autoComplete="off" />
+        </label>
+      ))}
+      <label className="field w-[104px]">
+        <span className="text-[12px] text-ink-2">most of all</span>
+        <select name="wish" defaultValue={query.wish}>
+          {WISHES.map(({ wish, label }) => (
+            <option key={wish} value={wish}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="mb-2.5 flex items-center gap-2 text-[13px]">
+        <input type="checkbox" name="isolated" value="yes" defaultChecked={query.isolated !== ''} /> floating
+      </label>
+      <button type="submit" className="btn" data-tone="next">
+        Look for designs
+      </button>
+    </form>
+  );
+}
+
+/** The sheet while the drawers are weighed, with what was typed. */
+export function DesignSearching({ query }: { query: DesignQuery }) {
+  return (
+    <Halves
+      judgement={
+        <Judgement>
+          <Claim label="Designs">The drawers are being weighed</Claim>
+        </Judgement>
+      }
+    >
+      <DesignForm query={query} />
+      <Searching />
     </Halves>
   );
 }
@@ -239,9 +263,9 @@ function Cautions() {
   return (
     <Caution>
       Worked out, not built: equations of textbooks, derating and heat by common practice; losses in cores that were not
-      wound here and spikes are left out, a snubber is chosen on the bench. Below 60 V DC only. For anything that must
-      be isolated from the mains reuse a whole supply: a transformer of your own needs creepage, test voltage and class
-      as its standard says, and local codes and licensed people apply.
+      wound here are left out; a snubber starts from usual strays and is settled by the ring that is seen. Below 60 V DC
+      only. For anything that must be isolated from the mains reuse a whole supply: a transformer of your own needs
+      creepage, test voltage and class as its standard says, and local codes and licensed people apply.
     </Caution>
   );
 }

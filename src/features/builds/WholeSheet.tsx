@@ -33,8 +33,8 @@ export function WholeSheet(view: WholeView) {
         ))}
         {(
           [
-            ['plug', 'by', PLUG_CHOICES],
-            ['mounting', 'held', MOUNTING_CHOICES],
+            ['plug', 'plug', PLUG_CHOICES],
+            ['mounting', 'mounting', MOUNTING_CHOICES],
           ] as const
         ).map(([name, label, choices]) => (
           <label key={name} className="field w-[172px]">
@@ -173,15 +173,17 @@ function Thought({ view: { asked, rows, stacks } }: { view: WholeView }) {
       <Claim label={asked === undefined ? 'Whole supplies' : `For ${asked}`}>
         {asked === undefined
           ? 'Nothing is asked yet'
-          : best
+          : best && best.verdict !== 'no'
             ? `${best.title}, ${best.gives}: ${WORD[best.verdict]}`
             : stack
               ? `No one unit; ${stack.way.toLowerCase()}: ${WORD[stack.verdict]}`
-              : 'Nothing here does it in one piece'}
+              : rows.length > 0
+                ? 'Nothing here does it; these come nearest'
+                : 'Nothing here does it in one piece'}
       </Claim>
       {asked !== undefined && (
         <Next>
-          {best
+          {best && best.verdict !== 'no'
             ? 'Run it under this load for an hour first, and read its volts and its case.'
             : stack
               ? 'Read the warnings of the stack before a wire is joined; a unit that floats by its plate is measured all the same.'

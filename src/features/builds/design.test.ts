@@ -95,7 +95,7 @@ test('the sheet shows the best whole, others in a line, and what cannot be done 
   ]);
   expect(sheet.chosen?.missing).toEqual([]);
   expect(sheet.others.some(({ title }) => title.includes('with a choke to buy'))).toBe(true);
-  const picked = await designSheet(fixture.app, { ...QUERY, pick: sheet.others[0]?.id });
+  const picked = await designSheet(fixture.app, { ...QUERY, pick: sheet.others[0]?.id ?? '' });
   expect(picked.chosen?.id).toBe(sheet.others[0]?.id);
   expect((await designSheet(fixture.app, { ...QUERY, isolated: 'yes' })).problem).toMatch(
     /^No transformer of the drawers/,

@@ -4,17 +4,15 @@ import { formatQuantity } from '../../core/quantity';
 import type { AppContext } from '../../db/context';
 import { ask, donorOdds, type DonorOdds } from '../../services/matching';
 import type { DesignSheetProps, MissingPart, OtherDesign } from './DesignSheet';
-import { designId, designQuery, findDesigns } from './design.server';
+import { designId, findDesigns, type DesignQuery } from './design.server';
 import { designView, TOPOLOGY_NAMES } from './designView.server';
 import { mainsLesson } from './mainsLesson.server';
 
 /** Donors named for a missing part. */
 const LIKELY = 2;
 
-/** The sheet of what an address asks for: the design that was picked, else the best, worked out whole; the others in a line each. */
-export async function designSheet(app: Pick<AppContext, 'db'>, typed: unknown): Promise<DesignSheetProps> {
-  const read = designQuery.safeParse(typed);
-  const query = read.success ? read.data : designQuery.parse({});
+/** The sheet of what is asked: the design that was picked, else the best, worked out whole; the others in a line each. */
+export async function designSheet(app: Pick<AppContext, 'db'>, query: DesignQuery): Promise<DesignSheetProps> {
   const found = await findDesigns(app, query);
   const none = { query, chosen: undefined, mains: undefined, others: [], searched: 0 };
   if (found.kind === 'problem') return { ...none, problem: found.text };

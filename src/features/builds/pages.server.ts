@@ -1,5 +1,6 @@
 import 'server-only';
 import { appContext } from '../../db/appContext';
+import { designQuery, type DesignQuery } from './design.server';
 import { designSheet } from './designSheet.server';
 import { buildLines, buildView } from './view.server';
 import { wholeSheet } from './whole.server';
@@ -13,5 +14,8 @@ export const loadBuild = (code: string) => buildView(appContext(), code);
 /** Whole supplies for what an address asks for. */
 export const loadWhole = (typed: unknown) => wholeSheet(appContext(), typed);
 
-/** Designs of what an address asks for; nothing that cannot be read is taken as typed. */
-export const loadDesigns = (typed: unknown) => designSheet(appContext(), typed);
+/** What an address asks a design for; nothing that cannot be read is taken as typed. */
+export const designQueryOf = (typed: unknown) => designQuery.safeParse(typed).data ?? designQuery.parse({});
+
+/** Designs of what is asked. */
+export const loadDesigns = (query: DesignQuery) => designSheet(appContext(), query);

@@ -8,6 +8,7 @@ import {
   stacksFor,
   type Load,
   type Module,
+  type ModuleMatch,
   type ModuleVerdict,
   type Stack,
 } from '../../core/module';
@@ -45,6 +46,8 @@ export type WholeQuery = z.output<typeof wholeQuery>;
 const DONORS = 500;
 const LOTS = 100;
 const SHOWN = 8;
+/** Supplies shown that nearly do it. */
+const NEAR = 3;
 
 interface Row {
   readonly key: string;
@@ -206,25 +209,34 @@ export async function wholeSheet(app: Pick<AppContext, 'db'>, typed: unknown): P
   };
   if (load.volts <= 0 || load.current <= 0)
     return { ...none, fans, problem: 'Volts and amperes above 0 are expected.' };
+  const stacks = stacksFor(load, modules);
   const hrefOf = (code: string) => modules.find((one) => one.code === code)?.href ?? '';
   return {
     ...none,
     fans,
     asked: `${formatQuantity(load.volts, 'volt')} at ${formatQuantity(load.current, 'ampere')}${load.isolated ? ', isolated' : ''}`,
-    rows: matchLoad(load, modules)
-      .filter(({ verdict }) => verdict !== 'no')
-      .slice(0, SHOWN)
-      .map(({ module, verdict, checks }) => ({
-        key: `${module.code} ${module.volts}`,
-        code: module.code,
-        href: hrefOf(module.code),
-        title: module.title,
-        gives: `${formatQuantity(module.volts, 'volt')}${module.current === undefined ? '' : `, ${formatQuantity(module.current, 'ampere')}`}`,
-        verdict,
-        checks: toldOf(checks),
-      })),
-    stacks: stacksFor(load, modules).map((stack) => stackView(stack, hrefOf)),
+    rows: toldMatches(load, modules, stacks).map(({ module, verdict, checks }) => ({
+      key: `${module.code} ${module.volts}`,
+      code: module.code,
+      href: hrefOf(module.code),
+      title: module.title,
+      gives: `${formatQuantity(module.volts, 'volt')}${module.current === undefined ? '' : `, ${formatQuantity(module.current, 'ampere')}`}`,
+      verdict,
+      checks: toldOf(checks),
+    })),
+    stacks: stacks.map((stack) => stackView(stack, hrefOf)),
   };
+}
+
+/** What does it; where nothing does, neither alone nor stacked, what has the volts and lacks one thing. */
+function toldMatches(load: Load, modules: readonly Module[], stacks: readonly Stack[]): readonly ModuleMatch[] {
+  const all = matchLoad(load, modules);
+  const doing = all.filter(({ verdict }) => verdict !== 'no');
+  if (doing.length > 0 || stacks.some(({ verdict }) => verdict !== 'no')) return doing.slice(0, SHOWN);
+  const near = all.filter(({ checks }) => checks.filter(({ level }) => level === 'no').length === 1);
+  return near
+    .filter(({ checks }) => !checks.some(({ name, level }) => name === 'voltage' && level === 'no'))
+    .slice(0, NEAR);
 }
 
 const toldOf = (checks: Stack['checks']) =>

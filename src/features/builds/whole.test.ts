@@ -113,7 +113,7 @@ test('plug, cooling, mounting and measured ripple count, of donors and of lots a
       .map(({ text }) => text);
   const brick = await sheet({ volts: '12V', amps: '1.5A', ripple: '100mV', plug: 'barrel-2.5', quiet: 'yes' });
   expect(bad(brick.rows, 'AAA-111')).toEqual([
-    expect.stringMatching(/^barrel plug 5\.5 × 2\.1 mm, barrel plug 5\.5 × 2\.5 mm is asked/),
+    expect.stringMatching(/^barrel 5\.5 × 2\.1 mm, barrel 5\.5 × 2\.5 mm is asked/),
     expect.stringMatching(/^a fan of its own: it is heard/),
   ]);
   expect((await sheet({ volts: '12V', amps: '1.5A', ripple: '50mV' })).rows.map(({ code }) => code)).toEqual([
@@ -121,6 +121,15 @@ test('plug, cooling, mounting and measured ripple count, of donors and of lots a
   ]);
   const board = await sheet({ volts: '5.8V', amps: '1A', mounting: 'chassis' });
   expect(bad(board.rows, 'MOD-005')).toEqual(['5 V to 6 V: set it to 5.8 V without load, and measure']);
+});
+
+test('where nothing does it, what has the volts and lacks one thing is told with what it lacks', async () => {
+  const { rows } = await sheet({ volts: '12V', amps: '20A' });
+  expect(rows.map(({ code, verdict }) => [code, verdict])).toEqual([
+    ['BBB-222', 'no'],
+    ['AAA-111', 'no'],
+  ]);
+  expect(rows[0]?.checks.find(({ isBad }) => isBad)?.text).toBe('20 A of 2 A: more than it gives');
 });
 
 test('a fan gets what runs it', async () =>

@@ -237,9 +237,9 @@ export function IntakeSheet({
               what counts when it is used whole: plug, cooling, mounting, ripple
             </summary>
             <div className="mt-1.5 grid grid-cols-4 gap-x-4 max-[620px]:grid-cols-2">
-              <SelectField name="plug" label="its output leaves by" defaultValue={texts.plug} options={PLUG_CHOICES} />
+              <SelectField name="plug" label="plug of its output" defaultValue={texts.plug} options={PLUG_CHOICES} />
               <SelectField name="cooling" label="cooled by" defaultValue={texts.cooling} options={COOLING_CHOICES} />
-              <SelectField name="mounting" label="held" defaultValue={texts.mounting} options={MOUNTING_CHOICES} />
+              <SelectField name="mounting" label="mounting" defaultValue={texts.mounting} options={MOUNTING_CHOICES} />
               <QuantityField
                 name="ripple"
                 label="ripple and noise, peak to peak"

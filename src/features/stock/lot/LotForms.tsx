@@ -122,9 +122,9 @@ export function FittingsForm({ code, fittings }: { code: string; fittings: Fitti
       className="mt-6 grid max-w-[760px] grid-cols-3 gap-x-4 gap-y-1.5 max-[620px]:grid-cols-2"
     >
       <h2 className="label col-span-3 max-[620px]:col-span-2">When it is used whole</h2>
-      <SelectField name="plug" label="its output leaves by" defaultValue={fittings.plug ?? ''} options={SUPPLY.plug} />
+      <SelectField name="plug" label="plug of its output" defaultValue={fittings.plug ?? ''} options={SUPPLY.plug} />
       <SelectField name="cooling" label="cooled by" defaultValue={fittings.cooling ?? ''} options={SUPPLY.cooling} />
-      <SelectField name="mounting" label="held" defaultValue={fittings.mounting ?? ''} options={SUPPLY.mounting} />
+      <SelectField name="mounting" label="mounting" defaultValue={fittings.mounting ?? ''} options={SUPPLY.mounting} />
       <SelectField
         name="protection"
         label="protection class"

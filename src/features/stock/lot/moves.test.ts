@@ -21,9 +21,9 @@ import { removeFilter, saveFilter } from '../find/commands';
 import { joinLots, moveToBin, splitLot } from './moves';
 import { countForm } from '../bins/schema';
 import { filterForm } from '../find/schema';
-import { joinForm } from './schema';
+import { fittingsForm, joinForm, lotForm } from './schema';
 import { ageingView, binsView, doneLately, stocktakeView } from '../bins/view.server';
-import { addLot, takePieces } from './commands';
+import { addLot, fitLot, takePieces } from './commands';
 import { stockView } from '../find/view.server';
 
 type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
@@ -396,4 +396,29 @@ test.each`
   ${filterForm} | ${{ name: '', filter: 'nmos' }}              | ${false}
 `('$fields is taken: $ok', ({ form, fields, ok }) => {
   expect((form as typeof filterForm).safeParse(fields).success).toBe(ok);
+});
+
+test('what counts when a supply is used whole is written down, goes with a split, and is taken back by undo', async () => {
+  const typed = { kind: 'assembly', package: '', marking: 'SD-5', values: '5V', pieces: '3', grade: 'A', bin: 'M1' };
+  const { code } = valueOf(await addLot(app(), lotForm.parse(typed)));
+  const form = fittingsForm.parse({
+    plug: 'usb-c',
+    cooling: 'air',
+    mounting: '',
+    protection: 'III',
+    trimmedTo: '',
+    ripple: '45mV',
+  });
+  const written = await fitLot(app(), code, form);
+  const of = async (lot: string) => (await findLot(app().db.read, lot))?.lot.fittings;
+  const fittings = { plug: 'usb-c', cooling: 'air', protection: 'III', ripple: 0.045 };
+  expect(await of(code)).toEqual(fittings);
+  expect((await lotView(app(), code))?.fittings).toEqual(fittings);
+  const { code: other } = valueOf(await splitLot(app(), { code, quantity: 1, bin: 'M2' }));
+  expect(await of(other)).toEqual(fittings);
+  await undo(written);
+  expect(await of(code)).toEqual({});
+  expect(
+    fittingsForm.safeParse({ ...typed, plug: 'barrel', ripple: 'lots' }).error?.issues.map(({ path }) => path[0]),
+  ).toEqual(expect.arrayContaining(['plug', 'ripple']));
 });
