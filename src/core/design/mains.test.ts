@@ -76,3 +76,12 @@ test('the barrier is never under what is common practice at 230 V', () => {
   expect(rows['creepage, reinforced']).toMatch(/^6\.4\smm/u);
   expect(rows['clearance, reinforced']).toMatch(/^4\smm/u);
 });
+
+// Seminar paper SLUP263 (an LLC of 300 W, 390 V to 12 V at 25 A), from memory: a ratio of 16.25, 0.482 of the current in the output cans.
+test('SLUP263: an LLC is as the paper works it out', () => {
+  const design = learnt(90, 264, 12, 25);
+  const near = (name: string, wanted: number) =>
+    expect(Math.abs(of(design, 'llc', name) / wanted - 1)).toBeLessThan(0.05);
+  near('primary turns for one', 16.25);
+  near('output cans, ripple', 12.05);
+});
