@@ -1,3 +1,4 @@
+export { COLD, HEAT, LOADS, railLimits, rippleLimit } from './limits';
 export { lampFor, lampOhms, mostThroughLamp, throughLamp, voltsBehindLamp } from './lamp';
 export { planPowerUp, type PowerUpPlan } from './plan';
 export { gateOf, standingOf, tellsFrom, type Gate, type Mark, type Standing } from './stand';

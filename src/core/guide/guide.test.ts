@@ -1,5 +1,5 @@
 import { CHIP_FAMILIES } from '../chips';
-import { remainingLife } from '../measure';
+import { judgePart, remainingLife, TESTS } from '../measure';
 import { PACKAGES } from '../part';
 import { articleById, ARTICLES, searchGuide } from '.';
 
@@ -23,6 +23,36 @@ test('the pages are the tables that the engines use', () => {
   expect(articleById('capacitors')?.lines.find(({ id }) => id === 'class-105')?.text).toContain(
     '32,000 h in air of 65 °C',
   );
+});
+
+test('figures of the rules are those that the engines judge by', () => {
+  const text = (article: string, line: string) =>
+    articleById(article)
+      ?.lines.find(({ id }) => id === line)
+      ?.text.replaceAll('\u00a0', ' ');
+  expect(text('charge', 'small-capacitors')).toContain('100 V at 91 nF');
+  expect(text('charge', 'can-kill')).toMatch(/^Insulated resistor tool/);
+  expect(text('tests', 'capacitor')).toMatch(/80 % is B and 70 % C; of the ESR expected 2 times is B, 3 times C/);
+  // What grades B at 80 % and C at 70 % is so judged.
+  for (const [microfarads, grade] of [
+    [86, 'B'],
+    [75, 'C'],
+  ] as const)
+    expect(
+      judgePart(
+        {
+          kind: 'capacitor',
+          test: 'capacitor',
+          subtype: 'electrolytic',
+          ratings: { capacitance: 100e-6, voltage: 25, tolerance: 0.1 },
+          damage: [],
+        },
+        { capacitance: { value: microfarads * 1e-6, resolution: 1e-7 }, esr: { value: 0.5, resolution: 0.01 } },
+      ).grade,
+    ).toBe(grade);
+  expect(articleById('tests')?.lines).toHaveLength(Object.keys(TESTS).length);
+  expect(text('power-up', 'ripple-12')).toBe('120 mV from peak to peak');
+  expect(text('plates', 'input')).toMatch(/from 1\.1 times they are optimistic, from 1\.5 times not to be believed/);
 });
 
 test.each`

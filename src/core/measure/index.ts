@@ -19,6 +19,7 @@ export { isUse, limitsFrom, limitText, mergeLimits, USE_NAMES, USES, type Limit,
 export { measuredRatings } from './measuredRatings';
 export { mergeReadings, type MeasuredSet } from './mergeReadings';
 export { LIFE_RULE, remainingLife, usualLife, type LifeFacts, type RemainingLife } from './remainingLife';
+export { TEST_RULES } from './testRules';
 export { OPEN_WORDS, readingText, testField, testFields, TESTS, type TestField, type TestRule } from './tests';
 export { ohmsField, transformerReport, type TransformerReport } from './transformerReport';
 export { largestLossFactor } from './expectedEsr';

@@ -40,16 +40,16 @@ const LOSS_USUALLY_AT = 120;
 /** From this rated voltage an electrolytic is a mains reservoir: never better than B without a leakage test. */
 const MAINS_BULK_VOLTS = 160;
 /** Share of its rated voltage that a mains reservoir must have held in a leakage test. */
-const HELD_SHARE = practice(0.8);
+export const HELD_SHARE = practice(0.8);
 const DEFAULT_TOLERANCE = 0.2;
 /** Share of the nominal value by grade, and above which leakage mimics capacitance. */
-const CAPACITANCE_LIMITS = practice({ B: { low: 0.8, high: 1.3 }, C: { low: 0.7 }, mimicry: 1.5 } as const);
+export const CAPACITANCE_LIMITS = practice({ B: { low: 0.8, high: 1.3 }, C: { low: 0.7 }, mimicry: 1.5 } as const);
 /** Multiple of the expected ESR by grade. Common practice: end of life is two to three times the first limit. */
-const ESR_LIMITS = { A: 1, B: 2, C: 3, suspicious: 0.2 } as const;
+export const ESR_LIMITS = { A: 1, B: 2, C: 3, suspicious: 0.2 } as const;
 /** Multiple of the leakage limit from which reforming is no use. */
-const LEAKAGE_HOPELESS = practice(3);
+export const LEAKAGE_HOPELESS = practice(3);
 /** X capacitors by the share of their value that is left. */
-const X_SHARE = practice({ warn: 0.9, reject: 0.8, above: 1.2, mimicry: 1.3 } as const);
+export const X_SHARE = practice({ warn: 0.9, reject: 0.8, above: 1.2, mimicry: 1.3 } as const);
 /** Ceramics of the tolerance letter Z, as of Z5U and Y5V: −20 to +80 % (IEC 60062, from memory), and what age leaves. */
 const LOPSIDED = practice({ from: 0.5, low: 0.8, high: 1.8, aged: 0.65 } as const);
 /** What polymers and the lowest series show, below the doubt of a two-wire tester, in ohms. */

@@ -6,10 +6,10 @@ import { damageCriteria, judge, type Criterion, type Judgement, type Readings } 
 export type Fingerprint = Readonly<Record<string, number>>;
 
 /** How far pins of chips of one type differ, in volts, and from where it is a fault. */
-const ALIKE = practice({ near: 0.04, far: 0.12 } as const);
+export const ALIKE = practice({ near: 0.04, far: 0.12 } as const);
 const SHORT = 0.02;
 /** Fewer pins that agree may be the ones that are alike in any chip. */
-const ENOUGH_PINS = practice(4);
+export const ENOUGH_PINS = practice(4);
 
 /** The fingerprint of another chip of the same number. */
 export interface KnownChip {

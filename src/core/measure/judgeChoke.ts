@@ -14,9 +14,9 @@ import {
 } from './judgement';
 
 /** Chokes are looser than capacitors. */
-const TOLERANCE = practice(0.2);
+export const TOLERANCE = practice(0.2);
 /** Windings of a common-mode choke are alike within this. */
-const ALIKE = practice({ A: 0.05, B: 0.15 } as const);
+export const ALIKE = practice({ A: 0.05, B: 0.15 } as const);
 const INSULATION = 100e6;
 /**
  * Whole periods that ring above a tenth: n = Q·ln 10/π. Below `shorted` a turn is shorted (Q under 3), a good winding

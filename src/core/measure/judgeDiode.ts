@@ -48,8 +48,8 @@ const FORWARD_DROP: Readonly<Record<string, ForwardDrop>> = practice({
 const GUESSED = ['schottky', 'fast', 'zener', 'signal', 'led'];
 /** From this rated voltage a Schottky drops up to as much, volts. */
 const HIGH_SCHOTTKY = practice({ vrrm: 100, high: 0.45 } as const);
-const FORWARD_SHORTED = 0.1;
-const REVERSE_GOOD = 1e6;
+export const FORWARD_SHORTED = 0.1;
+export const REVERSE_GOOD = 1e6;
 /** From these volts up a zener blocks what an ohmmeter gives; below it leaks by its nature, down to these ohms. */
 const LEAKY_ZENER = practice({ below: 6.2, ohms: 1e3 } as const);
 /** A large or low-voltage Schottky leaks tens of microamperes at the volts of an ohmmeter: ohms at one ampere of rating. */
@@ -57,9 +57,9 @@ const LEAKY_SCHOTTKY = practice({ ohmAmperes: 300e3, least: 10e3, upTo: 45, from
 /** At 5 mA a zener of low voltage reads less than is printed for its own test current, by up to this share. */
 const SOFT_ZENER = practice({ below: 6.2, share: 0.3 } as const);
 /** How far the halves of a dual may differ, in volts. */
-const HALVES = practice({ alike: 0.01, apart: 0.03 } as const);
+export const HALVES = practice({ alike: 0.01, apart: 0.03 } as const);
 /** Reverse leakage at rated voltage, amperes; a Schottky leaks more. */
-const LEAKAGE = practice({ schottky: 500e-6, schottkyPerAmpere: 100e-6, silicon: 10e-6 } as const);
+export const LEAKAGE = practice({ schottky: 500e-6, schottkyPerAmpere: 100e-6, silicon: 10e-6 } as const);
 const ZENER_TOLERANCE = 0.05;
 /** A clamp breaks at so many times the volts it stands. Multi-source datasheets, from memory. */
 const BREAKS_FROM = practice({ low: 1.05, high: 1.35 } as const);

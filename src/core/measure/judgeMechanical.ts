@@ -13,16 +13,16 @@ import {
 } from './judgement';
 
 /** Shares of its rated voltage at which a relay pulls in and drops out. Common practice in the pattern of IEC 61810-1, from memory. */
-const RELAY = { pullIn: 0.8, dropOut: 0.05 } as const;
+export const RELAY = { pullIn: 0.8, dropOut: 0.05 } as const;
 /** A closed contact, in ohms. */
-const CONTACT = practice({ good: 0.1, worn: 0.5 } as const);
+export const CONTACT = practice({ good: 0.1, worn: 0.5 } as const);
 /**
  * Shares of its voltage from which a fan starts; of its printed current; and of the speed to be expected when slowed.
  * Common practice, no source.
  */
-const FAN = { starts: 0.6, late: 0.8, current: 1.2, tired: 1.5, slow: 0.6 } as const;
+export const FAN = { starts: 0.6, late: 0.8, current: 1.2, tired: 1.5, slow: 0.6 } as const;
 /** Minutes of steady temperature that a heating run needs, and the smallest rise that tells anything. */
-const HEATING = { steady: 180, rise: 10, uncertainty: 2 } as const;
+export const HEATING = { steady: 180, rise: 10, uncertainty: 2 } as const;
 
 interface MechanicalTest {
   readonly readings: Readings;

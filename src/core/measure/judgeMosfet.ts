@@ -13,19 +13,19 @@ import {
 } from './judgement';
 
 /** Diode-mode windows in volts at about 1 mA. */
-const BODY_DIODE = practice({ shorted: 0.05, low: 0.4, high: 0.7 } as const);
+export const BODY_DIODE = practice({ shorted: 0.05, low: 0.4, high: 0.7 } as const);
 /** Of silicon carbide; many meters end before it and read OL. */
 const CARBIDE_BODY = practice({ low: 2, high: 4 } as const);
 /** Insulation that a good gate shows, and below which it is punched, in ohms. */
-const GATE = practice({ good: 10e6, punched: 1e6 } as const);
+export const GATE = practice({ good: 10e6, punched: 1e6 } as const);
 /** Drain to source with the gate shorted to the source, in ohms. */
-const BLOCKING = practice({ good: 1e6, bad: 100e3 } as const);
+export const BLOCKING = practice({ good: 1e6, bad: 100e3 } as const);
 /** Seconds that a gate keeps its charge. */
 const HOLD = practice({ good: 10, bad: 1 } as const);
 /** Volts of the threshold, and how far outside it is no MOSFET of that kind. */
-const THRESHOLD = practice({ low: 1, high: 5, below: 0.6, above: 1.3 } as const);
+export const THRESHOLD = practice({ low: 1, high: 5, below: 0.6, above: 1.3 } as const);
 /** On resistance against the largest of the datasheet, by grade. */
-const ON = practice({ A: 1, B: 1.2, C: 1.5, wrong: 0.3 } as const);
+export const ON = practice({ A: 1, B: 1.2, C: 1.5, wrong: 0.3 } as const);
 /** Lead resistance above this share of the result spoils a two-wire measurement. */
 const LEAD_SHARE = 0.2;
 /** Drain leakage in amperes. */

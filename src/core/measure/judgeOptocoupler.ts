@@ -42,9 +42,9 @@ const TYPE_RATIOS: readonly (readonly [pattern: RegExp, low: number, high: numbe
   [/^[A-Z]{2,4}814|^TLP620|^PS2505/, 0.2, 3],
 ]);
 /** LED in diode mode, volts. */
-const LED = practice({ low: 0.9, high: 1.4 } as const);
-const DARK = 1e6;
-const INSULATION = 100e6;
+export const LED = practice({ low: 0.9, high: 1.4 } as const);
+export const DARK = 1e6;
+export const INSULATION = 100e6;
 
 export interface OptocouplerTest {
   readonly readings: Readings;

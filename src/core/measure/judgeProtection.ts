@@ -11,11 +11,11 @@ import {
 } from './judgement';
 
 /** A whole fuse reads under this, in ohms; a small one drops up to so many volts at its current, which bounds it. */
-const FUSE_WHOLE = practice({ ohms: 1, volts: 3 } as const);
+export const FUSE_WHOLE = practice({ ohms: 1, volts: 3 } as const);
 /** Cold varistor, ohms; and how far its voltage may have moved. */
-const VARISTOR = practice({ insulation: 10e6, moved: 0.1 } as const);
+export const VARISTOR = practice({ insulation: 10e6, moved: 0.1 } as const);
 /** How far a thermistor may be off at 25 °C, and the constant of its material in kelvin. */
-const THERMISTOR = practice({ within: 0.2, beta: 3200 } as const);
+export const THERMISTOR = practice({ within: 0.2, beta: 3200 } as const);
 const KELVIN = 273.15;
 
 interface ProtectionTest {

@@ -13,8 +13,8 @@ import {
 /** Reference voltage of the 431 class, volts: multi-source datasheets, from memory. */
 const REFERENCE = 2.495;
 /** Shares of the nominal output within which a reference or regulator is as new, and usable. */
-const REFERENCE_WITHIN = practice({ A: 0.02, B: 0.04 } as const);
-const REGULATOR_WITHIN = { A: 0.05, B: 0.08 } as const;
+export const REFERENCE_WITHIN = practice({ A: 0.02, B: 0.04 } as const);
+export const REGULATOR_WITHIN = { A: 0.05, B: 0.08 } as const;
 /** Smallest cathode current at which a 431 regulates, amperes: multi-source datasheets, from memory. */
 const LEAST_CURRENT = 1e-3;
 

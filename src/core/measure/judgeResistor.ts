@@ -19,9 +19,9 @@ export interface ResistorTest {
   readonly damage: readonly string[];
 }
 
-const DEFAULT_TOLERANCE = 0.05;
+export const DEFAULT_TOLERANCE = 0.05;
 /** Trimmers are looser. */
-const TRIMMER_TOLERANCE = practice(0.2);
+export const TRIMMER_TOLERANCE = practice(0.2);
 
 /** Judges a resistor against its marked value and tolerance, meter uncertainty included. */
 export function judgeResistor({ readings, nominal, tolerance = DEFAULT_TOLERANCE, damage }: ResistorTest): Judgement {

@@ -5,9 +5,9 @@ import { criterionOf, damageCriteria, judge, type Criterion, type Judgement, typ
 /** Ohms that a good one shows when it blocks, and below which it does not. */
 const BLOCKING = practice({ good: 1e6, bad: 100e3 } as const);
 /** Ohms from gate to MT1 of a triac. */
-const TRIAC_GATE = practice({ low: 30, high: 500, shorted: 5 } as const);
+export const TRIAC_GATE = practice({ low: 30, high: 500, shorted: 5 } as const);
 /** Volts from gate to cathode of a thyristor; large ones read like a resistor. */
-const SCR_GATE = practice({ low: 0.02, high: 0.9 } as const);
+export const SCR_GATE = practice({ low: 0.02, high: 0.9 } as const);
 
 export interface ThyristorTest {
   readonly readings: Readings;

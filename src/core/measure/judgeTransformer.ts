@@ -15,9 +15,9 @@ import { transformerReport, type TransformerReport } from './transformerReport';
 
 const INSULATION = 100e6;
 /** Leakage over open inductance: up to here a plain transformer, from there one made to leak. */
-const LEAKAGE = practice({ plain: 0.03, made: 0.15, madeTo: 0.35 } as const);
+export const LEAKAGE = practice({ plain: 0.03, made: 0.15, madeTo: 0.35 } as const);
 /** An inductance factor below this share of the table's is no gap any more but a shorted turn or a broken core. */
-const COLLAPSED = 0.02;
+export const COLLAPSED = 0.02;
 
 /** Judges a transformer by its coupling, its ring, its insulation, and whether its readings agree. */
 export function judgeTransformer({ readings, damage }: { readings: Readings; damage: readonly string[] }): Judgement {

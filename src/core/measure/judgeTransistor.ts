@@ -4,7 +4,7 @@ import { criterionOf, damageCriteria, judge, type Criterion, type Judgement, typ
 import { gateCriterion, notProved } from './judgeMosfet';
 
 /** Junction drops at about 1 mA, volts; below `shorted` a junction is a short. */
-const JUNCTION = practice({ shorted: 0.1, low: 0.55, high: 0.75 } as const);
+export const JUNCTION = practice({ shorted: 0.1, low: 0.55, high: 0.75 } as const);
 const BLOCKING = { good: 1e6, bad: 100e3 } as const;
 /** A resistor built in between base and emitter, of darlington and damper types, ohms. */
 const BUILT_IN = practice({ low: 30, high: 10e3 } as const);
@@ -14,11 +14,11 @@ const SMALLEST_GAIN = practice(8);
  * The least gain that types of a class have in their datasheets: small ones to 1 A and 100 V, high-voltage switching ones
  * from 350 V, power ones between.
  */
-const LEAST_GAIN = practice({ small: 60, power: 20, highVoltage: 8 } as const);
+export const LEAST_GAIN = practice({ small: 60, power: 20, highVoltage: 8 } as const);
 /** Below this share of it a gain is far under its range, and below the next it is lost. */
 const GAIN_SHARE = practice({ far: 0.6, lost: 0.25 } as const);
 /** Saturation voltage of an IGBT at half its current, volts. */
-const SATURATION = practice({ low: 1.2, high: 2.2, bad: 3.5 } as const);
+export const SATURATION = practice({ low: 1.2, high: 2.2, bad: 3.5 } as const);
 /** The diode beside an IGBT, volts. */
 const BESIDE = practice({ low: 0.35, high: 0.7 } as const);
 

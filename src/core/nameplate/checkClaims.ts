@@ -80,9 +80,14 @@ function finding(claimed: number, { by, watts }: { by: string; watts: number }):
   const ratio = claimed / watts;
   const message = `${formatQuantity(claimed, 'watt', { digits: 2 })} behind ${by}, which stands for about ${formatQuantity(watts, 'watt', { digits: 2 })}`;
   if (ratio > AGREEMENT.unbelievable)
-    return { severity: 'reject', text: `${message}: the claim is not to be believed. Reckon with the smaller figure.` };
-  if (ratio > AGREEMENT.optimistic) return { severity: 'warn', text: `${message}: the claim is optimistic.` };
-  return { severity: 'ok', text: `${message}: the claim fits.` };
+    return {
+      rule: 'bounds',
+      severity: 'reject',
+      text: `${message}: the claim is not to be believed. Reckon with the smaller figure.`,
+    };
+  if (ratio > AGREEMENT.optimistic)
+    return { rule: 'bounds', severity: 'warn', text: `${message}: the claim is optimistic.` };
+  return { rule: 'bounds', severity: 'ok', text: `${message}: the claim fits.` };
 }
 
 /**
@@ -99,6 +104,7 @@ function bareThyristor(claimed: number, { thyristor }: PowerBounds, volts: numbe
     ? []
     : [
         {
+          rule: 'bounds',
           severity: 'note',
           text: `Without a heat sink a thyristor passes about ${formatQuantity(watts, 'watt', { digits: 2 })}, whatever its current rating says.`,
         },

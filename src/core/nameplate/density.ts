@@ -62,18 +62,24 @@ export function densityFindings(density: Density | undefined): NameplateFinding[
   const figure =
     perLitre === undefined ? `${Math.round(perKilogram)} W per kilogram` : `${Math.round(perLitre)} W per litre`;
   if (perLitre !== undefined && perLitre > DENSEST_WITHOUT_FAN)
-    return [{ severity: 'warn', text: `${figure} is denser than any closed unit without a fan.` }];
-  if (builds.length > 0) return [{ severity: 'ok', text: `${figure} is usual for a ${builds.join(' or a ')}.` }];
+    return [{ rule: 'density', severity: 'warn', text: `${figure} is denser than any closed unit without a fan.` }];
+  if (builds.length > 0)
+    return [{ rule: 'density', severity: 'ok', text: `${figure} is usual for a ${builds.join(' or a ')}.` }];
   if (outOfKind.length > 0)
     return [
-      { severity: 'note', text: `${figure} is usual for a ${outOfKind.join(' or a ')}, not for a unit of this kind.` },
+      {
+        rule: 'density',
+        severity: 'note',
+        text: `${figure} is usual for a ${outOfKind.join(' or a ')}, not for a unit of this kind.`,
+      },
     ];
   if (outOfTime.length > 0)
     return [
       {
+        rule: 'density',
         severity: 'warn',
         text: `${figure} is usual for a ${outOfTime.join(' or a ')}, which its year does not fit. Doubt the rating or the date.`,
       },
     ];
-  return [{ severity: 'note', text: `${figure} lies between the usual builds.` }];
+  return [{ rule: 'density', severity: 'note', text: `${figure} lies between the usual builds.` }];
 }

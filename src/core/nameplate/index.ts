@@ -14,6 +14,7 @@ export { type NameplateFinding } from './findings';
 export { judgeNameplate, outputPower, type NameplateJudgement } from './judgeNameplate';
 export { reservoirValley } from './reservoirValley';
 export { minimumEfficiency } from './minimumEfficiency';
+export { PLATE_RULES, type PlateRule } from './plateRules';
 export { parseNameplate } from './parseNameplate';
 export {
   supplyOf,

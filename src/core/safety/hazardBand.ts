@@ -13,7 +13,7 @@ export interface HazardBand {
  * The hazard of a store by its voltage and energy; the first row that fits counts. Energy thresholds:
  * NFPA 70E article 360 pattern and IEC 60950-1 (both from memory) with common practice between.
  */
-const BANDS: readonly (HazardBand & {
+export const BANDS: readonly (HazardBand & {
   readonly fits: (store: { voltage: number; energy: number; capacitance: number; touchLimit: number }) => boolean;
 })[] = [
   {

@@ -15,9 +15,10 @@ export { constantPowerLoad, CONVERTER_STOPS_NEAR, timeAtConstantPower } from './
 export { largestFilterBleeds } from './filterBleed';
 export { dischargeWarningText } from './dischargeWarningText';
 export { FARTHEST_EXTRAPOLATION, fitDischarge, type DischargeFit, type DischargeWarning } from './fitDischarge';
-export { hazardBand, type HazardBand, type HazardSeverity } from './hazardBand';
+export { BANDS, hazardBand, type HazardBand, type HazardSeverity } from './hazardBand';
 export {
   CAPACITANCE_UPPER,
+  ES1_CAPACITOR_TABLE,
   es1CapacitorLimit,
   limitAt,
   METER_CEILING,

@@ -5,10 +5,24 @@ import { WeightMark, type Weight } from '../value/marks';
 export { Next } from './Next';
 
 /** The answer in large plain words. */
-export function Claim({ label, children, tone }: { label: string; children: ReactNode; tone?: 'stop' }) {
+export function Claim({
+  label,
+  children,
+  tone,
+  rule,
+}: {
+  label: string;
+  children: ReactNode;
+  tone?: 'stop';
+  /** Where the rule stands that it rests on. */
+  rule?: string;
+}) {
   return (
     <div>
-      <h2 className="label mb-1">{label}</h2>
+      <h2 className="label mb-1">
+        {label}
+        {rule !== undefined && <RuleLink href={rule} />}
+      </h2>
       <p className={`say ${tone === 'stop' ? 'text-stop' : ''}`}>{children}</p>
     </div>
   );

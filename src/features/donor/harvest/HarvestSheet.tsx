@@ -1,6 +1,7 @@
 import { counted } from '../../../core/quantity';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
+import { kindRule } from '../../../core/part';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Claim, Findings, Limits, Next, Section } from '../../../ui/judgement/parts';
 import { List } from '../../../ui/list/List';
@@ -90,7 +91,10 @@ function HarvestOverview({
   const pieces = lots.reduce((sum, lot) => sum + lot.pieces, 0);
   return (
     <Judgement>
-      <Claim label={run ? 'What still fits' : `With ${counted(harvest.minutes, 'minute')}`}>
+      <Claim
+        rule={routes.article('worth')}
+        label={run ? 'What still fits' : `With ${counted(harvest.minutes, 'minute')}`}
+      >
         {plan.taken === 0 ? 'Nothing on the board is worth the time' : plan.message}
       </Claim>
       {plan.taken > 0 && <p className="text-[13px] text-ink-2">{plan.exact}</p>}
@@ -166,7 +170,7 @@ function TakeJudgement({
           {part.marking || part.ratings[0]?.value || part.ref}, {judgement?.verdict === 'scrap' ? 'scrap' : grade}
         </p>
       </div>
-      {judgement && <Findings items={reasonItems(judgement)} />}
+      {judgement && <Findings items={reasonItems(judgement, kindRule(part.kind).test)} />}
       <Limits limits={part.limits} />
       {part.forStock.length > 0 && (
         <Section label="What the lot will carry">

@@ -16,6 +16,7 @@ import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ScoreRule } from '../../../ui/judgement/ScoreRule';
 import { Claim, Section } from '../../../ui/judgement/parts';
 import { keepWeightsAction } from './actions';
+import { routes } from '../../../routes';
 
 /** What to do with the unit, each way scored, with reasons and weights that a person can see and change. */
 export function AdvicePanel({
@@ -35,7 +36,11 @@ export function AdvicePanel({
   return (
     <>
       <div>
-        <Claim label="What to do with it" {...(facts.right.may ? {} : { tone: 'stop' as const })}>
+        <Claim
+          label="What to do with it"
+          rule={routes.article('advice')}
+          {...(facts.right.may ? {} : { tone: 'stop' as const })}
+        >
           {sentence(OPTION_LABEL[advice.best])}
         </Claim>
         <p className="mt-1 text-[13.5px] text-ink-2">

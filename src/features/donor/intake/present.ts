@@ -19,6 +19,8 @@ import {
 import { formatQuantity } from '../../../core/quantity';
 import type { UnitKindName } from '../../../core/unit';
 
+import { routes } from '../../../routes';
+
 /** What a person said of a unit so far: the label's text, and what was found on the case. */
 export interface IntakeQuestion {
   readonly nameplate: string;
@@ -46,7 +48,12 @@ export interface IntakeView {
   readonly reservoir: string;
   readonly density: readonly { label: string; value: string }[];
   readonly age: readonly string[];
-  readonly findings: readonly { weight: 'danger' | 'check' | 'note' | 'ok'; word?: string; text: string }[];
+  readonly findings: readonly {
+    weight: 'danger' | 'check' | 'note' | 'ok';
+    word?: string;
+    text: string;
+    rule: string;
+  }[];
   readonly next: string;
 }
 
@@ -118,9 +125,9 @@ export function intakeView({
     ],
     findings: blank
       ? []
-      : [...judged.findings, ...claims.findings].map(({ severity, text }) => {
+      : [...judged.findings, ...claims.findings].map(({ severity, text, rule }) => {
           const word = WORD[severity];
-          return { weight: WEIGHT[severity], text, ...(word ? { word } : {}) };
+          return { weight: WEIGHT[severity], text, rule: routes.article('plates', rule), ...(word ? { word } : {}) };
         }),
     next: blank
       ? 'Type or paste what the label says, as it stands.'

@@ -112,7 +112,9 @@ function Aside({ code, view }: { code: string; view: Steps }) {
     <Judgement>
       {current && (
         <>
-          <Claim label="What this step protects">{current.step.protects}</Claim>
+          <Claim label="What this step protects" rule={routes.article('power-up')}>
+            {current.step.protects}
+          </Claim>
           {current.step.failings.length > 0 && (
             <Section label="If it fails">
               <Findings

@@ -9,6 +9,7 @@ import { DischargeClock } from './DischargeClock';
 import { CorrectStore, MeterCheckRow, PowerRow, StoreForm, StoreOffers, DeleteStore } from './SafetyForms';
 import { ToolTrial } from './ToolTrial';
 import { UnitCautions } from '../shared/UnitCautions';
+import { routes } from '../../../routes';
 
 /** Make safe: the stores, the discharge of one, and whether it can hurt now. */
 export function SafetySheet({ code, view }: { code: string; view: SafetyView }) {
@@ -130,7 +131,11 @@ function StoreEntry({ card }: { card: StoreCard }) {
 function SafetyJudgement({ code, view }: { code: string; view: SafetyView }) {
   return (
     <Judgement>
-      <Claim label="Can it hurt you now" {...(view.claim.stop ? { tone: 'stop' as const } : {})}>
+      <Claim
+        label="Can it hurt you now"
+        rule={routes.article('charge')}
+        {...(view.claim.stop ? { tone: 'stop' as const } : {})}
+      >
         {view.claim.text}
       </Claim>
       <Findings items={[...(view.hazard ? [view.hazard] : []), ...view.meter]} />

@@ -22,6 +22,7 @@ import {
 } from '../../../core/safety';
 import { reliableTime, stringShares, type Assessed } from './assess';
 import { clockOf } from '../../../ui/value/moments';
+import { routes } from '../../../routes';
 
 const volts = (value: number) => formatQuantity(value, 'volt');
 const ohms = (value: number) => formatQuantity(value, 'ohm', { digits: 2 });
@@ -105,7 +106,7 @@ export function hazardOf({
   state,
   entry,
   touchLimit,
-}: Assessed): { weight: 'danger' | 'check' | 'note' | 'ok'; text: string } | null {
+}: Assessed): { weight: 'danger' | 'check' | 'note' | 'ok'; text: string; rule?: string } | null {
   if (present === undefined)
     return {
       weight: 'danger',
@@ -129,6 +130,7 @@ export function hazardOf({
   return {
     weight,
     text: `${volts(present)}, ${formatQuantity(energy, 'joule', { digits: 2 })} and ${charge}: ${band.title}. ${band.instruction}`,
+    rule: routes.article('charge', band.title),
   };
 }
 

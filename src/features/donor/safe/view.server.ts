@@ -70,7 +70,11 @@ export interface SafetyView {
     readonly typed: StoreTexts;
   } | null;
   readonly claim: { readonly text: string; readonly stop: boolean };
-  readonly hazard: { readonly weight: 'danger' | 'check' | 'note' | 'ok'; readonly text: string } | null;
+  readonly hazard: {
+    readonly weight: 'danger' | 'check' | 'note' | 'ok';
+    readonly text: string;
+    readonly rule?: string;
+  } | null;
   /** What the meter must stand, and whether it was shown to work. */
   readonly meter: readonly { readonly weight: 'danger' | 'check'; readonly text: string }[];
   readonly message: readonly string[];

@@ -1,4 +1,6 @@
 import type { Judgement, Reason, Verdict } from '../../../core/measure';
+import type { TestName } from '../../../core/part';
+import { routes } from '../../../routes';
 
 /** What each verdict asks of a person. */
 export const VERDICT_MEANING: Readonly<Record<Verdict, string>> = {
@@ -16,10 +18,14 @@ const ITEM: Readonly<Record<Reason['severity'], { weight: 'ok' | 'note' | 'check
   'cannot tell': { weight: 'note', word: 'unclear' },
 };
 
-/** The reasons of a judgement as marked lines, the gravest first. */
-export function reasonItems({ reasons }: Judgement) {
+/** The reasons of a judgement as marked lines, the gravest first; the first leads to the rules of its test. */
+export function reasonItems({ reasons }: Judgement, test: TestName | undefined) {
   const order: readonly Reason['severity'][] = ['reject', 'cannot tell', 'warn', 'note', 'ok'];
   return [...reasons]
     .sort((a, b) => order.indexOf(a.severity) - order.indexOf(b.severity))
-    .map(({ severity, text }) => ({ ...ITEM[severity], text }));
+    .map(({ severity, text }, place) => ({
+      ...ITEM[severity],
+      text,
+      ...(test && place === 0 ? { rule: routes.article('tests', test) } : {}),
+    }));
 }

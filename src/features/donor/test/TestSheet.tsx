@@ -148,7 +148,7 @@ function Verdict({ code, part }: { code: string; part: TestedPartView }) {
           <p className="say">Not measured yet</p>
         )}
       </div>
-      {judgement && <Findings items={reasonItems(judgement)} />}
+      {judgement && <Findings items={reasonItems(judgement, test?.name)} />}
       <Limits limits={part.limits} />
       {test?.transformer && <TransformerFacts view={test.transformer} />}
       {test && test.measured.length > 0 && (

@@ -163,10 +163,11 @@ function StockJudgement({ view }: { view: StockView }) {
               ` As near to what is asked: ${best.asNear.map(({ code, grade }) => `${code}${grade ? `, grade ${grade}` : ''}`).join('; ')}.`}
           </p>
           <Findings
-            items={best.checks.map(({ outcome, text }) => ({
+            items={best.checks.map(({ outcome, text }, place) => ({
               weight: WEIGHT[outcome],
               word: outcome.replaceAll('-', ' '),
               text,
+              ...(place === 0 ? { rule: routes.article('derating') } : {}),
             }))}
           />
           <Next
