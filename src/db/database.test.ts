@@ -191,6 +191,7 @@ describe('migrations', () => {
       '0021_record',
       '0022_recordings',
       '0023_fittings',
+      '0024_labelled',
     ]);
     const db = openDatabase(url);
     const [donor] = await db.read.select().from(donors);

@@ -131,3 +131,24 @@ test('a trend is the middle of each span of years, and the half around it', () =
   expect(changeOver(spans)).toBe(1);
   expect(trendOf([])).toEqual([]);
 });
+
+test.each`
+  standby                    | couplers        | logged | says
+  ${[]}                      | ${['U2']}       | ${30}  | ${undefined}
+  ${[part('U5', 'ic', {})]}  | ${['U2']}       | ${30}  | ${'by U5, a chip'}
+  ${[part('Q5', 'npn', {})]} | ${['U2', 'U3']} | ${30}  | ${'across the barrier (U2, U3)'}
+  ${[part('Q5', 'npn', {})]} | ${['U2']}       | ${30}  | ${/^none seen: it rises/}
+`('a standby with $couplers couplers is held: $says', ({ standby, couplers, logged, says }) => {
+  const one = unit('ONE-001', {
+    logged: logged as number,
+    roles: {
+      standbySwitch: standby as RolePart[],
+      optocoupler: (couplers as string[]).map((ref) => part(ref, 'optocoupler', {})),
+    },
+  });
+  const other = unit('TWO-002', { roles: { standbySwitch: [part('U9', 'ic', {})] } });
+  const row = compare([one, other]).protections.find(({ label }) => label === 'standby regulated');
+  const text = row?.cells[0]?.text;
+  if (says === undefined) expect(text).toBe('');
+  else expect(text).toMatch(says as string);
+});

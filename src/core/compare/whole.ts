@@ -82,7 +82,22 @@ export function protectionsOf(subjects: readonly Subject[]): readonly CompareRow
   return [
     ...PROTECTIONS.map(([role, label]) => row(label, ({ roles }) => roles[role])),
     row('bleeds its stores', ({ bleeders }) => bleeders),
+    plainRow('standby regulated', subjects.map(standbyGuard)),
   ].filter(({ cells }) => cells.some(({ text }) => text !== '' && text !== 'none logged'));
+}
+
+/**
+ * What holds a standby supply: a chip that switches it, or a second optocoupler. One that swings by itself with neither rises as its
+ * small can dries, and takes the board along. Common practice, no source.
+ */
+function standbyGuard({ roles, logged }: Subject): string {
+  const standby = roles.standbySwitch ?? [];
+  if (standby.length === 0) return '';
+  const chip = standby.find(({ kind }) => kind === 'ic');
+  if (chip) return `by ${chip.ref}, a chip`;
+  const couplers = roles.optocoupler ?? [];
+  if (couplers.length >= 2) return `across the barrier (${couplers.map(({ ref }) => ref).join(', ')})`;
+  return logged >= RULES.logged ? 'none seen: it rises as its small can dries' : '';
 }
 
 /** What some have and the others lack; of what is hardly logged nothing is known to be missing. */

@@ -13,6 +13,8 @@ export interface ClosingFacts {
   readonly harvested: number;
   /** Lots of it that lie in no bin. */
   readonly unplaced: readonly string[];
+  /** Lots of it with pieces left whose label nobody said to have stuck on. */
+  readonly unlabelled: readonly string[];
   /** How putting it together went, and its first power-up. */
   readonly reassembly: 'works' | 'closed' | 'loose' | 'not-possible' | undefined;
   readonly powerUp: 'not-begun' | 'running' | 'stopped' | 'passed';
@@ -69,6 +71,7 @@ export function closingChecks(outcome: OutcomeName, facts: ClosingFacts): readon
     ...when(facts.isRunUnderWay, 'open', 'harvest', 'Its harvest is under way still.'),
     ...when(facts.isClockRunning, 'open', 'open', 'A clock of it runs still.'),
     ...when(facts.unplaced.length > 0, 'open', 'harvest', `In no bin yet: ${list(facts.unplaced)}.`),
+    ...when(facts.unlabelled.length > 0, 'open', 'harvest', `No label stuck on yet: ${list(facts.unlabelled)}.`),
     ...when(
       facts.openQuestions > 0,
       'open',

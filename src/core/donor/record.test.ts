@@ -45,6 +45,7 @@ const CLEAR: ClosingFacts = {
   isRunUnderWay: false,
   harvested: 0,
   unplaced: [],
+  unlabelled: [],
   reassembly: 'works',
   powerUp: 'passed',
   hasToldNext: true,
@@ -57,6 +58,7 @@ test.each`
   ${'works'}     | ${{ powerUp: 'not-begun', harvested: 1 }}      | ${[/goes out incomplete/]}   | ${[]}
   ${'scrapped'}  | ${{ liveStores: ['C5'] }}                      | ${[/Not measured dead: C5/]} | ${[]}
   ${'harvested'} | ${{ harvested: 12, isRunUnderWay: true }}      | ${[]}                        | ${[/under way/]}
+  ${'harvested'} | ${{ harvested: 3, unlabelled: ['K7F-2QM'] }}   | ${[]}                        | ${[/No label stuck on yet: K7F-2QM/]}
   ${'parked'}    | ${{ isPowered: true, openQuestions: 2 }}       | ${[/unplug it/]}             | ${[/2 questions/]}
   ${'returned'}  | ${{ reassembly: 'loose', hasToldNext: false }} | ${[]}                        | ${[/Nothing is written down/]}
 `('$outcome with $facts', ({ outcome, facts, stops, open }) => {

@@ -20,7 +20,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   diagnose: 14,
   evidence: 1,
   findings: 13,
-  harvest: 15,
+  harvest: 16,
   incircuit: 2,
   isolation: 1,
   magnetics: 7,

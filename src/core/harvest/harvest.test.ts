@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  savedBy,
   adviseWhole,
   allotNeeds,
   effortOf,
@@ -313,4 +314,16 @@ test.each`
 `('leave it whole: $leave ($why)', ({ works, soaked, watts, points, leave }) => {
   const advice = adviseWhole({ works, soaked, watts, outputs: 1 }, { points, minutes: 30 });
   expect(advice?.leave).toBe(leave);
+});
+
+test('what was used is told at what it would have cost new', () => {
+  // 3 × 1.80 + 20 × 0.05 + 2.5 × 0.80 = 8.40 euros.
+  expect(
+    savedBy([
+      { kind: 'nmos', pieces: 3 },
+      { kind: 'resistor', pieces: 20 },
+      { kind: 'wire', pieces: 2.5 },
+    ]),
+  ).toBe(8);
+  expect(savedBy([{ kind: 'fuse', pieces: 9 }])).toBe(0);
 });

@@ -8,3 +8,4 @@ export { showMinutes, whyLeft, worthTesting, type LeftJob } from './reasons';
 export { USEFULNESS } from './usefulness';
 export { valueOf, type Value, type Wish, type Worth } from './value';
 export type { HarvestRun, HarvestStep, StepOutcome } from './run';
+export { savedBy } from './newPrice';

@@ -25,6 +25,8 @@ export interface Lot {
   readonly photoHash: string | null;
   /** Of a whole supply: its plug, cooling, mounting and class. */
   readonly fittings: Fittings;
+  /** When its label was stuck on, as a person said. */
+  readonly labelledMs: number | null;
   readonly createdMs: number;
   /** When it was taken back, as with the step that made it. */
   readonly deletedMs: number | null;

@@ -14,7 +14,7 @@ const one = <T>(rows: readonly T[]): T => rows[0] as T;
 export async function broughtBetween(db: Queryable, { from, to }: Months) {
   // The end is not part of it.
   const last = to - 1;
-  const [came, ended, worked, harvested, logged, moved, served, asked, answered] = await Promise.all([
+  const [came, ended, worked, harvested, logged, moved, usedKinds, served, asked, answered] = await Promise.all([
     db
       .select({ n: count() })
       .from(donors)
@@ -54,6 +54,15 @@ export async function broughtBetween(db: Queryable, { from, to }: Months) {
       .innerJoin(lots, and(eq(lots.id, stockLedger.lotId), isNull(lots.deletedMs)))
       .where(between(stockLedger.atMs, from, last)),
     db
+      .select({
+        kind: lots.kind,
+        pieces: sql<number>`-sum(${stockLedger.onHandDelta})`.mapWith(Number),
+      })
+      .from(stockLedger)
+      .innerJoin(lots, and(eq(lots.id, stockLedger.lotId), isNull(lots.deletedMs)))
+      .where(and(eq(stockLedger.reason, 'used'), between(stockLedger.atMs, from, last)))
+      .groupBy(lots.kind),
+    db
       .selectDistinct({ code: builds.code, title: builds.title })
       .from(stockLedger)
       .innerJoin(needs, and(eq(needs.id, stockLedger.needId), isNull(needs.deletedMs)))
@@ -75,6 +84,7 @@ export async function broughtBetween(db: Queryable, { from, to }: Months) {
     logged: one(logged).n,
     harvested: one(moved).harvested,
     used: one(moved).used,
+    usedKinds,
     builds: served,
     asked: one(asked).n,
     answered: one(answered).n,

@@ -1,8 +1,8 @@
-import { and, desc, eq, inArray, isNull, ne, or, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, isNull, ne, or, sql } from 'drizzle-orm';
 import type { IssueStatus, Note, NoteEvent } from '../../core/benchline';
 import type { StationName } from '../../core/station';
 import type { Queryable } from '../client';
-import { donors, noteEvents, notes } from '../schema';
+import { donors, noteEvents, notes, parts } from '../schema';
 import type { Edit } from './journal';
 
 /** Statuses that close an issue. */
@@ -66,6 +66,39 @@ export async function settledIssues(db: Queryable, limit: number) {
     rows.map(({ id }) => id),
   );
   return rows.map((row) => ({ ...row, last: events.get(row.id)?.findLast(({ status }) => status === 'settled') }));
+}
+
+/** What was settled about parts with a marking, the latest first: the marking, what was asked or claimed, and what settled it. */
+export async function settledOfMarkings(
+  db: Queryable,
+): Promise<
+  readonly { readonly marking: string; readonly text: string; readonly because: string; readonly code: string }[]
+> {
+  const rows = await db
+    .select({ id: notes.id, text: notes.text, marking: parts.marking, code: donors.code })
+    .from(notes)
+    .innerJoin(donors, eq(donors.id, notes.donorId))
+    .innerJoin(parts, and(eq(parts.donorId, notes.donorId), eq(parts.ref, notes.ref), isNull(parts.deletedMs)))
+    .where(
+      and(
+        or(notes.question, notes.claim),
+        eq(notes.status, 'settled'),
+        isNotNull(parts.marking),
+        isNull(notes.deletedMs),
+        isNull(donors.deletedMs),
+      ),
+    )
+    .orderBy(desc(notes.id));
+  const events = await eventsOfNotes(
+    db,
+    rows.map(({ id }) => id),
+  );
+  return rows.map(({ id, marking, text, code }) => ({
+    marking: marking ?? '',
+    text,
+    code,
+    because: events.get(id)?.findLast(({ status }) => status === 'settled')?.because ?? '',
+  }));
 }
 
 /** Notes, questions and claims of a donor, in order; of one station or one part when given. */

@@ -1,4 +1,5 @@
 import { and, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import type { KindName } from '../../core/part';
 import type { StationName } from '../../core/station';
 import type { Queryable } from '../client';
 import { builds, harvestRuns, harvestSteps, lots, needs, stockLedger, workSpells } from '../schema';
@@ -46,7 +47,15 @@ export interface DonorYield {
   readonly used: number;
   readonly setAside: number;
   readonly builds: readonly string[];
+  /** Pieces used, by kind. */
+  readonly usedKinds: readonly { readonly kind: KindName; readonly pieces: number }[];
 }
+
+/** Pieces that left the drawers into builds and repairs, less those that came back. */
+const usedPieces =
+  sql<number>`sum(case when ${stockLedger.reason} = 'used' or (${stockLedger.reason} = 'undone' and ${stockLedger.onHandDelta} > 0) then -${stockLedger.onHandDelta} else 0 end)`.mapWith(
+    Number,
+  );
 
 /** What donors gave, by donor; those that gave nothing are left out. */
 export async function yieldsOf(db: Queryable, ids: readonly string[]): Promise<Map<string, DonorYield>> {
@@ -61,9 +70,7 @@ export async function yieldsOf(db: Queryable, ids: readonly string[]): Promise<M
           sql<number>`sum(case when ${stockLedger.reason} = 'harvested' then ${stockLedger.onHandDelta} else 0 end)`.mapWith(
             Number,
           ),
-        used: sql<number>`sum(case when ${stockLedger.reason} = 'used' or (${stockLedger.reason} = 'undone' and ${stockLedger.onHandDelta} > 0) then -${stockLedger.onHandDelta} else 0 end)`.mapWith(
-          Number,
-        ),
+        used: usedPieces,
       })
       .from(lots)
       .innerJoin(stockLedger, eq(stockLedger.lotId, lots.id))
@@ -77,6 +84,12 @@ export async function yieldsOf(db: Queryable, ids: readonly string[]): Promise<M
       .innerJoin(builds, and(eq(builds.id, needs.buildId), isNull(builds.deletedMs)))
       .where(own),
   ]);
+  const kinds = await db
+    .select({ donorId: lots.donorId, kind: lots.kind, pieces: usedPieces })
+    .from(lots)
+    .innerJoin(stockLedger, eq(stockLedger.lotId, lots.id))
+    .where(own)
+    .groupBy(lots.donorId, lots.kind);
   const aside = await db
     .select({ donorId: lots.donorId, pieces: sql<number>`sum(${lots.reserved})`.mapWith(Number) })
     .from(lots)
@@ -95,6 +108,7 @@ export async function yieldsOf(db: Queryable, ids: readonly string[]): Promise<M
                 pieces: row.pieces,
                 used: row.used,
                 setAside: aside.find(({ donorId }) => donorId === row.donorId)?.pieces ?? 0,
+                usedKinds: kinds.filter(({ donorId, pieces }) => donorId === row.donorId && pieces > 0),
                 builds: served.filter(({ donorId }) => donorId === row.donorId).map(({ code }) => code),
               },
             ],

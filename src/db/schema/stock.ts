@@ -54,6 +54,8 @@ export const lots = sqliteTable(
     photoHash: text('photo_hash'),
     /** Of a whole supply: its plug, cooling, mounting and class. */
     fittings: text('fittings', { mode: 'json' }).$type<Fittings>().notNull().default({}),
+    /** When its label was stuck on, as a person said. */
+    labelledMs: integer('labelled_ms'),
     createdMs: createdMs(),
     deletedMs: deletedMs(),
   },

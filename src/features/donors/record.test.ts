@@ -10,7 +10,7 @@ import { askFormAt, closingForm } from '../donor/record/schema';
 import { recordLine } from '../donor/shared/recordLine';
 import { benchView } from '../home/view.server';
 import { glanceView } from '../home/glance.server';
-import { articleView, chipMet } from '../guide/article.server';
+import { articleView, chipLearnt, chipMet } from '../guide/article.server';
 import { compareView } from './compare.server';
 import { answerQuestion } from './questionCommands';
 import { questionsView } from './questions.server';
@@ -95,6 +95,9 @@ test('an overdue question stands first, on the bench as well; its answer is kept
   expect((await findType(fixture.app.db.read, 'ic', 'UC3843B'))?.type.note).toBe(
     'How wide is its supply?: 8 to 30 V, by its datasheet',
   );
+  expect(await chipLearnt(fixture.app.db.read, 'UC3843')).toEqual([
+    { text: 'How wide is its supply?: 8 to 30 V, by its datasheet', code },
+  ]);
   await undoStep(fixture.app, settled.ok ? (settled.undo ?? '') : '');
   expect((await questionsView(fixture.app)).open).toHaveLength(2);
   // What is about no part has no number to be kept with; nothing of the step is stored then.

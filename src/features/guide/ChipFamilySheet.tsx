@@ -1,12 +1,23 @@
+import Link from 'next/link';
 import { chipFacts, CHIP_ROLES, outlineOf, PIN_FUNCTIONS, type ChipFamily } from '../../core/chips';
 import { ChosenPin } from '../../ui/charts/ChosenPin';
 import { Halves } from '../../ui/frame/Halves';
 import { Judgement } from '../../ui/judgement/Judgement';
 import { Caution, Claim, Section } from '../../ui/judgement/parts';
+import { routes } from '../../routes';
 import { MetIn } from './ArticleSheet';
 
 /** One chip family: its pins and what to expect on each, unpowered, and what is remembered of it. */
-export function ChipFamilySheet({ family, met }: { family: ChipFamily; met: readonly string[] }) {
+export function ChipFamilySheet({
+  family,
+  met,
+  learnt,
+}: {
+  family: ChipFamily;
+  met: readonly string[];
+  /** What the shop asked of such chips and settled, with the donor. */
+  learnt: readonly { readonly text: string; readonly code: string }[];
+}) {
   const { id, function: does, pins, tells, names, memory } = family;
   const top = outlineOf(family, false);
   return (
@@ -44,6 +55,20 @@ export function ChipFamilySheet({ family, met }: { family: ChipFamily; met: read
           {tells && (
             <Section label="The pin that tells most">
               Pin {tells.pin}: {tells.why}.
+            </Section>
+          )}
+          {learnt.length > 0 && (
+            <Section label="Settled in this shop">
+              <ul className="grid gap-1">
+                {learnt.map(({ text, code }) => (
+                  <li key={`${code} ${text}`}>
+                    {text}{' '}
+                    <Link href={routes.donor(code)} className="ref">
+                      {code}
+                    </Link>
+                  </li>
+                ))}
+              </ul>
             </Section>
           )}
           <Caution>

@@ -2,6 +2,7 @@ import 'server-only';
 import { chipByMarking } from '../../core/chips';
 import { articleById, type GuideArticle } from '../../core/guide';
 import type { Queryable } from '../../db/client';
+import { settledOfMarkings } from '../../db/repositories/notes';
 import { chipMarkingsMet, packagesMet, seamsMet, type MetIn } from '../../db/repositories/met';
 
 /** Donors named at a line. */
@@ -43,4 +44,16 @@ export async function chipMet(db: Queryable, family: string): Promise<readonly s
     0,
     SHOWN,
   );
+}
+
+/** What the shop asked and settled about chips of a family. */
+export async function chipLearnt(
+  db: Queryable,
+  family: string,
+): Promise<readonly { readonly text: string; readonly code: string }[]> {
+  const rows = await settledOfMarkings(db);
+  return rows
+    .filter(({ marking }) => chipByMarking(marking)?.id === family)
+    .slice(0, SHOWN)
+    .map(({ text, because, code }) => ({ text: because === '' ? text : `${text}: ${because}`, code }));
 }

@@ -1,6 +1,7 @@
 import 'server-only';
 import { z } from 'zod';
 import { OUTCOMES } from '../../core/donor';
+import { savedBy } from '../../core/harvest';
 import { LIE_YEARS, lotTitle, yearsBefore } from '../../core/stock';
 import type { AppContext } from '../../db/context';
 import { neverWanted, oldElectrolytics } from '../../db/repositories/bins';
@@ -79,6 +80,7 @@ export async function glanceView({ db, now }: Pick<AppContext, 'db' | 'now'>, ty
     return row ? lotTitle({ ...row.lot, ratings: row.ratings }) : '';
   };
   const hours = brought.minutes / 60;
+  const saved = savedBy(brought.usedKinds);
   return {
     title: new Date(year, month - 1, 1).toLocaleDateString('en', { month: 'long', year: 'numeric' }),
     before: nameOf(year, month - 2),
@@ -91,6 +93,7 @@ export async function glanceView({ db, now }: Pick<AppContext, 'db' | 'now'>, ty
       { label: 'parts logged', value: String(brought.logged) },
       { label: 'pieces harvested', value: String(brought.harvested) },
       { label: 'pieces used', value: String(brought.used) },
+      ...(saved > 0 ? [{ label: 'new they cost about', value: `${saved} €` }] : []),
       { label: 'hours by the clock', value: hours.toFixed(1) },
       ...(brought.harvested > 0 && brought.minutes > 0
         ? [{ label: 'minutes a piece', value: (brought.minutes / brought.harvested).toFixed(1) }]

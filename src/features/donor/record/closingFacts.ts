@@ -26,6 +26,7 @@ export async function closingFacts(dossier: Dossier): Promise<ClosingFacts> {
     isRunUnderWay: run !== undefined,
     harvested: overview.facts.parts.harvested,
     unplaced: lots.filter(({ bin }) => bin === '').map(({ lot }) => lot.code),
+    unlabelled: lots.filter(({ lot }) => lot.onHand > 0 && lot.labelledMs === null).map(({ lot }) => lot.code),
     reassembly: reassembly?.result,
     // No plan is no power-up that passed.
     powerUp: plan.kind === 'none' ? 'not-begun' : standing.state,

@@ -1,5 +1,6 @@
 import 'server-only';
 import { closingChecks, OUTCOME_NAMES, OUTCOMES, type ClosingCheck, type OutcomeName } from '../../../core/donor';
+import { savedBy } from '../../../core/harvest';
 import { counted } from '../../../core/quantity';
 import { STATION_LABEL } from '../../../core/station';
 import { minutesByStation, yieldsOf } from '../../../db/repositories/yields';
@@ -31,6 +32,7 @@ export async function recordView(dossier: Dossier): Promise<RecordView> {
     kinView(db, donor),
   ]);
   const taken = yields.get(donor.id);
+  const saved = savedBy(taken?.usedKinds ?? []);
   const spent = minutes.reduce((sum, one) => sum + one.minutes, 0);
   return {
     closed:
@@ -49,6 +51,7 @@ export async function recordView(dossier: Dossier): Promise<RecordView> {
               label: 'served',
               value: `${taken.used} used, ${taken.setAside} set aside${taken.builds.length > 0 ? `: ${taken.builds.join(', ')}` : ''}`,
             },
+            ...(saved > 0 ? [{ label: 'saved', value: `about ${saved} € of new parts` }] : []),
           ]
         : []),
       ...(spent > 0

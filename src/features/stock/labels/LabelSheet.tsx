@@ -3,6 +3,8 @@
 import Form from 'next/form';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Evidence } from '../../../ui/frame/Halves';
+import { ActionButton } from '../../../ui/feedback/ActionButton';
+import { stickLabelsAction } from '../lot/actions';
 import { LABEL_SIZES, labelSize } from './labelSizes';
 import { routes } from '../../../routes';
 
@@ -57,6 +59,7 @@ export function LabelSheet({
         <button type="button" className="btn" onClick={() => window.print()}>
           Print
         </button>
+        <ActionButton action={() => stickLabelsAction(labels.map(({ code }) => code))}>They are stuck on</ActionButton>
         <p className="max-w-[46ch] text-[12.5px] text-ink-2">
           The square leads to the lot’s page at the address you have open now; print from the address your phone can
           reach.

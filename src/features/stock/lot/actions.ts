@@ -2,9 +2,9 @@
 
 import type { z } from 'zod';
 import { appContext } from '../../../db/appContext';
-import { addLot, fitLot, takePieces } from './commands';
+import { addLot, fitLot, stickLabels, takePieces } from './commands';
 import { joinLots, moveToBin, splitLot } from './moves';
-import { fittingsForm, joinForm, lotForm, moveForm, splitForm, stockCommand, takeForm } from './schema';
+import { fittingsForm, joinForm, lotCodes, lotForm, moveForm, splitForm, stockCommand, takeForm } from './schema';
 import { submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
 import { key } from '../arguments';
@@ -15,6 +15,11 @@ export async function addLotAction(data: FormData): Promise<FormOutcome> {
 
 export async function fitLotAction(code: string, data: FormData): Promise<FormOutcome> {
   return submit(fittingsForm, data, (form) => fitLot(appContext(), key.parse(code), form));
+}
+
+/** Notes that labels are stuck on. */
+export async function stickLabelsAction(codes: readonly string[]): Promise<FormOutcome> {
+  return stickLabels(appContext(), lotCodes.parse(codes));
 }
 
 export async function takePiecesAction(code: string, data: FormData): Promise<FormOutcome> {

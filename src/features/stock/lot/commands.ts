@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { partFromFields } from '../../../core/benchline';
 import { kindRule } from '../../../core/part';
+import { counted } from '../../../core/quantity';
 import type { AppContext } from '../../../db/context';
 import { countIn } from '../../../db/repositories/lots';
 import { routes } from '../../../routes';
@@ -78,5 +79,16 @@ export function fitLot(app: AppContext, code: string, form: z.output<typeof fitt
       },
     });
     return `What counts when ${code} is used whole is written down.`;
+  });
+}
+
+/** Notes that the labels of lots are stuck on. */
+export function stickLabels(app: AppContext, codes: readonly string[]): Promise<Outcome> {
+  return run(app, ON_STOCK, async (edit) => {
+    for (const code of codes) {
+      const { lot } = await knownLot(edit, code);
+      await edit.update('lots', lot.id, { labelledMs: app.now() });
+    }
+    return `${counted(codes.length, 'label')} stuck on: ${codes.join(', ')}.`;
   });
 }

@@ -23,7 +23,7 @@ import { countForm } from '../bins/schema';
 import { filterForm } from '../find/schema';
 import { fittingsForm, joinForm, lotForm } from './schema';
 import { ageingView, binsView, doneLately, stocktakeView } from '../bins/view.server';
-import { addLot, fitLot, takePieces } from './commands';
+import { addLot, fitLot, stickLabels, takePieces } from './commands';
 import { stockView } from '../find/view.server';
 
 type Fixture = Awaited<ReturnType<typeof temporaryContext>>;
@@ -421,4 +421,15 @@ test('what counts when a supply is used whole is written down, goes with a split
   expect(
     fittingsForm.safeParse({ ...typed, plug: 'barrel', ripple: 'lots' }).error?.issues.map(({ path }) => path[0]),
   ).toEqual(expect.arrayContaining(['plug', 'ripple']));
+});
+
+test('a label that is stuck on is noted, a piece that is split off wants its own', async () => {
+  const stuck = async (code: string) => (await lot(code)).lot.labelledMs;
+  expect(await stuck('CDD-DDM')).toBeNull();
+  const outcome = await stickLabels(app(), ['CDD-DDM', 'HKK-KKD']);
+  expect([await stuck('CDD-DDM'), await stuck('HKK-KKD')]).toEqual([app().now(), app().now()]);
+  const { code } = valueOf(await splitLot(app(), { code: 'CDD-DDM', quantity: 1, bin: 'M2' }));
+  expect(await stuck(code)).toBeNull();
+  await undo(outcome);
+  expect([await stuck('CDD-DDM'), await stuck('HKK-KKD')]).toEqual([null, null]);
 });

@@ -40,7 +40,8 @@ export function splitLot(
       return refuse('too-many-split', { asked: of.quantity, onHand, reserved }, 'quantity');
     const code = await freshCode(edit.tx, app, 'lot');
     const binId = await ensureBin(edit.tx, app, of.bin);
-    const lotId = await edit.insert('lots', { ...facts, code, binId });
+    // It has a code of its own, so that it wants a label of its own.
+    const lotId = await edit.insert('lots', { ...facts, code, binId, labelledMs: null });
     await copyRatings(edit, id, lotId);
     const entry = { reservedDelta: 0, reason: 'split' } as const;
     await edit.ledger({ ...entry, lotId: id, onHandDelta: -of.quantity, note: `into ${code}` });

@@ -42,6 +42,9 @@ const lotCode = z.string().transform((text, context) => {
 });
 
 export const splitForm = z.object({ quantity: pieces(), bin: binCode });
+/** Lots by their codes. */
+export const lotCodes = z.array(lotCode).min(1).max(200);
+
 export const joinForm = z.object({ from: lotCode });
 
 const count = z.number().int().min(1).max(100_000);

@@ -1,0 +1,1 @@
+ALTER TABLE `lots` ADD `labelled_ms` integer;
