@@ -136,10 +136,10 @@ export const ARTICLES: readonly GuideArticle[] = [
         text: `${CAPACITANCE_UPPER} times the printed capacitance`,
         source: PRACTICE,
       },
-      ...BANDS.map(({ title, instruction }) => ({
+      ...BANDS.map(({ title, when, instruction }) => ({
         id: slugOf(title),
         name: capital(title),
-        text: instruction,
+        text: `${capital(when)}. ${instruction}`,
         source:
           'energy by the pattern of NFPA 70E article 360 and IEC 60950-1, from memory, with common practice between',
       })),

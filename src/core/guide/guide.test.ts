@@ -31,7 +31,7 @@ test('figures of the rules are those that the engines judge by', () => {
       ?.lines.find(({ id }) => id === line)
       ?.text.replaceAll('\u00a0', ' ');
   expect(text('charge', 'small-capacitors')).toContain('100 V at 91 nF');
-  expect(text('charge', 'can-kill')).toMatch(/^Insulated resistor tool/);
+  expect(text('charge', 'can-kill')).toMatch(/^Over the touch limit, from 10 J\. Insulated resistor tool/);
   expect(text('tests', 'capacitor')).toMatch(/80 % is B and 70 % C; of the ESR expected 2 times is B, 3 times C/);
   // What grades B at 80 % and C at 70 % is so judged.
   for (const [microfarads, grade] of [
