@@ -160,7 +160,7 @@ test.each`
   ${{ from: '70V', out: '12V', amps: '2A' }}                 | ${/70 V is over 60 V/}
   ${{ from: '24V', out: '12V', amps: '2A', ambient: 'hot' }} | ${/Air around it/}
 `('$typed is shown to learn from, or refused: $says', async ({ typed, says }) => {
-  const sheet = await designSheet(fixture.app, typed);
+  const sheet = await designSheet(fixture.app, designQuery.parse(typed));
   expect(sheet.chosen).toBeUndefined();
   expect(sheet.mains?.asked ?? sheet.problem).toMatch(says as RegExp);
 });
