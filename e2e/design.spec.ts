@@ -27,14 +27,14 @@ test('24 V to 48 V at 1 A is designed out of the drawers, and becomes a build wi
   await expect(says).toContainText(/Simulated with these parts: 48\sV/);
   await expect(page.getByRole('img', { name: /^Circuit/ })).toBeVisible();
   const parts = page.getByRole('table', { name: 'Parts, bin by bin' });
-  await expect(parts.getByRole('row')).toHaveCount(6);
+  await expect(parts.getByRole('row')).toHaveCount(7);
   // Another of the ways is looked at, and the best again.
   await says.getByRole('link', { name: /with a choke to buy/ }).click();
   await expect(says).toContainText('What is missing, and where it may be');
   await page.goBack();
   await says.getByRole('button', { name: 'Reserve all, as a build' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/48\sV at 1\sA out/);
-  for (const role of ['choke', 'switch', 'rectifier', 'output capacitor'])
+  for (const role of ['choke', 'switch', 'rectifier', 'output capacitor', 'snubber capacitor'])
     await expect(page.getByRole('listitem', { name: role, exact: true })).toContainText('1 set aside');
   await expect(page.getByRole('listitem', { name: 'timing resistor' })).toBeVisible();
   // Its sheet prints, its deck runs elsewhere.
