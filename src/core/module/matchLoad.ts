@@ -152,10 +152,7 @@ function checksOf(load: Load, module: Module): readonly ModuleCheck[] {
     currentCheck(load.current, module.current),
     ...choiceCheck(module),
     ...(load.isolated ? [isolationCheck(module)] : []),
-    ...rippleCheck(load, module),
-    ...plugCheck(load, module),
-    ...coolingCheck(load, module),
-    ...mountingCheck(load, module),
+    ...fittingChecks(load, module),
     module.held === true
       ? { name: 'run', level: 'good', message: 'it held its volts under load' }
       : module.held === false
@@ -163,6 +160,14 @@ function checksOf(load: Load, module: Module): readonly ModuleCheck[] {
         : { name: 'run', level: 'limits', message: 'it was never run under load here: do that first' },
   ];
 }
+
+/** Ripple, plug, cooling and mounting against a load. */
+export const fittingChecks = (load: Load, module: Module): readonly ModuleCheck[] => [
+  ...rippleCheck(load, module),
+  ...plugCheck(load, module),
+  ...coolingCheck(load, module),
+  ...mountingCheck(load, module),
+];
 
 function rippleCheck(load: Load, { ripple }: Module): readonly ModuleCheck[] {
   if (load.ripple === undefined) return [];

@@ -114,6 +114,17 @@ test('a stack of three, of units that differ, is limited by the weakest; two ear
   expect([earthed?.verdict, earthed?.checks.find(({ level }) => level === 'no')?.name]).toEqual(['no', 'isolation']);
 });
 
+test('a stack is held to plug, mounting and ripple like one unit; in series ripples add', () => {
+  const asked = { volts: 24, current: 1, ripple: 0.08 };
+  const alike = unit('A', 12, 5, { pieces: 2, plug: 'wires' });
+  expect(stacksFor(asked, [alike])[0]?.verdict).toBe('no');
+  expect(stacksFor({ ...asked, ripple: 0.11 }, [alike])[0]?.verdict).toBe('good');
+  const [screwed] = stacksFor({ volts: 12, current: 1, mounting: 'chassis' }, [alike]);
+  expect([screwed?.way, screwed?.verdict]).toEqual(['parallel', 'limits']);
+  // Where one gives it alone a third is of no use.
+  expect(stacksFor({ volts: 12, current: 1 }, [unit('A', 12, 5, { pieces: 4 })])).toHaveLength(1);
+});
+
 test('two outputs of one unit are not put in series', () =>
   expect(stacksFor({ volts: 17, current: 1 }, [unit('A', 12, 5), unit('A', 5, 5)])).toEqual([]));
 

@@ -3,6 +3,7 @@ import { formatQuantity } from '../quantity';
 import {
   choiceCheck,
   currentCheck,
+  fittingChecks,
   RULES,
   worst,
   type Load,
@@ -52,8 +53,9 @@ export function stacksFor(load: Load, modules: readonly Module[]): readonly Stac
   }
   for (const one of of)
     if (near(one.volts))
-      for (let count = 2; count <= Math.min(STACKED.most, one.pieces); count += 1)
-        found.push(besideEach(load, one, count));
+      // Where one gives it alone, a second stands by, and a third is of no use.
+      for (let count = 2; count <= (gives(load, one) ? 2 : Math.min(STACKED.most, one.pieces)); count += 1)
+        if (count <= one.pieces) found.push(besideEach(load, one, count));
   const order = { good: 0, limits: 1, no: 2 } as const;
   const unproven = ({ of: members }: Stack) => members.filter(({ module: { held } }) => !held).length;
   const units = ({ of: members }: Stack) => members.reduce((sum, { count }) => sum + count, 0);
@@ -63,6 +65,10 @@ export function stacksFor(load: Load, modules: readonly Module[]): readonly Stac
     .toSorted((a, b) => order[a.verdict] - order[b.verdict] || units(a) - units(b) || unproven(a) - unproven(b))
     .slice(0, STACKED.told);
 }
+
+/** Whether a unit gives the current with room. */
+const gives = ({ current }: Load, module: Module): boolean =>
+  module.current !== undefined && current <= STACKED.shared * module.current;
 
 /** Two to so many units out of those there are, each kind as often as it has pieces. */
 function* gathered(modules: readonly Module[], most: number): Iterable<Stack['of']> {
@@ -79,6 +85,16 @@ function* gathered(modules: readonly Module[], most: number): Iterable<Stack['of
   };
   yield* walk(0, most, []);
 }
+
+const UNPROVEN: ModuleCheck = {
+  name: 'run',
+  level: 'limits',
+  message: 'not all of them were run under load here: each alone first',
+};
+
+/** Each word once. */
+const distinct = (checks: readonly ModuleCheck[]): readonly ModuleCheck[] =>
+  checks.filter(({ message }, place) => checks.findIndex((one) => one.message === message) === place);
 
 function inSeries(load: Load, of: Stack['of'], volts: number): Stack {
   const units = of.flatMap(({ module, count }) => Array.from({ length: count }, () => module));
@@ -100,15 +116,8 @@ function inSeries(load: Load, of: Stack['of'], volts: number): Stack {
     { ...currentCheck(load.current, weakest), name: 'current of the weakest' },
     touchCheck(voltsMost),
     ...of.flatMap(({ module }) => choiceCheck(module)),
-    ...(units.some(({ held }) => !held)
-      ? [
-          {
-            name: 'run',
-            level: 'limits' as const,
-            message: 'not all of them were run under load here: each alone first',
-          },
-        ]
-      : []),
+    ...of.flatMap(({ module }) => fittingChecks(shareOf(load, units.length), module)),
+    ...(units.some(({ held }) => !held) ? [UNPROVEN] : []),
     earthed > 1
       ? {
           name: 'isolation',
@@ -129,7 +138,7 @@ function inSeries(load: Load, of: Stack['of'], volts: number): Stack {
     volts,
     voltsMost,
     verdict: worst(checks.map(({ level }) => level)),
-    checks,
+    checks: distinct(checks),
     wants: [
       `A diode across each output, cathode to plus, for ${q(load.current, 'ampere')} or more and ${q(Math.ceil(voltsMost), 'volt')} or more: a unit that starts late is else driven backwards.`,
       `A lamp with its resistor across each output shows which one failed: ${units
@@ -140,6 +149,10 @@ function inSeries(load: Load, of: Stack['of'], volts: number): Stack {
     ],
   };
 }
+
+/** Ripples add in a series stack: of what the load bears each unit has its share. */
+const shareOf = (load: Load, units: number): Load =>
+  load.ripple === undefined ? load : { ...load, ripple: load.ripple / units };
 
 function touchCheck(voltsMost: number): ModuleCheck {
   const words = `up to ${q(voltsMost, 'volt')} with all at their highest`;
@@ -164,7 +177,7 @@ function besideEach(load: Load, module: Module, count: number): Stack {
   const each = module.current;
   const spread = STACKED.spread * module.volts;
   const room = each === undefined ? undefined : STACKED.shared * each - load.current / count;
-  const isOne = each !== undefined && load.current <= STACKED.shared * each;
+  const isOne = gives(load, module);
   const ohms = room !== undefined && room > 0 ? spread / (2 * room) : undefined;
   const lost = ohms === undefined ? 0 : (load.current / count) ** 2 * ohms;
   const checks: ModuleCheck[] = [
@@ -188,6 +201,9 @@ function besideEach(load: Load, module: Module, count: number): Stack {
               level: 'limits',
               message: `without sharing one of them carries all: ${q(ohms ?? 0, 'ohm')} in each way, ${q(lost, 'watt')} in each, keeps each under ${q(STACKED.shared * each, 'ampere')} where they differ by ${q(spread, 'volt')}`,
             },
+    // Without a resistor in its way one of them carries all.
+    ...fittingChecks(isOne ? load : { ...load, current: load.current / count }, module),
+    ...(module.held ? [] : [UNPROVEN]),
   ];
   return {
     way: 'parallel',
@@ -195,7 +211,7 @@ function besideEach(load: Load, module: Module, count: number): Stack {
     volts: module.volts,
     voltsMost: module.volts * (1 + RULES.tolerance),
     verdict: worst(checks.map(({ level }) => level)),
-    checks,
+    checks: distinct(checks),
     wants: [
       `A diode in each plus, for ${q(load.current, 'ampere')} or more: 0.5 V and ${q(0.5 * load.current, 'watt')} are lost in the one that carries; a FET as a diode loses a tenth of it.`,
       'Set both to the same volts without load, as near as they go.',
