@@ -8,6 +8,7 @@ import { FINDING_RULES } from '../findings';
 import { slugOf } from '../ident';
 import { USEFULNESS } from '../harvest';
 import { LIFE_RULE, TEST_RULES, TESTS, usualLife } from '../measure';
+import { COOLING_NAMES, COOLINGS, PLUG_NAMES, PLUGS, SUPPLY_RULES } from '../module';
 import { PLATE_RULES } from '../nameplate';
 import { SEAMS } from '../opening';
 import { kindRule, PACKAGES, type KindName, type TestName } from '../part';
@@ -247,6 +248,31 @@ export const ARTICLES: readonly GuideArticle[] = [
         source: PRACTICE,
       }),
     ),
+  },
+  {
+    id: 'whole',
+    title: 'Supplies used whole',
+    intro: `What a load asks of them; ${percent(SUPPLY_RULES.loaded)} of their current is taken for good.`,
+    lines: [
+      ...PLUG_NAMES.map((name) => {
+        const { label, amperes } = PLUGS[name] as { readonly label: string; readonly amperes?: number };
+        return {
+          id: name,
+          name: capital(label),
+          text: amperes === undefined ? 'as thick as its wires' : `carries about ${amperes} A for good`,
+          source: /^usb/u.test(name) ? 'its specification, from memory' : PRACTICE,
+        };
+      }),
+      ...COOLING_NAMES.map((name) => ({
+        id: `cooled-by-${name}`,
+        name: `Cooled by ${COOLINGS[name].label}`,
+        text:
+          name === 'air'
+            ? 'gives its current so'
+            : `without it at most ${percent(COOLINGS[name].without)} of its current`,
+        source: PRACTICE,
+      })),
+    ],
   },
   {
     id: 'power-up',

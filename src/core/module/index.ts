@@ -1,4 +1,12 @@
-export { matchLoad, type Load, type Module, type ModuleCheck, type ModuleMatch, type ModuleVerdict } from './matchLoad';
+export {
+  matchLoad,
+  RULES as SUPPLY_RULES,
+  type Load,
+  type Module,
+  type ModuleCheck,
+  type ModuleMatch,
+  type ModuleVerdict,
+} from './matchLoad';
 export { stacksFor, type Stack } from './stacks';
 export { fanWays, type FanWay } from './fan';
 export {

@@ -142,7 +142,9 @@ function Thought({ query, chosen, others }: Pick<DesignSheetProps, 'query' | 'ch
   const there = view.rows.filter(({ lot }) => lot !== undefined).length;
   return (
     <Judgement>
-      <Claim label={`Best of what is here: ${view.asked}`}>{view.headline}</Claim>
+      <Claim label={`Best of what is here: ${view.asked}`} rule={routes.article('derating')}>
+        {view.headline}
+      </Claim>
       {view.hazard !== undefined && <p className="font-semibold text-stop">△ {view.hazard}</p>}
       <LossBar losses={view.losses} lost={view.lost} frequency={view.frequency} />
       <Next

@@ -5,6 +5,7 @@ import { Halves } from '../../ui/frame/Halves';
 import { Judgement } from '../../ui/judgement/Judgement';
 import { Caution, Claim, Next, Section } from '../../ui/judgement/parts';
 import type { WholeView } from './whole.server';
+import { routes } from '../../routes';
 
 const ANY = { value: '', label: 'any' };
 const PLUG_CHOICES = [ANY, ...PLUG_NAMES.map((value) => ({ value, label: PLUGS[value].label }))];
@@ -170,7 +171,7 @@ function Thought({ view: { asked, rows, stacks } }: { view: WholeView }) {
   const [stack] = stacks;
   return (
     <Judgement>
-      <Claim label={asked === undefined ? 'Whole supplies' : `For ${asked}`}>
+      <Claim label={asked === undefined ? 'Whole supplies' : `For ${asked}`} rule={routes.article('whole')}>
         {asked === undefined
           ? 'Nothing is asked yet'
           : best && best.verdict !== 'no'

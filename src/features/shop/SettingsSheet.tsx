@@ -14,6 +14,7 @@ import type { MetersView, WordsView } from './view.server';
 import { WordList } from './WordList';
 import { MeterList } from './MeterList';
 import { useSerialMeter } from './MeterRoot';
+import { routes } from '../../routes';
 
 /** Bit rates that USB meters use. Common practice, no source. */
 const BAUDS = [2400, 9600, 19200, 115200] as const;
@@ -40,7 +41,9 @@ export function SettingsSheet({
     <Halves
       judgement={
         <Judgement>
-          <Claim label="Under this a store counts as touchable">{touchLimit} V DC</Claim>
+          <Claim label="Under this a store counts as touchable" rule={routes.article('charge')}>
+            {touchLimit} V DC
+          </Claim>
           <Section label="What it changes">
             <p>
               The limit decides when a store counts as below the touch limit, in every list and at every station, and

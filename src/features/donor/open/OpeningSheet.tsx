@@ -99,7 +99,7 @@ function OpeningJudgement({ code, view }: { code: string; view: OpeningView }) {
   const [first] = view.like;
   return (
     <Judgement>
-      <Claim label="What worked before">
+      <Claim label="What worked before" rule={routes.article('seams')}>
         {first
           ? `${first.title}: ${first.minutes}, ${first.damage}`
           : view.records.length > 0

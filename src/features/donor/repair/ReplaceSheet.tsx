@@ -23,7 +23,7 @@ export function ReplaceSheet({ code, view }: { code: string; view: ReplaceView }
     <Halves
       judgement={
         <Judgement>
-          <Claim label={`In the place of ${ref}`}>
+          <Claim label={`In the place of ${ref}`} rule={routes.article('derating')}>
             {best
               ? `${best.title} ${best.judgement.verdict === 'good' ? 'fits' : 'fits with limits'}`
               : 'Nothing in stock fits'}

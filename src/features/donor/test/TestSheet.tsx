@@ -105,7 +105,7 @@ function TestOverview({ code, view }: { code: string; view: TestView }) {
   const [first] = view.untested;
   return (
     <Judgement>
-      <Claim label="Are they any good">
+      <Claim label="Are they any good" rule={routes.article('tests')}>
         {view.testable === 0
           ? 'No part here has a bench test yet'
           : `${view.tested} of ${counted(view.testable, 'part is', 'parts are')} tested`}

@@ -57,7 +57,7 @@ export function TraceJudgement({
   const { step } = view;
   return (
     <Judgement>
-      <Claim label="What this board is">
+      <Claim label="What this board is" rule={routes.article('topologies')}>
         {view.board.parts.length === 0
           ? 'Nothing is logged yet'
           : !answer
