@@ -13,7 +13,7 @@ const q = (value: number, unit: Parameters<typeof formatQuantity>[1]) => formatQ
 /** What stands beside the capacitor of a snubber, with how its values are found. */
 export function besideSnubber({ demand }: Pick<Design, 'demand'>): string {
   const { way, ohms, watts } = snubberOf(demand);
-  // Twice the heat, so that it is no hotter than it may be touched by what stands beside it.
+  // A resistor at half of its watts lasts.
   const resistor = `${q(ohms, 'ohm')}, ${q(2 * watts, 'watt')} or more`;
   return way === 'clamp'
     ? `clamp: ${resistor} beside it, both behind a fast diode from the switch`

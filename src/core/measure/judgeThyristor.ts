@@ -3,7 +3,7 @@ import { formatQuantity } from '../quantity';
 import { criterionOf, damageCriteria, judge, type Criterion, type Judgement, type Readings } from './judgement';
 
 /** Ohms that a good one shows when it blocks, and below which it does not. */
-const BLOCKING = practice({ good: 1e6, bad: 100e3 } as const);
+export const BLOCKING = practice({ good: 1e6, bad: 100e3 } as const);
 /** Ohms from gate to MT1 of a triac. */
 export const TRIAC_GATE = practice({ low: 30, high: 500, shorted: 5 } as const);
 /** Volts from gate to cathode of a thyristor; large ones read like a resistor. */

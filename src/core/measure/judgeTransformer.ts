@@ -13,7 +13,7 @@ import {
 } from './judgement';
 import { transformerReport, type TransformerReport } from './transformerReport';
 
-const INSULATION = 100e6;
+export const INSULATION = 100e6;
 /** Leakage over open inductance: up to here a plain transformer, from there one made to leak. */
 export const LEAKAGE = practice({ plain: 0.03, made: 0.15, madeTo: 0.35 } as const);
 /** An inductance factor below this share of the table's is no gap any more but a shorted turn or a broken core. */

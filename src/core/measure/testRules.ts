@@ -10,8 +10,8 @@ import { DARK, INSULATION, LED } from './judgeOptocoupler';
 import { FUSE_WHOLE, THERMISTOR, VARISTOR } from './judgeProtection';
 import { REFERENCE_WITHIN, REGULATOR_WITHIN } from './judgeReference';
 import { DEFAULT_TOLERANCE, TRIMMER_TOLERANCE } from './judgeResistor';
-import { SCR_GATE, TRIAC_GATE } from './judgeThyristor';
-import { COLLAPSED, LEAKAGE as STRAY } from './judgeTransformer';
+import { BLOCKING as LATCH_BLOCKING, SCR_GATE, TRIAC_GATE } from './judgeThyristor';
+import { COLLAPSED, INSULATION as WOUND_INSULATION, LEAKAGE as STRAY } from './judgeTransformer';
 import { JUNCTION, LEAST_GAIN, SATURATION } from './judgeTransistor';
 
 const q = formatQuantity;
@@ -28,8 +28,8 @@ export const TEST_RULES: Readonly<Record<TestName, string>> = {
   trimmer: `Its track within ${per(TRIMMER_TOLERANCE)}; its wiper without jumps.`,
   transistor: `Junctions of ${JUNCTION.low} to ${JUNCTION.high} V; under ${JUNCTION.shorted} V one is shorted. A gain of at least ${LEAST_GAIN.small} for small types, ${LEAST_GAIN.power} for power, ${LEAST_GAIN.highVoltage} for high voltage.`,
   igbt: `Gate and blocking as of a MOSFET; on at half its current it drops ${SATURATION.low} to ${SATURATION.high} V, from ${SATURATION.bad} V it is scrap.`,
-  triac: `Blocks ${q(BLOCKING.good, 'ohm')}; gate to MT1 ${TRIAC_GATE.low} to ${TRIAC_GATE.high} Ω; latches with both polarities, or it does not serve the mains.`,
-  thyristor: `Blocks ${q(BLOCKING.good, 'ohm')}; gate to cathode ${SCR_GATE.low} to ${SCR_GATE.high} V; latches, and lets go.`,
+  triac: `Blocks ${q(LATCH_BLOCKING.good, 'ohm')}; gate to MT1 ${TRIAC_GATE.low} to ${TRIAC_GATE.high} Ω; latches with both polarities, or it does not serve the mains.`,
+  thyristor: `Blocks ${q(LATCH_BLOCKING.good, 'ohm')}; gate to cathode ${SCR_GATE.low} to ${SCR_GATE.high} V; latches, and lets go.`,
   optocoupler: `Its LED drops ${LED.low} to ${LED.high} V, dark it blocks ${q(DARK, 'ohm')}, across it insulates ${q(INSULATION, 'ohm')} at 500 V or never serves the mains; its transfer ratio is that of its rank.`,
   'shunt-reference': `Regulates within ${per(REFERENCE_WITHIN.A)} for A, ${per(REFERENCE_WITHIN.B)} for B.`,
   regulator: `Regulates within ${per(REGULATOR_WITHIN.A)} for A, ${per(REGULATOR_WITHIN.B)} for B.`,
@@ -39,7 +39,7 @@ export const TEST_RULES: Readonly<Record<TestName, string>> = {
   thermistor: `Within ${per(THERMISTOR.within)} of its value at 25 °C.`,
   choke: `Within ${per(TOLERANCE)}; it rings ${RINGS.good} periods or more, under ${RINGS.shorted} a turn is shorted.`,
   'common-mode-choke': `Its windings are alike within ${per(WINDINGS_ALIKE.A)} for A, ${per(WINDINGS_ALIKE.B)} for B.`,
-  transformer: `Insulates ${q(INSULATION, 'ohm')} at 500 V between its sides; its leakage is ${per(STRAY.plain)} of the primary or less, ${per(STRAY.made)} to ${per(STRAY.madeTo)} where it was made to leak; at ${per(COLLAPSED)} of its inductance a winding is shorted.`,
+  transformer: `Insulates ${q(WOUND_INSULATION, 'ohm')} at 500 V between its sides; its leakage is ${per(STRAY.plain)} of the primary or less, ${per(STRAY.made)} to ${per(STRAY.madeTo)} where it was made to leak; under ${per(COLLAPSED)} of the inductance that its core and turns give, a turn is shorted or the core broken.`,
   relay: `Pulls in by ${per(RELAY.pullIn)} of its volts, lets go above ${per(RELAY.dropOut)}; its closed contact reads under ${q(CONTACT.good, 'ohm')}, from ${q(CONTACT.worn, 'ohm')} it is worn out.`,
   fan: `Starts from ${per(FAN.starts)} of its volts, by ${per(FAN.late)} at the latest; takes no more than ${FAN.current} times its current.`,
   'heat-sink': `Heated until it is steady for ${HEATING.steady / 60} minutes, and by at least ${HEATING.rise} K.`,

@@ -39,7 +39,8 @@ export const PLUGS = practice({
   'barrel-2.5': { label: 'barrel 5.5 × 2.5 mm', amperes: 5 },
   'barrel-small': { label: 'smaller barrel', amperes: 3 },
   'usb-a': { label: 'USB-A socket', amperes: 2.4 },
-  'usb-c': { label: 'USB-C socket', amperes: 5 },
+  // Five amperes take a cable that is marked for them.
+  'usb-c': { label: 'USB-C socket', amperes: 3 },
   'usb-micro': { label: 'micro-USB plug', amperes: 1.8 },
   'round-pins': { label: 'round, with pins', amperes: 7.5 },
   header: { label: 'pin header', amperes: 3 },

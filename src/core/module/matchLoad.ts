@@ -253,7 +253,9 @@ function mountingCheck(load: Load, { mounting, protection }: Module): readonly M
             ? ''
             : '; read its protection class first: an earthed one needs its frame on protective earth';
   if (mounting === load.mounting)
-    return [{ name: 'mounting', level: protection || earth === '' ? 'good' : 'limits', message: `${asked}${earth}` }];
+    return [
+      { name: 'mounting', level: protection === 'II' || earth === '' ? 'good' : 'limits', message: `${asked}${earth}` },
+    ];
   return [
     {
       name: 'mounting',

@@ -39,7 +39,7 @@ test.each<[string, Module, string, string | undefined]>([
 
 // Each asks for one thing more of a unit that has it otherwise.
 test.each<[string, { [K in keyof Module]?: Module[K] | undefined }, Partial<Load>, string, RegExp]>([
-  ['another plug', { plug: 'usb-c' }, { plug: 'barrel-2.5' }, 'plug', /change the plug/],
+  ['another plug', { plug: 'round-pins' }, { plug: 'barrel-2.5' }, 'plug', /change the plug/],
   ['a plug that nobody wrote down', {}, { plug: 'barrel-2.5' }, 'plug', /not written down/],
   ['no fan', { cooling: 'fan' }, { quiet: true }, 'cooling', /heard/],
   ['a stream of air', { cooling: 'stream' }, {}, 'cooling', /3\sA at most/],
@@ -47,6 +47,13 @@ test.each<[string, { [K in keyof Module]?: Module[K] | undefined }, Partial<Load
   [
     'a chassis, earthed',
     { mounting: 'stands', protection: 'I' },
+    { mounting: 'chassis' },
+    'mounting',
+    /protective earth/,
+  ],
+  [
+    'its chassis, earthed',
+    { mounting: 'chassis', protection: 'I' },
     { mounting: 'chassis' },
     'mounting',
     /protective earth/,

@@ -227,7 +227,9 @@ function BuildJudgement({ build }: { build: BuildView }) {
   const { line, needs } = build;
   return (
     <Judgement>
-      <Claim label="What it waits for">{sentence(line.message)}</Claim>
+      <Claim label="What it waits for" rule={routes.article('derating')}>
+        {sentence(line.message)}
+      </Claim>
       {build.note && <Section label="Note">{build.note}</Section>}
       {build.design && (
         <>
