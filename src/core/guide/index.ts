@@ -1,2 +1,3 @@
-export { articleById, ARTICLES, type GuideArticle, type GuideLine, type Met } from './articles';
+export type { GuideArticle, GuideLine, Met } from './article';
+export { articleById, ARTICLES } from './articles';
 export { searchGuide, type GuideHit } from './search';

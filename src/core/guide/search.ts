@@ -1,4 +1,5 @@
-import { ARTICLES, type GuideArticle, type GuideLine } from './articles';
+import type { GuideArticle, GuideLine } from './article';
+import { ARTICLES } from './articles';
 
 /** A line of the Guide that answers a search. */
 export interface GuideHit {
