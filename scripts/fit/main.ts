@@ -1,7 +1,9 @@
 // `npm run fit` learns what the reading of boards traced in part rests on; `npm run fit -- sizes` only the named step.
 // Takes a few minutes.
 import { fitAffinities } from './affinities';
+import { OTHER_BOARDS } from '../../src/core/topology/fixtures/otherBoards';
 import { fitInventory } from './inventory';
+import { fitJoins } from './joins';
 import { fitSizes } from './sizes';
 
 const STEPS: Readonly<Record<string, () => void>> = {
@@ -11,6 +13,8 @@ const STEPS: Readonly<Record<string, () => void>> = {
   sizes: fitSizes,
   /** src/core/topology/probe/affinities.ts */
   affinities: fitAffinities,
+  /** src/core/topology/probe/joinSizes.ts; the advice is judged by the other boards */
+  joins: () => fitJoins((name) => OTHER_BOARDS.some((board) => board.name === name)),
 };
 
 const wanted = process.argv.slice(2);

@@ -1,4 +1,4 @@
-import type { Board, BoardPart } from '../../src/core/board';
+import type { Board, BoardPart, PinPair } from '../../src/core/board';
 import {
   factsOf,
   recognise,
@@ -17,6 +17,7 @@ import { isOf, SLOT_CLASSES, type SlotClass } from '../../src/core/topology/part
 import { anchorFacts } from '../../src/core/topology/partial/facts/anchorFacts';
 import { boardFactsOf } from '../../src/core/topology/partial/facts/boardFacts';
 import { contradicted, voicesOf } from '../../src/core/topology/partial/score';
+import { areJoined } from '../../src/core/topology/probe/nextProbes';
 import { mayAnchor } from '../../src/core/topology/partial/slots';
 
 /** A board to learn from, as a whole. */
@@ -67,7 +68,38 @@ export function viewOf({ board }: Lesson, random: Random): Board {
         : order < ORDER.person
           ? (tracedByPerson(board, [share], random)[0]?.board ?? board)
           : pinByPin(board, share, random);
-  return random.chance(BLURRED) ? blur(traced, random) : traced;
+  const answered = random.chance(PROBED) ? withAnswers(traced, board, random) : traced;
+  return random.chance(BLURRED) ? blur(answered, random) : answered;
+}
+
+/** How often single pairs of pins were asked about besides, and how many. */
+const PROBED = 0.5;
+const ANSWERS = [5, 10, 20, 40, 80] as const;
+/** Pins that a person asks about; those of an anchor come into most questions. */
+const ASKED: ReadonlySet<BoardPart['kind']> = new Set(['nmos', 'pmos', 'npn', 'igbt', 'diode', 'dual-diode', 'bridge']);
+const AT_ANCHOR = 0.6;
+
+/** A view with the answers to questions by chance, as whole boards give them: beeps, and more often none. */
+function withAnswers(view: Board, whole: Board, random: Random): Board {
+  const pinsOf = (wanted: (part: BoardPart) => boolean) =>
+    view.parts.filter(wanted).flatMap(({ ref, pins }) =>
+      Object.keys(pins)
+        .filter((pin) => pin !== 'G' && pin !== 'B')
+        .map((pin) => `${ref}.${pin}`),
+    );
+  const [anchor, ...anchors] = pinsOf(mayAnchor);
+  const [other, ...others] = pinsOf((part) => ASKED.has(part.kind) || part.kind === 'ic' || '+' in part.pins);
+  if (anchor === undefined || other === undefined) return view;
+  const [joined, separate]: [PinPair[], PinPair[]] = [[...(view.joined ?? [])], [...(view.separate ?? [])]];
+  for (let left = random.of(ANSWERS); left > 0; left -= 1) {
+    const pair: PinPair = [
+      random.chance(AT_ANCHOR) ? random.of([anchor, ...anchors]) : random.of([other, ...others]),
+      random.of([other, ...others]),
+    ];
+    if (pair[0].split('.')[0] === pair[1].split('.')[0]) continue;
+    (areJoined(whole, ...pair) ? joined : separate).push(pair);
+  }
+  return { ...view, joined, separate };
 }
 
 /** Pins whose net is known here and there, those of the power path sooner. */

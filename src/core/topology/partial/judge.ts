@@ -9,7 +9,7 @@ import { anchorFacts } from './facts/anchorFacts';
 import { boardFactsOf, type BoardFacts } from './facts/boardFacts';
 import type { FactSheet } from './facts/sheet';
 import { INVENTORY_READING } from './fitted';
-import { binaryEntropy, entropyOf } from './entropy';
+import { binaryEntropy, divergence, entropyOf } from './entropy';
 import { LEARNT_SIZES, scoresOf, type Sizes } from './score';
 import { slotsOf, type Slot } from './slots';
 import { judgeWhole } from './whole';
@@ -34,8 +34,8 @@ export interface Judgement {
   readonly anchorless: readonly SuggestedStage[];
   /** What is open about the board, in bits. */
   readonly open: number;
-  /** What would be open if more joins were known; stages are not searched for anew. */
-  readonly openWith: (board: Board) => number;
+  /** What it would tell to know more joins, in bits: how far the readings would move. Stages are not searched for anew. */
+  readonly toldBy: (board: Board) => number;
 }
 
 /** How much the counts of the parts list say beside the facts while nothing is traced; with all traced, nothing. Set on boards that were left out. */
@@ -65,12 +65,13 @@ const JUDGED = new WeakMap<readonly FoundStage[], { model: Model; sizes: Sizes; 
 function judgeAnew(model: Model, found: readonly FoundStage[], sizes: Sizes): Judgement {
   const slots = slotsOf(model, found);
   const usual = new Map(slots.map(({ anchor, features }) => [anchor.ref, classify(INVENTORY_READING, features)]));
-  const { facts, anchorless, anchors } = readAnchors(model, found, usual, sizes);
+  const read = readAnchors(model, found, usual, sizes);
+  const { facts, anchorless, anchors } = read;
   return {
     facts,
     anchorless,
-    open: openOf({ anchors, anchorless }),
-    openWith: (board) => openOf(readAnchors(modelOf(board), found, usual, sizes)),
+    open: openOf(read),
+    toldBy: (board) => movedFrom(read, readAnchors(modelOf(board), found, usual, sizes)),
     slots: slots.flatMap((slot) => {
       const read = anchors.find(({ anchor }) => anchor === slot.anchor);
       return read ? [{ slot, ...read }] : [];
@@ -82,6 +83,24 @@ function judgeAnew(model: Model, found: readonly FoundStage[], sizes: Sizes): Ju
 const openOf = ({ anchors, anchorless }: Pick<Read, 'anchors' | 'anchorless'>): number =>
   anchors.reduce((sum, { probabilities }) => sum + entropyOf(probabilities), 0) +
   anchorless.reduce((sum, { probability }) => sum + binaryEntropy(probability), 0);
+
+/** How far readings moved, in bits: the information of those after against those before. */
+function movedFrom(before: Read, after: Read): number {
+  const ofAnchors = after.anchors.reduce((sum, { anchor, probabilities }) => {
+    const prior = before.anchors.find((one) => one.anchor.ref === anchor.ref);
+    return prior ? sum + divergence(probabilities, prior.probabilities) : sum;
+  }, 0);
+  const sure = (stages: readonly SuggestedStage[], topology: string) =>
+    Math.max(UNTHOUGHT, ...stages.map((stage) => (stage.topology === topology ? stage.probability : 0)));
+  const topologies = new Set([...before.anchorless, ...after.anchorless].map(({ topology }) => topology));
+  return [...topologies].reduce((sum, topology) => {
+    const [now, prior] = [sure(after.anchorless, topology), sure(before.anchorless, topology)];
+    return sum + divergence([now, 1 - now], [prior, 1 - prior]);
+  }, ofAnchors);
+}
+
+/** A stage without a magnetic part that is not suggested is so likely. */
+const UNTHOUGHT = 0.01;
 
 interface Read {
   readonly facts: BoardFacts;

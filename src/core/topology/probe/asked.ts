@@ -95,10 +95,11 @@ function unknownJoins(
       const from = pinAt(bound, boundEnd);
       const likely = options
         .map((option) => pinAt(option, openEnd))
+        .filter((pin) => rails.relation(rails.at(from.part, from.pin), rails.at(pin.part, pin.pin)) !== 'separate')
         .map((pin) => ({ pin, weight: affinity(from, pin) }))
         .toSorted((one, next) => next.weight - one.weight);
       const whole = likely.reduce((sum, { weight }) => sum + weight, 0);
-      for (const { pin, weight } of likely.slice(0, MOST_OPEN)) add(from, pin, weight / (whole + NOBODY));
+      for (const { pin, weight } of likely.slice(0, MOST_OPEN)) add(from, pin, (1 - NOBODY) * (weight / whole));
     }
   }
   return found;

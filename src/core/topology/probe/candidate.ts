@@ -45,19 +45,25 @@ const BRIDGES_A_PART = practice(0.1);
 /** Two nets that were traced to some length would mostly have been found to be one. */
 const BOTH_TRACED = practice(0.5);
 
-/** How likely a join is that no hypothesis looks at: by the sense of the parts, and by what was traced already. */
-export function plausibility(a: NetPin, b: NetPin, { rails }: Model): number {
+/** Whether a join would turn one of the parts round: a cathode on a minus, an anode on a plus. */
+export function isAgainstSense(a: NetPin, b: NetPin): boolean {
   const isAgainst = (one: NetPin, other: NetPin) =>
     (/^K\d?$/.test(one.pin) && other.pin === '-') || (/^A\d?$/.test(one.pin) && other.pin === '+');
+  return isAgainst(a, b) || isAgainst(b, a);
+}
+
+/** How likely a join is that no hypothesis looks at: by the sense of the parts, and by what was traced already. */
+export function plausibility(a: NetPin, b: NetPin, { rails }: Model): number {
   const isTraced = ({ part, pin }: NetPin) => rails.on(rails.at(part, pin)).length > 2;
   const on = ({ part, pin }: NetPin) => rails.on(rails.at(part, pin)).map((other) => other.part);
   const mayShare = ({ kind, role }: BoardPart) => MAY_SHARE_A_NET.has(kind) && role !== 'mains-inlet';
+  const place = (pin: NetPin) => placeOf(pin, pinClass(pin.part, pin.pin));
   const isBridging = on(a).some((part) => !mayShare(part) && on(b).includes(part));
   return (
     (isBridging ? BRIDGES_A_PART : 1) *
-    (isAgainst(a, b) || isAgainst(b, a) ? AGAINST_SENSE : 1) *
-    usualPlace(a, b) *
-    usualPlace(b, a) *
+    (isAgainstSense(a, b) ? AGAINST_SENSE : 1) *
+    usualAt(place(a), place(b)) *
+    usualAt(place(b), place(a)) *
     (isTraced(a) && isTraced(b) ? BOTH_TRACED : 1)
   );
 }
@@ -67,15 +73,20 @@ const NUMBERED_FROM_PRIMARY = practice(0.3);
 const AT_PRIMARY = /^(nmos D|npn C|igbt C|primary store)/;
 const AT_SECONDARY = /^(leg of a diode|power diode)/;
 
-/** How usual it is that such a part stands at this pin of a transformer, by its place in the row; about 1. */
-function usualPlace({ part, pin }: NetPin, other: NetPin): number {
-  const pins = Object.keys(part.pins);
-  if (part.kind !== 'transformer' || pins.length < 2) return 1;
-  const late = pins.indexOf(pin) / (pins.length - 1) - 0.5;
-  const look = pinClass(other.part, other.pin);
-  return AT_PRIMARY.test(look)
-    ? 1 - NUMBERED_FROM_PRIMARY * late
-    : AT_SECONDARY.test(look)
-      ? 1 + NUMBERED_FROM_PRIMARY * late
-      : 1;
+/** Where a pin of a transformer stands in its row, from −½ to ½; whether another is one of a primary, or of an output. */
+export interface Place {
+  readonly late: number;
+  readonly isPrimary: boolean;
+  readonly isSecondary: boolean;
 }
+
+/** `look` is the class of the pin. */
+export function placeOf({ part, pin }: NetPin, look: string): Place {
+  const pins = Object.keys(part.pins);
+  const late = part.kind !== 'transformer' || pins.length < 2 ? 0 : pins.indexOf(pin) / (pins.length - 1) - 0.5;
+  return { late, isPrimary: AT_PRIMARY.test(look), isSecondary: AT_SECONDARY.test(look) };
+}
+
+/** How usual it is that a pin stands at a pin of a transformer, by its place in the row; about 1. */
+export const usualAt = ({ late }: Place, { isPrimary, isSecondary }: Place): number =>
+  isPrimary ? 1 - NUMBERED_FROM_PRIMARY * late : isSecondary ? 1 + NUMBERED_FROM_PRIMARY * late : 1;

@@ -5,8 +5,9 @@ import { SLOT_CLASSES } from '../partial/classes';
 import { binaryEntropy, entropyOf } from '../partial/entropy';
 import type { BoardFacts } from '../partial/facts/boardFacts';
 import type { Judgement } from '../partial/judge';
-import { keyOf, NOBODY, plausibility, reach, type Candidate } from './candidate';
-import { affinityOf, lineAffinity, pinClass } from './pinClass';
+import { keyOf, reach, type Candidate } from './candidate';
+import { JoinOdds } from './joinOdds';
+import { lineAffinity, pinClass } from './pinClass';
 
 const POWER: ReadonlySet<BoardPart['kind']> = new Set([
   'nmos',
@@ -23,64 +24,74 @@ const POWER: ReadonlySet<BoardPart['kind']> = new Set([
   'ic',
 ]);
 
-/**
- * Pins that lead nowhere yet, each with the nets it may lead to, likeliest by how often such pins are joined: the fewer
- * there are, the more an answer tells of how the board hangs together.
- */
-export function explore(
-  model: Model,
-  { facts, slots, anchorless, open: left }: Judgement,
-  gains: Map<string, Candidate>,
-): void {
-  const { board, rails } = model;
+/** The pins of a board that may be asked about, and how likely any two of them are joined. */
+export interface Field {
+  readonly pins: readonly NetPin[];
+  /** What is open at a part, in bits. */
+  readonly open: ReadonlyMap<BoardPart, number>;
+  readonly share: (a: NetPin, b: NetPin) => number;
+}
+
+export function fieldOf(model: Model, { slots, anchorless }: Judgement): Field {
   const open = new Map<BoardPart, number>(slots.map(({ anchor, probabilities }) => [anchor, entropyOf(probabilities)]));
   for (const { probability, switches, rectifiers, beside = [] } of anchorless)
     for (const part of [...switches, ...rectifiers, ...beside]) open.set(part, binaryEntropy(probability));
+  for (const { sheet } of slots)
+    for (const part of sheet.partsOf('capacitor that may couple its windings'))
+      open.set(part, Math.max(COUPLING_OPEN, open.get(part) ?? 0));
+  const atLine = new Map(slots.map(({ anchor, probabilities }) => [anchor, probabilities[AT_LINE] ?? 0]));
+  const isLineOpen = anchorless.length > 0 || Math.max(0, ...atLine.values()) > LEAST_AT_LINE;
+  const pins = tellingPins(model.board, new Set(open.keys()), isLineOpen);
+  const odds = new JoinOdds(model, pins);
+  return {
+    pins,
+    open,
+    share(a, b) {
+      const atMains = Math.max(atLine.get(a.part) ?? 0, atLine.get(b.part) ?? 0);
+      const usual = odds.share(model.rails.at(a.part, a.pin), model.rails.at(b.part, b.pin));
+      return atMains === 0
+        ? usual
+        : (1 - atMains) * usual + atMains * lineAffinity(pinClass(a.part, a.pin), pinClass(b.part, b.pin));
+    },
+  };
+}
+
+/**
+ * Links that would lead on: of pins that lead nowhere yet, or to no switch yet, to the nets they may lead to. What such a
+ * link is worth is how likely it is there, by what is open at the part and near it.
+ */
+export function explore(
+  model: Model,
+  { facts, open: left }: Judgement,
+  { pins, open, share }: Field,
+  gains: Map<string, Candidate>,
+): void {
+  const { rails } = model;
   const near = relevances(open, model);
   for (const element of model.elements.switches) {
     const own = SWITCH_RELEVANCE * facts.primary(element) * Math.min(1, left);
     near.set(element.part, Math.max(near.get(element.part) ?? 0, own));
   }
   const far = Math.min(1, left) * FADING ** FURTHEST;
-  const atLine = new Map(slots.map(({ anchor, probabilities }) => [anchor, probabilities[AT_LINE] ?? 0]));
-  const isLineOpen = anchorless.length > 0 || Math.max(0, ...atLine.values()) > LEAST_AT_LINE;
-  const pins = tellingPins(board, new Set(open.keys()), isLineOpen).map((pin) => ({
-    ...pin,
-    rail: rails.at(pin.part, pin.pin),
-    className: pinClass(pin.part, pin.pin),
-    told: tells(pin, facts),
-  }));
-  for (const from of pins) {
+  const known = pins.map((pin) => ({ ...pin, rail: rails.at(pin.part, pin.pin), told: tells(pin, facts) }));
+  for (const from of known) {
     const isAlone = rails.on(from.rail).length === 1 && from.part.kind !== 'ic';
     // The end of a choke or winding that leads somewhere, but to no switch yet.
     const seeksSwitch = !isAlone && open.has(from.part) && lacksSwitch(from, facts);
     if (!isAlone && !seeksSwitch) continue;
-    const options = new Map<number, { readonly to: (typeof pins)[number]; readonly weight: number }>();
-    for (const to of pins) {
-      if (to.part === from.part || rails.relation(from.rail, to.rail) !== 'unknown') continue;
-      if (seeksSwitch && (!maySwitch(to) || rails.on(to.rail).length > 1)) continue;
-      const share = Math.max(atLine.get(from.part) ?? 0, atLine.get(to.part) ?? 0);
-      const weight =
-        (1 - share) * affinityOf(from.className, to.className) + share * lineAffinity(from.className, to.className);
-      if (weight > (options.get(to.rail)?.weight ?? 0)) options.set(to.rail, { to, weight });
-    }
-    const total = [...options.values()].reduce((sum, { weight }) => sum + weight, NOBODY);
     const relevance = Math.max(near.get(from.part) ?? 0, far);
-    for (const { to, weight } of options.values()) {
-      // A pin leads to one net, which may hold many of the others.
-      const share = Math.min(0.98, weight / Math.min(1, total));
-      const merges = open.has(from.part) || open.has(to.part) ? 0 : MERGE_WORTH * share * share * Math.min(1, left);
-      const gain =
-        (binaryEntropy(share) * relevance * from.told * to.told + merges) *
-        reach(to.part) *
-        plausibility(from, to, model);
+    const met = new Set<number>();
+    for (const to of known) {
+      if (to.part === from.part || met.has(to.rail) || rails.relation(from.rail, to.rail) !== 'unknown') continue;
+      if (seeksSwitch && (!maySwitch(to) || rails.on(to.rail).length > 1)) continue;
+      met.add(to.rail);
+      const likely = share(from, to);
+      if (likely === 0) continue;
+      const gain = likely * relevance * from.told * to.told * reach(to.part);
       const key = keyOf(from, to, model);
-      const known = gains.get(key);
-      if (!known) gains.set(key, { a: from, b: to, gain, share });
-      else {
-        known.gain = Math.max(known.gain, gain);
-        known.share = Math.max(known.share, share);
-      }
+      const before = gains.get(key);
+      if (before) before.gain += gain;
+      else gains.set(key, { a: from, b: to, gain, share: likely });
     }
   }
 }
@@ -99,6 +110,9 @@ function lacksSwitch({ part, pin }: NetPin, { model, rails }: BoardFacts): boole
   return part.kind === 'inductor' || facts.in.length + facts.out.length === 0;
 }
 
+/** What is open at a capacitor that may make two chokes of a transformer, in bits. */
+const COUPLING_OPEN = 0.5;
+
 /** A transformer that may lie across the mains from here on is asked for there too. */
 const LEAST_AT_LINE = 0.1;
 const AT_LINE = SLOT_CLASSES.indexOf('line-transformer');
@@ -106,16 +120,13 @@ const AT_LINE = SLOT_CLASSES.indexOf('line-transformer');
 const ON_LINE: ReadonlySet<BoardPart['kind']> = new Set(['fuse', 'switch']);
 
 /** What a join at such a pin tells of the circuit beside one at another: switches carry it, returns are shared by all. */
-const TELLS = { switch: 2, smallTransistor: 0.5, return: 0.3 } as const;
+const TELLS = { switch: 2, foot: 0.5, smallTransistor: 0.5, return: 0.3 } as const;
 
 function tells({ part, pin }: NetPin, { model: { elements }, primary }: BoardFacts): number {
   const own = elements.switches.find((element) => element.part === part);
-  if (own && pin === own.hiPin) return Math.max(TELLS.smallTransistor, TELLS.switch * primary(own));
+  if (own) return Math.max(TELLS.smallTransistor, (pin === own.hiPin ? TELLS.switch : TELLS.foot) * primary(own));
   return pin === '-' ? TELLS.return : 1;
 }
-
-/** What it is worth that two nets become one: each later question about them is asked once. Set on drawn boards. */
-const MERGE_WORTH = 3;
 
 /** What is open at a part is so much less open at its neighbour, for so many neighbours. Set on drawn boards. */
 const FADING = 0.35;
@@ -148,7 +159,7 @@ const isCommand = ({ pin }: NetPin) => pin === 'G' || pin === 'B';
 const isClamp = ({ kind, subtype }: BoardPart) => kind === 'diode' && (subtype === 'zener' || subtype === 'tvs');
 
 /** Pins of the parts that carry power, and of those that are open; with the inlet, and what stands behind it, where a stage may hang on it. */
-const tellingPins = ({ parts }: Board, open: ReadonlySet<BoardPart>, isLineOpen: boolean): readonly NetPin[] =>
+export const tellingPins = ({ parts }: Board, open: ReadonlySet<BoardPart>, isLineOpen: boolean): readonly NetPin[] =>
   pinsOf(
     parts.filter(
       (part) =>

@@ -6,7 +6,7 @@ import type { Sizes } from '../partial/score';
 import { recognise, type Recognition } from '../recognise';
 import { askedJoins, information, ROLE_WORTH, rolesAsked } from './asked';
 import { keyOf, pinNamed, plausibility, reach, type Candidate } from './candidate';
-import { explore } from './explore';
+import { explore, fieldOf } from './explore';
 import { pinClass } from './pinClass';
 import { pinWords } from './words';
 
@@ -26,10 +26,10 @@ export interface ProbeAdvice {
 }
 
 /**
- * The pin pairs whose continuity answer would tell most about the topology. Every reading of a slot says how likely
- * each pair is joined; the gain is the mutual information between that answer and the readings, summed over the slots
- * (a pair is worth asking when the leading readings differ on it). Pairs that are known, or implied, are skipped, and those that
- * a person could not tell of.
+ * The pin pairs whose continuity answer would tell most about the topology. The readings of every slot, and what leads on
+ * from what is known, name the pairs; of the best, either answer is thought through, and what it is worth is how far it
+ * would move the readings of the whole board, as likely as it is. Pairs that are known, or implied, are skipped, and those
+ * that a person could not tell of.
  */
 export const nextProbes = (board: Board, count = 5, sizes?: Sizes): ProbeAdvice =>
   probesFrom(recognise(board), count, sizes);
@@ -37,7 +37,8 @@ export const nextProbes = (board: Board, count = 5, sizes?: Sizes): ProbeAdvice 
 /** The same for a board that was recognised already. */
 export function probesFrom({ model, stages }: Recognition, count: number, sizes?: Sizes): ProbeAdvice {
   const judged = judgeBoard(model, stages, sizes);
-  const { slots, open: entropy, openWith } = judged;
+  const { slots, open: entropy, toldBy } = judged;
+  const field = fieldOf(model, judged);
   const gains = new Map<string, Candidate>();
   const pool = candidatesOf(model);
   for (const slot of slots) {
@@ -46,20 +47,17 @@ export function probesFrom({ model, stages }: Recognition, count: number, sizes?
     for (const [key, { a, b, likelihood }] of asked) {
       const told = information(slot.probabilities, likelihood) + ROLE_WORTH * (casting.get(key) ?? 0);
       const gain = told * reach(a.part) * reach(b.part) * plausibility(a, b, model);
-      const share = slot.probabilities.reduce((sum, p, index) => sum + p * (likelihood[index] ?? 0), 0);
       const known = gains.get(key);
-      if (known) {
-        known.gain += gain;
-        known.share = Math.max(known.share, share);
-      } else gains.set(key, { a, b, gain, share });
+      if (known) known.gain += gain;
+      else gains.set(key, { a, b, gain, share: field.share(a, b) });
     }
   }
-  explore(model, judged, gains);
+  explore(model, judged, field, gains);
   for (const pair of model.board.unsure ?? []) {
     const [a, b] = pair.map((name) => pinNamed(name, model.board));
     if (a && b) gains.delete(keyOf(a, b, model));
   }
-  const ranked = weighed([...gains.values()], model, entropy, openWith)
+  const ranked = weighed([...gains.values()], model, toldBy)
     .filter(({ gain }) => gain >= LEAST_GAIN)
     .toSorted((one, other) => other.gain - one.gain)
     .flatMap((candidate) => openPair(candidate, model) ?? [])
@@ -95,28 +93,33 @@ function openPair(candidate: Candidate, { rails, nets }: Model): Candidate | und
   return undefined;
 }
 
-/** So many of the best candidates are joined in thought. */
-const THOUGHT_THROUGH = 16;
-/** What a bit about roles and forms is worth beside one that whole readings lose. Set on drawn boards. */
+/** So many of the best candidates are joined in thought, and so many of those kept apart as well. */
+const THOUGHT_THROUGH = { joined: 24, apart: 6 } as const;
+/** What a bit of a single form, or a link that leads on, is worth beside one of whole readings. Set on drawn boards. */
 const FORM_WORTH = 0.3;
 
-/** The best candidates by how much less would be open about the whole board if they beeped, as likely as they do. */
+/** No join is surer than this, or less likely. */
+const LIKELY = { least: 0.004, most: 0.95 } as const;
+
+/** The best candidates by how far either answer would move the readings of the whole board, as likely as it is. */
 function weighed(
   candidates: readonly Candidate[],
   model: Model,
-  open: number,
-  left: (board: Board) => number,
+  toldBy: (board: Board) => number,
 ): readonly Candidate[] {
-  return unlike(candidates, model).map((candidate) => {
-    const [a, b] = [pinName(candidate.a), pinName(candidate.b)];
-    const share = Math.min(0.95, Math.max(0.02, candidate.share));
-    const told =
-      share *
-      Math.max(0, open - left(withAnswer(model.board, a, b, true))) *
-      reach(candidate.a.part) *
-      reach(candidate.b.part);
-    return { ...candidate, gain: told + FORM_WORTH * candidate.gain };
+  const told = ({ a, b }: Candidate, isJoined: boolean) =>
+    toldBy(withAnswer(model.board, pinName(a), pinName(b), isJoined));
+  const joined = unlike(candidates, model).map((candidate) => {
+    const share = Math.min(LIKELY.most, Math.max(LIKELY.least, candidate.share));
+    const near = reach(candidate.a.part) * reach(candidate.b.part);
+    return { candidate, share, near, gain: share * told(candidate, true) * near + FORM_WORTH * candidate.gain };
   });
+  return joined
+    .toSorted((one, other) => other.gain - one.gain)
+    .map(({ candidate, share, near, gain }, place) => ({
+      ...candidate,
+      gain: place < THOUGHT_THROUGH.apart ? gain + (1 - share) * told(candidate, false) * near : gain,
+    }));
 }
 
 /** The best candidates of which no two ask the same of parts that look alike: one stands for all of its kind. */
@@ -128,7 +131,7 @@ function unlike(candidates: readonly Candidate[], model: Model): readonly Candid
       .toSorted()
       .join('|');
     if (!best.has(key)) best.set(key, candidate);
-    if (best.size === THOUGHT_THROUGH) break;
+    if (best.size === THOUGHT_THROUGH.joined) break;
   }
   return [...best.values()];
 }

@@ -28,6 +28,18 @@ export function pinClass({ kind, subtype, role, value }: BoardPart, pin: string)
   return isNamed ? `${kind} ${pin.startsWith('AC') ? 'AC' : pin}` : kind;
 }
 
+const SORTS: readonly (readonly [RegExp, string])[] = [
+  [/^(nmos|npn|igbt) [DC]$|^p(mos|np) [SE]$/, 'upper end of a switch'],
+  [/^(nmos|npn|igbt) [SE]$|^p(mos|np) [DC]$/, 'lower end of a switch'],
+  [/ [GB]$/, 'gate'],
+  [/^(power )?diode A$/, 'anode'],
+  [/^(power )?diode K$/, 'cathode'],
+  [/choke$/, 'choke'],
+];
+
+/** What a class of pins is much like: classes that are seldom met are judged by it. */
+export const pinSort = (name: string): string => SORTS.find(([like]) => like.test(name))?.[1] ?? name;
+
 /** Pins of two classes as one key, whichever comes first. */
 export const classPair = (a: string, b: string): string => (a < b ? `${a}|${b}` : `${b}|${a}`);
 

@@ -2,6 +2,7 @@ import { practice } from '../../../evidence';
 import type { BoardPart } from '../../../board';
 import type { FoundStage } from '../../match/stage';
 import type { BoardFacts } from './boardFacts';
+import { apartFacts } from './apart';
 import { cellFacts } from './cell';
 import { driveFacts } from './drive';
 import { looseFacts } from './loose';
@@ -32,6 +33,7 @@ export function anchorFacts(board: BoardFacts, anchor: BoardPart, found: readonl
   else chokeKindFacts(anchor, sheet);
   cellFacts(board, anchor, sheet);
   if (NO_CHOKE_WINDING.some((name) => sheet.grade(name) > 0.5)) sheet.withdraw('winding used as output choke');
+  apartFacts(board, anchor, sheet);
   listFacts(board, anchor, sheet);
   return sheet;
 }

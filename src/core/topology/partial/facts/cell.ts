@@ -1,14 +1,18 @@
 import { practice } from '../../../evidence';
 import type { BoardPart } from '../../../board';
+import type { InductiveElement } from '../../model/elements';
 import type { BoardFacts } from './boardFacts';
 import { chokeEnd, partsOf, type ChokeEnd } from './chokeEnd';
-import { coupledWindingFacts, couplingFacts } from './coupling';
+import { coupledWindingFacts, couplingFacts, openCouplingFacts } from './coupling';
 import { isBaseWinding, seriesOf } from './near';
-import type { FarRectifier, RailFacts } from './railFacts';
+import { mayFloat, type FarRectifier, type RailFacts } from './railFacts';
 import type { FactSheet } from './sheet';
 
 /** A store behind a power-factor front end stands at least so much. */
 const PFC_VOLTS = practice(400);
+
+/** Grade of ends that look held and may swing all the same. */
+const MAY_SWING = 0.6;
 
 const hasPlus = ({ stores }: RailFacts) => stores.some(({ plus }) => plus);
 const isMinus = ({ stores }: RailFacts) => stores.length > 0 && stores.every(({ plus }) => !plus);
@@ -21,6 +25,7 @@ export function cellFacts(board: BoardFacts, anchor: BoardPart, sheet: FactSheet
     !isChoke &&
     (sheet.grade('rectifier to store and back') >= 0.65 ||
       sheet.grade('freewheel before choke') >= 0.65 ||
+      sheet.grade('rectifier to choke') >= 0.65 ||
       sheet.grade('rectifier to store') >= 0.9);
   const basePins = new Set(
     isChoke
@@ -29,7 +34,10 @@ export function cellFacts(board: BoardFacts, anchor: BoardPart, sheet: FactSheet
           .filter((winding) => winding.part === anchor && isBaseWinding(board, winding))
           .flatMap(({ pins }) => pins),
   );
-  if (!isChoke) coupledWindingFacts(board, anchor, sheet);
+  if (!isChoke) {
+    coupledWindingFacts(board, anchor, sheet);
+    openCouplingFacts(board, anchor, sheet);
+  }
   for (const piece of model.elements.inductive) {
     if (piece.part !== anchor || (basePins.has(piece.aPin) && basePins.has(piece.bPin))) continue;
     for (const [a, b] of [
@@ -39,7 +47,8 @@ export function cellFacts(board: BoardFacts, anchor: BoardPart, sheet: FactSheet
       const [here, there] = [rails[a], rails[b]];
       if (!here || !there) continue;
       if (here.still && there.still) {
-        sheet.raise('both ends held', here.known && there.known ? 1 : 0.6);
+        const isSure = here.known && there.known && !mayFloat(here) && !mayFloat(there);
+        sheet.raise('both ends held', isSure ? 1 : MAY_SWING);
         continue;
       }
       const end = chokeEnd(board, anchor, a, b, here, there);
@@ -47,12 +56,24 @@ export function cellFacts(board: BoardFacts, anchor: BoardPart, sheet: FactSheet
       if (here.still || !neighbourFacts(end, givesOutput, sheet)) continue;
       if (givesOutput || end.atWinding) continue;
       lowSideFacts(end, sheet);
-      highSideFacts(end, sheet);
+      if (end.in.length > 0 || !isOtherRectified(board, piece)) highSideFacts(end, sheet);
       togetherFacts(end, sheet);
       couplingFacts(end, sheet);
     }
   }
 }
+
+/** Whether another winding of the same part has a rectifier at an end that swings: power leaves there, and not by this one. */
+const isOtherRectified = ({ model, rails }: BoardFacts, piece: InductiveElement): boolean =>
+  model.elements.windings.some(
+    ({ part, winding, rails: at }) =>
+      part === piece.part &&
+      winding !== piece.winding &&
+      at.some((rail) => {
+        const facts = rails[rail];
+        return facts !== undefined && !facts.still && facts.in.length + facts.out.length > 0;
+      }),
+  );
 
 /** What the ends lie on, whatever switches them. */
 function placeFacts({ board, anchor, a, here, there }: ChokeEnd, sheet: FactSheet): void {
@@ -201,7 +222,9 @@ function togetherFacts(
   if (upper.length > 0 && lower.length > 0) {
     const parts = partsOf([...upper, ...lower]);
     if (plus && (there.output || !isFed)) sheet.raise('buck cell', 0.8, ...parts);
-    if (isFed && lower.some(({ far }) => board.rails[far]?.output)) sheet.raise('boost cell', 0.8, ...parts);
+    const isUnderOutput = lower.some(({ far }) => board.rails[far]?.output && !board.rails[far].input);
+    if (isFed && isUnderOutput) sheet.raise('boost cell', 0.8, ...parts);
+    if (isUnderOutput && !there.output) sheet.raise('totem pole under the output', 1, ...parts);
   }
   if (chips.length > 0 && out.length + end.in.length === 0) {
     const parts = partsOf(chips);

@@ -49,6 +49,25 @@ export function coupledWindingFacts(board: BoardFacts, anchor: BoardPart, sheet:
   }
 }
 
+/**
+ * A capacitor of a size to couple two windings whose place is not known: as long as it may lie between them, two chokes
+ * on one core look like a transformer.
+ */
+export function openCouplingFacts({ model, rails, isDcFed }: BoardFacts, anchor: BoardPart, sheet: FactSheet): void {
+  const own = model.elements.windings.filter(({ part }) => part === anchor);
+  if (!isDcFed || own.length < 2 || sheet.grade('windings coupled by capacitor') > 0) return;
+  const ends = new Set(own.flatMap(({ rails: at }) => at));
+  const mayLieThere = (rail: number) => !rails[rail]?.known || (ends.has(rail) && !rails[rail].still);
+  const free = model.elements.capacitors.filter(
+    ({ part, a, b, polarised }) =>
+      part.value?.capacitance !== undefined && mayCouple(part, polarised) && mayLieThere(a) && mayLieThere(b),
+  );
+  sheet.note('capacitor that may couple its windings', free.length > 0, ...free.map(({ part }) => part));
+  const swings = (rail: number) => ends.has(rail) && (rails[rail]?.upper.length ?? 0) > 0;
+  const begun = free.filter(({ a, b }) => swings(a) !== swings(b) && !rails[swings(a) ? b : a]?.known);
+  sheet.note('coupling capacitor at its switched end', begun.length > 0, ...begun.map(({ part }) => part));
+}
+
 /** Where the diode of two coupled chokes leads: to an output (SEPIC), or to the foot of the switch (Ćuk). */
 function coupledDiodeFacts(
   board: BoardFacts,

@@ -154,14 +154,18 @@ function bridgedMains({ board, rails }: Model, all: readonly RailFacts[]): Reado
   return found;
 }
 
-/** A cathode on the minus of a small store that meets a choke: a floating supply, which swings with its point. */
-const isFloating = (facts: RailFacts): boolean =>
+/** The minus of a small store that meets a choke, and nothing that holds it: it may be a floating supply. */
+export const mayFloat = (facts: RailFacts): boolean =>
   facts.chokes.length + facts.windings.length > 0 &&
   !facts.bridgeDc &&
   !facts.input &&
+  !facts.output &&
   facts.stores.length > 0 &&
-  facts.stores.every(({ part, plus }) => !plus && (part.value?.capacitance ?? 1e-5) <= FLOATING_STORE_AT_MOST) &&
-  facts.in.some(({ element: { part } }) => part.kind === 'diode' && part.subtype !== 'rectifier');
+  facts.stores.every(({ part, plus }) => !plus && (part.value?.capacitance ?? 1e-5) <= FLOATING_STORE_AT_MOST);
+
+/** One with a cathode on it is a floating supply, which swings with its point. */
+const isFloating = (facts: RailFacts): boolean =>
+  mayFloat(facts) && facts.in.some(({ element: { part } }) => part.kind === 'diode' && part.subtype !== 'rectifier');
 
 function sideOf(
   rail: number,

@@ -25,6 +25,11 @@ export class FactSheet {
     return this.facts.get(name)?.grade ?? 0;
   }
 
+  /** The parts a fact was seen at; none where it is not known. */
+  partsOf(name: string): readonly BoardPart[] {
+    return this.facts.get(name)?.parts ?? [];
+  }
+
   withdraw(name: string): void {
     this.facts.delete(name);
   }
