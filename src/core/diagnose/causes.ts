@@ -51,6 +51,8 @@ const LINE = /phase|dropper|pulse|discharge|linear|line-transformer|ignit/u;
 /** Circuits without a start from the mains: their controller is fed by what they convert. */
 const NO_START =
   /phase|dropper|pulse|discharge|linear|line-transformer|ignit|^(?:buck|boost|sepic|inverting|cuk)\b(?!-)|ballast/u;
+/** Units that are sold without a fan. */
+const FANLESS = /adapter|charger|\bwall|plug|dimmer|ballast|sensor|fence|ignit|bulb|lantern/u;
 const STANDBY = /rcc|standby|flyback.*(?:forward|bridge|llc|pfc)|(?:forward|bridge|llc|pfc).*flyback/u;
 
 /** Causes of a dead or sick unit, with how common they are; a person may add to it. */
@@ -461,6 +463,7 @@ export const CAUSES = practice({
     common: 1.2,
     wake: ['outputCapacitor', 'bulk'],
     symptoms: { hot: 0.6, 'intermittent-warm': 0.25, noisy: 0.15 },
+    never: FANLESS,
     roles: ['fan'],
     checks: [check('fan', 'visual', 'turns freely', 'stands, or turns hard')],
     together: 'The cans that stood in the heat.',

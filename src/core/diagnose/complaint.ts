@@ -2,7 +2,7 @@ import type { Board } from '../board';
 import { practice } from '../evidence';
 import { firstVolts, nominalOf, type Seen } from './readings';
 import { has, type Described, type RoleBook } from './roles';
-import { ROLES, type Symptom } from './words';
+import { ROLES, type RoleName, type Symptom } from './words';
 
 /** A unit with a complaint. */
 export interface Complaint {
@@ -38,11 +38,16 @@ const CHARGED = 120;
 /** Volts under which a step-down converter has a synchronous rectifier. */
 const SYNC_BELOW = practice(2.6);
 
+/** How people name the rail that is always there; purple is its wire in a computer's supply (ATX 12V design guide). */
+const STANDBY = /stand.?by|purple (?:wire|lead)|5 ?v ?sb\b/iu;
+/** Said of such a rail: that it is not there. */
+const NOTHING = /nothing|no (?:volt|rail|5 ?v)|\b0(?:\.\d)? ?v\b|dead|missing|gone/iu;
+
 /** Circuits of a unit in one line: what is known, or what such a unit usually has. */
 export function circuitsOf({ unit, topologies, symptom, observations }: Complaint): string {
   const hasStandby =
     symptom.startsWith('standby') ||
-    observations.some(({ rail, ref, text }) => /stand.?by/iu.test(`${rail ?? ''} ${ref ?? ''} ${text ?? ''}`));
+    observations.some(({ rail, ref, text }) => STANDBY.test(`${rail ?? ''} ${ref ?? ''} ${text ?? ''}`));
   const kind = (unit?.kind ?? '').toLowerCase();
   const usual = USUAL.find(([is]) => is.test(kind))?.[1] ?? 'flyback';
   const isTiny = (unit?.power ?? Infinity) <= TINY;
@@ -73,41 +78,50 @@ export function describedIn({ described, observations }: Complaint, circuits: st
 
 const CRACKED = /\brings?\b.{0,16}(?:leg|pin|lead|both)|(?:cracked|dull|grey).{0,12}(?:joint|solder)/u;
 
+/** Volts of a bulk can in words: empty, charged, and whether a power-factor stage in front of it boosts. */
+function bulkWords(reading: number | undefined, { circuits }: RoleBook): string {
+  if (reading === undefined) return '';
+  if (reading < BULK.empty) return 'bulk 0 v';
+  const charged = reading > CHARGED ? 'bulk charged' : '';
+  if (!/pfc/u.test(circuits)) return charged;
+  return reading > BULK.boosted
+    ? `${charged} pfc boosts`
+    : reading > BULK.rectified && reading < BULK.notBoosted
+      ? `${charged} pfc does not boost`
+      : charged;
+}
+
+/** Volts of a bulk can: empty under the first; boosted over the second; between the others it has the mains' crest. */
+const BULK = practice({ empty: 20, boosted: 360, rectified: 150, notBoosted: 345 });
+/** So sure a part is the supply can of the controller for a reading at it to be of that. */
+const SUPPLY_CAN = 0.3;
+
+/** A can at which a person measured volts first is the bulk can, unless it is usually another: charged, or empty. */
+const isBulkRead = (
+  { value, volts }: Seen,
+  roles: ReadonlyMap<RoleName, number>,
+  reading: number | undefined,
+): boolean =>
+  reading !== undefined &&
+  (reading > CHARGED ||
+    ((value ?? volts) !== undefined && reading < 2 && (roles.get('vccCapacitor') ?? 0) < SUPPLY_CAN));
+
 /** An observation as a person would say it, in lower case: readings at a bulk capacitor, a fuse or an inlet are put into words. */
 export function wordsOf(seen: Seen, of: RoleBook): string {
   const { ref, rail, test, value, volts, text, condition } = seen;
-  if (rail !== undefined) return '';
+  if (rail !== undefined) return /^(?:bulk|pfc)\b/iu.test(rail) ? bulkWords(value ?? volts, of) : '';
   const parts = [text ?? ''];
   if (ref !== undefined && !ref.startsWith('rail ')) {
     const roles = of.rolesOf(ref);
     const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
     const reading = value ?? volts ?? (text === undefined ? undefined : firstVolts(text));
-    // A main can is told by what stands on it.
-    if (test === 'voltage-dc' && reading !== undefined && ref.startsWith('C') && reading > CHARGED)
-      parts.push('bulk charged');
-    if (
-      test === 'voltage-dc' &&
-      reading !== undefined &&
-      likely === 'bulk' &&
-      /pfc/u.test(of.circuits) &&
-      reading > 150 &&
-      reading < 345
-    )
-      parts.push('pfc does not boost');
-    if (test === 'voltage-dc' && reading !== undefined && likely === 'bulk' && reading < 20) parts.push('bulk 0 v');
+    if (test === 'voltage-dc' && ref.startsWith('C') && (likely === 'bulk' || isBulkRead(seen, roles, reading)))
+      parts.push(bulkWords(reading, of));
     if (
       likely === 'fuse' &&
       (condition === 'good' || ((test === 'continuity' || test === 'resistance') && (value ?? 9) < 5))
     )
       parts.push('fuse good');
-    if (
-      test === 'voltage-dc' &&
-      reading !== undefined &&
-      likely === 'bulk' &&
-      /pfc/u.test(of.circuits) &&
-      reading > 360
-    )
-      parts.push('pfc boosts');
     if (condition !== undefined && /burn|char|black/u.test(condition) && ref.startsWith('R') && !ref.startsWith('RV'))
       parts.push('resistor burnt');
     // A cracked joint says nothing of the part it holds.
@@ -127,6 +141,10 @@ const IS_OPEN = /blown|open|burnt|melted/u;
 /** The complaint as what was seen makes it: a unit whose fuse or fusible resistor is open is not just dead. */
 export function symptomOf({ symptom, observations }: Complaint, of: RoleBook): Symptom {
   if (symptom !== 'dead' && symptom !== 'standby-dead') return symptom;
+  const isStandby = observations.some(
+    ({ ref, text = '' }) =>
+      ref === undefined && text.split(/[,;.]/u).some((part) => STANDBY.test(part) && NOTHING.test(part)),
+  );
   const isBlown = observations.some(({ ref, condition, text }) => {
     if (ref === undefined)
       return /\bfus(?:e|ible)\b[^,;.]{0,24}\b(?:blown|blew|is open|open too|burnt)/u.test(text ?? '');
@@ -134,5 +152,5 @@ export function symptomOf({ symptom, observations }: Complaint, of: RoleBook): S
     const sure = Math.max(roles.get('fuse') ?? 0, roles.get('fusible') ?? 0);
     return sure > FUSE_SURE && condition !== undefined && IS_OPEN.test(condition);
   });
-  return isBlown ? 'fuse-blown' : symptom;
+  return isBlown ? 'fuse-blown' : isStandby ? 'standby-dead' : symptom;
 }

@@ -2,7 +2,7 @@ import { practice } from '../evidence';
 import { CAUSE_NAMES, type Cause, type CauseName } from './causes';
 import { circuitsOf, describedIn, symptomOf, wordsOf, type Complaint } from './complaint';
 import { nextChecks, type NextCheck } from './nextChecks';
-import { RoleBook } from './roles';
+import { has, RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { SIGNS } from './signs';
 import { weighSpoken } from './spoken';
@@ -65,7 +65,9 @@ export function diagnose(complaint: Complaint): Diagnosis {
     const cause = causeOf(name);
     odds.set(name, Math.log(cause.common * makes(cause, symptom, circuits)));
     const isElsewhere =
-      (cause.needs !== undefined && !cause.needs.test(circuits)) || cause.never?.test(circuits) === true;
+      (cause.needs !== undefined && !cause.needs.test(circuits)) ||
+      cause.never?.test(circuits) === true ||
+      (cause.roles.length > 0 && cause.roles.every((role) => !has(role, circuits)));
     if (isElsewhere) weigh(name, RULE.otherCircuit, 'not in a circuit like this');
   }
   const told = complaint.observations.map((seen) => wordsOf(seen, of)).join('\n');

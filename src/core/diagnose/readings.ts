@@ -33,10 +33,15 @@ function numbersIn(text: string): readonly number[] {
   );
 }
 
+/** Said behind a number: that it is what is printed. */
+const BY_RINGS = /,\s*(?<rest>\d[^,;]*?) (?:by|from) (?:its|the) (?:rings|bands|colou?rs|print)/u;
+
 /** The number told as what it should be: “0.09 nF of 2.2 nF”, “1.9 kohm, marked 10 ohm”, “0.6 ohm; a good one 0.02 ohm”. */
 function shouldBe(text: string): readonly [is: number, should: number] | undefined {
   const [is, ...rest] = numbersIn(text);
+  const rings = BY_RINGS.exec(text)?.groups?.['rest'];
   const other =
+    (rings && `${rings} ohm`) ??
     /(?:\bof\b|marked|printed|(?:a|the|its) (?:good|new|other|twin|like)|sister|should|normal|instead|against|\bfor\b|where)(?<rest>.*)$/u.exec(
       text,
     )?.groups?.['rest'];
@@ -56,6 +61,8 @@ const PLAIN_GOOD =
 
 /** Ohms under which a part that should block is shorted; and over which one that should conduct is open. */
 const SHORT_OHMS = 5;
+/** The same across the supply of a chip. */
+const CHIP_SHORT_OHMS = 50;
 const ESR = { small: 3, any: 1 };
 
 /** Farads under which a capacitor is no can. */
@@ -105,7 +112,8 @@ function looks(told: string): State {
  * How a part was found to be, out of what a person told of a test: the reading first, then what it means.
  * @param blocks whether the part blocks when it is good, as a rectifier or a capacitor does, so that few ohms are a short
  */
-export function stateOf({ test, text, value, condition, pins }: Seen, blocks: boolean): State {
+export function stateOf({ ref, test, text, value, condition, pins }: Seen, blocks: boolean): State {
+  const shortOhms = /^(?:U|IC)\d/u.test(ref ?? '') ? CHIP_SHORT_OHMS : SHORT_OHMS;
   if (condition !== undefined) {
     const word = condition.toLowerCase();
     if (/^(?:good|fine|ok)$/u.test(word)) return 'good';
@@ -117,7 +125,7 @@ export function stateOf({ test, text, value, condition, pins }: Seen, blocks: bo
     if (value === undefined) return 'unknown';
     if (test === 'diode-mode') return value < 0.08 ? 'shorted' : value < 2.2 ? 'good' : 'open';
     if (test === 'resistance' || test === 'continuity')
-      return blocks && value < SHORT_OHMS ? 'shorted' : !blocks && value > 1e6 ? 'open' : 'unknown';
+      return blocks && value < shortOhms ? 'shorted' : !blocks && value > 1e6 ? 'open' : 'unknown';
     if (test === 'esr') return value > ESR.small ? 'off' : value > ESR.any ? 'unknown' : 'good';
     return 'unknown';
   }
@@ -162,7 +170,7 @@ export function stateOf({ test, text, value, condition, pins }: Seen, blocks: bo
     if (/beeps/u.test(told)) return 'good';
     const [first] = numbersIn(text);
     if (first === undefined) return PLAIN_BAD.test(told) ? 'off' : PLAIN_GOOD.test(told) ? 'good' : 'unknown';
-    if (blocks && first < SHORT_OHMS) return 'shorted';
+    if (blocks && first < shortOhms) return 'shorted';
     return PLAIN_BAD.test(told) ? 'off' : 'good';
   }
   if (test === 'esr') {

@@ -122,12 +122,18 @@ const OHMS: Partial<Record<RoleName, readonly [least: number, most: number]>> = 
 /** How sure what has other ohms is left to be that role, as a share. */
 const OFF = 0.1;
 
+/** Pins of a switch inside a chip, as people write them. */
+const SWITCH_PINS = /\b(?:SW|LX|PH)\b|switch pin|\bdrain\b|\bcollector\b|D(?:-| to )S\b/u;
+
 /** Roles of a part as what was measured on it leaves them. */
 export function byReading(
   roles: ReadonlyMap<RoleName, number>,
   seen: Seen,
   circuits: string,
 ): ReadonlyMap<RoleName, number> {
+  // A chip is named by the pins at which it was read: those of a switch inside it.
+  if (/^(?:U|IC)\d/u.test(seen.ref ?? '') && SWITCH_PINS.test(seen.text ?? '') && has('mainSwitch', circuits))
+    return new Map([[(roles.get('standbySwitch') ?? 0) > ELSEWHERE ? 'standbySwitch' : 'mainSwitch', SURELY]]);
   const ohms = seen.ref?.startsWith('R') ? ohmsIn(seen.text) : undefined;
   if (ohms !== undefined)
     return new Map(

@@ -9,6 +9,8 @@ export const RULE = practice({
   /** A bad reading at a guilty part, against one elsewhere; and a bad one that another cause must explain. */
   bad: 22,
   unexplained: 0.45,
+  /** A mains selector that was found set wrong. */
+  setWrong: 200,
   /** A bad one that a cause takes along, and one that it kills where such a part was killed before. */
   inWake: 6,
   killed: 12,
@@ -63,6 +65,8 @@ export const RULE = practice({
   standbyRight: 0.12,
   outside: 5,
   cable: 2,
+  /** A rail that is there, as a share of its volts, and what it leaves of what would keep the unit from starting. */
+  alive: { from: 0.3, leaves: 0.15 },
   /** Rails that sag together: how far, how alike, and what that says. */
   together: { low: 0.95, gone: 0.5, alike: 0.06, bulk: 4, cans: 0.6 },
 });

@@ -39,7 +39,7 @@ export const SIGNS: readonly Sign[] = practice([
     tells: SHORTS,
   },
   {
-    says: /fuse.*(?:clear|sag|clean|slack|droop|hangs|parted|one end|no soot)|wire.*(?:sagged|hangs)/u,
+    says: /fuse.*(?:clear|sag|clean|slack|droop|hangs|parted|one end|no soot)|(?:wire|thread|glass).*(?:sagged|hangs|grey|thin|a gap)/u,
     tells: NO_SHORT,
   },
   {
@@ -160,7 +160,7 @@ export const SIGNS: readonly Sign[] = practice([
     },
   },
   {
-    says: /when (?:it is )?(?:moved|touched|pressed|bent|twisted|turned)|pressing|push(?:ed|ing) on|loose|wobbl|bend|wiggl|flex|\bangle|held (?:at|in)|sleeve/u,
+    says: /when (?:it |the plug |the cord )?(?:is )?(?:moved|touched|pressed|pushed|bent|twisted|turned)|pressing|push(?:ed|ing) (?:on|up|down|aside)|\bthumb\b|loose|wobbl|bend|wiggl|flex|\bangle|held (?:at|in)|sleeve/u,
     tells: { 'solder-joint-cracked': 4, 'cable-broken': 6 },
   },
   {
@@ -301,9 +301,9 @@ export const SIGNS: readonly Sign[] = practice([
     tells: {
       'startup-resistor-open': 0.06,
       'controller-dead': 0.5,
-      'sense-resistor-open': 2,
+      'sense-resistor-open': 1.6,
       'auxiliary-winding-open': 1.6,
-      'vcc-capacitor-dry': 1.3,
+      'vcc-capacitor-dry': 2,
       'output-rectifier-shorted': 1.3,
     },
   },
@@ -407,6 +407,53 @@ export const SIGNS: readonly Sign[] = practice([
       'bulk-dry': 0.6,
     },
   },
+  // What stands at one place and not at the next.
+  {
+    says: /(?:bench|outside|external|lab|second) (?:supply|volts?|feed).{0,60}(?:stops|dies|goes off|falls|only as long).{0,40}(?:taken|removed|off|away|there|gone)/u,
+    tells: {
+      'auxiliary-winding-open': 8,
+      'vcc-capacitor-dry': 1.5,
+      'startup-resistor-open': 0.4,
+      'controller-dead': 0.05,
+      'output-rectifier-shorted': 0.2,
+      'ntc-open': 0.05,
+      'cable-broken': 0.1,
+    },
+  },
+  {
+    says: /(?:bulk|pfc|big can)\b.{0,24}\b(?:3[6-9]\d|4[0-2]\d) ?v?\b/u,
+    tells: {
+      'resonant-capacitor-faded': 2.5,
+      'bulk-dry': 0.6,
+      'pfc-switch-shorted': 0.1,
+      'pfc-diode-shorted': 0.15,
+      'ntc-open': 0.03,
+    },
+  },
+  {
+    says: /same.{0,24}at the output|output.{0,16}(?:same|as much|only) (?:as |what )?(?:the )?(?:input|battery)|battery.{0,24}(?:goes|comes) straight through/u,
+    tells: {
+      'controller-dead': 4,
+      'sense-resistor-open': 1.5,
+      'output-rectifier-shorted': 0.3,
+      'output-rectifier-open': 0.05,
+      'cable-broken': 0.1,
+    },
+  },
+  {
+    says: /\d ?w\b.{0,24}(?:wall|mains|socket|outlet|plug).{0,16}(?:no load|nothing|unloaded|without)|(?:\bhot|\bwarm|degrees).{0,30}(?:nothing connected|no load|without (?:a |any )?load|unloaded|idle)/u,
+    tells: {
+      'transformer-shorted-turns': 5,
+      'snubber-failed': 2,
+      'gate-drive-fault': 1.3,
+      'fan-stuck': 0.2,
+      'overloaded-outside': 0.1,
+    },
+  },
+  {
+    says: /(?:reference|three.legged|\b431).{0,40}(?:no lower|does not (?:pull|conduct|regulate)|stays (?:up|high|open))/u,
+    tells: { 'reference-dead': 6, 'feedback-open': 1.2, 'optocoupler-dead': 0.3 },
+  },
   // What the eye and the nose found.
   {
     says: /bulg|dome|cushion|swollen|vented|crust|leak(?:ed|ing)?\b|electrolyte|brown (?:foot|ring)|fish/u,
@@ -440,7 +487,7 @@ export const SIGNS: readonly Sign[] = practice([
   },
   // Noise, heat, light.
   {
-    says: /\bhum|100 ?hz|120 ?hz|mains ripple/u,
+    says: /\bhum|100 ?hz|120 ?hz|mains ripple|twice the mains/u,
     tells: {
       'bulk-dry': 5,
       'dropper-capacitor-faded': 1.5,
@@ -506,7 +553,7 @@ export const SIGNS: readonly Sign[] = practice([
     },
   },
   {
-    says: /full brightness|full on\b|flat out|full speed|cannot be (?:dimmed|turned down)|always on|full power/u,
+    says: /full(?:y)? bright|bright at (?:every|any|all|each)|full on\b|flat out|full speed|cannot be (?:dimmed|turned down)|always on|full power/u,
     tells: { 'triac-shorted': 15 },
   },
   {

@@ -13,7 +13,7 @@ const CALLED: readonly (readonly [RegExp, RoleName])[] = practice([
   [/\b(?:standby) (?:transistor|fet|chip|switch)/u, 'standbySwitch'],
   [/\b(?:transistors?|fets?|mosfets?|igbts?|main switch)\b/u, 'mainSwitch'],
   [/\bbridge\b|rectifier block/u, 'bridge'],
-  [/\b(?:bulk|(?:big|tall|large|mains) (?:can|cap|capacitor))s?\b/u, 'bulk'],
+  [/\b(?:bulk|(?:big|fat|tall|large|main|mains) (?:cans?|caps?|capacitors?))\b/u, 'bulk'],
   [/varistor|blue (?:disc|part|pill)|\bmov\b/u, 'varistor'],
   [/\bx2?.?(?:cap|capacitor)|(?:yellow|square|plastic|film) (?:box|cap|capacitor)/u, 'xCapacitor'],
   [/\bntc\b|thermistor|inrush/u, 'ntc'],

@@ -103,11 +103,13 @@ function shareLeft(seen: Seen, role: RoleName, { observations }: Complaint, of: 
   return looked + 1 >= count ? 1 : 1 / (count - looked);
 }
 
+const SET_LOW = /\b1(?:00|10|15|17|20|27)\b/u;
+
 /** What a reading of a part, or of a rail, says of every cause. */
 export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh: Weigh): void {
   const rail = seen.rail ?? (seen.ref?.startsWith('rail ') ? seen.ref.slice(5) : undefined);
   if (rail !== undefined) {
-    weighRail(rail, seen, complaint, weigh);
+    weighRail(rail, seen, complaint, of.circuits, weigh);
     return;
   }
   const { ref } = seen;
@@ -117,6 +119,11 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
   const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
   const read = stateOf(seen, likely !== undefined && BLOCKING.has(likely));
   const seenState = likely === 'timing' && read === 'good' && leaks(seen) ? 'off' : read;
+  // A selector reads where it is set; complaints here come from the higher mains.
+  if (likely === 'lineSelector' && SET_LOW.test(seen.text ?? '')) {
+    weigh('line-selector-wrong', RULE.setWrong, `${ref}: ${seen.text ?? ''}`);
+    return;
+  }
   // What fires blocks both ways until then.
   const state =
     seenState === 'open' && seen.test === 'diode-mode' && likely !== undefined && FIRES.has(likely)
@@ -239,10 +246,28 @@ export function weighTogether(observations: readonly Seen[], weigh: Weigh): void
   weigh('output-capacitors-dry', cans, reason);
 }
 
-function weighRail(rail: string, seen: Seen, complaint: Complaint, weigh: Weigh): void {
+/** Circuits whose output is fed by both halves of a period: one rectifier open leaves the half. With one way it leaves nothing. */
+const BOTH_WAYS = /forward|bridge|push|llc|line-transformer|linear/u;
+
+/** Circuits that give nothing while what feeds them is gone or shorted. */
+const STARTED = /flyback|forward|bridge|push|llc|pfc|linear|line-transformer/u;
+/** What a unit that gives its rail cannot have. */
+const NOT_ALIVE: readonly CauseName[] = [
+  'switch-shorted',
+  'bridge-shorted',
+  'bulk-shorted',
+  'varistor-shorted',
+  'fuse-aged',
+  'ntc-open',
+  'startup-resistor-open',
+];
+
+function weighRail(rail: string, seen: Seen, complaint: Complaint, circuits: string, weigh: Weigh): void {
   const ratio = railShare(seen)?.share;
   if (ratio === undefined) return;
   const isStandby = /stand/iu.test(rail);
+  if (!isStandby && ratio > RULE.alive.from && STARTED.test(circuits))
+    for (const name of NOT_ALIVE) weigh(name, RULE.alive.leaves, `${rail} is there`);
   const isRight = ratio > RULE.rail.rightFrom && ratio < RULE.rail.rightTo;
   const shows: Symptom | undefined =
     ratio > RULE.rail.high
@@ -267,7 +292,7 @@ function weighRail(rail: string, seen: Seen, complaint: Complaint, weigh: Weigh)
     return;
   }
   const reading = `${rail} at ${Math.round(100 * ratio)} % of its volts`;
-  if (ratio > RULE.halved.from && ratio < RULE.halved.to) {
+  if (ratio > RULE.halved.from && ratio < RULE.halved.to && BOTH_WAYS.test(circuits)) {
     weigh('output-rectifier-open', RULE.halved.rectifier, reading);
     weigh('output-capacitors-dry', RULE.halved.cans, reading);
   }
