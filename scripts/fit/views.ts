@@ -13,6 +13,7 @@ import { blur } from '../../src/core/topology/fixtures/generator/blur';
 import { composeBoard } from '../../src/core/topology/fixtures/generator/compose';
 import { OTHER_BOARDS } from '../../src/core/topology/fixtures/otherBoards';
 import { PRACTICAL } from '../../src/core/topology/fixtures/practicalBoards';
+import { anchorlessStages, explains } from '../../src/core/topology/partial/anchorless';
 import { isOf, SLOT_CLASSES, type SlotClass } from '../../src/core/topology/partial/classes';
 import { anchorFacts } from '../../src/core/topology/partial/facts/anchorFacts';
 import { boardFactsOf } from '../../src/core/topology/partial/facts/boardFacts';
@@ -133,8 +134,9 @@ function rightOf(anchor: BoardPart, parts: readonly BoardPart[], { stages }: Kno
 export function samplesOf(view: Board, { truth }: Lesson, weight: number): readonly Sample[] {
   const { model, stages } = recognise(view);
   const facts = boardFactsOf(model);
+  const isExplained = explains(anchorlessStages(facts, stages));
   return view.parts.filter(mayAnchor).map((anchor) => {
-    const sheet = anchorFacts(facts, anchor, stages);
+    const sheet = anchorFacts(facts, anchor, stages, isExplained);
     return {
       right: rightOf(anchor, view.parts, truth),
       base: contradicted(sheet),

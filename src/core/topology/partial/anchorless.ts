@@ -17,6 +17,11 @@ export interface SuggestedStage {
   readonly beside?: readonly BoardPart[];
 }
 
+/** Whether stages without an anchor explain a board already. */
+export const explains = (stages: readonly SuggestedStage[]): boolean =>
+  stages.some(({ probability }) => probability >= EXPLAINS_FROM);
+const EXPLAINS_FROM = 0.9;
+
 /** How sure it is: found whole; by the parts that make it up; by some of them. Set on reference boards. */
 const SURE = practice({
   found: 0.9,

@@ -2,7 +2,7 @@ import type { Board, BoardPart } from '../../board';
 import type { FoundStage } from '../match/stage';
 import { modelOf, type Model } from '../model';
 import { fixedAnchors } from '../model/fixed';
-import { anchorlessStages, type SuggestedStage } from './anchorless';
+import { anchorlessStages, explains, type SuggestedStage } from './anchorless';
 import { classify } from './classify';
 import { SLOT_CLASSES } from './classes';
 import { anchorFacts } from './facts/anchorFacts';
@@ -117,11 +117,12 @@ function readAnchors(
 ): Read {
   const facts = boardFactsOf(model);
   const anchorless = anchorlessStages(facts, found);
+  const isExplained = explains(anchorless);
   const fixed = fixedAnchors(model.board);
   const scored = model.board.parts
     .filter(({ ref }) => usual.has(ref))
     .map((anchor) => {
-      const sheet = anchorFacts(facts, anchor, found);
+      const sheet = anchorFacts(facts, anchor, found, isExplained);
       const shares = usual.get(anchor.ref) ?? [];
       const given = fixed.get(anchor.ref);
       const isGiven = SLOT_CLASSES.some((name) => name === given);

@@ -141,6 +141,7 @@ export const WEIGHTS: Readonly<Record<string, Readonly<Record<string, number>>>>
   'input return ruled out at the diode': { buck: -2.5, 'inverting-buck-boost': 1.5 },
   'input return ruled out at the far end': { 'inverting-buck-boost': -2.5, buck: 1 },
   // inventory
+  'another stage explains the board': { none: 1.5, isolated: -0.5 },
   'two windings': { 'boost-pfc': 0.3, single: -0.1, none: 0.2 },
   'three windings': { single: 0.3, clamped: 0.2, none: 0 },
   'many windings': { isolated: 0.3, none: -0.3, 'boost-pfc': -1 },

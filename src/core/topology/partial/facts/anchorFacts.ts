@@ -24,8 +24,16 @@ const GATE_OHMS_BELOW = practice(2e3);
 /** Output power classes of mains supplies, in watts. */
 const WATTS = practice({ small: 12, middle: 75, large: 200 });
 
-/** Everything known of one part that may be the anchor of a stage, by name. `found` are stages that were found whole. */
-export function anchorFacts(board: BoardFacts, anchor: BoardPart, found: readonly FoundStage[]): FactSheet {
+/**
+ * Everything known of one part that may be the anchor of a stage, by name. `found` are stages that were found whole;
+ * `isExplained` says that a stage without an anchor explains the board already, so that none is missed.
+ */
+export function anchorFacts(
+  board: BoardFacts,
+  anchor: BoardPart,
+  found: readonly FoundStage[],
+  isExplained: boolean,
+): FactSheet {
   const sheet = new FactSheet();
   const known = shareKnown(board, anchor);
   foundFacts(board, anchor, found, known, sheet);
@@ -35,8 +43,13 @@ export function anchorFacts(board: BoardFacts, anchor: BoardPart, found: readonl
   if (NO_CHOKE_WINDING.some((name) => sheet.grade(name) > 0.5)) sheet.withdraw('winding used as output choke');
   apartFacts(board, anchor, sheet);
   listFacts(board, anchor, sheet);
+  sheet.note('another stage explains the board', isExplained);
+  if (isExplained) for (const name of MISSED) sheet.withdraw(name);
   return sheet;
 }
+
+/** What speaks for an anchor only since the board would have none without it. */
+const MISSED = ['only transformer', 'only magnetic part'];
 
 /** What shows that a winding is none of an output choke's. */
 const NO_CHOKE_WINDING = [
