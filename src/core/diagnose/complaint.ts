@@ -1,6 +1,6 @@
 import type { Board } from '../board';
 import { practice } from '../evidence';
-import { firstVolts, nominalOf, type Seen } from './readings';
+import { firstVolts, isStandbyRail, nominalOf, type Seen } from './readings';
 import { has, type Described, type RoleBook } from './roles';
 import { ROLES, type RoleName, type Symptom } from './words';
 
@@ -38,16 +38,15 @@ const CHARGED = 120;
 /** Volts under which a step-down converter has a synchronous rectifier. */
 const SYNC_BELOW = practice(2.6);
 
-/** How people name the rail that is always there; purple is its wire in a computer's supply (ATX 12V design guide). */
-const STANDBY = /stand.?by|purple (?:wire|lead)|5 ?v ?sb\b/iu;
-/** Said of such a rail: that it is not there. */
-const NOTHING = /nothing|no (?:volt|rail|5 ?v)|\b0(?:\.\d)? ?v\b|dead|missing|gone/iu;
+/** Said of a standby rail: that it is not there. */
+const GONE =
+  /(?:nothing(?! wrong)|\bno (?:volts?|voltage)|\b0(?:\.\d)? ?v\b)[^,;.]{0,30}(?:purple|5 ?v ?sb|standby (?:rail|volt|supply))|(?:purple (?:wire|lead)|5 ?v ?sb|standby (?:rail|volt\w*|supply))[^,;.]{0,24}(?:nothing(?! wrong)|\b0(?:\.\d)? ?v\b|dead|missing|gone)/iu;
 
 /** Circuits of a unit in one line: what is known, or what such a unit usually has. */
 export function circuitsOf({ unit, topologies, symptom, observations }: Complaint): string {
   const hasStandby =
     symptom.startsWith('standby') ||
-    observations.some(({ rail, ref, text }) => STANDBY.test(`${rail ?? ''} ${ref ?? ''} ${text ?? ''}`));
+    observations.some(({ rail, ref, text }) => isStandbyRail(`${rail ?? ''} ${ref ?? ''} ${text ?? ''}`));
   const kind = (unit?.kind ?? '').toLowerCase();
   const usual = USUAL.find(([is]) => is.test(kind))?.[1] ?? 'flyback';
   const isTiny = (unit?.power ?? Infinity) <= TINY;
@@ -93,8 +92,15 @@ function bulkWords(reading: number | undefined, { circuits }: RoleBook): string 
 
 /** Volts of a bulk can: empty under the first; boosted over the second; between the others it has the mains' crest. */
 const BULK = practice({ empty: 20, boosted: 360, rectified: 150, notBoosted: 345 });
-/** So sure a part is the supply can of the controller for a reading at it to be of that. */
-const SUPPLY_CAN = 0.3;
+/** Cans of other places: a part that is usually one of them, surer than this, is not taken for the bulk can. */
+const OTHER_CANS = [
+  'vccCapacitor',
+  'outputCapacitor',
+  'standbyCapacitor',
+  'inputCapacitor',
+  'store',
+] as const satisfies readonly RoleName[];
+const OTHER_CAN_FROM = 0.1;
 
 /** A can at which a person measured volts first is the bulk can, unless it is usually another: charged, or empty. */
 const isBulkRead = (
@@ -104,7 +110,9 @@ const isBulkRead = (
 ): boolean =>
   reading !== undefined &&
   (reading > CHARGED ||
-    ((value ?? volts) !== undefined && reading < 2 && (roles.get('vccCapacitor') ?? 0) < SUPPLY_CAN));
+    ((value ?? volts) !== undefined &&
+      reading < 2 &&
+      OTHER_CANS.every((role) => (roles.get(role) ?? 0) <= OTHER_CAN_FROM)));
 
 /** An observation as a person would say it, in lower case: readings at a bulk capacitor, a fuse or an inlet are put into words. */
 export function wordsOf(seen: Seen, of: RoleBook): string {
@@ -141,10 +149,7 @@ const IS_OPEN = /blown|open|burnt|melted/u;
 /** The complaint as what was seen makes it: a unit whose fuse or fusible resistor is open is not just dead. */
 export function symptomOf({ symptom, observations }: Complaint, of: RoleBook): Symptom {
   if (symptom !== 'dead' && symptom !== 'standby-dead') return symptom;
-  const isStandby = observations.some(
-    ({ ref, text = '' }) =>
-      ref === undefined && text.split(/[,;.]/u).some((part) => STANDBY.test(part) && NOTHING.test(part)),
-  );
+  const isStandby = observations.some(({ ref, text = '' }) => ref === undefined && GONE.test(text));
   const isBlown = observations.some(({ ref, condition, text }) => {
     if (ref === undefined)
       return /\bfus(?:e|ible)\b[^,;.]{0,24}\b(?:blown|blew|is open|open too|burnt)/u.test(text ?? '');

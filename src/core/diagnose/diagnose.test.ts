@@ -921,3 +921,58 @@ test.each`
   if (factor === 0) expect(change).toBeLessThan(1);
   else expect(change).toBeGreaterThan(factor as number);
 });
+
+const chanceOf = (cause: string, of: Partial<Complaint>): number =>
+  diagnose({
+    unit: { kind: 'adapter' },
+    topologies: ['flyback'],
+    symptom: 'dead',
+    observations: [],
+    ...of,
+  }).causes.find((one) => one.cause === cause)?.probability ?? 0;
+const empty = (ref: string): Partial<Complaint> => ({ observations: [{ ref, test: 'voltage-dc', value: 0 }] });
+const selector = (text: string, vMax = 240): Partial<Complaint> => ({
+  topologies: ['half-bridge'],
+  symptom: 'fuse-blown',
+  board: { parts: [], nameplate: { input: { kind: 'ac', vMin: 90, vMax } } },
+  observations: [{ ref: 'S1', test: 'visual', text }],
+});
+const rails = (...names: string[]): Partial<Complaint> => ({
+  symptom: 'smell',
+  observations: names.map((rail) => ({ rail, volts: 0.9 * Number.parseFloat(rail) })),
+});
+
+test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Partial<Complaint>]>([
+  ['a can that reads nothing is the bulk can', 'ntc-open', empty('C1'), 'more', {}],
+  ['but not one that is usually of the output', 'ntc-open', empty('C12'), 'as much', {}],
+  ['a selector at the lower mains', 'line-selector-wrong', selector('stands at 115'), 'more', selector('at 230')],
+  [
+    'which is right where that is the mains',
+    'line-selector-wrong',
+    selector('at 230'),
+    'as much',
+    selector('set to 115', 125),
+  ],
+  [
+    'and its name says nothing',
+    'line-selector-wrong',
+    selector('clean; name is 115/230'),
+    'less',
+    selector('set to 115'),
+  ],
+  ['rails that are there are one reason', 'switch-shorted', rails('12V', '5V', '3.3V'), 'as much', rails('12V', '5V')],
+])('%s', (_, cause, one, compared, other) => {
+  const [a, b] = [chanceOf(cause, one), chanceOf(cause, other)];
+  const ratio = Math.log(a / b);
+  expect(compared === 'more' ? ratio > 1 : compared === 'less' ? ratio < -1 : Math.abs(ratio) < 0.7).toBe(true);
+});
+
+test.each([
+  ['nothing at all from the purple wire', 'standby-switch-shorted', true],
+  ['it went dead in standby', 'standby-switch-shorted', false],
+  ['nothing wrong with the standby rail', 'standby-switch-shorted', false],
+])('“%s” is a dead standby supply: %s, %s', (text, cause, isSo) => {
+  const of = { unit: { kind: 'pc-supply' }, topologies: ['flyback', 'half-bridge'], observations: [{ text }] };
+  const asStandby = chanceOf(cause, { ...of, symptom: 'standby-dead' });
+  expect(Math.abs(chanceOf(cause, of) - asStandby) < 1e-9).toBe(isSo);
+});

@@ -87,7 +87,7 @@ export function diagnose(complaint: Complaint): Diagnosis {
         strongest.set(key, { name, factor, reason });
     });
   for (const { name, factor, reason } of strongest.values()) weigh(name, factor, reason);
-  weighTogether(complaint.observations, weigh);
+  weighTogether(complaint.observations, circuits, weigh);
   const { amps, volts, watts, sync, diode } = RULE.syncFrom;
   const outputs = complaint.board?.nameplate?.outputs ?? [];
   const isStrong = outputs.some(({ v, i }) => Math.abs(v) <= volts && (i ?? 0) >= amps);

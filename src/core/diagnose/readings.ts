@@ -183,6 +183,9 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
   return PLAIN_GOOD.test(told) ? 'good' : 'unknown';
 }
 
+/** Whether a rail, or what is said of one, is that of a standby supply; purple is its wire in a computer's supply (ATX12V design guide). */
+export const isStandbyRail = (told: string): boolean => /stand.?by|purple (?:wire|lead)|5 ?v ?sb\b/iu.test(told);
+
 /** The first volts that a text tells. */
 export const firstVolts = (text: string): number | undefined => {
   const found = /(?<volts>-?\d+(?:\.\d+)?)\s*(?<milli>m?)V\b/u.exec(text)?.groups;

@@ -1,6 +1,6 @@
 import { CAUSE_NAMES, type CauseName } from './causes';
 import type { Complaint } from './complaint';
-import { firstVolts, isNothing, nominalOf, stateOf, type Seen, type State } from './readings';
+import { firstVolts, isNothing, isStandbyRail, nominalOf, stateOf, type Seen, type State } from './readings';
 import { byReading, type RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { KILLED_BEFORE } from './signs';
@@ -103,7 +103,13 @@ function shareLeft(seen: Seen, role: RoleName, { observations }: Complaint, of: 
   return looked + 1 >= count ? 1 : 1 / (count - looked);
 }
 
-const SET_LOW = /\b1(?:00|10|15|17|20|27)\b/u;
+/** A mains selector that stands at the lower mains; a name such as 115/230 says nothing. */
+const SET_LOW = /(?:stands|set|points|reads|switched|is)\s(?:to |at |on )?1(?:00|10|15|17|20|27)\b(?!\s*\/)/u;
+/** Mains up to which that is right. */
+const LOW_MAINS = 140;
+
+/** Whether a unit is fed with the lower mains, by its nameplate. */
+const isLowMains = ({ board }: Complaint): boolean => (board?.nameplate?.input?.vMax ?? Infinity) <= LOW_MAINS;
 
 /** What a reading of a part, or of a rail, says of every cause. */
 export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh: Weigh): void {
@@ -119,9 +125,8 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
   const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
   const read = stateOf(seen, likely !== undefined && BLOCKING.has(likely));
   const seenState = likely === 'timing' && read === 'good' && leaks(seen) ? 'off' : read;
-  // A selector reads where it is set; complaints here come from the higher mains.
   if (likely === 'lineSelector' && SET_LOW.test(seen.text ?? '')) {
-    weigh('line-selector-wrong', RULE.setWrong, `${ref}: ${seen.text ?? ''}`);
+    if (!isLowMains(complaint)) weigh('line-selector-wrong', RULE.setWrong, `${ref}: ${seen.text ?? ''}`);
     return;
   }
   // What fires blocks both ways until then.
@@ -207,16 +212,33 @@ function railShare(seen: Seen): { readonly name: string; readonly share: number 
   return { name, share: Math.abs(volts) / nominal };
 }
 
+/** Circuits that give nothing while what feeds them is gone or shorted. */
+const STARTED = /flyback|forward|bridge|push|llc|pfc|linear|line-transformer/u;
+/** What a unit that gives its rail cannot have. */
+const NOT_ALIVE: readonly CauseName[] = [
+  'switch-shorted',
+  'bridge-shorted',
+  'bulk-shorted',
+  'varistor-shorted',
+  'fuse-aged',
+  'ntc-open',
+  'startup-resistor-open',
+];
+
 /** Rails that sag together are short of what feeds them all; the cans of one output pull down one. */
-export function weighTogether(observations: readonly Seen[], weigh: Weigh): void {
+export function weighTogether(observations: readonly Seen[], circuits: string, weigh: Weigh): void {
   const { low, gone: least, alike, bulk, cans } = RULE.together;
   const rails = new Map(
     observations.flatMap((seen) => {
       const rail = railShare(seen);
-      return rail && !/stand/iu.test(rail.name) ? [[rail.name, rail.share] as const] : [];
+      return rail && !isStandbyRail(rail.name) ? [[rail.name, rail.share] as const] : [];
     }),
   );
   const shares = [...rails.values()];
+  const [there] = [...rails].filter(([, share]) => share > RULE.alive.from);
+  // Said once, however many rails there are.
+  if (there && STARTED.test(circuits))
+    for (const name of NOT_ALIVE) weigh(name, RULE.alive.leaves, `${there[0]} is there`);
   const gone = [...rails].filter(([, share]) => share < RULE.oneGone.under);
   const right = [...rails].filter(([, share]) => share > RULE.rail.rightFrom && share < RULE.rail.rightTo);
   if (gone.length > 0 && right.length > 0) {
@@ -249,25 +271,10 @@ export function weighTogether(observations: readonly Seen[], weigh: Weigh): void
 /** Circuits whose output is fed by both halves of a period: one rectifier open leaves the half. With one way it leaves nothing. */
 const BOTH_WAYS = /forward|bridge|push|llc|line-transformer|linear/u;
 
-/** Circuits that give nothing while what feeds them is gone or shorted. */
-const STARTED = /flyback|forward|bridge|push|llc|pfc|linear|line-transformer/u;
-/** What a unit that gives its rail cannot have. */
-const NOT_ALIVE: readonly CauseName[] = [
-  'switch-shorted',
-  'bridge-shorted',
-  'bulk-shorted',
-  'varistor-shorted',
-  'fuse-aged',
-  'ntc-open',
-  'startup-resistor-open',
-];
-
 function weighRail(rail: string, seen: Seen, complaint: Complaint, circuits: string, weigh: Weigh): void {
   const ratio = railShare(seen)?.share;
   if (ratio === undefined) return;
-  const isStandby = /stand/iu.test(rail);
-  if (!isStandby && ratio > RULE.alive.from && STARTED.test(circuits))
-    for (const name of NOT_ALIVE) weigh(name, RULE.alive.leaves, `${rail} is there`);
+  const isStandby = isStandbyRail(rail);
   const isRight = ratio > RULE.rail.rightFrom && ratio < RULE.rail.rightTo;
   const shows: Symptom | undefined =
     ratio > RULE.rail.high
