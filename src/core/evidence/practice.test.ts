@@ -37,7 +37,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   substitute: 5,
   sums: 6,
   thermal: 7,
-  topology: 62,
+  topology: 61,
   traced: 43,
   uncertainty: 3,
   walk: 7,

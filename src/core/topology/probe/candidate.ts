@@ -38,7 +38,7 @@ export function pinNamed(name: string, { parts }: Board): NetPin | undefined {
 }
 
 /** A join against the sense of both parts: a cathode on a minus, an anode on a plus. */
-const AGAINST_SENSE = 0.2;
+export const AGAINST_SENSE = practice(0.2);
 const MAY_SHARE_A_NET: ReadonlySet<BoardPart['kind']> = new Set(['ic', 'transformer', 'connector']);
 /** A join that would bridge a part: a drain with its source. */
 const BRIDGES_A_PART = practice(0.1);

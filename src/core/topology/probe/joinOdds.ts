@@ -1,7 +1,6 @@
-import { practice } from '../../evidence';
 import type { BoardPart, NetPin } from '../../board';
 import type { Model } from '../model';
-import { isAgainstSense, placeOf, usualAt, type Place } from './candidate';
+import { AGAINST_SENSE, isAgainstSense, placeOf, usualAt, type Place } from './candidate';
 import { JOIN_SIZES } from './joinSizes';
 import { affinityOf, pinClass, pinSort } from './pinClass';
 
@@ -17,8 +16,6 @@ interface KnownPin {
 const LEAST = 5e-4;
 /** Pins that are joined less often than this are not asked about. */
 const HARDLY_EVER = 0.003;
-/** A join that would turn a part round is so much less likely. */
-const AGAINST_SENSE = practice(0.2);
 const MAY_SHARE_A_NET: ReadonlySet<BoardPart['kind']> = new Set(['ic', 'connector']);
 
 const logit = (share: number): number => {

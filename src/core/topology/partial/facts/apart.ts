@@ -1,6 +1,6 @@
-import { practice } from '../../../evidence';
 import type { BoardPart, Relation } from '../../../board';
 import type { BoardFacts } from './boardFacts';
+import { PRIMARY_STORE } from './railFacts';
 import type { FactSheet } from './sheet';
 
 /** Transistors less likely a power switch than this are not asked about. */
@@ -36,7 +36,7 @@ const NATS_AT_MOST = 3;
  * by the share of the ways that are ruled out; what was not asked counts for nothing.
  */
 export function apartFacts(board: BoardFacts, anchor: BoardPart, sheet: FactSheet): void {
-  const { model, rails, list } = board;
+  const { model, rails } = board;
   const ends = [...new Set(Object.keys(anchor.pins).map((pin) => model.rails.at(anchor, pin)))].filter(
     (rail) => !rails[rail]?.mains,
   );
@@ -45,7 +45,7 @@ export function apartFacts(board: BoardFacts, anchor: BoardPart, sheet: FactShee
   raise(sheet, 'two switches in a row ruled out', rows);
   switchesApart(board, ends, sheet);
   outputsApart(board, anchor, ends, sheet);
-  if (anchor.kind === 'inductor' || list.transformers > 0) returnsApart(board, anchor, returns, sheet);
+  returnsApart(board, anchor, returns, sheet);
 }
 
 const relationOf = ({ model }: BoardFacts, a: number, b: number): Relation => model.rails.relation(a, b);
@@ -92,7 +92,9 @@ function switchesApart(board: BoardFacts, ends: readonly number[], sheet: FactSh
       upper.add(share, relationOf(board, hi, end));
       lower.add(share, relationOf(board, lo, end));
     }
-  for (const part of model.elements.switches.length === 0 || list.switchers > 0 ? model.elements.chips : [])
+  // A chip that is not known may hold the switch as well as one that is known to.
+  const mayBeInside = model.elements.switches.length === 0 || list.switchers + list.unknownChips > 0;
+  for (const part of mayBeInside ? model.elements.chips : [])
     for (const pin of Object.keys(part.pins))
       for (const end of ends) {
         const relation = relationOf(board, model.rails.at(part, pin), end);
@@ -106,16 +108,14 @@ function switchesApart(board: BoardFacts, ends: readonly number[], sheet: FactSh
 
 const raise = (sheet: FactSheet, name: string, tally: Tally) => sheet.raise(name, tally.grade);
 
-/** Stores on rectified mains stand at least so much. */
-const MAINS_STORE_VOLTS = practice(160);
-
 /** The plus of a store on rectified mains, or of the input. */
-const isSupply = ({ rails, isMains }: BoardFacts, rail: number): boolean => {
+const isSupply = (board: BoardFacts, rail: number): boolean => {
+  const { rails, isMains } = board;
   const facts = rails[rail];
   if (!facts || facts.mains) return false;
   return isMains
-    ? facts.stores.some(({ part, plus }) => plus && (part.value?.voltage ?? 0) >= MAINS_STORE_VOLTS)
-    : facts.input && !facts.stores.some(({ plus }) => !plus);
+    ? facts.stores.some(({ part, plus }) => plus && (part.value?.voltage ?? 0) >= PRIMARY_STORE.from)
+    : facts.input && !isReturnPin(board, rail) && !facts.stores.some(({ plus }) => !plus);
 };
 
 /** Where the rectifiers that are at an end cannot lead. */
@@ -176,6 +176,6 @@ const isReturn = (board: BoardFacts, rail: number): boolean => {
   const minus = facts.stores.filter(({ plus }) => !plus);
   if (facts.stores.length > minus.length) return false;
   return isMains
-    ? minus.some(({ part }) => (part.value?.voltage ?? 0) >= MAINS_STORE_VOLTS)
+    ? minus.some(({ part }) => (part.value?.voltage ?? 0) >= PRIMARY_STORE.from)
     : facts.input && (minus.length > 0 || isReturnPin(board, rail));
 };

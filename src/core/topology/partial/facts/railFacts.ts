@@ -47,7 +47,7 @@ export interface RailFacts {
 }
 
 /** Stores of a mains primary stand between these voltages; on the output side below the last, and large. */
-const PRIMARY_STORE = practice({ from: 160, to: 500, outputsBelow: 120 });
+export const PRIMARY_STORE = practice({ from: 160, to: 500, outputsBelow: 120 });
 const OUTPUT_STORE = practice({ voltsAtMost: 100, faradsAtLeast: 1.5e-4 });
 /** A store of a floating supply is no larger. */
 const FLOATING_STORE_AT_MOST = practice(4.7e-5);
