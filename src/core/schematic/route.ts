@@ -102,9 +102,9 @@ export class Router {
       const bucket = buckets[level];
       if (!bucket) continue;
       for (let taken = 0; taken < bucket.length; taken += 1) {
-        const state = bucket[taken] ?? 0;
-        const isUpright = state >= half;
-        const at = isUpright ? state - half : state;
+        const state: number = bucket[taken] ?? 0;
+        const isUpright: boolean = state >= half;
+        const at: number = isUpright ? state - half : state;
         const column = at % columns;
         const row = (at - column) / columns;
         const price = cost[state] ?? 0;
