@@ -1,4 +1,4 @@
-// A knob of a circuit that runs, dragged by the mouse in the browser on the production build: frames a second against those of the
+// A knob of a circuit that runs, turned once a frame in the browser on the production build: frames a second against those of the
 // same page left alone, the longest task of the page, and how many answers came meanwhile.
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -57,25 +57,34 @@ async function drag(page, address, knob) {
   await page.getByText('gives way first', { exact: true }).first().waitFor({ timeout: 180_000 });
   const alone = await watched(page, () => page.waitForTimeout(1000 * SECONDS));
   const slider = page.getByRole('slider', { name: new RegExp(`^${knob}.*slider`) }).first();
-  const box = await slider.boundingBox();
-  let moves = 0;
-  const dragged = await watched(page, async () => {
-    const end = Date.now() + 1000 * SECONDS;
-    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-    await page.mouse.down();
-    for (; Date.now() < end; moves += 1)
-      await page.mouse.move(box.x + box.width * (0.5 + 0.25 * Math.sin(moves / 25)), box.y + box.height / 2);
-    await page.mouse.up();
-  });
+  const dragged = await watched(page, () => slider.evaluate(turned, 1000 * SECONDS));
   return {
     circuit: address.split('/').at(-1),
     'frames a second': (dragged.frames / SECONDS).toFixed(0),
     'of those when left alone': `${Math.round((100 * dragged.frames) / alone.frames)} %`,
     'longest task, ms': Math.round(dragged.longest),
-    // The browser takes the next move of the pointer once it has painted the one before.
-    'moves a second': (moves / SECONDS).toFixed(0),
     'answers a second': (dragged.answers / SECONDS).toFixed(0),
   };
+}
+
+/**
+ * Turns a slider to and fro within a quarter of its span, once a frame as a pointer does; sent from outside, a move waits for the
+ * browser to have taken the one before.
+ */
+function turned(slider, milliseconds) {
+  const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+  const [from, to] = [Number(slider.min), Number(slider.max)];
+  const began = performance.now();
+  return new Promise((resolve) => {
+    const frame = (now) => {
+      const share = 0.5 + 0.25 * Math.sin((now - began) / 400);
+      set.call(slider, Math.round(from + (to - from) * share));
+      slider.dispatchEvent(new Event('input', { bubbles: true }));
+      if (now - began < milliseconds) requestAnimationFrame(frame);
+      else resolve(undefined);
+    };
+    requestAnimationFrame(frame);
+  });
 }
 
 /** Frames, the longest task and the changes of the waves while something goes on. */

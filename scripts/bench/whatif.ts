@@ -3,12 +3,15 @@
 import { answerOf, CIRCUITS, studyOf, type Study } from '../../src/core/whatif';
 
 const PLACES = 40;
+/** Milliseconds of a search while a knob moves, as the page takes them. */
+const BUDGET = 28;
 
 const quantile = (values: readonly number[], share: number) =>
   values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? NaN;
 
 const rows: Record<string, number | string>[] = [];
 const all: number[] = [];
+let underWay = 0;
 for (const circuit of CIRCUITS) {
   const usual = Object.fromEntries(circuit.knobs.map((knob) => [knob.id, knob.usual]));
   const times: number[] = [];
@@ -29,9 +32,13 @@ for (const circuit of CIRCUITS) {
         Math.max(knob.from, knob.usual * (1 + 0.2 * Math.sin((2 * Math.PI * place) / PLACES))),
       );
       const began = performance.now();
-      const next = studyOf(circuit, { ...usual, [knob.id]: value }, { nearby: last.operation });
+      const next = studyOf(
+        circuit,
+        { ...usual, [knob.id]: value },
+        { nearby: last.operation, isOver: () => performance.now() - began > BUDGET },
+      );
       if (!('kind' in next)) {
-        answerOf(next);
+        if (answerOf(next).isUnderWay) underWay += 1;
         last = next;
       }
       times.push(performance.now() - began);
@@ -54,5 +61,5 @@ for (const row of rows)
   );
 const late = all.filter((ms) => ms > 50).length;
 process.stdout.write(
-  `an update: median ${quantile(all, 0.5).toPrecision(3)} ms, nine in ten within ${quantile(all, 0.9).toPrecision(3)} ms, most ${quantile(all, 1).toPrecision(3)} ms; ${late} of ${all.length} over 50 ms (20 a second and none over 50 ms wanted)\n`,
+  `an update: median ${quantile(all, 0.5).toPrecision(3)} ms, nine in ten within ${quantile(all, 0.9).toPrecision(3)} ms, most ${quantile(all, 1).toPrecision(3)} ms; ${late} of ${all.length} over 50 ms, ${underWay} shown before they had settled (20 a second and none over 50 ms wanted)\n`,
 );

@@ -21,6 +21,8 @@ export interface Turn {
   readonly id: string;
   readonly values: Values;
   readonly control?: number;
+  /** Milliseconds after which the search is shown as far as it has come; none, and it goes to its end. */
+  readonly budget?: number;
 }
 /** The circuit as it runs, or why it cannot. */
 export interface Turned {
@@ -47,10 +49,15 @@ const functions = {
     const usual = Object.fromEntries(circuit.knobs.map((knob) => [knob.id, knob.usual]));
     return drawSchematic(analyse(boardOf(circuit, usual))).schematic;
   },
-  turn({ id, values, control }: Turn): Turned {
+  turn({ id, values, control, budget = Infinity }: Turn): Turned {
+    const end = performance.now() + budget;
     const circuit = known(id);
     const nearby = last?.setting.circuit === circuit ? { nearby: last.operation } : {};
-    const study = studyOf(circuit, values, { ...nearby, ...(control === undefined ? {} : { control }) });
+    const study = studyOf(circuit, values, {
+      ...nearby,
+      ...(control === undefined ? {} : { control }),
+      isOver: () => performance.now() > end,
+    });
     if ('kind' in study)
       return {
         message:

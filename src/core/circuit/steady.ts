@@ -145,6 +145,7 @@ export function settlePeriod(
       const before = off;
       off = distance(network, begin.state, run.end);
       if (off < SETTLED) return { way: 'newton', periods, off, run, from, to: from + period };
+      if (isOver()) return { way, periods, off, run, from, to: from + period };
       if (!best || off < best.off) best = { begin, off };
       stuck = off > 0.5 * before ? stuck + 1 : 0;
       const solved = newton(network, begin.state, run);

@@ -40,6 +40,8 @@ export interface Answer {
   readonly figures: Readonly<Record<string, { readonly value: number; readonly unit: Unit }>>;
   /** Whether the figures may be built on: a state that repeats was found. */
   readonly isSettled: boolean;
+  /** The search was ended before its time and may go on. */
+  readonly isUnderWay: boolean;
 }
 
 /** What comes of a fault. */
@@ -81,6 +83,7 @@ export function answerOf(study: Study): Answer {
     waves: wavesOf(study),
     figures,
     isSettled: isSound(operation),
+    isUnderWay: operation.isCut,
   };
 }
 

@@ -6,8 +6,12 @@ import { STRESS_WORDS } from './stresses';
 import { why } from './why';
 
 /** A state that repeats, with every diode in its order and the control where it should be. */
-export const isSound = ({ settled, held }: Operation): boolean =>
-  held !== 'nothing' && settled.way !== 'not settled' && settled.run.unsettled === 0 && settled.run.cut === undefined;
+export const isSound = ({ settled, held, isCut }: Operation): boolean =>
+  !isCut &&
+  held !== 'nothing' &&
+  settled.way !== 'not settled' &&
+  settled.run.unsettled === 0 &&
+  settled.run.cut === undefined;
 
 const shown = (value: number, unit: Unit) => formatQuantity(value, unit, { digits: 3 });
 const volts = (value: number) => shown(value, 'volt');
@@ -15,6 +19,7 @@ const amperes = (value: number) => shown(value, 'ampere');
 
 /** In which mode a circuit runs, and what stands tightest: the line above everything. */
 export function headline(study: Study): string {
+  if (study.operation.isCut) return 'Still settling';
   const [tightest] = study.stresses;
   const { unit } = STRESS_WORDS[tightest?.kind ?? 'heat'];
   const tight = !tightest
@@ -102,6 +107,7 @@ export function reasons(study: Study): readonly string[] {
     );
   if (operation.held === 'limit')
     sentences.push(`The peak current is at its limit, so the output comes to ${volts(output.volts)} only.`);
+  if (operation.isCut) return ['The search for the state that repeats goes on; the figures still move.'];
   if (!isSound(operation))
     sentences.push(
       'No state was found that repeats from period to period: what is shown is one period of many, and its figures may be off.',

@@ -32,6 +32,8 @@ export interface Operation {
   readonly stored: Stored;
   /** Periods that were simulated for all of it. */
   readonly periods: number;
+  /** The search was ended before its time: a further one goes on from here. */
+  readonly isCut: boolean;
 }
 
 /** What is run: the parts of a circuit with the values of its knobs, and how its switches are driven. */
@@ -160,9 +162,7 @@ export function operate(
   let on = nearby?.settled.way === 'not settled' ? undefined : nearby?.settled.run.on;
   let periods = 0;
   let known: Run['phases'] | undefined = nearby?.settled.run.phases;
-  const settle = (
-    control: number | undefined,
-  ): (Omit<Operation, 'held'> & { readonly room: Room }) | NetworkProblem => {
+  const settle = (control: number | undefined): Tried | NetworkProblem => {
     const { deck, period, gates } = deckOf(setting, control, stored);
     const network = networkOf(deck);
     if ('kind' in network) return network;
@@ -186,7 +186,12 @@ export function operate(
     const begun = settled.run.stretches[0];
     stored = storedIn(network, begun ? begun.z : settled.run.end);
     const done = { deck, network, settled, period, gates, stored, periods };
-    return { ...done, ...(control === undefined ? {} : { control }), room: roomLeft(setting, done) };
+    return {
+      ...done,
+      ...(control === undefined ? {} : { control }),
+      room: roomLeft(setting, done),
+      isCut: settled.way === 'not settled' && isOver(),
+    };
   };
   if (drive.kind !== 'duty' && drive.kind !== 'frequency') {
     const only = settle(undefined);
@@ -206,15 +211,16 @@ export function operate(
   let low: Turned | undefined;
   let high: Turned | undefined;
   let before: Turned | undefined;
-  let best: (Omit<Operation, 'held'> & { readonly room: Room }) | undefined;
+  let best: Tried | undefined;
   for (let tries = 0; tries < MOST_TRIES; tries += 1) {
     const one = settle(at(turn));
     if ('kind' in one) return one;
     const { share } = one.room;
     if (!best || Math.abs(share) < Math.abs(best.room.share)) best = one;
-    if (Math.abs(share) < HELD || isOver()) return { ...one, held: one.room.by };
+    if (Math.abs(share) < HELD) return { ...one, held: one.room.by };
     if (share > 0 && turn >= highest) return { ...one, held: 'most' };
     if (share < 0 && turn <= lowest) return { ...one, held: 'least' };
+    if (isOver()) return { ...one, held: one.room.by, isCut: true };
     const here = { turn, room: share, one };
     if (share > 0) low = here;
     else high = here;
@@ -236,10 +242,12 @@ export function operate(
   return best ? { ...best, held: 'nothing' } : { kind: 'singular', nodes: [] };
 }
 
+type Tried = Omit<Operation, 'held'> & { readonly room: Room };
+
 interface Turned {
   readonly turn: number;
   readonly room: number;
-  readonly one: Omit<Operation, 'held'> & { readonly room: Room };
+  readonly one: Tried;
 }
 
 /** A circuit that does not repeat, from its start to its end. */

@@ -72,7 +72,7 @@ export function studySetting(
     };
   };
   const study = once(setting, of.nearby);
-  if ('kind' in study) return study;
+  if ('kind' in study || study.operation.isCut) return study;
   const driven = study.stresses.filter(
     ({ kind, share, ref }) => kind === 'core' && share > 1 && !isSaturating(setting, ref),
   );

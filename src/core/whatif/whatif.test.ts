@@ -82,6 +82,31 @@ describe('stresses against hand sums', () => {
   });
 });
 
+test.each(['flyback', 'half-bridge', 'llc', 'two-switch-forward'])(
+  'a search for %s that is ended before its time goes on from there to the same state',
+  (id) => {
+    const circuit = known(id);
+    const asked = { ...usual(circuit), load: 0.6 * (usual(circuit)['load'] ?? 1) };
+    const whole = studyOf(circuit, asked, { nearby: study(id).operation });
+    if ('kind' in whole) throw new Error(whole.kind);
+    let last: Study = study(id);
+    let [slices, asks] = [0, 0];
+    for (; slices === 0 || (last.operation.isCut && slices < 40); slices += 1) {
+      const most = 2 + slices;
+      asks = 0;
+      const next = studyOf(circuit, asked, { nearby: last.operation, isOver: () => (asks += 1) > most });
+      if ('kind' in next) throw new Error(next.kind);
+      if (next.operation.isCut)
+        expect(answerOf(next)).toMatchObject({ isUnderWay: true, isSettled: false, headline: 'Still settling' });
+      last = next;
+    }
+    expect(slices).toBeGreaterThan(1);
+    expect(answerOf(last)).toMatchObject({ isUnderWay: false, isSettled: true });
+    expect(Math.abs(last.output.volts / whole.output.volts - 1)).toBeLessThan(2e-3);
+    expect(Math.abs(last.input.watts / whole.input.watts - 1)).toBeLessThan(1e-2);
+  },
+);
+
 // By hand: the mode of conduction is decided by the load at the boundary, dI/2 for a buck: 0.45 A here.
 test.each`
   id           | change                    | conduction         | why

@@ -11,6 +11,7 @@ const SHOWN = 7;
 /** How it runs, what is tightest, and what would happen if. */
 export function WhatIfJudgement({
   answer,
+  isUnderWay,
   problem,
   list,
   faults,
@@ -20,6 +21,8 @@ export function WhatIfJudgement({
   onStop,
 }: {
   answer: Answer | undefined;
+  /** The circuit has been turned on, and its words are those of the state before. */
+  isUnderWay: boolean;
   problem: string | undefined;
   list: readonly Fault[];
   faults: Readonly<Record<string, FaultAnswer>>;
@@ -30,7 +33,7 @@ export function WhatIfJudgement({
 }) {
   return (
     <Judgement label="How it runs">
-      <p className="label">How it runs</p>
+      <p className="label">{isUnderWay ? 'How it ran; still settling' : 'How it runs'}</p>
       {problem && (
         <p className="text-[13px] text-stop" role="alert">
           {problem}

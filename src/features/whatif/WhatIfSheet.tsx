@@ -51,7 +51,8 @@ function Running({ circuit, query }: { circuit: PowerCircuit; query: string }) {
     <Halves
       judgement={
         <WhatIfJudgement
-          answer={answer}
+          answer={run.settled ?? answer}
+          isUnderWay={answer?.isUnderWay ?? false}
           problem={run.problem}
           list={list}
           faults={run.faults}

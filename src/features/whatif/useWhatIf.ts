@@ -3,12 +3,14 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Schematic } from '../../core/schematic';
 import { faultsOf, type Answer, type FaultAnswer, type PowerCircuit, type Values } from '../../core/whatif';
-import { startWhatIfWorker } from '../../workers/whatif.client';
+import { startWhatIfWorker, type Turn, type Turned } from '../../workers/whatif.client';
 
 /** What a worker says of a circuit while its knobs are turned. */
 export interface WhatIf {
   readonly schematic?: Schematic;
   readonly answer?: Answer;
+  /** The last one whose search had come to its end: its words stand while the knob moves on. */
+  readonly settled?: Answer;
   /** Why it cannot be run at these values; the last answer still stands. */
   readonly problem?: string;
   /** Faults that have been worked out of the answer that stands. */
@@ -22,16 +24,23 @@ export interface WhatIf {
 /** Milliseconds without a turn before faults are worked out. */
 const REST = 250;
 
-/** Turns come one after another: while one is worked out only the latest waits, and faults only follow when none does. */
+/** Milliseconds of a search while the knob moves, and those after which it is left to go to its end. */
+const BUDGET = { live: 28, most: 2000 } as const;
+
+/** Turns that are asked at once: the next is worked out while the page still draws the one before. */
+const AHEAD = 2;
+
+/** Turns come one after another: of those that wait only the latest is asked, and faults only follow when none does. */
 export function useWhatIf(circuit: PowerCircuit, values: Values, control: number | undefined, first?: string): WhatIf {
   const [schematic, setSchematic] = useState<Schematic>();
   const [answer, setAnswer] = useState<Answer>();
+  const [settled, setSettled] = useState<Answer>();
   const [problem, setProblem] = useState<string>();
   const [faults, setFaults] = useState<Readonly<Record<string, FaultAnswer>>>({});
   const [left, setLeft] = useState(0);
   const worker = useRef<ReturnType<typeof startWhatIfWorker>>(undefined);
   const wanted = useRef<string>(undefined);
-  const isBusy = useRef(false);
+  const inFlight = useRef(0);
   const round = useRef(0);
   const firstFault = useRef(first);
   const question = JSON.stringify({ id: circuit.id, values, ...(control === undefined ? {} : { control }) });
@@ -49,7 +58,7 @@ export function useWhatIf(circuit: PowerCircuit, values: Values, control: number
       .catch(() => setProblem('The circuit could not be drawn.'));
     return () => {
       round.current += 1;
-      isBusy.current = false;
+      inFlight.current = 0;
       started.stop();
     };
   }, [circuit.id]);
@@ -71,32 +80,49 @@ export function useWhatIf(circuit: PowerCircuit, values: Values, control: number
     }
   }
 
+  function show({ answer, message }: Turned) {
+    setFaults({});
+    setLeft(0);
+    if (answer) setAnswer(answer);
+    if (answer && !answer.isUnderWay) setSettled(answer);
+    setProblem(message);
+  }
+
+  const ask = (turn: Turn) => worker.current?.ask((call) => call.turn(turn));
+
+  /** Asks what is wanted last, unless enough is asked already. */
   async function turn() {
-    if (isBusy.current) return;
-    isBusy.current = true;
-    let mine = round.current;
-    while (wanted.current !== undefined) {
-      const asked = JSON.parse(wanted.current) as { id: string; values: Values; control?: number };
-      wanted.current = undefined;
-      round.current += 1;
-      mine = round.current;
-      const turned = await worker.current?.ask((call) => call.turn(asked));
-      if (!turned || round.current !== mine) return;
-      setFaults({});
-      setLeft(0);
-      if (turned.answer) setAnswer(turned.answer);
-      setProblem(turned.message);
+    if (wanted.current === undefined || inFlight.current >= AHEAD) return;
+    const asked = JSON.parse(wanted.current) as Turn;
+    wanted.current = undefined;
+    round.current += 1;
+    const mine = round.current;
+    inFlight.current += 1;
+    const turned = await ask({ ...asked, budget: BUDGET.live });
+    inFlight.current -= 1;
+    if (!turned) return;
+    show(turned);
+    await (wanted.current === undefined ? rest(asked, mine, turned) : turn());
+  }
+
+  /** What has not settled in the time of a live answer goes on for longer and longer; then come the faults. */
+  async function rest(asked: Turn, mine: number, first: Turned) {
+    let turned = first;
+    for (let budget = 2 * BUDGET.live; turned.answer?.isUnderWay && round.current === mine; budget *= 2) {
+      const further = await ask(budget < BUDGET.most ? { ...asked, budget } : asked);
+      if (!further || round.current !== mine) return;
+      turned = further;
+      show(turned);
     }
-    isBusy.current = false;
     // A fault that is begun holds the next turn up: none is while the knob still moves.
     await new Promise((resolve) => setTimeout(resolve, REST));
-    if (round.current === mine && !isBusy.current) await workOutFaults(mine);
+    if (round.current === mine) await workOutFaults(mine);
   }
 
   useEffect(() => {
     wanted.current = question;
     turn().catch(() => {
-      isBusy.current = false;
+      inFlight.current = 0;
       setProblem('The simulation stopped. Reload the page to start it again.');
     });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- `turn` takes what is wanted
@@ -105,6 +131,7 @@ export function useWhatIf(circuit: PowerCircuit, values: Values, control: number
   return {
     ...(schematic ? { schematic } : {}),
     ...(answer ? { answer } : {}),
+    ...(settled ? { settled } : {}),
     ...(problem === undefined ? {} : { problem }),
     faults,
     left,
