@@ -18,6 +18,16 @@ const config = [
     },
   },
   {
+    files: ['src/**/*.tsx'],
+    ignores: ['src/ui/frame/Link.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { paths: [{ name: 'next/link', message: 'Links within the application are those of ui/frame/Link.' }] },
+      ],
+    },
+  },
+  {
     files: ['src/features/**/*.{ts,tsx}', 'src/ui/**/*.tsx', 'src/app/**/*.tsx'],
     ignores: ['**/*.test.*'],
     rules: {

@@ -3,6 +3,8 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   poweredByHeader: false,
   devIndicators: false,
+  // Its readers are on this machine: packing costs more than it saves.
+  compress: false,
   // Types are checked once, by the check; the build need not do it again.
   typescript: { ignoreBuildErrors: true },
   serverExternalPackages: ['@libsql/client', 'sharp'],

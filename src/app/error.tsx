@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import Link from '../ui/frame/Link';
 import { useEffect } from 'react';
 import { EmptyState } from '../ui/feedback/EmptyState';
 import { Evidence } from '../ui/frame/Halves';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../ui/frame/Link';
 import { loadBench } from '../../features/home/pages.server';
 import { loadBuilds } from '../../features/builds/pages.server';
 import { BuildList } from '../../features/builds/BuildList';
@@ -17,10 +17,10 @@ export default async function BenchPage() {
         subtitle={view.subtitle}
         actions={
           <>
-            <Link href={routes.glance()} className="btn" prefetch={false}>
+            <Link href={routes.glance()} className="btn">
               The shop at a glance
             </Link>
-            <Link href={routes.scan()} className="btn" prefetch={false}>
+            <Link href={routes.scan()} className="btn">
               Scan a label
             </Link>
             <Link href={routes.newDonor()} className="btn" data-tone="next">

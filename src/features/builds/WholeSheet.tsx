@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../ui/frame/Link';
 import { MOUNTING_NAMES, MOUNTINGS, PLUG_NAMES, PLUGS } from '../../core/module';
 import { EmptyState } from '../../ui/feedback/EmptyState';
 import { Halves } from '../../ui/frame/Halves';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../ui/frame/Link';
 import { Fragment } from 'react';
 import type { CompareRow, Subject } from '../../core/compare';
 import { formatQuantity } from '../../core/quantity';

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import Link from '../../ui/frame/Link';
 import { routes } from '../../routes';
 import { EmptyState } from '../../ui/feedback/EmptyState';
 import { Evidence } from '../../ui/frame/Halves';

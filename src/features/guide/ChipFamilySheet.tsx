@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../ui/frame/Link';
 import { chipFacts, CHIP_ROLES, outlineOf, PIN_FUNCTIONS, type ChipFamily } from '../../core/chips';
 import { ChosenPin } from '../../ui/charts/ChosenPin';
 import { Halves } from '../../ui/frame/Halves';

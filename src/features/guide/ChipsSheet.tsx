@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../ui/frame/Link';
 import { CHIP_FAMILIES, CHIP_ROLES, type ChipRole } from '../../core/chips';
 import { Evidence } from '../../ui/frame/Halves';
 import { routes } from '../../routes';
@@ -21,7 +21,7 @@ export function ChipsSheet() {
           <ul className="dotted max-w-[860px] text-[13px]">
             {CHIP_FAMILIES.filter((family) => family.role === role).map(({ id, function: does, packages }) => (
               <li key={id} className="grid grid-cols-[190px_1fr_150px] gap-x-3 py-1 max-[620px]:grid-cols-1">
-                <Link href={routes.chip(id)} className="q" prefetch={false}>
+                <Link href={routes.chip(id)} className="q">
                   {id}
                 </Link>
                 <span>{does}</span>

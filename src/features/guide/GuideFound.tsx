@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../ui/frame/Link';
 import { searchGuide, type GuideLine } from '../../core/guide';
 import { routes } from '../../routes';
 import { Evidence } from '../../ui/frame/Halves';

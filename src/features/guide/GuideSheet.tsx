@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../ui/frame/Link';
 import type { ReactNode } from 'react';
 import { GRAMMAR } from '../../core/benchline';
 import { SOURCE_MEANING, SOURCES } from '../../core/evidence';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../ui/frame/Link';
 import { ActionButton } from '../../ui/feedback/ActionButton';
 import { routes } from '../../routes';
 import { dropSumAction } from './actions';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../ui/frame/Link';
 import { QUESTIONS, sumsOf, type Question } from '../../core/sums';
 import { routes } from '../../routes';
 

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../ui/frame/Link';
 import { SUMS } from '../../core/sums';
 import type { RatingName } from '../../core/part';
 import { routes } from '../../routes';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../ui/frame/Link';
 import { kindRule } from '../../core/part';
 import { formatQuantity } from '../../core/quantity';
 import { FIELD_NOTES, type PowerCircuit } from '../../core/whatif';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import Link from './Link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 
@@ -22,13 +22,7 @@ export function Rail({ name, items, foot }: { name: string; items: readonly Rail
         {name}
       </Link>
       {items.map(({ href, label }) => (
-        <Link
-          key={href}
-          href={href}
-          className="tab"
-          aria-current={href === current?.href ? 'page' : undefined}
-          prefetch={false}
-        >
+        <Link key={href} href={href} className="tab" aria-current={href === current?.href ? 'page' : undefined}>
           {label}
         </Link>
       ))}

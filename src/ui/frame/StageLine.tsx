@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import Link from './Link';
 import { useEffect, useRef } from 'react';
 
 export interface Stage {
@@ -33,7 +33,6 @@ export function StageLine({ label, stages, current }: { label: string; stages: r
         <Link
           key={id}
           href={href}
-          prefetch={false}
           className="joint"
           data-state={state}
           aria-current={id === current ? 'step' : undefined}

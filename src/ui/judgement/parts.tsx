@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../frame/Link';
 import type { ReactNode } from 'react';
 import { WeightMark, type Weight } from '../value/marks';
 
@@ -67,7 +67,7 @@ export function RuleLink({ href }: { href: string }) {
   return (
     <>
       {' '}
-      <Link href={href} prefetch={false} className="text-[11.5px] text-ink-2 underline decoration-dotted">
+      <Link href={href} className="text-[11.5px] text-ink-2 underline decoration-dotted">
         rule
       </Link>
     </>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
-import Link from 'next/link';
+import Link from '../frame/Link';
 import { useEffect, useRef, useState } from 'react';
 import { ListRow } from './ListRow';
 import { nextOrder, orderText, rowByKey, type LongPlan, type TableColumn, type TableRow } from './rows';
@@ -98,11 +98,7 @@ export function LongList<Item>({
                   aria-sort={order?.by === id ? (order.down ? 'descending' : 'ascending') : undefined}
                 >
                   {orders.includes(id) ? (
-                    <Link
-                      href={withQuery(url, { order: orderText(nextOrder(id, order)) })}
-                      prefetch={false}
-                      className="hover:text-ink"
-                    >
+                    <Link href={withQuery(url, { order: orderText(nextOrder(id, order)) })} className="hover:text-ink">
                       {name}
                       {order?.by === id && (order.down ? ' ↓' : ' ↑')}
                     </Link>

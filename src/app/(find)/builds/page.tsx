@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { loadBuilds } from '../../../features/builds/pages.server';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Evidence } from '../../../ui/frame/Halves';

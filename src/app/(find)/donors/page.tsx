@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { DonorList } from '../../../features/donors/DonorList';
 import { loadDonors } from '../../../features/donors/pages.server';
 import { routes } from '../../../routes';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { loadGlance } from '../../../features/home/pages.server';
 import { GlanceSheet } from '../../../features/home/GlanceSheet';
 import { PrintButton } from '../../../features/home/PrintButton';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { StockSearch, StockSheet } from '../../../features/stock/find/StockSheet';
 import { loadStock } from '../../../features/stock/pages.server';
 import { routes } from '../../../routes';
@@ -18,17 +18,17 @@ export default async function StockPage({ searchParams }: { searchParams: Search
         actions={
           <>
             {view.rows.length > 0 && (
-              <Link href={routes.labels(view.codes)} className="btn" prefetch={false}>
+              <Link href={routes.labels(view.codes)} className="btn">
                 Labels
               </Link>
             )}
-            <Link href={routes.scan()} className="btn" prefetch={false}>
+            <Link href={routes.scan()} className="btn">
               Scan
             </Link>
-            <Link href={routes.bins()} className="btn" prefetch={false}>
+            <Link href={routes.bins()} className="btn">
               Bins
             </Link>
-            <Link href={routes.types()} className="btn" prefetch={false}>
+            <Link href={routes.types()} className="btn">
               Types
             </Link>
             <Link href={routes.newLot()} className="btn" data-tone="next">

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { TypesSheet } from '../../../features/types/TypesSheet';
 import { loadTypes } from '../../../features/types/pages.server';
 import { PageHead } from '../../../ui/frame/Page';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { Section } from '../../../ui/judgement/parts';
 import { ChosenPin } from '../../../ui/charts/ChosenPin';
 import type { ChipView } from './partIdentity.server';

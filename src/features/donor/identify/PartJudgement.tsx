@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { Judgement } from '../../../ui/judgement/Judgement';
 import { Caution, Findings, Section } from '../../../ui/judgement/parts';
 import { Facts } from '../../../ui/value/Facts';

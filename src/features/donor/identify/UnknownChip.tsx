@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SubmitButton } from '../../../ui/form/fields';
 import { Section } from '../../../ui/judgement/parts';

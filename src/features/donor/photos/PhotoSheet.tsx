@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { STATION_LABEL, STATIONS } from '../../../core/station';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ConfirmButton } from '../../../ui/feedback/ConfirmButton';

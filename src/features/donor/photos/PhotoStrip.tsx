@@ -1,7 +1,7 @@
 'use client';
 
 import { ProgressLine } from '../../../ui/feedback/ProgressLine';
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { useRouter } from 'next/navigation';
 import { useId, useRef, useState, type DragEvent } from 'react';
 import type { StationName } from '../../../core/station';
@@ -133,7 +133,7 @@ export function PhotoStrip({
         <ul className="mt-2.5 grid grid-cols-[repeat(auto-fill,minmax(132px,1fr))] gap-2.5" aria-label="Photos so far">
           {photos.map(({ id: photoId, href, small, message, pins }) => (
             <li key={photoId}>
-              <Link href={href} className="block" prefetch={false}>
+              <Link href={href} className="block">
                 {/* A route of this server; the optimiser would only shrink what is small already. */}
                 {/* eslint-disable-next-line @next/next/no-img-element */}
                 <img src={small} alt={message} className="aspect-[4/3] w-full border border-rule-2 object-cover" />

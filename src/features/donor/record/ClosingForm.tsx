@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { useState } from 'react';
 import type { OutcomeName } from '../../../core/donor';
 import { routes } from '../../../routes';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { routes } from '../../../routes';
 
 const CHOICES = [

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { NONE, SYMPTOMS } from '../../../core/diagnose';
 import { counted } from '../../../core/quantity';
 import { ActionButton } from '../../../ui/feedback/ActionButton';

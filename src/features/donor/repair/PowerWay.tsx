@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { LoneSymbol } from '../../../ui/schematic/ink';
 import { routes } from '../../../routes';
 import type { WayPart } from './view.server';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { LazyDecayChart } from '../../../ui/charts/LazyDecayChart';
 import { Halves } from '../../../ui/frame/Halves';
@@ -106,7 +106,6 @@ function StoreEntry({ card }: { card: StoreCard }) {
     <li className="rounded-[3px] border border-rule bg-lift" data-selected={card.selected ? '' : undefined}>
       <Link
         href={card.href}
-        prefetch={false}
         aria-current={card.selected ? 'true' : undefined}
         className={`block px-4 pt-3 pb-3 ${card.selected ? 'shadow-[inset_0_3px_0_var(--ochre)]' : ''}`}
       >

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import type { ReactNode } from 'react';
 import { GRAMMAR } from '../../../core/benchline';
 import { EVERY_LINE_EXAMPLES } from '../../../core/everyLine';
@@ -102,7 +102,7 @@ function DonorHead({
         </svg>
         <span>repair</span>
         {BRANCHES.map(({ id, label, href }) => (
-          <Link key={id} href={href(code)} prefetch={false} aria-current={branch === id ? 'page' : undefined}>
+          <Link key={id} href={href(code)} aria-current={branch === id ? 'page' : undefined}>
             <i aria-hidden="true" />
             {label}
           </Link>

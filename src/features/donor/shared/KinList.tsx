@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { routes } from '../../../routes';
 import { Section } from '../../../ui/judgement/parts';
 import type { KinView } from './kin.server';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { routes } from '../../../routes';
 import type { BoardAnswer } from '../../../workers/board.contract';
 import type { TraceView } from './view.server';
@@ -39,11 +39,7 @@ export function PinTable({
               {sideWord(answer?.analysis.sides[`${ref}.${Object.keys(pins)[0] ?? ''}`])}
             </span>
             {held?.startsWith(`${ref}.`) && (
-              <Link
-                className="ml-2 text-[12px] underline decoration-dotted"
-                href={routes.replace(code, { part: ref })}
-                prefetch={false}
-              >
+              <Link className="ml-2 text-[12px] underline decoration-dotted" href={routes.replace(code, { part: ref })}>
                 what takes its place
               </Link>
             )}

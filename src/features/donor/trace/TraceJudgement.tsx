@@ -1,7 +1,7 @@
 'use client';
 
 import type { TracedEntry } from './schema';
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { TOPOLOGY_WORDS } from '../../../core/board';
 import { routes } from '../../../routes';
 import { ActionButton } from '../../../ui/feedback/ActionButton';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SubmitButton, TextField } from '../../../ui/form/fields';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
@@ -87,7 +87,7 @@ function drawerRow(cabinet: string, { code, lots, pieces, capacity, full, counte
       count: {
         text: 'count it',
         shown: (
-          <Link href={routes.stocktake(code)} className="underline decoration-dotted" prefetch={false}>
+          <Link href={routes.stocktake(code)} className="underline decoration-dotted">
             count it
           </Link>
         ),
@@ -116,7 +116,7 @@ function BinsJudgement({ view, ageing }: { view: BinsView; ageing: AgeingView })
         <Section label="Over-full">
           {full.map(({ code, message }) => (
             <p key={code}>
-              <Link className="ref" href={routes.stock({ find: `bin:${code}` })} prefetch={false}>
+              <Link className="ref" href={routes.stock({ find: `bin:${code}` })}>
                 {code}
               </Link>{' '}
               {message}
@@ -146,7 +146,7 @@ function OldLots({ label, lots }: { label: string; lots: AgeingView['cans'] }) {
       <ul>
         {lots.slice(0, 8).map(({ code, title, bin, message }) => (
           <li key={code} className="mb-1.5">
-            <Link className="ref" href={routes.lot(code)} prefetch={false}>
+            <Link className="ref" href={routes.lot(code)}>
               {code}
             </Link>{' '}
             {title}, {bin}: <span className="text-ink-2">{message}</span>

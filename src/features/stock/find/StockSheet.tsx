@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
 import { Halves } from '../../../ui/frame/Halves';
 import { Judgement } from '../../../ui/judgement/Judgement';
@@ -34,7 +34,7 @@ export function StockSearch({ view }: { view: StockView }) {
         <p className="mt-1.5 flex flex-wrap gap-x-3 gap-y-1 text-[13px]">
           <span className="text-ink-2">Did you mean</span>
           {view.maybe.map(({ text, href }) => (
-            <Link key={text} href={href} prefetch={false} className="font-mono underline decoration-dotted">
+            <Link key={text} href={href} className="font-mono underline decoration-dotted">
               {text}
             </Link>
           ))}
@@ -47,7 +47,7 @@ export function StockSearch({ view }: { view: StockView }) {
             <p key={label} className="flex flex-wrap gap-x-2.5 text-ink-2">
               <span>{label}</span>
               {choices.map(({ word, n, href }) => (
-                <Link key={word} href={href} prefetch={false} className="hover:text-ink">
+                <Link key={word} href={href} className="hover:text-ink">
                   <b className="font-semibold text-ink">{word}</b> {n}
                 </Link>
               ))}
@@ -67,7 +67,7 @@ function SavedFilters({ view: { find, saved, problem } }: { view: StockView }) {
     <div className="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[12.5px]" aria-label="Saved searches">
       {saved.map(({ id, name, filter, href }) => (
         <span key={id} className="inline-flex items-baseline gap-1">
-          <Link href={href} prefetch={false} title={filter} className="underline decoration-dotted">
+          <Link href={href} title={filter} className="underline decoration-dotted">
             {name}
           </Link>
           {filter === find && <DropFilter id={id} name={name} />}
@@ -111,7 +111,7 @@ export function StockSheet({ view }: { view: StockView }) {
       {view.near.map(({ message, href, rows }) => (
         <section key={message} className="mt-6" aria-label={message}>
           <h2 className="label mb-1">
-            <Link href={href} prefetch={false} className="underline decoration-dotted">
+            <Link href={href} className="underline decoration-dotted">
               {message}
             </Link>
           </h2>
@@ -133,7 +133,7 @@ export function StockSheet({ view }: { view: StockView }) {
             </a>
           ))}
         </span>
-        <Link href={routes.bringLots()} className="underline decoration-dotted" prefetch={false}>
+        <Link href={routes.bringLots()} className="underline decoration-dotted">
           import lots from a list
         </Link>
       </p>
@@ -204,7 +204,7 @@ function StockJudgement({ view }: { view: StockView }) {
         <Section label="Nearly">
           {near.map(({ message, href }) => (
             <p key={message}>
-              <Link href={href} prefetch={false} className="underline decoration-dotted">
+              <Link href={href} className="underline decoration-dotted">
                 {message}
               </Link>
             </p>

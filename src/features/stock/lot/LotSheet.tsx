@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../ui/frame/Link';
 import type { ReactNode } from 'react';
 import { timesOver } from '../../../core/stock';
 import { Halves } from '../../../ui/frame/Halves';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../../ui/frame/Link';
 import { notFound } from 'next/navigation';
 import { QUESTIONS, sumById } from '../../../../core/sums';
 import { loadOrigin } from '../../../../features/sums/pages.server';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../../ui/frame/Link';
 import { donorReport } from '../../../../features/donor/record/report.server';
 import { leftOutIn } from '../../../../features/donor/record/reportBundle';
 import { ReportActions } from '../../../../features/donor/record/ReportActions';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../../ui/frame/Link';
 import { DonorPage } from '../../../../features/donor/shared/DonorPage';
 import { TestSheet } from '../../../../features/donor/test/TestSheet';
 import { testView } from '../../../../features/donor/test/view.server';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import Link from '../../../../ui/frame/Link';
 import { useState } from 'react';
 import { splitPin, type BoardPart } from '../../../../core/board';
 import type { Point } from '../../../../core/photo';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../../ui/frame/Link';
 import { strained } from '../../../../core/traced';
 import { routes } from '../../../../routes';
 import { ProgressLine } from '../../../../ui/feedback/ProgressLine';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useMemo, useState } from 'react';
-import Link from 'next/link';
+import Link from '../../../../ui/frame/Link';
 import { splitPin } from '../../../../core/board';
 import { counted, formatQuantity } from '../../../../core/quantity';
 import type { SchematicView as Shown } from '../../../../core/schematic';

@@ -1,7 +1,7 @@
 'use client';
 
 import Form from 'next/form';
-import Link from 'next/link';
+import Link from '../../../../ui/frame/Link';
 import { PAPERS, type Paper } from '../../../../core/schematic';
 import { routes } from '../../../../routes';
 import { EmptyState } from '../../../../ui/feedback/EmptyState';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '../../../../../ui/frame/Link';
 import { notFound } from 'next/navigation';
 import { circuitById } from '../../../../../core/whatif';
 import { WhatIfSheet } from '../../../../../features/whatif/WhatIfSheet';
