@@ -194,6 +194,28 @@ test.each(RULED_OUT)('an answer of no speaks too: %s', (fact, parts, separate, f
   expect(sheet?.grade(`${fact.charAt(0).toLowerCase()}${fact.slice(1)}`)).toBeGreaterThan(0.5);
 });
 
+const AT_LINE = (volts: number, series: string): readonly BoardPart[] => [
+  part('J1', 'connector', 'L=l N=n', { role: 'mains-inlet' }),
+  OUTLET,
+  part('C1', 'capacitor', `1=${series} 2=ac`, { subtype: 'x', value: { capacitance: 6.8e-7, voltage: 310 } }),
+  part('BR1', 'bridge', 'AC1=ac AC2=n +=plus -=gnd'),
+  part('C2', 'capacitor', '+=plus -=gnd', { value: { capacitance: 2.2e-4, voltage: volts } }),
+  part('D1', 'diode', 'A=gnd K=plus', { subtype: 'zener' }),
+  part('R1', 'resistor', '1=plus 2', { value: { resistance: 1500 } }),
+  SPARE_CHOKE,
+];
+
+test.each([
+  ['between a line and the bridge', AT_LINE(35, 'l'), true],
+  ['its other end still open', AT_LINE(35, 'free'), true],
+  ['not placed, before a store that cannot stand the mains', AT_LINE(35, 'n'), true],
+  ['across the lines, before a store for the rectified mains', AT_LINE(400, 'n'), false],
+] as const)('a capacitor %s, a choke unattached in the list', (_, parts, drops) => {
+  const { stages } = analyse({ parts });
+  const sure = stages.filter(({ probability }) => probability >= 0.5).map(({ topology }) => topology);
+  expect(sure).toEqual(drops ? ['capacitive-dropper'] : []);
+});
+
 test('two windings that a capacitor may still couple are no sure transformer, and the capacitor is asked about', () => {
   const parts = [
     FED,

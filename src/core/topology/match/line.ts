@@ -78,6 +78,14 @@ function droppers({ board, nets, elements, held, rails }: Model): readonly Found
   const dropper = elements.capacitors.find(
     ({ a, b }) => (held.dropped.has(a) && held.mains.has(b)) || (held.dropped.has(b) && held.mains.has(a)),
   );
+  // Across the ends of a bridge it only filters what comes to it.
+  const isAcross = rectifiers.some(
+    (part) =>
+      part.kind === 'bridge' &&
+      dropper !== undefined &&
+      ['AC1', 'AC2'].every((pin) => [dropper.a, dropper.b].includes(rails.at(part, pin))),
+  );
+  if (isAcross) return [];
   return [
     made(
       {

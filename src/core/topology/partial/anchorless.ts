@@ -98,10 +98,14 @@ function thyristorJoins({ model, rails }: BoardFacts, part: BoardPart): number {
 }
 
 /** What the joins of a capacitor say for its dropping the mains. */
-function dropperJoins({ model, rails }: BoardFacts, capacitor: BoardPart): number {
-  const ends = Object.keys(capacitor.pins).map((pin) => rails[model.rails.at(capacitor, pin)]);
+function dropperJoins({ board, model, rails }: BoardFacts, capacitor: BoardPart): number {
+  const at = Object.keys(capacitor.pins).map((pin) => model.rails.at(capacitor, pin));
+  const ends = at.map((rail) => rails[rail]);
   const onLine = ends.filter((facts) => isLine(facts, rails)).length;
-  if (onLine > 1) return JOINED.acrossTheLines;
+  const isAcrossBridge = board.parts.some(
+    (bridge) => bridge.kind === 'bridge' && ['AC1', 'AC2'].every((pin) => at.includes(model.rails.at(bridge, pin))),
+  );
+  if (onLine > 1 || isAcrossBridge) return JOINED.acrossTheLines;
   const isRectified = ends.some(
     (facts) => facts && !facts.mains && (facts.bridgeAc || facts.out.length + facts.in.length > 0),
   );
@@ -116,6 +120,32 @@ function lowStoreOnLine({ model, rails }: BoardFacts): BoardPart | undefined {
   const near = new Set([...behind, ...[...rails.keys()].filter((rail) => rails[rail]?.mains)]);
   return [...near]
     .flatMap((rail) => rails[rail]?.stores ?? [])
+    .find(({ part: { value } }) => (value?.voltage ?? Infinity) <= LOW_STORE_VOLTS)?.part;
+}
+
+/** Whether a capacitor lies at one end of a bridge that has a line of the mains at its other, and not at that line itself. */
+function isInSeriesWithBridge({ board, model, rails }: BoardFacts, capacitor: BoardPart): boolean {
+  const ends = Object.keys(capacitor.pins).map((pin) => model.rails.at(capacitor, pin));
+  return board.parts
+    .filter(({ kind }) => kind === 'bridge')
+    .some((bridge) => {
+      const [one, other] = [model.rails.at(bridge, 'AC1'), model.rails.at(bridge, 'AC2')];
+      return [
+        [one, other],
+        [other, one],
+      ].some(([near = -1, far = -1]) => ends.includes(near) && !ends.includes(far) && rails[far]?.mains);
+    });
+}
+
+/** The same across a bridge that has the mains at one of its ends: no converter's own supply lies there. */
+function lowStoreOfBridge({ board, model, rails }: BoardFacts): BoardPart | undefined {
+  return board.parts
+    .filter(({ kind }) => kind === 'bridge')
+    .filter((bridge) => ['AC1', 'AC2'].some((pin) => rails[model.rails.at(bridge, pin)]?.mains))
+    .flatMap((bridge) => {
+      const minus = model.rails.at(bridge, '-');
+      return (rails[model.rails.at(bridge, '+')]?.stores ?? []).filter(({ far }) => far === minus);
+    })
     .find(({ part: { value } }) => (value?.voltage ?? Infinity) <= LOW_STORE_VOLTS)?.part;
 }
 
@@ -160,14 +190,14 @@ function phaseControl(facts: BoardFacts): readonly SuggestedStage[] {
 function dropper(facts: BoardFacts): readonly SuggestedStage[] {
   const parts = fittedParts(facts);
   const { list } = facts;
+  const judged = parts
+    .filter(({ kind, pins }) => kind === 'capacitor' && !('+' in pins))
+    .map((part) => ({ part, joins: dropperJoins(facts, part) }))
+    .toSorted((a, b) => b.joins - a.joins);
   const capacitorFrom = (least: number) =>
-    parts
-      .filter(
-        ({ kind, subtype, value }) =>
-          kind === 'capacitor' && (subtype === 'x' || subtype === 'film') && (value?.capacitance ?? 0) >= least,
-      )
-      .map((part) => ({ part, joins: dropperJoins(facts, part) }))
-      .toSorted((a, b) => b.joins - a.joins)[0];
+    judged.find(
+      ({ part: { subtype, value } }) => (subtype === 'x' || subtype === 'film') && (value?.capacitance ?? 0) >= least,
+    );
   const stage = (
     probability: number,
     capacitor: BoardPart,
@@ -184,11 +214,31 @@ function dropper(facts: BoardFacts): readonly SuggestedStage[] {
       beside: [capacitor],
     },
   ];
-  const converts = parts.some(({ kind }) => ['transformer', 'inductor', 'nmos', 'pmos', 'igbt'].includes(kind));
-  const zener = parts.find(({ kind, subtype }) => kind === 'diode' && subtype === 'zener');
   const slow = parts.filter(
     ({ kind, subtype }) => kind === 'bridge' || (kind === 'diode' && (subtype ?? 'rectifier') === 'rectifier'),
   );
+  // Shown by its joins it is one, whatever else lies in the list; a store for the whole mains speaks against it.
+  const storeVolts = parts.flatMap(({ kind, pins, value }) =>
+    kind === 'capacitor' && '+' in pins && value?.voltage !== undefined ? [value.voltage] : [],
+  );
+  const isLow = storeVolts.length > 0 && storeVolts.every((volts) => volts <= LOW_STORE_VOLTS);
+  const inSeries = judged.find(
+    ({ part, part: { subtype, value }, joins }) =>
+      isLow &&
+      joins >= JOINED.load &&
+      isInSeriesWithBridge(facts, part) &&
+      (subtype === undefined || subtype === 'x' || subtype === 'film') &&
+      (value?.capacitance ?? DROPPER_AT_LEAST.withZener) >= DROPPER_AT_LEAST.withZener,
+  );
+  if (inSeries)
+    return stage(
+      withJoins(SURE.parts, inSeries.joins),
+      inSeries.part,
+      slow.length > 0 ? slow : parts.filter(({ kind }) => kind === 'diode'),
+      `${inSeries.part.ref} lies between a line of the mains and the rectifier: it drops the mains.`,
+    );
+  const converts = parts.some(({ kind }) => ['transformer', 'inductor', 'nmos', 'pmos', 'igbt'].includes(kind));
+  const zener = parts.find(({ kind, subtype }) => kind === 'diode' && subtype === 'zener');
   const small = capacitorFrom(DROPPER_AT_LEAST.withZener);
   if (!converts && zener && small && slow.length > 0)
     return stage(
@@ -197,13 +247,13 @@ function dropper(facts: BoardFacts): readonly SuggestedStage[] {
       slow,
       `${small.part.ref} can drop the mains for ${zener.ref}, and nothing else here could lower it.`,
     );
-  const low = converts ? undefined : lowStoreOnLine(facts);
+  const low = converts ? lowStoreOfBridge(facts) : lowStoreOnLine(facts);
   if (low)
     return stage(
       SURE.lowStore,
       low,
       slow,
-      `${low.ref} stands ${low.value?.voltage ?? ''} V only and lies behind the mains with no transformer: something must lower it.`,
+      `${low.ref} stands ${low.value?.voltage ?? ''} V only and lies behind the mains with no transformer between: something must lower it.`,
     );
   const large = capacitorFrom(DROPPER_AT_LEAST.alone);
   const rectifiers = parts.filter(({ kind }) => kind === 'bridge' || kind === 'diode');

@@ -119,6 +119,7 @@ export const WEIGHTS: Readonly<Record<string, Readonly<Record<string, number>>>>
   'boost cell not at the bridge': { 'boost-pfc': -2, boost: 0.6 },
   'beside a stage that was found whole': { none: 2.5 },
   'in no stage that was found whole': { none: 1.5 },
+  'nothing of it is joined': { none: 1 },
   'two windings at one totem pole': { none: 2.5, isolated: -1 },
   'before another transformer': { none: 1.5, isolated: -0.5 },
   // what is known not to be joined

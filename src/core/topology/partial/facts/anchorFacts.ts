@@ -17,6 +17,8 @@ const SHARED_ANCHOR: ReadonlySet<string> = new Set(['sepic', 'cuk', 'buck', 'boo
 const FOUND_COUNTS = { from: 0.25, to: 0.75, least: 0.15 } as const;
 /** From here on it means something that no stage was found with a part. */
 const MISSING_COUNTS = { from: 0.6, to: 0.9 } as const;
+/** And that nothing of a part is joined: it may lie beside the board, or serve a stage that is traced last. */
+const IDLE_COUNTS = { from: 0.2, to: 0.7 } as const;
 /** Chokes by inductance. */
 const CHOKE = practice({ large: { from: 1.2e-4, to: 2e-3 }, pointOfLoad: 3e-6 });
 /** Resistance from a winding's end to a gate it drives. */
@@ -37,6 +39,7 @@ export function anchorFacts(
   const sheet = new FactSheet();
   const known = shareKnown(board, anchor);
   foundFacts(board, anchor, found, known, sheet);
+  if (known === 0) sheet.raise('nothing of it is joined', ramp(board.traced, IDLE_COUNTS.from, IDLE_COUNTS.to));
   if (anchor.kind === 'transformer') transformerFacts(board, anchor, known, sheet);
   else chokeKindFacts(anchor, sheet);
   cellFacts(board, anchor, sheet);
