@@ -46,6 +46,10 @@ const check = (
 const DIODE_GOOD = 'about 0.4 to 0.6 V one way, open the other';
 const SHORT = 'near 0 V both ways: shorted';
 const MAINS = /line-transformer|linear|flyback|forward|bridge|push|llc|pfc|resonan|offline|dimmer|phase|dropper/u;
+/** Units that feed LEDs. */
+const LIT = /led|light|lamp|panel|luminaire|strip/u;
+/** Circuits with a store at what feeds them. */
+const FED = new RegExp(`${MAINS.source}|^(?:buck|boost|sepic|inverting|cuk)`, 'u');
 const LOW_INPUT = /^(?:buck|boost|sepic|inverting|cuk)\b(?!-)/u;
 const LINE = /phase|dropper|pulse|discharge|linear|line-transformer|ignit/u;
 /** Circuits without a start from the mains: their controller is fed by what they convert. */
@@ -84,10 +88,12 @@ export const CAUSES = practice({
     common: 1,
     wake: ['bridge', 'ntc'],
     symptoms: { 'fuse-blown': 0.7, 'trips-breaker': 0.15, smell: 0.15 },
-    needs: MAINS,
-    never: LOW_INPUT,
-    roles: ['bulk'],
-    checks: [check('bulk', 'resistance', 'climbs past 100 kΩ', 'stays under a few ohms')],
+    needs: FED,
+    roles: ['bulk', 'inputCapacitor'],
+    checks: [
+      check('bulk', 'resistance', 'climbs past 100 kΩ', 'stays under a few ohms'),
+      check('inputCapacitor', 'resistance', 'climbs past 100 kΩ', 'stays under a few ohms'),
+    ],
     together: 'All bulk capacitors of the pair, and the bridge and NTC that fed the short.',
   },
   'varistor-shorted': {
@@ -380,10 +386,14 @@ export const CAUSES = practice({
     label: 'PFC switch shorted',
     common: 5,
     wake: ['pfcDiode', 'sense', 'gate', 'controller'],
-    symptoms: { 'fuse-blown': 0.85, 'trips-breaker': 0.1, dead: 0.04 },
+    // A gate that is punched through leaves the stage idle: what is behind runs on the mains' crest.
+    symptoms: { 'fuse-blown': 0.85, 'trips-breaker': 0.1, dead: 0.04, 'rail-low': 0.03, hiccup: 0.02 },
     needs: /pfc/u,
     roles: ['pfcSwitch'],
-    checks: [check('pfcSwitch', 'diode-mode', DIODE_GOOD, SHORT, { pins: 'D-S' })],
+    checks: [
+      check('pfcSwitch', 'diode-mode', DIODE_GOOD, SHORT, { pins: 'D-S' }),
+      check('pfcSwitch', 'resistance', 'kilohms', 'a few ohms: the gate is punched through', { pins: 'G-S' }),
+    ],
     together: 'PFC diode, gate resistor, sense resistor and PFC controller.',
   },
   'pfc-diode-shorted': {
@@ -572,7 +582,7 @@ export const CAUSES = practice({
     label: 'LED string open',
     common: 3,
     symptoms: { dead: 0.45, flicker: 0.4, 'rail-high': 0.2 },
-    needs: /led|light|lamp/u,
+    needs: LIT,
     roles: ['leds'],
     checks: [check('leds', 'diode-mode', 'each LED glows', 'one is open', { tells: 0.85 })],
     together: 'The driver’s output capacitor, which stood its open voltage.',

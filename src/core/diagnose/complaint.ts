@@ -38,6 +38,9 @@ const CHARGED = 120;
 /** Volts under which a step-down converter has a synchronous rectifier. */
 const SYNC_BELOW = practice(2.6);
 
+/** Said of a unit that feeds LEDs; one LED is a mere sign that it is on. */
+const SPEAKS_OF_LEDS = /\bleds\b|led string|\bstrips?\b|backlight|panel (?:breathes|blinks|flashes|flickers|pulses)/iu;
+
 /** Said of a standby rail: that it is not there. */
 const GONE =
   /(?:nothing(?! wrong)|\bno (?:volts?|voltage)|\b0(?:\.\d)? ?v\b)[^,;.]{0,30}(?:purple|5 ?v ?sb|standby (?:rail|volt|supply))|(?:purple (?:wire|lead)|5 ?v ?sb|standby (?:rail|volt\w*|supply))[^,;.]{0,24}(?:nothing(?! wrong)|\b0(?:\.\d)? ?v\b|dead|missing|gone)/iu;
@@ -56,7 +59,8 @@ export function circuitsOf({ unit, topologies, symptom, observations }: Complain
   const isSync =
     known.startsWith('buck') &&
     observations.some(({ rail }) => rail !== undefined && (nominalOf(rail) ?? Infinity) < SYNC_BELOW);
-  const own = `${known} ${kind}${isSync ? ' sync' : ''}`.trim();
+  const isLit = observations.some(({ text }) => SPEAKS_OF_LEDS.test(text ?? ''));
+  const own = `${known} ${kind}${isSync ? ' sync' : ''}${isLit ? ' led' : ''}`.trim();
   return hasStandby || /tv|pc-|monitor|recorder|console/u.test(kind) ? `${own} standby` : own;
 }
 
@@ -77,6 +81,16 @@ export function describedIn({ described, observations }: Complaint, circuits: st
 
 const CRACKED = /\brings?\b.{0,16}(?:leg|pin|lead|both)|(?:cracked|dull|grey).{0,12}(?:joint|solder)/u;
 
+const UNBOOSTED = 'pfc does not boost';
+
+/** Volts that a person tells of the bulk can without its number. */
+const bulkVoltsIn = (text: string): number | undefined => {
+  const volts = /\b(?:bulk|pfc|big can|main can)\b[^.;]{0,24}?\b(?<volts>\d{2,3}) ?v?\b/iu.exec(text)?.groups?.[
+    'volts'
+  ];
+  return volts === undefined ? undefined : Number(volts);
+};
+
 /** Volts of a bulk can in words: empty, charged, and whether a power-factor stage in front of it boosts. */
 function bulkWords(reading: number | undefined, { circuits }: RoleBook): string {
   if (reading === undefined) return '';
@@ -86,7 +100,7 @@ function bulkWords(reading: number | undefined, { circuits }: RoleBook): string 
   return reading > BULK.boosted
     ? `${charged} pfc boosts`
     : reading > BULK.rectified && reading < BULK.notBoosted
-      ? `${charged} pfc does not boost`
+      ? `${charged} ${UNBOOSTED}`
       : charged;
 }
 
@@ -119,6 +133,10 @@ export function wordsOf(seen: Seen, of: RoleBook): string {
   const { ref, rail, test, value, volts, text, condition } = seen;
   if (rail !== undefined) return /^(?:bulk|pfc)\b/iu.test(rail) ? bulkWords(value ?? volts, of) : '';
   const parts = [text ?? ''];
+  if (ref === undefined) {
+    const told = bulkWords(bulkVoltsIn(text ?? ''), of);
+    if (told.endsWith(UNBOOSTED)) parts.push(told);
+  }
   if (ref !== undefined && !ref.startsWith('rail ')) {
     const roles = of.rolesOf(ref);
     const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];

@@ -28,7 +28,7 @@ const ONLY_IN: Partial<Record<RoleName, RegExp>> = {
   standbySwitch: /standby|rcc|flyback.+(?:forward|bridge|llc|pfc)|(?:forward|bridge|llc|pfc).+flyback/u,
   standbyCapacitor: /standby|rcc|flyback.+(?:forward|bridge|llc|pfc)|(?:forward|bridge|llc|pfc).+flyback/u,
   regulator: /linear|line-transformer|dropper|buck|regulator/u,
-  leds: /led|light|lamp/u,
+  leds: /led|light|lamp|panel|luminaire|strip/u,
   outputRectifier: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|line-transformer|linear|pfc/u,
   sense: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|pfc/u,
   controller: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|pfc|pulse|discharge|led/u,

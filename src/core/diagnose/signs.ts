@@ -308,11 +308,11 @@ export const SIGNS: readonly Sign[] = practice([
     },
   },
   {
-    says: /\bvents?\b.{0,16}(?:open|burst|lifted|blown)|(?:pushed|blown|opened) its vent|(?:bulk|big can|mains can).{0,24}(?:burst|vented|domed|swollen|bulged)|can (?:has )?(?:burst|exploded)|(?:bottom|lid|sleeve).{0,16}(?:came (?:out|off)|blown|torn|pushed)/u,
+    says: /\bvents?\b.{0,16}(?:open|burst|lifted|blown)|(?:pushed|blown|opened) its vent|(?:bulk|big can|mains can).{0,24}(?:burst|vented|domed|swollen|bulged)|\bcan\b.{0,16}(?:burst|exploded|open at (?:its|the) top)|(?:bottom|lid|sleeve).{0,16}(?:came (?:out|off)|blown|torn|pushed)/u,
     tells: { 'bulk-shorted': 6, 'output-capacitors-dry': 1.6, 'bulk-dry': 1.6 },
   },
   {
-    says: /part of (?:it|the (?:strip|lamp|string))|some (?:leds|lamps|segments)|(?:leds|segments).{0,20}(?:dead|dark|out\b)/u,
+    says: /part of (?:it|the (?:strip|lamp|string))|some (?:leds|lamps|segments)|(?:leds|segments).{0,20}(?:dead|dark|out\b)|(?:panel|strip|string) (?:breathes|pulses)/u,
     tells: { 'led-string-open': 4 },
   },
   {
@@ -396,6 +396,7 @@ export const SIGNS: readonly Sign[] = practice([
   {
     says: /pfc does not boost/u,
     tells: {
+      'pfc-switch-shorted': 3,
       'controller-dead': 6,
       'sense-resistor-open': 3,
       'feedback-open': 1.6,
@@ -453,6 +454,11 @@ export const SIGNS: readonly Sign[] = practice([
   {
     says: /(?:reference|three.legged|\b431).{0,40}(?:no lower|does not (?:pull|conduct|regulate)|stays (?:up|high|open))/u,
     tells: { 'reference-dead': 6, 'feedback-open': 1.2, 'optocoupler-dead': 0.3 },
+  },
+  {
+    // It sees more than its own 2.5 V and does not act.
+    says: /reference (?:pin|input).{0,24}\b(?:2\.[6-9]|[3-9](?:\.\d+)?) ?v|cathode.{0,24}\bnot.{0,16}(?:pulled|low|down)/u,
+    tells: { 'reference-dead': 6, 'feedback-open': 0.4, 'optocoupler-dead': 0.4 },
   },
   // What the eye and the nose found.
   {

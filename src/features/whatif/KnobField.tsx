@@ -66,12 +66,20 @@ export function KnobField({ knob, value, onValue }: { knob: Knob; value: number;
         </p>
       ) : (
         <p className="knob-ends" aria-hidden="true">
-          <span>{knobText(knob, knob.from)}</span>
-          <span>{knobText(knob, knob.to)}</span>
+          {endsText(knob).map((text) => (
+            <span key={text}>{text}</span>
+          ))}
         </p>
       )}
     </div>
   );
+}
+
+/** Both ends of the span; a unit that they share stands once, as there is little room. */
+function endsText(knob: Knob): readonly string[] {
+  const [from, to] = [knobText(knob, knob.from), knobText(knob, knob.to)];
+  const [number = '', unit] = from.split(' ');
+  return [unit !== undefined && to.endsWith(` ${unit}`) ? number : from, to];
 }
 
 /** A typed value, or what is wrong with it. */
