@@ -85,9 +85,7 @@ const UNBOOSTED = 'pfc does not boost';
 
 /** Volts that a person tells of the bulk can without its number. */
 const bulkVoltsIn = (text: string): number | undefined => {
-  const volts = /\b(?:bulk|pfc|big can|main can)\b[^.;]{0,24}?\b(?<volts>\d{2,3}) ?v?\b/iu.exec(text)?.groups?.[
-    'volts'
-  ];
+  const volts = /\b(?:bulk|pfc|big can|main can)\b[^.;]{0,24}?\b(?<volts>\d{2,3}) ?v\b/iu.exec(text)?.groups?.['volts'];
   return volts === undefined ? undefined : Number(volts);
 };
 

@@ -225,17 +225,20 @@ function dropper(facts: BoardFacts): readonly SuggestedStage[] {
   const inSeries = judged.find(
     ({ part, part: { subtype, value }, joins }) =>
       isLow &&
-      joins >= JOINED.load &&
+      // With its other end open it may be a filter's, before a transformer that is not traced yet.
+      joins >= (list.transformers > 0 ? JOINED.line + JOINED.load : JOINED.load) &&
       isInSeriesWithBridge(facts, part) &&
       (subtype === undefined || subtype === 'x' || subtype === 'film') &&
       (value?.capacitance ?? DROPPER_AT_LEAST.withZener) >= DROPPER_AT_LEAST.withZener,
   );
   if (inSeries)
     return stage(
-      withJoins(SURE.parts, inSeries.joins),
+      inSeries.joins > JOINED.load ? withJoins(SURE.parts, inSeries.joins) : SURE.parts,
       inSeries.part,
       slow.length > 0 ? slow : parts.filter(({ kind }) => kind === 'diode'),
-      `${inSeries.part.ref} lies between a line of the mains and the rectifier: it drops the mains.`,
+      inSeries.joins > JOINED.load
+        ? `${inSeries.part.ref} lies between a line of the mains and the rectifier: it drops the mains.`
+        : `${inSeries.part.ref} lies at one end of the bridge and the mains at the other, and no store here stands the mains.`,
     );
   const converts = parts.some(({ kind }) => ['transformer', 'inductor', 'nmos', 'pmos', 'igbt'].includes(kind));
   const zener = parts.find(({ kind, subtype }) => kind === 'diode' && subtype === 'zener');
