@@ -732,7 +732,7 @@ test.each([
 
 test.each([
   ['a technician', cases, 0.9],
-  ['our own', workbench, 0.89],
+  ['our own', workbench, 0.9],
 ] as const)(
   'faults of %s are found by the advised checks, each answered as the board would, no surer than they are right',
   (_, table, share) => {

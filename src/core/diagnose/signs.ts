@@ -396,7 +396,7 @@ export const SIGNS: readonly Sign[] = practice([
   {
     says: /pfc does not boost/u,
     tells: {
-      'pfc-switch-shorted': 3,
+      'pfc-switch-shorted': 6,
       'controller-dead': 6,
       'sense-resistor-open': 3,
       'feedback-open': 1.6,
