@@ -2,6 +2,7 @@ import type { BoardPart } from '../../board';
 import { BALLAST, DUMPS } from '../forms/line';
 import type { Model } from '../model';
 import { isOutlet, isPolarised } from '../model/parts';
+import { isAcrossBridge } from '../model/rails';
 import { reachOf } from '../model/series';
 import { controlOf } from './control';
 import { matchForm, railOf, type Candidates } from './matchForm';
@@ -78,14 +79,7 @@ function droppers({ board, nets, elements, held, rails }: Model): readonly Found
   const dropper = elements.capacitors.find(
     ({ a, b }) => (held.dropped.has(a) && held.mains.has(b)) || (held.dropped.has(b) && held.mains.has(a)),
   );
-  // Across the ends of a bridge it only filters what comes to it.
-  const isAcross = rectifiers.some(
-    (part) =>
-      part.kind === 'bridge' &&
-      dropper !== undefined &&
-      ['AC1', 'AC2'].every((pin) => [dropper.a, dropper.b].includes(rails.at(part, pin))),
-  );
-  if (isAcross) return [];
+  if (dropper && rectifiers.some((part) => isAcrossBridge(part, [dropper.a, dropper.b], rails))) return [];
   return [
     made(
       {

@@ -121,3 +121,13 @@ function isBead(part: BoardPart, nets: Nets): boolean {
   if ((part.value?.inductance ?? Infinity) > BEAD_AT_MOST) return false;
   return ['1', '2'].some((pin) => (nets.pins[nets.of(`${part.ref}.${pin}`)] ?? []).length === 2);
 }
+
+/** Rails at the two ends of a bridge that take alternating voltage. */
+export const bridgeEnds = (bridge: BoardPart, rails: Pick<Rails, 'at'>): readonly [number, number] => [
+  rails.at(bridge, 'AC1'),
+  rails.at(bridge, 'AC2'),
+];
+
+/** Whether a part with these rails lies across the ends of a bridge: it only filters what comes to it. */
+export const isAcrossBridge = (bridge: BoardPart, ends: readonly number[], rails: Pick<Rails, 'at'>): boolean =>
+  bridge.kind === 'bridge' && bridgeEnds(bridge, rails).every((rail) => ends.includes(rail));

@@ -2,6 +2,7 @@ import { practice } from '../../evidence';
 import type { BoardPart } from '../../board';
 import type { FoundStage } from '../match/stage';
 import { isLamp, isOutlet, SERIES_RESISTOR_AT_MOST } from '../model/parts';
+import { bridgeEnds, isAcrossBridge } from '../model/rails';
 import type { BoardFacts } from './facts/boardFacts';
 import type { RailFacts } from './facts/railFacts';
 
@@ -102,10 +103,7 @@ function dropperJoins({ board, model, rails }: BoardFacts, capacitor: BoardPart)
   const at = Object.keys(capacitor.pins).map((pin) => model.rails.at(capacitor, pin));
   const ends = at.map((rail) => rails[rail]);
   const onLine = ends.filter((facts) => isLine(facts, rails)).length;
-  const isAcrossBridge = board.parts.some(
-    (bridge) => bridge.kind === 'bridge' && ['AC1', 'AC2'].every((pin) => at.includes(model.rails.at(bridge, pin))),
-  );
-  if (onLine > 1 || isAcrossBridge) return JOINED.acrossTheLines;
+  if (onLine > 1 || board.parts.some((part) => isAcrossBridge(part, at, model.rails))) return JOINED.acrossTheLines;
   const isRectified = ends.some(
     (facts) => facts && !facts.mains && (facts.bridgeAc || facts.out.length + facts.in.length > 0),
   );
@@ -129,11 +127,9 @@ function isInSeriesWithBridge({ board, model, rails }: BoardFacts, capacitor: Bo
   return board.parts
     .filter(({ kind }) => kind === 'bridge')
     .some((bridge) => {
-      const [one, other] = [model.rails.at(bridge, 'AC1'), model.rails.at(bridge, 'AC2')];
-      return [
-        [one, other],
-        [other, one],
-      ].some(([near = -1, far = -1]) => ends.includes(near) && !ends.includes(far) && rails[far]?.mains);
+      const atEnds = bridgeEnds(bridge, model.rails);
+      const apart = atEnds.filter((rail) => !ends.includes(rail));
+      return apart.length === 1 && atEnds.length === 2 && apart.every((rail) => rails[rail]?.mains);
     });
 }
 
@@ -141,7 +137,7 @@ function isInSeriesWithBridge({ board, model, rails }: BoardFacts, capacitor: Bo
 function lowStoreOfBridge({ board, model, rails }: BoardFacts): BoardPart | undefined {
   return board.parts
     .filter(({ kind }) => kind === 'bridge')
-    .filter((bridge) => ['AC1', 'AC2'].some((pin) => rails[model.rails.at(bridge, pin)]?.mains))
+    .filter((bridge) => bridgeEnds(bridge, model.rails).some((rail) => rails[rail]?.mains))
     .flatMap((bridge) => {
       const minus = model.rails.at(bridge, '-');
       return (rails[model.rails.at(bridge, '+')]?.stores ?? []).filter(({ far }) => far === minus);
@@ -218,13 +214,9 @@ function dropper(facts: BoardFacts): readonly SuggestedStage[] {
     ({ kind, subtype }) => kind === 'bridge' || (kind === 'diode' && (subtype ?? 'rectifier') === 'rectifier'),
   );
   // Shown by its joins it is one, whatever else lies in the list; a store for the whole mains speaks against it.
-  const storeVolts = parts.flatMap(({ kind, pins, value }) =>
-    kind === 'capacitor' && '+' in pins && value?.voltage !== undefined ? [value.voltage] : [],
-  );
-  const isLow = storeVolts.length > 0 && storeVolts.every((volts) => volts <= LOW_STORE_VOLTS);
   const inSeries = judged.find(
     ({ part, part: { subtype, value }, joins }) =>
-      isLow &&
+      list.lacksMainsStore &&
       // With its other end open it may be a filter's, before a transformer that is not traced yet.
       joins >= (list.transformers > 0 ? JOINED.line + JOINED.load : JOINED.load) &&
       isInSeriesWithBridge(facts, part) &&

@@ -3,6 +3,7 @@ import type { BoardPart } from '../../../board';
 import type { Model } from '../../model';
 import type { RectifierElement, SwitchElement } from '../../model/elements';
 import { isLamp, isOutlet } from '../../model/parts';
+import { bridgeEnds } from '../../model/rails';
 
 /** A two-terminal part on a rail, and the rail of its other end. */
 export interface FarPart {
@@ -148,7 +149,7 @@ function bridgedMains({ board, rails }: Model, all: readonly RailFacts[]): Reado
   const found = new Set<number>();
   for (const part of board.parts) {
     if (part.kind !== 'bridge') continue;
-    const onWinding = ['AC1', 'AC2'].some((pin) => (all[rails.at(part, pin)]?.windings.length ?? 0) > 0);
+    const onWinding = bridgeEnds(part, rails).some((rail) => (all[rail]?.windings.length ?? 0) > 0);
     if (!onWinding) for (const pin of ['+', '-']) found.add(rails.at(part, pin));
   }
   return found;
