@@ -1,12 +1,21 @@
 import next from 'eslint-config-next';
 import typescript from 'eslint-config-next/typescript';
 
-// React's rules are slow, and only the interface has what they look at.
-const INTERFACE = ['src/**/*.tsx', 'src/**/use*.ts'];
+// The rules of React's compiler are slow, and look at components and hooks only. The two old ones of hooks hold everywhere.
+const COMPONENTS = ['src/**/*.tsx', 'src/**/use*.ts'];
+const isOfCompiler = (rule) => /^react-hooks\/(?!rules-of-hooks|exhaustive-deps)/.test(rule);
+const rulesOf = ({ rules }, wanted) => Object.fromEntries(Object.entries(rules).filter(([rule]) => wanted(rule)));
 
 const config = [
   { ignores: ['.next/**', 'test-results/**', 'node_modules/**', 'next-env.d.ts', 'src/db/migrations/**', 'data/**'] },
-  ...next.map((entry) => (entry.rules ? { ...entry, files: INTERFACE } : entry)),
+  ...next.flatMap((entry) =>
+    entry.rules
+      ? [
+          { ...entry, rules: rulesOf(entry, (rule) => !isOfCompiler(rule)) },
+          { files: COMPONENTS, rules: rulesOf(entry, isOfCompiler) },
+        ]
+      : [entry],
+  ),
   ...typescript,
   {
     files: ['**/*.ts', '**/*.tsx'],
