@@ -1,10 +1,8 @@
 // What an update of a what-if costs while a knob is dragged: every knob of every circuit turned through forty places of its span, each
 // search beginning from the state before. The reference is the search from nothing.
-import { answerOf, CIRCUITS, studyOf, type Study } from '../../src/core/whatif';
+import { answerOf, CIRCUITS, LIVE_BUDGET, studyOf, type Study } from '../../src/core/whatif';
 
 const PLACES = 40;
-/** Milliseconds of a search while a knob moves, as the page takes them. */
-const BUDGET = 28;
 
 const quantile = (values: readonly number[], share: number) =>
   values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? NaN;
@@ -35,7 +33,7 @@ for (const circuit of CIRCUITS) {
       const next = studyOf(
         circuit,
         { ...usual, [knob.id]: value },
-        { nearby: last.operation, isOver: () => performance.now() - began > BUDGET },
+        { nearby: last.operation, isOver: () => performance.now() - began > LIVE_BUDGET },
       );
       if (!('kind' in next)) {
         if (answerOf(next).isUnderWay) underWay += 1;

@@ -4,7 +4,7 @@ export { CIRCUITS, circuitById } from './circuits';
 export { FIELD_NOTES, type FieldNotes } from './fieldNotes';
 export type { Death } from './deaths';
 export { faultsOf, type Fault } from './faults';
-export { deckOf, measured, outputOf, periodOf, type Piece } from './operate';
+export { deckOf, LIVE_BUDGET, measured, outputOf, periodOf, type Piece } from './operate';
 export { elementOf, nodeOf } from './elements';
 export {
   controller,

@@ -52,6 +52,9 @@ export interface Setting {
 /** Where a search may begin: the stores and the control of a state nearby. */
 export type Nearby = Pick<Operation, 'stored' | 'control' | 'settled'>;
 
+/** Milliseconds that a search may take while a knob moves, for twenty answers a second with all that is drawn of them. */
+export const LIVE_BUDGET = 28;
+
 /** Measures for a page need not be nearer than what is printed: a share of the range of each signal. */
 const CLOSENESS = 5e-4;
 /** The output is held when it is within so much of what is asked. */

@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, useState } from 'react';
+import { memo, useId, useState } from 'react';
 import { parseQuantity, problemText } from '../../core/quantity';
 import type { Knob } from '../../core/whatif';
 import { shareOf, valueAt } from './address';
@@ -9,7 +9,15 @@ import { knobText } from './present';
 const STEPS = 240;
 
 /** A value that is turned with a slider or typed. */
-export function KnobField({ knob, value, onValue }: { knob: Knob; value: number; onValue: (value: number) => void }) {
+export const KnobField = memo(function KnobField({
+  knob,
+  value,
+  onValue,
+}: {
+  knob: Knob;
+  value: number;
+  onValue: (knob: string, value: number) => void;
+}) {
   const id = useId();
   const [typed, setTyped] = useState<string>();
   const [problem, setProblem] = useState<string>();
@@ -22,7 +30,7 @@ export function KnobField({ knob, value, onValue }: { knob: Knob; value: number;
     }
     setProblem(undefined);
     setTyped(undefined);
-    onValue(read);
+    onValue(knob.id, read);
   }
 
   return (
@@ -57,7 +65,7 @@ export function KnobField({ knob, value, onValue }: { knob: Knob; value: number;
         onChange={({ target }) => {
           setTyped(undefined);
           setProblem(undefined);
-          onValue(valueAt(knob, Number(target.value) / STEPS));
+          onValue(knob.id, valueAt(knob, Number(target.value) / STEPS));
         }}
       />
       {problem ? (
@@ -73,7 +81,7 @@ export function KnobField({ knob, value, onValue }: { knob: Knob; value: number;
       )}
     </div>
   );
-}
+});
 
 /** Both ends of the span; a unit that they share stands once, as there is little room. */
 function endsText(knob: Knob): readonly string[] {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { STRESS_WORDS, type Answer, type Fault, type FaultAnswer, type Stress } from '../../core/whatif';
 import { Judgement } from '../../ui/judgement/Judgement';
 import { marginText, shown, standing, stressLabel } from './present';
@@ -9,7 +9,7 @@ import { marginText, shown, standing, stressLabel } from './present';
 const SHOWN = 7;
 
 /** How it runs, what is tightest, and what would happen if. */
-export function WhatIfJudgement({
+export const WhatIfJudgement = memo(function WhatIfJudgement({
   answer,
   isUnderWay,
   problem,
@@ -82,7 +82,7 @@ export function WhatIfJudgement({
       </p>
     </Judgement>
   );
-}
+});
 
 function Stresses({ stresses }: { stresses: readonly Stress[] }) {
   return (

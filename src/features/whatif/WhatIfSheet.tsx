@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { circuitById, faultsOf, type PowerCircuit } from '../../core/whatif';
 import { Halves } from '../../ui/frame/Halves';
 import { keepText } from '../../ui/picture/keepFile';
@@ -43,8 +43,16 @@ function Running({ circuit, query }: { circuit: PowerCircuit; query: string }) {
   }, [circuit, asked]);
 
   const set = (change: Partial<Asked>) => setAsked((before) => ({ ...before, ...change }));
-  const turn = (knob: string, value: number) =>
-    setAsked((before) => ({ ...before, values: { ...before.values, [knob]: value } }));
+  // What a turn of one knob leaves as it is must not be drawn again with it.
+  const turn = useCallback(
+    (knob: string, value: number) => setAsked((before) => ({ ...before, values: { ...before.values, [knob]: value } })),
+    [],
+  );
+  const choose = useCallback(
+    (kind: string | undefined) =>
+      setAsked(({ fault: _, ...rest }) => (kind === undefined ? rest : { ...rest, fault: kind })),
+    [],
+  );
   const release = () => setAsked(({ control: _, ...rest }) => rest);
 
   return (
@@ -58,9 +66,7 @@ function Running({ circuit, query }: { circuit: PowerCircuit; query: string }) {
           faults={run.faults}
           left={run.left}
           chosen={fault}
-          onChoose={(kind) =>
-            setAsked(({ fault: _, ...rest }) => (kind === undefined ? rest : { ...rest, fault: kind }))
-          }
+          onChoose={choose}
           onStop={run.stop}
         />
       }
@@ -83,12 +89,7 @@ function Running({ circuit, query }: { circuit: PowerCircuit; query: string }) {
       </figure>
       <div className="knobs" role="group" aria-label="Values">
         {circuit.knobs.map((knob) => (
-          <KnobField
-            key={knob.id}
-            knob={knob}
-            value={values[knob.id] ?? knob.usual}
-            onValue={(value) => turn(knob.id, value)}
-          />
+          <KnobField key={knob.id} knob={knob} value={values[knob.id] ?? knob.usual} onValue={turn} />
         ))}
         {isTurned && (
           <div className="knob">

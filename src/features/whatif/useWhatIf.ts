@@ -1,8 +1,15 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Schematic } from '../../core/schematic';
-import { faultsOf, type Answer, type FaultAnswer, type PowerCircuit, type Values } from '../../core/whatif';
+import {
+  faultsOf,
+  LIVE_BUDGET,
+  type Answer,
+  type FaultAnswer,
+  type PowerCircuit,
+  type Values,
+} from '../../core/whatif';
 import { startWhatIfWorker, type Turn, type Turned } from '../../workers/whatif.client';
 
 /** What a worker says of a circuit while its knobs are turned. */
@@ -21,11 +28,10 @@ export interface WhatIf {
   readonly spice: () => Promise<string>;
 }
 
-/** Milliseconds without a turn before faults are worked out. */
+/** Milliseconds without a turn before what takes long is worked out. */
 const REST = 250;
 
-/** Milliseconds of a search while the knob moves, and those after which it is left to go to its end. */
-const BUDGET = { live: 28, most: 2000 } as const;
+const NO_FAULTS: Readonly<Record<string, FaultAnswer>> = {};
 
 /** Turns that are asked at once: the next is worked out while the page still draws the one before. */
 const AHEAD = 2;
@@ -36,9 +42,10 @@ export function useWhatIf(circuit: PowerCircuit, values: Values, control: number
   const [answer, setAnswer] = useState<Answer>();
   const [settled, setSettled] = useState<Answer>();
   const [problem, setProblem] = useState<string>();
-  const [faults, setFaults] = useState<Readonly<Record<string, FaultAnswer>>>({});
+  const [faults, setFaults] = useState<Readonly<Record<string, FaultAnswer>>>(NO_FAULTS);
   const [left, setLeft] = useState(0);
   const worker = useRef<ReturnType<typeof startWhatIfWorker>>(undefined);
+  const beside = useRef<ReturnType<typeof startWhatIfWorker>>(undefined);
   const wanted = useRef<string>(undefined);
   const inFlight = useRef(0);
   const round = useRef(0);
@@ -60,11 +67,18 @@ export function useWhatIf(circuit: PowerCircuit, values: Values, control: number
       round.current += 1;
       inFlight.current = 0;
       started.stop();
+      endBeside();
     };
   }, [circuit.id]);
 
+  /** What takes long is worked out beside, where it holds up no turn; the next turn ends it. */
+  function endBeside() {
+    beside.current?.stop();
+    beside.current = undefined;
+  }
+
   /** Faults one by one, that which is looked at first, until a new turn comes. */
-  async function workOutFaults(mine: number) {
+  async function workOutFaults(started: ReturnType<typeof startWhatIfWorker>, mine: number) {
     const waiting = new Set(faultsOf(circuit).map(({ kind }) => kind));
     setLeft(waiting.size);
     while (waiting.size > 0) {
@@ -73,22 +87,20 @@ export function useWhatIf(circuit: PowerCircuit, values: Values, control: number
       );
       if (!next) return;
       waiting.delete(next);
-      const one = await worker.current?.ask((call) => call.fault(next));
-      if (!one || round.current !== mine) return;
+      const one = await started.ask((call) => call.fault(next));
+      if (round.current !== mine) return;
       setFaults((before) => ({ ...before, [next]: one }));
       setLeft(waiting.size);
     }
   }
 
   function show({ answer, message }: Turned) {
-    setFaults({});
+    setFaults(NO_FAULTS);
     setLeft(0);
     if (answer) setAnswer(answer);
     if (answer && !answer.isUnderWay) setSettled(answer);
     setProblem(message);
   }
-
-  const ask = (turn: Turn) => worker.current?.ask((call) => call.turn(turn));
 
   /** Asks what is wanted last, unless enough is asked already. */
   async function turn() {
@@ -97,26 +109,25 @@ export function useWhatIf(circuit: PowerCircuit, values: Values, control: number
     wanted.current = undefined;
     round.current += 1;
     const mine = round.current;
+    endBeside();
     inFlight.current += 1;
-    const turned = await ask({ ...asked, budget: BUDGET.live });
+    const turned = await worker.current?.ask((call) => call.turn({ ...asked, budget: LIVE_BUDGET }));
     inFlight.current -= 1;
     if (!turned) return;
     show(turned);
     await (wanted.current === undefined ? rest(asked, mine, turned) : turn());
   }
 
-  /** What has not settled in the time of a live answer goes on for longer and longer; then come the faults. */
-  async function rest(asked: Turn, mine: number, first: Turned) {
-    let turned = first;
-    for (let budget = 2 * BUDGET.live; turned.answer?.isUnderWay && round.current === mine; budget *= 2) {
-      const further = await ask(budget < BUDGET.most ? { ...asked, budget } : asked);
-      if (!further || round.current !== mine) return;
-      turned = further;
-      show(turned);
-    }
-    // A fault that is begun holds the next turn up: none is while the knob still moves.
+  /** At rest, what has not settled in the time of a live answer is worked out to its end; then come the faults. */
+  async function rest(asked: Turn, mine: number, { answer: live }: Turned) {
     await new Promise((resolve) => setTimeout(resolve, REST));
-    if (round.current === mine) await workOutFaults(mine);
+    if (round.current !== mine) return;
+    const started = startWhatIfWorker();
+    beside.current = started;
+    const whole = await started.ask((call) => call.turn(asked));
+    if (round.current !== mine) return;
+    if (live?.isUnderWay) show(whole);
+    await workOutFaults(started, mine);
   }
 
   useEffect(() => {
@@ -128,6 +139,13 @@ export function useWhatIf(circuit: PowerCircuit, values: Values, control: number
     // eslint-disable-next-line react-hooks/exhaustive-deps -- `turn` takes what is wanted
   }, [question]);
 
+  const stop = useCallback(() => {
+    round.current += 1;
+    beside.current?.stop();
+    beside.current = undefined;
+    setLeft(0);
+  }, []);
+
   return {
     ...(schematic ? { schematic } : {}),
     ...(answer ? { answer } : {}),
@@ -135,10 +153,7 @@ export function useWhatIf(circuit: PowerCircuit, values: Values, control: number
     ...(problem === undefined ? {} : { problem }),
     faults,
     left,
-    stop: () => {
-      round.current += 1;
-      setLeft(0);
-    },
-    spice: () => worker.current?.ask((call) => call.spice()) ?? Promise.resolve(''),
+    stop,
+    spice: () => (beside.current ?? worker.current)?.ask((call) => call.spice()) ?? Promise.resolve(''),
   };
 }
