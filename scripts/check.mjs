@@ -10,7 +10,7 @@ import { bin, browserPath, ensureBuild, ensurePackages, filesBelow, isOnPath, mu
 
 const SLOWEST = 10;
 const SHELL = 'chromium-headless-shell';
-/** The compiler in machine code checks the types in a third of the time; the linter still needs the other one. */
+/** The compiler in machine code checks the types in a third of the time; the build still needs the other one. */
 const COMPILER = 'node_modules/typescript-native/bin/tsc';
 /** Parts of the unit tests. */
 const SHARDS = 4;
@@ -47,10 +47,9 @@ process.on('exit', () => rmSync(template, { recursive: true, force: true }));
 const waiting = [
   () => step('demo', () => seedDemo(join(template, 'zorvek.db')).then(() => ({ code: 0, text: '' }))),
   ...UNIT_REPORTS.map((report, index) => () => units(report, index)),
-  () =>
-    step('lint', () => captured(bin('eslint'), ['.', '--max-warnings=0', '--cache', '--cache-location=.next/eslint'])),
+  () => step('lint', () => captured(bin('oxlint'), ['--deny-warnings', '--report-unused-disable-directives'])),
   () => step('dead code', () => captured(bin('knip'), [])),
-  () => step('format', () => captured(bin('prettier'), ['--check', '--log-level=warn', '.'])),
+  () => step('format', () => captured(bin('oxfmt'), ['--check'])),
   // The types of the routes are written by the build.
   async () => (await built) === 0 && step('types', () => captured('node', [COMPILER, '--noEmit'])),
 ];

@@ -1,7 +1,7 @@
 // Writes src/core/circuit/unrolled.ts: products of small matrices with the loops written out, a function for each size. Engines run
 // these twice to three times as fast as loops, and writing them at run time is forbidden by the content policy.
-import { writeFileSync } from 'node:fs';
-import { format, resolveConfig } from 'prettier';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { format } from 'oxfmt';
 
 const TARGET = 'src/core/circuit/unrolled.ts';
 /** Networks of this trade have states of so many entries; larger ones are served by loops. */
@@ -53,4 +53,5 @@ ${table('project', 'Project', 'y = A·x of so many rows, by the size of x.')}
 ${table('multiply', 'Multiply', 'C = A·B, by their size.')}
 `;
 
-writeFileSync(TARGET, await format(text, { ...(await resolveConfig(TARGET)), parser: 'typescript' }));
+const { code } = await format(TARGET, text, JSON.parse(readFileSync('.oxfmtrc.json', 'utf8')));
+writeFileSync(TARGET, code);

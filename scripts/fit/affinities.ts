@@ -79,6 +79,6 @@ export function fitAffinities(): void {
   );
   writeFileSync(
     TARGET,
-    `// Written by \`npm run fit\`; not edited by hand.\nexport const USUAL_AFFINITY = ${usual.toFixed(4)};\n// prettier-ignore\nexport const AFFINITIES: Readonly<Record<string, number>> = {\n${lines.join('\n')}\n};\n`,
+    `// Written by \`npm run fit\`; not edited by hand.\nexport const USUAL_AFFINITY = ${usual.toFixed(4)};\n// oxfmt-ignore\nexport const AFFINITIES: Readonly<Record<string, number>> = {\n${lines.join('\n')}\n};\n`,
   );
 }

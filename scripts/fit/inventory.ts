@@ -59,6 +59,6 @@ export function fitInventory(): void {
   const rows = weights.map((row) => `    [${row.join(',')}],`).join('\n');
   writeFileSync(
     TARGET,
-    `// Written by \`npm run fit\`; not edited by hand.\nimport type { SlotClassifier } from './classify';\n\n// prettier-ignore\nexport const INVENTORY_READING: SlotClassifier = {\n  features: ${JSON.stringify(features)},\n  weights: [\n${rows}\n  ],\n};\n`,
+    `// Written by \`npm run fit\`; not edited by hand.\nimport type { SlotClassifier } from './classify';\n\n// oxfmt-ignore\nexport const INVENTORY_READING: SlotClassifier = {\n  features: ${JSON.stringify(features)},\n  weights: [\n${rows}\n  ],\n};\n`,
   );
 }

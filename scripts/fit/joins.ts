@@ -73,7 +73,7 @@ export function fitJoins(isJudged: (name: string) => boolean): void {
     `// Written by \`npm run fit\`; not edited by hand.
 
 /** Learnt sizes of what speaks for two rails being one (\`JoinOdds\`), in nats. */
-// prettier-ignore
+// oxfmt-ignore
 export const JOIN_SIZES: readonly number[] = ${JSON.stringify(rounded)};
 `,
   );

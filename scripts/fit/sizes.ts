@@ -34,11 +34,11 @@ export function fitSizes(): void {
     `// Written by \`npm run fit\`; not edited by hand.
 
 /** Learnt sizes: nats for a fact and what it speaks for or against. */
-// prettier-ignore
+// oxfmt-ignore
 export const SIZES: Readonly<Record<string, number>> = ${JSON.stringify(named(all.voices))};
 
 /** How common the classes are, in nats, in the order of \`SLOT_CLASSES\`. */
-// prettier-ignore
+// oxfmt-ignore
 export const LEARNT_COMMON: readonly number[] = ${JSON.stringify(all.common)};
 `,
   );

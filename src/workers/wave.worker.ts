@@ -28,7 +28,8 @@ export interface OpenedWave {
   readonly to: number;
 }
 export type Opening =
-  { readonly ok: true; readonly wave: OpenedWave } | { readonly ok: false; readonly message: string };
+  | { readonly ok: true; readonly wave: OpenedWave }
+  | { readonly ok: false; readonly message: string };
 
 let wave: Wave | undefined;
 

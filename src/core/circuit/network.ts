@@ -75,7 +75,8 @@ export interface Network {
 }
 
 export type NetworkProblem =
-  { readonly kind: 'couplings' } | { readonly kind: 'singular'; readonly nodes: readonly string[] };
+  | { readonly kind: 'couplings' }
+  | { readonly kind: 'singular'; readonly nodes: readonly string[] };
 
 /**
  * Sources that drive nothing but switches, each against ground, are taken out of the network: their crossings are known beforehand. Those

@@ -21,7 +21,8 @@ export interface InPlace {
 }
 
 export type InPlaceAnswer =
-  ({ readonly kind: 'known' } & InPlace) | { readonly kind: 'untraced'; readonly pin: string };
+  | ({ readonly kind: 'known' } & InPlace)
+  | { readonly kind: 'untraced'; readonly pin: string };
 
 /** A meter on its ohm ranges stays under what turns a junction on; in diode mode it drives 1 mA from 3 V. */
 const DRIVES: Readonly<Record<MeterMode, Drive>> = {

@@ -167,7 +167,7 @@ test.each([
   ['MAX. POWER 2.5kW MAINS 230V~ 11A', 'ac 230V 11A > ; total 2500W'],
 ])('%s', (text, expected) => {
   expect(inOneLine(parseNameplate(text))).toBe(expected);
-}); // prettier-ignore
+}); // oxfmt-ignore
 
 // As people find them printed; worked by eye.
 test.each`

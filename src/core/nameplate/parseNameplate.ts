@@ -10,7 +10,7 @@ import { sections } from './sections';
 const LOOKALIKES: Readonly<Record<string, string>> = {
   '⎓': '=', '═': '=', '⎯': '=', '＝': '=', '〜': '~', '∼': '~', '～': '~', '∿': '~', '−': '-', '–': '-', '—': '-',
   '：': ':', '，': ',', '\u00a0': ' ', '\n': WALL, '\r': ' ', '\t': ' ',
-}; // prettier-ignore
+}; // oxfmt-ignore
 
 const TOTAL_NAMED =
   /(?:total|max(?:imum)?\.?|peak|rated)?\s*(?:total|output|combined)?\s*(?:total|output|combined)\s*(?:power|load|output)?\s*(?:max(?:imum)?\.?)?\s*[:=]?\s*(\d+(?:[.,]\d+)?\s*k?)(?:W|VA)(?:atts?)?\b\s*(?:max\.?)?/gi;
@@ -32,7 +32,7 @@ const CLASS_SIGNS: readonly { readonly pattern: RegExp; readonly is: SafetyClass
   { pattern: /(?:protection\s*)?class\s*III\b/gi, is: 'III' },
   { pattern: /(?:protection\s*)?class\s*II\b|double[\s-]*insulat(?:ed|ion)|⧈|▣|回/gi, is: 'II' },
   { pattern: /(?:protection\s*)?class\s*I\b|⏚|\bPE\b|must be (?:earthed|grounded)|\bearthed?\b|\bgrounded\b/gi, is: 'I' },
-]; // prettier-ignore
+]; // oxfmt-ignore
 /** What a charger is for: the voltage of the battery is no output. */
 const FOR_BATTERY =
   /\b(?:for|charges?|suits?)\s+(?:use with\s+)?(?:an?\s+)?\d+(?:[.,]\d+)?(?:\s*[-/]\s*\d+(?:[.,]\d+)?)*\s*V(?:DC)?\s*(?:[\w-]+\s+){0,3}?(?:batter(?:y|ies)|packs?|tools?|drills?|systems?|accu|akku)\b|\bbatter(?:y|ies)\s*(?:type|pack)?\s*[:=]?\s*\d+(?:[.,]\d+)?\s*V(?:DC)?(?![a-z])|\d+(?:[.,]\d+)?(?:\s*-\s*\d+(?:[.,]\d+)?)?\s*m?Ah\b/gi;

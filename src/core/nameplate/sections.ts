@@ -20,7 +20,7 @@ const SIDE_WORDS = practice({
     'output', 'o/p', 'vout', 'out', 'secondary', 'sec', 'ausgang', 'salida', 'saída', 'saida', 'sortie', 'uscita', 'uitgang',
     'выход', '输出', '輸出',
   ],
-} as const); // prettier-ignore
+} as const); // oxfmt-ignore
 
 const SIDE = new RegExp(
   String.raw`(?<![\p{L}\d])(?:(AC|DC)[\s-]*)?(${[...SIDE_WORDS.input, ...SIDE_WORDS.output].join('|')})(?!\p{L})(?:\s*(?:no\.?\s*)?[1-9](?=\s*:))?\s*[:.=]?`,

@@ -1,6 +1,16 @@
 /** Cases that hold the same kinds of part. */
 export type PackageGroup =
-  'tab' | 'small' | 'chip' | 'diode' | 'axial' | 'dip-4' | 'dip' | 'so' | 'radial' | 'bridge' | 'power-chip';
+  | 'tab'
+  | 'small'
+  | 'chip'
+  | 'diode'
+  | 'axial'
+  | 'dip-4'
+  | 'dip'
+  | 'so'
+  | 'radial'
+  | 'bridge'
+  | 'power-chip';
 
 export interface Package {
   /** The spelling that is shown. */

@@ -14,13 +14,21 @@ export interface Quantity {
 
 export type QuantityProblem = {
   readonly kind:
-    'empty' | 'not-a-number' | 'other-unit' | 'negative' | 'not-finite' | 'thousands' | 'no-unit' | 'millifarad';
+    | 'empty'
+    | 'not-a-number'
+    | 'other-unit'
+    | 'negative'
+    | 'not-finite'
+    | 'thousands'
+    | 'no-unit'
+    | 'millifarad';
   readonly text: string;
   readonly unit: Unit;
 };
 
 export type ParsedQuantity =
-  { readonly ok: true; readonly quantity: Quantity } | { readonly ok: false; readonly problem: QuantityProblem };
+  | { readonly ok: true; readonly quantity: Quantity }
+  | { readonly ok: false; readonly problem: QuantityProblem };
 
 /** What to tell a person: the value, what is wrong with it, and what was expected. */
 export function problemText({ kind, text, unit }: QuantityProblem): string {

@@ -8,7 +8,12 @@ export interface BleedPathCheck {
   /** Capacitance by the traced bleeder, the meter reckoned in; missing without one. */
   readonly capacitance?: number;
   readonly verdict:
-    'as-traced' | 'bleeder-open' | 'capacitor-low' | 'bleeder-high' | 'something-else-loads' | 'no-bleeder-traced';
+    | 'as-traced'
+    | 'bleeder-open'
+    | 'capacitor-low'
+    | 'bleeder-high'
+    | 'something-else-loads'
+    | 'no-bleeder-traced';
 }
 
 /** A capacitor within this share of its print is what it should be: common tolerance. */

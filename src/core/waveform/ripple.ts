@@ -27,7 +27,8 @@ export type RippleShape = 'triangle' | 'pulse';
 
 /** What is known of the current: a recording of it, or its shape with the swing from trough to peak in amperes. */
 export type RippleCurrent =
-  { readonly recorded: Float64Array } | { readonly shape: RippleShape; readonly swing: number };
+  | { readonly recorded: Float64Array }
+  | { readonly shape: RippleShape; readonly swing: number };
 
 /** A value counts as told from this many of its standard uncertainties. */
 const SURE = practice(4);

@@ -31,7 +31,13 @@ export interface WaveParameters {
 }
 
 export type WaveFinding =
-  RampFinding | RingFinding | DischargeFinding | StepFinding | RippleFinding | ChoppingFinding | WaveFailure;
+  | RampFinding
+  | RingFinding
+  | DischargeFinding
+  | StepFinding
+  | RippleFinding
+  | ChoppingFinding
+  | WaveFailure;
 
 /** Does a task on the stretch of a channel between two moments. */
 export function analyseWave(

@@ -7,7 +7,16 @@ import type { Gates } from './powerCircuit';
 
 /** What a part is put under. */
 export type StressKind =
-  'breakdown' | 'peak' | 'heat' | 'reverse' | 'mean' | 'ripple' | 'voltage' | 'reversed' | 'core' | 'effective';
+  | 'breakdown'
+  | 'peak'
+  | 'heat'
+  | 'reverse'
+  | 'mean'
+  | 'ripple'
+  | 'voltage'
+  | 'reversed'
+  | 'core'
+  | 'effective';
 
 export const STRESS_WORDS: Readonly<Record<StressKind, { readonly label: string; readonly unit: Unit }>> = {
   breakdown: { label: 'drain volts', unit: 'volt' },

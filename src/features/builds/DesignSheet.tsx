@@ -40,7 +40,8 @@ export interface DesignSheetProps {
   readonly query: DesignQuery;
   readonly problem: string | undefined;
   readonly chosen:
-    { readonly id: string; readonly view: DesignView; readonly missing: readonly MissingPart[] } | undefined;
+    | { readonly id: string; readonly view: DesignView; readonly missing: readonly MissingPart[] }
+    | undefined;
   /** Where its input is the mains. */
   readonly mains: MainsLessonProps | undefined;
   readonly others: readonly OtherDesign[];

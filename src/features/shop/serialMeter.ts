@@ -37,7 +37,8 @@ export async function openSerialMeter(
     return { message: 'No port was opened. It may be in use by another program, or none was chosen.' };
   }
   const reader = port.readable?.pipeThrough(new TextDecoderStream() as never).getReader() as
-    ReadableStreamDefaultReader<string> | undefined;
+    | ReadableStreamDefaultReader<string>
+    | undefined;
   const listeners = new Set<(reading: MeterReading | MeterFailure) => void>();
   let latest: MeterReading | MeterFailure = { kind: 'no-stream' };
   let closed = false;

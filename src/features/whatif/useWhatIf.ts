@@ -136,7 +136,7 @@ export function useWhatIf(circuit: PowerCircuit, values: Values, control: number
       inFlight.current = 0;
       setProblem('The simulation stopped. Reload the page to start it again.');
     });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `turn` takes what is wanted
+    // oxlint-disable-next-line react/exhaustive-deps -- `turn` takes what is wanted
   }, [question]);
 
   const stop = useCallback(() => {

@@ -5,7 +5,9 @@ import type { BlobStore } from '../../server/blobs';
 const LIMIT_BYTES = 30 * 1024 * 1024;
 
 export type DatasheetProblem =
-  { readonly kind: 'empty' } | { readonly kind: 'too-large'; readonly bytes: number } | { readonly kind: 'not-a-pdf' };
+  | { readonly kind: 'empty' }
+  | { readonly kind: 'too-large'; readonly bytes: number }
+  | { readonly kind: 'not-a-pdf' };
 
 /** What is wrong with a file, for the person who sent it. */
 export function datasheetProblemText(name: string, problem: DatasheetProblem): string {

@@ -100,10 +100,9 @@ test.each`
   ${'nothing'}        | ${() => Buffer.alloc(0)}                                                               | ${/is empty/}
   ${'text'}           | ${() => Buffer.from('not a picture at all')}                                           | ${/is no picture/}
   ${'a HEIC'}         | ${() => heic}                                                                          | ${/HEIC.*JPEG/}
-  ${'a GIF'} | ${() =>
-    sharp({ create: { width: 9, height: 9, channels: 3, background: '#fff' } })
-      .gif()
-      .toBuffer()} | ${/of the kind gif/}
+  ${'a GIF'} | ${() => sharp({ create: { width: 9, height: 9, channels: 3, background: '#fff' } })
+    .gif()
+    .toBuffer()} | ${/of the kind gif/}
   ${'a drawing'}      | ${() => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>')} | ${/of the kind svg/}
   ${'half a JPEG'}    | ${async () => (await picture(900, 600).jpeg().toBuffer()).subarray(0, 2000)}           | ${/damaged/}
   ${'too many bytes'} | ${() => Buffer.alloc(31 * 1024 * 1024)}                                                | ${/31 MB/}

@@ -14,7 +14,8 @@ export interface InstrumentReading {
 }
 
 export type InstrumentOutcome =
-  { readonly ok: true; readonly reading: InstrumentReading } | { readonly ok: false; readonly message: string };
+  | { readonly ok: true; readonly reading: InstrumentReading }
+  | { readonly ok: false; readonly message: string };
 
 /** Something that can fill a field with what it reads. */
 export interface Instrument {

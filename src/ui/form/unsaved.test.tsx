@@ -19,7 +19,7 @@ const page = () =>
         <TextField name="maker" label="maker" defaultValue="Velkin" />
         <SubmitButton>Save it</SubmitButton>
       </ActionForm>
-      {/* eslint-disable-next-line @next/next/no-html-link-for-pages -- what the guard must hear */}
+      {/* oxlint-disable-next-line nextjs/no-html-link-for-pages -- what the guard must hear */}
       <a href="/stock?find=cap">Stock</a>
       <a href="/elsewhere.csv" download>
         a file

@@ -163,6 +163,7 @@ export function ListImport<P extends ListPreview>(of: {
           {refusal}
         </p>
       )}
+      {/* oxlint-disable-next-line react/refs -- what is handed on is called when a hand asks for it */}
       {preview && file && of.adjust?.(preview, (told) => void look(file, told), stage !== 'idle')}
       {preview && <Refused preview={preview} />}
       {preview && of.taken(preview)}

@@ -37,7 +37,7 @@ export function LongList<Item>({
   const [active, setActive] = useState(0);
   const moved = useRef(false);
   const shown = columns.filter(({ hidden }) => !hidden);
-  // eslint-disable-next-line react-hooks/incompatible-library -- its functions are read again at every render on purpose
+  // oxlint-disable-next-line react/incompatible-library -- its functions are read again at every render on purpose
   const virtualizer = useVirtualizer({
     count: total,
     getScrollElement: () => box.current,

@@ -47,7 +47,7 @@ export function ZoomPicture({
           transform: `translate(-50%, -50%) scale(${view.scale}) translate(${(0.5 - view.x) * 100}%, ${(0.5 - view.y) * 100}%)`,
         }}
       >
-        {/* eslint-disable-next-line @next/next/no-img-element */}
+        {/* oxlint-disable-next-line nextjs/no-img-element */}
         <img
           src={view.scale > 1.5 ? picture.large : picture.medium}
           alt={picture.message}

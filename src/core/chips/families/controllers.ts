@@ -16,7 +16,7 @@ const HV8 = 'FB CS GND DRV VCC NC HV';
 
 /** Controllers of isolated converters: current mode, voltage mode, quasi-resonant, resonant. From memory. */
 // One row a family, wrapped to be read beside a datasheet.
-// prettier-ignore
+// oxfmt-ignore
 const ROWS: readonly ChipRow[] = [
   { id: 'UC3842', role: 'current-mode', is: 'current-mode controller, starts at 16 V, duty to nearly 1',
     names: 'UC2842 UC1842', prefixes: UC384X_PREFIXES, cores: '3842 2842 1842',

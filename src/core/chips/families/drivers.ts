@@ -4,7 +4,7 @@ const HALF_BRIDGE = [7, 'with 6 and 8 it settles the high side of a half-bridge'
 
 /** Gate drivers, synchronous rectifier controllers and X-capacitor dischargers. From memory. */
 // One row a family, wrapped to be read beside a datasheet.
-// prettier-ignore
+// oxfmt-ignore
 const ROWS: readonly ChipRow[] = [
   { id: 'IR2153', role: 'gate-driver', is: 'self-oscillating half-bridge driver of ballasts and small supplies',
     names: 'IR2151 IR2152 IR2153 IR2153D IR2155 IR21531 IR25D', packages: 'DIP-8, SO-8',

@@ -6,7 +6,7 @@ const TELL_ZCD = [5, 'a resistor to a winding of the boost choke tells a transit
 
 /** Power factor correctors, and those joined with a main converter. From memory. */
 // One row a family, wrapped to be read beside a datasheet.
-// prettier-ignore
+// oxfmt-ignore
 const ROWS: readonly ChipRow[] = [
   { id: 'L6561', role: 'pfc', is: 'transition-mode power factor corrector',
     names: 'L6560 L6561 L6561D', packages: 'DIP-8, SO-8', pins: TRANSITION, start: [12, 9.5, 18],

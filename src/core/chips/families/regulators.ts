@@ -2,7 +2,7 @@ import { describe, type ChipRow } from '../describe';
 
 /** Linear regulators and simple DC-DC converters. From memory. */
 // One row a family, wrapped to be read beside a datasheet.
-// prettier-ignore
+// oxfmt-ignore
 const ROWS: readonly ChipRow[] = [
   { id: '78xx', role: 'linear', kind: 'regulator',
     is: 'positive linear regulator; TO-92 parts have the pins the other way round', names: '',

@@ -7,7 +7,7 @@ const TELL_LED = [1, 'diode mode 1.0 to 1.3 V from pin 1 to pin 2 tells the LED 
 
 /** References, optocouplers, supervisors, comparators and amplifiers. From memory. */
 // One row a family, wrapped to be read beside a datasheet.
-// prettier-ignore
+// oxfmt-ignore
 const ROWS: readonly ChipRow[] = [
   { id: 'TL431', role: 'reference', kind: 'shunt-reference', is: 'shunt reference 2.495 V, to 36 V and 100 mA',
     names: 'TL431A TL431B TL431C KA431A KA431Z LM431A AZ431 AZ431A AP431 APL431 H431 SPX431 HA17431 ATL431 WS431 CJ431 NCP431',

@@ -2,7 +2,7 @@ import { describe, type ChipRow } from '../describe';
 
 /** Controllers with the switch inside, many of them standby supplies. From memory. */
 // One row a family, wrapped to be read beside a datasheet.
-// prettier-ignore
+// oxfmt-ignore
 const ROWS: readonly ChipRow[] = [
   { id: 'TOP22x', role: 'switcher', is: 'three-terminal switcher, 700 V, 100 kHz',
     names: 'TOP221 TOP222 TOP223 TOP224 TOP225 TOP226 TOP227 TOP200 TOP201 TOP202 TOP203 TOP204',

@@ -27,7 +27,8 @@ export function questionProblemText(problem: QuestionProblem): string {
 }
 
 export type ReadQuestion =
-  { readonly ok: true; readonly filter: StockFilter } | { readonly ok: false; readonly problem: QuestionProblem };
+  | { readonly ok: true; readonly filter: StockFilter }
+  | { readonly ok: false; readonly problem: QuestionProblem };
 
 /**
  * Reads a question to the drawers, as a person types or says it, and the needs of a build: a kind in any usual word, values that

@@ -1,6 +1,15 @@
 /** What a role may be filled with. */
 export type RoleKind =
-  'piece' | 'switch' | 'choke' | 'output-choke' | 'passive' | 'coupling' | 'store' | 'reservoir' | 'thyristor' | 'lamp';
+  | 'piece'
+  | 'switch'
+  | 'choke'
+  | 'output-choke'
+  | 'passive'
+  | 'coupling'
+  | 'store'
+  | 'reservoir'
+  | 'thyristor'
+  | 'lamp';
 
 /** An end of a role: `P.a`. Switches have `near` and `far`, all others `a` and `b`; each may be filled either way round. */
 export type End = `${string}.${'a' | 'b' | 'near' | 'far'}`;

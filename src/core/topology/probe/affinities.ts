@@ -1,6 +1,6 @@
 // Written by `npm run fit`; not edited by hand.
 export const USUAL_AFFINITY = 0.0402;
-// prettier-ignore
+// oxfmt-ignore
 export const AFFINITIES: Readonly<Record<string, number>> = {
   "bridge +|bridge +": 0.0019, "bridge +|bridge -": 0.0010, "bridge +|bridge AC": 0.0005, "bridge +|ceramic": 0.0176, "bridge +|choke": 0.1253, "bridge +|common-mode-choke 1": 0.0000, "bridge +|common-mode-choke 2": 0.0000, "bridge +|common-mode-choke 3": 0.0000, "bridge +|common-mode-choke 4": 0.0000, "bridge +|dc-input": 0.0005, "bridge +|diac 1": 0.0006, "bridge +|diac 2": 0.0006,
   "bridge +|diode A": 0.0595, "bridge +|diode K": 0.0647, "bridge +|film": 0.2274, "bridge +|fuse": 0.0057, "bridge +|ic": 0.0014, "bridge +|igbt C": 0.1607, "bridge +|igbt E": 0.0000, "bridge +|igbt G": 0.0000, "bridge +|lamp": 0.0002, "bridge +|leg of a diode": 0.0000, "bridge +|line-selector": 0.0027, "bridge +|load": 0.1110,

@@ -18,7 +18,7 @@ const FIELDS = [
   'description', 'kind', 'maker', 'model', 'nameplate', 'originKind', 'origin', 'clearance', 'symptomKind', 'symptom',
   'dateCodes', 'length', 'width', 'height', 'mass', 'ambient', 'fuse', 'switch', 'thyristor', 'inlet', 'cable',
   'plug', 'cooling', 'mounting', 'ripple',
-] as const; // prettier-ignore
+] as const; // oxfmt-ignore
 
 /** The sheet of a unit of which nothing is known. */
 export const BLANK_TEXTS = Object.fromEntries(FIELDS.map((name) => [name, ''])) as IntakeTexts;

@@ -153,7 +153,7 @@ function Picture({
       aria-label={alt}
       onClick={point}
     >
-      {/* eslint-disable-next-line @next/next/no-img-element */}
+      {/* oxlint-disable-next-line nextjs/no-img-element */}
       <img src={src} alt="" draggable={false} className="block w-full select-none" />
       {children}
     </button>

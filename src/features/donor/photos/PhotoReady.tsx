@@ -208,7 +208,7 @@ function CornerPicture({
       onPointerUp={() => (held.current = undefined)}
       onPointerLeave={() => (held.current = undefined)}
     >
-      {/* eslint-disable-next-line @next/next/no-img-element */}
+      {/* oxlint-disable-next-line nextjs/no-img-element */}
       <img src={photo.medium} alt={photo.message} draggable={false} className="block w-full select-none" />
       {corners && (
         <>

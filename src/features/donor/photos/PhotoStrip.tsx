@@ -135,7 +135,7 @@ export function PhotoStrip({
             <li key={photoId}>
               <Link href={href} className="block">
                 {/* A route of this server; the optimiser would only shrink what is small already. */}
-                {/* eslint-disable-next-line @next/next/no-img-element */}
+                {/* oxlint-disable-next-line nextjs/no-img-element */}
                 <img src={small} alt={message} className="aspect-[4/3] w-full border border-rule-2 object-cover" />
                 <span className="block truncate text-[12px] text-ink-2">
                   {message}

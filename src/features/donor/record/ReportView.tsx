@@ -85,7 +85,7 @@ function BlockView({ block, srcOf }: { block: Block; srcOf: ReadonlyMap<string, 
       return (
         <figure className="mb-3 break-inside-avoid">
           <span className="relative inline-block">
-            {/* eslint-disable-next-line @next/next/no-img-element -- a picture of this server at its own size */}
+            {/* oxlint-disable-next-line nextjs/no-img-element -- a picture of this server at its own size */}
             <img
               src={srcOf.get(block.file)}
               alt={block.caption}

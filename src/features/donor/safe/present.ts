@@ -141,7 +141,7 @@ const BLEED_SAYS: Readonly<Record<BleedPathCheck['verdict'], (ohm: string) => st
   'bleeder-high': () => 'It falls more slowly than traced: the bleeder has gone high, or the capacitor is larger than printed.',
   'something-else-loads': () => 'It falls far faster than its bleeder explains: something else on the board draws current.',
   'no-bleeder-traced': (ohm) => `By its printed capacitance ${ohm} bleeds it, the meter’s own resistance taken out.`,
-}; // prettier-ignore
+}; // oxfmt-ignore
 
 /** What the readings say: the time constant, the bleed path, the time to the limit, and each warning. */
 export function fitText({ entry, run, fit, touchLimit }: Assessed): string[] {

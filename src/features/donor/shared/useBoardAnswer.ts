@@ -70,7 +70,7 @@ export function useBoardAnswer(
           setLast({ question, shown, answer });
         })
         .catch(() => setFailed(question));
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `draw` asks for what it is given
+    // oxlint-disable-next-line react/exhaustive-deps -- `draw` asks for what it is given
   }, [question, shown]);
   return {
     answer: last?.answer,

@@ -8,7 +8,7 @@ export function LotPhoto({ code, picture }: { code: string; picture: LotPicture 
     <figure className="w-[240px] max-w-full">
       {picture && (
         <div className="relative aspect-[4/3] overflow-hidden border border-rule-2 bg-margin">
-          {/* eslint-disable-next-line @next/next/no-img-element -- it lies beside the database, in its own sizes */}
+          {/* oxlint-disable-next-line nextjs/no-img-element -- it lies beside the database, in its own sizes */}
           <img
             src={picture.url}
             alt={picture.message}
