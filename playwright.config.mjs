@@ -28,6 +28,8 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        // Most pages live too briefly for code that was compiled twice to pay.
+        '--js-flags=--no-maglev --interrupt-budget=600000',
       ],
     },
   },

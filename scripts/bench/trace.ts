@@ -36,7 +36,7 @@ function table(title: string, judged: readonly Judged[]): void {
 const start = performance.now();
 const plain = SEEDS.flatMap((seed) => judgedLeftOut(['reference', 'other', 'practical'], seed));
 const each = (performance.now() - start) / plain.length;
-const blurred = judgedLeftOut(['reference', 'other'], SEEDS[0] ?? 1, true);
+const blurred = judgedLeftOut(['reference', 'other'], SEEDS[0] ?? 1, { isBlurred: true });
 for (const set of ['reference', 'other', 'practical'] as const)
   table(
     `The ${set} boards, each left out`,
