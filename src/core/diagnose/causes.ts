@@ -56,7 +56,7 @@ const LINE = /phase|dropper|pulse|discharge|linear|line-transformer|ignit/u;
 const NO_START =
   /phase|dropper|pulse|discharge|linear|line-transformer|ignit|^(?:buck|boost|sepic|inverting|cuk)\b(?!-)|ballast/u;
 /** Units that are sold without a fan. */
-const FANLESS = /adapter|charger|\bwall|plug|dimmer|ballast|sensor|fence|ignit|bulb|lantern/u;
+const FANLESS = /fanless|adapter|charger|\bwall|plug|dimmer|ballast|sensor|fence|ignit|bulb|lantern/u;
 const STANDBY = /rcc|standby|flyback.*(?:forward|bridge|llc|pfc)|(?:forward|bridge|llc|pfc).*flyback/u;
 
 /** Causes of a dead or sick unit, with how common they are; a person may add to it. */
@@ -202,12 +202,14 @@ export const CAUSES = practice({
     common: 1,
     kills: ['mainSwitch'],
     symptoms: { hot: 0.35, 'fuse-blown': 0.2, dead: 0.12, noisy: 0.08, hiccup: 0.1, 'rail-low': 0.08 },
-    alsoIn: [{ circuits: /bridge|push/u, symptoms: { hot: 0.45, 'fuse-blown': 0.35 } }],
+    // Half of the drive gone leaves half of the volts, or nothing.
+    alsoIn: [{ circuits: /bridge|push/u, symptoms: { hot: 0.45, 'fuse-blown': 0.35, 'rail-low': 0.15 } }],
     never: LINE,
     roles: ['gate', 'drive'],
     checks: [
       check('gate', 'resistance', 'as marked', 'open, or much higher'),
       check('drive', 'resistance', 'all windings alike', 'a winding open, or a junction gone', { tells: 0.4 }),
+      check('drive', 'diode-mode', 'junctions of about 0.6 V', 'open, or near 0 V both ways', { tells: 0.4 }),
     ],
     together: 'Gate resistor, its diode and pull-down of every switch of the bridge.',
   },
@@ -289,7 +291,7 @@ export const CAUSES = practice({
       hiccup: 0.12,
       hot: 0.03,
     },
-    needs: /flyback|forward|bridge|push|llc|pfc|dropper|line-transformer|linear|^buck\b/u,
+    needs: /flyback|forward|bridge|push|llc|pfc|dropper|line-transformer|linear|offline|^buck\b/u,
     roles: ['bulk'],
     checks: [
       check('bulk', 'capacitance', 'near what is printed', 'far under it'),
@@ -581,8 +583,9 @@ export const CAUSES = practice({
   'led-string-open': {
     label: 'LED string open',
     common: 3,
-    symptoms: { dead: 0.45, flicker: 0.4, 'rail-high': 0.2 },
+    symptoms: { dead: 0.45, flicker: 0.4, 'rail-high': 0.2, hiccup: 0.15 },
     needs: LIT,
+    never: /phase|triac|ballast/u,
     roles: ['leds'],
     checks: [check('leds', 'diode-mode', 'each LED glows', 'one is open', { tells: 0.85 })],
     together: 'The driver’s output capacitor, which stood its open voltage.',

@@ -1,6 +1,6 @@
 import type { Board } from '../board';
 import { practice } from '../evidence';
-import { firstVolts, isStandbyRail, nominalOf, type Seen } from './readings';
+import { firstVolts, isNothing, isStandbyRail, nominalOf, type Seen } from './readings';
 import { has, type Described, type RoleBook } from './roles';
 import { ROLES, type RoleName, type Symptom } from './words';
 
@@ -32,6 +32,12 @@ const USUAL: readonly (readonly [RegExp, string])[] = practice([
 /** Watts up to which a unit may well be a dropper. */
 const TINY = practice(3);
 
+/** Watts up to which a unit that speaks of no fan has none. */
+const COOL = practice(50);
+
+/** Converters that stand on the mains as well as on low volts: the nameplate tells. */
+const EITHER = /^(?:buck|boost|sepic|inverting|cuk)/u;
+
 /** Volts of a can that only stands behind the mains. */
 const CHARGED = 120;
 
@@ -46,7 +52,7 @@ const GONE =
   /(?:nothing(?! wrong)|\bno (?:volts?|voltage)|\b0(?:\.\d)? ?v\b)[^,;.]{0,30}(?:purple|5 ?v ?sb|standby (?:rail|volt|supply))|(?:purple (?:wire|lead)|5 ?v ?sb|standby (?:rail|volt\w*|supply))[^,;.]{0,24}(?:nothing(?! wrong)|\b0(?:\.\d)? ?v\b|dead|missing|gone)/iu;
 
 /** Circuits of a unit in one line: what is known, or what such a unit usually has. */
-export function circuitsOf({ unit, topologies, symptom, observations }: Complaint): string {
+export function circuitsOf({ unit, board, topologies, symptom, observations }: Complaint): string {
   const hasStandby =
     symptom.startsWith('standby') ||
     observations.some(({ rail, ref, text }) => isStandbyRail(`${rail ?? ''} ${ref ?? ''} ${text ?? ''}`));
@@ -60,7 +66,13 @@ export function circuitsOf({ unit, topologies, symptom, observations }: Complain
     known.startsWith('buck') &&
     observations.some(({ rail }) => rail !== undefined && (nominalOf(rail) ?? Infinity) < SYNC_BELOW);
   const isLit = observations.some(({ text }) => SPEAKS_OF_LEDS.test(text ?? ''));
-  const own = `${known} ${kind}${isSync ? ' sync' : ''}${isLit ? ' led' : ''}`.trim();
+  const isOffline = board?.nameplate?.input?.kind === 'ac' && EITHER.test(known);
+  const isFanless =
+    (unit?.power ?? Infinity) <= COOL &&
+    !observations.some(({ ref, text }) => !isNothing(text) && /\bfan|blower/iu.test(`${ref ?? ''} ${text ?? ''}`));
+  const own = [isOffline && 'offline', known, kind, isSync && 'sync', isLit && 'led', isFanless && 'fanless']
+    .filter(Boolean)
+    .join(' ');
   return hasStandby || /tv|pc-|monitor|recorder|console/u.test(kind) ? `${own} standby` : own;
 }
 

@@ -712,10 +712,10 @@ const read = (file: string) =>
 // Invented faults by a repair technician. Six were read before the engine was written; played blind it had the cause among the first two
 // in 23 of 36, and found 19 by its own advice. It was then mended by what the others taught.
 const cases = read('faults.json');
-// Invented faults of our own, common practice, in nine batches, each written before the engine was mended by it: blind, among two in
-// 21 of 36, 26 of 42, 21 of 42, 21 of 28, 18 of 26, 19 of 30, 14 of 20, 10 of 16 and 13 of 18, found by its own advice
-// 22, 34, 28, 23, 21, 18, 12, 12 and 13.
-// The sixth and seventh number their parts otherwise than the technician does, and word what they tell more obliquely.
+// Invented faults of our own, common practice, in eleven batches, each written before the engine was mended by it: blind, among two in
+// 21 of 36, 26 of 42, 21 of 42, 21 of 28, 18 of 26, 19 of 30, 14 of 20, 10 of 16, 13 of 18, 11 of 23 and 15 of 18, found by its own advice
+// 22, 34, 28, 23, 21, 18, 12, 12, 13, 11 and 13; one whose cause was none at all was left out afterwards.
+// The sixth, seventh and tenth number their parts otherwise than the technician does, and word what they tell more obliquely.
 const workbench = read('workbench.json');
 
 test.each([
@@ -730,20 +730,27 @@ test.each([
   expect(right.length / table.length).toBeGreaterThanOrEqual(share);
 });
 
+const isCalled = (what: string, label: string) =>
+  Object.values(ROLES).some((role) => role.label === label && role.words.test(what.toLowerCase()));
+
 test.each([
-  ['a technician', cases, 0.9],
-  ['our own', workbench, 0.9],
+  ['a technician', cases, 0.9, false],
+  ['our own', workbench, 0.9, true],
 ] as const)(
   'faults of %s are found by the advised checks, each answered as the board would, no surer than they are right',
-  (_, table, share) => {
+  (_, table, share, isByRole) => {
     const claims: { readonly p: number; readonly holds: boolean }[] = [];
     const played = table.map(({ truth, checks, refs, case: complaint }): boolean => {
-      const answer = (ref: string, test: string) => {
-        const told = Object.entries(checks).filter(([key]) => key.startsWith(`${ref} ${test}`));
-        const isThere = Object.keys(checks).some((key) => key === ref || key.startsWith(`${ref} `));
+      const answer = (ref: string, test: string, label: string) => {
+        const at = (name: string) => Object.entries(checks).filter(([key]) => key.startsWith(`${name} ${test}`));
+        const isThere = ref in refs || Object.keys(checks).some((key) => key === ref || key.startsWith(`${ref} `));
+        // Who is asked for “output rectifier D6” and has none of that number looks at the one that is there.
+        const meant =
+          isThere || !isByRole ? [ref] : Object.keys(refs).filter((one) => isCalled(refs[one] ?? '', label));
+        const told = meant.flatMap(at);
         return told.length > 0
           ? told.map(([, text]) => text).join('; ')
-          : !isThere && ref in refs
+          : isThere && ref in refs && !Object.keys(checks).some((key) => key === ref || key.startsWith(`${ref} `))
             ? 'good'
             : 'no difference seen';
       };
@@ -756,7 +763,14 @@ test.each([
         if (first) claims.push({ p: first.probability, holds: truth.includes(first.cause) });
         if (first && first.cause === truth[0] && first.probability >= 0.7) return true;
         if (step)
-          observations = [...observations, { ref: step.ref, test: step.test, text: answer(step.ref, step.test) }];
+          observations = [
+            ...observations,
+            {
+              ref: step.ref,
+              test: step.test,
+              text: answer(step.ref, step.test, step.check.split(` ${step.ref}`)[0] ?? ''),
+            },
+          ];
       }
       return diagnose({ ...complaint, observations }).causes[0]?.cause === truth[0];
     });

@@ -2,6 +2,7 @@ import { practice } from '../evidence';
 import { CAUSE_NAMES, type Cause, type CauseName } from './causes';
 import { circuitsOf, describedIn, symptomOf, wordsOf, type Complaint } from './complaint';
 import { nextChecks, type NextCheck } from './nextChecks';
+import { isNothing } from './readings';
 import { has, RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { SIGNS } from './signs';
@@ -48,7 +49,9 @@ const likelyRefs = (of: RoleBook, role: RoleName): readonly string[] =>
 export function diagnose(complaint: Complaint): Diagnosis {
   const circuits = circuitsOf(complaint);
   const described = describedIn(complaint, circuits);
-  const seen = complaint.observations.flatMap(({ ref }) => (ref === undefined || ref.startsWith('rail ') ? [] : [ref]));
+  const seen = complaint.observations.flatMap(({ ref, text }) =>
+    ref === undefined || ref.startsWith('rail ') || isNothing(text) ? [] : [ref],
+  );
   const of = new RoleBook({ board: complaint.board, described, circuits, seen });
   const symptom = symptomOf(complaint, of);
   const odds = new Map<CauseName, number>();

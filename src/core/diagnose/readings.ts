@@ -50,7 +50,7 @@ function shouldBe(text: string): readonly [is: number, should: number] | undefin
 }
 
 const BAD_LOOKS =
-  /\b(?:split|crack|burst|explod|shatter|bulg|dom(?:e|ing)|crust|burnt|black|charr|scorch|holes?\b|blown|vent(?:ed|ing)|leak|broken|missing|ring (?:a?round)|loose|stuck|stands\b|seized|hard to turn|turns hard|caked|dusty|crackl|puff|fray|cook|pit\b|dark|soot|wet\b|corro|green\b|melt|swollen|lifted|torn|wrong|set to 1|115\b|brown|smell|varnish)/u;
+  /\b(?:split|crack|burst|explod|shatter|bulg|dom(?:e|ing)|crust|burnt|black|charr|scorch|holes?\b|blown|vent(?:ed|ing)|leak|broken|missing|ring (?:a?round)|loose|stuck|stands\b|seized|hard to turn|turns hard|caked|dusty|crackl|puff|fray|cook|pit\b|dark|soot|wet\b|corro|green\b|melt|swollen|lifted|torn|wrong|set to 1|115\b|brown|smell|varnish|only (?:by|when|with|if) .{0,20}push|push(?:ed)? only|pimple|blister)/u;
 const DENIED = /\b(?:no|not|nothing|none|without|never)\b[^,;.]{0,20}$/u;
 const GOOD_LOOKS =
   /\bgood\b|whole|flat top|dry foot|clean|shiny|turns|fine\b|nothing to see|no mark|intact|as new|undamaged|healthy|\bok\b|firm|tight/u;
@@ -64,6 +64,12 @@ const SHORT_OHMS = 5;
 /** The same across the supply of a chip. */
 const CHIP_SHORT_OHMS = 50;
 const ESR = { small: 3, any: 1 };
+/** Ohms of ESR over which a can of so many farads and more is dry; common practice, no source. */
+const ESR_BY_SIZE = [
+  [470e-6, 0.5],
+  [100e-6, 1],
+  [22e-6, 3],
+] as const;
 
 /** Farads under which a capacitor is no can. */
 const FILM_BELOW = 0.9e-6;
@@ -177,6 +183,9 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
     const [first] = numbersIn(text);
     if (/\bnew\b|good|fine|low/u.test(told)) return 'good';
     if (/high|dry/u.test(told)) return 'off';
+    const farads = faradsIn(text) ?? 0;
+    const [, most] = ESR_BY_SIZE.find(([from]) => farads >= from) ?? [];
+    if (first !== undefined && most !== undefined) return first > most ? 'off' : 'good';
     return first === undefined ? 'unknown' : first > ESR.small ? 'off' : first <= ESR.any ? 'good' : 'unknown';
   }
   if (PLAIN_BAD.test(told)) return 'off';

@@ -33,13 +33,13 @@ const ONLY_IN: Partial<Record<RoleName, RegExp>> = {
   sense: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|pfc/u,
   controller: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|pfc|pulse|discharge|led/u,
   syncFet: /llc|sync|flyback|forward|bridge|buck|boost/u,
-  startUp: /flyback|forward|bridge|push|llc|pfc/u,
-  vccCapacitor: /flyback|forward|bridge|push|llc|pfc/u,
-  auxiliary: /flyback|forward|bridge|push|llc|pfc/u,
+  startUp: /offline|flyback|forward|bridge|push|llc|pfc/u,
+  vccCapacitor: /offline|flyback|forward|bridge|push|llc|pfc/u,
+  auxiliary: /offline|flyback|forward|bridge|push|llc|pfc/u,
   optocoupler: /flyback|forward|bridge|push|llc|pfc/u,
-  ntc: /flyback|forward|bridge|push|llc|pfc|dropper/u,
-  varistor: /flyback|forward|bridge|push|llc|pfc|dropper|phase|ballast/u,
-  bridge: /flyback|forward|bridge|push|llc|pfc|dropper|linear|line-|ballast/u,
+  ntc: /offline|flyback|forward|bridge|push|llc|pfc|dropper/u,
+  varistor: /offline|flyback|forward|bridge|push|llc|pfc|dropper|phase|ballast/u,
+  bridge: /offline|flyback|forward|bridge|push|llc|pfc|dropper|linear|line-|ballast/u,
   inputCapacitor: /^(?:buck|boost|sepic|inverting|cuk)/u,
 };
 
@@ -50,19 +50,23 @@ const NUMBERED: readonly { readonly in: RegExp; readonly role: RoleName; readonl
     { in: /rcc|wall|ballast/u, role: 'bulk', usual: ['C1', 'C3', 'C2'] },
     { in: /ballast/u, role: 'resonant', usual: ['C6', 'C5', 'C12'] },
     { in: /pfc/u, role: 'bridge', usual: ['BR1', 'DB1'] },
-    { in: /^(?:buck|boost|sepic)(?!-)/u, role: 'mainSwitch', usual: ['Q1', 'Q6', 'Q3'] },
+    { in: /^(?:offline )?(?:buck|boost|sepic)(?!-)/u, role: 'mainSwitch', usual: ['Q1', 'Q6', 'Q3'] },
     { in: /pfc/u, role: 'mainSwitch', usual: ['Q2', 'Q3', 'Q4', 'Q1'] },
     { in: /pfc/u, role: 'controller', usual: ['U1', 'U5', 'U2', 'IC1'] },
     { in: /half-bridge(?!.*pfc)/u, role: 'bulk', usual: ['C1', 'C2', 'C5', 'C6', 'C3'] },
     { in: /pfc/u, role: 'bulk', usual: ['C9', 'C5', 'C3', 'C1'] },
-    { in: /^(?:buck|boost|sepic)(?!-)/u, role: 'syncFet', usual: ['Q2', 'Q3'] },
+    { in: /^(?:offline )?(?:buck|boost|sepic)(?!-)/u, role: 'syncFet', usual: ['Q2', 'Q3'] },
     {
-      in: /dropper|pulse|ignit|^(?:buck|boost|sepic)(?!-)/u,
+      in: /dropper|pulse|ignit|^(?:offline )?(?:buck|boost|sepic)(?!-)/u,
       role: 'outputCapacitor',
       usual: ['C2', 'C4', 'C3', 'C5', 'C10'],
     },
     { in: /dropper|line-transformer|linear/u, role: 'bulk', usual: ['C2', 'C1', 'C3', 'C5'] },
-    { in: /^(?:buck|boost|sepic)(?!-)|line-transformer/u, role: 'outputRectifier', usual: ['D1', 'D2', 'D6'] },
+    {
+      in: /^(?:offline )?(?:buck|boost|sepic)(?!-)|line-transformer/u,
+      role: 'outputRectifier',
+      usual: ['D1', 'D2', 'D6'],
+    },
   ] as const);
 const usualOf = (role: RoleName, circuits: string): readonly string[] =>
   NUMBERED.find((one) => one.role === role && one.in.test(circuits))?.usual ?? ROLES[role].usual;
@@ -80,6 +84,22 @@ const CAN_ROLES: ReadonlySet<RoleName> = new Set([
 /** Circuits whose large can is the reservoir behind the rectifier. */
 const RESERVOIR = /line-transformer|linear/u;
 const FILM_ROLES: ReadonlySet<RoleName> = new Set(['xCapacitor', 'clamp', 'resonant', 'dropper', 'timing', 'store']);
+
+/** Switches that a circuit has. */
+const SWITCHES: readonly { readonly in: RegExp; readonly count: number }[] = [
+  { in: /full-bridge/u, count: 4 },
+  { in: /half-bridge|push|two-switch/u, count: 2 },
+];
+/** Roles of which each output has one. */
+const PER_OUTPUT: ReadonlySet<RoleName> = new Set(['outputRectifier', 'outputCapacitor']);
+
+/** Parts that do one work are numbered in a row: how sure the next is to be what the one before it is. */
+const IN_A_ROW = practice(0.35);
+const beforeOf = (ref: string): string | undefined => {
+  const { letters, number } = /^(?<letters>[A-Za-z]+)(?<number>\d+)$/u.exec(ref)?.groups ?? {};
+  return letters === undefined ? undefined : `${letters}${Number(number) - 1}`;
+};
+const afterOf = (ref: string): string => ref.replace(/\d+$/u, (number) => String(Number(number) + 1));
 
 /** Amperes that one phase of a step-down converter carries: what gives more has several. */
 const PHASE = practice(30);
@@ -121,6 +141,12 @@ const OHMS: Partial<Record<RoleName, readonly [least: number, most: number]>> = 
 });
 /** How sure what has other ohms is left to be that role, as a share. */
 const OFF = 0.1;
+/** Ohms under which a resistor is hardly anything but the one that senses the current, and how sure that makes it. */
+const SENSED = practice({ under: 1, sure: 0.6 });
+
+/** Said of a can: nothing else bulges; and most that do are those of the output. */
+const BULGED = /bulg|dome|swollen|vent|leak|crust/u;
+const MOSTLY_OUTPUT = practice(0.4);
 
 /** Pins of a switch inside a chip, as people write them. */
 const SWITCH_PINS = /\b(?:SW|LX|PH)\b|switch pin|\bdrain\b|\bcollector\b|D(?:-| to )S\b/u;
@@ -139,8 +165,16 @@ export function byReading(
     return new Map(
       [...roles].map(([role, sure]) => {
         const [least, most] = OHMS[role] ?? [0, Infinity];
+        if (role === 'sense' && ohms > 0 && ohms < SENSED.under && /\bof\b|marked/u.test(seen.text ?? ''))
+          return [role, Math.max(sure, SENSED.sure)];
         return [role, ohms < least || ohms > most ? OFF * sure : sure];
       }),
+    );
+  if (seen.ref?.startsWith('C') && BULGED.test(seen.condition ?? '') && Math.max(...roles.values()) < SURELY)
+    return new Map(
+      [...roles]
+        .filter(([role]) => CAN_ROLES.has(role))
+        .map(([role, sure]) => [role, role === 'outputCapacitor' ? Math.max(sure, MOSTLY_OUTPUT) : sure]),
     );
   if (!seen.ref?.startsWith('C')) return isNothing(seen.text) ? roles : there(roles, circuits);
   const farads = faradsIn(seen.text);
@@ -248,20 +282,30 @@ export class RoleBook {
     const letters = lettersOf(ref);
     for (const role of ROLE_NAMES) {
       if (!has(role, circuits) || !ROLES[role].letters.split('|').includes(letters)) continue;
-      const at = usualOf(role, circuits).indexOf(ref);
-      found.set(role, at < 0 ? ELSEWHERE : (BY_PLACE[at] ?? 0.1));
+      const usual = usualOf(role, circuits);
+      const at = usual.indexOf(ref);
+      const before = beforeOf(ref) ?? '';
+      const follows = this.refs.has(before) && usual.slice(0, 2).includes(before) && this.usualCount(role) > 1;
+      found.set(role, Math.max(at < 0 ? ELSEWHERE : (BY_PLACE[at] ?? 0.1), follows ? IN_A_ROW : 0));
     }
     return found;
   }
 
   /** How many parts of a role do one work together: those of the board that surely are it, else as many as such circuits have. */
   countOf(role: RoleName): number {
-    const { board, circuits } = this.of;
-    const there = (board?.parts ?? []).filter(({ ref }) => (this.rolesOf(ref).get(role) ?? 0) >= SURELY).length;
-    if (there > 0) return there;
-    const amperes = Math.max(0, ...(board?.nameplate?.outputs ?? []).map(({ i }) => i ?? 0));
-    const isPhased = /^(?:buck)(?!-)/u.test(circuits) && (role === 'syncFet' || role === 'mainSwitch');
-    return isPhased ? Math.max(1, Math.round(amperes / PHASE)) : 1;
+    const there = (this.of.board?.parts ?? []).filter(({ ref }) => (this.rolesOf(ref).get(role) ?? 0) >= SURELY).length;
+    return there > 0 ? there : this.usualCount(role);
+  }
+
+  /** How many parts of a role such circuits have. */
+  private usualCount(role: RoleName): number {
+    const { circuits } = this.of;
+    const outputs = this.of.board?.nameplate?.outputs ?? [];
+    const amperes = Math.max(0, ...outputs.map(({ i }) => i ?? 0));
+    if (/^(?:buck)(?!-)/u.test(circuits) && (role === 'syncFet' || role === 'mainSwitch'))
+      return Math.max(1, Math.round(amperes / PHASE));
+    if (role === 'mainSwitch') return SWITCHES.find((one) => one.in.test(circuits))?.count ?? 1;
+    return PER_OUTPUT.has(role) ? Math.max(1, outputs.length) : 1;
   }
 
   /** References that may be a role, the surest first: those that are known, and then how it is usually numbered. */
@@ -271,7 +315,9 @@ export class RoleBook {
     // Where the board has a part that surely is it, how such parts are usually numbered names none that is not there.
     const onBoard = this.of.board?.parts ?? [];
     const isThere = onBoard.some(({ ref }) => (this.rolesOf(ref).get(role) ?? 0) >= SURELY);
-    const refs = [...new Set([...this.refs, ...(isThere ? [] : usualOf(role, this.of.circuits))])]
+    const usual = isThere ? [] : usualOf(role, this.of.circuits);
+    const next = usual.slice(0, 2).flatMap((ref) => (this.refs.has(ref) ? [afterOf(ref)] : []));
+    const refs = [...new Set([...this.refs, ...usual, ...next])]
       .map((ref) => ({ ref, sure: this.rolesOf(ref).get(role) ?? 0 }))
       .filter(({ sure }) => sure > ELSEWHERE)
       .toSorted((a, b) => b.sure - a.sure);

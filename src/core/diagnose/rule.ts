@@ -67,6 +67,10 @@ export const RULE = practice({
   cable: 2,
   /** A rail that is there, as a share of its volts, and what it leaves of what would keep the unit from starting. */
   alive: { from: 0.3, leaves: 0.15 },
+  /** One rail too high while another is right: what this leaves of a lost hold of them. */
+  held: 0.2,
+  /** A standby rail that sags: its own cans, against all else. */
+  standbyLow: { cans: 5, others: 0.6 },
   /** Rails that sag together: how far, how alike, and what that says. */
   together: { low: 0.95, gone: 0.5, alike: 0.06, bulk: 4, cans: 0.6 },
 });

@@ -294,15 +294,16 @@ export const SIGNS: readonly Sign[] = practice([
       'startup-resistor-open': 0.3,
       'vcc-capacitor-dry': 0.5,
       'sync-fet-shorted': 1.5,
+      'gate-drive-fault': 2,
     },
   },
   {
-    says: /(?:supply|vcc).{0,24}(?:ticks|saw|between \d|climbs and (?:falls|drops)|up and down)/u,
+    says: /(?:supply|vcc).{0,32}(?:ticks|saw|between \d|(?:climbs|rises|creeps up|goes up).{0,24}(?:falls|drops|collapses|down)|up and down)/u,
     tells: {
       'startup-resistor-open': 0.06,
       'controller-dead': 0.5,
       'sense-resistor-open': 1.6,
-      'auxiliary-winding-open': 1.6,
+      'auxiliary-winding-open': 4,
       'vcc-capacitor-dry': 2,
       'output-rectifier-shorted': 1.3,
     },
@@ -310,6 +311,14 @@ export const SIGNS: readonly Sign[] = practice([
   {
     says: /\bvents?\b.{0,16}(?:open|burst|lifted|blown)|(?:pushed|blown|opened) its vent|(?:bulk|big can|mains can).{0,24}(?:burst|vented|domed|swollen|bulged)|\bcan\b.{0,16}(?:burst|exploded|open at (?:its|the) top)|(?:bottom|lid|sleeve).{0,16}(?:came (?:out|off)|blown|torn|pushed)/u,
     tells: { 'bulk-shorted': 6, 'output-capacitors-dry': 1.6, 'bulk-dry': 1.6 },
+  },
+  {
+    says: /(?:bulk|big can|mains can|pfc)\b(?![^.;]*(?:unplug|switched off|discharg))[^.;]{0,60}\b(?:ripple|sags?|dips?|loaded)\b/u,
+    tells: { 'bulk-dry': 6, 'resonant-capacitor-faded': 0.5, 'output-capacitors-dry': 0.4, 'fan-stuck': 0.3 },
+  },
+  {
+    says: /backlight.{0,40}(?:second|moment|flash|\boff\b|dark|\bout\b|goes)/u,
+    tells: { 'led-string-open': 5 },
   },
   {
     says: /part of (?:it|the (?:strip|lamp|string))|some (?:leds|lamps|segments)|(?:leds|segments).{0,20}(?:dead|dark|out\b)|(?:panel|strip|string) (?:breathes|pulses)/u,

@@ -9,7 +9,7 @@ import type { Weigh } from './weigh';
 /** What people call a part that they have no number for. */
 const CALLED: readonly (readonly [RegExp, RoleName])[] = practice([
   [/\b(?:pfc|coil.?s?|choke.?s?) (?:transistor|fet|mosfet|switch)/u, 'pfcSwitch'],
-  [/(?:little|small|tiny) chip/u, 'standbySwitch'],
+  [/(?:little|small|tiny|standby) (?:[a-z]+.legged )?chip/u, 'standbySwitch'],
   [/\b(?:standby) (?:transistor|fet|chip|switch)/u, 'standbySwitch'],
   [/\b(?:transistors?|fets?|mosfets?|igbts?|main switch)\b/u, 'mainSwitch'],
   [/\bbridge\b|rectifier block/u, 'bridge'],
@@ -25,6 +25,7 @@ const CALLED: readonly (readonly [RegExp, RoleName])[] = practice([
   [/snubber|clamp|resistors? (?:next to|beside|at) the transformer/u, 'clamp'],
   [/output diode|output rectifier|(?:double|schottky|secondary) diode/u, 'outputRectifier'],
   [/(?:output|secondary) (?:cans?|caps?|capacitors?)|\b(?:two|three|four|some|all|the) cans\b/u, 'outputCapacitor'],
+  [/tantal/u, 'outputCapacitor'],
   [/opto|four.legged/u, 'optocoupler'],
   [/\b431\b|shunt ref|reference/u, 'reference'],
   [/divider|trimmer|little screw|adjustment|feedback/u, 'feedback'],
@@ -42,7 +43,7 @@ const CALLED: readonly (readonly [RegExp, RoleName])[] = practice([
 ] as const);
 
 const SICK =
-  /\bpit\b|cushion|puff|swell|swollen|fray|cook|brown|scorch|charr|\bhole\b|crack|split|burn|burst|bulg|dome|crust|leak|\bdull\b|caked|\bdust|stiff|turns hard|\bdead\b|short|broken|torn|vented|open lids?|black (?:point|spot|dot)|clicked|gets? (?:very )?(?:hot|warm)|damaged|chewed|melted|blown off|halves|pieces|seam/u;
+  /\bpit\b|cushion|puff|swell|swollen|fray|cook|brown|scorch|charr|\bhole\b|crack|split|burn|burst|bulg|dome|crust|leak|\bdull\b|caked|\bdust|stiff|turns hard|\bdead\b|short|broken|torn|vented|open lids?|black (?:point|spot|dot)|clicked|gets? (?:very )?(?:hot|warm)|damaged|chewed|melted|blown off|halves|pieces|seam|pimple|blister/u;
 const WELL =
   /\b(?:measures?|reads?|tests?|is|are|was|were|looks?|has been) (?:all )?(?:good|fine|new|whole|ok|right)\b|\bso that one is whole|\b(?:new|replaced|renewed|changed)\b/u;
 

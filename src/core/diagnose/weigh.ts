@@ -44,6 +44,8 @@ const BLOCKING: ReadonlySet<RoleName> = new Set([
 const leaks = ({ test, text }: Seen): boolean =>
   test === 'resistance' && /^\d+(?:\.\d+)? ?(?:k|m)?(?:ohm|Ω)/iu.test(text?.trim() ?? '');
 
+const BAD: ReadonlySet<State> = new Set(['shorted', 'open', 'off', 'damaged']);
+
 const FIRES: ReadonlySet<RoleName> = new Set(['triac', 'trigger', 'pulseSwitch']);
 
 /** How well a state of a guilty part fits a cause, by the last word of its name. */
@@ -84,13 +86,16 @@ const NOT_WITH_STANDBY: readonly CauseName[] = [
   'cable-broken',
 ];
 
+/** Said with one reading of its fellows too. */
+const ALIKE = /alike|\ball (?:two|three|four|six|of them|the others)\b|the others? (?:too|as well|the same)/iu;
+
 /**
  * How much a good part clears its role, where several do one work: of two bulk cans the first clears half, the second the rest.
  * As a share of what a single one would.
  */
 function shareLeft(seen: Seen, role: RoleName, { observations }: Complaint, of: RoleBook): number {
   const count = of.countOf(role);
-  if (count < 2) return 1;
+  if (count < 2 || ALIKE.test(seen.text ?? '')) return 1;
   const before = observations.slice(0, observations.indexOf(seen));
   const isAlike = ({ ref, test, text, condition }: Seen) =>
     ref !== undefined &&
@@ -136,6 +141,10 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
       : seenState;
   // A fuse is what a fault leaves behind, and so is a fusible resistor.
   if (state === 'unknown' || likely === 'fuse' || (likely === 'fusible' && state === 'open')) return;
+  const isFoundBad = complaint.observations.some(
+    (other) =>
+      other !== seen && other.ref === ref && BAD.has(stateOf(other, likely !== undefined && BLOCKING.has(likely))),
+  );
   const isRepeated = complaint.observations.some(({ text }) => KILLED_BEFORE.test(text?.toLowerCase() ?? ''));
   for (const name of CAUSE_NAMES) {
     const cause = causeOf(name);
@@ -143,6 +152,8 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
     const guilty = cause.roles.reduce((most, role) => Math.max(most, roles.get(role) ?? 0), 0);
     const reason = `${ref}: ${seen.text ?? seen.condition ?? state}`;
     if (state === 'good') {
+      // What was found bad by one test is not cleared by another.
+      if (isFoundBad) break;
       const asked = cause.checks.filter(({ test }) => seen.test === undefined || test === seen.test);
       const told = asked.reduce(
         (most, { role, tells = 0.95 }) =>
@@ -180,8 +191,6 @@ export interface Beside {
   readonly state: State;
   readonly cause: CauseName;
 }
-
-const BAD: ReadonlySet<State> = new Set(['shorted', 'open', 'off', 'damaged']);
 
 /** Parts that were found bad and are none of a cause: a second fault may be there at once. Each with the cause that fits it best. */
 export function faultsBeside(
@@ -225,6 +234,12 @@ const NOT_ALIVE: readonly CauseName[] = [
   'startup-resistor-open',
 ];
 
+/** Causes by which no rail is held any more. */
+const HOLDS: readonly CauseName[] = ['feedback-open', 'optocoupler-dead', 'reference-dead'];
+
+/** Circuits in which every rail has its own rectifier and bulk can. */
+const OWN_BULK = /line-transformer|linear/u;
+
 /** Rails that sag together are short of what feeds them all; the cans of one output pull down one. */
 export function weighTogether(observations: readonly Seen[], circuits: string, weigh: Weigh): void {
   const { low, gone: least, alike, bulk, cans } = RULE.together;
@@ -245,10 +260,17 @@ export function weighTogether(observations: readonly Seen[], circuits: string, w
     const reason = `${gone.map(([name]) => name).join(' and ')} gone, ${right.map(([name]) => name).join(' and ')} right`;
     for (const name of CAUSE_NAMES) weigh(name, RULE.oneGone.behind[name] ?? RULE.oneGone.others, reason);
   }
+  const over = [...rails].filter(([, share]) => share > RULE.rail.high);
+  // What holds the rails holds one of them; the other is high because nothing loads it, or for a reason of its own.
+  if (over.length > 0 && right.length > 0)
+    for (const name of HOLDS)
+      weigh(name, RULE.held, `${right.map(([rail]) => rail).join(' and ')} right: the rails are held`);
   const lower = [...rails].filter(([, share]) => share >= RULE.oneGone.under && share < RULE.rail.low);
   if (lower.length > 0 && right.length > 0) {
     const reason = `${lower.map(([name]) => name).join(' and ')} low, ${right.map(([name]) => name).join(' and ')} right`;
-    for (const name of CAUSE_NAMES) weigh(name, RULE.oneLow.behind[name] ?? RULE.oneLow.others, reason);
+    // Behind a mains transformer each rail has a bulk can of its own.
+    const others = (name: CauseName) => (name === 'bulk-dry' && OWN_BULK.test(circuits) ? 2 : RULE.oneLow.others);
+    for (const name of CAUSE_NAMES) weigh(name, RULE.oneLow.behind[name] ?? others(name), reason);
   }
   const { selector, rectifier } = RULE.halved;
   if (
@@ -302,6 +324,11 @@ function weighRail(rail: string, seen: Seen, complaint: Complaint, circuits: str
   if (ratio > RULE.halved.from && ratio < RULE.halved.to && BOTH_WAYS.test(circuits)) {
     weigh('output-rectifier-open', RULE.halved.rectifier, reading);
     weigh('output-capacitors-dry', RULE.halved.cans, reading);
+  }
+  if (isStandby && shows === 'rail-low') {
+    for (const name of CAUSE_NAMES)
+      weigh(name, name === 'standby-capacitor-dry' ? RULE.standbyLow.cans : RULE.standbyLow.others, reading);
+    return;
   }
   if (shows === complaint.symptom) return;
   // Too high a rail is hardly made by anything but a lost hold of it; too low a one is made by much.
