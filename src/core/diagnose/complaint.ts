@@ -180,7 +180,9 @@ export function symptomOf({ symptom, observations }: Complaint, of: RoleBook): S
   const isStandby = observations.some(({ ref, text = '' }) => ref === undefined && GONE.test(text));
   const isBlown = observations.some(({ ref, condition, text }) => {
     if (ref === undefined)
-      return /\bfus(?:e|ible)\b[^,;.]{0,24}\b(?:blown|blew|is open|open too|burnt)/u.test(text ?? '');
+      return /\bfus(?:e|ible)\b[^,;.]{0,24}\b(?:blown|blew|is open|is through|is gone|open too|burnt)/u.test(
+        text ?? '',
+      );
     const roles = of.rolesOf(ref);
     const sure = Math.max(roles.get('fuse') ?? 0, roles.get('fusible') ?? 0);
     return sure > FUSE_SURE && condition !== undefined && IS_OPEN.test(condition);

@@ -114,6 +114,17 @@ function looks(told: string): State {
   return bad || GOOD_LOOKS.test(told) ? 'good' : 'unknown';
 }
 
+/** Readings from the worst to the best. */
+const WORST: readonly State[] = ['shorted', 'off', 'open', 'damaged', 'good'];
+
+/** Said beside a reading: that a good part of its kind reads open. */
+const OPEN_WHEN_GOOD = /\b(?:a|the|its) (?:good|new|other|twin|sister)(?: one)?(?: reads?| is)? (?:ol\b|open)/u;
+/** A rectifier that conducts both ways, though one way harder. */
+const LEAKS_BACK = /v one way, (?<back>[01]\.\d+)(?: ?v)? the other/u;
+/** Volts at which a shunt reference is told to act; its own are 2.5 V (TL431 datasheets; 1.24 V of the low-volt kind). */
+const ACTS_AT = /\b(?:down|conducts|acts|turns on) at (?<volts>\d+(?:\.\d+)?) ?v on its ref/u;
+const REFERENCES = [2.5, 1.24];
+
 /**
  * How a part was found to be, out of what a person told of a test: the reading first, then what it means.
  * @param blocks whether the part blocks when it is good, as a rectifier or a capacitor does, so that few ohms are a short
@@ -135,6 +146,12 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
     if (test === 'esr') return value > ESR.small ? 'off' : value > ESR.any ? 'unknown' : 'good';
     return 'unknown';
   }
+  // Several readings of one part: the worst counts.
+  const readings = text.split(/;\s*/u).filter((one) => test === 'diode-mode' && /^(?:\d|ol\b)/iu.test(one));
+  if (readings.length > 1) {
+    const states = readings.map((one) => stateOf({ test, text: one, ...(ref && { ref }) }, blocks));
+    return WORST.find((state) => states.includes(state)) ?? 'unknown';
+  }
   const told = text.toLowerCase().trim();
   if (told === '' || /not (?:measured|reach)/u.test(told)) return 'unknown';
   if (/no difference seen|nothing (?:unusual|to see)/u.test(told)) return 'good';
@@ -145,6 +162,9 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
   if (/\bshort(?:ed)?\b/u.test(told) && !/no short|not short/u.test(told)) return 'shorted';
   if (/punched/u.test(told)) return 'shorted';
   if (/^(?:ol|open)\b/u.test(told) && !blocks && test !== 'diode-mode') return 'open';
+  if (OPEN_WHEN_GOOD.test(told) && /^\d/u.test(told)) return 'off';
+  const acts = ACTS_AT.exec(told)?.groups?.['volts'];
+  if (acts !== undefined) return REFERENCES.some((own) => Math.abs(Number(acts) - own) < 0.1 * own) ? 'good' : 'off';
   const compared = shouldBe(text);
   if (compared) {
     const sized = bySize(compared, test);
@@ -153,6 +173,7 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
   if (/should be (?:ol|open)/u.test(told)) return 'shorted';
   if (/as marked|as a good|as printed|as it should|as new|alike|the same|like new/u.test(told)) return 'good';
   if (test === 'diode-mode') {
+    if (LEAKS_BACK.test(told)) return 'off';
     if (/one way, (?:ol|open)|one way,? and (?:ol|open)|(?:v|volts?) one way/u.test(told))
       return /both ways/u.test(told) && !/alike|all/u.test(told) ? 'unknown' : 'good';
     if (/(?:ol|open) both|both ways (?:ol|open)/u.test(told))

@@ -30,7 +30,7 @@ const NO_SHORT = {
 
 /** Words of a unit that has killed the same part before: what kills it is still there. */
 export const KILLED_BEFORE =
-  /(?:switch|fet|transistor|mosfet)s? (?:was |were |has been |have been |already )?(?:replaced|changed|renewed|fitted)|(?:second|third|fourth|next|new) (?:(?:set|pair) of )?(?:switch|fet|transistor|mosfet)|(?:kills|killed|blew|blows|died|dies|lasted).*(?:switch|fet|transistor|again|within|an? (?:day|hour|week|month|minute))|(?:two|three|four|five|several) (?:(?:pairs?|sets?) of )?(?:switches|fets|transistors|mosfets|igbts)|keeps (?:killing|blowing|eating)|(?:repaired|mended) (?:once|twice|three times|before|again)/u;
+  /(?:switch|fet|transistor|mosfet)s? (?:was |were |has been |have been |already )?(?:replaced|changed|renewed|fitted)|(?:second|third|fourth|next|new) (?:(?:set|pair) of )?(?:switch|fet|transistor|mosfet)|(?:kills|killed|blew|blows|died|dies|lasted).*(?:switch|fet|transistor|again|within|an? (?:day|hour|week|month|minute))|(?:two|three|four|five|several) (?:(?:pairs?|sets?) of )?(?:switches|fets|transistors|mosfets|igbts)|keeps (?:killing|blowing|eating)|(?:second|third|fourth) repair|each time the (?:[a-z]+ )?(?:switch|fet|transistor|mosfet)|(?:repaired|mended) (?:once|twice|three times|before|again)/u;
 
 export const SIGNS: readonly Sign[] = practice([
   // The fuse, and what it says.
@@ -94,9 +94,10 @@ export const SIGNS: readonly Sign[] = practice([
       'gate-drive-fault': 6,
       'sense-resistor-open': 1.5,
       'transformer-shorted-turns': 2,
-      'pfc-diode-shorted': 2,
+      'pfc-diode-shorted': 3,
       'resonant-capacitor-faded': 1.6,
       'switch-shorted': 0.2,
+      'pfc-switch-shorted': 0.3,
     },
   },
   {
@@ -346,7 +347,7 @@ export const SIGNS: readonly Sign[] = practice([
     tells: { 'sense-resistor-open': 5, 'output-capacitors-dry': 0.4 },
   },
   {
-    says: /whatever (?:hangs|is|load|the load)|the same (?:low )?volts? (?:with|at) (?:any|every)/u,
+    says: /whatever (?:hangs|is|load|the load)|steady,? .{0,12}with (?:a )?load (?:and|or) without|loaded or not|the same (?:low )?volts? (?:with|at) (?:any|every)/u,
     tells: {
       'reference-dead': 3,
       'feedback-open': 2,
