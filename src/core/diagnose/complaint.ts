@@ -95,9 +95,15 @@ const CRACKED = /\brings?\b.{0,16}(?:leg|pin|lead|both)|(?:cracked|dull|grey).{0
 
 const UNBOOSTED = 'pfc does not boost';
 
+const BULK_SAID = String.raw`\b(?:bulk|pfc|(?:big|main|mains) (?:can|cap|capacitor|elko|electrolytic))\b`;
+const VOLTS_OF_BULK = [
+  new RegExp(String.raw`${BULK_SAID}[^.;]{0,24}?\b(?<volts>\d{1,3}) ?v\b`, 'iu'),
+  new RegExp(String.raw`\b(?<volts>\d{1,3}) ?v (?:dc )?(?:at|on|over|across) (?:the )?${BULK_SAID}`, 'iu'),
+];
+
 /** Volts that a person tells of the bulk can without its number. */
 const bulkVoltsIn = (text: string): number | undefined => {
-  const volts = /\b(?:bulk|pfc|big can|main can)\b[^.;]{0,24}?\b(?<volts>\d{2,3}) ?v\b/iu.exec(text)?.groups?.['volts'];
+  const volts = VOLTS_OF_BULK.map((says) => says.exec(text)?.groups?.['volts']).find((found) => found !== undefined);
   return volts === undefined ? undefined : Number(volts);
 };
 
@@ -113,6 +119,25 @@ function bulkWords(reading: number | undefined, { circuits }: RoleBook): string 
       ? `${charged} ${UNBOOSTED}`
       : charged;
 }
+
+const ALONE =
+  /\balone\b|\bempty\b|by itself|unloaded|no load|nothing connected|without (?:the |its |a |any )?(?:device|load|unit|set|notebook)/iu;
+const ON_ANOTHER = /\bon (?:a|an|another|the other)\b[^:;.]{0,40}(?:lamp|bulb|resistor|load|device|unit)/iu;
+
+/** Volts of an output told with what hangs on it, as words: right alone, or right into another load. */
+function underLoad(text: string, of: RoleBook): string {
+  const volts = of.outputVolts;
+  const told = [...text.matchAll(/(?<volts>\d+(?:\.\d+)?)(?= ?v\b|\b(?! ?(?:w|a|hz|ohm)\b))/giu)].map(({ groups }) =>
+    Number(groups?.['volts']),
+  );
+  const isRight = told.some((one) => volts.some((own) => Math.abs(one - own) <= RIGHT * own));
+  const isLow = told.some((one) => volts.some((own) => one > 0 && one < 0.8 * own));
+  if (!isRight || isLow) return '';
+  return ON_ANOTHER.test(text) ? 'output right into another load' : ALONE.test(text) ? 'output right alone' : '';
+}
+
+/** How far an output that is right is off at most. */
+const RIGHT = practice(0.06);
 
 /** Volts of a bulk can: empty under the first; boosted over the second; between the others it has the mains' crest. */
 const BULK = practice({ empty: 20, boosted: 360, rectified: 150, notBoosted: 345 });
@@ -144,8 +169,7 @@ export function wordsOf(seen: Seen, of: RoleBook): string {
   if (rail !== undefined) return /^(?:bulk|pfc)\b/iu.test(rail) ? bulkWords(value ?? volts, of) : '';
   const parts = [text ?? ''];
   if (ref === undefined) {
-    const told = bulkWords(bulkVoltsIn(text ?? ''), of);
-    if (told.endsWith(UNBOOSTED)) parts.push(told);
+    parts.push(bulkWords(bulkVoltsIn(text ?? ''), of), underLoad(text ?? '', of));
   }
   if (ref !== undefined && !ref.startsWith('rail ')) {
     const roles = of.rolesOf(ref);

@@ -66,7 +66,7 @@ export function diagnose(complaint: Complaint): Diagnosis {
   };
   for (const name of CAUSE_NAMES) {
     const cause = causeOf(name);
-    odds.set(name, Math.log(cause.common * makes(cause, symptom, circuits)));
+    odds.set(name, Math.log(cause.common * makes(cause, symptom, circuits, complaint.topologies)));
     const isElsewhere =
       (cause.needs !== undefined && !cause.needs.test(circuits)) ||
       cause.never?.test(circuits) === true ||
@@ -123,9 +123,18 @@ export function diagnose(complaint: Complaint): Diagnosis {
 }
 
 /** How often a cause makes a complaint, in the circuits of a unit. */
-function makes({ symptoms, alsoIn = [] }: Cause, symptom: Symptom, circuits: string): number {
+function makes(
+  { symptoms, alsoIn = [] }: Cause,
+  symptom: Symptom,
+  circuits: string,
+  topologies: readonly string[] = [],
+): number {
   const here = alsoIn.find((one) => one.circuits.test(circuits) && one.symptoms[symptom] !== undefined);
-  return here?.symptoms[symptom] ?? symptoms[symptom] ?? RULE.otherSymptom;
+  const share = here?.symptoms[symptom] ?? symptoms[symptom] ?? RULE.otherSymptom;
+  // The only converter of a unit is its standby supply too: what leaves it dead leaves this dead.
+  return symptom === 'standby-dead' && topologies.length === 1
+    ? Math.max(share, RULE.onlyConverter * (symptoms.dead ?? 0))
+    : share;
 }
 
 /** The parts a cause is about on this unit, where some are known. */

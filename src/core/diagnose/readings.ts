@@ -149,7 +149,7 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
   // Several readings of one part: the worst counts.
   const readings = text.split(/;\s*/u).filter((one) => test === 'diode-mode' && /^(?:\d|ol\b)/iu.test(one));
   if (readings.length > 1) {
-    const states = readings.map((one) => stateOf({ test, text: one, ...(ref && { ref }) }, blocks));
+    const states = readings.map((one) => stateOf({ test: 'diode-mode', text: one }, blocks));
     return WORST.find((state) => states.includes(state)) ?? 'unknown';
   }
   const told = text.toLowerCase().trim();

@@ -62,11 +62,8 @@ const NUMBERED: readonly { readonly in: RegExp; readonly role: RoleName; readonl
       usual: ['C2', 'C4', 'C3', 'C5', 'C10'],
     },
     { in: /dropper|line-transformer|linear/u, role: 'bulk', usual: ['C2', 'C1', 'C3', 'C5'] },
-    {
-      in: /^(?:offline )?(?:buck|boost|sepic)(?!-)|line-transformer/u,
-      role: 'outputRectifier',
-      usual: ['D1', 'D2', 'D6'],
-    },
+    { in: /line-transformer/u, role: 'outputRectifier', usual: ['BR1', 'D1', 'D2'] },
+    { in: /^(?:offline )?(?:buck|boost|sepic)(?!-)/u, role: 'outputRectifier', usual: ['D1', 'D2', 'D6'] },
   ] as const);
 const usualOf = (role: RoleName, circuits: string): readonly string[] =>
   NUMBERED.find((one) => one.role === role && one.in.test(circuits))?.usual ?? ROLES[role].usual;
@@ -254,6 +251,11 @@ export class RoleBook {
     this.refs = new Set([...(of.board?.parts.map(({ ref }) => ref) ?? []), ...of.seen]);
   }
 
+  /** What the outputs should give by the nameplate, without a sign. */
+  get outputVolts(): readonly number[] {
+    return (this.of.board?.nameplate?.outputs ?? []).map(({ v }) => Math.abs(v));
+  }
+
   get circuits(): string {
     return this.of.circuits;
   }
@@ -282,6 +284,8 @@ export class RoleBook {
     const letters = lettersOf(ref);
     for (const role of ROLE_NAMES) {
       if (!has(role, circuits) || !ROLES[role].letters.split('|').includes(letters)) continue;
+      // Behind a mains transformer the bridge is what rectifies the output.
+      if (role === 'outputRectifier' && letters !== 'D' && !RESERVOIR.test(circuits)) continue;
       const usual = usualOf(role, circuits);
       const at = usual.indexOf(ref);
       const before = beforeOf(ref) ?? '';

@@ -64,6 +64,36 @@ export const SIGNS: readonly Sign[] = practice([
       'line-selector-wrong': 0.4,
     },
   },
+  {
+    says: /output right alone/u,
+    tells: {
+      'overloaded-outside': 2,
+      'output-capacitors-dry': 2.5,
+      'sense-resistor-open': 1.5,
+      'output-rectifier-shorted': 0.06,
+      'sync-fet-shorted': 0.06,
+      'auxiliary-winding-open': 0.2,
+      'output-rectifier-open': 0.3,
+      'feedback-open': 0.4,
+    },
+  },
+  {
+    says: /output right into another load/u,
+    tells: {
+      'overloaded-outside': 8,
+      'output-capacitors-dry': 0.4,
+      'sense-resistor-open': 0.4,
+      'vcc-capacitor-dry': 0.3,
+      'output-rectifier-shorted': 0.05,
+      'sync-fet-shorted': 0.05,
+      'auxiliary-winding-open': 0.1,
+    },
+  },
+  {
+    // What hangs on it is fine.
+    says: /(?:another|other|second|new|borrowed) (?:adapter|charger|supply|brick|plug)[^.;]{0,28}(?:runs|works|feeds|charges|is fine)/u,
+    tells: { 'overloaded-outside': 0.1 },
+  },
   // What happened before.
   {
     says: /thunder|lightning|surge|storm|(?:lights?|lamps?|bulbs?) (?:went|got|became|were|burnt?|glowed)[a-z ]{0,12}bright|digger|cable of the street|(?:lost|broken|missing|swapped) neutral|400 ?v|generator|overvoltage/u,
@@ -169,7 +199,7 @@ export const SIGNS: readonly Sign[] = practice([
     tells: { 'cable-broken': 5 },
   },
   {
-    says: /\btick|\bclick|\bchirp|once a second|twice a second|times a second|pulses|hiccup|starts and stops|blinks/u,
+    says: /(?<!\bno )(?:\btick|\bclick|\bchirp)|once a second|twice a second|times a second|pulses|hiccup|starts and stops|blinks/u,
     tells: {
       'output-rectifier-shorted': 1.5,
       'vcc-capacitor-dry': 1.5,
@@ -330,7 +360,7 @@ export const SIGNS: readonly Sign[] = practice([
     tells: { 'ntc-open': 0.3, 'startup-resistor-open': 0.3, 'vcc-capacitor-dry': 0.3, 'sense-resistor-open': 0.5 },
   },
   {
-    says: /(?:\bsteady|stays|sits).{0,24}(?:chip|vcc|controller|supply pin)|(?:reference|ref) (?:pin )?(?:at |is |gives )?(?:0|nothing|zero|dead)|no (?:pulses?|drive|reference)\b/u,
+    says: /(?:\bsteady|stays|sits).{0,24}(?:chip|vcc|controller|supply pin)|(?:chip|vcc|controller|supply pin)[^.;]{0,20}\b[12]\d(?:\.\d+)? ?v\b.{0,16}(?:steady|constant|stays|not move)|(?:reference|ref) (?:pin )?(?:at |is |gives )?(?:0|nothing|zero|dead)|no (?:pulses?|drive|reference)\b/u,
     tells: {
       'controller-dead': 6,
       'startup-resistor-open': 0.15,

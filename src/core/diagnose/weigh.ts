@@ -66,6 +66,8 @@ function fits(cause: CauseName, state: State): number {
     wrong: { damaged: 1, off: 1 },
   };
   if (state === 'stained') return 0.12;
+  // A switch that has burnt open was shorted first.
+  if (state === 'open' && cause.endsWith('switch-shorted')) return 0.5;
   return (table[kind] ?? { shorted: 0.9, open: 0.9, off: 0.9, damaged: 0.9 })[state] ?? 0;
 }
 

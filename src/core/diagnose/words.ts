@@ -75,7 +75,12 @@ export const ROLES = {
   drive: role('drive transformer or transistor', /drive (?:trans|coup)|driver trans/u, 'T|Q|C', 'T2 Q2'),
   clamp: role('clamp capacitor', /clamp|snubber/u, 'C', 'C6 C14 C7'),
   clampResistor: role('clamp resistor', /clamp res|snubber res/u, 'R', 'R5 R14 R6'),
-  outputRectifier: role('output rectifier', /output rect|secondary rect|output diode/u, 'D', 'D6 D20 D21 D5 D7 D1'),
+  outputRectifier: role(
+    'output rectifier',
+    /output rect|secondary rect|output diode/u,
+    'D|BR|DB',
+    'D6 D20 D21 D5 D7 D1',
+  ),
   syncFet: role('synchronous rectifier', /sync/u, 'Q', 'Q4 Q5 Q3 Q6'),
   outputCapacitor: role('output capacitor', /output cap|secondary cap|filter cap/u, 'C', 'C12 C10 C20 C21 C11 C5'),
   optocoupler: role('optocoupler', /opto/u, 'U|IC|PC|OC|PH', 'U2 PC1 IC2 U9 U3'),
