@@ -1,4 +1,4 @@
-import { donorCode, goTo } from './hands';
+import { donorCode, goTo, judgement } from './hands';
 import { expect, test } from './shop';
 
 test('a blown fuse is followed to its cause, and the part that failed to what takes its place', async ({ page }) => {
@@ -75,4 +75,11 @@ test('a part that fits leaves stock, the place is replaced, and the power-up nam
   await expect(evidence).toContainText(`of ${lot}`);
   await page.getByRole('link', { name: 'To the first power-up' }).click();
   await expect(page.getByRole('button', { name: /^STOP/ })).toBeVisible();
+});
+
+test('where no store is listed, no check says that every store was read dead', async ({ page }) => {
+  await goTo(page, `/donors/${await donorCode(page, 'plug-top charger')}/diagnose`);
+  await expect(judgement(page)).toContainText('first list its stores, and read each dead');
+  await page.getByRole('link', { name: 'Make it safe' }).click();
+  await expect(page).toHaveURL(/make-safe/);
 });

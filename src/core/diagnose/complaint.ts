@@ -124,12 +124,13 @@ const ALONE =
   /\balone\b|\bempty\b|by itself|unloaded|no load|nothing connected|without (?:the |its |a |any )?(?:device|load|unit|set|notebook)/iu;
 const ON_ANOTHER = /\bon (?:a|an|another|the other)\b[^:;.]{0,40}(?:lamp|bulb|resistor|load|device|unit)/iu;
 
+/** Numbers that may be volts: those with their unit, and those with none. */
+const MAY_BE_VOLTS = /(?<volts>\d+(?:\.\d+)?)(?= ?v\b|\b(?! ?(?:w|a|hz|ohm)\b))/giu;
+
 /** Volts of an output told with what hangs on it, as words: right alone, or right into another load. */
 function underLoad(text: string, of: RoleBook): string {
   const volts = of.outputVolts;
-  const told = [...text.matchAll(/(?<volts>\d+(?:\.\d+)?)(?= ?v\b|\b(?! ?(?:w|a|hz|ohm)\b))/giu)].map(({ groups }) =>
-    Number(groups?.['volts']),
-  );
+  const told = [...text.matchAll(MAY_BE_VOLTS)].map(({ groups }) => Number(groups?.['volts']));
   const isRight = told.some((one) => volts.some((own) => Math.abs(one - own) <= RIGHT * own));
   const isLow = told.some((one) => volts.some((own) => one > 0 && one < 0.8 * own));
   if (!isRight || isLow) return '';

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import Link from '../../../ui/frame/Link';
 import { NONE, SYMPTOMS } from '../../../core/diagnose';
 import { counted } from '../../../core/quantity';
@@ -23,11 +24,21 @@ const named = ({ label, parts }: CauseView) => (parts.length > 0 ? `${label}: ${
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What is wrong with a unit: what is known and checked on the left, the likely causes and the next check on the right. */
-export function DiagnoseSheet({ code, view }: { code: string; view: RepairView }) {
+export function DiagnoseSheet({
+  code,
+  view,
+  children,
+}: {
+  code: string;
+  view: RepairView;
+  /** What stands first: that a store is not read dead. */
+  children?: ReactNode;
+}) {
   const seen = view.facts.filter(({ kind }) => kind === 'seen');
   const checks = view.facts.filter(({ kind }) => kind === 'check');
   return (
     <Halves judgement={<Verdict code={code} view={view} />}>
+      {children}
       <ActionForm
         action={nameComplaintAction.bind(null, code)}
         label="Complaint"
@@ -162,7 +173,7 @@ function Verdict({ code, view }: { code: string; view: RepairView }) {
         value={first.probability}
         {...(rest[0] ? { rival: { label: rest[0].label, value: rest[0].probability } } : {})}
       />
-      {view.next && <NextCheckCard code={code} check={view.next} notDead={view.notDead} />}
+      {view.next && <NextCheckCard code={code} check={view.next} readFirst={view.readFirst} />}
       {first.why.length > 0 && (
         <Section label="What moved it">
           <Reasons of={first.why} />

@@ -15,12 +15,12 @@ const [GOOD, BAD, SKIP, READING] = ['check-good', 'check-bad', 'check-skip', 'ch
 export function NextCheckCard({
   code,
   check,
-  notDead,
+  readFirst,
 }: {
   code: string;
   check: NextCheck;
-  /** Stores that must be read dead first. */
-  notDead: readonly string[];
+  /** What comes before it while it is off. */
+  readFirst: string;
 }) {
   const of = { ref: check.ref, test: check.test };
   const answer = (outcome: 'good' | 'bad' | 'unclear', text: string) =>
@@ -32,7 +32,7 @@ export function NextCheckCard({
         <div className="grid w-full gap-1.5">
           <p className="text-[12.5px] text-ink-2">
             {check.power === 'off'
-              ? `Off; ${notDead.length > 0 ? `first read ${notDead.join(', ')} dead` : 'every store was read dead'}; about ${check.minutes} min.`
+              ? `Off; ${readFirst}; about ${check.minutes} min.`
               : `With power on: clips fitted while it is dead, through a series lamp, read from a distance, hands off; about ${check.minutes} min. Local codes and licensed practice apply.`}
           </p>
           <ActionButton id={GOOD} action={() => answer('good', check.good)} label={`Good: ${check.good}`}>

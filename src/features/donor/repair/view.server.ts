@@ -14,6 +14,7 @@ import {
   type Symptom,
 } from '../../../core/diagnose';
 import { loneSymbol, type PartSymbol } from '../../../core/schematic';
+import type { DonorOverview } from '../../../db/repositories/donors';
 import { listRepairFacts } from '../../../db/repositories/repairFacts';
 import { partRoles, sureTopologies, tracedBoard } from '../../../services/board';
 import type { Dossier } from '../../../services/dossier';
@@ -45,8 +46,8 @@ export interface RepairView {
   readonly facts: readonly RepairFact[];
   /** What other stations have on record, and counts as well. */
   readonly record: readonly OnRecord[];
-  /** Stores that are not read dead: what comes before any check that is made while it is off. */
-  readonly notDead: readonly string[];
+  /** What comes before any check that is made while it is off, or that it has been done. */
+  readonly readFirst: string;
   /** Parts that were replaced. */
   readonly fitted: readonly RepairFact[];
   /** Probability of the first cause before and after each check, by its id. */
@@ -125,6 +126,15 @@ function wayOf(
   );
 }
 
+/** What comes before hands are on the board; nothing was read dead where no store is listed. */
+function readFirstOf({ facts, liveStores, isPowered }: DonorOverview): string {
+  if (isPowered) return 'unplug it first, and read every store dead';
+  if (facts.stores.total === 0) return 'first list its stores, and read each dead';
+  return liveStores.length > 0
+    ? `first read ${liveStores.map(({ name }) => name).join(', ')} dead`
+    : 'every store was read dead';
+}
+
 /** Likely causes of a donor's fault, and what to check next, out of all that is known of it. */
 export async function repairView(dossier: Dossier): Promise<RepairView> {
   const { donor } = dossier;
@@ -142,13 +152,13 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
   const symptom = isSymptom(named) ? named : undefined;
   const told = facts.filter(({ kind }) => kind !== 'complaint' && kind !== 'fitted');
   const fitted = facts.filter(({ kind }) => kind === 'fitted');
-  const notDead = overview.liveStores.map(({ name }) => name);
+  const readFirst = readFirstOf(overview);
   if (!symptom)
     return {
       symptom,
       facts: told,
       record,
-      notDead,
+      readFirst,
       fitted,
       moved: {},
       causes: [],
@@ -158,7 +168,7 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
       others: [],
     };
   const complaint = {
-    unit: { kind: donor.kind },
+    unit: { kind: donor.kind, ...(overview.facts.ratedPower && { power: overview.facts.ratedPower }) },
     board,
     ...(topologies.length > 0 ? { topologies } : {}),
     symptom,
@@ -179,7 +189,7 @@ export async function repairView(dossier: Dossier): Promise<RepairView> {
     symptom,
     facts: told,
     record,
-    notDead,
+    readFirst,
     fitted,
     moved,
     causes: causes.slice(0, MOST_CAUSES).map(({ cause, parts: refs, probability, why }) => ({

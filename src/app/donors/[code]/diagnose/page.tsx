@@ -10,8 +10,9 @@ export default async function DiagnosePage(props: StationProps) {
   const { dossier, frame } = await donorOf(props);
   return (
     <DonorPage frame={frame} station="test" branch="diagnose">
-      <LiveNotice frame={frame} station="test" />
-      <DiagnoseSheet code={frame.code} view={await repairView(dossier)} />
+      <DiagnoseSheet code={frame.code} view={await repairView(dossier)}>
+        <LiveNotice frame={frame} station="test" />
+      </DiagnoseSheet>
     </DonorPage>
   );
 }

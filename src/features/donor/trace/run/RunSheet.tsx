@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { inputOf, type TracedUnit } from '../../../../core/traced';
 import { EmptyState } from '../../../../ui/feedback/EmptyState';
 import { Halves } from '../../../../ui/frame/Halves';
@@ -11,7 +11,18 @@ import { stageWords } from './present';
 import { useBoardRun } from './useBoardRun';
 
 /** The board as it was traced, running: what it gives, what its parts are put under, and what does not agree. */
-export function RunSheet({ code, unit, volts }: { code: string; unit: TracedUnit; volts: number | undefined }) {
+export function RunSheet({
+  code,
+  unit,
+  volts,
+  children,
+}: {
+  code: string;
+  unit: TracedUnit;
+  volts: number | undefined;
+  /** What stands first: that a store is not read dead. */
+  children?: ReactNode;
+}) {
   const [input, setInput] = useState(volts);
   const [chosen, setChosen] = useState<string>();
   const asked = useMemo(() => ({ ...unit, ...(input === undefined ? {} : { inputVolts: input }) }), [unit, input]);
@@ -25,6 +36,7 @@ export function RunSheet({ code, unit, volts }: { code: string; unit: TracedUnit
 
   return (
     <Halves judgement={<RunJudgement code={code} running={running} />}>
+      {children}
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
         <InputVolts
           plate={unit.board.nameplate?.input}

@@ -14,8 +14,9 @@ export default async function RunPage(props: StationProps) {
   const { unit, volts } = await runView(dossier, { isDone, volts: word(search.volts) });
   return (
     <DonorPage frame={frame} station="trace">
-      <LiveNotice frame={frame} station="trace" />
-      <RunSheet code={frame.code} unit={unit} volts={volts} />
+      <RunSheet code={frame.code} unit={unit} volts={volts}>
+        <LiveNotice frame={frame} station="trace" />
+      </RunSheet>
     </DonorPage>
   );
 }
