@@ -154,10 +154,11 @@ async function contrastFaults(page: Page, where: string): Promise<string[]> {
       looks.set(element, look);
       return look;
     };
-    const hasText = ({ childNodes }: Element) =>
-      [...childNodes].some((node) => node.nodeType === Node.TEXT_NODE && node.textContent?.trim());
+    const isRead = (element: Element) =>
+      element.matches('input, select, textarea') ||
+      [...element.childNodes].some((node) => node.nodeType === Node.TEXT_NODE && node.textContent?.trim());
     const first = new Map<string, Element>();
-    for (const element of [...document.body.querySelectorAll('*')].filter(hasText))
+    for (const element of [...document.body.querySelectorAll('*')].filter(isRead))
       if (!first.has(lookOf(element))) first.set(lookOf(element), element);
     const here = (window as unknown as { axe: typeof axe }).axe;
     return here.run({ include: [...first.values()] }, { resultTypes: ['violations'], runOnly: [rule] });
