@@ -10,9 +10,9 @@ const topologiesOf = (stages: readonly { topology: string }[]) =>
     .toSorted()
     .join(' ');
 
-test('500 composed boards: at least 97 % have the right topologies, bulk and crossing', () => {
+test('1,000 composed boards: at least 97 % have the right topologies, bulk and crossing', () => {
   const wrong: string[] = [];
-  for (let seed = 1; seed <= 500; seed += 1) {
+  for (let seed = 1; seed <= 1000; seed += 1) {
     const { board, truth } = composeBoard(seed);
     const { stages, bulk, barrier } = recognise(board);
     const refs = (parts: readonly { ref: string }[]) =>
@@ -26,7 +26,7 @@ test('500 composed boards: at least 97 % have the right topologies, bulk and cro
       refs(barrier.crossing) === truth.crossing.toSorted().join(' ');
     if (!isRight) wrong.push(`seed ${seed}: ${topologiesOf(stages)}, not ${topologiesOf(truth.stages)}`);
   }
-  expect(wrong.length <= 15 ? [] : wrong).toEqual([]);
+  expect(wrong.length <= 30 ? [] : wrong).toEqual([]);
 }, 120_000);
 
 const BOARDS = [
@@ -53,14 +53,11 @@ const share = (mutate: (typeof HARMLESS)[string], boards = BOARDS) => {
   return { right: 1 - lost.length / boards.length, lost };
 };
 
-/** Every second board for a change, and for the next change the others. */
-const inTurn = (change: string) => BOARDS.filter((_, index) => index % 2 === Object.keys(HARMLESS).indexOf(change) % 2);
-
 test.each(Object.entries(HARMLESS))(
   '%s changes no answer',
-  (change, mutate) => {
-    const { right, lost } = share(mutate, inTurn(change));
-    expect(right >= 0.95 ? [] : lost).toEqual([]);
+  (_, mutate) => {
+    const { right, lost } = share(mutate);
+    expect(right >= 0.97 ? [] : lost).toEqual([]);
   },
   60_000,
 );

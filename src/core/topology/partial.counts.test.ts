@@ -23,7 +23,7 @@ const composed = (from: number, count: number): readonly KnownBoard[] =>
 test('at half the facts from the power path outward the likeliest topologies are right in 85 % of the boards', () => {
   const calibration = new Calibration();
   const half = TRACED_SHARES.indexOf(0.5);
-  const right = [...REFERENCE, ...composed(9000, 20)].map(
+  const right = [...REFERENCE, ...composed(9000, 40)].map(
     (entry, index) => rightWhileTraced(entry, 'power', index, calibration)[half],
   );
   expect(right.filter(Boolean).length / right.length).toBeGreaterThanOrEqual(0.85);
@@ -45,12 +45,12 @@ test('with half of the joins along the power, known here and there, the surest c
 
 test('probabilities mean what they say: no bin of claims is right a quarter less often than it says', () => {
   const calibration = new Calibration();
-  for (const [index, entry] of composed(9300, 40).entries()) {
+  for (const [index, entry] of composed(9300, 60).entries()) {
     rightWhileTraced(entry, 'power', index, calibration);
     rightWhileTraced(entry, 'random', index, calibration);
   }
   for (const { from, to, claims, right } of calibration.table())
-    if (claims >= 20 && right !== null) expect(right).toBeGreaterThan((from + to) / 2 - 0.25);
+    if (claims >= 30 && right !== null) expect(right).toBeGreaterThan((from + to) / 2 - 0.25);
 }, 120_000);
 
 /** Enough to tell the median, which lies far below. */
@@ -58,7 +58,7 @@ const ADVICE_AT_MOST = 60;
 
 test('following the advice needs at most half the probes of a random order', () => {
   const median = (values: number[]) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
-  const boards = composed(9500, 3);
+  const boards = composed(9500, 5);
   const advised = median(boards.map((entry) => probesWithAdvice(entry, ADVICE_AT_MOST)));
   const random = median(boards.map((entry, index) => probesAtRandom(entry, index + 1)));
   expect(advised).toBeLessThanOrEqual(random / 2);
@@ -132,7 +132,7 @@ test('boards by chance never crash the analysis, and no stage is claimed on them
       expect(hypotheses.every(({ topology }) => topology !== 'none')).toBe(true);
       nextProbes({ parts }, 2);
     }),
-    { seed: 11, numRuns: 250 },
+    { seed: 11, numRuns: 400 },
   );
 });
 
@@ -154,7 +154,7 @@ test('on boards by chance with an inlet and an output some circuit stands by cha
       ];
       if (analyse({ parts: named }).stages.some(({ probability }) => probability > 0.5)) claimed += 1;
     }),
-    { seed: 12, numRuns: 250 },
+    { seed: 12, numRuns: 400 },
   );
   expect(claimed).toBeLessThan(40);
 });
