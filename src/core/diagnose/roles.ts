@@ -48,6 +48,8 @@ const NUMBERED: readonly { readonly in: RegExp; readonly role: RoleName; readonl
   practice([
     { in: /rcc|wall|ballast|dropper/u, role: 'bridge', usual: ['D1', 'D2', 'D3', 'D4', 'BR1'] },
     { in: /rcc|wall|ballast/u, role: 'bulk', usual: ['C1', 'C3', 'C2'] },
+    // No controller has the first number where two transistors do its work.
+    { in: /rcc/u, role: 'optocoupler', usual: ['U1', 'PC1', 'IC1', 'U2'] },
     { in: /ballast/u, role: 'resonant', usual: ['C6', 'C5', 'C12'] },
     { in: /pfc/u, role: 'bridge', usual: ['BR1', 'DB1'] },
     { in: /^(?:offline )?(?:buck|boost|sepic)(?!-)/u, role: 'mainSwitch', usual: ['Q1', 'Q6', 'Q3'] },
@@ -121,8 +123,9 @@ const SEVERAL_SWITCHES = /bridge|push|two-switch/u;
 function there(roles: ReadonlyMap<RoleName, number>, circuits: string): ReadonlyMap<RoleName, number> {
   const [first, second] = [...roles].toSorted((a, b) => b[1] - a[1]);
   if (!first || !SINGLE.has(first[0])) return roles;
-  if (first[0] === 'mainSwitch' && SEVERAL_SWITCHES.test(circuits)) return roles;
-  return first[1] >= BY_PLACE[0] && first[1] < THERE && first[1] > 1.4 * (second?.[1] ?? 0)
+  // One of several may have any number of the row.
+  const least = first[0] === 'mainSwitch' && SEVERAL_SWITCHES.test(circuits) ? BY_PLACE[2] : BY_PLACE[0];
+  return first[1] >= least && first[1] < THERE && first[1] > 1.4 * (second?.[1] ?? 0)
     ? new Map([...roles, [first[0], THERE]])
     : roles;
 }

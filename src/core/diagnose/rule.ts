@@ -70,7 +70,7 @@ export const RULE = practice({
   /** A dead standby supply that is the only converter, as a share of what leaves a unit dead. */
   onlyConverter: 0.3,
   /** One rail too high while another is right: what this leaves of a lost hold of them. */
-  held: 0.2,
+  held: 0.08,
   /** A standby rail that sags: its own cans, against all else. */
   standbyLow: { cans: 5, others: 0.6 },
   /** Rails that sag together: how far, how alike, and what that says. */

@@ -587,7 +587,7 @@ export const SIGNS: readonly Sign[] = practice([
     },
   },
   {
-    says: /(?:bulk|big can|mains can|bridge).{0,24}(?:0 ?v|empty|nothing|no volt)|nothing (?:on|at|behind) (?:the )?(?:bulk|bridge)/u,
+    says: /(?:bulk|big can|mains can|bridge).{0,24}(?:\b0(?:\.\d+)? ?v|empty|nothing|no volt)|nothing (?:on|at|behind) (?:the )?(?:bulk|bridge)/u,
     tells: {
       'ntc-open': 9,
       'fuse-aged': 1.3,
@@ -617,7 +617,13 @@ export const SIGNS: readonly Sign[] = practice([
   },
   {
     says: /no (?:optocoupler|opto|feedback|chip|regulation)|two.transistor|self.oscillat/u,
-    tells: { 'standby-unprotected': 6, 'optocoupler-dead': 0.05, 'controller-dead': 0.3 },
+    tells: {
+      'standby-unprotected': 6,
+      'optocoupler-dead': 0.05,
+      'reference-dead': 0.1,
+      'feedback-open': 0.4,
+      'controller-dead': 0.3,
+    },
   },
   { says: /two .{0,12}(?:led|lamp)s? .{0,20}(?:dead|dark)|one led|string|segment/u, tells: { 'led-string-open': 3 } },
   {

@@ -130,7 +130,8 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
   const roles = byReading(of.rolesOf(ref), seen, of.circuits);
   if (roles.size === 0) return;
   const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
-  const read = stateOf(seen, likely !== undefined && BLOCKING.has(likely));
+  const isBlocking = likely !== undefined && BLOCKING.has(likely);
+  const read = stateOf(seen, isBlocking);
   const seenState = likely === 'timing' && read === 'good' && leaks(seen) ? 'off' : read;
   if (likely === 'lineSelector' && SET_LOW.test(seen.text ?? '')) {
     if (!isLowMains(complaint)) weigh('line-selector-wrong', RULE.setWrong, `${ref}: ${seen.text ?? ''}`);
@@ -143,10 +144,9 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
       : seenState;
   // A fuse is what a fault leaves behind, and so is a fusible resistor.
   if (state === 'unknown' || likely === 'fuse' || (likely === 'fusible' && state === 'open')) return;
-  const isFoundBad = complaint.observations.some(
-    (other) =>
-      other !== seen && other.ref === ref && BAD.has(stateOf(other, likely !== undefined && BLOCKING.has(likely))),
-  );
+  const isBad = (other: Seen) => other !== seen && other.ref === ref && BAD.has(stateOf(other, isBlocking));
+  // What was found bad by one test is not cleared by another.
+  if (state === 'good' && complaint.observations.some(isBad)) return;
   const isRepeated = complaint.observations.some(({ text }) => KILLED_BEFORE.test(text?.toLowerCase() ?? ''));
   for (const name of CAUSE_NAMES) {
     const cause = causeOf(name);
@@ -154,8 +154,6 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
     const guilty = cause.roles.reduce((most, role) => Math.max(most, roles.get(role) ?? 0), 0);
     const reason = `${ref}: ${seen.text ?? seen.condition ?? state}`;
     if (state === 'good') {
-      // What was found bad by one test is not cleared by another.
-      if (isFoundBad) break;
       const asked = cause.checks.filter(({ test }) => seen.test === undefined || test === seen.test);
       const told = asked.reduce(
         (most, { role, tells = 0.95 }) =>
