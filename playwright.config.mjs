@@ -1,6 +1,22 @@
 import { defineConfig } from '@playwright/test';
 import { browserPath } from './scripts/lib.mjs';
 
+const CHROMIUM = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+/** Most pages live too briefly for code that was compiled twice to pay. */
+const COMPILE_LATER = '--js-flags=--no-maglev --interrupt-budget=600000';
+/** It measures for long on each page. */
+const ALL_PAGES = '**/allPages.spec.ts';
+
+const withBrowser = (args) => ({ launchOptions: { executablePath: browserPath(), args } });
+
 export default defineConfig({
   testDir: './e2e',
   testMatch: '**/*.spec.ts',
@@ -18,19 +34,9 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     trace: 'on-first-retry',
-    launchOptions: {
-      executablePath: browserPath(),
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        // Most pages live too briefly for code that was compiled twice to pay.
-        '--js-flags=--no-maglev --interrupt-budget=600000',
-      ],
-    },
   },
+  projects: [
+    { name: 'pages', testMatch: ALL_PAGES, use: withBrowser(CHROMIUM) },
+    { name: 'stories', testIgnore: ALL_PAGES, use: withBrowser([...CHROMIUM, COMPILE_LATER]) },
+  ],
 });

@@ -39,5 +39,11 @@ export function openDatabase(url: string, authToken?: string): Database {
     return turn;
   }
 
-  return { read: db as unknown as Queryable, write, client, close: () => client.close() };
+  function close() {
+    // Else every promise of the process goes on asking for it.
+    scope.disable();
+    client.close();
+  }
+
+  return { read: db as unknown as Queryable, write, client, close };
 }
