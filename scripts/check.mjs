@@ -6,24 +6,40 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { bin, browserPath, ensureBuild, ensurePackages, filesBelow, isOnPath, must, say, seedDemo } from './lib.mjs';
+import {
+  bin,
+  browserPath,
+  ensureBuild,
+  ensurePackages,
+  filesBelow,
+  isOnPath,
+  must,
+  sandboxedTests,
+  say,
+  seedDemo,
+} from './lib.mjs';
 
 const SLOWEST = 10;
+const JEST = 'node_modules/jest/bin/jest.js';
 const SHELL = 'chromium-headless-shell';
 /** The compiler in machine code checks the types in a third of the time; the build still needs the other one. */
 const COMPILER = 'node_modules/typescript-native/bin/tsc';
-/** Parts of the unit tests, beside the counts. */
-const SHARDS = 3;
 /** The stories empty test-results when they begin, so that these are kept elsewhere. */
 const REPORTS = 'node_modules/.cache/check';
-const COUNTS_REPORT = `${REPORTS}/counts.json`;
-const SHARD_REPORTS = Array.from({ length: SHARDS }, (_, index) => `${REPORTS}/unit-${index + 1}.json`);
-const UNIT_REPORTS = [COUNTS_REPORT, ...SHARD_REPORTS];
 const COUNTS = String.raw`\.counts\.test\.ts$`;
-/** Each test file throws away what it loaded: with more room for what is young, less of it is copied first. */
+/** Each test file of a sandbox throws away what it loaded: with more room for what is young, less of it is copied first. */
 const ROOM = '--max-semi-space-size=64';
 /** The engine's compiler takes a third of the time of the counts, unless it waits longer before it compiles again. */
 const COMPILE_LATER = '--interrupt-budget=600000';
+/** For tests outside a sandbox, which read the sources as they are; see `jest.plain.config.mjs`. */
+const PLAIN = ['--import', 'tsx', JEST, '-c', 'jest.plain.config.mjs'];
+/** Each is a process of its own, which the lanes share. */
+const UNIT_STEPS = [
+  ['counts', [COMPILE_LATER, JEST, COUNTS]],
+  ['unit 1 of 3', [...PLAIN, '--shard=1/2', '--testPathIgnorePatterns', COUNTS]],
+  ['unit 2 of 3', [...PLAIN, '--shard=2/2', '--testPathIgnorePatterns', COUNTS]],
+  ['unit 3 of 3', [JEST, '--runTestsByPath', ...sandboxedTests()]],
+];
 const STORY_REPORT = 'test-results/stories.json';
 /** Folders on which the counts over thousands of boards depend, and where it is kept, with the sources, that they held. */
 const COUNTED = ['src/core/board', 'src/core/topology', 'src/core/findings', 'src/core/part', 'src/core/quantity'];
@@ -52,8 +68,11 @@ process.env.ZORVEK_E2E_TEMPLATE = template;
 process.on('exit', () => rmSync(template, { recursive: true, force: true }));
 const waiting = [
   () => step('demo', () => seedDemo(join(template, 'zorvek.db')).then(() => ({ code: 0, text: '' }))),
-  () => !isCounted && counts(),
-  ...SHARD_REPORTS.map((report, index) => () => units(report, index)),
+  ...UNIT_STEPS.filter(([name]) => name !== 'counts' || !isCounted).map(
+    ([name, program]) =>
+      () =>
+        units(name, program),
+  ),
   () => step('lint', () => captured(bin('oxlint'), ['--deny-warnings', '--report-unused-disable-directives'])),
   () => step('dead code', () => captured(bin('knip'), [])),
   () => step('format', () => captured(bin('oxfmt'), ['--check'])),
@@ -89,20 +108,13 @@ async function stories() {
   await step('end to end', () => captured(bin('playwright'), ['test']));
 }
 
-function counts() {
-  return jest('counts', COUNTS_REPORT, [COMPILE_LATER], [COUNTS]);
+function units(name, program) {
+  const args = [ROOM, ...program, '--runInBand', '--json', `--outputFile=${unitReport(name)}`];
+  return step(name, () => captured('node', args, { TSX_TSCONFIG_PATH: 'tsconfig.plain.json' }));
 }
 
-/** One part of the other unit tests. */
-function units(report, index) {
-  const shard = `--shard=${index + 1}/${SHARDS}`;
-  return jest(`unit ${index + 1} of ${SHARDS}`, report, [], [shard, '--testPathIgnorePatterns', COUNTS]);
-}
-
-function jest(name, report, flags, which) {
-  const program = [ROOM, ...flags, 'node_modules/jest/bin/jest.js', '--runInBand', '--json', `--outputFile=${report}`];
-  return step(name, () => captured('node', [...program, ...which]));
-}
+const unitReport = (name) => `${REPORTS}/${name.replaceAll(' ', '-')}.json`;
+const unitReports = () => UNIT_STEPS.map(([name]) => reportOf(unitReport(name)));
 
 /** What waits; each is done once, by the lane that comes to it first. */
 async function rest() {
@@ -118,9 +130,9 @@ async function step(name, work) {
   return code;
 }
 
-function captured(command, args) {
+function captured(command, args, env = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env } });
     let text = '';
     child.stdout.on('data', (chunk) => (text += chunk));
     child.stderr.on('data', (chunk) => (text += chunk));
@@ -141,10 +153,12 @@ function printSlowest() {
 }
 
 function unitTimes() {
-  return UNIT_REPORTS.flatMap((report) => reportOf(report)?.testResults ?? []).map(({ name, startTime, endTime }) => ({
-    name: name.replace(`${process.cwd()}/`, ''),
-    seconds: (endTime - startTime) / 1000,
-  }));
+  return unitReports()
+    .flatMap((report) => report?.testResults ?? [])
+    .map(({ name, startTime, endTime }) => ({
+      name: name.replace(`${process.cwd()}/`, ''),
+      seconds: (endTime - startTime) / 1000,
+    }));
 }
 
 function storyTimes() {
@@ -157,8 +171,7 @@ function storyTimes() {
 
 /** Unit tests and stories together. */
 function testTotals() {
-  const unit = UNIT_REPORTS.map((report) => reportOf(report));
-  const sum = (name) => unit.reduce((total, report) => total + (report?.[name] ?? 0), 0);
+  const sum = (name) => unitReports().reduce((total, report) => total + (report?.[name] ?? 0), 0);
   const { expected = 0, flaky = 0, unexpected = 0 } = reportOf(STORY_REPORT)?.stats ?? {};
   return {
     passed: sum('numPassedTests') + expected + flaky,

@@ -116,6 +116,19 @@ export function filesBelow(folder) {
     });
 }
 
+const TEST = /\.test\.tsx?$/;
+/** What only Jest's own runner gives: modules that are taken the place of, and a page. */
+const NEEDS_SANDBOX = /jest\.(mock|requireActual|resetModules|isolateModules)|@jest-environment/;
+
+/** The files of the unit tests: those that any process can run, or those that need a sandbox. */
+const unitTests = (needsSandbox) =>
+  filesBelow('src').filter(
+    (file) =>
+      TEST.test(file) && needsSandbox === (file.endsWith('x') || NEEDS_SANDBOX.test(readFileSync(file, 'utf8'))),
+  );
+export const plainTests = () => unitTests(false);
+export const sandboxedTests = () => unitTests(true);
+
 /**
  * Debian's Chromium. Its build without a window does the same work in two thirds of the time, so that it goes first; where
  * neither is there, the name of the one that is usual.
