@@ -68,11 +68,7 @@ process.env.ZORVEK_E2E_TEMPLATE = template;
 process.on('exit', () => rmSync(template, { recursive: true, force: true }));
 const waiting = [
   () => step('demo', () => seedDemo(join(template, 'zorvek.db')).then(() => ({ code: 0, text: '' }))),
-  ...UNIT_STEPS.filter(([name]) => name !== 'counts' || !isCounted).map(
-    ([name, program]) =>
-      () =>
-        units(name, program),
-  ),
+  ...UNIT_STEPS.filter(([name]) => name !== 'counts' || !isCounted).map((unit) => () => units(...unit)),
   () => step('lint', () => captured(bin('oxlint'), ['--deny-warnings', '--report-unused-disable-directives'])),
   () => step('dead code', () => captured(bin('knip'), [])),
   () => step('format', () => captured(bin('oxfmt'), ['--check'])),
@@ -108,13 +104,19 @@ async function stories() {
   await step('end to end', () => captured(bin('playwright'), ['test']));
 }
 
+/** Some of the unit tests. */
 function units(name, program) {
   const args = [ROOM, ...program, '--runInBand', '--json', `--outputFile=${unitReport(name)}`];
   return step(name, () => captured('node', args, { TSX_TSCONFIG_PATH: 'tsconfig.plain.json' }));
 }
 
-const unitReport = (name) => `${REPORTS}/${name.replaceAll(' ', '-')}.json`;
-const unitReports = () => UNIT_STEPS.map(([name]) => reportOf(unitReport(name)));
+function unitReport(name) {
+  return `${REPORTS}/${name.replaceAll(' ', '-')}.json`;
+}
+
+function unitReports() {
+  return UNIT_STEPS.map(([name]) => reportOf(unitReport(name)));
+}
 
 /** What waits; each is done once, by the lane that comes to it first. */
 async function rest() {
