@@ -104,16 +104,14 @@ export function diagnose(complaint: Complaint): Diagnosis {
   const sum = [...odds.values(), none].reduce((total, one) => total + Math.exp(one - highest), 0);
   const share = (one: number) => Math.exp(one - highest) / sum;
   const probabilities = new Map(CAUSE_NAMES.map((name) => [name, share(odds.get(name) ?? -Infinity)]));
-  const causes: LikelyCause[] = CAUSE_NAMES.map((name) => ({
+  const causes: LikelyCause[] = CAUSE_NAMES.filter((name) => (probabilities.get(name) ?? 0) >= LEAST).map((name) => ({
     cause: name,
     parts: partsOf(name, of),
     probability: probabilities.get(name) ?? 0,
     why: why.get(name) ?? [],
   }));
   causes.push({ cause: NONE, parts: [], probability: share(none), why: [] });
-  const sorted = causes
-    .filter(({ cause, probability }) => probability >= LEAST || cause === NONE)
-    .toSorted((a, b) => b.probability - a.probability);
+  const sorted = causes.toSorted((a, b) => b.probability - a.probability);
   const first = sorted[0]?.cause;
   return {
     causes: sorted,
