@@ -23,10 +23,13 @@ const ENDINGS: readonly (readonly [ends: RegExp, unit: Unit])[] = [
   [/\d%$/, 'ratio'],
 ];
 
+/** Whole numbers from a thousand on with an A behind are type numbers, such as 13009A: nothing here carries kiloamperes. */
+const TYPE_NUMBER = /^\d{4,}A$/i;
+
 /** A word that is a number with its unit. */
 export function valueOf(text: string): Value | undefined {
   const at = text.replace(/^[@±]/, '');
-  if (!/^[+\-−]?[.,]?\d/.test(at)) return undefined;
+  if (!/^[+\-−]?[.,]?\d/.test(at) || TYPE_NUMBER.test(at)) return undefined;
   for (const [ends, unit] of ENDINGS) {
     if (!ends.test(at)) continue;
     const ac = unit === 'volt' && /(?:ac|~)$/i.test(at);

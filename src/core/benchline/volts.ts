@@ -6,3 +6,6 @@ export function volts(word: string): { value: number } | undefined {
   const parsed = parseQuantity(word, 'volt');
   return parsed.ok ? parsed.quantity : undefined;
 }
+
+/** Words that leave no doubt that a voltage is what a part is made for, and none that was read off it. */
+export const SAYS_RATED = /^(?:rated|rating|decoded|datasheet|typical|guessed)$/i;

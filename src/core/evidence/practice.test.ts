@@ -29,6 +29,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   module: 6,
   nameplate: 5,
   opening: 3,
+  part: 1,
   photo: 1,
   safety: 32,
   sense: 4,

@@ -1,3 +1,4 @@
+export { isMadeVoltage } from './madeVolts';
 export {
   isKindName,
   KIND_NAMES,

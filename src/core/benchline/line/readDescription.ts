@@ -1,4 +1,4 @@
-import { ratingFromWord } from '../../part';
+import { isMadeVoltage, ratingFromWord } from '../../part';
 import { decodingsAs } from '../part/kindOf';
 import { isJudged, partRecord, readPart } from '../part/readPart';
 import { type Question } from '../part/said';
@@ -6,6 +6,7 @@ import { isPrefix, isReference, kindsOfReference } from '../references';
 import type { BenchContext, BenchProblem, BenchRecord, ContextPart } from '../record';
 import type { Token } from '../tokens';
 import { meaningsOf } from '../vocabulary';
+import { SAYS_RATED } from '../volts';
 import { type Outcome, partOf, MOST_UNPLACED, CLEARLY } from './outcome';
 
 const COPY_WORDS = /^(?:like|as|same|ditto|dito|idem)$/i;
@@ -36,7 +37,9 @@ export function readDescription(refs: readonly string[], rest: readonly Token[],
   });
   if ('problem' in read) return { problem: read.problem, kept: keptOf(ref, known, read) };
   const { unplaced, corrected, placed } = read;
-  const volts = read.said.ratings.find(({ name }) => name === 'voltage');
+  const volts = words.some(({ text }) => SAYS_RATED.test(text))
+    ? undefined
+    : read.said.ratings.find(({ name }) => name === 'voltage');
   if (
     known?.kind === 'capacitor' &&
     volts &&
@@ -50,7 +53,17 @@ export function readDescription(refs: readonly string[], rest: readonly Token[],
         kind: 'unclear',
         word: words[0]?.text ?? '',
         question: `${volts.value} V: printed on ${ref}, or read off it, and when?`,
-        maybe: [`${ref.toLowerCase()} voltage ${volts.value}V`, `${ref.toLowerCase()} reads ${volts.value}V`],
+        maybe: [`${ref.toLowerCase()} voltage ${volts.value}V decoded`, `${ref.toLowerCase()} reads ${volts.value}V`],
+      },
+    };
+  // A charge that is taken for a rating would be hidden from whoever takes hold of the part.
+  if (known?.kind === 'capacitor' && volts && !isMadeVoltage(volts.value) && ratingNamed(words) === 'voltage')
+    return {
+      problem: {
+        kind: 'unclear',
+        word: words.find(({ text }) => /\d/.test(text))?.text ?? '',
+        question: `Capacitors are not made for ${volts.value} V: read off ${ref} just now, or printed on it all the same?`,
+        maybe: [`${ref.toLowerCase()} reads ${volts.value}V`, `${ref.toLowerCase()} voltage ${volts.value}V decoded`],
       },
     };
   const [stray] = unplaced;

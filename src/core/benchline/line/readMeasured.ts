@@ -5,6 +5,7 @@ import { readReadings } from '../readReadings';
 import type { BenchContext, BenchRecord, ContextPart } from '../record';
 import type { Token } from '../tokens';
 import { shorthandOf, valueOf } from '../values';
+import { SAYS_RATED } from '../volts';
 import { mended } from '../mend';
 import { meaningsOf } from '../vocabulary';
 import { type Outcome, partOf } from './outcome';
@@ -34,6 +35,7 @@ export function readCharge(
   known: ContextPart | undefined,
   context: BenchContext,
 ): Outcome | undefined {
+  if (rest.some(({ text }) => SAYS_RATED.test(text))) return undefined;
   const isStore = context.stores.includes(name);
   const read = readReadings(name, rest);
   const isTimed = rest.some(({ text }) => text.includes('@'));
@@ -52,19 +54,16 @@ export function readCharge(
     return { records: read.records, unplaced: read.unplaced, about: name };
   if (!isOnlyVolts) return undefined;
   if (isReadWord) return { records: read.records };
-  if (known)
-    return {
-      problem: {
-        kind: 'unclear',
-        word: rest[0]?.text ?? '',
-        question: `${rest[0]?.text ?? ''}: printed on ${name}, or read off it just now?`,
-        maybe: [
-          `${name.toLowerCase()} voltage ${rest[0]?.text ?? ''}`,
-          `${name.toLowerCase()} reads ${rest[0]?.text ?? ''}`,
-        ],
-      },
-    };
-  return undefined;
+  if (!known) return undefined;
+  const word = rest.find(({ text }) => /\d/.test(text))?.text ?? '';
+  return {
+    problem: {
+      kind: 'unclear',
+      word,
+      question: `${word}: printed on ${name}, or read off it just now?`,
+      maybe: [`${name.toLowerCase()} voltage ${word} decoded`, `${name.toLowerCase()} reads ${word}`],
+    },
+  };
 }
 
 /** How far a reading may lie from what is printed for a value without a verb to be one. */
