@@ -1035,6 +1035,56 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
     selector('set to 115'),
   ],
   ['rails that are there are one reason', 'switch-shorted', rails('12V', '5V', '3.3V'), 'as much', rails('12V', '5V')],
+  [
+    'a ring test told without the part',
+    'transformer-shorted-turns',
+    words('rings once only; a sister gives 11'),
+    'more',
+    words('looks clean'),
+  ],
+  [
+    'rings round a joint are no ring test',
+    'transformer-shorted-turns',
+    words('ring round one leg'),
+    'as much',
+    words('crack round one leg'),
+  ],
+  [
+    'a buzz a hundred times a second is the mains',
+    'bulk-dry',
+    words('buzzes, 100 times a second'),
+    'more',
+    words('buzzes'),
+  ],
+  [
+    'a mains can whose sleeve has shrunk',
+    'bulk-dry',
+    words('mains can warm, its sleeve has shrunk'),
+    'more',
+    words('its sleeve'),
+  ],
+  [
+    'and no loose cord',
+    'cable-broken',
+    words('mains can warm, its sleeve has shrunk'),
+    'as much',
+    words('mains can warm'),
+  ],
+  ['mains that comes as far as the bridge', 'cable-broken', words('230 V at the bridge'), 'less', words('looks clean')],
+  [
+    'what comes up for a moment is not shorted',
+    'output-rectifier-shorted',
+    words('picture comes for half a second and goes'),
+    'less',
+    words('no picture'),
+  ],
+  [
+    'so strong an output is rectified by FETs in any circuit',
+    'sync-fet-shorted',
+    { board: { ...plate(12), nameplate: { outputs: [{ v: 12, i: 54 }] } } },
+    'more',
+    { board: { ...plate(12), nameplate: { outputs: [{ v: 12, i: 5 }] } } },
+  ],
 ])('%s', (_, cause, one, compared, other) => {
   const [a, b] = [chanceOf(cause, one), chanceOf(cause, other)];
   const ratio = Math.log(a / b);

@@ -91,11 +91,12 @@ export function diagnose(complaint: Complaint): Diagnosis {
     });
   for (const { name, factor, reason } of strongest.values()) weigh(name, factor, reason);
   weighTogether(complaint.observations, circuits, weigh);
-  const { amps, volts, watts, sync, diode } = RULE.syncFrom;
+  const { amps, volts, watts, anyAmps, sync, diode } = RULE.syncFrom;
   const outputs = complaint.board?.nameplate?.outputs ?? [];
   const isStrong = outputs.some(({ v, i }) => Math.abs(v) <= volts && (i ?? 0) >= amps);
   const isStrongUnread = outputs.length === 0 && (complaint.unit?.power ?? 0) >= watts;
-  if (/llc|active-clamp|sync/u.test(circuits) && (isStrong || isStrongUnread)) {
+  const isVeryStrong = outputs.some(({ v, i }) => Math.abs(v) <= volts && (i ?? 0) >= anyAmps);
+  if (isVeryStrong || (/llc|active-clamp|sync/u.test(circuits) && (isStrong || isStrongUnread))) {
     weigh('sync-fet-shorted', sync, 'so strong an output is usually rectified by FETs');
     weigh('output-rectifier-shorted', diode, 'so strong an output is usually rectified by FETs');
   }

@@ -33,7 +33,7 @@ export const RULE = practice({
   railHigh: { others: 0.25, makes: 12 },
   halved: { from: 0.3, to: 0.7, rectifier: 3, cans: 0.5, selector: 25 },
   /** From so many amperes at so few volts a diode wastes too much: the rectifiers are FETs. */
-  syncFrom: { amps: 7, volts: 20, watts: 90, sync: 3, diode: 0.5 },
+  syncFrom: { amps: 7, volts: 20, watts: 90, anyAmps: 40, sync: 3, diode: 0.5 },
   /** One rail gone while another is right: what lies behind its own winding, against all that feeds both. */
   oneGone: {
     under: 0.3,

@@ -57,7 +57,7 @@ export const BEHAVIOUR: readonly Sign[] = [
     },
   },
   {
-    says: /when (?:it |the plug |the cord )?(?:is )?(?:moved|touched|pressed|pushed|bent|twisted|turned)|pressing|push(?:ed|ing) (?:on|up|down|aside)|\bthumb\b|loose|wobbl|bend|wiggl|flex|\bangle|held (?:at|in)|sleeve/u,
+    says: /when (?:it |the plug |the cord )?(?:is )?(?:moved|touched|pressed|pushed|bent|twisted|turned)|pressing|push(?:ed|ing) (?:on|up|down|aside)|\bthumb\b|loose|wobbl|bend|wiggl|flex|\bangle|held (?:at|in)|(?:cable|cord|plug|lead|kink).{0,16}sleeve|sleeve.{0,16}(?:fray|kink|cable|cord|plug|lead)/u,
     tells: { 'solder-joint-cracked': 4, 'cable-broken': 6 },
   },
   {
@@ -313,5 +313,10 @@ export const BEHAVIOUR: readonly Sign[] = [
       'sync-fet-shorted': 0.3,
       'bulk-dry': 0.6,
     },
+  },
+  {
+    // What is shorted lets nothing come up, not for a moment.
+    says: /(?:comes|lights|starts|runs).{0,24}(?:half a|a|one|1|0\.\d) (?:second|moment).{0,24}(?:goes|\boff|dies|gone|stops)/u,
+    tells: { 'output-rectifier-shorted': 0.3, 'sync-fet-shorted': 0.3 },
   },
 ];

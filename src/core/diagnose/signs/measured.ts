@@ -54,6 +54,16 @@ export const MEASURED: readonly Sign[] = [
     says: /reference (?:pin|input).{0,24}\b(?:2\.[6-9]|[3-9](?:\.\d+)?) ?v|cathode.{0,24}\bnot.{0,16}(?:pulled|low|down)/u,
     tells: { 'reference-dead': 6, 'feedback-open': 0.4, 'optocoupler-dead': 0.4 },
   },
+  {
+    // The mains comes as far as the board.
+    says: /\b(?:1[0-3]\d|2[0-5]\d) ?v?(?: ?ac)? .{0,8}(?:at|on|across) (?:the )?(?:legs of the |pins of the )?(?:bridge|rectifier|fuse|choke)|mains (?:reaches|arrives at|is at|stands at) (?:the )?(?:bridge|rectifier|choke|board)/u,
+    tells: { 'cable-broken': 0.06, 'fuse-aged': 0.2 },
+  },
+  {
+    // A ring test, told without the part.
+    says: /\brings?\b(?! (?:a?round)).{0,12}\b(?:only|[0-3]|none|not at all|once|twice)\b(?!.{0,4}(?:ohm|k\b|r\b))|\b(?:[0-2]|no|one|two) rings?\b(?! (?:a?round))|(?:does|will) not ring/u,
+    tells: { 'transformer-shorted-turns': 12 },
+  },
   // Readings told in words.
   {
     says: /(?:bulk|big can|mains can).{0,24}(?:\b3[0-9]\d ?v|charged|full|stays)|(?:3[0-9]\d|charged|full).{0,20}(?:on|at|in|across) (?:the )?(?:bulk|big can|mains can)/u,

@@ -33,9 +33,13 @@ export const SENSES: readonly Sign[] = [
     says: /ring(?:s)? (?:round|around)|crack(?:ed)?.{0,20}(?:joint|solder|leg)|(?:dull|grey|cracked) (?:joint|solder)/u,
     tells: { 'solder-joint-cracked': 9 },
   },
+  {
+    says: /(?:bulk|big can|mains can|primary can|input can)\b.{0,24}(?:\bwarm|\bhot|shrunk|sleeve|swollen|lifted)/u,
+    tells: { 'bulk-dry': 5, 'output-capacitors-dry': 0.5 },
+  },
   // Noise, heat, light.
   {
-    says: /\bhum|100 ?hz|120 ?hz|mains ripple|twice the mains/u,
+    says: /\bhum|100 ?hz|120 ?hz|(?:100|120|hundred) times (?:a|per|each) second|mains ripple|twice the mains/u,
     tells: {
       'bulk-dry': 5,
       'dropper-capacitor-faded': 1.5,
