@@ -122,7 +122,8 @@ function bulkWords(reading: number | undefined, { circuits }: RoleBook): string 
 
 const ALONE =
   /\balone\b|\bempty\b|by itself|unloaded|no load|nothing connected|without (?:the |its |a |any )?(?:device|load|unit|set|notebook)/iu;
-const ON_ANOTHER = /\bon (?:a|an|another|the other)\b[^:;.]{0,40}(?:lamp|bulb|resistor|load|device|unit)/iu;
+const ON_ANOTHER =
+  /\bon (?:a|an|another|the other)\b[^:;.]{0,40}(?:lamp|bulb|resistor|load|device|unit)|\b(?:with|into) (?:an?|another|the other)\b[^:;.]{0,24}(?:lamp|bulb|resistor|dummy)/iu;
 
 /** Numbers that may be volts: those with their unit, and those with none. */
 const MAY_BE_VOLTS = /(?<volts>\d+(?:\.\d+)?)(?= ?v\b|\b(?! ?(?:w|a|hz|ohm)\b))/giu;
@@ -135,6 +136,16 @@ function underLoad(text: string, of: RoleBook): string {
   const isLow = told.some((one) => volts.some((own) => one > 0 && one < 0.8 * own));
   if (!isRight || isLow) return '';
   return ON_ANOTHER.test(text) ? 'output right into another load' : ALONE.test(text) ? 'output right alone' : '';
+}
+
+const TAKES = /\b(?:takes|draws|pulls|needs|wants) (?:up to |about )?(?<amps>\d+(?:\.\d+)?) ?a\b/iu;
+/** How much more than its plate a unit bears. */
+const BEARS = 1.15;
+
+/** What hangs on it takes more than the plate gives, as words. */
+function overPlate(text: string, { mostAmps }: RoleBook): string {
+  const taken = Number(TAKES.exec(text)?.groups?.['amps'] ?? 0);
+  return mostAmps !== undefined && taken > BEARS * mostAmps ? 'load takes more than the plate gives' : '';
 }
 
 /** How far an output that is right is off at most. */
@@ -170,7 +181,7 @@ export function wordsOf(seen: Seen, of: RoleBook): string {
   if (rail !== undefined) return /^(?:bulk|pfc)\b/iu.test(rail) ? bulkWords(value ?? volts, of) : '';
   const parts = [text ?? ''];
   if (ref === undefined) {
-    parts.push(bulkWords(bulkVoltsIn(text ?? ''), of), underLoad(text ?? '', of));
+    parts.push(bulkWords(bulkVoltsIn(text ?? ''), of), underLoad(text ?? '', of), overPlate(text ?? '', of));
   }
   if (ref !== undefined && !ref.startsWith('rail ')) {
     const roles = of.rolesOf(ref);
@@ -205,7 +216,7 @@ export function symptomOf({ symptom, observations }: Complaint, of: RoleBook): S
   const isStandby = observations.some(({ ref, text = '' }) => ref === undefined && GONE.test(text));
   const isBlown = observations.some(({ ref, condition, text }) => {
     if (ref === undefined)
-      return /\bfus(?:e|ible)\b[^,;.]{0,24}\b(?:blown|blew|is open|is through|is gone|open too|burnt)/u.test(
+      return /\bfus(?:e|ible)\b[^,;.]{0,24}\b(?:blown|blew|(?:is|reads|measures) open|is through|is gone|open too|burnt)/u.test(
         text ?? '',
       );
     const roles = of.rolesOf(ref);

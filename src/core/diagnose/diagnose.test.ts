@@ -969,6 +969,15 @@ const burnt = (board?: Board): Partial<Complaint> => ({
   observations: [{ ref: 'RV1', condition: 'burnt' }],
 });
 
+const small: Partial<Complaint> = {
+  symptom: 'hiccup',
+  board: { ...plate(12), nameplate: { outputs: [{ v: 12, i: 1.5 }] } },
+};
+const high: Partial<Complaint> = { symptom: 'rail-high' };
+const boosted: Partial<Complaint> = { symptom: 'trips-breaker', topologies: ['boost-pfc', 'llc-half-bridge'] };
+const dimmer: Partial<Complaint> = { symptom: 'flicker', topologies: ['triac-dimmer'] };
+const good = (ref: string): Seen => ({ ref, test: 'diode-mode', text: '0.2 V one way, OL the other' });
+
 test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Partial<Complaint>]>([
   ['a bulk can at 330 V is no empty one', 'ntc-open', words('bulk reads 330 V'), 'less', words('bulk reads 0 V')],
   ['volts are told before their place too', 'ntc-open', words('0 V at the big elko'), 'more', {}],
@@ -1084,6 +1093,66 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
     { board: { ...plate(12), nameplate: { outputs: [{ v: 12, i: 54 }] } } },
     'more',
     { board: { ...plate(12), nameplate: { outputs: [{ v: 12, i: 5 }] } } },
+  ],
+  [
+    'a load that takes more than the plate gives',
+    'overloaded-outside',
+    words('the router takes 2.4 A', small),
+    'more',
+    words('the router takes 1.5 A', small),
+  ],
+  ['right with a resistor', 'overloaded-outside', words('with a 10 W resistor it gives 12.0 V', ticks), 'more', ticks],
+  [
+    'an opto that answers a torch is none that died',
+    'optocoupler-dead',
+    words('phototransistor answers a torch', high),
+    'less',
+    high,
+  ],
+  ['one that does not may be', 'optocoupler-dead', words('phototransistor does not answer', high), 'as much', high],
+  [
+    'a divider above 2.5 V that nothing acts on',
+    'reference-dead',
+    words('divider middle at 3.3 V', high),
+    'more',
+    words('looks clean', high),
+  ],
+  [
+    'bridge and bulk joined past the diode',
+    'pfc-diode-shorted',
+    words('plus of the bridge to plus of the bulk: beeps', boosted),
+    'more',
+    boosted,
+  ],
+  [
+    'a doubler fed with the higher mains',
+    'bulk-shorted',
+    words('switch at the back was at 115, wall gives 230', { symptom: 'fuse-blown' }),
+    'more',
+    words('looks clean', { symptom: 'fuse-blown' }),
+  ],
+  [
+    'a fuse resistor that reads open is a blown fuse',
+    'fuse-aged',
+    words('fuse resistor reads open'),
+    'more',
+    words('fuse resistor reads 10 ohm'),
+  ],
+  ['full light at every position', 'triac-shorted', words('full light at every position', dimmer), 'more', dimmer],
+  [
+    'the next of a row is asked for its role',
+    'output-rectifier-open',
+    {
+      ...ticks,
+      board: plate(12, 5, 3.3),
+      observations: [good('D20'), good('D21'), { ref: 'D22', test: 'diode-mode', text: 'OL both ways' }],
+    },
+    'more',
+    {
+      ...ticks,
+      board: plate(12, 5, 3.3),
+      observations: [good('D20'), good('D21'), { ref: 'D27', test: 'diode-mode', text: 'OL both ways' }],
+    },
   ],
 ])('%s', (_, cause, one, compared, other) => {
   const [a, b] = [chanceOf(cause, one), chanceOf(cause, other)];

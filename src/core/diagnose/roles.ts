@@ -259,6 +259,12 @@ export class RoleBook {
     return (this.of.board?.nameplate?.outputs ?? []).map(({ v }) => Math.abs(v));
   }
 
+  /** The most amperes that an output gives by the nameplate; none where it says nothing. */
+  get mostAmps(): number | undefined {
+    const amps = (this.of.board?.nameplate?.outputs ?? []).flatMap(({ i }) => i ?? []);
+    return amps.length > 0 ? Math.max(...amps) : undefined;
+  }
+
   get circuits(): string {
     return this.of.circuits;
   }
@@ -292,7 +298,7 @@ export class RoleBook {
       const usual = usualOf(role, circuits);
       const at = usual.indexOf(ref);
       const before = beforeOf(ref) ?? '';
-      const follows = this.refs.has(before) && usual.slice(0, 2).includes(before) && this.usualCount(role) > 1;
+      const follows = this.refs.has(before) && usual.slice(0, 3).includes(before) && this.usualCount(role) > 1;
       found.set(role, Math.max(at < 0 ? ELSEWHERE : (BY_PLACE[at] ?? 0.1), follows ? IN_A_ROW : 0));
     }
     return found;
@@ -323,7 +329,7 @@ export class RoleBook {
     const onBoard = this.of.board?.parts ?? [];
     const isThere = onBoard.some(({ ref }) => (this.rolesOf(ref).get(role) ?? 0) >= SURELY);
     const usual = isThere ? [] : usualOf(role, this.of.circuits);
-    const next = usual.slice(0, 2).flatMap((ref) => (this.refs.has(ref) ? [afterOf(ref)] : []));
+    const next = usual.slice(0, 3).flatMap((ref) => (this.refs.has(ref) ? [afterOf(ref)] : []));
     const refs = [...new Set([...this.refs, ...usual, ...next])]
       .map((ref) => ({ ref, sure: this.rolesOf(ref).get(role) ?? 0 }))
       .filter(({ sure }) => sure > ELSEWHERE)

@@ -43,7 +43,7 @@ const CALLED: readonly (readonly [RegExp, RoleName])[] = practice([
 ] as const);
 
 const SICK =
-  /\bpit\b|cushion|puff|swell|swollen|fray|cook|brown|scorch|charr|\bhole\b|crack|split|burn|burst|bulg|dome|crust|leak|\bdull\b|caked|\bdust|stiff|turns hard|\bdead\b|short|broken|torn|vented|open lids?|black (?:point|spot|dot)|clicked|gets? (?:very )?(?:hot|warm)|damaged|chewed|melted|blown off|halves|pieces|seam|juice|pimple|blister/u;
+  /\bpit\b|cushion|puff|swell|swollen|fray|cook|brown|scorch|charr|\bhole\b|crack|split|burn|burst|bulg|dome|crust|leak|\bdull\b|caked|\bdust|stiff|turns hard|\bdead\b|short|broken|torn|vented|open lids?|popped|black (?:point|spot|dot)|clicked|gets? (?:very )?(?:hot|warm)|damaged|chewed|melted|blown off|halves|pieces|seam|juice|pimple|blister/u;
 const WELL =
   /\b(?:measures?|reads?|tests?|is|are|was|were|looks?|has been) (?:all )?(?:good|fine|new|whole|ok|right)\b|\bso that one is whole|\b(?:new|replaced|renewed|changed)\b/u;
 

@@ -33,7 +33,7 @@ export const BEFORE: readonly Sign[] = [
     tells: SHORTS,
   },
   {
-    says: /fuse.*(?:clear|sag|clean|slack|droop|hangs|parted|one end|no soot)|(?:wire|thread|glass).*(?:sagged|hangs|grey|thin|a gap)/u,
+    says: /everything behind (?:it )?(?:is|reads|measures) (?:normal|good|fine|whole|open)|fuse.*(?:clear|sag|clean|slack|droop|hangs|parted|one end|no soot)|(?:wire|thread|glass).*(?:sagged|hangs|grey|thin|a gap)/u,
     tells: NO_SHORT,
   },
   {
@@ -127,6 +127,11 @@ export const BEFORE: readonly Sign[] = [
   {
     says: /\bslider|slide switch|(?:red|voltage) (?:little )?(?:switch|slide)|selector/u,
     tells: { 'line-selector-wrong': 12 },
+  },
+  {
+    // The doubler of the lower mains, fed with the higher one.
+    says: /(?:selector|slider|switch).{0,24}\b1(?:00|10|15|20)\b(?!\/).{0,30}\b2[234]0\b/u,
+    tells: { 'bulk-shorted': 5, 'varistor-shorted': 3 },
   },
   { says: /selector.{0,16}(?:230|220|240|right)/u, tells: { 'line-selector-wrong': 0.1 } },
 ];

@@ -314,6 +314,7 @@ export const BEHAVIOUR: readonly Sign[] = [
       'bulk-dry': 0.6,
     },
   },
+  { says: /load takes more than the plate gives/u, tells: { 'overloaded-outside': 8 } },
   {
     // What is shorted lets nothing come up, not for a moment.
     says: /(?:comes|lights|starts|runs).{0,24}(?:half a|a|one|1|0\.\d) (?:second|moment).{0,24}(?:goes|\boff|dies|gone|stops)/u,

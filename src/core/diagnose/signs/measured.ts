@@ -50,8 +50,17 @@ export const MEASURED: readonly Sign[] = [
     tells: { 'reference-dead': 6, 'feedback-open': 1.2, 'optocoupler-dead': 0.3 },
   },
   {
+    says: /(?:phototransistor|opto(?:coupler)?)\b(?:(?!\bno[tr]?\b|\bnever\b)[^;.]){0,40}\b(?:answers|responds|conducts|works|is good)/u,
+    tells: { 'optocoupler-dead': 0.12 },
+  },
+  {
+    // From one side of the diode to the other.
+    says: /(?:plus|\+|positive) of (?:the )?bridge.{0,24}(?:to|and) .{0,16}bulk.{0,12}(?:beep|short|\b0(?:\.\d+)? ?(?:ohm|v))/u,
+    tells: { 'pfc-diode-shorted': 10 },
+  },
+  {
     // It sees more than its own 2.5 V and does not act.
-    says: /reference (?:pin|input).{0,24}\b(?:2\.[6-9]|[3-9](?:\.\d+)?) ?v|cathode.{0,24}\bnot.{0,16}(?:pulled|low|down)/u,
+    says: /(?:reference (?:pin|input)|divider(?: (?:middle|tap|midpoint|node))?).{0,24}\b(?:2\.[6-9]\d*|[3-9](?:\.\d+)?) ?v|cathode.{0,24}\bnot.{0,16}(?:pulled|low|down)/u,
     tells: { 'reference-dead': 6, 'feedback-open': 0.4, 'optocoupler-dead': 0.4 },
   },
   {
@@ -93,7 +102,7 @@ export const MEASURED: readonly Sign[] = [
     },
   },
   {
-    says: /full(?:y)? bright|bright at (?:every|any|all|each)|full on\b|flat out|full speed|cannot be (?:dimmed|turned down)|always on|full power/u,
+    says: /full(?:y)? bright|full light|(?:bright|light) at (?:every|any|all|each)|full on\b|flat out|full speed|cannot be (?:dimmed|turned down)|always on|full power/u,
     tells: { 'triac-shorted': 15 },
   },
   {
