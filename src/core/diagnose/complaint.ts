@@ -206,6 +206,27 @@ export function wordsOf(seen: Seen, of: RoleBook): string {
   return parts.join(' ').toLowerCase().trim();
 }
 
+const TOLD_OF_PART =
+  /\b(?<ref>(?:Q|D|R|C|L|T|U|F|BR|RV|RT|ZD|IC|MOV|NTC)\d{1,3})\b(?: (?:on|at|in|of) the \w+)? (?:reads?|measures?|shows?|gives?) (?<reading>[^;.]*?\d[^;]*?(?:both ways|one way[^;]*|ohms?\b|Ω)|OL both ways|open both ways)/giu;
+
+/** What was measured, and readings of numbered parts that were told in a sentence: “D5 on the primary reads 0.001 both ways”. */
+export const withTold = (observations: readonly Seen[]): readonly Seen[] =>
+  observations.flatMap((seen) =>
+    seen.ref !== undefined || seen.rail !== undefined
+      ? [seen]
+      : [
+          seen,
+          ...[...(seen.text ?? '').matchAll(TOLD_OF_PART)].map(({ groups }): Seen => {
+            const text = groups?.['reading'] ?? '';
+            return {
+              ref: (groups?.['ref'] ?? '').toUpperCase(),
+              test: /\bway/iu.test(text) ? 'diode-mode' : 'resistance',
+              text,
+            };
+          }),
+        ],
+  );
+
 /** How sure a part is a fuse for its being open to count. */
 const FUSE_SURE = 0.3;
 const IS_OPEN = /blown|open|burnt|melted/u;

@@ -969,6 +969,11 @@ const burnt = (board?: Board): Partial<Complaint> => ({
   observations: [{ ref: 'RV1', condition: 'burnt' }],
 });
 
+const ofOutput = (text: string, i: number): Partial<Complaint> => ({
+  symptom: 'smell',
+  board: { ...plate(15), nameplate: { outputs: [{ v: 15, i }] } },
+  observations: [{ ref: 'C12', test: 'esr', text }],
+});
 const small: Partial<Complaint> = {
   symptom: 'hiccup',
   board: { ...plate(12), nameplate: { outputs: [{ v: 12, i: 1.5 }] } },
@@ -1153,6 +1158,41 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
       board: plate(12, 5, 3.3),
       observations: [good('D20'), good('D21'), { ref: 'D27', test: 'diode-mode', text: 'OL both ways' }],
     },
+  ],
+  [
+    'a reading told in a sentence is one',
+    'switch-shorted',
+    words('Q1 on the primary reads 0.001 both ways', { symptom: 'fuse-blown' }),
+    'as much',
+    reads({ ...punched, text: '0.001 both ways' }),
+  ],
+  [
+    'a can of a strong output has little ESR',
+    'output-capacitors-dry',
+    ofOutput('0.8 ohm', 3),
+    'more',
+    ofOutput('0.1 ohm', 3),
+  ],
+  [
+    'that of a weak one may have more',
+    'output-capacitors-dry',
+    ofOutput('0.8 ohm', 0.3),
+    'as much',
+    ofOutput('0.1 ohm', 0.3),
+  ],
+  [
+    'a chip that is fed has its start-up resistor',
+    'startup-resistor-open',
+    words('chip has 15 V, no pulse'),
+    'less',
+    words('no pulse'),
+  ],
+  [
+    'a crust at the output',
+    'output-capacitors-dry',
+    words('brown crust at the output', { symptom: 'smell' }),
+    'more',
+    words('brown crust', { symptom: 'smell' }),
   ],
 ])('%s', (_, cause, one, compared, other) => {
   const [a, b] = [chanceOf(cause, one), chanceOf(cause, other)];

@@ -1,6 +1,6 @@
 import { practice } from '../evidence';
 import { CAUSE_NAMES, type Cause, type CauseName } from './causes';
-import { circuitsOf, describedIn, symptomOf, wordsOf, type Complaint } from './complaint';
+import { circuitsOf, describedIn, symptomOf, withTold, wordsOf, type Complaint } from './complaint';
 import { nextChecks, type NextCheck } from './nextChecks';
 import { isNothing } from './readings';
 import { has, RoleBook } from './roles';
@@ -46,7 +46,8 @@ const likelyRefs = (of: RoleBook, role: RoleName): readonly string[] =>
     .map(({ ref }) => ref);
 
 /** Likely causes of a complaint with why, and the checks that would tell most. */
-export function diagnose(complaint: Complaint): Diagnosis {
+export function diagnose(given: Complaint): Diagnosis {
+  const complaint = { ...given, observations: withTold(given.observations) };
   const circuits = circuitsOf(complaint);
   const described = describedIn(complaint, circuits);
   const seen = complaint.observations.flatMap(({ ref, text }) =>

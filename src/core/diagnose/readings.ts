@@ -71,6 +71,19 @@ const ESR_BY_SIZE = [
   [22e-6, 3],
 ] as const;
 
+/** Ohms of ESR of an output can of unknown size: sure to be well, and surely dry; common practice, no source. */
+const ESR_AT_OUTPUT = { well: 0.3, dry: 0.5 };
+/** Amperes of an output from which its cans are large. */
+const STRONG_OUTPUT = 1;
+
+/** How an output can is by its ESR, where its size was not told: those of a strong output are large. */
+export function outputCanOf(seen: Seen, read: State, mostAmps: number | undefined): State {
+  const ohms = seen.value ?? numbersIn(seen.text ?? '')[0];
+  const isSized = seen.value === undefined && faradsIn(seen.text) !== undefined;
+  if (seen.test !== 'esr' || isSized || ohms === undefined || (mostAmps ?? 0) < STRONG_OUTPUT) return read;
+  return ohms > ESR_AT_OUTPUT.dry ? 'off' : ohms > ESR_AT_OUTPUT.well ? 'unknown' : read;
+}
+
 /** Farads under which a capacitor is no can. */
 const FILM_BELOW = 0.9e-6;
 

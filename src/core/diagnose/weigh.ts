@@ -1,6 +1,15 @@
 import { CAUSE_NAMES, type CauseName } from './causes';
 import type { Complaint } from './complaint';
-import { firstVolts, isNothing, isStandbyRail, nominalOf, stateOf, type Seen, type State } from './readings';
+import {
+  firstVolts,
+  isNothing,
+  isStandbyRail,
+  nominalOf,
+  outputCanOf,
+  stateOf,
+  type Seen,
+  type State,
+} from './readings';
 import { byReading, type RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { KILLED_BEFORE } from './signs';
@@ -131,7 +140,8 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
   if (roles.size === 0) return;
   const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
   const isBlocking = likely !== undefined && BLOCKING.has(likely);
-  const read = stateOf(seen, isBlocking);
+  const byItself = stateOf(seen, isBlocking);
+  const read = likely === 'outputCapacitor' ? outputCanOf(seen, byItself, of.mostAmps) : byItself;
   const seenState = likely === 'timing' && read === 'good' && leaks(seen) ? 'off' : read;
   if (likely === 'lineSelector' && SET_LOW.test(seen.text ?? '')) {
     if (!isLowMains(complaint)) weigh('line-selector-wrong', RULE.setWrong, `${ref}: ${seen.text ?? ''}`);

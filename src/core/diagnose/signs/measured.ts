@@ -50,6 +50,16 @@ export const MEASURED: readonly Sign[] = [
     tells: { 'reference-dead': 6, 'feedback-open': 1.2, 'optocoupler-dead': 0.3 },
   },
   {
+    // Fed, and silent.
+    says: /(?:chip|controller|\bic)\b(?: (?:itself|alone))? (?:has|gets|sees|is fed) (?:with )?(?:1[0-9]|2[0-5])(?:\.\d+)? ?v\b/u,
+    tells: {
+      'controller-dead': 3,
+      'startup-resistor-open': 0.1,
+      'vcc-capacitor-dry': 0.4,
+      'output-rectifier-shorted': 0.6,
+    },
+  },
+  {
     says: /(?:phototransistor|opto(?:coupler)?)\b(?:(?!\bno[tr]?\b|\bnever\b)[^;.]){0,40}\b(?:answers|responds|conducts|works|is good)/u,
     tells: { 'optocoupler-dead': 0.12 },
   },

@@ -7,6 +7,10 @@ export const SENSES: readonly Sign[] = [
     says: /bulg|dome|cushion|swollen|vented|crust|leak(?:ed|ing)?\b|electrolyte|brown (?:foot|ring)|fish/u,
     tells: { 'output-capacitors-dry': 3, 'bulk-dry': 1.3, 'standby-capacitor-dry': 1.8, 'vcc-capacitor-dry': 1.5 },
   },
+  {
+    says: /(?:crust|leak|bulg|swollen|brown).{0,40}(?:at|on|of|near) the (?:output|secondary)|(?:output|secondary) (?:cans?|caps?).{0,24}(?:crust|leak|bulg|swollen)/u,
+    tells: { 'output-capacitors-dry': 3, 'x-capacitor-failed': 0.3, 'snubber-failed': 0.5 },
+  },
   { says: /glue.{0,40}(?:brown|dark|conduct)|brown glue/u, tells: { 'output-capacitors-dry': 1 } },
   { says: /smell.{0,20}(?:fish|sweet)/u, tells: { 'output-capacitors-dry': 2, 'bulk-dry': 1.5 } },
   {
