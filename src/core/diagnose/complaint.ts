@@ -139,12 +139,15 @@ function underLoad(text: string, of: RoleBook): string {
 }
 
 const TAKES = /\b(?:takes|draws|pulls|needs|wants) (?:up to |about )?(?<amps>\d+(?:\.\d+)?) ?a\b/iu;
+/** What the unit itself takes is no load. */
+const OWN_FEED = /\b(?:mains|input|primary|wall|bulk|feed)\b|\b(?:it|unit|supply|board) (?:takes|draws|pulls)/iu;
 /** How much more than its plate a unit bears. */
 const BEARS = 1.15;
 
 /** What hangs on it takes more than the plate gives, as words. */
 function overPlate(text: string, { mostAmps }: RoleBook): string {
-  const taken = Number(TAKES.exec(text)?.groups?.['amps'] ?? 0);
+  const clause = text.split(/[;.](?!\d)/u).find((one) => TAKES.test(one) && !OWN_FEED.test(one)) ?? '';
+  const taken = Number(TAKES.exec(clause)?.groups?.['amps'] ?? 0);
   return mostAmps !== undefined && taken > BEARS * mostAmps ? 'load takes more than the plate gives' : '';
 }
 

@@ -1106,6 +1106,13 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
     'more',
     words('the router takes 1.5 A', small),
   ],
+  [
+    'what the unit itself takes is no load',
+    'overloaded-outside',
+    words('it takes 2.4 A from the mains', small),
+    'as much',
+    words('the router takes 1.5 A', small),
+  ],
   ['right with a resistor', 'overloaded-outside', words('with a 10 W resistor it gives 12.0 V', ticks), 'more', ticks],
   [
     'an opto that answers a torch is none that died',
