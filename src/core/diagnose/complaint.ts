@@ -209,8 +209,15 @@ export function wordsOf(seen: Seen, of: RoleBook): string {
   return parts.join(' ').toLowerCase().trim();
 }
 
-const TOLD_OF_PART =
-  /\b(?<ref>(?:Q|D|R|C|L|T|U|F|BR|RV|RT|ZD|IC|MOV|NTC)\d{1,3})\b(?: (?:on|at|in|of) the \w+)? (?:reads?|measures?|shows?|gives?) (?<reading>[^;.]*?\d[^;]*?(?:both ways|one way[^;]*|ohms?\b|Ω)|OL both ways|open both ways)/giu;
+const OHMS_TOLD = String.raw`\d+(?:\.\d+)? ?[km]?(?:ohms?\b|Ω)`;
+/** The reading follows its verb at once and ends with itself: what comes behind may be of another part. */
+const TOLD_OF_PART = new RegExp(
+  String.raw`\b(?<ref>(?:Q|D|R|C|L|T|U|F|BR|RV|RT|ZD|IC|MOV|NTC)\d{1,3})\b(?: (?:on|at|in|of) the \w+)? ` +
+    String.raw`(?:reads?|measures?|shows?|gives?) (?:about )?(?<reading>(?:ol|open) both ways|` +
+    String.raw`\d+(?:\.\d+)? ?(?:m?v )?(?:both ways|one way(?:,? (?:and )?(?:ol|open) the other)?)|` +
+    String.raw`${OHMS_TOLD}(?: of ${OHMS_TOLD})?)`,
+  'giu',
+);
 
 /** What was measured, and readings of numbered parts that were told in a sentence: “D5 on the primary reads 0.001 both ways”. */
 export const withTold = (observations: readonly Seen[]): readonly Seen[] =>

@@ -1174,6 +1174,20 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
     reads({ ...punched, text: '0.001 both ways' }),
   ],
   [
+    'each of two in one sentence is one',
+    'switch-shorted',
+    words('Q2 reads 0.5 V one way, and Q1 reads 0.001 both ways', { symptom: 'fuse-blown' }),
+    'as much',
+    words('Q1 reads 0.001 both ways; Q2 reads 0.5 V one way', { symptom: 'fuse-blown' }),
+  ],
+  [
+    'and none is of another part',
+    'switch-shorted',
+    words('Q1 reads fine, D5 0.001 both ways', { symptom: 'fuse-blown' }),
+    'as much',
+    words('looks clean', { symptom: 'fuse-blown' }),
+  ],
+  [
     'a can of a strong output has little ESR',
     'output-capacitors-dry',
     ofOutput('0.8 ohm', 3),
