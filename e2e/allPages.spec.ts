@@ -132,7 +132,7 @@ for (const [area, pathsOf] of Object.entries(AREAS))
   });
 
 const CONTRAST = 'color-contrast';
-/** As it is served to browsers: a third of the size. */
+/** As it is served to browsers: less than half the size. */
 const AXE = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
 
 /** Faults that keep people out, found on the page as it is; of looks that are known, the contrast is not measured again. */

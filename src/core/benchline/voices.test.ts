@@ -33,6 +33,8 @@ const LINES: readonly (readonly [line: string, says: string])[] = [
   ['lamp1 indicator', 'asked: nothing-said'],
   // A charge that is taken for a rating would be hidden from whoever takes hold of the part.
   ['c5 voltage 318', 'asked: unclear'],
+  ['c5 holds 318V, rated 400V', 'C5 reads 318 V now; note on C5: rated 400V'],
+  ['c5 318V @ 30s rated 400V', 'C5 reads 318 V at 30 s; note on C5: rated 400V'],
   ['c5 rated 450V', 'C5: rated voltage 450 V, decoded'],
   ['c5 voltage 318V decoded', 'C5: rated voltage 318 V, decoded'],
   ['q9 npn 13009A', 'Q9 is an NPN, marked 13009A'],

@@ -35,9 +35,11 @@ export function readCharge(
   known: ContextPart | undefined,
   context: BenchContext,
 ): Outcome | undefined {
-  if (rest.some(({ text }) => SAYS_RATED.test(text))) return undefined;
   const isStore = context.stores.includes(name);
-  const read = readReadings(name, rest);
+  const at = rest.findIndex(({ text }) => /^(?:rated|rating)$/i.test(text));
+  const rating = at < 0 ? [] : rest.slice(at, at + 2);
+  const typed = readReadings(name, at < 0 ? rest : rest.toSpliced(at, 2));
+  const read = typed && 'records' in typed ? { ...typed, unplaced: [...typed.unplaced, ...rating] } : typed;
   const isTimed = rest.some(({ text }) => text.includes('@'));
   const mayStore = isStore || known?.kind === 'capacitor';
   if (!mayStore) return isTimed && read ? { problem: { kind: 'no-store', name } } : undefined;
@@ -46,14 +48,16 @@ export function readCharge(
     ({ text }) =>
       isMeasureWord(text) || /^(?:holds|holding|still|noch|encore|charged|discharged|bled|now|hält)$/i.test(text),
   );
-  const isOnlyVolts = 'records' in read && read.unplaced.length === 0;
+  // Where a reading stands beside what is printed, it counts.
+  if (!isTimed && !isReadWord && rest.some(({ text }) => SAYS_RATED.test(text))) return undefined;
+  const isOnlyVolts = 'records' in read && read.unplaced.length === rating.length;
   if ('problem' in read) return isTimed || isReadWord || isStore || rest.length === 1 ? read : undefined;
   if (read.hasTime && (isOnlyVolts || isTimed)) return { records: read.records, unplaced: read.unplaced, about: name };
   // What a store shows is a reading of it, whatever else is said beside it.
   if (isStore && (isOnlyVolts || isReadWord || read.hasTime))
     return { records: read.records, unplaced: read.unplaced, about: name };
   if (!isOnlyVolts) return undefined;
-  if (isReadWord) return { records: read.records };
+  if (isReadWord) return { records: read.records, unplaced: read.unplaced, about: name };
   if (!known) return undefined;
   const word = rest.find(({ text }) => /\d/.test(text))?.text ?? '';
   return {
