@@ -1174,6 +1174,13 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
     reads({ ...punched, text: '0.001 both ways' }),
   ],
   [
+    'with or without its unit',
+    'switch-shorted',
+    reads({ ...punched, text: '0.001 both ways' }),
+    'more',
+    reads({ ref: 'Q1', test: 'diode-mode', text: '0.5 one way, OL the other' }),
+  ],
+  [
     'each of two in one sentence is one',
     'switch-shorted',
     words('Q2 reads 0.5 V one way, and Q1 reads 0.001 both ways', { symptom: 'fuse-blown' }),

@@ -192,7 +192,8 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
     if (/(?:ol|open) both|both ways (?:ol|open)/u.test(told))
       return /tells nothing|says little/u.test(told) ? 'unknown' : 'open';
     if (/\bopen$|(?:is|are|leds?|many|some) open|one .{0,12}open|ol at/u.test(told)) return 'open';
-    const [first] = numbersIn(text);
+    const bare = /^\d+(?:\.\d+)?(?= (?:both|one) way)/u.exec(told)?.[0];
+    const first = numbersIn(text)[0] ?? (bare === undefined ? undefined : Number(bare));
     if (first !== undefined && first < 0.08) return 'shorted';
     if (first !== undefined && first < 2.2) return 'good';
     return /^ol\b/u.test(told) ? ((pins?.length ?? 0) > 0 ? 'unknown' : 'open') : 'unknown';

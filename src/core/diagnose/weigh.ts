@@ -1,5 +1,5 @@
 import { CAUSE_NAMES, type CauseName } from './causes';
-import type { Complaint } from './complaint';
+import { withTold, type Complaint } from './complaint';
 import {
   firstVolts,
   isNothing,
@@ -189,7 +189,7 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
 
 /** How a part was found to be, by the latest that was told of it. @param role what it is, where that is known */
 export function foundAt(observations: readonly Seen[], ref: string, role?: RoleName): State {
-  const states = observations
+  const states = withTold(observations)
     .filter((seen) => seen.ref === ref)
     .map((seen) => stateOf(seen, role !== undefined && BLOCKING.has(role)));
   return states.findLast((state) => state !== 'unknown') ?? 'unknown';
