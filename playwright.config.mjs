@@ -34,6 +34,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     trace: 'on-first-retry',
+    // What was loaded and compiled for one story serves the next; its storage, cookies and windows are emptied between them.
+    reuseContext: true,
   },
   projects: [
     { name: 'pages', testMatch: ALL_PAGES, use: withBrowser(CHROMIUM) },

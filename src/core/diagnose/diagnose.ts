@@ -3,7 +3,7 @@ import { CAUSE_NAMES, type Cause, type CauseName } from './causes';
 import { circuitsOf, describedIn, symptomOf, withTold, wordsOf, type Complaint } from './complaint';
 import { nextChecks, type NextCheck } from './nextChecks';
 import { isNothing } from './readings';
-import { has, RoleBook } from './roles';
+import { RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { SIGNS } from './signs';
 import { weighSpoken } from './spoken';
@@ -71,12 +71,13 @@ export function diagnose(given: Complaint): Diagnosis {
     const isElsewhere =
       (cause.needs !== undefined && !cause.needs.test(circuits)) ||
       cause.never?.test(circuits) === true ||
-      (cause.roles.length > 0 && cause.roles.every((role) => !has(role, circuits)));
+      (cause.roles.length > 0 && !cause.roles.some((role) => of.canHave(role)));
     if (isElsewhere) weigh(name, RULE.otherCircuit, 'not in a circuit like this');
   }
-  const told = complaint.observations.map((seen) => wordsOf(seen, of)).join('\n');
+  const lines = complaint.observations.flatMap((seen) => wordsOf(seen, of).split('\n'));
+  const told = lines.join('\n');
   for (const { says, tells } of SIGNS) {
-    const line = told.split('\n').find((one) => says.test(one));
+    const line = lines.find((one) => says.test(one));
     if (line === undefined) continue;
     for (const [name, factor] of Object.entries(tells)) weigh(name as CauseName, factor, `“${line}”`);
   }

@@ -1,7 +1,7 @@
 import { CAUSE_NAMES, type CauseCheck, type CauseName } from './causes';
 import type { Complaint } from './complaint';
 import { isNothing } from './readings';
-import { has, type RoleBook } from './roles';
+import type { RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { ROLES, type CheckTest, type RoleName } from './words';
 
@@ -31,6 +31,21 @@ const MINUTES: Readonly<Record<CheckTest, number>> = {
 /** Minutes that a check costs besides: to find the part, and to see that it is empty. */
 const OVERHEAD = 2;
 
+/** How surely a check finds its part bad where it is not said. */
+const TELLS = 0.95;
+/** Each check that some cause asks for, and how surely it tells of each cause that does. */
+const ASKED: readonly { readonly check: CauseCheck; readonly tells: readonly (readonly [CauseName, number])[] }[] = [
+  ...new Map(
+    CAUSE_NAMES.flatMap((name) => causeOf(name).checks).map((one) => [`${one.role} ${one.test}`, one] as const),
+  ).values(),
+].map((check) => ({
+  check,
+  tells: CAUSE_NAMES.flatMap((name) => {
+    const same = causeOf(name).checks.filter(({ role, test }) => role === check.role && test === check.test);
+    return same.length === 0 ? [] : [[name, Math.max(...same.map(({ tells = TELLS }) => tells))] as const];
+  }),
+}));
+
 const entropy = (p: number) => (p <= 0 || p >= 1 ? 0 : -p * Math.log2(p) - (1 - p) * Math.log2(1 - p));
 
 /** Checks by what they are expected to tell for each minute of work. */
@@ -44,10 +59,13 @@ export function nextChecks(
   const isAbsent = (ref: string) => spoken(ref).length > 0 && spoken(ref).every(({ text }) => isNothing(text));
   const done = new Set(observations.map(({ ref, test }) => `${ref ?? ''} ${test ?? ''}`));
   const found = new Map<string, NextCheck & { readonly score: number }>();
-  const asked = new Map<string, CauseCheck>();
-  for (const name of CAUSE_NAMES) for (const one of causeOf(name).checks) asked.set(`${one.role} ${one.test}`, one);
-  for (const { role, test, pins, good, bad } of asked.values()) {
-    if (!has(role, of.circuits)) continue;
+  const all = [...probabilities.values()].reduce((sum, p) => sum + p, 0);
+  const doubt = entropy(RULE.mistaken);
+  for (const { check, tells } of ASKED) {
+    const { role, test, pins, good, bad } = check;
+    if (!of.canHave(role)) continue;
+    const weighed = tells.map(([name, tell]) => ({ tell, p: probabilities.get(name) ?? 0 }));
+    const others = all - weighed.reduce((sum, { p }) => sum + p, 0);
     const count = of.countOf(role);
     let looked = 0;
     for (const [place, { ref, sure: usual }] of of.refsOf(role).entries()) {
@@ -59,13 +77,9 @@ export function nextChecks(
       }
       // Of several that do one work each is as likely as its fellows.
       const left = looked < count && count > 1 ? 1 / (count - looked) : RULE.further ** looked;
-      let [bads, noise] = [0, 0];
-      for (const [name, p] of probabilities) {
-        const tells = causeOf(name).checks.reduce(
-          (most, one) => (one.role === role && one.test === test ? Math.max(most, one.tells ?? 0.95) : most),
-          0,
-        );
-        const q = Math.max(RULE.mistaken, tells * sure * left);
+      let [bads, noise] = [others * RULE.mistaken, others * doubt];
+      for (const { tell, p } of weighed) {
+        const q = Math.max(RULE.mistaken, tell * sure * left);
         bads += p * q;
         noise += p * entropy(q);
       }

@@ -192,6 +192,9 @@ export function byReading(
   return new Map(sized);
 }
 
+const LETTERS = Object.fromEntries(
+  ROLE_NAMES.map((role) => [role, new Set(ROLES[role].letters.split('|'))]),
+) as unknown as Readonly<Record<RoleName, ReadonlySet<string>>>;
 const lettersOf = (ref: string) => /^[A-Za-z]+/u.exec(ref)?.[0]?.toUpperCase() ?? '';
 
 /** Whether the circuits a unit has can have a part of a role. */
@@ -239,6 +242,8 @@ export type Described = ReadonlyMap<string, string>;
 export class RoleBook {
   private readonly known = new Map<string, ReadonlyMap<RoleName, number>>();
   private readonly found = new Map<RoleName, readonly { readonly ref: string; readonly sure: number }[]>();
+  /** Roles that the circuits of the unit have, with how their parts are usually numbered: worked out once, asked of every part. */
+  private readonly usual: ReadonlyMap<RoleName, readonly string[]>;
   /** References of the board, and those that were spoken of. */
   readonly refs: ReadonlySet<string>;
 
@@ -251,6 +256,10 @@ export class RoleBook {
       readonly seen: readonly string[];
     },
   ) {
+    const { circuits } = of;
+    this.usual = new Map(
+      ROLE_NAMES.filter((role) => has(role, circuits)).map((role) => [role, usualOf(role, circuits)]),
+    );
     this.refs = new Set([...(of.board?.parts.map(({ ref }) => ref) ?? []), ...of.seen]);
   }
 
@@ -267,6 +276,11 @@ export class RoleBook {
 
   get circuits(): string {
     return this.of.circuits;
+  }
+
+  /** Whether the circuits of the unit can have a part of a role. */
+  canHave(role: RoleName): boolean {
+    return this.usual.has(role);
   }
 
   /**
@@ -291,11 +305,10 @@ export class RoleBook {
     const own = part ? byPart(part).filter((role) => has(role, circuits)) : [];
     if (own.length > 0) return new Map(own.map((role) => [role, TOLD / Math.sqrt(own.length)]));
     const letters = lettersOf(ref);
-    for (const role of ROLE_NAMES) {
-      if (!has(role, circuits) || !ROLES[role].letters.split('|').includes(letters)) continue;
+    for (const [role, usual] of this.usual) {
+      if (!LETTERS[role].has(letters)) continue;
       // Behind a mains transformer the bridge is what rectifies the output.
       if (role === 'outputRectifier' && letters !== 'D' && !RESERVOIR.test(circuits)) continue;
-      const usual = usualOf(role, circuits);
       const at = usual.indexOf(ref);
       const before = beforeOf(ref) ?? '';
       const follows = this.refs.has(before) && usual.slice(0, 3).includes(before) && this.usualCount(role) > 1;
@@ -328,7 +341,7 @@ export class RoleBook {
     // Where the board has a part that surely is it, how such parts are usually numbered names none that is not there.
     const onBoard = this.of.board?.parts ?? [];
     const isThere = onBoard.some(({ ref }) => (this.rolesOf(ref).get(role) ?? 0) >= SURELY);
-    const usual = isThere ? [] : usualOf(role, this.of.circuits);
+    const usual = isThere ? [] : (this.usual.get(role) ?? []);
     const next = usual.slice(0, 3).flatMap((ref) => (this.refs.has(ref) ? [afterOf(ref)] : []));
     const refs = [...new Set([...this.refs, ...usual, ...next])]
       .map((ref) => ({ ref, sure: this.rolesOf(ref).get(role) ?? 0 }))
