@@ -32,7 +32,7 @@ const ROOM = '--max-semi-space-size=64';
 /** The engine's compiler takes a third of the time of the counts, unless it waits longer before it compiles again. */
 const COMPILE_LATER = '--interrupt-budget=600000';
 /** For tests outside a sandbox, which read the sources as they are; see `jest.plain.config.mjs`. */
-const PLAIN = ['--import', 'tsx', JEST, '-c', 'jest.plain.config.mjs'];
+const PLAIN = ['--import', './scripts/plainNames.mjs', '--import', 'tsx', JEST, '-c', 'jest.plain.config.mjs'];
 /** Each is a process of its own, which the lanes share; the longest first, so that both end at about one time. */
 const UNIT_STEPS = [
   ['unit 1 of 3', [...PLAIN, '--shard=1/2', '--testPathIgnorePatterns', COUNTS]],

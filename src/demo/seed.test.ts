@@ -1,7 +1,7 @@
 import { folderStore } from '../server/blobs';
 import { openDossier } from '../services/dossier';
 import { join } from 'node:path';
-import type Sharp from 'sharp';
+import sharp from 'sharp';
 import { FAULT_RULES, findingsOf } from '../core/findings';
 import { analyse } from '../core/topology';
 import { donors, lots, journal } from '../db/schema';
@@ -10,28 +10,22 @@ import { shareContext } from '../db/testing/sharedContext';
 import { temporaryContext } from '../db/testing/temporaryContext';
 import { traceView } from '../features/donor/trace/view.server';
 import { DONORS } from './donors';
-import { seed, type Scenario } from './seed';
+import { seed, WHOLE } from './seed';
 import type { Layout } from './boards/layout';
 
-// The boards are drawn in full where the stories through the browser seed the demo; here a patch of colour stands for each.
-jest.mock('./boards/draw', () => {
-  const sharp = jest.requireActual<typeof Sharp>('sharp');
-  const patch = (red: number, blue: number) =>
-    sharp({ create: { width: 16, height: 12, channels: 3, background: { r: red, g: 120, b: blue } } })
-      .png()
-      .toBuffer();
-  return {
-    ...jest.requireActual<object>('./boards/draw'),
-    drawBoard: async ({ pads }: Layout) => ({
-      front: await patch(pads.length % 256, 0),
-      back: await patch(pads.length % 256, 200),
-    }),
-  };
+const patch = (red: number, blue: number) =>
+  sharp({ create: { width: 16, height: 12, channels: 3, background: { r: red, g: 120, b: blue } } })
+    .png()
+    .toBuffer();
+/** The boards are drawn in full where the stories through the browser seed the demo; here a patch of colour stands for each. */
+const drawPatch = async ({ pads }: Layout) => ({
+  front: await patch(pads.length % 256, 0),
+  back: await patch(pads.length % 256, 200),
 });
 
-async function seeded(scenario?: Scenario) {
+async function seeded(scenario = WHOLE) {
   const fixture = await temporaryContext();
-  await seed(fixture.app.db, folderStore(join(fixture.folder, 'photos')), scenario);
+  await seed(fixture.app.db, folderStore(join(fixture.folder, 'photos')), scenario, drawPatch);
   return fixture;
 }
 

@@ -48,6 +48,9 @@ const STEP_SECONDS = 20;
 /** Seconds that a net takes to probe. */
 const PROBE_SECONDS = 12;
 
+/** The scenario of the demo. */
+export const WHOLE: Scenario = { donors: DONORS, builds: BUILDS, repairs: REPAIRS };
+
 /**
  * Plays the demo scenario through the use cases of the interface, with a clock and randomness of its
  * own: codes, days and sums come out the same each time.
@@ -55,7 +58,8 @@ const PROBE_SECONDS = 12;
 export async function seed(
   db: Database,
   photos: BlobStore,
-  { donors, builds, repairs = [] }: Scenario = { donors: DONORS, builds: BUILDS, repairs: REPAIRS },
+  { donors, builds, repairs = [] }: Scenario = WHOLE,
+  draw: typeof drawBoard = drawBoard,
 ): Promise<{ donors: number; lots: number; builds: number }> {
   const clock = { now: 0 };
   let state = 20261114;
@@ -67,7 +71,7 @@ export async function seed(
   done('the drawers', await importLots(app, DRAWERS));
   const codes = new Map<string, string>();
   for (const script of donors)
-    codes.set(script.unit['description'] ?? '', await playDonor({ app, clock, photos, lots }, script));
+    codes.set(script.unit['description'] ?? '', await playDonor({ app, clock, photos, draw, lots }, script));
   for (const script of builds) await playBuild(app, script, lots);
   for (const script of repairs) await playRepair({ app, clock }, codes.get(script.unit) ?? '', script);
   return { donors: donors.length, lots: lots.size, builds: builds.length };
@@ -85,6 +89,8 @@ interface Stage {
   readonly clock: { now: number };
   /** The folder of the photos. */
   readonly photos: BlobStore;
+  /** How a board looks on its photos. */
+  readonly draw: typeof drawBoard;
   readonly lots: Map<string, string>;
 }
 
@@ -173,12 +179,12 @@ async function playStep(stage: Stage, code: string, step: Step, known: KnownPart
 
 /** Both sides of a board are photographed, paired by their holes, and every pin is placed where its joint is. */
 async function photographBoard(
-  { app, photos }: Stage,
+  { app, photos, draw }: Stage,
   code: string,
   { photographed, notes = {} }: Extract<Step, { photographed: unknown }>,
 ): Promise<void> {
   const layout = layOut(photographed, (await loggedParts(app, code)).map(loggedFrom));
-  const pictures = await drawBoard(layout);
+  const pictures = await draw(layout);
   for (const side of ['front', 'back'] as const) {
     const bytes = pictures[side];
     const caption = side === 'front' ? 'the board, freed' : 'copper side';
