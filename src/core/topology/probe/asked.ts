@@ -41,6 +41,8 @@ interface AskedJoin {
   readonly b: NetPin;
   /** Probability of the join under each class of `SLOT_CLASSES`. */
   readonly likelihood: number[];
+  /** How likely the join is there because a reading asks for it. */
+  wanted: number;
 }
 
 /** Every pair that some reading of a slot asks for and that is not known, with its likelihood under all readings. */
@@ -55,7 +57,7 @@ export function askedJoins(
     for (const { form, roles } of slot.fitsOf(topology))
       for (const { a, b, share } of unknownJoins(form, roles, pool, model)) {
         const key = keyOf(a, b, model);
-        const entry = asked.get(key) ?? { a, b, likelihood: SLOT_CLASSES.map(() => JOIN.background) };
+        const entry = asked.get(key) ?? { a, b, likelihood: SLOT_CLASSES.map(() => JOIN.background), wanted: 0 };
         entry.likelihood[index] = Math.max(
           entry.likelihood[index] ?? 0,
           JOIN.background + (JOIN.asked - JOIN.background) * share,
@@ -63,6 +65,11 @@ export function askedJoins(
         asked.set(key, entry);
       }
   });
+  for (const entry of asked.values())
+    entry.wanted = entry.likelihood.reduce(
+      (sum, p, index) => sum + (probabilities[index] ?? 0) * (p - JOIN.background),
+      0,
+    );
   return asked;
 }
 

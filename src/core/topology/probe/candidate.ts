@@ -9,6 +9,8 @@ export interface Candidate {
   readonly b: NetPin;
   /** What the answer is worth, in bits, reach and plausibility counted in. */
   gain: number;
+  /** What of that is because some form asks for the join. */
+  asked: number;
   /** How likely the pins are joined. */
   share: number;
 }

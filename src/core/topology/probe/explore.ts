@@ -91,7 +91,7 @@ export function explore(
       const key = keyOf(from, to, model);
       const before = gains.get(key);
       if (before) before.gain += gain;
-      else gains.set(key, { a: from, b: to, gain, share: likely });
+      else gains.set(key, { a: from, b: to, gain, asked: 0, share: likely });
     }
   }
 }

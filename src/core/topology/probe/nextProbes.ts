@@ -44,12 +44,15 @@ export function probesFrom({ model, stages }: Recognition, count: number, sizes?
   for (const slot of slots) {
     const asked = askedJoins(slot, pool, model);
     const casting = rolesAsked(slot, pool, model);
-    for (const [key, { a, b, likelihood }] of asked) {
+    for (const [key, { a, b, likelihood, wanted }] of asked) {
       const told = information(slot.probabilities, likelihood) + ROLE_WORTH * (casting.get(key) ?? 0);
       const gain = told * reach(a.part) * reach(b.part) * plausibility(a, b, model);
       const known = gains.get(key);
-      if (known) known.gain += gain;
-      else gains.set(key, { a, b, gain, share: field.share(a, b) });
+      if (known) {
+        known.gain += gain;
+        known.asked += gain;
+        known.share = Math.max(known.share, wanted);
+      } else gains.set(key, { a, b, gain, asked: gain, share: Math.max(wanted, field.share(a, b)) });
     }
   }
   explore(model, judged, field, gains);
@@ -93,8 +96,11 @@ function openPair(candidate: Candidate, { rails, nets }: Model): Candidate | und
   return undefined;
 }
 
-/** So many of the best candidates are joined in thought, and so many of those kept apart as well. */
-const THOUGHT_THROUGH = { joined: 24, apart: 6 } as const;
+/**
+ * So many of the best candidates are joined in thought, and of those that some form asks for: links that would lead on are
+ * many, and crowd out the one join that settles it. So many of the best are kept apart as well.
+ */
+const THOUGHT_THROUGH = { joined: 16, asked: 16, apart: 6 } as const;
 /** What a bit of a single form, or a link that leads on, is worth beside one of whole readings. Set on drawn boards. */
 const FORM_WORTH = 0.3;
 
@@ -109,7 +115,11 @@ function weighed(
 ): readonly Candidate[] {
   const told = ({ a, b }: Candidate, isJoined: boolean) =>
     toldBy(withAnswer(model.board, pinName(a), pinName(b), isJoined));
-  const joined = unlike(candidates, model).map((candidate) => {
+  const best = new Set([
+    ...unlike(candidates, model, ({ gain }) => gain, THOUGHT_THROUGH.joined),
+    ...unlike(candidates, model, ({ asked }) => asked, THOUGHT_THROUGH.asked),
+  ]);
+  const joined = [...best].map((candidate) => {
     const share = Math.min(LIKELY.most, Math.max(LIKELY.least, candidate.share));
     const near = reach(candidate.a.part) * reach(candidate.b.part);
     return { candidate, share, near, gain: share * told(candidate, true) * near + FORM_WORTH * candidate.gain };
@@ -123,15 +133,20 @@ function weighed(
 }
 
 /** The best candidates of which no two ask the same of parts that look alike: one stands for all of its kind. */
-function unlike(candidates: readonly Candidate[], model: Model): readonly Candidate[] {
+function unlike(
+  candidates: readonly Candidate[],
+  model: Model,
+  worth: (candidate: Candidate) => number,
+  most: number,
+): readonly Candidate[] {
   const best = new Map<string, Candidate>();
-  for (const candidate of candidates.toSorted((one, other) => other.gain - one.gain)) {
+  for (const candidate of candidates.toSorted((one, other) => worth(other) - worth(one))) {
     const key = [candidate.a, candidate.b]
       .map((pin) => lookOf(pin, model))
       .toSorted()
       .join('|');
     if (!best.has(key)) best.set(key, candidate);
-    if (best.size === THOUGHT_THROUGH.joined) break;
+    if (best.size === most) break;
   }
   return [...best.values()];
 }
