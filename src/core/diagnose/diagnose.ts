@@ -132,10 +132,16 @@ function makes(
 ): number {
   const here = alsoIn.find((one) => one.circuits.test(circuits) && one.symptoms[symptom] !== undefined);
   const share = here?.symptoms[symptom] ?? symptoms[symptom] ?? RULE.otherSymptom;
-  // The only converter of a unit is its standby supply too: what leaves it dead leaves this dead.
-  return symptom === 'standby-dead' && topologies.length === 1
-    ? Math.max(share, RULE.onlyConverter * (symptoms.dead ?? 0))
-    : share;
+  // The only converter of a unit is its standby supply too: what leaves it dead, or lets go of its output, does so to this.
+  const alone: Symptom | undefined =
+    topologies.length !== 1
+      ? undefined
+      : symptom === 'standby-dead'
+        ? 'dead'
+        : symptom === 'standby-high'
+          ? 'rail-high'
+          : undefined;
+  return alone ? Math.max(share, RULE.onlyConverter * (symptoms[alone] ?? 0)) : share;
 }
 
 /** The parts a cause is about on this unit, where some are known. */

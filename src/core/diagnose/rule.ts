@@ -67,7 +67,7 @@ export const RULE = practice({
   cable: 2,
   /** A rail that is there, as a share of its volts, and what it leaves of what would keep the unit from starting. */
   alive: { from: 0.3, leaves: 0.15 },
-  /** A dead standby supply that is the only converter, as a share of what leaves a unit dead. */
+  /** A standby supply that is the only converter, dead or too high: as a share of what leaves a unit so. */
   onlyConverter: 0.3,
   /** One rail too high while another is right: what this leaves of a lost hold of them. */
   held: 0.08,

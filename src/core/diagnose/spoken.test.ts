@@ -28,6 +28,10 @@ test.each<[string, string, CauseName | undefined, CauseName | undefined]>([
   ['one of the leds is dead', 'flyback led', 'led-string-open', undefined],
   ['dull solder at the choke', 'flyback', 'solder-joint-cracked', undefined],
   ['the triac is burnt', 'phase-control', 'triac-shorted', undefined],
+  ['with the boost transistor lifted the short is gone', 'boost-pfc llc', 'pfc-switch-shorted', undefined],
+  ['freezer spray on the big can brings it back', 'flyback', 'bulk-dry', undefined],
+  ['with the led strip disconnected the short is gone', 'flyback led', undefined, undefined],
+  ['with the bridge taken out it is the same', 'flyback', undefined, undefined],
   // No such part in the circuit, nothing said of it, or the words turned round.
   ['the triac is burnt', 'flyback', undefined, undefined],
   ['the transistor sits on a sink', 'flyback', undefined, undefined],

@@ -8,7 +8,7 @@ import type { Weigh } from './weigh';
 
 /** What people call a part that they have no number for. */
 const CALLED: readonly (readonly [RegExp, RoleName])[] = practice([
-  [/\b(?:pfc|coil.?s?|choke.?s?) (?:transistor|fet|mosfet|switch)/u, 'pfcSwitch'],
+  [/\b(?:pfc|boost|coil.?s?|choke.?s?) (?:transistor|fet|mosfet|switch)/u, 'pfcSwitch'],
   [/(?:little|small|tiny|standby) (?:[a-z]+.legged )?chip/u, 'standbySwitch'],
   [/\b(?:standby) (?:transistor|fet|chip|switch)/u, 'standbySwitch'],
   [/\b(?:transistors?|fets?|mosfets?|igbts?|main switch)\b/u, 'mainSwitch'],
@@ -47,12 +47,16 @@ const SICK =
 const WELL =
   /\b(?:measures?|reads?|tests?|is|are|was|were|looks?|has been) (?:all )?(?:good|fine|new|whole|ok|right)\b|\bso that one is whole|\b(?:new|replaced|renewed|changed)\b/u;
 
-/** How much a part that is told of as sick, or as well, says. */
-const SAYS = practice({ sick: 3, well: 0.3 });
+/** The fault left with the part, or came and went with its warmth. */
+const GUILTY =
+  /(?:lifted|taken out|removed|unsoldered|pulled|disconnected)\b.{0,24}(?:short|ohms?|leak|hum|fault)\b.{0,12}(?:gone|clears?|vanish|disappear|lifts)|(?:(?:freez\w*|cold|cooling) spray|hair ?dry\w*|heat gun|hot air)\b.{0,12}\b(?:on|at|over|to)\b.{0,48}(?:bring|cure|kill|stop|start|change|wake|back)/u;
+
+/** How much a part that is told of as sick, as well, or by which the fault came and went, says. */
+const SAYS = practice({ sick: 3, well: 0.3, guilty: 12 });
 
 /** What is told of parts in plain words, clause by clause: “the chip has a pit”, “the PFC transistor measures good”. */
 export function weighSpoken(told: string, circuits: string, weigh: Weigh): void {
-  const heard = new Map<RoleName, { readonly isSick: boolean; readonly clause: string }>();
+  const heard = new Map<RoleName, { readonly says: number; readonly clause: string }>();
   for (const clause of told.split(/[.;\n]|, (?!and\b)/u)) {
     // What is named first is what is spoken of: “the shunt under the transistor”.
     const [named] = CALLED.flatMap(([says, role]) => {
@@ -63,10 +67,12 @@ export function weighSpoken(told: string, circuits: string, weigh: Weigh): void 
     const { role } = named;
     const sick = SICK.exec(clause);
     const isSick = sick !== null && !isDenied(clause.slice(0, sick.index));
-    if (isSick || WELL.test(clause)) heard.set(role, { isSick, clause });
+    if (GUILTY.test(clause)) {
+      // What hangs on the output may take along a short that is its own.
+      if (role !== 'leds' && role !== 'cable') heard.set(role, { says: SAYS.guilty, clause });
+    } else if (isSick || WELL.test(clause)) heard.set(role, { says: isSick ? SAYS.sick : SAYS.well, clause });
   }
-  for (const [role, { isSick, clause }] of heard)
+  for (const [role, { says, clause }] of heard)
     for (const name of CAUSE_NAMES)
-      if ((causeOf(name).roles as readonly RoleName[]).includes(role))
-        weigh(name, isSick ? SAYS.sick : SAYS.well, `“${clause.trim()}”`);
+      if ((causeOf(name).roles as readonly RoleName[]).includes(role)) weigh(name, says, `“${clause.trim()}”`);
 }

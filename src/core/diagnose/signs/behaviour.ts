@@ -33,7 +33,7 @@ export const BEHAVIOUR: readonly Sign[] = [
     tells: { 'overloaded-outside': 0.1 },
   },
   {
-    says: /(?:starts?|works?|runs?|comes up).{0,40}(?:only |better |again )?(?:when|once|after|if).{0,20}(?:warm|hair ?dry|heated)|cold.{0,30}(?:does not|will not|won.t|hardly|slow|no start|dead)|(?:longer|minutes|tries).{0,30}(?:start|come up)|longer every|wants longer|comes? (?:on |up )?late\b|(?:several|few|many|some) (?:attempts|tries|goes)/u,
+    says: /(?:starts?|works?|runs?|comes up).{0,40}(?:only |better |again )?(?:when|once|after|if).{0,20}(?:warm|hair ?dry|heated)|cold.{0,30}(?:does not|will not|won.t|hardly|slow|no start|dead)|tries on a cold|blinks? faster and faster until|(?:longer|minutes|tries).{0,30}(?:start|come up)|longer every|wants longer|comes? (?:on |up )?late\b|(?:several|few|many|some) (?:attempts|tries|goes)/u,
     tells: {
       'vcc-capacitor-dry': 4,
       'standby-capacitor-dry': 4,
