@@ -41,8 +41,6 @@ interface AskedJoin {
   readonly b: NetPin;
   /** Probability of the join under each class of `SLOT_CLASSES`. */
   readonly likelihood: number[];
-  /** How likely the join is there because a reading asks for it. */
-  wanted: number;
 }
 
 /** Every pair that some reading of a slot asks for and that is not known, with its likelihood under all readings. */
@@ -57,7 +55,7 @@ export function askedJoins(
     for (const { form, roles } of slot.fitsOf(topology))
       for (const { a, b, share } of unknownJoins(form, roles, pool, model)) {
         const key = keyOf(a, b, model);
-        const entry = asked.get(key) ?? { a, b, likelihood: SLOT_CLASSES.map(() => JOIN.background), wanted: 0 };
+        const entry = asked.get(key) ?? { a, b, likelihood: SLOT_CLASSES.map(() => JOIN.background) };
         entry.likelihood[index] = Math.max(
           entry.likelihood[index] ?? 0,
           JOIN.background + (JOIN.asked - JOIN.background) * share,
@@ -65,11 +63,6 @@ export function askedJoins(
         asked.set(key, entry);
       }
   });
-  for (const entry of asked.values())
-    entry.wanted = entry.likelihood.reduce(
-      (sum, p, index) => sum + (probabilities[index] ?? 0) * (p - JOIN.background),
-      0,
-    );
   return asked;
 }
 
@@ -111,6 +104,10 @@ function unknownJoins(
   }
   return found;
 }
+
+/** How likely a join is there because a reading asks for it. */
+export const wantedBy = (probabilities: readonly number[], likelihood: readonly number[]): number =>
+  likelihood.reduce((sum, joined, index) => sum + (probabilities[index] ?? 0) * (joined - JOIN.background), 0);
 
 /** Mutual information between readings and the answer, in bits. */
 export function information(probabilities: readonly number[], likelihood: readonly number[]): number {

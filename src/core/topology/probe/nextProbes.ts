@@ -4,7 +4,7 @@ import type { Model } from '../model';
 import { judgeBoard } from '../partial/judge';
 import type { Sizes } from '../partial/score';
 import { recognise, type Recognition } from '../recognise';
-import { askedJoins, information, ROLE_WORTH, rolesAsked } from './asked';
+import { askedJoins, information, ROLE_WORTH, rolesAsked, wantedBy } from './asked';
 import { keyOf, pinNamed, plausibility, reach, type Candidate } from './candidate';
 import { explore, fieldOf } from './explore';
 import { pinClass } from './pinClass';
@@ -44,9 +44,10 @@ export function probesFrom({ model, stages }: Recognition, count: number, sizes?
   for (const slot of slots) {
     const asked = askedJoins(slot, pool, model);
     const casting = rolesAsked(slot, pool, model);
-    for (const [key, { a, b, likelihood, wanted }] of asked) {
+    for (const [key, { a, b, likelihood }] of asked) {
       const told = information(slot.probabilities, likelihood) + ROLE_WORTH * (casting.get(key) ?? 0);
       const gain = told * reach(a.part) * reach(b.part) * plausibility(a, b, model);
+      const wanted = wantedBy(slot.probabilities, likelihood);
       const known = gains.get(key);
       if (known) {
         known.gain += gain;
