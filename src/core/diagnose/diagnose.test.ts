@@ -1167,6 +1167,20 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
     },
   ],
   [
+    'tries on a cold morning',
+    'vcc-capacitor-dry',
+    words('needs three tries on a cold morning'),
+    'more',
+    words('needs a wipe on a sunny morning'),
+  ],
+  [
+    'a lost hold where the only converter is the standby supply',
+    'feedback-open',
+    { symptom: 'standby-high', topologies: ['flyback'] },
+    'more',
+    { symptom: 'standby-high', topologies: ['flyback', 'half-bridge'] },
+  ],
+  [
     'a reading told in a sentence is one',
     'switch-shorted',
     words('Q1 on the primary reads 0.001 both ways', { symptom: 'fuse-blown' }),

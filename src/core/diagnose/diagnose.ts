@@ -123,6 +123,9 @@ export function diagnose(given: Complaint): Diagnosis {
   };
 }
 
+/** The only converter of a unit is its standby supply too: what does the one to it does the other. */
+const AS_ONLY_CONVERTER: Partial<Record<Symptom, Symptom>> = { 'standby-dead': 'dead', 'standby-high': 'rail-high' };
+
 /** How often a cause makes a complaint, in the circuits of a unit. */
 function makes(
   { symptoms, alsoIn = [] }: Cause,
@@ -132,15 +135,7 @@ function makes(
 ): number {
   const here = alsoIn.find((one) => one.circuits.test(circuits) && one.symptoms[symptom] !== undefined);
   const share = here?.symptoms[symptom] ?? symptoms[symptom] ?? RULE.otherSymptom;
-  // The only converter of a unit is its standby supply too: what leaves it dead, or lets go of its output, does so to this.
-  const alone: Symptom | undefined =
-    topologies.length !== 1
-      ? undefined
-      : symptom === 'standby-dead'
-        ? 'dead'
-        : symptom === 'standby-high'
-          ? 'rail-high'
-          : undefined;
+  const alone = topologies.length === 1 ? AS_ONLY_CONVERTER[symptom] : undefined;
   return alone ? Math.max(share, RULE.onlyConverter * (symptoms[alone] ?? 0)) : share;
 }
 

@@ -192,9 +192,7 @@ export function byReading(
   return new Map(sized);
 }
 
-const LETTERS = Object.fromEntries(
-  ROLE_NAMES.map((role) => [role, new Set(ROLES[role].letters.split('|'))]),
-) as unknown as Readonly<Record<RoleName, ReadonlySet<string>>>;
+const LETTERS = new Map(ROLE_NAMES.map((role) => [role, new Set(ROLES[role].letters.split('|'))]));
 const lettersOf = (ref: string) => /^[A-Za-z]+/u.exec(ref)?.[0]?.toUpperCase() ?? '';
 
 /** Whether the circuits a unit has can have a part of a role. */
@@ -306,7 +304,7 @@ export class RoleBook {
     if (own.length > 0) return new Map(own.map((role) => [role, TOLD / Math.sqrt(own.length)]));
     const letters = lettersOf(ref);
     for (const [role, usual] of this.usual) {
-      if (!LETTERS[role].has(letters)) continue;
+      if (!LETTERS.get(role)?.has(letters)) continue;
       // Behind a mains transformer the bridge is what rectifies the output.
       if (role === 'outputRectifier' && letters !== 'D' && !RESERVOIR.test(circuits)) continue;
       const at = usual.indexOf(ref);

@@ -31,7 +31,10 @@ test.each<[string, string, CauseName | undefined, CauseName | undefined]>([
   ['with the boost transistor lifted the short is gone', 'boost-pfc llc', 'pfc-switch-shorted', undefined],
   ['freezer spray on the big can brings it back', 'flyback', 'bulk-dry', undefined],
   ['with the led strip disconnected the short is gone', 'flyback led', undefined, undefined],
-  ['with the bridge taken out it is the same', 'flyback', undefined, undefined],
+  ['with the bridge lifted the leak is not gone', 'flyback', undefined, 'bridge-shorted'],
+  ['freezer spray on the big can does not bring it back', 'flyback', undefined, undefined],
+  ['hair dryer on the big can changes nothing', 'flyback', undefined, undefined],
+  ['with the bridge taken out it is the same', 'flyback', undefined, 'bridge-shorted'],
   // No such part in the circuit, nothing said of it, or the words turned round.
   ['the triac is burnt', 'flyback', undefined, undefined],
   ['the transistor sits on a sink', 'flyback', undefined, undefined],

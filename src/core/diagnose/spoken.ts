@@ -47,12 +47,29 @@ const SICK =
 const WELL =
   /\b(?:measures?|reads?|tests?|is|are|was|were|looks?|has been) (?:all )?(?:good|fine|new|whole|ok|right)\b|\bso that one is whole|\b(?:new|replaced|renewed|changed)\b/u;
 
-/** The fault left with the part, or came and went with its warmth. */
-const GUILTY =
-  /(?:lifted|taken out|removed|unsoldered|pulled|disconnected)\b.{0,24}(?:short|ohms?|leak|hum|fault)\b.{0,12}(?:gone|clears?|vanish|disappear|lifts)|(?:(?:freez\w*|cold|cooling) spray|hair ?dry\w*|heat gun|hot air)\b.{0,12}\b(?:on|at|over|to)\b.{0,48}(?:bring|cure|kill|stop|start|change|wake|back)/u;
+/** A part is out of the circuit: whether the fault left with it. */
+const TAKEN_OUT = /\b(?:lifted|taken out|removed|unsoldered|pulled|disconnected)\b/u;
+const STAYS =
+  /\bstill\b|\bthe same\b|\bremains?\b|\bstays?\b|(?:\bnot\b|\bnever\b|n.t\b).{0,12}(?:gone|clear|vanish|disappear)/u;
+const GONE = /\b(?:short|ohms?|leak|hum|fault)\b.{0,12}(?:gone|clears?|vanish|disappear)/u;
+/** The fault came or went with the warmth of a part; not where that is denied. */
+const BY_WARMTH =
+  /(?:(?:freez\w*|cold|cooling) spray|hair ?dry\w*|heat gun|hot air)\b.{0,12}\b(?:on|at|over|to)\b(?:(?!\bnot\b|\bnever\b|n.t\b|\bno\b).){0,48}(?:bring|cure|kill|stop|start|change(?!s? nothing)|wake|back)/u;
 
 /** How much a part that is told of as sick, as well, or by which the fault came and went, says. */
 const SAYS = practice({ sick: 3, well: 0.3, guilty: 12 });
+/** What hangs on the output may take along a short that is its own. */
+const OUTSIDE: ReadonlySet<RoleName> = new Set(['leds', 'cable']);
+
+/** How much a clause says of the part that it names; nothing where it does not tell. */
+function saysOf(clause: string, role: RoleName): number | undefined {
+  if (TAKEN_OUT.test(clause) && STAYS.test(clause)) return SAYS.well;
+  if ((TAKEN_OUT.test(clause) && GONE.test(clause)) || BY_WARMTH.test(clause))
+    return OUTSIDE.has(role) ? undefined : SAYS.guilty;
+  const sick = SICK.exec(clause);
+  if (sick && !isDenied(clause.slice(0, sick.index))) return SAYS.sick;
+  return WELL.test(clause) ? SAYS.well : undefined;
+}
 
 /** What is told of parts in plain words, clause by clause: “the chip has a pit”, “the PFC transistor measures good”. */
 export function weighSpoken(told: string, circuits: string, weigh: Weigh): void {
@@ -65,12 +82,8 @@ export function weighSpoken(told: string, circuits: string, weigh: Weigh): void 
     }).toSorted((a, b) => a.at - b.at);
     if (!named) continue;
     const { role } = named;
-    const sick = SICK.exec(clause);
-    const isSick = sick !== null && !isDenied(clause.slice(0, sick.index));
-    if (GUILTY.test(clause)) {
-      // What hangs on the output may take along a short that is its own.
-      if (role !== 'leds' && role !== 'cable') heard.set(role, { says: SAYS.guilty, clause });
-    } else if (isSick || WELL.test(clause)) heard.set(role, { says: isSick ? SAYS.sick : SAYS.well, clause });
+    const says = saysOf(clause, role);
+    if (says !== undefined) heard.set(role, { says, clause });
   }
   for (const [role, { says, clause }] of heard)
     for (const name of CAUSE_NAMES)
