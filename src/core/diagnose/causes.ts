@@ -339,13 +339,14 @@ export const CAUSES = practice({
     together: 'The optocoupler it drives.',
   },
   'auxiliary-winding-open': {
-    label: 'auxiliary winding or its rectifier open',
+    label: 'auxiliary winding, its rectifier or its resistor open',
     common: 1,
     symptoms: { hiccup: 0.7, dead: 0.15, 'intermittent-warm': 0.05 },
     needs: /flyback|forward|bridge|push|llc|pfc/u,
-    roles: ['auxiliary'],
+    roles: ['auxiliary', 'auxiliaryResistor'],
     checks: [
       check('auxiliary', 'diode-mode', DIODE_GOOD, 'open both ways', { tells: 0.7 }),
+      check('auxiliaryResistor', 'resistance', 'a few ohms, as marked', 'open', { tells: 0.35 }),
       check('transformer', 'continuity', 'each winding beeps', 'the auxiliary winding is open', { tells: 0.4 }),
     ],
     together: 'The can it charges.',

@@ -219,9 +219,48 @@ const TOLD_OF_PART = new RegExp(
   'giu',
 );
 
-/** What was measured, and readings of numbered parts that were told in a sentence: “D5 on the primary reads 0.001 both ways”. */
-export const withTold = (observations: readonly Seen[]): readonly Seen[] =>
-  observations.flatMap((seen) =>
+const VOLTS = String.raw`-?\d+(?:\.\d+)?`;
+const NAMED_RAIL = String.raw`(?<!\d|\.|\bat |\bto |\bof )(?<rail>${VOLTS}) ?v(?<noun> (?:rail|line|side|output))?`;
+const HAS = String.raw`(?:at|is|reads?|measures?|gives?|shows?|(?:sags?|falls?|drops?|climbs?|rises?) to|stands at|has)`;
+/** Another number than volts follows: ohms, amperes, a time. */
+const NOT_VOLTS = String.raw`(?! ?(?:m?ohm|k|m?a\b|w\b|hz|mv|%|minute|second|hour|day|year|time))`;
+/** A rail and what it has, told in a sentence: “the 5 V side sags to 3.4 V”, “12 V rail dead, 5 V right”, “19 V instead of 12”. */
+const TOLD_OF_RAIL: readonly RegExp[] = [
+  String.raw`${NAMED_RAIL} (?:is |was |are )?(?:only |just )?${HAS}(?: only| about| just)? (?<volts>${VOLTS})(?= ?v?\b)${NOT_VOLTS}`,
+  String.raw`${NAMED_RAIL} (?:is |was |stays )?(?<gone>dead|gone|missing|away\b|not there|absent)`,
+  String.raw`${NAMED_RAIL} (?:is |was |stays )?(?<right>right|fine|good|steady|present|as it should)`,
+  String.raw`\boutput[^,;.]{0,12} (?<volts>${VOLTS}) ?v? instead of (?<rail>${VOLTS})(?<noun>)`,
+  String.raw`(?<standby>purple(?: wire| lead)?|5 ?v ?sb|standby(?: rail| supply)?) (?:is |was )?(?:at |reads |is |sags to |only )*(?<volts>${VOLTS}) ?v\b`,
+].map((says) => new RegExp(says, 'iu'));
+/** Volts of a place inside, not of a rail. */
+const INSIDE = /\b(?:vcc|chip|gate|pin|controller|bulk|can|bridge|reference|cathode|coil|drain)\b/iu;
+/** How near a rail that is named by its volts alone must be to one of the nameplate. */
+const OF_PLATE = practice(0.04);
+
+function toldOfRails(text: string, outputs: readonly number[]): readonly Seen[] {
+  const found = new Map<string, Seen>();
+  for (const clause of text.split(/[,;]|\.(?!\d)/u))
+    for (const says of INSIDE.test(clause) ? [] : TOLD_OF_RAIL) {
+      const { rail, noun, volts, gone, right, standby } = says.exec(clause)?.groups ?? {};
+      if (standby === undefined && rail === undefined) continue;
+      const nominal = Number(rail ?? 5);
+      const isNamed = noun !== undefined || outputs.some((own) => Math.abs(own - Math.abs(nominal)) <= OF_PLATE * own);
+      if (standby === undefined && (!isNamed || nominal === 0)) continue;
+      const name = standby === undefined ? `${rail ?? ''}V` : '5V standby';
+      const read = gone === undefined ? (right === undefined ? Number(volts) : nominal) : 0;
+      if (!found.has(name)) found.set(name, { rail: name, volts: read });
+    }
+  return [...found.values()];
+}
+
+/**
+ * What was measured, and readings of numbered parts and of rails that were told in a sentence: “D5 on the primary reads 0.001 both
+ * ways”, “the 5 V side sags to 3.4 V”.
+ * @param outputs volts of the nameplate, by which a rail may be named
+ */
+export const withTold = (observations: readonly Seen[], outputs: readonly number[] = []): readonly Seen[] => {
+  const rails = new Set(observations.flatMap(({ rail }) => (rail === undefined ? [] : [nominalOf(rail)])));
+  return observations.flatMap((seen) =>
     seen.ref !== undefined || seen.rail !== undefined
       ? [seen]
       : [
@@ -234,8 +273,10 @@ export const withTold = (observations: readonly Seen[]): readonly Seen[] =>
               text,
             };
           }),
+          ...toldOfRails(seen.text ?? '', outputs).filter(({ rail }) => !rails.has(nominalOf(rail ?? ''))),
         ],
   );
+};
 
 /** How sure a part is a fuse for its being open to count. */
 const FUSE_SURE = 0.3;

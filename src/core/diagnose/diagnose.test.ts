@@ -924,6 +924,8 @@ test.each`
   else expect(change).toBeGreaterThan(factor as number);
 });
 
+/** What is less likely is not listed. */
+const LEAST_LISTED = 0.002;
 const chanceOf = (cause: string, of: Partial<Complaint>): number =>
   diagnose({
     unit: { kind: 'adapter' },
@@ -931,7 +933,7 @@ const chanceOf = (cause: string, of: Partial<Complaint>): number =>
     symptom: 'dead',
     observations: [],
     ...of,
-  }).causes.find((one) => one.cause === cause)?.probability ?? 0;
+  }).causes.find((one) => one.cause === cause)?.probability ?? LEAST_LISTED;
 const empty = (ref: string): Partial<Complaint> => ({ observations: [{ ref, test: 'voltage-dc', value: 0 }] });
 const selector = (text: string, vMax = 240): Partial<Complaint> => ({
   topologies: ['half-bridge'],

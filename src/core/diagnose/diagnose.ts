@@ -1,6 +1,7 @@
 import { practice } from '../evidence';
 import { CAUSE_NAMES, type Cause, type CauseName } from './causes';
 import { circuitsOf, describedIn, symptomOf, withTold, wordsOf, type Complaint } from './complaint';
+import { weighWords } from './lexicon';
 import { nextChecks, type NextCheck } from './nextChecks';
 import { isNothing } from './readings';
 import { RoleBook } from './roles';
@@ -38,6 +39,9 @@ export function partsByRole(
   return (role) => likelyRefs(book, role);
 }
 
+const outputsOf = ({ board }: Complaint): readonly number[] =>
+  (board?.nameplate?.outputs ?? []).map(({ v }) => Math.abs(v));
+
 const LIKELY = practice(0.3);
 const likelyRefs = (of: RoleBook, role: RoleName): readonly string[] =>
   of
@@ -47,13 +51,19 @@ const likelyRefs = (of: RoleBook, role: RoleName): readonly string[] =>
 
 /** Likely causes of a complaint with why, and the checks that would tell most. */
 export function diagnose(given: Complaint): Diagnosis {
-  const complaint = { ...given, observations: withTold(given.observations) };
+  const complaint = { ...given, observations: withTold(given.observations, outputsOf(given)) };
   const circuits = circuitsOf(complaint);
   const described = describedIn(complaint, circuits);
   const seen = complaint.observations.flatMap(({ ref, text }) =>
     ref === undefined || ref.startsWith('rail ') || isNothing(text) ? [] : [ref],
   );
-  const of = new RoleBook({ board: complaint.board, described, circuits, seen });
+  const of = new RoleBook({
+    board: complaint.board,
+    described,
+    circuits,
+    seen,
+    observations: complaint.observations,
+  });
   const symptom = symptomOf(complaint, of);
   const odds = new Map<CauseName, number>();
   const why = new Map<CauseName, string[]>();
@@ -82,6 +92,8 @@ export function diagnose(given: Complaint): Diagnosis {
     for (const [name, factor] of Object.entries(tells)) weigh(name as CauseName, factor, `“${line}”`);
   }
   weighSpoken(told, circuits, weigh);
+  for (const { ref, rail, text } of complaint.observations)
+    if (ref === undefined && rail === undefined && text !== undefined) weighWords(text, weigh);
   // Several readings of one part are of one fault: of each sign the strongest counts.
   const strongest = new Map<string, { readonly name: CauseName; readonly factor: number; readonly reason: string }>();
   for (const seen of complaint.observations)
@@ -104,8 +116,9 @@ export function diagnose(given: Complaint): Diagnosis {
   }
   const highest = Math.max(...odds.values());
   const none = Math.log(RULE.none) + Math.min(highest, 0);
-  const sum = [...odds.values(), none].reduce((total, one) => total + Math.exp(one - highest), 0);
-  const share = (one: number) => Math.exp(one - highest) / sum;
+  const weightOf = (one: number) => Math.exp(RULE.tempered * (one - highest));
+  const sum = [...odds.values(), none].reduce((total, one) => total + weightOf(one), 0);
+  const share = (one: number) => weightOf(one) / sum;
   const probabilities = new Map(CAUSE_NAMES.map((name) => [name, share(odds.get(name) ?? -Infinity)]));
   const causes: LikelyCause[] = CAUSE_NAMES.filter((name) => (probabilities.get(name) ?? 0) >= LEAST).map((name) => ({
     cause: name,

@@ -60,9 +60,9 @@ const PLAIN_GOOD =
   /as marked|as a good|as (?:it )?should|as new|alike|the same|past|rises|normal|good\b|\bnew\b|within|fine\b|\bok\b|beeps|healthy|nothing wrong/u;
 
 /** Ohms under which a part that should block is shorted; and over which one that should conduct is open. */
-const SHORT_OHMS = 5;
+export const SHORT_OHMS = 5;
 /** The same across the supply of a chip. */
-const CHIP_SHORT_OHMS = 50;
+export const CHIP_SHORT_OHMS = 50;
 const ESR = { small: 3, any: 1 };
 /** Ohms of ESR over which a can of so many farads and more is dry; common practice, no source. */
 const ESR_BY_SIZE = [
@@ -94,6 +94,24 @@ const bySize = (of: readonly [number, number], test: CheckTest | undefined): Sta
   if (ratio < (test === 'capacitance' && of[1] < FILM_BELOW ? 0.85 : 0.72)) return 'off';
   return ratio > (test === 'resistance' ? 1.3 : 1.6) ? (ratio > 20 ? 'open' : 'off') : 'good';
 };
+
+/** A value of a part and what it reads, told in one clause: “the 470n reads 150n”, “0.22 ohm under the FET reads 40 ohm”. */
+const SAID_AND_READ =
+  /(?<said>\d+(?:\.\d+)?) ?(?<saidBy>[pnuµmk]?)(?:ohms?|r|f)?\b[^,;]*?\b(?:reads?|measures?|shows?|has|is|gives?)(?: only| about| down to| now)* (?<read>\d+(?:\.\d+)?) ?(?<readBy>[pnuµmk]?)(?:ohms?|r|f)?\b/u;
+const READ_OF =
+  /(?<read>\d+(?:\.\d+)?) ?(?<readBy>[pnuµmk]?)(?:ohms?|r|f)?,? (?:left )?(?:of|instead of|where|for|says|marked|should be|should read|printed) (?<said>\d+(?:\.\d+)?) ?(?<saidBy>[pnuµmk]?)/u;
+
+/** What a part reads as a share of what it should, where a clause in lower case tells both. */
+export function ratioSaid(clause: string): number | undefined {
+  const found = (READ_OF.exec(clause) ?? SAID_AND_READ.exec(clause))?.groups;
+  if (!found || /\d ?v\b/u.test(clause)) return undefined;
+  const [readBy, saidBy] = [found['readBy'] || found['saidBy'], found['saidBy'] || found['readBy']];
+  const value = (digits: string | undefined, by: string | undefined) => Number(digits) * (PREFIX[by ?? ''] ?? 1);
+  const said = value(found['said'], saidBy);
+  return said > 0 ? value(found['read'], readBy) / said : undefined;
+}
+/** Whether a share of its value is far from what a part should have. */
+export const isOffBy = (ratio: number): boolean => ratio < 0.72 || ratio > 1.6;
 
 /** Whether a person saw nothing at all: the part is good, or is not there. */
 export const isNothing = (text: string | undefined): boolean => /no difference seen/iu.test(text ?? '');
@@ -134,6 +152,8 @@ const WORST: readonly State[] = ['shorted', 'off', 'open', 'damaged', 'good'];
 const OPEN_WHEN_GOOD = /\b(?:a|the|its) (?:good|new|other|twin|sister)(?: one)?(?: reads?| is)? (?:ol\b|open)/u;
 /** A rectifier that conducts both ways, though one way harder. */
 const LEAKS_BACK = /v one way, (?<back>[01]\.\d+)(?: ?v)? the other/u;
+/** A reading that does not stay. */
+const UNSTEADY = /\bjumps\b|\bdrifts\b|\bunstable\b|\bwanders\b|comes and goes|when (?:warmed|heated|pressed)/u;
 /** Volts at which a shunt reference is told to act; its own are 2.5 V (TL431 datasheets; 1.24 V of the low-volt kind). */
 const ACTS_AT = /\b(?:down|conducts|acts|turns on) at (?<volts>\d+(?:\.\d+)?) ?v on its ref/u;
 const REFERENCES = [2.5, 1.24];
@@ -186,12 +206,12 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
   if (/should be (?:ol|open)/u.test(told)) return 'shorted';
   if (/as marked|as a good|as printed|as it should|as new|alike|the same|like new/u.test(told)) return 'good';
   if (test === 'diode-mode') {
-    if (LEAKS_BACK.test(told)) return 'off';
+    if (LEAKS_BACK.test(told) || UNSTEADY.test(told)) return 'off';
     if (/one way, (?:ol|open)|one way,? and (?:ol|open)|(?:v|volts?) one way/u.test(told))
       return /both ways/u.test(told) && !/alike|all/u.test(told) ? 'unknown' : 'good';
     if (/(?:ol|open) both|both ways (?:ol|open)/u.test(told))
       return /tells nothing|says little/u.test(told) ? 'unknown' : 'open';
-    if (/\bopen$|(?:is|are|leds?|many|some) open|one .{0,12}open|ol at/u.test(told)) return 'open';
+    if (/\bopen$|(?:is|are|leds?|many|some) open|one .{0,12}open|ol at|^[a-z].*\bol$/u.test(told)) return 'open';
     const bare = /^\d+(?:\.\d+)?(?= (?:both|one) way)/u.exec(told)?.[0];
     const first = numbersIn(text)[0] ?? (bare === undefined ? undefined : Number(bare));
     if (first !== undefined && first < 0.08) return 'shorted';

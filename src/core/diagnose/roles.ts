@@ -36,9 +36,10 @@ const ONLY_IN: Partial<Record<RoleName, RegExp>> = {
   startUp: /offline|flyback|forward|bridge|push|llc|pfc/u,
   vccCapacitor: /offline|flyback|forward|bridge|push|llc|pfc/u,
   auxiliary: /offline|flyback|forward|bridge|push|llc|pfc/u,
+  auxiliaryResistor: /offline|flyback|forward|bridge|push|llc|pfc/u,
   optocoupler: /flyback|forward|bridge|push|llc|pfc/u,
   ntc: /offline|flyback|forward|bridge|push|llc|pfc|dropper/u,
-  varistor: /offline|flyback|forward|bridge|push|llc|pfc|dropper|phase|ballast/u,
+  varistor: /offline|flyback|forward|bridge|push|llc|pfc|dropper|phase|ballast|line-transformer|linear/u,
   bridge: /offline|flyback|forward|bridge|push|llc|pfc|dropper|linear|line-|ballast/u,
   inputCapacitor: /^(?:buck|boost|sepic|inverting|cuk)/u,
 };
@@ -134,6 +135,7 @@ function there(roles: ReadonlyMap<RoleName, number>, circuits: string): Readonly
 const OHMS: Partial<Record<RoleName, readonly [least: number, most: number]>> = practice({
   sense: [0, 5],
   gate: [0.5, 2e3],
+  auxiliaryResistor: [0.5, 220],
   fusible: [0.1, 150],
   clampResistor: [2e3, 3e6],
   startUp: [20e3, 20e6],
@@ -151,12 +153,8 @@ const MOSTLY_OUTPUT = practice(0.4);
 /** Pins of a switch inside a chip, as people write them. */
 const SWITCH_PINS = /\b(?:SW|LX|PH)\b|switch pin|\bdrain\b|\bcollector\b|D(?:-| to )S\b/u;
 
-/** Roles of a part as what was measured on it leaves them. */
-export function byReading(
-  roles: ReadonlyMap<RoleName, number>,
-  seen: Seen,
-  circuits: string,
-): ReadonlyMap<RoleName, number> {
+/** Roles of a part as a reading leaves them; none where it is none of them. */
+function byReading(roles: ReadonlyMap<RoleName, number>, seen: Seen, circuits: string): ReadonlyMap<RoleName, number> {
   // A chip is named by the pins at which it was read: those of a switch inside it.
   if (/^(?:U|IC)\d/u.test(seen.ref ?? '') && SWITCH_PINS.test(seen.text ?? '') && has('mainSwitch', circuits))
     return new Map([[(roles.get('standbySwitch') ?? 0) > ELSEWHERE ? 'standbySwitch' : 'mainSwitch', SURELY]]);
@@ -170,7 +168,7 @@ export function byReading(
         return [role, ohms < least || ohms > most ? OFF * sure : sure];
       }),
     );
-  if (seen.ref?.startsWith('C') && BULGED.test(seen.condition ?? '') && Math.max(...roles.values()) < SURELY)
+  if (seen.ref?.startsWith('C') && BULGED.test(seen.condition ?? '') && Math.max(0, ...roles.values()) < SURELY)
     return new Map(
       [...roles]
         .filter(([role]) => CAN_ROLES.has(role))
@@ -233,6 +231,10 @@ function byPart(part: BoardPart): readonly RoleName[] {
   }
 }
 
+/** Said of a part that is none of the supply's own. */
+const OF_ANOTHER_BOARD =
+  /\b(?:audio|display|logic|video|tuner|main|mother|control|other|driver)\s?board\b|\bin the (?:device|load|set)\b/u;
+
 /** Words by which a person described a reference. */
 export type Described = ReadonlyMap<string, string>;
 
@@ -245,13 +247,15 @@ export class RoleBook {
   /** References of the board, and those that were spoken of. */
   readonly refs: ReadonlySet<string>;
 
-  /** @param of.circuits topologies of the unit and its kind, in one line; `of.seen` references that were spoken of */
+  /** @param of.circuits topologies of the unit and its kind, in one line; `of.seen` references that were spoken of;
+   * `of.observations` what was measured, by which a part may be none of what its number says */
   constructor(
     private readonly of: {
       readonly board: Board | undefined;
       readonly described: Described;
       readonly circuits: string;
       readonly seen: readonly string[];
+      readonly observations?: readonly Seen[];
     },
   ) {
     const { circuits } = of;
@@ -286,9 +290,19 @@ export class RoleBook {
    * numbered.
    */
   rolesOf(ref: string): ReadonlyMap<RoleName, number> {
-    const known = this.known.get(ref) ?? this.workOut(ref);
+    const known = this.known.get(ref) ?? this.asRead(ref, this.workOut(ref));
     this.known.set(ref, known);
     return known;
+  }
+
+  /** Roles of a part as all that was measured on it leaves them. */
+  private asRead(ref: string, roles: ReadonlyMap<RoleName, number>): ReadonlyMap<RoleName, number> {
+    const readings = (this.of.observations ?? []).filter((seen) => seen.ref === ref);
+    // An ESR alone says that it is a can; its size, where that was told, says which.
+    const isSized = readings.some(({ text }) => faradsIn(text) !== undefined);
+    return readings
+      .filter(({ test, text }) => test !== 'esr' || !isSized || faradsIn(text) !== undefined)
+      .reduce((left, seen) => byReading(left, seen, this.of.circuits), roles);
   }
 
   private workOut(ref: string): ReadonlyMap<RoleName, number> {
@@ -298,6 +312,7 @@ export class RoleBook {
     if (words !== undefined) {
       const named = ROLE_NAMES.filter((role) => ROLES[role].words.test(words) && has(role, circuits));
       if (named.length > 0) return new Map(named.map((role) => [role, TOLD / Math.sqrt(named.length)]));
+      if (OF_ANOTHER_BOARD.test(words)) return found;
     }
     const part = board?.parts.find((one) => one.ref === ref);
     const own = part ? byPart(part).filter((role) => has(role, circuits)) : [];

@@ -18,6 +18,8 @@ export const RULE = practice({
   leaves: 0.04,
   /** “None of these”, against the commonest cause. */
   none: 0.15,
+  /** What is told of one fault is not told independently: so much of the logarithm of all the evidence counts. */
+  tempered: 0.9,
   /** What a good part shows badly by mistake. */
   mistaken: 0.03,
   /** A reading that was told without its test counts so much. */
@@ -33,7 +35,7 @@ export const RULE = practice({
   railHigh: { others: 0.25, makes: 12 },
   halved: { from: 0.3, to: 0.7, rectifier: 3, cans: 0.5, selector: 25 },
   /** From so many amperes at so few volts a diode wastes too much: the rectifiers are FETs. */
-  syncFrom: { amps: 7, volts: 20, watts: 90, anyAmps: 40, sync: 3, diode: 0.5 },
+  syncFrom: { amps: 7, volts: 20, watts: 90, anyAmps: 40, sync: 3.5, diode: 0.45 },
   /** One rail gone while another is right: what lies behind its own winding, against all that feeds both. */
   oneGone: {
     under: 0.3,

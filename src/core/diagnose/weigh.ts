@@ -10,7 +10,7 @@ import {
   type Seen,
   type State,
 } from './readings';
-import { byReading, type RoleBook } from './roles';
+import type { RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { KILLED_BEFORE } from './signs';
 import type { RoleName, Symptom } from './words';
@@ -18,7 +18,8 @@ import type { RoleName, Symptom } from './words';
 /** Makes a cause so many times likelier, with the reason. */
 export type Weigh = (name: CauseName, factor: number, reason: string) => void;
 
-const BLOCKING: ReadonlySet<RoleName> = new Set([
+/** Parts that block when they are good, so that few ohms are a short. */
+export const BLOCKING: ReadonlySet<RoleName> = new Set([
   'bridge',
   'bulk',
   'inputCapacitor',
@@ -58,7 +59,7 @@ const BAD: ReadonlySet<State> = new Set(['shorted', 'open', 'off', 'damaged']);
 const FIRES: ReadonlySet<RoleName> = new Set(['triac', 'trigger', 'pulseSwitch']);
 
 /** How well a state of a guilty part fits a cause, by the last word of its name. */
-function fits(cause: CauseName, state: State): number {
+export function fits(cause: CauseName, state: State): number {
   const kind = cause.split('-').at(-1) ?? '';
   const table: Readonly<Record<string, Partial<Record<State, number>>>> = {
     shorted: { shorted: 1, damaged: 0.6, off: 0.25, open: 0.08 },
@@ -136,7 +137,7 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
   }
   const { ref } = seen;
   if (ref === undefined) return;
-  const roles = byReading(of.rolesOf(ref), seen, of.circuits);
+  const roles = of.rolesOf(ref);
   if (roles.size === 0) return;
   const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
   const isBlocking = likely !== undefined && BLOCKING.has(likely);

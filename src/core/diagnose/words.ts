@@ -70,6 +70,7 @@ export const ROLES = {
   startUp: role('start-up resistor', /start-?up res/u, 'R', 'R3 R2 R4'),
   vccCapacitor: role('VCC capacitor', /vcc cap|supply can|aux(?:iliary)? cap/u, 'C', 'C8 C7 C9 C6'),
   auxiliary: role('auxiliary rectifier', /aux(?:iliary)? (?:rect|diode)/u, 'D', 'D4 D5'),
+  auxiliaryResistor: role('auxiliary resistor', /aux(?:iliary)? res/u, 'R', 'R6 R7'),
   sense: role('sense resistor', /sense res|current sens|shunt res|source res/u, 'R', 'R8 R9 R5 R12'),
   gate: role('gate resistor', /gate (?:res|turn|pull)|drive res|base res/u, 'R', 'R10 R5 R31 R6'),
   drive: role('drive transformer or transistor', /drive (?:trans|coup)|driver trans/u, 'T|Q|C', 'T2 Q2'),

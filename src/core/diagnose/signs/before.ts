@@ -29,11 +29,11 @@ export const KILLED_BEFORE =
 export const BEFORE: readonly Sign[] = [
   // The fuse, and what it says.
   {
-    says: /fuse.*(?:black|silver|spatter|mirror|burst|shatter|explod)|(?:black|spatter).*fuse|\bbang\b|loud (?:pop|crack)|exploded/u,
+    says: /fuse.*(?:black|silver|spatter|mirror|burst|shatter|explod)|(?:black|spatter).*fuse|\bbang\b|loud (?:pop|crack)|exploded|(?<!(?:cans?|caps?|lids?|tops?) )\bpop(?:ped)?\b|(?:blue|white) flash|flash mark|magic smoke|with a crack/u,
     tells: SHORTS,
   },
   {
-    says: /everything behind (?:it )?(?:is|reads|measures) (?:normal|good|fine|whole|open)|fuse.*(?:clear|sag|clean|slack|droop|hangs|parted|one end|no soot)|(?:wire|thread|glass).*(?:sagged|hangs|grey|thin|a gap)/u,
+    says: /everything behind (?:it )?(?:is|reads|measures) (?:normal|good|fine|whole|open)|\b(?:nothing|no part|none)\b[^,;.]{0,24}\bshort|all (?:semiconductors?|parts|diodes)\b[^,;.]{0,24}(?:well|good|fine|ok)\b|no (?:blackening|soot|spatter)|(?:glass|window)\b[^,;.]{0,24}\bclear|just parted|break at the end|works since|as if nothing|only the fuse|fatigue|no shorts? (?:found|anywhere)|checked everything|has (?:run|worked|held) (?:for|since|ever)|fuse.*(?:clear|sag|clean|slack|droop|hangs|parted|one end|no soot)|(?:wire|thread|glass).*(?:sagged|hangs|grey|thin|a gap)/u,
     tells: NO_SHORT,
   },
   {
@@ -45,7 +45,7 @@ export const BEFORE: readonly Sign[] = [
     tells: { ...SHORTS, 'snubber-failed': 2, 'gate-drive-fault': 2 },
   },
   {
-    says: /fuse.*(?:good|whole|intact|fine|ok\b)/u,
+    says: /(?<!(?:new|changed|replaced|renewed) (?:the )?)fuse\b(?! replaced| changed)[^,;]*(?:good|whole|intact|fine|ok\b)/u,
     tells: {
       'switch-shorted': 0.25,
       'bridge-shorted': 0.15,
@@ -60,7 +60,7 @@ export const BEFORE: readonly Sign[] = [
   },
   // What happened before.
   {
-    says: /thunder|lightning|surge|storm|(?:lights?|lamps?|bulbs?) (?:went|got|became|were|burnt?|glowed)[a-z ]{0,12}bright|digger|cable of the street|(?:lost|broken|missing|swapped) neutral|400 ?v|generator|overvoltage/u,
+    says: /thunder|fell on the line|lightning|neighbou?rs?\b.{0,40}(?:lost|too\b|also|blew|died)|two phases|three.phase|surge|storm|(?:lights?|lamps?|bulbs?)\b[a-z ]{0,20} (?:went|got|became|were|burnt?|glowed|shone)[a-z ]{0,12}bright|digger|cable of the street|(?:lost|broken|missing|swapped) neutral|400 ?v|generator|overvoltage/u,
     tells: {
       'varistor-shorted': 5,
       'bridge-shorted': 2.5,
@@ -70,7 +70,7 @@ export const BEFORE: readonly Sign[] = [
     },
   },
   {
-    says: /dip of the mains|brown.?out|mains (?:dip|came back|returned)|power cut|plugged? in again|holiday|(?:sockets?|mains|it) (?:was|were|had been) (?:switched )?off|unplugged (?:for|over|once)|after (?:weeks|months|being off)|never came back/u,
+    says: /(?:dip|sag|drop) (?:of|in) the mains|brown.?out|mains (?:dip|came back|returned)|power cut|plugged? in again|holiday|(?:sockets?|mains|it) (?:was|were|had been) (?:switched )?off|unplugged (?:for|over|once)|after (?:weeks|months|being off)|never came back/u,
     tells: {
       'switch-shorted': 1.6,
       'ntc-open': 1.6,
@@ -123,6 +123,10 @@ export const BEFORE: readonly Sign[] = [
   {
     says: /(?:from|bought in|used in|moved? to|came from) (?:america|japan|abroad|the (?:us|states))|(?:selector|slider|slide switch|red switch|voltage switch).{0,24}\b1(?:00|10|15|20)\b|\b(?:set|switched) (?:to|on|for) 1(?:00|10|15|20) ?v|\b1(?:00|10|15|20) ?v.{0,30}(?:230|socket here)/u,
     tells: { 'line-selector-wrong': 40 },
+  },
+  {
+    says: /\babroad\b|overseas|canada|(?:tokyo|osaka|new york|boston|chicago|mexico|taiwan)|\bhostel\b|moved countries|two.blade|flat (?:plug|blades)|expat|wrong (?:voltage|mains)|other mains|\bimport(?:ed)?\b|american|(?:but )?we have 1(?:10|15|20)|for 1[012][05]? ?v|(?:says|marked|label)[^,;.]{0,16}\b1(?:10|15|20)\b|(?:slide|switch|selector)[^,;.]{0,20}wrong way|(?:all|every|both) rails?[^,;.]{0,12}half/u,
+    tells: { 'line-selector-wrong': 30 },
   },
   {
     says: /\bslider|slide switch|(?:red|voltage) (?:little )?(?:switch|slide)|selector/u,

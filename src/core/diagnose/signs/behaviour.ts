@@ -185,6 +185,7 @@ export const BEHAVIOUR: readonly Sign[] = [
   {
     says: /pfc boosts/u,
     tells: {
+      'resonant-capacitor-faded': 2,
       'pfc-switch-shorted': 0.1,
       'pfc-diode-shorted': 0.15,
       'ntc-open': 0.05,
@@ -318,6 +319,6 @@ export const BEHAVIOUR: readonly Sign[] = [
   {
     // What is shorted lets nothing come up, not for a moment.
     says: /(?:comes|lights|starts|runs).{0,24}(?:half a|a|one|1|0\.\d) (?:second|moment).{0,24}(?:goes|\boff|dies|gone|stops)/u,
-    tells: { 'output-rectifier-shorted': 0.3, 'sync-fet-shorted': 0.3 },
+    tells: { 'output-rectifier-shorted': 0.25, 'sync-fet-shorted': 0.25 },
   },
 ];
