@@ -45,6 +45,8 @@ const check = (
 
 const DIODE_GOOD = 'about 0.4 to 0.6 V one way, open the other';
 const SHORT = 'near 0 V both ways: shorted';
+/** A unit that does nothing may just have its fuse blown by what is shorted behind it. */
+const FUSE_FIRST = check('fuse', 'continuity', 'beeps', 'open', { tells: 0.9 });
 const MAINS = /line-transformer|linear|flyback|forward|bridge|push|llc|pfc|resonan|offline|dimmer|phase|dropper/u;
 /** Units that feed LEDs. */
 const LIT = /led|light|lamp|panel|luminaire|strip/u;
@@ -69,7 +71,7 @@ export const CAUSES = practice({
     alsoIn: [{ circuits: /^(?:offline )?buck(?!-)/u, symptoms: { 'rail-high': 0.5 } }],
     never: LINE,
     roles: ['mainSwitch'],
-    checks: [check('mainSwitch', 'diode-mode', DIODE_GOOD, SHORT, { pins: 'D-S' })],
+    checks: [FUSE_FIRST, check('mainSwitch', 'diode-mode', DIODE_GOOD, SHORT, { pins: 'D-S' })],
     together:
       'Gate resistor, driver or controller, sense resistor and the clamp beside it go with the switch: what is left bad kills the next.',
   },
@@ -80,7 +82,10 @@ export const CAUSES = practice({
     symptoms: { 'fuse-blown': 0.8, 'trips-breaker': 0.15 },
     never: /phase|dropper|^(?:buck|boost|sepic|inverting|cuk)\b(?!-)/u,
     roles: ['bridge'],
-    checks: [check('bridge', 'diode-mode', 'four arms alike, about 0.5 V one way', 'an arm near 0 V both ways')],
+    checks: [
+      FUSE_FIRST,
+      check('bridge', 'diode-mode', 'four arms alike, about 0.5 V one way', 'an arm near 0 V both ways'),
+    ],
     together: 'The fuse, and look at the NTC and the bulk capacitor: a surge takes all of them.',
   },
   'bulk-shorted': {
@@ -91,6 +96,7 @@ export const CAUSES = practice({
     needs: FED,
     roles: ['bulk', 'inputCapacitor'],
     checks: [
+      FUSE_FIRST,
       check('bulk', 'resistance', 'climbs past 100 kΩ', 'stays under a few ohms'),
       check('inputCapacitor', 'resistance', 'climbs past 100 kΩ', 'stays under a few ohms'),
     ],
@@ -105,6 +111,7 @@ export const CAUSES = practice({
     never: LOW_INPUT,
     roles: ['varistor'],
     checks: [
+      FUSE_FIRST,
       check('varistor', 'resistance', 'open', 'a few ohms to some kilohms', { tells: 0.8 }),
       check('varistor', 'visual', 'whole', 'split, burnt or a hole', { tells: 0.85 }),
     ],
@@ -140,7 +147,10 @@ export const CAUSES = practice({
     needs: MAINS,
     never: LOW_INPUT,
     roles: ['fuse'],
-    checks: [check('fuse', 'visual', 'black or spattered inside', 'clear, its wire parted or sagged', { tells: 0.7 })],
+    checks: [
+      FUSE_FIRST,
+      check('fuse', 'visual', 'black or spattered inside', 'clear, its wire parted or sagged', { tells: 0.7 }),
+    ],
     together: 'Only the fuse, of the same kind, once everything behind it measures open.',
   },
   'startup-resistor-open': {
@@ -395,6 +405,7 @@ export const CAUSES = practice({
     needs: /pfc/u,
     roles: ['pfcSwitch'],
     checks: [
+      FUSE_FIRST,
       check('pfcSwitch', 'diode-mode', DIODE_GOOD, SHORT, { pins: 'D-S' }),
       check('pfcSwitch', 'resistance', 'kilohms', 'a few ohms: the gate is punched through', { pins: 'G-S' }),
     ],

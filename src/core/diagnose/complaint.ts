@@ -286,14 +286,16 @@ const IS_OPEN = /blown|open|burnt|melted/u;
 export function symptomOf({ symptom, observations }: Complaint, of: RoleBook): Symptom {
   if (symptom !== 'dead' && symptom !== 'standby-dead') return symptom;
   const isStandby = observations.some(({ ref, text = '' }) => ref === undefined && GONE.test(text));
-  const isBlown = observations.some(({ ref, condition, text }) => {
+  const isBlown = observations.some(({ ref, test, condition, text }) => {
     if (ref === undefined)
       return /\bfus(?:e|ible)\b[^,;.]{0,24}\b(?:blown|blew|(?:is|reads|measures) open|is through|is gone|open too|burnt)/u.test(
         text ?? '',
       );
     const roles = of.rolesOf(ref);
     const sure = Math.max(roles.get('fuse') ?? 0, roles.get('fusible') ?? 0);
-    return sure > FUSE_SURE && condition !== undefined && IS_OPEN.test(condition);
+    if (sure <= FUSE_SURE) return false;
+    if (test === 'continuity' || test === 'resistance') return /^(?:ol|open)\b/iu.test(text?.trim() ?? '');
+    return condition !== undefined && IS_OPEN.test(condition);
   });
   return isBlown ? 'fuse-blown' : isStandby ? 'standby-dead' : symptom;
 }

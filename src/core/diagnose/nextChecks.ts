@@ -3,7 +3,7 @@ import type { Complaint } from './complaint';
 import { isNothing } from './readings';
 import type { RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
-import { ROLES, type CheckTest, type RoleName } from './words';
+import { ROLES, type CheckTest, type RoleName, type Symptom } from './words';
 
 export interface NextCheck {
   readonly check: string;
@@ -46,24 +46,32 @@ const ASKED: readonly { readonly check: CauseCheck; readonly tells: readonly (re
   }),
 }));
 
+const FUSE_SAID: ReadonlySet<Symptom> = new Set(['fuse-blown', 'trips-breaker']);
+
 const entropy = (p: number) => (p <= 0 || p >= 1 ? 0 : -p * Math.log2(p) - (1 - p) * Math.log2(1 - p));
 
 /** Checks by what they are expected to tell for each minute of work. */
 export function nextChecks(
   probabilities: ReadonlyMap<CauseName, number>,
-  { observations }: Complaint,
+  { observations, symptom }: Complaint,
   of: RoleBook,
 ): readonly NextCheck[] {
   const spoken = (ref: string) => observations.filter((one) => one.ref === ref);
   /** Where nothing at all was seen, nothing may be. */
   const isAbsent = (ref: string) => spoken(ref).length > 0 && spoken(ref).every(({ text }) => isNothing(text));
+  // Of a fuse that was looked at, or that is the complaint, nothing is left to ask but how it looks.
+  const isFuseKnown =
+    FUSE_SAID.has(symptom) ||
+    observations.some(
+      ({ ref, condition, text }) => (ref?.startsWith('F') && condition !== undefined) || /\bfuse\b/iu.test(text ?? ''),
+    );
   const done = new Set(observations.map(({ ref, test }) => `${ref ?? ''} ${test ?? ''}`));
   const found = new Map<string, NextCheck & { readonly score: number }>();
   const all = [...probabilities.values()].reduce((sum, p) => sum + p, 0);
   const doubt = entropy(RULE.mistaken);
   for (const { check, tells } of ASKED) {
     const { role, test, pins, good, bad } = check;
-    if (!of.canHave(role)) continue;
+    if (!of.canHave(role) || (role === 'fuse' && test === 'continuity' && isFuseKnown)) continue;
     const weighed = tells.map(([name, tell]) => ({ tell, p: probabilities.get(name) ?? 0 }));
     const others = all - weighed.reduce((sum, { p }) => sum + p, 0);
     const count = of.countOf(role);
