@@ -50,7 +50,7 @@ function shouldBe(text: string): readonly [is: number, should: number] | undefin
 }
 
 const BAD_LOOKS =
-  /\b(?:split|crack|burst|explod|shatter|bulg|dom(?:e|ing)|crust|burnt|black|charr|scorch|holes?\b|blown|vent(?:ed|ing)|leak|broken|missing|ring (?:a?round)|loose|stuck|stands\b|seized|hard to turn|turns hard|caked|dusty|crackl|puff|fray|cook|pit\b|dark|soot|wet\b|corro|green\b|melt|swollen|lifted|torn|wrong|set to 1|115\b|brown|smell|varnish|only (?:by|when|with|if) .{0,20}push|push(?:ed)? only|pimple|blister)/u;
+  /\b(?:split|crack|burst|explod|shatter|bulg|dom(?:e|ing)|crust|burnt|black|charr|scorch|holes?\b|blown|vent(?:ed|ing)|leak|broken|missing|ring (?:a?round)|loose|stuck|stands\b|seized|hard to turn|turns hard|caked|dusty|clogged|blocked|felt(?:ed)?\b|lint|fluff|full of|crackl|puff|fray|cook|pit\b|dark|soot|wet\b|corro|green\b|melt|swollen|lifted|torn|wrong|set to 1|115\b|brown|smell|varnish|only (?:by|when|with|if) .{0,20}push|push(?:ed)? only|pimple|blister)/u;
 const DENIED = /\b(?:no|not|nothing|none|without|never)\b[^,;.]{0,20}$/u;
 const GOOD_LOOKS =
   /\bgood\b|whole|flat top|dry foot|clean|shiny|turns|fine\b|nothing to see|no mark|intact|as new|undamaged|healthy|\bok\b|firm|tight/u;
@@ -140,7 +140,8 @@ export const isDenied = (before: string): boolean => DENIED.test(before);
 
 /** How a part looks, by the first word that says it. */
 function looks(told: string): State {
-  const bad = BAD_LOOKS.exec(told);
+  // Dust stops what turns; on all else it lies.
+  const bad = BAD_LOOKS.exec(/\bgood\b|whole/u.test(told) ? told.replace('dusty', '') : told);
   if (bad && !isDenied(told.slice(0, bad.index))) return 'damaged';
   return bad || GOOD_LOOKS.test(told) ? 'good' : 'unknown';
 }

@@ -90,6 +90,12 @@ const SWITCHES: readonly { readonly in: RegExp; readonly count: number }[] = [
   { in: /full-bridge/u, count: 4 },
   { in: /half-bridge|push|two-switch/u, count: 2 },
 ];
+/** Roles that several parts share: cans of a doubler, a rectifier with its freewheel diode, resistors in a row for their volts. */
+const IN_SERIES: readonly { readonly role: RoleName; readonly in: RegExp; readonly count: number }[] = [
+  { role: 'bulk', in: /half-bridge(?!.*pfc)/u, count: 2 },
+  { role: 'outputRectifier', in: /forward/u, count: 2 },
+  { role: 'startUp', in: /./u, count: 2 },
+];
 /** Roles of which each output has one. */
 const PER_OUTPUT: ReadonlySet<RoleName> = new Set(['outputRectifier', 'outputCapacitor']);
 
@@ -344,7 +350,8 @@ export class RoleBook {
     if (/^(?:buck)(?!-)/u.test(circuits) && (role === 'syncFet' || role === 'mainSwitch'))
       return Math.max(1, Math.round(amperes / PHASE));
     if (role === 'mainSwitch') return SWITCHES.find((one) => one.in.test(circuits))?.count ?? 1;
-    return PER_OUTPUT.has(role) ? Math.max(1, outputs.length) : 1;
+    const several = IN_SERIES.find((one) => one.role === role && one.in.test(circuits))?.count ?? 1;
+    return several * (PER_OUTPUT.has(role) ? Math.max(1, outputs.length) : 1);
   }
 
   /** References that may be a role, the surest first: those that are known, and then how it is usually numbered. */

@@ -7,7 +7,7 @@ import { BLOCKING, fits, type Weigh } from './weigh';
 import type { RoleName } from './words';
 
 const SICK =
-  /\bpit\b|cushion|puff|swell|swollen|fray|cook|brown|scorch|charr|charcoal|charred|\bash\b|\bblack\b|\bholes?\b|crater|bubble|crack|split|burn|burst|bulg|dome|mushroom|rounded|\bhats?\b|crust|\bgoo\b|leak(?!y|age)|\bdull\b|cold solder|caked|\bdust|\blint\b|hair\b(?! dr)|fluff|clogged|stiff|turns hard|broken|broke\b|torn|vented|vents?\b.{0,12}\bup\b|(?:top|lid) (?:has )?opened|open lids?|popped|explod|discolou?red|clicked|gets? (?:very )?(?:hot|warm)|scalding|overheat|damaged|chewed|melt|blown?\b|blew its|halves|in pieces|chunk|chip out|crumbl|seam|lost its juice|pimple|blister|flux|splash|came off|wobbl|kink|bent|\bbare\b|\bworn\b|loose|jammed|seized/u;
+  /\bpit\b|cushion|puff|swell|swollen|fray|cook|brown|scorch|charr|charcoal|charred|\bash\b|\bblack\b|\bholes?\b|crater|bubble|crack|split|burn|burst|bulg|dome|mushroom|rounded|head like|pushed up|\begg\b|fat belly|\bhats?\b|crust|\bgoo\b|leak(?!y|age)|\bdull\b|cold solder|caked|\bdust|\blint\b|hair\b(?! dr)|fluff|clogged|stiff|turns hard|broken|broke\b|torn|vented|vents?\b.{0,12}\bup\b|(?:top|lid) (?:has )?opened|open lids?|popped|explod|discolou?red|clicked|gets? (?:very )?(?:hot|warm)|scalding|overheat|damaged|chewed|melt|blown?\b|blew its|halves|in pieces|chunk|chip out|crumbl|seam|lost its juice|pimple|blister|flux|splash|came off|wobbl|kink|bent|\bbare\b|\bworn\b|loose|jammed|seized/u;
 /** A verdict without its reading. */
 const CONDEMNED =
   /\b(?:bad|faulty|defective|dead|kaput|toast|shot|finished|fried|failed|went bang|blew up|broken|gone|destroyed|ruined|no good|useless)\b/u;

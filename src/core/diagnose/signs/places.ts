@@ -31,7 +31,7 @@ export const PLACES: readonly Sign[] = [
     tells: { 'transformer-shorted-turns': 6, 'fan-stuck': 0.3 },
   },
   {
-    says: /upside down|\bdoor\b|reflow\w*|cracks? (?:a?round)|(?:dry|bad|cold) (?:solder )?joints?|\bslam|squeez|re.?solder\w*[^,;.]{0,24}(?:ran|runs|works|hour|day)|(?:circle|crater|halo)[^,;.]{0,20}\b(?:leg|pin)|\b(?:leg|pin)\b[^,;.]{0,40}(?:circle|crater|halo)|sparks? (?:under|at)|push(?:ed|ing) (?:the|a) (?:coil|choke|heat sink|transformer)|revives?/u,
+    says: /upside down|\bdoor\b|reflow\w*|cracks? (?:a?round)|(?:dry|bad|cold) (?:solder )?joints?|\bslam|squeez|re.?solder\w*[^,;.]{0,24}(?:ran|runs|works|hour|day)|(?:circle|crater|halo)[^,;.]{0,20}\b(?:leg|pin)|\b(?:leg|pin)\b[^,;.]{0,40}(?:circle|crater|halo)|sparks? (?:under|at)|push(?:ed|ing) (?:the|a) (?:coil|choke|heat sink|transformer)|revives?|\bpress(?:es|ed|ing)?\b[^;.]{0,30}(?:jump|down|back|comes|goes)/u,
     tells: { 'solder-joint-cracked': 6, 'cable-broken': 0.8 },
   },
   {
