@@ -258,7 +258,7 @@ function typedIn(clause: string, circuits: string): readonly { readonly at: numb
 
 /** Only where it is said of a part that is spoken of: “the resistor beside the chip”. */
 const BESIDE =
-  /\b(?:near|beside|by|next to|under|behind|below|above|against|around|round|towards|from|off)(?: the| its| a)?(?: [a-z]+)? $/u;
+  /\b(?:near|beside|by|next to|under|behind|below|above|against|around|round|towards|off)(?: the| its| a)?(?: [a-z]+)? $/u;
 
 /** What a clause speaks of, the first first; what is only named to say where something is does not count. */
 export function calledIn(clause: string, circuits: string): readonly RoleName[] {

@@ -84,16 +84,17 @@ export function diagnose(given: Complaint): Diagnosis {
       (cause.roles.length > 0 && !cause.roles.some((role) => of.canHave(role)));
     if (isElsewhere) weigh(name, RULE.otherCircuit, 'not in a circuit like this');
   }
-  const lines = complaint.observations.flatMap((seen) => wordsOf(seen, of).split('\n'));
-  const told = lines.join('\n');
+  const told = complaint.observations.map((seen) => wordsOf(seen, of));
+  const lines = told.flatMap((one) => one.split('\n'));
   for (const { says, tells } of SIGNS) {
     const line = lines.find((one) => says.test(one));
     if (line === undefined) continue;
     for (const [name, factor] of Object.entries(tells)) weigh(name as CauseName, factor, `“${line}”`);
   }
-  weighSpoken(told, circuits, weigh);
-  for (const { ref, rail, text } of complaint.observations)
-    if (ref === undefined && rail === undefined && text !== undefined) weighWords(text, weigh);
+  const isRead = weighSpoken(told, circuits, weigh);
+  // Where a part was read, single words say no more.
+  for (const [index, { ref, rail, text }] of complaint.observations.entries())
+    if (ref === undefined && rail === undefined && text !== undefined && !isRead[index]) weighWords(text, weigh);
   // Several readings of one part are of one fault: of each sign the strongest counts.
   const strongest = new Map<string, { readonly name: CauseName; readonly factor: number; readonly reason: string }>();
   for (const seen of complaint.observations)

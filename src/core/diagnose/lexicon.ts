@@ -21,15 +21,19 @@ const stemOf = (word: string): string => {
   return word;
 };
 
-/** What a text is compared by: the stems of its words, each once; numbers are all alike, and what is denied stands apart. */
-export function wordsIn(text: string): ReadonlySet<string> {
-  const found = new Set<string>();
+/**
+ * What a text is compared by: the stems of its words, each once, with the first word of each; numbers are all alike, and what is
+ * denied stands apart.
+ */
+function wordsIn(text: string): ReadonlyMap<string, string> {
+  const found = new Map<string, string>();
   let turned = 0;
   for (const [word] of text.toLowerCase().matchAll(/[a-z]+(?:[-'][a-z]+)?|\d+/gu)) {
     const isTurn = isTurning(word);
     if (!isTurn && !EMPTY.has(word)) {
       const stem = /\d/u.test(word) ? '#' : stemOf(word);
-      found.add(turned > 0 ? `not ${stem}` : stem);
+      const [key, said] = turned > 0 ? [`not ${stem}`, `not ${word}`] : [stem, word];
+      if (!found.has(key)) found.set(key, said);
     }
     turned = isTurn ? REACH : Math.max(0, turned - 1);
   }
@@ -66,7 +70,7 @@ export function lexiconOf(
     const here = new Map<string, number>();
     for (const text of texts) {
       count += 1;
-      for (const word of wordsIn(text)) {
+      for (const word of wordsIn(text).keys()) {
         here.set(word, (here.get(word) ?? 0) + 1);
         all.set(word, (all.get(word) ?? 0) + 1);
       }
@@ -77,11 +81,11 @@ export function lexiconOf(
   take(plain);
   return {
     of: (text) => {
-      const words = [...wordsIn(text)].filter((word) => all.has(word));
+      const words = [...wordsIn(text)].filter(([stem]) => all.has(stem));
       const said = CAUSE_NAMES.map((name) => {
-        const logs = words.map((word) => {
-          const expected = ((all.get(word) ?? 0) * phrases[name].length) / count;
-          return { word, log: Math.log(((own.get(name)?.get(word) ?? 0) + SMOOTH) / (expected + SMOOTH)) };
+        const logs = words.map(([stem, word]) => {
+          const expected = ((all.get(stem) ?? 0) * phrases[name].length) / count;
+          return { word, log: Math.log(((own.get(name)?.get(stem) ?? 0) + SMOOTH) / (expected + SMOOTH)) };
         });
         return { name, logs, log: logs.reduce((sum, one) => sum + one.log, 0) };
       });
@@ -114,6 +118,8 @@ export function weighWords(text: string, weigh: Weigh): void {
     weigh(
       name,
       Math.exp(Math.min(COUNTS.most, Math.max(COUNTS.least, share * log))),
-      words.length > 0 ? `words of “${text.trim()}”: ${words.join(', ')}` : `words of “${text.trim()}”`,
+      words.length > 0
+        ? `“${text.trim()}”, by its words ${words.map((word) => `“${word}”`).join(', ')}`
+        : `“${text.trim()}”, by its words`,
     );
 }

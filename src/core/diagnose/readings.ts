@@ -55,7 +55,7 @@ const DENIED = /\b(?:no|not|nothing|none|without|never)\b[^,;.]{0,20}$/u;
 const GOOD_LOOKS =
   /\bgood\b|whole|flat top|dry foot|clean|shiny|turns|fine\b|nothing to see|no mark|intact|as new|undamaged|healthy|\bok\b|firm|tight/u;
 const PLAIN_BAD =
-  /short(?:ed)?\b|punched|leaky|dried|dead|gone|never|nothing|no (?:reading|output|signal|volt)|drops out|open circuit|far (?:off|under|down)|too (?:high|low)|unstable|jumps|wanders/u;
+  /short(?:ed)?\b|punched|leaky|dried|dead|gone|never|nothing|no (?:reading|output|signal|volt)|drops out|open circuit|far (?:off|under|down)|too (?:high|low)|unstable|jumps|wanders|not conducting|(?:does|do|did)(?: not|n't) (?:pull|regulate|react|act|fire|sink|oscillate|switch)/u;
 const PLAIN_GOOD =
   /as marked|as a good|as (?:it )?should|as new|alike|the same|past|rises|normal|good\b|\bnew\b|within|fine\b|\bok\b|beeps|healthy|nothing wrong/u;
 

@@ -53,20 +53,24 @@ const NUMBERED: readonly { readonly in: RegExp; readonly role: RoleName; readonl
     { in: /rcc/u, role: 'optocoupler', usual: ['U1', 'PC1', 'IC1', 'U2'] },
     { in: /ballast/u, role: 'resonant', usual: ['C6', 'C5', 'C12'] },
     { in: /pfc/u, role: 'bridge', usual: ['BR1', 'DB1'] },
-    { in: /^(?:offline )?(?:buck|boost|sepic)(?!-)/u, role: 'mainSwitch', usual: ['Q1', 'Q6', 'Q3'] },
+    { in: /^(?:offline )?(?:(?:buck|boost|sepic|cuk)(?!-)|inverting)/u, role: 'mainSwitch', usual: ['Q1', 'Q6', 'Q3'] },
     { in: /pfc/u, role: 'mainSwitch', usual: ['Q2', 'Q3', 'Q4', 'Q1'] },
     { in: /pfc/u, role: 'controller', usual: ['U1', 'U5', 'U2', 'IC1'] },
     { in: /half-bridge(?!.*pfc)/u, role: 'bulk', usual: ['C1', 'C2', 'C5', 'C6', 'C3'] },
     { in: /pfc/u, role: 'bulk', usual: ['C9', 'C5', 'C3', 'C1'] },
-    { in: /^(?:offline )?(?:buck|boost|sepic)(?!-)/u, role: 'syncFet', usual: ['Q2', 'Q3'] },
+    { in: /^(?:offline )?(?:(?:buck|boost|sepic|cuk)(?!-)|inverting)/u, role: 'syncFet', usual: ['Q2', 'Q3'] },
     {
-      in: /dropper|pulse|ignit|^(?:offline )?(?:buck|boost|sepic)(?!-)/u,
+      in: /dropper|pulse|ignit|^(?:offline )?(?:(?:buck|boost|sepic|cuk)(?!-)|inverting)/u,
       role: 'outputCapacitor',
       usual: ['C2', 'C4', 'C3', 'C5', 'C10'],
     },
     { in: /dropper|line-transformer|linear/u, role: 'bulk', usual: ['C2', 'C1', 'C3', 'C5'] },
     { in: /line-transformer/u, role: 'outputRectifier', usual: ['BR1', 'D1', 'D2'] },
-    { in: /^(?:offline )?(?:buck|boost|sepic)(?!-)/u, role: 'outputRectifier', usual: ['D1', 'D2', 'D6'] },
+    {
+      in: /^(?:offline )?(?:(?:buck|boost|sepic|cuk)(?!-)|inverting)/u,
+      role: 'outputRectifier',
+      usual: ['D1', 'D2', 'D6'],
+    },
   ] as const);
 const usualOf = (role: RoleName, circuits: string): readonly string[] =>
   NUMBERED.find((one) => one.role === role && one.in.test(circuits))?.usual ?? ROLES[role].usual;

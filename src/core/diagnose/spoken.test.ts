@@ -8,7 +8,7 @@ function heard(
 ): { readonly up: readonly CauseName[]; readonly down: readonly CauseName[] } {
   const up: CauseName[] = [];
   const down: CauseName[] = [];
-  weighSpoken(told, circuits, (name, factor) => void (factor > 1 ? up : down).push(name));
+  weighSpoken([told], circuits, (name, factor) => void (factor > 1 ? up : down).push(name));
   return { up, down };
 }
 
@@ -35,6 +35,27 @@ test.each<[string, string, CauseName | undefined, CauseName | undefined]>([
   ['freezer spray on the big can does not bring it back', 'flyback', undefined, undefined],
   ['hair dryer on the big can changes nothing', 'flyback', undefined, undefined],
   ['with the bridge taken out it is the same', 'flyback', undefined, 'bridge-shorted'],
+  // By what stands beside it, by its type number, by two places between which it was read.
+  ['the transistor beside the big coil is shorted', 'boost-pfc llc', 'pfc-switch-shorted', 'switch-shorted'],
+  [
+    'the small to-220 beside the little transformer beeps',
+    'half-bridge rcc-flyback',
+    'standby-switch-shorted',
+    'switch-shorted',
+  ],
+  ['kbp206 reads zero both ways', 'flyback', 'bridge-shorted', 'output-capacitors-dry'],
+  ['mbr20100ct reads zero in both directions', 'flyback', 'output-rectifier-shorted', 'switch-shorted'],
+  ['plus of the bridge to plus of the bulk beeps', 'boost-pfc llc', 'pfc-diode-shorted', 'bridge-shorted'],
+  ['from the coil to the big can 0 ohm', 'boost-pfc llc', 'pfc-diode-shorted', 'bulk-shorted'],
+  // A value and what it reads.
+  ['the 470n reads 150n', 'capacitive-dropper', 'dropper-capacitor-faded', 'cable-broken'],
+  ['0.22 ohm under the transistor reads 40 ohm', 'flyback', 'sense-resistor-open', 'switch-shorted'],
+  ['big can reads 2 ohm with a leg lifted', 'flyback', 'bulk-shorted', 'switch-shorted'],
+  // A new one was tried.
+  ['replaced the tl431 and it is back at 12 v', 'flyback', 'reference-dead', undefined],
+  ['opto changed already: no difference', 'flyback', undefined, 'optocoupler-dead'],
+  ['the chip tries a short pulse', 'flyback', undefined, undefined],
+  ['the resistor beside the chip is black', 'flyback', undefined, undefined],
   // No such part in the circuit, nothing said of it, or the words turned round.
   ['the triac is burnt', 'flyback', undefined, undefined],
   ['the transistor sits on a sink', 'flyback', undefined, undefined],
@@ -44,6 +65,7 @@ test.each<[string, string, CauseName | undefined, CauseName | undefined]>([
   if (up) expect(more).toContain(up);
   else expect(more).toEqual([]);
   if (down) expect(less).toContain(down);
+  else if (up) expect(less).not.toContain(up);
   else expect(less).toEqual([]);
 });
 

@@ -82,17 +82,30 @@ function saidOf(clause: string, role: RoleName): Said | undefined {
   return WELL.test(clause) ? { factor: SAYS.well } : undefined;
 }
 
-/** What is told of parts in plain words, clause by clause: “the chip has a pit”, “the boost diode conducts both ways”. */
-export function weighSpoken(told: string, circuits: string, weigh: Weigh): void {
+const clausesOf = (told: string): readonly string[] =>
+  told.split(/[;\n]|\.(?!\d)|, (?!(?:and|says|marked|should|printed|is marked)\b)/u);
+
+/**
+ * What is told of parts in plain words, clause by clause: “the chip has a pit”, “the boost diode conducts both ways”.
+ * @param told texts in lower case
+ * @returns for each text, whether a part was read in it: how it was found, not just how it looks
+ */
+export function weighSpoken(told: readonly string[], circuits: string, weigh: Weigh): readonly boolean[] {
   const heard = new Map<RoleName, { readonly said: Said; readonly clause: string }>();
-  for (const clause of told.split(/[;\n]|\.(?!\d)|, (?!(?:and|says|marked|should|printed|is marked)\b)/u)) {
-    const named = calledIn(clause, circuits);
-    // What is named first is what is spoken of: “the shunt under the transistor”.
-    for (const role of /\b(?:both|all)\b/u.test(clause) ? named : named.slice(0, 1)) {
-      const said = saidOf(clause, role);
-      if (said !== undefined) heard.set(role, { said, clause });
+  const isRead = told.map((text) => {
+    let isPartRead = false;
+    for (const clause of clausesOf(text)) {
+      const named = calledIn(clause, circuits);
+      // What is named first is what is spoken of: “the shunt under the transistor”.
+      for (const role of /\b(?:both|all)\b/u.test(clause) ? named : named.slice(0, 1)) {
+        const said = saidOf(clause, role);
+        if (said === undefined) continue;
+        heard.set(role, { said, clause });
+        isPartRead ||= !('factor' in said) && said.sure !== SURE.looks;
+      }
     }
-  }
+    return isPartRead;
+  });
   for (const [role, { said, clause }] of heard) {
     const reason = `“${clause.trim()}”`;
     for (const name of CAUSE_NAMES) {
@@ -112,4 +125,5 @@ export function weighSpoken(told: string, circuits: string, weigh: Weigh): void 
       weigh(name, fit * RULE.bad + (1 - fit) * other, reason);
     }
   }
+  return isRead;
 }

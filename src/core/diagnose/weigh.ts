@@ -122,6 +122,8 @@ function shareLeft(seen: Seen, role: RoleName, { observations }: Complaint, of: 
 
 /** A mains selector that stands at the lower mains; a name such as 115/230 says nothing. */
 const SET_LOW = /(?:stands|set|points|reads|switched|is)\s(?:to |at |on )?1(?:00|10|15|17|20|27)\b(?!\s*\/)/u;
+/** One that stands at the higher mains. */
+const SET_HIGH = /(?:^|stands|set|points|reads|switched|is)\s?(?:to |at |on )?2[234]0\b/;
 /** Mains up to which that is right. */
 const LOW_MAINS = 140;
 
@@ -144,8 +146,10 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
   const byItself = stateOf(seen, isBlocking);
   const read = likely === 'outputCapacitor' ? outputCanOf(seen, byItself, of.mostAmps) : byItself;
   const seenState = likely === 'timing' && read === 'good' && leaks(seen) ? 'off' : read;
-  if (likely === 'lineSelector' && SET_LOW.test(seen.text ?? '')) {
-    if (!isLowMains(complaint)) weigh('line-selector-wrong', RULE.setWrong, `${ref}: ${seen.text ?? ''}`);
+  const isSetLow = SET_LOW.test(seen.text ?? '');
+  if (likely === 'lineSelector' && (isSetLow || SET_HIGH.test(seen.text?.trim() ?? ''))) {
+    const factor = isSetLow === isLowMains(complaint) ? RULE.leaves : RULE.setWrong;
+    weigh('line-selector-wrong', factor, `${ref}: ${seen.text ?? ''}`);
     return;
   }
   // What fires blocks both ways until then.
