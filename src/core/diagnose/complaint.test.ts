@@ -1,7 +1,7 @@
 import { withTold } from './complaint';
 import type { Seen } from './readings';
 
-// A rail told in a sentence, of a unit that gives 12 V and 5 V.
+// A rail, or the guilty part, told in a sentence, of a unit that gives 12 V and 5 V.
 test.each<[string, readonly Seen[]]>([
   [
     '12 V rail dead, 5 V right',
@@ -15,6 +15,9 @@ test.each<[string, readonly Seen[]]>([
   ['the 5 V side sags to 3.4 V', [{ rail: '5V', volts: 3.4 }]],
   ['-12 V at -3.1', [{ rail: '-12V', volts: -3.1 }]],
   ['5VSB sags to 3 V as soon as anything draws', [{ rail: '5V standby', volts: 3 }]],
+  ['lifting Q7 ends it', [{ ref: 'Q7', condition: 'shorted' }]],
+  ['short gone with D6 out', [{ ref: 'D6', condition: 'shorted' }]],
+  ['lifting Q7 changes nothing', []],
   // No rail: a place inside, a load, what was read without its name, a rail that the plate does not have.
   ['VCC 12 V is right', []],
   ['with 12 V at 3 A', []],

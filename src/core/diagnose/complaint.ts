@@ -1,7 +1,7 @@
 import type { Board } from '../board';
 import { practice } from '../evidence';
 import { firstVolts, isNothing, isStandbyRail, nominalOf, type Seen } from './readings';
-import { has, type Described, type RoleBook } from './roles';
+import { FED_DIRECT, has, type Described, type RoleBook } from './roles';
 import { ROLES, type RoleName, type Symptom } from './words';
 
 /** A unit with a complaint. */
@@ -70,7 +70,16 @@ export function circuitsOf({ unit, board, topologies, symptom, observations }: C
   const isFanless =
     (unit?.power ?? Infinity) <= COOL &&
     !observations.some(({ ref, text }) => !isNothing(text) && /\bfan|blower/iu.test(`${ref ?? ''} ${text ?? ''}`));
-  const own = [isOffline && 'offline', known, kind, isSync && 'sync', isLit && 'led', isFanless && 'fanless']
+  const isFedDirect = board?.nameplate?.input?.kind === 'dc';
+  const own = [
+    isOffline && 'offline',
+    known,
+    kind,
+    isFedDirect && FED_DIRECT,
+    isSync && 'sync',
+    isLit && 'led',
+    isFanless && 'fanless',
+  ]
     .filter(Boolean)
     .join(' ');
   return hasStandby || /tv|pc-|monitor|recorder|console/u.test(kind) ? `${own} standby` : own;
@@ -219,6 +228,14 @@ const TOLD_OF_PART = new RegExp(
   'giu',
 );
 
+const NUMBERED = String.raw`(?:Q|D|C|U|BR|RV)\d{1,3}`;
+/** A numbered part with which a fault leaves: “lifting Q7 ends it”, “the short is gone with D6 out”. */
+const TOLD_GUILTY = new RegExp(
+  String.raw`\b(?:lifting|removing|with|without) (?<ref>${NUMBERED})\b(?: lifted| out| off| removed)?[^,;.]{0,24}\b(?:ends? it|gone|clears?|cleared|cures?|stops? (?:it|the))` +
+    String.raw`|\b(?:short|hiccup|tick\w*)[^,;.]{0,16}\b(?:gone|ends?|clears?|stops?) (?:with|without) (?<out>${NUMBERED})\b`,
+  'giu',
+);
+
 const VOLTS = String.raw`-?\d+(?:\.\d+)?`;
 const NAMED_RAIL = String.raw`(?<!\d|\.|\bat |\bto |\bof )(?<rail>${VOLTS}) ?v(?<noun> (?:rail|line|side|output))?`;
 const HAS = String.raw`(?:at|is|reads?|measures?|gives?|shows?|(?:sags?|falls?|drops?|climbs?|rises?) to|stands at|has)`;
@@ -273,6 +290,10 @@ export const withTold = (observations: readonly Seen[], outputs: readonly number
               text,
             };
           }),
+          ...[...(seen.text ?? '').matchAll(TOLD_GUILTY)].map(({ groups }): Seen => ({
+            ref: (groups?.['ref'] ?? groups?.['out'] ?? '').toUpperCase(),
+            condition: 'shorted',
+          })),
           ...toldOfRails(seen.text ?? '', outputs).filter(({ rail }) => !rails.has(nominalOf(rail ?? ''))),
         ],
   );

@@ -7,8 +7,8 @@ const FOLDS = 5;
 function without(fold: number) {
   const isOut = (index: number) => index % FOLDS === fold;
   const kept = Object.fromEntries(
-    CAUSE_NAMES.map((name) => [name, PHRASES[name].filter((_, index) => !isOut(index))]),
-  ) as Record<CauseName, readonly string[]>;
+    Object.entries(PHRASES).map(([name, phrases]) => [name, phrases.filter((_, index) => !isOut(index))]),
+  ) as unknown as Record<CauseName, readonly string[]>;
   const out = CAUSE_NAMES.flatMap((name) =>
     PHRASES[name].filter((_, index) => isOut(index)).map((text) => ({ name, text })),
   );

@@ -153,6 +153,9 @@ const WORST: readonly State[] = ['shorted', 'off', 'open', 'damaged', 'good'];
 const OPEN_WHEN_GOOD = /\b(?:a|the|its) (?:good|new|other|twin|sister)(?: one)?(?: reads?| is)? (?:ol\b|open)/u;
 /** A rectifier that conducts both ways, though one way harder. */
 const LEAKS_BACK = /v one way, (?<back>[01]\.\d+)(?: ?v)? the other/u;
+/** A chip that is fed and gives nothing: no reference, no drive. */
+const MUTE =
+  /\b(?:[5-9]|[12]\d)(?:\.\d+)? ?v\b.*\b(?:reference|ref|outputs?|gate|drive|switch)(?: pin)?s?(?: at| is)? 0(?:\.\d+)? ?v\b/u;
 /** A reading that does not stay. */
 const UNSTEADY = /\bjumps\b|\bdrifts\b|\bunstable\b|\bwanders\b|comes and goes|when (?:warmed|heated|pressed)/u;
 /** Volts at which a shunt reference is told to act; its own are 2.5 V (TL431 datasheets; 1.24 V of the low-volt kind). */
@@ -244,7 +247,7 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
     if (first !== undefined && most !== undefined) return first > most ? 'off' : 'good';
     return first === undefined ? 'unknown' : first > ESR.small ? 'off' : first <= ESR.any ? 'good' : 'unknown';
   }
-  if (PLAIN_BAD.test(told)) return 'off';
+  if (PLAIN_BAD.test(told) || (test === 'voltage-dc' && MUTE.test(told))) return 'off';
   return PLAIN_GOOD.test(told) ? 'good' : 'unknown';
 }
 

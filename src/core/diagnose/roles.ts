@@ -1,6 +1,6 @@
 import { practice } from '../evidence';
 import type { Board, BoardPart } from '../board';
-import { faradsIn, isNothing, ohmsIn, type Seen } from './readings';
+import { faradsIn, isNothing, ohmsIn, SHORT_OHMS, type Seen } from './readings';
 import { ROLE_NAMES, ROLES, type RoleName } from './words';
 
 /** How sure a reference is to be a role by how it is usually numbered: the first of the list, the second, and so on; and any other. */
@@ -11,6 +11,19 @@ const TOLD = 0.95;
 const SURELY = 0.9;
 /** As sure as the first of its kind is once it was found there. */
 const THERE = 0.85;
+
+/** Said of a unit whose nameplate asks for direct voltage, and roles that none such has. */
+export const FED_DIRECT = 'fed-direct';
+const OF_MAINS: ReadonlySet<RoleName> = new Set([
+  'ntc',
+  'varistor',
+  'xCapacitor',
+  'bridge',
+  'startUp',
+  'fusible',
+  'inlet',
+  'lineSelector',
+]);
 
 /** Roles that only some circuits have. */
 const ONLY_IN: Partial<Record<RoleName, RegExp>> = {
@@ -160,14 +173,21 @@ const SENSED = practice({ under: 1, sure: 0.6 });
 const BULGED = /bulg|dome|swollen|vent|leak|crust/u;
 const MOSTLY_OUTPUT = practice(0.4);
 
+/** How sure a shorted chip has the switch in it. */
+const IN_CHIP = practice(0.5);
+const SUPPLY_PINS = /vcc|vdd|supply|gnd|ground|\bout\b/iu;
 /** Pins of a switch inside a chip, as people write them. */
 const SWITCH_PINS = /\b(?:SW|LX|PH)\b|switch pin|\bdrain\b|\bcollector\b|D(?:-| to )S\b/u;
 
 /** Roles of a part as a reading leaves them; none where it is none of them. */
 function byReading(roles: ReadonlyMap<RoleName, number>, seen: Seen, circuits: string): ReadonlyMap<RoleName, number> {
-  // A chip is named by the pins at which it was read: those of a switch inside it.
-  if (/^(?:U|IC)\d/u.test(seen.ref ?? '') && SWITCH_PINS.test(seen.text ?? '') && has('mainSwitch', circuits))
+  const isChip = /^(?:U|IC)\d/u.test(seen.ref ?? '') && has('mainSwitch', circuits);
+  // A chip is named by the pins at which it was read: those of a switch inside it; what volts stand there is its drive's doing.
+  if (isChip && seen.test !== 'voltage-dc' && SWITCH_PINS.test(seen.text ?? ''))
     return new Map([[(roles.get('standbySwitch') ?? 0) > ELSEWHERE ? 'standbySwitch' : 'mainSwitch', SURELY]]);
+  // So few ohms, not at its supply, are hardly those of a controller alone: the switch is in the chip.
+  if (isChip && (ohmsIn(seen.text) ?? Infinity) < SHORT_OHMS && !SUPPLY_PINS.test(seen.text ?? ''))
+    return new Map([...roles, ['mainSwitch', Math.max(IN_CHIP, roles.get('mainSwitch') ?? 0)]]);
   const ohms = seen.ref?.startsWith('R') ? ohmsIn(seen.text) : undefined;
   if (ohms !== undefined)
     return new Map(
@@ -204,7 +224,8 @@ const LETTERS = new Map(ROLE_NAMES.map((role) => [role, new Set(ROLES[role].lett
 const lettersOf = (ref: string) => /^[A-Za-z]+/u.exec(ref)?.[0]?.toUpperCase() ?? '';
 
 /** Whether the circuits a unit has can have a part of a role. */
-export const has = (role: RoleName, circuits: string): boolean => ONLY_IN[role]?.test(circuits) ?? true;
+export const has = (role: RoleName, circuits: string): boolean =>
+  !(circuits.includes(FED_DIRECT) && OF_MAINS.has(role)) && (ONLY_IN[role]?.test(circuits) ?? true);
 
 /** What a part on the board says of its own role: how sure it is, by role; nothing where it says nothing. */
 function byPart(part: BoardPart): readonly RoleName[] {

@@ -36,7 +36,7 @@ export const STARTING: readonly Sign[] = [
     tells: { 'sense-resistor-open': 5, 'startup-resistor-open': 0.2, 'ntc-open': 0.1 },
   },
   {
-    says: /(?:in|for) a (?:blink|wink|split second)|\bjerks?\b|moves a little and stops|trips at (?:the )?start|\blocks\b|\btrr\b|within a blink|cuts? (?:off|out) (?:at once|immediately)/u,
+    says: /(?:in|for) a (?:blink|wink|split second)|\bjerks?\b|moves a little and stops|\bhops?\b|trips at (?:the )?start|\blocks\b|\btrr\b|within a blink|cuts? (?:off|out) (?:at once|immediately)/u,
     tells: {
       'output-rectifier-shorted': 2.5,
       'sync-fet-shorted': 2.5,
