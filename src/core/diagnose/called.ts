@@ -1,6 +1,6 @@
 import { practice } from '../evidence';
 import { decodeMarking, type Decoding } from '../marking';
-import { has } from './roles';
+import { has } from './circuitRoles';
 import type { RoleName } from './words';
 
 /** Words for a switch, a can, a coil, and for what stands at a place. */

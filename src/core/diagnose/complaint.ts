@@ -1,7 +1,8 @@
 import type { Board } from '../board';
 import { practice } from '../evidence';
 import { firstVolts, isNothing, isStandbyRail, nominalOf, type Seen } from './readings';
-import { FED_DIRECT, has, type Described, type RoleBook } from './roles';
+import { FED_DIRECT, has } from './circuitRoles';
+import type { Described, RoleBook } from './roles';
 import { ROLES, type RoleName, type Symptom } from './words';
 
 /** A unit with a complaint. */

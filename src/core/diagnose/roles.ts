@@ -1,62 +1,12 @@
-import { practice } from '../evidence';
 import type { Board, BoardPart } from '../board';
-import { faradsIn, isNothing, ohmsIn, SHORT_OHMS, type Seen } from './readings';
+import { practice } from '../evidence';
+import { has } from './circuitRoles';
+import { faradsIn, type Seen } from './readings';
+import { BY_PLACE, byReading, ELSEWHERE, RESERVOIR, SURELY } from './roleByReading';
 import { ROLE_NAMES, ROLES, type RoleName } from './words';
 
-/** How sure a reference is to be a role by how it is usually numbered: the first of the list, the second, and so on; and any other. */
-const BY_PLACE = practice([0.6, 0.35, 0.22, 0.15, 0.12] as const);
-const ELSEWHERE = 0.05;
 /** As sure as a description, or a part on the board, makes it. */
 const TOLD = 0.95;
-const SURELY = 0.9;
-/** As sure as the first of its kind is once it was found there. */
-const THERE = 0.85;
-
-/** Said of a unit whose nameplate asks for direct voltage, and roles that none such has. */
-export const FED_DIRECT = 'fed-direct';
-const OF_MAINS: ReadonlySet<RoleName> = new Set([
-  'ntc',
-  'varistor',
-  'xCapacitor',
-  'bridge',
-  'startUp',
-  'fusible',
-  'inlet',
-  'lineSelector',
-]);
-
-/** Roles that only some circuits have. */
-const ONLY_IN: Partial<Record<RoleName, RegExp>> = {
-  pfcSwitch: /pfc/u,
-  pfcDiode: /pfc/u,
-  resonant: /llc|resonan|ballast/u,
-  triac: /phase|triac|dimmer/u,
-  trigger: /phase|ballast|dimmer|rcc|self-osc/u,
-  timing: /phase|dimmer|pulse|discharge|ignit|timer|ballast/u,
-  timingResistor: /phase|dimmer|pulse|ignit/u,
-  dropper: /dropper/u,
-  store: /pulse|discharge|ignit|fence|flash|dump/u,
-  pulseSwitch: /pulse|discharge|ignit|fence|flash|dump/u,
-  charging: /pulse|discharge|ignit|fence|flash|dump/u,
-  standbySwitch: /standby|rcc|flyback.+(?:forward|bridge|llc|pfc)|(?:forward|bridge|llc|pfc).+flyback/u,
-  standbyCapacitor: /standby|rcc|flyback.+(?:forward|bridge|llc|pfc)|(?:forward|bridge|llc|pfc).+flyback/u,
-  regulator: /linear|line-transformer|dropper|buck|regulator/u,
-  leds: /led|light|lamp|panel|luminaire|strip/u,
-  outputRectifier: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|line-transformer|linear|pfc/u,
-  sense: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|pfc/u,
-  controller: /flyback|forward|bridge|push|llc|buck|boost|sepic|inverting|cuk|pfc|pulse|discharge|led/u,
-  syncFet: /llc|sync|flyback|forward|bridge|buck|boost/u,
-  startUp: /offline|flyback|forward|bridge|push|llc|pfc/u,
-  vccCapacitor: /offline|flyback|forward|bridge|push|llc|pfc/u,
-  auxiliary: /offline|flyback|forward|bridge|push|llc|pfc/u,
-  auxiliaryResistor: /offline|flyback|forward|bridge|push|llc|pfc/u,
-  optocoupler: /flyback|forward|bridge|push|llc|pfc/u,
-  ntc: /offline|flyback|forward|bridge|push|llc|pfc|dropper/u,
-  varistor: /offline|flyback|forward|bridge|push|llc|pfc|dropper|phase|ballast|line-transformer|linear/u,
-  bridge: /offline|flyback|forward|bridge|push|llc|pfc|dropper|linear|line-|ballast/u,
-  inputCapacitor: /^(?:buck|boost|sepic|inverting|cuk)/u,
-};
-
 /** How parts are numbered where something stands ahead of them: a PFC stage has the first numbers, a low-side switch the second. */
 const NUMBERED: readonly { readonly in: RegExp; readonly role: RoleName; readonly usual: readonly string[] }[] =
   practice([
@@ -88,20 +38,6 @@ const NUMBERED: readonly { readonly in: RegExp; readonly role: RoleName; readonl
 const usualOf = (role: RoleName, circuits: string): readonly string[] =>
   NUMBERED.find((one) => one.role === role && one.in.test(circuits))?.usual ?? ROLES[role].usual;
 
-/** Farads from which a capacitor is a can, and up to which one feeds a controller. */
-const CANS = practice({ from: 0.8e-6, small: 120e-6, output: 100e-6 } as const);
-const CAN_ROLES: ReadonlySet<RoleName> = new Set([
-  'bulk',
-  'inputCapacitor',
-  'vccCapacitor',
-  'outputCapacitor',
-  'standbyCapacitor',
-  'store',
-]);
-/** Circuits whose large can is the reservoir behind the rectifier. */
-const RESERVOIR = /line-transformer|linear/u;
-const FILM_ROLES: ReadonlySet<RoleName> = new Set(['xCapacitor', 'clamp', 'resonant', 'dropper', 'timing', 'store']);
-
 /** Switches that a circuit has. */
 const SWITCHES: readonly { readonly in: RegExp; readonly count: number }[] = [
   { in: /full-bridge/u, count: 4 },
@@ -127,105 +63,8 @@ const afterOf = (ref: string): string => ref.replace(/\d+$/u, (number) => String
 /** Amperes that one phase of a step-down converter carries: what gives more has several. */
 const PHASE = practice(30);
 
-/** Roles that one part of a unit has, not several in a row or side by side. */
-const SINGLE: ReadonlySet<RoleName> = new Set([
-  'mainSwitch',
-  'pfcSwitch',
-  'pfcDiode',
-  'controller',
-  'optocoupler',
-  'reference',
-  'ntc',
-  'sense',
-  'triac',
-  'trigger',
-  'pulseSwitch',
-]);
-const SEVERAL_SWITCHES = /bridge|push|two-switch/u;
-
-/** A part that was measured is there: the first of its kind is what it usually is, unless it may be as much another. */
-function there(roles: ReadonlyMap<RoleName, number>, circuits: string): ReadonlyMap<RoleName, number> {
-  const [first, second] = [...roles].toSorted((a, b) => b[1] - a[1]);
-  if (!first || !SINGLE.has(first[0])) return roles;
-  // One of several may have any number of the row.
-  const least = first[0] === 'mainSwitch' && SEVERAL_SWITCHES.test(circuits) ? BY_PLACE[2] : BY_PLACE[0];
-  return first[1] >= least && first[1] < THERE && first[1] > 1.4 * (second?.[1] ?? 0)
-    ? new Map([...roles, [first[0], THERE]])
-    : roles;
-}
-
-/** Ohms that resistors of a role usually have: what reads or is marked far off is none of it. */
-const OHMS: Partial<Record<RoleName, readonly [least: number, most: number]>> = practice({
-  sense: [0, 5],
-  gate: [0.5, 2e3],
-  auxiliaryResistor: [0.5, 220],
-  fusible: [0.1, 150],
-  clampResistor: [2e3, 3e6],
-  startUp: [20e3, 20e6],
-  timingResistor: [300, 5e6],
-});
-/** How sure what has other ohms is left to be that role, as a share. */
-const OFF = 0.1;
-/** Ohms under which a resistor is hardly anything but the one that senses the current, and how sure that makes it. */
-const SENSED = practice({ under: 1, sure: 0.6 });
-
-/** Said of a can: nothing else bulges; and most that do are those of the output. */
-const BULGED = /bulg|dome|swollen|vent|leak|crust/u;
-const MOSTLY_OUTPUT = practice(0.4);
-
-/** How sure a shorted chip has the switch in it. */
-const IN_CHIP = practice(0.5);
-const SUPPLY_PINS = /vcc|vdd|supply|gnd|ground|\bout\b/iu;
-/** Pins of a switch inside a chip, as people write them. */
-const SWITCH_PINS = /\b(?:SW|LX|PH)\b|switch pin|\bdrain\b|\bcollector\b|D(?:-| to )S\b/u;
-
-/** Roles of a part as a reading leaves them; none where it is none of them. */
-function byReading(roles: ReadonlyMap<RoleName, number>, seen: Seen, circuits: string): ReadonlyMap<RoleName, number> {
-  const isChip = /^(?:U|IC)\d/u.test(seen.ref ?? '') && has('mainSwitch', circuits);
-  // A chip is named by the pins at which it was read: those of a switch inside it; what volts stand there is its drive's doing.
-  if (isChip && seen.test !== 'voltage-dc' && SWITCH_PINS.test(seen.text ?? ''))
-    return new Map([[(roles.get('standbySwitch') ?? 0) > ELSEWHERE ? 'standbySwitch' : 'mainSwitch', SURELY]]);
-  // So few ohms, not at its supply, are hardly those of a controller alone: the switch is in the chip.
-  if (isChip && (ohmsIn(seen.text) ?? Infinity) < SHORT_OHMS && !SUPPLY_PINS.test(seen.text ?? ''))
-    return new Map([...roles, ['mainSwitch', Math.max(IN_CHIP, roles.get('mainSwitch') ?? 0)]]);
-  const ohms = seen.ref?.startsWith('R') ? ohmsIn(seen.text) : undefined;
-  if (ohms !== undefined)
-    return new Map(
-      [...roles].map(([role, sure]) => {
-        const [least, most] = OHMS[role] ?? [0, Infinity];
-        if (role === 'sense' && ohms > 0 && ohms < SENSED.under && /\bof\b|marked/u.test(seen.text ?? ''))
-          return [role, Math.max(sure, SENSED.sure)];
-        return [role, ohms < least || ohms > most ? OFF * sure : sure];
-      }),
-    );
-  if (seen.ref?.startsWith('C') && BULGED.test(seen.condition ?? '') && Math.max(0, ...roles.values()) < SURELY)
-    return new Map(
-      [...roles]
-        .filter(([role]) => CAN_ROLES.has(role))
-        .map(([role, sure]) => [role, role === 'outputCapacitor' ? Math.max(sure, MOSTLY_OUTPUT) : sure]),
-    );
-  if (!seen.ref?.startsWith('C')) return isNothing(seen.text) ? roles : there(roles, circuits);
-  const farads = faradsIn(seen.text);
-  if (farads === undefined && seen.test !== 'esr') return roles;
-  const isCan = farads === undefined || farads >= CANS.from;
-  const left = [...roles].filter(([role]) => (isCan ? CAN_ROLES : FILM_ROLES).has(role));
-  const sized = left.map(([role, sure]): readonly [RoleName, number] => {
-    if (farads === undefined || !isCan) return [role, Math.max(sure, 0.25)];
-    if (role === 'vccCapacitor') return [role, farads <= CANS.small ? Math.max(sure, 0.35) : 0.03];
-    if (role === 'outputCapacitor')
-      return [role, farads >= CANS.output && !RESERVOIR.test(circuits) ? Math.max(sure, 0.5) : sure];
-    if (role === 'bulk' && RESERVOIR.test(circuits)) return [role, farads >= CANS.output ? Math.max(sure, 0.6) : sure];
-    return [role, role === 'standbyCapacitor' ? Math.max(sure, 0.3) : sure];
-  });
-  return new Map(sized);
-}
-
 const LETTERS = new Map(ROLE_NAMES.map((role) => [role, new Set(ROLES[role].letters.split('|'))]));
 const lettersOf = (ref: string) => /^[A-Za-z]+/u.exec(ref)?.[0]?.toUpperCase() ?? '';
-
-/** Whether the circuits a unit has can have a part of a role. */
-export const has = (role: RoleName, circuits: string): boolean =>
-  !(circuits.includes(FED_DIRECT) && OF_MAINS.has(role)) && (ONLY_IN[role]?.test(circuits) ?? true);
 
 /** What a part on the board says of its own role: how sure it is, by role; nothing where it says nothing. */
 function byPart(part: BoardPart): readonly RoleName[] {

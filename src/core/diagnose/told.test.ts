@@ -1,0 +1,38 @@
+import { CAUSE_NAMES, diagnose } from '.';
+import { cases } from './fixtures/cases';
+import { complaintOf, ROWS } from './fixtures/rows';
+
+test('each cause twice: among the first two by what is told, first once it is measured', () => {
+  const ranks = ROWS.map((row) => diagnose(complaintOf(row)).causes.findIndex(({ cause }) => cause === row[0]));
+  expect(ranks.filter((rank) => rank >= 0 && rank < 2).length / ROWS.length).toBeGreaterThanOrEqual(0.7);
+  const measured = ROWS.filter((row) => row[5] !== undefined);
+  const missed = measured.filter((row) => {
+    const [ref = '', test, text = ''] = row[5] ?? [];
+    const complaint = complaintOf(row);
+    const [first] = diagnose({
+      ...complaint,
+      observations: [...complaint.observations, { ref, ...(test ? { test } : {}), text }],
+    }).causes;
+    return first?.cause !== row[0];
+  });
+  expect(missed.map(([cause, symptom]) => `${cause}, ${symptom}`)).toEqual([]);
+  for (const name of CAUSE_NAMES)
+    expect([name, ROWS.filter(([cause]) => cause === name).length >= 2]).toEqual([name, true]);
+});
+
+test('probabilities, reasons and checks hold together', () => {
+  for (const { case: complaint } of [...cases, ...ROWS.map((row) => ({ case: complaintOf(row) }))]) {
+    const { causes, next } = diagnose(complaint);
+    const total = causes.reduce((sum, { probability }) => sum + probability, 0);
+    expect(total > 0.85 && total < 1.0001).toBe(true);
+    expect(causes.some(({ cause }) => cause === 'none of these')).toBe(true);
+    expect(next.length).toBeGreaterThan(3);
+    const done = complaint.observations.map(({ ref, test }) => `${ref ?? ''} ${test ?? ''}`);
+    for (const one of next) {
+      expect(done).not.toContain(`${one.ref} ${one.test}`);
+      // Power is off but where a voltage is the reading.
+      expect(one.power).toBe(one.test === 'voltage-dc' ? 'on' : 'off');
+      expect(one.gain).toBeGreaterThanOrEqual(0);
+    }
+  }
+});
