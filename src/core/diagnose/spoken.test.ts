@@ -56,6 +56,12 @@ test.each<[string, string, CauseName | undefined, CauseName | undefined]>([
   ['opto changed already: no difference', 'flyback', undefined, 'optocoupler-dead'],
   ['the chip tries a short pulse', 'flyback', undefined, undefined],
   ['the resistor beside the chip is black', 'flyback', undefined, undefined],
+  ['there is a black chip', 'flyback', undefined, undefined],
+  ['the brown capacitor at the output', 'flyback', undefined, undefined],
+  ['dust lies on the transformer', 'flyback', undefined, undefined],
+  ['the fan is full of dust', 'forward fan', 'fan-stuck', undefined],
+  ['the chip is black', 'flyback', 'controller-dead', undefined],
+  ['the transistor is not shorted', 'flyback', undefined, undefined],
   // No such part in the circuit, nothing said of it, or the words turned round.
   ['the triac is burnt', 'flyback', undefined, undefined],
   ['the transistor sits on a sink', 'flyback', undefined, undefined],

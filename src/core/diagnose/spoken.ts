@@ -7,7 +7,9 @@ import { BLOCKING, fits, type Weigh } from './weigh';
 import type { RoleName } from './words';
 
 const SICK =
-  /\bpit\b|cushion|puff|swell|swollen|fray|cook|brown|scorch|charr|charcoal|charred|\bash\b|\bblack\b|\bholes?\b|crater|bubble|crack|split|burn|burst|bulg|dome|mushroom|rounded|head like|pushed up|\begg\b|fat belly|\bhats?\b|crust|\bgoo\b|leak(?!y|age)|\bdull\b|cold solder|caked|\bdust|\blint\b|hair\b(?! dr)|fluff|clogged|stiff|turns hard|broken|broke\b|torn|vented|vents?\b.{0,12}\bup\b|(?:top|lid) (?:has )?opened|open lids?|popped|explod|discolou?red|clicked|gets? (?:very )?(?:hot|warm)|scalding|overheat|damaged|chewed|melt|blown?\b|blew its|halves|in pieces|chunk|chip out|crumbl|seam|lost its juice|pimple|blister|flux|splash|came off|wobbl|kink|bent|\bbare\b|\bworn\b|loose|jammed|seized/u;
+  /\bpit\b|cushion|puff|swell|swollen|fray|cook|browned|\bbrown\b(?= *$| (?:at|on|in|inside|spot|ring|foot|patch|edge|belly|and|under|goo|crust|stuff))|scorch|charr|charcoal|charred|\bash\b|\bblack\b(?= *$| (?:at|on|inside|spot|point|dot|centre|middle|patch|and))|\bholes?\b|crater|bubble|crack|split|burn|burst|bulg|dome|mushroom|rounded|head like|pushed up|\begg\b|fat belly|\bhats?\b|crust|\bgoo\b|leak(?!y|age)|\bdull\b|cold solder|stiff|turns hard|broken|broke\b|torn|vented|vents?\b.{0,12}\bup\b|(?:top|lid) (?:has )?opened|open lids?|popped|explod|discolou?red|clicked|gets? (?:very )?(?:hot|warm)|scalding|overheat|damaged|chewed|melt|blown?\b|blew its|halves|in pieces|chunk|chip out|crumbl|seam|lost its juice|pimple|blister|flux|splash|came off|wobbl|kink|bent|\bbare\b|\bworn\b|loose|jammed|seized/u;
+/** What stops a fan, and lies on all else. */
+const DUSTY = /caked|\bdust|\blint\b|hair\b(?! dr)|fluff|clogged|felted/u;
 /** A verdict without its reading. */
 const CONDEMNED =
   /\b(?:bad|faulty|defective|dead|kaput|toast|shot|finished|fried|failed|went bang|blew up|broken|gone|destroyed|ruined|no good|useless)\b/u;
@@ -78,7 +80,7 @@ function saidOf(clause: string, role: RoleName): Said | undefined {
   const state = readingOf(clause, role);
   if (state !== undefined) return state === 'good' ? { factor: SAYS.well } : { state, sure: SURE.read };
   if (isSaid(CONDEMNED, clause)) return { state: 'damaged', sure: SURE.verdict };
-  if (isSaid(SICK, clause)) return { state: 'damaged', sure: SURE.looks };
+  if (isSaid(SICK, clause) || (role === 'fan' && isSaid(DUSTY, clause))) return { state: 'damaged', sure: SURE.looks };
   return WELL.test(clause) ? { factor: SAYS.well } : undefined;
 }
 
