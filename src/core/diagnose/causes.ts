@@ -79,7 +79,7 @@ export const CAUSES = practice({
     label: 'mains bridge shorted',
     common: 4,
     wake: ['ntc'],
-    symptoms: { 'fuse-blown': 0.8, 'trips-breaker': 0.15 },
+    symptoms: { 'fuse-blown': 0.8, 'trips-breaker': 0.15, dead: 0.04 },
     never: /phase|dropper|^(?:buck|boost|sepic|inverting|cuk)\b(?!-)/u,
     roles: ['bridge'],
     checks: [
@@ -92,7 +92,7 @@ export const CAUSES = practice({
     label: 'bulk capacitor shorted',
     common: 1,
     wake: ['bridge', 'ntc'],
-    symptoms: { 'fuse-blown': 0.7, 'trips-breaker': 0.15, smell: 0.15 },
+    symptoms: { 'fuse-blown': 0.7, 'trips-breaker': 0.15, smell: 0.15, dead: 0.03 },
     needs: FED,
     roles: ['bulk', 'inputCapacitor'],
     checks: [
@@ -106,7 +106,7 @@ export const CAUSES = practice({
     label: 'varistor shorted',
     common: 1.2,
     wake: ['bridge', 'bulk'],
-    symptoms: { 'fuse-blown': 0.8, 'trips-breaker': 0.12, smell: 0.1 },
+    symptoms: { 'fuse-blown': 0.8, 'trips-breaker': 0.12, smell: 0.1, dead: 0.03 },
     needs: MAINS,
     never: LOW_INPUT,
     roles: ['varistor'],
