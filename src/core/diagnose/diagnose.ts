@@ -1,11 +1,12 @@
 import { practice } from '../evidence';
 import { CAUSE_NAMES, type Cause, type CauseName } from './causes';
-import { circuitsOf, describedIn, symptomOf, withTold, wordsOf, type Complaint } from './complaint';
+import { circuitsOf, describedIn, symptomOf, wordsOf, type Complaint } from './complaint';
 import { weighWords } from './lexicon';
 import { nextChecks, type NextCheck } from './nextChecks';
 import { isNothing } from './readings';
 import { RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
+import { withTold } from './sentences';
 import { SIGNS } from './signs';
 import { weighSpoken } from './spoken';
 import { faultsBeside, weighSeen, weighTogether, type Beside } from './weigh';

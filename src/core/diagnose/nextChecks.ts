@@ -63,7 +63,8 @@ export function nextChecks(
   const isFuseKnown =
     FUSE_SAID.has(symptom) ||
     observations.some(
-      ({ ref, condition, text }) => (ref?.startsWith('F') && condition !== undefined) || /\bfuse\b/iu.test(text ?? ''),
+      ({ ref, condition, text }) =>
+        (/^F\d/u.test(ref ?? '') && condition !== undefined) || /\bfuse\b/iu.test(text ?? ''),
     );
   const done = new Set(observations.map(({ ref, test }) => `${ref ?? ''} ${test ?? ''}`));
   const found = new Map<string, NextCheck & { readonly score: number }>();

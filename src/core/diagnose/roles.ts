@@ -102,8 +102,7 @@ function byPart(part: BoardPart): readonly RoleName[] {
 }
 
 /** Said of a part that is none of the supply's own. */
-const OF_ANOTHER_BOARD =
-  /\b(?:audio|display|logic|video|tuner|main|mother|control|other|driver)\s?board\b|\bin the (?:device|load|set)\b/u;
+const OF_ANOTHER_BOARD = /\b(?:audio|display|logic|video|tuner|mother|other)\s?board\b|\bin the (?:device|load|set)\b/u;
 
 /** Words by which a person described a reference. */
 export type Described = ReadonlyMap<string, string>;

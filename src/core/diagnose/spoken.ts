@@ -20,7 +20,7 @@ const NO_HELP =
   /\b(?:new|another|other|replaced|renewed|changed|swapped|exchanged)\b.{0,24}(?:no (?:change|help|difference|better|luck|use)|\bthe same\b|same (?:fault|thing|again)|nothing (?:changed|better)|did(?: not|n.t) help)|\bno (?:change|help|difference)\b.{0,16}\bnew\b/u;
 /** A new one was tried, and it helped. */
 const CURED =
-  /\b(?:replac\w+|renew\w+|chang\w+|swapp\w+|exchang\w+|reflow\w+|re.?solder\w+)\b(?!.{0,24}\b(?:same|not|no|still)\b).{0,40}(?:\bworks?\b|\bruns?\b|\bran\b|\blights?\b|\bback (?:at|to)\b|all well|\bfixed\b|\bcured?s?\b|is (?:fine|well) (?:again|now))|(?:works?|runs|fine) (?:again )?(?:after|since|with) (?:a |the )?(?:new|reflow\w*|replac\w*|re.?solder\w*)/u;
+  /\b(?:replac\w+|renew\w+|chang\w+|swapp\w+|exchang\w+|reflow\w+|re.?solder\w+)\b(?!.{0,24}\b(?:same|not|no|still)\b).{0,40}(?:\b(?:works?|runs?|ran)\b(?! (?:hot|only|until|but|for|a|an|one|two)\b)|\blights?\b|\bback (?:at|to)\b|all well|\bfixed\b|\bcured?s?\b|is (?:fine|well) (?:again|now))|(?:works?|runs|fine) (?:again )?(?:after|since|with) (?:a |the )?(?:new|reflow\w*|replac\w*|re.?solder\w*)/u;
 
 const SHORTED =
   /\bshort(?:ed|s)?\b(?!.{0,8}(?:circuit )?(?:protection|time|while|moment|pulse|burst|blink|tick|lead|run))|\b(?:zero|nothing|0(?:\.0\d*)?(?: ?v)?) (?:both|in both|in either) (?:ways|directions)|both (?:ways|directions) (?:zero|0(?:\.0\d*)?\b|nothing)|conducts? (?:both ways|in both)|\bbeeps?\b|\bpunched\b|\ba few ohms?\b|\bhalf an ohm|\b(?:reads?|measures?|shows?|gives?|is|has|a-k|d-s) (?:zero|0(?:\.0\d*)?)\b(?! ?(?:v\b|\.\d*[1-9]))|\bzero (?:ohms?|resistance)|\b(?:as|is|like) a wire\b|\bjoined\b|terminals[^,;.]*connected|lets? (?:everything|all) through|passes (?:the )?(?:raw|whole|full)|gives? (?:the )?full input/u;

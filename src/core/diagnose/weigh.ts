@@ -1,5 +1,5 @@
 import { CAUSE_NAMES, type CauseName } from './causes';
-import { withTold, type Complaint } from './complaint';
+import type { Complaint } from './complaint';
 import {
   firstVolts,
   isNothing,
@@ -12,6 +12,7 @@ import {
 } from './readings';
 import type { RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
+import { withTold } from './sentences';
 import { KILLED_BEFORE } from './signs';
 import type { RoleName, Symptom } from './words';
 

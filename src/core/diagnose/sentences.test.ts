@@ -1,4 +1,4 @@
-import { withTold } from './complaint';
+import { withTold } from './sentences';
 import type { Seen } from './readings';
 
 // A rail, or the guilty part, told in a sentence, of a unit that gives 12 V and 5 V.
@@ -18,6 +18,13 @@ test.each<[string, readonly Seen[]]>([
   ['lifting Q7 ends it', [{ ref: 'Q7', condition: 'shorted' }]],
   ['short gone with D6 out', [{ ref: 'D6', condition: 'shorted' }]],
   ['lifting Q7 changes nothing', []],
+  ['lifting Q7 does not end it', []],
+  ['lifting Q7 never clears it', []],
+  ['the short is not gone with D6 out', []],
+  ['12 V rail reads 0.4 ohm to ground', []],
+  ['12 V has 2200 uF on it', []],
+  ['12 V is not right', []],
+  ['5 V is 4 when the disk starts', [{ rail: '5V', volts: 4 }]],
   // No rail: a place inside, a load, what was read without its name, a rail that the plate does not have.
   ['VCC 12 V is right', []],
   ['with 12 V at 3 A', []],
