@@ -9,7 +9,8 @@ import { causeOf, RULE } from './rule';
 import { withTold } from './sentences';
 import { SIGNS } from './signs';
 import { weighSpoken } from './spoken';
-import { faultsBeside, weighSeen, weighTogether, type Beside } from './weigh';
+import { faultsBeside, weighSeen, type Beside } from './weigh';
+import { weighTogether } from './weighRails';
 import type { RoleName, Symptom } from './words';
 
 /** It stays an answer that the table does not know the cause. */

@@ -1,7 +1,7 @@
 import { practice } from '../evidence';
 import { CAUSE_NAMES, type CauseName } from './causes';
 import { PHRASES, PLAIN_PHRASES } from './phrases';
-import type { Weigh } from './weigh';
+import type { Weigh } from './rule';
 
 /** Words that are in any phrase. */
 const EMPTY = new Set(

@@ -80,3 +80,6 @@ export const RULE = practice({
 });
 
 export const causeOf = (name: CauseName): Cause => CAUSES[name];
+
+/** Makes a cause so many times likelier, with the reason. */
+export type Weigh = (name: CauseName, factor: number, reason: string) => void;

@@ -54,6 +54,7 @@ test.each<[string, string, CauseName | undefined, CauseName | undefined]>([
   // A new one was tried.
   ['replaced the tl431 and it is back at 12 v', 'flyback', 'reference-dead', undefined],
   ['opto changed already: no difference', 'flyback', undefined, 'optocoupler-dead'],
+  ['the transistor was replaced and runs hot', 'flyback', undefined, 'switch-shorted'],
   ['the chip tries a short pulse', 'flyback', undefined, undefined],
   ['the resistor beside the chip is black', 'flyback', undefined, undefined],
   ['there is a black chip', 'flyback', undefined, undefined],

@@ -2,8 +2,8 @@ import { practice } from '../evidence';
 import { calledIn } from './called';
 import { CAUSE_NAMES } from './causes';
 import { CHIP_SHORT_OHMS, isDenied, isOffBy, ohmsIn, ratioSaid, SHORT_OHMS, type State } from './readings';
-import { causeOf, RULE } from './rule';
-import { BLOCKING, fits, type Weigh } from './weigh';
+import { causeOf, RULE, type Weigh } from './rule';
+import { BLOCKING, fits } from './weigh';
 import type { RoleName } from './words';
 
 const SICK =

@@ -125,7 +125,8 @@ export const BEFORE: readonly Sign[] = [
     tells: { 'line-selector-wrong': 40 },
   },
   {
-    says: /\babroad\b|overseas|canada|(?:tokyo|osaka|new york|boston|chicago|mexico|taiwan)|\bhostel\b|moved countries|two.blade|flat (?:plug|blades)|expat|wrong (?:voltage|mains)|other mains|\bimport(?:ed)?\b|american|(?:but )?we have 1(?:10|15|20)|for 1[012][05]? ?v|(?:says|marked|label)[^,;.]{0,16}\b1(?:10|15|20)\b|(?:slide|switch|selector)[^,;.]{0,20}wrong way|(?:all|every|both) rails?[^,;.]{0,12}half/u,
+    // Countries of 100 to 127 V (IEC, “World plugs”); from memory.
+    says: /\babroad\b|overseas|\b(?:america|canada|mexico|japan|taiwan|colombia|ecuador|venezuela)n?\b|moved countries|two.blade|flat (?:plug|blades)|expat|wrong (?:voltage|mains)|other mains|\bimport(?:ed)?\b|american|(?:but )?we have 1(?:10|15|20)|for 1[012][05]? ?v|(?:says|marked|label)[^,;.]{0,16}\b1(?:10|15|20)\b|(?:slide|switch|selector)[^,;.]{0,20}wrong way|(?:all|every|both) rails?[^,;.]{0,12}half/u,
     tells: { 'line-selector-wrong': 30 },
   },
   {
