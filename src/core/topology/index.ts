@@ -21,6 +21,7 @@ export { tracedByPerson } from './tracing/person';
 export { Random } from './tracing/random';
 export { firstStep, unlogged, type FirstStep } from './probe/firstStep';
 export { nextProbes, probesFrom, type Probe, type ProbeAdvice } from './probe/nextProbes';
+export type { Sweep } from './probe/sweep';
 export {
   Calibration,
   hasRightTopologies,

@@ -103,13 +103,16 @@ function scored(
   candidates: CandidateIndex,
   model: Model,
 ): PartialMatch {
-  let score = 0;
-  for (const relation of form.relations) score += weigh(relation, roles, model);
+  let score = fitOf(form, roles, model);
   const wanted = new Map<string, number>();
   for (const kind of Object.values(form.roles)) if (kind !== 'piece') wanted.set(kind, (wanted.get(kind) ?? 0) + 1);
   for (const [kind, count] of wanted) if ((candidates.counts.get(kind) ?? 0) < count) score += STATE_WEIGHT.nothingLeft;
   return { form, roles, score };
 }
+
+/** What the relations of a form come to with some of its roles filled, in nats. */
+export const fitOf = (form: Form, roles: Readonly<Record<string, Binding>>, model: Model): number =>
+  form.relations.reduce((sum, relation) => sum + weigh(relation, roles, model), 0);
 
 function weigh({ is, ends }: FormRelation, roles: Readonly<Record<string, Binding>>, { rails, held }: Model): number {
   const [first, second] = ends;

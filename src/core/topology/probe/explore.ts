@@ -1,3 +1,4 @@
+import { practice } from '../../evidence';
 import type { Board, BoardPart, NetPin } from '../../board';
 import type { Model } from '../model';
 import { mayHoldSwitch, TRANSISTOR_TERMINALS } from '../model/parts';
@@ -155,12 +156,16 @@ const pinsOf = (parts: readonly BoardPart[]): readonly NetPin[] =>
   parts.flatMap((part) => Object.keys(part.pins).map((pin) => ({ part, pin })));
 const isCommand = ({ pin }: NetPin) => pin === 'G' || pin === 'B';
 
+/** A resistor up to this senses a current on the way of the power. */
+const SHUNT_OHMS = practice(2);
+
 /** A diode that only holds a voltage down says little of the circuit round it. */
 const isClamp = ({ kind, subtype }: BoardPart) => kind === 'diode' && (subtype === 'zener' || subtype === 'tvs');
 
 /** Pins of the parts that carry power, and of those that are open; with the inlet, and what stands behind it, where a stage may hang on it. */
-export const tellingPins = ({ parts }: Board, open: ReadonlySet<BoardPart>, isLineOpen: boolean): readonly NetPin[] =>
-  pinsOf(
+export function tellingPins({ parts }: Board, open: ReadonlySet<BoardPart>, isLineOpen: boolean): readonly NetPin[] {
+  const isDcFed = parts.some(({ role }) => role === 'dc-input');
+  return pinsOf(
     parts.filter(
       (part) =>
         part.fitted !== false &&
@@ -169,7 +174,9 @@ export const tellingPins = ({ parts }: Board, open: ReadonlySet<BoardPart>, isLi
           ? isLineOpen
           : open.has(part) ||
             POWER.has(part.kind) ||
-            (isLineOpen && ON_LINE.has(part.kind)) ||
+            ((isLineOpen || isDcFed) && ON_LINE.has(part.kind)) ||
+            (part.kind === 'resistor' && (part.value?.resistance ?? Infinity) <= SHUNT_OHMS) ||
             (part.kind === 'capacitor' && ('+' in part.pins || part.subtype === 'film'))),
     ),
   ).filter((pin) => !isCommand(pin) || open.has(pin.part));
+}

@@ -2,4 +2,4 @@
 
 /** Learnt sizes of what speaks for two rails being one (`JoinOdds`), in nats. */
 // oxfmt-ignore
-export const JOIN_SIZES: readonly number[] = [0.183,0.699,0.171,0.105,-0.919,-0.048,0.404,-0.689,-0.566,0.018,-0.77,0.422,-0.111,-1.297];
+export const JOIN_SIZES: readonly number[] = [0.267,0.701,0.175,0.105,-1.046,-0.132,0.198,-0.516,-0.758,-0.021,-0.901,0.362,-0.17,-1.327];

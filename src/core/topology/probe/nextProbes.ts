@@ -1,13 +1,15 @@
-import { pinName, splitPin, type Board, type NetPin } from '../../board';
+import { practice } from '../../evidence';
+import { pinName, splitPin, type Board, type BoardPart, type NetPin } from '../../board';
 import { candidatesOf } from '../match/candidates';
 import type { Model } from '../model';
 import { judgeBoard } from '../partial/judge';
 import type { Sizes } from '../partial/score';
 import { recognise, type Recognition } from '../recognise';
-import { askedJoins, information, ROLE_WORTH, rolesAsked, wantedBy } from './asked';
+import { askedJoins, besideJoins, information, ROLE_WORTH, rolesAsked, wantedBy } from './asked';
 import { keyOf, pinNamed, plausibility, reach, type Candidate } from './candidate';
 import { explore, fieldOf } from './explore';
 import { pinClass } from './pinClass';
+import { sweepOf, type Sweep } from './sweep';
 import { pinWords } from './words';
 
 export interface Probe {
@@ -16,6 +18,7 @@ export interface Probe {
   /** Expected information in bits. */
   readonly gain: number;
   readonly question: string;
+  readonly sweep: Sweep;
 }
 
 export interface ProbeAdvice {
@@ -41,9 +44,11 @@ export function probesFrom({ model, stages }: Recognition, count: number, sizes?
   const field = fieldOf(model, judged);
   const gains = new Map<string, Candidate>();
   const pool = candidatesOf(model);
+  const primary = new Map(model.elements.switches.map((element) => [element.part, judged.facts.primary(element)]));
+  const mayDrive = (part: BoardPart) => Math.max(LEAST_DRIVING, primary.get(part) ?? 1);
   for (const slot of slots) {
-    const asked = askedJoins(slot, pool, model);
-    const casting = rolesAsked(slot, pool, model);
+    const asked = askedJoins(slot, pool, model, mayDrive);
+    const casting = rolesAsked(slot, pool, model, mayDrive);
     for (const [key, { a, b, likelihood }] of asked) {
       const told = information(slot.probabilities, likelihood) + ROLE_WORTH * (casting.get(key) ?? 0);
       const gain = told * reach(a.part) * reach(b.part) * plausibility(a, b, model);
@@ -57,6 +62,14 @@ export function probesFrom({ model, stages }: Recognition, count: number, sizes?
     }
   }
   explore(model, judged, field, gains);
+  for (const { a, b, gain } of besideJoins(judged.anchorless, model)) {
+    const key = keyOf(a, b, model);
+    const known = gains.get(key);
+    if (known) {
+      known.gain += gain;
+      known.asked += gain;
+    } else gains.set(key, { a, b, gain, asked: gain, share: field.share(a, b) });
+  }
   for (const pair of model.board.unsure ?? []) {
     const [a, b] = pair.map((name) => pinNamed(name, model.board));
     if (a && b) gains.delete(keyOf(a, b, model));
@@ -75,9 +88,13 @@ export function probesFrom({ model, stages }: Recognition, count: number, sizes?
       b: pinName(b),
       gain,
       question: questionOf(a, b, others),
+      sweep: sweepOf(a, b, others, model),
     })),
   };
 }
+
+/** A transistor that is no power switch by its looks may be one all the same. */
+const LEAST_DRIVING = practice(0.1);
 
 /** An answer that tells less, in bits, is not worth the probe. */
 const LEAST_GAIN = 1e-3;

@@ -15,7 +15,7 @@ export function pinClass({ kind, subtype, role, value }: BoardPart, pin: string)
   if (kind === 'capacitor' && (pin === '+' || pin === '-'))
     return `${(value?.voltage ?? 0) >= PRIMARY_STORE_FROM ? 'primary store' : 'store'} ${pin}`;
   if (kind === 'capacitor') return subtype ?? 'capacitor';
-  if (kind === 'connector') return `${role ?? 'connector'} ${/^(L|N)$/i.test(pin) ? 'line' : ''}`.trim();
+  if (kind === 'connector') return `${role ?? 'connector'} ${connectorSide(pin)}`.trim();
   if (kind === 'resistor')
     return (value?.resistance ?? Infinity) <= SMALL_RESISTOR_AT_MOST ? 'small resistor' : 'resistor';
   if (kind === 'diode' || kind === 'dual-diode') {
@@ -42,6 +42,13 @@ export const pinSort = (name: string): string => SORTS.find(([like]) => like.tes
 
 /** Pins of two classes as one key, whichever comes first. */
 export const classPair = (a: string, b: string): string => (a < b ? `${a}|${b}` : `${b}|${a}`);
+
+/** Whether a pin of a connector is the mains’, or the return or the other side of a direct voltage, by its name. */
+function connectorSide(pin: string): string {
+  if (/^(L|N)$/i.test(pin)) return 'line';
+  if (/^(-|GND|0V?|COM|RTN|G)$/i.test(pin)) return 'return';
+  return /^(\+|-)|\d\s*V|^V/i.test(pin) ? 'rail' : '';
+}
 
 /** How often two such pins of one board are joined: counted on composed and reference boards (`npm run fit`). */
 export const affinityOf = (a: string, b: string): number => AFFINITIES[classPair(a, b)] ?? USUAL_AFFINITY;

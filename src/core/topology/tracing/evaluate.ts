@@ -75,15 +75,25 @@ export function rightWhileTraced(
 /** Probes are counted up to this. */
 export const MOST_PROBES = 300;
 
-/** Number of probes, each answered from the whole board, until every true stage is claimed at 0.9, following the advice. */
-export function probesWithAdvice({ board, truth }: KnownBoard, most = MOST_PROBES, sizes?: Sizes): number {
+/**
+ * Number of probes, each answered from the whole board, until every true stage is claimed at 0.9, following the advice: of
+ * two pins each, or with one lead kept and some pins touched.
+ */
+export function probesWithAdvice(
+  { board, truth }: KnownBoard,
+  most = MOST_PROBES,
+  { sizes, isLeadKept = false }: { readonly sizes?: Sizes; readonly isLeadKept?: boolean } = {},
+): number {
   let known = tracedSoFar(board, []);
   for (let count = 0; count < most; count += 1) {
     const analysis = analyse(known, sizes);
     if (isKnown(analysis, truth)) return count;
     const [probe] = probesFrom(analysis.recognition, 1, sizes).probes;
     if (!probe) return most;
-    known = withAnswer(known, probe.a, probe.b, areJoined(board, probe.a, probe.b));
+    const pairs = isLeadKept
+      ? probe.sweep.pins.map((pin) => [probe.sweep.hold, pin] as const)
+      : [[probe.a, probe.b] as const];
+    for (const [a, b] of pairs) known = withAnswer(known, a, b, areJoined(board, a, b));
   }
   return most;
 }

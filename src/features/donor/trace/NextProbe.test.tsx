@@ -5,7 +5,12 @@ import type { BoardAnswer } from '../../../workers/board.contract';
 import type { MeterProbe } from '../shared/useMeterProbe';
 import { NextProbe } from './NextProbe';
 
-const PROBE = { a: 'Q1.D', b: 'T1.2', question: 'Does the switch drive the transformer?' };
+const PROBE = {
+  a: 'Q1.D',
+  b: 'T1.2',
+  question: 'Does the switch drive the transformer?',
+  sweep: { hold: 'Q1.D', pins: ['T1.2', 'T1.1', 'D3.A'] },
+};
 const record = jest.fn(() => Promise.resolve());
 beforeEach(() => jest.clearAllMocks());
 
@@ -54,6 +59,24 @@ test.each([
   expect(record).toHaveBeenCalledWith({ kind: 'join', relation, pins: ['Q1.D', 'T1.2'] });
 });
 
+test.each<[chosen: string[], said: string, beeps: string[], silent: string[]]>([
+  [[], 'none of them beeps', [], ['T1.2', 'T1.1', 'D3.A']],
+  [['T1.1'], 'the others do not', ['T1.1'], ['T1.2', 'D3.A']],
+  [['T1.1', 'T1.2', 'T1.1'], 'the others do not', ['T1.2'], ['T1.1', 'D3.A']],
+  [['T1.2', 'T1.1', 'D3.A'], 'all of them beep', ['T1.2', 'T1.1', 'D3.A'], []],
+])('with one lead kept, %j touched and found to beep, t records that %s', async (chosen, said, beeps, silent) => {
+  const { user } = asks();
+  for (const pin of chosen) await user.click(screen.getByRole('button', { name: pin }));
+  expect(screen.getByRole('button', { name: `t ${said}` })).toBeTruthy();
+  await user.keyboard('t');
+  expect(record).toHaveBeenCalledWith({ kind: 'touched', hold: 'Q1.D', beeps, silent });
+});
+
+test('a probe that leads to one pin alone asks for no more', () => {
+  asks({ probes: [{ ...PROBE, sweep: { hold: 'Q1.D', pins: ['T1.2'] } }] });
+  expect(screen.queryByText(/keep one lead/)).toBeNull();
+});
+
 test('what cannot be reached is left open', async () => {
   const { user } = asks();
   await user.keyboard('o');
@@ -62,7 +85,7 @@ test('what cannot be reached is left open', async () => {
 
 test('while the answer is that of an earlier board, no key answers', async () => {
   const { user } = asks({ isFresh: false });
-  await user.keyboard('jxr');
+  await user.keyboard('jxrt');
   await user.click(screen.getByRole('button', { name: /they beep/ }));
   expect(record).not.toHaveBeenCalled();
 });

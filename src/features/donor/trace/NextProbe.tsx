@@ -2,7 +2,7 @@
 
 import type { TracedEntry } from './schema';
 import { useState } from 'react';
-import type { FirstStep } from '../../../core/topology';
+import type { FirstStep, Sweep } from '../../../core/topology';
 import { parseQuantity, problemText } from '../../../core/quantity';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { Next } from '../../../ui/judgement/parts';
@@ -96,8 +96,64 @@ export function NextProbe({
       }
     >
       {probe.question}
+      {best && best.sweep.pins.length > 1 && (
+        <KeptLead
+          key={`${best.sweep.hold} ${best.sweep.pins.join()}`}
+          sweep={best.sweep}
+          isFresh={isFresh}
+          record={record}
+        />
+      )}
       {!best && step && <span className="mt-1 block text-[13px] font-normal text-ink-2">Because {step.why}.</span>}
     </Next>
+  );
+}
+
+/** One lead stays where it is; which of the pins that are touched beep is told at once. */
+function KeptLead({
+  sweep: { hold, pins },
+  isFresh,
+  record,
+}: {
+  sweep: Sweep;
+  isFresh: boolean;
+  record: (entry: TracedEntry) => Promise<void>;
+}) {
+  const [beeps, setBeeps] = useState<readonly string[]>([]);
+  const silent = pins.filter((pin) => !beeps.includes(pin));
+  const toggle = (pin: string) =>
+    setBeeps(beeps.includes(pin) ? beeps.filter((other) => other !== pin) : [...beeps, pin]);
+  return (
+    <span className="mt-2 block text-[13px] font-normal">
+      <span id="kept-lead">
+        Quicker: keep one lead on <span className="ref">{hold}</span> and touch all of these. Choose each that beeps.
+      </span>
+      <span role="group" aria-labelledby="kept-lead" className="mt-1.5 flex flex-wrap items-center gap-1.5">
+        {pins.map((pin) => (
+          <button
+            key={pin}
+            type="button"
+            className="btn font-mono"
+            data-tone="small"
+            aria-pressed={beeps.includes(pin)}
+            onClick={() => toggle(pin)}
+          >
+            {pin}
+          </button>
+        ))}
+        <Shortcuts keys={[{ key: 't', label: 'all of them are touched, record what beeps', press: 'lead-kept' }]} />
+        <button
+          id="lead-kept"
+          type="button"
+          className="btn"
+          disabled={!isFresh}
+          onClick={() => void record({ kind: 'touched', hold, beeps: [...beeps], silent })}
+        >
+          <kbd>t</kbd>{' '}
+          {beeps.length === 0 ? 'none of them beeps' : silent.length === 0 ? 'all of them beep' : 'the others do not'}
+        </button>
+      </span>
+    </span>
   );
 }
 

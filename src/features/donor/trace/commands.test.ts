@@ -114,6 +114,20 @@ test('what a person fixes goes before the evidence, is fixed again, and is let g
   expect((await view()).board.fixed).toEqual([{ ref: 'Q1', as: 'rectifier' }]);
 });
 
+test.each([
+  [['T1.2'], ['T1.1', 'C3.+'], 'Q1.D beeps with T1.2, not with T1.1, C3.+.'],
+  [['T1.2'], [], 'Q1.D beeps with T1.2.'],
+  [[], ['T1.1'], 'Q1.D does not beep with T1.1.'],
+])('one lead kept: %j beep and %j do not, told in one step', async (beeps, silent, message) => {
+  const before = (await view()).facts.length;
+  const outcome = await recordTraced(fixture.app, code, { kind: 'touched', hold: 'Q1.D', beeps, silent });
+  expect(outcome).toMatchObject({ ok: true, message });
+  const { board, facts } = await view();
+  expect(facts).toHaveLength(before + beeps.length + silent.length);
+  for (const pin of beeps) expect(board.joined).toContainEqual(['Q1.D', pin]);
+  for (const pin of silent) expect(board.separate).toContainEqual(['Q1.D', pin]);
+});
+
 test('pins that nobody could tell of are not asked for again until that is taken back', async () => {
   const [first] = answerBoard((await view()).board, {}).advice.probes;
   if (!first) throw new Error('nothing is asked');

@@ -26,6 +26,13 @@ export function recordTraced(app: AppContext, code: string, entry: TracedEntry):
       await knownPart(edit, splitPin(entry.pin)[0]);
       return `${await traceRecords.sweep.write(edit, entry)}.`;
     }
+    if (entry.kind === 'touched') {
+      const { hold, beeps, silent } = entry;
+      for (const pin of [hold, ...beeps, ...silent]) await knownPart(edit, splitPin(pin)[0]);
+      for (const b of beeps) await addBoardFact(edit, { relation: 'joined', a: hold, b });
+      for (const b of silent) await addBoardFact(edit, { relation: 'separate', a: hold, b });
+      return sayTouched(entry);
+    }
     for (const pin of entry.pins) await knownPart(edit, splitPin(pin)[0]);
     const [one = '', other = ''] = entry.pins.map((pin) => splitPin(pin)[0]);
     if (entry.kind === 'join' && entry.relation === 'joined' && one === other)
@@ -42,4 +49,9 @@ export function recordTraced(app: AppContext, code: string, entry: TracedEntry):
       ...(drop === undefined ? {} : { drop }),
     })}.`;
   });
+}
+
+function sayTouched({ hold, beeps, silent }: Extract<TracedEntry, { kind: 'touched' }>): string {
+  if (beeps.length === 0) return `${hold} does not beep with ${silent.join(', ')}.`;
+  return `${hold} beeps with ${beeps.join(', ')}${silent.length > 0 ? `, not with ${silent.join(', ')}` : ''}.`;
 }

@@ -1,5 +1,6 @@
 import type { BoardPart, Relation } from '../../../board';
 import type { BoardFacts } from './boardFacts';
+import { endsOf } from './near';
 import { PRIMARY_STORE } from './railFacts';
 import type { FactSheet } from './sheet';
 
@@ -44,6 +45,7 @@ export function apartFacts(board: BoardFacts, anchor: BoardPart, sheet: FactShee
   raise(sheet, 'switches ruled out at the supply', hanging);
   raise(sheet, 'two switches in a row ruled out', rows);
   switchesApart(board, ends, sheet);
+  partnersApart(board, anchor, sheet);
   outputsApart(board, anchor, ends, sheet);
   returnsApart(board, anchor, returns, sheet);
 }
@@ -87,10 +89,12 @@ function wholeApart(board: BoardFacts): WholeApart {
 function switchesApart(board: BoardFacts, ends: readonly number[], sheet: FactSheet): void {
   const { model, list } = board;
   const [upper, lower] = [new Tally(), new Tally()];
-  for (const { hi, lo, share } of likelySwitches(board))
+  for (const { part, hi, lo, share } of likelySwitches(board))
     for (const end of ends) {
       upper.add(share, relationOf(board, hi, end));
       lower.add(share, relationOf(board, lo, end));
+      // Above a winding it does what the others do below one.
+      if (part.kind === 'pmos' || part.kind === 'pnp') upper.add(share, relationOf(board, lo, end));
     }
   // A chip that is not known may hold the switch as well as one that is known to.
   const mayBeInside = model.elements.switches.length === 0 || list.switchers + list.unknownChips > 0;
@@ -104,6 +108,40 @@ function switchesApart(board: BoardFacts, ends: readonly number[], sheet: FactSh
   raise(sheet, 'upper ends of switches ruled out at it', upper);
   raise(sheet, 'lower ends of switches ruled out at it', lower);
   sheet.note('no switch can be at it', upper.isRuledOut && lower.isRuledOut);
+}
+
+/** Facts that show two switches in a row. */
+const IN_A_ROW = [
+  'totem pole at winding',
+  'totem pole in series',
+  'two totem poles',
+  'upper switch to a clamp capacitor',
+];
+
+/** Switches that cannot stand in a row with the one at a winding, nor at the winding's other end. */
+function partnersApart(board: BoardFacts, anchor: BoardPart, sheet: FactSheet): void {
+  const { model } = board;
+  const likely = likelySwitches(board);
+  for (const winding of model.elements.windings) {
+    if (winding.part !== anchor) continue;
+    const [one, two] = endsOf(winding);
+    for (const [here, there] of [
+      [one, two],
+      [two, one],
+    ] as const)
+      for (const own of likely) {
+        if (own.hi !== here && own.lo !== here) continue;
+        const [row, opposite] = [new Tally(), new Tally()];
+        for (const other of likely) {
+          if (other === own) continue;
+          row.add(other.share, relationOf(board, own.hi === here ? other.lo : other.hi, here));
+          opposite.add(other.share, relationOf(board, own.hi === here ? other.lo : other.hi, there));
+        }
+        if (!IN_A_ROW.some((name) => sheet.grade(name) > 0)) raise(sheet, 'no switch in a row with the one at it', row);
+        if (sheet.grade('switches at both ends of a winding') === 0)
+          raise(sheet, 'no switch at its other end', opposite);
+      }
+  }
 }
 
 const raise = (sheet: FactSheet, name: string, tally: Tally) => sheet.raise(name, tally.grade);

@@ -206,7 +206,7 @@ function closedHighSide(
   else if ((returnsToEnd && !returnsToDiode) || (there.input && (minus || (there.bridgeDc && !plus))))
     sheet.raise('inverting cell', 1, ...parts);
   else if (returnsToDiode && !returnsToEnd && plus) sheet.raise('buck cell', chips.length > 0 ? 0.6 : 1, ...parts);
-  else if (storeToDiode && isShared(there)) sheet.raise('inverting cell', 0.8, ...parts);
+  else if (isShared(there)) sheet.raise('inverting cell', 0.8, ...parts);
   else if (plus) sheet.raise('buck cell, ground not known', 1, ...parts);
   else if (minus) sheet.raise('inverting cell, input not known', 1, ...parts);
   else sheet.raise('buck cell, ground not known', 1, ...parts);

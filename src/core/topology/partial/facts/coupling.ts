@@ -66,6 +66,10 @@ export function openCouplingFacts({ model, rails, isDcFed }: BoardFacts, anchor:
   const swings = (rail: number) => ends.has(rail) && (rails[rail]?.upper.length ?? 0) > 0;
   const begun = free.filter(({ a, b }) => swings(a) !== swings(b) && !rails[swings(a) ? b : a]?.known);
   sheet.note('coupling capacitor at its switched end', begun.length > 0, ...begun.map(({ part }) => part));
+  const rectified = (rail: number) =>
+    ends.has(rail) && (rails[rail]?.in.length ?? 0) + (rails[rail]?.out.length ?? 0) > 0 && !rails[rail]?.still;
+  const atDiode = free.filter(({ a, b }) => rectified(a) !== rectified(b) && !rails[rectified(a) ? b : a]?.known);
+  sheet.note('coupling capacitor at its rectified end', atDiode.length > 0, ...atDiode.map(({ part }) => part));
 }
 
 /** Where the diode of two coupled chokes leads: to an output (SEPIC), or to the foot of the switch (Ćuk). */
