@@ -1,3 +1,4 @@
+import { practice } from '../evidence';
 import {
   BOARD_KINDS,
   DUAL_DIODE_PINS,
@@ -102,13 +103,29 @@ function boardSubtype(subtype: string): string {
 }
 const POLARISED: ReadonlySet<string> = new Set(['electrolytic', 'polymer', 'tantalum']);
 
+/** A capacitor of which nobody said how it is made: from so many farads on it is an electrolytic, unless it is a chip. */
+const ELECTROLYTIC_FROM = practice(3.3e-6);
+const CHIP_CASE = /^\d{4}$/;
+
+const looksElectrolytic = ({ part, ratings }: LoggedPart): boolean =>
+  part.kind === 'capacitor' &&
+  part.subtype === null &&
+  (ratings.capacitance?.value ?? 0) >= ELECTROLYTIC_FROM &&
+  !CHIP_CASE.test(part.package ?? '');
+
 function partFrom(
-  { part, ratings }: LoggedPart,
+  logged: LoggedPart,
   named: ReadonlySet<string>,
   windings: readonly (readonly string[])[] | undefined,
 ): readonly BoardPart[] {
+  const { part, ratings } = logged;
   if (!isBoardKind(part.kind)) return [];
-  const subtype = part.subtype ? boardSubtype(part.subtype) : undefined;
+  const isUnmarked = named.has('1') || named.has('2');
+  const subtype = part.subtype
+    ? boardSubtype(part.subtype)
+    : looksElectrolytic(logged) && !isUnmarked
+      ? 'electrolytic'
+      : undefined;
   const isConnector = part.kind === 'connector';
   const names = pinsOf(part, subtype, named);
   const volts = ratings.vz?.value ?? ratings.vn?.value ?? ratings.voltage?.value;
@@ -152,6 +169,8 @@ function pinsOf(
       ? (DUAL_DIODE_PINS['common-anode'] ?? [])
       : (DUAL_DIODE_PINS[subtype ?? 'common-cathode'] ?? DUAL_DIODE_PINS['common-cathode'] ?? []);
   if (isBoardKind(kind) && BOARD_KINDS[kind].pins.length > 0) return BOARD_KINDS[kind].pins;
+  // Direct voltage comes and goes by a plus and a minus, until its pins are named.
+  if (kind === 'connector' && (subtype === 'dc-input' || subtype === 'output') && named.size === 0) return ['+', '-'];
   // An inlet has two lines, unless the person gave its pins other names.
   if (kind === 'connector' && subtype === 'mains-inlet' && (named.size === 0 || named.has('L') || named.has('N')))
     return [...new Set(['L', 'N', ...named])];

@@ -69,6 +69,7 @@ export function NextProbe({
               { key: 'o', label: 'you cannot reach them, or are not sure', press: 'probe-unsure' },
             ]}
           />
+          <span className="font-mono text-[12px] text-ink-2">{pair}</span>
           <button id="probe-joined" type="button" className="btn" disabled={!isFresh} onClick={() => act('joined')}>
             <kbd>j</kbd> they beep
           </button>
@@ -81,7 +82,7 @@ export function NextProbe({
           <button id="probe-unsure" type="button" className="btn" disabled={!isFresh} onClick={leaveOpen}>
             <kbd>o</kbd> cannot reach, or not sure
           </button>
-          {reading === pair ? (
+          {reading === pair && (
             <ReadingForm
               pair={pair}
               onLeave={() => setReading(undefined)}
@@ -89,8 +90,6 @@ export function NextProbe({
                 record({ kind: 'join', relation: 'through', pins, ...read }).then(() => setReading(undefined))
               }
             />
-          ) : (
-            <span className="font-mono text-[12px] text-ink-2">{pair}</span>
           )}
         </>
       }
@@ -133,8 +132,8 @@ function KeptLead({
           <button
             key={pin}
             type="button"
-            className="btn font-mono"
-            data-tone="small"
+            className="pin"
+            data-lit={beeps.includes(pin)}
             aria-pressed={beeps.includes(pin)}
             onClick={() => toggle(pin)}
           >
