@@ -4,6 +4,7 @@ import { firstStep, tracedSoFar } from '.';
 
 const PARTS: Readonly<Record<string, BoardPart>> = {
   J1: { ref: 'J1', kind: 'connector', role: 'mains-inlet', pins: { L: null, N: null } },
+  J0: { ref: 'J0', kind: 'connector', role: 'dc-input', pins: { '+': null, '-': null } },
   F1: { ref: 'F1', kind: 'fuse', pins: { '1': null, '2': null } },
   BR1: { ref: 'BR1', kind: 'bridge', pins: { AC1: null, AC2: null, '+': null, '-': null } },
   C1: {
@@ -34,6 +35,7 @@ test.each`
   ${'BR1 C1'}    | ${[]}                  | ${[]}                 | ${{ a: 'BR1.+', b: 'C1.+', question: 'Does pin + of BR1 go straight to the plus of C1?' }}
   ${'BR1 C1'}    | ${[['BR1.+', 'C1.+']]} | ${[]}                 | ${{ a: 'BR1.-', b: 'C1.-' }}
   ${'BR1 C9'}    | ${[]}                  | ${[]}                 | ${{ kind: 'log', what: expect.stringContaining('inlet') }}
+  ${'J0 C9'}     | ${[]}                  | ${[]}                 | ${{ kind: 'log', what: expect.stringContaining('choke') }}
   ${'C1 T1'}     | ${[]}                  | ${[]}                 | ${{ a: 'C1.+', b: 'T1.1' }}
   ${'Q1 T1'}     | ${[]}                  | ${[]}                 | ${{ a: 'Q1.D' }}
   ${'T1 D5'}     | ${[]}                  | ${[]}                 | ${{ a: 'T1.1', b: 'D5.A' }}

@@ -117,7 +117,8 @@ export function firstStep(board: Board): FirstStep | undefined {
         const [one, other] = [pinWords(first, splitPin(a)[1]), pinWords(second, splitPin(b)[1])];
         return { kind: 'probe', a, b, question: `Does ${one} go straight to ${other}?`, why };
       }
-  const missing = WANTED.find(({ end }) => !board.parts.some(end.is));
+  const [name] = unlogged(board);
+  const missing = WANTED.find((wanted) => wanted.name === name);
   return missing && { kind: 'log', what: missing.what, why: missing.why };
 }
 

@@ -2,12 +2,12 @@ import { practice } from '../../evidence';
 import { pinName, splitPin, type Board, type BoardPart, type NetPin } from '../../board';
 import { candidatesOf } from '../match/candidates';
 import type { Model } from '../model';
-import { judgeBoard } from '../partial/judge';
+import { judgeBoard, type Judgement } from '../partial/judge';
 import type { Sizes } from '../partial/score';
 import { recognise, type Recognition } from '../recognise';
 import { askedJoins, besideJoins, information, ROLE_WORTH, rolesAsked, wantedBy } from './asked';
 import { keyOf, pinNamed, plausibility, reach, type Candidate } from './candidate';
-import { explore, fieldOf } from './explore';
+import { explore, fieldOf, type Field } from './explore';
 import { pinClass } from './pinClass';
 import { sweepOf, type Sweep } from './sweep';
 import { pinWords } from './words';
@@ -40,57 +40,85 @@ export const nextProbes = (board: Board, count = 5, sizes?: Sizes): ProbeAdvice 
 /** The same for a board that was recognised already. */
 export function probesFrom({ model, stages }: Recognition, count: number, sizes?: Sizes): ProbeAdvice {
   const judged = judgeBoard(model, stages, sizes);
-  const { slots, open: entropy, toldBy } = judged;
   const field = fieldOf(model, judged);
-  const gains = new Map<string, Candidate>();
-  const pool = candidatesOf(model);
-  const primary = new Map(model.elements.switches.map((element) => [element.part, judged.facts.primary(element)]));
-  const mayDrive = (part: BoardPart) => Math.max(LEAST_DRIVING, primary.get(part) ?? 1);
-  for (const slot of slots) {
-    const asked = askedJoins(slot, pool, model, mayDrive);
-    const casting = rolesAsked(slot, pool, model, mayDrive);
-    for (const [key, { a, b, likelihood }] of asked) {
-      const told = information(slot.probabilities, likelihood) + ROLE_WORTH * (casting.get(key) ?? 0);
-      const gain = told * reach(a.part) * reach(b.part) * plausibility(a, b, model);
-      const wanted = wantedBy(slot.probabilities, likelihood);
-      const known = gains.get(key);
-      if (known) {
-        known.gain += gain;
-        known.asked += gain;
-        known.share = Math.max(known.share, wanted);
-      } else gains.set(key, { a, b, gain, asked: gain, share: Math.max(wanted, field.share(a, b)) });
-    }
-  }
-  explore(model, judged, field, gains);
-  for (const { a, b, gain } of besideJoins(judged.anchorless, model)) {
-    const key = keyOf(a, b, model);
-    const known = gains.get(key);
-    if (known) {
-      known.gain += gain;
-      known.asked += gain;
-    } else gains.set(key, { a, b, gain, asked: gain, share: field.share(a, b) });
-  }
-  for (const pair of model.board.unsure ?? []) {
-    const [a, b] = pair.map((name) => pinNamed(name, model.board));
-    if (a && b) gains.delete(keyOf(a, b, model));
-  }
-  const ranked = weighed([...gains.values()], model, toldBy)
-    .filter(({ gain }) => gain >= LEAST_GAIN)
-    .toSorted((one, other) => other.gain - one.gain)
+  const telling = withoutUnsure(tellingJoins(model, judged, field), model);
+  const best = weighed([...telling.values()], model, judged.toldBy).filter(({ gain }) => gain >= LEAST_GAIN);
+  const others = best.length > 0 ? telling : withoutUnsure(wayJoins(model, field), model);
+  const all = [...others.values()].toSorted((one, other) => other.gain - one.gain);
+  const ranked = (best.length > 0 ? best.toSorted((one, other) => other.gain - one.gain) : all)
     .flatMap((candidate) => openPair(candidate, model) ?? [])
     .slice(0, Math.max(count, 1))
     .map(({ a, b, gain }) => ({ a: handyPin(a, b, model), b: handyPin(b, a, model), gain }));
-  const others = [...gains.values()].toSorted((one, other) => other.gain - one.gain);
   return {
-    entropy,
+    entropy: judged.open,
     probes: ranked.map(({ a, b, gain }) => ({
       a: pinName(a),
       b: pinName(b),
       gain,
-      question: questionOf(a, b, others),
-      sweep: sweepOf(a, b, others, model),
+      question: questionOf(a, b, all),
+      sweep: sweepOf(a, b, all, model),
     })),
   };
+}
+
+/** Joins by pair of rails, with what they may tell of the circuit. */
+type Joins = Map<string, Candidate>;
+
+/** Joins that readings ask for, or that lead on from what is known. */
+function tellingJoins(model: Model, judged: Judgement, field: Field): Joins {
+  const joins: Joins = new Map();
+  const add = ({ a, b, asked, share }: Omit<Candidate, 'gain'>) => {
+    const key = keyOf(a, b, model);
+    const known = joins.get(key);
+    if (known) {
+      known.gain += asked;
+      known.asked += asked;
+      known.share = Math.max(known.share, share);
+    } else joins.set(key, { a, b, gain: asked, asked, share: Math.max(share, field.share(a, b)) });
+  };
+  const pool = candidatesOf(model);
+  const primary = new Map(model.elements.switches.map((element) => [element.part, judged.facts.primary(element)]));
+  const mayDrive = (part: BoardPart) => Math.max(LEAST_DRIVING, primary.get(part) ?? 1);
+  for (const slot of judged.slots) {
+    const casting = rolesAsked(slot, pool, model, mayDrive);
+    for (const [key, { a, b, likelihood }] of askedJoins(slot, pool, model, mayDrive)) {
+      const told = information(slot.probabilities, likelihood) + ROLE_WORTH * (casting.get(key) ?? 0);
+      const asked = told * reach(a.part) * reach(b.part) * plausibility(a, b, model);
+      add({ a, b, asked, share: wantedBy(slot.probabilities, likelihood) });
+    }
+  }
+  explore(model, judged, field, joins);
+  for (const { a, b, gain } of besideJoins(judged.anchorless, model)) add({ a, b, asked: gain, share: 0 });
+  return joins;
+}
+
+/** Joins of pins that lead nowhere yet, once the circuit is known: they make the way of the power whole. */
+function wayJoins(model: Model, { pins, share }: Field): Joins {
+  const { rails } = model;
+  const railOf = ({ part, pin }: NetPin) => rails.at(part, pin);
+  const isAlone = (pin: NetPin) =>
+    pin.part.kind !== 'ic' && rails.on(railOf(pin)).length === 1 && !rails.closed(railOf(pin));
+  const joins: Joins = new Map();
+  for (const a of pins.filter(isAlone))
+    for (const b of pins) {
+      const key = keyOf(a, b, model);
+      if (b.part === a.part || joins.has(key) || rails.relation(railOf(a), railOf(b)) !== 'unknown') continue;
+      const likely = share(a, b);
+      if (likely > 0) joins.set(key, { a, b, gain: WAY_WORTH * likely, asked: 0, share: likely });
+    }
+  return joins;
+}
+
+/** What a join tells that only makes the way of the power whole, in bits: less than any that tells of the circuit. */
+const WAY_WORTH = 1e-3;
+
+/** Without the pairs that a person could not tell of. */
+function withoutUnsure(joins: Joins, model: Model): Joins {
+  for (const pair of model.board.unsure ?? []) {
+    const [a, b] = pair.map((name) => pinNamed(name, model.board));
+    if (a && b) joins.delete(keyOf(a, b, model));
+  }
+  return joins;
 }
 
 /** A transistor that is no power switch by its looks may be one all the same. */

@@ -1,4 +1,5 @@
-import { netsOf } from '../../board';
+import { netsOf, type Board, type BoardPart, type PinPair } from '../../board';
+import { analyse } from '../analyse';
 import { BOARD_SETS } from '../fixtures/leftOut';
 import { tracedSoFar } from '../tracing/order';
 import { areJoined, nextProbes, withAnswer } from './nextProbes';
@@ -31,4 +32,35 @@ test('a drain is held while the pins of the transformer are touched', () => {
   const { hold, pins } = probe?.sweep ?? { hold: '', pins: [] };
   expect(hold).toMatch(/\.[DC]$|^U\d/);
   expect(pins.filter((pin) => pin.startsWith('T')).length).toBeGreaterThanOrEqual(3);
+});
+
+test('once the circuit is known, what leads nowhere yet on the way of the power is asked for', () => {
+  const [plus, drain] = ['C1.+', 'Q1.D'];
+  const part = (ref: string, kind: BoardPart['kind'], pins: string, more: Partial<BoardPart> = {}): BoardPart => ({
+    ref,
+    kind,
+    pins: Object.fromEntries(pins.split(' ').map((pin) => [pin, null])),
+    ...more,
+  });
+  const can = { subtype: 'electrolytic', value: { capacitance: 1e-4, voltage: 35 } };
+  const nets = ['J1.- C1.- D1.A C2.- J2.-', 'Q1.S D1.K L1.1', 'L1.2 C2.+ J2.+', 'J1.+ C1.+'].map((net) =>
+    net.split(' '),
+  );
+  const board: Board = {
+    nameplate: { input: { kind: 'dc', vMin: 24, vMax: 24 }, outputs: [{ v: 5, i: 2 }] },
+    parts: [
+      part('J1', 'connector', '+ -', { role: 'dc-input' }),
+      part('J2', 'connector', '+ -', { role: 'output' }),
+      part('C1', 'capacitor', '+ -', can),
+      part('C2', 'capacitor', '+ -', can),
+      part('L1', 'inductor', '1 2', { value: { inductance: 4.7e-5 } }),
+      part('D1', 'diode', 'A K', { subtype: 'schottky' }),
+      part('Q1', 'nmos', 'G D S'),
+    ],
+    joined: nets.flatMap(([first = '', ...others]) => others.map((pin): PinPair => [first, pin])),
+  };
+  expect(analyse(board).likeliest).toEqual(['buck']);
+  const [probe] = nextProbes(board, 1).probes;
+  expect([probe?.a, probe?.b].toSorted()).toEqual([plus, drain]);
+  expect(nextProbes(withAnswer(board, plus, drain, true), 1).probes).toEqual([]);
 });

@@ -58,7 +58,7 @@ export function NextProbe({
   }
   return (
     <Next
-      label="Probe next, it tells most"
+      label={entropy < SETTLED ? 'Probe next, for the way of the power' : 'Probe next, it tells most'}
       actions={
         <>
           <Shortcuts
