@@ -127,6 +127,16 @@ const LOOSE = [INLET, OUTLET, CHIP, BULK, transformer('1 2 3 4')];
 const HALVES = [...LOOSE, primary('Q1'), { ...primary('Q2'), pins: { G: null, D: null, S: null } }].map((entry) =>
   entry.ref === 'Q1' ? { ...entry, pins: { G: null, D: null, S: null } } : entry,
 );
+/** One of two transistors is at a winding. */
+const AT_WINDING = [
+  INLET,
+  OUTLET,
+  CHIP,
+  BULK,
+  transformer('1 2=sw 3 4'),
+  part('Q1', 'nmos', 'G D=sw S', { marking: '10N65' }),
+  part('Q2', 'nmos', 'G D S', { marking: '10N65' }),
+];
 const every = (ones: readonly string[], others: readonly string[]) =>
   ones.flatMap((one) => others.map((other) => [one, other] as const));
 const T1 = ['T1.1', 'T1.2', 'T1.3', 'T1.4'];
@@ -149,6 +159,26 @@ const RULED_OUT: readonly (readonly [
       ['Q2.S', 'Q1.D'],
     ],
     'llc-half-bridge',
+    'T1',
+  ],
+  [
+    'Second switch in a row with it ruled out',
+    AT_WINDING,
+    [
+      ['Q2.S', 'T1.2'],
+      ['Q2.D', 'T1.1'],
+    ],
+    'llc-half-bridge',
+    'T1',
+  ],
+  [
+    'Second switch at its other end ruled out',
+    AT_WINDING,
+    [
+      ['Q2.S', 'T1.1'],
+      ['Q2.D', 'T1.2'],
+    ],
+    'two-switch-flyback',
     'T1',
   ],
   [
@@ -233,6 +263,8 @@ test('two windings that a capacitor may still couple are no sure transformer, an
   const placed = part('C2', 'capacitor', '1=out 2=gnd', { subtype: 'ceramic', value: { capacitance: 1e-5 } });
   expect(flyback({ parts })).toBeLessThan(flyback({ parts: [...parts.slice(0, -1), placed] }));
   expect(nextProbes({ parts }, 5).probes.some(({ a, b }) => /^C2/.test(a) || /^C2/.test(b))).toBe(true);
+  const atDiode: Board = { parts, joined: [['C2.1', 'T1.3']] };
+  expect(flyback(atDiode)).toBeLessThan(0.7 * flyback({ parts }));
   expect(
     flyback({
       parts,

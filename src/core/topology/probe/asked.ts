@@ -132,7 +132,7 @@ export function information(probabilities: readonly number[], likelihood: readon
   return Math.max(0, binaryEntropy(joined) - given);
 }
 
-/** Of the ends of parts that tell of a stage without a magnetic part, so many are where the stage would have them. */
+/** What a bit about a stage without a magnetic part is worth, shared among the joins that would tell of it. */
 const BESIDE_WORTH = 1.5;
 
 /** Joins of the parts that tell of a stage without a magnetic part with its rectifiers, each with what it is worth in bits. */

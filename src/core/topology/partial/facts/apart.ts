@@ -137,9 +137,10 @@ function partnersApart(board: BoardFacts, anchor: BoardPart, sheet: FactSheet): 
           row.add(other.share, relationOf(board, own.hi === here ? other.lo : other.hi, here));
           opposite.add(other.share, relationOf(board, own.hi === here ? other.lo : other.hi, there));
         }
-        if (!IN_A_ROW.some((name) => sheet.grade(name) > 0)) raise(sheet, 'no switch in a row with the one at it', row);
+        if (!IN_A_ROW.some((name) => sheet.grade(name) > 0))
+          raise(sheet, 'second switch in a row with it ruled out', row);
         if (sheet.grade('switches at both ends of a winding') === 0)
-          raise(sheet, 'no switch at its other end', opposite);
+          raise(sheet, 'second switch at its other end ruled out', opposite);
       }
   }
 }
