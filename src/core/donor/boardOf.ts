@@ -81,7 +81,7 @@ export function boardOf({
 }
 
 /** Pins of one part that read through each other are one winding, in the order in which they were read. */
-function windingsFrom(facts: readonly ProbedFact[]): ReadonlyMap<string, readonly (readonly string[])[]> {
+export function windingsFrom(facts: readonly ProbedFact[]): ReadonlyMap<string, readonly (readonly string[])[]> {
   const found = new Map<string, string[][]>();
   for (const { relation, a, b } of facts) {
     const [[ref, first], [other, second]] = [splitPin(a), splitPin(b)];

@@ -18,7 +18,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   derating: 1,
   design: 5,
   diagnose: 30,
-  donor: 1,
+  donor: 2,
   evidence: 1,
   findings: 13,
   harvest: 16,

@@ -48,6 +48,7 @@ export interface Refusals {
   readonly 'all-measured-dead': NoData;
   readonly 'part-not-logged': { readonly ref: string };
   readonly 'fuse-ends': { readonly ref: string };
+  readonly 'beeps-through': { readonly a: string; readonly b: string };
   readonly 'part-exists': { readonly ref: string };
   readonly 'part-differs': { readonly changes: readonly string[] };
   readonly 'part-in-stock': { readonly ref: string };
@@ -191,6 +192,8 @@ const TEXT: { readonly [C in RefusalCode]: (data: Refusals[C]) => string } = {
   'part-not-logged': ({ ref }) => `${ref} is not logged on this donor.`,
   'fuse-ends': ({ ref }) =>
     `${ref} beeps from end to end: that is a whole fuse, no joint. Type what it reads, like ${ref.toLowerCase()} measures 0.1, or note the wire that bridges it.`,
+  'beeps-through': ({ a, b }) =>
+    `${a} and ${b} are ends of one part, and the meter beeps through it. Choose the one that reads nearer to 0 Ω, or leave both open.`,
   'part-exists': ({ ref }) => `There is a part ${ref} already.`,
   'part-differs': ({ changes }) => `${changes.join(' ')} If it is another part, give it a reference of its own.`,
   'part-in-stock': ({ ref }) => `${ref} is in stock; take it out there.`,

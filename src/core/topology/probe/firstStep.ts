@@ -1,5 +1,5 @@
 import { netsOf, splitPin, type Board, type BoardKind, type BoardPart } from '../../board';
-import { pinWords } from './words';
+import { joinQuestion } from './words';
 
 /** What to do on a board of which so little is known that no probe tells more than another. */
 export type FirstStep =
@@ -114,8 +114,8 @@ export function firstStep(board: Board): FirstStep | undefined {
         const [a, b] = [pinOf(first, from), pinOf(second, to)];
         // One beep is enough to know where a part begins.
         if (!a || !b || !isOpen(a, b) || isPlaced(board, a) || isPlaced(board, b)) continue;
-        const [one, other] = [pinWords(first, splitPin(a)[1]), pinWords(second, splitPin(b)[1])];
-        return { kind: 'probe', a, b, question: `Does ${one} go straight to ${other}?`, why };
+        const question = joinQuestion({ part: first, pin: splitPin(a)[1] }, { part: second, pin: splitPin(b)[1] });
+        return { kind: 'probe', a, b, question, why };
       }
   const [name] = unlogged(board);
   const missing = WANTED.find((wanted) => wanted.name === name);

@@ -10,7 +10,7 @@ import { keyOf, pinNamed, plausibility, reach, type Candidate } from './candidat
 import { explore, fieldOf, type Field } from './explore';
 import { pinClass } from './pinClass';
 import { sweepOf, type Sweep } from './sweep';
-import { pinWords } from './words';
+import { joinQuestion } from './words';
 
 export interface Probe {
   readonly a: string;
@@ -55,7 +55,7 @@ export function probesFrom({ model, stages }: Recognition, count: number, sizes?
       a: pinName(a),
       b: pinName(b),
       gain,
-      question: questionOf(a, b, all),
+      question: joinQuestion(a, b),
       sweep: sweepOf(a, b, all, model),
     })),
   };
@@ -208,13 +208,6 @@ function handyPin(pin: NetPin, other: NetPin, { nets }: Model): NetPin {
   const on = nets.pins[nets.of(pinName(pin))] ?? [];
   const store = on.find(({ part, pin: name }) => part.kind === 'capacitor' && (name === '+' || name === '-'));
   return store && on.length > 2 && store.part !== other.part ? store : pin;
-}
-
-/** The question as a person would ask it; with the runner-up from the same pin where there is one. */
-function questionOf(a: NetPin, b: NetPin, all: readonly { a: NetPin; b: NetPin }[]): string {
-  const other = all.find((entry) => entry.a.part === a.part && entry.a.pin === a.pin && entry.b.part !== b.part);
-  const start = `Does ${pinWords(a.part, a.pin)} go straight to ${pinWords(b.part, b.pin)}`;
-  return other ? `${start}, or to ${other.b.part.ref}?` : `${start}?`;
 }
 
 /** A board with the answer to a probe added. */

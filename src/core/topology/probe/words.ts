@@ -1,4 +1,4 @@
-import type { BoardPart } from '../../board';
+import type { BoardPart, NetPin } from '../../board';
 
 /** Names of pins as a person calls them while holding a probe. */
 const PIN_WORDS: Partial<Record<BoardPart['kind'], Readonly<Record<string, string>>>> = {
@@ -23,3 +23,7 @@ export function pinWords(part: BoardPart, pin: string): string {
     return `end ${pin} of ${part.ref}`;
   return `pin ${pin} of ${part.ref}`;
 }
+
+/** The question of a meter's lead at each of two pins. */
+export const joinQuestion = (a: NetPin, b: NetPin): string =>
+  `Does ${pinWords(a.part, a.pin)} go straight to ${pinWords(b.part, b.pin)}?`;

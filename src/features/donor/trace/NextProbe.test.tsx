@@ -59,17 +59,18 @@ test.each([
   expect(record).toHaveBeenCalledWith({ kind: 'join', relation, pins: ['Q1.D', 'T1.2'] });
 });
 
-test.each<[chosen: string[], said: string, beeps: string[], silent: string[]]>([
-  [[], 'none of them beeps', [], ['T1.2', 'T1.1', 'D3.A']],
-  [['T1.1'], 'the others do not', ['T1.1'], ['T1.2', 'D3.A']],
-  [['T1.1', 'T1.2', 'T1.1'], 'the others do not', ['T1.2'], ['T1.1', 'D3.A']],
-  [['T1.2', 'T1.1', 'D3.A'], 'all of them beep', ['T1.2', 'T1.1', 'D3.A'], []],
-])('with one lead kept, %j touched and found to beep, t records that %s', async (chosen, said, beeps, silent) => {
+test.each<[tapped: string[], said: string, beeps: string[], silent: string[], open: string[]]>([
+  [[], 'none of them beeps', [], ['T1.2', 'T1.1', 'D3.A'], []],
+  [['T1.1'], 'the others do not', ['T1.1'], ['T1.2', 'D3.A'], []],
+  [['T1.1', 'T1.2', 'T1.1'], 'the others do not', ['T1.2'], ['D3.A'], ['T1.1']],
+  [['T1.1', 'T1.1', 'T1.1'], 'none of them beeps', [], ['T1.2', 'T1.1', 'D3.A'], []],
+  [['T1.2', 'T1.1', 'D3.A', 'D3.A'], 'that is all', ['T1.2', 'T1.1'], [], ['D3.A']],
+])('with one lead kept and %j tapped, t records: %s', async (tapped, said, beeps, silent, open) => {
   const { user } = asks();
-  for (const pin of chosen) await user.click(screen.getByRole('button', { name: pin }));
+  for (const pin of tapped) await user.click(screen.getByRole('button', { name: RegExp(`^${pin}: `) }));
   expect(screen.getByRole('button', { name: `t ${said}` })).toBeTruthy();
   await user.keyboard('t');
-  expect(record).toHaveBeenCalledWith({ kind: 'touched', hold: 'Q1.D', beeps, silent });
+  expect(record).toHaveBeenCalledWith({ kind: 'touched', hold: 'Q1.D', beeps, silent, open });
 });
 
 test('a probe that leads to one pin alone asks for no more', () => {

@@ -108,6 +108,10 @@ export function NextProbe({
   );
 }
 
+/** What is said of a pin that is touched, in the order in which a tap leads on. */
+const SAYINGS = ['does not beep', 'beeps', 'left open'] as const;
+type Saying = (typeof SAYINGS)[number];
+
 /** One lead stays where it is; which of the pins that are touched beep is told at once. */
 function KeptLead({
   sweep: { hold, pins },
@@ -118,14 +122,17 @@ function KeptLead({
   isFresh: boolean;
   record: (entry: TracedEntry) => Promise<void>;
 }) {
-  const [beeps, setBeeps] = useState<readonly string[]>([]);
-  const silent = pins.filter((pin) => !beeps.includes(pin));
-  const toggle = (pin: string) =>
-    setBeeps(beeps.includes(pin) ? beeps.filter((other) => other !== pin) : [...beeps, pin]);
+  const [said, setSaid] = useState<Readonly<Record<string, Saying>>>({});
+  const sayingOf = (pin: string) => said[pin] ?? 'does not beep';
+  const those = (saying: Saying) => pins.filter((pin) => sayingOf(pin) === saying);
+  const [beeps, silent, open] = [those('beeps'), those('does not beep'), those('left open')];
+  const next = (pin: string) => SAYINGS[(SAYINGS.indexOf(sayingOf(pin)) + 1) % SAYINGS.length] ?? 'does not beep';
   return (
     <span className="mt-2 block text-[13px] font-normal">
       <span id="kept-lead">
-        Quicker: keep one lead on <span className="ref">{hold}</span> and touch all of these. Choose each that beeps.
+        Quicker: keep one lead on <span className="ref">{hold}</span> and touch each of these. Press once on what reads
+        0&nbsp;Ω, twice on what you cannot reach. Through a winding, a coil or a shunt the meter beeps too; that does
+        not count.
       </span>
       <span role="group" aria-labelledby="kept-lead" className="mt-1.5 flex flex-wrap items-center gap-1.5">
         {pins.map((pin) => (
@@ -133,23 +140,28 @@ function KeptLead({
             key={pin}
             type="button"
             className="pin"
-            data-lit={beeps.includes(pin)}
-            aria-pressed={beeps.includes(pin)}
-            onClick={() => toggle(pin)}
+            data-lit={sayingOf(pin) === 'beeps'}
+            aria-label={`${pin}: ${sayingOf(pin)}`}
+            onClick={() => setSaid({ ...said, [pin]: next(pin) })}
           >
             {pin}
+            {sayingOf(pin) !== 'does not beep' && ` ${sayingOf(pin)}`}
           </button>
         ))}
-        <Shortcuts keys={[{ key: 't', label: 'all of them are touched, record what beeps', press: 'lead-kept' }]} />
+        <Shortcuts keys={[{ key: 't', label: 'all of them are touched, record what is said', press: 'lead-kept' }]} />
         <button
           id="lead-kept"
           type="button"
           className="btn"
           disabled={!isFresh}
-          onClick={() => void record({ kind: 'touched', hold, beeps: [...beeps], silent })}
+          onClick={() => void record({ kind: 'touched', hold, beeps, silent, open })}
         >
           <kbd>t</kbd>{' '}
-          {beeps.length === 0 ? 'none of them beeps' : silent.length === 0 ? 'all of them beep' : 'the others do not'}
+          {silent.length === pins.length
+            ? 'none of them beeps'
+            : silent.length === 0
+              ? 'that is all'
+              : 'the others do not'}
         </button>
       </span>
     </span>

@@ -114,18 +114,32 @@ test('what a person fixes goes before the evidence, is fixed again, and is let g
   expect((await view()).board.fixed).toEqual([{ ref: 'Q1', as: 'rectifier' }]);
 });
 
-test.each([
-  [['T1.2'], ['T1.1', 'C3.+'], 'Q1.D beeps with T1.2, not with T1.1, C3.+.'],
-  [['T1.2'], [], 'Q1.D beeps with T1.2.'],
-  [[], ['T1.1'], 'Q1.D does not beep with T1.1.'],
-])('one lead kept: %j beep and %j do not, told in one step', async (beeps, silent, message) => {
-  const before = (await view()).facts.length;
-  const outcome = await recordTraced(fixture.app, code, { kind: 'touched', hold: 'Q1.D', beeps, silent });
+test.each<[beeps: string[], silent: string[], open: string[], message: string]>([
+  [['T1.2'], ['T1.1', 'C3.+'], [], 'Q1.D beeps with T1.2; does not beep with T1.1, C3.+.'],
+  [['T1.2'], [], ['D3.A'], 'Q1.D beeps with T1.2; is left open with D3.A.'],
+  [[], ['T1.1'], [], 'Q1.D does not beep with T1.1.'],
+])('one lead kept: %j beep, %j do not, %j are left open, in one step', async (beeps, silent, open, message) => {
+  const outcome = await recordTraced(fixture.app, code, { kind: 'touched', hold: 'Q1.D', beeps, silent, open });
   expect(outcome).toMatchObject({ ok: true, message });
-  const { board, facts } = await view();
-  expect(facts).toHaveLength(before + beeps.length + silent.length);
-  for (const pin of beeps) expect(board.joined).toContainEqual(['Q1.D', pin]);
-  for (const pin of silent) expect(board.separate).toContainEqual(['Q1.D', pin]);
+  const pairs = (pins: readonly string[]) => pins.map((pin) => ['Q1.D', pin]);
+  const { joined, separate, unsure } = (await view()).board;
+  expect({ joined, separate, unsure }).toEqual({
+    joined: pairs(beeps),
+    separate: pairs(silent),
+    unsure: pairs(open),
+  });
+  await undoLatest(fixture.app, code);
+  expect((await view()).facts).toEqual([]);
+});
+
+test('both ends of a winding beep through it, and are not taken for joined', async () => {
+  const entry = { kind: 'touched', hold: 'Q1.D', beeps: ['T1.1', 'T1.2'], silent: [], open: [] } as const;
+  const outcome = await recordTraced(fixture.app, code, { ...entry, beeps: [...entry.beeps], silent: [], open: [] });
+  expect(outcome).toMatchObject({
+    ok: false,
+    problems: [{ message: expect.stringContaining('beeps through') as string }],
+  });
+  expect((await view()).facts).toEqual([]);
 });
 
 test('pins that nobody could tell of are not asked for again until that is taken back', async () => {

@@ -1,9 +1,10 @@
 import { splitPin } from '../../../core/board';
+import { beepsThrough } from '../../../core/donor';
 import { knownPart } from '../shared/knownPart';
 import { traceRecords } from './records';
 import type { TracedEntry } from './schema';
 import type { AppContext } from '../../../db/context';
-import { addBoardFact, findBoardFact } from '../../../db/repositories/boardFacts';
+import { addBoardFact, findBoardFact, listBoardFacts } from '../../../db/repositories/boardFacts';
 import { refuse, run, type Outcome } from '../../../services/command';
 
 /** Deletes one thing the meter was said to have told; it can be undone. */
@@ -27,10 +28,17 @@ export function recordTraced(app: AppContext, code: string, entry: TracedEntry):
       return `${await traceRecords.sweep.write(edit, entry)}.`;
     }
     if (entry.kind === 'touched') {
-      const { hold, beeps, silent } = entry;
-      for (const pin of [hold, ...beeps, ...silent]) await knownPart(edit, splitPin(pin)[0]);
+      const { hold, beeps, silent, open } = entry;
+      const kinds = new Map<string, string>();
+      for (const pin of [hold, ...beeps, ...silent, ...open]) {
+        const part = await knownPart(edit, splitPin(pin)[0]);
+        kinds.set(part.ref, part.kind);
+      }
+      const ends = beepsThrough([hold, ...beeps], kinds, await listBoardFacts(edit.tx, edit.donorId));
+      if (ends) return refuse('beeps-through', { a: ends[0], b: ends[1] });
       for (const b of beeps) await addBoardFact(edit, { relation: 'joined', a: hold, b });
       for (const b of silent) await addBoardFact(edit, { relation: 'separate', a: hold, b });
+      for (const b of open) await addBoardFact(edit, { relation: 'unsure', a: hold, b });
       return sayTouched(entry);
     }
     for (const pin of entry.pins) await knownPart(edit, splitPin(pin)[0]);
@@ -51,7 +59,11 @@ export function recordTraced(app: AppContext, code: string, entry: TracedEntry):
   });
 }
 
-function sayTouched({ hold, beeps, silent }: Extract<TracedEntry, { kind: 'touched' }>): string {
-  if (beeps.length === 0) return `${hold} does not beep with ${silent.join(', ')}.`;
-  return `${hold} beeps with ${beeps.join(', ')}${silent.length > 0 ? `, not with ${silent.join(', ')}` : ''}.`;
+function sayTouched({ hold, beeps, silent, open }: Extract<TracedEntry, { kind: 'touched' }>): string {
+  const said = [
+    beeps.length > 0 ? `beeps with ${beeps.join(', ')}` : '',
+    silent.length > 0 ? `does not beep with ${silent.join(', ')}` : '',
+    open.length > 0 ? `is left open with ${open.join(', ')}` : '',
+  ].filter((text) => text !== '');
+  return `${hold} ${said.join('; ')}.`;
 }

@@ -23,6 +23,8 @@ export const tracedEntry = z.discriminatedUnion('kind', [
     hold: pin,
     beeps: z.array(pin).max(TOUCHED_AT_MOST),
     silent: z.array(pin).max(TOUCHED_AT_MOST),
+    // What could not be reached, or told.
+    open: z.array(pin).max(TOUCHED_AT_MOST),
   }),
   z.object({ kind: z.literal('unsure'), pins: z.tuple([pin, pin]) }),
   z.object({
