@@ -108,6 +108,7 @@ export const WEIGHTS: Readonly<Record<string, Readonly<Record<string, number>>>>
   'coupling capacitor at its switched end': { coupled: 2, isolated: -1.5 },
   'coupling capacitor at its rectified end': { coupled: 2.5, isolated: -2 },
   'drives thyristor': { none: 3, isolated: -2, lamp: -1 },
+  'winding at the cathodes of thyristors': { none: 1.5, isolated: -1 },
   'coupled chokes': { coupled: 3, none: -0.5 },
   'sepic diode': { sepic: 1.8 },
   'cuk diode': { cuk: 1.8 },

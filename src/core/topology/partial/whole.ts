@@ -14,19 +14,22 @@ export interface ScoredAnchor {
 
 /**
  * What a reading of the whole board costs where the parts do not suffice for it or are left over, in nats: a switch
- * too few or too many, a stage without a chip to command it, an output choke too few, no stage at all, a second large
- * isolated stage, a second front end, one coupled choke alone, and two of different kinds.
+ * too few or too many, a stage without a chip to command it, an output choke too few, a converter that lies where the
+ * output choke of another would, no stage at all, a second large isolated stage, a second front end, one coupled choke
+ * alone, two of different kinds, and outputs of a sign that no stage gives.
  */
 const COST = practice({
   switchMissing: 1.2,
   switchLeft: 0.6,
   chipMissing: 0.9,
   chokeMissing: 2.5,
+  chokeElsewhere: 2,
   nothing: 4,
   secondLarge: 1.5,
   secondFrontEnd: 3,
   coupledAlone: 1,
   coupledMixed: 1.5,
+  signMissing: 1,
 });
 /**
  * Flattens the probabilities of whole readings, the more the less is traced, and while the list is still being written:
@@ -41,6 +44,8 @@ const BEAM = 400;
 const NEEDS_OUTPUT_CHOKE: ReadonlySet<SlotClass> = new Set(
   SLOT_CLASSES.filter((name) => TRAITS[name].includes('choke')),
 );
+/** Cells whose output lies below the ground that it shares with the input. */
+const TURNS_OVER: ReadonlySet<SlotClass> = new Set(['inverting-buck-boost', 'cuk']);
 /** Share of a chip that a stage needs: two cells, or a cell and another stage, often share one. */
 const CHIPS_NEEDED: Partial<Record<SlotClass, number>> = practice({
   none: 0,
@@ -130,12 +135,21 @@ function costOf(
   const free = reading.filter(({ name, anchor }) => name === 'none' && mayServeOutput(anchor)).length;
   const chokes = count((name) => NEEDS_OUTPUT_CHOKE.has(name));
   cost += COST.chokeMissing * Math.max(0, chokes - free) * (list.chokes === 0 && list.parts < 15 ? 0.3 : 1);
+  if (chokes > 0)
+    for (const { name, anchor } of reading)
+      if (name !== 'none') cost += COST.chokeElsewhere * anchor.sheet.grade('winding used as output choke');
   if (!hasOther && count((name) => name !== 'none') === 0) cost += COST.nothing;
   cost += COST.secondFrontEnd * Math.max(0, count((name) => name === 'boost-pfc') - 1);
   const large = count((name) => TRAITS[name].includes('two') || name === 'full-bridge');
   cost += COST.secondLarge * Math.max(0, large - 1);
   if (sepics + cuks === 1 && list.chokes + list.transformers > 1) cost += COST.coupledAlone;
-  if (sepics === 1 && cuks === 1) cost += COST.coupledMixed;
+  const hasBothSigns = list.negativeOutputs > 0 && list.negativeOutputs < list.outputs;
+  if (sepics === 1 && cuks === 1 && !hasBothSigns) cost += COST.coupledMixed;
+  const gives = count((name) => TRAITS[name].includes('cell'));
+  if (hasBothSigns && gives > 0 && count((name) => TRAITS[name].includes('isolated')) === 0) {
+    const turned = count((name) => TURNS_OVER.has(name));
+    if (turned === 0 || turned === gives) cost += COST.signMissing;
+  }
   return cost;
 }
 

@@ -107,6 +107,8 @@ function transformerFacts(board: BoardFacts, anchor: BoardPart, known: number, s
   sheet.note('drives several gates', gateEnds >= 2);
   const thyristors = own.flatMap(({ rails: at }) => at.flatMap((rail) => thyristorsBehind(board, rail)));
   sheet.note('drives thyristor', thyristors.length > 0, ...thyristors);
+  const held = own.flatMap(({ rails: at }) => [at[0] ?? -1, at.at(-1) ?? -1].flatMap((rail) => cathodesOn(board, rail)));
+  sheet.note('winding at the cathodes of thyristors', held.length > 0, ...held);
   const isRectified = sheet.grade('winding rectified') > 0;
   sheet.note(
     'drives gates and nothing else',
@@ -143,11 +145,14 @@ function transformerFacts(board: BoardFacts, anchor: BoardPart, known: number, s
   sheet.note('few pins, not the largest', pins <= 4 && !isLargest);
 }
 
-/** Whether a rail drives the gate of a likely power switch, straight or over a small part. */
+/**
+ * Whether a rail drives the gate of a likely power switch, straight or over a small part. What leads to the gate from the
+ * foot of its own switch holds it off.
+ */
 function drivesGate({ rails, primary }: BoardFacts, rail: number): boolean {
   const facts = rails[rail];
   if (!facts) return false;
-  const hasGate = (far: number) => (rails[far]?.gates.length ?? 0) > 0;
+  const hasGate = (far: number) => rails[far]?.gates.some(({ lo }) => lo !== rail) ?? false;
   return (
     facts.gates.some((element) => primary(element) > 0.3) ||
     facts.resistors.some(({ part, far }) => (part.value?.resistance ?? 100) < GATE_OHMS_BELOW && hasGate(far)) ||
@@ -177,6 +182,12 @@ function thyristorsBehind({ model, rails }: BoardFacts, rail: number): readonly 
       .on(at)
       .flatMap(({ part, pin }) => (pin === 'G' && (part.kind === 'scr' || part.kind === 'triac') ? [part] : [])),
   );
+}
+
+/** Thyristors of which two or more have their cathode on a rail: what drives them all refers to it. */
+function cathodesOn({ model }: BoardFacts, rail: number): readonly BoardPart[] {
+  const held = model.rails.on(rail).flatMap(({ part, pin }) => (part.kind === 'scr' && pin === 'K' ? [part] : []));
+  return held.length >= 2 ? held : [];
 }
 
 function chokeKindFacts({ value }: BoardPart, sheet: FactSheet): void {
