@@ -255,7 +255,7 @@ function dropper(facts: BoardFacts): readonly SuggestedStage[] {
   if (
     list.transformers + list.largeChokes > 0 ||
     list.hasTriac ||
-    list.hasThyristor ||
+    list.thyristors > 0 ||
     !large ||
     rectifiers.length === 0
   )

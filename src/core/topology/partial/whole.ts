@@ -16,7 +16,7 @@ export interface ScoredAnchor {
  * What a reading of the whole board costs where the parts do not suffice for it or are left over, in nats: a switch
  * too few or too many, a stage without a chip to command it, an output choke too few, a converter that lies where the
  * output choke of another would, no stage at all, a second large isolated stage, a second front end, one coupled choke
- * alone, two of different kinds, and outputs of a sign that no stage gives.
+ * alone, two of different kinds, outputs of a sign that no stage gives, and more discharges than thyristors.
  */
 const COST = practice({
   switchMissing: 1.2,
@@ -30,6 +30,7 @@ const COST = practice({
   coupledAlone: 1,
   coupledMixed: 1.5,
   signMissing: 1,
+  thyristorMissing: 2,
 });
 /**
  * Flattens the probabilities of whole readings, the more the less is traced, and while the list is still being written:
@@ -143,6 +144,8 @@ function costOf(
   const large = count((name) => TRAITS[name].includes('two') || name === 'full-bridge');
   cost += COST.secondLarge * Math.max(0, large - 1);
   if (sepics + cuks === 1 && list.chokes + list.transformers > 1) cost += COST.coupledAlone;
+  cost +=
+    COST.thyristorMissing * Math.max(0, count((name) => name === 'capacitor-discharge') - Math.max(1, list.thyristors));
   const hasBothSigns = list.negativeOutputs > 0 && list.negativeOutputs < list.outputs;
   if (sepics === 1 && cuks === 1 && !hasBothSigns) cost += COST.coupledMixed;
   const gives = count((name) => TRAITS[name].includes('cell'));

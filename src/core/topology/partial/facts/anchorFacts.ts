@@ -107,7 +107,9 @@ function transformerFacts(board: BoardFacts, anchor: BoardPart, known: number, s
   sheet.note('drives several gates', gateEnds >= 2);
   const thyristors = own.flatMap(({ rails: at }) => at.flatMap((rail) => thyristorsBehind(board, rail)));
   sheet.note('drives thyristor', thyristors.length > 0, ...thyristors);
-  const held = own.flatMap(({ rails: at }) => [at[0] ?? -1, at.at(-1) ?? -1].flatMap((rail) => cathodesOn(board, rail)));
+  const held = own.flatMap(({ rails: at }) =>
+    [at[0] ?? -1, at.at(-1) ?? -1].flatMap((rail) => cathodesOn(board, rail)),
+  );
   sheet.note('winding at the cathodes of thyristors', held.length > 0, ...held);
   const isRectified = sheet.grade('winding rectified') > 0;
   sheet.note(
@@ -231,6 +233,7 @@ function listFacts({ list, isMains, isDcFed }: BoardFacts, anchor: BoardPart, sh
   note('two power switches', switches === 2);
   note('three power switches', switches === 3);
   note('four power switches or more', switches >= 4);
+  note('bipolar power switches', list.hasBipolarPower);
   note('switcher on the board', list.switchers > 0);
   const hasChip = list.switchers + list.controllers + list.unknownChips + list.drivers > 0;
   note('no chip on the board', !hasChip && list.parts > 10);
@@ -254,8 +257,8 @@ function listFacts({ list, isMains, isDcFed }: BoardFacts, anchor: BoardPart, sh
   note('large ceramic capacitors', list.couplingCeramics >= 2);
   note('lamp connector on the board', list.hasLamp);
   note('no lamp connector on the board', !list.hasLamp);
-  note('thyristor on the board', list.hasThyristor);
-  note('no thyristor on the board', !list.hasThyristor);
+  note('thyristor on the board', list.thyristors > 0);
+  note('no thyristor on the board', list.thyristors === 0);
   const { watts } = list;
   note('output up to 12 W', isMains && watts > 0 && watts <= WATTS.small);
   note('output of 12 to 75 W', isMains && watts > WATTS.small && watts <= WATTS.middle);

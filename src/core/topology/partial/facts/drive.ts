@@ -273,7 +273,7 @@ function seriesFacts(
 ): void {
   if (end.here.still) return;
   const { rails, primary } = board;
-  for (const { rail, depth, capacitor } of seriesOf(board, end.a, anchor)) {
+  for (const { rail, depth, capacitor, inductance } of seriesOf(board, end.a, anchor)) {
     const facts = rails[rail];
     if (depth === 0 || !facts) continue;
     const thyristors = facts.upper.filter(({ part }) => part.kind === 'scr');
@@ -288,6 +288,8 @@ function seriesFacts(
       sheet.raise('totem pole in series', 1, ...parts);
       consider(1, near);
       const { across } = end;
+      if (inductance?.kind === 'transformer' && across.length === 0)
+        sheet.raise('behind another transformer at a totem pole', 1, inductance);
       if (across.some((one) => one.end === 'upper') && across.some((one) => one.end === 'lower'))
         sheet.raise('two totem poles', 1, ...parts, ...across.map(({ part }) => part));
     } else if (lower.length > 0 && depth <= 2) {

@@ -12,6 +12,8 @@ export interface PartsList {
   readonly powerSwitches: number;
   readonly weakSwitches: number;
   readonly smallBipolars: number;
+  /** Whether there are likely power switches, and all are bipolar. */
+  readonly hasBipolarPower: boolean;
   readonly pChannels: number;
   readonly switchers: number;
   readonly controllers: number;
@@ -32,7 +34,7 @@ export interface PartsList {
   /** Whether stores are logged, all with their voltage, and none of them stands the rectified mains. */
   readonly lacksMainsStore: boolean;
   readonly hasLamp: boolean;
-  readonly hasThyristor: boolean;
+  readonly thyristors: number;
   readonly hasTriac: boolean;
   /** What the families of the chips are usually found in. */
   readonly chipsFor: ReadonlySet<string>;
@@ -72,12 +74,15 @@ export function partsListOf(
     !isPolarised(part);
   const isFilm = (part: BoardPart) => part.kind === 'capacitor' && part.subtype === 'film';
   const outputs = board.nameplate?.outputs ?? [];
-  const likely = switches.filter(({ part }) => part.kind !== 'scr').map(primary);
+  const transistors = switches.filter(({ part }) => part.kind !== 'scr');
+  const likely = transistors.map(primary);
+  const power = transistors.filter((_, index) => (likely[index] ?? 0) >= 0.5);
   return {
     parts: parts.length,
     resistors: count(({ kind }) => kind === 'resistor'),
-    powerSwitches: likely.filter((share) => share >= 0.5).length,
+    powerSwitches: power.length,
     weakSwitches: likely.filter((share) => share < 0.5 && share > 0.1).length,
+    hasBipolarPower: power.length > 0 && power.every(({ part: { kind } }) => kind === 'npn' || kind === 'pnp'),
     smallBipolars: count(({ kind }) => kind === 'npn'),
     pChannels: count(({ kind }) => kind === 'pmos'),
     switchers: chips('switcher'),
@@ -125,7 +130,7 @@ export function partsListOf(
       parts.some(isPolarised) &&
       parts.filter(isPolarised).every((part) => volts(part) > 0 && volts(part) < HALF_STORE.from),
     hasLamp: parts.some(isLamp),
-    hasThyristor: parts.some(({ kind }) => kind === 'scr'),
+    thyristors: count(({ kind }) => kind === 'scr'),
     hasTriac: parts.some(({ kind }) => kind === 'triac'),
     chipsFor: new Set(
       parts.flatMap((part) => (part.kind === 'ic' ? (chipByMarking(part.marking)?.topologies ?? []) : [])),
