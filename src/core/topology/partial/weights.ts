@@ -40,7 +40,7 @@ export const WEIGHTS: Readonly<Record<string, Readonly<Record<string, number>>>>
   'totem pole, other end on store': { clamped: 2.5, totem: 0.5, single: -2 },
   'upper switch to a clamp capacitor': { clamped: 3.5, single: -1.5, totem: -0.7 },
   'totem pole in series': { totem: 2.8, full: 1.3, single: -2, pair: -2, clamped: -1, none: 0 },
-  'behind another transformer at a totem pole': { totem: 1.5, none: -1.5 },
+  'behind a transformer that drives the bases': { totem: 1.5, none: -1.5 },
   'high side in series': { totem: 1.2, full: 0.6 },
   'totem pole, not traced on': { totem: 1.5, full: 0.8, clamped: 0.8, single: -1, pair: -0.8 },
   'switch hangs from the supply': { pair: 1, totem: 1, full: 0.6, single: -1.5, opposed: -1 },

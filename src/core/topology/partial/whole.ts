@@ -16,7 +16,8 @@ export interface ScoredAnchor {
  * What a reading of the whole board costs where the parts do not suffice for it or are left over, in nats: a switch
  * too few or too many, a stage without a chip to command it, an output choke too few, a converter that lies where the
  * output choke of another would, no stage at all, a second large isolated stage, a second front end, one coupled choke
- * alone, two of different kinds, outputs of a sign that no stage gives, and more discharges than thyristors.
+ * alone, two of different kinds, outputs of a sign that no stage gives, more discharges than thyristors, and two
+ * stages with the same two switches.
  */
 const COST = practice({
   switchMissing: 1.2,
@@ -25,12 +26,13 @@ const COST = practice({
   chokeMissing: 2.5,
   chokeElsewhere: 2,
   nothing: 4,
-  secondLarge: 1.5,
+  secondLarge: 2.5,
   secondFrontEnd: 3,
   coupledAlone: 1,
   coupledMixed: 1.5,
   signMissing: 1,
   thyristorMissing: 2,
+  switchesShared: 4,
 });
 /**
  * Flattens the probabilities of whole readings, the more the less is traced, and while the list is still being written:
@@ -95,12 +97,13 @@ export function judgeWhole(
     TEMPERATURE.traced +
     TEMPERATURE.untraced * (1 - Math.max(known, facts.traced)) +
     TEMPERATURE.unlisted * (1 - listed);
+  const sharing = sharingSwitches(order.flatMap((index) => anchors[index]?.sheet ?? []));
   const energies = beam.map(({ score, classes }) => {
     const reading = classes.map((at, place) => ({
       name: SLOT_CLASSES[at] ?? 'none',
       anchor: anchors[order[place] ?? 0] as ScoredAnchor,
     }));
-    return (score - costOf(facts, reading, hasOther)) / temperature;
+    return (score - costOf(facts, reading, hasOther, sharing)) / temperature;
   });
   const shares = softmax(energies);
   const posterior = anchors.map(() => SLOT_CLASSES.map(() => 0));
@@ -118,6 +121,7 @@ function costOf(
   { list }: BoardFacts,
   reading: readonly { readonly name: SlotClass; readonly anchor: ScoredAnchor }[],
   hasOther: boolean,
+  sharing: readonly (readonly [number, number])[],
 ): number {
   const count = (wanted: (name: SlotClass) => boolean) => reading.filter(({ name }) => wanted(name)).length;
   const sepics = count((name) => name === 'sepic');
@@ -141,6 +145,9 @@ function costOf(
       if (name !== 'none') cost += COST.chokeElsewhere * anchor.sheet.grade('winding used as output choke');
   if (!hasOther && count((name) => name !== 'none') === 0) cost += COST.nothing;
   cost += COST.secondFrontEnd * Math.max(0, count((name) => name === 'boost-pfc') - 1);
+  cost +=
+    COST.switchesShared *
+    sharing.filter(([one, other]) => [one, other].every((place) => (reading[place]?.name ?? 'none') !== 'none')).length;
   const large = count((name) => TRAITS[name].includes('two') || name === 'full-bridge');
   cost += COST.secondLarge * Math.max(0, large - 1);
   if (sepics + cuks === 1 && list.chokes + list.transformers > 1) cost += COST.coupledAlone;
@@ -154,6 +161,26 @@ function costOf(
     if (turned === 0 || turned === gives) cost += COST.signMissing;
   }
   return cost;
+}
+
+/** Facts of two switches that drive a winding together. */
+const PAIR_FACTS = [
+  'totem pole at winding',
+  'totem pole in series',
+  'totem pole, other end on store',
+  'upper switch to a clamp capacitor',
+  'switches at both ends of a winding',
+  'switches at both halves, tap held',
+] as const;
+
+/** Places of any two anchors at which the same two switches were seen, or more. */
+function sharingSwitches(sheets: readonly FactSheet[]): readonly (readonly [number, number])[] {
+  const pairs = sheets.map((sheet) => new Set(PAIR_FACTS.flatMap((fact) => sheet.partsOf(fact))));
+  return pairs.flatMap((own, one) =>
+    pairs.flatMap((others, other) =>
+      other > one && [...own].filter((part) => others.has(part)).length >= 2 ? [[one, other] as const] : [],
+    ),
+  );
 }
 
 /** Whether a part that anchors nothing may be the choke of an output. */

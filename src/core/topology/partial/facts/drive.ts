@@ -3,7 +3,7 @@ import type { BoardPart } from '../../../board';
 import type { Winding } from '../../model/elements';
 import type { BoardFacts } from './boardFacts';
 import { commandFacts } from './command';
-import { endsOf, reaches, seriesOf, switchesAt, type EndSwitch } from './near';
+import { endsOf, isBaseWinding, reaches, seriesOf, switchesAt, type EndSwitch } from './near';
 import type { RailFacts } from './railFacts';
 import type { FactSheet } from './sheet';
 
@@ -288,8 +288,10 @@ function seriesFacts(
       sheet.raise('totem pole in series', 1, ...parts);
       consider(1, near);
       const { across } = end;
-      if (inductance?.kind === 'transformer' && across.length === 0)
-        sheet.raise('behind another transformer at a totem pole', 1, inductance);
+      const isBehindDrive = board.model.elements.windings.some(
+        (winding) => winding.part === inductance && isBaseWinding(board, winding),
+      );
+      if (inductance && isBehindDrive) sheet.raise('behind a transformer that drives the bases', 1, inductance);
       if (across.some((one) => one.end === 'upper') && across.some((one) => one.end === 'lower'))
         sheet.raise('two totem poles', 1, ...parts, ...across.map(({ part }) => part));
     } else if (lower.length > 0 && depth <= 2) {
