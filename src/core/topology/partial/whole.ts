@@ -26,7 +26,7 @@ const COST = practice({
   chokeMissing: 2.5,
   chokeElsewhere: 2,
   nothing: 4,
-  secondLarge: 2.5,
+  secondLarge: 1.5,
   secondFrontEnd: 3,
   coupledAlone: 1,
   coupledMixed: 1.5,
