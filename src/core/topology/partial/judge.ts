@@ -12,6 +12,7 @@ import { INVENTORY_READING } from './fitted';
 import { binaryEntropy, divergence, entropyOf } from './entropy';
 import { LEARNT_SIZES, scoresOf, type Sizes } from './score';
 import { slotsOf, type Slot } from './slots';
+import { besideTwins } from './twins';
 import { judgeWhole } from './whole';
 
 /** A part with a probability for each class of `SLOT_CLASSES`, in their order, and the facts it rests on. */
@@ -126,10 +127,12 @@ function readAnchors(
       const shares = usual.get(anchor.ref) ?? [];
       const given = fixed.get(anchor.ref);
       const isGiven = SLOT_CLASSES.some((name) => name === given);
-      const scores = scoresOf(sheet, sizes).map((score, index) =>
-        isGiven && SLOT_CLASSES[index] !== given
-          ? FIXED_AGAINST
-          : score + INVENTORY_COUNTS * (1 - facts.traced) * Math.log(Math.max(LEAST_USUAL, shares[index] ?? 0)),
+      const weighed = scoresOf(sheet, sizes).map(
+        (score, index) =>
+          score + INVENTORY_COUNTS * (1 - facts.traced) * Math.log(Math.max(LEAST_USUAL, shares[index] ?? 0)),
+      );
+      const scores = besideTwins(sheet, weighed).map((score, index) =>
+        isGiven && SLOT_CLASSES[index] !== given ? FIXED_AGAINST : score,
       );
       return { anchor, sheet, scores };
     });

@@ -225,6 +225,7 @@ export const WEIGHTS: Readonly<Record<string, Readonly<Record<string, number>>>>
   'output below the input': { buck: 1, boost: -1.5 },
   'output within the input range': { coupled: 1 },
   'negative output': { 'inverting-buck-boost': 0.8, cuk: 0.8 },
+  'only outputs above the ground of the input': { 'inverting-buck-boost': -1.5, cuk: -1.5 },
   'only negative outputs': { 'inverting-buck-boost': 1, cuk: 1, buck: -1, boost: -1 },
   'two stores for half the mains': { totem: 0.8, pair: 0.2 },
   'store for 420 V or more': { 'boost-pfc': 1, 'llc-half-bridge': 0.4 },

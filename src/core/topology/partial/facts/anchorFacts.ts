@@ -246,6 +246,7 @@ function listFacts({ list, isMains, isDcFed }: BoardFacts, anchor: BoardPart, sh
   note('output above the input', isDcFed && out > fed);
   note('output below the input', isDcFed && out > 0 && out < 0.75 * fed);
   note('output within the input range', isDcFed && out > 0 && out >= 0.75 * fed && out <= fed);
+  note('only outputs above the ground of the input', isDcFed && list.outputs > 0 && list.negativeOutputs === 0);
   note('negative output', list.negativeOutputs > 0);
   note('only negative outputs', list.negativeOutputs > 0 && list.negativeOutputs === list.outputs);
   note('two stores for half the mains', list.hasHalfStores);

@@ -1,7 +1,7 @@
 import type { BoardPart, Relation } from '../../../board';
 import type { BoardFacts } from './boardFacts';
 import { endsOf } from './near';
-import { PRIMARY_STORE } from './railFacts';
+import { PRIMARY_STORE, type FarPart } from './railFacts';
 import type { FactSheet } from './sheet';
 
 /** Transistors less likely a power switch than this are not asked about. */
@@ -207,14 +207,14 @@ function returnsApart(board: BoardFacts, anchor: BoardPart, returns: readonly nu
 const isReturnPin = ({ model }: BoardFacts, rail: number): boolean =>
   model.rails.on(rail).some(({ part, pin }) => part.role === 'dc-input' && /^(-|GND|0V)/i.test(pin));
 
-/** The minus of the input, or of a store on rectified mains. */
+/** The minus of the input, or of a store on rectified mains; the output of an inverting converter begins there too. */
 const isReturn = (board: BoardFacts, rail: number): boolean => {
   const { rails, isMains } = board;
   const facts = rails[rail];
   if (!facts || facts.mains) return false;
+  const isMainsStore = ({ part }: FarPart) => (part.value?.voltage ?? 0) >= PRIMARY_STORE.from;
   const minus = facts.stores.filter(({ plus }) => !plus);
-  if (facts.stores.length > minus.length) return false;
-  return isMains
-    ? minus.some(({ part }) => (part.value?.voltage ?? 0) >= PRIMARY_STORE.from)
-    : facts.input && (minus.length > 0 || isReturnPin(board, rail));
+  const plus = facts.stores.filter((store) => store.plus);
+  if (isMains) return minus.some(isMainsStore) && !plus.some(isMainsStore);
+  return isReturnPin(board, rail) || (facts.input && minus.length > 0 && plus.length === 0);
 };
