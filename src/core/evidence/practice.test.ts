@@ -39,7 +39,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   substitute: 5,
   sums: 6,
   thermal: 7,
-  topology: 64,
+  topology: 65,
   traced: 43,
   uncertainty: 3,
   walk: 7,
