@@ -107,9 +107,7 @@ function transformerFacts(board: BoardFacts, anchor: BoardPart, known: number, s
   sheet.note('drives several gates', gateEnds >= 2);
   const thyristors = own.flatMap(({ rails: at }) => at.flatMap((rail) => thyristorsBehind(board, rail)));
   sheet.note('drives thyristor', thyristors.length > 0, ...thyristors);
-  const held = own.flatMap(({ rails: at }) =>
-    [at[0] ?? -1, at.at(-1) ?? -1].flatMap((rail) => cathodesOn(board, rail)),
-  );
+  const held = own.flatMap((winding) => endsOf(winding).flatMap((rail) => cathodesOn(board, rail)));
   sheet.note('winding at the cathodes of thyristors', held.length > 0, ...held);
   const isRectified = sheet.grade('winding rectified') > 0;
   sheet.note(

@@ -288,10 +288,8 @@ function seriesFacts(
       sheet.raise('totem pole in series', 1, ...parts);
       consider(1, near);
       const { across } = end;
-      const isBehindDrive = board.model.elements.windings.some(
-        (winding) => winding.part === inductance && isBaseWinding(board, winding),
-      );
-      if (inductance && isBehindDrive) sheet.raise('behind a transformer that drives the bases', 1, inductance);
+      if (inductance && drivesBases(board, inductance))
+        sheet.raise('behind a transformer that drives the bases', 1, inductance);
       if (across.some((one) => one.end === 'upper') && across.some((one) => one.end === 'lower'))
         sheet.raise('two totem poles', 1, ...parts, ...across.map(({ part }) => part));
     } else if (lower.length > 0 && depth <= 2) {
@@ -300,6 +298,9 @@ function seriesFacts(
     }
   }
 }
+
+const drivesBases = (board: BoardFacts, wanted: BoardPart): boolean =>
+  board.model.elements.windings.some((winding) => winding.part === wanted && isBaseWinding(board, winding));
 
 /** What else lies at this end: primary store, thyristor, lamp, series capacitors and chokes, diodes that clamp or reset. */
 function endFacts({ rails }: BoardFacts, end: WindingEnd, sheet: FactSheet): void {
