@@ -113,7 +113,7 @@ export const CAUSES = practice({
     checks: [
       FUSE_FIRST,
       check('varistor', 'resistance', 'open', 'a few ohms to some kilohms', { tells: 0.8 }),
-      check('varistor', 'visual', 'whole', 'split, burnt or a hole', { tells: 0.85 }),
+      check('varistor', 'visual', 'whole', 'split, burnt or a hole', { tells: 0.7 }),
     ],
     together: 'The fuse that carried the surge.',
   },
@@ -126,7 +126,7 @@ export const CAUSES = practice({
     roles: ['xCapacitor'],
     checks: [
       check('xCapacitor', 'resistance', 'open, past its bleed resistor', 'a few ohms'),
-      check('xCapacitor', 'visual', 'whole', 'box split or bulged', { tells: 0.8 }),
+      check('xCapacitor', 'visual', 'whole', 'box split or bulged', { tells: 0.6 }),
     ],
     together: 'The other X capacitors of the same age.',
   },
@@ -169,6 +169,7 @@ export const CAUSES = practice({
     label: 'VCC capacitor of the controller dry',
     common: 4,
     symptoms: { hiccup: 0.4, dead: 0.3, 'intermittent-warm': 0.2, noisy: 0.04, 'rail-low': 0.02 },
+    alsoIn: [{ circuits: LIT, symptoms: { flicker: 0.3 } }],
     never: NO_START,
     roles: ['vccCapacitor'],
     checks: [
@@ -232,7 +233,7 @@ export const CAUSES = practice({
     roles: ['clamp', 'clampResistor'],
     checks: [
       check('clamp', 'capacitance', 'near what is printed', 'far under it, or split'),
-      check('clamp', 'visual', 'whole', 'cracked or burnt', { tells: 0.7 }),
+      check('clamp', 'visual', 'whole', 'cracked or burnt', { tells: 0.5 }),
       check('clampResistor', 'resistance', 'as marked', 'open, or far off', { tells: 0.5 }),
     ],
     together: 'The switch that its spike has overdriven.',
@@ -284,7 +285,7 @@ export const CAUSES = practice({
     checks: [
       check('outputCapacitor', 'esr', 'under 0.1 Ω', 'several times that'),
       check('outputCapacitor', 'capacitance', 'near what is printed', 'far under it', { tells: 0.8 }),
-      check('outputCapacitor', 'visual', 'flat top, dry foot', 'bulged, or crust at the foot', { tells: 0.7 }),
+      check('outputCapacitor', 'visual', 'flat top, dry foot', 'bulged, or crust at the foot', { tells: 0.6 }),
     ],
     together: 'All cans of the bank, low-impedance, 105 °C.',
   },
@@ -416,7 +417,7 @@ export const CAUSES = practice({
     common: 1.5,
     wake: ['pfcSwitch'],
     kills: ['pfcSwitch'],
-    symptoms: { 'fuse-blown': 0.75, noisy: 0.05, dead: 0.1, 'rail-low': 0.08 },
+    symptoms: { 'fuse-blown': 0.75, 'trips-breaker': 0.1, noisy: 0.05, dead: 0.1, 'rail-low': 0.08 },
     needs: /pfc/u,
     roles: ['pfcDiode'],
     checks: [check('pfcDiode', 'diode-mode', DIODE_GOOD, SHORT)],
@@ -513,12 +514,12 @@ export const CAUSES = practice({
   'trigger-diode-dead': {
     label: 'trigger diode dead',
     common: 1.5,
-    symptoms: { dead: 0.6, flicker: 0.15, 'snap-on': 0.1 },
-    needs: /phase|ballast|resonant-ballast|dimmer|rcc|self-osc/u,
+    symptoms: { dead: 0.6, flicker: 0.15, 'snap-on': 0.1, 'no-pulse': 0.15 },
+    needs: /phase|ballast|resonant-ballast|dimmer|rcc|self-osc|pulse|discharge|ignit/u,
     roles: ['trigger'],
     checks: [
       check('trigger', 'voltage-dc', 'breaks over near 32 V', 'never breaks over', { tells: 0.9 }),
-      check('trigger', 'diode-mode', 'open both ways, which says little', 'conducts', { tells: 0.2 }),
+      check('trigger', 'diode-mode', 'open both ways, which says little', 'conducts', { tells: 0.3 }),
     ],
     together: 'Its capacitor.',
   },

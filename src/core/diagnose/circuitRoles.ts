@@ -19,7 +19,7 @@ const ONLY_IN: Partial<Record<RoleName, RegExp>> = {
   pfcDiode: /pfc/u,
   resonant: /llc|resonan|ballast/u,
   triac: /phase|triac|dimmer/u,
-  trigger: /phase|ballast|dimmer|rcc|self-osc/u,
+  trigger: /phase|ballast|dimmer|rcc|self-osc|pulse|discharge|ignit/u,
   timing: /phase|dimmer|pulse|discharge|ignit|timer|ballast/u,
   timingResistor: /phase|dimmer|pulse|ignit/u,
   dropper: /dropper/u,

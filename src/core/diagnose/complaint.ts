@@ -19,7 +19,7 @@ export interface Complaint {
 
 /** Circuits that a unit of a kind usually has, where nobody knows them. */
 const USUAL: readonly (readonly [RegExp, string])[] = practice([
-  [/dimmer/u, 'phase-control'],
+  [/dimmer|motor|speed|drill|mixer|vacuum/u, 'phase-control'],
   [/ballast/u, 'resonant-ballast'],
   [/motion|sensor/u, 'capacitive-dropper'],
   [/ignit|fence|flash|strobe/u, 'pulse discharge'],
@@ -101,7 +101,7 @@ export function describedIn({ described, observations }: Complaint, circuits: st
   return found;
 }
 
-const CRACKED = /\brings?\b.{0,16}(?:leg|pin|lead|both)|(?:cracked|dull|grey).{0,12}(?:joint|solder)/u;
+const CRACKED = /\brings?\b.{0,28}(?:leg|pin|lead|both)|(?:cracked|dull|grey).{0,12}(?:joint|solder)/u;
 
 const UNBOOSTED = 'pfc does not boost';
 
@@ -131,7 +131,7 @@ function bulkWords(reading: number | undefined, { circuits }: RoleBook): string 
 }
 
 const ALONE =
-  /\balone\b|\bempty\b|by itself|unloaded|no load|nothing connected|without (?:the |its |a |any )?(?:device|load|unit|set|notebook)/iu;
+  /\balone\b|\bempty\b|by itself|unloaded|no load|nothing connected|with (?:the |its )?(?:terminals?|plug|connector|load|lead|wires?) (?:[a-z]+ )?(?:out|off|pulled|lifted|disconnected|unplugged|removed)|without (?:the |its |a |any )?(?:device|load|unit|set|notebook)/iu;
 const ON_ANOTHER =
   /\bon (?:a|an|another|the other)\b[^:;.]{0,40}(?:lamp|bulb|resistor|load|device|unit)|\b(?:with|into) (?:an?|another|the other)\b[^:;.]{0,24}(?:lamp|bulb|resistor|dummy)/iu;
 

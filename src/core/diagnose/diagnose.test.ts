@@ -192,6 +192,19 @@ const boosted: Partial<Complaint> = { symptom: 'trips-breaker', topologies: ['bo
 const dimmer: Partial<Complaint> = { symptom: 'flicker', topologies: ['triac-dimmer'] };
 const good = (ref: string): Seen => ({ ref, test: 'diode-mode', text: '0.2 V one way, OL the other' });
 
+const at = (seen: Seen, of: Partial<Complaint> = {}): Partial<Complaint> => ({ ...of, observations: [seen] });
+const stepUp = (volts: number): Partial<Complaint> => ({
+  topologies: ['boost'],
+  symptom: 'rail-low',
+  board: { parts: [], nameplate: { input: { kind: 'dc', vMin: 11, vMax: 15 }, outputs: [{ v: 19, i: 1 }] } },
+  observations: [{ rail: '19V', volts }],
+});
+const withFet = (marking: string): Partial<Complaint> => ({
+  symptom: 'hiccup',
+  board: { ...plate(12), parts: [{ ref: 'Q7', kind: 'nmos', pins: { G: null, D: null, S: null }, marking }] },
+  observations: [{ ref: 'Q7', test: 'diode-mode', text: '0.001 V both ways' }],
+});
+
 test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Partial<Complaint>]>([
   ['a bulk can at 330 V is no empty one', 'ntc-open', words('bulk reads 330 V'), 'less', words('bulk reads 0 V')],
   ['volts are told before their place too', 'ntc-open', words('0 V at the big elko'), 'more', {}],
@@ -474,7 +487,7 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
     'output-capacitors-dry',
     ofOutput('0.8 ohm', 0.3),
     'as much',
-    ofOutput('0.1 ohm', 0.3),
+    ofOutput('0.2 ohm', 0.3),
   ],
   [
     'a chip that is fed has its start-up resistor',
@@ -490,10 +503,122 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
     'more',
     words('brown crust', { symptom: 'smell' }),
   ],
+  [
+    'a reference told more than its own volts, and not acting',
+    'reference-dead',
+    at({ ref: 'U3', test: 'voltage-dc', text: '3.4 V' }, high),
+    'more',
+    high,
+  ],
+  [
+    'one told less than it needs has a divider that is off',
+    'feedback-open',
+    at({ ref: 'U3', test: 'voltage-dc', text: '1.9 V' }, high),
+    'more',
+    at({ ref: 'U3', test: 'voltage-dc', text: '3.4 V' }, high),
+  ],
+  [
+    'a chip that is fed and gives nothing',
+    'controller-dead',
+    at({ ref: 'U1', test: 'voltage-dc', text: '13.8 V; 0.00 V' }),
+    'more',
+    at({ ref: 'U1', test: 'voltage-dc', text: '13.8 V; 4.1 V' }),
+  ],
+  [
+    'volts that it is told wrong are not its own fault',
+    'controller-dead',
+    at({ ref: 'U1', test: 'voltage-dc', text: '2.9 V, too high' }, high),
+    'as much',
+    high,
+  ],
+  [
+    'a rectifier that drops 1.4 V',
+    'output-rectifier-open',
+    at({ ref: 'D6', test: 'diode-mode', text: '1.4 V one way, OL the other' }, ticks),
+    'more',
+    at(good('D6'), ticks),
+  ],
+  [
+    'an opto whose transistor stays open while its LED is driven',
+    'optocoupler-dead',
+    at({ ref: 'U2', test: 'resistance', text: 'OL even with 10 mA through its LED' }, high),
+    'more',
+    at({ ref: 'U2', test: 'resistance', text: 'OL' }, high),
+  ],
+  [
+    'a selector and the mains, told together',
+    'line-selector-wrong',
+    selector('stands at 230; the mains here is 115 V', 127),
+    'more',
+    selector('stands at 115', 127),
+  ],
+  ['a step-up converter that passes its input on', 'controller-dead', stepUp(11.8), 'more', stepUp(16)],
+  [
+    'what kills again was bad before the switch was renewed',
+    'gate-drive-fault',
+    reads({ text: 'I changed them both and they went again' }, punched, {
+      ref: 'R10',
+      test: 'resistance',
+      text: 'OL, marked 22 ohm',
+    }),
+    'more',
+    reads(punched, { ref: 'R10', test: 'resistance', text: 'OL, marked 22 ohm' }),
+  ],
+  [
+    'a good capacitor does not clear a clamp whose resistor burnt',
+    'snubber-failed',
+    {
+      symptom: 'hot',
+      observations: [
+        { ref: 'R5', condition: 'burnt' },
+        { ref: 'C6', test: 'capacitance', text: '2.2 nF' },
+      ],
+    },
+    'as much',
+    {
+      symptom: 'hot',
+      observations: [
+        { ref: 'R5', condition: 'burnt' },
+        { ref: 'C6', test: 'visual', text: 'nothing unusual' },
+      ],
+    },
+  ],
+  [
+    'a second panel that flickers too clears the first',
+    'led-string-open',
+    words('another panel flickers too', { unit: { kind: 'led-driver' }, symptom: 'flicker' }),
+    'less',
+    words('the panel flickers', { unit: { kind: 'led-driver' }, symptom: 'flicker' }),
+  ],
+  [
+    'a low-voltage FET behind the mains rectifies the output',
+    'sync-fet-shorted',
+    withFet('IRF1404'),
+    'more',
+    withFet('8N65'),
+  ],
 ])('%s', (_, cause, one, compared, other) => {
   const [a, b] = [chanceOf(cause, one), chanceOf(cause, other)];
   const ratio = Math.log(a / b);
   expect(compared === 'more' ? ratio > 1 : compared === 'less' ? ratio < -1 : Math.abs(ratio) < 0.7).toBe(true);
+});
+
+test('what is not at one reference is looked for at the next', () => {
+  const asked = (observations: Seen[]) =>
+    diagnose({ unit: { kind: 'adapter' }, topologies: ['flyback'], symptom: 'dead', observations })
+      .next.filter(({ role }) => role === 'sense')
+      .map(({ ref, gain }) => [ref, gain] as const);
+  const before = new Map(asked([]));
+  const after = new Map(asked([{ ref: 'R8', test: 'resistance', text: 'no difference seen' }]));
+  expect([...before.keys()][0]).toBe('R8');
+  expect([...after.keys()][0]).toBe('R9');
+  expect(after.get('R9')).toBeGreaterThan(before.get('R9') ?? 0);
+});
+
+test('what was told to look good is not asked to be looked at', () => {
+  const observations: Seen[] = [{ ref: 'C12', condition: 'good' }];
+  const asked = diagnose({ symptom: 'rail-low', topologies: ['flyback'], observations }).next;
+  expect(asked.map(({ ref, test: by }) => `${ref} ${by}`)).not.toContain('C12 visual');
 });
 
 test.each([

@@ -44,6 +44,9 @@ export function partsByRole(
 const outputsOf = ({ board }: Complaint): readonly number[] =>
   (board?.nameplate?.outputs ?? []).map(({ v }) => Math.abs(v));
 
+/** Watts up to which a unit has one converter, where nobody knows its circuits. */
+const SMALL = practice(40);
+
 const LIKELY = practice(0.3);
 const likelyRefs = (of: RoleBook, role: RoleName): readonly string[] =>
   of
@@ -77,9 +80,11 @@ export function diagnose(given: Complaint): Diagnosis {
         `${reason} (${factor > 1 ? `×${factor.toFixed(1)}` : `÷${(1 / factor).toFixed(1)}`})`,
       ]);
   };
+  const { topologies = [], unit } = complaint;
+  const isSingle = topologies.length === 1 || (topologies.length === 0 && (unit?.power ?? Infinity) <= SMALL);
   for (const name of CAUSE_NAMES) {
     const cause = causeOf(name);
-    odds.set(name, Math.log(cause.common * makes(cause, symptom, circuits, complaint.topologies)));
+    odds.set(name, Math.log(cause.common * makes(cause, symptom, circuits, isSingle)));
     const isElsewhere =
       (cause.needs !== undefined && !cause.needs.test(circuits)) ||
       cause.never?.test(circuits) === true ||
@@ -143,15 +148,10 @@ export function diagnose(given: Complaint): Diagnosis {
 const AS_ONLY_CONVERTER: Partial<Record<Symptom, Symptom>> = { 'standby-dead': 'dead', 'standby-high': 'rail-high' };
 
 /** How often a cause makes a complaint, in the circuits of a unit. */
-function makes(
-  { symptoms, alsoIn = [] }: Cause,
-  symptom: Symptom,
-  circuits: string,
-  topologies: readonly string[] = [],
-): number {
+function makes({ symptoms, alsoIn = [] }: Cause, symptom: Symptom, circuits: string, isSingle: boolean): number {
   const here = alsoIn.find((one) => one.circuits.test(circuits) && one.symptoms[symptom] !== undefined);
   const share = here?.symptoms[symptom] ?? symptoms[symptom] ?? RULE.otherSymptom;
-  const alone = topologies.length === 1 ? AS_ONLY_CONVERTER[symptom] : undefined;
+  const alone = isSingle ? AS_ONLY_CONVERTER[symptom] : undefined;
   return alone ? Math.max(share, RULE.onlyConverter * (symptoms[alone] ?? 0)) : share;
 }
 

@@ -1,6 +1,6 @@
 import { CAUSE_NAMES, type CauseCheck, type CauseName } from './causes';
 import type { Complaint } from './complaint';
-import { isNothing } from './readings';
+import { isNothing, stateOf } from './readings';
 import type { RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { ROLES, type CheckTest, type RoleName, type Symptom } from './words';
@@ -50,15 +50,31 @@ const FUSE_SAID: ReadonlySet<Symptom> = new Set(['fuse-blown', 'trips-breaker'])
 
 const entropy = (p: number) => (p <= 0 || p >= 1 ? 0 : -p * Math.log2(p) - (1 - p) * Math.log2(1 - p));
 
+/** How much of a cause good parts clear at most, for its other parts. */
+const MOST_CLEARED = 0.7;
+
+/** How much of a cause is cleared by each role of its checks that was found good. */
+function clearedOf(
+  name: CauseName,
+  observations: Complaint['observations'],
+  of: RoleBook,
+): ReadonlyMap<RoleName, number> {
+  const found = new Map<RoleName, number>();
+  for (const { role, test, tells = TELLS } of causeOf(name).checks)
+    for (const seen of observations) {
+      if (seen.ref === undefined || seen.test !== test || isNothing(seen.text)) continue;
+      const sure = of.rolesOf(seen.ref).get(role) ?? 0;
+      if (sure > 0 && stateOf(seen, true) === 'good') found.set(role, Math.max(found.get(role) ?? 0, tells * sure));
+    }
+  return found;
+}
+
 /** Checks by what they are expected to tell for each minute of work. */
 export function nextChecks(
   probabilities: ReadonlyMap<CauseName, number>,
   { observations, symptom }: Complaint,
   of: RoleBook,
 ): readonly NextCheck[] {
-  const spoken = (ref: string) => observations.filter((one) => one.ref === ref);
-  /** Where nothing at all was seen, nothing may be. */
-  const isAbsent = (ref: string) => spoken(ref).length > 0 && spoken(ref).every(({ text }) => isNothing(text));
   // Of a fuse that was looked at, or that is the complaint, nothing is left to ask but how it looks.
   const isFuseKnown =
     FUSE_SAID.has(symptom) ||
@@ -66,22 +82,29 @@ export function nextChecks(
       ({ ref, condition, text }) =>
         (/^F\d/u.test(ref ?? '') && condition !== undefined) || /\bfuse\b/iu.test(text ?? ''),
     );
-  const done = new Set(observations.map(({ ref, test }) => `${ref ?? ''} ${test ?? ''}`));
+  // What was told to look so was looked at.
+  const done = new Set(
+    observations.map(({ ref, test, condition }) => `${ref ?? ''} ${test ?? (condition === undefined ? '' : 'visual')}`),
+  );
   const found = new Map<string, NextCheck & { readonly score: number }>();
+  // What was found good at one part of a cause is left to its other parts.
+  const cleared = new Map(CAUSE_NAMES.map((name) => [name, clearedOf(name, observations, of)]));
   const all = [...probabilities.values()].reduce((sum, p) => sum + p, 0);
   const doubt = entropy(RULE.mistaken);
   for (const { check, tells } of ASKED) {
     const { role, test, pins, good, bad } = check;
     if (!of.canHave(role) || (role === 'fuse' && test === 'continuity' && isFuseKnown)) continue;
-    const weighed = tells.map(([name, tell]) => ({ tell, p: probabilities.get(name) ?? 0 }));
+    const weighed = tells.map(([name, tell]) => {
+      const elsewhere = [...(cleared.get(name) ?? [])].reduce((sum, [one, by]) => sum + (one === role ? 0 : by), 0);
+      return { tell: Math.min(TELLS, tell / (1 - Math.min(MOST_CLEARED, elsewhere))), p: probabilities.get(name) ?? 0 };
+    });
     const others = all - weighed.reduce((sum, { p }) => sum + p, 0);
     const count = of.countOf(role);
     let looked = 0;
-    for (const [place, { ref, sure: usual }] of of.refsOf(role).entries()) {
-      const sure = isAbsent(ref) ? (place === 0 ? RULE.untold : RULE.absent) * usual : usual;
+    for (const { ref, sure } of of.refsOf(role)) {
       if (done.has(`${ref} ${test}`)) {
         // Asked already: what is left of the role is elsewhere.
-        looked += 1;
+        looked += 1 - of.absence(ref);
         continue;
       }
       // Of several that do one work each is as likely as its fellows.

@@ -36,12 +36,18 @@ function numbersIn(text: string): readonly number[] {
 /** Said behind a number: that it is what is printed. */
 const BY_RINGS = /,\s*(?<rest>\d[^,;]*?) (?:by|from) (?:its|the) (?:rings|bands|colou?rs|print)/u;
 
+/** A number with what is due said behind it: “3.4 V; 2.5 V wanted”. */
+const WANTED =
+  /(?<number>\d+(?:\.\d+)?\s*[pnuµmkMG]?(?:ohm|Ω|F|V|A|H)) (?:is |was )?(?:wanted|due|expected|nominal)\b/u;
+
 /** The number told as what it should be: “0.09 nF of 2.2 nF”, “1.9 kohm, marked 10 ohm”, “0.6 ohm; a good one 0.02 ohm”. */
 function shouldBe(text: string): readonly [is: number, should: number] | undefined {
   const [is, ...rest] = numbersIn(text);
   const rings = BY_RINGS.exec(text)?.groups?.['rest'];
+  const wanted = WANTED.exec(text)?.groups?.['number'];
   const other =
     (rings && `${rings} ohm`) ??
+    wanted ??
     /(?:\bof\b|marked|printed|(?:a|the|its) (?:good|new|other|twin|like)|sister|should|normal|instead|against|\bfor\b|where)(?<rest>.*)$/u.exec(
       text,
     )?.groups?.['rest'];
@@ -59,10 +65,12 @@ const PLAIN_BAD =
 const PLAIN_GOOD =
   /as marked|as a good|as (?:it )?should|as new|alike|the same|past|rises|normal|good\b|\bnew\b|within|fine\b|\bok\b|beeps|healthy|nothing wrong/u;
 
+const BARE_FARADS = /^\d+(?:\.\d+)?\s*[pnuµm]?F$/u;
+
 /** Ohms under which a part that should block is shorted; and over which one that should conduct is open. */
 export const SHORT_OHMS = 5;
 /** The same across the supply of a chip. */
-export const CHIP_SHORT_OHMS = 50;
+export const CHIP_SHORT_OHMS = 300;
 const ESR = { small: 3, any: 1 };
 /** Ohms of ESR over which a can of so many farads and more is dry; common practice, no source. */
 const ESR_BY_SIZE = [
@@ -87,8 +95,12 @@ export function outputCanOf(seen: Seen, read: State, mostAmps: number | undefine
 /** Farads under which a capacitor is no can. */
 const FILM_BELOW = 0.9e-6;
 
+/** How far volts are off for a part to be bad. */
+const VOLTS_OFF = 0.1;
+
 const bySize = (of: readonly [number, number], test: CheckTest | undefined): State => {
   const ratio = of[0] / of[1];
+  if (test === 'voltage-dc') return Math.abs(ratio - 1) > VOLTS_OFF ? 'off' : 'good';
   if (test === 'esr') return ratio > 3 ? 'off' : 'good';
   // A film capacitor holds its value; a can may have a fifth and more less when new.
   if (ratio < (test === 'capacitance' && of[1] < FILM_BELOW ? 0.85 : 0.72)) return 'off';
@@ -205,7 +217,12 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
   const compared = shouldBe(text);
   if (compared) {
     const sized = bySize(compared, test);
-    if (sized !== 'good' || test === 'capacitance' || test === 'resistance' || test === 'esr') return sized;
+    if (
+      test === 'voltage-dc'
+        ? WANTED.test(text)
+        : sized !== 'good' || test === 'capacitance' || test === 'resistance' || test === 'esr'
+    )
+      return sized;
   }
   if (/should be (?:ol|open)/u.test(told)) return 'shorted';
   if (/as marked|as a good|as printed|as it should|as new|alike|the same|like new/u.test(told)) return 'good';
@@ -219,11 +236,17 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
     const bare = /^\d+(?:\.\d+)?(?= (?:both|one) way)/u.exec(told)?.[0];
     const first = numbersIn(text)[0] ?? (bare === undefined ? undefined : Number(bare));
     if (first !== undefined && first < 0.08) return 'shorted';
-    if (first !== undefined && first < 2.2) return 'good';
+    // A junction conducts one way only.
+    if (first !== undefined && first < 2.2) return /^\d\S* ?v? both ways/u.test(told) ? 'off' : 'good';
     return /^ol\b/u.test(told) ? ((pins?.length ?? 0) > 0 ? 'unknown' : 'open') : 'unknown';
   }
   if (test === 'resistance' || test === 'continuity') {
-    if (/nothing comes through|stays (?:ol|open) with/u.test(told)) return 'off';
+    if (
+      /nothing comes through|(?:^|stays )(?:ol|open)\b.{0,12}\b(?:with|while|though)\b.{0,30}(?:led|ma\b|lit|driven|current)/u.test(
+        told,
+      )
+    )
+      return 'off';
     if (/^(?:ol|open)\b/u.test(told)) return blocks ? 'good' : 'open';
     if (/rises|climbs|past /u.test(told)) return 'good';
     if (
@@ -238,6 +261,8 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
     if (blocks && first < shortOhms) return 'shorted';
     return PLAIN_BAD.test(told) ? 'off' : 'good';
   }
+  // What falls short is told with what it should be.
+  if (test === 'capacitance' && BARE_FARADS.test(text.trim())) return 'good';
   if (test === 'esr') {
     const [first] = numbersIn(text);
     if (/\bnew\b|good|fine|low/u.test(told)) return 'good';

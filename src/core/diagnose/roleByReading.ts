@@ -67,6 +67,9 @@ const OFF = 0.1;
 /** Ohms under which a resistor is hardly anything but the one that senses the current, and how sure that makes it. */
 const SENSED = practice({ under: 1, sure: 0.6 });
 
+/** Ohms of ESR that only the large low-voltage cans of an output have, and how sure that makes one. */
+const LOW_ESR = practice({ ohms: 0.12, sure: 0.75 });
+
 /** Said of a can: nothing else bulges; and most that do are those of the output. */
 const BULGED = /bulg|dome|swollen|vent|leak|crust/u;
 const MOSTLY_OUTPUT = practice(0.4);
@@ -109,9 +112,13 @@ export function byReading(
   if (!seen.ref?.startsWith('C')) return isNothing(seen.text) ? roles : there(roles, circuits);
   const farads = faradsIn(seen.text);
   if (farads === undefined && seen.test !== 'esr') return roles;
+  // So low an ESR is hardly that of a small can, or of one for the mains.
+  const isLow = seen.test === 'esr' && (ohmsIn(seen.text) ?? Infinity) <= LOW_ESR.ohms;
   const isCan = farads === undefined || farads >= CANS.from;
   const left = [...roles].filter(([role]) => (isCan ? CAN_ROLES : FILM_ROLES).has(role));
   const sized = left.map(([role, sure]): readonly [RoleName, number] => {
+    if (isLow && role === 'outputCapacitor') return [role, Math.max(sure, LOW_ESR.sure)];
+    if (isLow && role === 'vccCapacitor') return [role, OFF * sure];
     if (farads === undefined || !isCan) return [role, Math.max(sure, 0.25)];
     if (role === 'vccCapacitor') return [role, farads <= CANS.small ? Math.max(sure, 0.35) : 0.03];
     if (role === 'outputCapacitor')

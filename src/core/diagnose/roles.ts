@@ -1,9 +1,11 @@
-import type { Board, BoardPart } from '../board';
+import type { Board } from '../board';
 import { practice } from '../evidence';
 import { has } from './circuitRoles';
-import { faradsIn, type Seen } from './readings';
+import { faradsIn, isNothing, type Seen } from './readings';
+import { byPart } from './roleByPart';
 import { BY_PLACE, byReading, ELSEWHERE, RESERVOIR, SURELY } from './roleByReading';
-import { ROLE_NAMES, ROLES, type RoleName } from './words';
+import { RULE } from './rule';
+import { ROLE_NAMES, ROLES, type CheckTest, type RoleName } from './words';
 
 /** As sure as a description, or a part on the board, makes it. */
 const TOLD = 0.95;
@@ -18,6 +20,7 @@ const NUMBERED: readonly { readonly in: RegExp; readonly role: RoleName; readonl
     { in: /pfc/u, role: 'bridge', usual: ['BR1', 'DB1'] },
     { in: /^(?:offline )?(?:(?:buck|boost|sepic|cuk)(?!-)|inverting)/u, role: 'mainSwitch', usual: ['Q1', 'Q6', 'Q3'] },
     { in: /pfc/u, role: 'mainSwitch', usual: ['Q2', 'Q3', 'Q4', 'Q1'] },
+    { in: /pfc/u, role: 'feedback', usual: ['R5', 'R2', 'R6', 'R7'] },
     { in: /pfc/u, role: 'controller', usual: ['U1', 'U5', 'U2', 'IC1'] },
     { in: /half-bridge(?!.*pfc)/u, role: 'bulk', usual: ['C1', 'C2', 'C5', 'C6', 'C3'] },
     { in: /pfc/u, role: 'bulk', usual: ['C9', 'C5', 'C3', 'C1'] },
@@ -60,46 +63,23 @@ const beforeOf = (ref: string): string | undefined => {
 };
 const afterOf = (ref: string): string => ref.replace(/\d+$/u, (number) => String(Number(number) + 1));
 
+/** Tests at which a part that is there often shows nothing. */
+const LOOKED: ReadonlySet<CheckTest> = new Set(['visual', 'continuity', 'voltage-dc', 'capacitance']);
+/** What is at none of the usual references, in the measure of how sure they are. */
+const AT_NONE = practice(0.6);
+/** As sure as a reference is at most by what others of its kind are not. */
+const SUREST = 0.9;
+
 /** Amperes that one phase of a step-down converter carries: what gives more has several. */
 const PHASE = practice(30);
 
+/** How sure a part is one of several for its neighbour to be asked about. */
+const FOUND = practice(0.5);
+/** As sure as what stands last in a row of usual references. */
+const LAST = 0.1;
+
 const LETTERS = new Map(ROLE_NAMES.map((role) => [role, new Set(ROLES[role].letters.split('|'))]));
 const lettersOf = (ref: string) => /^[A-Za-z]+/u.exec(ref)?.[0]?.toUpperCase() ?? '';
-
-/** What a part on the board says of its own role: how sure it is, by role; nothing where it says nothing. */
-function byPart(part: BoardPart): readonly RoleName[] {
-  const volts = part.value?.voltage ?? 0;
-  const farads = part.value?.capacitance ?? 0;
-  switch (part.kind) {
-    case 'fuse':
-      return ['fuse'];
-    case 'bridge':
-      return ['bridge'];
-    case 'varistor':
-      return ['varistor'];
-    case 'thermistor':
-      return ['ntc'];
-    case 'optocoupler':
-      return ['optocoupler'];
-    case 'shunt-reference':
-      return ['reference'];
-    case 'triac':
-      return ['triac'];
-    case 'transformer':
-      return ['transformer'];
-    case 'capacitor':
-      if (/^x/u.test(part.subtype ?? '')) return ['xCapacitor', 'dropper'];
-      if (part.subtype === 'electrolytic' && volts >= 160) return ['bulk', 'store'];
-      if (part.subtype === 'electrolytic' && farads > 0 && farads <= 100e-6)
-        return ['vccCapacitor', 'standbyCapacitor'];
-      if (part.subtype === 'electrolytic' && farads > 100e-6) return ['outputCapacitor'];
-      if (part.subtype === 'ceramic' && volts >= 500) return ['clamp'];
-      if (part.subtype === 'film' && volts >= 400) return ['resonant', 'clamp'];
-      return [];
-    default:
-      return [];
-  }
-}
 
 /** Said of a part that is none of the supply's own. */
 const OF_ANOTHER_BOARD = /\b(?:audio|display|logic|video|tuner|mother|other)\s?board\b|\bin the (?:device|load|set)\b/u;
@@ -113,6 +93,7 @@ export class RoleBook {
   private readonly found = new Map<RoleName, readonly { readonly ref: string; readonly sure: number }[]>();
   /** Roles that the circuits of the unit have, with how their parts are usually numbered: worked out once, asked of every part. */
   private readonly usual: ReadonlyMap<RoleName, readonly string[]>;
+  private readonly heard: ReadonlyMap<string, readonly Seen[]>;
   /** References of the board, and those that were spoken of. */
   readonly refs: ReadonlySet<string>;
 
@@ -128,6 +109,10 @@ export class RoleBook {
     },
   ) {
     const { circuits } = of;
+    const heard = new Map<string, Seen[]>();
+    for (const seen of of.observations ?? [])
+      if (seen.ref !== undefined) heard.set(seen.ref, [...(heard.get(seen.ref) ?? []), seen]);
+    this.heard = heard;
     this.usual = new Map(
       ROLE_NAMES.filter((role) => has(role, circuits)).map((role) => [role, usualOf(role, circuits)]),
     );
@@ -164,6 +149,20 @@ export class RoleBook {
     return known;
   }
 
+  /** How sure it is that no part has a reference: nothing was measured there, or nothing seen. */
+  absence(ref: string): number {
+    const said = this.heard.get(ref) ?? [];
+    if (said.length === 0 || !said.every(({ text }) => isNothing(text))) return 0;
+    return Math.max(...said.map(({ test }) => (test !== undefined && LOOKED.has(test) ? RULE.unlooked : RULE.absent)));
+  }
+
+  /** How much surer, or less sure, than usual a reference is to be one role: what is not at one is at another. */
+  private lift(ref: string, usual: readonly string[]): number {
+    const sum = (of: (one: string) => number) =>
+      usual.reduce<number>((total, one, at) => total + (BY_PLACE[at] ?? LAST) * of(one), AT_NONE);
+    return ((1 - this.absence(ref)) * sum(() => 1)) / sum((one) => 1 - this.absence(one));
+  }
+
   /** Roles of a part as all that was measured on it leaves them. */
   private asRead(ref: string, roles: ReadonlyMap<RoleName, number>): ReadonlyMap<RoleName, number> {
     const readings = (this.of.observations ?? []).filter((seen) => seen.ref === ref);
@@ -184,7 +183,7 @@ export class RoleBook {
       if (OF_ANOTHER_BOARD.test(words)) return found;
     }
     const part = board?.parts.find((one) => one.ref === ref);
-    const own = part ? byPart(part).filter((role) => has(role, circuits)) : [];
+    const own = part ? byPart(part, circuits).filter((role) => has(role, circuits)) : [];
     if (own.length > 0) return new Map(own.map((role) => [role, TOLD / Math.sqrt(own.length)]));
     const letters = lettersOf(ref);
     for (const [role, usual] of this.usual) {
@@ -194,7 +193,8 @@ export class RoleBook {
       const at = usual.indexOf(ref);
       const before = beforeOf(ref) ?? '';
       const follows = this.refs.has(before) && usual.slice(0, 3).includes(before) && this.usualCount(role) > 1;
-      found.set(role, Math.max(at < 0 ? ELSEWHERE : (BY_PLACE[at] ?? 0.1), follows ? IN_A_ROW : 0));
+      const place = at < 0 ? ELSEWHERE : Math.min(SUREST, (BY_PLACE[at] ?? LAST) * this.lift(ref, usual));
+      found.set(role, Math.max(place, follows ? IN_A_ROW * (1 - this.absence(ref)) : 0));
     }
     return found;
   }
@@ -226,8 +226,14 @@ export class RoleBook {
     const isThere = onBoard.some(({ ref }) => (this.rolesOf(ref).get(role) ?? 0) >= SURELY);
     const usual = isThere ? [] : (this.usual.get(role) ?? []);
     const next = usual.slice(0, 3).flatMap((ref) => (this.refs.has(ref) ? [afterOf(ref)] : []));
-    const refs = [...new Set([...this.refs, ...usual, ...next])]
-      .map((ref) => ({ ref, sure: this.rolesOf(ref).get(role) ?? 0 }))
+    // Beside a part that was found to be one of several are the others.
+    const isOne = (ref: string) => this.heard.has(ref) && (this.rolesOf(ref).get(role) ?? 0) >= FOUND;
+    const beside = this.usualCount(role) > 1 ? [...this.refs].filter(isOne).flatMap((ref) => [afterOf(ref)]) : [];
+    const refs = [...new Set([...this.refs, ...usual, ...next, ...beside])]
+      .map((ref) => {
+        const sure = this.rolesOf(ref).get(role) ?? 0;
+        return { ref, sure: beside.includes(ref) ? Math.max(sure, IN_A_ROW * (1 - this.absence(ref))) : sure };
+      })
       .filter(({ sure }) => sure > ELSEWHERE)
       .toSorted((a, b) => b.sure - a.sure);
     this.found.set(role, refs);

@@ -16,6 +16,10 @@ export const RULE = practice({
   killed: 12,
   /** A good reading leaves so much of a cause whose check it was. */
   leaves: 0.04,
+  /** Volts at a controller that are too high or too low, for what tells them to it. */
+  toldWrong: 4,
+  /** How sure a bad part is one of a cause for good ones not to clear it. */
+  foundAt: 0.5,
   /** “None of these”, against the commonest cause. */
   none: 0.15,
   /** What is told of one fault is not told independently: so much of the logarithm of all the evidence counts. */
@@ -24,11 +28,11 @@ export const RULE = practice({
   mistaken: 0.03,
   /** A reading that was told without its test counts so much. */
   untested: 0.5,
-  /** A place where nothing was seen counts so much of a good one; and is so little worth another look. */
+  /** A place where nothing was seen counts so much of a good one. */
   nothing: 0.3,
-  absent: 0.12,
-  /** The first of its kind is surely there, and only that reading was not told. */
-  untold: 0.5,
+  /** How sure it is that no part is there: where nothing was measured, and where it was only looked at. */
+  absent: 0.75,
+  unlooked: 0.65,
   /** Further references of a role are worth so much less. */
   further: 0.75,
   /** A rail that is over, or halved, counts so much for what makes such a rail. */
@@ -71,6 +75,18 @@ export const RULE = practice({
   alive: { from: 0.3, leaves: 0.15 },
   /** A standby supply that is the only converter, dead or too high: as a share of what leaves a unit so. */
   onlyConverter: 0.3,
+  /** A step-up converter whose output is its input, less a diode. */
+  unboosted: {
+    from: 0.9,
+    tells: {
+      'controller-dead': 5,
+      'gate-drive-fault': 3,
+      'sense-resistor-open': 2,
+      'output-capacitors-dry': 0.2,
+      'overloaded-outside': 0.3,
+      'cable-broken': 0.3,
+    } as Partial<Record<CauseName, number>>,
+  },
   /** One rail too high while another is right: what this leaves of a lost hold of them. */
   held: 0.08,
   /** A standby rail that sags: its own cans, against all else. */

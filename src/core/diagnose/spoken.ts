@@ -3,7 +3,8 @@ import { calledIn } from './called';
 import { CAUSE_NAMES } from './causes';
 import { CHIP_SHORT_OHMS, isDenied, isOffBy, ohmsIn, ratioSaid, SHORT_OHMS, type State } from './readings';
 import { causeOf, RULE, type Weigh } from './rule';
-import { BLOCKING, fits } from './weigh';
+import { BLOCKING } from './stateByRole';
+import { fits } from './weigh';
 import type { RoleName } from './words';
 
 const SICK =

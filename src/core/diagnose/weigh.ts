@@ -1,52 +1,16 @@
 import { CAUSE_NAMES, type CauseName } from './causes';
 import type { Complaint } from './complaint';
-import { isNothing, outputCanOf, stateOf, type Seen, type State } from './readings';
+import { isNothing, stateOf, type Seen, type State } from './readings';
 import type { RoleBook } from './roles';
 import { causeOf, RULE, type Weigh } from './rule';
 import { withTold } from './sentences';
 import { KILLED_BEFORE } from './signs';
+import { BLOCKING, stateAs } from './stateByRole';
+import { weighElsewhere } from './weighElsewhere';
 import { weighRail } from './weighRails';
 import type { RoleName } from './words';
 
-/** Parts that block when they are good, so that few ohms are a short. */
-export const BLOCKING: ReadonlySet<RoleName> = new Set([
-  'bridge',
-  'bulk',
-  'inputCapacitor',
-  'mainSwitch',
-  'pfcSwitch',
-  'pfcDiode',
-  'varistor',
-  'xCapacitor',
-  'outputRectifier',
-  'syncFet',
-  'outputCapacitor',
-  'clamp',
-  'standbySwitch',
-  'standbyCapacitor',
-  'resonant',
-  'triac',
-  'dropper',
-  'regulator',
-  'store',
-  'pulseSwitch',
-  'charging',
-  'vccCapacitor',
-  'auxiliary',
-  'controller',
-  'zener',
-  'timing',
-  'optocoupler',
-  'reference',
-]);
-
-/** Whether ohms were read at a small film capacitor, which should read none. */
-const leaks = ({ test, text }: Seen): boolean =>
-  test === 'resistance' && /^\d+(?:\.\d+)? ?(?:k|m)?(?:ohm|Ω)/iu.test(text?.trim() ?? '');
-
 const BAD: ReadonlySet<State> = new Set(['shorted', 'open', 'off', 'damaged']);
-
-const FIRES: ReadonlySet<RoleName> = new Set(['triac', 'trigger', 'pulseSwitch']);
 
 /** How well a state of a guilty part fits a cause, by the last word of its name. */
 export function fits(cause: CauseName, state: State): number {
@@ -93,15 +57,10 @@ function shareLeft(seen: Seen, role: RoleName, { observations }: Complaint, of: 
   return looked + 1 >= count ? 1 : 1 / (count - looked);
 }
 
-/** A mains selector that stands at the lower mains; a name such as 115/230 says nothing. */
-const SET_LOW = /(?:stands|set|points|reads|switched|is)\s(?:to |at |on )?1(?:00|10|15|17|20|27)\b(?!\s*\/)/u;
-/** One that stands at the higher mains. */
-const SET_HIGH = /(?:^|stands|set|points|reads|switched|is)\s?(?:to |at |on )?2[234]0\b/;
-/** Mains up to which that is right. */
-const LOW_MAINS = 140;
-
-/** Whether a unit is fed with the lower mains, by its nameplate. */
-const isLowMains = ({ board }: Complaint): boolean => (board?.nameplate?.input?.vMax ?? Infinity) <= LOW_MAINS;
+/** Parts that kill others again and again while they are bad. */
+const KILLING: ReadonlySet<RoleName> = new Set(
+  CAUSE_NAMES.flatMap((name) => (causeOf(name).kills === undefined ? [] : causeOf(name).roles)),
+);
 
 /** What a reading of a part, or of a rail, says of every cause. */
 export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh: Weigh): void {
@@ -115,27 +74,22 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
   const roles = of.rolesOf(ref);
   if (roles.size === 0) return;
   const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
+  if (likely !== undefined && weighElsewhere(seen, likely, complaint, weigh)) return;
   const isBlocking = likely !== undefined && BLOCKING.has(likely);
-  const byItself = stateOf(seen, isBlocking);
-  const read = likely === 'outputCapacitor' ? outputCanOf(seen, byItself, of.mostAmps) : byItself;
-  const seenState = likely === 'timing' && read === 'good' && leaks(seen) ? 'off' : read;
-  const isSetLow = SET_LOW.test(seen.text ?? '');
-  if (likely === 'lineSelector' && (isSetLow || SET_HIGH.test(seen.text?.trim() ?? ''))) {
-    const factor = isSetLow === isLowMains(complaint) ? RULE.leaves : RULE.setWrong;
-    weigh('line-selector-wrong', factor, `${ref}: ${seen.text ?? ''}`);
-    return;
-  }
-  // What fires blocks both ways until then.
-  const state =
-    seenState === 'open' && seen.test === 'diode-mode' && likely !== undefined && FIRES.has(likely)
-      ? 'good'
-      : seenState;
+  const state = stateAs(seen, likely, of.mostAmps);
   // A fuse is what a fault leaves behind, and so is a fusible resistor.
   if (state === 'unknown' || likely === 'fuse' || (likely === 'fusible' && state === 'open')) return;
   const isBad = (other: Seen) => other !== seen && other.ref === ref && BAD.has(stateOf(other, isBlocking));
   // What was found bad by one test is not cleared by another.
   if (state === 'good' && complaint.observations.some(isBad)) return;
   const isRepeated = complaint.observations.some(({ text }) => KILLED_BEFORE.test(text?.toLowerCase() ?? ''));
+  // A good part does not clear a cause by which another was found bad.
+  const others = state === 'good' ? complaint.observations.filter((one) => one.ref !== ref) : [];
+  const badRefs = others.flatMap((one) =>
+    one.ref !== undefined && BAD.has(stateOf(one, true)) ? [of.rolesOf(one.ref)] : [],
+  );
+  const isBadElsewhere = (guilty: readonly RoleName[]) =>
+    badRefs.some((found) => guilty.some((role) => (found.get(role) ?? 0) >= RULE.foundAt));
   for (const name of CAUSE_NAMES) {
     const cause = causeOf(name);
     // How sure this part would be the guilty one, and how well what was seen fits.
@@ -149,12 +103,15 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
         0,
       );
       const weight = isNothing(seen.text) ? RULE.nothing : seen.test === undefined ? RULE.untested : 1;
-      if (told > 0) weigh(name, Math.max(RULE.leaves, 1 - weight * Math.min(0.97, 1.25 * told)), reason);
+      const left = Math.max(RULE.leaves, 1 - weight * Math.min(0.97, 1.25 * told));
+      if (told > 0) weigh(name, isBadElsewhere(cause.roles) ? Math.sqrt(left) : left, reason);
       continue;
     }
     const fit = guilty * fits(name, state);
     const sure = (of: readonly RoleName[] = []) => of.reduce((most, role) => Math.max(most, roles.get(role) ?? 0), 0);
-    const along = state === 'stained' ? 0 : sure(cause.wake);
+    // What kills again and again was bad before the part that was renewed.
+    const wake = isRepeated ? cause.wake?.filter((role) => !KILLING.has(role)) : cause.wake;
+    const along = state === 'stained' ? 0 : sure(wake);
     const killed = state === 'shorted' && isRepeated ? sure(cause.kills) : 0;
     const other = Math.max(
       RULE.unexplained,

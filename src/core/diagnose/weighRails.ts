@@ -102,6 +102,16 @@ export function weighTogether(observations: readonly Seen[], circuits: string, w
 /** Circuits whose output is fed by both halves of a period: one rectifier open leaves the half. With one way it leaves nothing. */
 const BOTH_WAYS = /forward|bridge|push|llc|line-transformer|linear/u;
 
+/** A step-up converter that stands still passes its input on, less its diode. */
+function weighUnboosted(seen: Seen, { board }: Complaint, circuits: string, weigh: Weigh): void {
+  const { vMin, vMax, kind } = board?.nameplate?.input ?? {};
+  const volts = seen.volts ?? seen.value;
+  if (volts === undefined || kind !== 'dc' || vMin === undefined || vMax === undefined) return;
+  if (!/^boost\b(?!-)/u.test(circuits) || volts < RULE.unboosted.from * vMin || volts > vMax) return;
+  for (const [name, factor] of Object.entries(RULE.unboosted.tells))
+    weigh(name as CauseName, factor, `${volts} V is what goes in: nothing is stepped up`);
+}
+
 /** What the reading of one rail says of every cause. */
 export function weighRail(rail: string, seen: Seen, complaint: Complaint, circuits: string, weigh: Weigh): void {
   const ratio = railShare(seen)?.share;
@@ -130,6 +140,7 @@ export function weighRail(rail: string, seen: Seen, complaint: Complaint, circui
     }
     return;
   }
+  weighUnboosted(seen, complaint, circuits, weigh);
   const reading = `${rail} at ${Math.round(100 * ratio)} % of its volts`;
   if (ratio > RULE.halved.from && ratio < RULE.halved.to && BOTH_WAYS.test(circuits)) {
     weigh('output-rectifier-open', RULE.halved.rectifier, reading);

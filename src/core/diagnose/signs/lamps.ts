@@ -3,6 +3,11 @@ import type { Sign } from './sign';
 /** Units without a converter, or that feed lamps: dimmers, droppers, ballasts, LED drivers, pulse units. */
 export const LAMPS: readonly Sign[] = [
   {
+    // What it feeds is cleared by a second one.
+    says: /(?:test|another|other|second|spare|single|new|borrowed) (?:[a-z]+ )?(?:lamp|bulb|panel|strip|string|tube|load)s?\b[^,;.]{0,40}\b(?:too|also|as well|(?:just|does|the) the same|likewise)\b/u,
+    tells: { 'led-string-open': 0.1, 'overloaded-outside': 0.15 },
+  },
+  {
     says: /^(?!.*(?:never lights|stays dark|no light)).*(?:whatever the (?:knob|dial|slider)|(?:knob|dial)(?: is)? (?:dead|does nothing|changes nothing)|turning (?:it )?down (?:changes|does) nothing|cannot be (?:turned|switched off)|\bon or off only|(?:top|full) speed|either full|\bat full\b|full or off)/u,
     tells: { 'triac-shorted': 10 },
   },

@@ -26,7 +26,7 @@ export const MEASURED: readonly Sign[] = [
     },
   },
   {
-    says: /same.{0,24}at the output|same volts? (?:in as out|out as in)|output.{0,16}(?:same|as much|only) (?:as |what )?(?:the )?(?:input|battery)|battery.{0,24}(?:goes|comes) straight through/u,
+    says: /same.{0,24}at the output|same volts? (?:in as out|out as in)|output.{0,16}(?:same|as much|only) (?:as |what )?(?:the )?(?:input|battery)|battery.{0,24}(?:goes|comes) straight through|what goes in comes out|input and output (?:measure|read|are) (?:as one|the same|alike)/u,
     tells: {
       'controller-dead': 4,
       'sense-resistor-open': 1.5,
