@@ -29,6 +29,14 @@ test('a blown fuse is followed to its cause, and the part that failed to what ta
     await expect(next).not.toHaveText(words);
   }
   await expect(says).toContainText('Measure Q1, the main switch, in diode mode, D to S');
+  const number = says.getByLabel('or the main switch is another part here');
+  await number.fill('the fat one');
+  await says.getByRole('button', { name: 'Use that' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Write its number on the board' })).toBeVisible();
+  await number.fill('q3');
+  await says.getByRole('button', { name: 'Use that' }).click();
+  await page.getByRole('button', { name: 'Take back: Q3 is the main switch' }).click();
+  await expect(told.filter({ hasText: 'Q3 is the main switch' })).toHaveCount(0);
   await page.keyboard.press('r');
   await expect(says.getByLabel('or a reading')).toBeFocused();
   await page.keyboard.type('0.002 V both ways: shorted');

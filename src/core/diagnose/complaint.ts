@@ -86,6 +86,9 @@ export function circuitsOf({ unit, board, topologies, symptom, observations }: C
   return hasStandby || /tv|pc-|monitor|recorder|console/u.test(kind) ? `${own} standby` : own;
 }
 
+/** What a person tells of a part that is numbered otherwise than usual: what it is there for, as `describedIn` reads it. */
+export const namedAs = (ref: string, role: RoleName): string => `${ref} is the ${ROLES[role].label}`;
+
 /** What references are, as a person wrote it down or told it among other things, and as what stands on them shows. */
 export function describedIn({ described, observations }: Complaint, circuits: string): Described {
   const found = new Map<string, string>(described ?? []);

@@ -1,5 +1,5 @@
 import type { Board } from '../board';
-import { CAUSES, diagnose, ROLES, type Complaint, type Seen } from '.';
+import { CAUSES, diagnose, namedAs, partsByRole, ROLES, type Complaint, type RoleName, type Seen } from '.';
 import { stateOf } from './readings';
 
 test('a good reading takes away, a bad one gives, and an answer is not asked for again', () => {
@@ -613,6 +613,36 @@ test('what is not at one reference is looked for at the next', () => {
   expect([...before.keys()][0]).toBe('R8');
   expect([...after.keys()][0]).toBe('R9');
   expect(after.get('R9')).toBeGreaterThan(before.get('R9') ?? 0);
+});
+
+/** Circuits that have, among them, a part of every role. */
+const EVERY_CIRCUIT = [
+  'buck',
+  'flyback',
+  'boost-pfc',
+  'llc',
+  'phase-control',
+  'capacitive-dropper',
+  'pulse discharge',
+  'linear',
+  'led',
+  'standby',
+];
+
+test.each(Object.entries(ROLES).filter(([, { letters }]) => letters !== ''))(
+  'a %s that is named by its number is taken for one',
+  (role, { letters }) => {
+    const ref = `${letters.split('|')[0] ?? ''}97`;
+    const parts = partsByRole({ observations: [{ text: namedAs(ref, role as RoleName) }], topologies: EVERY_CIRCUIT });
+    expect(parts(role as RoleName)).toContain(ref);
+  },
+);
+
+test('a part that is named by its number is asked for in the place of the usual one', () => {
+  const observations: Seen[] = [{ text: namedAs('Q7', 'mainSwitch') }];
+  const asked = diagnose({ symptom: 'fuse-blown', topologies: ['flyback'], observations }).next;
+  const refs = asked.filter(({ role }) => role === 'mainSwitch').map(({ ref }) => ref);
+  expect(new Set(refs)).toEqual(new Set(['Q7']));
 });
 
 test('what was told to look good is not asked to be looked at', () => {

@@ -3,13 +3,13 @@ import { CAUSE_NAMES, type Cause, type CauseName } from './causes';
 import { circuitsOf, describedIn, symptomOf, wordsOf, type Complaint } from './complaint';
 import { weighWords } from './lexicon';
 import { nextChecks, type NextCheck } from './nextChecks';
-import { isNothing } from './readings';
+import { isNothing, type Seen } from './readings';
 import { RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { withTold } from './sentences';
 import { SIGNS } from './signs';
 import { weighSpoken } from './spoken';
-import { faultsBeside, weighSeen, type Beside } from './weigh';
+import { faultsBeside, lastState, weighSeen, type Beside } from './weigh';
 import { weighTogether } from './weighRails';
 import type { RoleName, Symptom } from './words';
 
@@ -34,10 +34,12 @@ export interface Diagnosis {
 
 /** References on a board by what they are there for, the surest first; only those that are likely. */
 export function partsByRole(
-  of: Pick<Complaint, 'unit' | 'board' | 'topologies' | 'described'>,
+  of: Pick<Complaint, 'unit' | 'board' | 'topologies' | 'described'> & Partial<Pick<Complaint, 'observations'>>,
 ): (role: RoleName) => readonly string[] {
-  const circuits = circuitsOf({ ...of, symptom: 'dead', observations: [] });
-  const book = new RoleBook({ board: of.board, described: of.described ?? new Map(), circuits, seen: [] });
+  const complaint = { ...of, symptom: 'dead', observations: of.observations ?? [] } as const;
+  const circuits = circuitsOf(complaint);
+  const described = describedIn(complaint, circuits);
+  const book = new RoleBook({ board: of.board, described, circuits, seen: [] });
   return (role) => likelyRefs(book, role);
 }
 
@@ -130,7 +132,7 @@ export function diagnose(given: Complaint): Diagnosis {
   const probabilities = new Map(CAUSE_NAMES.map((name) => [name, share(odds.get(name) ?? -Infinity)]));
   const causes: LikelyCause[] = CAUSE_NAMES.filter((name) => (probabilities.get(name) ?? 0) >= LEAST).map((name) => ({
     cause: name,
-    parts: partsOf(name, of),
+    parts: partsOf(name, of, complaint.observations),
     probability: probabilities.get(name) ?? 0,
     why: why.get(name) ?? [],
   }));
@@ -155,7 +157,15 @@ function makes({ symptoms, alsoIn = [] }: Cause, symptom: Symptom, circuits: str
   return alone ? Math.max(share, RULE.onlyConverter * (symptoms[alone] ?? 0)) : share;
 }
 
-/** The parts a cause is about on this unit, where some are known. */
-function partsOf(name: CauseName, of: RoleBook): readonly string[] {
-  return [...new Set(causeOf(name).roles.flatMap((role) => likelyRefs(of, role)))];
+/** The parts a cause is about on this unit, where some are known: those that were found bad, else those that were not found good. */
+function partsOf(name: CauseName, of: RoleBook, observations: readonly Seen[]): readonly string[] {
+  const states = new Map(
+    causeOf(name).roles.flatMap((role) =>
+      likelyRefs(of, role).map((ref) => [ref, lastState(observations, ref, role)] as const),
+    ),
+  );
+  const all = [...states.keys()];
+  const bad = all.filter((ref) => !['good', 'unknown'].includes(states.get(ref) ?? 'unknown'));
+  const open = all.filter((ref) => states.get(ref) !== 'good');
+  return bad.length > 0 ? bad : open.length > 0 ? open : all;
 }

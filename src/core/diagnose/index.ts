@@ -4,5 +4,5 @@ export type { Seen, State } from './readings';
 export { foundAt } from './weigh';
 export type { RepairFact } from './repairFact';
 export { CHECK_TESTS, ROLES, SYMPTOMS, type CheckTest, type RoleName, type Symptom } from './words';
-export type { Complaint } from './complaint';
+export { namedAs, type Complaint } from './complaint';
 export type { NextCheck } from './nextChecks';

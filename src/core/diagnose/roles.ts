@@ -116,7 +116,7 @@ export class RoleBook {
     this.usual = new Map(
       ROLE_NAMES.filter((role) => has(role, circuits)).map((role) => [role, usualOf(role, circuits)]),
     );
-    this.refs = new Set([...(of.board?.parts.map(({ ref }) => ref) ?? []), ...of.seen]);
+    this.refs = new Set([...(of.board?.parts.map(({ ref }) => ref) ?? []), ...of.described.keys(), ...of.seen]);
   }
 
   /** What the outputs should give by the nameplate, without a sign. */
@@ -184,19 +184,29 @@ export class RoleBook {
     }
     const part = board?.parts.find((one) => one.ref === ref);
     const own = part ? byPart(part, circuits).filter((role) => has(role, circuits)) : [];
-    if (own.length > 0) return new Map(own.map((role) => [role, TOLD / Math.sqrt(own.length)]));
+    if (own.length > 0) {
+      // Of what it may be, its number tells more or less.
+      const places = own.map((role) => this.byNumber(role, ref));
+      const all = places.reduce((sum, place) => sum + place, 0);
+      return new Map(own.map((role, at) => [role, TOLD * Math.sqrt((places[at] ?? 0) / all)]));
+    }
     const letters = lettersOf(ref);
     for (const [role, usual] of this.usual) {
       if (!LETTERS.get(role)?.has(letters)) continue;
       // Behind a mains transformer the bridge is what rectifies the output.
       if (role === 'outputRectifier' && letters !== 'D' && !RESERVOIR.test(circuits)) continue;
-      const at = usual.indexOf(ref);
-      const before = beforeOf(ref) ?? '';
-      const follows = this.refs.has(before) && usual.slice(0, 3).includes(before) && this.usualCount(role) > 1;
-      const place = at < 0 ? ELSEWHERE : Math.min(SUREST, (BY_PLACE[at] ?? LAST) * this.lift(ref, usual));
-      found.set(role, Math.max(place, follows ? IN_A_ROW * (1 - this.absence(ref)) : 0));
+      found.set(role, this.byNumber(role, ref, usual));
     }
     return found;
+  }
+
+  /** How sure a reference is to be a role by its number alone. */
+  private byNumber(role: RoleName, ref: string, usual: readonly string[] = this.usual.get(role) ?? []): number {
+    const at = usual.indexOf(ref);
+    const before = beforeOf(ref) ?? '';
+    const follows = this.refs.has(before) && usual.slice(0, 3).includes(before) && this.usualCount(role) > 1;
+    const place = at < 0 ? ELSEWHERE : Math.min(SUREST, (BY_PLACE[at] ?? LAST) * this.lift(ref, usual));
+    return Math.max(place, follows ? IN_A_ROW * (1 - this.absence(ref)) : 0);
   }
 
   /** How many parts of a role do one work together: those of the board that surely are it, else as many as such circuits have. */
@@ -221,9 +231,9 @@ export class RoleBook {
   refsOf(role: RoleName): readonly { readonly ref: string; readonly sure: number }[] {
     const before = this.found.get(role);
     if (before) return before;
-    // Where the board has a part that surely is it, how such parts are usually numbered names none that is not there.
-    const onBoard = this.of.board?.parts ?? [];
-    const isThere = onBoard.some(({ ref }) => (this.rolesOf(ref).get(role) ?? 0) >= SURELY);
+    // Where a part of the board, or one that was named, surely is it, how such parts are usually numbered names none that is not there.
+    const named = [...(this.of.board?.parts ?? []).map(({ ref }) => ref), ...this.of.described.keys()];
+    const isThere = named.some((ref) => (this.rolesOf(ref).get(role) ?? 0) >= SURELY);
     const usual = isThere ? [] : (this.usual.get(role) ?? []);
     const next = usual.slice(0, 3).flatMap((ref) => (this.refs.has(ref) ? [afterOf(ref)] : []));
     // Beside a part that was found to be one of several are the others.

@@ -124,7 +124,12 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
 
 /** How a part was found to be, by the latest that was told of it. @param role what it is, where that is known */
 export function foundAt(observations: readonly Seen[], ref: string, role?: RoleName): State {
-  const states = withTold(observations)
+  return lastState(withTold(observations), ref, role);
+}
+
+/** The same, of observations whose words were read already. */
+export function lastState(observations: readonly Seen[], ref: string, role?: RoleName): State {
+  const states = observations
     .filter((seen) => seen.ref === ref)
     .map((seen) => stateOf(seen, role !== undefined && BLOCKING.has(role)));
   return states.findLast((state) => state !== 'unknown') ?? 'unknown';
@@ -147,7 +152,7 @@ export function faultsBeside(
   const refs = new Set(observations.flatMap(({ ref }) => (ref === undefined || ref.startsWith('rail ') ? [] : [ref])));
   return [...refs].flatMap((ref): readonly Beside[] => {
     const [role] = [...of.rolesOf(ref)].toSorted((a, b) => b[1] - a[1])[0] ?? [];
-    const state = foundAt(observations, ref, role);
+    const state = lastState(observations, ref, role);
     // A fuse is what a fault leaves behind.
     if (role === undefined || role === 'fuse' || !BAD.has(state) || explained.has(role)) return [];
     const [cause] = CAUSE_NAMES.filter((name) => causeOf(name).roles.includes(role)).toSorted(

@@ -1,12 +1,12 @@
 'use client';
 
-import type { NextCheck } from '../../../core/diagnose';
+import { ROLES, type NextCheck } from '../../../core/diagnose';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SubmitButton, TextField } from '../../../ui/form/fields';
 import { Shortcuts } from '../../../ui/frame/Shortcuts';
 import { Next } from '../../../ui/judgement/Next';
-import { answerCheckAction, readCheckAction } from './actions';
+import { answerCheckAction, namePartAction, readCheckAction } from './actions';
 import { checkWords } from './present';
 
 const [GOOD, BAD, SKIP, READING] = ['check-good', 'check-bad', 'check-skip', 'check-reading'];
@@ -59,6 +59,22 @@ export function NextCheckCard({
               <TextField name="text" label="or a reading (r)" placeholder="0.002 V both ways" mono />
             </div>
             <SubmitButton>Record it</SubmitButton>
+          </ActionForm>
+          <ActionForm
+            key={check.role}
+            action={namePartAction.bind(null, code, check.role)}
+            label="Its number on this board"
+            className="flex flex-wrap items-center gap-3"
+            clearAfter
+          >
+            <TextField
+              name="ref"
+              label={`or the ${ROLES[check.role].label} is another part here`}
+              placeholder="its number"
+              className="w-[190px]"
+              mono
+            />
+            <SubmitButton>Use that</SubmitButton>
           </ActionForm>
           <Shortcuts
             keys={[

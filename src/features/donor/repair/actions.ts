@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { CHECK_TESTS, SYMPTOMS, type Symptom } from '../../../core/diagnose';
+import { CHECK_TESTS, namedAs, ROLES, SYMPTOMS, type RoleName, type Symptom } from '../../../core/diagnose';
 import { appContext } from '../../../db/appContext';
 import { freeText, requiredText, submit } from '../../../ui/form/fieldSchemas';
 import type { FormOutcome } from '../../../ui/form/outcome';
@@ -13,6 +13,13 @@ const symptoms = Object.keys(SYMPTOMS) as [Symptom, ...Symptom[]];
 const complaint = z.object({ symptom: z.enum(symptoms) });
 const seen = z.object({ ref: freeText(10), text: requiredText('Write what you saw, heard or know of it.', 500) });
 const at = z.object({ ref: z.string().min(1).max(12), test: z.enum(CHECK_TESTS) });
+const roles = z.enum(Object.keys(ROLES) as [RoleName, ...RoleName[]]);
+const numbered = z.object({
+  ref: z
+    .string()
+    .transform((text) => text.trim().toUpperCase())
+    .pipe(z.string().regex(/^[A-Z]{1,4}\d{1,4}$/u, 'Write its number on the board: letters and digits, like Q7.')),
+});
 const reading = z.object({ text: requiredText('Write the reading, like 0.002 V both ways, or OL.', 200) });
 const keyed = at.extend({ outcome: z.enum(['good', 'bad', 'unclear']), text: z.string().max(200) });
 
@@ -24,6 +31,12 @@ export async function nameComplaintAction(code: string, data: FormData): Promise
 
 export async function tellSeenAction(code: string, data: FormData): Promise<FormOutcome> {
   return submit(seen, data, (form) => tellSeen(appContext(), key.parse(code), form));
+}
+
+export async function namePartAction(code: string, role: RoleName, data: FormData): Promise<FormOutcome> {
+  return submit(numbered, data, ({ ref }) =>
+    tellSeen(appContext(), key.parse(code), { ref: '', text: namedAs(ref, roles.parse(role)) }),
+  );
 }
 
 export async function readCheckAction(code: string, of: z.input<typeof at>, data: FormData): Promise<FormOutcome> {

@@ -101,7 +101,7 @@ function wayOf(
   next: string | undefined,
   fitted: readonly RepairFact[],
 ): readonly WayPart[] {
-  const partsOf = partsByRole(complaint);
+  const partsOf = partsByRole({ ...complaint, observations });
   const parts = new Map(complaint.board?.parts.map((part) => [part.ref, part]));
   const shown = new Set<string>();
   return WAY.flatMap(([role, side]) =>
