@@ -302,6 +302,7 @@ export const CAUSES = practice({
       hiccup: 0.12,
       hot: 0.03,
     },
+    alsoIn: [{ circuits: /ballast/u, symptoms: { flicker: 0.4, dead: 0.1 } }],
     needs: /flyback|forward|bridge|push|llc|pfc|dropper|line-transformer|linear|offline|^buck\b/u,
     roles: ['bulk'],
     checks: [
@@ -464,6 +465,7 @@ export const CAUSES = practice({
     checks: [
       check('transformer', 'visual', 'shiny joints all round', 'a ring round a leg', { tells: 0.5 }),
       check('mainSwitch', 'visual', 'shiny joints', 'a ring round a leg', { tells: 0.35 }),
+      check('choke', 'continuity', 'each winding beeps at its pads', 'open, or it comes and goes', { tells: 0.25 }),
     ],
     together: 'Every joint of a heavy or hot part, with fresh solder.',
   },

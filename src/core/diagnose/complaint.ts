@@ -3,6 +3,7 @@ import { practice } from '../evidence';
 import { firstVolts, isNothing, isStandbyRail, nominalOf, type Seen } from './readings';
 import { FED_DIRECT, has } from './circuitRoles';
 import type { Described, RoleBook } from './roles';
+import { likeliestOf } from './stateByRole';
 import { ROLES, type RoleName, type Symptom } from './words';
 
 /** A unit with a complaint. */
@@ -201,7 +202,7 @@ export function wordsOf(seen: Seen, of: RoleBook): string {
   }
   if (ref !== undefined && !ref.startsWith('rail ')) {
     const roles = of.rolesOf(ref);
-    const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
+    const likely = likeliestOf(roles);
     const reading = value ?? volts ?? (text === undefined ? undefined : firstVolts(text));
     if (test === 'voltage-dc' && ref.startsWith('C') && (likely === 'bulk' || isBulkRead(seen, roles, reading)))
       parts.push(bulkWords(reading, of));

@@ -193,6 +193,7 @@ const dimmer: Partial<Complaint> = { symptom: 'flicker', topologies: ['triac-dim
 const good = (ref: string): Seen => ({ ref, test: 'diode-mode', text: '0.2 V one way, OL the other' });
 
 const at = (seen: Seen, of: Partial<Complaint> = {}): Partial<Complaint> => ({ ...of, observations: [seen] });
+const discharge: Partial<Complaint> = { topologies: ['capacitor-discharge'], symptom: 'no-pulse' };
 const stepUp = (volts: number): Partial<Complaint> => ({
   topologies: ['boost'],
   symptom: 'rail-low',
@@ -551,6 +552,33 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
     selector('stands at 230; the mains here is 115 V', 127),
     'more',
     selector('stands at 115', 127),
+  ],
+  [
+    'a thyristor that blocks both ways is none that died',
+    'pulse-switch-shorted',
+    at({ ref: 'Q2', test: 'diode-mode', text: 'OL both ways' }, discharge),
+    'less',
+    at({ ref: 'Q2', test: 'diode-mode', text: '0.01 V both ways' }, discharge),
+  ],
+  [
+    'a can too large for the mains side of so small a unit is one of the output',
+    'output-capacitors-dry',
+    at(
+      { ref: 'C31', test: 'capacitance', text: '44 uF of 470 uF' },
+      { unit: { kind: 'adapter', power: 9 }, symptom: 'noisy' },
+    ),
+    'more',
+    at(
+      { ref: 'C31', test: 'capacitance', text: '460 uF of 470 uF' },
+      { unit: { kind: 'adapter', power: 9 }, symptom: 'noisy' },
+    ),
+  ],
+  [
+    'what a new one reads is told without its unit',
+    'output-capacitors-dry',
+    at({ ref: 'C12', test: 'esr', text: '1.4 ohm; a new one 0.05' }, { symptom: 'rail-low' }),
+    'more',
+    at({ ref: 'C12', test: 'esr', text: '1.4 ohm; a new one 1.1' }, { symptom: 'rail-low' }),
   ],
   ['a step-up converter that passes its input on', 'controller-dead', stepUp(11.8), 'more', stepUp(16)],
   [

@@ -70,6 +70,7 @@ export function diagnose(given: Complaint): Diagnosis {
     circuits,
     seen,
     observations: complaint.observations,
+    ...(complaint.unit?.power === undefined ? {} : { watts: complaint.unit.power }),
   });
   const symptom = symptomOf(complaint, of);
   const odds = new Map<CauseName, number>();
@@ -95,10 +96,16 @@ export function diagnose(given: Complaint): Diagnosis {
   }
   const told = complaint.observations.map((seen) => wordsOf(seen, of));
   const lines = told.flatMap((one) => one.split('\n'));
+  const heard = new Set<string>();
   for (const { says, tells } of SIGNS) {
     const line = lines.find((one) => says.test(one));
     if (line === undefined) continue;
-    for (const [name, factor] of Object.entries(tells)) weigh(name as CauseName, factor, `“${line}”`);
+    for (const [name, factor] of Object.entries(tells)) {
+      // One line says one thing, in however many words.
+      const key = `${name} ${factor > 1 ? 'for' : 'against'} ${line}`;
+      weigh(name as CauseName, heard.has(key) ? factor ** RULE.saidAgain : factor, `“${line}”`);
+      heard.add(key);
+    }
   }
   const isRead = weighSpoken(told, circuits, weigh);
   // Where a part was read, single words say no more.

@@ -33,6 +33,9 @@ function numbersIn(text: string): readonly number[] {
   );
 }
 
+const BARE_END = /(?:^|\s)(?<digits>\d+(?:\.\d+)?)$/u;
+const firstFactor = (text: string): number => PREFIX[[...text.matchAll(NUMBER)][0]?.groups?.['prefix'] ?? ''] ?? 1;
+
 /** Said behind a number: that it is what is printed. */
 const BY_RINGS = /,\s*(?<rest>\d[^,;]*?) (?:by|from) (?:its|the) (?:rings|bands|colou?rs|print)/u;
 
@@ -51,7 +54,10 @@ function shouldBe(text: string): readonly [is: number, should: number] | undefin
     /(?:\bof\b|marked|printed|(?:a|the|its) (?:good|new|other|twin|like)|sister|should|normal|instead|against|\bfor\b|where)(?<rest>.*)$/u.exec(
       text,
     )?.groups?.['rest'];
-  const [should] = other === undefined ? rest.slice(0, 0) : numbersIn(other);
+  // “1.4 ohm; a new one 0.05” leaves the unit out.
+  const bare = BARE_END.exec(other ?? '')?.groups?.['digits'];
+  const [should = bare === undefined ? undefined : Number(bare) * firstFactor(text)] =
+    other === undefined ? rest.slice(0, 0) : numbersIn(other);
   return is === undefined || should === undefined ? undefined : [is, should];
 }
 
@@ -265,7 +271,7 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
   if (test === 'capacitance' && BARE_FARADS.test(text.trim())) return 'good';
   if (test === 'esr') {
     const [first] = numbersIn(text);
-    if (/\bnew\b|good|fine|low/u.test(told)) return 'good';
+    if (/\bnew\b(?! one)|good|fine|low/u.test(told)) return 'good';
     if (/high|dry/u.test(told)) return 'off';
     const farads = faradsIn(text) ?? 0;
     const [, most] = ESR_BY_SIZE.find(([from]) => farads >= from) ?? [];

@@ -1,5 +1,5 @@
 import { practice } from '../evidence';
-import { has } from './circuitRoles';
+import { FED_DIRECT, has } from './circuitRoles';
 import { faradsIn, isNothing, ohmsIn, SHORT_OHMS, type Seen } from './readings';
 import type { RoleName } from './words';
 
@@ -23,6 +23,17 @@ const CAN_ROLES: ReadonlySet<RoleName> = new Set([
 ]);
 /** Circuits whose large can is the reservoir behind the rectifier. */
 export const RESERVOIR = /line-transformer|linear/u;
+
+/** Farads for each watt that a can behind the mains has at most; common are 1 to 3 µF. */
+const BULK_PER_WATT = practice(8e-6);
+/** Whether a can is larger than any behind the mains or at a controller of such a unit. */
+const isTooLarge = (farads: number, circuits: string, watts: number | undefined): boolean =>
+  watts !== undefined &&
+  farads > Math.max(BULK_PER_WATT * watts, CANS.small) &&
+  !RESERVOIR.test(circuits) &&
+  has('startUp', circuits) &&
+  !circuits.includes(FED_DIRECT);
+
 const FILM_ROLES: ReadonlySet<RoleName> = new Set(['xCapacitor', 'clamp', 'resonant', 'dropper', 'timing', 'store']);
 
 /** Roles that one part of a unit has, not several in a row or side by side. */
@@ -84,7 +95,7 @@ const SWITCH_PINS = /\b(?:SW|LX|PH)\b|switch pin|\bdrain\b|\bcollector\b|D(?:-| 
 export function byReading(
   roles: ReadonlyMap<RoleName, number>,
   seen: Seen,
-  circuits: string,
+  { circuits, watts }: { readonly circuits: string; readonly watts?: number },
 ): ReadonlyMap<RoleName, number> {
   const isChip = /^(?:U|IC)\d/u.test(seen.ref ?? '') && has('mainSwitch', circuits);
   // A chip is named by the pins at which it was read: those of a switch inside it; what volts stand there is its drive's doing.
@@ -114,6 +125,8 @@ export function byReading(
   if (farads === undefined && seen.test !== 'esr') return roles;
   // So low an ESR is hardly that of a small can, or of one for the mains.
   const isLow = seen.test === 'esr' && (ohmsIn(seen.text) ?? Infinity) <= LOW_ESR.ohms;
+  if (farads !== undefined && roles.has('outputCapacitor') && isTooLarge(farads, circuits, watts))
+    return new Map([['outputCapacitor', SURELY]]);
   const isCan = farads === undefined || farads >= CANS.from;
   const left = [...roles].filter(([role]) => (isCan ? CAN_ROLES : FILM_ROLES).has(role));
   const sized = left.map(([role, sure]): readonly [RoleName, number] => {

@@ -106,6 +106,8 @@ export class RoleBook {
       readonly circuits: string;
       readonly seen: readonly string[];
       readonly observations?: readonly Seen[];
+      /** Rated power, W. */
+      readonly watts?: number;
     },
   ) {
     const { circuits } = of;
@@ -170,7 +172,7 @@ export class RoleBook {
     const isSized = readings.some(({ text }) => faradsIn(text) !== undefined);
     return readings
       .filter(({ test, text }) => test !== 'esr' || !isSized || faradsIn(text) !== undefined)
-      .reduce((left, seen) => byReading(left, seen, this.of.circuits), roles);
+      .reduce((left, seen) => byReading(left, seen, this.of), roles);
   }
 
   private workOut(ref: string): ReadonlyMap<RoleName, number> {

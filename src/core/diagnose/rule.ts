@@ -16,6 +16,8 @@ export const RULE = practice({
   killed: 12,
   /** A good reading leaves so much of a cause whose check it was. */
   leaves: 0.04,
+  /** What one line says of a cause once more: so much of its logarithm counts. */
+  saidAgain: 0.7,
   /** Volts at a controller that are too high or too low, for what tells them to it. */
   toldWrong: 4,
   /** How sure a bad part is one of a cause for good ones not to clear it. */

@@ -61,16 +61,24 @@ function isMute({ test, text = '' }: Seen): boolean {
 /** Parts that block both ways until they fire. */
 const FIRES: ReadonlySet<RoleName> = new Set(['triac', 'trigger', 'pulseSwitch']);
 
+/** How sure a part is to be one that fires for its blocking both ways to say nothing. */
+const MAY_FIRE = practice(0.2);
+
 /**
  * How a part was found to be, for what it is in its unit.
- * @param role what it most likely is; `mostAmps` the most that an output gives, A
+ * @param roles how sure it is to be each role; `mostAmps` the most that an output gives, A
  */
-export function stateAs(seen: Seen, role: RoleName | undefined, mostAmps: number | undefined): State {
+export function stateAs(seen: Seen, roles: ReadonlyMap<RoleName, number>, mostAmps: number | undefined): State {
+  const role = likeliestOf(roles);
   const byItself = stateOf(seen, role !== undefined && BLOCKING.has(role));
-  if (role === undefined) return byItself;
   const read = role === 'outputCapacitor' ? outputCanOf(seen, byItself, mostAmps) : byItself;
   if (role === 'controller' && isMute(seen)) return 'off';
   if (role === 'timing' && read === 'good' && leaks(seen)) return 'off';
-  if (RECTIFIES.has(role) && read === 'good' && dropsMuch(seen)) return 'off';
-  return read === 'open' && seen.test === 'diode-mode' && FIRES.has(role) ? 'good' : read;
+  if (role !== undefined && RECTIFIES.has(role) && read === 'good' && dropsMuch(seen)) return 'off';
+  const mayFire = () => [...roles].some(([one, sure]) => FIRES.has(one) && sure >= MAY_FIRE);
+  return read === 'open' && seen.test === 'diode-mode' && mayFire() ? 'good' : read;
 }
+
+/** What a part most likely is. */
+export const likeliestOf = (roles: ReadonlyMap<RoleName, number>): RoleName | undefined =>
+  [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];

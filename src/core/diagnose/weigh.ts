@@ -5,7 +5,7 @@ import type { RoleBook } from './roles';
 import { causeOf, RULE, type Weigh } from './rule';
 import { withTold } from './sentences';
 import { KILLED_BEFORE } from './signs';
-import { BLOCKING, stateAs } from './stateByRole';
+import { BLOCKING, likeliestOf, stateAs } from './stateByRole';
 import { weighElsewhere } from './weighElsewhere';
 import { weighRail } from './weighRails';
 import type { RoleName } from './words';
@@ -73,10 +73,10 @@ export function weighSeen(seen: Seen, complaint: Complaint, of: RoleBook, weigh:
   if (ref === undefined) return;
   const roles = of.rolesOf(ref);
   if (roles.size === 0) return;
-  const likely = [...roles].toSorted((a, b) => b[1] - a[1])[0]?.[0];
+  const likely = likeliestOf(roles);
   if (likely !== undefined && weighElsewhere(seen, likely, complaint, weigh)) return;
   const isBlocking = likely !== undefined && BLOCKING.has(likely);
-  const state = stateAs(seen, likely, of.mostAmps);
+  const state = stateAs(seen, roles, of.mostAmps);
   // A fuse is what a fault leaves behind, and so is a fusible resistor.
   if (state === 'unknown' || likely === 'fuse' || (likely === 'fusible' && state === 'open')) return;
   const isBad = (other: Seen) => other !== seen && other.ref === ref && BAD.has(stateOf(other, isBlocking));
@@ -151,7 +151,7 @@ export function faultsBeside(
   const explained = new Set(first === undefined ? [] : causeOf(first).roles);
   const refs = new Set(observations.flatMap(({ ref }) => (ref === undefined || ref.startsWith('rail ') ? [] : [ref])));
   return [...refs].flatMap((ref): readonly Beside[] => {
-    const [role] = [...of.rolesOf(ref)].toSorted((a, b) => b[1] - a[1])[0] ?? [];
+    const role = likeliestOf(of.rolesOf(ref));
     const state = lastState(observations, ref, role);
     // A fuse is what a fault leaves behind.
     if (role === undefined || role === 'fuse' || !BAD.has(state) || explained.has(role)) return [];

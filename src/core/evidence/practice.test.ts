@@ -17,7 +17,7 @@ const FIGURES: Readonly<Record<string, number>> = {
   converter: 1,
   derating: 1,
   design: 5,
-  diagnose: 40,
+  diagnose: 42,
   donor: 2,
   evidence: 1,
   findings: 13,

@@ -23,7 +23,7 @@ const NO_SHORT = {
 
 /** Words of a unit that has killed the same part before: what kills it is still there. */
 export const KILLED_BEFORE =
-  /(?:switch|fet|transistor|mosfet)s? (?:was |were |has been |have been |already )?(?:replaced|changed|renewed|fitted)|(?:second|third|fourth|next|new) (?:(?:set|pair) of )?(?:switch|fet|transistor|mosfet)|(?:kills|killed|blew|blows|died|dies|lasted).*(?:switch|fet|transistor|again|within|an? (?:day|hour|week|month|minute))|(?:two|three|four|five|several) (?:(?:pairs?|sets?) of )?(?:switches|fets|transistors|mosfets|igbts)|keeps (?:killing|blowing|eating)|(?:second|third|fourth) repair|each time the (?:[a-z]+ )?(?:switch|fet|transistor|mosfet)|(?:changed|replaced|renewed|fitted) (?:them|both|it|all)\b.{0,60}\b(?:again|went|blew|died|gone)|(?:repaired|mended) (?:once|twice|three times|before|again)/u;
+  /(?:switch|fet|transistor|mosfet)s? (?:was |were |has been |have been |already )?(?:replaced|changed|renewed|fitted)|(?:second|third|fourth|next|new) (?:(?:set|pair) of )?(?:[a-z]+ )?(?:switch|fet|transistor|mosfet)|(?:kills|killed|blew|blows|died|dies|lasted).*(?:switch|fet|transistor|again|within|an? (?:day|hour|week|month|minute))|(?:two|three|four|five|several) (?:(?:pairs?|sets?) of )?(?:switches|fets|transistors|mosfets|igbts)|keeps (?:killing|blowing|eating)|(?:second|third|fourth) repair|each time the (?:[a-z]+ )?(?:switch|fet|transistor|mosfet)|(?:changed|replaced|renewed|fitted) (?:them|both|it|all)\b.{0,60}\b(?:again|went|blew|died|gone)|(?:repaired|mended) (?:once|twice|three times|before|again)/u;
 
 /** The fuse, and what happened before. */
 export const BEFORE: readonly Sign[] = [
