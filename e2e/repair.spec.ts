@@ -29,7 +29,7 @@ test('a blown fuse is followed to its cause, and the part that failed to what ta
     await expect(next).not.toHaveText(words);
   }
   await expect(says).toContainText('Measure Q1, the main switch, in diode mode, D to S');
-  const number = says.getByLabel('or the main switch is another part here');
+  const number = says.getByLabel('or it has another number here');
   await number.fill('the fat one');
   await says.getByRole('button', { name: 'Use that' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'Write its number on the board' })).toBeVisible();
@@ -37,6 +37,11 @@ test('a blown fuse is followed to its cause, and the part that failed to what ta
   await says.getByRole('button', { name: 'Use that' }).click();
   await page.getByRole('button', { name: 'Take back: Q3 is the main switch' }).click();
   await expect(told.filter({ hasText: 'Q3 is the main switch' })).toHaveCount(0);
+  // A part that is not there is not asked for again, until that is taken back.
+  await says.getByRole('button', { name: 'there is no Q1' }).click();
+  await expect(says.getByRole('button', { name: 'there is no Q1' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take back: Q1 no such part' }).click();
+  await expect(says).toContainText('Measure Q1, the main switch, in diode mode, D to S');
   await page.keyboard.press('r');
   await expect(says.getByLabel('or a reading')).toBeFocused();
   await page.keyboard.type('0.002 V both ways: shorted');

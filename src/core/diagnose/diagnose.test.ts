@@ -1,5 +1,15 @@
 import type { Board } from '../board';
-import { CAUSES, diagnose, namedAs, partsByRole, ROLES, type Complaint, type RoleName, type Seen } from '.';
+import {
+  CAUSES,
+  diagnose,
+  namedAs,
+  NO_SUCH_PART,
+  partsByRole,
+  ROLES,
+  type Complaint,
+  type RoleName,
+  type Seen,
+} from '.';
 import { stateOf } from './readings';
 
 test('a good reading takes away, a bad one gives, and an answer is not asked for again', () => {
@@ -631,17 +641,20 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
   expect(compared === 'more' ? ratio > 1 : compared === 'less' ? ratio < -1 : Math.abs(ratio) < 0.7).toBe(true);
 });
 
-test('what is not at one reference is looked for at the next', () => {
-  const asked = (observations: Seen[]) =>
-    diagnose({ unit: { kind: 'adapter' }, topologies: ['flyback'], symptom: 'dead', observations })
-      .next.filter(({ role }) => role === 'sense')
-      .map(({ ref, gain }) => [ref, gain] as const);
-  const before = new Map(asked([]));
-  const after = new Map(asked([{ ref: 'R8', test: 'resistance', text: 'no difference seen' }]));
-  expect([...before.keys()][0]).toBe('R8');
-  expect([...after.keys()][0]).toBe('R9');
-  expect(after.get('R9')).toBeGreaterThan(before.get('R9') ?? 0);
-});
+test.each(['no difference seen', NO_SUCH_PART])(
+  'what is not at one reference is looked for at the next: %s',
+  (text) => {
+    const asked = (observations: Seen[]) =>
+      diagnose({ unit: { kind: 'adapter' }, topologies: ['flyback'], symptom: 'dead', observations })
+        .next.filter(({ role }) => role === 'sense')
+        .map(({ ref, gain }) => [ref, gain] as const);
+    const before = new Map(asked([]));
+    const after = new Map(asked([{ ref: 'R8', test: 'resistance', text }]));
+    expect([...before.keys()][0]).toBe('R8');
+    expect([...after.keys()][0]).toBe('R9');
+    expect(after.get('R9')).toBeGreaterThan(before.get('R9') ?? 0);
+  },
+);
 
 /** Circuits that have, among them, a part of every role. */
 const EVERY_CIRCUIT = [

@@ -3,7 +3,7 @@ import { CAUSE_NAMES, type Cause, type CauseName } from './causes';
 import { circuitsOf, describedIn, symptomOf, wordsOf, type Complaint } from './complaint';
 import { weighWords } from './lexicon';
 import { nextChecks, type NextCheck } from './nextChecks';
-import { isNothing, type Seen } from './readings';
+import { isMissing, isNothing, type Seen } from './readings';
 import { RoleBook } from './roles';
 import { causeOf, RULE } from './rule';
 import { withTold } from './sentences';
@@ -62,7 +62,7 @@ export function diagnose(given: Complaint): Diagnosis {
   const circuits = circuitsOf(complaint);
   const described = describedIn(complaint, circuits);
   const seen = complaint.observations.flatMap(({ ref, text }) =>
-    ref === undefined || ref.startsWith('rail ') || isNothing(text) ? [] : [ref],
+    ref === undefined || ref.startsWith('rail ') || isNothing(text) || isMissing(text) ? [] : [ref],
   );
   const of = new RoleBook({
     board: complaint.board,

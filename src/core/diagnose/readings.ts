@@ -134,6 +134,11 @@ export const isOffBy = (ratio: number): boolean => ratio < 0.72 || ratio > 1.6;
 /** Whether a person saw nothing at all: the part is good, or is not there. */
 export const isNothing = (text: string | undefined): boolean => /no difference seen/iu.test(text ?? '');
 
+/** What a person tells of a reference that the board does not have. */
+export const NO_SUCH_PART = 'no such part';
+/** Whether a person said that there is no such part. */
+export const isMissing = (text: string | undefined): boolean => text === NO_SUCH_PART;
+
 /** Farads that a reading says a capacitor should have, or has. */
 export function faradsIn(text: string | undefined): number | undefined {
   const found = [...(text ?? '').matchAll(/(?<digits>\d+(?:\.\d+)?)\s*(?<prefix>[pnuµm]?)F\b/gu)].map(
@@ -208,7 +213,7 @@ export function stateOf({ ref, test, text, value, condition, pins }: Seen, block
     return WORST.find((state) => states.includes(state)) ?? 'unknown';
   }
   const told = text.toLowerCase().trim();
-  if (told === '' || /not (?:measured|reach)/u.test(told)) return 'unknown';
+  if (told === '' || isMissing(told) || /not (?:measured|reach)/u.test(told)) return 'unknown';
   if (/no difference seen|nothing (?:unusual|to see)/u.test(told)) return 'good';
   if (/^good\b/u.test(told)) return 'good';
   if (test === 'visual') return looks(told);

@@ -1,6 +1,6 @@
 import { practice } from '../evidence';
 import { FED_DIRECT, has } from './circuitRoles';
-import { faradsIn, isNothing, ohmsIn, SHORT_OHMS, type Seen } from './readings';
+import { faradsIn, isMissing, isNothing, ohmsIn, SHORT_OHMS, type Seen } from './readings';
 import type { RoleName } from './words';
 
 /** How sure a reference is to be a role by how it is usually numbered: the first of the list, the second, and so on; and any other. */
@@ -120,7 +120,7 @@ export function byReading(
         .filter(([role]) => CAN_ROLES.has(role))
         .map(([role, sure]) => [role, role === 'outputCapacitor' ? Math.max(sure, MOSTLY_OUTPUT) : sure]),
     );
-  if (!seen.ref?.startsWith('C')) return isNothing(seen.text) ? roles : there(roles, circuits);
+  if (!seen.ref?.startsWith('C')) return isNothing(seen.text) || isMissing(seen.text) ? roles : there(roles, circuits);
   const farads = faradsIn(seen.text);
   if (farads === undefined && seen.test !== 'esr') return roles;
   // So low an ESR is hardly that of a small can, or of one for the mains.

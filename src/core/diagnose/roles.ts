@@ -1,7 +1,7 @@
 import type { Board } from '../board';
 import { practice } from '../evidence';
 import { has } from './circuitRoles';
-import { faradsIn, isNothing, type Seen } from './readings';
+import { faradsIn, isMissing, isNothing, type Seen } from './readings';
 import { byPart } from './roleByPart';
 import { BY_PLACE, byReading, ELSEWHERE, RESERVOIR, SURELY } from './roleByReading';
 import { RULE } from './rule';
@@ -154,6 +154,7 @@ export class RoleBook {
   /** How sure it is that no part has a reference: nothing was measured there, or nothing seen. */
   absence(ref: string): number {
     const said = this.heard.get(ref) ?? [];
+    if (said.some(({ text }) => isMissing(text))) return RULE.missing;
     if (said.length === 0 || !said.every(({ text }) => isNothing(text))) return 0;
     return Math.max(...said.map(({ test }) => (test !== undefined && LOOKED.has(test) ? RULE.unlooked : RULE.absent)));
   }

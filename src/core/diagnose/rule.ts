@@ -32,7 +32,8 @@ export const RULE = practice({
   untested: 0.5,
   /** A place where nothing was seen counts so much of a good one. */
   nothing: 0.3,
-  /** How sure it is that no part is there: where nothing was measured, and where it was only looked at. */
+  /** How sure it is that no part is there: where that was said, where nothing was measured, and where it was only looked at. */
+  missing: 0.98,
   absent: 0.75,
   unlooked: 0.65,
   /** Further references of a role are worth so much less. */

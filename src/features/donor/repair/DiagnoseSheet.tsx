@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import Link from '../../../ui/frame/Link';
-import { NONE, SYMPTOMS } from '../../../core/diagnose';
+import { NO_SUCH_PART, NONE, SYMPTOMS } from '../../../core/diagnose';
 import { counted } from '../../../core/quantity';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { EmptyState } from '../../../ui/feedback/EmptyState';
@@ -108,8 +108,9 @@ export function DiagnoseSheet({
             const [before, after] = view.moved[id] ?? [];
             return (
               <Told key={id} code={code} id={id} text={`${ref} ${text}`}>
-                <b className="font-mono">{ref}</b> {test}: {outcome === '' ? '' : <b>{outcome} </b>}
-                {outcome === 'unclear' ? '' : text}
+                <b className="font-mono">{ref}</b> {test}:{' '}
+                {outcome === '' || text === NO_SUCH_PART ? '' : <b>{outcome} </b>}
+                {outcome === 'unclear' && text !== NO_SUCH_PART ? '' : text}
                 {before !== undefined && after !== undefined && view.causes[0] && (
                   <span className="ml-2 text-[12px] text-ink-2">
                     “{view.causes[0].label}” from {before.toFixed(2)} to {after.toFixed(2)}

@@ -1,6 +1,6 @@
 'use client';
 
-import { ROLES, type NextCheck } from '../../../core/diagnose';
+import { NO_SUCH_PART, type NextCheck } from '../../../core/diagnose';
 import { ActionButton } from '../../../ui/feedback/ActionButton';
 import { ActionForm } from '../../../ui/form/ActionForm';
 import { SubmitButton, TextField } from '../../../ui/form/fields';
@@ -9,7 +9,7 @@ import { Next } from '../../../ui/judgement/Next';
 import { answerCheckAction, namePartAction, readCheckAction } from './actions';
 import { checkWords } from './present';
 
-const [GOOD, BAD, SKIP, READING] = ['check-good', 'check-bad', 'check-skip', 'check-reading'];
+const [GOOD, BAD, SKIP, MISSING, READING] = ['check-good', 'check-bad', 'check-skip', 'check-missing', 'check-reading'];
 
 /** The check that tells most, with one key or a reading for its answer. */
 export function NextCheckCard({
@@ -29,7 +29,7 @@ export function NextCheckCard({
     <Next
       label="Next check"
       actions={
-        <div className="grid w-full gap-1.5">
+        <div className="grid w-full grid-cols-[minmax(0,1fr)] gap-1.5">
           <p className="text-[12.5px] text-ink-2">
             {check.power === 'off'
               ? `Off; ${readFirst}; about ${check.minutes} min.`
@@ -38,16 +38,21 @@ export function NextCheckCard({
           <ActionButton id={GOOD} action={() => answer('good', check.good)} label={`Good: ${check.good}`}>
             <kbd>g</kbd>
             <b className="mr-1.5">good</b>
-            <span className="font-normal">{check.good}</span>
+            <span className="min-w-0 text-left font-normal whitespace-normal">{check.good}</span>
           </ActionButton>
           <ActionButton id={BAD} action={() => answer('bad', check.bad)} label={`Bad: ${check.bad}`}>
             <kbd>b</kbd>
             <b className="mr-1.5">bad</b>
-            <span className="font-normal">{check.bad}</span>
+            <span className="min-w-0 text-left font-normal whitespace-normal">{check.bad}</span>
           </ActionButton>
-          <ActionButton id={SKIP} action={() => answer('unclear', 'cannot tell')} tone="quiet">
-            <kbd>s</kbd> cannot tell, or there is no such part
-          </ActionButton>
+          <div className="flex flex-wrap justify-center gap-x-5">
+            <ActionButton id={SKIP} action={() => answer('unclear', 'cannot tell')} tone="quiet">
+              <kbd>s</kbd> cannot tell
+            </ActionButton>
+            <ActionButton id={MISSING} action={() => answer('unclear', NO_SUCH_PART)} tone="quiet">
+              <kbd>x</kbd> there is no {check.ref}
+            </ActionButton>
+          </div>
           <ActionForm
             key={`${check.ref} ${check.test}`}
             action={readCheckAction.bind(null, code, of)}
@@ -69,7 +74,7 @@ export function NextCheckCard({
           >
             <TextField
               name="ref"
-              label={`or the ${ROLES[check.role].label} is another part here`}
+              label="or it has another number here"
               placeholder="its number"
               className="w-[190px]"
               mono
@@ -81,6 +86,7 @@ export function NextCheckCard({
               { key: 'g', label: 'the check is good', press: GOOD },
               { key: 'b', label: 'the check is bad', press: BAD },
               { key: 's', label: 'the check cannot tell, skip it', press: SKIP },
+              { key: 'x', label: 'the board has no such part', press: MISSING },
               { key: 'r', label: 'type the reading of the check', focus: READING },
             ]}
           />

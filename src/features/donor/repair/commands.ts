@@ -1,4 +1,4 @@
-import { SYMPTOMS, type CheckTest, type Symptom } from '../../../core/diagnose';
+import { NO_SUCH_PART, SYMPTOMS, type CheckTest, type Symptom } from '../../../core/diagnose';
 import type { AppContext } from '../../../db/context';
 import { repairFactById } from '../../../db/repositories/repairFacts';
 import { refuse, run, type Outcome } from '../../../services/command';
@@ -48,7 +48,7 @@ export function answerCheck(
       outcome: of.outcome,
       createdMs: app.now(),
     });
-    return `${ref}, ${of.test}: ${of.outcome === '' ? of.text : of.outcome}.`;
+    return `${ref}, ${of.test}: ${of.outcome === '' || of.text === NO_SUCH_PART ? of.text : of.outcome}.`;
   });
 }
 

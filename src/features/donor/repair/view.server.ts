@@ -2,6 +2,7 @@ import {
   CAUSES,
   diagnose,
   foundAt,
+  NO_SUCH_PART,
   NONE,
   partsByRole,
   ROLES,
@@ -71,7 +72,7 @@ function seenOf({ kind, ref, test, text, outcome }: RepairFact): Seen {
   const at = { ...(ref === '' ? {} : { ref }), ...(test === '' ? {} : { test }) };
   if (kind === 'check' && outcome === 'good') return { ...at, condition: 'good' };
   if (kind === 'check' && outcome === 'bad') return { ...at, condition: text };
-  return { ...at, text: kind === 'check' && outcome === 'unclear' ? '' : text };
+  return { ...at, text: kind === 'check' && outcome === 'unclear' && text !== NO_SUCH_PART ? '' : text };
 }
 
 /** Parts in the order in which power meets them. */
