@@ -557,6 +557,27 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
     at({ ref: 'U2', test: 'resistance', text: 'OL' }, high),
   ],
   [
+    'a divider that gives hardly anything is open',
+    'feedback-open',
+    at({ ref: 'U3', test: 'voltage-dc', text: '0.2 V' }, high),
+    'more',
+    at({ ref: 'U3', test: 'voltage-dc', text: '3.4 V' }, high),
+  ],
+  [
+    'volts that a controller is told wrong are what tells it',
+    'feedback-open',
+    at({ ref: 'U1', test: 'voltage-dc', text: '2.9 V, too high' }, { symptom: 'rail-low' }),
+    'more',
+    { symptom: 'rail-low' },
+  ],
+  [
+    'a selector that stands as the mains is told to be',
+    'line-selector-wrong',
+    selector('stands at 115, the mains is 115 V'),
+    'less',
+    selector('stands at 115'),
+  ],
+  [
     'a selector and the mains, told together',
     'line-selector-wrong',
     selector('stands at 230; the mains here is 115 V', 127),
@@ -613,13 +634,7 @@ test.each<[string, string, Partial<Complaint>, 'more' | 'less' | 'as much', Part
       ],
     },
     'as much',
-    {
-      symptom: 'hot',
-      observations: [
-        { ref: 'R5', condition: 'burnt' },
-        { ref: 'C6', test: 'visual', text: 'nothing unusual' },
-      ],
-    },
+    { symptom: 'hot', observations: [{ ref: 'R5', condition: 'burnt' }] },
   ],
   [
     'a second panel that flickers too clears the first',

@@ -15,11 +15,14 @@ const LOW_MAINS = 140;
 /** Whether a unit is fed with the lower mains, by its nameplate. */
 const isLowMains = ({ board }: Complaint): boolean => (board?.nameplate?.input?.vMax ?? Infinity) <= LOW_MAINS;
 
+/** Said of the mains: that it is the lower one. */
+const MAINS_LOW = /\bmains\b[^;.]{0,16}\b1(?:00|10|15|17|20|27)\b/u;
+
 /** What a mains selector was found to stand at; whether that was told. */
 function weighSelector({ ref, text = '' }: Seen, complaint: Complaint, weigh: Weigh): boolean {
   const [isLow, isHigh] = [SET_LOW.test(text.trim()), SET_HIGH.test(text.trim())];
   // Where both are told, one is how it stands and the other the mains.
-  const isWrong = (isLow && isHigh) || isLow !== isLowMains(complaint);
+  const isWrong = (isLow && isHigh) || isLow !== (isLowMains(complaint) || MAINS_LOW.test(text));
   if (isLow || isHigh) weigh('line-selector-wrong', isWrong ? RULE.setWrong : RULE.leaves, `${ref ?? ''}: ${text}`);
   return isLow || isHigh;
 }
@@ -27,7 +30,9 @@ function weighSelector({ ref, text = '' }: Seen, complaint: Complaint, weigh: We
 /** Volts at the reference pin of a shunt reference that has no hold of its output any more; its own are 2.5 V (TL431 datasheets). */
 const REFERENCE = practice({
   high: 2.6,
-  low: { from: 1.35, to: 2.4 },
+  low: 2.4,
+  // A reference of the low-volt kind acts at 1.24 V.
+  ownLow: { from: 1.1, to: 1.35 },
   // The divider tells it that the output is too high, and nothing is done.
   told: { 'reference-dead': 6, 'optocoupler-dead': 3, 'feedback-open': 0.25 },
   // The divider tells less than is there.
@@ -38,8 +43,9 @@ const REFERENCE = practice({
 function weighReference({ ref, test, text, value }: Seen, weigh: Weigh): boolean {
   const volts = value ?? (text === undefined ? undefined : firstVolts(text));
   if (test !== 'voltage-dc' || volts === undefined) return false;
-  const { high, low, told, untold } = REFERENCE;
-  const tells = volts > high ? told : volts > low.from && volts < low.to ? untold : undefined;
+  const { high, low, ownLow, told, untold } = REFERENCE;
+  const isOwnLow = volts > ownLow.from && volts < ownLow.to;
+  const tells = volts > high ? told : volts < low && !isOwnLow ? untold : undefined;
   for (const [name, factor] of Object.entries(tells ?? {}))
     weigh(name as CauseName, factor, `${ref ?? ''}: ${text ?? `${volts} V`}`);
   return tells !== undefined;
